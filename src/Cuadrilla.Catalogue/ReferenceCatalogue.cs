@@ -1,0 +1,26 @@
+using Cuadrilla.Core.Assessment;
+
+namespace Cuadrilla.Catalogue;
+
+/// <summary>The catalogue that ships: generic series, limits and defaults, read once from the data files of this assembly.</summary>
+public static class ReferenceCatalogue
+{
+    private static readonly Lazy<EngineeringData> Shared = new(Load);
+
+    /// <summary>The catalogue, shared and immutable.</summary>
+    public static EngineeringData Data => Shared.Value;
+
+    private static EngineeringData Load() => new(
+        DataFile.Read<CatalogueFile>("catalogue.json").Version,
+        CageMotorSeries.Build(DataFile.Read<CageMotorSeries.File>("motors-cage-4-pole.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
+        SixPulseSeries.Build(DataFile.Read<SixPulseSeries.File>("converters-six-pulse.json")).ToDictionary(c => c.Id, StringComparer.Ordinal),
+        PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
+        DataFile.Read<DefaultsFile>("defaults.json").Values,
+        [.. DataFile.Read<CurveFile>("inlet-vanes.json").Points.Select(p => new CurvePoint(p[0], p[1]))]);
+
+    internal sealed record CatalogueFile(string Version, string Note);
+
+    internal sealed record DefaultsFile(string Edition, IReadOnlyList<DefaultValue> Values);
+
+    internal sealed record CurveFile(string Source, string Edition, IReadOnlyList<double[]> Points);
+}

@@ -1,0 +1,27 @@
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary>Puts together checks that were judged by a figure and a limit.</summary>
+internal static class CheckWriter
+{
+    public static Check Judged(
+        string id,
+        string drivePointId,
+        BoardRow row,
+        string title,
+        double figure,
+        double limit,
+        string unit,
+        LimitSense sense,
+        double tightMarginPct,
+        string relief,
+        Reason reason,
+        string scenario = "")
+    {
+        var verdict = Check.Judge(figure, limit, sense, tightMarginPct, out var margin);
+        return new Check(
+            id, drivePointId, row, title, verdict, figure, limit, unit, sense, Given.Of(margin), scenario,
+            verdict == Verdict.Holds ? string.Empty : relief, reason);
+    }
+}

@@ -1,0 +1,130 @@
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary><c>converter.continuous</c> and <c>converter.overload</c>.</summary>
+internal static class ConverterChecks
+{
+    public static IEnumerable<Check> Of(DrivePointModel model)
+    {
+        yield return Continuous(model);
+        yield return Overload(model);
+    }
+
+    /// <summary>The largest steady motor current and the flow at which it flows.</summary>
+    public static (double FlowPu, MotorPoint Point, double SpeedRpm) WorstSteadyCurrent(DrivePointModel model)
+    {
+        (double, MotorPoint Point, double) worst = default;
+        foreach (var flow in model.SteadyFlows())
+        {
+            var shaft = model.Load!.AtFlow(flow);
+            var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
+            if (point.CurrentA > worst.Point.CurrentA)
+            {
+                worst = (flow, point, shaft.SpeedRpm);
+            }
+        }
+
+        return worst;
+    }
+
+    private static List<string> Missing(DrivePointModel model)
+    {
+        var missing = model.Missing(withConverter: false).ToList();
+        if (model.Converter is null)
+        {
+            missing.Add("converter");
+        }
+
+        return missing;
+    }
+
+    private static Check Continuous(DrivePointModel model)
+    {
+        const string id = "converter.continuous";
+        const string title = "Converter current";
+        var missing = Missing(model);
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Converter, title, missing);
+        }
+
+        var converter = model.Converter!;
+        var site = model.Input.Site;
+        var (flow, point, speed) = WorstSteadyCurrent(model);
+        var reason = new Reason(
+            "I_motor ≤ I_N · k_ambient · k_altitude · k_switching",
+            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} = {Text.N(converter.SiteCurrentA)} A against {Text.N(point.CurrentA)} A at {Text.N(speed)} rpm",
+            "Derating rules of the catalogue item; motor current from docs/methods/motor-losses.md",
+            [
+                Text.In("motor current at the worst steady flow", point.CurrentA, "A", $"load at {Text.N(100 * flow, 3)} % flow"),
+                Text.In("rated current", converter.RatedCurrentA, "A", $"catalogue converter, {(converter.Duty == Converters.OverloadDuty.Light ? "light" : "heavy")} overload"),
+                Text.In("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
+                Text.In("altitude", site.AltitudeM, "m", "site"),
+                Text.In("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
+            ]);
+        return CheckWriter.Judged(
+            id, model.Id, BoardRow.Converter, title, point.CurrentA, converter.SiteCurrentA, "A", LimitSense.AtMost,
+            model.Input.Defaults.TightMarginPct, Relief(converter, point.CurrentA), reason);
+    }
+
+    private static string Relief(ConverterAtSite converter, double currentA)
+    {
+        var cures = new List<string>();
+        if (converter.AmbientPu < 1)
+        {
+            cures.Add("cooler cabinet air");
+        }
+
+        if (converter.SwitchingPu < 1)
+        {
+            cures.Add("a lower switching frequency");
+        }
+
+        cures.Add(FormattableString.Invariant($"a size of at least {Math.Ceiling(currentA / Math.Max(converter.SiteCurrentA / converter.RatedCurrentA, 1e-9))} A"));
+        return "Relief: " + string.Join(", ", cures) + ".";
+    }
+
+    private static Check Overload(DrivePointModel model)
+    {
+        const string id = "converter.overload";
+        const string title = "Converter overload at start";
+        var missing = Missing(model);
+        missing.AddRange(StartDemand.Missing(model));
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Converter, title, missing);
+        }
+
+        var converter = model.Converter!;
+        var continuous = converter.SiteCurrentA;
+        var rating = converter.Overload;
+        var (peak, time, rms) = StartDemand.CurrentAbove(model, continuous);
+        var allowedHeat = rating.AllowedPu(time) * continuous;
+        var allowedPeak = rating.PeakPu * continuous;
+
+        // Recovery: the whole cycle, start included, must not heat more than the continuous current.
+        var steady = WorstSteadyCurrent(model).Point.CurrentA;
+        var cycle = Math.Max(rating.CycleS, time);
+        var cycleRms = Math.Sqrt(((rms * rms * time) + (steady * steady * (cycle - time))) / cycle);
+        var (figure, limit, what) = new[]
+        {
+            (peak, allowedPeak, "largest current against the peak"),
+            (time > 0 ? rms : peak, time > 0 ? allowedHeat : allowedPeak, "rms while above the continuous current against what may flow that long"),
+            (cycleRms, continuous, "rms over the overload cycle against the continuous current (recovery)"),
+        }.MaxBy(c => c.Item2 > 0 ? c.Item1 / c.Item2 : double.PositiveInfinity);
+        var reason = new Reason(
+            "I ≤ I_c·√(1 + (k² − 1)·t_k/t), I ≤ k_peak·I_c, rms over the cycle ≤ I_c; the nearest is shown",
+            $"{what}: {Text.N(figure)} A against {Text.N(limit)} A (I_c {Text.N(continuous)} A, k {Text.N(rating.CurrentPu)} for {Text.N(rating.TimeS)} s every {Text.N(rating.CycleS)} s, above I_c for {Text.N(time, 3)} s of the start)",
+            "Equal heat above the continuous current; overload curve of the catalogue item",
+            [
+                Text.In("largest current of the start", peak, "A", "motor model along the ramp"),
+                Text.In("start time", model.Load!.Common.StartTimeS.Value, "s", "load"),
+                Text.In("continuous current at site", continuous, "A", "converter.continuous"),
+                Text.In("steady current after the start", steady, "A", "motor model"),
+            ]);
+        return CheckWriter.Judged(
+            id, model.Id, BoardRow.Converter, title, figure, limit, "A", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
+            "Relief: a longer start time, the heavy overload rating of a larger size.", reason);
+    }
+}

@@ -1,0 +1,155 @@
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary><c>motor.continuous</c>, <c>motor.peak</c> and <c>motor.match</c>.</summary>
+internal static class MotorChecks
+{
+    public static IEnumerable<Check> Of(DrivePointModel model)
+    {
+        yield return Continuous(model);
+        yield return Peak(model);
+        yield return Match(model);
+    }
+
+    /// <summary>The steady point that uses most of the continuous torque: its flow, torque needed and torque available.</summary>
+    public static (double FlowPu, double SpeedRpm, double TorqueNm, double AvailableNm) WorstSteadyPoint(
+        DrivePointModel model, MotorLossModel motor, ThermalBudget budget)
+    {
+        (double, double, double, double) worst = default;
+        var worstUse = double.NegativeInfinity;
+        foreach (var flow in model.SteadyFlows())
+        {
+            var shaft = model.Load!.AtFlow(flow);
+            var available = budget.ContinuousTorqueNm(motor, shaft.SpeedRpm, MotorFeed.Converter);
+            var use = available > 0 ? shaft.TorqueNm / available : double.PositiveInfinity;
+            if (use > worstUse)
+            {
+                worstUse = use;
+                worst = (flow, shaft.SpeedRpm, shaft.TorqueNm, available);
+            }
+        }
+
+        return worst;
+    }
+
+    private static Check Continuous(DrivePointModel model)
+    {
+        const string id = "motor.continuous";
+        const string title = "Motor, continuous torque";
+        var missing = model.Missing(withConverter: false).ToList();
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+        }
+
+        var (flow, speed, torque, available) = WorstSteadyPoint(model, model.Motor!, model.Budget!);
+        var plate = model.Motor!.Plate;
+        var budget = model.Budget!;
+        var allowed = budget.AllowedLossW(plate, speed);
+        var reason = new Reason(
+            "P_loss(n, T) = P_N,loss · cooling(n) · (ΔΘ_used − (Θ_a − 40))/ΔΘ_rated · k_altitude, solved for T",
+            $"{Text.N(plate.RatedLossW)} W · {Text.N(budget.CoolingPu(speed / plate.RatedSpeedRpm))} · ({Text.N(budget.RiseUsedK)} − ({Text.N(budget.AmbientC)} − 40))/{Text.N(budget.RatedRiseK)} · {Text.N(budget.AltitudePu)} = {Text.N(allowed)} W, met at {Text.N(available)} Nm; needed {Text.N(torque)} Nm at {Text.N(speed)} rpm",
+            "Thermal budget with the loss model of docs/methods/motor-losses.md; converter addition included (IEC TS 60034-30-2)",
+            [
+                Text.In("speed at the worst steady flow", speed, "rpm", $"load at {Text.N(100 * flow, 3)} % flow"),
+                Text.In("torque there", torque, "Nm", "load"),
+                Text.In("rated losses", plate.RatedLossW, "W", "motor plate: P·(1/η − 1)"),
+                Text.In("ambient", budget.AmbientC, "°C", "site"),
+                Text.In("altitude", budget.AltitudeM, "m", "site"),
+                Text.In("temperature rise used", budget.RiseUsedK, "K", $"class {model.MotorChoice!.RiseUsed}, motor choice"),
+            ]);
+        return CheckWriter.Judged(
+            id, model.Id, BoardRow.Motor, title, torque, available, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
+            Relief(model), reason);
+    }
+
+    private static string Relief(DrivePointModel model)
+    {
+        var choice = model.MotorChoice!;
+        var cures = new List<string> { "next larger motor" };
+        if (choice.RiseUsed == ThermalClass.B)
+        {
+            cures.Add("temperature rise used to class F");
+        }
+
+        if (choice.Cooling == MotorCooling.OwnFan && model.Load!.AtFlow(1).SpeedRpm < 0.8 * model.Motor!.Plate.RatedSpeedRpm)
+        {
+            cures.Add("separately driven fan");
+        }
+
+        cures.Add("cooler air");
+        return "Relief: " + string.Join(", ", cures) + ".";
+    }
+
+    private static Check Peak(DrivePointModel model)
+    {
+        const string id = "motor.peak";
+        const string title = "Motor, peak torque";
+        var missing = model.Missing(withConverter: false).Concat(StartDemand.Missing(model)).ToList();
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+        }
+
+        var start = StartDemand.Of(model);
+        var plate = model.Motor!.Plate;
+        var breakdown = model.Motor.BreakdownTorqueNm(start.EndSpeedRpm);
+        var keep = 1 + (model.Input.Defaults.PeakMarginPct / 100);
+        var limit = breakdown / keep;
+        var reason = new Reason(
+            "T_peak = T_load + (J_machine + J_motor)·ω/t_start ≤ T_breakdown·φ²/(1 + margin)",
+            $"{Text.N(start.LoadTorqueNm)} + ({Text.N(start.MachineInertiaKgM2)} + {Text.N(plate.InertiaKgM2)})·{Text.N(start.EndSpeedRadPerS)}/{Text.N(start.TimeS)} = {Text.N(start.PeakTorqueNm)} Nm against {Text.N(breakdown)}/{Text.N(keep)} = {Text.N(limit)} Nm",
+            "Breakdown torque ∝ flux²; margin from project defaults",
+            [
+                Text.In("load torque at rated speed", start.LoadTorqueNm, "Nm", "load"),
+                Text.In("machine inertia", start.MachineInertiaKgM2, "kg·m²", "load"),
+                Text.In("motor inertia", plate.InertiaKgM2, "kg·m²", "catalogue motor"),
+                Text.In("start time", start.TimeS, "s", "load"),
+                Text.In("breakdown torque", plate.BreakdownTorquePu, "× rated", "catalogue motor"),
+            ]);
+        return CheckWriter.Judged(
+            id, model.Id, BoardRow.Motor, title, start.PeakTorqueNm, limit, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
+            "Relief: a longer start time, or a larger motor.", reason);
+    }
+
+    private static Check Match(DrivePointModel model)
+    {
+        const string id = "motor.match";
+        const string title = "Motor against converter size";
+        if (model.Motor is null || model.Converter is null)
+        {
+            return Check.Lacking(
+                id, model.Id, BoardRow.Motor, title, new[] { model.Motor is null ? "motor" : null, model.Converter is null ? "converter" : null }.OfType<string>());
+        }
+
+        var defaults = model.Input.Defaults;
+        var rated = model.Converter.RatedCurrentA;
+        var magnetisingPct = 100 * model.Motor.MagnetisingCurrentA / rated;
+        var currentPct = 100 * model.Motor.Plate.RatedCurrentA / rated;
+
+        // The nearer of the two limits is shown; both must hold.
+        var byMagnetising = magnetisingPct / defaults.MatchMagnetisingPct < currentPct / defaults.MatchCurrentPct;
+        var reason = new Reason(
+            "I_N,motor/I_N,converter ≥ limit and I_m/I_N,converter ≥ limit",
+            $"{Text.N(model.Motor.Plate.RatedCurrentA)}/{Text.N(rated)} = {Text.N(currentPct, 3)} % (at least {Text.N(defaults.MatchCurrentPct)} %); {Text.N(model.Motor.MagnetisingCurrentA)}/{Text.N(rated)} = {Text.N(magnetisingPct, 3)} % (at least {Text.N(defaults.MatchMagnetisingPct)} %)",
+            "Identification and phase-loss detection need enough current; magnetising current from the circle diagram (docs/methods/motor-losses.md)",
+            [
+                Text.In("motor rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
+                Text.In("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
+                Text.In("converter rated current", rated, "A", "catalogue converter"),
+            ]);
+        return CheckWriter.Judged(
+            id,
+            model.Id,
+            BoardRow.Motor,
+            byMagnetising ? title + " (magnetising current)" : title,
+            byMagnetising ? magnetisingPct : currentPct,
+            byMagnetising ? defaults.MatchMagnetisingPct : defaults.MatchCurrentPct,
+            "%",
+            LimitSense.AtLeast,
+            defaults.TightMarginPct,
+            "Relief: a smaller converter.",
+            reason);
+    }
+}

@@ -1,0 +1,40 @@
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary><c>supply.data</c>: what is missing and what was assumed on the way from the source to one converter.</summary>
+internal static class SupplyDataCheck
+{
+    private const string Id = "supply.data";
+    private const string Title = "Supply data";
+
+    public static Check Of(DrivePointModel model, PlantSpecification plant)
+    {
+        var missing = new List<string>();
+        if (plant.Source.Strength is SourceStrength.NotStated)
+        {
+            missing.Add("fault level of the source (or assume it infinite)");
+        }
+
+        if (model.Feeder is null)
+        {
+            missing.Add("length and cross-section of the feeder");
+        }
+
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(Id, model.Id, BoardRow.Supply, Title, missing);
+        }
+
+        var assumed = plant.Source.Strength is SourceStrength.AssumedInfinite;
+        return new Check(
+            Id, model.Id, BoardRow.Supply, Title, assumed ? Verdict.Tight : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty,
+            LimitSense.AtMost, Given.Unknown, string.Empty, assumed ? "Relief: ask the network operator for the fault level." : string.Empty,
+            new Reason(
+                "every impedance from source to converter is known",
+                assumed ? "the source was assumed infinite: optimistic for distortion" : "nothing missing, nothing assumed",
+                "docs/methods/pcc.md",
+                []));
+    }
+}

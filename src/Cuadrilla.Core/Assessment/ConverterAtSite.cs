@@ -1,0 +1,54 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Plant;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>A converter with its rating brought down to the site, rung by rung.</summary>
+public sealed class ConverterAtSite
+{
+    /// <summary>Brings a rating to a site.</summary>
+    public ConverterAtSite(ConverterItem item, OverloadDuty duty, double switchingKhz, Site site)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        ArgumentNullException.ThrowIfNull(site);
+        Item = item;
+        Duty = duty;
+        SwitchingKhz = switchingKhz;
+        AmbientPu = item.Derating.AmbientPu(site.CabinetAirC);
+        AltitudePu = item.Derating.AltitudePu(site.AltitudeM);
+        SwitchingPu = item.Derating.SwitchingPu(switchingKhz);
+        RatedCurrentA = item.RatedCurrentA(duty);
+        SiteCurrentA = RatedCurrentA * AmbientPu * AltitudePu * SwitchingPu;
+    }
+
+    /// <summary>Catalogue item.</summary>
+    public ConverterItem Item { get; }
+
+    /// <summary>Overload duty.</summary>
+    public OverloadDuty Duty { get; }
+
+    /// <summary>Switching frequency, kHz.</summary>
+    public double SwitchingKhz { get; }
+
+    /// <summary>Factor for the air at the converter.</summary>
+    public double AmbientPu { get; }
+
+    /// <summary>Factor for the altitude.</summary>
+    public double AltitudePu { get; }
+
+    /// <summary>Factor for the switching frequency.</summary>
+    public double SwitchingPu { get; }
+
+    /// <summary>Rated continuous current of the duty, A.</summary>
+    public double RatedCurrentA { get; }
+
+    /// <summary>Continuous current at the site, A.</summary>
+    public double SiteCurrentA { get; }
+
+    /// <summary>Overload rating of the duty.</summary>
+    public OverloadRating Overload => Item.Overload(Duty);
+
+    /// <summary>Loss at an output frequency and current, W, choke not included.</summary>
+    public double LossW(double frequencyPu, double outputCurrentA) =>
+        Item.Losses.At(frequencyPu, outputCurrentA / Item.LightCurrentA, Item.StandbyW);
+}

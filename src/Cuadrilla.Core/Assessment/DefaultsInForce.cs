@@ -1,0 +1,55 @@
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>Defaults with the project's overrides applied. Equal by value, so results can be kept under it.</summary>
+/// <param name="TightMarginPct">Margin below which a check that holds is called tight, %.</param>
+/// <param name="MotorRatedRiseK">Temperature rise of catalogue motors at their rated point, K.</param>
+/// <param name="RiseClassBK">Rise permitted when used to class B, K.</param>
+/// <param name="RiseClassFK">Rise permitted when used to class F, K.</param>
+/// <param name="OwnFanStandstillPu">Cooling left at standstill with an own fan.</param>
+/// <param name="PeakMarginPct">Margin to keep below the breakdown torque, %.</param>
+/// <param name="MatchMagnetisingPct">Least magnetising current in per cent of the converter's rated current.</param>
+/// <param name="MatchCurrentPct">Least motor current in per cent of the converter's rated current.</param>
+/// <param name="TransformerLoadingPct">Highest loading of a transformer, %.</param>
+/// <param name="BestAlternativePct">By how much the chosen alternative may cost more than the best, %.</param>
+/// <param name="CopperOhmMm2PerM">Resistivity of copper at operating temperature, Ω·mm²/m.</param>
+/// <param name="AluminiumOhmMm2PerM">Resistivity of aluminium at operating temperature, Ω·mm²/m.</param>
+/// <param name="CableReactanceOhmPerM">Reactance of cables, Ω/m.</param>
+public sealed record DefaultsInForce(
+    double TightMarginPct,
+    double MotorRatedRiseK,
+    double RiseClassBK,
+    double RiseClassFK,
+    double OwnFanStandstillPu,
+    double PeakMarginPct,
+    double MatchMagnetisingPct,
+    double MatchCurrentPct,
+    double TransformerLoadingPct,
+    double BestAlternativePct,
+    double CopperOhmMm2PerM,
+    double AluminiumOhmMm2PerM,
+    double CableReactanceOhmPerM)
+{
+    /// <summary>Resolves defaults and overrides; an override of an unknown key is refused earlier, by validation.</summary>
+    public static DefaultsInForce Resolve(IReadOnlyList<DefaultValue> defaults, IReadOnlyList<DefaultOverride> overrides)
+    {
+        ArgumentNullException.ThrowIfNull(defaults);
+        ArgumentNullException.ThrowIfNull(overrides);
+        double Of(string key) => overrides.FirstOrDefault(o => o.Key == key)?.Value ?? defaults.First(d => d.Key == key).Value;
+        return new DefaultsInForce(
+            Of("tight-margin-pct"),
+            Of("motor-rated-rise-k"),
+            Of("rise-class-b-k"),
+            Of("rise-class-f-k"),
+            Of("own-fan-standstill-pu"),
+            Of("peak-margin-pct"),
+            Of("match-magnetising-pct"),
+            Of("match-current-pct"),
+            Of("transformer-loading-pct"),
+            Of("best-alternative-pct"),
+            Of("copper-ohm-mm2-per-m"),
+            Of("aluminium-ohm-mm2-per-m"),
+            Of("cable-reactance-mohm-per-m") / 1e3);
+    }
+}

@@ -1,0 +1,177 @@
+using System.Numerics;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
+public sealed record DrivePointInput(
+    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults);
+
+/// <summary>
+/// A drive point resolved against the catalogue: the models of its load, motor, cables and converter, as far as they are
+/// known, and the operating point at any flow.
+/// </summary>
+public sealed class DrivePointModel
+{
+    private DrivePointModel(DrivePointInput input, EngineeringData data)
+    {
+        Input = input;
+        Data = data;
+        var point = input.DrivePoint;
+        LoadMissing = ["load"];
+        if (point.Load is FluidLoad fluid)
+        {
+            Load = FluidMachineModel.Build(fluid, out var missing);
+            LoadMissing = missing;
+        }
+
+        if (point.Motor is MotorChoice.FromCatalogue motor)
+        {
+            MotorChoice = motor;
+            if (data.Motors.TryGetValue(motor.ItemId, out var item))
+            {
+                Motor = new MotorLossModel(item.Plate);
+                MotorItem = item;
+                Budget = BudgetFor(input, motor);
+            }
+        }
+
+        if (point.Converter is ConverterChoice.FromCatalogue converter && data.Converters.TryGetValue(converter.ItemId, out var converterItem))
+        {
+            Converter = new ConverterAtSite(converterItem, converter.Duty, converter.SwitchingKhz, input.Site);
+        }
+
+        Cable = CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
+        Feeder = point.Feeder switch
+        {
+            Lineups.Feeder.OnBusbar => Complex.Zero,
+            Lineups.Feeder.ByCable c => CableOf(c.LengthM, c.CrossSectionMm2, c.ParallelRuns, c.Material, input.Defaults),
+            _ => throw new InvalidOperationException("Unknown feeder."),
+        };
+    }
+
+    /// <summary>What it was made from.</summary>
+    public DrivePointInput Input { get; }
+
+    /// <summary>The catalogue.</summary>
+    public EngineeringData Data { get; }
+
+    /// <summary>The drive point's key.</summary>
+    public string Id => Input.DrivePoint.Id;
+
+    /// <summary>Load model, or null while entries are missing.</summary>
+    public FluidMachineModel? Load { get; }
+
+    /// <summary>Names of the load's missing entries.</summary>
+    public IReadOnlyList<string> LoadMissing { get; }
+
+    /// <summary>Choice of the motor, or null.</summary>
+    public MotorChoice.FromCatalogue? MotorChoice { get; }
+
+    /// <summary>Catalogue item of the motor, or null.</summary>
+    public MotorItem? MotorItem { get; }
+
+    /// <summary>Loss model of the motor, or null.</summary>
+    public MotorLossModel? Motor { get; }
+
+    /// <summary>Thermal budget of the motor, or null.</summary>
+    public ThermalBudget? Budget { get; }
+
+    /// <summary>Converter at this site, or null.</summary>
+    public ConverterAtSite? Converter { get; }
+
+    /// <summary>Motor cable, ohm per phase, or null while entries are missing.</summary>
+    public Complex? Cable { get; }
+
+    /// <summary>Feeder, ohm per phase, or null while entries are missing.</summary>
+    public Complex? Feeder { get; }
+
+    /// <summary>Builds the model.</summary>
+    public static DrivePointModel Build(DrivePointInput input, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(input);
+        ArgumentNullException.ThrowIfNull(data);
+        return new DrivePointModel(input, data);
+    }
+
+    /// <summary>Thermal budget for a motor choice at a site.</summary>
+    public static ThermalBudget BudgetFor(DrivePointInput input, MotorChoice.FromCatalogue choice)
+    {
+        ArgumentNullException.ThrowIfNull(input);
+        ArgumentNullException.ThrowIfNull(choice);
+        return new ThermalBudget(
+            input.Site.AmbientMaxC,
+            input.Site.AltitudeM,
+            choice.Cooling,
+            choice.RiseUsed == ThermalClass.B ? input.Defaults.RiseClassBK : input.Defaults.RiseClassFK,
+            input.Defaults.MotorRatedRiseK,
+            input.Defaults.OwnFanStandstillPu);
+    }
+
+    /// <summary>Names of what is missing for operating points, in the order of the board.</summary>
+    public IEnumerable<string> Missing(bool withConverter)
+    {
+        foreach (var name in LoadMissing)
+        {
+            yield return name;
+        }
+
+        if (Motor is null)
+        {
+            yield return "motor";
+        }
+
+        if (withConverter && Converter is null)
+        {
+            yield return "converter";
+        }
+
+        if (withConverter && Cable is null)
+        {
+            yield return "length and cross-section of the motor cable";
+        }
+
+        if (withConverter && Feeder is null)
+        {
+            yield return "length and cross-section of the feeder";
+        }
+    }
+
+    /// <summary>Flows at which the drive point works for some time: the duty's and the rated one, without repeats.</summary>
+    public IReadOnlyList<double> SteadyFlows()
+    {
+        if (Load is null)
+        {
+            return [];
+        }
+
+        return [.. Load.Common.Duty.Where(d => d.HoursPerYear > 0).Select(d => d.FlowPu).Append(1).Distinct().Order()];
+    }
+
+    /// <summary>Operating point from shaft to busbar at a flow; requires everything that <see cref="Missing"/> names.</summary>
+    /// <exception cref="InvalidOperationException">Something is missing.</exception>
+    public OperatingPoint At(double flowPu)
+    {
+        if (Load is null || Motor is null || Converter is null || Cable is null || Feeder is null)
+        {
+            throw new InvalidOperationException("The drive point is not complete.");
+        }
+
+        return OperatingPoint.Of(Load.AtFlow(flowPu), Motor, Converter, Cable.Value, Feeder.Value);
+    }
+
+    private static Complex? CableOf(Given lengthM, Given crossSectionMm2, int runs, ConductorMaterial material, DefaultsInForce defaults) =>
+        lengthM.IsKnown && crossSectionMm2.IsKnown
+            ? CableImpedance.Of(
+                lengthM.Value,
+                crossSectionMm2.Value,
+                runs,
+                material == ConductorMaterial.Copper ? defaults.CopperOhmMm2PerM : defaults.AluminiumOhmMm2PerM,
+                defaults.CableReactanceOhmPerM)
+            : null;
+}

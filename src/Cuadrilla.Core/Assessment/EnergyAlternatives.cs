@@ -1,0 +1,119 @@
+using Cuadrilla.Core.Energy;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>One way of delivering the same flow over the same hours.</summary>
+/// <param name="Id">Stable key: <c>present</c>, or motor and converter item.</param>
+/// <param name="Name">What it is.</param>
+/// <param name="IsChosen">True for what the engineer has specified.</param>
+/// <param name="Year">Energy and cost.</param>
+/// <param name="Points">Line power at each point of the duty.</param>
+public sealed record EnergyAlternative(string Id, string Name, bool IsChosen, YearlyEnergy Year, IReadOnlyList<EnergyPoint> Points);
+
+/// <summary>
+/// Alternatives at equal delivered flow: the present control across the line, and each efficiency class with and without
+/// choke in the chosen sizes. See <c>docs/methods/yearly-energy.md</c>.
+/// </summary>
+public static class EnergyAlternatives
+{
+    /// <summary>Names of what is missing before alternatives can be compared.</summary>
+    public static IEnumerable<string> Missing(DrivePointModel model)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        foreach (var name in model.Missing(withConverter: true))
+        {
+            yield return name;
+        }
+
+        if (model.Load is not null && !model.Load.Common.Duty.Any(d => d.HoursPerYear > 0))
+        {
+            yield return "hours at each flow";
+        }
+    }
+
+    /// <summary>Alternatives of a complete drive point, cheapest lifetime first.</summary>
+    public static IReadOnlyList<EnergyAlternative> Of(DrivePointModel model)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        var list = new List<EnergyAlternative>();
+        var present = Present(model);
+        if (present is not null)
+        {
+            list.Add(present);
+        }
+
+        var chosenMotor = model.MotorItem!;
+        var chosenConverter = model.Converter!;
+        var motors = model.Data.Motors.Values
+            .Where(m => m.Plate.RatedPowerW == chosenMotor.Plate.RatedPowerW && m.Poles == chosenMotor.Poles)
+            .ToList();
+        var converters = model.Data.Converters.Values.Where(c => c.RatedKw == chosenConverter.Item.RatedKw).ToList();
+        foreach (var motor in motors)
+        {
+            var lossModel = motor.Id == chosenMotor.Id ? model.Motor! : new MotorLossModel(motor.Plate);
+            foreach (var item in converters)
+            {
+                var converter = new ConverterAtSite(item, chosenConverter.Duty, chosenConverter.SwitchingKhz, model.Input.Site);
+                var points = Points(model.Load!, flow => OperatingPoint.Of(
+                    model.Load!.AtFlow(flow), lossModel, converter, model.Cable!.Value, model.Feeder!.Value).LineW);
+                list.Add(new EnergyAlternative(
+                    motor.Id + "+" + item.Id,
+                    $"{motor.EfficiencyClass} motor, converter {(item.ChokePct > 0 ? "with choke" : "without choke")}",
+                    motor.Id == chosenMotor.Id && item.Id == chosenConverter.Item.Id,
+                    YearlyEnergy.Of(points, motor.PriceIndex + item.PriceIndex, model.Input.Tariff),
+                    points));
+            }
+        }
+
+        return [.. list.OrderBy(a => a.Year.LifetimeCost).ThenBy(a => a.Id, StringComparer.Ordinal)];
+    }
+
+    /// <summary>Shaft point of the present control at a flow; null when none is stated.</summary>
+    public static FluidPoint? PresentShaft(FluidMachineModel load, IReadOnlyList<CurvePoint> inletVanes, double flowPu)
+    {
+        ArgumentNullException.ThrowIfNull(load);
+        return load.Common.PresentControl switch
+        {
+            PresentControl.OutletThrottle => load.Throttled(flowPu),
+            PresentControl.Bypass => load.Bypassed(flowPu),
+            PresentControl.InletVanes => new FluidPoint(flowPu, load.RatedSpeedRpm, 1, 1, load.RatedPowerW * Curve.At(inletVanes, flowPu)),
+            PresentControl.NotStated => null,
+            _ => throw new InvalidOperationException("Unknown present control."),
+        };
+    }
+
+    // The present machine is already paid for: its price is zero. It is taken to run across the line with a motor of the
+    // chosen size in the lowest class of the catalogue.
+    private static EnergyAlternative? Present(DrivePointModel model)
+    {
+        var load = model.Load!;
+        if (load.Common.PresentControl == PresentControl.NotStated)
+        {
+            return null;
+        }
+
+        var plate = model.Data.Motors.Values
+            .Where(m => m.Plate.RatedPowerW == model.MotorItem!.Plate.RatedPowerW && m.Poles == model.MotorItem.Poles)
+            .MinBy(m => m.Plate.Efficiency)!;
+        var motor = new MotorLossModel(plate.Plate);
+        var points = Points(load, flow =>
+        {
+            var shaft = PresentShaft(load, model.Data.InletVanes, flow)!.Value;
+            var point = motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line);
+            return point.InputW + (3 * model.Cable!.Value.Real * point.CurrentA * point.CurrentA);
+        });
+        var name = load.Common.PresentControl switch
+        {
+            PresentControl.OutletThrottle => load.Common is { } && model.Input.DrivePoint.Load is FanLoad ? "outlet damper" : "throttling valve",
+            PresentControl.InletVanes => "inlet vanes",
+            _ => "bypass",
+        };
+        return new EnergyAlternative(
+            "present", $"As today: {name}, {plate.EfficiencyClass} motor across the line", false, YearlyEnergy.Of(points, 0, model.Input.Tariff), points);
+    }
+
+    private static List<EnergyPoint> Points(FluidMachineModel load, Func<double, double> lineW) =>
+        [.. load.Common.Duty.Where(d => d.HoursPerYear > 0).Select(d => new EnergyPoint(d.FlowPu, d.HoursPerYear, lineW(d.FlowPu)))];
+}

@@ -1,0 +1,33 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>What the catalogue supplies to an assessment. Made once, shared, never changed.</summary>
+/// <param name="Version">Version of the catalogue.</param>
+/// <param name="Motors">Motors by key.</param>
+/// <param name="Converters">Converters by key.</param>
+/// <param name="PccLimits">Limits at the point of common coupling.</param>
+/// <param name="Defaults">Default limits and constants, in the order to show them.</param>
+/// <param name="InletVanes">Shaft power over flow with inlet vanes, both in parts of the rated, ascending in flow.</param>
+public sealed record EngineeringData(
+    string Version,
+    IReadOnlyDictionary<string, MotorItem> Motors,
+    IReadOnlyDictionary<string, ConverterItem> Converters,
+    HarmonicLimits PccLimits,
+    IReadOnlyList<DefaultValue> Defaults,
+    IReadOnlyList<CurvePoint> InletVanes);
+
+/// <summary>A default that a project may override.</summary>
+/// <param name="Key">Stable key.</param>
+/// <param name="Name">What it is.</param>
+/// <param name="Value">Its value.</param>
+/// <param name="Unit">Its unit.</param>
+/// <param name="Min">Least permitted project value.</param>
+/// <param name="Max">Largest permitted project value.</param>
+/// <param name="Source">Where it comes from.</param>
+public sealed record DefaultValue(string Key, string Name, double Value, string Unit, double Min, double Max, string Source);
+
+/// <summary>A point of a curve.</summary>
+public readonly record struct CurvePoint(double X, double Y);

@@ -1,0 +1,26 @@
+using System.Globalization;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>Numbers in reasons: significant digits, a point for decimals, no thousands separator, no exponent.</summary>
+public static class Text
+{
+    /// <summary>A number with so many significant digits.</summary>
+    public static string N(double value, int significant = 4)
+    {
+        if (value == 0 || !double.IsFinite(value))
+        {
+            return value.ToString(CultureInfo.InvariantCulture);
+        }
+
+        var whole = (int)Math.Floor(Math.Log10(Math.Abs(value))) + 1;
+        var decimals = Math.Clamp(significant - whole, 0, 9);
+        return value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+    }
+
+    /// <summary>An input of a reason.</summary>
+    public static ReasonInput In(string name, double value, string unit, string origin) => new(name, N(value), unit, origin);
+
+    /// <summary>An input of a reason that is a word.</summary>
+    public static ReasonInput In(string name, string value, string origin) => new(name, value, string.Empty, origin);
+}

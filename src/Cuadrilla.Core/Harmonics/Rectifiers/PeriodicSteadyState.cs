@@ -1,0 +1,248 @@
+namespace Cuadrilla.Core.Harmonics.Rectifiers;
+
+/// <summary>
+/// Finds the state that repeats itself: Newton's method on the map over the repeat angle of the circuit (shooting). The
+/// derivative of that map also tells whether the orbit attracts: when its spectral radius reaches one, the bridge in
+/// truth rings at a subharmonic or settles with even orders, and there is no one-cycle steady state to report.
+/// </summary>
+internal sealed class PeriodicSteadyState
+{
+    private const double StartAngleRad = 0.3;
+    private const double Converged = 2e-9;
+    private const double Perturbation = 2e-5;
+
+    private readonly BridgeCircuit circuit;
+    private readonly BridgeIntegrator integrator;
+    private readonly int size;
+
+    private PeriodicSteadyState(BridgeCircuit circuit)
+    {
+        this.circuit = circuit;
+        integrator = new BridgeIntegrator(circuit);
+        size = circuit.PhaseCount + 1;
+    }
+
+    /// <summary>
+    /// Solves a circuit. The steps describe one repeat angle, starting at 0.3 rad.
+    /// </summary>
+    public static BridgeOrbit Solve(in BridgeCircuit circuit) => new PeriodicSteadyState(circuit).Run();
+
+    private BridgeOrbit Run()
+    {
+        try
+        {
+            var state = WarmUp(Rest(), 2);
+            var cycles = 2;
+            while (true)
+            {
+                if (Newton(ref state, out var multiplier))
+                {
+                    return multiplier < 1 - 1e-6 ? Record(state, multiplier) : new BridgeOrbit.Unsettled(multiplier);
+                }
+
+                if (cycles > 400)
+                {
+                    return new BridgeOrbit.Unsettled(double.NaN);
+                }
+
+                state = WarmUp(state, cycles);
+                cycles *= 3;
+            }
+        }
+        catch (InvalidOperationException)
+        {
+            return new BridgeOrbit.Unsettled(double.NaN);
+        }
+    }
+
+    private BridgeState Rest() => new(0, 0, 0.95 * circuit.NoLoadVoltagePu, 0);
+
+    private BridgeState WarmUp(BridgeState state, int cycles)
+    {
+        var maps = (int)Math.Round(cycles * 2 * Math.PI / circuit.RepeatAngleRad);
+        for (var i = 0; i < maps; i++)
+        {
+            state = Map(state);
+        }
+
+        return state;
+    }
+
+    /// <summary>One repeat angle, phases renamed so that a periodic orbit returns to where it began.</summary>
+    private BridgeState Map(in BridgeState state)
+    {
+        var end = integrator.Advance(state, StartAngleRad, circuit.RepeatAngleRad);
+        return circuit.IsSixfold
+            ? new BridgeState(-end.C, -end.A, end.Voltage, end.Choke)
+            : new BridgeState(-end.A, -end.B, end.Voltage, end.Choke);
+    }
+
+    private bool Newton(ref BridgeState state, out double multiplier)
+    {
+        multiplier = double.NaN;
+        var image = Map(state);
+        var residual = Distance(image, state);
+        for (var iteration = 0; iteration < 14; iteration++)
+        {
+            var jacobian = Derivative(state, image);
+            if (residual < Converged)
+            {
+                multiplier = SpectralRadius(jacobian);
+                state = image;
+                return true;
+            }
+
+            var step = NewtonStep(jacobian, state, image);
+            if (step is null)
+            {
+                return false;
+            }
+
+            // Chord steps with the same derivative while they pay, then a fresh derivative.
+            for (var chord = 0; chord < 4; chord++)
+            {
+                var trial = Moved(state, step);
+                var trialImage = Map(trial);
+                var trialResidual = Distance(trialImage, trial);
+                var gain = trialResidual / residual;
+                if (gain > 2 && chord > 0)
+                {
+                    break;
+                }
+
+                state = trial;
+                image = trialImage;
+                residual = trialResidual;
+                if (residual < Converged || gain > 0.05)
+                {
+                    break;
+                }
+
+                step = NewtonStep(jacobian, state, image);
+                if (step is null)
+                {
+                    return false;
+                }
+            }
+
+            if (!double.IsFinite(residual))
+            {
+                return false;
+            }
+        }
+
+        return false;
+    }
+
+    // Coordinates: phase currents but the last (they sum to zero), link voltage, choke current.
+    private double[,] Derivative(in BridgeState state, in BridgeState image)
+    {
+        var jacobian = new double[size, size];
+        var columns = IsFreewheeling(state) ? size : size - 1;
+        for (var column = 0; column < columns; column++)
+        {
+            var delta = new double[size];
+            delta[column] = Perturbation;
+            var moved = Map(Moved(state, delta));
+            for (var row = 0; row < size; row++)
+            {
+                jacobian[row, column] = (Coordinate(moved, row) - Coordinate(image, row)) / Perturbation;
+            }
+        }
+
+        return jacobian;
+    }
+
+    private double[]? NewtonStep(double[,] jacobian, in BridgeState state, in BridgeState image)
+    {
+        var matrix = new double[size, size];
+        var right = new double[size];
+        for (var row = 0; row < size; row++)
+        {
+            right[row] = Coordinate(image, row) - Coordinate(state, row);
+            for (var column = 0; column < size; column++)
+            {
+                matrix[row, column] = (row == column ? 1 : 0) - jacobian[row, column];
+            }
+        }
+
+        return SmallLinearSystem.Solve(matrix, right);
+    }
+
+    private BridgeState Moved(in BridgeState state, double[] step)
+    {
+        var a = state.A + step[0];
+        var b = circuit.PhaseCount == 3 ? state.B + step[1] : -a;
+        var moved = new BridgeState(a, b, Math.Max(0.2, state.Voltage + step[size - 2]), 0);
+
+        // Outside freewheeling the choke current is the sum of the conducting phases, not a coordinate of its own.
+        var choke = IsFreewheeling(state) ? Math.Max(state.Choke + step[size - 1], moved.PositiveSum) : moved.PositiveSum;
+        return moved.With(moved.Voltage, choke);
+    }
+
+    private static bool IsFreewheeling(in BridgeState state) => state.Choke > state.PositiveSum + 1e-10;
+
+    private double Coordinate(in BridgeState state, int index)
+    {
+        if (index == size - 1)
+        {
+            return state.Choke;
+        }
+
+        return index == size - 2 ? state.Voltage : index == 0 ? state.A : state.B;
+    }
+
+    private double Distance(in BridgeState a, in BridgeState b)
+    {
+        var worst = 0.0;
+        for (var i = 0; i < size; i++)
+        {
+            worst = Math.Max(worst, Math.Abs(Coordinate(a, i) - Coordinate(b, i)));
+        }
+
+        return worst / (1 + Math.Abs(a.Choke));
+    }
+
+    // Gelfand's formula by repeated squaring: |J^(2^k)|^(1/2^k).
+    private static double SpectralRadius(double[,] jacobian)
+    {
+        var power = jacobian;
+        var logarithm = 0.0;
+        var weight = 1.0;
+        for (var i = 0; i < 12; i++)
+        {
+            var norm = SmallLinearSystem.Norm(power);
+            if (norm == 0)
+            {
+                return 0;
+            }
+
+            logarithm += Math.Log(norm) * weight;
+            power = SmallLinearSystem.Square(power, 1 / norm);
+            weight /= 2;
+        }
+
+        return Math.Exp(logarithm + (Math.Log(Math.Max(SmallLinearSystem.Norm(power), 1e-300)) * weight));
+    }
+
+    private BridgeOrbit.Settled Record(in BridgeState state, double multiplier)
+    {
+        var steps = new List<BridgeStep>(96);
+        integrator.Advance(state, StartAngleRad, circuit.RepeatAngleRad, steps);
+        return new BridgeOrbit.Settled([.. steps], multiplier);
+    }
+}
+
+/// <summary>Outcome of the search for a repeating state.</summary>
+internal abstract record BridgeOrbit
+{
+    private BridgeOrbit()
+    {
+    }
+
+    /// <summary>A stable orbit, its steps over one repeat angle and the spectral radius of the map.</summary>
+    public sealed record Settled(BridgeStep[] Steps, double Multiplier) : BridgeOrbit;
+
+    /// <summary>No stable one-cycle orbit; the multiplier is NaN when none at all was found.</summary>
+    public sealed record Unsettled(double Multiplier) : BridgeOrbit;
+}

@@ -1,0 +1,74 @@
+using System.Numerics;
+
+namespace Cuadrilla.Core.Harmonics.Rectifiers;
+
+/// <summary>What the rectifier study finds.</summary>
+public abstract record RectifierResult
+{
+    private RectifierResult()
+    {
+    }
+
+    /// <summary>A one-cycle steady state.</summary>
+    /// <param name="Phases">Line currents; one entry for a single-phase bridge, three otherwise.</param>
+    /// <param name="ActivePowerW">Power from the EMFs, all phases, W.</param>
+    /// <param name="DcVoltageMeanV">Mean link voltage, V.</param>
+    /// <param name="DcVoltageRipplePkPkV">Peak-to-peak ripple of the link, V.</param>
+    /// <param name="DcCurrentMeanA">Mean current out of the bridge, A.</param>
+    /// <param name="DcCurrentRmsA">Rms current out of the bridge (what heats the choke), A.</param>
+    /// <param name="IsContinuous">True when the bridge current never rests.</param>
+    /// <param name="Multiplier">Spectral radius of the map over the repeat angle: below one, the state attracts.</param>
+    /// <param name="Waveform">Line current and link voltage over one cycle, for pictures.</param>
+    public sealed record SteadyState(
+        IReadOnlyList<LineCurrent> Phases,
+        double ActivePowerW,
+        double DcVoltageMeanV,
+        double DcVoltageRipplePkPkV,
+        double DcCurrentMeanA,
+        double DcCurrentRmsA,
+        bool IsContinuous,
+        double Multiplier,
+        IRectifierWaveform Waveform) : RectifierResult
+    {
+        /// <summary>Line current of phase A.</summary>
+        public LineCurrent PhaseA => Phases[0];
+
+        /// <summary>The phase with the largest total harmonic distortion.</summary>
+        public LineCurrent WorstPhase => Phases.MaxBy(p => p.ThdiPct)!;
+    }
+
+    /// <summary>No state repeats itself every cycle, so no spectrum is given.</summary>
+    /// <param name="Reason">What happens instead, in words.</param>
+    /// <param name="SettlingCapacitanceF">Link capacitance at which the circuit settles, F; null when none up to 100 times was found.</param>
+    public sealed record NoSteadyState(string Reason, double? SettlingCapacitanceF) : RectifierResult;
+}
+
+/// <summary>Line current of one phase.</summary>
+/// <param name="Orders">Rms phasors of orders 1 to 50 (index 0 is order 1): i = Σ √2·|I_h|·sin(h·ωt + arg I_h), ωt = 0 at the rising zero of the phase-A EMF. A.</param>
+/// <param name="RmsA">True rms, A.</param>
+/// <param name="PeakA">Crest, A.</param>
+/// <param name="DisplacementPowerFactor">Cosine of the angle between fundamental current and fundamental EMF of that phase.</param>
+/// <param name="TruePowerFactor">Active power over the product of rms EMF and rms current of that phase.</param>
+public sealed record LineCurrent(
+    IReadOnlyList<Complex> Orders, double RmsA, double PeakA, double DisplacementPowerFactor, double TruePowerFactor)
+{
+    /// <summary>Highest order reported.</summary>
+    public const int HighestOrder = 50;
+
+    /// <summary>Rms of the fundamental, A.</summary>
+    public double FundamentalA => Orders[0].Magnitude;
+
+    /// <summary>Total harmonic distortion of the current, orders 2 to 50, per cent of the fundamental.</summary>
+    public double ThdiPct { get; } =
+        100 * Math.Sqrt(Orders.Skip(1).Sum(i => (i.Real * i.Real) + (i.Imaginary * i.Imaginary))) / Orders[0].Magnitude;
+}
+
+/// <summary>A cycle of line current that can be read at any angle.</summary>
+public interface IRectifierWaveform
+{
+    /// <summary>Phase-A line current, A, at an angle of the phase-A EMF in radians, 0 to 2π.</summary>
+    double LineCurrentA(double angleRad);
+
+    /// <summary>Link voltage, V, at an angle in radians, 0 to 2π.</summary>
+    double LinkVoltageV(double angleRad);
+}

@@ -1,0 +1,52 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Lineups;
+
+/// <summary>What is bought, installed and energised as one.</summary>
+/// <param name="Id">Stable key.</param>
+/// <param name="Tag">Short name, for example L1.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="DrivePoints">Columns of the board, in order.</param>
+public sealed record Lineup(string Id, string Tag, string Name, IReadOnlyList<DrivePoint> DrivePoints);
+
+/// <summary>One machine with all that drives it.</summary>
+/// <param name="Id">Stable key, unique in the plant.</param>
+/// <param name="Tag">Short name, for example DP-01.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="Feeder">From the lineup's busbar to the converter.</param>
+/// <param name="Converter">Converter chosen.</param>
+/// <param name="Cable">From the converter to the motor.</param>
+/// <param name="Motor">Motor chosen.</param>
+/// <param name="Load">What it drives.</param>
+public sealed record DrivePoint(
+    string Id, string Tag, string Name, Feeder Feeder, ConverterChoice Converter, MotorCable Cable, MotorChoice Motor, Load Load);
+
+/// <summary>Connection from the lineup's busbar to the converter.</summary>
+public abstract record Feeder
+{
+    private Feeder()
+    {
+    }
+
+    /// <summary>The converter sits on the busbar.</summary>
+    public sealed record OnBusbar : Feeder;
+
+    /// <summary>A cable of its own.</summary>
+    /// <param name="LengthM">Length, m.</param>
+    /// <param name="CrossSectionMm2">Cross-section, mm².</param>
+    /// <param name="ParallelRuns">Cables side by side, 1 to 12.</param>
+    /// <param name="Material">Conductor metal.</param>
+    public sealed record ByCable(Given LengthM, Given CrossSectionMm2, int ParallelRuns, ConductorMaterial Material) : Feeder;
+}
+
+/// <summary>Cable from converter to motor.</summary>
+/// <param name="LengthM">Length, m.</param>
+/// <param name="CrossSectionMm2">Cross-section, mm².</param>
+/// <param name="ParallelRuns">Cables side by side, 1 to 12.</param>
+/// <param name="Material">Conductor metal.</param>
+/// <param name="Screened">With a concentric screen.</param>
+public sealed record MotorCable(Given LengthM, Given CrossSectionMm2, int ParallelRuns, ConductorMaterial Material, bool Screened);

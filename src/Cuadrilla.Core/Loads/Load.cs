@@ -1,0 +1,91 @@
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Loads;
+
+/// <summary>What a drive point moves.</summary>
+public abstract record Load
+{
+    private protected Load()
+    {
+    }
+}
+
+/// <summary>Nothing entered yet.</summary>
+public sealed record UnspecifiedLoad : Load;
+
+/// <summary>
+/// A fan or a centrifugal pump: pressure or head falls along its curve, the system asks for a static part and a part that
+/// grows with the square of the flow.
+/// </summary>
+/// <param name="Common">What fans and pumps share.</param>
+public abstract record FluidLoad(FluidMachine Common) : Load;
+
+/// <summary>A fan.</summary>
+/// <param name="Common">What fans and pumps share.</param>
+/// <param name="RatedPressurePa">Total pressure rise at the rated flow, Pa, 1 to 100,000.</param>
+public sealed record FanLoad(FluidMachine Common, Given RatedPressurePa) : FluidLoad(Common);
+
+/// <summary>A centrifugal pump.</summary>
+/// <param name="Common">What fans and pumps share.</param>
+/// <param name="RatedHeadM">Head at the rated flow, m of the liquid, 0.1 to 3000.</param>
+/// <param name="DensityKgPerM3">Density of the liquid, kg/m³, 300 to 5000.</param>
+public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given DensityKgPerM3) : FluidLoad(Common);
+
+/// <summary>What fans and centrifugal pumps share.</summary>
+/// <param name="RatedFlowM3PerS">Rated flow, m³/s, &gt; 0.</param>
+/// <param name="RatedEfficiency">Efficiency at the rated point, 0.05 to 0.95.</param>
+/// <param name="RatedSpeedRpm">Shaft speed at the rated point, rpm, 10 to 6000.</param>
+/// <param name="StaticFraction">Static part of the system's pressure or head at rated flow, 0 to 0.99.</param>
+/// <param name="ShutOffPu">Pressure or head at no flow in parts of the rated, 1.01 to 2.</param>
+/// <param name="InertiaKgM2">Inertia of the machine, kg·m², ≥ 0.</param>
+/// <param name="StartTimeS">Wanted time from rest to rated speed, s, 0.1 to 600.</param>
+/// <param name="Duty">Hours a year at each flow, at most 8760 h together.</param>
+/// <param name="PresentControl">How the flow is controlled today.</param>
+public sealed record FluidMachine(
+    Given RatedFlowM3PerS,
+    Given RatedEfficiency,
+    Given RatedSpeedRpm,
+    Given StaticFraction,
+    Given ShutOffPu,
+    Given InertiaKgM2,
+    Given StartTimeS,
+    IReadOnlyList<DutyPoint> Duty,
+    PresentControl PresentControl)
+{
+    /// <summary>Equal when every value and every duty point is.</summary>
+    public bool Equals(FluidMachine? other) =>
+        other is not null
+        && RatedFlowM3PerS == other.RatedFlowM3PerS
+        && RatedEfficiency == other.RatedEfficiency
+        && RatedSpeedRpm == other.RatedSpeedRpm
+        && StaticFraction == other.StaticFraction
+        && ShutOffPu == other.ShutOffPu
+        && InertiaKgM2 == other.InertiaKgM2
+        && StartTimeS == other.StartTimeS
+        && PresentControl == other.PresentControl
+        && Duty.SequenceEqual(other.Duty);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(RatedFlowM3PerS, RatedEfficiency, RatedSpeedRpm, StaticFraction, Duty.Count, PresentControl);
+}
+
+/// <summary>Hours at one flow.</summary>
+/// <param name="FlowPu">Flow in parts of the rated flow, above 0 to 1.2.</param>
+/// <param name="HoursPerYear">Hours a year, 0 to 8760.</param>
+public readonly record struct DutyPoint(double FlowPu, double HoursPerYear);
+
+/// <summary>How flow is controlled today.</summary>
+public enum PresentControl
+{
+    /// <summary>Not stated: there is nothing to compare with.</summary>
+    NotStated,
+
+    /// <summary>Damper or valve behind the machine, which stays at full speed.</summary>
+    OutletThrottle,
+
+    /// <summary>Adjustable vanes ahead of a fan.</summary>
+    InletVanes,
+
+    /// <summary>Surplus flow returned: the machine always works at its rated point.</summary>
+    Bypass,
+}

@@ -1,0 +1,174 @@
+namespace Cuadrilla.Core.Motors;
+
+/// <summary>How a motor is fed.</summary>
+public enum MotorFeed
+{
+    /// <summary>Sinusoidal line voltage.</summary>
+    Line,
+
+    /// <summary>Two-level converter.</summary>
+    Converter,
+}
+
+/// <summary>
+/// Losses, current, voltage and power factor of a cage induction motor at any speed and torque, from its plate alone. One
+/// model gives them all, so they never contradict each other, and the plate is met exactly at the rated point. See
+/// <c>docs/methods/motor-losses.md</c>. Valid from standstill to about twice base speed, flux constant to base speed and
+/// falling with frequency above; saturation and temperature are those of the rated point.
+/// </summary>
+public sealed class MotorLossModel
+{
+    private readonly double ratedTorqueNm;
+    private readonly double ratedRotorW;
+    private readonly double otherW;
+    private readonly double magnetisingA;
+    private readonly double torqueCurrentA;
+    private readonly double magnetisingVar;
+    private readonly double leakageVar;
+
+    /// <summary>Builds the model.</summary>
+    /// <exception cref="ArgumentException">The plate contradicts itself.</exception>
+    public MotorLossModel(MotorPlate plate)
+    {
+        ArgumentNullException.ThrowIfNull(plate);
+        if (plate.RatedSlip is <= 0 or >= 0.3)
+        {
+            throw new ArgumentException(
+                $"Rated speed {plate.RatedSpeedRpm} rpm must lie between 70 % and 100 % of the synchronous {plate.SynchronousSpeedRpm} rpm.", nameof(plate));
+        }
+
+        Plate = plate;
+        ratedTorqueNm = plate.RatedTorqueNm;
+        var slipRatio = plate.RatedSlip / (1 - plate.RatedSlip);
+        var split = plate.Split;
+
+        // Rotor copper = s/(1−s)·(shaft + friction), friction being a share of what the rotor leaves.
+        ratedRotorW = slipRatio * (plate.RatedPowerW + (split.FrictionPu * plate.RatedLossW)) / (1 + (slipRatio * split.FrictionPu));
+        otherW = plate.RatedLossW - ratedRotorW;
+        if (otherW <= 0)
+        {
+            throw new ArgumentException($"The slip at {plate.RatedSpeedRpm} rpm alone exceeds the losses that the efficiency allows.", nameof(plate));
+        }
+
+        magnetisingA = MagnetisingCurrent(plate);
+        torqueCurrentA = Math.Sqrt((plate.RatedCurrentA * plate.RatedCurrentA) - (magnetisingA * magnetisingA));
+        var apparent = Math.Sqrt(3) * plate.RatedVoltageV * plate.RatedCurrentA;
+        var reactive = apparent * Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
+        magnetisingVar = Math.Min(reactive, Math.Sqrt(3) * plate.RatedVoltageV * magnetisingA);
+        leakageVar = reactive - magnetisingVar;
+    }
+
+    /// <summary>The plate the model reproduces.</summary>
+    public MotorPlate Plate { get; }
+
+    /// <summary>
+    /// Magnetising current at full flux, A: the circle diagram with the breakdown torque as its crest,
+    /// I_m = I_N·(sin φ − cos φ·(b − √(b²−1))), stator resistance neglected.
+    /// </summary>
+    public double MagnetisingCurrentA => magnetisingA;
+
+    /// <summary>The operating point at a speed and torque.</summary>
+    /// <param name="speedRpm">Shaft speed, rpm, ≥ 0.</param>
+    /// <param name="torqueNm">Shaft torque, Nm; negative when braking.</param>
+    /// <param name="feed">How the motor is fed.</param>
+    public MotorPoint At(double speedRpm, double torqueNm, MotorFeed feed)
+    {
+        var torque = torqueNm / ratedTorqueNm;
+        var speed = speedRpm / Plate.RatedSpeedRpm;
+        var frequency = FrequencyPu(speed, torque);
+        var flux = Math.Min(1, 1 / Math.Max(frequency, 1e-9));
+        var torqueCurrent = torque / flux;
+        var magnetising = magnetisingA * flux;
+        var quadrature = torqueCurrentA * torqueCurrent;
+        var current = Math.Sqrt((magnetising * magnetising) + (quadrature * quadrature));
+        var currentRatio = current / Plate.RatedCurrentA;
+        var split = Plate.Split;
+        var stator = split.StatorPu * otherW * currentRatio * currentRatio;
+        var rotor = ratedRotorW * torqueCurrent * torqueCurrent;
+        var iron = split.IronPu * otherW * flux * flux * ((split.HysteresisPu * frequency) + ((1 - split.HysteresisPu) * frequency * frequency));
+        var friction = split.FrictionPu * otherW * Math.Pow(speed, split.FrictionExponent);
+        var stray = split.StrayPu * otherW * torqueCurrent * torqueCurrent * Math.Pow(frequency, 1.5);
+        var harmonic = feed == MotorFeed.Converter ? split.ConverterPu * Plate.RatedLossW : 0;
+        var shaft = torqueNm * 2 * Math.PI * speedRpm / 60;
+        var input = shaft + stator + rotor + iron + friction + stray + harmonic;
+        var fundamentalInput = input - harmonic;
+        var reactive = frequency * ((magnetisingVar * flux * flux) + (leakageVar * currentRatio * currentRatio));
+        var apparent = Math.Sqrt((fundamentalInput * fundamentalInput) + (reactive * reactive));
+        return new MotorPoint(
+            shaft, input, stator, rotor, iron, friction, stray, harmonic, current, quadrature,
+            current > 0 ? apparent / (Math.Sqrt(3) * current) : 0,
+            apparent > 0 ? fundamentalInput / apparent : 0,
+            frequency * Plate.RatedFrequencyHz, flux);
+    }
+
+    /// <summary>Breakdown torque at a speed, Nm: constant to base speed, falling with the square of frequency above.</summary>
+    public double BreakdownTorqueNm(double speedRpm)
+    {
+        var frequency = FrequencyPu(speedRpm / Plate.RatedSpeedRpm, 1);
+        var flux = Math.Min(1, 1 / Math.Max(frequency, 1e-9));
+        return Plate.BreakdownTorquePu * ratedTorqueNm * flux * flux;
+    }
+
+    // Stator frequency = rotor's electrical speed + slip frequency, slip ∝ torque/flux². Above base speed flux = 1/f makes
+    // it a quadratic.
+    private double FrequencyPu(double speed, double torque)
+    {
+        var slip = Plate.RatedSlip;
+        var constantFlux = ((1 - slip) * speed) + (slip * torque);
+        if (constantFlux <= 1 || torque == 0)
+        {
+            return constantFlux;
+        }
+
+        var root = 1 - (4 * slip * torque * (1 - slip) * speed);
+
+        // Beyond the root there is no operating point: the torque is more than breakdown; the edge is returned.
+        return root > 0 ? (1 - Math.Sqrt(root)) / (2 * slip * torque) : 1 / (2 * slip * torque);
+    }
+
+    private static double MagnetisingCurrent(MotorPlate plate)
+    {
+        var b = plate.BreakdownTorquePu;
+        var sine = Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
+        var share = sine - (plate.PowerFactor * (b - Math.Sqrt((b * b) - 1)));
+        return plate.RatedCurrentA * Math.Max(share, 0.05);
+    }
+}
+
+/// <summary>An operating point of a motor. Powers and losses in W, three-phase.</summary>
+/// <param name="ShaftW">Mechanical power.</param>
+/// <param name="InputW">Electrical power taken.</param>
+/// <param name="StatorW">Stator copper loss.</param>
+/// <param name="RotorW">Rotor copper loss.</param>
+/// <param name="IronW">Iron loss.</param>
+/// <param name="FrictionW">Friction and windage.</param>
+/// <param name="StrayW">Load-dependent stray loss.</param>
+/// <param name="HarmonicW">Additional loss from converter supply.</param>
+/// <param name="CurrentA">Line current, fundamental, A.</param>
+/// <param name="TorqueCurrentA">Its torque-producing part, A.</param>
+/// <param name="VoltageV">Line-to-line voltage at the terminals, fundamental, V.</param>
+/// <param name="PowerFactor">Displacement power factor.</param>
+/// <param name="FrequencyHz">Stator frequency, Hz.</param>
+/// <param name="FluxPu">Flux in parts of the rated.</param>
+public readonly record struct MotorPoint(
+    double ShaftW,
+    double InputW,
+    double StatorW,
+    double RotorW,
+    double IronW,
+    double FrictionW,
+    double StrayW,
+    double HarmonicW,
+    double CurrentA,
+    double TorqueCurrentA,
+    double VoltageV,
+    double PowerFactor,
+    double FrequencyHz,
+    double FluxPu)
+{
+    /// <summary>Sum of all losses, W.</summary>
+    public double LossW => StatorW + RotorW + IronW + FrictionW + StrayW + HarmonicW;
+
+    /// <summary>Efficiency when motoring; 0 without shaft power.</summary>
+    public double Efficiency => ShaftW > 0 ? ShaftW / InputW : 0;
+}

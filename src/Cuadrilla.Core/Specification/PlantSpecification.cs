@@ -1,0 +1,41 @@
+using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Plant;
+
+namespace Cuadrilla.Core.Specification;
+
+/// <summary>
+/// Everything an engineer has specified for one plant. Immutable; nothing in it is computed. This is what is saved, undone,
+/// exported and assessed.
+/// </summary>
+/// <param name="Name">Name of the plant, 1 to 120 characters.</param>
+/// <param name="Site">Where it stands.</param>
+/// <param name="Tariff">What energy and equipment cost.</param>
+/// <param name="Source">The public supply.</param>
+/// <param name="Transformer">The transformer between the source and the bus.</param>
+/// <param name="Bus">The low-voltage bus the lineups hang from.</param>
+/// <param name="Pcc">Where the point of common coupling lies.</param>
+/// <param name="Scenarios">Operating scenarios, at least one; ids are unique.</param>
+/// <param name="Lineups">Lineups in the order of the board; ids are unique, and so are those of their drive points.</param>
+/// <param name="Overrides">Project values that replace defaults of the catalogue, with their reasons.</param>
+public sealed record PlantSpecification(
+    string Name,
+    Site Site,
+    Tariff Tariff,
+    Source Source,
+    Transformer Transformer,
+    Bus Bus,
+    PccLocation Pcc,
+    IReadOnlyList<Scenario> Scenarios,
+    IReadOnlyList<Lineup> Lineups,
+    IReadOnlyList<DefaultOverride> Overrides)
+{
+    /// <summary>All drive points in the order of the board.</summary>
+    public IEnumerable<DrivePoint> DrivePoints => Lineups.SelectMany(l => l.DrivePoints);
+}
+
+/// <summary>A project value that replaces a default of the catalogue.</summary>
+/// <param name="Key">Key of the default, for example <c>tight-margin-pct</c>.</param>
+/// <param name="Value">The project's value in the unit of the default.</param>
+/// <param name="Reason">Why.</param>
+public sealed record DefaultOverride(string Key, double Value, string Reason);
