@@ -109,6 +109,20 @@ public sealed class MotorLossModel
         return Plate.BreakdownTorquePu * ratedTorqueNm * flux * flux;
     }
 
+    /// <summary>Torque at a speed when the current is given, Nm; 0 when the current does not even magnetise.</summary>
+    public double TorqueAtCurrentNm(double speedRpm, double currentA)
+    {
+        var torque = 0.0;
+        for (var i = 0; i < 8; i++)
+        {
+            var flux = Math.Min(1, 1 / Math.Max(FrequencyPu(speedRpm / Plate.RatedSpeedRpm, torque), 1e-9));
+            var left = (currentA * currentA) - (magnetisingA * magnetisingA * flux * flux);
+            torque = left > 0 ? Math.Sqrt(left) / torqueCurrentA * flux : 0;
+        }
+
+        return Math.Min(torque * ratedTorqueNm, BreakdownTorqueNm(speedRpm));
+    }
+
     // Stator frequency = rotor's electrical speed + slip frequency, slip ∝ torque/flux². Above base speed flux = 1/f makes
     // it a quadratic.
     private double FrequencyPu(double speed, double torque)

@@ -107,12 +107,11 @@ internal static class ConverterChecks
         var steady = WorstSteadyCurrent(model).Point.CurrentA;
         var cycle = Math.Max(rating.CycleS, time);
         var cycleRms = Math.Sqrt(((rms * rms * time) + (steady * steady * (cycle - time))) / cycle);
-        var (figure, limit, what) = new[]
-        {
-            (peak, allowedPeak, "largest current against the peak"),
-            (time > 0 ? rms : peak, time > 0 ? allowedHeat : allowedPeak, "rms while above the continuous current against what may flow that long"),
-            (cycleRms, continuous, "rms over the overload cycle against the continuous current (recovery)"),
-        }.MaxBy(c => c.Item2 > 0 ? c.Item1 / c.Item2 : double.PositiveInfinity);
+        var (figure, limit, what) = cycleRms > continuous && time > 0
+            ? (cycleRms, continuous, "rms over the overload cycle against the continuous current (recovery)")
+            : time > 0 && rms * allowedPeak > peak * allowedHeat
+                ? (rms, allowedHeat, "rms while above the continuous current against what may flow that long")
+                : (peak, allowedPeak, "largest current against the peak");
         var reason = new Reason(
             "I ≤ I_c·√(1 + (k² − 1)·t_k/t), I ≤ k_peak·I_c, rms over the cycle ≤ I_c; the nearest is shown",
             $"{what}: {Text.N(figure)} A against {Text.N(limit)} A (I_c {Text.N(continuous)} A, k {Text.N(rating.CurrentPu)} for {Text.N(rating.TimeS)} s every {Text.N(rating.CycleS)} s, above I_c for {Text.N(time, 3)} s of the start)",

@@ -1,0 +1,80 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Documents.Calculations;
+using Cuadrilla.Documents.Projects;
+
+namespace Cuadrilla.Cli;
+
+/// <summary>Command line without a server: <c>assess FILE</c>, <c>calc NAME</c>, <c>schema</c>.</summary>
+internal static class Program
+{
+    private const string Usage = "Usage: assess FILE | calc NAME < input.json | schema";
+
+    private static int Main(string[] args)
+    {
+        try
+        {
+            return args switch
+            {
+                ["assess", var file] => Assess(file),
+                ["calc", var name] => Calc(name),
+                ["schema"] => Print(ProjectSchema.Text()),
+                _ => Refuse(Usage),
+            };
+        }
+        catch (InputException problem)
+        {
+            var document = new JsonObject
+            {
+                ["title"] = "The input can't be accepted.",
+                ["detail"] = problem.Message,
+                ["errors"] = JsonSerializer.SerializeToNode(problem.Problems, ProjectJson.Options),
+            };
+            Console.Out.WriteLine(document.ToJsonString(ProjectJson.FileOptions));
+            return 1;
+        }
+        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException)
+        {
+            return Refuse(problem.Message);
+        }
+    }
+
+    private static int Assess(string file)
+    {
+        if (new FileInfo(file) is { Exists: true, Length: > ProjectFile.MaxBytes } large)
+        {
+            throw new InputException(Core.Specification.InputProblem.Of(
+                string.Empty, "File size", $"{large.Length} bytes", $"at most {ProjectFile.MaxBytes} bytes"));
+        }
+
+        var data = ReferenceCatalogue.Data;
+        var plant = ProjectFile.Read(File.ReadAllBytes(file), data);
+        var assessment = new Assessor(data).Run(plant);
+        return Print(JsonSerializer.Serialize(AssessmentDocument.Of(plant, assessment, data.PccLimits, withReasons: true), ProjectJson.FileOptions) + "\n");
+    }
+
+    private static int Calc(string name)
+    {
+        var calculation = Calculation.Named(name);
+        using var input = new MemoryStream();
+        using var standard = Console.OpenStandardInput();
+        standard.CopyTo(input);
+        return Print(calculation.Run(input.ToArray()).ToJsonString(ProjectJson.Options) + "\n");
+    }
+
+    private static int Print(string text)
+    {
+        using var output = Console.OpenStandardOutput();
+        output.Write(System.Text.Encoding.UTF8.GetBytes(text));
+        return 0;
+    }
+
+    private static int Refuse(string message)
+    {
+        Console.Error.WriteLine(message);
+        return 2;
+    }
+}

@@ -1,0 +1,142 @@
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Assessment.Bench;
+
+/// <summary>The key figures of a drive point, each with its reason.</summary>
+public static class DrivePointFigures
+{
+    /// <summary>Figures as far as the drive point is complete.</summary>
+    public static IReadOnlyList<Figure> Of(DrivePointStudy study, DriveInScenario? drive, ScenarioResult? scenario)
+    {
+        ArgumentNullException.ThrowIfNull(study);
+        var figures = new List<Figure>();
+        var model = study.Model;
+        if (model.Load is { } load)
+        {
+            figures.AddRange(Load(model, load));
+        }
+
+        if (model.Load is not null && model.Motor is not null)
+        {
+            figures.AddRange(Motor(model));
+        }
+
+        if (drive is not null && scenario is not null && drive.Front is RectifierResult.SteadyState steady)
+        {
+            figures.AddRange(Front(drive, steady, scenario));
+        }
+
+        figures.AddRange(Energy(study));
+        return figures;
+    }
+
+    private static IEnumerable<Figure> Load(DrivePointModel model, FluidMachineModel load)
+    {
+        var common = load.Common;
+        var pump = model.Input.DrivePoint.Load as PumpLoad;
+        var fan = model.Input.DrivePoint.Load as FanLoad;
+        var pressure = fan?.RatedPressurePa.Value ?? (pump!.RatedHeadM.Value * pump.DensityKgPerM3.Value * 9.80665);
+        yield return new Figure("shaft-power", "Shaft power at the rated point", load.RatedPowerW / 1e3, "kW", new Reason(
+            fan is not null ? "P = Q·Δp/η" : "P = ρ·g·Q·H/η",
+            $"{Text.N(common.RatedFlowM3PerS.Value)} m³/s · {Text.N(pressure)} Pa/{Text.N(common.RatedEfficiency.Value)} = {Text.N(load.RatedPowerW / 1e3)} kW",
+            "docs/methods/fluid-machine.md",
+            [
+                Text.In("rated flow", common.RatedFlowM3PerS.Value, "m³/s", "load"),
+                Text.In(fan is not null ? "rated pressure" : "rated head as pressure", pressure, "Pa", "load"),
+                Text.In("efficiency of the machine", common.RatedEfficiency.Value, string.Empty, "load"),
+            ]));
+        yield return new Figure("shaft-torque", "Shaft torque at the rated point", load.RatedTorqueNm, "Nm", new Reason(
+            "T = P/ω",
+            $"{Text.N(load.RatedPowerW / 1e3)} kW/(2π·{Text.N(load.RatedSpeedRpm)}/60) = {Text.N(load.RatedTorqueNm)} Nm",
+            "Definition",
+            [Text.In("rated speed", load.RatedSpeedRpm, "rpm", "load")]));
+        yield return new Figure("flow-begins", "Speed at which flow begins", load.FlowBeginsAtRpm, "rpm", new Reason(
+            "n = n_r·√(s/a)",
+            $"{Text.N(load.RatedSpeedRpm)}·√({Text.N(common.StaticFraction.Value)}/{Text.N(common.ShutOffPu.Value)}) = {Text.N(load.FlowBeginsAtRpm)} rpm",
+            "docs/methods/pump-point.md; below it the cube law is not valid, nothing is delivered",
+            [
+                Text.In("static share", common.StaticFraction.Value, string.Empty, "load"),
+                Text.In("shut-off pressure or head", common.ShutOffPu.Value, "× rated", "load"),
+            ]));
+    }
+
+    private static IEnumerable<Figure> Motor(DrivePointModel model)
+    {
+        var shaft = model.Load!.AtFlow(1);
+        var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
+        yield return new Figure("motor-current", "Motor current at the rated point", point.CurrentA, "A", new Reason(
+            "I = √(I_m² + I_q²)",
+            $"√({Text.N(model.Motor.MagnetisingCurrentA * point.FluxPu)}² + {Text.N(point.TorqueCurrentA)}²) = {Text.N(point.CurrentA)} A",
+            "docs/methods/motor-losses.md; amperes size the converter, they are not energy",
+            [
+                Text.In("torque", shaft.TorqueNm, "Nm", "load"),
+                Text.In("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
+                Text.In("rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
+            ]));
+        yield return new Figure("motor-efficiency", "Motor efficiency at the rated point", 100 * point.Efficiency, "%", new Reason(
+            "η = P_shaft/(P_shaft + ΣP_loss)",
+            $"{Text.N(point.ShaftW)}/({Text.N(point.ShaftW)} + {Text.N(point.LossW)}) = {Text.N(100 * point.Efficiency)} %",
+            "docs/methods/motor-losses.md, converter addition included",
+            [Text.In("motor losses", point.LossW, "W", "motor model")]));
+    }
+
+    private static IEnumerable<Figure> Front(DriveInScenario drive, RectifierResult.SteadyState steady, ScenarioResult scenario)
+    {
+        var phase = steady.PhaseA;
+        var input = drive.FrontInput;
+        var source = "docs/methods/rectifier.md: periodic steady state of the circuit, exact switching instants";
+        IReadOnlyList<ReasonInput> inputs =
+        [
+            Text.In("link load", input.DcLoadW / 1e3, "kW", "loss chain"),
+            Text.In("impedance seen per phase", 1e3 * 2 * Math.PI * input.FrequencyHz * input.SourceInductanceH, "mΩ (reactance)", "bus scaled by the attenuation rule, and feeder"),
+            Text.In("DC choke", 1e6 * input.DcChokeH, "µH", "catalogue converter"),
+            Text.In("link capacitance", 1e6 * input.DcCapacitanceF, "µF", "catalogue converter"),
+            Text.In("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
+        ];
+        yield return new Figure("line-current", "Line current, rms", phase.RmsA, "A", new Reason(
+            "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(phase.FundamentalA)}·√(1 + {Text.N(phase.ThdiPct / 100)}²) ≈ {Text.N(phase.RmsA)} A", source, inputs));
+        yield return new Figure("thdi", "Distortion of the line current (THDi)", phase.ThdiPct, "%", new Reason(
+            "THDi = 100·√(ΣI_h²)/I_1, h = 2…50", $"I_1 = {Text.N(phase.FundamentalA)} A, THDi = {Text.N(phase.ThdiPct)} %; not the TDD of the PCC", source, inputs));
+        yield return new Figure("power-factor", "True power factor", phase.TruePowerFactor, string.Empty, new Reason(
+            "λ = cos φ_1/√(1 + THDi²)",
+            $"{Text.N(phase.DisplacementPowerFactor)} (displacement) × {Text.N(phase.TruePowerFactor / phase.DisplacementPowerFactor)} (distortion) = {Text.N(phase.TruePowerFactor)}",
+            source,
+            inputs));
+        yield return new Figure("dc-voltage", "Mean link voltage", steady.DcVoltageMeanV, "V", new Reason(
+            "mean of the solved link voltage", $"{Text.N(steady.DcVoltageMeanV)} V, ripple {Text.N(steady.DcVoltageRipplePkPkV)} V peak to peak", source, inputs));
+    }
+
+    private static IEnumerable<Figure> Energy(DrivePointStudy study)
+    {
+        var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
+        if (chosen is null)
+        {
+            yield break;
+        }
+
+        var tariff = study.Model.Input.Tariff;
+        var sum = string.Join(" + ", chosen.Points.Select(p => $"{Text.N(p.LineW / 1e3)}·{Text.N(p.HoursPerYear)}"));
+        yield return new Figure("year-energy", "Energy of a year", chosen.Year.EnergyKwh / 1e3, "MWh", new Reason(
+            "E = ΣP·t", $"{sum} = {Text.N(chosen.Year.EnergyKwh, 6)} kWh", "docs/methods/yearly-energy.md", [Text.In("duty points", chosen.Points.Count, string.Empty, "load")]));
+        var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
+        if (present is not null)
+        {
+            var saved = present.Year.CostPerYear - chosen.Year.CostPerYear;
+            yield return new Figure("saving", "Saved each year against the present control", saved, tariff.Currency, new Reason(
+                "ΔC = C_present − C_chosen at equal delivered flow",
+                $"{Text.N(present.Year.CostPerYear, 6)} − {Text.N(chosen.Year.CostPerYear, 6)} = {Text.N(saved, 6)} {tariff.Currency}",
+                "docs/methods/yearly-energy.md",
+                [
+                    Text.In("energy today", present.Year.EnergyKwh / 1e3, "MWh", present.Name),
+                    Text.In("energy then", chosen.Year.EnergyKwh / 1e3, "MWh", chosen.Name),
+                ]));
+            if (saved > 0)
+            {
+                yield return new Figure("payback", "Simple payback", chosen.Year.EquipmentCost / saved, "a", new Reason(
+                    "equipment/ΔC", $"{Text.N(chosen.Year.EquipmentCost, 6)}/{Text.N(saved, 6)} = {Text.N(chosen.Year.EquipmentCost / saved, 3)} a", "Definition", []));
+            }
+        }
+    }
+}

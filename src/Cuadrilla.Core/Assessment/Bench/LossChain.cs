@@ -1,0 +1,125 @@
+using Cuadrilla.Core.Harmonics.Rectifiers;
+
+namespace Cuadrilla.Core.Assessment.Bench;
+
+/// <summary>A link of the chain from busbar to shaft.</summary>
+/// <param name="Id">Stable key.</param>
+/// <param name="Name">What it is.</param>
+/// <param name="InputW">Power it takes, W.</param>
+/// <param name="LossW">What it loses, W.</param>
+/// <param name="Reason">Why.</param>
+public sealed record ChainLink(string Id, string Name, double InputW, double LossW, Reason Reason)
+{
+    /// <summary>Power it gives on, W.</summary>
+    public double OutputW => InputW - LossW;
+}
+
+/// <summary>Where the power goes between transformer and shaft at the operating point of a scenario.</summary>
+public static class LossChain
+{
+    /// <summary>Links from the supply to the shaft; the output of each is the input of the next.</summary>
+    /// <param name="model">Complete drive point.</param>
+    /// <param name="drive">Its state in the scenario.</param>
+    /// <param name="scenario">The scenario.</param>
+    /// <param name="network">Source and transformer.</param>
+    public static IReadOnlyList<ChainLink> Of(DrivePointModel model, DriveInScenario drive, ScenarioResult scenario, BusNetwork network)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        ArgumentNullException.ThrowIfNull(drive);
+        ArgumentNullException.ThrowIfNull(scenario);
+        ArgumentNullException.ThrowIfNull(network);
+        var point = drive.Point;
+        var motor = point.Motor;
+        var losses = new List<(string Id, string Name, double LossW, Reason Reason)>
+        {
+            Transformer(point, scenario, network),
+            Feeder(model, drive),
+            Choke(model, drive),
+            ("converter", "Converter", point.ConverterLossW, ConverterReason(model, point)),
+            ("cable", "Motor cable", point.CableLossW, new Reason(
+                "P = 3·R·I²",
+                $"3·{Text.N(1e3 * model.Cable!.Value.Real)} mΩ·{Text.N(motor.CurrentA)}² = {Text.N(point.CableLossW)} W",
+                "R = ρ·l/A at operating temperature",
+                [Text.In("motor current", motor.CurrentA, "A", "motor model"), Text.In("cable resistance", 1e3 * model.Cable.Value.Real, "mΩ", "motor cable")])),
+            ("motor", "Motor", motor.LossW, new Reason(
+                "P = stator + rotor + iron + friction + stray + converter addition",
+                $"{Text.N(motor.StatorW)} + {Text.N(motor.RotorW)} + {Text.N(motor.IronW)} + {Text.N(motor.FrictionW)} + {Text.N(motor.StrayW)} + {Text.N(motor.HarmonicW)} = {Text.N(motor.LossW)} W",
+                "docs/methods/motor-losses.md",
+                [Text.In("speed", point.Shaft.SpeedRpm, "rpm", "load"), Text.In("torque", point.Shaft.TorqueNm, "Nm", "load")])),
+        };
+        var power = point.Shaft.PowerW + losses.Sum(l => l.LossW);
+        var links = new List<ChainLink>(losses.Count);
+        foreach (var (id, name, lossW, reason) in losses)
+        {
+            links.Add(new ChainLink(id, name, power, lossW, reason));
+            power -= lossW;
+        }
+
+        return links;
+    }
+
+    private static (string, string, double, Reason) Transformer(OperatingPoint point, ScenarioResult scenario, BusNetwork network)
+    {
+        // The winding loss of the whole current, shared by DC power among the drives after the linear load's part by current.
+        var winding = 3 * network.TransformerOhm.Real * scenario.BusRmsA * scenario.BusRmsA;
+        var busW = Math.Sqrt(3) * network.BusVoltageV * scenario.BusFundamentalA;
+        var share = busW > 0 ? winding * point.DcLoadW / busW : 0;
+        return ("transformer", "Transformer, this drive's share", share, new Reason(
+            "P = 3·R_T·I_bus² · P_drive/S_bus",
+            $"3·{Text.N(1e3 * network.TransformerOhm.Real)} mΩ·{Text.N(scenario.BusRmsA)}²·{Text.N(point.DcLoadW / 1e3)}/{Text.N(busW / 1e3)} = {Text.N(share)} W",
+            "Winding loss shared by power; no-load loss and eddy addition not shared out",
+            [Text.In("rms current at the bus", scenario.BusRmsA, "A", scenario.ScenarioName)]));
+    }
+
+    private static (string, string, double, Reason) Feeder(DrivePointModel model, DriveInScenario drive)
+    {
+        var resistance = model.Feeder!.Value.Real;
+        if (drive.Front is RectifierResult.SteadyState steady)
+        {
+            var rms = steady.PhaseA.RmsA;
+            var loss = 3 * resistance * rms * rms;
+            return ("feeder", "Feeder", loss, new Reason(
+                "P = 3·R·I_rms², harmonics included",
+                $"3·{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² = {Text.N(loss)} W",
+                "Line current of the solved front end; no skin effect",
+                [Text.In("line current, rms", rms, "A", "front end"), Text.In("feeder resistance", 1e3 * resistance, "mΩ", "feeder")]));
+        }
+
+        return ("feeder", "Feeder", drive.Point.FeederLossW, Estimated());
+    }
+
+    private static (string, string, double, Reason) Choke(DrivePointModel model, DriveInScenario drive)
+    {
+        var resistance = model.Converter!.Item.ChokePct > 0 ? model.Converter.Item.DcChokeResistanceOhm : 0;
+        if (drive.Front is RectifierResult.SteadyState steady)
+        {
+            var rms = steady.DcCurrentRmsA;
+            var loss = resistance * rms * rms;
+            return ("choke", "DC choke", loss, new Reason(
+                "P = R·I_dc,rms²",
+                $"{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² = {Text.N(loss)} W",
+                "Bridge current of the solved front end",
+                [Text.In("bridge current, rms", rms, "A", "front end"), Text.In("choke resistance", 1e3 * resistance, "mΩ", "catalogue converter")]));
+        }
+
+        return ("choke", "DC choke", drive.Point.ChokeLossW, Estimated());
+    }
+
+    private static Reason Estimated() => new(
+        "block current of the link power", "the front end has no one-cycle steady state; block current taken instead", "docs/methods/pcc.md", []);
+
+    private static Reason ConverterReason(DrivePointModel model, OperatingPoint point)
+    {
+        var item = model.Converter!.Item;
+        var frequency = point.Motor.FrequencyHz / model.Motor!.Plate.RatedFrequencyHz;
+        return new Reason(
+            "interpolated between the eight points (frequency, current)",
+            $"at ({Text.N(100 * frequency, 3)} %, {Text.N(100 * point.Motor.CurrentA / item.LightCurrentA, 3)} %): {Text.N(point.ConverterLossW)} W",
+            "IEC 61800-9-2 points, docs/methods/converter-losses.md",
+            [
+                Text.In("output frequency", point.Motor.FrequencyHz, "Hz", "motor model"),
+                Text.In("output current", point.Motor.CurrentA, "A", "motor model"),
+                Text.In("loss at (90 %, 100 %)", item.Losses.F90I100W, "W", "catalogue converter"),
+            ]);
+    }
+}

@@ -1,0 +1,41 @@
+using Cuadrilla.Core.Loads;
+
+namespace Cuadrilla.Core.Assessment.Bench;
+
+/// <summary>Pressure or head and shaft power at one flow, in parts of the rated point.</summary>
+/// <param name="FlowPu">Flow.</param>
+/// <param name="SystemPu">What the system asks for.</param>
+/// <param name="MachinePu">What the machine gives at full speed.</param>
+/// <param name="AdjustedPowerPu">Shaft power with adjusted speed.</param>
+/// <param name="PresentPowerPu">Shaft power with the present control; absent when it is not stated.</param>
+public readonly record struct SystemAtFlow(double FlowPu, double SystemPu, double MachinePu, double AdjustedPowerPu, double? PresentPowerPu);
+
+/// <summary>System and machine curves of a fan or pump.</summary>
+public sealed record SystemCurves(IReadOnlyList<SystemAtFlow> Points)
+{
+    /// <summary>Curves of a drive point whose load is complete; null otherwise.</summary>
+    public static SystemCurves? Of(DrivePointModel model)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        if (model.Load is null)
+        {
+            return null;
+        }
+
+        var common = model.Load.Common;
+        var points = new List<SystemAtFlow>();
+        for (var percent = 0; percent <= 110; percent += 5)
+        {
+            var flow = percent / 100.0;
+            var present = flow > 0 ? EnergyAlternatives.PresentShaft(model.Load, model.Data.InletVanes, flow)?.PowerW / model.Load.RatedPowerW : null;
+            points.Add(new SystemAtFlow(
+                flow,
+                PumpPoint.SystemHeadPu(flow, common.StaticFraction.Value),
+                PumpPoint.MachineHeadPu(flow, 1, common.ShutOffPu.Value),
+                flow > 0 ? model.Load.AtFlow(flow).PowerW / model.Load.RatedPowerW : 0,
+                present));
+        }
+
+        return new SystemCurves(points);
+    }
+}

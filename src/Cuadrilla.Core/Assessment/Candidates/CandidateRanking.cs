@@ -1,0 +1,109 @@
+using Cuadrilla.Core.Assessment.Checks;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Assessment.Candidates;
+
+/// <summary>
+/// Judges every motor or converter of the catalogue for a drive point by the same checks that judge the chosen one, best
+/// first: those that fit by lifetime cost (by price while the duty is unknown), then the others by how far they miss.
+/// </summary>
+public static class CandidateRanking
+{
+    /// <summary>Motors for a drive point.</summary>
+    public static IReadOnlyList<Candidate> Motors(DrivePointInput input, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(input);
+        ArgumentNullException.ThrowIfNull(data);
+        var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
+        var template = current ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, string.Empty);
+        return Rank(data.Motors.Values.Select(item =>
+        {
+            var model = Build(input, data, input.DrivePoint with { Motor = template with { ItemId = item.Id } });
+            return Judge(
+                model,
+                MotorChecks.Of(model),
+                item.Id,
+                FormattableString.Invariant($"{item.EfficiencyClass} cage {item.Plate.RatedPowerW / 1e3:0.##} kW, {item.Poles}-pole, {item.Frame}"),
+                item.Plate.RatedPowerW / 1e3,
+                item.Plate.RatedCurrentA,
+                item.PriceIndex,
+                current?.ItemId == item.Id);
+        }));
+    }
+
+    /// <summary>Converters for a drive point.</summary>
+    public static IReadOnlyList<Candidate> Converters(DrivePointInput input, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(input);
+        ArgumentNullException.ThrowIfNull(data);
+        var current = input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
+        var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty);
+        return Rank(data.Converters.Values.Select(item =>
+        {
+            var model = Build(input, data, input.DrivePoint with { Converter = template with { ItemId = item.Id } });
+            var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
+            return Judge(
+                model,
+                ConverterChecks.Of(model).Concat(match),
+                item.Id,
+                item.ChokePct > 0
+                    ? FormattableString.Invariant($"six-pulse {item.RatedKw:0.##} kW, choke {item.ChokePct:0.#} %")
+                    : FormattableString.Invariant($"six-pulse {item.RatedKw:0.##} kW, no choke"),
+                item.RatedKw,
+                item.RatedCurrentA(template.Duty),
+                item.PriceIndex,
+                current?.ItemId == item.Id);
+        }));
+    }
+
+    private static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
+        DrivePointModel.Build(input with { DrivePoint = point }, data);
+
+    private static IReadOnlyList<Candidate> Rank(IEnumerable<Candidate> candidates) =>
+    [
+        .. candidates
+            .OrderByDescending(c => c.Fits)
+            .ThenBy(c => c.Fits ? c.LifetimeCost ?? c.PriceIndex : Math.Abs(Math.Log(Math.Max(c.UsagePct, 1e-3) / 100)))
+            .ThenBy(c => c.ItemId, StringComparer.Ordinal),
+    ];
+
+    private static Candidate Judge(
+        DrivePointModel model, IEnumerable<Check> checks, string id, string name, double kw, double currentA, double priceIndex, bool isChosen)
+    {
+        var judged = checks.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails).OrderBy(c => c.MarginPct.Value).ToList();
+        var fails = judged.Where(c => c.Verdict == Verdict.Fails).ToList();
+        var worst = judged.FirstOrDefault();
+        var fits = judged.Count > 0 && fails.Count == 0;
+        var (kwh, cost) = fits ? Cost(model, priceIndex) : (null, null);
+        var reason = judged.Count == 0
+            ? "Needs data: " + string.Join(", ", model.Missing(withConverter: true).Distinct())
+            : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
+        return new Candidate(id, name, kw, currentA, fits, reason, worst is null ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen);
+    }
+
+    private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)
+    {
+        if (EnergyAlternatives.Missing(model).Any())
+        {
+            return (null, null);
+        }
+
+        var points = model.Load!.Common.Duty
+            .Where(d => d.HoursPerYear > 0)
+            .Select(d => new Energy.EnergyPoint(d.FlowPu, d.HoursPerYear, model.At(d.FlowPu).LineW));
+        var year = Energy.YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
+        return (year.EnergyKwh, year.LifetimeCost);
+    }
+
+    private static double Usage(Check check) => check.Sense == LimitSense.AtMost
+        ? 100 * check.Figure.Value / Math.Max(check.Limit.Value, 1e-9)
+        : 100 * check.Limit.Value / Math.Max(check.Figure.Value, 1e-9);
+
+    private static string Say(Check check)
+    {
+        var sign = check.Sense == LimitSense.AtMost ? (check.Verdict == Verdict.Fails ? ">" : "≤") : check.Verdict == Verdict.Fails ? "<" : "≥";
+        return $"{check.Title}: {Text.N(check.Figure.Value, 3)} {sign} {Text.N(check.Limit.Value, 3)} {check.Unit}";
+    }
+}

@@ -1,0 +1,84 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Specification;
+
+/// <summary>Checks the entries of one drive point.</summary>
+internal static class DrivePointValidation
+{
+    private const double HoursInYear = 8760;
+
+    public static void Check(DrivePoint point, string at, EngineeringData data, ProblemList p)
+    {
+        p.Words(at + "/id", "Drive point key", point.Id, 1, 60);
+        p.Words(at + "/tag", "Tag", point.Tag, 1, 20);
+        p.Words(at + "/name", "Name", point.Name, 1, 80);
+        if (point.Feeder is Feeder.ByCable feeder)
+        {
+            p.Number(at + "/feeder/lengthM", "Feeder length", feeder.LengthM, 0, 2000, "m");
+            p.Number(at + "/feeder/crossSectionMm2", "Feeder cross-section", feeder.CrossSectionMm2, 0.5, 630, "mm²");
+            p.Number(at + "/feeder/parallelRuns", "Parallel feeder cables", feeder.ParallelRuns, 1, 12, string.Empty);
+        }
+
+        p.Number(at + "/cable/lengthM", "Motor cable length", point.Cable.LengthM, 0, 2000, "m");
+        p.Number(at + "/cable/crossSectionMm2", "Motor cable cross-section", point.Cable.CrossSectionMm2, 0.5, 630, "mm²");
+        p.Number(at + "/cable/parallelRuns", "Parallel motor cables", point.Cable.ParallelRuns, 1, 12, string.Empty);
+        if (point.Motor is MotorChoice.FromCatalogue motor)
+        {
+            p.Require(data.Motors.ContainsKey(motor.ItemId), at + "/motor/itemId", "Motor", $"'{motor.ItemId}'", "an item of the catalogue");
+            p.Words(at + "/motor/reason", "Reason", motor.Reason, 0, 300);
+        }
+
+        if (point.Converter is ConverterChoice.FromCatalogue converter)
+        {
+            p.Require(data.Converters.ContainsKey(converter.ItemId), at + "/converter/itemId", "Converter", $"'{converter.ItemId}'", "an item of the catalogue");
+            p.Number(at + "/converter/switchingKhz", "Switching frequency", converter.SwitchingKhz, 1, 16, "kHz");
+            p.Words(at + "/converter/reason", "Reason", converter.Reason, 0, 300);
+        }
+
+        if (point.Load is FluidLoad fluid)
+        {
+            Fluid(fluid, at + "/load", p);
+        }
+    }
+
+    private static void Fluid(FluidLoad load, string at, ProblemList p)
+    {
+        switch (load)
+        {
+            case FanLoad fan:
+                p.Number(at + "/ratedPressurePa", "Rated pressure", fan.RatedPressurePa, 1, 100_000, "Pa");
+                break;
+            case PumpLoad pump:
+                p.Number(at + "/ratedHeadM", "Rated head", pump.RatedHeadM, 0.1, 3000, "m");
+                p.Number(at + "/densityKgPerM3", "Density", pump.DensityKgPerM3, 300, 5000, "kg/m³");
+                break;
+        }
+
+        var common = load.Common;
+        at += "/common";
+        p.Number(at + "/ratedFlowM3PerS", "Rated flow", common.RatedFlowM3PerS, 0, 2000, "m³/s", minExcluded: true);
+        p.Number(at + "/ratedEfficiency", "Machine efficiency", common.RatedEfficiency, 0.05, 0.95, string.Empty);
+        p.Number(at + "/ratedSpeedRpm", "Rated speed", common.RatedSpeedRpm, 10, 6000, "rpm");
+        p.Number(at + "/staticFraction", "Static share", common.StaticFraction, 0, 0.99, string.Empty);
+        p.Number(at + "/shutOffPu", "Shut-off pressure or head", common.ShutOffPu, 1.01, 2, "of rated");
+        p.Number(at + "/inertiaKgM2", "Inertia", common.InertiaKgM2, 0, 1e6, "kg·m²");
+        p.Number(at + "/startTimeS", "Start time", common.StartTimeS, 0.1, 600, "s");
+        double hours = 0;
+        for (var i = 0; i < common.Duty.Count; i++)
+        {
+            p.Number($"{at}/duty/{i}/flowPu", "Flow", common.Duty[i].FlowPu, 0, 1.2, "of rated", minExcluded: true);
+            p.Number($"{at}/duty/{i}/hoursPerYear", "Hours a year", common.Duty[i].HoursPerYear, 0, HoursInYear, "h");
+            hours += common.Duty[i].HoursPerYear;
+        }
+
+        p.Require(common.Duty.Count <= 50, at + "/duty", "Number of duty points", $"{common.Duty.Count}", "up to 50");
+        p.Require(
+            hours <= HoursInYear + 1e-9 || double.IsNaN(hours), at + "/duty", "Sum of hours", FormattableString.Invariant($"{hours:0.##} h"), "at most 8760 h together");
+        p.Require(
+            load is FanLoad || common.PresentControl != PresentControl.InletVanes, at + "/presentControl", "Present control", "inlet vanes", "inlet vanes only on a fan");
+    }
+}

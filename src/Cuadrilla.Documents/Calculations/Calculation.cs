@@ -1,0 +1,74 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Projects;
+
+namespace Cuadrilla.Documents.Calculations;
+
+/// <summary>One engine as it is offered by command line and API: JSON in, JSON out.</summary>
+public sealed class Calculation
+{
+    private readonly Func<byte[], string, JsonNode> run;
+
+    private Calculation(string name, Func<byte[], string, JsonNode> run)
+    {
+        Name = name;
+        this.run = run;
+    }
+
+    /// <summary>Name under which it is called.</summary>
+    public string Name { get; }
+
+    /// <summary>All engines by name.</summary>
+    public static IReadOnlyDictionary<string, Calculation> All { get; } = new[]
+    {
+        Of<RectifierCalculation.Input>("rectifier", RectifierCalculation.Run),
+        Of<SupplyCalculations.FaultLevelInput>("fault-level", SupplyCalculations.FaultLevel),
+        Of<SupplyCalculations.WindingHeatInput>("winding-heat", SupplyCalculations.WindingHeat),
+        Of<LoadCalculations.PumpPointInput>("pump-point", LoadCalculations.PumpPoint),
+        Of<MotorCalculations.LossesInput>("motor-losses", MotorCalculations.Losses),
+        Of<MotorCalculations.BudgetInput>("thermal-budget", MotorCalculations.Budget),
+        Of<ConverterCalculations.LossesInput>("converter-losses", ConverterCalculations.Losses),
+    }.ToDictionary(c => c.Name, StringComparer.Ordinal);
+
+    /// <summary>Finds an engine.</summary>
+    /// <exception cref="InputException">There is none of that name.</exception>
+    public static Calculation Named(string name) => All.TryGetValue(name, out var found)
+        ? found
+        : throw new InputException(InputProblem.Of("/name", "Calculation", $"'{name}'", string.Join(", ", All.Keys)));
+
+    /// <summary>Runs it: an object in gives an object out, an array gives an array.</summary>
+    /// <exception cref="InputException">The input can't be accepted; in an array the pointer starts with the index.</exception>
+    public JsonNode Run(byte[] utf8)
+    {
+        ArgumentNullException.ThrowIfNull(utf8);
+        var first = Array.Find(utf8, b => b is not ((byte)' ' or (byte)'\n' or (byte)'\r' or (byte)'\t'));
+        if (first != (byte)'[')
+        {
+            return run(utf8, string.Empty);
+        }
+
+        var results = new JsonArray();
+        var items = JsonReading.Read<JsonElement[]>(utf8, ProjectJson.Options);
+        for (var i = 0; i < items.Length; i++)
+        {
+            results.Add(run(JsonSerializer.SerializeToUtf8Bytes(items[i], ProjectJson.Options), $"/{i}"));
+        }
+
+        return results;
+    }
+
+    private static Calculation Of<T>(string name, Func<T, InputRanges, object> engine) => new(name, (utf8, prefix) =>
+    {
+        var input = JsonReading.Read<T>(utf8, ProjectJson.Options, prefix);
+        var ranges = new InputRanges(prefix);
+        try
+        {
+            return JsonSerializer.SerializeToNode(engine(input, ranges), ProjectJson.Options)!;
+        }
+        catch (ArgumentException problem)
+        {
+            throw new InputException(InputProblem.Of(prefix, "Input", problem.Message, "values that fit together"));
+        }
+    });
+}

@@ -1,0 +1,38 @@
+using Cuadrilla.Core.Converters;
+
+namespace Cuadrilla.Documents.Calculations;
+
+/// <summary>The engine <c>converter-losses</c>.</summary>
+internal static class ConverterCalculations
+{
+    public static object Losses(LossesInput input, InputRanges ranges)
+    {
+        ranges
+            .Number("frequencyPu", input.FrequencyPu, 0, 3)
+            .Number("currentPu", input.CurrentPu, 0, 3)
+            .Number("standbyW", input.StandbyW, 0, 1e6);
+        foreach (var (name, value) in input.PointsW.Named())
+        {
+            ranges.Number("pointsW/" + name, value, 0, 1e7);
+        }
+
+        ranges.Done();
+        return new LossesOutput(input.PointsW.ToPoints().At(input.FrequencyPu, input.CurrentPu, input.StandbyW));
+    }
+
+    internal sealed record LossesInput(EightPoints PointsW, double FrequencyPu, double CurrentPu, double StandbyW);
+
+    internal sealed record EightPoints(
+        double F0I25, double F0I50, double F0I100, double F50I25, double F50I50, double F50I100, double F90I50, double F90I100)
+    {
+        public ConverterLossPoints ToPoints() => new(F0I25, F0I50, F0I100, F50I25, F50I50, F50I100, F90I50, F90I100);
+
+        public IEnumerable<(string Name, double Value)> Named() =>
+        [
+            ("f0i25", F0I25), ("f0i50", F0I50), ("f0i100", F0I100), ("f50i25", F50I25),
+            ("f50i50", F50I50), ("f50i100", F50I100), ("f90i50", F90I50), ("f90i100", F90I100),
+        ];
+    }
+
+    internal sealed record LossesOutput(double LossW);
+}

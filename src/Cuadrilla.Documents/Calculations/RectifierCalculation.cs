@@ -1,0 +1,161 @@
+using System.Text.Json.Serialization;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Plant;
+
+namespace Cuadrilla.Documents.Calculations;
+
+/// <summary>The engine <c>rectifier</c>.</summary>
+internal static class RectifierCalculation
+{
+    private const int WaveformPoints = 720;
+
+    public static object Run(Input input, InputRanges ranges)
+    {
+        Check(input, ranges);
+        var kind = input.Kind == "six-pulse" ? RectifierKind.SixPulse : RectifierKind.SinglePhase;
+        var omega = 2 * Math.PI * input.FrequencyHz;
+        double resistance, inductance;
+        if (input.SourceInductanceUh is { } given)
+        {
+            inductance = given * 1e-6;
+            resistance = input.SourceXr is > 0 ? omega * inductance / input.SourceXr.Value : 0;
+        }
+        else if (input.SourceXr is > 0)
+        {
+            var impedance = FaultLevel.SourceImpedance(input.LineVoltageV, input.ShortCircuitMva!.Value, input.SourceXr.Value);
+            (resistance, inductance) = (impedance.Real, impedance.Imaginary / omega);
+        }
+        else
+        {
+            (resistance, inductance) = (0, input.LineVoltageV * input.LineVoltageV / (input.ShortCircuitMva!.Value * 1e6) / omega);
+        }
+
+        var result = RectifierStudy.Run(new RectifierInput(
+            kind,
+            input.LineVoltageV,
+            input.FrequencyHz,
+            resistance,
+            inductance + (input.AcReactorUh * 1e-6),
+            input.DcChokeUh * 1e-6,
+            input.DcChokeResistanceMohm * 1e-3,
+            input.DcCapacitanceUf * 1e-6,
+            input.DcLoadKw * 1e3,
+            input.LoadModel == "resistor" ? DcLoadModel.Resistor : DcLoadModel.ConstantPower,
+            input.UnbalancePct / 100,
+            input.BackgroundV5Pct / 100,
+            input.BackgroundV7Pct / 100));
+        return result switch
+        {
+            RectifierResult.SteadyState steady => Found(steady),
+            RectifierResult.NoSteadyState none => new Unsettled(false, none.Reason, none.SettlingCapacitanceF * 1e6),
+            _ => throw new InvalidOperationException("Unknown rectifier result."),
+        };
+    }
+
+    private static void Check(Input input, InputRanges ranges)
+    {
+        const double largest = 1e9;
+        ranges
+            .Require(
+                input.Kind is "six-pulse" or "single-phase", "kind", $"'{input.Kind}'",
+                input.Kind is "twelve-pulse" or "eighteen-pulse" ? "six-pulse or single-phase; twelve- and eighteen-pulse are not computed yet" : "six-pulse or single-phase")
+            .Require(input.LoadModel is "constant-power" or "resistor", "loadModel", $"'{input.LoadModel}'", "constant-power or resistor")
+            .Require(
+                input.ShortCircuitMva is null != input.SourceInductanceUh is null, "shortCircuitMva",
+                input.ShortCircuitMva is null ? "absent" : "given together with sourceInductanceUh", "either shortCircuitMva or sourceInductanceUh")
+            .Number("lineVoltageV", input.LineVoltageV, 1, 100_000)
+            .Number("frequencyHz", input.FrequencyHz, 1, 1000)
+            .Number("shortCircuitMva", input.ShortCircuitMva ?? 1, 0, largest, minExcluded: true)
+            .Number("sourceInductanceUh", input.SourceInductanceUh ?? 1, 0, largest, minExcluded: true)
+            .Number("sourceXr", input.SourceXr ?? 0, 0, 10_000)
+            .Number("acReactorUh", input.AcReactorUh, 0, largest)
+            .Number("dcChokeUh", input.DcChokeUh, 0, largest)
+            .Number("dcChokeResistanceMohm", input.DcChokeResistanceMohm, 0, largest)
+            .Number("dcCapacitanceUf", input.DcCapacitanceUf, 0, largest, minExcluded: true)
+            .Number("dcLoadKw", input.DcLoadKw, 0, 1e6, minExcluded: true)
+            .Number("unbalancePct", input.UnbalancePct, 0, 20)
+            .Number("backgroundV5Pct", input.BackgroundV5Pct, -30, 30)
+            .Number("backgroundV7Pct", input.BackgroundV7Pct, -30, 30)
+            .Done();
+    }
+
+    private static Steady Found(RectifierResult.SteadyState steady)
+    {
+        var a = steady.PhaseA;
+        var angles = Enumerable.Range(0, WaveformPoints).Select(i => i * 360.0 / WaveformPoints).ToList();
+        var phases = steady.Phases.Count == 3 ? steady.Phases.Select(Phase.Of).ToList() : null;
+        return new Steady(
+            true,
+            a.FundamentalA,
+            a.RmsA,
+            a.PeakA,
+            a.ThdiPct,
+            a.DisplacementPowerFactor,
+            a.TruePowerFactor,
+            steady.ActivePowerW,
+            steady.DcVoltageMeanV,
+            steady.DcVoltageRipplePkPkV,
+            steady.DcCurrentMeanA,
+            steady.IsContinuous ? "continuous" : "discontinuous",
+            [.. a.Orders.Select(o => o.Magnitude)],
+            [.. a.Orders.Select(Phase.AngleDeg)],
+            new Waveform(angles, [.. angles.Select(d => steady.Waveform.LineCurrentA(d * Math.PI / 180))]),
+            phases?.Max(p => p.ThdiPct),
+            phases?[1],
+            phases?[2]);
+    }
+
+    internal sealed record Input(
+        string Kind,
+        double LineVoltageV,
+        double FrequencyHz,
+        double DcCapacitanceUf,
+        double DcLoadKw,
+        double? ShortCircuitMva = null,
+        double? SourceInductanceUh = null,
+        double? SourceXr = null,
+        double AcReactorUh = 0,
+        double DcChokeUh = 0,
+        double DcChokeResistanceMohm = 0,
+        double? TransformerLeakageUh = null,
+        string LoadModel = "constant-power",
+        double UnbalancePct = 0,
+        double BackgroundV5Pct = 0,
+        double BackgroundV7Pct = 0,
+        double? RatedKw = null);
+
+    internal sealed record Steady(
+        bool SteadyState,
+        double FundamentalA,
+        double RmsA,
+        double PeakA,
+        double ThdiPct,
+        double DisplacementPowerFactor,
+        double TruePowerFactor,
+        double ActivePowerW,
+        double DcVoltageMeanV,
+        double DcVoltageRipplePkPkV,
+        double DcCurrentMeanA,
+        string DcConduction,
+        IReadOnlyList<double> HarmonicRmsA,
+        IReadOnlyList<double> HarmonicAngleDeg,
+        Waveform Waveform,
+        [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] double? ThdiMaxPct,
+        [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] Phase? PhaseB,
+        [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] Phase? PhaseC);
+
+    internal sealed record Unsettled(bool SteadyState, string Reason, double? SettlingCapacitanceUf);
+
+    internal sealed record Waveform(IReadOnlyList<double> AngleDeg, IReadOnlyList<double> CurrentA);
+
+    internal sealed record Phase(
+        double FundamentalA, double RmsA, double PeakA, double ThdiPct, double DisplacementPowerFactor, double TruePowerFactor,
+        IReadOnlyList<double> HarmonicRmsA, IReadOnlyList<double> HarmonicAngleDeg)
+    {
+        public static Phase Of(LineCurrent current) => new(
+            current.FundamentalA, current.RmsA, current.PeakA, current.ThdiPct, current.DisplacementPowerFactor, current.TruePowerFactor,
+            [.. current.Orders.Select(o => o.Magnitude)], [.. current.Orders.Select(AngleDeg)]);
+
+        public static double AngleDeg(System.Numerics.Complex order) => order.Magnitude == 0 ? 0 : order.Phase * 180 / Math.PI;
+    }
+}

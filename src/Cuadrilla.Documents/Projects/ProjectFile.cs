@@ -1,0 +1,83 @@
+using System.Text.Json;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Documents.Projects;
+
+/// <summary>The project as a file, <c>*.cuadrilla.json</c>.</summary>
+/// <param name="Format">Always <see cref="FormatName"/>.</param>
+/// <param name="FormatVersion">Version of the layout; <see cref="CurrentVersion"/> is written.</param>
+/// <param name="Catalogue">Version of the catalogue the project was assessed with.</param>
+/// <param name="Specification">The specification.</param>
+public sealed record ProjectFile(string Format, int FormatVersion, string Catalogue, PlantSpecification Specification)
+{
+    /// <summary>Name of the format.</summary>
+    public const string FormatName = "cuadrilla-project";
+
+    /// <summary>Newest layout this program reads and the one it writes.</summary>
+    public const int CurrentVersion = 1;
+
+    /// <summary>Largest file accepted, bytes.</summary>
+    public const int MaxBytes = 16 * 1024 * 1024;
+
+    /// <summary>Ending of a project's file name.</summary>
+    public const string Extension = ".cuadrilla.json";
+
+    /// <summary>Writes a specification.</summary>
+    public static byte[] Write(PlantSpecification specification, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(data);
+        return JsonSerializer.SerializeToUtf8Bytes(new ProjectFile(FormatName, CurrentVersion, data.Version, specification), ProjectJson.FileOptions);
+    }
+
+    /// <summary>Reads and validates a file.</summary>
+    /// <exception cref="InputException">It is no project file, newer than this program, or holds values out of range.</exception>
+    public static PlantSpecification Read(ReadOnlySpan<byte> utf8, EngineeringData data)
+    {
+        if (utf8.Length > MaxBytes)
+        {
+            throw new InputException(InputProblem.Of(string.Empty, "File size", $"{utf8.Length} bytes", $"at most {MaxBytes} bytes"));
+        }
+
+        if (utf8.StartsWith("\uFEFF"u8))
+        {
+            utf8 = utf8[3..];
+        }
+
+        CheckHeader(utf8);
+        var file = JsonReading.Read<ProjectFile>(utf8, ProjectJson.Options);
+        Require(file.Specification, data, "/specification");
+        return file.Specification;
+    }
+
+    /// <summary>Refuses a specification that holds values out of range.</summary>
+    /// <exception cref="InputException">There are problems.</exception>
+    public static void Require(PlantSpecification specification, EngineeringData data, string prefix = "")
+    {
+        var problems = SpecificationValidation.Problems(specification, data);
+        if (problems.Count > 0)
+        {
+            throw new InputException([.. problems.Select(p => p with { Pointer = prefix + p.Pointer })]);
+        }
+    }
+
+    // Format and version are looked at first: a newer file must be named as such, not by the first field that is unknown.
+    private static void CheckHeader(ReadOnlySpan<byte> utf8)
+    {
+        var header = JsonReading.Read<Header>(utf8, HeaderOptions);
+        if (header.Format != FormatName)
+        {
+            throw new InputException(InputProblem.Of("/format", "Format", header.Format is null ? "absent" : $"'{header.Format}'", $"'{FormatName}'"));
+        }
+
+        if (header.FormatVersion is < 1 or > CurrentVersion)
+        {
+            throw new InputException(InputProblem.Of(
+                "/formatVersion", "Format version", $"{header.FormatVersion}", $"1 to {CurrentVersion}; a newer file needs a newer program"));
+        }
+    }
+
+    private static readonly JsonSerializerOptions HeaderOptions = new(JsonSerializerDefaults.Web) { MaxDepth = 64, NumberHandling = default };
+
+    private sealed record Header(string? Format, int FormatVersion);
+}

@@ -1,0 +1,103 @@
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Documents.Projects;
+
+/// <summary>
+/// How a specification is written as JSON. Core carries no attributes: the kinds of each closed hierarchy and the treatment
+/// of unknown numbers are stated here, once, for file, API and store alike.
+/// </summary>
+public static class ProjectJson
+{
+    private static readonly Dictionary<Type, (Type Case, string Kind)[]> Hierarchies = new()
+    {
+        [typeof(SourceStrength)] =
+        [
+            (typeof(SourceStrength.NotStated), "not-stated"),
+            (typeof(SourceStrength.AssumedInfinite), "assumed-infinite"),
+            (typeof(SourceStrength.FaultLevel), "fault-level"),
+        ],
+        [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
+        [typeof(ConverterChoice)] = [(typeof(ConverterChoice.NotChosen), "not-chosen"), (typeof(ConverterChoice.FromCatalogue), "catalogue")],
+        [typeof(MotorChoice)] = [(typeof(MotorChoice.NotChosen), "not-chosen"), (typeof(MotorChoice.FromCatalogue), "catalogue")],
+        [typeof(Load)] = [(typeof(UnspecifiedLoad), "unspecified"), (typeof(FanLoad), "fan"), (typeof(PumpLoad), "pump")],
+    };
+
+    /// <summary>Compact form, for the store and the API.</summary>
+    public static JsonSerializerOptions Options { get; } = Create(indented: false);
+
+    /// <summary>Indented form, for files.</summary>
+    public static JsonSerializerOptions FileOptions { get; } = Create(indented: true);
+
+    /// <summary>Applies the same rules to options made elsewhere.</summary>
+    public static void Configure(JsonSerializerOptions options)
+    {
+        ArgumentNullException.ThrowIfNull(options);
+        options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
+        options.RespectNullableAnnotations = true;
+        options.RespectRequiredConstructorParameters = true;
+        options.AllowOutOfOrderMetadataProperties = true;
+        options.AllowDuplicateProperties = false;
+        options.IgnoreReadOnlyProperties = true;
+        options.MaxDepth = 32;
+        options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds } };
+        options.Converters.Add(new GivenConverter());
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
+    }
+
+    private static JsonSerializerOptions Create(bool indented)
+    {
+        var options = new JsonSerializerOptions { WriteIndented = indented };
+        Configure(options);
+        options.MakeReadOnly();
+        return options;
+    }
+
+    private static void AddKinds(JsonTypeInfo info)
+    {
+        if (Hierarchies.TryGetValue(info.Type, out var cases))
+        {
+            info.PolymorphismOptions = new JsonPolymorphismOptions { TypeDiscriminatorPropertyName = "kind" };
+            foreach (var (type, kind) in cases)
+            {
+                info.PolymorphismOptions.DerivedTypes.Add(new JsonDerivedType(type, kind));
+            }
+        }
+    }
+
+    private sealed class GivenConverter : JsonConverter<Given>
+    {
+        public override bool HandleNull => true;
+
+        public override Given Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+            reader.TokenType switch
+            {
+                JsonTokenType.Null => Given.Unknown,
+                JsonTokenType.Number => Given.Of(reader.GetDouble()),
+                _ => throw new JsonException(),
+            };
+
+        public override void Write(Utf8JsonWriter writer, Given value, JsonSerializerOptions options)
+        {
+            if (value.IsKnown)
+            {
+                writer.WriteNumberValue(value.Value);
+            }
+            else
+            {
+                writer.WriteNullValue();
+            }
+        }
+    }
+}
