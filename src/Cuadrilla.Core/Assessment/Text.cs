@@ -2,7 +2,7 @@ using System.Globalization;
 
 namespace Cuadrilla.Core.Assessment;
 
-/// <summary>Numbers in reasons: significant digits, a point for decimals, no thousands separator, no exponent.</summary>
+/// <summary>Numbers in reasons: significant digits, a point for decimals, no zeros at the end, no thousands separator, no exponent.</summary>
 public static class Text
 {
     /// <summary>A number with so many significant digits.</summary>
@@ -15,7 +15,8 @@ public static class Text
 
         var whole = (int)Math.Floor(Math.Log10(Math.Abs(value))) + 1;
         var decimals = Math.Clamp(significant - whole, 0, 9);
-        return value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+        var text = value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+        return decimals == 0 ? text : text.TrimEnd('0').TrimEnd('.');
     }
 
     /// <summary>An input of a reason.</summary>

@@ -64,6 +64,12 @@ public static partial class JsonReading
         var found = ValueAt(utf8, problem.Path);
         if (found is null)
         {
+            if (TokenAt(utf8, problem) is "NaN" or "Infinity" or "undefined")
+            {
+                var token = TokenAt(utf8, problem);
+                return new InputProblem(pointer, token, "a finite number", $"The value {token} at {Shown(pointer)} is no number; allowed: a finite number.");
+            }
+
             var line = (problem.LineNumber ?? 0) + 1;
             return new InputProblem(
                 pointer, "no valid JSON", "a complete JSON document",
@@ -86,6 +92,32 @@ public static partial class JsonReading
         }
 
         return pointer.ToString();
+    }
+
+    // The word at which the reader stopped.
+    private static string TokenAt(ReadOnlySpan<byte> utf8, JsonException problem)
+    {
+        var lines = Encoding.UTF8.GetString(utf8).Split('\n');
+        var line = (int)(problem.LineNumber ?? 0);
+        if (line >= lines.Length)
+        {
+            return string.Empty;
+        }
+
+        var bytes = Encoding.UTF8.GetBytes(lines[line]);
+        var at = (int)Math.Min(problem.BytePositionInLine ?? 0, bytes.Length);
+        var start = at;
+        while (start > 0 && char.IsAsciiLetter((char)bytes[start - 1]))
+        {
+            start--;
+        }
+
+        while (at < bytes.Length && char.IsAsciiLetter((char)bytes[at]))
+        {
+            at++;
+        }
+
+        return Encoding.UTF8.GetString(bytes[start..at]);
     }
 
     private static string? ValueAt(ReadOnlySpan<byte> utf8, string? path)

@@ -1,0 +1,83 @@
+using System.Globalization;
+using Dapper;
+using DbUp;
+using DbUp.Engine;
+using Microsoft.Data.Sqlite;
+
+namespace Cuadrilla.Data;
+
+/// <summary>The SQLite file: opening it, and bringing it to the layout of this program.</summary>
+public sealed class Database
+{
+    private readonly string connectionString;
+
+    static Database() => DefaultTypeMap.MatchNamesWithUnderscores = true;
+
+    /// <summary>Names a database file; its folder is created when absent.</summary>
+    public Database(string path)
+    {
+        ArgumentException.ThrowIfNullOrWhiteSpace(path);
+        Path = System.IO.Path.GetFullPath(path);
+        Directory.CreateDirectory(System.IO.Path.GetDirectoryName(Path)!);
+        connectionString = new SqliteConnectionStringBuilder { DataSource = Path, ForeignKeys = true, DefaultTimeout = 10 }.ToString();
+    }
+
+    /// <summary>Full path of the file.</summary>
+    public string Path { get; }
+
+    /// <summary>
+    /// Runs the migrations that are missing, each in a transaction; an existing file is copied beside itself first.
+    /// </summary>
+    /// <exception cref="InvalidOperationException">A migration failed; the file is as it was.</exception>
+    public void Migrate()
+    {
+        var exists = File.Exists(Path) && new FileInfo(Path).Length > 0;
+        using (var connection = Open())
+        {
+            // WAL lets readers go on while one writes; it is a property of the file and stays.
+            connection.Execute("PRAGMA journal_mode = WAL");
+        }
+
+        UpgradeEngine upgrader = DeployChanges.To
+            .SqliteDatabase(connectionString)
+            .WithScriptsEmbeddedInAssembly(typeof(Database).Assembly)
+            .WithTransactionPerScript()
+            .LogToNowhere()
+            .Build();
+        if (!upgrader.IsUpgradeRequired())
+        {
+            return;
+        }
+
+        if (exists)
+        {
+            Backup();
+        }
+
+        var result = upgrader.PerformUpgrade();
+        if (!result.Successful)
+        {
+            throw new InvalidOperationException($"The database could not be brought up to date: {result.Error.Message}", result.Error);
+        }
+    }
+
+    /// <summary>An open connection with the settings every use needs.</summary>
+    internal SqliteConnection Open()
+    {
+        var connection = new SqliteConnection(connectionString);
+        connection.Open();
+
+        // FULL: an acknowledged edit is on disk, not only in the operating system's cache.
+        connection.Execute("PRAGMA busy_timeout = 10000; PRAGMA synchronous = FULL");
+        return connection;
+    }
+
+    private void Backup()
+    {
+        var stamp = DateTime.UtcNow.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture);
+        using var source = Open();
+        using var target = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = $"{Path}.{stamp}.backup", Pooling = false }.ToString());
+        target.Open();
+        source.BackupDatabase(target);
+    }
+}

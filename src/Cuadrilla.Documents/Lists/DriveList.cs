@@ -1,0 +1,130 @@
+using System.Globalization;
+using System.Text;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+using CsvHelper;
+using CsvHelper.Configuration;
+using MiniExcelLibs;
+
+namespace Cuadrilla.Documents.Lists;
+
+/// <summary>The drive list: a row for each drive point, units in the headings.</summary>
+public static class DriveList
+{
+    /// <summary>The list as CSV: UTF-8 with byte-order mark, comma, decimal point.</summary>
+    public static byte[] Csv(PlantSpecification plant, PlantAssessment assessment, EngineeringData data)
+    {
+        var rows = Rows(plant, assessment, data);
+        using var memory = new MemoryStream();
+        using (var writer = new StreamWriter(memory, new UTF8Encoding(encoderShouldEmitUTF8Identifier: true)))
+        using (var csv = new CsvWriter(writer, new CsvConfiguration(CultureInfo.InvariantCulture)))
+        {
+            foreach (var heading in rows[0].Keys)
+            {
+                csv.WriteField(heading);
+            }
+
+            csv.NextRecord();
+            foreach (var row in rows)
+            {
+                foreach (var value in row.Values)
+                {
+                    csv.WriteField(value is double number ? number.ToString("0.####", CultureInfo.InvariantCulture) : value);
+                }
+
+                csv.NextRecord();
+            }
+        }
+
+        return memory.ToArray();
+    }
+
+    /// <summary>The list as a workbook with one sheet.</summary>
+    public static byte[] Xlsx(PlantSpecification plant, PlantAssessment assessment, EngineeringData data)
+    {
+        using var memory = new MemoryStream();
+        memory.SaveAs(Rows(plant, assessment, data), sheetName: "Drives");
+        return memory.ToArray();
+    }
+
+    /// <summary>
+    /// Text that a spreadsheet would take for a formula gets an apostrophe in front; numbers stay numbers.
+    /// </summary>
+    public static string Guarded(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        return text.Length > 0 && text[0] is '=' or '+' or '-' or '@' or '\t' or '\r' ? "'" + text : text;
+    }
+
+    private static List<Dictionary<string, object?>> Rows(PlantSpecification plant, PlantAssessment assessment, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(assessment);
+        ArgumentNullException.ThrowIfNull(data);
+        var summaries = assessment.DrivePoints.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
+        var rows = new List<Dictionary<string, object?>>();
+        foreach (var lineup in plant.Lineups)
+        {
+            foreach (var point in lineup.DrivePoints)
+            {
+                var summary = summaries[point.Id];
+                var motor = point.Motor is MotorChoice.FromCatalogue m ? data.Motors[m.ItemId] : null;
+                var choice = point.Converter as ConverterChoice.FromCatalogue;
+                var converter = choice is null ? null : data.Converters[choice.ItemId];
+                var worst = assessment.Tightest().FirstOrDefault(c => c.DrivePointId == point.Id);
+                rows.Add(new Dictionary<string, object?>
+                {
+                    ["Lineup"] = Guarded(lineup.Tag),
+                    ["Tag"] = Guarded(point.Tag),
+                    ["Name"] = Guarded(point.Name),
+                    ["Load"] = point.Load switch { FanLoad => "fan", PumpLoad => "pump", _ => "not specified" },
+                    ["Shaft power kW"] = summary.ShaftPowerW / 1e3,
+                    ["Speed rpm"] = summary.ShaftSpeedRpm,
+                    ["Motor"] = motor is null ? "not chosen" : $"{motor.EfficiencyClass} cage {motor.Frame}",
+                    ["Motor kW"] = motor?.Plate.RatedPowerW / 1e3,
+                    ["Motor rated current A"] = motor?.Plate.RatedCurrentA,
+                    ["Motor current at rated point A"] = summary.Rated?.Motor.CurrentA,
+                    ["Converter"] = converter is null ? "not chosen" : converter.ChokePct > 0 ? $"six-pulse, DC choke {Text.N(converter.ChokePct)} %" : "six-pulse, no choke",
+                    ["Converter kW"] = converter?.RatedKw,
+                    ["Overload duty"] = choice?.Duty.ToString().ToLowerInvariant(),
+                    ["Switching kHz"] = choice?.SwitchingKhz,
+                    ["Converter current at site A"] = summary.SiteCurrentA,
+                    ["Motor cable m"] = Plain(point.Cable.LengthM),
+                    ["Motor cable mm2"] = Plain(point.Cable.CrossSectionMm2),
+                    ["Line power kW"] = summary.Rated?.LineW / 1e3,
+                    ["Line current A"] = summary.LineRmsA,
+                    ["THDi %"] = summary.ThdiPct,
+                    ["Energy MWh/a"] = summary.YearKwh / 1e3,
+                    ["Tightest check"] = worst?.Id,
+                    ["Verdict"] = worst is null ? null : VerdictWords.Of(worst.Verdict),
+                });
+            }
+        }
+
+        if (rows.Count == 0)
+        {
+            rows.Add(new Dictionary<string, object?> { ["Lineup"] = null, ["Tag"] = null, ["Name"] = "no drive points" });
+        }
+
+        return rows;
+    }
+
+    private static double? Plain(Given value) => value.IsKnown ? value.Value : null;
+}
+
+/// <summary>The words the program uses for verdicts.</summary>
+public static class VerdictWords
+{
+    /// <summary>The word for a verdict.</summary>
+    public static string Of(Verdict verdict) => verdict switch
+    {
+        Verdict.Holds => "Holds",
+        Verdict.Tight => "Tight",
+        Verdict.Fails => "Fails",
+        Verdict.NeedsData => "Needs data",
+        _ => "Not applicable",
+    };
+}

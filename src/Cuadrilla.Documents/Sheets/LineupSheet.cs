@@ -1,0 +1,157 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Assessments;
+
+namespace Cuadrilla.Documents.Sheets;
+
+/// <summary>The specification sheet of a lineup: one content for the PDF and the printable page.</summary>
+/// <param name="Plant">Name of the plant.</param>
+/// <param name="Tag">Tag of the lineup.</param>
+/// <param name="Name">Name of the lineup.</param>
+/// <param name="Date">Day of issue, ISO 8601.</param>
+/// <param name="Catalogue">Version of the catalogue.</param>
+/// <param name="Supply">Supply and site, name and value.</param>
+/// <param name="PlantChecks">Checks of the plant.</param>
+/// <param name="DrivePoints">One section each.</param>
+/// <param name="Notes">What the sheet does not cover.</param>
+public sealed record LineupSheet(
+    string Plant,
+    string Tag,
+    string Name,
+    string Date,
+    string Catalogue,
+    IReadOnlyList<SheetLine> Supply,
+    IReadOnlyList<CheckDocument> PlantChecks,
+    IReadOnlyList<DrivePointSheet> DrivePoints,
+    IReadOnlyList<string> Notes)
+{
+    /// <summary>Builds the sheet.</summary>
+    public static LineupSheet Of(PlantSpecification plant, Lineup lineup, Assessor assessor, DateOnly date)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(lineup);
+        ArgumentNullException.ThrowIfNull(assessor);
+        var assessment = assessor.Run(plant);
+        return new LineupSheet(
+            plant.Name,
+            lineup.Tag,
+            lineup.Name,
+            date.ToString("yyyy-MM-dd"),
+            assessment.CatalogueVersion,
+            SupplyLines(plant, assessment),
+            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0).Select(c => CheckDocument.Of(c, withReason: false))],
+            [.. lineup.DrivePoints.Select(p => DrivePointSheet.Of(p, assessor.Study(plant, p), assessment))],
+            [
+                "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data before ordering.",
+                "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and makers' instructions go first.",
+                "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. Licensed people only.",
+                "Interharmonics and the band from 2 to 150 kHz are not computed.",
+            ]);
+    }
+
+    private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, PlantAssessment assessment)
+    {
+        var source = plant.Source.Strength switch
+        {
+            SourceStrength.FaultLevel f => $"{Text.N(f.ShortCircuitMva)} MVA, X/R {Text.N(f.XrRatio)}",
+            SourceStrength.AssumedInfinite => "assumed infinite (optimistic for distortion)",
+            _ => "fault level not stated",
+        };
+        var lines = new List<SheetLine>
+        {
+            new("Source", $"{Text.N(plant.Source.NominalVoltageV / 1e3)} kV, {Text.N(plant.Source.FrequencyHz)} Hz, {source}"),
+            new("Transformer", $"{Text.N(plant.Transformer.RatedKva)} kVA, uk {Text.N(plant.Transformer.UkPct)} %, load loss {Text.N(plant.Transformer.LoadLossKw)} kW"),
+            new("Bus", $"{plant.Bus.Name}, {Text.N(plant.Bus.NominalVoltageV)} V" + (assessment.Network is { } n ? $", Isc {Text.N(n.BusFaultA / 1e3)} kA" : string.Empty)),
+            new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"),
+        };
+        lines.AddRange(plant.Overrides.Select(o => new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));
+        return lines;
+    }
+}
+
+/// <summary>A name with its value.</summary>
+public sealed record SheetLine(string Name, string Value);
+
+/// <summary>A drive point on the sheet.</summary>
+/// <param name="Tag">Its tag.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Lines">Choices and figures.</param>
+/// <param name="Checks">Its checks.</param>
+/// <param name="Torque">Torque over speed; null while load or motor is missing.</param>
+public sealed record DrivePointSheet(
+    string Tag, string Name, IReadOnlyList<SheetLine> Lines, IReadOnlyList<CheckDocument> Checks, TorqueCurves? Torque)
+{
+    /// <summary>Builds the section.</summary>
+    public static DrivePointSheet Of(DrivePoint point, DrivePointStudy study, PlantAssessment assessment)
+    {
+        ArgumentNullException.ThrowIfNull(point);
+        ArgumentNullException.ThrowIfNull(study);
+        ArgumentNullException.ThrowIfNull(assessment);
+        return new DrivePointSheet(
+            point.Tag,
+            point.Name,
+            [.. Choices(point, study), .. Figures(study, assessment)],
+            [.. assessment.Tightest().Where(c => c.DrivePointId == point.Id).Select(c => CheckDocument.Of(c, withReason: false))],
+            TorqueCurves.Of(study.Model));
+    }
+
+    private static IEnumerable<SheetLine> Choices(DrivePoint point, DrivePointStudy study)
+    {
+        var model = study.Model;
+        yield return new SheetLine("Load", model.Load is { } load
+            ? $"{Text.N(load.RatedPowerW / 1e3)} kW, {Text.N(load.RatedTorqueNm)} Nm at {Text.N(load.RatedSpeedRpm)} rpm"
+            : "not complete: " + string.Join(", ", model.LoadMissing));
+        yield return new SheetLine("Motor", model.MotorItem is { } motor
+            ? $"{motor.EfficiencyClass} cage {Text.N(motor.Plate.RatedPowerW / 1e3)} kW, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
+            : "not chosen");
+        if (point.Motor is MotorChoice.FromCatalogue { Reason.Length: > 0 } chosen)
+        {
+            yield return new SheetLine("Reason for the motor", chosen.Reason);
+        }
+
+        yield return new SheetLine("Motor cable", point.Cable.LengthM.IsKnown && point.Cable.CrossSectionMm2.IsKnown
+            ? $"{point.Cable.ParallelRuns} × {Text.N(point.Cable.CrossSectionMm2.Value)} mm² {point.Cable.Material.ToString().ToLowerInvariant()}, {Text.N(point.Cable.LengthM.Value)} m{(point.Cable.Screened ? ", screened" : string.Empty)}"
+            : "not complete");
+        yield return new SheetLine("Converter", model.Converter is { } converter
+            ? $"six-pulse {Text.N(converter.Item.RatedKw)} kW{(converter.Item.ChokePct > 0 ? $", DC choke {Text.N(converter.Item.ChokePct)} %" : ", no choke")}, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
+            : "not chosen");
+        if (point.Converter is ConverterChoice.FromCatalogue { Reason.Length: > 0 } selected)
+        {
+            yield return new SheetLine("Reason for the converter", selected.Reason);
+        }
+
+        yield return new SheetLine("Feeder", point.Feeder switch
+        {
+            Feeder.OnBusbar => "on the busbar",
+            Feeder.ByCable { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: true } f =>
+                $"{f.ParallelRuns} × {Text.N(f.CrossSectionMm2.Value)} mm² {f.Material.ToString().ToLowerInvariant()}, {Text.N(f.LengthM.Value)} m",
+            _ => "not complete",
+        });
+    }
+
+    private static IEnumerable<SheetLine> Figures(DrivePointStudy study, PlantAssessment assessment)
+    {
+        var summary = assessment.DrivePoints.First(d => d.DrivePointId == study.Model.Id);
+        if (summary.Rated is { } rated)
+        {
+            yield return new SheetLine("Motor current, rated point", $"{Text.N(rated.Motor.CurrentA)} A");
+            yield return new SheetLine("Line power, rated point", $"{Text.N(rated.LineW / 1e3)} kW, efficiency {Text.N(100 * rated.Efficiency)} %");
+        }
+
+        if (summary.LineRmsA is { } line && summary.ThdiPct is { } thdi)
+        {
+            yield return new SheetLine("Line current", $"{Text.N(line)} A rms, THDi {Text.N(thdi)} %");
+        }
+
+        if (summary.YearKwh is { } energy)
+        {
+            yield return new SheetLine("Energy of a year", $"{Text.N(energy / 1e3)} MWh"
+                + (summary.SavingPerYear is { } saving ? $", {Text.N(saving, 5)} {study.Model.Input.Tariff.Currency} less than today" : string.Empty));
+        }
+    }
+}

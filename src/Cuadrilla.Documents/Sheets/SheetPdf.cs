@@ -1,0 +1,147 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Documents.Lists;
+using SkiaSharp;
+
+namespace Cuadrilla.Documents.Sheets;
+
+/// <summary>The specification sheet as PDF, drawn as vectors.</summary>
+public static class SheetPdf
+{
+    private const float Body = 9.2f;
+
+    /// <summary>Writes the sheet.</summary>
+    public static byte[] Write(LineupSheet sheet)
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        using var memory = new MemoryStream();
+        var metadata = new SKDocumentPdfMetadata { Title = $"{sheet.Plant}, lineup {sheet.Tag} {sheet.Name}", Creator = "Cuadrilla", RasterDpi = 144 };
+        using (var document = SKDocument.CreatePdf(memory, metadata))
+        using (var pen = new PdfPen(document, $"{sheet.Plant} · {sheet.Tag} {sheet.Name} · {sheet.Date} · {sheet.Catalogue}"))
+        {
+            Head(pen, sheet);
+            foreach (var point in sheet.DrivePoints)
+            {
+                DrivePoint(pen, point);
+            }
+
+            Notes(pen, sheet);
+        }
+
+        return memory.ToArray();
+    }
+
+    private static void Head(PdfPen pen, LineupSheet sheet)
+    {
+        pen.Text("Lineup specification", PdfPen.Left, pen.Y, 9, PdfPen.Plum, bold: true);
+        pen.Y += 20;
+        pen.Text($"{sheet.Tag}  {sheet.Name}", PdfPen.Left, pen.Y, 17, PdfPen.Ink, bold: true);
+        pen.Y += 15;
+        pen.Text($"{sheet.Plant} · {sheet.Date}", PdfPen.Left, pen.Y, 10, PdfPen.Soft);
+        pen.Y += 20;
+        Lines(pen, sheet.Supply, PdfPen.Right - PdfPen.Left);
+        pen.Y += 6;
+        Heading(pen, "Plant checks");
+        Checks(pen, sheet.PlantChecks);
+    }
+
+    private static void DrivePoint(PdfPen pen, DrivePointSheet point)
+    {
+        // Heading, lines and picture stay together.
+        pen.Need(230);
+        pen.Y += 8;
+        pen.Line(PdfPen.Left, pen.Y - 12, PdfPen.Right, pen.Y - 12, PdfPen.Ink, 1.2f);
+        pen.Y += 4;
+        pen.Text($"{point.Tag}  {point.Name}", PdfPen.Left, pen.Y, 13, PdfPen.Ink, bold: true);
+        pen.Y += 17;
+        var top = pen.Y;
+        const float pictureWidth = 190;
+        Lines(pen, point.Lines, PdfPen.Right - PdfPen.Left - (point.Torque is null ? 0 : pictureWidth + 16));
+        if (point.Torque is { } torque)
+        {
+            TorquePicture.Draw(pen, torque, new SKRect(PdfPen.Right - pictureWidth, top - 8, PdfPen.Right, top + 140));
+            pen.Y = Math.Max(pen.Y, top + 160);
+        }
+
+        pen.Y += 4;
+        Checks(pen, point.Checks);
+    }
+
+    private static void Notes(PdfPen pen, LineupSheet sheet)
+    {
+        pen.Need(140);
+        pen.Y += 10;
+        Heading(pen, "Notes and cautions");
+        foreach (var note in sheet.Notes)
+        {
+            pen.Paragraph("· " + note, PdfPen.Left, PdfPen.Right - PdfPen.Left, Body, PdfPen.Ink);
+        }
+
+        pen.Y += 24;
+        pen.Need(30);
+        foreach (var (role, x) in new[] { ("prepared by", PdfPen.Left), ("reviewed by", PdfPen.Left + 175), ("approved by", PdfPen.Left + 350) })
+        {
+            pen.Line(x, pen.Y, x + 145, pen.Y, PdfPen.Soft);
+            pen.Text(role, x, pen.Y + 11, 8, PdfPen.Soft);
+        }
+    }
+
+    private static void Heading(PdfPen pen, string text)
+    {
+        pen.Need(40);
+        pen.Text(text, PdfPen.Left, pen.Y, 10.5f, PdfPen.Ink, bold: true);
+        pen.Y += 14;
+    }
+
+    private static void Lines(PdfPen pen, IReadOnlyList<SheetLine> lines, float width)
+    {
+        const float nameWidth = 104;
+        foreach (var line in lines)
+        {
+            var names = PdfPen.Wrapped(line.Name, nameWidth - 6, Body);
+            var values = PdfPen.Wrapped(line.Value, width - nameWidth, Body);
+            var rows = Math.Max(names.Count, values.Count);
+            pen.Need(rows * 12);
+            for (var i = 0; i < rows; i++)
+            {
+                if (i < names.Count)
+                {
+                    pen.Text(names[i], PdfPen.Left, pen.Y, Body, PdfPen.Soft);
+                }
+
+                if (i < values.Count)
+                {
+                    pen.Text(values[i], PdfPen.Left + nameWidth, pen.Y, Body, PdfPen.Ink);
+                }
+
+                pen.Y += 12;
+            }
+        }
+    }
+
+    private static void Checks(PdfPen pen, IReadOnlyList<CheckDocument> checks)
+    {
+        foreach (var check in checks)
+        {
+            pen.Need(14);
+            VerdictMark.Draw(pen, check.Verdict, PdfPen.Left + 4, pen.Y - 3.2f);
+            pen.Text(VerdictWords.Of(check.Verdict), PdfPen.Left + 13, pen.Y, Body, PdfPen.Ink, bold: true);
+            pen.Text(check.Title, PdfPen.Left + 72, pen.Y, Body, PdfPen.Ink);
+            pen.Text(Figure(check), PdfPen.Left + 258, pen.Y, Body, PdfPen.Ink);
+            pen.Text(check.Id, PdfPen.Left + 392, pen.Y, 7.8f, PdfPen.Soft);
+            pen.Y += 13;
+        }
+    }
+
+    private static string Figure(CheckDocument check)
+    {
+        if (check.Figure is not { } figure || check.Limit is not { } limit)
+        {
+            return check.Verdict == Verdict.NeedsData ? "see the board for what is missing" : string.Empty;
+        }
+
+        var scenario = check.Scenario.Length > 0 ? $", {check.Scenario}" : string.Empty;
+        var between = check.Sense == LimitSense.AtMost ? " of" : ", at least";
+        return $"{Text.N(figure, 3)}{between} {Text.N(limit, 3)} {check.Unit}{scenario}";
+    }
+}

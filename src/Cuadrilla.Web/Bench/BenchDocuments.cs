@@ -1,0 +1,88 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+
+namespace Cuadrilla.Web.Bench;
+
+/// <summary>All pictures and numbers of one drive point.</summary>
+internal sealed record BenchDocument(
+    string DrivePointId,
+    IReadOnlyList<string> Missing,
+    TorqueCurves? Torque,
+    SystemCurves? System,
+    LineCurrentDocument? LineCurrent,
+    IReadOnlyList<ChainLinkDocument> Chain,
+    IReadOnlyList<AlternativeDocument> Alternatives,
+    IReadOnlyList<LadderRung> Ladder,
+    IReadOnlyList<Figure> Figures);
+
+/// <summary>Line current of the solved front end in one scenario.</summary>
+internal sealed record LineCurrentDocument(
+    string Scenario,
+    string? Unsettled,
+    double FundamentalA,
+    double RmsA,
+    double ThdiPct,
+    double DisplacementPowerFactor,
+    double TruePowerFactor,
+    double LinkVoltageV,
+    IReadOnlyList<WavePoint> Waveform,
+    IReadOnlyList<WaveOrder> Orders)
+{
+    private const int Points = 181;
+
+    public static LineCurrentDocument? Of(DriveInScenario? drive, ScenarioResult? scenario)
+    {
+        if (drive is null || scenario is null)
+        {
+            return null;
+        }
+
+        if (drive.Front is not RectifierResult.SteadyState steady)
+        {
+            var reason = ((RectifierResult.NoSteadyState)drive.Front).Reason;
+            return new LineCurrentDocument(scenario.ScenarioName, reason, 0, 0, 0, 0, 0, 0, [], []);
+        }
+
+        var phase = steady.PhaseA;
+        var waveform = Enumerable.Range(0, Points).Select(i =>
+        {
+            var angle = 2 * Math.PI * i / (Points - 1);
+            return new WavePoint(360.0 * i / (Points - 1), steady.Waveform.LineCurrentA(angle), Math.Sqrt(2) * phase.FundamentalA * Math.Sin(angle + phase.Orders[0].Phase));
+        });
+        var orders = Enumerable.Range(1, LineCurrent.HighestOrder)
+            .Where(h => phase.Orders[h - 1].Magnitude > 1e-4 * phase.FundamentalA)
+            .Select(h => new WaveOrder(h, phase.Orders[h - 1].Magnitude, 100 * phase.Orders[h - 1].Magnitude / phase.FundamentalA));
+        return new LineCurrentDocument(
+            scenario.ScenarioName, null, phase.FundamentalA, phase.RmsA, phase.ThdiPct, phase.DisplacementPowerFactor, phase.TruePowerFactor,
+            steady.DcVoltageMeanV, [.. waveform], [.. orders]);
+    }
+}
+
+/// <summary>Line current and its fundamental at an angle.</summary>
+internal readonly record struct WavePoint(double AngleDeg, double CurrentA, double FundamentalA);
+
+/// <summary>One order of the line current.</summary>
+internal readonly record struct WaveOrder(int Order, double RmsA, double Pct);
+
+/// <summary>A link of the loss chain.</summary>
+internal sealed record ChainLinkDocument(string Id, string Name, double InputW, double LossW, double OutputW, Reason Reason);
+
+/// <summary>A rung of the ladder from plate rating to site rating.</summary>
+internal sealed record LadderRung(string Name, double Factor, double CurrentA);
+
+/// <summary>An alternative at equal delivered flow.</summary>
+internal sealed record AlternativeDocument(
+    string Id,
+    string Name,
+    bool IsChosen,
+    double EnergyKwh,
+    double DemandKw,
+    double CostPerYear,
+    double EquipmentCost,
+    double LifetimeCost,
+    double Co2Kg,
+    IReadOnlyList<AlternativePoint> Points);
+
+/// <summary>Line power of an alternative at a point of the duty.</summary>
+internal readonly record struct AlternativePoint(double FlowPu, double HoursPerYear, double LineKw);

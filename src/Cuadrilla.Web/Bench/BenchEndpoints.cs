@@ -1,0 +1,77 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Web.Http;
+using Cuadrilla.Web.Projects;
+
+namespace Cuadrilla.Web.Bench;
+
+/// <summary>Pictures, reasons and candidates, asked for one by one.</summary>
+internal static class BenchEndpoints
+{
+    public static void MapBench(this WebApplication app)
+    {
+        var group = app.MapGroup("/api/projects/{id}").WithTags("Bench");
+        group.MapGet("/drive-points/{point}/bench", (string id, string point, ProjectReader reader, Assessor assessor) =>
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(Bench(plant, found, assessor))))
+            .WithName("getBench").Produces<BenchDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapGet("/drive-points/{point}/motor-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Motors(assessor.Study(plant, found).Model.Input, assessor.Data))))
+            .WithName("listMotorCandidates").Produces<IReadOnlyList<Candidate>>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapGet("/drive-points/{point}/converter-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Converters(assessor.Study(plant, found).Model.Input, assessor.Data))))
+            .WithName("listConverterCandidates").Produces<IReadOnlyList<Candidate>>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, ProjectReader reader, Assessor assessor) =>
+                reader.Specification(id) is not { } plant
+                    ? ProjectEndpoints.Unknown()
+                    : assessor.Run(plant).Checks.FirstOrDefault(c => c.Id == checkId && c.DrivePointId == (drivePointId ?? string.Empty)) is { } check
+                        ? Results.Ok(CheckDocument.Of(check, withReason: true))
+                        : Problems.NotFound("There is no such check."))
+            .WithName("getCheck").Produces<CheckDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+    }
+
+    private static IResult OnPoint(string id, string point, ProjectReader reader, Func<PlantSpecification, DrivePoint, IResult> answer)
+    {
+        var plant = reader.Specification(id);
+        return plant is null
+            ? ProjectEndpoints.Unknown()
+            : plant.DrivePoints.FirstOrDefault(p => p.Id == point) is { } found ? answer(plant, found) : Problems.NotFound("There is no such drive point.");
+    }
+
+    private static BenchDocument Bench(PlantSpecification plant, DrivePoint point, Assessor assessor)
+    {
+        var study = assessor.Study(plant, point);
+        var assessment = assessor.Run(plant);
+        var scenario = assessment.Scenarios.FirstOrDefault(s => s.Drives.Any(d => d.DrivePointId == point.Id));
+        var drive = scenario?.Drives.First(d => d.DrivePointId == point.Id);
+        var chain = drive is null ? [] : LossChain.Of(study.Model, drive, scenario!, assessment.Network!);
+        return new BenchDocument(
+            point.Id,
+            [.. study.Model.Missing(withConverter: true)],
+            TorqueCurves.Of(study.Model),
+            SystemCurves.Of(study.Model),
+            LineCurrentDocument.Of(drive, scenario),
+            [.. chain.Select(l => new ChainLinkDocument(l.Id, l.Name, l.InputW, l.LossW, l.OutputW, l.Reason))],
+            [.. study.Alternatives.Select(a => new AlternativeDocument(
+                a.Id, a.Name, a.IsChosen, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
+                [.. a.Points.Select(p => new AlternativePoint(p.FlowPu, p.HoursPerYear, p.LineW / 1e3))]))],
+            study.Model.Converter is { } converter ? Ladder(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
+            DrivePointFigures.Of(study, drive, scenario));
+    }
+
+    private static IReadOnlyList<LadderRung> Ladder(ConverterAtSite converter, double airC, double altitudeM)
+    {
+        var afterAmbient = converter.RatedCurrentA * converter.AmbientPu;
+        var afterAltitude = afterAmbient * converter.AltitudePu;
+        return
+        [
+            new LadderRung($"rated, {(converter.Duty == Core.Converters.OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA),
+            new LadderRung(FormattableString.Invariant($"air at converter {airC:0.#} °C"), converter.AmbientPu, afterAmbient),
+            new LadderRung(FormattableString.Invariant($"altitude {altitudeM:0} m"), converter.AltitudePu, afterAltitude),
+            new LadderRung(FormattableString.Invariant($"switching {converter.SwitchingKhz:0.#} kHz"), converter.SwitchingPu, converter.SiteCurrentA),
+        ];
+    }
+}

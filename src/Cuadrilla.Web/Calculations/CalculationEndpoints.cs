@@ -1,0 +1,39 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Documents.Calculations;
+using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Http;
+
+namespace Cuadrilla.Web.Calculations;
+
+/// <summary>Engines and assessment without a stored project.</summary>
+internal static class CalculationEndpoints
+{
+    public static void MapCalculations(this WebApplication app)
+    {
+        app.MapPost("/api/calc/{name}", async (string name, HttpRequest request) =>
+            {
+                if (!Calculation.All.TryGetValue(name, out var calculation))
+                {
+                    return Problems.NotFound($"There is no calculation '{name}'; there are: {string.Join(", ", Calculation.All.Keys)}.");
+                }
+
+                var answer = calculation.Run(await RequestBody.BytesAsync(request));
+                return Results.Text(answer.ToJsonString(ProjectJson.Options), "application/json");
+            })
+            .WithName("calculate").WithTags("Calculations").Accepts<object>("application/json").Produces<object>()
+            .Produces<ProblemDocument>(400, Problems.ContentType).Produces<ProblemDocument>(404, Problems.ContentType);
+        app.MapPost("/api/assess", async (HttpRequest request, Assessor assessor) =>
+            {
+                var plant = ProjectFile.Read(await RequestBody.BytesAsync(request), assessor.Data);
+                return AssessmentDocument.Of(plant, assessor.Run(plant), assessor.Data.PccLimits, withReasons: true);
+            })
+            .WithName("assess").WithTags("Calculations").Accepts<ProjectFile>("application/json")
+            .Produces<AssessmentDocument>().Produces<ProblemDocument>(400, Problems.ContentType);
+        app.MapGet("/api/schema/project", () => Results.Text(ProjectSchema.Text(), "application/schema+json"))
+            .WithName("getProjectSchema").WithTags("Calculations");
+        app.MapGet("/api/health", () => new HealthDocument("ok")).WithName("getHealth").WithTags("Calculations");
+    }
+
+    internal sealed record HealthDocument(string Status);
+}

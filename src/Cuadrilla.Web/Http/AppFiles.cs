@@ -1,0 +1,33 @@
+using Microsoft.Extensions.FileProviders;
+
+namespace Cuadrilla.Web.Http;
+
+/// <summary>Serves the built app: hashed files for ever, the page itself with a fresh nonce.</summary>
+internal static class AppFiles
+{
+    private const string Placeholder = "__CSP_NONCE__";
+
+    public static void Map(WebApplication app)
+    {
+        var folder = Path.GetFullPath(app.Configuration["app"] ?? Path.Combine(AppContext.BaseDirectory, "app"));
+        if (!File.Exists(Path.Combine(folder, "index.html")))
+        {
+            app.MapFallback(() => Problems.NotFound("The app has not been built; the API answers under /api."));
+            return;
+        }
+
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            FileProvider = new PhysicalFileProvider(Path.Combine(folder, "assets")),
+            RequestPath = "/assets",
+            OnPrepareResponse = file => file.Context.Response.Headers.CacheControl = "public, max-age=31536000, immutable",
+        });
+        var page = File.ReadAllText(Path.Combine(folder, "index.html"));
+        app.MapGet("/icon.svg", () => Results.File(Path.Combine(folder, "icon.svg"), "image/svg+xml"));
+        app.MapFallback("{**path}", (HttpContext context) =>
+        {
+            context.Response.Headers.CacheControl = "no-store";
+            return Results.Text(page.Replace(Placeholder, SecurityHeaders.Nonce(context), StringComparison.Ordinal), "text/html");
+        });
+    }
+}

@@ -1,0 +1,31 @@
+using Cuadrilla.Core.Specification;
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+
+namespace Cuadrilla.Web.Http;
+
+/// <summary>What the OpenAPI generator can't see for itself.</summary>
+internal static class OpenApiRules
+{
+    public static void Apply(OpenApiOptions options)
+    {
+        options.AddSchemaTransformer((schema, context, _) =>
+        {
+            if (context.JsonTypeInfo.Type == typeof(Given))
+            {
+                schema.Type = JsonSchemaType.Number | JsonSchemaType.Null;
+                schema.Description = "A number, or null while it is not known.";
+            }
+
+            return Task.CompletedTask;
+        });
+        options.AddDocumentTransformer((document, _, _) =>
+        {
+            // The address differs from machine to machine and would show up as drift.
+            document.Servers?.Clear();
+            document.Info.Title = "Cuadrilla";
+            document.Info.Version = "1";
+            return Task.CompletedTask;
+        });
+    }
+}

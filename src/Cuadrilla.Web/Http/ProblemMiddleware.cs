@@ -1,0 +1,84 @@
+using Cuadrilla.Documents.Projects;
+
+namespace Cuadrilla.Web.Http;
+
+/// <summary>
+/// Turns failures into problem documents, and refuses writes that a foreign page sent: the program listens on loopback
+/// without log-in, so a browser must not be used as a way in.
+/// </summary>
+internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<ProblemMiddleware> logger)
+{
+    public async Task InvokeAsync(HttpContext context)
+    {
+        try
+        {
+            if (IsForeignWrite(context.Request))
+            {
+                await Problems.Of("foreign-origin", "Refused", StatusCodes.Status403Forbidden, "The request came from another site.", []).ExecuteAsync(context);
+                return;
+            }
+
+            await next(context);
+        }
+        catch (InputException problem)
+        {
+            await Problems.Input(problem.Problems).ExecuteAsync(context);
+        }
+        catch (BadHttpRequestException problem)
+        {
+            var tooLarge = problem.StatusCode == StatusCodes.Status413PayloadTooLarge;
+            var type = tooLarge ? "too-large" : "bad-request";
+            var detail = tooLarge ? FormattableString.Invariant($"The body is larger than {ProjectFile.MaxBytes} bytes.") : problem.Message;
+            await Problems.Of(type, tooLarge ? "Too large" : "Bad request", problem.StatusCode, detail, []).ExecuteAsync(context);
+        }
+        catch (Exception problem) when (problem is not OperationCanceledException)
+        {
+            Failed(logger, context.Request.Path, problem);
+            if (!context.Response.HasStarted)
+            {
+                await Problems.Of(
+                    "internal", "Internal error", StatusCodes.Status500InternalServerError,
+                    "The program failed to answer; nothing was changed. The log says why.", []).ExecuteAsync(context);
+            }
+        }
+    }
+
+    private static bool IsForeignWrite(HttpRequest request)
+    {
+        if (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
+        {
+            return false;
+        }
+
+        var site = request.Headers["Sec-Fetch-Site"].ToString();
+        return site is "cross-site" or "same-site";
+    }
+
+    [LoggerMessage(Level = LogLevel.Error, Message = "Answering {Path} failed.")]
+    private static partial void Failed(ILogger logger, string path, Exception problem);
+}
+
+/// <summary>Reads request bodies by the same rules as files.</summary>
+internal static class RequestBody
+{
+    public static async Task<byte[]> BytesAsync(HttpRequest request)
+    {
+        if (!request.HasJsonContentType())
+        {
+            throw new InputException(Core.Specification.InputProblem.Of(
+                string.Empty, "Content type", request.ContentType is { Length: > 0 } type ? $"'{type}'" : "absent", "application/json"));
+        }
+
+        if (request.ContentLength > ProjectFile.MaxBytes)
+        {
+            // Say so at once, and do not read on: the client may still be sending.
+            throw new BadHttpRequestException("too large", StatusCodes.Status413PayloadTooLarge);
+        }
+
+        using var memory = new MemoryStream();
+        await request.Body.CopyToAsync(memory, request.HttpContext.RequestAborted);
+        return memory.ToArray();
+    }
+
+    public static async Task<T> ReadAsync<T>(HttpRequest request) => JsonReading.Read<T>(await BytesAsync(request), ProjectJson.Options);
+}

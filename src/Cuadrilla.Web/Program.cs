@@ -1,0 +1,60 @@
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Data;
+using Cuadrilla.Documents.Demo;
+using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Bench;
+using Cuadrilla.Web.Calculations;
+using Cuadrilla.Web.Catalogue;
+using Cuadrilla.Web.Http;
+using Cuadrilla.Web.Projects;
+
+var builder = WebApplication.CreateSlimBuilder(args);
+builder.Configuration.AddCommandLine(args);
+builder.Logging.SetMinimumLevel(LogLevel.Warning);
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.AddServerHeader = false;
+    kestrel.Limits.MaxRequestBodySize = ProjectFile.MaxBytes;
+});
+builder.Services.ConfigureHttpJsonOptions(json => ProjectJson.Configure(json.SerializerOptions));
+builder.Services.AddOpenApi(OpenApiRules.Apply);
+builder.Services.AddSingleton(ReferenceCatalogue.Data);
+builder.Services.AddSingleton<Assessor>();
+builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IConfiguration>()["data"] ?? "data", "cuadrilla.db")));
+builder.Services.AddSingleton<ProjectStore>();
+builder.Services.AddSingleton<ProjectReader>();
+
+var app = builder.Build();
+app.UseMiddleware<ProblemMiddleware>();
+app.UseMiddleware<SecurityHeaders>();
+app.MapOpenApi("/api/openapi.json");
+app.MapCatalogue();
+app.MapProjects();
+app.MapHistory();
+app.MapBench();
+app.MapExports();
+app.MapCalculations();
+app.Map("/api/{**rest}", ApiFallback.Answer);
+AppFiles.Map(app);
+
+// The tool that writes the OpenAPI document runs this file too: it must neither touch a database nor listen.
+if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
+{
+    app.Services.GetRequiredService<Database>().Migrate();
+    if (app.Configuration.GetValue<bool>("demo"))
+    {
+        var store = app.Services.GetRequiredService<ProjectStore>();
+        if (store.List().Count == 0)
+        {
+            var reader = app.Services.GetRequiredService<ProjectReader>();
+            reader.Create(DemoPlant.Read(ReferenceCatalogue.Data), "engineer", "Demo plant");
+        }
+    }
+}
+
+await app.RunAsync();
+
+/// <summary>The web program; public for the tests that host it.</summary>
+public partial class Program;

@@ -1,0 +1,53 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Lists;
+using Cuadrilla.Documents.Projects;
+using Cuadrilla.Documents.Sheets;
+using Cuadrilla.Web.Http;
+
+namespace Cuadrilla.Web.Projects;
+
+/// <summary>What leaves the program: project file, drive list, specification sheet.</summary>
+internal static class ExportEndpoints
+{
+    private const string Spreadsheet = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+    public static void MapExports(this WebApplication app)
+    {
+        var group = app.MapGroup("/api/projects/{id}").WithTags("Exports");
+        group.MapGet("/file", (string id, ProjectReader reader) => OnPlant(id, reader, plant => Results.File(
+                ProjectFile.Write(plant, reader.Data), "application/json", FileName(plant.Name) + ProjectFile.Extension)))
+            .WithName("exportProject");
+        group.MapGet("/drive-list.csv", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
+                DriveList.Csv(plant, assessor.Run(plant), reader.Data), "text/csv", FileName(plant.Name) + "-drives.csv")))
+            .WithName("exportDriveListCsv");
+        group.MapGet("/drive-list.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
+                DriveList.Xlsx(plant, assessor.Run(plant), reader.Data), Spreadsheet, FileName(plant.Name) + "-drives.xlsx")))
+            .WithName("exportDriveListXlsx");
+        group.MapGet("/lineups/{lineup}/sheet", (string id, string lineup, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
+                OnPlant(id, reader, plant => Sheet(plant, lineup, assessor, clock, sheet => Results.Ok(sheet))))
+            .WithName("getSheet").Produces<LineupSheet>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapGet("/lineups/{lineup}/sheet.pdf", (string id, string lineup, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
+                OnPlant(id, reader, plant => Sheet(plant, lineup, assessor, clock, sheet => Results.File(
+                    SheetPdf.Write(sheet), "application/pdf", FileName($"{plant.Name} {sheet.Tag}") + ".pdf"))))
+            .WithName("getSheetPdf");
+    }
+
+    private static IResult Sheet(PlantSpecification plant, string lineupId, Assessor assessor, TimeProvider clock, Func<LineupSheet, IResult> answer)
+    {
+        var lineup = plant.Lineups.FirstOrDefault(l => l.Id == lineupId);
+        return lineup is null
+            ? Problems.NotFound("There is no such lineup.")
+            : answer(LineupSheet.Of(plant, lineup, assessor, DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)));
+    }
+
+    private static IResult OnPlant(string id, ProjectReader reader, Func<PlantSpecification, IResult> answer) =>
+        reader.Specification(id) is { } plant ? answer(plant) : ProjectEndpoints.Unknown();
+
+    // A file name that every system takes: letters, digits, dots and dashes.
+    private static string FileName(string name)
+    {
+        var plain = new string([.. name.Select(c => char.IsAsciiLetterOrDigit(c) ? char.ToLowerInvariant(c) : '-')]);
+        return string.Join('-', plain.Split('-', StringSplitOptions.RemoveEmptyEntries)) is { Length: > 0 } tidy ? tidy : "plant";
+    }
+}

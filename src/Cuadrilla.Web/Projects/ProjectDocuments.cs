@@ -1,0 +1,41 @@
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Assessments;
+
+namespace Cuadrilla.Web.Projects;
+
+/// <summary>A project with its assessment.</summary>
+/// <param name="Id">Key.</param>
+/// <param name="Edit">Number of the edit in force; writes state it.</param>
+/// <param name="Label">Label of that edit.</param>
+/// <param name="UndoLabel">What undo would take back; null when there is nothing.</param>
+/// <param name="RedoLabel">What redo would bring back; null when there is nothing.</param>
+/// <param name="Specification">What is specified.</param>
+/// <param name="Assessment">What follows; reasons are asked for one by one.</param>
+internal sealed record ProjectDocument(
+    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, PlantSpecification Specification, AssessmentDocument Assessment);
+
+/// <summary>A change to save.</summary>
+/// <param name="BasedOn">The edit it was made on.</param>
+/// <param name="Label">What was changed, 1 to 120 characters.</param>
+/// <param name="Who">Who changed it, 1 to 60 characters.</param>
+/// <param name="Specification">The whole specification after the change.</param>
+internal sealed record EditRequest(long BasedOn, string Label, string Who, PlantSpecification Specification);
+
+/// <summary>An undo or redo.</summary>
+/// <param name="BasedOn">The edit it was asked on.</param>
+/// <param name="Who">Who asked.</param>
+internal sealed record StepRequest(long BasedOn, string Who);
+
+/// <summary>A new, empty project.</summary>
+/// <param name="Name">Name of the plant.</param>
+/// <param name="Who">Who creates it.</param>
+internal sealed record CreateRequest(string Name, string Who);
+
+/// <summary>A write that came too late: both versions, so that the app can merge by field.</summary>
+/// <param name="Type">Kind of problem.</param>
+/// <param name="Title">In short.</param>
+/// <param name="Status">409.</param>
+/// <param name="Detail">In full.</param>
+/// <param name="Base">What the refused write was based on.</param>
+/// <param name="Current">What is in force.</param>
+internal sealed record StaleDocument(string Type, string Title, int Status, string Detail, PlantSpecification Base, ProjectDocument Current);

@@ -1,0 +1,92 @@
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Data;
+using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Http;
+
+namespace Cuadrilla.Web.Projects;
+
+/// <summary>Projects: list, create, import, read, edit, undo, redo.</summary>
+internal static class ProjectEndpoints
+{
+    public static void MapProjects(this WebApplication app)
+    {
+        var group = app.MapGroup("/api/projects").WithTags("Projects");
+        group.MapGet("/", (ProjectStore store) => store.List()).WithName("listProjects");
+        group.MapPost("/", CreateAsync).WithName("createProject").Accepts<CreateRequest>("application/json")
+            .Produces<ProjectDocument>(StatusCodes.Status201Created).Produces<ProblemDocument>(400, Problems.ContentType);
+        group.MapPost("/import", ImportAsync).WithName("importProject").Accepts<ProjectFile>("application/json")
+            .Produces<ProjectDocument>(StatusCodes.Status201Created).Produces<ProblemDocument>(400, Problems.ContentType);
+        group.MapGet("/{id}", (string id, ProjectStore store, ProjectReader reader) =>
+                store.Find(id) is { } head ? Results.Ok(reader.Document(head)) : Unknown())
+            .WithName("getProject").Produces<ProjectDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapPost("/{id}/edits", EditAsync).WithName("saveEdit").Accepts<EditRequest>("application/json")
+            .Produces<ProjectDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
+            .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+        group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
+                StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))
+            .WithName("undo").Accepts<StepRequest>("application/json")
+            .Produces<ProjectDocument>().Produces<ProblemDocument>(400, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+        group.MapPost("/{id}/redo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
+                StepAsync(request, reader, (basedOn, who) => store.Redo(id, basedOn, who)))
+            .WithName("redo").Accepts<StepRequest>("application/json")
+            .Produces<ProjectDocument>().Produces<ProblemDocument>(400, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+    }
+
+    public static IResult Unknown() => Problems.NotFound("There is no such project.");
+
+    private static async Task<IResult> CreateAsync(HttpRequest request, ProjectReader reader)
+    {
+        var wanted = await RequestBody.ReadAsync<CreateRequest>(request);
+        RequireWords("/who", "Who", wanted.Who, 60);
+        var plant = NewPlant.Named(wanted.Name);
+        ProjectFile.Require(plant, reader.Data);
+        var document = reader.Create(plant, wanted.Who, "New plant with starting values");
+        return Results.Created($"/api/projects/{document.Id}", document);
+    }
+
+    private static async Task<IResult> ImportAsync(HttpRequest request, ProjectReader reader)
+    {
+        var plant = ProjectFile.Read(await RequestBody.BytesAsync(request), reader.Data);
+        var document = reader.Create(plant, "import", "Imported from a file");
+        return Results.Created($"/api/projects/{document.Id}", document);
+    }
+
+    private static async Task<IResult> EditAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader)
+    {
+        var edit = await RequestBody.ReadAsync<EditRequest>(request);
+        RequireWords("/label", "Label", edit.Label, 120);
+        RequireWords("/who", "Who", edit.Who, 60);
+        ProjectFile.Require(edit.Specification, reader.Data, "/specification");
+        return Answer(store.Save(id, edit.BasedOn, ProjectReader.Write(edit.Specification), edit.Who, edit.Label), reader, edit.Specification);
+    }
+
+    private static async Task<IResult> StepAsync(HttpRequest request, ProjectReader reader, Func<long, string, WriteOutcome> step)
+    {
+        var wanted = await RequestBody.ReadAsync<StepRequest>(request);
+        RequireWords("/who", "Who", wanted.Who, 60);
+        return Answer(step(wanted.BasedOn, wanted.Who), reader, null);
+    }
+
+    private static IResult Answer(WriteOutcome outcome, ProjectReader reader, PlantSpecification? known) => outcome switch
+    {
+        WriteOutcome.Saved saved => Results.Ok(known is null ? reader.Document(saved.Head) : reader.Document(saved.Head, known)),
+        WriteOutcome.Stale stale => Results.Json(
+            new StaleDocument(
+                "urn:cuadrilla:stale", "Somebody else saved first", StatusCodes.Status409Conflict,
+                $"The change was based on another edit than {stale.Head.Edit}, which is in force. Nothing was saved; merge and save again.",
+                ProjectReader.Read(stale.BaseDocument), reader.Document(stale.Head)),
+            contentType: Problems.ContentType,
+            statusCode: StatusCodes.Status409Conflict),
+        WriteOutcome.Nothing => Problems.Of("nothing-to-do", "Nothing to undo or redo", StatusCodes.Status400BadRequest, "There is nothing to undo or redo.", []),
+        WriteOutcome.Unknown => Unknown(),
+        _ => throw new InvalidOperationException("Unknown outcome."),
+    };
+
+    private static void RequireWords(string pointer, string name, string value, int max)
+    {
+        if (value.Length is 0 || value.Length > max)
+        {
+            throw new InputException(InputProblem.Of(pointer, name, $"{value.Length} characters long", $"1 to {max} characters"));
+        }
+    }
+}
