@@ -72,7 +72,7 @@ public sealed record FluidMachine(
 /// <summary>Hours at one flow.</summary>
 /// <param name="FlowPu">Flow in parts of the rated flow, above 0 to 1.2.</param>
 /// <param name="HoursPerYear">Hours a year, 0 to 8760.</param>
-public readonly record struct DutyPoint(double FlowPu, double HoursPerYear);
+public sealed record DutyPoint(double FlowPu, double HoursPerYear);
 
 /// <summary>How flow is controlled today.</summary>
 public enum PresentControl

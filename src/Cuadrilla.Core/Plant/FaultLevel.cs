@@ -13,7 +13,7 @@ public static class FaultLevel
     /// <param name="RatedKva">Rated power, kVA.</param>
     /// <param name="UkPct">Short-circuit voltage, %.</param>
     /// <param name="LoadLossKw">Load loss at rated current, kW.</param>
-    public readonly record struct TransformerInput(double RatedKva, double UkPct, double LoadLossKw);
+    public sealed record TransformerInput(double RatedKva, double UkPct, double LoadLossKw);
 
     /// <summary>Result.</summary>
     /// <param name="IscKa">Three-phase fault current, kA.</param>

@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Plant;
 public static class WindingHeat
 {
     /// <summary>Rms current of one order.</summary>
-    public readonly record struct OrderCurrent(int Order, double RmsA);
+    public sealed record OrderCurrent(int Order, double RmsA);
 
     /// <summary>Result.</summary>
     /// <param name="HarmonicLossFactor">F_HL, at least 1.</param>

@@ -60,10 +60,10 @@ internal sealed record LineCurrentDocument(
 }
 
 /// <summary>Line current and its fundamental at an angle.</summary>
-internal readonly record struct WavePoint(double AngleDeg, double CurrentA, double FundamentalA);
+internal sealed record WavePoint(double AngleDeg, double CurrentA, double FundamentalA);
 
 /// <summary>One order of the line current.</summary>
-internal readonly record struct WaveOrder(int Order, double RmsA, double Pct);
+internal sealed record WaveOrder(int Order, double RmsA, double Pct);
 
 /// <summary>A link of the loss chain.</summary>
 internal sealed record ChainLinkDocument(string Id, string Name, double InputW, double LossW, double OutputW, Reason Reason);
@@ -85,4 +85,4 @@ internal sealed record AlternativeDocument(
     IReadOnlyList<AlternativePoint> Points);
 
 /// <summary>Line power of an alternative at a point of the duty.</summary>
-internal readonly record struct AlternativePoint(double FlowPu, double HoursPerYear, double LineKw);
+internal sealed record AlternativePoint(double FlowPu, double HoursPerYear, double LineKw);

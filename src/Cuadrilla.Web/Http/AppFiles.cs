@@ -24,7 +24,7 @@ internal static class AppFiles
         });
         var page = File.ReadAllText(Path.Combine(folder, "index.html"));
         app.MapGet("/icon.svg", () => Results.File(Path.Combine(folder, "icon.svg"), "image/svg+xml"));
-        app.MapFallback("{**path}", (HttpContext context) =>
+        app.MapFallback((HttpContext context) =>
         {
             context.Response.Headers.CacheControl = "no-store";
             return Results.Text(page.Replace(Placeholder, SecurityHeaders.Nonce(context), StringComparison.Ordinal), "text/html");

@@ -17,6 +17,13 @@ internal static class OpenApiRules
                 schema.Description = "A number, or null while it is not known.";
             }
 
+            // The kind of a case is always written; the generator leaves it optional.
+            if (schema.Properties?.ContainsKey("kind") == true)
+            {
+                schema.Required ??= new HashSet<string>();
+                schema.Required.Add("kind");
+            }
+
             return Task.CompletedTask;
         });
         options.AddDocumentTransformer((document, _, _) =>

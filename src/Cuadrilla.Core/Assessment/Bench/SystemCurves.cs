@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Assessment.Bench;
 /// <param name="MachinePu">What the machine gives at full speed.</param>
 /// <param name="AdjustedPowerPu">Shaft power with adjusted speed.</param>
 /// <param name="PresentPowerPu">Shaft power with the present control; absent when it is not stated.</param>
-public readonly record struct SystemAtFlow(double FlowPu, double SystemPu, double MachinePu, double AdjustedPowerPu, double? PresentPowerPu);
+public sealed record SystemAtFlow(double FlowPu, double SystemPu, double MachinePu, double AdjustedPowerPu, double? PresentPowerPu);
 
 /// <summary>System and machine curves of a fan or pump.</summary>
 public sealed record SystemCurves(IReadOnlyList<SystemAtFlow> Points)

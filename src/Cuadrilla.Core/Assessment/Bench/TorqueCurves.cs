@@ -8,10 +8,10 @@ namespace Cuadrilla.Core.Assessment.Bench;
 /// <param name="ContinuousNm">What the motor carries for ever.</param>
 /// <param name="PeakNm">Breakdown torque less its margin.</param>
 /// <param name="ConverterNm">What the converter's overload current gives; absent without converter.</param>
-public readonly record struct TorqueAtSpeed(double SpeedRpm, double? LoadNm, double ContinuousNm, double PeakNm, double? ConverterNm);
+public sealed record TorqueAtSpeed(double SpeedRpm, double? LoadNm, double ContinuousNm, double PeakNm, double? ConverterNm);
 
 /// <summary>A point at which the drive works for some time.</summary>
-public readonly record struct WorkingPoint(double FlowPu, double HoursPerYear, double SpeedRpm, double TorqueNm);
+public sealed record WorkingPoint(double FlowPu, double HoursPerYear, double SpeedRpm, double TorqueNm);
 
 /// <summary>Torque over speed with every limit.</summary>
 /// <param name="Points">Curves, ascending in speed.</param>

@@ -1,0 +1,31 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+/** The generated client; every address and shape comes from the OpenAPI document. */
+export const api = createClient<paths>({ baseUrl: "" });
+
+type Schemas = components["schemas"];
+
+export type Project = Schemas["ProjectDocument"];
+export type Specification = Schemas["PlantSpecification"];
+export type Assessment = Schemas["AssessmentDocument"];
+export type Check = Schemas["CheckDocument"];
+export type Verdict = Schemas["Verdict"];
+export type DrivePoint = Schemas["DrivePoint"];
+export type DrivePointFigures = Schemas["DrivePointDocument"];
+export type Lineup = Schemas["Lineup"];
+export type Load = Schemas["Load"];
+export type FluidMachine = Schemas["FluidMachine"];
+export type Scenario = Schemas["Scenario"];
+export type ScenarioResult = Schemas["ScenarioDocument"];
+export type Catalogue = Schemas["CatalogueDocument"];
+export type MotorItem = Schemas["MotorItem"];
+export type ConverterItem = Schemas["ConverterItem"];
+export type Bench = Schemas["BenchDocument"];
+export type Candidate = Schemas["Candidate"];
+export type Reason = Schemas["Reason"];
+export type Figure = Schemas["Figure"];
+export type InputProblem = Schemas["InputProblem"];
+export type Sheet = Schemas["LineupSheet"];
+export type HistoryEntry = Schemas["HistoryEntry"];
+export type Stale = Schemas["StaleDocument"];

@@ -1,0 +1,223 @@
+import { useId, useState, type KeyboardEvent, type ReactNode } from "react";
+import { parseQuantity, showQuantity, type Quantity } from "../lib/units";
+
+/** What became of a committed entry: nothing to say, or why it was refused. */
+export type Outcome = string | undefined;
+
+interface Shell {
+  readonly label: string;
+  readonly note?: string | undefined;
+}
+
+function Row({
+  id,
+  label,
+  note,
+  problem,
+  children,
+}: Shell & { readonly id: string; readonly problem: Outcome; readonly children: ReactNode }) {
+  return (
+    <div className="grid grid-cols-[minmax(0,9.5rem)_minmax(0,1fr)] items-baseline gap-x-2 py-0.5">
+      <label htmlFor={id} className="text-soft">
+        {label}
+      </label>
+      <div className="min-w-0">
+        {children}
+        {note && <p className="text-[12px] text-soft">{note}</p>}
+        {problem && (
+          <p id={`${id}-problem`} role="alert" className="text-[12px] text-fails">
+            {problem}
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Text being typed: committed by Enter or on leaving, taken back by Escape. A refused entry stays to be mended. */
+function useDraft(shown: string, commit: (text: string) => Promise<Outcome> | Outcome) {
+  const [draft, setDraft] = useState<string>();
+  const [problem, setProblem] = useState<Outcome>();
+  const finish = async () => {
+    if (draft === undefined || draft.trim() === shown) {
+      setDraft(undefined);
+      setProblem(undefined);
+      return;
+    }
+    const outcome = await commit(draft);
+    setProblem(outcome);
+    if (outcome === undefined) {
+      setDraft(undefined);
+    }
+  };
+  return {
+    problem,
+    input: {
+      value: draft ?? shown,
+      "aria-invalid": problem !== undefined,
+      onChange: (event: { target: { value: string } }) => setDraft(event.target.value),
+      onBlur: () => void finish(),
+      onKeyDown: (event: KeyboardEvent) => {
+        if (event.key === "Enter") {
+          void finish();
+        } else if (event.key === "Escape") {
+          event.stopPropagation();
+          setDraft(undefined);
+          setProblem(undefined);
+        }
+      },
+    },
+  };
+}
+
+/** A number with its unit; other units of the kind are understood. Empty means not known, where that is allowed. */
+export function QuantityField({
+  label,
+  note,
+  quantity,
+  value,
+  optional = false,
+  placeholder = "not known",
+  onCommit,
+}: Shell & {
+  readonly quantity: Quantity;
+  readonly value: number | null;
+  readonly optional?: boolean;
+  readonly placeholder?: string;
+  readonly onCommit: (value: number | null) => Promise<Outcome>;
+}) {
+  const id = useId();
+  const { input, problem } = useDraft(showQuantity(value, quantity), (text) => {
+    if (text.trim() === "") {
+      return optional ? onCommit(null) : "A value is needed here.";
+    }
+    const parsed = parseQuantity(text, quantity);
+    return parsed.ok ? onCommit(parsed.value) : parsed.message;
+  });
+  return (
+    <Row id={id} label={label} note={note} problem={problem}>
+      <div className="flex items-baseline gap-1">
+        <input
+          id={id}
+          className="entry max-w-28 text-right font-mono"
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder={optional ? placeholder : undefined}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          {...input}
+        />
+        <span className="text-soft">{quantity.unit}</span>
+      </div>
+    </Row>
+  );
+}
+
+/** A line of text. */
+export function TextField({
+  label,
+  note,
+  value,
+  onCommit,
+}: Shell & { readonly value: string; readonly onCommit: (value: string) => Promise<Outcome> }) {
+  const id = useId();
+  const { input, problem } = useDraft(value, (text) => onCommit(text.trim()));
+  return (
+    <Row id={id} label={label} note={note} problem={problem}>
+      <input
+        id={id}
+        className="entry"
+        autoComplete="off"
+        aria-describedby={problem ? `${id}-problem` : undefined}
+        {...input}
+      />
+    </Row>
+  );
+}
+
+/** One of a few. */
+export function ChoiceField<T extends string>({
+  label,
+  note,
+  value,
+  choices,
+  onCommit,
+}: Shell & {
+  readonly value: T;
+  readonly choices: Readonly<Record<T, string>>;
+  readonly onCommit: (value: T) => Promise<Outcome>;
+}) {
+  const id = useId();
+  const [problem, setProblem] = useState<Outcome>();
+  return (
+    <Row id={id} label={label} note={note} problem={problem}>
+      <select
+        id={id}
+        className="entry"
+        value={value}
+        onChange={(event) => void onCommit(event.target.value as T).then(setProblem)}
+      >
+        {(Object.entries(choices) as [T, string][]).map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </Row>
+  );
+}
+
+/** Yes or no. */
+export function SwitchField({
+  label,
+  value,
+  onCommit,
+}: Shell & { readonly value: boolean; readonly onCommit: (value: boolean) => Promise<Outcome> }) {
+  const id = useId();
+  const [problem, setProblem] = useState<Outcome>();
+  return (
+    <Row id={id} label={label} problem={problem}>
+      <input
+        id={id}
+        type="checkbox"
+        className="accent-plum"
+        checked={value}
+        onChange={(event) => void onCommit(event.target.checked).then(setProblem)}
+      />
+    </Row>
+  );
+}
+
+/** A bare number in a table, its meaning given by label. */
+export function CellQuantity({
+  label,
+  quantity,
+  value,
+  onCommit,
+}: {
+  readonly label: string;
+  readonly quantity: Quantity;
+  readonly value: number;
+  readonly onCommit: (value: number) => Promise<Outcome>;
+}) {
+  const id = useId();
+  const { input, problem } = useDraft(showQuantity(value, quantity), (text) => {
+    const parsed = parseQuantity(text, quantity);
+    return parsed.ok ? onCommit(parsed.value) : parsed.message;
+  });
+  return (
+    <>
+      <input
+        aria-label={label}
+        className="entry w-20 text-right font-mono"
+        autoComplete="off"
+        aria-describedby={problem ? `${id}-problem` : undefined}
+        {...input}
+      />
+      {problem && (
+        <p id={`${id}-problem`} role="alert" className="max-w-44 text-[12px] text-fails">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}

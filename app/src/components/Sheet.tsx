@@ -1,0 +1,35 @@
+import { Dialog } from "radix-ui";
+import type { ReactNode } from "react";
+
+/** A dialog of the app. */
+export function Sheet({
+  title,
+  open,
+  onClose,
+  wide = false,
+  children,
+}: {
+  readonly title: string;
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly wide?: boolean;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className={`fixed left-1/2 top-16 z-50 max-h-[80vh] -translate-x-1/2 overflow-auto rounded border border-rule bg-panel p-4 shadow-lg ${wide ? "w-[720px]" : "w-[560px]"}`}
+        >
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Dialog.Title className="text-[16px] font-bold">{title}</Dialog.Title>
+            <Dialog.Close className="button">Close</Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,131 @@
+import { useQuery } from "@tanstack/react-query";
+import { Tabs } from "radix-ui";
+import { lazy, Suspense, useState } from "react";
+import { api, type Bench as BenchData, type Check } from "../../api/client";
+import { Failed, Loading } from "../../components/States";
+import { findPoint } from "../../lib/specification";
+import type { Row, Selection } from "../board/selection";
+import { useProject } from "../project/ProjectContext";
+import { CellChecks } from "./CellChecks";
+import { EntryTab } from "./EntryTab";
+import type { Reasoned } from "./ReasonSheet";
+
+const FitTab = lazy(async () => ({ default: (await import("./FitTab")).FitTab }));
+const LineTab = lazy(async () => ({ default: (await import("./LineTab")).LineTab }));
+const LossTab = lazy(async () => ({ default: (await import("./LossTab")).LossTab }));
+const CostTab = lazy(async () => ({ default: (await import("./CostTab")).CostTab }));
+const CandidatesTab = lazy(async () => ({ default: (await import("./CandidatesTab")).CandidatesTab }));
+const ReasonSheet = lazy(async () => ({ default: (await import("./ReasonSheet")).ReasonSheet }));
+
+const tabs = {
+  entry: "Entries",
+  fit: "Fit",
+  line: "Line current",
+  loss: "Losses",
+  cost: "Cost",
+  candidates: "Candidates",
+} as const;
+type Tab = keyof typeof tabs;
+
+const firstTab: Readonly<Record<Row, Tab>> = {
+  supply: "line",
+  converter: "fit",
+  cable: "entry",
+  motor: "fit",
+  load: "entry",
+};
+
+/** Pictures and numbers of the chosen cell, live. */
+export function Bench({
+  selection,
+  onReason,
+  onLeave,
+}: {
+  readonly selection: Selection;
+  readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void;
+  readonly onLeave: () => void;
+}) {
+  const { project } = useProject();
+  const { point: id, row } = selection;
+  const [chosen, setChosen] = useState<{ row: Row; tab: Tab }>();
+  const [figure, setFigure] = useState<Reasoned>();
+  const point = findPoint(project.specification, id);
+  const bench = useQuery({
+    queryKey: ["bench", project.id, id, project.edit],
+    placeholderData: (previous: BenchData | undefined) => (previous?.drivePointId === id ? previous : undefined),
+    queryFn: async (): Promise<BenchData> => {
+      const { data } = await api.GET("/api/projects/{id}/drive-points/{point}/bench", {
+        params: { path: { id: project.id, point: id } },
+      });
+      if (!data) {
+        throw new Error("The server does not answer.");
+      }
+      return data;
+    },
+  });
+  if (!point) {
+    return null;
+  }
+  const available = (Object.keys(tabs) as Tab[]).filter(
+    (t) => t !== "candidates" || row === "motor" || row === "converter",
+  );
+  const tab = chosen?.row === row && available.includes(chosen.tab) ? chosen.tab : firstTab[row];
+  return (
+    <aside
+      id="bench"
+      aria-label="Bench"
+      className="w-[372px] shrink-0 overflow-y-auto border-l border-rule bg-panel p-3"
+      onKeyDown={(event) => {
+        if (event.key === "Escape" && !event.defaultPrevented) {
+          onLeave();
+        }
+      }}
+    >
+      <h2 className="text-[15px] font-bold">
+        {point.tag} {point.name} · {row}
+      </h2>
+      <Tabs.Root value={tab} onValueChange={(value) => setChosen({ row, tab: value as Tab })}>
+        <Tabs.List aria-label="Bench pages" className="mt-1 flex flex-wrap gap-x-3 border-b border-rule">
+          {available.map((t) => (
+            <Tabs.Trigger
+              key={t}
+              value={t}
+              className="border-b-2 border-transparent py-1 data-[state=active]:border-plum data-[state=active]:font-semibold"
+            >
+              {tabs[t]}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <Tabs.Content value={tab} className="pt-2">
+          {tab === "entry" ? (
+            <EntryTab key={id} point={point} row={row} columns={selection.columns} />
+          ) : (
+            <Suspense fallback={<Loading what="pictures" />}>
+              {tab === "candidates" && (row === "motor" || row === "converter") && (
+                <CandidatesTab selection={selection} kind={row} />
+              )}
+              {tab !== "candidates" && bench.isPending && <Loading what="figures" />}
+              {tab !== "candidates" && bench.isError && (
+                <Failed
+                  what="The figures could not be read."
+                  detail={bench.error.message}
+                  retry={() => void bench.refetch()}
+                />
+              )}
+              {bench.data && tab === "fit" && <FitTab bench={bench.data} row={row} onFigure={setFigure} />}
+              {bench.data && tab === "line" && <LineTab bench={bench.data} onFigure={setFigure} />}
+              {bench.data && tab === "loss" && <LossTab bench={bench.data} onFigure={setFigure} />}
+              {bench.data && tab === "cost" && (
+                <CostTab bench={bench.data} currency={project.specification.tariff.currency} onFigure={setFigure} />
+              )}
+            </Suspense>
+          )}
+        </Tabs.Content>
+      </Tabs.Root>
+      <CellChecks point={id} row={row} onReason={onReason} />
+      <Suspense fallback={null}>
+        {figure && <ReasonSheet subject={figure} onClose={() => setFigure(undefined)} />}
+      </Suspense>
+    </aside>
+  );
+}

@@ -1,0 +1,125 @@
+import { useState } from "react";
+import type { Candidate } from "../../api/client";
+import { Failed, Loading } from "../../components/States";
+import { VerdictMark } from "../../components/VerdictMark";
+import { n } from "../../lib/format";
+import { useCandidates, type CandidateKind } from "../board/CandidateSearch";
+import type { Selection } from "../board/selection";
+import { useChoose } from "../board/useChoose";
+import { useProject } from "../project/ProjectContext";
+
+/** Every item of the catalogue, judged: best first, with the reason why it fits or not. */
+export function CandidatesTab({ selection, kind }: { readonly selection: Selection; readonly kind: CandidateKind }) {
+  const { project } = useProject();
+  const candidates = useCandidates(selection.point, kind);
+  const choose = useChoose();
+  const [asking, setAsking] = useState<Candidate>();
+  const [all, setAll] = useState(false);
+  if (candidates.isPending) {
+    return <Loading what="candidates" />;
+  }
+  if (candidates.isError) {
+    return <Failed what="The candidates could not be read." detail={candidates.error.message} />;
+  }
+  const list = candidates.data;
+  const best = list[0];
+  const fitting = list.filter((c) => c.fits).length;
+  const shown = all ? list : list.slice(0, Math.max(12, list.findIndex((c) => c.isChosen) + 1));
+  return (
+    <>
+      <p className="text-soft">
+        {fitting} of {list.length} fit. Best: lowest lifetime cost
+        {best?.lifetimeCost === null ? " (by price: the duty is open)" : ` in ${project.specification.tariff.currency}`}
+        .
+      </p>
+      {asking && (
+        <ReasonForm
+          candidate={asking}
+          best={best}
+          onCancel={() => setAsking(undefined)}
+          onChoose={(reason) => {
+            void choose(selection.columns, kind, asking, best, reason);
+            setAsking(undefined);
+          }}
+        />
+      )}
+      <ul className="mt-1" aria-label="Candidates, best first">
+        {shown.map((c) => (
+          <li key={c.itemId} className={`border-b border-rule py-1 ${c.isChosen ? "bg-plum-wash" : ""}`}>
+            <button
+              type="button"
+              className="block w-full text-left hover:bg-plum-wash"
+              aria-pressed={c.isChosen}
+              onClick={() => (c.itemId === best?.itemId ? void choose(selection.columns, kind, c, best) : setAsking(c))}
+            >
+              <span className="flex items-baseline gap-1.5">
+                <VerdictMark verdict={c.fits ? (c.usagePct > 90 ? "tight" : "holds") : "fails"} size={10} labelled />
+                <span className="flex-1 font-semibold">
+                  {c.name}
+                  {c.itemId === best?.itemId && <span className="text-plum"> · best</span>}
+                  {c.isChosen && <span className="text-plum"> · chosen</span>}
+                </span>
+                <span className="font-mono text-[12px]">
+                  {c.lifetimeCost === null ? `${n(c.priceIndex)} pt` : n(c.lifetimeCost, 6)}
+                </span>
+              </span>
+              <span className="block pl-4 text-[12px] text-soft">
+                {n(c.ratedCurrentA)} A · {c.reason}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {shown.length < list.length && (
+        <button type="button" className="button mt-2" onClick={() => setAll(true)}>
+          Show all {list.length}
+        </button>
+      )}
+    </>
+  );
+}
+
+function ReasonForm({
+  candidate,
+  best,
+  onChoose,
+  onCancel,
+}: {
+  readonly candidate: Candidate;
+  readonly best: Candidate | undefined;
+  readonly onChoose: (reason: string) => void;
+  readonly onCancel: () => void;
+}) {
+  const [reason, setReason] = useState("");
+  return (
+    <form
+      className="my-2 border-l-4 border-plum bg-card p-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onChoose(reason.trim());
+      }}
+    >
+      <label className="block">
+        <span className="block">
+          <strong>{candidate.name}</strong> is not the best; {best?.name} is. Your choice stands. Why this one?
+        </span>
+        <input
+          className="entry mt-1"
+          value={reason}
+          autoFocus
+          maxLength={300}
+          placeholder="spare in store, same as the neighbour, …"
+          onChange={(e) => setReason(e.target.value)}
+        />
+      </label>
+      <span className="mt-2 flex gap-2">
+        <button type="submit" className="button button-main">
+          Choose it
+        </button>
+        <button type="button" className="button" onClick={onCancel}>
+          Leave it
+        </button>
+      </span>
+    </form>
+  );
+}

@@ -1,0 +1,83 @@
+import { Bar, BarChart, CartesianGrid, XAxis, YAxis } from "recharts";
+import type { Bench } from "../../api/client";
+import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { Frame, NumberTable } from "../../components/charts/Frame";
+import { VerdictMark } from "../../components/VerdictMark";
+import { n } from "../../lib/format";
+import { FigureList, Missing } from "./FigureList";
+import type { Reasoned } from "./ReasonSheet";
+
+/** A year's energy and cost of the alternatives at equal delivered flow. */
+export function CostTab({
+  bench,
+  currency,
+  onFigure,
+}: {
+  readonly bench: Bench;
+  readonly currency: string;
+  readonly onFigure: (subject: Reasoned) => void;
+}) {
+  const chosen = bench.alternatives.find((a) => a.isChosen);
+  const present = bench.alternatives.find((a) => a.id === "present");
+  if (!chosen) {
+    return <Missing names={bench.missing.length > 0 ? bench.missing : ["hours at each flow"]} />;
+  }
+  const data = [...chosen.points]
+    .map((p) => ({
+      flow: Math.round(1000 * p.flowPu) / 10,
+      chosen: p.lineKw,
+      present: present?.points.find((x) => x.flowPu === p.flowPu)?.lineKw ?? null,
+    }))
+    .sort((a, b) => a.flow - b.flow);
+  return (
+    <>
+      <Frame
+        title="Power at the meter"
+        legend={[
+          ...(present ? [{ name: "as today", colour: soft, shape: "bar" as const }] : []),
+          { name: "as specified", colour: plum, shape: "bar" },
+        ]}
+        table={
+          <NumberTable
+            heads={["flow %", "today kW", "specified kW"]}
+            rows={data.map((d) => [n(d.flow), n(d.present), n(d.chosen)])}
+          />
+        }
+      >
+        <BarChart {...size} height={180} data={data} accessibilityLayer={false}>
+          <CartesianGrid stroke={rule} vertical={false} />
+          <XAxis dataKey="flow" tick={tick} label={xTitle("flow, % of rated")} height={34} />
+          <YAxis tick={tick} width={52} label={yTitle("kW")} />
+          {present && <Bar dataKey="present" fill={soft} isAnimationActive={false} />}
+          <Bar dataKey="chosen" fill={plum} isAnimationActive={false} />
+        </BarChart>
+      </Frame>
+      <FigureList figures={bench.figures} only={["year-energy", "saving", "payback"]} onFigure={onFigure} />
+      <h3 className="section-title">Alternatives at equal delivered flow</h3>
+      <table className="table">
+        <thead>
+          <tr>
+            <th>cheapest lifetime first</th>
+            <th className="num">MWh/a</th>
+            <th className="num">{currency}/a</th>
+            <th className="num">lifetime {currency}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {bench.alternatives.map((a) => (
+            <tr key={a.id} className={a.isChosen ? "bg-plum-wash font-semibold" : ""}>
+              <td>
+                {a.isChosen && <VerdictMark verdict="holds" size={9} />} {a.name}
+                {a.isChosen && " (chosen)"}
+              </td>
+              <td className="num">{n(a.energyKwh / 1000)}</td>
+              <td className="num">{n(a.costPerYear, 5)}</td>
+              <td className="num">{n(a.lifetimeCost, 6)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-[12px] text-soft">Energy is compared in kW and kWh; amperes only size the equipment.</p>
+    </>
+  );
+}

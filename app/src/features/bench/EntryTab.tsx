@@ -1,0 +1,226 @@
+import type { DrivePoint } from "../../api/client";
+import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
+import { quantities } from "../../lib/units";
+import type { Row } from "../board/selection";
+import { LoadEntry } from "./LoadEntry";
+import { usePointEdit, type PointEdit } from "./usePointEdit";
+
+const materials = { copper: "copper", aluminium: "aluminium" } as const;
+
+/** The entries of a cell. With several columns selected, an entry of cable, feeder or choice settings applies to all. */
+export function EntryTab({
+  point,
+  row,
+  columns,
+}: {
+  readonly point: DrivePoint;
+  readonly row: Row;
+  readonly columns: readonly string[];
+}) {
+  const one = usePointEdit([point.id]);
+  const all = usePointEdit(columns);
+  return (
+    <>
+      {row === "load" && (
+        <>
+          <TextField label="Tag" value={point.tag} onCommit={(tag) => one("tag", (p) => ({ ...p, tag }))} />
+          <TextField label="Name" value={point.name} onCommit={(name) => one("name", (p) => ({ ...p, name }))} />
+          <LoadEntry point={point} edit={one} />
+        </>
+      )}
+      {row === "supply" && <FeederEntry point={point} edit={all} />}
+      {row === "cable" && <CableEntry point={point} edit={all} />}
+      {row === "motor" && <MotorEntry point={point} edit={all} />}
+      {row === "converter" && <ConverterEntry point={point} edit={all} />}
+    </>
+  );
+}
+
+interface Props {
+  readonly point: DrivePoint;
+  readonly edit: PointEdit;
+}
+
+function FeederEntry({ point, edit }: Props) {
+  const { feeder } = point;
+  return (
+    <>
+      <ChoiceField
+        label="Connection"
+        value={feeder.kind}
+        choices={{ "on-busbar": "on the busbar", "by-cable": "by a cable of its own" }}
+        onCommit={(kind) =>
+          edit("feeder", (p) => ({
+            ...p,
+            feeder:
+              kind === "on-busbar"
+                ? { kind }
+                : { kind, lengthM: null, crossSectionMm2: null, parallelRuns: 1, material: "copper" },
+          }))
+        }
+      />
+      {feeder.kind === "by-cable" && (
+        <>
+          <QuantityField
+            label="Length"
+            optional
+            quantity={quantities.lengthM}
+            value={feeder.lengthM}
+            onCommit={(lengthM) => edit("feeder length", withFeeder({ lengthM }))}
+          />
+          <QuantityField
+            label="Cross-section"
+            optional
+            quantity={quantities.crossSectionMm2}
+            value={feeder.crossSectionMm2}
+            onCommit={(crossSectionMm2) => edit("feeder cross-section", withFeeder({ crossSectionMm2 }))}
+          />
+          <QuantityField
+            label="Cables in parallel"
+            quantity={quantities.plain}
+            value={feeder.parallelRuns}
+            onCommit={(runs) => edit("feeder cables", withFeeder({ parallelRuns: runs ?? 1 }))}
+          />
+          <ChoiceField
+            label="Conductor"
+            value={feeder.material}
+            choices={materials}
+            onCommit={(material) => edit("feeder conductor", withFeeder({ material }))}
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+type ByCable = Extract<DrivePoint["feeder"], { kind: "by-cable" }>;
+
+function withFeeder(change: Partial<ByCable>) {
+  return (p: DrivePoint): DrivePoint =>
+    p.feeder.kind === "by-cable" ? { ...p, feeder: { ...p.feeder, ...change } } : p;
+}
+
+function CableEntry({ point, edit }: Props) {
+  const { cable } = point;
+  const withCable = (change: Partial<DrivePoint["cable"]>) => (p: DrivePoint) => ({
+    ...p,
+    cable: { ...p.cable, ...change },
+  });
+  return (
+    <>
+      <QuantityField
+        label="Length"
+        optional
+        quantity={quantities.lengthM}
+        value={cable.lengthM}
+        onCommit={(lengthM) => edit("cable length", withCable({ lengthM }))}
+      />
+      <QuantityField
+        label="Cross-section"
+        optional
+        quantity={quantities.crossSectionMm2}
+        value={cable.crossSectionMm2}
+        onCommit={(crossSectionMm2) => edit("cable cross-section", withCable({ crossSectionMm2 }))}
+      />
+      <QuantityField
+        label="Cables in parallel"
+        quantity={quantities.plain}
+        value={cable.parallelRuns}
+        onCommit={(runs) => edit("cables in parallel", withCable({ parallelRuns: runs ?? 1 }))}
+      />
+      <ChoiceField
+        label="Conductor"
+        value={cable.material}
+        choices={materials}
+        onCommit={(material) => edit("cable conductor", withCable({ material }))}
+      />
+      <SwitchField
+        label="Screened"
+        value={cable.screened}
+        onCommit={(screened) => edit("cable screen", withCable({ screened }))}
+      />
+    </>
+  );
+}
+
+type CatalogueMotor = Extract<DrivePoint["motor"], { kind: "catalogue" }>;
+
+function MotorEntry({ point, edit }: Props) {
+  const { motor } = point;
+  if (motor.kind === "not-chosen") {
+    return <p className="text-soft">No motor yet. Choose one under Candidates, or type its kW in the cell.</p>;
+  }
+  const withMotor = (change: Partial<CatalogueMotor>) => (p: DrivePoint) =>
+    p.motor.kind === "catalogue" ? { ...p, motor: { ...p.motor, ...change } } : p;
+  return (
+    <>
+      <ChoiceField
+        label="Cooling"
+        value={motor.cooling}
+        choices={{ "own-fan": "fan on its own shaft", "separate-fan": "separately driven fan" }}
+        onCommit={(cooling) => edit("motor cooling", withMotor({ cooling }))}
+      />
+      <ChoiceField
+        label="Temperature rise used"
+        value={motor.riseUsed}
+        choices={{ b: "class B (80 K), long life", f: "class F (105 K)" }}
+        onCommit={(riseUsed) => edit("temperature rise", withMotor({ riseUsed }))}
+      />
+      <TextField
+        label="Reason for this motor"
+        value={motor.reason}
+        onCommit={(reason) => edit("reason for the motor", withMotor({ reason }))}
+      />
+      <button
+        type="button"
+        className="button mt-2"
+        onClick={() => void edit("motor taken off", (p) => ({ ...p, motor: { kind: "not-chosen" } }))}
+      >
+        Take the motor off
+      </button>
+    </>
+  );
+}
+
+type CatalogueConverter = Extract<DrivePoint["converter"], { kind: "catalogue" }>;
+
+function ConverterEntry({ point, edit }: Props) {
+  const { converter } = point;
+  if (converter.kind === "not-chosen") {
+    return <p className="text-soft">No converter yet. Choose one under Candidates, or type its kW in the cell.</p>;
+  }
+  const withConverter = (change: Partial<CatalogueConverter>) => (p: DrivePoint) =>
+    p.converter.kind === "catalogue" ? { ...p, converter: { ...p.converter, ...change } } : p;
+  return (
+    <>
+      <ChoiceField
+        label="Overload duty"
+        value={converter.duty}
+        choices={{ light: "light: 110 % for 60 s", heavy: "heavy: 150 % for 60 s" }}
+        onCommit={(duty) => edit("overload duty", withConverter({ duty }))}
+      />
+      <QuantityField
+        label="Switching frequency"
+        quantity={quantities.switchingKhz}
+        value={converter.switchingKhz}
+        onCommit={(khz) => edit("switching frequency", withConverter({ switchingKhz: khz ?? 4 }))}
+      />
+      <TextField
+        label="Reason for this converter"
+        value={converter.reason}
+        onCommit={(reason) => edit("reason for the converter", withConverter({ reason }))}
+      />
+      <button
+        type="button"
+        className="button mt-2"
+        onClick={() => void edit("converter taken off", (p) => ({ ...p, converter: { kind: "not-chosen" } }))}
+      >
+        Take the converter off
+      </button>
+      <p className="mt-3 border-l-4 border-tight bg-card p-2 text-[12px]">
+        <strong>Caution:</strong> the link stays charged after switching off. Lock out, wait for discharge, prove the
+        absence of voltage; follow the maker’s instructions and local codes.
+      </p>
+    </>
+  );
+}

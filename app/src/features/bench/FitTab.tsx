@@ -1,0 +1,172 @@
+import { CartesianGrid, ComposedChart, Line, Scatter, XAxis, YAxis } from "recharts";
+import type { Bench } from "../../api/client";
+import { bench as size, blue, ink, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { Frame, NumberTable } from "../../components/charts/Frame";
+import { n } from "../../lib/format";
+import type { Row } from "../board/selection";
+import { FigureList, Missing } from "./FigureList";
+import type { Reasoned } from "./ReasonSheet";
+
+interface Props {
+  readonly bench: Bench;
+  readonly row: Row;
+  readonly onFigure: (subject: Reasoned) => void;
+}
+
+/** Does it fit: the system's curve for a load, torque over speed with every limit otherwise. */
+export function FitTab({ bench, row, onFigure }: Props) {
+  return (
+    <>
+      {bench.missing.length > 0 && <Missing names={bench.missing} />}
+      {row === "load"
+        ? bench.system && <SystemPicture system={bench.system} />
+        : bench.torque && <TorquePicture torque={bench.torque} />}
+      {row === "converter" && bench.ladder.length > 0 && <Ladder ladder={bench.ladder} />}
+      <FigureList
+        figures={bench.figures}
+        only={
+          row === "load"
+            ? ["shaft-power", "shaft-torque", "flow-begins"]
+            : ["shaft-torque", "motor-current", "motor-efficiency"]
+        }
+        onFigure={onFigure}
+      />
+    </>
+  );
+}
+
+function TorquePicture({ torque }: { readonly torque: NonNullable<Bench["torque"]> }) {
+  const data = torque.points.map((p) => ({ ...p }));
+  const highest = Math.max(
+    ...torque.points.map((p) => Math.max(p.peakNm, p.continuousNm)),
+    ...torque.working.map((w) => w.torqueNm),
+  );
+  const hasConverter = torque.points.some((p) => p.converterNm !== null);
+  const working = torque.working.map((w) => ({ speedRpm: w.speedRpm, point: w.torqueNm }));
+  return (
+    <Frame
+      title="Torque over speed"
+      legend={[
+        { name: "load", colour: ink, shape: "line" },
+        { name: "continuous", colour: plum, shape: "line" },
+        { name: "peak less margin", colour: soft, shape: "dash" },
+        ...(hasConverter ? [{ name: "converter overload", colour: blue, shape: "dash" as const }] : []),
+      ]}
+      table={
+        <NumberTable
+          heads={["rpm", "load Nm", "continuous Nm", "peak Nm", "converter Nm"]}
+          rows={torque.points
+            .filter((_, i) => i % 4 === 0)
+            .map((p) => [n(p.speedRpm, 4), n(p.loadNm), n(p.continuousNm), n(p.peakNm), n(p.converterNm)])}
+        />
+      }
+    >
+      <ComposedChart {...size} data={data} accessibilityLayer={false}>
+        <CartesianGrid stroke={rule} vertical={false} />
+        <XAxis
+          dataKey="speedRpm"
+          type="number"
+          tick={tick}
+          domain={[0, "dataMax"]}
+          tickCount={7}
+          tickFormatter={(v: number) => n(v, 4)}
+          label={xTitle("speed, rpm")}
+          height={34}
+          allowDuplicatedCategory={false}
+        />
+        <YAxis
+          tick={tick}
+          domain={[0, Math.ceil(highest * 1.05)]}
+          tickFormatter={(v: number) => n(v)}
+          width={52}
+          label={yTitle("torque, Nm")}
+        />
+        <Line dataKey="peakNm" stroke={soft} strokeDasharray="4 3" dot={false} isAnimationActive={false} />
+        {hasConverter && (
+          <Line dataKey="converterNm" stroke={blue} strokeDasharray="2 3" dot={false} isAnimationActive={false} />
+        )}
+        <Line dataKey="continuousNm" stroke={plum} strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Line dataKey="loadNm" stroke={ink} strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Scatter data={working} dataKey="point" fill="white" stroke={ink} strokeWidth={1.6} isAnimationActive={false} />
+      </ComposedChart>
+    </Frame>
+  );
+}
+
+function SystemPicture({ system }: { readonly system: NonNullable<Bench["system"]> }) {
+  const data = system.points.map((p) => ({
+    flow: 100 * p.flowPu,
+    system: 100 * p.systemPu,
+    machine: 100 * p.machinePu,
+    adjusted: 100 * p.adjustedPowerPu,
+    present: p.presentPowerPu === null ? null : 100 * p.presentPowerPu,
+  }));
+  const hasPresent = data.some((d) => d.present !== null);
+  return (
+    <Frame
+      title="System, machine and shaft power"
+      legend={[
+        { name: "system", colour: ink, shape: "line" },
+        { name: "machine at full speed", colour: soft, shape: "dash" },
+        { name: "power, speed adjusted", colour: plum, shape: "line" },
+        ...(hasPresent ? [{ name: "power as today", colour: blue, shape: "dash" as const }] : []),
+      ]}
+      table={
+        <NumberTable
+          heads={["flow %", "system %", "machine %", "power adjusted %", "power today %"]}
+          rows={data.map((d) => [n(d.flow), n(d.system), n(d.machine), n(d.adjusted), n(d.present)])}
+        />
+      }
+    >
+      <ComposedChart {...size} data={data} accessibilityLayer={false}>
+        <CartesianGrid stroke={rule} vertical={false} />
+        <XAxis
+          dataKey="flow"
+          type="number"
+          tick={tick}
+          domain={[0, 110]}
+          ticks={[0, 20, 40, 60, 80, 100]}
+          label={xTitle("flow, % of rated")}
+          height={34}
+        />
+        <YAxis tick={tick} domain={[0, "auto"]} width={52} label={yTitle("% of rated")} />
+        <Line dataKey="machine" stroke={soft} strokeDasharray="4 3" dot={false} isAnimationActive={false} />
+        <Line dataKey="system" stroke={ink} strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Line dataKey="adjusted" stroke={plum} strokeWidth={2} dot={false} isAnimationActive={false} />
+        {hasPresent && (
+          <Line
+            dataKey="present"
+            stroke={blue}
+            strokeDasharray="4 3"
+            strokeWidth={2}
+            dot={false}
+            isAnimationActive={false}
+          />
+        )}
+      </ComposedChart>
+    </Frame>
+  );
+}
+
+function Ladder({ ladder }: { readonly ladder: Bench["ladder"] }) {
+  return (
+    <table className="table mt-2">
+      <thead>
+        <tr>
+          <th>plate rating to site rating</th>
+          <th className="num">factor</th>
+          <th className="num">A</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ladder.map((r) => (
+          <tr key={r.name}>
+            <td>{r.name}</td>
+            <td className="num">{r.factor.toFixed(3)}</td>
+            <td className="num">{n(r.currentA, 4)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,105 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, type Check, type Reason } from "../../api/client";
+import { Sheet } from "../../components/Sheet";
+import { Failed, Loading } from "../../components/States";
+import { VerdictWord } from "../../components/VerdictMark";
+import { n } from "../../lib/format";
+import { figureText } from "../ledger/Ledger";
+import { useProject } from "../project/ProjectContext";
+
+/** Something whose reason can be opened. */
+export type Reasoned =
+  { readonly title: string; readonly reason: Reason } | { readonly check: Pick<Check, "id" | "drivePointId"> };
+
+/** Why a figure is what it is: formula, numbers, source, inputs. */
+export function ReasonSheet({ subject, onClose }: { readonly subject: Reasoned; readonly onClose: () => void }) {
+  return "check" in subject ? (
+    <CheckReason id={subject.check.id} drivePointId={subject.check.drivePointId} onClose={onClose} />
+  ) : (
+    <Sheet title={subject.title} open onClose={onClose}>
+      <ReasonBody reason={subject.reason} />
+    </Sheet>
+  );
+}
+
+function CheckReason({
+  id,
+  drivePointId,
+  onClose,
+}: {
+  readonly id: string;
+  readonly drivePointId: string;
+  readonly onClose: () => void;
+}) {
+  const { project } = useProject();
+  const check = useQuery({
+    queryKey: ["bench", project.id, "check", id, drivePointId, project.edit],
+    queryFn: async () => {
+      const { data } = await api.GET("/api/projects/{id}/checks/{checkId}", {
+        params: { path: { id: project.id, checkId: id }, query: { drivePointId } },
+      });
+      if (!data) {
+        throw new Error("The check could not be read.");
+      }
+      return data;
+    },
+  });
+  return (
+    <Sheet title={check.data?.title ?? id} open onClose={onClose}>
+      {check.isPending && <Loading what="reason" />}
+      {check.isError && <Failed what="The reason could not be read." detail={check.error.message} />}
+      {check.data && (
+        <>
+          <p className="flex items-baseline gap-4">
+            <VerdictWord verdict={check.data.verdict} />
+            <span className="font-mono">{figureText(check.data)}</span>
+            {check.data.marginPct !== null && <span className="text-soft">margin {n(check.data.marginPct)} %</span>}
+          </p>
+          {check.data.scenario && <p className="text-soft">Scenario: {check.data.scenario}</p>}
+          {check.data.relief && <p className="mt-1">{check.data.relief}</p>}
+          {check.data.reason && <ReasonBody reason={check.data.reason} />}
+          <p className="mt-2 text-[12px] text-soft">
+            Check <span className="font-mono">{check.data.id}</span>
+          </p>
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+function ReasonBody({ reason }: { readonly reason: Reason }) {
+  return (
+    <dl className="mt-3 grid grid-cols-[72px_1fr] gap-x-3 gap-y-2">
+      <dt className="text-soft">Formula</dt>
+      <dd className="font-mono">{reason.formula}</dd>
+      <dt className="text-soft">Numbers</dt>
+      <dd className="break-words border-l-4 border-plum bg-card p-2 font-mono">{reason.withNumbers}</dd>
+      {reason.source && (
+        <>
+          <dt className="text-soft">Source</dt>
+          <dd>{reason.source}</dd>
+        </>
+      )}
+      {reason.inputs.length > 0 && (
+        <>
+          <dt className="text-soft">Inputs</dt>
+          <dd>
+            <table className="table">
+              <tbody>
+                {reason.inputs.map((i) => (
+                  <tr key={i.name}>
+                    <td>{i.name}</td>
+                    <td className="num">
+                      {i.value} {i.unit}
+                    </td>
+                    <td className="text-soft">{i.origin}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </dd>
+        </>
+      )}
+    </dl>
+  );
+}

@@ -1,0 +1,225 @@
+import { useCallback, useEffect, useMemo, useRef, type KeyboardEvent } from "react";
+import type { Lineup } from "../../api/client";
+import { Empty } from "../../components/States";
+import { usage } from "../../lib/verdict";
+import { addPoint } from "../../lib/specification";
+import { useItems } from "../project/useCatalogue";
+import { useProject } from "../project/ProjectContext";
+import { BoardCell, cellId } from "./BoardCell";
+import { cellText } from "./cellText";
+import { moved, rows, type Row, type Selection } from "./selection";
+import { useBoardActions } from "./useBoardActions";
+import { useCellChecks } from "./useCellChecks";
+
+interface Props {
+  readonly selection: Selection | undefined;
+  readonly onSelect: (selection: Selection) => void;
+  readonly onOpen: () => void;
+  readonly onSearch: (first: string) => void;
+}
+
+/** Lineups as busbars, drive points as columns, bands in the direction of power. */
+export function Board({ selection, onSelect, onOpen, onSearch }: Props) {
+  const { project } = useProject();
+  const { specification } = project;
+  const actions = useBoardActions(selection, onSelect);
+  const frame = useRef<HTMLDivElement>(null);
+
+  // Focus follows the selection, but only while the board has it: a click in the bench must not be robbed.
+  useEffect(() => {
+    if (selection && frame.current?.contains(document.activeElement)) {
+      document.getElementById(cellId(selection.point, selection.row))?.focus();
+    }
+  }, [selection]);
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (!selection || event.ctrlKey || event.metaKey) {
+      return;
+    }
+    const arrows: Record<string, [number, number]> = {
+      ArrowLeft: [-1, 0],
+      ArrowRight: [1, 0],
+      ArrowUp: [0, -1],
+      ArrowDown: [0, 1],
+      Home: [-9999, 0],
+      End: [9999, 0],
+    };
+    const arrow = arrows[event.key];
+    if (arrow) {
+      event.preventDefault();
+      if (event.altKey) {
+        actions.move(Math.sign(arrow[0]));
+      } else {
+        onSelect(moved(specification, selection, arrow[0], arrow[1], event.shiftKey));
+      }
+    } else if (event.key === "Enter") {
+      event.preventDefault();
+      onOpen();
+    } else if (event.key === "Insert") {
+      actions.add();
+    } else if (event.key === "Delete") {
+      actions.remove();
+    } else if (
+      event.key.length === 1 &&
+      /\S/.test(event.key) &&
+      !event.altKey &&
+      (selection.row === "motor" || selection.row === "converter")
+    ) {
+      event.preventDefault();
+      event.stopPropagation();
+      onSearch(event.key);
+    }
+  };
+
+  return (
+    <div ref={frame} onKeyDown={onKeyDown} className="min-w-0 p-3">
+      <div className="mb-1 flex flex-wrap items-center gap-1.5">
+        <button type="button" className="button" onClick={actions.add}>
+          Add drive point
+        </button>
+        <button type="button" className="button" disabled={!selection} onClick={actions.copy}>
+          Copy
+        </button>
+        <button
+          type="button"
+          className="button"
+          disabled={!selection}
+          onClick={() => actions.move(-1)}
+          aria-label="Move left"
+        >
+          ←
+        </button>
+        <button
+          type="button"
+          className="button"
+          disabled={!selection}
+          onClick={() => actions.move(1)}
+          aria-label="Move right"
+        >
+          →
+        </button>
+        <button type="button" className="button" disabled={!selection} onClick={actions.remove}>
+          Remove
+        </button>
+        {selection && selection.columns.length > 1 && (
+          <span className="text-plum">{selection.columns.length} columns selected: a choice applies to all</span>
+        )}
+      </div>
+      {specification.lineups.map((lineup) => (
+        <LineupBoard key={lineup.id} lineup={lineup} selection={selection} onSelect={onSelect} />
+      ))}
+    </div>
+  );
+}
+
+function LineupBoard({
+  lineup,
+  selection,
+  onSelect,
+}: {
+  readonly lineup: Lineup;
+  readonly selection: Selection | undefined;
+  readonly onSelect: (selection: Selection) => void;
+}) {
+  const { project, before, edit } = useProject();
+  const { specification, assessment } = project;
+  const items = useItems();
+  const checksOf = useCellChecks(assessment);
+  const figures = useMemo(
+    () => new Map(assessment.drivePoints.map((d) => [d.drivePointId, d])),
+    [assessment.drivePoints],
+  );
+  const usedBefore = useMemo(
+    () => new Map(before?.checks.map((c) => [`${c.id}/${c.drivePointId}`, usage(c)])),
+    [before],
+  );
+  const latest = useRef({ specification, selection, onSelect });
+  useEffect(() => {
+    latest.current = { specification, selection, onSelect };
+  });
+  // One function for ever, so that cells that did not change are not drawn again.
+  const pick = useCallback((point: string, row: Row, extend: boolean) => {
+    const { specification: now, selection: was, onSelect: select } = latest.current;
+    if (extend && was) {
+      const ids = now.lineups.flatMap((l) => l.drivePoints.map((p) => p.id));
+      select(moved(now, { ...was, row }, ids.indexOf(point) - ids.indexOf(was.point), 0, true));
+    } else {
+      select({ point, row, columns: [point] });
+    }
+  }, []);
+
+  const supply = assessment.supply;
+  return (
+    <section aria-label={`Lineup ${lineup.tag} ${lineup.name}`} className="mb-4">
+      <h2 className="flex items-baseline gap-2 text-[15px]">
+        <span className="font-bold">{lineup.tag}</span>
+        <span>{lineup.name}</span>
+        <span className="text-[12px] text-soft">
+          {specification.bus.name}, transformer {specification.transformer.ratedKva} kVA
+          {supply ? ` · ${supply.busFaultKa.toFixed(1)} kA` : " · fault level open"}
+        </span>
+      </h2>
+      {lineup.drivePoints.length === 0 ? (
+        <Empty>
+          No drive points hang from this busbar yet.{" "}
+          <button
+            type="button"
+            className="button"
+            onClick={() => void edit("Add drive point", (s) => addPoint(s, lineup.id)[0])}
+          >
+            Add the first
+          </button>
+        </Empty>
+      ) : (
+        <div className="mt-1 overflow-x-auto pb-2">
+          <div role="grid" aria-label={`${lineup.tag} drive points`} className="w-max min-w-full">
+            <div role="row" className="flex">
+              <span role="columnheader" className="sticky left-0 z-10 w-16 shrink-0 bg-ground">
+                <span className="sr-only">band</span>
+              </span>
+              {lineup.drivePoints.map((p) => (
+                <span key={p.id} role="columnheader" className="w-[140px] shrink-0 border-t-4 border-ink pr-2">
+                  <span className="ml-4 block h-2 border-l-2 border-ink" />
+                  <span className="block text-[12px] font-semibold text-plum">{p.tag}</span>
+                  <span className="block truncate pb-1" title={p.name}>
+                    {p.name}
+                  </span>
+                </span>
+              ))}
+            </div>
+            {rows.map((row) => (
+              <div role="row" key={row} className="mb-1.5 flex">
+                <span
+                  role="rowheader"
+                  className="sticky left-0 z-10 flex w-16 shrink-0 items-center bg-ground text-soft"
+                >
+                  {row}
+                </span>
+                {lineup.drivePoints.map((p) => {
+                  const check = checksOf(p.id, row)[0];
+                  const text = cellText(row, p, figures.get(p.id), items);
+                  return (
+                    <div key={p.id} className="w-[140px] shrink-0 pr-2">
+                      <BoardCell
+                        point={p.id}
+                        tag={p.tag}
+                        row={row}
+                        choice={text.choice}
+                        detail={text.detail}
+                        check={check}
+                        before={check && usedBefore.get(`${check.id}/${check.drivePointId}`)}
+                        focused={selection?.point === p.id && selection.row === row}
+                        selected={selection?.row === row && selection.columns.includes(p.id)}
+                        onPick={pick}
+                      />
+                    </div>
+                  );
+                })}
+              </div>
+            ))}
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,67 @@
+import { memo, type MouseEvent } from "react";
+import type { Check } from "../../api/client";
+import { MarginBar } from "../../components/MarginBar";
+import { VerdictMark } from "../../components/VerdictMark";
+import { usage, verdictWords } from "../../lib/verdict";
+import type { Row } from "./selection";
+
+interface Props {
+  readonly point: string;
+  readonly tag: string;
+  readonly row: Row;
+  readonly choice: string;
+  readonly detail: string;
+  readonly check: Check | undefined;
+  readonly before: number | undefined;
+  readonly focused: boolean;
+  readonly selected: boolean;
+  readonly onPick: (point: string, row: Row, extend: boolean) => void;
+}
+
+/** One cell: the choice in two lines, the tightest margin as a bar, its verdict as a shape. */
+export const BoardCell = memo(function BoardCell({
+  point,
+  tag,
+  row,
+  choice,
+  detail,
+  check,
+  before,
+  focused,
+  selected,
+  onPick,
+}: Props) {
+  const ring = focused ? "border-plum ring-2 ring-plum" : selected ? "border-plum bg-plum-wash" : "border-rule";
+  const verdict = check ? `, ${verdictWords[check.verdict]}: ${check.title}` : "";
+  return (
+    <button
+      type="button"
+      role="gridcell"
+      id={cellId(point, row)}
+      tabIndex={focused ? 0 : -1}
+      aria-selected={selected}
+      aria-label={`${tag} ${row}: ${choice}, ${detail}${verdict}`}
+      title={check ? `${verdictWords[check.verdict]}: ${check.title}` : undefined}
+      onClick={(event: MouseEvent) => onPick(point, row, event.shiftKey)}
+      className={`block h-[50px] w-full rounded border bg-card px-2 py-1 text-left outline-none ${ring}`}
+    >
+      <span className="block truncate text-[12.5px] font-semibold leading-4">{choice}</span>
+      <span className="block truncate text-[12px] leading-4 text-soft">{detail}</span>
+      <span className="mt-[3px] flex items-center gap-1.5">
+        {check ? (
+          <>
+            <MarginBar verdict={check.verdict} used={usage(check)} before={before} />
+            <VerdictMark verdict={check.verdict} size={9} />
+          </>
+        ) : (
+          <span className="h-[3px]" />
+        )}
+      </span>
+    </button>
+  );
+});
+
+/** Element id of a cell. */
+export function cellId(point: string, row: Row): string {
+  return `cell-${point}-${row}`;
+}

@@ -1,0 +1,96 @@
+import type { ConverterItem, DrivePoint, DrivePointFigures, MotorItem } from "../../api/client";
+import { n, withUnit } from "../../lib/format";
+import type { Row } from "./selection";
+
+/** Two short lines for a cell. */
+export interface CellText {
+  readonly choice: string;
+  readonly detail: string;
+}
+
+/** Catalogue items by key. */
+export interface Items {
+  readonly motors: ReadonlyMap<string, MotorItem>;
+  readonly converters: ReadonlyMap<string, ConverterItem>;
+}
+
+/** What a cell says. */
+export function cellText(row: Row, point: DrivePoint, figures: DrivePointFigures | undefined, items: Items): CellText {
+  switch (row) {
+    case "supply":
+      return supply(point, figures);
+    case "converter":
+      return converter(point, items, figures);
+    case "cable":
+      return cable(point, figures);
+    case "motor":
+      return motor(point, items);
+    case "load":
+      return load(point);
+  }
+}
+
+function supply({ feeder }: DrivePoint, figures: DrivePointFigures | undefined): CellText {
+  const line =
+    figures?.lineCurrentA == null ? "line current open" : `${n(figures.lineCurrentA)} A · THDi ${n(figures.thdiPct)} %`;
+  if (feeder.kind === "on-busbar") {
+    return { choice: "on the busbar", detail: line };
+  }
+  return { choice: run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM), detail: line };
+}
+
+function converter(
+  { converter: choice }: DrivePoint,
+  { converters }: Items,
+  figures: DrivePointFigures | undefined,
+): CellText {
+  if (choice.kind === "not-chosen") {
+    return { choice: "choose …", detail: "type kW or amperes" };
+  }
+  const item = converters.get(choice.itemId);
+  return {
+    choice: item ? `6-pulse, ${item.chokePct > 0 ? `${item.chokePct} % choke` : "no choke"}` : choice.itemId,
+    detail: item
+      ? `${item.ratedKw} kW ${choice.duty} · ${withUnit(figures?.siteCurrentA, "A")}`
+      : "not in the catalogue",
+  };
+}
+
+function cable({ cable: c }: DrivePoint, figures: DrivePointFigures | undefined): CellText {
+  return {
+    choice: run(c.parallelRuns, c.crossSectionMm2, c.lengthM),
+    detail:
+      figures?.cableLossW == null ? (c.screened ? "screened" : "not screened") : `loses ${n(figures.cableLossW)} W`,
+  };
+}
+
+function motor({ motor: choice }: DrivePoint, { motors }: Items): CellText {
+  if (choice.kind === "not-chosen") {
+    return { choice: "choose …", detail: "type kW or IE class" };
+  }
+  const item = motors.get(choice.itemId);
+  return item
+    ? {
+        choice: `${item.efficiencyClass} cage ${item.plate.ratedPowerW / 1000} kW`,
+        detail: `${item.poles}-pole · ${n(item.plate.ratedCurrentA)} A · ${choice.riseUsed.toUpperCase()} rise`,
+      }
+    : { choice: choice.itemId, detail: "not in the catalogue" };
+}
+
+function load({ load: l }: DrivePoint): CellText {
+  if (l.kind === "unspecified") {
+    return { choice: "enter …", detail: "fan or pump" };
+  }
+  const { ratedFlowM3PerS: flow, staticFraction, duty } = l.common;
+  const shown = flow === null ? "flow open" : l.kind === "fan" ? `${n(flow)} m³/s` : `${n(flow * 3600)} m³/h`;
+  const hours = duty.reduce((sum, d) => sum + d.hoursPerYear, 0);
+  return {
+    choice: `${l.kind}, ${shown}`,
+    detail: `static ${staticFraction === null ? "open" : `${n(100 * staticFraction, 2)} %`} · ${n(hours, 4)} h`,
+  };
+}
+
+function run(parallel: number, area: number | null, length: number | null): string {
+  const size = area === null ? "size open" : `${parallel > 1 ? `${parallel} × ` : ""}${area} mm²`;
+  return `${size} · ${length === null ? "length open" : `${length} m`}`;
+}

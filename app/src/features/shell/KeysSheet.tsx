@@ -1,0 +1,32 @@
+import { Sheet } from "../../components/Sheet";
+
+const keys: readonly (readonly [string, string])[] = [
+  ["↑ ↓ ← →", "walk the cells of the board; Home and End go to the ends"],
+  ["Shift ← →", "select several columns; a choice then applies to all"],
+  ["Enter", "open the cell on the bench; Escape comes back"],
+  ["letters, digits", "in a motor or converter cell: search its candidates"],
+  ["1 … 8", "go to a stage (with Alt from a motor or converter cell or an entry)"],
+  ["Alt ← →", "move the drive point"],
+  ["Insert / Delete", "add / remove a drive point"],
+  ["Ctrl D", "copy the drive point"],
+  ["Ctrl Z / Ctrl Shift Z", "undo / redo"],
+  ["Ctrl K", "find or do"],
+];
+
+/** The keys. */
+export function KeysSheet({ onClose }: { readonly onClose: () => void }) {
+  return (
+    <Sheet title="Keys" open onClose={onClose}>
+      <table className="table">
+        <tbody>
+          {keys.map(([key, what]) => (
+            <tr key={key}>
+              <td className="whitespace-nowrap font-mono">{key}</td>
+              <td>{what}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Sheet>
+  );
+}

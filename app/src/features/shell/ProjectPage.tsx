@@ -1,0 +1,215 @@
+import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense, useCallback, useEffect, useState } from "react";
+import { useNavigate, useParams } from "react-router";
+import { api, type Check, type Project } from "../../api/client";
+import { Failed, Loading } from "../../components/States";
+import { Board } from "../board/Board";
+import { cellId } from "../board/BoardCell";
+import { rows, validSelection, type Row, type Selection } from "../board/selection";
+import { useBoardActions } from "../board/useBoardActions";
+import { Bench } from "../bench/Bench";
+import { Ledger } from "../ledger/Ledger";
+import { ConflictSheet } from "../project/ConflictSheet";
+import { ProjectContext, useProject } from "../project/ProjectContext";
+import { projectKey, useProjectAccess } from "../project/useProjectAccess";
+import { Rail } from "./Rail";
+import { stages, type Stage, type View } from "./stages";
+import { TopBar } from "./TopBar";
+
+const CandidateSearch = lazy(async () => ({ default: (await import("../board/CandidateSearch")).CandidateSearch }));
+const ReasonSheet = lazy(async () => ({ default: (await import("../bench/ReasonSheet")).ReasonSheet }));
+const Palette = lazy(async () => ({ default: (await import("./Palette")).Palette }));
+const KeysSheet = lazy(async () => ({ default: (await import("./KeysSheet")).KeysSheet }));
+const PlantPage = lazy(async () => ({ default: (await import("../plant/PlantPage")).PlantPage }));
+const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/HarmonicsPage")).HarmonicsPage }));
+const EnergyPage = lazy(async () => ({ default: (await import("../energy/EnergyPage")).EnergyPage }));
+const SheetsPage = lazy(async () => ({ default: (await import("../sheets/SheetsPage")).SheetsPage }));
+const HistoryPage = lazy(async () => ({ default: (await import("../history/HistoryPage")).HistoryPage }));
+
+/** One plant: rail, middle, bench and ledger. */
+export function ProjectPage() {
+  const { projectId = "" } = useParams();
+  const project = useQuery({
+    queryKey: projectKey(projectId),
+    queryFn: async (): Promise<Project> => {
+      const { data, response } = await api.GET("/api/projects/{id}", { params: { path: { id: projectId } } });
+      if (!data) {
+        throw new Error(
+          response.status === 404 ? "There is no such plant on this machine." : "The server does not answer.",
+        );
+      }
+      return data;
+    },
+  });
+  if (project.isPending) {
+    return <Loading what="plant" />;
+  }
+  return project.isError ? (
+    <Failed what="The plant could not be opened." detail={project.error.message} retry={() => void project.refetch()} />
+  ) : (
+    <Opened project={project.data} />
+  );
+}
+
+function Opened({ project }: { readonly project: Project }) {
+  const access = useProjectAccess(project);
+  return (
+    <ProjectContext.Provider value={access}>
+      <Workplace />
+    </ProjectContext.Provider>
+  );
+}
+
+function Workplace() {
+  const { project, undo, redo, notice, dismiss, conflict } = useProject();
+  const { view: viewName = "board" } = useParams();
+  const view = (stages.some((s) => s.view === viewName) ? viewName : "board") as View;
+  const navigate = useNavigate();
+  const [wanted, setWanted] = useState<Selection>();
+  const [search, setSearch] = useState<string>();
+  const [sheet, setSheet] = useState<"palette" | "keys">();
+  const [reason, setReason] = useState<Pick<Check, "id" | "drivePointId">>();
+  const selection = validSelection(project.specification, wanted);
+  const actions = useBoardActions(selection, setWanted);
+
+  const go = useCallback(
+    (next: View) => void navigate(`/plants/${project.id}${next === "board" ? "" : `/${next}`}`),
+    [navigate, project.id],
+  );
+  const toCell = useCallback(
+    (next: Selection) => {
+      go("board");
+      setWanted(next);
+      requestAnimationFrame(() => document.getElementById(cellId(next.point, next.row))?.focus());
+    },
+    [go],
+  );
+  const onStage = useCallback(
+    (stage: Stage) => {
+      if (stage.row && selection) {
+        toCell({ ...selection, row: stage.row });
+      } else {
+        go(stage.view);
+      }
+    },
+    [go, selection, toCell],
+  );
+  const openCheck = (check: Check) => {
+    setReason({ id: check.id, drivePointId: check.drivePointId });
+    if (check.drivePointId && (rows as readonly string[]).includes(check.row)) {
+      toCell({ point: check.drivePointId, row: check.row as Row, columns: [check.drivePointId] });
+    } else {
+      go(check.id.startsWith("harmonics.") ? "harmonics" : "plant");
+    }
+  };
+
+  useEffect(() => {
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement && event.target.closest("input, select, textarea, [role=dialog]") !== null;
+      const command = event.ctrlKey || event.metaKey;
+      if (command && event.key.toLowerCase() === "k") {
+        event.preventDefault();
+        setSheet("palette");
+      } else if (command && event.key.toLowerCase() === "z" && !typing) {
+        event.preventDefault();
+        (event.shiftKey ? redo : undo)();
+      } else if (command && event.key.toLowerCase() === "y" && !typing) {
+        event.preventDefault();
+        redo();
+      } else if (command && event.key.toLowerCase() === "d" && !typing) {
+        event.preventDefault();
+        actions.copy();
+      } else if (!command && !event.defaultPrevented && (event.altKey || !typing)) {
+        const stage = stages.find((s) => s.key === event.key);
+        if (stage) {
+          event.preventDefault();
+          onStage(stage);
+        } else if (event.key === "?" && !typing) {
+          setSheet("keys");
+        }
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+
+  const stageKey =
+    view === "board"
+      ? (stages.find((s) => s.row === selection?.row)?.key ?? "")
+      : (stages.find((s) => s.view === view)?.key ?? "");
+  return (
+    <div className="flex h-full min-w-[1100px] flex-col">
+      <TopBar onPalette={() => setSheet("palette")} onHelp={() => setSheet("keys")} />
+      <div className="flex min-h-0 flex-1">
+        <Rail current={stageKey} onStage={onStage} />
+        <main className="min-w-0 flex-1 overflow-auto" tabIndex={-1}>
+          <Suspense fallback={<Loading what="page" />}>
+            {view === "board" && (
+              <Board
+                selection={selection}
+                onSelect={setWanted}
+                onSearch={setSearch}
+                onOpen={() => document.querySelector<HTMLElement>("#bench [role=tab][aria-selected=true]")?.focus()}
+              />
+            )}
+            {view === "plant" && <PlantPage onReason={setReason} />}
+            {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
+            {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
+            {view === "sheets" && <SheetsPage />}
+            {view === "history" && <HistoryPage />}
+          </Suspense>
+        </main>
+        {selection && view === "board" && (
+          <Bench
+            selection={selection}
+            onReason={setReason}
+            onLeave={() => document.getElementById(cellId(selection.point, selection.row))?.focus()}
+          />
+        )}
+      </div>
+      <Ledger onOpen={openCheck} />
+      {notice && (
+        <div
+          role="alert"
+          className="fixed bottom-28 left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded border border-plum bg-panel px-3 py-2 shadow"
+        >
+          {notice}
+          <button type="button" className="button" onClick={dismiss}>
+            Close
+          </button>
+        </div>
+      )}
+      <Suspense fallback={null}>
+        {search !== undefined && selection && (
+          <CandidateSearch
+            columns={selection.columns}
+            point={selection.point}
+            kind={selection.row === "motor" ? "motor" : "converter"}
+            first={search}
+            onClose={() => {
+              setSearch(undefined);
+              requestAnimationFrame(() => document.getElementById(cellId(selection.point, selection.row))?.focus());
+            }}
+          />
+        )}
+        {reason && <ReasonSheet subject={{ check: reason }} onClose={() => setReason(undefined)} />}
+        {sheet === "palette" && (
+          <Palette
+            onClose={() => setSheet(undefined)}
+            onStage={onStage}
+            onCell={toCell}
+            actions={[
+              { name: "Add drive point", run: actions.add },
+              { name: "Copy drive point", run: actions.copy },
+              { name: "Remove drive point", run: actions.remove },
+              { name: "Show keys", run: () => setSheet("keys") },
+            ]}
+          />
+        )}
+        {sheet === "keys" && <KeysSheet onClose={() => setSheet(undefined)} />}
+        {conflict && <ConflictSheet />}
+      </Suspense>
+    </div>
+  );
+}

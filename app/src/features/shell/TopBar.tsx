@@ -1,0 +1,42 @@
+import { Link } from "react-router";
+import { useProject } from "../project/ProjectContext";
+
+/** Name of the plant, the way to everything, and what has been saved. */
+export function TopBar({ onPalette, onHelp }: { readonly onPalette: () => void; readonly onHelp: () => void }) {
+  const { project, saving, undo, redo } = useProject();
+  return (
+    <header className="flex h-10 shrink-0 items-center gap-4 border-b border-rule bg-panel px-3">
+      <Link to="/" className="text-[16px] font-bold text-plum">
+        Cuadrilla
+      </Link>
+      <h1 className="truncate font-semibold">{project.specification.name}</h1>
+      <button type="button" className="button w-64 text-left text-soft" onClick={onPalette}>
+        Find or do … <kbd className="float-right">Ctrl K</kbd>
+      </button>
+      <span className="ml-auto text-soft" role="status">
+        {saving ? "Saving …" : `Edit ${project.edit} saved`}
+      </span>
+      <button
+        type="button"
+        className="button"
+        disabled={project.undoLabel === null}
+        title={project.undoLabel ?? undefined}
+        onClick={undo}
+      >
+        Undo
+      </button>
+      <button
+        type="button"
+        className="button"
+        disabled={project.redoLabel === null}
+        title={project.redoLabel ?? undefined}
+        onClick={redo}
+      >
+        Redo
+      </button>
+      <button type="button" className="button" aria-label="Keys" onClick={onHelp}>
+        ?
+      </button>
+    </header>
+  );
+}

@@ -1,0 +1,44 @@
+const narrow = "\u202f";
+
+/** A number with so many significant digits, thousands apart, no exponent. */
+export function n(value: number | null | undefined, significant = 3): string {
+  if (value === null || value === undefined || !Number.isFinite(value)) {
+    return "–";
+  }
+  if (value === 0) {
+    return "0";
+  }
+  const whole = Math.floor(Math.log10(Math.abs(value))) + 1;
+  const decimals = Math.min(Math.max(significant - whole, 0), 6);
+  const [integer = "", fraction] = Math.abs(value).toFixed(decimals).split(".");
+  const grouped = integer.length > 4 ? integer.replace(/\B(?=(\d{3})+$)/g, narrow) : integer;
+  return (value < 0 ? "−" : "") + grouped + (fraction ? `.${fraction}` : "");
+}
+
+/** A number with its unit. */
+export function withUnit(value: number | null | undefined, unit: string, significant = 3): string {
+  return value === null || value === undefined
+    ? "–"
+    : unit === ""
+      ? n(value, significant)
+      : `${n(value, significant)} ${unit}`;
+}
+
+/** A time of the history in the reader's own zone. */
+export function when(utc: string): string {
+  const date = new Date(utc);
+  return date.toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+}
+
+/** A field's value in words, for lists of changes. */
+export function fieldText(value: unknown): string {
+  switch (typeof value) {
+    case "string":
+      return value === "" ? "empty" : value;
+    case "number":
+    case "boolean":
+      return String(value);
+    default:
+      return value === null || value === undefined ? "not known" : "several values";
+  }
+}

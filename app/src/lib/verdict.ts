@@ -1,0 +1,35 @@
+import type { Check, Verdict } from "../api/client";
+
+/** The words of verdicts. */
+export const verdictWords: Readonly<Record<Verdict, string>> = {
+  holds: "Holds",
+  tight: "Tight",
+  fails: "Fails",
+  "needs-data": "Needs data",
+  "not-applicable": "Not applicable",
+};
+
+const severity: Readonly<Record<Verdict, number>> = {
+  fails: 0,
+  tight: 1,
+  "needs-data": 2,
+  holds: 3,
+  "not-applicable": 4,
+};
+
+/** The verdict that calls for attention first. */
+export function worst(verdicts: readonly Verdict[]): Verdict | undefined {
+  return verdicts.reduce<Verdict | undefined>(
+    (found, next) => (found === undefined || severity[next] < severity[found] ? next : found),
+    undefined,
+  );
+}
+
+/** How much of its limit a check uses, 0 to about 1 and beyond when it fails; undefined without a figure. */
+export function usage(check: Check): number | undefined {
+  if (check.figure === null || check.limit === null) {
+    return undefined;
+  }
+  const part = check.sense === "at-most" ? check.figure / check.limit : check.limit / check.figure;
+  return Number.isFinite(part) ? Math.max(part, 0) : 1;
+}
