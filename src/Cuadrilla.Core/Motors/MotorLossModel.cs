@@ -75,7 +75,8 @@ public sealed class MotorLossModel
     {
         var torque = torqueNm / ratedTorqueNm;
         var speed = speedRpm / Plate.RatedSpeedRpm;
-        var frequency = FrequencyPu(speed, torque);
+        // Braking near standstill the field turns backwards: losses go with the size of the frequency.
+        var frequency = Math.Abs(FrequencyPu(speed, torque));
         var flux = Math.Min(1, 1 / Math.Max(frequency, 1e-9));
         var torqueCurrent = torque / flux;
         var magnetising = magnetisingA * flux;

@@ -15,7 +15,7 @@ export const yTitle = (value: string) => ({
   value,
   angle: -90,
   position: "insideLeft" as const,
-  offset: 14,
+  offset: 0,
   style: { fontSize: 11, fill: soft, textAnchor: "middle" as const },
 });
 

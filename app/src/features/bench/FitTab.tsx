@@ -69,7 +69,7 @@ function TorquePicture({ torque }: { readonly torque: NonNullable<Bench["torque"
           tick={tick}
           domain={[0, "dataMax"]}
           tickCount={7}
-          tickFormatter={(v: number) => n(v, 4)}
+          tickFormatter={(v: number) => String(Math.round(v))}
           label={xTitle("speed, rpm")}
           height={34}
           allowDuplicatedCategory={false}
@@ -77,7 +77,7 @@ function TorquePicture({ torque }: { readonly torque: NonNullable<Bench["torque"
         <YAxis
           tick={tick}
           domain={[0, Math.ceil(highest * 1.05)]}
-          tickFormatter={(v: number) => n(v)}
+          tickFormatter={(v: number) => String(Math.round(v))}
           width={52}
           label={yTitle("torque, Nm")}
         />

@@ -59,7 +59,7 @@ export function LineTab({
             label={xTitle("angle of the phase EMF, °")}
             height={34}
           />
-          <YAxis tick={tick} width={52} label={yTitle("A")} tickFormatter={(v: number) => n(v)} />
+          <YAxis tick={tick} width={52} label={yTitle("A")} tickFormatter={(v: number) => String(Math.round(v))} />
           <ReferenceLine y={0} stroke={soft} />
           <Line dataKey="fundamentalA" stroke={soft} strokeDasharray="4 3" dot={false} isAnimationActive={false} />
           <Line dataKey="currentA" stroke={plum} strokeWidth={1.8} dot={false} isAnimationActive={false} />

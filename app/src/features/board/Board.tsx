@@ -199,7 +199,7 @@ function LineupBoard({
                   const check = checksOf(p.id, row)[0];
                   const text = cellText(row, p, figures.get(p.id), items);
                   return (
-                    <div key={p.id} className="w-[140px] shrink-0 pr-2">
+                    <div key={p.id} className="w-[140px] shrink-0 pr-1.5 pl-0.5">
                       <BoardCell
                         point={p.id}
                         tag={p.tag}

@@ -32,7 +32,9 @@ export function cellText(row: Row, point: DrivePoint, figures: DrivePointFigures
 
 function supply({ feeder }: DrivePoint, figures: DrivePointFigures | undefined): CellText {
   const line =
-    figures?.lineCurrentA == null ? "line current open" : `${n(figures.lineCurrentA)} A · THDi ${n(figures.thdiPct)} %`;
+    figures?.lineCurrentA == null
+      ? "line current open"
+      : `${n(figures.lineCurrentA)} A · THDi ${n(figures.thdiPct, 2)} %`;
   if (feeder.kind === "on-busbar") {
     return { choice: "on the busbar", detail: line };
   }
@@ -72,7 +74,7 @@ function motor({ motor: choice }: DrivePoint, { motors }: Items): CellText {
   return item
     ? {
         choice: `${item.efficiencyClass} cage ${item.plate.ratedPowerW / 1000} kW`,
-        detail: `${item.poles}-pole · ${n(item.plate.ratedCurrentA)} A · ${choice.riseUsed.toUpperCase()} rise`,
+        detail: `${item.poles}-pole · ${n(item.plate.ratedCurrentA)} A · cl. ${choice.riseUsed.toUpperCase()}`,
       }
     : { choice: choice.itemId, detail: "not in the catalogue" };
 }

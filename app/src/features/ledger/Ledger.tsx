@@ -43,12 +43,12 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
                 {check.title}
               </span>
               <span className="block truncate text-[12px] text-soft">
-                {verdictWords[check.verdict]} · {point ? `${point.tag} ${point.name}` : "plant"}
+                {verdictWords[check.verdict]} ·{" "}
+                {point ? `${point.tag} ${point.name}` : `plant, ${check.scenario || "any scenario"}`}
               </span>
               <span className="block truncate font-mono text-[12.5px]">{figureText(check)}</span>
               <span className="flex items-center gap-2 pt-1">
                 <MarginBar verdict={check.verdict} used={usage(check)} before={was && usage(was)} />
-                <span className="max-w-[55%] truncate text-[11px] text-soft">{check.scenario || "any scenario"}</span>
               </span>
             </span>
           </button>

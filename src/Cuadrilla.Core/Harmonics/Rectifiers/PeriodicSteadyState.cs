@@ -37,12 +37,12 @@ internal sealed class PeriodicSteadyState
             {
                 if (Newton(ref state, out var multiplier))
                 {
-                    return multiplier < 1 - 1e-6 ? Record(state, multiplier) : new BridgeOrbit.Unsettled(multiplier);
+                    return multiplier < 1 - 1e-6 ? Record(state, multiplier) : Failure(state, multiplier);
                 }
 
                 if (cycles > 400)
                 {
-                    return new BridgeOrbit.Unsettled(double.NaN);
+                    return Failure(state, double.NaN);
                 }
 
                 state = WarmUp(state, cycles);
@@ -225,11 +225,17 @@ internal sealed class PeriodicSteadyState
         return Math.Exp(logarithm + (Math.Log(Math.Max(SmallLinearSystem.Norm(power), 1e-300)) * weight));
     }
 
-    private BridgeOrbit.Settled Record(in BridgeState state, double multiplier)
+    // Below the clamp the load is no longer of constant power: the link has collapsed.
+    private bool HasCollapsed(in BridgeState state) => circuit.LoadConductancePu == 0 && state.Voltage < circuit.ClampVoltagePu;
+
+    private BridgeOrbit Failure(in BridgeState state, double multiplier) =>
+        HasCollapsed(state) ? new BridgeOrbit.Collapsed() : new BridgeOrbit.Unsettled(multiplier);
+
+    private BridgeOrbit Record(in BridgeState state, double multiplier)
     {
         var steps = new List<BridgeStep>(96);
         integrator.Advance(state, StartAngleRad, circuit.RepeatAngleRad, steps);
-        return new BridgeOrbit.Settled([.. steps], multiplier);
+        return steps.Exists(s => HasCollapsed(s.End)) ? new BridgeOrbit.Collapsed() : new BridgeOrbit.Settled([.. steps], multiplier);
     }
 }
 
@@ -242,6 +248,9 @@ internal abstract record BridgeOrbit
 
     /// <summary>A stable orbit, its steps over one repeat angle and the spectral radius of the map.</summary>
     public sealed record Settled(BridgeStep[] Steps, double Multiplier) : BridgeOrbit;
+
+    /// <summary>The supply can't deliver the power: the link voltage collapses.</summary>
+    public sealed record Collapsed : BridgeOrbit;
 
     /// <summary>No stable one-cycle orbit; the multiplier is NaN when none at all was found.</summary>
     public sealed record Unsettled(double Multiplier) : BridgeOrbit;

@@ -81,6 +81,9 @@ public static class RectifierStudy
                 var omega = 2 * Math.PI * input.FrequencyHz;
                 return new RectifierResult.NoSteadyState(
                     Reason(input, unsettled.Multiplier), SettlingSusceptance(circuit) / (omega * impedanceBase));
+            case BridgeOrbit.Collapsed:
+                return new RectifierResult.NoSteadyState(
+                    "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance.", null);
             default:
                 throw new InvalidOperationException("Unknown orbit.");
         }

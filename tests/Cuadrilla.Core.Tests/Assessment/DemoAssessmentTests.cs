@@ -1,0 +1,207 @@
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+
+namespace Cuadrilla.Core.Tests.Assessment;
+
+/// <summary>The whole chain on the demo plant: what it finds, and that every entry moves what it should.</summary>
+public sealed class DemoAssessmentTests
+{
+    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
+    private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+    private static readonly PlantAssessment Found = new Assessor(Data).Run(Demo);
+
+    [Theory]
+    [InlineData("motor.continuous", "dp-02", Verdict.Fails)]
+    [InlineData("motor.match", "dp-03", Verdict.Fails)]
+    [InlineData("harmonics.pcc-tdd", "", Verdict.Fails)]
+    [InlineData("harmonics.pcc-voltage", "", Verdict.Holds)]
+    [InlineData("supply.transformer-loading", "", Verdict.Holds)]
+    [InlineData("converter.continuous", "dp-01", Verdict.Tight)]
+    [InlineData("motor.continuous", "dp-01", Verdict.Holds)]
+    public void Verdicts(string id, string point, Verdict verdict) => Assert.Equal(verdict, Check(Found, id, point).Verdict);
+
+    [Fact]
+    public void Every_check_of_the_work_is_there_with_source_and_reason()
+    {
+        foreach (var id in new[] { "motor.continuous", "motor.peak", "motor.match", "converter.continuous", "converter.overload", "energy.best-alternative", "supply.data" })
+        {
+            Assert.Equal(3, Found.Checks.Count(c => c.Id == id));
+        }
+
+        foreach (var id in new[] { "supply.transformer-loading", "harmonics.pcc-tdd", "harmonics.pcc-orders", "harmonics.pcc-voltage" })
+        {
+            Assert.Equal("full production", Check(Found, id, string.Empty).Scenario);
+        }
+
+        Assert.All(Found.Checks, c =>
+        {
+            Assert.NotEmpty(c.Reason.Formula);
+            Assert.NotEmpty(c.Reason.WithNumbers);
+            Assert.NotEmpty(c.Reason.Source);
+            Assert.True(c.Verdict is Verdict.Holds or Verdict.NotApplicable || c.Relief.Length > 0, c.Id);
+        });
+    }
+
+    [Fact]
+    public void The_converter_ladder_by_hand()
+    {
+        // 300 A · (1 − 3 K · 1.5 %) · 1 · 0.96.
+        Assert.Equal(300 * 0.955 * 0.96, Check(Found, "converter.continuous", "dp-01").Limit.Value, 9);
+    }
+
+    [Fact]
+    public void Tightest_comes_first()
+    {
+        var list = Found.Tightest().ToList();
+        var fails = list.TakeWhile(c => c.Verdict == Verdict.Fails).ToList();
+        Assert.Equal(list.Count(c => c.Verdict == Verdict.Fails), fails.Count);
+        Assert.Equal(fails.OrderBy(c => c.MarginPct.Value).Select(c => c.Id), fails.Select(c => c.Id));
+    }
+
+    [Fact]
+    public void Loss_chain_accounts_for_every_watt()
+    {
+        var assessor = new Assessor(Data);
+        foreach (var point in Demo.DrivePoints)
+        {
+            var study = assessor.Study(Demo, point);
+            var drive = Found.Scenarios[0].Drives.Single(d => d.DrivePointId == point.Id);
+            var chain = LossChain.Of(study.Model, drive, Found.Scenarios[0], Found.Network!);
+            foreach (var (from, to) in chain.Zip(chain.Skip(1)))
+            {
+                Assert.Equal(from.OutputW, to.InputW, 6);
+            }
+
+            Assert.Equal(drive.Point.Shaft.PowerW, chain[^1].OutputW, 6);
+            Assert.All(chain, l => Assert.True(l.LossW >= 0));
+        }
+    }
+
+    [Fact]
+    public void Present_damper_against_adjusted_speed_by_hand()
+    {
+        var study = new Assessor(Data).Study(Demo, Point("dp-01"));
+        var present = study.Alternatives.Single(a => a.Id == "present");
+        var chosen = study.Alternatives.Single(a => a.IsChosen);
+        Assert.Equal(6900, present.Points.Sum(p => p.HoursPerYear), 9);
+        Assert.Equal(present.Points.Sum(p => p.LineW * p.HoursPerYear / 1e3), present.Year.EnergyKwh, 6);
+        Assert.True(present.Year.EnergyKwh > chosen.Year.EnergyKwh);
+
+        // Annuity of 10 years at 6 % is 7.3601.
+        Assert.Equal(7.3601, Demo.Tariff.AnnuityFactor, 4);
+        Assert.Equal(chosen.Year.EquipmentCost + (7.36009 * chosen.Year.CostPerYear), chosen.Year.LifetimeCost, 1.0);
+    }
+
+    [Fact]
+    public void Warmer_air_costs_converter_current()
+    {
+        var warmer = new Assessor(Data).Run(Demo with { Site = Demo.Site with { AmbientMaxC = 44 } });
+        Assert.True(Check(warmer, "converter.continuous", "dp-01").Limit.Value < Check(Found, "converter.continuous", "dp-01").Limit.Value);
+        Assert.True(Check(warmer, "motor.continuous", "dp-01").Limit.Value < Check(Found, "motor.continuous", "dp-01").Limit.Value);
+    }
+
+    [Fact]
+    public void A_choke_lowers_tdd()
+    {
+        var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4, string.Empty) });
+        Assert.True(Check(new Assessor(Data).Run(changed), "harmonics.pcc-tdd", string.Empty).Figure.Value < Check(Found, "harmonics.pcc-tdd", string.Empty).Figure.Value);
+    }
+
+    [Fact]
+    public void Without_a_fault_level_harmonics_need_data()
+    {
+        var open = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.NotStated() } });
+        Assert.Equal(Verdict.NeedsData, Check(open, "harmonics.pcc-tdd", string.Empty).Verdict);
+        Assert.Contains("fault level", Check(open, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
+        Assert.Equal(Verdict.NeedsData, Check(open, "supply.data", "dp-01").Verdict);
+        var assumed = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.AssumedInfinite() } });
+        Assert.Equal(Verdict.Tight, Check(assumed, "supply.data", "dp-01").Verdict);
+        Assert.NotEqual(Verdict.NeedsData, Check(assumed, "harmonics.pcc-tdd", string.Empty).Verdict);
+    }
+
+    [Fact]
+    public void A_missing_entry_is_named_and_nothing_is_guessed()
+    {
+        var open = With("dp-01", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
+        var result = new Assessor(Data).Run(open);
+        Assert.Equal(Verdict.NeedsData, Check(result, "harmonics.pcc-tdd", string.Empty).Verdict);
+        Assert.Contains("DP-01", Check(result, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
+        Assert.Equal(Verdict.NeedsData, Check(result, "energy.best-alternative", "dp-01").Verdict);
+        Assert.Equal(Verdict.Holds, Check(result, "motor.continuous", "dp-01").Verdict);
+    }
+
+    [Fact]
+    public void The_worst_scenario_is_named()
+    {
+        var quiet = new Scenario("quiet", "quiet night", 0.1, [new DrivePointState("dp-01", true, 0.5), new DrivePointState("dp-02", false, 1)]);
+        var result = new Assessor(Data).Run(Demo with { Scenarios = [quiet, .. Demo.Scenarios] });
+        Assert.Equal("full production", Check(result, "supply.transformer-loading", string.Empty).Scenario);
+        Assert.Equal(2, result.Scenarios[0].Drives.Count);
+        Assert.True(result.Scenarios[0].Pcc.HarmonicA < result.Scenarios[1].Pcc.HarmonicA);
+    }
+
+    [Fact]
+    public void An_override_moves_its_check_and_nothing_else()
+    {
+        var result = new Assessor(Data).Run(Demo with { Overrides = [new DefaultOverride("match-current-pct", 20, "agreed with the maker"), new DefaultOverride("match-magnetising-pct", 5, string.Empty)] });
+        Assert.Equal(Verdict.Holds, Check(result, "motor.match", "dp-03").Verdict);
+        Assert.Equal(Check(Found, "motor.continuous", "dp-02").Figure, Check(result, "motor.continuous", "dp-02").Figure);
+    }
+
+    [Fact]
+    public void Candidates_are_judged_and_the_best_is_the_cheapest_that_fits()
+    {
+        var study = new Assessor(Data).Study(Demo, Point("dp-02"));
+        var motors = CandidateRanking.Motors(study.Model.Input, Data);
+        Assert.Equal(Data.Motors.Count, motors.Count);
+        Assert.Equal("cage-4p-ie4-55", motors[0].ItemId);
+        var fitting = motors.TakeWhile(c => c.Fits).ToList();
+        Assert.Equal(fitting.OrderBy(c => c.LifetimeCost), fitting);
+        Assert.DoesNotContain(motors.Skip(fitting.Count), c => c.Fits);
+        var chosen = motors.Single(c => c.IsChosen);
+        Assert.False(chosen.Fits);
+        Assert.Contains("continuous torque", chosen.Reason, StringComparison.Ordinal);
+        var converters = CandidateRanking.Converters(study.Model.Input, Data);
+        Assert.Equal(52, converters.Count);
+        Assert.All(converters, c => Assert.NotEmpty(c.Reason));
+    }
+
+    [Fact]
+    public void A_choice_beyond_the_permitted_cost_stands_with_a_reason()
+    {
+        var dear = Demo with { Overrides = [new DefaultOverride("best-alternative-pct", 0, string.Empty)] };
+        Assert.Equal(Verdict.Fails, Check(new Assessor(Data).Run(dear), "energy.best-alternative", "dp-02").Verdict);
+        var reasoned = With(dear, "dp-02", p => p with { Motor = new MotorChoice.FromCatalogue("cage-4p-ie3-45", MotorCooling.OwnFan, ThermalClass.B, "in store") });
+        Assert.Equal(Verdict.Tight, Check(new Assessor(Data).Run(reasoned), "energy.best-alternative", "dp-02").Verdict);
+    }
+
+    [Fact]
+    public void Remembered_results_equal_fresh_ones()
+    {
+        var assessor = new Assessor(Data);
+        assessor.Run(Demo);
+        var changed = With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { RatedPressurePa = 2700 } });
+        var after = assessor.Run(changed).Checks.Select(c => (c.Id, c.DrivePointId, c.Figure, c.Limit, c.Verdict));
+        Assert.Equal(new Assessor(Data).Run(changed).Checks.Select(c => (c.Id, c.DrivePointId, c.Figure, c.Limit, c.Verdict)), after);
+    }
+
+    private static Check Check(PlantAssessment assessment, string id, string point) => assessment.Checks.Single(c => c.Id == id && c.DrivePointId == point);
+
+    private static DrivePoint Point(string id) => Demo.DrivePoints.Single(p => p.Id == id);
+
+    private static PlantSpecification With(string id, Func<DrivePoint, DrivePoint> change) => With(Demo, id, change);
+
+    private static PlantSpecification With(PlantSpecification plant, string id, Func<DrivePoint, DrivePoint> change) => plant with
+    {
+        Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? change(p) : p)] })],
+    };
+}

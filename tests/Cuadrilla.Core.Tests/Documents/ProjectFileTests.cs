@@ -1,0 +1,136 @@
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+using Cuadrilla.Documents.Lists;
+using Cuadrilla.Documents.Projects;
+using Cuadrilla.Documents.Sheets;
+
+namespace Cuadrilla.Core.Tests.Documents;
+
+public sealed class ProjectFileTests
+{
+    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
+
+    [Fact]
+    public void A_file_gives_back_the_same_project()
+    {
+        var first = ProjectFile.Write(DemoPlant.Read(Data), Data);
+        Assert.Equal(first, ProjectFile.Write(ProjectFile.Read(first, Data), Data));
+        Assert.Equal(Encoding.UTF8.GetString(DemoPlant.File()).Trim(), Encoding.UTF8.GetString(first));
+    }
+
+    [Theory]
+    [InlineData("/specification/site/altitudeM", "-5000", "-400 to 5000")]
+    [InlineData("/specification/lineups/0/drivePoints/0/load/common/duty/0/hoursPerYear", "9000", "0 to 8760")]
+    [InlineData("/specification/lineups/0/drivePoints/0/load/common/ratedFlowM3PerS", "-1", "above 0")]
+    [InlineData("/specification/lineups/0/drivePoints/0/motor/itemId", "\"x\"", "catalogue")]
+    [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
+    [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "kinds")]
+    [InlineData("/format", "\"other\"", "cuadrilla-project")]
+    [InlineData("/formatVersion", "2", "1 to 1")]
+    public void A_bad_value_is_named_with_what_is_allowed(string pointer, string value, string allowed)
+    {
+        var problem = Refused(Set(pointer, JsonNode.Parse(value))).Problems[0];
+        Assert.Equal(pointer, problem.Pointer);
+        Assert.Contains(allowed, problem.Allowed, StringComparison.Ordinal);
+        Assert.NotEmpty(problem.Value);
+    }
+
+    [Fact]
+    public void Hours_over_the_year_together_are_refused()
+    {
+        var problem = Refused(Set("/specification/lineups/0/drivePoints/0/load/common/duty/0/hoursPerYear", 8000)).Problems.Single();
+        Assert.EndsWith("/duty", problem.Pointer, StringComparison.Ordinal);
+        Assert.Contains("8760", problem.Allowed, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void An_unknown_field_is_named()
+    {
+        var root = JsonNode.Parse(DemoPlant.File())!;
+        root["specification"]!["site"]!["colour"] = "green";
+        Assert.Equal("/specification/site/colour", Refused(root).Problems[0].Pointer);
+    }
+
+    [Fact]
+    public void An_absent_field_is_named()
+    {
+        var root = JsonNode.Parse(DemoPlant.File())!;
+        root["specification"]!["site"]!.AsObject().Remove("ambientMaxC");
+        Assert.Equal("/specification/site/ambientMaxC", Refused(root).Problems[0].Pointer);
+        Assert.Equal("absent", Refused(root).Problems[0].Value);
+    }
+
+    [Fact]
+    public void A_cut_off_file_and_not_a_number_are_refused()
+    {
+        var text = Encoding.UTF8.GetString(DemoPlant.File());
+        var cut = Assert.Throws<InputException>(() => ProjectFile.Read(Encoding.UTF8.GetBytes(text[..(text.Length / 2)]), Data));
+        Assert.Contains("cut off", cut.Message, StringComparison.Ordinal);
+        var nan = Assert.Throws<InputException>(() => ProjectFile.Read(Encoding.UTF8.GetBytes(text.Replace("\"altitudeM\": 640", "\"altitudeM\": NaN", StringComparison.Ordinal)), Data));
+        Assert.Contains("NaN", nan.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_huge_file_is_refused_by_its_size()
+    {
+        var problem = Assert.Throws<InputException>(() => ProjectFile.Read(new byte[50_000_000], Data)).Problems[0];
+        Assert.Equal("50000000 bytes", problem.Value);
+    }
+
+    [Fact]
+    public void The_published_schema_is_that_of_the_code()
+    {
+        var schema = JsonNode.Parse(ProjectSchema.Text())!;
+        Assert.Equal("cuadrilla-project", (string?)schema["properties"]!["format"]!["const"]);
+        Assert.NotNull(schema["properties"]!["specification"]!["properties"]!["lineups"]);
+    }
+
+    [Fact]
+    public void The_drive_list_has_a_row_for_each_drive_and_guards_formulae()
+    {
+        var plant = DemoPlant.Read(Data);
+        var evil = plant with { Lineups = [plant.Lineups[0] with { DrivePoints = [plant.Lineups[0].DrivePoints[0] with { Name = "=HYPERLINK(1)" }, .. plant.Lineups[0].DrivePoints.Skip(1)] }] };
+        var assessment = new Assessor(Data).Run(evil);
+        var lines = Encoding.UTF8.GetString(DriveList.Csv(evil, assessment, Data)).Trim().Split("\r\n");
+        Assert.Equal(4, lines.Length);
+        Assert.Contains("Shaft power kW", lines[0], StringComparison.Ordinal);
+        Assert.Contains("'=HYPERLINK(1)", lines[1], StringComparison.Ordinal);
+        Assert.Contains(",142.3952,", lines[1], StringComparison.Ordinal);
+        var workbook = DriveList.Xlsx(evil, assessment, Data);
+        Assert.Equal("PK"u8.ToArray(), workbook[..2]);
+    }
+
+    [Fact]
+    public void The_sheet_holds_every_drive_point_and_becomes_a_pdf()
+    {
+        var plant = DemoPlant.Read(Data);
+        var sheet = LineupSheet.Of(plant, plant.Lineups[0], new Assessor(Data), new DateOnly(2026, 11, 24));
+        Assert.Equal(["DP-01", "DP-02", "DP-03"], sheet.DrivePoints.Select(p => p.Tag));
+        Assert.Contains(sheet.DrivePoints[2].Lines, l => l.Value.Contains("Spare unit", StringComparison.Ordinal));
+        var pdf = SheetPdf.Write(sheet);
+        Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);
+        Assert.InRange(pdf.Length, 10_000, 1_000_000);
+    }
+
+    private static InputException Refused(JsonNode root) =>
+        Assert.Throws<InputException>(() => ProjectFile.Read(Encoding.UTF8.GetBytes(root.ToJsonString()), Data));
+
+    private static JsonNode Set(string pointer, JsonNode? value)
+    {
+        var root = JsonNode.Parse(DemoPlant.File())!;
+        var node = root;
+        var parts = pointer.Split('/', StringSplitOptions.RemoveEmptyEntries);
+        foreach (var part in parts[..^1])
+        {
+            node = int.TryParse(part, out var index) ? node![index] : node![part];
+        }
+
+        node![parts[^1]] = value;
+        return root;
+    }
+}
