@@ -1,0 +1,37 @@
+import { expect, test } from "@playwright/test";
+import { cell, importDemo, open } from "./plant";
+
+const folder = "../docs/screenshots";
+
+test("screenshots of the main views", async ({ page, request }) => {
+  const id = await importDemo(request);
+  const shoot = async (name: string) => {
+    await page.waitForLoadState("networkidle");
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: `${folder}/${name}.png` });
+  };
+  await open(page, id);
+  await expect(page.getByRole("figure", { name: "Torque over speed" })).toBeVisible();
+  await shoot("board");
+  await page.getByRole("tab", { name: "Line current" }).click();
+  await shoot("line-current");
+  await page.getByRole("tab", { name: "Cost" }).click();
+  await shoot("cost");
+  await cell(page, "DP-02", "motor").click();
+  await page.getByRole("tab", { name: "Candidates" }).click();
+  await shoot("candidates");
+  await cell(page, "DP-01", "load").click();
+  await shoot("load");
+  await page
+    .getByRole("region", { name: /Ledger/ })
+    .getByRole("button")
+    .nth(2)
+    .click();
+  await shoot("reason");
+  for (const view of ["plant", "harmonics", "energy", "history"]) {
+    await open(page, id, `/${view}`);
+    await shoot(view);
+  }
+  await page.goto(`/plants/${id}/print/l1`);
+  await shoot("sheet");
+});

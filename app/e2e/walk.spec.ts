@@ -1,0 +1,168 @@
+import { expect, test } from "@playwright/test";
+import { readFileSync } from "node:fs";
+import { cell, importDemo, open } from "./plant";
+
+test("the demo plant stands on the board with its tightest checks", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("link", { name: "Azulejos Valdecobre" }).first().click();
+  await expect(page.getByRole("columnheader", { name: /DP-01/ })).toBeVisible();
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/Fails: Motor, continuous torque/);
+  const ledger = page.getByRole("region", { name: /Ledger/ });
+  await expect(ledger.getByRole("button")).toHaveCount(5);
+  await expect(ledger.getByRole("button").first()).toContainText("Fails");
+});
+
+test("editing the plant moves every figure", async ({ page, request }) => {
+  await open(page, await importDemo(request), "/plant");
+  await expect(page.getByText("34.78 kA")).toBeVisible();
+  const rating = page.getByLabel("Rating");
+  await rating.fill("1 MVA");
+  await rating.press("Enter");
+  await expect(page.getByRole("status").filter({ hasText: "Edit 2 saved" })).toBeVisible();
+  await expect(page.getByText("22.27 kA")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("34.78 kA")).toBeVisible();
+});
+
+test("a bad value is shown at its field and nothing is saved", async ({ page, request }) => {
+  const id = await importDemo(request);
+  await open(page, id, "/plant");
+  await page.getByLabel("Altitude").fill("-5000");
+  await page.getByLabel("Altitude").press("Enter");
+  await expect(page.getByRole("alert")).toHaveText("Altitude is -5000; allowed: -400 to 5000 m.");
+  await expect(page.getByLabel("Altitude")).toHaveAttribute("aria-invalid", "true");
+  const stored = (await (await request.get(`/api/projects/${id}`)).json()) as { edit: number };
+  expect(stored.edit).toBe(1);
+});
+
+test("drive points are added, copied, moved and removed", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  const tags = page.getByRole("columnheader").filter({ hasText: /DP-/ });
+  await cell(page, "DP-03", "load").click();
+  await page.getByRole("button", { name: "Copy" }).click();
+  await expect(tags).toHaveCount(4);
+  await page.getByRole("button", { name: "Move left" }).click();
+  await expect(tags.nth(2)).toContainText("DP-04");
+  await page.getByRole("button", { name: "Add drive point" }).click();
+  await expect(tags).toHaveCount(5);
+  await expect(cell(page, "DP-05", "motor")).toHaveAccessibleName(/Needs data/);
+  await page.getByRole("button", { name: "Remove" }).click();
+  await expect(tags).toHaveCount(4);
+});
+
+test("a motor that fits is chosen among the candidates and the ledger follows", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-02", "motor").click();
+  await page.getByRole("tab", { name: "Candidates" }).click();
+  const list = page.getByRole("list", { name: "Candidates, best first" });
+  await expect(list.getByRole("button").first()).toContainText("IE4 cage 55 kW");
+  await expect(list.getByRole("button", { name: /IE3 cage 45 kW.*chosen/ })).toContainText(
+    "Motor, continuous torque: 289 > 260 Nm",
+  );
+  await list.getByRole("button").first().click();
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/IE4 cage 55 kW.*(Holds|Tight)/);
+  await expect(
+    page
+      .getByRole("region", { name: /Ledger/ })
+      .getByRole("button", { name: /DP-02 Exhaust fan/ })
+      .filter({ hasText: "Fails" }),
+  ).toHaveCount(0);
+
+  // Another than the best stands too, with its reason.
+  await list.getByRole("button", { name: /IE3 cage 55 kW/ }).click();
+  await page.getByLabel(/Why this one/).fill("same as the neighbour");
+  await page.getByRole("button", { name: "Choose it" }).click();
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/IE3 cage 55 kW/);
+  await page.getByRole("tab", { name: "Entries" }).click();
+  await expect(page.getByLabel("Reason for this motor")).toHaveValue("same as the neighbour");
+});
+
+test("the bench shows torque, line current, losses and cost, and each figure's reason", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-01", "converter").click();
+  await expect(page.getByRole("figure", { name: "Torque over speed" })).toBeVisible();
+  await expect(page.getByText("air at converter 43 °C")).toBeVisible();
+  await page.getByRole("tab", { name: "Line current" }).click();
+  await expect(page.getByRole("figure", { name: "Spectrum" })).toBeVisible();
+  await page.getByRole("button", { name: /THDi/ }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog).toContainText("THDi = 100·√(ΣI_h²)/I_1");
+  await expect(dialog).toContainText("link capacitance");
+  await page.keyboard.press("Escape");
+  await page.getByRole("tab", { name: "Losses" }).click();
+  await expect(page.getByRole("row", { name: /Motor cable/ })).toBeVisible();
+  await page.getByRole("tab", { name: "Cost" }).click();
+  await expect(page.getByText(/As today: outlet damper/)).toBeVisible();
+  await expect(page.getByText("Simple payback")).toBeVisible();
+});
+
+test("the reason of a check opens from the ledger", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  await page
+    .getByRole("region", { name: /Ledger/ })
+    .getByRole("button", { name: /Motor against converter size/ })
+    .click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog).toContainText("34.05/145");
+  await expect(dialog).toContainText("Relief: a smaller converter.");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("heading", { name: /DP-03 Slip pump · motor/ })).toBeVisible();
+});
+
+test("harmonics at the PCC stand order by order", async ({ page, request }) => {
+  await open(page, await importDemo(request), "/harmonics");
+  await expect(page.getByText("TDD (of demand current)")).toBeVisible();
+  await expect(page.getByRole("figure", { name: /Current by order/ })).toBeVisible();
+});
+
+test("sheet, lists and project file leave the program and the file comes back", async ({ page, request }) => {
+  const id = await importDemo(request);
+  await open(page, id, "/sheets");
+  const pdf = page.waitForEvent("download");
+  await page.getByRole("link", { name: "PDF" }).click();
+  expect((await pdf).suggestedFilename()).toBe("azulejos-valdecobre-l1.pdf");
+  const file = page.waitForEvent("download");
+  await page.getByRole("link", { name: /Project file/ }).click();
+  const path = await (await file).path();
+  await page.goto("/");
+  await page.getByLabel("A file *.cuadrilla.json").setInputFiles(path);
+  await expect(page.getByRole("columnheader", { name: /DP-01/ })).toBeVisible();
+  const copy = new URL(page.url()).pathname.split("/")[2] ?? "";
+  expect(copy).not.toBe(id);
+  const text = (await (await request.get(`/api/projects/${copy}/file`)).body()).toString();
+  expect(text).toBe(readFileSync(path, "utf8"));
+  await page.goto(`/plants/${id}/print/l1`);
+  await expect(page.getByRole("heading", { name: "L1 Body preparation" })).toBeVisible();
+});
+
+test("a stale edit in a second window is refused, offered again and merged", async ({ page, context, request }) => {
+  const id = await importDemo(request);
+  const other = await context.newPage();
+  await open(page, id, "/plant");
+  await open(other, id, "/plant");
+  await page.getByLabel("Ambient, highest").fill("41");
+  await page.getByLabel("Ambient, highest").press("Enter");
+  await expect(page.getByText("Edit 2 saved")).toBeVisible();
+  await other.getByLabel("Altitude").fill("700");
+  await other.getByLabel("Altitude").press("Enter");
+  const dialog = other.getByRole("dialog");
+  await expect(dialog).toContainText("site › altitudeM");
+  await dialog.getByRole("button", { name: "Save the merged version" }).click();
+  await expect(other.getByText("Edit 3 saved")).toBeVisible();
+  await expect(other.getByLabel("Altitude")).toHaveValue("700");
+  await expect(other.getByLabel("Ambient, highest")).toHaveValue("41");
+});
+
+test("history has labels, compares and brings back", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-01", "cable").click();
+  await page.getByLabel("Length").fill("80");
+  await page.getByLabel("Length").press("Enter");
+  await expect(page.getByText("Edit 2 saved")).toBeVisible();
+  await page.getByRole("button", { name: "History" }).click();
+  await expect(page.getByRole("row", { name: /DP-01: cable length/ })).toBeVisible();
+  await page.getByRole("button", { name: "Compare" }).click();
+  await expect(page.getByText("62 then, 80 now")).toBeVisible();
+  await page.getByRole("button", { name: "Bring back" }).click();
+  await expect(page.getByText("Edit 3 saved")).toBeVisible();
+});

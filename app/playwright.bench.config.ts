@@ -1,0 +1,4 @@
+import { defineConfig } from "@playwright/test";
+import { shared } from "./playwright.config";
+
+export default defineConfig({ ...shared, testDir: "e2e", testMatch: "*.bench.ts" });
