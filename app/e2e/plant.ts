@@ -4,13 +4,45 @@ import { readFileSync } from "node:fs";
 const demo = "../src/Cuadrilla.Documents/Demo/azulejos-valdecobre.cuadrilla.json";
 
 /** A fresh copy of the demo plant; its key. */
-export async function importDemo(request: APIRequestContext): Promise<string> {
+export const importDemo = (request: APIRequestContext): Promise<string> => importPlant(request, readFileSync(demo));
+
+/** Imports a project file; its key. */
+export async function importPlant(request: APIRequestContext, file: Buffer | string): Promise<string> {
   const response = await request.post("/api/projects/import", {
     headers: { "Content-Type": "application/json" },
-    data: readFileSync(demo),
+    data: file,
   });
   expect(response.status()).toBe(201);
   return ((await response.json()) as { id: string }).id;
+}
+
+interface PlantFile {
+  specification: {
+    lineups: { id: string; tag: string; name: string; drivePoints: Record<string, unknown>[] }[];
+    transformer: { ratedKva: number; loadLossKw: number };
+  };
+}
+
+/** A project file with many drive points, made of the demo's in turn with cables of different length. */
+export function madePlant(count: number): string {
+  const file = JSON.parse(readFileSync(demo, "utf8")) as PlantFile;
+  const { lineups, transformer } = file.specification;
+  const patterns = lineups[0]?.drivePoints ?? [];
+  const points = Array.from({ length: count }, (_, i) => {
+    const number = String(i + 1).padStart(2, "0");
+    const pattern = patterns[i % patterns.length] ?? {};
+    const cable = { ...(pattern["cable"] as object), lengthM: 30 + i };
+    return { ...pattern, cable, id: `dp-${number}`, tag: `DP-${number}`, name: `Drive point ${number}` };
+  });
+  transformer.ratedKva *= count / 3;
+  transformer.loadLossKw *= count / 3;
+  file.specification.lineups = Array.from({ length: Math.ceil(count / 12) }, (_, i) => ({
+    id: `l${i + 1}`,
+    tag: `L${i + 1}`,
+    name: `Lineup ${i + 1}`,
+    drivePoints: points.slice(12 * i, 12 * (i + 1)),
+  }));
+  return JSON.stringify(file);
 }
 
 /** Opens a view of a plant and waits until it stands. */

@@ -885,7 +885,6 @@ export interface components {
             scenarios: components["schemas"]["Scenario"][];
             lineups: components["schemas"]["Lineup"][];
             overrides: components["schemas"]["DefaultOverride"][];
-            drivePoints?: null | components["schemas"]["DrivePoint"][];
         };
         /** @enum {unknown} */
         PresentControl: "not-stated" | "outlet-throttle" | "inlet-vanes" | "bypass";

@@ -32,7 +32,7 @@ describe("numbers typed with units", () => {
     ));
 
   it("comes back unchanged from what it shows", () => {
-    for (const quantity of Object.values(quantities) as Quantity[]) {
+    for (const quantity of Object.values<Quantity>(quantities)) {
       for (const value of [0.001, 0.22, 1, 41, 1480, 20000]) {
         expect(read(showQuantity(value, quantity), quantity)).toBeCloseTo(value, 6);
       }

@@ -41,7 +41,7 @@ public sealed class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides);
-        var studies = plant.DrivePoints.Select(p => drivePoints.Get(InputOf(plant, p, defaults))).ToList();
+        var studies = plant.AllDrivePoints().Select(p => drivePoints.Get(InputOf(plant, p, defaults))).ToList();
         var network = BusNetwork.Of(plant);
         var complete = studies.Where(s => s.IsComplete).Select(s => s.Model).ToList();
         var incomplete = studies.Where(s => !s.IsComplete)

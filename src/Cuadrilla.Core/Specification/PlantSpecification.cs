@@ -31,7 +31,7 @@ public sealed record PlantSpecification(
     IReadOnlyList<DefaultOverride> Overrides)
 {
     /// <summary>All drive points in the order of the board.</summary>
-    public IEnumerable<DrivePoint> DrivePoints => Lineups.SelectMany(l => l.DrivePoints);
+    public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);
 }
 
 /// <summary>A project value that replaces a default of the catalogue.</summary>

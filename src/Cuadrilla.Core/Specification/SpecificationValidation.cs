@@ -63,7 +63,7 @@ public static class SpecificationValidation
     private static void Scenarios(PlantSpecification plant, ProblemList p)
     {
         p.Require(plant.Scenarios.Count is >= 1 and <= 20, "/scenarios", "Number of scenarios", $"{plant.Scenarios.Count}", "1 to 20");
-        var known = plant.DrivePoints.Select(d => d.Id).ToHashSet(StringComparer.Ordinal);
+        var known = plant.AllDrivePoints().Select(d => d.Id).ToHashSet(StringComparer.Ordinal);
         var ids = new HashSet<string>(StringComparer.Ordinal);
         for (var i = 0; i < plant.Scenarios.Count; i++)
         {
@@ -86,7 +86,7 @@ public static class SpecificationValidation
 
     private static void Lineups(PlantSpecification plant, EngineeringData data, ProblemList p)
     {
-        var count = plant.DrivePoints.Count();
+        var count = plant.AllDrivePoints().Count();
         p.Require(count <= MaxDrivePoints, "/lineups", "Number of drive points", $"{count}", $"up to {MaxDrivePoints}");
         var lineupIds = new HashSet<string>(StringComparer.Ordinal);
         var pointIds = new HashSet<string>(StringComparer.Ordinal);

@@ -26,9 +26,12 @@ public sealed class Calculation
         Of<SupplyCalculations.FaultLevelInput>("fault-level", SupplyCalculations.FaultLevel),
         Of<SupplyCalculations.WindingHeatInput>("winding-heat", SupplyCalculations.WindingHeat),
         Of<LoadCalculations.PumpPointInput>("pump-point", LoadCalculations.PumpPoint),
+        Of<LoadCalculations.FluidMachineInput>("fluid-machine", LoadCalculations.FluidMachine),
         Of<MotorCalculations.LossesInput>("motor-losses", MotorCalculations.Losses),
         Of<MotorCalculations.BudgetInput>("thermal-budget", MotorCalculations.Budget),
         Of<ConverterCalculations.LossesInput>("converter-losses", ConverterCalculations.Losses),
+        Of<PlantCalculations.PccInput>("pcc", PlantCalculations.Pcc),
+        Of<PlantCalculations.YearInput>("yearly-energy", PlantCalculations.YearlyEnergy),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>

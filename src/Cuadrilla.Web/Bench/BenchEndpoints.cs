@@ -38,7 +38,7 @@ internal static class BenchEndpoints
         var plant = reader.Specification(id);
         return plant is null
             ? ProjectEndpoints.Unknown()
-            : plant.DrivePoints.FirstOrDefault(p => p.Id == point) is { } found ? answer(plant, found) : Problems.NotFound("There is no such drive point.");
+            : plant.AllDrivePoints().FirstOrDefault(p => p.Id == point) is { } found ? answer(plant, found) : Problems.NotFound("There is no such drive point.");
     }
 
     private static BenchDocument Bench(PlantSpecification plant, DrivePoint point, Assessor assessor)

@@ -71,7 +71,7 @@ public sealed class DemoAssessmentTests
     public void Loss_chain_accounts_for_every_watt()
     {
         var assessor = new Assessor(Data);
-        foreach (var point in Demo.DrivePoints)
+        foreach (var point in Demo.AllDrivePoints())
         {
             var study = assessor.Study(Demo, point);
             var drive = Found.Scenarios[0].Drives.Single(d => d.DrivePointId == point.Id);
@@ -196,7 +196,7 @@ public sealed class DemoAssessmentTests
 
     private static Check Check(PlantAssessment assessment, string id, string point) => assessment.Checks.Single(c => c.Id == id && c.DrivePointId == point);
 
-    private static DrivePoint Point(string id) => Demo.DrivePoints.Single(p => p.Id == id);
+    private static DrivePoint Point(string id) => Demo.AllDrivePoints().Single(p => p.Id == id);
 
     private static PlantSpecification With(string id, Func<DrivePoint, DrivePoint> change) => With(Demo, id, change);
 

@@ -91,6 +91,15 @@ public sealed class ProjectFileTests
     }
 
     [Fact]
+    public void Nothing_derived_is_written_into_a_file()
+    {
+        var specification = JsonNode.Parse(ProjectFile.Write(DemoPlant.Read(Data), Data))!["specification"]!.AsObject();
+        Assert.Equal(
+            typeof(PlantSpecification).GetConstructors().Single(c => c.IsPublic).GetParameters().Select(p => p.Name!.ToLowerInvariant()),
+            specification.Select(p => p.Key.ToLowerInvariant()));
+    }
+
+    [Fact]
     public void The_drive_list_has_a_row_for_each_drive_and_guards_formulae()
     {
         var plant = DemoPlant.Read(Data);

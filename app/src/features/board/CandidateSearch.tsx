@@ -58,17 +58,18 @@ export function CandidateSearch({
       onClose={onClose}
       wide
     >
-      {candidates.isPending && <Loading what="candidates" />}
-      {candidates.isError && <Failed what="The candidates could not be read." detail={candidates.error.message} />}
-      {candidates.data && (
-        <Command label={`Candidates, ${kind}`} filter={matches}>
-          <Command.Input
-            className="entry mb-2"
-            value={query}
-            onValueChange={setQuery}
-            autoFocus
-            placeholder="kW, IE class, choke …"
-          />
+      {/* The entry stands at once, so that no key is lost while the candidates are on their way. */}
+      <Command label={`Candidates, ${kind}`} filter={matches}>
+        <Command.Input
+          className="entry mb-2"
+          value={query}
+          onValueChange={setQuery}
+          autoFocus
+          placeholder="kW, IE class, choke …"
+        />
+        {candidates.isPending && <Loading what="candidates" />}
+        {candidates.isError && <Failed what="The candidates could not be read." detail={candidates.error.message} />}
+        {candidates.data && (
           <Command.List className="max-h-[52vh] overflow-auto">
             <Command.Empty className="p-2 text-soft">Nothing in the catalogue matches.</Command.Empty>
             {candidates.data.map((c) => (
@@ -92,8 +93,8 @@ export function CandidateSearch({
               </Command.Item>
             ))}
           </Command.List>
-        </Command>
-      )}
+        )}
+      </Command>
     </Sheet>
   );
 }

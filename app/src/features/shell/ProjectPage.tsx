@@ -5,6 +5,7 @@ import { api, type Check, type Project } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { Board } from "../board/Board";
 import { cellId } from "../board/BoardCell";
+import { CandidateSearch } from "../board/CandidateSearch";
 import { rows, validSelection, type Row, type Selection } from "../board/selection";
 import { useBoardActions } from "../board/useBoardActions";
 import { Bench } from "../bench/Bench";
@@ -12,13 +13,13 @@ import { Ledger } from "../ledger/Ledger";
 import { ConflictSheet } from "../project/ConflictSheet";
 import { ProjectContext, useProject } from "../project/ProjectContext";
 import { projectKey, useProjectAccess } from "../project/useProjectAccess";
+import { Palette } from "./Palette";
 import { Rail } from "./Rail";
 import { stages, type Stage, type View } from "./stages";
 import { TopBar } from "./TopBar";
 
-const CandidateSearch = lazy(async () => ({ default: (await import("../board/CandidateSearch")).CandidateSearch }));
+// What a key press opens is in the first script: the keys typed after it must find it there.
 const ReasonSheet = lazy(async () => ({ default: (await import("../bench/ReasonSheet")).ReasonSheet }));
-const Palette = lazy(async () => ({ default: (await import("./Palette")).Palette }));
 const KeysSheet = lazy(async () => ({ default: (await import("./KeysSheet")).KeysSheet }));
 const PlantPage = lazy(async () => ({ default: (await import("../plant/PlantPage")).PlantPage }));
 const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/HarmonicsPage")).HarmonicsPage }));

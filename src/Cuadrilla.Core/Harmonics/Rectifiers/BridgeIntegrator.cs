@@ -4,15 +4,25 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 /// Carries the bridge over an angle with the fifth-order Dormand–Prince pair (J. R. Dormand, P. J. Prince, J. Comp. Appl.
 /// Math. 6, 1980), step size by the embedded error, each switching instant found as a root of its guard.
 /// </summary>
-internal sealed class BridgeIntegrator(BridgeCircuit circuit)
+/// <param name="circuit">The bridge.</param>
+/// <param name="relativeTolerance">Permitted error of a step in parts of the current.</param>
+/// <param name="longestStepRad">Longest step; longer ones may overlook a diode that conducts for an instant.</param>
+internal sealed class BridgeIntegrator(BridgeCircuit circuit, double relativeTolerance, double longestStepRad)
 {
-    private const double LongestStepRad = 2 * Math.PI / 100;
     private const double ShortestStepRad = 1e-9;
-    private const double RelativeTolerance = 2e-8;
     private const double GuardTolerance = 1e-11;
     private const int MaxSteps = 20_000;
 
+    // Over so small an angle a guard is straight.
+    private const double Glance = 1e-6;
+
     private double lastStepRad = 0.01;
+
+    /// <summary>For the orbit that is reported: steps short and exact enough to be interpolated.</summary>
+    public static BridgeIntegrator Exact(in BridgeCircuit circuit) => new(circuit, 2e-8, 2 * Math.PI / 100);
+
+    /// <summary>For the way towards the orbit.</summary>
+    public static BridgeIntegrator Rough(in BridgeCircuit circuit) => new(circuit, 1e-6, 2 * Math.PI / 36);
 
     /// <summary>
     /// The state after <paramref name="spanRad"/>. When <paramref name="steps"/> is given each accepted step is recorded.
@@ -26,7 +36,8 @@ internal sealed class BridgeIntegrator(BridgeCircuit circuit)
         var width = Math.Min(lastStepRad, spanRad);
         var stalled = 0;
         SettleMode(angle, ref mode, ref state);
-        BridgeEquations.Slope(circuit, mode, angle, state, out var slope);
+        var equations = new ModeEquations(circuit, mode);
+        equations.Slope(angle, state, out var slope);
         for (var count = 0; count < MaxSteps; count++)
         {
             var remaining = end - angle;
@@ -35,8 +46,8 @@ internal sealed class BridgeIntegrator(BridgeCircuit circuit)
                 return state;
             }
 
-            width = Math.Min(Math.Min(width, LongestStepRad), remaining);
-            var error = TryStep(mode, angle, state, slope, width, out var next, out var nextSlope);
+            width = Math.Min(Math.Min(width, longestStepRad), remaining);
+            var error = TryStep(equations, angle, state, slope, width, out var next, out var nextSlope);
             if (error > 1 && width > ShortestStepRad)
             {
                 width *= Math.Max(0.2, 0.9 * Math.Pow(error, -0.2));
@@ -44,11 +55,12 @@ internal sealed class BridgeIntegrator(BridgeCircuit circuit)
             }
 
             var taken = width;
-            var guard = BridgeEquations.Guard(circuit, mode, angle + width, next, out var bridgeEvent);
+            var guard = BridgeGuards.Guard(circuit, mode, equations, angle + width, next, out var bridgeEvent);
             var switches = guard < -GuardTolerance;
             if (switches)
             {
-                taken = LocateEvent(mode, angle, state, slope, width, guard, out next, out nextSlope, ref bridgeEvent);
+                var tried = new BridgeStep { StartAngleRad = angle, WidthRad = width, Start = state, End = next, StartSlope = slope, EndSlope = nextSlope };
+                taken = LocateEvent(mode, equations, tried, guard, out next, out nextSlope, ref bridgeEvent);
             }
 
             steps?.Add(new BridgeStep { StartAngleRad = angle, WidthRad = taken, Start = state, End = next, StartSlope = slope, EndSlope = nextSlope });
@@ -65,7 +77,8 @@ internal sealed class BridgeIntegrator(BridgeCircuit circuit)
 
                 Apply(bridgeEvent, ref mode, ref state);
                 SettleMode(angle, ref mode, ref state);
-                BridgeEquations.Slope(circuit, mode, angle, state, out slope);
+                equations = new ModeEquations(circuit, mode);
+                equations.Slope(angle, state, out slope);
                 width = Math.Max(0.25 * width, 1e-6);
             }
             else
@@ -102,7 +115,7 @@ internal sealed class BridgeIntegrator(BridgeCircuit circuit)
     {
         for (var i = 0; i < 8; i++)
         {
-            if (BridgeEquations.Guard(circuit, mode, angle, state, out var bridgeEvent) >= -GuardTolerance)
+            if (BridgeGuards.Guard(circuit, mode, new ModeEquations(circuit, mode), angle, state, out var bridgeEvent) >= -GuardTolerance)
             {
                 return;
             }
@@ -166,99 +179,119 @@ internal sealed class BridgeIntegrator(BridgeCircuit circuit)
     // The earliest switching instant inside a step. The guard that is negative at the end is followed to its root; should
     // another guard be negative there, that one came first.
     private double LocateEvent(
-        in ConductionMode mode, double angle, in BridgeState state, in BridgeState slope, double width, double guardAtEnd,
-        out BridgeState next, out BridgeState nextSlope, ref BridgeEvent bridgeEvent)
+        in ConductionMode mode, in ModeEquations equations, BridgeStep step, double guardAtEnd, out BridgeState next, out BridgeState nextSlope,
+        ref BridgeEvent bridgeEvent)
     {
-        var end = width;
         while (true)
         {
-            end = RootOfGuard(mode, angle, state, slope, end, guardAtEnd, bridgeEvent);
-            TryStep(mode, angle, state, slope, end, out next, out nextSlope);
-            guardAtEnd = BridgeEquations.Guard(circuit, mode, angle + end, next, out var other);
-            if (guardAtEnd >= -10 * GuardTolerance || other == bridgeEvent || end < 1e-14)
+            RootOfGuard(mode, equations, ref step, guardAtEnd, bridgeEvent);
+            (next, nextSlope) = (step.End, step.EndSlope);
+            guardAtEnd = BridgeGuards.Guard(circuit, mode, equations, step.StartAngleRad + step.WidthRad, next, out var other);
+            if (guardAtEnd >= -10 * GuardTolerance || other == bridgeEvent || step.WidthRad < 1e-14)
             {
-                return end;
+                return step.WidthRad;
             }
 
             bridgeEvent = other;
         }
     }
 
-    // Illinois variant of false position, each trial a fresh step from the same start.
-    private double RootOfGuard(
-        in ConductionMode mode, double angle, in BridgeState state, in BridgeState slope, double width, double guardAtEnd, in BridgeEvent watched)
+    // Shortens a step until it ends where the guard is zero. The step's own polynomial tells where to try first; then Newton
+    // with the slopes at the trial's end, each trial a fresh step from the same start, kept within the bracket by bisection.
+    private void RootOfGuard(in ConductionMode mode, in ModeEquations equations, ref BridgeStep step, double guardAtEnd, in BridgeEvent watched)
     {
-        var low = 0.0;
-        var lowGuard = BridgeEquations.GuardOf(circuit, mode, angle, state, watched);
-        for (var part = width / 2; lowGuard <= GuardTolerance; part /= 8)
+        var (low, high) = (0.0, step.WidthRad);
+        var lowGuard = BridgeGuards.GuardOf(circuit, mode, equations, step.StartAngleRad, step.Start, watched);
+        if (lowGuard <= GuardTolerance)
         {
             // A diode that has just begun to conduct starts from zero: look for an instant at which it does conduct.
-            if (part < 1e-14)
+            (low, lowGuard) = FirstPositive(mode, equations, step, watched);
+            if (low == 0)
             {
-                return 0;
+                Shorten(equations, ref step, 0);
+                return;
             }
-
-            TryStep(mode, angle, state, slope, part, out var early, out _);
-            lowGuard = BridgeEquations.GuardOf(circuit, mode, angle + part, early, watched);
-            low = part;
         }
 
-        var high = width;
-        var highGuard = guardAtEnd;
-        var lastSide = 0;
+        var trial = PolynomialRoot(mode, equations, step, low, lowGuard, guardAtEnd, watched);
         for (var i = 0; i < 80; i++)
         {
-            var trial = high - (highGuard * (high - low) / (highGuard - lowGuard));
-            TryStep(mode, angle, state, slope, trial, out var there, out _);
-            var guard = BridgeEquations.GuardOf(circuit, mode, angle + trial, there, watched);
+            Shorten(equations, ref step, trial);
+            var end = step.StartAngleRad + trial;
+            var guard = BridgeGuards.GuardOf(circuit, mode, equations, end, step.End, watched);
             if (Math.Abs(guard) < GuardTolerance || high - low < 1e-13)
             {
-                return trial;
+                return;
             }
 
-            var side = Math.Sign(guard);
-            if (side < 0)
+            (low, high) = guard < 0 ? (low, trial) : (trial, high);
+            var ahead = BridgeGuards.GuardOf(circuit, mode, equations, end + Glance, step.End.Plus(Glance, step.EndSlope), watched);
+            trial -= guard * Glance / (ahead - guard);
+            if (!(trial > low && trial < high))
             {
-                high = trial;
-                highGuard = guard;
-                lowGuard *= lastSide == side ? 0.5 : 1;
+                trial = 0.5 * (low + high);
             }
-            else
-            {
-                low = trial;
-                lowGuard = guard;
-                highGuard *= lastSide == side ? 0.5 : 1;
-            }
+        }
+    }
 
-            lastSide = side;
+    private (double WidthRad, double Guard) FirstPositive(in ConductionMode mode, in ModeEquations equations, in BridgeStep step, in BridgeEvent watched)
+    {
+        for (var part = step.WidthRad / 2; part > 1e-14; part /= 8)
+        {
+            TryStep(equations, step.StartAngleRad, step.Start, step.StartSlope, part, out var early, out _);
+            var guard = BridgeGuards.GuardOf(circuit, mode, equations, step.StartAngleRad + part, early, watched);
+            if (guard > GuardTolerance)
+            {
+                return (part, guard);
+            }
         }
 
-        return high;
+        return (0, 0);
+    }
+
+    // Two rounds of false position are near enough for Newton to finish.
+    private double PolynomialRoot(
+        in ConductionMode mode, in ModeEquations equations, in BridgeStep step, double low, double lowGuard, double highGuard, in BridgeEvent watched)
+    {
+        var high = step.WidthRad;
+        for (var i = 0; i < 2; i++)
+        {
+            var trial = high - (highGuard * (high - low) / (highGuard - lowGuard));
+            var guard = BridgeGuards.GuardOf(
+                circuit, mode, equations, step.StartAngleRad + trial, BridgeState.Between(step, trial / step.WidthRad), watched);
+            (low, lowGuard, high, highGuard) = guard < 0 ? (low, lowGuard, trial, guard) : (trial, guard, high, highGuard);
+        }
+
+        return high - (highGuard * (high - low) / (highGuard - lowGuard));
+    }
+
+    private void Shorten(in ModeEquations equations, ref BridgeStep step, double widthRad)
+    {
+        TryStep(equations, step.StartAngleRad, step.Start, step.StartSlope, widthRad, out var end, out var endSlope);
+        step.WidthRad = widthRad;
+        step.End = end;
+        step.EndSlope = endSlope;
     }
 
     private double TryStep(
-        in ConductionMode mode, double angle, in BridgeState y, in BridgeState k1, double h, out BridgeState next, out BridgeState k7)
+        in ModeEquations equations, double angle, in BridgeState y, in BridgeState k1, double h, out BridgeState next, out BridgeState k7)
     {
-        BridgeEquations.Slope(circuit, mode, angle + (h / 5), y.Plus(h / 5, k1), out var k2);
-        BridgeEquations.Slope(circuit, mode, angle + (0.3 * h), y.Plus(h * 3 / 40, k1).Plus(h * 9 / 40, k2), out var k3);
-        BridgeEquations.Slope(
-            circuit, mode, angle + (0.8 * h), y.Plus(h * 44 / 45, k1).Plus(-h * 56 / 15, k2).Plus(h * 32 / 9, k3), out var k4);
-        BridgeEquations.Slope(
-            circuit,
-            mode,
-            angle + (h * 8 / 9),
-            y.Plus(h * 19372 / 6561, k1).Plus(-h * 25360 / 2187, k2).Plus(h * 64448 / 6561, k3).Plus(-h * 212 / 729, k4),
+        equations.Slope(angle + (h / 5), y.Plus(h / 5, k1), out var k2);
+        equations.Slope(angle + (0.3 * h), y.Plus(h * (3.0 / 40), k1).Plus(h * (9.0 / 40), k2), out var k3);
+        equations.Slope(angle + (0.8 * h), y.Plus(h * (44.0 / 45), k1).Plus(-h * (56.0 / 15), k2).Plus(h * (32.0 / 9), k3), out var k4);
+        equations.Slope(
+            angle + (h * (8.0 / 9)),
+            y.Plus(h * (19372.0 / 6561), k1).Plus(-h * (25360.0 / 2187), k2).Plus(h * (64448.0 / 6561), k3).Plus(-h * (212.0 / 729), k4),
             out var k5);
-        BridgeEquations.Slope(
-            circuit,
-            mode,
+        equations.Slope(
             angle + h,
-            y.Plus(h * 9017 / 3168, k1).Plus(-h * 355 / 33, k2).Plus(h * 46732 / 5247, k3).Plus(h * 49 / 176, k4).Plus(-h * 5103 / 18656, k5),
+            y.Plus(h * (9017.0 / 3168), k1).Plus(-h * (355.0 / 33), k2).Plus(h * (46732.0 / 5247), k3).Plus(h * (49.0 / 176), k4).Plus(-h * (5103.0 / 18656), k5),
             out var k6);
-        next = y.Plus(h * 35 / 384, k1).Plus(h * 500 / 1113, k3).Plus(h * 125 / 192, k4).Plus(-h * 2187 / 6784, k5).Plus(h * 11 / 84, k6);
-        BridgeEquations.Slope(circuit, mode, angle + h, next, out k7);
+        next = y.Plus(h * (35.0 / 384), k1).Plus(h * (500.0 / 1113), k3).Plus(h * (125.0 / 192), k4).Plus(-h * (2187.0 / 6784), k5).Plus(h * (11.0 / 84), k6);
+        equations.Slope(angle + h, next, out k7);
         var error = default(BridgeState)
-            .Plus(h * 71 / 57600, k1).Plus(-h * 71 / 16695, k3).Plus(h * 71 / 1920, k4).Plus(-h * 17253 / 339200, k5).Plus(h * 22 / 525, k6).Plus(-h / 40, k7);
-        return error.Largest() / (RelativeTolerance * (1 + Math.Abs(y.Choke)));
+            .Plus(h * (71.0 / 57600), k1).Plus(-h * (71.0 / 16695), k3).Plus(h * (71.0 / 1920), k4)
+            .Plus(-h * (17253.0 / 339200), k5).Plus(h * (22.0 / 525), k6).Plus(-h / 40, k7);
+        return error.Largest() / (relativeTolerance * (1 + Math.Abs(y.Choke)));
     }
 }

@@ -10,15 +10,24 @@ internal sealed class PeriodicSteadyState
     private const double StartAngleRad = 0.3;
     private const double Converged = 2e-9;
     private const double Perturbation = 2e-5;
+    private const double RoughlyConverged = 1e-4;
+    private const double RoughPerturbation = 1e-3;
+
+    // Below this even the rough derivative proves that disturbances die out.
+    private const double SurelyStable = 0.985;
 
     private readonly BridgeCircuit circuit;
-    private readonly BridgeIntegrator integrator;
+    private readonly BridgeIntegrator exact;
+    private readonly BridgeIntegrator rough;
+    private BridgeIntegrator integrator;
     private readonly int size;
 
     private PeriodicSteadyState(BridgeCircuit circuit)
     {
         this.circuit = circuit;
-        integrator = new BridgeIntegrator(circuit);
+        exact = BridgeIntegrator.Exact(circuit);
+        rough = BridgeIntegrator.Rough(circuit);
+        integrator = rough;
         size = circuit.PhaseCount + 1;
     }
 
@@ -35,7 +44,7 @@ internal sealed class PeriodicSteadyState
             var cycles = 2;
             while (true)
             {
-                if (Newton(ref state, out var multiplier))
+                if (Approach(ref state, out var multiplier))
                 {
                     return multiplier < 1 - 1e-6 ? Record(state, multiplier) : Failure(state, multiplier);
                 }
@@ -53,6 +62,54 @@ internal sealed class PeriodicSteadyState
         {
             return new BridgeOrbit.Unsettled(double.NaN);
         }
+    }
+
+    // Most of the way on rough steps; the exact ones then hardly have to move, and its derivative serves them too.
+    private bool Approach(ref BridgeState state, out double multiplier)
+    {
+        integrator = rough;
+        var near = state;
+        var isNear = Newton(ref near, RoughlyConverged, RoughPerturbation, out multiplier, out var jacobian);
+        integrator = exact;
+        if (isNear && multiplier < SurelyStable && Polish(ref near, jacobian))
+        {
+            state = near;
+            return true;
+        }
+
+        state = isNear ? near : WarmUp(state, 1);
+        return Newton(ref state, Converged, Perturbation, out multiplier, out _);
+    }
+
+    private bool Polish(ref BridgeState state, double[,] jacobian)
+    {
+        var image = Map(state);
+        var residual = Distance(image, state);
+        for (var chord = 0; chord < 6; chord++)
+        {
+            if (residual < Converged)
+            {
+                state = image;
+                return true;
+            }
+
+            if (NewtonStep(jacobian, state, image) is not { } step)
+            {
+                return false;
+            }
+
+            var trial = Moved(state, step);
+            var trialImage = Map(trial);
+            var trialResidual = Distance(trialImage, trial);
+            if (!(trialResidual < 0.3 * residual))
+            {
+                return false;
+            }
+
+            (state, image, residual) = (trial, trialImage, trialResidual);
+        }
+
+        return false;
     }
 
     private BridgeState Rest() => new(0, 0, 0.95 * circuit.NoLoadVoltagePu, 0);
@@ -77,15 +134,16 @@ internal sealed class PeriodicSteadyState
             : new BridgeState(-end.A, -end.B, end.Voltage, end.Choke);
     }
 
-    private bool Newton(ref BridgeState state, out double multiplier)
+    private bool Newton(ref BridgeState state, double converged, double perturbation, out double multiplier, out double[,] jacobian)
     {
         multiplier = double.NaN;
+        jacobian = new double[size, size];
         var image = Map(state);
         var residual = Distance(image, state);
         for (var iteration = 0; iteration < 14; iteration++)
         {
-            var jacobian = Derivative(state, image);
-            if (residual < Converged)
+            jacobian = Derivative(state, image, perturbation);
+            if (residual < converged)
             {
                 multiplier = SpectralRadius(jacobian);
                 state = image;
@@ -113,7 +171,7 @@ internal sealed class PeriodicSteadyState
                 state = trial;
                 image = trialImage;
                 residual = trialResidual;
-                if (residual < Converged || gain > 0.05)
+                if (residual < converged || gain > 0.05)
                 {
                     break;
                 }
@@ -135,18 +193,18 @@ internal sealed class PeriodicSteadyState
     }
 
     // Coordinates: phase currents but the last (they sum to zero), link voltage, choke current.
-    private double[,] Derivative(in BridgeState state, in BridgeState image)
+    private double[,] Derivative(in BridgeState state, in BridgeState image, double perturbation)
     {
         var jacobian = new double[size, size];
         var columns = IsFreewheeling(state) ? size : size - 1;
         for (var column = 0; column < columns; column++)
         {
             var delta = new double[size];
-            delta[column] = Perturbation;
+            delta[column] = perturbation;
             var moved = Map(Moved(state, delta));
             for (var row = 0; row < size; row++)
             {
-                jacobian[row, column] = (Coordinate(moved, row) - Coordinate(image, row)) / Perturbation;
+                jacobian[row, column] = (Coordinate(moved, row) - Coordinate(image, row)) / perturbation;
             }
         }
 

@@ -1,0 +1,49 @@
+using BenchmarkDotNet.Attributes;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Bench;
+
+/// <summary>Assessment of a made plant. Bounds at 200 drive points: 400 ms from nothing, 50 ms after an edit.</summary>
+public class AssessmentBenchmarks
+{
+    private PlantSpecification plant = null!;
+    private Assessor warm = null!;
+    private int edit;
+
+    [Params(50, 200, 800)]
+    public int DrivePoints { get; set; }
+
+    [GlobalSetup]
+    public void Setup()
+    {
+        plant = MadePlant.Of(DrivePoints);
+        warm = new Assessor(ReferenceCatalogue.Data);
+        warm.Run(plant);
+    }
+
+    [Benchmark(Description = "from nothing")]
+    public PlantAssessment FromNothing() => new Assessor(ReferenceCatalogue.Data).Run(plant);
+
+    [Benchmark(Description = "after an edit of one drive point")]
+    public PlantAssessment AfterAnEdit()
+    {
+        // A value never seen before, so that nothing of this drive point is remembered.
+        edit++;
+        var lineup = plant.Lineups[0];
+        var point = lineup.DrivePoints[3];
+        var load = (FanLoad)point.Load;
+        var changed = point with { Load = load with { RatedPressurePa = 2900 - (0.01 * edit) } };
+        return warm.Run(plant with
+        {
+            Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? changed : p)] }, .. plant.Lineups.Skip(1)],
+        });
+    }
+
+    [Benchmark(Description = "all motor candidates of one drive point ranked")]
+    public int Candidates() =>
+        CandidateRanking.Motors(warm.Study(plant, plant.Lineups[0].DrivePoints[0]).Model.Input, ReferenceCatalogue.Data).Count;
+}

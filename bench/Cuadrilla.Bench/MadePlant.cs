@@ -1,0 +1,49 @@
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+
+namespace Cuadrilla.Bench;
+
+/// <summary>A made plant of any size: the demo's supply, every drive point different in load, cable and choke.</summary>
+internal static class MadePlant
+{
+    public static PlantSpecification Of(int drivePoints)
+    {
+        var demo = DemoPlant.Read(ReferenceCatalogue.Data);
+        var fan = (FanLoad)demo.Lineups[0].DrivePoints[0].Load;
+        var points = Enumerable.Range(0, drivePoints).Select(i => Point(demo.Lineups[0].DrivePoints[0], fan, i)).ToList();
+        return demo with
+        {
+            Name = $"Made plant of {drivePoints}",
+            Scenarios = [demo.Scenarios[0] with { States = [] }],
+            Transformer = demo.Transformer with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints },
+            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", chunk))],
+        };
+    }
+
+    private static DrivePoint Point(DrivePoint pattern, FanLoad fan, int i)
+    {
+        var kw = new[] { 7.5, 11, 15, 22, 30, 37, 45, 55 }[i % 8];
+        var key = kw.ToString(System.Globalization.CultureInfo.InvariantCulture);
+        var common = fan.Common with
+        {
+            RatedFlowM3PerS = kw * (0.78 + (0.0006 * i)) * 1e3 * 0.835 / 2900,
+            StaticFraction = 0.05 + (0.001 * i),
+            InertiaKgM2 = 0.05 * kw,
+        };
+        return pattern with
+        {
+            Id = $"p{i}",
+            Tag = $"DP-{i + 1:000}",
+            Name = $"Fan {i + 1}",
+            Cable = pattern.Cable with { LengthM = 20 + i },
+            Motor = new MotorChoice.FromCatalogue($"cage-4p-ie{3 + (i % 2)}-{key}", MotorCooling.OwnFan, ThermalClass.F, string.Empty),
+            Converter = new ConverterChoice.FromCatalogue($"six-pulse-{(i % 3 == 0 ? "plain" : "choke")}-{key}", OverloadDuty.Light, 4, string.Empty),
+            Load = fan with { Common = common },
+        };
+    }
+}

@@ -1,0 +1,16 @@
+using BenchmarkDotNet.Columns;
+using BenchmarkDotNet.Configs;
+using BenchmarkDotNet.Diagnosers;
+using BenchmarkDotNet.Jobs;
+using BenchmarkDotNet.Loggers;
+using BenchmarkDotNet.Running;
+using BenchmarkDotNet.Toolchains.InProcess.Emit;
+
+// In process: the benchmarks run on the build that was just made, and nothing is written outside the artifacts folder.
+var config = ManualConfig.CreateEmpty()
+    .AddJob(Job.Default.WithToolchain(InProcessEmitToolchain.Instance).WithWarmupCount(4).WithIterationCount(12))
+    .AddColumnProvider(DefaultColumnProviders.Instance)
+    .AddDiagnoser(MemoryDiagnoser.Default)
+    .AddLogger(ConsoleLogger.Default)
+    .WithArtifactsPath(Path.Combine(".build", "bench"));
+BenchmarkSwitcher.FromAssembly(typeof(Program).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"], config);
