@@ -29,18 +29,22 @@ public class AssessmentBenchmarks
     public PlantAssessment FromNothing() => new Assessor(ReferenceCatalogue.Data).Run(plant);
 
     [Benchmark(Description = "after an edit of one drive point")]
-    public PlantAssessment AfterAnEdit()
+    public PlantAssessment AfterAnEdit() => warm.Run(Edited(2900 - (0.01 * ++edit)));
+
+    [Benchmark(Description = "after an edit that moves the whole bus")]
+    public PlantAssessment AfterALargeEdit() => warm.Run(Edited(2900 - (3 * (++edit % 900))));
+
+    // A value never seen before, so that nothing of this drive point is remembered.
+    private PlantSpecification Edited(double pressurePa)
     {
-        // A value never seen before, so that nothing of this drive point is remembered.
-        edit++;
         var lineup = plant.Lineups[0];
-        var point = lineup.DrivePoints[3];
+        var point = lineup.DrivePoints[7];
         var load = (FanLoad)point.Load;
-        var changed = point with { Load = load with { RatedPressurePa = 2900 - (0.01 * edit) } };
-        return warm.Run(plant with
+        var changed = point with { Load = load with { RatedPressurePa = pressurePa, Common = load.Common with { StartTimeS = 30 + (0.001 * edit) } } };
+        return plant with
         {
             Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? changed : p)] }, .. plant.Lineups.Skip(1)],
-        });
+        };
     }
 
     [Benchmark(Description = "all motor candidates of one drive point ranked")]

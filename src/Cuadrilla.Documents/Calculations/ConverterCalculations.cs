@@ -29,8 +29,8 @@ internal static class ConverterCalculations
 
         public IEnumerable<(string Name, double Value)> Named() =>
         [
-            ("f0i25", F0I25), ("f0i50", F0I50), ("f0i100", F0I100), ("f50i25", F50I25),
-            ("f50i50", F50I50), ("f50i100", F50I100), ("f90i50", F90I50), ("f90i100", F90I100),
+            ("f0I25", F0I25), ("f0I50", F0I50), ("f0I100", F0I100), ("f50I25", F50I25),
+            ("f50I50", F50I50), ("f50I100", F50I100), ("f90I50", F90I50), ("f90I100", F90I100),
         ];
     }
 

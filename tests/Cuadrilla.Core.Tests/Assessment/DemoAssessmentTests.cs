@@ -150,6 +150,14 @@ public sealed class DemoAssessmentTests
     }
 
     [Fact]
+    public void Drives_on_one_bus_flatten_each_others_current()
+    {
+        double Thdi(PlantAssessment a) => ((Core.Harmonics.Rectifiers.RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front).PhaseA.ThdiPct;
+        var alone = Demo.Scenarios[0] with { States = [new DrivePointState("dp-01", false, 1), new DrivePointState("dp-03", false, 1)] };
+        Assert.True(Thdi(Found) < Thdi(new Assessor(Data).Run(Demo with { Scenarios = [alone] })) - 5);
+    }
+
+    [Fact]
     public void An_override_moves_its_check_and_nothing_else()
     {
         var result = new Assessor(Data).Run(Demo with { Overrides = [new DefaultOverride("match-current-pct", 20, "agreed with the maker"), new DefaultOverride("match-magnetising-pct", 5, string.Empty)] });

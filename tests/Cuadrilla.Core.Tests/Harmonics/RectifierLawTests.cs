@@ -85,6 +85,16 @@ public sealed class RectifierLawTests
         }
     }
 
+    [Theory]
+    [InlineData(0.0)]
+    [InlineData(800.0)]
+    public void Half_a_step_of_the_attenuation_ratio_hardly_moves_the_distortion(double chokeUh)
+    {
+        var input = Case(150, chokeUh, 2000, 20) with { SourceResistanceOhm = 0.02 };
+        var moved = input with { SourceInductanceH = input.SourceInductanceH * 1.002, SourceResistanceOhm = input.SourceResistanceOhm * 1.002 };
+        Assert.InRange(Math.Abs(Solve(input).PhaseA.ThdiPct - Solve(moved).PhaseA.ThdiPct), 0, 0.06);
+    }
+
     [Fact]
     public void A_ringing_circuit_is_named_and_the_capacitance_that_settles_it_does()
     {
