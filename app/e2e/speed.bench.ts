@@ -33,7 +33,9 @@ test("from key press to new figures on the board at 60 drive points", async ({ p
             const watch = () =>
               document.getElementById("cell-dp-01-cable")?.textContent === was
                 ? requestAnimationFrame(watch)
-                : requestAnimationFrame(() => { resolve(performance.now() - began); });
+                : requestAnimationFrame(() => {
+                    resolve(performance.now() - began);
+                  });
             requestAnimationFrame(watch);
           },
           { once: true, capture: true },

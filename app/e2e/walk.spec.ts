@@ -21,7 +21,7 @@ test("editing the plant moves every figure", async ({ page, request }) => {
   await rating.fill("1 MVA");
   await rating.press("Enter");
   await expect(page.getByRole("status").filter({ hasText: "Edit 2 saved" })).toBeVisible();
-  await expect(page.getByText("22.27 kA")).toBeVisible();
+  await expect(page.getByText("22.56 kA")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText("34.78 kA")).toBeVisible();
 });

@@ -998,10 +998,8 @@ export interface components {
         SourceStrengthFaultLevel: {
             /** @enum {string} */
             kind: "fault-level";
-            /** Format: double */
-            shortCircuitMva: number;
-            /** Format: double */
-            xrRatio: number;
+            shortCircuitMva: components["schemas"]["Given"];
+            xrRatio: components["schemas"]["Given"];
         };
         SourceStrengthNotStated: {
             /** @enum {string} */

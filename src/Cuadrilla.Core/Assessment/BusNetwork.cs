@@ -32,9 +32,35 @@ public sealed record BusNetwork(Complex SourceOhm, Complex TransformerOhm, doubl
         {
             SourceStrength.NotStated => null,
             SourceStrength.AssumedInfinite => new BusNetwork(Complex.Zero, transformer, voltage, plant.Source.FrequencyHz, true),
-            SourceStrength.FaultLevel f => new BusNetwork(
-                FaultLevel.SourceImpedance(voltage, f.ShortCircuitMva, f.XrRatio), transformer, voltage, plant.Source.FrequencyHz, false),
+            SourceStrength.FaultLevel f when !MissingOf(f).Any() => new BusNetwork(
+                FaultLevel.SourceImpedance(voltage, f.ShortCircuitMva.Value, f.XrRatio.Value), transformer, voltage, plant.Source.FrequencyHz, false),
+            SourceStrength.FaultLevel => null,
             _ => throw new InvalidOperationException("Unknown source strength."),
         };
+    }
+
+    /// <summary>Names of what is missing before it can be built.</summary>
+    public static IEnumerable<string> Missing(PlantSpecification plant)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        return plant.Source.Strength switch
+        {
+            SourceStrength.NotStated => ["fault level of the source (or assume it infinite)"],
+            SourceStrength.FaultLevel f => MissingOf(f),
+            _ => [],
+        };
+    }
+
+    private static IEnumerable<string> MissingOf(SourceStrength.FaultLevel fault)
+    {
+        if (!fault.ShortCircuitMva.IsKnown)
+        {
+            yield return "fault level of the source";
+        }
+
+        if (!fault.XrRatio.IsKnown)
+        {
+            yield return "X/R of the source";
+        }
     }
 }

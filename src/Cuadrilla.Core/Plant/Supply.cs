@@ -26,7 +26,7 @@ public abstract record SourceStrength
     /// <summary>Stated by the network operator.</summary>
     /// <param name="ShortCircuitMva">Three-phase short-circuit power, MVA, &gt; 0.</param>
     /// <param name="XrRatio">Reactance over resistance, 0.1 to 100.</param>
-    public sealed record FaultLevel(double ShortCircuitMva, double XrRatio) : SourceStrength;
+    public sealed record FaultLevel(Given ShortCircuitMva, Given XrRatio) : SourceStrength;
 }
 
 /// <summary>A two-winding transformer.</summary>

@@ -58,7 +58,7 @@ public sealed record LineupSheet(
     {
         var source = plant.Source.Strength switch
         {
-            SourceStrength.FaultLevel f => $"{Text.N(f.ShortCircuitMva)} MVA, X/R {Text.N(f.XrRatio)}",
+            SourceStrength.FaultLevel { ShortCircuitMva.IsKnown: true, XrRatio.IsKnown: true } f => $"{Text.N(f.ShortCircuitMva.Value)} MVA, X/R {Text.N(f.XrRatio.Value)}",
             SourceStrength.AssumedInfinite => "assumed infinite (optimistic for distortion)",
             _ => "fault level not stated",
         };

@@ -58,22 +58,24 @@ export function PlantPage({ onReason }: { readonly onReason: (check: Pick<Check,
                 : undefined
             }
             onCommit={(kind) =>
-              source({ strength: kind === "fault-level" ? { kind, shortCircuitMva: 250, xrRatio: 10 } : { kind } })
+              source({ strength: kind === "fault-level" ? { kind, shortCircuitMva: null, xrRatio: null } : { kind } })
             }
           />
           {strength.kind === "fault-level" && (
             <>
               <QuantityField
                 label="Fault level"
+                optional
                 quantity={quantities.faultMva}
                 value={strength.shortCircuitMva}
-                onCommit={(v) => source({ strength: { ...strength, shortCircuitMva: v ?? 0 } })}
+                onCommit={(v) => source({ strength: { ...strength, shortCircuitMva: v } })}
               />
               <QuantityField
                 label="X/R"
+                optional
                 quantity={quantities.plain}
                 value={strength.xrRatio}
-                onCommit={(v) => source({ strength: { ...strength, xrRatio: v ?? 0 } })}
+                onCommit={(v) => source({ strength: { ...strength, xrRatio: v } })}
               />
             </>
           )}

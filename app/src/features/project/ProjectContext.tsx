@@ -17,7 +17,6 @@ export interface ProjectAccess {
   readonly project: Project;
   /** Assessment before the last edit, to show how margins moved. */
   readonly before: Assessment | undefined;
-  readonly saving: boolean;
   readonly conflict: Conflict | undefined;
   /** Saves a change at once; the answer says why it was refused. */
   readonly edit: (label: string, change: Change) => Promise<Outcome>;
@@ -31,6 +30,9 @@ export interface ProjectAccess {
 }
 
 export const ProjectContext = createContext<ProjectAccess | undefined>(undefined);
+
+/** True while an edit is on its way; apart from the rest, so that the board is not drawn again for it. */
+export const SavingContext = createContext(false);
 
 /** The project in view. */
 export function useProject(): ProjectAccess {

@@ -1,13 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useMemo, useRef, useState } from "react";
-import {
-  api,
-  type Assessment,
-  type InputProblem,
-  type Project,
-  type Specification,
-  type Stale,
-} from "../../api/client";
+import { api, type InputProblem, type Project, type Specification, type Stale } from "../../api/client";
 import type { Outcome } from "../../components/Fields";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
 
@@ -25,10 +18,10 @@ export function who(): string {
  * Saves edits one after the other, each on the edit before it, so that quick typing never collides with itself. A stale
  * write is kept and offered again.
  */
-export function useProjectAccess(project: Project): ProjectAccess {
+export function useProjectAccess(project: Project): { access: ProjectAccess; saving: boolean } {
   const queries = useQueryClient();
   const { id } = project;
-  const [before, setBefore] = useState<Assessment>();
+  const before = usePrevious(project.assessment);
   const [pending, setPending] = useState(0);
   const [conflict, setConflict] = useState<Conflict>();
   const [notice, setNotice] = useState<string>();
@@ -38,12 +31,11 @@ export function useProjectAccess(project: Project): ProjectAccess {
 
   const accept = useCallback(
     (next: Project) => {
-      setBefore(current().assessment);
       queries.setQueryData(projectKey(id), next);
       void queries.invalidateQueries({ queryKey: ["bench", id] });
       void queries.invalidateQueries({ queryKey: ["history", id] });
     },
-    [queries, id, current],
+    [queries, id],
   );
 
   const enqueue = useCallback(<T>(work: () => Promise<T>): Promise<T> => {
@@ -125,11 +117,10 @@ export function useProjectAccess(project: Project): ProjectAccess {
     [enqueue, conflict, accept, send],
   );
 
-  return useMemo(
+  const access = useMemo(
     () => ({
       project,
       before,
-      saving: pending > 0,
       conflict,
       edit,
       undo: () => step("undo"),
@@ -138,8 +129,19 @@ export function useProjectAccess(project: Project): ProjectAccess {
       notice,
       dismiss: () => setNotice(undefined),
     }),
-    [project, before, pending, conflict, edit, step, settle, notice],
+    [project, before, conflict, edit, step, settle, notice],
   );
+  return { access, saving: pending > 0 };
+}
+
+/** What a value was before it became another, known in the same rendering. */
+function usePrevious<T>(value: T): T | undefined {
+  const [seen, setSeen] = useState<{ value: T; before: T | undefined }>({ value, before: undefined });
+  if (seen.value === value) {
+    return seen.before;
+  }
+  setSeen({ value, before: seen.value });
+  return seen.value;
 }
 
 /** What a problem document says, field by field. */

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useCallback, useEffect, useState } from "react";
+import { lazy, memo, Suspense, useCallback, useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api, type Check, type Project } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
@@ -11,7 +11,7 @@ import { useBoardActions } from "../board/useBoardActions";
 import { Bench } from "../bench/Bench";
 import { Ledger } from "../ledger/Ledger";
 import { ConflictSheet } from "../project/ConflictSheet";
-import { ProjectContext, useProject } from "../project/ProjectContext";
+import { ProjectContext, SavingContext, useProject } from "../project/ProjectContext";
 import { projectKey, useProjectAccess } from "../project/useProjectAccess";
 import { Palette } from "./Palette";
 import { Rail } from "./Rail";
@@ -53,15 +53,17 @@ export function ProjectPage() {
 }
 
 function Opened({ project }: { readonly project: Project }) {
-  const access = useProjectAccess(project);
+  const { access, saving } = useProjectAccess(project);
   return (
     <ProjectContext.Provider value={access}>
-      <Workplace />
+      <SavingContext.Provider value={saving}>
+        <Workplace />
+      </SavingContext.Provider>
     </ProjectContext.Provider>
   );
 }
 
-function Workplace() {
+const Workplace = memo(function Workplace() {
   const { project, undo, redo, notice, dismiss, conflict } = useProject();
   const { view: viewName = "board" } = useParams();
   const view = (stages.some((s) => s.view === viewName) ? viewName : "board") as View;
@@ -213,4 +215,4 @@ function Workplace() {
       </Suspense>
     </div>
   );
-}
+});

@@ -1,9 +1,11 @@
+import { useContext } from "react";
 import { Link } from "react-router";
-import { useProject } from "../project/ProjectContext";
+import { SavingContext, useProject } from "../project/ProjectContext";
 
 /** Name of the plant, the way to everything, and what has been saved. */
 export function TopBar({ onPalette, onHelp }: { readonly onPalette: () => void; readonly onHelp: () => void }) {
-  const { project, saving, undo, redo } = useProject();
+  const { project, undo, redo } = useProject();
+  const saving = useContext(SavingContext);
   return (
     <header className="flex h-10 shrink-0 items-center gap-4 border-b border-rule bg-panel px-3">
       <Link to="/" className="text-[16px] font-bold text-plum">

@@ -24,13 +24,7 @@ internal static class PlantChecks
         PccDemand? demand,
         IReadOnlyList<string> incomplete)
     {
-        var missing = incomplete.ToList();
-        if (network is null)
-        {
-            missing.Insert(0, "fault level of the source (or assume it infinite)");
-        }
-
-        missing.AddRange(scenarios.SelectMany(s => s.Unsettled).Distinct());
+        List<string> missing = [.. BusNetwork.Missing(plant), .. incomplete, .. scenarios.SelectMany(s => s.Unsettled).Distinct()];
         yield return missing.Count > 0
             ? Check.Lacking(LoadingId, string.Empty, BoardRow.Plant, LoadingTitle, missing)
             : Loading(plant, defaults, scenarios);

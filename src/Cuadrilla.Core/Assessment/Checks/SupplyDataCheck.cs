@@ -11,12 +11,7 @@ internal static class SupplyDataCheck
 
     public static Check Of(DrivePointModel model, PlantSpecification plant)
     {
-        var missing = new List<string>();
-        if (plant.Source.Strength is SourceStrength.NotStated)
-        {
-            missing.Add("fault level of the source (or assume it infinite)");
-        }
-
+        var missing = BusNetwork.Missing(plant).ToList();
         if (model.Feeder is null)
         {
             missing.Add("length and cross-section of the feeder");
