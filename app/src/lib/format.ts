@@ -15,6 +15,11 @@ export function n(value: number | null | undefined, significant = 3): string {
   return (value < 0 ? "−" : "") + grouped + (fraction ? `.${fraction}` : "");
 }
 
+/** Whole units of money. */
+export function money(value: number | null | undefined): string {
+  return value === null || value === undefined ? "–" : n(Math.round(value), 1);
+}
+
 /** A number with its unit. */
 export function withUnit(value: number | null | undefined, unit: string, significant = 3): string {
   return value === null || value === undefined

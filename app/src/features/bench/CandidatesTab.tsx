@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Candidate } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
-import { n } from "../../lib/format";
+import { money, n } from "../../lib/format";
 import { useCandidates, type CandidateKind } from "../board/CandidateSearch";
 import type { Selection } from "../board/selection";
 import { useChoose } from "../board/useChoose";
@@ -60,7 +60,7 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
                   {c.isChosen && <span className="text-plum"> · chosen</span>}
                 </span>
                 <span className="font-mono text-[12px]">
-                  {c.lifetimeCost === null ? `${n(c.priceIndex)} pt` : n(c.lifetimeCost, 6)}
+                  {c.lifetimeCost === null ? `${n(c.priceIndex)} pt` : money(c.lifetimeCost)}
                 </span>
               </span>
               <span className="block pl-4 text-[12px] text-soft">

@@ -2,8 +2,7 @@ import { Bar, BarChart, CartesianGrid, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
 import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
-import { VerdictMark } from "../../components/VerdictMark";
-import { n } from "../../lib/format";
+import { money, n } from "../../lib/format";
 import { FigureList, Missing } from "./FigureList";
 import type { Reasoned } from "./ReasonSheet";
 
@@ -67,12 +66,12 @@ export function CostTab({
           {bench.alternatives.map((a) => (
             <tr key={a.id} className={a.isChosen ? "bg-plum-wash font-semibold" : ""}>
               <td>
-                {a.isChosen && <VerdictMark verdict="holds" size={9} />} {a.name}
+                {a.name}
                 {a.isChosen && " (chosen)"}
               </td>
               <td className="num">{n(a.energyKwh / 1000)}</td>
-              <td className="num">{n(a.costPerYear, 5)}</td>
-              <td className="num">{n(a.lifetimeCost, 6)}</td>
+              <td className="num">{money(a.costPerYear)}</td>
+              <td className="num">{money(a.lifetimeCost)}</td>
             </tr>
           ))}
         </tbody>

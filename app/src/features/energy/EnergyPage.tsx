@@ -1,6 +1,6 @@
 import { Empty } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
-import { n } from "../../lib/format";
+import { money, n } from "../../lib/format";
 import { useProject } from "../project/ProjectContext";
 
 /** A year of every drive point. */
@@ -62,7 +62,7 @@ export function EnergyPage({ onCell }: { readonly onCell: (drivePointId: string)
               <td className="num">
                 {figures?.yearKwh == null ? "–" : n((figures.yearKwh * tariff.co2KgPerKwh) / 1000)}
               </td>
-              <td className="num">{n(figures?.savingPerYear, 5)}</td>
+              <td className="num">{money(figures?.savingPerYear)}</td>
               <td>{check && <VerdictWord verdict={check.verdict} />}</td>
             </tr>
           ))}
@@ -71,7 +71,7 @@ export function EnergyPage({ onCell }: { readonly onCell: (drivePointId: string)
             <td colSpan={3} />
             <td className="num">{n(energy / 1000, 4)}</td>
             <td className="num">{n((energy * tariff.co2KgPerKwh) / 1000)}</td>
-            <td className="num">{n(saving, 5)}</td>
+            <td className="num">{money(saving)}</td>
             <td />
           </tr>
         </tbody>

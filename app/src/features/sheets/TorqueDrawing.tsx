@@ -7,12 +7,13 @@ const width = 250;
 const height = 150;
 const left = 40;
 const bottom = 24;
+const right = 16;
 
 /** Torque over speed for paper. */
 export function TorqueDrawing({ torque }: { readonly torque: Torque }) {
   const topSpeed = torque.points[torque.points.length - 1]?.speedRpm ?? 1;
   const topTorque = 1.08 * Math.max(...torque.points.map((p) => Math.max(p.peakNm, p.continuousNm)));
-  const x = (rpm: number) => left + (rpm / topSpeed) * (width - left - 6);
+  const x = (rpm: number) => left + (rpm / topSpeed) * (width - left - right);
   const y = (nm: number) => height - bottom - (Math.min(nm, topTorque) / topTorque) * (height - bottom - 6);
   const path = (of: (p: Torque["points"][number]) => number | null) =>
     torque.points
@@ -25,12 +26,12 @@ export function TorqueDrawing({ torque }: { readonly torque: Torque }) {
     <svg width={width} height={height} role="img" aria-label="Torque over speed" className="shrink-0">
       {[0, 0.25, 0.5, 0.75, 1].map((part) => (
         <g key={part} fontSize="9" fill="#5a5361">
-          <path d={`M${left} ${y((part * topTorque) / 1.08)}H${width - 6}`} stroke="#d8d1c4" />
+          <path d={`M${left} ${y((part * topTorque) / 1.08)}H${width - right}`} stroke="#d8d1c4" />
           <text x={left - 4} y={y((part * topTorque) / 1.08) + 3} textAnchor="end">
             {n((part * topTorque) / 1.08)}
           </text>
           <text x={x(part * topSpeed)} y={height - bottom + 11} textAnchor="middle">
-            {n(part * topSpeed, 4)}
+            {n(part * topSpeed)}
           </text>
         </g>
       ))}
@@ -40,7 +41,7 @@ export function TorqueDrawing({ torque }: { readonly torque: Torque }) {
       {torque.working.map((w) => (
         <circle key={w.flowPu} cx={x(w.speedRpm)} cy={y(w.torqueNm)} r="2.6" fill="white" stroke="#1f1b24" />
       ))}
-      <text x={left} y={height - 2} fontSize="9" fill="#1f1b24">
+      <text x={0} y={height - 2} fontSize="9" fill="#1f1b24">
         Nm over rpm: load (dark), continuous (plum), peak (dashed)
       </text>
     </svg>

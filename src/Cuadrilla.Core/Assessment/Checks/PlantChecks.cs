@@ -11,9 +11,9 @@ internal static class PlantChecks
     private const string TddId = "harmonics.pcc-tdd";
     private const string TddTitle = "TDD at the PCC";
     private const string OrdersId = "harmonics.pcc-orders";
-    private const string OrdersTitle = "Current orders at the PCC";
+    private const string OrdersTitle = "PCC current";
     private const string VoltageId = "harmonics.pcc-voltage";
-    private const string VoltageTitle = "Voltage distortion at the PCC";
+    private const string VoltageTitle = "PCC voltage";
 
     public static IEnumerable<Check> Of(
         PlantSpecification plant,
@@ -110,7 +110,7 @@ internal static class PlantChecks
             $"{limits.Source}, {limits.Edition}",
             demand.Inputs());
         return CheckWriter.Judged(
-            OrdersId, string.Empty, BoardRow.Plant, FormattableString.Invariant($"{OrdersTitle} (order {order})"), pct, limit, "%", LimitSense.AtMost,
+            OrdersId, string.Empty, BoardRow.Plant, FormattableString.Invariant($"{OrdersTitle}, order {order}"), pct, limit, "%", LimitSense.AtMost,
             defaults.TightMarginPct, "Relief: converters with choke.", reason, scenario.ScenarioName);
     }
 
@@ -133,7 +133,7 @@ internal static class PlantChecks
                 Text.In("source", network.AssumedInfinite ? "assumed infinite: optimistic" : "fault level stated", "plant"),
             ]);
         return CheckWriter.Judged(
-            VoltageId, string.Empty, BoardRow.Plant, bySingle ? FormattableString.Invariant($"{VoltageTitle} (order {order})") : VoltageTitle,
+            VoltageId, string.Empty, BoardRow.Plant, bySingle ? FormattableString.Invariant($"{VoltageTitle}, order {order}") : VoltageTitle + " distortion",
             bySingle ? single : worst.Pcc.ThdvPct, bySingle ? row.EachPct : row.ThdPct, "%", LimitSense.AtMost, defaults.TightMarginPct,
             "Relief: converters with choke, a stronger supply.", reason, worst.ScenarioName);
     }
