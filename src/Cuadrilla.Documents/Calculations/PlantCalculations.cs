@@ -46,12 +46,15 @@ internal static class PlantCalculations
             .Number("priceIndex", input.PriceIndex, 0, Largest)
             .Number("tariff/energyPerKwh", tariff.EnergyPerKwh, 0, 100)
             .Number("tariff/demandPerKwYear", tariff.DemandPerKwYear, 0, 1e5)
+            .Number("tariff/co2KgPerKwh", tariff.Co2KgPerKwh, 0, 5)
+            .Number("tariff/currencyPerIndexPoint", tariff.CurrencyPerIndexPoint, 0, 1e6)
             .Number("tariff/years", tariff.Years, 1, 40)
             .Number("tariff/discountRatePct", tariff.DiscountRatePct, 0, 30)
             .Require(input.Points.Sum(p => p.HoursPerYear) <= 8760, "points", "more than 8760 h together", "at most 8760 h together");
         for (var i = 0; i < input.Points.Count; i++)
         {
             ranges
+                .Number($"points/{i}/flowPu", input.Points[i].FlowPu, 0, 2)
                 .Number($"points/{i}/hoursPerYear", input.Points[i].HoursPerYear, 0, 8760)
                 .Number($"points/{i}/lineW", input.Points[i].LineW, 0, Largest);
         }

@@ -72,6 +72,8 @@ internal static class RectifierCalculation
             .Number("dcChokeUh", input.DcChokeUh, 0, largest)
             .Number("dcChokeResistanceMohm", input.DcChokeResistanceMohm, 0, largest)
             .Number("dcCapacitanceUf", input.DcCapacitanceUf, 0, largest, minExcluded: true)
+            .Number("transformerLeakageUh", input.TransformerLeakageUh ?? 0, 0, largest)
+            .Number("ratedKw", input.RatedKw ?? 0, 0, 1e6)
             .Number("dcLoadKw", input.DcLoadKw, 0, 1e6, minExcluded: true)
             .Number("unbalancePct", input.UnbalancePct, 0, 20)
             .Number("backgroundV5Pct", input.BackgroundV5Pct, -30, 30)

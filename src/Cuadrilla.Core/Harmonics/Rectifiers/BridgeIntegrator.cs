@@ -48,6 +48,11 @@ internal sealed class BridgeIntegrator(BridgeCircuit circuit, double relativeTol
 
             width = Math.Min(Math.Min(width, longestStepRad), remaining);
             var error = TryStep(equations, angle, state, slope, width, out var next, out var nextSlope);
+            if (!double.IsFinite(error))
+            {
+                throw new InvalidOperationException("The bridge equations leave the range of numbers.");
+            }
+
             if (error > 1 && width > ShortestStepRad)
             {
                 width *= Math.Max(0.2, 0.9 * Math.Pow(error, -0.2));

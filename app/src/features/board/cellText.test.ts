@@ -1,0 +1,57 @@
+import { describe, expect, it } from "vitest";
+import type { ConverterItem, DrivePoint, DrivePointFigures, MotorItem } from "../../api/client";
+import { addPoint } from "../../lib/specification";
+import { cellText, type Items } from "./cellText";
+
+const nothing = { lineups: [{ id: "l1", tag: "L1", name: "x", drivePoints: [] }], scenarios: [] };
+const [, empty] = addPoint(nothing as unknown as Parameters<typeof addPoint>[0], "l1");
+const items: Items = {
+  motors: new Map([
+    ["m", { efficiencyClass: "IE4", poles: 4, plate: { ratedPowerW: 160000, ratedCurrentA: 276.1 } } as MotorItem],
+  ]),
+  converters: new Map([["c", { chokePct: 4, ratedKw: 160 } as ConverterItem]]),
+};
+const figures = { lineCurrentA: 248.3, thdiPct: 38.99, cableLossW: 2193.2, siteCurrentA: 275 } as DrivePointFigures;
+const full: DrivePoint = {
+  ...empty,
+  feeder: { kind: "by-cable", lengthM: 14, crossSectionMm2: 95, parallelRuns: 2, material: "copper" },
+  cable: { lengthM: 62, crossSectionMm2: 120, parallelRuns: 1, material: "copper", screened: true },
+  motor: { kind: "catalogue", itemId: "m", cooling: "own-fan", riseUsed: "f", reason: "" },
+  converter: { kind: "catalogue", itemId: "c", duty: "light", switchingKhz: 4, reason: "" },
+};
+
+describe("what a cell says", () => {
+  it("asks for what is open", () => {
+    expect(cellText("motor", empty, undefined, items).choice).toBe("choose …");
+    expect(cellText("cable", empty, undefined, items)).toEqual({
+      choice: "size open · length open",
+      detail: "screened",
+    });
+    expect(cellText("supply", empty, undefined, items)).toEqual({
+      choice: "on the busbar",
+      detail: "line current open",
+    });
+    expect(cellText("load", empty, undefined, items).choice).toBe("enter …");
+  });
+
+  it("shows choice and figure in two lines", () => {
+    expect(cellText("supply", full, figures, items)).toEqual({
+      choice: "2 × 95 mm² · 14 m",
+      detail: "248 A · THDi 39 %",
+    });
+    expect(cellText("converter", full, figures, items)).toEqual({
+      choice: "6-pulse, 4 % choke",
+      detail: "160 kW light · 275 A",
+    });
+    expect(cellText("cable", full, figures, items).detail).toBe("loses 2193 W");
+    expect(cellText("motor", full, figures, items)).toEqual({
+      choice: "IE4 cage 160 kW",
+      detail: "4-pole · 276 A · cl. F",
+    });
+  });
+
+  it("names an item that the catalogue does not hold", () => {
+    const lost = { ...full, motor: { ...full.motor, itemId: "gone" } as DrivePoint["motor"] };
+    expect(cellText("motor", lost, figures, items)).toEqual({ choice: "gone", detail: "not in the catalogue" });
+  });
+});

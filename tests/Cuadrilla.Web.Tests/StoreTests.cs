@@ -1,0 +1,137 @@
+using Cuadrilla.Data;
+
+namespace Cuadrilla.Web.Tests;
+
+/// <summary>The store on a real SQLite file.</summary>
+public sealed class StoreTests : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("cuadrilla-store-").FullName;
+    private readonly Database database;
+    private readonly ProjectStore store;
+
+    public StoreTests()
+    {
+        database = new Database(Path.Combine(folder, "cuadrilla.db"));
+        database.Migrate();
+        store = new ProjectStore(database, TimeProvider.System);
+    }
+
+    [Fact]
+    public void Migrating_again_changes_nothing_and_makes_no_backup()
+    {
+        var id = store.Create(Document("works"), "engineer", "new").Id;
+        database.Migrate();
+        Assert.Equal(Document("works"), store.Find(id)!.Document);
+        Assert.Empty(Directory.GetFiles(folder, "*.backup"));
+    }
+
+    [Fact]
+    public void The_list_shows_what_the_documents_say_last_changed_first()
+    {
+        var first = store.Create(Document("first"), "a", "new");
+        var second = store.Create(Document("second"), "a", "new");
+        Thread.Sleep(5);
+        store.Save(first.Id, 1, Document("first, renamed"), "a", "name");
+        Assert.Equal(["first, renamed", "second"], store.List().Select(p => p.Name));
+        Assert.Equal(1, store.List()[1].LineupCount);
+        Assert.Equal(second.Id, store.List()[1].Id);
+    }
+
+    [Fact]
+    public void Of_many_writers_on_one_edit_exactly_one_wins()
+    {
+        var id = store.Create(Document("works"), "engineer", "new").Id;
+        var outcomes = new WriteOutcome[16];
+        Parallel.For(0, outcomes.Length, i => outcomes[i] = store.Save(id, 1, Document($"writer {i}"), "w", "race"));
+        var saved = Assert.Single(outcomes.OfType<WriteOutcome.Saved>());
+        Assert.Equal(15, outcomes.OfType<WriteOutcome.Stale>().Count());
+        Assert.All(outcomes.OfType<WriteOutcome.Stale>(), s => Assert.Equal(Document("works"), s.BaseDocument));
+        Assert.Equal(saved.Head.Document, store.Find(id)!.Document);
+        Assert.Equal(2, store.History(id, 10).Count);
+    }
+
+    [Fact]
+    public void Undo_stops_at_the_beginning_and_redo_at_the_end()
+    {
+        var id = store.Create(Document("one"), "e", "new").Id;
+        Assert.IsType<WriteOutcome.Nothing>(store.Undo(id, 1, "e"));
+        Assert.IsType<WriteOutcome.Nothing>(store.Redo(id, 1, "e"));
+        store.Save(id, 1, Document("two"), "e", "second");
+        var undone = Assert.IsType<WriteOutcome.Saved>(store.Undo(id, 2, "e"));
+        Assert.Equal(Document("one"), undone.Head.Document);
+        Assert.Null(undone.Head.UndoLabel);
+        Assert.Equal("second", undone.Head.RedoLabel);
+        Assert.IsType<WriteOutcome.Nothing>(store.Undo(id, 3, "e"));
+        Assert.Equal(Document("two"), Assert.IsType<WriteOutcome.Saved>(store.Redo(id, 3, "e")).Head.Document);
+    }
+
+    [Fact]
+    public void Undo_and_redo_are_inverse_over_any_walk()
+    {
+        var id = store.Create(Document("0"), "e", "new").Id;
+        var head = 1L;
+        var (past, future, now, next) = (new Stack<string>(), new Stack<string>(), "0", 1);
+        var random = new Random(3);
+        for (var i = 0; i < 120; i++)
+        {
+            var outcome = random.Next(3) switch
+            {
+                0 => store.Save(id, head, Document($"{next}"), "e", $"to {next}"),
+                1 => store.Undo(id, head, "e"),
+                _ => store.Redo(id, head, "e"),
+            };
+            if (outcome is not WriteOutcome.Saved saved)
+            {
+                continue;
+            }
+
+            // The same walk on two plain stacks.
+            if (saved.Head.Label.StartsWith("Undo", StringComparison.Ordinal))
+            {
+                future.Push(now);
+                now = past.Pop();
+            }
+            else if (saved.Head.Label.StartsWith("Redo", StringComparison.Ordinal))
+            {
+                past.Push(now);
+                now = future.Pop();
+            }
+            else
+            {
+                past.Push(now);
+                future.Clear();
+                now = $"{next++}";
+            }
+
+            head = saved.Head.Edit;
+            Assert.Equal(Document(now), saved.Head.Document);
+            Assert.Equal(past.Count == 0, saved.Head.UndoLabel is null);
+            Assert.Equal(future.Count == 0, saved.Head.RedoLabel is null);
+        }
+
+        Assert.True(next > 20);
+    }
+
+    [Fact]
+    public void What_does_not_exist_is_not_written()
+    {
+        Assert.Null(store.Find("nothing"));
+        Assert.IsType<WriteOutcome.Unknown>(store.Save("nothing", 1, Document("x"), "e", "x"));
+        Assert.Empty(store.List());
+    }
+
+    [Fact]
+    public void A_document_that_is_not_json_is_refused_and_nothing_is_left()
+    {
+        Assert.ThrowsAny<Exception>(() => store.Create("{ cut off", "e", "new"));
+        Assert.Empty(store.List());
+    }
+
+    public void Dispose()
+    {
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(folder, recursive: true);
+    }
+
+    private static string Document(string name) => $$"""{"name":"{{name}}","lineups":[{}]}""";
+}
