@@ -380,7 +380,7 @@ export interface components {
         };
         AlternativePoint: {
             /** Format: double */
-            flowPu: number;
+            levelPu: number;
             /** Format: double */
             hoursPerYear: number;
             /** Format: double */
@@ -394,11 +394,33 @@ export interface components {
             supply: null | components["schemas"]["SupplyDocument"];
             scenarios: components["schemas"]["ScenarioDocument"][];
         };
+        AtDiameter: {
+            /** Format: double */
+            diameterM: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            torqueNm: number;
+            /** Format: double */
+            powerKw: number;
+        };
+        AtTime: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            torqueNm: number;
+            /** Format: double */
+            powerKw: number;
+        };
         BenchDocument: {
             drivePointId: string;
             missing: string[];
             torque: null | components["schemas"]["TorqueCurves"];
             system: null | components["schemas"]["SystemCurves"];
+            winder: components["schemas"]["AtDiameter"][];
+            cycle: components["schemas"]["AtTime"][];
             lineCurrent: null | components["schemas"]["LineCurrentDocument"];
             chain: components["schemas"]["ChainLinkDocument"][];
             alternatives: components["schemas"]["AlternativeDocument"][];
@@ -630,11 +652,17 @@ export interface components {
             drivePointId: string;
             running: boolean;
             /** Format: double */
-            flowPu: number;
+            levelPu: number;
+        };
+        DriveTrain: {
+            gearRatio: components["schemas"]["Given"];
+            gearEfficiency: components["schemas"]["Given"];
+            inertiaKgM2: components["schemas"]["Given"];
+            startTimeS: components["schemas"]["Given"];
         };
         DutyPoint: {
             /** Format: double */
-            flowPu: number;
+            levelPu: number;
             /** Format: double */
             hoursPerYear: number;
         };
@@ -677,6 +705,7 @@ export interface components {
             startTimeS: components["schemas"]["Given"];
             duty: components["schemas"]["DutyPoint"][];
             presentControl: components["schemas"]["PresentControl"];
+            path: components["schemas"]["ParallelPath"];
         };
         /** @description A number, or null while it is not known. */
         Given: null | number;
@@ -743,12 +772,82 @@ export interface components {
             drivePoints: components["schemas"]["DrivePointSheet"][];
             notes: string[];
         };
-        Load: components["schemas"]["LoadUnspecifiedLoad"] | components["schemas"]["LoadFanLoad"] | components["schemas"]["LoadPumpLoad"];
+        Load: components["schemas"]["LoadUnspecifiedLoad"] | components["schemas"]["LoadFanLoad"] | components["schemas"]["LoadPumpLoad"] | components["schemas"]["LoadConstantTorqueLoad"] | components["schemas"]["LoadHighInertiaLoad"] | components["schemas"]["LoadConveyorLoad"] | components["schemas"]["LoadRollerGroupLoad"] | components["schemas"]["LoadDosingPumpLoad"] | components["schemas"]["LoadWinderLoad"] | components["schemas"]["LoadHoistLoad"] | components["schemas"]["LoadServoAxisLoad"] | components["schemas"]["LoadProfileLoad"];
+        LoadConstantTorqueLoad: {
+            /** @enum {string} */
+            kind: "constant-torque";
+            torqueNm: components["schemas"]["Given"];
+            ratedSpeedRpm: components["schemas"]["Given"];
+            breakawayPct: components["schemas"]["Given"];
+            minSpeedPu: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
+        };
+        LoadConveyorLoad: {
+            /** @enum {string} */
+            kind: "conveyor";
+            massFlowKgPerS: components["schemas"]["Given"];
+            lengthM: components["schemas"]["Given"];
+            liftM: components["schemas"]["Given"];
+            beltSpeedMPerS: components["schemas"]["Given"];
+            frictionFactor: components["schemas"]["Given"];
+            secondaryFactor: components["schemas"]["Given"];
+            rollerKgPerM: components["schemas"]["Given"];
+            beltKgPerM: components["schemas"]["Given"];
+            drumDiameterM: components["schemas"]["Given"];
+            breakawayPct: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
+        };
+        LoadDosingPumpLoad: {
+            /** @enum {string} */
+            kind: "dosing-pump";
+            displacementCm3PerRev: components["schemas"]["Given"];
+            pressureBar: components["schemas"]["Given"];
+            pumpEfficiency: components["schemas"]["Given"];
+            ratedSpeedRpm: components["schemas"]["Given"];
+            breakawayPct: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
+        };
         LoadFanLoad: {
             /** @enum {string} */
             kind: "fan";
             ratedPressurePa: components["schemas"]["Given"];
             common: components["schemas"]["FluidMachine"];
+        };
+        LoadHighInertiaLoad: {
+            /** @enum {string} */
+            kind: "high-inertia";
+            runningTorqueNm: components["schemas"]["Given"];
+            ratedSpeedRpm: components["schemas"]["Given"];
+            breakawayPct: components["schemas"]["Given"];
+            stopTimeS: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
+        };
+        LoadHoistLoad: {
+            /** @enum {string} */
+            kind: "hoist";
+            massKg: components["schemas"]["Given"];
+            returnMassKg: components["schemas"]["Given"];
+            counterweightKg: components["schemas"]["Given"];
+            inclineDeg: components["schemas"]["Given"];
+            speedMPerS: components["schemas"]["Given"];
+            liftM: components["schemas"]["Given"];
+            cyclesPerHour: components["schemas"]["Given"];
+            falls: components["schemas"]["Given"];
+            drumDiameterM: components["schemas"]["Given"];
+            efficiency: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
+        };
+        LoadProfileLoad: {
+            /** @enum {string} */
+            kind: "profile";
+            points: components["schemas"]["ProfilePoint"][];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
         };
         LoadPumpLoad: {
             /** @enum {string} */
@@ -757,9 +856,49 @@ export interface components {
             densityKgPerM3: components["schemas"]["Given"];
             common: components["schemas"]["FluidMachine"];
         };
+        LoadRollerGroupLoad: {
+            /** @enum {string} */
+            kind: "roller-group";
+            rollers: components["schemas"]["Given"];
+            torqueEachNm: components["schemas"]["Given"];
+            simultaneityPct: components["schemas"]["Given"];
+            ratedSpeedRpm: components["schemas"]["Given"];
+            breakawayPct: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
+        };
+        LoadServoAxisLoad: {
+            /** @enum {string} */
+            kind: "servo-axis";
+            shape: components["schemas"]["MoveShape"];
+            massKg: components["schemas"]["Given"];
+            feedMPerRev: components["schemas"]["Given"];
+            distanceM: components["schemas"]["Given"];
+            moveTimeS: components["schemas"]["Given"];
+            dwellS: components["schemas"]["Given"];
+            frictionN: components["schemas"]["Given"];
+            inclineDeg: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
+        };
         LoadUnspecifiedLoad: {
             /** @enum {string} */
             kind: "unspecified";
+        };
+        LoadWinderLoad: {
+            /** @enum {string} */
+            kind: "winder";
+            unwinds: boolean;
+            lineSpeedMPerS: components["schemas"]["Given"];
+            tensionN: components["schemas"]["Given"];
+            taperPct: components["schemas"]["Given"];
+            coreDiameterM: components["schemas"]["Given"];
+            fullDiameterM: components["schemas"]["Given"];
+            webWidthM: components["schemas"]["Given"];
+            densityKgPerM3: components["schemas"]["Given"];
+            frictionNm: components["schemas"]["Given"];
+            train: components["schemas"]["DriveTrain"];
+            duty: components["schemas"]["DutyPoint"][];
         };
         LossSplit: {
             /** Format: double */
@@ -846,6 +985,8 @@ export interface components {
             /** Format: double */
             ratedLossW?: number;
         };
+        /** @enum {unknown} */
+        MoveShape: "trapezoid" | "smooth-s";
         OrderDocument: {
             /** Format: int32 */
             order: number;
@@ -872,6 +1013,19 @@ export interface components {
             /** Format: double */
             peakPu: number;
         };
+        ParallelPath: components["schemas"]["ParallelPathOwn"] | components["schemas"]["ParallelPathCommon"];
+        ParallelPathCommon: {
+            /** @enum {string} */
+            kind: "common";
+            /** Format: int32 */
+            running: number;
+            /** Format: int32 */
+            neededAtRatedFlow: number;
+        };
+        ParallelPathOwn: {
+            /** @enum {string} */
+            kind: "own";
+        };
         /** @enum {unknown} */
         PccLocation: "transformer-primary" | "bus";
         PlantSpecification: {
@@ -887,7 +1041,7 @@ export interface components {
             overrides: components["schemas"]["DefaultOverride"][];
         };
         /** @enum {unknown} */
-        PresentControl: "not-stated" | "outlet-throttle" | "inlet-vanes" | "bypass";
+        PresentControl: "not-stated" | "outlet-throttle" | "inlet-vanes" | "bypass" | "on-off" | "two-speed-half" | "two-speed-two-thirds";
         ProblemDocument: {
             type: string;
             title: string;
@@ -895,6 +1049,14 @@ export interface components {
             status: number;
             detail: string;
             errors: components["schemas"]["InputProblem"][];
+        };
+        ProfilePoint: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            torqueNm: number;
         };
         ProjectDocument: {
             id: string;
@@ -1130,7 +1292,7 @@ export interface components {
         };
         WorkingPoint: {
             /** Format: double */
-            flowPu: number;
+            levelPu: number;
             /** Format: double */
             hoursPerYear: number;
             /** Format: double */

@@ -18,7 +18,7 @@ describe("drive points", () => {
   });
 
   it("are copied with their state in scenarios", () => {
-    const states = [{ drivePointId: "dp-02", running: false, flowPu: 1 }];
+    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1 }];
     const start = { ...three(), scenarios: [{ id: "s", name: "s", linearLoadPu: 1, states }] };
     const result = copyPoint(start, "dp-02");
     expect(result?.[1].name).toBe("New drive point copy");
@@ -32,7 +32,7 @@ describe("drive points", () => {
   });
 
   it("are removed from the scenarios too", () => {
-    const states = [{ drivePointId: "dp-02", running: false, flowPu: 1 }];
+    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1 }];
     const left = removePoints({ ...three(), scenarios: [{ id: "s", name: "s", linearLoadPu: 1, states }] }, ["dp-02"]);
     expect(columnIds(left)).toEqual(["dp-01", "dp-03"]);
     expect(left.scenarios[0]?.states).toEqual([]);

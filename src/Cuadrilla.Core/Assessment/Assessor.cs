@@ -93,7 +93,7 @@ public sealed class Assessor
         var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Front as RectifierResult.SteadyState;
         var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
-        var shaft = study.Model.Load?.AtFlow(1);
+        var shaft = study.Model.Load?.At(1);
         return new DrivePointSummary(
             study.Model.Id,
             study.IsComplete ? study.Model.At(1) : null,

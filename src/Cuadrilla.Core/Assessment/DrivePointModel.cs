@@ -23,12 +23,8 @@ public sealed class DrivePointModel
         Input = input;
         Data = data;
         var point = input.DrivePoint;
-        LoadMissing = ["load"];
-        if (point.Load is FluidLoad fluid)
-        {
-            Load = FluidMachineModel.Build(fluid, out var missing);
-            LoadMissing = missing;
-        }
+        Load = LoadModels.Build(point.Load, out var missing);
+        LoadMissing = missing;
 
         if (point.Motor is MotorChoice.FromCatalogue motor)
         {
@@ -65,7 +61,7 @@ public sealed class DrivePointModel
     public string Id => Input.DrivePoint.Id;
 
     /// <summary>Load model, or null while entries are missing.</summary>
-    public FluidMachineModel? Load { get; }
+    public LoadModel? Load { get; }
 
     /// <summary>Names of the load's missing entries.</summary>
     public IReadOnlyList<string> LoadMissing { get; }
@@ -142,27 +138,19 @@ public sealed class DrivePointModel
         }
     }
 
-    /// <summary>Flows at which the drive point works for some time: the duty's and the rated one, without repeats.</summary>
-    public IReadOnlyList<double> SteadyFlows()
-    {
-        if (Load is null)
-        {
-            return [];
-        }
+    /// <summary>Points at which the drive works for ever: every level of the duty, every diameter of a winder; none in a cycle.</summary>
+    public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null ? [] : Load.Levels().SelectMany(Load.PointsAt);
 
-        return [.. Load.Common.Duty.Where(d => d.HoursPerYear > 0).Select(d => d.FlowPu).Append(1).Distinct().Order()];
-    }
-
-    /// <summary>Operating point from shaft to busbar at a flow; requires everything that <see cref="Missing"/> names.</summary>
+    /// <summary>Operating point from shaft to busbar at a level; requires everything that <see cref="Missing"/> names.</summary>
     /// <exception cref="InvalidOperationException">Something is missing.</exception>
-    public OperatingPoint At(double flowPu)
+    public OperatingPoint At(double levelPu)
     {
         if (Load is null || Motor is null || Converter is null || Cable is null || Feeder is null)
         {
             throw new InvalidOperationException("The drive point is not complete.");
         }
 
-        return OperatingPoint.Of(Load.AtFlow(flowPu), Motor, Converter, Cable.Value, Feeder.Value);
+        return OperatingPoint.Of(Load.At(levelPu), Motor, Converter, Cable.Value, Feeder.Value);
     }
 
     private static Complex? CableOf(Given lengthM, Given crossSectionMm2, int runs, ConductorMaterial material, DefaultsInForce defaults) =>

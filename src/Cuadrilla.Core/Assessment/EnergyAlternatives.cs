@@ -27,9 +27,9 @@ public static class EnergyAlternatives
             yield return name;
         }
 
-        if (model.Load is not null && !model.Load.Common.Duty.Any(d => d.HoursPerYear > 0))
+        if (model.Load is not null && !model.Load.Duty.Any(d => d.HoursPerYear > 0))
         {
-            yield return "hours at each flow";
+            yield return "hours at each " + model.Load.LevelName;
         }
     }
 
@@ -56,8 +56,7 @@ public static class EnergyAlternatives
             foreach (var item in converters)
             {
                 var converter = new ConverterAtSite(item, chosenConverter.Duty, chosenConverter.SwitchingKhz, model.Input.Site);
-                var points = Points(model.Load!, flow => OperatingPoint.Of(
-                    model.Load!.AtFlow(flow), lossModel, converter, model.Cable!.Value, model.Feeder!.Value).LineW);
+                var points = Points(model.Load!, level => MeanLineW(model, lossModel, converter, level));
                 list.Add(new EnergyAlternative(
                     motor.Id + "+" + item.Id,
                     $"{motor.EfficiencyClass} motor, converter {(item.ChokePct > 0 ? "with choke" : "without choke")}",
@@ -79,6 +78,9 @@ public static class EnergyAlternatives
             PresentControl.OutletThrottle => load.Throttled(flowPu),
             PresentControl.Bypass => load.Bypassed(flowPu),
             PresentControl.InletVanes => new FluidPoint(flowPu, load.RatedSpeedRpm, 1, 1, load.RatedPowerW * Curve.At(inletVanes, flowPu)),
+            PresentControl.OnOff => load.OnOff(flowPu),
+            PresentControl.TwoSpeedHalf => load.TwoSpeed(flowPu, 1.0 / 2),
+            PresentControl.TwoSpeedTwoThirds => load.TwoSpeed(flowPu, 2.0 / 3),
             PresentControl.NotStated => null,
             _ => throw new InvalidOperationException("Unknown present control."),
         };
@@ -88,8 +90,7 @@ public static class EnergyAlternatives
     // chosen size in the lowest class of the catalogue.
     private static EnergyAlternative? Present(DrivePointModel model)
     {
-        var load = model.Load!;
-        if (load.Common.PresentControl == PresentControl.NotStated)
+        if (model.Load is not FluidMachineModel load || load.Common.PresentControl == PresentControl.NotStated)
         {
             return null;
         }
@@ -106,14 +107,42 @@ public static class EnergyAlternatives
         });
         var name = load.Common.PresentControl switch
         {
-            PresentControl.OutletThrottle => load.Common is { } && model.Input.DrivePoint.Load is FanLoad ? "outlet damper" : "throttling valve",
+            PresentControl.OutletThrottle => model.Input.DrivePoint.Load is FanLoad ? "outlet damper" : "throttling valve",
             PresentControl.InletVanes => "inlet vanes",
+            PresentControl.OnOff => "on and off",
+            PresentControl.TwoSpeedHalf => "two speeds 1 : 2",
+            PresentControl.TwoSpeedTwoThirds => "two speeds 2 : 3",
             _ => "bypass",
         };
         return new EnergyAlternative(
             "present", $"As today: {name}, {plate.EfficiencyClass} motor across the line", false, YearlyEnergy.Of(points, 0, model.Input.Tariff), points);
     }
 
-    private static List<EnergyPoint> Points(FluidMachineModel load, Func<double, double> lineW) =>
-        [.. load.Common.Duty.Where(d => d.HoursPerYear > 0).Select(d => new EnergyPoint(d.FlowPu, d.HoursPerYear, lineW(d.FlowPu)))];
+    /// <summary>
+    /// Mean power at the busbar at a level, W: over all diameters of a winder, over the cycle where there is one. What comes
+    /// back is burnt, since a diode front end lets nothing through.
+    /// </summary>
+    internal static double MeanLineW(DrivePointModel model, MotorLossModel motor, ConverterAtSite converter, double levelPu)
+    {
+        double LineW(ShaftPoint shaft) => OperatingPoint.Of(shaft, motor, converter, model.Cable!.Value, model.Feeder!.Value).LineW;
+        var load = model.Load!;
+        if (load.Cycle is not { } cycle)
+        {
+            return load.PointsAt(levelPu).Average(LineW);
+        }
+
+        var energyJ = 0.0;
+        foreach (var s in cycle.Stretches)
+        {
+            var torque = LoadCycle.TorqueNm(s, motor.Plate.InertiaKgM2);
+            var rests = torque == 0 && s.MeanRpm == 0;
+            energyJ += s.DurationS * (rests ? converter.Item.StandbyW : LineW(new ShaftPoint(levelPu, Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1))));
+        }
+
+        // Fewer cycles an hour leave the drive standing in between.
+        return (levelPu * energyJ / cycle.DurationS) + (Math.Max(0, 1 - levelPu) * converter.Item.StandbyW);
+    }
+
+    private static List<EnergyPoint> Points(LoadModel load, Func<double, double> lineW) =>
+        [.. load.Duty.Where(d => d.HoursPerYear > 0).Select(d => new EnergyPoint(d.LevelPu, d.HoursPerYear, lineW(d.LevelPu)))];
 }

@@ -14,11 +14,23 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="ConverterLossW">Converter, from its eight points.</param>
 /// <param name="ChokeLossW">DC choke.</param>
 /// <param name="FeederLossW">Feeder from the busbar.</param>
+/// <param name="StandbyW">What the converter takes when energised but stopped.</param>
 public readonly record struct OperatingPoint(
-    FluidPoint Shaft, MotorPoint Motor, double CableLossW, double ConverterLossW, double ChokeLossW, double FeederLossW)
+    ShaftPoint Shaft, MotorPoint Motor, double CableLossW, double ConverterLossW, double ChokeLossW, double FeederLossW, double StandbyW)
 {
-    /// <summary>Power the converter takes from its link, W.</summary>
-    public double DcLoadW => Motor.InputW + CableLossW + ConverterLossW;
+    /// <summary>Power the converter takes from its link, W; negative when the load drives it.</summary>
+    public double LinkW => Motor.InputW + CableLossW + ConverterLossW;
+
+    /// <summary>
+    /// Power a diode front end takes, W: what comes back can't pass it and is burnt, so never less than stand-by.
+    /// </summary>
+    public double DcLoadW => Math.Max(LinkW, StandbyW);
+
+    /// <summary>True when the front end conducts; a drive that brakes draws next to nothing from the line.</summary>
+    public bool DrawsFromLine => LinkW > StandbyW;
+
+    /// <summary>Power that comes back to the link and must go somewhere, W.</summary>
+    public double RegeneratedW => Math.Max(0, -LinkW);
 
     /// <summary>Power at the busbar, W.</summary>
     public double LineW => DcLoadW + ChokeLossW + FeederLossW;
@@ -30,17 +42,17 @@ public readonly record struct OperatingPoint(
     /// Builds the chain. Choke and feeder carry block current here, I_dc = P_dc/U_d0 times the item's form factor, and √(2/3)
     /// of it in the line; where the front end is solved, its own currents replace this.
     /// </summary>
-    public static OperatingPoint Of(FluidPoint shaft, MotorLossModel motor, ConverterAtSite converter, Complex cable, Complex feeder)
+    public static OperatingPoint Of(ShaftPoint shaft, MotorLossModel motor, ConverterAtSite converter, Complex cable, Complex feeder)
     {
         ArgumentNullException.ThrowIfNull(motor);
         ArgumentNullException.ThrowIfNull(converter);
         var motorPoint = motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
         var cableLoss = 3 * cable.Real * motorPoint.CurrentA * motorPoint.CurrentA;
         var converterLoss = converter.LossW(motorPoint.FrequencyHz / motor.Plate.RatedFrequencyHz, motorPoint.CurrentA);
-        var dcLoad = motorPoint.InputW + cableLoss + converterLoss;
+        var dcLoad = Math.Max(motorPoint.InputW + cableLoss + converterLoss, converter.Item.StandbyW);
         var dcRms = dcLoad / converter.Item.NoLoadLinkVoltageV * converter.Item.DcFormFactor;
         var choke = converter.Item.ChokePct > 0 ? converter.Item.DcChokeResistanceOhm * dcRms * dcRms : 0;
         var feederLoss = 3 * feeder.Real * dcRms * dcRms * 2 / 3;
-        return new OperatingPoint(shaft, motorPoint, cableLoss, converterLoss, choke, feederLoss);
+        return new OperatingPoint(shaft, motorPoint, cableLoss, converterLoss, choke, feederLoss, converter.Item.StandbyW);
     }
 }

@@ -24,10 +24,10 @@ internal static class ScenarioStudy
         var running = new List<(DrivePointModel Model, OperatingPoint Point)>(models.Count);
         foreach (var model in models)
         {
-            var flow = scenario.FlowPuOf(model.Id);
-            if (flow > 0)
+            var level = scenario.LevelPuOf(model.Id);
+            if (level > 0 && model.At(level) is { DrawsFromLine: true } point)
             {
-                running.Add((model, model.At(flow)));
+                running.Add((model, point));
             }
         }
 

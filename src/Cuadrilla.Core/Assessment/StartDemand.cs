@@ -1,19 +1,17 @@
-using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Motors;
-
 namespace Cuadrilla.Core.Assessment;
 
-/// <summary>What a start along a straight ramp asks of motor and converter.</summary>
-/// <param name="LoadTorqueNm">Torque of the load at the end of the ramp, Nm.</param>
-/// <param name="MachineInertiaKgM2">Inertia of the machine, kg·m².</param>
-/// <param name="AccelerationTorqueNm">Torque that accelerates machine and motor, Nm.</param>
-/// <param name="EndSpeedRpm">Speed at the end, rpm.</param>
-/// <param name="TimeS">Duration, s.</param>
+/// <summary>The largest torque that is ever asked of the motor: at the end of the start ramp, to break away, or in the cycle.</summary>
+/// <param name="LoadTorqueNm">Torque of the load then, Nm; in a cycle with the acceleration of all masses.</param>
+/// <param name="MachineInertiaKgM2">Inertia of the machine at the motor's shaft, kg·m².</param>
+/// <param name="AccelerationTorqueNm">Torque that accelerates machine and motor along the ramp, Nm; 0 in a cycle.</param>
+/// <param name="BreakawayNm">Torque before anything turns, Nm.</param>
+/// <param name="EndSpeedRpm">Speed at which the largest torque is asked, rpm.</param>
+/// <param name="TimeS">Duration of the ramp, or of the largest torque in the cycle, s.</param>
 public readonly record struct StartDemand(
-    double LoadTorqueNm, double MachineInertiaKgM2, double AccelerationTorqueNm, double EndSpeedRpm, double TimeS)
+    double LoadTorqueNm, double MachineInertiaKgM2, double AccelerationTorqueNm, double BreakawayNm, double EndSpeedRpm, double TimeS)
 {
-    /// <summary>Largest torque, at the end of the ramp, Nm.</summary>
-    public double PeakTorqueNm => LoadTorqueNm + AccelerationTorqueNm;
+    /// <summary>Largest torque, Nm.</summary>
+    public double PeakTorqueNm => Math.Max(LoadTorqueNm + AccelerationTorqueNm, BreakawayNm);
 
     /// <summary>Speed at the end, rad/s.</summary>
     public double EndSpeedRadPerS => EndSpeedRpm * 2 * Math.PI / 60;
@@ -22,17 +20,17 @@ public readonly record struct StartDemand(
     public static IEnumerable<string> Missing(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        if (model.Input.DrivePoint.Load is not FluidLoad fluid)
+        if (model.Load is not { } load)
         {
             yield break;
         }
 
-        if (!fluid.Common.InertiaKgM2.IsKnown)
+        if (double.IsNaN(load.InertiaKgM2))
         {
             yield return "inertia of the machine";
         }
 
-        if (!fluid.Common.StartTimeS.IsKnown)
+        if (load.Cycle is null && double.IsNaN(load.StartTimeS))
         {
             yield return "start time";
         }
@@ -43,38 +41,16 @@ public readonly record struct StartDemand(
     {
         ArgumentNullException.ThrowIfNull(model);
         var load = model.Load!;
-        var inertia = load.Common.InertiaKgM2.Value;
-        var time = load.Common.StartTimeS.Value;
-        var speed = load.RatedSpeedRpm;
-        var acceleration = (inertia + model.Motor!.Plate.InertiaKgM2) * speed * 2 * Math.PI / 60 / time;
-        return new StartDemand(load.RatedTorqueNm, inertia, acceleration, speed, time);
-    }
-
-    /// <summary>
-    /// Motor current along the ramp: its largest value, the time it spends above a continuous current, and the rms over
-    /// that time.
-    /// </summary>
-    public static (double PeakA, double TimeAboveS, double RmsAboveA) CurrentAbove(DrivePointModel model, double continuousA)
-    {
-        ArgumentNullException.ThrowIfNull(model);
-        const int samples = 50;
-        var demand = Of(model);
-        double peak = 0, above = 0, squares = 0;
-        for (var i = 0; i < samples; i++)
+        var motorInertia = model.Motor!.Plate.InertiaKgM2;
+        if (load.Cycle is { } cycle)
         {
-            var speed = demand.EndSpeedRpm * (i + 0.5) / samples;
-            var torque = model.Load!.TorqueAtSpeedNm(speed) + demand.AccelerationTorqueNm;
-            var current = model.Motor!.At(speed, torque, MotorFeed.Converter).CurrentA;
-            if (current > continuousA)
-            {
-                above += demand.TimeS / samples;
-                squares += current * current;
-            }
-
-            peak = Math.Max(peak, current);
+            var peak = cycle.Peak(motorInertia);
+            return new StartDemand(peak.TorqueNm, load.InertiaKgM2, 0, load.BreakawayNm, peak.SpeedRpm, peak.TimeS);
         }
 
-        peak = Math.Max(peak, model.Motor!.At(demand.EndSpeedRpm, demand.PeakTorqueNm, MotorFeed.Converter).CurrentA);
-        return (peak, above, above > 0 ? Math.Sqrt(squares / (above / demand.TimeS * samples)) : 0);
+        // A winder starts hardest with the full roll, an overhauling load stops harder than it starts.
+        var hardest = load.PointsAt(1).MaxBy(p => Math.Abs(p.TorqueNm));
+        var acceleration = (load.InertiaKgM2 + motorInertia) * hardest.SpeedRpm * 2 * Math.PI / 60 / load.StartTimeS;
+        return new StartDemand(Math.Abs(hardest.TorqueNm), load.InertiaKgM2, acceleration, load.BreakawayNm, hardest.SpeedRpm, load.StartTimeS);
     }
 }

@@ -3,10 +3,10 @@ using Cuadrilla.Core.Plant;
 namespace Cuadrilla.Core.Energy;
 
 /// <summary>Line power held for some hours of a year.</summary>
-/// <param name="FlowPu">Flow delivered meanwhile, in parts of the rated.</param>
+/// <param name="LevelPu">Flow, speed or rate of cycles meanwhile, in parts of the rated.</param>
 /// <param name="HoursPerYear">Hours.</param>
 /// <param name="LineW">Power at the meter, W.</param>
-public readonly record struct EnergyPoint(double FlowPu, double HoursPerYear, double LineW);
+public readonly record struct EnergyPoint(double LevelPu, double HoursPerYear, double LineW);
 
 /// <summary>
 /// Energy and cost of a year, and their present value. See <c>docs/methods/yearly-energy.md</c>.

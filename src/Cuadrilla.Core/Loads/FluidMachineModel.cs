@@ -3,15 +3,18 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>An operating point of a fan or pump at the shaft.</summary>
-/// <param name="FlowPu">Delivered flow in parts of the rated.</param>
+/// <param name="LevelPu">Total flow delivered in parts of the rated.</param>
 /// <param name="SpeedRpm">Shaft speed, rpm.</param>
 /// <param name="HeadPu">Pressure or head of the machine in parts of the rated.</param>
 /// <param name="EfficiencyPu">Machine efficiency in parts of the rated.</param>
 /// <param name="PowerW">Shaft power, W.</param>
-public readonly record struct FluidPoint(double FlowPu, double SpeedRpm, double HeadPu, double EfficiencyPu, double PowerW)
+public readonly record struct FluidPoint(double LevelPu, double SpeedRpm, double HeadPu, double EfficiencyPu, double PowerW)
 {
     /// <summary>Shaft torque, Nm.</summary>
     public double TorqueNm => PowerW / (2 * Math.PI * SpeedRpm / 60);
+
+    /// <summary>The same as a point of any load.</summary>
+    public ShaftPoint Shaft => new(LevelPu, SpeedRpm, TorqueNm);
 }
 
 /// <summary>
@@ -19,30 +22,49 @@ public readonly record struct FluidPoint(double FlowPu, double SpeedRpm, double 
 /// affinity-shifted parabola η/η_r = x·(2−x), x = q/n, through standstill and the rated point (C. Pfleiderer's similarity
 /// laws; valid for radial machines between about 0.2 and 1.2 of the rated flow). See <c>docs/methods/fluid-machine.md</c>.
 /// </summary>
-public sealed class FluidMachineModel
+public sealed class FluidMachineModel : LoadModel
 {
     private const double GravityMPerS2 = 9.80665;
 
     private readonly double staticFraction;
     private readonly double shutOffPu;
 
+    // Flow of one machine in parts of the total: with machines on one path each carries its share.
+    private readonly double machineFlowPu;
+
     private FluidMachineModel(double ratedPowerW, double ratedSpeedRpm, double staticFraction, double shutOffPu, FluidMachine common)
     {
-        RatedPowerW = ratedPowerW;
         RatedSpeedRpm = ratedSpeedRpm;
         this.staticFraction = staticFraction;
         this.shutOffPu = shutOffPu;
         Common = common;
+        RatedTorqueNm = ratedPowerW / (2 * Math.PI * ratedSpeedRpm / 60);
+        machineFlowPu = common.Path is ParallelPath.Common path ? (double)path.NeededAtRatedFlow / path.Running : 1;
     }
 
-    /// <summary>Shaft power at the rated point, W.</summary>
-    public double RatedPowerW { get; }
+    /// <inheritdoc/>
+    public override string LevelName => "flow";
 
-    /// <summary>Shaft speed at the rated point, rpm.</summary>
-    public double RatedSpeedRpm { get; }
+    /// <inheritdoc/>
+    public override IReadOnlyList<DutyPoint> Duty => Common.Duty;
 
-    /// <summary>Shaft torque at the rated point, Nm.</summary>
-    public double RatedTorqueNm => RatedPowerW / (2 * Math.PI * RatedSpeedRpm / 60);
+    /// <inheritdoc/>
+    public override double RatedSpeedRpm { get; }
+
+    /// <inheritdoc/>
+    public override double RatedTorqueNm { get; }
+
+    /// <inheritdoc/>
+    public override double InertiaKgM2 => Common.InertiaKgM2.IsKnown ? Common.InertiaKgM2.Value : double.NaN;
+
+    /// <inheritdoc/>
+    public override double StartTimeS => Common.StartTimeS.IsKnown ? Common.StartTimeS.Value : double.NaN;
+
+    /// <summary>A fan or pump breaks away with next to nothing.</summary>
+    public override double BreakawayNm => 0;
+
+    /// <inheritdoc/>
+    public override ShaftPoint At(double levelPu) => AtFlow(levelPu).Shaft;
 
     /// <summary>The entries the model was made from.</summary>
     public FluidMachine Common { get; }
@@ -94,20 +116,35 @@ public sealed class FluidMachineModel
     /// <summary>Operating point when speed is adjusted to the flow.</summary>
     public FluidPoint AtFlow(double flowPu)
     {
-        var (speed, head) = PumpPoint.Run(flowPu, staticFraction, shutOffPu);
-        return Point(flowPu, speed, head);
+        var head = PumpPoint.SystemHeadPu(flowPu, staticFraction);
+        var own = flowPu * machineFlowPu;
+        return Point(flowPu, own, PumpPoint.SpeedForPu(own, head, shutOffPu), head);
     }
 
-    /// <summary>Operating point at full speed, the surplus head destroyed in a damper or valve.</summary>
-    public FluidPoint Throttled(double flowPu) => Point(flowPu, 1, PumpPoint.MachineHeadPu(flowPu, 1, shutOffPu));
+    /// <summary>Operating point at a fixed speed, the surplus head destroyed in a damper or valve.</summary>
+    public FluidPoint Throttled(double flowPu, double speedPu = 1)
+    {
+        var own = flowPu * machineFlowPu;
+        return Point(flowPu, own, speedPu, PumpPoint.MachineHeadPu(own, speedPu, shutOffPu));
+    }
 
     /// <summary>Operating point of a machine kept at its rated point while surplus flow returns.</summary>
     public FluidPoint Bypassed(double flowPu) => new(flowPu, RatedSpeedRpm, 1, 1, RatedPowerW);
 
+    /// <summary>Mean of a machine that runs at its rated point for that part of the time.</summary>
+    public FluidPoint OnOff(double flowPu) => new(flowPu, RatedSpeedRpm, 1, 1, RatedPowerW * Math.Min(flowPu, 1));
+
+    /// <summary>At the low speed where that delivers the flow, else at full speed; throttled either way.</summary>
+    public FluidPoint TwoSpeed(double flowPu, double lowSpeedPu)
+    {
+        var low = Throttled(flowPu, lowSpeedPu);
+        return low.HeadPu >= PumpPoint.SystemHeadPu(flowPu, staticFraction) && flowPu * machineFlowPu < lowSpeedPu ? low : Throttled(flowPu);
+    }
+
     /// <summary>
     /// Torque of the load over speed, Nm: below the speed at which flow begins the machine churns at no flow.
     /// </summary>
-    public double TorqueAtSpeedNm(double speedRpm)
+    public override double TorqueAtSpeedNm(double speedRpm)
     {
         var n = speedRpm / RatedSpeedRpm;
         if (n <= 0)
@@ -115,19 +152,22 @@ public sealed class FluidMachineModel
             return 0;
         }
 
-        var square = ((shutOffPu * n * n) - staticFraction) / (shutOffPu - staticFraction);
+        // a·n² − (a−1)·(m·q)² = s + (1−s)·q², m the machine's share of the total flow.
+        var slope = (1 - staticFraction) + ((shutOffPu - 1) * machineFlowPu * machineFlowPu);
+        var square = ((shutOffPu * n * n) - staticFraction) / slope;
         if (square > 0)
         {
-            return Point(Math.Sqrt(square), n, PumpPoint.SystemHeadPu(Math.Sqrt(square), staticFraction)).TorqueNm;
+            var flow = Math.Sqrt(square);
+            return Point(flow, flow * machineFlowPu, n, PumpPoint.SystemHeadPu(flow, staticFraction)).TorqueNm;
         }
 
         // No flow: power is the limit of q·h/η as q goes to 0, a·n³/2.
         return RatedTorqueNm * shutOffPu * n * n / 2;
     }
 
-    private FluidPoint Point(double flowPu, double speedPu, double headPu)
+    private FluidPoint Point(double flowPu, double machineFlow, double speedPu, double headPu)
     {
-        var x = flowPu / speedPu;
+        var x = machineFlow / speedPu;
         var efficiency = x * (2 - x);
 
         // q·h/η written without the division 0/0 at no flow.

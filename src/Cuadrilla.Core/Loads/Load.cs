@@ -41,6 +41,7 @@ public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given Densi
 /// <param name="StartTimeS">Wanted time from rest to rated speed, s, 0.1 to 600.</param>
 /// <param name="Duty">Hours a year at each flow, at most 8760 h together.</param>
 /// <param name="PresentControl">How the flow is controlled today.</param>
+/// <param name="Path">Whether it shares its header or duct with machines of its kind.</param>
 public sealed record FluidMachine(
     Given RatedFlowM3PerS,
     Given RatedEfficiency,
@@ -50,7 +51,8 @@ public sealed record FluidMachine(
     Given InertiaKgM2,
     Given StartTimeS,
     IReadOnlyList<DutyPoint> Duty,
-    PresentControl PresentControl)
+    PresentControl PresentControl,
+    ParallelPath Path)
 {
     /// <summary>Equal when every value and every duty point is.</summary>
     public bool Equals(FluidMachine? other) =>
@@ -63,16 +65,36 @@ public sealed record FluidMachine(
         && InertiaKgM2 == other.InertiaKgM2
         && StartTimeS == other.StartTimeS
         && PresentControl == other.PresentControl
+        && Path == other.Path
         && Duty.SequenceEqual(other.Duty);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(RatedFlowM3PerS, RatedEfficiency, RatedSpeedRpm, StaticFraction, Duty.Count, PresentControl);
 }
 
-/// <summary>Hours at one flow.</summary>
-/// <param name="FlowPu">Flow in parts of the rated flow, above 0 to 1.2.</param>
+/// <summary>Hours at one level.</summary>
+/// <param name="LevelPu">Flow, speed or rate of cycles in parts of the rated, above 0 to 1.2.</param>
 /// <param name="HoursPerYear">Hours a year, 0 to 8760.</param>
-public sealed record DutyPoint(double FlowPu, double HoursPerYear);
+public sealed record DutyPoint(double LevelPu, double HoursPerYear);
+
+/// <summary>Whether machines that work together share one path.</summary>
+public abstract record ParallelPath
+{
+    private ParallelPath()
+    {
+    }
+
+    /// <summary>One machine, or each with a path of its own: they do not feel each other.</summary>
+    public sealed record Own : ParallelPath;
+
+    /// <summary>
+    /// Machines of one kind on one header or duct: the system's head follows the total flow, so at half speed none of them
+    /// may deliver anything.
+    /// </summary>
+    /// <param name="Running">Machines that run together, 2 to 20.</param>
+    /// <param name="NeededAtRatedFlow">How many it takes for the system's rated flow, 1 to <paramref name="Running"/>.</param>
+    public sealed record Common(int Running, int NeededAtRatedFlow) : ParallelPath;
+}
 
 /// <summary>How flow is controlled today.</summary>
 public enum PresentControl
@@ -88,4 +110,13 @@ public enum PresentControl
 
     /// <summary>Surplus flow returned: the machine always works at its rated point.</summary>
     Bypass,
+
+    /// <summary>Full flow for part of the time, into a tank or a room that evens it out.</summary>
+    OnOff,
+
+    /// <summary>Pole-changing motor with speeds 1 : 2, damper or valve between.</summary>
+    TwoSpeedHalf,
+
+    /// <summary>Pole-changing motor with speeds 2 : 3, damper or valve between.</summary>
+    TwoSpeedTwoThirds,
 }

@@ -16,7 +16,11 @@ public static class PumpPoint
     /// <param name="staticFraction">Static part s of the head at rated flow, 0 to below 1.</param>
     /// <param name="shutOffPu">Head at no flow a, above 1.</param>
     public static Result Run(double flowPu, double staticFraction, double shutOffPu) =>
-        new(Math.Sqrt((staticFraction + ((shutOffPu - staticFraction) * flowPu * flowPu)) / shutOffPu), SystemHeadPu(flowPu, staticFraction));
+        new(SpeedForPu(flowPu, SystemHeadPu(flowPu, staticFraction), shutOffPu), SystemHeadPu(flowPu, staticFraction));
+
+    /// <summary>Speed at which a machine gives a head at a flow of its own: √((h + (a−1)·q²)/a).</summary>
+    public static double SpeedForPu(double machineFlowPu, double headPu, double shutOffPu) =>
+        Math.Sqrt((headPu + ((shutOffPu - 1) * machineFlowPu * machineFlowPu)) / shutOffPu);
 
     /// <summary>Head the system asks for at a flow.</summary>
     public static double SystemHeadPu(double flowPu, double staticFraction) => staticFraction + ((1 - staticFraction) * flowPu * flowPu);

@@ -39,9 +39,19 @@ internal static class DrivePointValidation
             p.Words(at + "/converter/reason", "Reason", converter.Reason, 0, 300);
         }
 
-        if (point.Load is FluidLoad fluid)
+        CheckLoad(point.Load, at + "/load", p);
+    }
+
+    internal static void CheckLoad(Load load, string at, ProblemList p)
+    {
+        switch (load)
         {
-            Fluid(fluid, at + "/load", p);
+            case FluidLoad fluid:
+                Fluid(fluid, at, p);
+                break;
+            case MechanicalLoad mechanical:
+                MechanicalLoadValidation.Check(mechanical, at, p);
+                break;
         }
     }
 
@@ -67,18 +77,29 @@ internal static class DrivePointValidation
         p.Number(at + "/shutOffPu", "Shut-off pressure or head", common.ShutOffPu, 1.01, 2, "of rated");
         p.Number(at + "/inertiaKgM2", "Inertia", common.InertiaKgM2, 0, 1e6, "kg·m²");
         p.Number(at + "/startTimeS", "Start time", common.StartTimeS, 0.1, 600, "s");
-        double hours = 0;
-        for (var i = 0; i < common.Duty.Count; i++)
+        DutyHours(common.Duty, at, p);
+        if (common.Path is ParallelPath.Common path)
         {
-            p.Number($"{at}/duty/{i}/flowPu", "Flow", common.Duty[i].FlowPu, 0, 1.2, "of rated", minExcluded: true);
-            p.Number($"{at}/duty/{i}/hoursPerYear", "Hours a year", common.Duty[i].HoursPerYear, 0, HoursInYear, "h");
-            hours += common.Duty[i].HoursPerYear;
+            p.Number(at + "/path/running", "Machines on one path", path.Running, 2, 20, string.Empty);
+            p.Number(at + "/path/neededAtRatedFlow", "Machines needed at rated flow", path.NeededAtRatedFlow, 1, Math.Max(1, path.Running), string.Empty);
         }
 
-        p.Require(common.Duty.Count <= 50, at + "/duty", "Number of duty points", $"{common.Duty.Count}", "up to 50");
-        p.Require(
-            hours <= HoursInYear + 1e-9 || double.IsNaN(hours), at + "/duty", "Sum of hours", FormattableString.Invariant($"{hours:0.##} h"), "at most 8760 h together");
         p.Require(
             load is FanLoad || common.PresentControl != PresentControl.InletVanes, at + "/presentControl", "Present control", "inlet vanes", "inlet vanes only on a fan");
+    }
+
+    internal static void DutyHours(IReadOnlyList<DutyPoint> duty, string at, ProblemList p)
+    {
+        double hours = 0;
+        for (var i = 0; i < duty.Count; i++)
+        {
+            p.Number($"{at}/duty/{i}/levelPu", "Level", duty[i].LevelPu, 0, 1.2, "of rated", minExcluded: true);
+            p.Number($"{at}/duty/{i}/hoursPerYear", "Hours a year", duty[i].HoursPerYear, 0, HoursInYear, "h");
+            hours += duty[i].HoursPerYear;
+        }
+
+        p.Require(duty.Count <= 50, at + "/duty", "Number of duty points", $"{duty.Count}", "up to 50");
+        p.Require(
+            hours <= HoursInYear + 1e-9 || double.IsNaN(hours), at + "/duty", "Sum of hours", FormattableString.Invariant($"{hours:0.##} h"), "at most 8760 h together");
     }
 }

@@ -7,14 +7,14 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="States">Drive points that differ from running at their rated point; at most one entry each.</param>
 public sealed record Scenario(string Id, string Name, double LinearLoadPu, IReadOnlyList<DrivePointState> States)
 {
-    /// <summary>Flow of a drive point in parts of its rated flow, 0 when it is off.</summary>
-    public double FlowPuOf(string drivePointId)
+    /// <summary>Level of a drive point (flow, speed, rate of cycles) in parts of the rated, 0 when it is off.</summary>
+    public double LevelPuOf(string drivePointId)
     {
         foreach (var state in States)
         {
             if (state.DrivePointId == drivePointId)
             {
-                return state.Running ? state.FlowPu : 0;
+                return state.Running ? state.LevelPu : 0;
             }
         }
 
@@ -25,5 +25,5 @@ public sealed record Scenario(string Id, string Name, double LinearLoadPu, IRead
 /// <summary>What one drive point does in a scenario.</summary>
 /// <param name="DrivePointId">Which one.</param>
 /// <param name="Running">False when it is off.</param>
-/// <param name="FlowPu">Delivered flow in parts of the rated flow, above 0 to 1.2.</param>
-public sealed record DrivePointState(string DrivePointId, bool Running, double FlowPu);
+/// <param name="LevelPu">Flow, speed or rate of cycles in parts of the rated, above 0 to 1.2.</param>
+public sealed record DrivePointState(string DrivePointId, bool Running, double LevelPu);

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Plant;
 
 namespace Cuadrilla.Core.Specification;
@@ -20,6 +21,17 @@ public static class SpecificationValidation
         Scenarios(plant, problems);
         Lineups(plant, data, problems);
         Overrides(plant, data, problems);
+        return problems.Items;
+    }
+
+    /// <summary>Problems of a load by itself.</summary>
+    /// <param name="load">The load.</param>
+    /// <param name="at">Pointer to it.</param>
+    public static IReadOnlyList<InputProblem> Problems(Load load, string at)
+    {
+        ArgumentNullException.ThrowIfNull(load);
+        var problems = new ProblemList();
+        DrivePointValidation.CheckLoad(load, at, problems);
         return problems.Items;
     }
 
@@ -79,7 +91,7 @@ public static class SpecificationValidation
                 var state = scenario.States[k];
                 p.Require(known.Contains(state.DrivePointId), $"{at}/states/{k}/drivePointId", "Drive point", $"'{state.DrivePointId}'", "a drive point of this plant");
                 p.Unique($"{at}/states/{k}/drivePointId", "Drive point", state.DrivePointId, seen);
-                p.Number($"{at}/states/{k}/flowPu", "Flow", state.FlowPu, 0, 1.2, "of rated", minExcluded: true);
+                p.Number($"{at}/states/{k}/levelPu", "Level", state.LevelPu, 0, 1.2, "of rated", minExcluded: true);
             }
         }
     }

@@ -27,6 +27,7 @@ public sealed class Calculation
         Of<SupplyCalculations.WindingHeatInput>("winding-heat", SupplyCalculations.WindingHeat),
         Of<LoadCalculations.PumpPointInput>("pump-point", LoadCalculations.PumpPoint),
         Of<LoadCalculations.FluidMachineInput>("fluid-machine", LoadCalculations.FluidMachine),
+        Of<LoadCalculations.LoadInput>("load", LoadCalculations.Any),
         Of<MotorCalculations.LossesInput>("motor-losses", MotorCalculations.Losses),
         Of<MotorCalculations.BudgetInput>("thermal-budget", MotorCalculations.Budget),
         Of<ConverterCalculations.LossesInput>("converter-losses", ConverterCalculations.Losses),

@@ -10,6 +10,9 @@ public sealed class InputRanges(string prefix)
 {
     private readonly List<InputProblem> problems = [];
 
+    /// <summary>Pointer to the input.</summary>
+    public string Prefix => prefix;
+
     /// <summary>Requires a number within a range.</summary>
     public InputRanges Number(string field, double value, double min, double max, bool minExcluded = false)
     {

@@ -1,8 +1,10 @@
 using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Documents.Calculations;
 
-/// <summary>The engines <c>pump-point</c> and <c>fluid-machine</c>.</summary>
+/// <summary>The engines <c>pump-point</c>, <c>fluid-machine</c> and <c>load</c>.</summary>
 internal static class LoadCalculations
 {
     public static object PumpPoint(PumpPointInput input, InputRanges ranges)
@@ -28,10 +30,68 @@ internal static class LoadCalculations
             .Number("shutOffPu", input.ShutOffPu, 1.01, 2)
             .Done();
         var common = new FluidMachine(
-            input.RatedFlowM3PerS, input.RatedEfficiency, input.RatedSpeedRpm, input.StaticFraction, input.ShutOffPu, 0, 1, [], PresentControl.NotStated);
+            input.RatedFlowM3PerS, input.RatedEfficiency, input.RatedSpeedRpm, input.StaticFraction, input.ShutOffPu, 0, 1, [], PresentControl.NotStated, new ParallelPath.Own());
         var model = FluidMachineModel.Build(new FanLoad(common, input.RatedPressurePa), out _)!;
         return new FluidMachineOutput(
             model.RatedPowerW, FluidOutput.Of(model.AtFlow(input.FlowPu)), FluidOutput.Of(model.Throttled(input.FlowPu)), FluidOutput.Of(model.Bypassed(input.FlowPu)));
+    }
+
+    public static object Any(LoadInput input, InputRanges ranges)
+    {
+        ranges.Number("levelPu", input.LevelPu, 0, 1.2, minExcluded: true).Number("motorInertiaKgM2", input.MotorInertiaKgM2, 0, 1e5).Done();
+        var problems = SpecificationValidation.Problems(input.Load, ranges.Prefix + "/load");
+        if (problems.Count > 0)
+        {
+            throw new InputException(problems);
+        }
+
+        var model = LoadModels.Build(input.Load, out var missing);
+        if (model is null)
+        {
+            throw new InputException([.. missing.Select(name => InputProblem.Of(ranges.Prefix + "/load", "Load", "without " + name, "every entry known"))]);
+        }
+
+        return new LoadOutput(
+            model.RatedSpeedRpm,
+            model.RatedTorqueNm,
+            model.RatedPowerW,
+            model.BreakawayNm,
+            double.IsNaN(model.InertiaKgM2) ? null : model.InertiaKgM2,
+            [.. model.PointsAt(input.LevelPu).Select(p => new ShaftOutput(p.SpeedRpm, p.TorqueNm, p.PowerW))],
+            model.Cycle is { } cycle ? CycleOutput.Of(cycle, input.MotorInertiaKgM2) : null);
+    }
+
+    internal sealed record LoadInput(Load Load, double LevelPu = 1, double MotorInertiaKgM2 = 0);
+
+    internal sealed record LoadOutput(
+        double RatedSpeedRpm,
+        double RatedTorqueNm,
+        double RatedPowerW,
+        double BreakawayNm,
+        double? InertiaKgM2,
+        IReadOnlyList<ShaftOutput> Points,
+        CycleOutput? Cycle);
+
+    internal sealed record ShaftOutput(double SpeedRpm, double TorqueNm, double PowerW);
+
+    internal sealed record CycleOutput(
+        double DurationS,
+        double PeakTorqueNm,
+        double PeakTimeS,
+        double RmsTorqueNm,
+        double MotoringJ,
+        double RegeneratedJ,
+        double PeakMotoringW,
+        double PeakRegeneratedW)
+    {
+        public static CycleOutput Of(LoadCycle cycle, double motorInertiaKgM2)
+        {
+            var peak = cycle.Peak(motorInertiaKgM2);
+            var energy = cycle.Energy(motorInertiaKgM2);
+            return new CycleOutput(
+                cycle.DurationS, peak.TorqueNm, peak.TimeS, cycle.RmsTorqueNm(motorInertiaKgM2, _ => 1), energy.MotoringJ, energy.RegeneratedJ,
+                energy.PeakMotoringW, energy.PeakRegeneratedW);
+        }
     }
 
     internal sealed record PumpPointInput(double FlowPu, double StaticFraction, double ShutOffPu);

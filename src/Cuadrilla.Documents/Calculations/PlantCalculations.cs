@@ -54,7 +54,7 @@ internal static class PlantCalculations
         for (var i = 0; i < input.Points.Count; i++)
         {
             ranges
-                .Number($"points/{i}/flowPu", input.Points[i].FlowPu, 0, 2)
+                .Number($"points/{i}/levelPu", input.Points[i].LevelPu, 0, 2)
                 .Number($"points/{i}/hoursPerYear", input.Points[i].HoursPerYear, 0, 8760)
                 .Number($"points/{i}/lineW", input.Points[i].LineW, 0, Largest);
         }

@@ -28,7 +28,22 @@ public static class ProjectJson
         [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
         [typeof(ConverterChoice)] = [(typeof(ConverterChoice.NotChosen), "not-chosen"), (typeof(ConverterChoice.FromCatalogue), "catalogue")],
         [typeof(MotorChoice)] = [(typeof(MotorChoice.NotChosen), "not-chosen"), (typeof(MotorChoice.FromCatalogue), "catalogue")],
-        [typeof(Load)] = [(typeof(UnspecifiedLoad), "unspecified"), (typeof(FanLoad), "fan"), (typeof(PumpLoad), "pump")],
+        [typeof(ParallelPath)] = [(typeof(ParallelPath.Own), "own"), (typeof(ParallelPath.Common), "common")],
+        [typeof(Load)] =
+        [
+            (typeof(UnspecifiedLoad), "unspecified"),
+            (typeof(FanLoad), "fan"),
+            (typeof(PumpLoad), "pump"),
+            (typeof(ConstantTorqueLoad), "constant-torque"),
+            (typeof(HighInertiaLoad), "high-inertia"),
+            (typeof(ConveyorLoad), "conveyor"),
+            (typeof(RollerGroupLoad), "roller-group"),
+            (typeof(DosingPumpLoad), "dosing-pump"),
+            (typeof(WinderLoad), "winder"),
+            (typeof(HoistLoad), "hoist"),
+            (typeof(ServoAxisLoad), "servo-axis"),
+            (typeof(ProfileLoad), "profile"),
+        ],
     };
 
     /// <summary>Compact form, for the store and the API.</summary>

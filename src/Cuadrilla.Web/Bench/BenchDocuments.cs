@@ -10,6 +10,8 @@ internal sealed record BenchDocument(
     IReadOnlyList<string> Missing,
     TorqueCurves? Torque,
     SystemCurves? System,
+    IReadOnlyList<AtDiameter> Winder,
+    IReadOnlyList<AtTime> Cycle,
     LineCurrentDocument? LineCurrent,
     IReadOnlyList<ChainLinkDocument> Chain,
     IReadOnlyList<AlternativeDocument> Alternatives,
@@ -85,4 +87,4 @@ internal sealed record AlternativeDocument(
     IReadOnlyList<AlternativePoint> Points);
 
 /// <summary>Line power of an alternative at a point of the duty.</summary>
-internal sealed record AlternativePoint(double FlowPu, double HoursPerYear, double LineKw);
+internal sealed record AlternativePoint(double LevelPu, double HoursPerYear, double LineKw);

@@ -53,11 +53,13 @@ internal static class BenchEndpoints
             [.. study.Model.Missing(withConverter: true)],
             TorqueCurves.Of(study.Model),
             SystemCurves.Of(study.Model),
+            LoadPictures.Winder(study.Model),
+            LoadPictures.Cycle(study.Model),
             LineCurrentDocument.Of(drive, scenario),
             [.. chain.Select(l => new ChainLinkDocument(l.Id, l.Name, l.InputW, l.LossW, l.OutputW, l.Reason))],
             [.. study.Alternatives.Select(a => new AlternativeDocument(
                 a.Id, a.Name, a.IsChosen, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
-                [.. a.Points.Select(p => new AlternativePoint(p.FlowPu, p.HoursPerYear, p.LineW / 1e3))]))],
+                [.. a.Points.Select(p => new AlternativePoint(p.LevelPu, p.HoursPerYear, p.LineW / 1e3))]))],
             study.Model.Converter is { } converter ? Ladder(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
             DrivePointFigures.Of(study, drive, scenario));
     }

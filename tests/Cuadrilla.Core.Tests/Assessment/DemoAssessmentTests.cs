@@ -27,6 +27,9 @@ public sealed class DemoAssessmentTests
     [InlineData("supply.transformer-loading", "", Verdict.Holds)]
     [InlineData("converter.continuous", "dp-01", Verdict.Tight)]
     [InlineData("motor.continuous", "dp-01", Verdict.Holds)]
+    [InlineData("motor.continuous", "dp-15", Verdict.Fails)]
+    [InlineData("motor.continuous", "dp-05", Verdict.Holds)]
+    [InlineData("energy.best-alternative", "dp-14", Verdict.Tight)]
     public void Verdicts(string id, string point, Verdict verdict) => Assert.Equal(verdict, Check(Found, id, point).Verdict);
 
     [Fact]
@@ -34,7 +37,7 @@ public sealed class DemoAssessmentTests
     {
         foreach (var id in new[] { "motor.continuous", "motor.peak", "motor.match", "converter.continuous", "converter.overload", "energy.best-alternative", "supply.data" })
         {
-            Assert.Equal(3, Found.Checks.Count(c => c.Id == id));
+            Assert.Equal(Demo.AllDrivePoints().Count(), Found.Checks.Count(c => c.Id == id));
         }
 
         foreach (var id in new[] { "supply.transformer-loading", "harmonics.pcc-tdd", "harmonics.pcc-orders", "harmonics.pcc-voltage" })
@@ -74,7 +77,13 @@ public sealed class DemoAssessmentTests
         foreach (var point in Demo.AllDrivePoints())
         {
             var study = assessor.Study(Demo, point);
-            var drive = Found.Scenarios[0].Drives.Single(d => d.DrivePointId == point.Id);
+            if (Found.Scenarios[0].Drives.SingleOrDefault(d => d.DrivePointId == point.Id) is not { } drive)
+            {
+                // The unwinder brakes: it takes nothing from the line.
+                Assert.Equal("dp-14", point.Id);
+                continue;
+            }
+
             var chain = LossChain.Of(study.Model, drive, Found.Scenarios[0], Found.Network!);
             foreach (var (from, to) in chain.Zip(chain.Skip(1)))
             {
@@ -145,7 +154,7 @@ public sealed class DemoAssessmentTests
         var quiet = new Scenario("quiet", "quiet night", 0.1, [new DrivePointState("dp-01", true, 0.5), new DrivePointState("dp-02", false, 1)]);
         var result = new Assessor(Data).Run(Demo with { Scenarios = [quiet, .. Demo.Scenarios] });
         Assert.Equal("full production", Check(result, "supply.transformer-loading", string.Empty).Scenario);
-        Assert.Equal(2, result.Scenarios[0].Drives.Count);
+        Assert.Equal(Found.Scenarios[0].Drives.Count - 1, result.Scenarios[0].Drives.Count);
         Assert.True(result.Scenarios[0].Pcc.HarmonicA < result.Scenarios[1].Pcc.HarmonicA);
     }
 
@@ -153,7 +162,7 @@ public sealed class DemoAssessmentTests
     public void Drives_on_one_bus_flatten_each_others_current()
     {
         double Thdi(PlantAssessment a) => ((Core.Harmonics.Rectifiers.RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front).PhaseA.ThdiPct;
-        var alone = Demo.Scenarios[0] with { States = [new DrivePointState("dp-01", false, 1), new DrivePointState("dp-03", false, 1)] };
+        var alone = Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => p.Id != "dp-02").Select(p => new DrivePointState(p.Id, false, 1))] };
         Assert.True(Thdi(Found) < Thdi(new Assessor(Data).Run(Demo with { Scenarios = [alone] })) - 5);
     }
 

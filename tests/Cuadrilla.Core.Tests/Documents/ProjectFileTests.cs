@@ -106,7 +106,7 @@ public sealed class ProjectFileTests
         var evil = plant with { Lineups = [plant.Lineups[0] with { DrivePoints = [plant.Lineups[0].DrivePoints[0] with { Name = "=HYPERLINK(1)" }, .. plant.Lineups[0].DrivePoints.Skip(1)] }] };
         var assessment = new Assessor(Data).Run(evil);
         var lines = Encoding.UTF8.GetString(DriveList.Csv(evil, assessment, Data)).Trim().Split("\r\n");
-        Assert.Equal(4, lines.Length);
+        Assert.Equal(1 + evil.AllDrivePoints().Count(), lines.Length);
         Assert.Contains("Shaft power kW", lines[0], StringComparison.Ordinal);
         Assert.Contains("'=HYPERLINK(1)", lines[1], StringComparison.Ordinal);
         Assert.Contains(",142.3952,", lines[1], StringComparison.Ordinal);
@@ -119,7 +119,7 @@ public sealed class ProjectFileTests
     {
         var plant = DemoPlant.Read(Data);
         var sheet = LineupSheet.Of(plant, plant.Lineups[0], new Assessor(Data), new DateOnly(2026, 11, 24));
-        Assert.Equal(["DP-01", "DP-02", "DP-03"], sheet.DrivePoints.Select(p => p.Tag));
+        Assert.Equal(["DP-01", "DP-02", "DP-03", "DP-04", "DP-05"], sheet.DrivePoints.Select(p => p.Tag));
         Assert.Contains(sheet.DrivePoints[2].Lines, l => l.Value.Contains("Spare unit", StringComparison.Ordinal));
         var pdf = SheetPdf.Write(sheet);
         Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);

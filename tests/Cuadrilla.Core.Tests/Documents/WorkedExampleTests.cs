@@ -79,6 +79,14 @@ public sealed partial class WorkedExampleTests
                 Compare(value!, found[key]!, $"{at}/{key}");
             }
         }
+        else if (expected is JsonArray items)
+        {
+            Assert.Equal(items.Count, found.AsArray().Count);
+            for (var i = 0; i < items.Count; i++)
+            {
+                Compare(items[i]!, found[i]!, $"{at}/{i}");
+            }
+        }
         else if (expected.GetValueKind() == JsonValueKind.Number)
         {
             var number = expected.GetValue<double>();

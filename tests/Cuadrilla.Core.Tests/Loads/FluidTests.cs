@@ -74,5 +74,5 @@ public sealed class FluidTests
 
     private static FluidMachineModel Fan(double staticFraction) => FluidMachineModel.Build(new FanLoad(Common(staticFraction), 2900), out _)!;
 
-    private static FluidMachine Common(double s) => new(41, 0.835, 1480, s, 1.25, 95, 60, [], PresentControl.OutletThrottle);
+    private static FluidMachine Common(double s) => new(41, 0.835, 1480, s, 1.25, 95, 60, [], PresentControl.OutletThrottle, new ParallelPath.Own());
 }

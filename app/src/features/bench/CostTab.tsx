@@ -23,9 +23,9 @@ export function CostTab({
   }
   const data = [...chosen.points]
     .map((p) => ({
-      flow: Math.round(1000 * p.flowPu) / 10,
+      flow: Math.round(1000 * p.levelPu) / 10,
       chosen: p.lineKw,
-      present: present?.points.find((x) => x.flowPu === p.flowPu)?.lineKw ?? null,
+      present: present?.points.find((x) => x.levelPu === p.levelPu)?.lineKw ?? null,
     }))
     .sort((a, b) => a.flow - b.flow);
   return (

@@ -5,6 +5,7 @@ import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 import type { Row } from "../board/selection";
 import { FigureList, Missing } from "./FigureList";
+import { CyclePicture, WinderPicture } from "./loads/LoadPictures";
 import type { Reasoned } from "./ReasonSheet";
 
 interface Props {
@@ -18,15 +19,39 @@ export function FitTab({ bench, row, onFigure }: Props) {
   return (
     <>
       {bench.missing.length > 0 && <Missing names={bench.missing} />}
-      {row === "load"
-        ? bench.system && <SystemPicture system={bench.system} />
-        : bench.torque && <TorquePicture torque={bench.torque} />}
+      {row === "load" ? (
+        <>
+          {bench.system && <SystemPicture system={bench.system} />}
+          {bench.winder.length > 0 && <WinderPicture winder={bench.winder} />}
+          {bench.cycle.length > 0 && <CyclePicture cycle={bench.cycle} />}
+          {!bench.system && bench.winder.length === 0 && bench.cycle.length === 0 && bench.torque && (
+            <TorquePicture torque={bench.torque} />
+          )}
+        </>
+      ) : (
+        bench.torque && <TorquePicture torque={bench.torque} />
+      )}
       {row === "converter" && bench.ladder.length > 0 && <Ladder ladder={bench.ladder} />}
       <FigureList
         figures={bench.figures}
         only={
           row === "load"
-            ? ["shaft-power", "shaft-torque", "flow-begins"]
+            ? [
+                "shaft-power",
+                "shaft-torque",
+                "flow-begins",
+                "half-flow-power",
+                "torque-range",
+                "peak-torque",
+                "rms-torque",
+                "breakaway",
+                "kinetic-energy",
+                "coast-time",
+                "stop-power",
+                "regenerated",
+                "regenerated-energy",
+                "inertia-ratio",
+              ]
             : ["shaft-torque", "motor-current", "motor-efficiency"]
         }
         onFigure={onFigure}

@@ -1,20 +1,10 @@
 import type { DrivePoint, FluidMachine, Load } from "../../api/client";
-import { CellQuantity, ChoiceField, QuantityField } from "../../components/Fields";
-import { n } from "../../lib/format";
+import { ChoiceField, QuantityField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
+import { DutyEntry } from "./loads/DutyEntry";
+import { kindNames, ofKind } from "./loads/kinds";
+import { MechanicalEntry } from "./loads/MechanicalEntry";
 import type { PointEdit } from "./usePointEdit";
-
-const empty: FluidMachine = {
-  ratedFlowM3PerS: null,
-  ratedEfficiency: null,
-  ratedSpeedRpm: null,
-  staticFraction: null,
-  shutOffPu: null,
-  inertiaKgM2: null,
-  startTimeS: null,
-  duty: [],
-  presentControl: "not-stated",
-};
 
 /** What the machine is and how it works over the year. */
 export function LoadEntry({ point, edit }: { readonly point: DrivePoint; readonly edit: PointEdit }) {
@@ -24,40 +14,23 @@ export function LoadEntry({ point, edit }: { readonly point: DrivePoint; readonl
       <ChoiceField
         label="Machine"
         value={load.kind}
-        choices={{ unspecified: "not entered yet", fan: "fan", pump: "centrifugal pump" }}
+        choices={kindNames}
         onCommit={(kind) => edit("kind of load", (p) => ({ ...p, load: ofKind(kind, p.load) }))}
       />
-      {load.kind !== "unspecified" && <FluidEntry load={load} edit={edit} />}
+      {(load.kind === "fan" || load.kind === "pump") && <FluidEntry load={load} edit={edit} />}
+      {"train" in load && <MechanicalEntry load={load} edit={edit} />}
     </>
   );
 }
 
-// What fans and pumps share is kept when one becomes the other.
-function ofKind(kind: Load["kind"], was: Load): Load {
-  const common = was.kind === "unspecified" ? empty : was.common;
-  switch (kind) {
-    case "unspecified":
-      return { kind };
-    case "fan":
-      return { kind, common, ratedPressurePa: null };
-    case "pump":
-      return {
-        kind,
-        common: common.presentControl === "inlet-vanes" ? { ...common, presentControl: "not-stated" } : common,
-        ratedHeadM: null,
-        densityKgPerM3: null,
-      };
-  }
-}
-
-type Fluid = Exclude<Load, { kind: "unspecified" }>;
+type Fluid = Extract<Load, { kind: "fan" | "pump" }>;
 
 function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: PointEdit }) {
   const c = load.common;
   const common =
     (change: Partial<FluidMachine>) =>
     (p: DrivePoint): DrivePoint =>
-      p.load.kind === "unspecified" ? p : { ...p, load: { ...p.load, common: { ...p.load.common, ...change } } };
+      "common" in p.load ? { ...p, load: { ...p.load, common: { ...p.load.common, ...change } } } : p;
   const fan =
     (ratedPressurePa: number | null) =>
     (p: DrivePoint): DrivePoint =>
@@ -154,83 +127,55 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
             "outlet-throttle": load.kind === "fan" ? "outlet damper" : "throttling valve",
             ...(load.kind === "fan" ? { "inlet-vanes": "inlet vanes" } : {}),
             bypass: "bypass",
+            "on-off": "on and off",
+            "two-speed-half": "two speeds 1 : 2",
+            "two-speed-two-thirds": "two speeds 2 : 3",
           } as Record<FluidMachine["presentControl"], string>
         }
         onCommit={(v) => edit("present control", common({ presentControl: v }))}
       />
-      <DutyEntry duty={c.duty} onChange={(duty) => edit("hours at each flow", common({ duty }))} />
+      <PathEntry path={c.path} onChange={(path) => edit("path of the flow", common({ path }))} />
+      <DutyEntry level="flow" duty={c.duty} onChange={(duty) => edit("hours at each flow", common({ duty }))} />
     </>
   );
 }
 
-function DutyEntry({
-  duty,
+function PathEntry({
+  path,
   onChange,
 }: {
-  readonly duty: FluidMachine["duty"];
-  readonly onChange: (duty: FluidMachine["duty"]) => ReturnType<PointEdit>;
+  readonly path: FluidMachine["path"];
+  readonly onChange: (path: FluidMachine["path"]) => ReturnType<PointEdit>;
 }) {
-  const total = duty.reduce((sum, d) => sum + d.hoursPerYear, 0);
-  const replace = (index: number, change: Partial<FluidMachine["duty"][number]>) =>
-    onChange(duty.map((d, i) => (i === index ? { ...d, ...change } : d)));
   return (
-    <section aria-label="Hours at each flow">
-      <h3 className="section-title">Hours at each flow</h3>
-      <table className="table">
-        <thead>
-          <tr>
-            <th>flow, % of rated</th>
-            <th>hours a year</th>
-            <th>
-              <span className="sr-only">remove</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {duty.map((d, i) => (
-            <tr key={i}>
-              <td>
-                <CellQuantity
-                  label={`Flow of duty point ${i + 1}, %`}
-                  quantity={quantities.fractionPercent}
-                  value={d.flowPu}
-                  onCommit={(flowPu) => replace(i, { flowPu })}
-                />
-              </td>
-              <td>
-                <CellQuantity
-                  label={`Hours of duty point ${i + 1}`}
-                  quantity={quantities.hours}
-                  value={d.hoursPerYear}
-                  onCommit={(hoursPerYear) => replace(i, { hoursPerYear })}
-                />
-              </td>
-              <td>
-                <button
-                  type="button"
-                  className="button"
-                  aria-label={`Remove duty point ${i + 1}`}
-                  onClick={() => void onChange(duty.filter((_, k) => k !== i))}
-                >
-                  ×
-                </button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p className="mt-1 flex items-center justify-between">
-        <button
-          type="button"
-          className="button"
-          onClick={() => void onChange([...duty, { flowPu: duty.length === 0 ? 1 : 0.8, hoursPerYear: 0 }])}
-        >
-          Add duty point
-        </button>
-        <span className="text-soft">
-          together <span className="font-mono">{n(total, 4)}</span> h of 8760 h
-        </span>
-      </p>
-    </section>
+    <>
+      <ChoiceField
+        label="Header or duct"
+        value={path.kind}
+        choices={{ own: "of its own", common: "shared with machines of its kind" }}
+        note={
+          path.kind === "common"
+            ? "The head follows the total flow: at half speed neither may deliver anything."
+            : undefined
+        }
+        onCommit={(kind) => onChange(kind === "own" ? { kind } : { kind, running: 2, neededAtRatedFlow: 1 })}
+      />
+      {path.kind === "common" && (
+        <>
+          <QuantityField
+            label="Machines running together"
+            quantity={quantities.plain}
+            value={path.running}
+            onCommit={(v) => onChange({ ...path, running: Math.round(v ?? 0) })}
+          />
+          <QuantityField
+            label="Needed for rated flow"
+            quantity={quantities.plain}
+            value={path.neededAtRatedFlow}
+            onCommit={(v) => onChange({ ...path, neededAtRatedFlow: Math.round(v ?? 0) })}
+          />
+        </>
+      )}
+    </>
   );
 }

@@ -171,7 +171,12 @@ function LineupBoard({
           </button>
         </Empty>
       ) : (
-        <div className="mt-1 overflow-x-auto pb-2">
+        <div
+          className="mt-1 overflow-x-auto pb-2"
+          tabIndex={lineup.drivePoints.some((p) => p.id === selection?.point) ? undefined : 0}
+          role="group"
+          aria-label={`${lineup.tag}, scrolls sideways`}
+        >
           <div role="grid" aria-label={`${lineup.tag} drive points`} className="w-max min-w-full">
             <div role="row" className="flex">
               <span role="columnheader" className="sticky left-0 z-10 w-16 shrink-0 bg-ground">

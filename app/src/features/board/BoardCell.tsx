@@ -46,7 +46,7 @@ export const BoardCell = memo(function BoardCell({
       className={`block h-[50px] w-full rounded border bg-card px-2 py-1 text-left outline-none ${ring}`}
     >
       <span className="block truncate text-[12.5px] font-semibold leading-4">{choice}</span>
-      <span className="block truncate text-[12px] leading-4 text-soft">{detail}</span>
+      <span className="block truncate text-[11.5px] leading-4 text-soft">{detail}</span>
       <span className="mt-[3px] flex items-center gap-1.5">
         {check ? (
           <>

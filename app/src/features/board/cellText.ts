@@ -33,7 +33,9 @@ export function cellText(row: Row, point: DrivePoint, figures: DrivePointFigures
 function supply({ feeder }: DrivePoint, figures: DrivePointFigures | undefined): CellText {
   const line =
     figures?.lineCurrentA == null
-      ? "line current open"
+      ? (figures?.shaftPowerKw ?? 0) < 0
+        ? "draws none, it brakes"
+        : "line current open"
       : `${n(figures.lineCurrentA)} A · THDi ${n(figures.thdiPct, 2)} %`;
   if (feeder.kind === "on-busbar") {
     return { choice: "on the busbar", detail: line };
@@ -81,16 +83,54 @@ function motor({ motor: choice }: DrivePoint, { motors }: Items): CellText {
 
 function load({ load: l }: DrivePoint): CellText {
   if (l.kind === "unspecified") {
-    return { choice: "enter …", detail: "fan or pump" };
+    return { choice: "enter …", detail: "what turns, and how" };
   }
-  const { ratedFlowM3PerS: flow, staticFraction, duty } = l.common;
-  const shown = flow === null ? "flow open" : l.kind === "fan" ? `${n(flow)} m³/s` : `${n(flow * 3600)} m³/h`;
-  const hours = duty.reduce((sum, d) => sum + d.hoursPerYear, 0);
-  return {
-    choice: `${l.kind}, ${shown}`,
-    detail: `static ${staticFraction === null ? "open" : `${n(100 * staticFraction, 2)} %`} · ${n(hours, 4)} h`,
-  };
+  const hours = ("common" in l ? l.common.duty : l.duty).reduce((sum, d) => sum + d.hoursPerYear, 0);
+  const year = `${n(hours, 4)} h`;
+  if ("common" in l) {
+    const { ratedFlowM3PerS: flow, staticFraction } = l.common;
+    const shown = flow === null ? "flow open" : l.kind === "fan" ? `${n(flow)} m³/s` : `${n(flow * 3600)} m³/h`;
+    return {
+      choice: `${l.kind}, ${shown}`,
+      detail: `static ${staticFraction === null ? "open" : `${n(100 * staticFraction, 2)} %`} · ${year}`,
+    };
+  }
+  const { choice, detail } = mechanical(l);
+  return { choice, detail: `${detail} · ${year}` };
 }
+
+type Mechanical = Exclude<DrivePoint["load"], { kind: "unspecified" | "fan" | "pump" }>;
+
+function mechanical(l: Mechanical): CellText {
+  switch (l.kind) {
+    case "constant-torque":
+      return { choice: `torque, ${known(l.torqueNm, "Nm")}`, detail: known(l.ratedSpeedRpm, "rpm") };
+    case "high-inertia":
+      return { choice: `inertia, ${known(l.train.inertiaKgM2, "kg·m²")}`, detail: known(l.ratedSpeedRpm, "rpm") };
+    case "conveyor":
+      return { choice: `belt, ${known(l.massFlowKgPerS, "kg/s")}`, detail: known(l.beltSpeedMPerS, "m/s") };
+    case "roller-group":
+      return {
+        choice: l.rollers === null ? "rollers open" : `${l.rollers} rollers`,
+        detail: `${known(l.torqueEachNm, "Nm")} each`,
+      };
+    case "dosing-pump":
+      return { choice: `dosing, ${known(l.displacementCm3PerRev, "cm³")}`, detail: known(l.pressureBar, "bar") };
+    case "winder":
+      return {
+        choice: `${l.unwinds ? "unwinds" : "winds"}, ${known(l.tensionN, "N")}`,
+        detail: known(l.lineSpeedMPerS, "m/s"),
+      };
+    case "hoist":
+      return { choice: `hoist, ${known(l.massKg, "kg")}`, detail: known(l.speedMPerS, "m/s") };
+    case "servo-axis":
+      return { choice: `axis, ${known(l.massKg, "kg")}`, detail: known(l.moveTimeS, "s") };
+    case "profile":
+      return { choice: "profile", detail: `${l.points.length} points` };
+  }
+}
+
+const known = (value: number | null, unit: string) => (value === null ? `${unit} open` : `${n(value)} ${unit}`);
 
 function run(parallel: number, area: number | null, length: number | null): string {
   const size = area === null ? "size open" : `${parallel > 1 ? `${parallel} × ` : ""}${area} mm²`;

@@ -10,9 +10,9 @@ export function ScenarioGrid() {
   const points = lineups.flatMap((l) => l.drivePoints);
   const change = (id: string, label: string, to: (scenario: Scenario) => Scenario) =>
     edit(label, (s) => ({ ...s, scenarios: s.scenarios.map((x) => (x.id === id ? to(x) : x)) }));
-  const setState = (scenario: Scenario, pointId: string, state: { running: boolean; flowPu: number }) => {
+  const setState = (scenario: Scenario, pointId: string, state: { running: boolean; levelPu: number }) => {
     const others = scenario.states.filter((x) => x.drivePointId !== pointId);
-    const usual = state.running && state.flowPu === 1;
+    const usual = state.running && state.levelPu === 1;
     return { ...scenario, states: usual ? others : [...others, { drivePointId: pointId, ...state }] };
   };
   const add = () =>
@@ -80,7 +80,7 @@ export function ScenarioGrid() {
                   <span className="font-semibold text-plum">{p.tag}</span> {p.name}
                 </td>
                 {scenarios.map((s) => {
-                  const state = s.states.find((x) => x.drivePointId === p.id) ?? { running: true, flowPu: 1 };
+                  const state = s.states.find((x) => x.drivePointId === p.id) ?? { running: true, levelPu: 1 };
                   const label = `${p.tag} in ${s.name}`;
                   return (
                     <td key={s.id}>
@@ -92,7 +92,7 @@ export function ScenarioGrid() {
                           checked={state.running}
                           onChange={(e) =>
                             void change(s.id, label, (x) =>
-                              setState(x, p.id, { flowPu: state.flowPu, running: e.target.checked }),
+                              setState(x, p.id, { levelPu: state.levelPu, running: e.target.checked }),
                             )
                           }
                         />
@@ -100,9 +100,9 @@ export function ScenarioGrid() {
                           <CellQuantity
                             label={`${label}: flow, %`}
                             quantity={quantities.fractionPercent}
-                            value={state.flowPu}
-                            onCommit={(flowPu) =>
-                              change(s.id, label, (x) => setState(x, p.id, { running: true, flowPu }))
+                            value={state.levelPu}
+                            onCommit={(levelPu) =>
+                              change(s.id, label, (x) => setState(x, p.id, { running: true, levelPu }))
                             }
                           />
                         )}

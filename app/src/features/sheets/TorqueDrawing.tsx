@@ -39,7 +39,7 @@ export function TorqueDrawing({ torque }: { readonly torque: Torque }) {
       <path d={`M ${path((p) => p.continuousNm)}`} fill="none" stroke="#6b2e5f" strokeWidth="1.8" />
       <path d={`M ${path((p) => p.loadNm)}`} fill="none" stroke="#1f1b24" strokeWidth="1.5" />
       {torque.working.map((w) => (
-        <circle key={w.flowPu} cx={x(w.speedRpm)} cy={y(w.torqueNm)} r="2.6" fill="white" stroke="#1f1b24" />
+        <circle key={w.levelPu} cx={x(w.speedRpm)} cy={y(w.torqueNm)} r="2.6" fill="white" stroke="#1f1b24" />
       ))}
       <text x={0} y={height - 2} fontSize="9" fill="#1f1b24">
         Nm over rpm: load (dark), continuous (plum), peak (dashed)

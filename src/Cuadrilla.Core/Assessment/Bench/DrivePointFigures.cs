@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment.Bench;
@@ -15,7 +14,7 @@ public static class DrivePointFigures
         var model = study.Model;
         if (model.Load is { } load)
         {
-            figures.AddRange(Load(model, load));
+            figures.AddRange(LoadFigures.Of(model, load));
         }
 
         if (model.Load is not null && model.Motor is not null)
@@ -32,39 +31,9 @@ public static class DrivePointFigures
         return figures;
     }
 
-    private static IEnumerable<Figure> Load(DrivePointModel model, FluidMachineModel load)
-    {
-        var common = load.Common;
-        var pump = model.Input.DrivePoint.Load as PumpLoad;
-        var fan = model.Input.DrivePoint.Load as FanLoad;
-        var pressure = fan?.RatedPressurePa.Value ?? (pump!.RatedHeadM.Value * pump.DensityKgPerM3.Value * 9.80665);
-        yield return new Figure("shaft-power", "Shaft power at the rated point", load.RatedPowerW / 1e3, "kW", new Reason(
-            fan is not null ? "P = Q·Δp/η" : "P = ρ·g·Q·H/η",
-            $"{Text.N(common.RatedFlowM3PerS.Value)} m³/s · {Text.N(pressure)} Pa/{Text.N(common.RatedEfficiency.Value)} = {Text.N(load.RatedPowerW / 1e3)} kW",
-            "docs/methods/fluid-machine.md",
-            [
-                Text.In("rated flow", common.RatedFlowM3PerS.Value, "m³/s", "load"),
-                Text.In(fan is not null ? "rated pressure" : "rated head as pressure", pressure, "Pa", "load"),
-                Text.In("efficiency of the machine", common.RatedEfficiency.Value, string.Empty, "load"),
-            ]));
-        yield return new Figure("shaft-torque", "Shaft torque at the rated point", load.RatedTorqueNm, "Nm", new Reason(
-            "T = P/ω",
-            $"{Text.N(load.RatedPowerW / 1e3)} kW/(2π·{Text.N(load.RatedSpeedRpm)}/60) = {Text.N(load.RatedTorqueNm)} Nm",
-            "Definition",
-            [Text.In("rated speed", load.RatedSpeedRpm, "rpm", "load")]));
-        yield return new Figure("flow-begins", "Speed at which flow begins", load.FlowBeginsAtRpm, "rpm", new Reason(
-            "n = n_r·√(s/a)",
-            $"{Text.N(load.RatedSpeedRpm)}·√({Text.N(common.StaticFraction.Value)}/{Text.N(common.ShutOffPu.Value)}) = {Text.N(load.FlowBeginsAtRpm)} rpm",
-            "docs/methods/pump-point.md; below it the cube law is not valid, nothing is delivered",
-            [
-                Text.In("static share", common.StaticFraction.Value, string.Empty, "load"),
-                Text.In("shut-off pressure or head", common.ShutOffPu.Value, "× rated", "load"),
-            ]));
-    }
-
     private static IEnumerable<Figure> Motor(DrivePointModel model)
     {
-        var shaft = model.Load!.AtFlow(1);
+        var shaft = model.Load!.At(1);
         var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
         yield return new Figure("motor-current", "Motor current at the rated point", point.CurrentA, "A", new Reason(
             "I = √(I_m² + I_q²)",

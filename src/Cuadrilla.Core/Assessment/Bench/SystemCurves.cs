@@ -17,22 +17,22 @@ public sealed record SystemCurves(IReadOnlyList<SystemAtFlow> Points)
     public static SystemCurves? Of(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        if (model.Load is null)
+        if (model.Load is not FluidMachineModel load)
         {
             return null;
         }
 
-        var common = model.Load.Common;
+        var common = load.Common;
         var points = new List<SystemAtFlow>();
         for (var percent = 0; percent <= 110; percent += 5)
         {
             var flow = percent / 100.0;
-            var present = flow > 0 ? EnergyAlternatives.PresentShaft(model.Load, model.Data.InletVanes, flow)?.PowerW / model.Load.RatedPowerW : null;
+            var present = flow > 0 ? EnergyAlternatives.PresentShaft(load, model.Data.InletVanes, flow)?.PowerW / load.RatedPowerW : null;
             points.Add(new SystemAtFlow(
                 flow,
                 PumpPoint.SystemHeadPu(flow, common.StaticFraction.Value),
-                PumpPoint.MachineHeadPu(flow, 1, common.ShutOffPu.Value),
-                flow > 0 ? model.Load.AtFlow(flow).PowerW / model.Load.RatedPowerW : 0,
+                flow > 0 ? load.Throttled(flow).HeadPu : common.ShutOffPu.Value,
+                flow > 0 ? load.AtFlow(flow).PowerW / load.RatedPowerW : 0,
                 present));
         }
 

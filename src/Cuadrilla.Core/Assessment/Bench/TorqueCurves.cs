@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment.Bench;
@@ -11,7 +12,7 @@ namespace Cuadrilla.Core.Assessment.Bench;
 public sealed record TorqueAtSpeed(double SpeedRpm, double? LoadNm, double ContinuousNm, double PeakNm, double? ConverterNm);
 
 /// <summary>A point at which the drive works for some time.</summary>
-public sealed record WorkingPoint(double FlowPu, double HoursPerYear, double SpeedRpm, double TorqueNm);
+public sealed record WorkingPoint(double LevelPu, double HoursPerYear, double SpeedRpm, double TorqueNm);
 
 /// <summary>Torque over speed with every limit.</summary>
 /// <param name="Points">Curves, ascending in speed.</param>
@@ -38,16 +39,26 @@ public sealed record TorqueCurves(IReadOnlyList<TorqueAtSpeed> Points, IReadOnly
             var speed = top * i / Intervals;
             points.Add(new TorqueAtSpeed(
                 speed,
-                speed <= model.Load.RatedSpeedRpm * 1.05 ? model.Load.TorqueAtSpeedNm(speed) : null,
+                speed <= model.Load.RatedSpeedRpm * 1.05 ? Math.Abs(model.Load.TorqueAtSpeedNm(speed)) : null,
                 model.Budget.ContinuousTorqueNm(model.Motor, speed, MotorFeed.Converter),
                 model.Motor.BreakdownTorqueNm(speed) / keep,
                 overloadA is { } current ? model.Motor.TorqueAtCurrentNm(speed, current) : null));
         }
 
-        var hours = model.Load.Common.Duty.GroupBy(d => d.FlowPu).ToDictionary(g => g.Key, g => g.Sum(d => d.HoursPerYear));
-        var working = model.SteadyFlows()
-            .Select(flow => (Flow: flow, Shaft: model.Load.AtFlow(flow)))
-            .Select(w => new WorkingPoint(w.Flow, hours.GetValueOrDefault(w.Flow), w.Shaft.SpeedRpm, w.Shaft.TorqueNm));
-        return new TorqueCurves(points, [.. working]);
+        return new TorqueCurves(points, [.. PointsOf(model)]);
+    }
+
+    // Torques are drawn by their size: a motor that brakes needs as much of it as one that drives.
+    private static IEnumerable<WorkingPoint> PointsOf(DrivePointModel model)
+    {
+        if (model.Load!.Cycle is { } cycle)
+        {
+            return cycle.Stretches
+                .Select(s => new WorkingPoint(1, 0, Math.Max(Math.Abs(s.StartRpm), Math.Abs(s.EndRpm)), Math.Abs(LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2))))
+                .Distinct();
+        }
+
+        var hours = model.Load.Duty.GroupBy(d => d.LevelPu).ToDictionary(g => g.Key, g => g.Sum(d => d.HoursPerYear));
+        return model.SteadyPoints().Select(p => new WorkingPoint(p.LevelPu, hours.GetValueOrDefault(p.LevelPu), p.SpeedRpm, Math.Abs(p.TorqueNm)));
     }
 }

@@ -90,9 +90,9 @@ public static class CandidateRanking
             return (null, null);
         }
 
-        var points = model.Load!.Common.Duty
+        var points = model.Load!.Duty
             .Where(d => d.HoursPerYear > 0)
-            .Select(d => new Energy.EnergyPoint(d.FlowPu, d.HoursPerYear, model.At(d.FlowPu).LineW));
+            .Select(d => new Energy.EnergyPoint(d.LevelPu, d.HoursPerYear, EnergyAlternatives.MeanLineW(model, model.Motor!, model.Converter!, d.LevelPu)));
         var year = Energy.YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
         return (year.EnergyKwh, year.LifetimeCost);
     }

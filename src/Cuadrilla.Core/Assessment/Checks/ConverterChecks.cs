@@ -1,5 +1,3 @@
-using Cuadrilla.Core.Motors;
-
 namespace Cuadrilla.Core.Assessment.Checks;
 
 /// <summary><c>converter.continuous</c> and <c>converter.overload</c>.</summary>
@@ -9,23 +7,6 @@ internal static class ConverterChecks
     {
         yield return Continuous(model);
         yield return Overload(model);
-    }
-
-    /// <summary>The largest steady motor current and the flow at which it flows.</summary>
-    public static (double FlowPu, MotorPoint Point, double SpeedRpm) WorstSteadyCurrent(DrivePointModel model)
-    {
-        (double, MotorPoint Point, double) worst = default;
-        foreach (var flow in model.SteadyFlows())
-        {
-            var shaft = model.Load!.AtFlow(flow);
-            var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
-            if (point.CurrentA > worst.Point.CurrentA)
-            {
-                worst = (flow, point, shaft.SpeedRpm);
-            }
-        }
-
-        return worst;
     }
 
     private static List<string> Missing(DrivePointModel model)
@@ -51,21 +32,21 @@ internal static class ConverterChecks
 
         var converter = model.Converter!;
         var site = model.Input.Site;
-        var (flow, point, speed) = WorstSteadyCurrent(model);
+        var (current, speed, where) = CurrentDemand.Continuous(model);
         var reason = new Reason(
             "I_motor ≤ I_N · k_ambient · k_altitude · k_switching",
-            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} = {Text.N(converter.SiteCurrentA)} A against {Text.N(point.CurrentA)} A at {Text.N(speed)} rpm",
+            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} = {Text.N(converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",
             "Derating rules of the catalogue item; motor current from docs/methods/motor-losses.md",
             [
-                Text.In("motor current at the worst steady flow", point.CurrentA, "A", $"load at {Text.N(100 * flow, 3)} % flow"),
+                Text.In("motor current to be given for ever", current, "A", where),
                 Text.In("rated current", converter.RatedCurrentA, "A", $"catalogue converter, {(converter.Duty == Converters.OverloadDuty.Light ? "light" : "heavy")} overload"),
                 Text.In("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
                 Text.In("altitude", site.AltitudeM, "m", "site"),
                 Text.In("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
             ]);
         return CheckWriter.Judged(
-            id, model.Id, BoardRow.Converter, title, point.CurrentA, converter.SiteCurrentA, "A", LimitSense.AtMost,
-            model.Input.Defaults.TightMarginPct, Relief(converter, point.CurrentA), reason);
+            id, model.Id, BoardRow.Converter, title, current, converter.SiteCurrentA, "A", LimitSense.AtMost,
+            model.Input.Defaults.TightMarginPct, Relief(converter, current), reason);
     }
 
     private static string Relief(ConverterAtSite converter, double currentA)
@@ -99,14 +80,15 @@ internal static class ConverterChecks
         var converter = model.Converter!;
         var continuous = converter.SiteCurrentA;
         var rating = converter.Overload;
-        var (peak, time, rms) = StartDemand.CurrentAbove(model, continuous);
+        var (peak, time, rms) = CurrentDemand.Above(model, continuous);
         var allowedHeat = rating.AllowedPu(time) * continuous;
         var allowedPeak = rating.PeakPu * continuous;
 
         // Recovery: the whole cycle, start included, must not heat more than the continuous current.
-        var steady = WorstSteadyCurrent(model).Point.CurrentA;
+        var steady = CurrentDemand.Continuous(model).CurrentA;
         var cycle = Math.Max(rating.CycleS, time);
-        var cycleRms = Math.Sqrt(((rms * rms * time) + (steady * steady * (cycle - time))) / cycle);
+        var repeats = model.Load!.Cycle is not null;
+        var cycleRms = repeats ? steady : Math.Sqrt(((rms * rms * time) + (steady * steady * (cycle - time))) / cycle);
         var (figure, limit, what) = cycleRms > continuous && time > 0
             ? (cycleRms, continuous, "rms over the overload cycle against the continuous current (recovery)")
             : time > 0 && rms * allowedPeak > peak * allowedHeat
@@ -114,11 +96,11 @@ internal static class ConverterChecks
                 : (peak, allowedPeak, "largest current against the peak");
         var reason = new Reason(
             "I ≤ I_c·√(1 + (k² − 1)·t_k/t), I ≤ k_peak·I_c, rms over the cycle ≤ I_c; the nearest is shown",
-            $"{what}: {Text.N(figure)} A against {Text.N(limit)} A (I_c {Text.N(continuous)} A, k {Text.N(rating.CurrentPu)} for {Text.N(rating.TimeS)} s every {Text.N(rating.CycleS)} s, above I_c for {Text.N(time, 3)} s of the start)",
+            $"{what}: {Text.N(figure)} A against {Text.N(limit)} A (I_c {Text.N(continuous)} A, k {Text.N(rating.CurrentPu)} for {Text.N(rating.TimeS)} s every {Text.N(rating.CycleS)} s, above I_c for {Text.N(time, 3)} s)",
             "Equal heat above the continuous current; overload curve of the catalogue item",
             [
-                Text.In("largest current of the start", peak, "A", "motor model along the ramp"),
-                Text.In("start time", model.Load!.Common.StartTimeS.Value, "s", "load"),
+                Text.In("largest current", peak, "A", repeats ? "motor model over the cycle" : "motor model along the start ramp"),
+                repeats ? Text.In("duration of the cycle", model.Load.Cycle!.DurationS, "s", "load") : Text.In("start time", model.Load.StartTimeS, "s", "load"),
                 Text.In("continuous current at site", continuous, "A", "converter.continuous"),
                 Text.In("steady current after the start", steady, "A", "motor model"),
             ]);

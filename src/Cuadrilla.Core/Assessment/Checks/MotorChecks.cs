@@ -12,21 +12,32 @@ internal static class MotorChecks
         yield return Match(model);
     }
 
-    /// <summary>The steady point that uses most of the continuous torque: its flow, torque needed and torque available.</summary>
-    public static (double FlowPu, double SpeedRpm, double TorqueNm, double AvailableNm) WorstSteadyPoint(
+    /// <summary>
+    /// What uses most of the continuous torque: a steady point, or the rms of the cycle against the torque at rated speed.
+    /// </summary>
+    public static (double SpeedRpm, double TorqueNm, double AvailableNm, string Where) MostUsed(
         DrivePointModel model, MotorLossModel motor, ThermalBudget budget)
     {
-        (double, double, double, double) worst = default;
-        var worstUse = double.NegativeInfinity;
-        foreach (var flow in model.SteadyFlows())
+        var load = model.Load!;
+        if (load.Cycle is { } cycle)
         {
-            var shaft = model.Load!.AtFlow(flow);
-            var available = budget.ContinuousTorqueNm(motor, shaft.SpeedRpm, MotorFeed.Converter);
-            var use = available > 0 ? shaft.TorqueNm / available : double.PositiveInfinity;
+            var rated = motor.Plate.RatedSpeedRpm;
+            var rms = cycle.RmsTorqueNm(motor.Plate.InertiaKgM2, n => budget.CoolingPu(n / rated));
+            var speed = Math.Max(rated, load.RatedSpeedRpm);
+            return (speed, rms, budget.ContinuousTorqueNm(motor, speed, MotorFeed.Converter), "rms over the cycle, standing and slow time weighted by cooling");
+        }
+
+        (double SpeedRpm, double TorqueNm, double AvailableNm, string Where) worst = default;
+        var worstUse = double.NegativeInfinity;
+        foreach (var point in model.SteadyPoints())
+        {
+            var available = budget.ContinuousTorqueNm(motor, point.SpeedRpm, MotorFeed.Converter);
+            var torque = Math.Abs(point.TorqueNm);
+            var use = available > 0 ? torque / available : double.PositiveInfinity;
             if (use > worstUse)
             {
                 worstUse = use;
-                worst = (flow, shaft.SpeedRpm, shaft.TorqueNm, available);
+                worst = (point.SpeedRpm, torque, available, $"load at {Text.N(100 * point.LevelPu, 3)} % {load.LevelName}");
             }
         }
 
@@ -43,7 +54,7 @@ internal static class MotorChecks
             return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
         }
 
-        var (flow, speed, torque, available) = WorstSteadyPoint(model, model.Motor!, model.Budget!);
+        var (speed, torque, available, where) = MostUsed(model, model.Motor!, model.Budget!);
         var plate = model.Motor!.Plate;
         var budget = model.Budget!;
         var allowed = budget.AllowedLossW(plate, speed);
@@ -52,7 +63,7 @@ internal static class MotorChecks
             $"{Text.N(plate.RatedLossW)} W · {Text.N(budget.CoolingPu(speed / plate.RatedSpeedRpm))} · ({Text.N(budget.RiseUsedK)} − ({Text.N(budget.AmbientC)} − 40))/{Text.N(budget.RatedRiseK)} · {Text.N(budget.AltitudePu)} = {Text.N(allowed)} W, met at {Text.N(available)} Nm; needed {Text.N(torque)} Nm at {Text.N(speed)} rpm",
             "Thermal budget with the loss model of docs/methods/motor-losses.md; converter addition included (IEC TS 60034-30-2)",
             [
-                Text.In("speed at the worst steady flow", speed, "rpm", $"load at {Text.N(100 * flow, 3)} % flow"),
+                Text.In("speed", speed, "rpm", where),
                 Text.In("torque there", torque, "Nm", "load"),
                 Text.In("rated losses", plate.RatedLossW, "W", "motor plate: P·(1/η − 1)"),
                 Text.In("ambient", budget.AmbientC, "°C", "site"),
@@ -73,7 +84,7 @@ internal static class MotorChecks
             cures.Add("temperature rise used to class F");
         }
 
-        if (choice.Cooling == MotorCooling.OwnFan && model.Load!.AtFlow(1).SpeedRpm < 0.8 * model.Motor!.Plate.RatedSpeedRpm)
+        if (choice.Cooling == MotorCooling.OwnFan && model.Load!.At(1).SpeedRpm < 0.8 * model.Motor!.Plate.RatedSpeedRpm)
         {
             cures.Add("separately driven fan");
         }
@@ -97,20 +108,26 @@ internal static class MotorChecks
         var breakdown = model.Motor.BreakdownTorqueNm(start.EndSpeedRpm);
         var keep = 1 + (model.Input.Defaults.PeakMarginPct / 100);
         var limit = breakdown / keep;
+        var repeats = model.Load!.Cycle is not null;
+        var limits = $"{Text.N(start.PeakTorqueNm)} Nm against {Text.N(breakdown)}/{Text.N(keep)} = {Text.N(limit)} Nm";
         var reason = new Reason(
-            "T_peak = T_load + (J_machine + J_motor)·ω/t_start ≤ T_breakdown·φ²/(1 + margin)",
-            $"{Text.N(start.LoadTorqueNm)} + ({Text.N(start.MachineInertiaKgM2)} + {Text.N(plate.InertiaKgM2)})·{Text.N(start.EndSpeedRadPerS)}/{Text.N(start.TimeS)} = {Text.N(start.PeakTorqueNm)} Nm against {Text.N(breakdown)}/{Text.N(keep)} = {Text.N(limit)} Nm",
+            repeats
+                ? "T_peak = max over the cycle of |T_load + J_motor·α| ≤ T_breakdown·φ²/(1 + margin)"
+                : "T_peak = max(T_load + (J_machine + J_motor)·ω/t_start, T_breakaway) ≤ T_breakdown·φ²/(1 + margin)",
+            repeats
+                ? limits
+                : $"{Text.N(start.LoadTorqueNm)} + ({Text.N(start.MachineInertiaKgM2)} + {Text.N(plate.InertiaKgM2)})·{Text.N(start.EndSpeedRadPerS)}/{Text.N(start.TimeS)} = {Text.N(start.LoadTorqueNm + start.AccelerationTorqueNm)} Nm, breakaway {Text.N(start.BreakawayNm)} Nm; {limits}",
             "Breakdown torque ∝ flux²; margin from project defaults",
             [
-                Text.In("load torque at rated speed", start.LoadTorqueNm, "Nm", "load"),
-                Text.In("machine inertia", start.MachineInertiaKgM2, "kg·m²", "load"),
+                Text.In(repeats ? "largest torque of the cycle" : "load torque", start.LoadTorqueNm, "Nm", "load"),
+                Text.In("machine inertia at the motor's shaft", start.MachineInertiaKgM2, "kg·m²", "load"),
                 Text.In("motor inertia", plate.InertiaKgM2, "kg·m²", "catalogue motor"),
-                Text.In("start time", start.TimeS, "s", "load"),
+                Text.In(repeats ? "duration of the largest torque" : "start time", start.TimeS, "s", "load"),
                 Text.In("breakdown torque", plate.BreakdownTorquePu, "× rated", "catalogue motor"),
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, start.PeakTorqueNm, limit, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
-            "Relief: a longer start time, or a larger motor.", reason);
+            repeats ? "Relief: gentler acceleration, or a larger motor." : "Relief: a longer start time, or a larger motor.", reason);
     }
 
     private static Check Match(DrivePointModel model)

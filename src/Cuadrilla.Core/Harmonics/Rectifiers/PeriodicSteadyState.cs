@@ -34,9 +34,11 @@ internal sealed class PeriodicSteadyState
     /// <summary>
     /// Solves a circuit. The steps describe one repeat angle, starting at 0.3 rad.
     /// </summary>
-    public static BridgeOrbit Solve(in BridgeCircuit circuit) => new PeriodicSteadyState(circuit).Run();
+    /// <param name="circuit">The bridge.</param>
+    /// <param name="patienceCycles">Cycles to wait for an orbit to come near before it is given up.</param>
+    public static BridgeOrbit Solve(in BridgeCircuit circuit, int patienceCycles = 150) => new PeriodicSteadyState(circuit).Run(patienceCycles);
 
-    private BridgeOrbit Run()
+    private BridgeOrbit Run(int patienceCycles)
     {
         try
         {
@@ -49,7 +51,7 @@ internal sealed class PeriodicSteadyState
                     return multiplier < 1 - 1e-6 ? Record(state, multiplier) : Failure(state, multiplier);
                 }
 
-                if (cycles > 400)
+                if (cycles > patienceCycles)
                 {
                     return Failure(state, double.NaN);
                 }

@@ -9,6 +9,9 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 /// </summary>
 public static class RectifierStudy
 {
+    // What does not come near its orbit in so many cycles is no cure to propose.
+    private const int SearchPatienceCycles = 20;
+
     /// <summary>Solves one front end.</summary>
     /// <param name="input">Circuit in SI units.</param>
     /// <returns>A steady state, or the reason why there is none.</returns>
@@ -113,12 +116,12 @@ public static class RectifierStudy
                 return null;
             }
         }
-        while (PeriodicSteadyState.Solve(circuit with { SusceptancePu = high }) is not BridgeOrbit.Settled);
+        while (PeriodicSteadyState.Solve(circuit with { SusceptancePu = high }, SearchPatienceCycles) is not BridgeOrbit.Settled);
 
         while (high / low > 1.01)
         {
             var middle = Math.Sqrt(low * high);
-            if (PeriodicSteadyState.Solve(circuit with { SusceptancePu = middle }) is BridgeOrbit.Settled)
+            if (PeriodicSteadyState.Solve(circuit with { SusceptancePu = middle }, SearchPatienceCycles) is BridgeOrbit.Settled)
             {
                 high = middle;
             }

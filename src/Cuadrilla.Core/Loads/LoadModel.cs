@@ -1,0 +1,59 @@
+namespace Cuadrilla.Core.Loads;
+
+/// <summary>A point at the motor's shaft.</summary>
+/// <param name="LevelPu">Flow, speed or rate of cycles in parts of the rated.</param>
+/// <param name="SpeedRpm">Speed, rpm.</param>
+/// <param name="TorqueNm">Torque, Nm; negative when the load drives the motor.</param>
+public readonly record struct ShaftPoint(double LevelPu, double SpeedRpm, double TorqueNm)
+{
+    /// <summary>Shaft power, W; negative when it comes back.</summary>
+    public double PowerW => TorqueNm * 2 * Math.PI * SpeedRpm / 60;
+}
+
+/// <summary>
+/// A load with everything known, seen from the motor's shaft: what all studies ask of it, whatever turns. Gears, drums and
+/// belts are behind it.
+/// </summary>
+public abstract class LoadModel
+{
+    /// <summary>What the level of the duty stands for, for example <c>flow</c>.</summary>
+    public abstract string LevelName { get; }
+
+    /// <summary>Hours a year at each level.</summary>
+    public abstract IReadOnlyList<DutyPoint> Duty { get; }
+
+    /// <summary>Speed at the rated point, rpm.</summary>
+    public abstract double RatedSpeedRpm { get; }
+
+    /// <summary>Torque at the rated point, Nm; negative for a load that drives the motor.</summary>
+    public abstract double RatedTorqueNm { get; }
+
+    /// <summary>Inertia at the motor's shaft, kg·m², or NaN while it has not been entered.</summary>
+    public abstract double InertiaKgM2 { get; }
+
+    /// <summary>Wanted start time, s, or NaN while it has not been entered or is given by the cycle.</summary>
+    public abstract double StartTimeS { get; }
+
+    /// <summary>Torque that must be there before it turns, Nm.</summary>
+    public abstract double BreakawayNm { get; }
+
+    /// <summary>The cycle it repeats; null when it works steadily.</summary>
+    public virtual LoadCycle? Cycle => null;
+
+    /// <summary>Shaft power at the rated point, W.</summary>
+    public double RatedPowerW => RatedTorqueNm * 2 * Math.PI * RatedSpeedRpm / 60;
+
+    /// <summary>Point at a level.</summary>
+    public abstract ShaftPoint At(double levelPu);
+
+    /// <summary>
+    /// Every point at which the load works at a level: usually one; a winder goes through all of its diameters.
+    /// </summary>
+    public virtual IReadOnlyList<ShaftPoint> PointsAt(double levelPu) => [At(levelPu)];
+
+    /// <summary>Torque over speed without acceleration, Nm: what a start has to overcome.</summary>
+    public abstract double TorqueAtSpeedNm(double speedRpm);
+
+    /// <summary>Levels at which it works for some time: the duty's and the rated one, ascending, without repeats.</summary>
+    public IReadOnlyList<double> Levels() => [.. Duty.Where(d => d.HoursPerYear > 0).Select(d => d.LevelPu).Append(1).Distinct().Order()];
+}
