@@ -58,12 +58,12 @@ test("a motor that fits is chosen among the candidates and the ledger follows", 
   await cell(page, "DP-02", "motor").click();
   await page.getByRole("tab", { name: "Candidates" }).click();
   const list = page.getByRole("list", { name: "Candidates, best first" });
-  await expect(list.getByRole("button").first()).toContainText("IE4 cage 55 kW");
+  await expect(list.getByRole("button").first()).toContainText("55 kW");
   await expect(list.getByRole("button", { name: /IE3 cage 45 kW.*chosen/ })).toContainText(
     "Motor, continuous torque: 289 > 260 Nm",
   );
   await list.getByRole("button").first().click();
-  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/IE4 cage 55 kW.*(Holds|Tight)/);
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/55 kW.*(Holds|Tight)/);
   await expect(
     page
       .getByRole("region", { name: /Ledger/ })
@@ -72,7 +72,7 @@ test("a motor that fits is chosen among the candidates and the ledger follows", 
   ).toHaveCount(0);
 
   // Another than the best stands too, with its reason.
-  await list.getByRole("button", { name: /IE3 cage 55 kW/ }).click();
+  await list.getByRole("button", { name: /IE3 cage 55 kW, 4-pole/ }).click();
   await page.getByLabel(/Why this one/).fill("same as the neighbour");
   await page.getByRole("button", { name: "Choose it" }).click();
   await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/IE3 cage 55 kW/);
@@ -211,4 +211,37 @@ test("a duty comes from a CSV whose bad row is named", async ({ page, request })
   await dialog.getByRole("button", { name: "Take 2 rows" }).click();
   await expect(page.getByLabel("Hours of duty point 2")).toHaveValue("3000");
   await expect(page.getByLabel("Flow of duty point 2, %")).toHaveValue("60");
+});
+
+test("three technologies are compared and one is picked with a reason", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-02", "motor").click();
+  await page.getByRole("tab", { name: "Candidates" }).click();
+  await page.getByRole("button", { name: "Compare technologies …" }).click();
+  const dialog = page.getByRole("dialog");
+  for (const name of ["cage induction", "reluctance", "permanent magnet"]) {
+    await expect(dialog.getByRole("columnheader", { name: new RegExp(name) }).first()).toBeVisible();
+  }
+  await expect(dialog.getByRole("row", { name: /driven while off/ })).toContainText("voltage at the terminals");
+  await expect(dialog).toContainText("they only size the converter and the cable");
+  await dialog.getByRole("button", { name: /Choose IE5 reluctance 55 kW/ }).click();
+  await page.getByLabel(/Why this one/).fill("cool bearings");
+  await page.getByRole("button", { name: "Choose it" }).click();
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/IE5 reluct. 55 kW/);
+  await expect(
+    page
+      .getByRole("region", { name: /Ledger/ })
+      .getByRole("button", { name: /DP-02 Exhaust fan/ })
+      .filter({ hasText: "Motor, continuous torque" }),
+  ).toHaveCount(0);
+});
+
+test("the rule on bearings is failed by the ball mill and cured by a switch", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-04", "motor").click();
+  await page.getByRole("tab", { name: "Entries" }).click();
+  await expect(page.getByText("Motor, bearing currents")).toBeVisible();
+  await page.getByLabel("Insulated bearing, non-drive end").click();
+  await expect(cell(page, "DP-04", "motor")).toHaveAccessibleName(/(Holds|Tight)/);
+  await expect(page.getByRole("img", { name: "Delta: U1 to W2, V1 to U2, W1 to V2" })).toBeVisible();
 });

@@ -12,7 +12,7 @@ public static class ReferenceCatalogue
 
     private static EngineeringData Load() => new(
         DataFile.Read<CatalogueFile>("catalogue.json").Version,
-        CageMotorSeries.Build(DataFile.Read<CageMotorSeries.File>("motors-cage-4-pole.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
+        MotorSeries.Build(DataFile.Read<MotorSeriesFile>("motors.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
         SixPulseSeries.Build(DataFile.Read<SixPulseSeries.File>("converters-six-pulse.json")).ToDictionary(c => c.Id, StringComparer.Ordinal),
         PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
         DataFile.Read<DefaultsFile>("defaults.json").Values,

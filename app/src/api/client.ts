@@ -23,6 +23,7 @@ export type MotorItem = Schemas["MotorItem"];
 export type ConverterItem = Schemas["ConverterItem"];
 export type Bench = Schemas["BenchDocument"];
 export type Candidate = Schemas["Candidate"];
+export type TechnologyRow = Schemas["TechnologyRow"];
 export type Reason = Schemas["Reason"];
 export type Figure = Schemas["Figure"];
 export type InputProblem = Schemas["InputProblem"];

@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/drive-points/{point}/technologies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compareTechnologies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/checks/{checkId}": {
         parameters: {
             query?: never;
@@ -457,6 +473,8 @@ export interface components {
             /** Format: double */
             priceIndex: number;
             isChosen: boolean;
+            motor: null | components["schemas"]["MotorChoice"];
+            converter: null | components["schemas"]["ConverterChoice"];
         };
         CatalogueDocument: {
             version: string;
@@ -915,6 +933,11 @@ export interface components {
             frictionExponent: number;
             /** Format: double */
             converterPu: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            fieldPu: number;
         };
         MotorCable: {
             lengthM: components["schemas"]["Given"];
@@ -931,6 +954,8 @@ export interface components {
             itemId: string;
             cooling: components["schemas"]["MotorCooling"];
             riseUsed: components["schemas"]["ThermalClass"];
+            connection: components["schemas"]["MotorConnection"];
+            insulatedBearing: boolean;
             reason: string;
         };
         MotorChoiceNotChosen: {
@@ -938,7 +963,9 @@ export interface components {
             kind: "not-chosen";
         };
         /** @enum {unknown} */
-        MotorCooling: "own-fan" | "separate-fan";
+        MotorConnection: "fitting" | "star" | "delta";
+        /** @enum {unknown} */
+        MotorCooling: "own-fan" | "separate-fan" | "surface";
         MotorItem: {
             id: string;
             series: string;
@@ -947,10 +974,15 @@ export interface components {
             poles: number;
             frame: string;
             /** Format: double */
+            lengthMm: number;
+            /** Format: double */
             massKg: number;
             /** Format: double */
             priceIndex: number;
             plate: components["schemas"]["MotorPlate"];
+            technology?: components["schemas"]["MotorTechnology"];
+            /** Format: double */
+            shaftHeightMm?: number;
         };
         MotorPlate: {
             /** Format: double */
@@ -976,15 +1008,37 @@ export interface components {
             /** Format: double */
             maxSpeedRpm: number;
             split: components["schemas"]["LossSplit"];
+            technology?: components["schemas"]["MotorTechnology"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            deltaVoltageV: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            magnetisingPu: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            backEmfVPerKrpm: number;
             /** Format: double */
             ratedTorqueNm?: number;
             /** Format: double */
             synchronousSpeedRpm?: number;
             /** Format: double */
             ratedSlip?: number;
+            hasMagnets?: boolean;
             /** Format: double */
             ratedLossW?: number;
         };
+        /**
+         * @default cage-induction
+         * @enum {unknown}
+         */
+        MotorTechnology: "cage-induction" | "synchronous-reluctance" | "permanent-magnet" | "servo" | "dc-separately-excited";
         /** @enum {unknown} */
         MoveShape: "trapezoid" | "smooth-s";
         OrderDocument: {
@@ -1232,6 +1286,44 @@ export interface components {
             discountRatePct: number;
             /** Format: double */
             annuityFactor?: number;
+        };
+        TechnologyRow: {
+            candidate: components["schemas"]["Candidate"];
+            technology: components["schemas"]["MotorTechnology"];
+            isIncumbent: boolean;
+            /** Format: double */
+            lineKw: null | number;
+            /** Format: double */
+            yearKwh: null | number;
+            /** Format: double */
+            currentA: number;
+            /** Format: double */
+            powerFactor: number;
+            /** Format: double */
+            efficiencyPct: number;
+            /** Format: double */
+            converterKw: null | number;
+            /** Format: double */
+            converterA: null | number;
+            frame: string;
+            /** Format: double */
+            shaftHeightMm: number;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            rotorLossW: number;
+            /** Format: double */
+            windingLossW: number;
+            /** Format: double */
+            baseSpeedRpm: number;
+            /** Format: double */
+            maxSpeedRpm: number;
+            onTheLine: string;
+            drivenWhileOff: string;
+            /** Format: double */
+            paybackYears: null | number;
         };
         /** @enum {unknown} */
         ThermalClass: "b" | "f";
@@ -1839,6 +1931,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Candidate"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    compareTechnologies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TechnologyRow"][];
                 };
             };
             /** @description Not Found */

@@ -13,6 +13,13 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="MatchCurrentPct">Least motor current in per cent of the converter's rated current.</param>
 /// <param name="TransformerLoadingPct">Highest loading of a transformer, %.</param>
 /// <param name="BestAlternativePct">By how much the chosen alternative may cost more than the best, %.</param>
+/// <param name="LinkRatingV">Highest link voltage a converter stands, V.</param>
+/// <param name="WaveSpeedMPerUs">Speed of a wave on a motor cable, m/µs.</param>
+/// <param name="RiseTimeUs">Rise time of the converter's pulses, µs.</param>
+/// <param name="ReflectionPu">Reflection at the motor's terminals, parts of the pulse.</param>
+/// <param name="WithstandV">Peak voltage the winding stands, V.</param>
+/// <param name="BearingShaftHeightMm">Shaft height from which a bearing is to be insulated, mm.</param>
+/// <param name="BearingKw">Power from which a bearing is to be insulated, kW.</param>
 /// <param name="CopperOhmMm2PerM">Resistivity of copper at operating temperature, Ω·mm²/m.</param>
 /// <param name="AluminiumOhmMm2PerM">Resistivity of aluminium at operating temperature, Ω·mm²/m.</param>
 /// <param name="CableReactanceOhmPerM">Reactance of cables, Ω/m.</param>
@@ -27,6 +34,13 @@ public sealed record DefaultsInForce(
     double MatchCurrentPct,
     double TransformerLoadingPct,
     double BestAlternativePct,
+    double LinkRatingV,
+    double WaveSpeedMPerUs,
+    double RiseTimeUs,
+    double ReflectionPu,
+    double WithstandV,
+    double BearingShaftHeightMm,
+    double BearingKw,
     double CopperOhmMm2PerM,
     double AluminiumOhmMm2PerM,
     double CableReactanceOhmPerM)
@@ -48,6 +62,13 @@ public sealed record DefaultsInForce(
             Of("match-current-pct"),
             Of("transformer-loading-pct"),
             Of("best-alternative-pct"),
+            Of("link-rating-v"),
+            Of("cable-wave-m-per-us"),
+            Of("rise-time-us"),
+            Of("reflection-pu"),
+            Of("withstand-v"),
+            Of("bearing-shaft-height-mm"),
+            Of("bearing-kw"),
             Of("copper-ohm-mm2-per-m"),
             Of("aluminium-ohm-mm2-per-m"),
             Of("cable-reactance-mohm-per-m") / 1e3);

@@ -31,7 +31,8 @@ public sealed class DrivePointModel
             MotorChoice = motor;
             if (data.Motors.TryGetValue(motor.ItemId, out var item))
             {
-                Motor = new MotorLossModel(item.Plate);
+                Connected = ConnectedMotor.Of(item.Plate, motor.Connection, input.BusVoltageV);
+                Motor = new MotorLossModel(Connected.Plate, Connected.BaseFrequencyPu);
                 MotorItem = item;
                 Budget = BudgetFor(input, motor);
             }
@@ -71,6 +72,9 @@ public sealed class DrivePointModel
 
     /// <summary>Catalogue item of the motor, or null.</summary>
     public MotorItem? MotorItem { get; }
+
+    /// <summary>The motor's plate as linked and fed, or null.</summary>
+    public ConnectedMotor? Connected { get; }
 
     /// <summary>Loss model of the motor, or null.</summary>
     public MotorLossModel? Motor { get; }
@@ -125,6 +129,11 @@ public sealed class DrivePointModel
         if (withConverter && Converter is null)
         {
             yield return "converter";
+        }
+
+        if (withConverter && Motor?.Plate.Technology == MotorTechnology.DcSeparatelyExcited)
+        {
+            yield return "a converter for a DC motor, which the catalogue does not hold yet";
         }
 
         if (withConverter && Cable is null)

@@ -47,19 +47,20 @@ public static class EnergyAlternatives
         var chosenMotor = model.MotorItem!;
         var chosenConverter = model.Converter!;
         var motors = model.Data.Motors.Values
-            .Where(m => m.Plate.RatedPowerW == chosenMotor.Plate.RatedPowerW && m.Poles == chosenMotor.Poles)
+            .Where(m => m.Id == chosenMotor.Id || IsAlternative(m, chosenMotor))
             .ToList();
         var converters = model.Data.Converters.Values.Where(c => c.RatedKw == chosenConverter.Item.RatedKw).ToList();
         foreach (var motor in motors)
         {
-            var lossModel = motor.Id == chosenMotor.Id ? model.Motor! : new MotorLossModel(motor.Plate);
+            var connected = ConnectedMotor.Of(motor.Plate, MotorConnection.Fitting, model.Input.BusVoltageV);
+            var lossModel = motor.Id == chosenMotor.Id ? model.Motor! : new MotorLossModel(connected.Plate, connected.BaseFrequencyPu);
             foreach (var item in converters)
             {
                 var converter = new ConverterAtSite(item, chosenConverter.Duty, chosenConverter.SwitchingKhz, model.Input.Site);
                 var points = Points(model.Load!, level => MeanLineW(model, lossModel, converter, level));
                 list.Add(new EnergyAlternative(
                     motor.Id + "+" + item.Id,
-                    $"{motor.EfficiencyClass} motor, converter {(item.ChokePct > 0 ? "with choke" : "without choke")}",
+                    $"{Text.Motor(motor)} motor, converter {(item.ChokePct > 0 ? "with choke" : "without choke")}",
                     motor.Id == chosenMotor.Id && item.Id == chosenConverter.Item.Id,
                     YearlyEnergy.Of(points, motor.PriceIndex + item.PriceIndex, model.Input.Tariff),
                     points));
@@ -86,6 +87,13 @@ public static class EnergyAlternatives
         };
     }
 
+    // Motors that can stand in each other's place: the same power at nearly the same speed. DC and servo motors are bought for
+    // other reasons than energy.
+    private static bool IsAlternative(MotorItem motor, MotorItem chosen) =>
+        motor.Plate.RatedPowerW == chosen.Plate.RatedPowerW
+        && Math.Abs((motor.Plate.SynchronousSpeedRpm / chosen.Plate.SynchronousSpeedRpm) - 1) < 0.05
+        && motor.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance or MotorTechnology.PermanentMagnet;
+
     // The present machine is already paid for: its price is zero. It is taken to run across the line with a motor of the
     // chosen size in the lowest class of the catalogue.
     private static EnergyAlternative? Present(DrivePointModel model)
@@ -96,8 +104,13 @@ public static class EnergyAlternatives
         }
 
         var plate = model.Data.Motors.Values
-            .Where(m => m.Plate.RatedPowerW == model.MotorItem!.Plate.RatedPowerW && m.Poles == model.MotorItem.Poles)
-            .MinBy(m => m.Plate.Efficiency)!;
+            .Where(m => m.Technology == MotorTechnology.CageInduction && IsAlternative(m, model.MotorItem!))
+            .MinBy(m => m.Plate.Efficiency);
+        if (plate is null)
+        {
+            return null;
+        }
+
         var motor = new MotorLossModel(plate.Plate);
         var points = Points(load, flow =>
         {

@@ -1,10 +1,26 @@
 using System.Globalization;
+using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment;
 
 /// <summary>Numbers in reasons: significant digits, a point for decimals, no zeros at the end, no thousands separator, no exponent.</summary>
 public static class Text
 {
+    /// <summary>Class and kind of a motor in a few words.</summary>
+    public static string Motor(MotorItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        return item.Technology switch
+        {
+            MotorTechnology.CageInduction => item.EfficiencyClass + " cage",
+            MotorTechnology.SynchronousReluctance => item.EfficiencyClass + " reluctance",
+            MotorTechnology.PermanentMagnet => item.EfficiencyClass + " magnet",
+            MotorTechnology.Servo => "servo",
+            MotorTechnology.DcSeparatelyExcited => "DC",
+            _ => throw new InvalidOperationException("Unknown motor technology."),
+        };
+    }
+
     /// <summary>A number with so many significant digits.</summary>
     public static string N(double value, int significant = 4)
     {

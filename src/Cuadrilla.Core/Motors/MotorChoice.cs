@@ -14,8 +14,10 @@ public abstract record MotorChoice
     /// <param name="ItemId">Key of the catalogue item.</param>
     /// <param name="Cooling">How it is cooled.</param>
     /// <param name="RiseUsed">Up to which class the temperature rise is used.</param>
+    /// <param name="Connection">How the winding is linked.</param>
+    /// <param name="InsulatedBearing">With an insulated bearing at the non-drive end.</param>
     /// <param name="Reason">Why this one when it is not the best candidate; empty when none was given.</param>
-    public sealed record FromCatalogue(string ItemId, MotorCooling Cooling, ThermalClass RiseUsed, string Reason) : MotorChoice;
+    public sealed record FromCatalogue(string ItemId, MotorCooling Cooling, ThermalClass RiseUsed, MotorConnection Connection, bool InsulatedBearing, string Reason) : MotorChoice;
 }
 
 /// <summary>How a motor is cooled.</summary>
@@ -26,6 +28,9 @@ public enum MotorCooling
 
     /// <summary>Separately driven fan (IC 416).</summary>
     SeparateFan,
+
+    /// <summary>By its surface alone (IC 410): the same at any speed.</summary>
+    Surface,
 }
 
 /// <summary>Class up to which the winding's temperature rise is used.</summary>
@@ -36,4 +41,17 @@ public enum ThermalClass
 
     /// <summary>105 K.</summary>
     F,
+}
+
+/// <summary>How the winding is linked.</summary>
+public enum MotorConnection
+{
+    /// <summary>Whichever link of the plate is nearest to the converter's output voltage.</summary>
+    Fitting,
+
+    /// <summary>Star: U2, V2, W2 joined.</summary>
+    Star,
+
+    /// <summary>Delta: U1–W2, V1–U2, W1–V2.</summary>
+    Delta,
 }

@@ -6,17 +6,44 @@ namespace Cuadrilla.Core.Motors;
 /// <param name="EfficiencyClass">IE class (IEC 60034-30-1).</param>
 /// <param name="Poles">Number of poles.</param>
 /// <param name="Frame">Frame designation: shaft height in mm and length letter.</param>
+/// <param name="LengthMm">Length over the housing, mm.</param>
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="PriceIndex">Price in points of the catalogue's index.</param>
 /// <param name="Plate">Data plate and what the loss model needs.</param>
 public sealed record MotorItem(
-    string Id, string Series, string EfficiencyClass, int Poles, string Frame, double MassKg, double PriceIndex, MotorPlate Plate);
+    string Id, string Series, string EfficiencyClass, int Poles, string Frame, double LengthMm, double MassKg, double PriceIndex, MotorPlate Plate)
+{
+    /// <summary>What kind of motor it is.</summary>
+    public MotorTechnology Technology => Plate.Technology;
 
-/// <summary>Plate of a cage induction motor, as connected.</summary>
+    /// <summary>Shaft height, mm; 0 when the frame does not say it.</summary>
+    public double ShaftHeightMm => double.TryParse(Frame.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture, out var height) ? height : 0;
+}
+
+/// <summary>Kinds of motor.</summary>
+public enum MotorTechnology
+{
+    /// <summary>Cage induction motor.</summary>
+    CageInduction,
+
+    /// <summary>Synchronous reluctance motor.</summary>
+    SynchronousReluctance,
+
+    /// <summary>Permanent-magnet synchronous motor.</summary>
+    PermanentMagnet,
+
+    /// <summary>Servo motor: permanent-magnet, made for high dynamics.</summary>
+    Servo,
+
+    /// <summary>Separately excited DC motor; current and voltage are the armature's.</summary>
+    DcSeparatelyExcited,
+}
+
+/// <summary>Plate of a motor, as connected.</summary>
 /// <param name="RatedPowerW">Shaft power, W.</param>
 /// <param name="RatedVoltageV">Line-to-line voltage, V.</param>
 /// <param name="RatedFrequencyHz">Frequency, Hz.</param>
-/// <param name="RatedSpeedRpm">Speed at rated load, rpm; below synchronous speed.</param>
+/// <param name="RatedSpeedRpm">Speed at rated load, rpm; of a cage motor below synchronous speed.</param>
 /// <param name="RatedCurrentA">Line current, A.</param>
 /// <param name="Efficiency">Rated efficiency, 0 to 1.</param>
 /// <param name="PowerFactor">Rated power factor, 0 to 1.</param>
@@ -25,6 +52,10 @@ public sealed record MotorItem(
 /// <param name="InertiaKgM2">Rotor inertia, kg·m².</param>
 /// <param name="MaxSpeedRpm">Mechanical speed limit, rpm.</param>
 /// <param name="Split">How the losses that do not follow from slip divide.</param>
+/// <param name="Technology">Kind of motor.</param>
+/// <param name="DeltaVoltageV">Voltage linked in delta, V; star is √3 times it. 0 when the link can't be changed.</param>
+/// <param name="MagnetisingPu">Magnetising current in parts of the rated, measured or typical; 0: estimated from the plate (cage only).</param>
+/// <param name="BackEmfVPerKrpm">Line-to-line voltage of the magnets, V at 1000 rpm; 0 without magnets.</param>
 public sealed record MotorPlate(
     double RatedPowerW,
     double RatedVoltageV,
@@ -37,16 +68,23 @@ public sealed record MotorPlate(
     double BreakdownTorquePu,
     double InertiaKgM2,
     double MaxSpeedRpm,
-    LossSplit Split)
+    LossSplit Split,
+    MotorTechnology Technology = MotorTechnology.CageInduction,
+    double DeltaVoltageV = 0,
+    double MagnetisingPu = 0,
+    double BackEmfVPerKrpm = 0)
 {
     /// <summary>Rated torque, Nm.</summary>
     public double RatedTorqueNm => RatedPowerW / (2 * Math.PI * RatedSpeedRpm / 60);
 
-    /// <summary>Synchronous speed at the rated frequency, rpm.</summary>
-    public double SynchronousSpeedRpm => 120 * RatedFrequencyHz / Poles;
+    /// <summary>Synchronous speed at the rated frequency, rpm; rated speed where there is no slip.</summary>
+    public double SynchronousSpeedRpm => Technology == MotorTechnology.CageInduction ? 120 * RatedFrequencyHz / Poles : RatedSpeedRpm;
 
-    /// <summary>Rated slip, pu.</summary>
+    /// <summary>Rated slip, pu; 0 for any but a cage motor.</summary>
     public double RatedSlip => 1 - (RatedSpeedRpm / SynchronousSpeedRpm);
+
+    /// <summary>True when magnets turn with the shaft: there is voltage at the terminals as soon as it turns.</summary>
+    public bool HasMagnets => Technology is MotorTechnology.PermanentMagnet or MotorTechnology.Servo;
 
     /// <summary>Rated losses on a sinusoidal supply, W.</summary>
     public double RatedLossW => RatedPowerW * ((1 / Efficiency) - 1);
@@ -60,5 +98,6 @@ public sealed record MotorPlate(
 /// <param name="HysteresisPu">Share of hysteresis in the iron loss.</param>
 /// <param name="FrictionExponent">Exponent of speed in the friction loss, 1 to 3.</param>
 /// <param name="ConverterPu">Additional loss when fed by a two-level converter, in parts of the rated loss.</param>
+/// <param name="FieldPu">Excitation of a DC motor, constant.</param>
 public sealed record LossSplit(
-    double StatorPu, double IronPu, double FrictionPu, double StrayPu, double HysteresisPu, double FrictionExponent, double ConverterPu);
+    double StatorPu, double IronPu, double FrictionPu, double StrayPu, double HysteresisPu, double FrictionExponent, double ConverterPu, double FieldPu = 0);

@@ -11,10 +11,12 @@ public enum MotorFeed
 }
 
 /// <summary>
-/// Losses, current, voltage and power factor of a cage induction motor at any speed and torque, from its plate alone. One
-/// model gives them all, so they never contradict each other, and the plate is met exactly at the rated point. See
+/// Losses, current, voltage and power factor of a motor at any speed and torque, from its plate alone. One model gives them
+/// all, so they never contradict each other, and the plate is met exactly at the rated point. See
 /// <c>docs/methods/motor-losses.md</c>. Valid from standstill to about twice base speed, flux constant to base speed and
-/// falling with frequency above; saturation and temperature are those of the rated point.
+/// falling with frequency above; saturation and temperature are those of the rated point. Cage motors have slip and rotor
+/// loss, synchronous ones neither; magnets keep their flux, a current against them takes the place of less flux above base
+/// speed; a DC motor has armature, brushes within the armature's share, and a constant field loss.
 /// </summary>
 public sealed class MotorLossModel
 {
@@ -25,13 +27,22 @@ public sealed class MotorLossModel
     private readonly double torqueCurrentA;
     private readonly double magnetisingVar;
     private readonly double leakageVar;
+    private readonly double basePu;
+    private readonly double phases;
 
     /// <summary>Builds the model.</summary>
+    /// <param name="plate">The plate.</param>
+    /// <param name="baseFrequencyPu">
+    /// Frequency up to which the flux stays at its rated value, in parts of the rated: available over rated voltage. 1.73 for
+    /// a motor linked in delta for 230 V on 400 V, 0.575 for one of 400 V on 230 V.
+    /// </param>
     /// <exception cref="ArgumentException">The plate contradicts itself.</exception>
-    public MotorLossModel(MotorPlate plate)
+    public MotorLossModel(MotorPlate plate, double baseFrequencyPu = 1)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        if (plate.RatedSlip is <= 0 or >= 0.3)
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(baseFrequencyPu);
+        basePu = baseFrequencyPu;
+        if (plate.Technology == MotorTechnology.CageInduction && plate.RatedSlip is <= 0 or >= 0.3)
         {
             throw new ArgumentException(
                 $"Rated speed {plate.RatedSpeedRpm} rpm must lie between 70 % and 100 % of the synchronous {plate.SynchronousSpeedRpm} rpm.", nameof(plate));
@@ -52,14 +63,18 @@ public sealed class MotorLossModel
 
         magnetisingA = MagnetisingCurrent(plate);
         torqueCurrentA = Math.Sqrt((plate.RatedCurrentA * plate.RatedCurrentA) - (magnetisingA * magnetisingA));
-        var apparent = Math.Sqrt(3) * plate.RatedVoltageV * plate.RatedCurrentA;
+        phases = plate.Technology == MotorTechnology.DcSeparatelyExcited ? 1 : Math.Sqrt(3);
+        var apparent = phases * plate.RatedVoltageV * plate.RatedCurrentA;
         var reactive = apparent * Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
-        magnetisingVar = Math.Min(reactive, Math.Sqrt(3) * plate.RatedVoltageV * magnetisingA);
+        magnetisingVar = Math.Min(reactive, phases * plate.RatedVoltageV * magnetisingA);
         leakageVar = reactive - magnetisingVar;
     }
 
     /// <summary>The plate the model reproduces.</summary>
     public MotorPlate Plate { get; }
+
+    /// <summary>Speed up to which the torque is not weakened, rpm.</summary>
+    public double BaseSpeedRpm => Plate.RatedSpeedRpm * basePu;
 
     /// <summary>
     /// Magnetising current at full flux, A: the circle diagram with the breakdown torque as its crest,
@@ -77,9 +92,9 @@ public sealed class MotorLossModel
         var speed = speedRpm / Plate.RatedSpeedRpm;
         // Braking near standstill the field turns backwards: losses go with the size of the frequency.
         var frequency = Math.Abs(FrequencyPu(speed, torque));
-        var flux = Math.Min(1, 1 / Math.Max(frequency, 1e-9));
-        var torqueCurrent = torque / flux;
-        var magnetising = magnetisingA * flux;
+        var flux = FluxPu(frequency);
+        var torqueCurrent = Plate.HasMagnets ? torque : torque / flux;
+        var magnetising = Plate.HasMagnets ? magnetisingA + (Plate.RatedCurrentA * (1 - flux)) : magnetisingA * flux;
         var quadrature = torqueCurrentA * torqueCurrent;
         var current = Math.Sqrt((magnetising * magnetising) + (quadrature * quadrature));
         var currentRatio = current / Plate.RatedCurrentA;
@@ -89,25 +104,29 @@ public sealed class MotorLossModel
         var iron = split.IronPu * otherW * flux * flux * ((split.HysteresisPu * frequency) + ((1 - split.HysteresisPu) * frequency * frequency));
         var friction = split.FrictionPu * otherW * Math.Pow(speed, split.FrictionExponent);
         var stray = split.StrayPu * otherW * torqueCurrent * torqueCurrent * Math.Pow(frequency, 1.5);
+        var field = split.FieldPu * otherW;
         var harmonic = feed == MotorFeed.Converter ? split.ConverterPu * Plate.RatedLossW : 0;
         var shaft = torqueNm * 2 * Math.PI * speedRpm / 60;
-        var input = shaft + stator + rotor + iron + friction + stray + harmonic;
-        var fundamentalInput = input - harmonic;
+        var input = shaft + stator + rotor + field + iron + friction + stray + harmonic;
+        var fundamentalInput = input - harmonic - field;
         var reactive = frequency * ((magnetisingVar * flux * flux) + (leakageVar * currentRatio * currentRatio));
         var apparent = Math.Sqrt((fundamentalInput * fundamentalInput) + (reactive * reactive));
         return new MotorPoint(
-            shaft, input, stator, rotor, iron, friction, stray, harmonic, current, quadrature,
-            current > 0 ? apparent / (Math.Sqrt(3) * current) : 0,
+            shaft, input, stator, rotor + field, iron, friction, stray, harmonic, current, quadrature,
+            current > 0 ? apparent / (phases * current) : 0,
             apparent > 0 ? fundamentalInput / apparent : 0,
             frequency * Plate.RatedFrequencyHz, flux);
     }
 
-    /// <summary>Breakdown torque at a speed, Nm: constant to base speed, falling with the square of frequency above.</summary>
+    /// <summary>
+    /// Breakdown torque at a speed, Nm: constant to base speed, above it falling with the square of frequency, with magnets or
+    /// a commutator in inverse proportion.
+    /// </summary>
     public double BreakdownTorqueNm(double speedRpm)
     {
-        var frequency = FrequencyPu(speedRpm / Plate.RatedSpeedRpm, 1);
-        var flux = Math.Min(1, 1 / Math.Max(frequency, 1e-9));
-        return Plate.BreakdownTorquePu * ratedTorqueNm * flux * flux;
+        var flux = FluxPu(FrequencyPu(speedRpm / Plate.RatedSpeedRpm, 1));
+        var bySquare = Plate.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance;
+        return Plate.BreakdownTorquePu * ratedTorqueNm * (bySquare ? flux * flux : flux);
     }
 
     /// <summary>Torque at a speed when the current is given, Nm; 0 when the current does not even magnetise.</summary>
@@ -116,9 +135,10 @@ public sealed class MotorLossModel
         var torque = 0.0;
         for (var i = 0; i < 8; i++)
         {
-            var flux = Math.Min(1, 1 / Math.Max(FrequencyPu(speedRpm / Plate.RatedSpeedRpm, torque), 1e-9));
-            var left = (currentA * currentA) - (magnetisingA * magnetisingA * flux * flux);
-            torque = left > 0 ? Math.Sqrt(left) / torqueCurrentA * flux : 0;
+            var flux = FluxPu(FrequencyPu(speedRpm / Plate.RatedSpeedRpm, torque));
+            var magnetising = Plate.HasMagnets ? magnetisingA + (Plate.RatedCurrentA * (1 - flux)) : magnetisingA * flux;
+            var left = (currentA * currentA) - (magnetising * magnetising);
+            torque = left > 0 ? Math.Sqrt(left) / torqueCurrentA * (Plate.HasMagnets ? 1 : flux) : 0;
         }
 
         return Math.Min(torque * ratedTorqueNm, BreakdownTorqueNm(speedRpm));
@@ -130,19 +150,27 @@ public sealed class MotorLossModel
     {
         var slip = Plate.RatedSlip;
         var constantFlux = ((1 - slip) * speed) + (slip * torque);
-        if (constantFlux <= 1 || torque == 0)
+        if (constantFlux <= basePu || torque == 0 || slip == 0)
         {
             return constantFlux;
         }
 
-        var root = 1 - (4 * slip * torque * (1 - slip) * speed);
+        var weakened = slip * torque / (basePu * basePu);
+        var root = 1 - (4 * weakened * (1 - slip) * speed);
 
         // Beyond the root there is no operating point: the torque is more than breakdown; the edge is returned.
-        return root > 0 ? (1 - Math.Sqrt(root)) / (2 * slip * torque) : 1 / (2 * slip * torque);
+        return root > 0 ? (1 - Math.Sqrt(root)) / (2 * weakened) : 1 / (2 * weakened);
     }
+
+    private double FluxPu(double frequencyPu) => Math.Min(1, basePu / Math.Max(Math.Abs(frequencyPu), 1e-9));
 
     private static double MagnetisingCurrent(MotorPlate plate)
     {
+        if (plate.MagnetisingPu > 0 || plate.Technology != MotorTechnology.CageInduction)
+        {
+            return plate.RatedCurrentA * plate.MagnetisingPu;
+        }
+
         var b = plate.BreakdownTorquePu;
         var sine = Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
         var share = sine - (plate.PowerFactor * (b - Math.Sqrt((b * b) - 1)));
@@ -154,7 +182,7 @@ public sealed class MotorLossModel
 /// <param name="ShaftW">Mechanical power.</param>
 /// <param name="InputW">Electrical power taken.</param>
 /// <param name="StatorW">Stator copper loss.</param>
-/// <param name="RotorW">Rotor copper loss.</param>
+/// <param name="RotorW">Rotor copper loss; of a DC motor its field.</param>
 /// <param name="IronW">Iron loss.</param>
 /// <param name="FrictionW">Friction and windage.</param>
 /// <param name="StrayW">Load-dependent stray loss.</param>

@@ -14,7 +14,7 @@ public sealed record ThermalBudget(
     double AmbientC, double AltitudeM, MotorCooling Cooling, double RiseUsedK, double RatedRiseK, double StandstillCoolingPu)
 {
     /// <summary>Cooling at a speed in parts of the rated: k0 + (1−k0)·n^0.7 with an own fan, otherwise 1.</summary>
-    public double CoolingPu(double speedPu) => Cooling == MotorCooling.SeparateFan
+    public double CoolingPu(double speedPu) => Cooling != MotorCooling.OwnFan
         ? 1
         : StandstillCoolingPu + ((1 - StandstillCoolingPu) * Math.Pow(Math.Max(speedPu, 0), 0.7));
 

@@ -83,7 +83,7 @@ public static class DriveList
                     ["Load"] = point.Load switch { FanLoad => "fan", PumpLoad => "pump", _ => "not specified" },
                     ["Shaft power kW"] = summary.ShaftPowerW / 1e3,
                     ["Speed rpm"] = summary.ShaftSpeedRpm,
-                    ["Motor"] = motor is null ? "not chosen" : $"{motor.EfficiencyClass} cage {motor.Frame}",
+                    ["Motor"] = motor is null ? "not chosen" : $"{Text.Motor(motor)} {motor.Frame}",
                     ["Motor kW"] = motor?.Plate.RatedPowerW / 1e3,
                     ["Motor rated current A"] = motor?.Plate.RatedCurrentA,
                     ["Motor current at rated point A"] = summary.Rated?.Motor.CurrentA,

@@ -24,6 +24,9 @@ internal static class BenchEndpoints
         group.MapGet("/drive-points/{point}/converter-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Converters(assessor.Study(plant, found).Model.Input, assessor.Data))))
             .WithName("listConverterCandidates").Produces<IReadOnlyList<Candidate>>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapGet("/drive-points/{point}/technologies", (string id, string point, ProjectReader reader, Assessor assessor) =>
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data))))
+            .WithName("compareTechnologies").Produces<IReadOnlyList<TechnologyRow>>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant
                     ? ProjectEndpoints.Unknown()

@@ -29,6 +29,11 @@ public sealed class DemoAssessmentTests
     [InlineData("motor.continuous", "dp-01", Verdict.Holds)]
     [InlineData("motor.continuous", "dp-15", Verdict.Fails)]
     [InlineData("motor.continuous", "dp-05", Verdict.Holds)]
+    [InlineData("motor.bearings", "dp-01", Verdict.Holds)]
+    [InlineData("motor.bearings", "dp-04", Verdict.Fails)]
+    [InlineData("motor.technology-rule", "dp-13", Verdict.Holds)]
+    [InlineData("motor.insulation", "dp-01", Verdict.Holds)]
+    [InlineData("motor.speed", "dp-01", Verdict.Holds)]
     [InlineData("energy.best-alternative", "dp-14", Verdict.Tight)]
     public void Verdicts(string id, string point, Verdict verdict) => Assert.Equal(verdict, Check(Found, id, point).Verdict);
 
@@ -67,7 +72,7 @@ public sealed class DemoAssessmentTests
         var list = Found.Tightest().ToList();
         var fails = list.TakeWhile(c => c.Verdict == Verdict.Fails).ToList();
         Assert.Equal(list.Count(c => c.Verdict == Verdict.Fails), fails.Count);
-        Assert.Equal(fails.OrderBy(c => c.MarginPct.Value).Select(c => c.Id), fails.Select(c => c.Id));
+        Assert.Equal(fails.OrderBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.MaxValue).Select(c => c.Id), fails.Select(c => c.Id));
     }
 
     [Fact]
@@ -167,6 +172,27 @@ public sealed class DemoAssessmentTests
     }
 
     [Fact]
+    public void Each_rule_of_motors_can_fail()
+    {
+        Verdict Of(PlantSpecification plant, string id, string point) => Check(new Assessor(Data).Run(plant), id, point).Verdict;
+        PlantSpecification Motor(string point, string item, MotorConnection connection = MotorConnection.Fitting) => With(
+            point, p => p with { Motor = new MotorChoice.FromCatalogue(item, MotorCooling.SeparateFan, ThermalClass.F, connection, true, string.Empty) });
+        Assert.Equal(Verdict.Fails, Of(Motor("dp-13", "pm-ie5-5.5"), "motor.technology-rule", "dp-13"));
+        Assert.Equal(Verdict.Fails, Of(Motor("dp-01", "dc-160"), "motor.technology-rule", "dp-01"));
+        Assert.Equal(Verdict.NeedsData, Of(Motor("dp-01", "dc-160"), "energy.best-alternative", "dp-01"));
+        var fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 2900 } } });
+        Assert.Equal(Verdict.Holds, Of(fast, "motor.speed", "dp-02"));
+        fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 3900 } } });
+        Assert.Equal(Verdict.Fails, Of(fast, "motor.speed", "dp-02"));
+        Assert.Equal(Verdict.Fails, Of(Motor("dp-02", "cage-4p-ie3-55", MotorConnection.Star), "motor.connection", "dp-02"));
+        Assert.Equal(Verdict.Holds, Of(Motor("dp-02", "cage-4p-ie3-55"), "motor.connection", "dp-02"));
+        var stiff = Demo with { Overrides = [new DefaultOverride("withstand-v", 1000, "old winding")] };
+        Assert.Equal(Verdict.Fails, Of(stiff, "motor.insulation", "dp-01"));
+        var link = Demo with { Overrides = [new DefaultOverride("link-rating-v", 300, "test")] };
+        Assert.Equal(Verdict.Fails, Of(link with { Lineups = Motor("dp-02", "pm-ie5-55").Lineups }, "motor.speed", "dp-02"));
+    }
+
+    [Fact]
     public void An_override_moves_its_check_and_nothing_else()
     {
         var result = new Assessor(Data).Run(Demo with { Overrides = [new DefaultOverride("match-current-pct", 20, "agreed with the maker"), new DefaultOverride("match-magnetising-pct", 5, string.Empty)] });
@@ -180,7 +206,8 @@ public sealed class DemoAssessmentTests
         var study = new Assessor(Data).Study(Demo, Point("dp-02"));
         var motors = CandidateRanking.Motors(study.Model.Input, Data);
         Assert.Equal(Data.Motors.Count, motors.Count);
-        Assert.Equal("cage-4p-ie4-55", motors[0].ItemId);
+        Assert.Contains("-55", motors[0].ItemId, StringComparison.Ordinal);
+        Assert.Contains(motors, c => c.ItemId == "dc-55" && !c.Fits && c.Reason.Contains("DC converter", StringComparison.Ordinal));
         var fitting = motors.TakeWhile(c => c.Fits).ToList();
         Assert.Equal(fitting.OrderBy(c => c.LifetimeCost), fitting);
         Assert.DoesNotContain(motors.Skip(fitting.Count), c => c.Fits);
@@ -197,7 +224,7 @@ public sealed class DemoAssessmentTests
     {
         var dear = Demo with { Overrides = [new DefaultOverride("best-alternative-pct", 0, string.Empty)] };
         Assert.Equal(Verdict.Fails, Check(new Assessor(Data).Run(dear), "energy.best-alternative", "dp-02").Verdict);
-        var reasoned = With(dear, "dp-02", p => p with { Motor = new MotorChoice.FromCatalogue("cage-4p-ie3-45", MotorCooling.OwnFan, ThermalClass.B, "in store") });
+        var reasoned = With(dear, "dp-02", p => p with { Motor = new MotorChoice.FromCatalogue("cage-4p-ie3-45", MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, "in store") });
         Assert.Equal(Verdict.Tight, Check(new Assessor(Data).Run(reasoned), "energy.best-alternative", "dp-02").Verdict);
     }
 

@@ -29,22 +29,115 @@ public sealed class MotorTests
     public void Catalogue_efficiency_is_the_standards(string id, double efficiencyPct) =>
         Assert.Equal(efficiencyPct, 100 * ReferenceCatalogue.Data.Motors[id].Plate.Efficiency, 9);
 
-    [Fact]
-    public void The_catalogue_spans_the_sizes_and_grows_with_them()
+    [Theory]
+    [InlineData(2, "IE3", 80.7, 90.1, 95.8)]
+    [InlineData(4, "IE2", 79.6, 88.7, 95.1)]
+    [InlineData(4, "IE3", 82.5, 90.4, 96.0)]
+    [InlineData(4, "IE4", 85.7, 92.6, 96.7)]
+    [InlineData(6, "IE3", 78.9, 89.1, 95.8)]
+    public void Efficiencies_of_the_standard_at_the_ends_and_in_the_middle(int poles, string efficiencyClass, double at075, double at75, double at250)
     {
-        foreach (var series in ReferenceCatalogue.Data.Motors.Values.GroupBy(m => m.EfficiencyClass))
+        double Of(string kw) => 100 * ReferenceCatalogue.Data.Motors[$"cage-{poles}p-{efficiencyClass.ToLowerInvariant()}-{kw}"].Plate.Efficiency;
+        Assert.Equal(at075, Of("0.75"), 9);
+        Assert.Equal(at75, Of("7.5"), 9);
+        Assert.Equal(at250, Of("250"), 9);
+    }
+
+    [Fact]
+    public void Every_series_grows_with_size_and_every_class_loses_less()
+    {
+        var motors = ReferenceCatalogue.Data.Motors.Values.ToList();
+        foreach (var series in motors.GroupBy(m => (m.Technology, m.EfficiencyClass, m.Poles)))
         {
             var sorted = series.OrderBy(m => m.Plate.RatedPowerW).ToList();
-            Assert.Equal(0.75e3, sorted[0].Plate.RatedPowerW);
-            Assert.Equal(355e3, sorted[^1].Plate.RatedPowerW);
             foreach (var (small, large) in sorted.Zip(sorted.Skip(1)))
             {
                 Assert.True(small.Plate.RatedCurrentA < large.Plate.RatedCurrentA);
                 Assert.True(small.Plate.InertiaKgM2 < large.Plate.InertiaKgM2);
                 Assert.True(small.PriceIndex < large.PriceIndex);
                 Assert.True(small.MassKg < large.MassKg);
+                Assert.True(small.ShaftHeightMm <= large.ShaftHeightMm && small.ShaftHeightMm > 0);
             }
         }
+
+        foreach (var size in motors.Where(m => m.Technology == MotorTechnology.CageInduction).GroupBy(m => (m.Poles, m.Plate.RatedPowerW)))
+        {
+            var losses = size.OrderBy(m => m.EfficiencyClass, StringComparer.Ordinal).Select(m => m.Plate.RatedLossW).ToList();
+            Assert.Equal(losses.OrderDescending(), losses);
+        }
+
+        Assert.Equal(
+            [MotorTechnology.CageInduction, MotorTechnology.SynchronousReluctance, MotorTechnology.PermanentMagnet, MotorTechnology.Servo, MotorTechnology.DcSeparatelyExcited],
+            motors.Select(m => m.Technology).Distinct().Order());
+    }
+
+    [Theory]
+    [InlineData("reluctance-ie5-45")]
+    [InlineData("pm-ie5-45")]
+    [InlineData("servo-ie5-5.5")]
+    [InlineData("dc-45")]
+    public void Motors_without_slip_lose_nothing_by_it_and_account_for_every_watt(string id)
+    {
+        var plate = ReferenceCatalogue.Data.Motors[id].Plate;
+        var model = new MotorLossModel(plate);
+        foreach (var (speed, torque) in new[] { (0.1, 1.0), (0.5, 0.5), (1.0, 1.0), (1.2, 0.4), (1.0, -0.7) })
+        {
+            var point = model.At(speed * plate.RatedSpeedRpm, torque * plate.RatedTorqueNm, MotorFeed.Converter);
+            Assert.Equal(0, point.InputW - point.ShaftW - point.LossW, 1e-6 * plate.RatedPowerW);
+            Assert.Equal(plate.Split.FieldPu * plate.RatedLossW, point.RotorW, 1e-9 * plate.RatedPowerW);
+        }
+    }
+
+    [Fact]
+    public void Reluctance_takes_more_amperes_and_fewer_kilowatts_than_the_cage_motor()
+    {
+        var cage = ReferenceCatalogue.Data.Motors["cage-4p-ie3-45"].Plate;
+        var reluctance = ReferenceCatalogue.Data.Motors["reluctance-ie5-45"].Plate;
+        foreach (var speed in new[] { 600.0, 1000, 1450 })
+        {
+            var a = new MotorLossModel(cage).At(speed, 200, MotorFeed.Converter);
+            var b = new MotorLossModel(reluctance).At(speed, 200, MotorFeed.Converter);
+            Assert.True(b.CurrentA > a.CurrentA);
+            Assert.True(b.InputW < a.InputW);
+        }
+    }
+
+    [Fact]
+    public void Magnets_need_current_against_them_above_base_speed()
+    {
+        var model = new MotorLossModel(ReferenceCatalogue.Data.Motors["pm-ie5-45"].Plate);
+        Assert.True(model.At(2200, 0, MotorFeed.Converter).CurrentA > model.At(1400, 0, MotorFeed.Converter).CurrentA);
+        Assert.Equal(model.BreakdownTorqueNm(1500) * 1500 / 2200, model.BreakdownTorqueNm(2200), 6);
+    }
+
+    [Theory]
+    [InlineData(400, 230, 28.75)]
+    [InlineData(400, 400, 50)]
+    public void A_400_V_delta_motor_keeps_its_torque_to_its_share_of_50_Hz(double delta, double output, double baseHz)
+    {
+        var plate = Model().Plate with { DeltaVoltageV = delta };
+        Assert.Equal(baseHz, ConnectedMotor.Of(plate, MotorConnection.Delta, output).BaseFrequencyHz, 9);
+    }
+
+    [Fact]
+    public void The_87_hertz_practice_by_hand()
+    {
+        // 230 Δ/400 Y on 400 V: in star as the plate says; in delta √3 the current and constant torque to 87 Hz.
+        var plate = ReferenceCatalogue.Data.Motors["cage-4p-ie3-3"].Plate;
+        Assert.Equal(231, plate.DeltaVoltageV);
+        var star = ConnectedMotor.Of(plate, MotorConnection.Fitting, 400);
+        Assert.False(star.IsDelta);
+        Assert.Equal(plate, star.Plate);
+        var delta = ConnectedMotor.Of(plate, MotorConnection.Delta, 400);
+        Assert.Equal(Math.Sqrt(3), delta.Plate.RatedCurrentA / plate.RatedCurrentA, 2);
+        Assert.Equal(86.6, delta.BaseFrequencyHz, 1);
+        var model = new MotorLossModel(delta.Plate, delta.BaseFrequencyPu);
+        Assert.Equal(plate.BreakdownTorquePu * plate.RatedTorqueNm, model.BreakdownTorqueNm(2400), 6);
+        Assert.True(model.BreakdownTorqueNm(3200) < plate.BreakdownTorquePu * plate.RatedTorqueNm);
+
+        // At the rated point nothing but the link has changed: the same losses at √3 the current.
+        var point = model.At(plate.RatedSpeedRpm, plate.RatedTorqueNm, MotorFeed.Line);
+        Assert.Equal(plate.Efficiency, point.Efficiency, 6);
     }
 
     [Fact]

@@ -7,6 +7,7 @@ import { useCandidates, type CandidateKind } from "../board/CandidateSearch";
 import type { Selection } from "../board/selection";
 import { useChoose } from "../board/useChoose";
 import { useProject } from "../project/ProjectContext";
+import { TechnologySheet } from "./TechnologySheet";
 
 /** Every item of the catalogue, judged: best first, with the reason why it fits or not. */
 export function CandidatesTab({ selection, kind }: { readonly selection: Selection; readonly kind: CandidateKind }) {
@@ -15,6 +16,7 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
   const choose = useChoose();
   const [asking, setAsking] = useState<Candidate>();
   const [all, setAll] = useState(false);
+  const [comparing, setComparing] = useState(false);
   if (candidates.isPending) {
     return <Loading what="candidates" />;
   }
@@ -32,13 +34,28 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
         {best?.lifetimeCost === null ? " (by price: the duty is open)" : ` in ${project.specification.tariff.currency}`}
         .
       </p>
+      {kind === "motor" && (
+        <button type="button" className="button mt-1" onClick={() => setComparing(true)}>
+          Compare technologies …
+        </button>
+      )}
+      {comparing && (
+        <TechnologySheet
+          point={selection.point}
+          onClose={() => setComparing(false)}
+          onChoose={(c) => {
+            setComparing(false);
+            setAsking(c);
+          }}
+        />
+      )}
       {asking && (
         <ReasonForm
           candidate={asking}
           best={best}
           onCancel={() => setAsking(undefined)}
           onChoose={(reason) => {
-            void choose(selection.columns, kind, asking, best, reason);
+            void choose(selection.columns, asking, best, reason);
             setAsking(undefined);
           }}
         />
@@ -50,7 +67,7 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
               type="button"
               className="block w-full text-left hover:bg-plum-wash"
               aria-pressed={c.isChosen}
-              onClick={() => (c.itemId === best?.itemId ? void choose(selection.columns, kind, c, best) : setAsking(c))}
+              onClick={() => (c.itemId === best?.itemId ? void choose(selection.columns, c, best) : setAsking(c))}
             >
               <span className="flex items-baseline gap-1.5">
                 <VerdictMark verdict={c.fits ? (c.usagePct > 90 ? "tight" : "holds") : "fails"} size={10} labelled />

@@ -2,6 +2,7 @@ import type { DrivePoint } from "../../api/client";
 import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
 import type { Row } from "../board/selection";
+import { LinkDrawing } from "./LinkDrawing";
 import { LoadEntry } from "./LoadEntry";
 import { usePointEdit, type PointEdit } from "./usePointEdit";
 
@@ -157,7 +158,11 @@ function MotorEntry({ point, edit }: Props) {
       <ChoiceField
         label="Cooling"
         value={motor.cooling}
-        choices={{ "own-fan": "fan on its own shaft", "separate-fan": "separately driven fan" }}
+        choices={{
+          "own-fan": "fan on its own shaft",
+          "separate-fan": "separately driven fan",
+          surface: "surface alone, no fan",
+        }}
         onCommit={(cooling) => edit("motor cooling", withMotor({ cooling }))}
       />
       <ChoiceField
@@ -166,6 +171,18 @@ function MotorEntry({ point, edit }: Props) {
         choices={{ b: "class B (80 K), long life", f: "class F (105 K)" }}
         onCommit={(riseUsed) => edit("temperature rise", withMotor({ riseUsed }))}
       />
+      <ChoiceField
+        label="Link of the winding"
+        value={motor.connection}
+        choices={{ fitting: "whichever fits the supply", star: "star (Y)", delta: "delta (Δ)" }}
+        onCommit={(connection) => edit("link of the winding", withMotor({ connection }))}
+      />
+      <SwitchField
+        label="Insulated bearing, non-drive end"
+        value={motor.insulatedBearing}
+        onCommit={(insulatedBearing) => edit("insulated bearing", withMotor({ insulatedBearing }))}
+      />
+      <LinkDrawing link={motor.connection} />
       <TextField
         label="Reason for this motor"
         value={motor.reason}

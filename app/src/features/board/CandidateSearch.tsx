@@ -77,7 +77,7 @@ export function CandidateSearch({
                 key={c.itemId}
                 value={`${c.name} ${n(c.ratedCurrentA)} A`}
                 onSelect={() => {
-                  void choose(columns, kind, c, best);
+                  void choose(columns, c, best);
                   onClose();
                 }}
                 className="grid cursor-pointer grid-cols-[14px_240px_1fr] items-start gap-2 border-b border-rule px-1 py-1 data-[selected=true]:bg-plum-wash"

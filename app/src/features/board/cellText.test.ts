@@ -7,7 +7,14 @@ const nothing = { lineups: [{ id: "l1", tag: "L1", name: "x", drivePoints: [] }]
 const [, empty] = addPoint(nothing as unknown as Parameters<typeof addPoint>[0], "l1");
 const items: Items = {
   motors: new Map([
-    ["m", { efficiencyClass: "IE4", poles: 4, plate: { ratedPowerW: 160000, ratedCurrentA: 276.1 } } as MotorItem],
+    [
+      "m",
+      {
+        efficiencyClass: "IE4",
+        poles: 4,
+        plate: { technology: "cage-induction", ratedPowerW: 160000, ratedCurrentA: 276.1 },
+      } as MotorItem,
+    ],
   ]),
   converters: new Map([["c", { chokePct: 4, ratedKw: 160 } as ConverterItem]]),
 };
@@ -16,7 +23,15 @@ const full: DrivePoint = {
   ...empty,
   feeder: { kind: "by-cable", lengthM: 14, crossSectionMm2: 95, parallelRuns: 2, material: "copper" },
   cable: { lengthM: 62, crossSectionMm2: 120, parallelRuns: 1, material: "copper", screened: true },
-  motor: { kind: "catalogue", itemId: "m", cooling: "own-fan", riseUsed: "f", reason: "" },
+  motor: {
+    kind: "catalogue",
+    itemId: "m",
+    cooling: "own-fan",
+    riseUsed: "f",
+    connection: "fitting",
+    insulatedBearing: true,
+    reason: "",
+  },
   converter: { kind: "catalogue", itemId: "c", duty: "light", switchingKhz: 4, reason: "" },
 };
 

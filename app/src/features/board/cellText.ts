@@ -75,10 +75,26 @@ function motor({ motor: choice }: DrivePoint, { motors }: Items): CellText {
   const item = motors.get(choice.itemId);
   return item
     ? {
-        choice: `${item.efficiencyClass} cage ${item.plate.ratedPowerW / 1000} kW`,
+        choice: `${motorKind(item)} ${item.plate.ratedPowerW / 1000} kW`,
         detail: `${item.poles}-pole · ${n(item.plate.ratedCurrentA)} A · cl. ${choice.riseUsed.toUpperCase()}`,
       }
     : { choice: choice.itemId, detail: "not in the catalogue" };
+}
+
+/** Class and kind of a motor in a few words. */
+export function motorKind(item: MotorItem): string {
+  switch (item.plate.technology) {
+    case "synchronous-reluctance":
+      return `${item.efficiencyClass} reluct.`;
+    case "permanent-magnet":
+      return `${item.efficiencyClass} magnet`;
+    case "servo":
+      return "servo";
+    case "dc-separately-excited":
+      return "DC";
+    default:
+      return `${item.efficiencyClass} cage`;
+  }
 }
 
 function load({ load: l }: DrivePoint): CellText {

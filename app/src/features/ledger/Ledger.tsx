@@ -20,8 +20,11 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
       <div className="w-[104px] shrink-0 border-r border-rule p-2">
         <h2 className="text-[15px] font-bold">Tightest</h2>
         <p className="text-[12px] leading-4 text-soft">
-          {shown.length} of {judged.length} checks: {counts.fails} fail, {counts.tight} tight, {counts.needsData} need
-          data
+          of {judged.length} checks:
+          <br />
+          {counts.fails} fail, {counts.tight} tight
+          <br />
+          {counts.needsData} need data
         </p>
       </div>
       {shown.length === 0 && <p className="p-3 text-soft">No checks yet: add a drive point.</p>}

@@ -1,3 +1,6 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Motors;
+
 namespace Cuadrilla.Core.Assessment.Candidates;
 
 /// <summary>One item of the catalogue judged for a drive point.</summary>
@@ -12,6 +15,8 @@ namespace Cuadrilla.Core.Assessment.Candidates;
 /// <param name="LifetimeCost">Lifetime cost of motor and converter, currency; null likewise.</param>
 /// <param name="PriceIndex">Price in index points.</param>
 /// <param name="IsChosen">True for the engineer's choice.</param>
+/// <param name="Motor">The choice that was judged, for a motor; what choosing it puts in place.</param>
+/// <param name="Converter">The choice that was judged, for a converter.</param>
 public sealed record Candidate(
     string ItemId,
     string Name,
@@ -23,4 +28,6 @@ public sealed record Candidate(
     double? YearKwh,
     double? LifetimeCost,
     double PriceIndex,
-    bool IsChosen);
+    bool IsChosen,
+    MotorChoice? Motor,
+    ConverterChoice? Converter);

@@ -17,19 +17,21 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
-        var template = current ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, string.Empty);
+        var template = current ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, string.Empty);
         return Rank(data.Motors.Values.Select(item =>
         {
-            var model = Build(input, data, input.DrivePoint with { Motor = template with { ItemId = item.Id } });
+            var model = Build(input, data, input.DrivePoint with { Motor = ForItem(template, item, current) });
             return Judge(
                 model,
                 MotorChecks.Of(model),
+                MotorRuleChecks.Of(model),
                 item.Id,
-                FormattableString.Invariant($"{item.EfficiencyClass} cage {item.Plate.RatedPowerW / 1e3:0.##} kW, {item.Poles}-pole, {item.Frame}"),
+                FormattableString.Invariant($"{Text.Motor(item)} {item.Plate.RatedPowerW / 1e3:0.##} kW, {item.Poles}-pole, {item.Frame}"),
                 item.Plate.RatedPowerW / 1e3,
                 item.Plate.RatedCurrentA,
                 item.PriceIndex,
-                current?.ItemId == item.Id);
+                current?.ItemId == item.Id,
+                forMotor: true);
         }));
     }
 
@@ -47,6 +49,7 @@ public static class CandidateRanking
             return Judge(
                 model,
                 ConverterChecks.Of(model).Concat(match),
+                [],
                 item.Id,
                 item.ChokePct > 0
                     ? FormattableString.Invariant($"six-pulse {item.RatedKw:0.##} kW, choke {item.ChokePct:0.#} %")
@@ -54,8 +57,28 @@ public static class CandidateRanking
                 item.RatedKw,
                 item.RatedCurrentA(template.Duty),
                 item.PriceIndex,
-                current?.ItemId == item.Id);
+                current?.ItemId == item.Id,
+                forMotor: false);
         }));
+    }
+
+    /// <summary>
+    /// The settings with which an item is judged: those of the present choice, but a servo motor has no fan and a large one gets
+    /// its insulated bearing, which belongs to the purchase.
+    /// </summary>
+    public static MotorChoice.FromCatalogue ForItem(MotorChoice.FromCatalogue template, MotorItem item, MotorChoice.FromCatalogue? current)
+    {
+        ArgumentNullException.ThrowIfNull(template);
+        ArgumentNullException.ThrowIfNull(item);
+        if (current?.ItemId == item.Id)
+        {
+            return current;
+        }
+
+        var cooling = item.Technology == MotorTechnology.Servo
+            ? MotorCooling.Surface
+            : template.Cooling == MotorCooling.Surface ? MotorCooling.OwnFan : template.Cooling;
+        return template with { ItemId = item.Id, Cooling = cooling, InsulatedBearing = true };
     }
 
     private static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
@@ -70,17 +93,17 @@ public static class CandidateRanking
     ];
 
     private static Candidate Judge(
-        DrivePointModel model, IEnumerable<Check> checks, string id, string name, double kw, double currentA, double priceIndex, bool isChosen)
+        DrivePointModel model, IEnumerable<Check> sizing, IEnumerable<Check> rules, string id, string name, double kw, double currentA, double priceIndex, bool isChosen, bool forMotor)
     {
-        var judged = checks.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails).OrderBy(c => c.MarginPct.Value).ToList();
-        var fails = judged.Where(c => c.Verdict == Verdict.Fails).ToList();
+        var judged = sizing.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails).OrderBy(c => c.MarginPct.Value).ToList();
+        var fails = judged.Concat(rules).Where(c => c.Verdict == Verdict.Fails).ToList();
         var worst = judged.FirstOrDefault();
         var fits = judged.Count > 0 && fails.Count == 0;
         var (kwh, cost) = fits ? Cost(model, priceIndex) : (null, null);
         var reason = judged.Count == 0
             ? "Needs data: " + string.Join(", ", model.Missing(withConverter: true).Distinct())
             : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
-        return new Candidate(id, name, kw, currentA, fits, reason, worst is null ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen);
+        return new Candidate(id, name, kw, currentA, fits, reason, worst is null ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, model.MotorChoice is { } m && forMotor ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);
     }
 
     private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)
@@ -103,6 +126,11 @@ public static class CandidateRanking
 
     private static string Say(Check check)
     {
+        if (!check.Figure.IsKnown)
+        {
+            return $"{check.Title}: {check.Reason.WithNumbers}";
+        }
+
         var sign = check.Sense == LimitSense.AtMost ? (check.Verdict == Verdict.Fails ? ">" : "≤") : check.Verdict == Verdict.Fails ? "<" : "≥";
         return $"{check.Title}: {Text.N(check.Figure.Value, 3)} {sign} {Text.N(check.Limit.Value, 3)} {check.Unit}";
     }

@@ -145,8 +145,9 @@ internal static class MotorChecks
         var magnetisingPct = 100 * model.Motor.MagnetisingCurrentA / rated;
         var currentPct = 100 * model.Motor.Plate.RatedCurrentA / rated;
 
-        // The nearer of the two limits is shown; both must hold.
-        var byMagnetising = magnetisingPct / defaults.MatchMagnetisingPct < currentPct / defaults.MatchCurrentPct;
+        // The nearer of the two limits is shown; both must hold. Magnets and a field winding need no magnetising current.
+        var magnetises = model.Motor.Plate.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance;
+        var byMagnetising = magnetises && magnetisingPct / defaults.MatchMagnetisingPct < currentPct / defaults.MatchCurrentPct;
         var reason = new Reason(
             "I_N,motor/I_N,converter ≥ limit and I_m/I_N,converter ≥ limit",
             $"{Text.N(model.Motor.Plate.RatedCurrentA)}/{Text.N(rated)} = {Text.N(currentPct, 3)} % (at least {Text.N(defaults.MatchCurrentPct)} %); {Text.N(model.Motor.MagnetisingCurrentA)}/{Text.N(rated)} = {Text.N(magnetisingPct, 3)} % (at least {Text.N(defaults.MatchMagnetisingPct)} %)",

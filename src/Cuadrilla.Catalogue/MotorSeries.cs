@@ -1,0 +1,144 @@
+using System.Globalization;
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Catalogue;
+
+/// <summary>
+/// Builds the generic series. A cage motor's rated speed follows from the rotor's share of the losses (slip = rotor loss over
+/// air-gap power), current from power, efficiency and power factor. See <c>docs/methods/catalogue.md</c>.
+/// </summary>
+internal static class MotorSeries
+{
+    public static IEnumerable<MotorItem> Build(MotorSeriesFile file) =>
+        file.Sizes.SelectMany(size => Cage(file, size).Concat(Synchronous(file, size)).Concat(Dc(file, size)));
+
+    private static IEnumerable<MotorItem> Cage(MotorSeriesFile file, MotorSeriesFile.Size size)
+    {
+        foreach (var poles in file.Cage.Poles)
+        {
+            foreach (var c in file.Cage.Classes)
+            {
+                yield return CageItem(file, size, poles, c);
+            }
+        }
+    }
+
+    private static MotorItem CageItem(MotorSeriesFile file, MotorSeriesFile.Size size, MotorSeriesFile.PoleRule poles, MotorSeriesFile.ClassRule c)
+    {
+        var rule = new AnchorRule(file, size.Kw);
+        var powerW = size.Kw * 1e3;
+        var lossPu = file.LossPu(poles.Poles, c.Class, size.Kw);
+        var powerFactor = Math.Round(rule.Of(a => a.PowerFactor) + c.PowerFactorAdd + poles.PowerFactorAdd, 3);
+        var rotorW = rule.Of(a => a.RotorShare) * lossPu * powerW;
+        var speedRpm = Math.Round(120 * file.RatedFrequencyHz / poles.Poles * (1 - (rotorW / (powerW + rotorW))), 0);
+        var efficiency = 1 / (1 + lossPu);
+        var plate = new MotorPlate(
+            powerW,
+            file.RatedVoltageV,
+            file.RatedFrequencyHz,
+            speedRpm,
+            powerW / (Math.Sqrt(3) * file.RatedVoltageV * efficiency * powerFactor),
+            efficiency,
+            powerFactor,
+            poles.Poles,
+            Math.Round(rule.Of(a => a.BreakdownPu), 2),
+            AnchorRule.Significant(c.InertiaFactor * poles.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
+            poles.MaxSpeedRpm > 0 ? Math.Max(poles.MaxSpeedRpm, 120 * file.RatedFrequencyHz / poles.Poles * 1.05) : rule.Of(a => a.MaxSpeedRpm),
+            rule.Split(a => a.Stator, a => a.Iron, a => a.Friction, a => a.Stray),
+            MotorTechnology.CageInduction,
+            size.Kw <= file.Cage.DoubleVoltageUpToKw ? Math.Round(file.RatedVoltageV / Math.Sqrt(3), 0) : file.RatedVoltageV);
+        return new MotorItem(
+            Id($"cage-{poles.Poles}p-{c.Class.ToLowerInvariant()}", size.Kw),
+            file.Series,
+            c.Class,
+            poles.Poles,
+            file.Frame(size.Kw * Math.Pow(poles.Poles / 4.0, poles.SizeExponent)),
+            AnchorRule.Significant(rule.Scaled(a => a.LengthMm) * Math.Pow(poles.Poles / 4.0, 0.35 * poles.SizeExponent)),
+            AnchorRule.Significant(c.MassFactor * poles.MassFactor * rule.Scaled(a => a.MassKg)),
+            AnchorRule.Significant(c.PriceFactor * poles.PriceFactor * rule.Scaled(a => a.PriceIndex)),
+            plate);
+    }
+
+    private static IEnumerable<MotorItem> Synchronous(MotorSeriesFile file, MotorSeriesFile.Size size)
+    {
+        foreach (var s in file.Synchronous.Where(s => size.Kw >= s.FromKw && size.Kw <= s.ToKw))
+        {
+            var rule = new AnchorRule(file, size.Kw);
+            foreach (var efficiencyClass in s.Classes)
+            {
+                var lossPu = file.LossPu(4, efficiencyClass, size.Kw);
+                var efficiency = 1 / (1 + lossPu);
+                var powerW = size.Kw * 1e3;
+                var plate = new MotorPlate(
+                    powerW,
+                    file.RatedVoltageV,
+                    s.SpeedRpm * s.Poles / 120,
+                    s.SpeedRpm,
+                    powerW / (Math.Sqrt(3) * file.RatedVoltageV * efficiency * s.PowerFactor),
+                    efficiency,
+                    s.PowerFactor,
+                    s.Poles,
+                    s.BreakdownPu,
+                    AnchorRule.Significant(s.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
+                    Math.Round(s.MaxSpeedPu * s.SpeedRpm, 0),
+                    rule.Split(_ => s.Stator, _ => s.Iron, _ => s.Friction, _ => s.Stray),
+                    s.Technology,
+                    0,
+                    s.MagnetisingPu,
+                    s.BackEmfPu * file.RatedVoltageV / s.SpeedRpm * 1000);
+                yield return new MotorItem(
+                    Id(s.Key + "-" + efficiencyClass.ToLowerInvariant(), size.Kw),
+                    file.Series,
+                    efficiencyClass,
+                    s.Poles,
+                    file.Frame(size.Kw * Math.Pow(2, s.SizeExponent)),
+                    AnchorRule.Significant(s.LengthFactor * rule.Scaled(a => a.LengthMm)),
+                    AnchorRule.Significant(s.MassFactor * rule.Scaled(a => a.MassKg)),
+                    AnchorRule.Significant(s.PriceFactor * rule.Scaled(a => a.PriceIndex)),
+                    plate);
+            }
+        }
+    }
+
+    private static IEnumerable<MotorItem> Dc(MotorSeriesFile file, MotorSeriesFile.Size size)
+    {
+        var d = file.Dc;
+        if (size.Kw < d.FromKw || size.Kw > d.ToKw)
+        {
+            yield break;
+        }
+
+        var rule = new AnchorRule(file, size.Kw);
+        var lossPu = d.LossOverIe2 * file.LossPu(4, "IE2", size.Kw);
+        var powerW = size.Kw * 1e3;
+
+        // The field takes its share of the losses; the armature current carries the rest of the input.
+        var armatureW = powerW * (1 + ((1 - d.FieldShare) * lossPu));
+        var plate = new MotorPlate(
+            powerW,
+            d.ArmatureVoltageV,
+            0,
+            d.SpeedRpm,
+            armatureW / d.ArmatureVoltageV,
+            1 / (1 + lossPu),
+            1,
+            d.Poles,
+            d.BreakdownPu,
+            AnchorRule.Significant(d.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
+            Math.Round(d.MaxSpeedPu * d.SpeedRpm, 0),
+            rule.Split(_ => d.Stator, _ => d.Iron, _ => d.Friction, _ => d.Stray, d.FieldShare),
+            MotorTechnology.DcSeparatelyExcited);
+        yield return new MotorItem(
+            Id(d.Key, size.Kw),
+            file.Series,
+            "DC",
+            d.Poles,
+            file.Frame(size.Kw),
+            AnchorRule.Significant(d.LengthFactor * rule.Scaled(a => a.LengthMm)),
+            AnchorRule.Significant(d.MassFactor * rule.Scaled(a => a.MassKg)),
+            AnchorRule.Significant(d.PriceFactor * rule.Scaled(a => a.PriceIndex)),
+            plate);
+    }
+
+    private static string Id(string prefix, double kw) => string.Create(CultureInfo.InvariantCulture, $"{prefix}-{kw}");
+}

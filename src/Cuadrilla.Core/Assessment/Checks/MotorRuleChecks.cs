@@ -1,0 +1,162 @@
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary>
+/// <c>motor.speed</c>, <c>motor.connection</c>, <c>motor.insulation</c>, <c>motor.bearings</c> and <c>motor.technology-rule</c>.
+/// </summary>
+internal static class MotorRuleChecks
+{
+    public static IEnumerable<Check> Of(DrivePointModel model)
+    {
+        yield return Speed(model);
+        yield return Connection(model);
+        yield return Insulation(model);
+        yield return Bearings(model);
+        yield return Technology(model);
+    }
+
+    private static Check Speed(DrivePointModel model)
+    {
+        const string id = "motor.speed";
+        const string title = "Motor, highest speed";
+        var missing = model.Missing(withConverter: false).ToList();
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+        }
+
+        var plate = model.Motor!.Plate;
+        var highest = model.Load!.Cycle is not null ? model.Load.RatedSpeedRpm : model.SteadyPoints().Max(p => p.SpeedRpm);
+        var mechanical = plate.MaxSpeedRpm;
+        var defaults = model.Input.Defaults;
+
+        // With magnets the terminals follow the speed: the converter's link must stand the voltage when control is lost.
+        var electrical = plate.BackEmfVPerKrpm > 0 ? defaults.LinkRatingV / Math.Sqrt(2) / plate.BackEmfVPerKrpm * 1000 : double.PositiveInfinity;
+        var limit = Math.Min(mechanical, electrical);
+        var reason = new Reason(
+            plate.BackEmfVPerKrpm > 0 ? "n ≤ n_max and √2·k_E·n ≤ U_link,rated" : "n ≤ n_max",
+            $"{Text.N(highest)} rpm against {Text.N(mechanical)} rpm (mechanical)"
+                + (plate.BackEmfVPerKrpm > 0 ? $", {Text.N(electrical)} rpm ({Text.N(defaults.LinkRatingV)} V/(√2·{Text.N(plate.BackEmfVPerKrpm)} V per 1000 rpm))" : string.Empty),
+            "Mechanical limit of the catalogue item; IEC TS 60034-25. Above rated speed shorten the lubrication interval, skip critical speeds",
+            [Text.In("highest speed of the duty", highest, "rpm", "load"), Text.In("base speed", model.Motor.BaseSpeedRpm, "rpm", "plate as linked")]);
+        return CheckWriter.Judged(
+            id, model.Id, BoardRow.Motor, title, highest, limit, "rpm", LimitSense.AtMost, 0, "Relief: another gear ratio, fewer poles.", reason);
+    }
+
+    private static Check Connection(DrivePointModel model)
+    {
+        const string id = "motor.connection";
+        const string title = "Motor, link and base speed";
+        var missing = model.Missing(withConverter: false).ToList();
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+        }
+
+        var connected = model.Connected!;
+        if (connected.Plate.Technology == MotorTechnology.DcSeparatelyExcited)
+        {
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "a DC motor has an armature and a field, no link");
+        }
+
+        var plate = connected.Plate;
+        var baseRpm = model.Motor!.BaseSpeedRpm;
+        var isShort = connected.BaseFrequencyPu < 1 && model.Load!.RatedSpeedRpm > baseRpm;
+        var link = plate.DeltaVoltageV <= 0 ? "its only way" : connected.IsDelta ? "delta" : "star";
+        var beyond = connected.BaseFrequencyPu > 1
+            ? "; more than the plate's power at that speed, if bearings, balance and insulation allow it"
+            : string.Empty;
+        return new Check(
+            id, model.Id, BoardRow.Motor, title, isShort ? Verdict.Fails : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtLeast,
+            Given.Unknown, string.Empty, isShort ? "Relief: the other link of the plate, or a motor of the supply's voltage." : string.Empty,
+            new Reason(
+                "f_base = f_N·U_out/U_linked; star voltage = √3·delta voltage",
+                $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(connected.OutputVoltageV)}/{Text.N(connected.LinkedVoltageV)} = {Text.N(connected.BaseFrequencyHz)} Hz, linked in {link}: constant torque to {Text.N(baseRpm)} rpm, asked to {Text.N(model.Load!.RatedSpeedRpm)} rpm{beyond}",
+                "docs/methods/connection.md; a converter's output can't exceed its supply",
+                [
+                    Text.In("output voltage", connected.OutputVoltageV, "V", "bus"),
+                    Text.In("linked voltage", connected.LinkedVoltageV, "V", "motor plate"),
+                    Text.In("line current as linked", plate.RatedCurrentA, "A", "motor plate"),
+                ]));
+    }
+
+    private static Check Insulation(DrivePointModel model)
+    {
+        const string id = "motor.insulation";
+        const string title = "Motor, peak voltage at the terminals";
+        var length = model.Input.DrivePoint.Cable.LengthM;
+        if (model.Motor is null || !length.IsKnown)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, new[] { model.Motor is null ? "motor" : null, length.IsKnown ? null : "length of the motor cable" }.OfType<string>());
+        }
+
+        var defaults = model.Input.Defaults;
+        var critical = defaults.WaveSpeedMPerUs * defaults.RiseTimeUs / 2;
+        var reflection = Math.Min(1, length.Value / critical);
+        var link = Math.Sqrt(2) * 1.1 * model.Input.BusVoltageV;
+        var peak = link * (1 + (defaults.ReflectionPu * reflection));
+        var reason = new Reason(
+            "U_peak = √2·1.1·U·(1 + Γ·min(1, l/l_cr)), l_cr = v·t_r/2",
+            $"{Text.N(link)} V·(1 + {Text.N(defaults.ReflectionPu)}·min(1, {Text.N(length.Value)}/{Text.N(critical)})) = {Text.N(peak)} V",
+            "Reflected wave; IEC TS 60034-25, NEMA MG 1 part 31. Fast repetition can add to it",
+            [
+                Text.In("cable length", length.Value, "m", "motor cable"),
+                Text.In("rise time", defaults.RiseTimeUs, "µs", "project default"),
+                Text.In("supply", model.Input.BusVoltageV, "V", "bus, 10 % above nominal"),
+            ]);
+        return CheckWriter.Judged(
+            id, model.Id, BoardRow.Motor, title, peak, defaults.WithstandV, "V", LimitSense.AtMost, defaults.TightMarginPct,
+            "Relief: dv/dt filter, sine filter, reinforced insulation, a shorter cable.", reason);
+    }
+
+    private static Check Bearings(DrivePointModel model)
+    {
+        const string id = "motor.bearings";
+        const string title = "Motor, bearing currents";
+        if (model.MotorItem is not { } item || model.MotorChoice is not { } choice)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);
+        }
+
+        var defaults = model.Input.Defaults;
+        var kw = item.Plate.RatedPowerW / 1e3;
+        var large = item.ShaftHeightMm >= defaults.BearingShaftHeightMm || kw >= defaults.BearingKw;
+        var verdict = !large ? Verdict.Holds : choice.InsulatedBearing ? Verdict.Holds : Verdict.Fails;
+        return new Check(
+            id, model.Id, BoardRow.Motor, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost,
+            Given.Unknown, string.Empty,
+            verdict == Verdict.Fails ? "Relief: an insulated bearing at the non-drive end, with it a common-mode filter or shaft grounding; insulate coupling and encoder." : string.Empty,
+            new Reason(
+                "shaft height ≥ limit or power ≥ limit: insulated bearing",
+                $"shaft height {Text.N(item.ShaftHeightMm)} mm (limit {Text.N(defaults.BearingShaftHeightMm)}), {Text.N(kw)} kW (limit {Text.N(defaults.BearingKw)}); {(choice.InsulatedBearing ? "insulated" : "not insulated")}",
+                "IEC TS 60034-25",
+                []));
+    }
+
+    private static Check Technology(DrivePointModel model)
+    {
+        const string id = "motor.technology-rule";
+        const string title = "Motor kind for this duty";
+        if (model.MotorItem is not { } item)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);
+        }
+
+        var group = model.Input.DrivePoint.Load is RollerGroupLoad { Rollers: { IsKnown: true, Value: > 1 } };
+        var (verdict, why, relief) = item.Technology switch
+        {
+            MotorTechnology.DcSeparatelyExcited => (Verdict.Fails, "a DC motor needs a DC converter; the one chosen gives alternating current", "Relief: an AC motor."),
+            not MotorTechnology.CageInduction when group => (Verdict.Fails, "several motors on one converter: only cage induction motors under V/f control", "Relief: cage induction motors."),
+            MotorTechnology.PermanentMagnet or MotorTechnology.Servo => (
+                Verdict.Holds, "magnets: voltage at the terminals whenever the shaft turns, converter off or not; lock the shaft before work", string.Empty),
+            _ => (Verdict.Holds, "no rule against it", string.Empty),
+        };
+        return new Check(
+            id, model.Id, BoardRow.Motor, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost,
+            Given.Unknown, string.Empty, relief,
+            new Reason("what each kind of motor can be used for", why, "docs/methods/motor-losses.md, technologies", []));
+    }
+}
