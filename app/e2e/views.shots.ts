@@ -20,6 +20,14 @@ test("screenshots of the main views", async ({ page, request }) => {
   await cell(page, "DP-02", "motor").click();
   await page.getByRole("tab", { name: "Candidates" }).click();
   await shoot("candidates");
+  await page.getByRole("button", { name: "Compare technologies …" }).click();
+  await expect(page.getByRole("row", { name: /driven while off/ })).toBeVisible();
+  await shoot("technologies");
+  await page.keyboard.press("Escape");
+  await cell(page, "DP-05", "load").click();
+  await page.getByRole("tab", { name: "Fit" }).click();
+  await shoot("cycle");
+  await page.getByRole("tab", { name: "Entries" }).click();
   await cell(page, "DP-01", "load").click();
   await shoot("load");
   await page

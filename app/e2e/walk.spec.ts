@@ -245,3 +245,77 @@ test("the rule on bearings is failed by the ball mill and cured by a switch", as
   await expect(cell(page, "DP-04", "motor")).toHaveAccessibleName(/(Holds|Tight)/);
   await expect(page.getByRole("img", { name: "Delta: U1 to W2, V1 to U2, W1 to V2" })).toBeVisible();
 });
+
+test("a data plate is entered by hand, checked as a whole, and stands among the candidates", async ({
+  page,
+  request,
+}) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-02", "motor").click();
+  await page.getByRole("tab", { name: "Candidates" }).click();
+  await page.getByRole("button", { name: "Own motors …" }).click();
+  const dialog = page.getByRole("dialog", { name: "Own motors" });
+  await dialog.getByRole("button", { name: "Enter a data plate …" }).click();
+  const plate = {
+    Name: "Mill spare 7",
+    Power: "75 hp",
+    "Current at that voltage": "98",
+    Speed: "1482",
+    Efficiency: "95.1",
+    "Power factor": "0.99",
+  };
+  for (const [label, text] of Object.entries(plate)) {
+    await dialog.getByLabel(label, { exact: true }).fill(text);
+  }
+  await dialog.getByRole("button", { name: "Take the motor" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("Power factor is 0.99; allowed: about 0.866");
+  await dialog.getByLabel("Power factor", { exact: true }).fill("0.87");
+  await dialog.getByRole("button", { name: "Take the motor" }).click();
+  await expect(dialog.getByRole("row", { name: /Mill spare 7/ })).toContainText("breakdown torque, inertia");
+  await dialog.getByRole("button", { name: "Close" }).click();
+  await page
+    .getByRole("list", { name: "Candidates, best first" })
+    .getByRole("button", { name: /Mill spare 7/ })
+    .click();
+  const reason = page.getByLabel(/Why this one/);
+  if (await reason.isVisible()) {
+    await reason.fill("in store");
+    await page.getByRole("button", { name: "Choose it" }).click();
+  }
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/Mill spare 7/);
+});
+
+test("ten motors come from a CSV, its bad row is named, the rest come in", async ({ page, request }) => {
+  const id = await importDemo(request);
+  await open(page, id);
+  await cell(page, "DP-02", "motor").click();
+  await page.getByRole("tab", { name: "Candidates" }).click();
+  await page.getByRole("button", { name: "Own motors …" }).click();
+  const dialog = page.getByRole("dialog", { name: "Own motors" });
+  await dialog.getByRole("button", { name: /From a list/ }).click();
+  const rows = Array.from({ length: 10 }, (_, i) =>
+    i === 6 ? `M${i + 1};fifty;400;80;50;1480;94;0.86;4` : `M${i + 1};45;400;${80 + i / 10};50;1480;94.2;0.86;4`,
+  );
+  await dialog.getByLabel("List of motors").setInputFiles({
+    name: "motors.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(["Type;kW;Voltage;Current;Hz;Speed;Efficiency;cos phi;Poles", ...rows].join("\n")),
+  });
+  await expect(dialog.getByRole("alert")).toHaveText("row 7: power is “fifty”");
+  await dialog.getByRole("button", { name: "Take the 9 good rows" }).click();
+  await expect(dialog.getByRole("row", { name: /M10/ })).toBeVisible();
+  const stored = (await (await request.get(`/api/projects/${id}`)).json()) as {
+    specification: { motors: { name: string }[] };
+  };
+  expect(stored.specification.motors.map((m) => m.name)).toEqual([
+    "M1",
+    "M2",
+    "M3",
+    "M4",
+    "M5",
+    "M6",
+    "M8",
+    "M9",
+    "M10",
+  ]);
+});

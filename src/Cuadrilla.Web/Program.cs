@@ -8,6 +8,7 @@ using Cuadrilla.Web.Calculations;
 using Cuadrilla.Web.Catalogue;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
+using Cuadrilla.Web.Tables;
 
 var builder = WebApplication.CreateSlimBuilder(args);
 builder.Configuration.AddCommandLine(args);
@@ -36,6 +37,7 @@ app.MapHistory();
 app.MapBench();
 app.MapExports();
 app.MapCalculations();
+app.MapTables();
 app.Map("/api/{**rest}", ApiFallback.Answer);
 AppFiles.Map(app);
 

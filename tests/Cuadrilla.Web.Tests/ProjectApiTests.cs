@@ -143,6 +143,21 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
     }
 
     [Fact]
+    public async Task A_workbook_is_read_as_rows_and_anything_else_is_refused()
+    {
+        const string kind = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+        var id = (await client.ImportDemo())["id"];
+        using var list = new ByteArrayContent(await client.GetByteArrayAsync($"/api/projects/{id}/drive-list.xlsx")) { Headers = { { "Content-Type", kind } } };
+        using var read = await client.PostAsync("/api/tables/xlsx", list);
+        var rows = (await read.Body()).AsArray();
+        Assert.Contains("Shaft power kW", rows[0]!.AsArray().Select(c => (string?)c));
+        Assert.Contains("DP-01", rows[1]!.AsArray().Select(c => (string?)c));
+        using var junk = new ByteArrayContent([1, 2, 3, 4]) { Headers = { { "Content-Type", kind } } };
+        using var refused = await client.PostAsync("/api/tables/xlsx", junk);
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+    }
+
+    [Fact]
     public async Task Pages_carry_a_strict_policy_with_a_fresh_nonce()
     {
         using var one = await client.GetAsync("/api/health");

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readWorkbook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects": {
         parameters: {
             query?: never;
@@ -409,6 +425,7 @@ export interface components {
             drivePoints: components["schemas"]["DrivePointDocument"][];
             supply: null | components["schemas"]["SupplyDocument"];
             scenarios: components["schemas"]["ScenarioDocument"][];
+            ownMotors: components["schemas"]["OwnMotorDocument"][];
         };
         AtDiameter: {
             /** Format: double */
@@ -980,6 +997,8 @@ export interface components {
             /** Format: double */
             priceIndex: number;
             plate: components["schemas"]["MotorPlate"];
+            /** @default  */
+            ownName: string;
             technology?: components["schemas"]["MotorTechnology"];
             /** Format: double */
             shaftHeightMm?: number;
@@ -1067,6 +1086,44 @@ export interface components {
             /** Format: double */
             peakPu: number;
         };
+        OwnMotor: {
+            id: string;
+            name: string;
+            technology: components["schemas"]["MotorTechnology"];
+            efficiencyClass: string;
+            /** Format: double */
+            ratedPowerKw: number;
+            /** Format: double */
+            ratedVoltageV: number;
+            deltaVoltageV: components["schemas"]["Given"];
+            /** Format: double */
+            ratedFrequencyHz: number;
+            /** Format: double */
+            ratedSpeedRpm: number;
+            /** Format: double */
+            ratedCurrentA: number;
+            /** Format: double */
+            efficiencyPct: number;
+            /** Format: double */
+            powerFactor: number;
+            /** Format: int32 */
+            poles: number;
+            breakdownTorquePu: components["schemas"]["Given"];
+            noLoadCurrentA: components["schemas"]["Given"];
+            backEmfVPerKrpm: components["schemas"]["Given"];
+            inertiaKgM2: components["schemas"]["Given"];
+            maxSpeedRpm: components["schemas"]["Given"];
+            shaftHeightMm: components["schemas"]["Given"];
+            lengthMm: components["schemas"]["Given"];
+            massKg: components["schemas"]["Given"];
+            priceIndex: components["schemas"]["Given"];
+            /** Format: double */
+            impliedPowerFactor?: number;
+        };
+        OwnMotorDocument: {
+            item: components["schemas"]["MotorItem"];
+            assumed: string[];
+        };
         ParallelPath: components["schemas"]["ParallelPathOwn"] | components["schemas"]["ParallelPathCommon"];
         ParallelPathCommon: {
             /** @enum {string} */
@@ -1092,6 +1149,7 @@ export interface components {
             pcc: components["schemas"]["PccLocation"];
             scenarios: components["schemas"]["Scenario"][];
             lineups: components["schemas"]["Lineup"][];
+            motors: components["schemas"]["OwnMotor"][];
             overrides: components["schemas"]["DefaultOverride"][];
         };
         /** @enum {unknown} */
@@ -1235,6 +1293,8 @@ export interface components {
             basedOn: number;
             who: string;
         };
+        /** Format: binary */
+        Stream: string;
         SupplyDocument: {
             /** Format: double */
             busFaultKa: number;
@@ -1532,6 +1592,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HealthDocument"];
+                };
+            };
+        };
+    };
+    readWorkbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
         };

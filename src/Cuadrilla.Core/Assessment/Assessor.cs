@@ -69,7 +69,9 @@ public sealed class Assessor
     }
 
     private static DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, DefaultsInForce defaults) =>
-        new(point, plant.Site, plant.Tariff, plant.Bus.NominalVoltageV, plant.Source.FrequencyHz, defaults);
+        new(
+            point, plant.Site, plant.Tariff, plant.Bus.NominalVoltageV, plant.Source.FrequencyHz, defaults,
+            point.Motor is Motors.MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null);
 
     // I_L is the largest demand of the installation: as stated, or the largest scenario.
     private static PccDemand? Demand(PlantSpecification plant, BusNetwork network, IReadOnlyList<ScenarioResult> scenarios)

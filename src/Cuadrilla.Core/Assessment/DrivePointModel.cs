@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Assessment;
 
 /// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
 public sealed record DrivePointInput(
-    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults);
+    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null);
 
 /// <summary>
 /// A drive point resolved against the catalogue: the models of its load, motor, cables and converter, as far as they are
@@ -29,7 +29,8 @@ public sealed class DrivePointModel
         if (point.Motor is MotorChoice.FromCatalogue motor)
         {
             MotorChoice = motor;
-            if (data.Motors.TryGetValue(motor.ItemId, out var item))
+            var item = input.Own?.Id == motor.ItemId ? input.Own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0)) : data.Motors.GetValueOrDefault(motor.ItemId);
+            if (item is not null)
             {
                 Connected = ConnectedMotor.Of(item.Plate, motor.Connection, input.BusVoltageV);
                 Motor = new MotorLossModel(Connected.Plate, Connected.BaseFrequencyPu);

@@ -47,7 +47,8 @@ public static class EnergyAlternatives
         var chosenMotor = model.MotorItem!;
         var chosenConverter = model.Converter!;
         var motors = model.Data.Motors.Values
-            .Where(m => m.Id == chosenMotor.Id || IsAlternative(m, chosenMotor))
+            .Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor))
+            .Prepend(chosenMotor)
             .ToList();
         var converters = model.Data.Converters.Values.Where(c => c.RatedKw == chosenConverter.Item.RatedKw).ToList();
         foreach (var motor in motors)

@@ -17,7 +17,26 @@ public sealed record EngineeringData(
     IReadOnlyDictionary<string, ConverterItem> Converters,
     HarmonicLimits PccLimits,
     IReadOnlyList<DefaultValue> Defaults,
-    IReadOnlyList<CurvePoint> InletVanes);
+    IReadOnlyList<CurvePoint> InletVanes)
+{
+    /// <summary>The same with a project's own motors beside the catalogue's.</summary>
+    public EngineeringData With(IReadOnlyList<OwnMotor> own)
+    {
+        ArgumentNullException.ThrowIfNull(own);
+        if (own.Count == 0)
+        {
+            return this;
+        }
+
+        var motors = new Dictionary<string, MotorItem>(Motors, StringComparer.Ordinal);
+        foreach (var motor in own)
+        {
+            motors[motor.Id] = motor.Item(Motors.Values);
+        }
+
+        return this with { Motors = motors };
+    }
+}
 
 /// <summary>A default that a project may override.</summary>
 /// <param name="Key">Stable key.</param>

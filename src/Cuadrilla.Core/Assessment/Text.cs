@@ -10,7 +10,7 @@ public static class Text
     public static string Motor(MotorItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        return item.Technology switch
+        return item.OwnName.Length > 0 ? item.OwnName + "," : item.Technology switch
         {
             MotorTechnology.CageInduction => item.EfficiencyClass + " cage",
             MotorTechnology.SynchronousReluctance => item.EfficiencyClass + " reluctance",

@@ -10,8 +10,10 @@ namespace Cuadrilla.Core.Motors;
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="PriceIndex">Price in points of the catalogue's index.</param>
 /// <param name="Plate">Data plate and what the loss model needs.</param>
+/// <param name="OwnName">Name of a motor of the project's own; empty for the catalogue's.</param>
 public sealed record MotorItem(
-    string Id, string Series, string EfficiencyClass, int Poles, string Frame, double LengthMm, double MassKg, double PriceIndex, MotorPlate Plate)
+    string Id, string Series, string EfficiencyClass, int Poles, string Frame, double LengthMm, double MassKg, double PriceIndex, MotorPlate Plate,
+    string OwnName = "")
 {
     /// <summary>What kind of motor it is.</summary>
     public MotorTechnology Technology => Plate.Technology;

@@ -11,7 +11,7 @@ internal static class DrivePointValidation
 {
     private const double HoursInYear = 8760;
 
-    public static void Check(DrivePoint point, string at, EngineeringData data, ProblemList p)
+    public static void Check(DrivePoint point, string at, EngineeringData data, HashSet<string> motors, ProblemList p)
     {
         p.Words(at + "/id", "Drive point key", point.Id, 1, 60);
         p.Words(at + "/tag", "Tag", point.Tag, 1, 20);
@@ -28,7 +28,7 @@ internal static class DrivePointValidation
         p.Number(at + "/cable/parallelRuns", "Parallel motor cables", point.Cable.ParallelRuns, 1, 12, string.Empty);
         if (point.Motor is MotorChoice.FromCatalogue motor)
         {
-            p.Require(data.Motors.ContainsKey(motor.ItemId), at + "/motor/itemId", "Motor", $"'{motor.ItemId}'", "an item of the catalogue");
+            p.Require(motors.Contains(motor.ItemId), at + "/motor/itemId", "Motor", $"'{motor.ItemId}'", "an item of the catalogue or a motor of the project");
             p.Words(at + "/motor/reason", "Reason", motor.Reason, 0, 300);
         }
 

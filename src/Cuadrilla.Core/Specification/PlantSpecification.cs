@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
 
 namespace Cuadrilla.Core.Specification;
@@ -17,6 +18,7 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="Pcc">Where the point of common coupling lies.</param>
 /// <param name="Scenarios">Operating scenarios, at least one; ids are unique.</param>
 /// <param name="Lineups">Lineups in the order of the board; ids are unique, and so are those of their drive points.</param>
+/// <param name="Motors">Real motors of the project, beside the catalogue's.</param>
 /// <param name="Overrides">Project values that replace defaults of the catalogue, with their reasons.</param>
 public sealed record PlantSpecification(
     string Name,
@@ -28,6 +30,7 @@ public sealed record PlantSpecification(
     PccLocation Pcc,
     IReadOnlyList<Scenario> Scenarios,
     IReadOnlyList<Lineup> Lineups,
+    IReadOnlyList<OwnMotor> Motors,
     IReadOnlyList<DefaultOverride> Overrides)
 {
     /// <summary>All drive points in the order of the board.</summary>

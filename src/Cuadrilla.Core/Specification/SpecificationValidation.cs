@@ -19,6 +19,7 @@ public static class SpecificationValidation
         SiteAndTariff(plant, problems);
         Supply(plant, problems);
         Scenarios(plant, problems);
+        OwnMotorValidation.Check(plant, data, problems);
         Lineups(plant, data, problems);
         Overrides(plant, data, problems);
         return problems.Items;
@@ -102,6 +103,8 @@ public static class SpecificationValidation
         p.Require(count <= MaxDrivePoints, "/lineups", "Number of drive points", $"{count}", $"up to {MaxDrivePoints}");
         var lineupIds = new HashSet<string>(StringComparer.Ordinal);
         var pointIds = new HashSet<string>(StringComparer.Ordinal);
+        var motors = plant.Motors.Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
+        motors.UnionWith(data.Motors.Keys);
         for (var i = 0; i < plant.Lineups.Count; i++)
         {
             var lineup = plant.Lineups[i];
@@ -114,7 +117,7 @@ public static class SpecificationValidation
             {
                 var point = lineup.DrivePoints[k];
                 p.Unique($"{at}/drivePoints/{k}/id", "Drive point key", point.Id, pointIds);
-                DrivePointValidation.Check(point, $"{at}/drivePoints/{k}", data, p);
+                DrivePointValidation.Check(point, $"{at}/drivePoints/{k}", data, motors, p);
             }
         }
     }

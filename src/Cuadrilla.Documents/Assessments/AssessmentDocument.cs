@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Documents.Assessments;
@@ -11,7 +12,8 @@ public sealed record AssessmentDocument(
     IReadOnlyList<CheckDocument> Checks,
     IReadOnlyList<DrivePointDocument> DrivePoints,
     SupplyDocument? Supply,
-    IReadOnlyList<ScenarioDocument> Scenarios)
+    IReadOnlyList<ScenarioDocument> Scenarios,
+    IReadOnlyList<OwnMotorDocument> OwnMotors)
 {
     /// <summary>Builds the document.</summary>
     /// <param name="plant">The specification.</param>
@@ -29,9 +31,13 @@ public sealed record AssessmentDocument(
             [.. assessment.Tightest().Concat(assessment.Checks.Where(c => c.Verdict == Verdict.NotApplicable)).Select(c => CheckDocument.Of(c, withReasons))],
             [.. assessment.DrivePoints.Select(DrivePointDocument.Of)],
             SupplyDocument.Of(plant, assessment),
-            [.. assessment.Scenarios.Select(s => ScenarioDocument.Of(s, plant, assessment, limits))]);
+            [.. assessment.Scenarios.Select(s => ScenarioDocument.Of(s, plant, assessment, limits))],
+            [.. plant.Motors.Select(m => new OwnMotorDocument(m.Item(Catalogue.ReferenceCatalogue.Data.Motors.Values), m.Assumed()))]);
     }
 }
+
+/// <summary>A motor of the project as it is computed with, and what was left open on its plate.</summary>
+public sealed record OwnMotorDocument(MotorItem Item, IReadOnlyList<string> Assumed);
 
 /// <summary>How many checks have each verdict.</summary>
 public sealed record VerdictCounts(int Holds, int Tight, int Fails, int NeedsData)

@@ -64,6 +64,7 @@ public static class DriveList
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(assessment);
         ArgumentNullException.ThrowIfNull(data);
+        var motors = data.With(plant.Motors).Motors;
         var summaries = assessment.DrivePoints.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
         var rows = new List<Dictionary<string, object?>>();
         foreach (var lineup in plant.Lineups)
@@ -71,7 +72,7 @@ public static class DriveList
             foreach (var point in lineup.DrivePoints)
             {
                 var summary = summaries[point.Id];
-                var motor = point.Motor is MotorChoice.FromCatalogue m ? data.Motors[m.ItemId] : null;
+                var motor = point.Motor is MotorChoice.FromCatalogue m ? motors[m.ItemId] : null;
                 var choice = point.Converter as ConverterChoice.FromCatalogue;
                 var converter = choice is null ? null : data.Converters[choice.ItemId];
                 var worst = assessment.Tightest().FirstOrDefault(c => c.DrivePointId == point.Id);

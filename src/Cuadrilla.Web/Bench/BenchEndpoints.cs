@@ -19,13 +19,13 @@ internal static class BenchEndpoints
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(Bench(plant, found, assessor))))
             .WithName("getBench").Produces<BenchDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/drive-points/{point}/motor-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Motors(assessor.Study(plant, found).Model.Input, assessor.Data))))
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Motors(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant.Motors)))))
             .WithName("listMotorCandidates").Produces<IReadOnlyList<Candidate>>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/drive-points/{point}/converter-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Converters(assessor.Study(plant, found).Model.Input, assessor.Data))))
             .WithName("listConverterCandidates").Produces<IReadOnlyList<Candidate>>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/drive-points/{point}/technologies", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data))))
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant.Motors)))))
             .WithName("compareTechnologies").Produces<IReadOnlyList<TechnologyRow>>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant

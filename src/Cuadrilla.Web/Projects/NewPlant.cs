@@ -21,5 +21,6 @@ internal static class NewPlant
         PccLocation.Bus,
         [new Scenario("full-production", "full production", 1, [])],
         [new Lineup("l1", "L1", "First lineup", [])],
+        [],
         []);
 }

@@ -6,6 +6,7 @@ import { money, n } from "../../lib/format";
 import { useCandidates, type CandidateKind } from "../board/CandidateSearch";
 import type { Selection } from "../board/selection";
 import { useChoose } from "../board/useChoose";
+import { OwnMotorsSheet } from "../motors/OwnMotorsSheet";
 import { useProject } from "../project/ProjectContext";
 import { TechnologySheet } from "./TechnologySheet";
 
@@ -17,6 +18,7 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
   const [asking, setAsking] = useState<Candidate>();
   const [all, setAll] = useState(false);
   const [comparing, setComparing] = useState(false);
+  const [owning, setOwning] = useState(false);
   if (candidates.isPending) {
     return <Loading what="candidates" />;
   }
@@ -39,6 +41,12 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
           Compare technologies …
         </button>
       )}
+      {kind === "motor" && (
+        <button type="button" className="button mt-1 ml-1" onClick={() => setOwning(true)}>
+          Own motors …
+        </button>
+      )}
+      {owning && <OwnMotorsSheet onClose={() => setOwning(false)} />}
       {comparing && (
         <TechnologySheet
           point={selection.point}

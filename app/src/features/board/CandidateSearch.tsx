@@ -56,7 +56,7 @@ export function CandidateSearch({
       title={`Choose a ${kind}${columns.length > 1 ? ` for ${columns.length} drive points` : ""}`}
       open
       onClose={onClose}
-      wide
+      size="wide"
     >
       {/* The entry stands at once, so that no key is lost while the candidates are on their way. */}
       <Command label={`Candidates, ${kind}`} filter={matches}>

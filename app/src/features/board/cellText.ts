@@ -75,7 +75,7 @@ function motor({ motor: choice }: DrivePoint, { motors }: Items): CellText {
   const item = motors.get(choice.itemId);
   return item
     ? {
-        choice: `${motorKind(item)} ${item.plate.ratedPowerW / 1000} kW`,
+        choice: item.ownName || `${motorKind(item)} ${item.plate.ratedPowerW / 1000} kW`,
         detail: `${item.poles}-pole · ${n(item.plate.ratedCurrentA)} A · cl. ${choice.riseUsed.toUpperCase()}`,
       }
     : { choice: choice.itemId, detail: "not in the catalogue" };

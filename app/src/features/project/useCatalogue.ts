@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { api, type Catalogue } from "../../api/client";
 import type { Items } from "../board/cellText";
+import { useProject } from "./ProjectContext";
 
 /** The catalogue in force; it does not change while the program runs. */
 export function useCatalogue() {
@@ -21,11 +22,12 @@ export function useCatalogue() {
 /** Catalogue items by key; empty until they have come. */
 export function useItems(): Items {
   const { data } = useCatalogue();
+  const { ownMotors } = useProject().project.assessment;
   return useMemo(
     () => ({
-      motors: new Map(data?.motors.map((m) => [m.id, m])),
+      motors: new Map([...(data?.motors ?? []), ...ownMotors.map((o) => o.item)].map((m) => [m.id, m])),
       converters: new Map(data?.converters.map((c) => [c.id, c])),
     }),
-    [data],
+    [data, ownMotors],
   );
 }

@@ -1,0 +1,40 @@
+import { describe, expect, it } from "vitest";
+import { readCsv } from "../../lib/csv";
+import { guessMapping, readMotors } from "./plate";
+
+const heads = "Motor;kW;Voltage;Current A;No-load current A;Hz;Speed rpm;Efficiency %;cos phi;Poles;Max speed";
+const table = readCsv(`${heads}
+mill 1;45;400;80,4;32;50;1479;94,2;0,858;4;3000
+mill 2;55;400;97;;50;1482;94,6;0,86;4;
+mill 3;75;400;many;;50;1485;95;0,86;4;`);
+
+describe("motors from a list", () => {
+  it("finds the columns by their names, each once", () => {
+    expect(guessMapping(table.heads)).toEqual({
+      name: 0,
+      ratedPowerKw: 1,
+      ratedVoltageV: 2,
+      ratedCurrentA: 3,
+      noLoadCurrentA: 4,
+      ratedFrequencyHz: 5,
+      ratedSpeedRpm: 6,
+      efficiencyPct: 7,
+      powerFactor: 8,
+      poles: 9,
+      maxSpeedRpm: 10,
+    });
+  });
+
+  it("reads good rows and names the bad one", () => {
+    const rows = readMotors(table.rows, guessMapping(table.heads), "cage-induction", new Set(["own-1"]));
+    expect(rows.map((r) => r.ok)).toEqual([true, true, false]);
+    expect(rows[0]).toMatchObject({ motor: { id: "own-2", name: "mill 1", ratedCurrentA: 80.4, noLoadCurrentA: 32 } });
+    expect(rows[1]).toMatchObject({ motor: { id: "own-3", noLoadCurrentA: null, maxSpeedRpm: null } });
+    expect(rows[2]).toEqual({ ok: false, problem: "row 3: current at that voltage is “many”" });
+  });
+
+  it("names a needed column that the list lacks", () => {
+    const rows = readMotors([["x", "45"]], { name: 0, ratedPowerKw: 1 }, "cage-induction", new Set());
+    expect(rows[0]).toEqual({ ok: false, problem: "row 1: voltage is “”" });
+  });
+});

@@ -1,0 +1,125 @@
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Motors;
+
+/// <summary>A real motor of the project, from its data plate or a list. What a plate does not say may stay open.</summary>
+/// <param name="Id">Stable key, unique in the project and not one of the catalogue's.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="Technology">Kind of motor.</param>
+/// <param name="EfficiencyClass">IE class as printed, or a dash.</param>
+/// <param name="RatedPowerKw">Shaft power, kW.</param>
+/// <param name="RatedVoltageV">Voltage to which the current belongs, V; of a DC motor the armature's.</param>
+/// <param name="DeltaVoltageV">Voltage in delta when the plate has two, V.</param>
+/// <param name="RatedFrequencyHz">Frequency, Hz; not used for DC.</param>
+/// <param name="RatedSpeedRpm">Speed, rpm.</param>
+/// <param name="RatedCurrentA">Current at the rated voltage, A.</param>
+/// <param name="EfficiencyPct">Efficiency, %.</param>
+/// <param name="PowerFactor">Power factor; checked against the rest of the plate, which decides.</param>
+/// <param name="Poles">Number of poles.</param>
+/// <param name="BreakdownTorquePu">Breakdown over rated torque.</param>
+/// <param name="NoLoadCurrentA">Measured no-load current at rated voltage, A; replaces the estimate.</param>
+/// <param name="BackEmfVPerKrpm">Voltage of the magnets, V line to line at 1000 rpm.</param>
+/// <param name="InertiaKgM2">Rotor inertia, kg·m².</param>
+/// <param name="MaxSpeedRpm">Mechanical limit, rpm.</param>
+/// <param name="ShaftHeightMm">Shaft height, mm.</param>
+/// <param name="LengthMm">Length, mm.</param>
+/// <param name="MassKg">Mass, kg.</param>
+/// <param name="PriceIndex">Price in index points; 0 for one that is there already.</param>
+public sealed record OwnMotor(
+    string Id,
+    string Name,
+    MotorTechnology Technology,
+    string EfficiencyClass,
+    double RatedPowerKw,
+    double RatedVoltageV,
+    Given DeltaVoltageV,
+    double RatedFrequencyHz,
+    double RatedSpeedRpm,
+    double RatedCurrentA,
+    double EfficiencyPct,
+    double PowerFactor,
+    int Poles,
+    Given BreakdownTorquePu,
+    Given NoLoadCurrentA,
+    Given BackEmfVPerKrpm,
+    Given InertiaKgM2,
+    Given MaxSpeedRpm,
+    Given ShaftHeightMm,
+    Given LengthMm,
+    Given MassKg,
+    Given PriceIndex)
+{
+    /// <summary>Largest contradiction between power, voltage, current, efficiency and power factor that a rounded plate may show.</summary>
+    public const double PlateTolerancePu = 0.05;
+
+    /// <summary>
+    /// Power factor that the rest of the plate implies, P/(√3·U·I·η); for DC 1. It decides, since plates round the printed one
+    /// the most.
+    /// </summary>
+    public double ImpliedPowerFactor => Technology == MotorTechnology.DcSeparatelyExcited
+        ? 1
+        : RatedPowerKw * 1e3 / (Math.Sqrt(3) * RatedVoltageV * RatedCurrentA * EfficiencyPct / 100);
+
+    /// <summary>Names of what was left open and is taken from the generic motor of the same kind next in size.</summary>
+    public IReadOnlyList<string> Assumed()
+    {
+        var names = new List<string> { "division of the losses" };
+        void Open(Given value, string name)
+        {
+            if (!value.IsKnown)
+            {
+                names.Add(name);
+            }
+        }
+
+        Open(BreakdownTorquePu, "breakdown torque");
+        Open(InertiaKgM2, "inertia");
+        Open(MaxSpeedRpm, "mechanical speed limit");
+        Open(ShaftHeightMm, "shaft height");
+        Open(LengthMm, "length");
+        Open(MassKg, "mass");
+        Open(PriceIndex, "price");
+        if (Technology is MotorTechnology.PermanentMagnet or MotorTechnology.Servo)
+        {
+            Open(BackEmfVPerKrpm, "voltage of the magnets");
+        }
+
+        return names;
+    }
+
+    /// <summary>The motor as an item, with <see cref="Assumed"/> filled in from a generic motor of the same kind.</summary>
+    /// <param name="generic">All generic motors.</param>
+    public MotorItem Item(IEnumerable<MotorItem> generic)
+    {
+        var like = generic.Where(m => m.Technology == Technology)
+            .OrderBy(m => Math.Abs(Math.Log(m.Plate.RatedPowerW / (RatedPowerKw * 1e3))))
+            .ThenBy(m => Math.Abs(m.Poles - Poles))
+            .ThenBy(m => Math.Abs(m.Plate.Efficiency - (EfficiencyPct / 100)))
+            .First();
+        var magnetising = NoLoadCurrentA.IsKnown
+            ? NoLoadCurrentA.Value / RatedCurrentA
+            : Technology == MotorTechnology.CageInduction ? 0 : like.Plate.MagnetisingPu;
+        var plate = new MotorPlate(
+            RatedPowerKw * 1e3,
+            RatedVoltageV,
+            RatedFrequencyHz,
+            RatedSpeedRpm,
+            RatedCurrentA,
+            EfficiencyPct / 100,
+            Math.Min(1, ImpliedPowerFactor),
+            Poles,
+            Or(BreakdownTorquePu, like.Plate.BreakdownTorquePu),
+            Or(InertiaKgM2, like.Plate.InertiaKgM2),
+            Or(MaxSpeedRpm, Math.Max(like.Plate.MaxSpeedRpm, RatedSpeedRpm)),
+            like.Plate.Split,
+            Technology,
+            Or(DeltaVoltageV, 0),
+            magnetising,
+            Or(BackEmfVPerKrpm, like.Plate.BackEmfVPerKrpm));
+        var height = ShaftHeightMm.IsKnown ? FormattableString.Invariant($"{ShaftHeightMm.Value:0}") : like.Frame;
+        return new MotorItem(
+            Id, "own", EfficiencyClass, Poles, height, Or(LengthMm, like.LengthMm), Or(MassKg, like.MassKg), Or(PriceIndex, like.PriceIndex), plate, Name);
+    }
+
+    private static double Or(Given value, double generic) => value.IsKnown ? value.Value : generic;
+}
