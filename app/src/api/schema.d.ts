@@ -787,6 +787,7 @@ export interface components {
             truePowerFactor: number;
             /** Format: double */
             linkVoltageV: number;
+            phases: components["schemas"]["PhaseCurrent"][];
             waveform: components["schemas"]["WavePoint"][];
             orders: components["schemas"]["WaveOrder"][];
         };
@@ -1139,6 +1140,15 @@ export interface components {
         };
         /** @enum {unknown} */
         PccLocation: "transformer-primary" | "bus";
+        PhaseCurrent: {
+            phase: string;
+            /** Format: double */
+            fundamentalA: number;
+            /** Format: double */
+            rmsA: number;
+            /** Format: double */
+            thdiPct: number;
+        };
         PlantSpecification: {
             name: string;
             site: components["schemas"]["Site"];
@@ -1263,8 +1273,11 @@ export interface components {
             /** Format: double */
             frequencyHz: number;
             strength: components["schemas"]["SourceStrength"];
+            unbalancePct: components["schemas"]["Given"];
+            backgroundV5Pct: components["schemas"]["Given"];
+            backgroundV7Pct: components["schemas"]["Given"];
         };
-        SourceStrength: components["schemas"]["SourceStrengthNotStated"] | components["schemas"]["SourceStrengthAssumedInfinite"] | components["schemas"]["SourceStrengthFaultLevel"];
+        SourceStrength: components["schemas"]["SourceStrengthNotStated"] | components["schemas"]["SourceStrengthAssumedInfinite"] | components["schemas"]["SourceStrengthFaultLevel"] | components["schemas"]["SourceStrengthGenerator"];
         SourceStrengthAssumedInfinite: {
             /** @enum {string} */
             kind: "assumed-infinite";
@@ -1273,6 +1286,13 @@ export interface components {
             /** @enum {string} */
             kind: "fault-level";
             shortCircuitMva: components["schemas"]["Given"];
+            xrRatio: components["schemas"]["Given"];
+        };
+        SourceStrengthGenerator: {
+            /** @enum {string} */
+            kind: "generator";
+            ratedKva: components["schemas"]["Given"];
+            subtransientPct: components["schemas"]["Given"];
             xrRatio: components["schemas"]["Given"];
         };
         SourceStrengthNotStated: {

@@ -102,8 +102,8 @@ public sealed class Assessor
             shaft?.PowerW,
             shaft?.SpeedRpm,
             study.Model.Converter?.SiteCurrentA,
-            front?.PhaseA.RmsA,
-            front?.PhaseA.ThdiPct,
+            front?.LoadedPhase.RmsA,
+            front?.WorstPhase.ThdiPct,
             chosen?.Year.EnergyKwh,
             chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear);
     }

@@ -34,7 +34,10 @@ public sealed record BusNetwork(Complex SourceOhm, Complex TransformerOhm, doubl
             SourceStrength.AssumedInfinite => new BusNetwork(Complex.Zero, transformer, voltage, plant.Source.FrequencyHz, true),
             SourceStrength.FaultLevel f when !MissingOf(f).Any() => new BusNetwork(
                 FaultLevel.SourceImpedance(voltage, f.ShortCircuitMva.Value, f.XrRatio.Value), transformer, voltage, plant.Source.FrequencyHz, false),
-            SourceStrength.FaultLevel => null,
+            SourceStrength.Generator g when !MissingOf(g).Any() => new BusNetwork(
+                FaultLevel.SourceImpedance(voltage, g.RatedKva.Value / 1e3 / (g.SubtransientPct.Value / 100), g.XrRatio.Value),
+                transformer, voltage, plant.Source.FrequencyHz, false),
+            SourceStrength.FaultLevel or SourceStrength.Generator => null,
             _ => throw new InvalidOperationException("Unknown source strength."),
         };
     }
@@ -47,8 +50,27 @@ public sealed record BusNetwork(Complex SourceOhm, Complex TransformerOhm, doubl
         {
             SourceStrength.NotStated => ["fault level of the source (or assume it infinite)"],
             SourceStrength.FaultLevel f => MissingOf(f),
+            SourceStrength.Generator g => MissingOf(g),
             _ => [],
         };
+    }
+
+    private static IEnumerable<string> MissingOf(SourceStrength.Generator generator)
+    {
+        if (!generator.RatedKva.IsKnown)
+        {
+            yield return "rated power of the generator";
+        }
+
+        if (!generator.SubtransientPct.IsKnown)
+        {
+            yield return "subtransient reactance of the generator";
+        }
+
+        if (!generator.XrRatio.IsKnown)
+        {
+            yield return "X/R of the generator";
+        }
     }
 
     private static IEnumerable<string> MissingOf(SourceStrength.FaultLevel fault)

@@ -12,6 +12,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="MatchMagnetisingPct">Least magnetising current in per cent of the converter's rated current.</param>
 /// <param name="MatchCurrentPct">Least motor current in per cent of the converter's rated current.</param>
 /// <param name="TransformerLoadingPct">Highest loading of a transformer, %.</param>
+/// <param name="UnbalancePct">Highest unbalance of the supply, %.</param>
 /// <param name="BestAlternativePct">By how much the chosen alternative may cost more than the best, %.</param>
 /// <param name="LinkRatingV">Highest link voltage a converter stands, V.</param>
 /// <param name="WaveSpeedMPerUs">Speed of a wave on a motor cable, m/µs.</param>
@@ -33,6 +34,7 @@ public sealed record DefaultsInForce(
     double MatchMagnetisingPct,
     double MatchCurrentPct,
     double TransformerLoadingPct,
+    double UnbalancePct,
     double BestAlternativePct,
     double LinkRatingV,
     double WaveSpeedMPerUs,
@@ -61,6 +63,7 @@ public sealed record DefaultsInForce(
             Of("match-magnetising-pct"),
             Of("match-current-pct"),
             Of("transformer-loading-pct"),
+            Of("unbalance-pct"),
             Of("best-alternative-pct"),
             Of("link-rating-v"),
             Of("cable-wave-m-per-us"),

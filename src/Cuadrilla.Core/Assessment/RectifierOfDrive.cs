@@ -1,6 +1,8 @@
 using System.Numerics;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment;
 
@@ -15,7 +17,7 @@ internal static class RectifierOfDrive
     private const double LogarithmicStep = 0.004;
 
     public static RectifierInput Input(
-        ConverterItem item, BusNetwork network, double emfV, Complex feederOhm, double dcLoadW, double allDcLoadW)
+        ConverterItem item, Source source, BusNetwork network, double emfV, Complex feederOhm, double dcLoadW, double allDcLoadW)
     {
         var omega = 2 * Math.PI * network.FrequencyHz;
         var ratio = Math.Exp(LogarithmicStep * Math.Round(Math.Log(allDcLoadW / dcLoadW) / LogarithmicStep));
@@ -29,6 +31,12 @@ internal static class RectifierOfDrive
             item.DcChokeH(network.FrequencyHz),
             item.ChokePct > 0 ? item.DcChokeResistanceOhm : 0,
             item.DcCapacitanceUf * 1e-6,
-            dcLoadW);
+            dcLoadW,
+            DcLoadModel.ConstantPower,
+            Or0(source.UnbalancePct) / 100,
+            Or0(source.BackgroundV5Pct) / 100,
+            Or0(source.BackgroundV7Pct) / 100);
     }
+
+    private static double Or0(Given value) => value.IsKnown ? value.Value : 0;
 }

@@ -39,7 +39,7 @@ internal static class ScenarioStudy
         Parallel.For(0, running.Count, i =>
         {
             var (model, point) = running[i];
-            var input = RectifierOfDrive.Input(model.Converter!.Item, network, emfV, model.Feeder!.Value, point.DcLoadW, allDcW);
+            var input = RectifierOfDrive.Input(model.Converter!.Item, plant.Source, network, emfV, model.Feeder!.Value, point.DcLoadW, allDcW);
             drives[i] = new DriveInScenario(model.Id, point, rectifier(input), input);
         });
         return Sum(plant, scenario, network, running, drives, linearA, allDcW);
@@ -55,13 +55,13 @@ internal static class ScenarioStudy
         double allDcW)
     {
         var unsettled = new List<string>();
-        var currents = new List<IReadOnlyList<Complex>>(drives.Length);
+        var fronts = new List<RectifierResult.SteadyState>(drives.Length);
         for (var i = 0; i < drives.Length; i++)
         {
             switch (drives[i].Front)
             {
                 case RectifierResult.SteadyState steady:
-                    currents.Add(steady.PhaseA.Orders);
+                    fronts.Add(steady);
                     break;
                 case RectifierResult.NoSteadyState none:
                     unsettled.Add($"{running[i].Model.Input.DrivePoint.Tag}: {none.Reason}{Cure(none)}");
@@ -75,7 +75,13 @@ internal static class ScenarioStudy
         var ratio = atPrimary ? plant.Bus.NominalVoltageV / plant.Source.NominalVoltageV : 1;
         var pccOhm = atPrimary ? network.SourceOhm / (ratio * ratio) : network.BusOhm;
         var pccVoltage = atPrimary ? plant.Source.NominalVoltageV : plant.Bus.NominalVoltageV;
-        var pcc = PccStudy.Run(new PccStudy.Input(currents, linearA, ratio, pccOhm, pccVoltage));
+
+        // With unbalance the phases differ; the worst is judged. Balanced, one stands for all.
+        var phases = fronts.Count == 0 || fronts.All(f => f.IsBalanced) ? 1 : 3;
+        var pcc = Enumerable.Range(0, phases)
+            .Select(k => PccStudy.Run(new PccStudy.Input(
+                [.. fronts.Select(f => f.Phases[k].Orders)], linearA * Complex.FromPolarCoordinates(1, -k * 2 * Math.PI / 3), ratio, pccOhm, pccVoltage)))
+            .MaxBy(r => r.HarmonicA)!;
         var busFundamental = pcc.FundamentalA / ratio;
         var busRms = pcc.RmsA / ratio;
         var orders = pcc.CurrentA.Select((a, index) => new WindingHeat.OrderCurrent(index + 1, a.Magnitude / ratio));

@@ -6,7 +6,26 @@ namespace Cuadrilla.Core.Plant;
 /// <param name="NominalVoltageV">Line-to-line voltage, V, 100 to 200,000.</param>
 /// <param name="FrequencyHz">45 to 65 Hz.</param>
 /// <param name="Strength">How strong it is.</param>
-public sealed record Source(double NominalVoltageV, double FrequencyHz, SourceStrength Strength);
+/// <param name="UnbalancePct">Negative-sequence voltage, % of the positive; unknown: none is reckoned with, and said.</param>
+/// <param name="BackgroundV5Pct">Fifth-order voltage without this plant, % of nominal, angle 0; unknown likewise.</param>
+/// <param name="BackgroundV7Pct">Seventh-order voltage likewise.</param>
+public sealed record Source(
+    double NominalVoltageV, double FrequencyHz, SourceStrength Strength, Given UnbalancePct, Given BackgroundV5Pct, Given BackgroundV7Pct)
+{
+    /// <summary>Names of disturbances that have not been stated.</summary>
+    public IEnumerable<string> NotStated()
+    {
+        if (!UnbalancePct.IsKnown)
+        {
+            yield return "unbalance";
+        }
+
+        if (!BackgroundV5Pct.IsKnown || !BackgroundV7Pct.IsKnown)
+        {
+            yield return "background distortion";
+        }
+    }
+}
 
 /// <summary>What is known of the source's fault level.</summary>
 public abstract record SourceStrength
@@ -27,6 +46,12 @@ public abstract record SourceStrength
     /// <param name="ShortCircuitMva">Three-phase short-circuit power, MVA, &gt; 0.</param>
     /// <param name="XrRatio">Reactance over resistance, 0.1 to 100.</param>
     public sealed record FaultLevel(Given ShortCircuitMva, Given XrRatio) : SourceStrength;
+
+    /// <summary>A generator instead of a public supply.</summary>
+    /// <param name="RatedKva">Rated power, kVA, &gt; 0.</param>
+    /// <param name="SubtransientPct">Subtransient reactance X″d, % of the rated impedance.</param>
+    /// <param name="XrRatio">Reactance over resistance, 0.1 to 100.</param>
+    public sealed record Generator(Given RatedKva, Given SubtransientPct, Given XrRatio) : SourceStrength;
 }
 
 /// <summary>A two-winding transformer.</summary>

@@ -60,6 +60,16 @@ public static class SpecificationValidation
             p.Number("/source/strength/xrRatio", "X/R of the source", fault.XrRatio, 0.1, 100, string.Empty);
         }
 
+        if (plant.Source.Strength is SourceStrength.Generator generator)
+        {
+            p.Number("/source/strength/ratedKva", "Generator rating", generator.RatedKva, 1, 500_000, "kVA");
+            p.Number("/source/strength/subtransientPct", "Subtransient reactance", generator.SubtransientPct, 3, 60, "%");
+            p.Number("/source/strength/xrRatio", "X/R of the generator", generator.XrRatio, 0.1, 100, string.Empty);
+        }
+
+        p.Number("/source/unbalancePct", "Unbalance", plant.Source.UnbalancePct, 0, 10, "%");
+        p.Number("/source/backgroundV5Pct", "Background 5th", plant.Source.BackgroundV5Pct, -15, 15, "%");
+        p.Number("/source/backgroundV7Pct", "Background 7th", plant.Source.BackgroundV7Pct, -15, 15, "%");
         var transformer = plant.Transformer;
         p.Number("/transformer/ratedKva", "Transformer rating", transformer.RatedKva, 1, 100_000, "kVA");
         p.Number("/transformer/ukPct", "Short-circuit voltage", transformer.UkPct, 0.5, 25, "%");

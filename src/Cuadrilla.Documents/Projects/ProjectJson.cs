@@ -24,6 +24,7 @@ public static class ProjectJson
             (typeof(SourceStrength.NotStated), "not-stated"),
             (typeof(SourceStrength.AssumedInfinite), "assumed-infinite"),
             (typeof(SourceStrength.FaultLevel), "fault-level"),
+            (typeof(SourceStrength.Generator), "generator"),
         ],
         [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
         [typeof(ConverterChoice)] = [(typeof(ConverterChoice.NotChosen), "not-chosen"), (typeof(ConverterChoice.FromCatalogue), "catalogue")],

@@ -59,6 +59,7 @@ public sealed record LineupSheet(
         var source = plant.Source.Strength switch
         {
             SourceStrength.FaultLevel { ShortCircuitMva.IsKnown: true, XrRatio.IsKnown: true } f => $"{Text.N(f.ShortCircuitMva.Value)} MVA, X/R {Text.N(f.XrRatio.Value)}",
+            SourceStrength.Generator { RatedKva.IsKnown: true, SubtransientPct.IsKnown: true } g => $"generator {Text.N(g.RatedKva.Value)} kVA, X″d {Text.N(g.SubtransientPct.Value)} %",
             SourceStrength.AssumedInfinite => "assumed infinite (optimistic for distortion)",
             _ => "fault level not stated",
         };

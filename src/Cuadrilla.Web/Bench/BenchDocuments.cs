@@ -28,6 +28,7 @@ internal sealed record LineCurrentDocument(
     double DisplacementPowerFactor,
     double TruePowerFactor,
     double LinkVoltageV,
+    IReadOnlyList<PhaseCurrent> Phases,
     IReadOnlyList<WavePoint> Waveform,
     IReadOnlyList<WaveOrder> Orders)
 {
@@ -43,7 +44,7 @@ internal sealed record LineCurrentDocument(
         if (drive.Front is not RectifierResult.SteadyState steady)
         {
             var reason = ((RectifierResult.NoSteadyState)drive.Front).Reason;
-            return new LineCurrentDocument(scenario.ScenarioName, reason, 0, 0, 0, 0, 0, 0, [], []);
+            return new LineCurrentDocument(scenario.ScenarioName, reason, 0, 0, 0, 0, 0, 0, [], [], []);
         }
 
         var phase = steady.PhaseA;
@@ -57,7 +58,7 @@ internal sealed record LineCurrentDocument(
             .Select(h => new WaveOrder(h, phase.Orders[h - 1].Magnitude, 100 * phase.Orders[h - 1].Magnitude / phase.FundamentalA));
         return new LineCurrentDocument(
             scenario.ScenarioName, null, phase.FundamentalA, phase.RmsA, phase.ThdiPct, phase.DisplacementPowerFactor, phase.TruePowerFactor,
-            steady.DcVoltageMeanV, [.. waveform], [.. orders]);
+            steady.DcVoltageMeanV, [.. steady.Phases.Select((p, i) => new PhaseCurrent("ABC"[i..(i + 1)], p.FundamentalA, p.RmsA, p.ThdiPct))], [.. waveform], [.. orders]);
     }
 }
 
@@ -88,3 +89,6 @@ internal sealed record AlternativeDocument(
 
 /// <summary>Line power of an alternative at a point of the duty.</summary>
 internal sealed record AlternativePoint(double LevelPu, double HoursPerYear, double LineKw);
+
+/// <summary>Line current of one phase.</summary>
+internal sealed record PhaseCurrent(string Phase, double FundamentalA, double RmsA, double ThdiPct);

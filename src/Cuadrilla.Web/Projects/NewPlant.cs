@@ -15,7 +15,7 @@ internal static class NewPlant
         name,
         new Site(0, 40, 5),
         new Tariff("EUR", 0.12, 0, 0.25, 100, 10, 6),
-        new Source(20_000, 50, new SourceStrength.NotStated()),
+        new Source(20_000, 50, new SourceStrength.NotStated(), Given.Unknown, Given.Unknown, Given.Unknown),
         new Transformer(1000, 6, 10, 1.2, Given.Unknown),
         new Bus("400 V bus", 400, 0, 0.9, Given.Unknown),
         PccLocation.Bus,

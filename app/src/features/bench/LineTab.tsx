@@ -6,6 +6,9 @@ import { n } from "../../lib/format";
 import { FigureList, Missing } from "./FigureList";
 import type { Reasoned } from "./ReasonSheet";
 
+const isUnbalanced = (phases: readonly { readonly rmsA: number }[]) =>
+  Math.max(...phases.map((p) => p.rmsA)) > 1.001 * Math.min(...phases.map((p) => p.rmsA));
+
 /** Line current: one cycle and its spectrum, solved with the other drives of the bus. */
 export function LineTab({
   bench,
@@ -65,6 +68,27 @@ export function LineTab({
           <Line dataKey="currentA" stroke={plum} strokeWidth={1.8} dot={false} isAnimationActive={false} />
         </ComposedChart>
       </Frame>
+      {isUnbalanced(line.phases) && (
+        <table className="table">
+          <caption className="text-left text-[12px] text-soft">The phases differ; the worst is judged.</caption>
+          <thead>
+            <tr>
+              <th>phase</th>
+              <th className="num">rms A</th>
+              <th className="num">THDi %</th>
+            </tr>
+          </thead>
+          <tbody>
+            {line.phases.map((ph) => (
+              <tr key={ph.phase}>
+                <td>{ph.phase}</td>
+                <td className="num">{n(ph.rmsA)}</td>
+                <td className="num">{n(ph.thdiPct)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
       <Frame
         title="Spectrum"
         legend={[{ name: "% of the fundamental", colour: plum, shape: "bar" }]}

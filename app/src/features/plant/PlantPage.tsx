@@ -1,4 +1,4 @@
-import type { Check } from "../../api/client";
+import type { Check, Specification } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { n } from "../../lib/format";
 import { quantities } from "../../lib/units";
@@ -6,6 +6,19 @@ import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
 import { DefaultsTable } from "./DefaultsTable";
 import { ScenarioGrid } from "./ScenarioGrid";
+
+type Strength = Specification["source"]["strength"];
+
+function strengthOf(kind: Strength["kind"]): Strength {
+  switch (kind) {
+    case "fault-level":
+      return { kind, shortCircuitMva: null, xrRatio: null };
+    case "generator":
+      return { kind, ratedKva: null, subtransientPct: null, xrRatio: null };
+    default:
+      return { kind };
+  }
+}
 
 /** Source, transformer, bus, site, tariff, scenarios and the limits in force. */
 export function PlantPage({ onReason }: { readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void }) {
@@ -50,6 +63,7 @@ export function PlantPage({ onReason }: { readonly onReason: (check: Pick<Check,
             choices={{
               "not-stated": "not stated yet",
               "fault-level": "fault level stated",
+              generator: "generator",
               "assumed-infinite": "assume infinite (optimistic)",
             }}
             note={
@@ -57,9 +71,7 @@ export function PlantPage({ onReason }: { readonly onReason: (check: Pick<Check,
                 ? "The transformer alone limits the fault current; optimistic for distortion."
                 : undefined
             }
-            onCommit={(kind) =>
-              source({ strength: kind === "fault-level" ? { kind, shortCircuitMva: null, xrRatio: null } : { kind } })
-            }
+            onCommit={(kind) => source({ strength: strengthOf(kind) })}
           />
           {strength.kind === "fault-level" && (
             <>
@@ -79,6 +91,55 @@ export function PlantPage({ onReason }: { readonly onReason: (check: Pick<Check,
               />
             </>
           )}
+          {strength.kind === "generator" && (
+            <>
+              <QuantityField
+                label="Generator"
+                optional
+                quantity={quantities.ratingKva}
+                value={strength.ratedKva}
+                onCommit={(v) => source({ strength: { ...strength, ratedKva: v } })}
+              />
+              <QuantityField
+                label="Subtransient X″d"
+                optional
+                quantity={quantities.percent}
+                value={strength.subtransientPct}
+                onCommit={(v) => source({ strength: { ...strength, subtransientPct: v } })}
+              />
+              <QuantityField
+                label="X/R"
+                optional
+                quantity={quantities.plain}
+                value={strength.xrRatio}
+                onCommit={(v) => source({ strength: { ...strength, xrRatio: v } })}
+              />
+            </>
+          )}
+          <QuantityField
+            label="Unbalance"
+            optional
+            placeholder="none stated"
+            quantity={quantities.percent}
+            value={s.source.unbalancePct}
+            onCommit={(v) => source({ unbalancePct: v })}
+          />
+          <QuantityField
+            label="Background 5th"
+            optional
+            placeholder="none stated"
+            quantity={quantities.percent}
+            value={s.source.backgroundV5Pct}
+            onCommit={(v) => source({ backgroundV5Pct: v })}
+          />
+          <QuantityField
+            label="Background 7th"
+            optional
+            placeholder="none stated"
+            quantity={quantities.percent}
+            value={s.source.backgroundV7Pct}
+            onCommit={(v) => source({ backgroundV7Pct: v })}
+          />
           <ChoiceField
             label="Common coupling"
             value={s.pcc}

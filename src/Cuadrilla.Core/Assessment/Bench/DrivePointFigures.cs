@@ -53,7 +53,8 @@ public static class DrivePointFigures
 
     private static IEnumerable<Figure> Front(DriveInScenario drive, RectifierResult.SteadyState steady, ScenarioResult scenario)
     {
-        var phase = steady.PhaseA;
+        // The worst phase of an unbalanced supply is judged.
+        var phase = steady.IsBalanced ? steady.PhaseA : steady.WorstPhase;
         var input = drive.FrontInput;
         var source = "docs/methods/rectifier.md: periodic steady state of the circuit, exact switching instants";
         IReadOnlyList<ReasonInput> inputs =
@@ -64,8 +65,8 @@ public static class DrivePointFigures
             Text.In("link capacitance", 1e6 * input.DcCapacitanceF, "µF", "catalogue converter"),
             Text.In("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
         ];
-        yield return new Figure("line-current", "Line current, rms", phase.RmsA, "A", new Reason(
-            "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(phase.FundamentalA)}·√(1 + {Text.N(phase.ThdiPct / 100)}²) ≈ {Text.N(phase.RmsA)} A", source, inputs));
+        yield return new Figure("line-current", steady.IsBalanced ? "Line current, rms" : "Line current of the most loaded phase, rms", steady.LoadedPhase.RmsA, "A", new Reason(
+            "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(steady.LoadedPhase.FundamentalA)}·√(1 + {Text.N(steady.LoadedPhase.ThdiPct / 100)}²) ≈ {Text.N(steady.LoadedPhase.RmsA)} A", source, inputs));
         yield return new Figure("thdi", "Distortion of the line current (THDi)", phase.ThdiPct, "%", new Reason(
             "THDi = 100·√(ΣI_h²)/I_1, h = 2…50", $"I_1 = {Text.N(phase.FundamentalA)} A, THDi = {Text.N(phase.ThdiPct)} %; not the TDD of the PCC", source, inputs));
         yield return new Figure("power-factor", "True power factor", phase.TruePowerFactor, string.Empty, new Reason(

@@ -76,8 +76,8 @@ public static class LossChain
         var resistance = model.Feeder!.Value.Real;
         if (drive.Front is RectifierResult.SteadyState steady)
         {
-            var rms = steady.PhaseA.RmsA;
-            var loss = 3 * resistance * rms * rms;
+            var loss = resistance * steady.Phases.Sum(p => p.RmsA * p.RmsA);
+            var rms = Math.Sqrt(steady.Phases.Average(p => p.RmsA * p.RmsA));
             return ("feeder", "Feeder", loss, new Reason(
                 "P = 3·R·I_rms², harmonics included",
                 $"3·{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² = {Text.N(loss)} W",

@@ -24,6 +24,7 @@ internal static class PlantChecks
         PccDemand? demand,
         IReadOnlyList<string> incomplete)
     {
+        yield return Unbalance(plant, defaults);
         List<string> missing = [.. BusNetwork.Missing(plant), .. incomplete, .. scenarios.SelectMany(s => s.Unsettled).Distinct()];
         yield return missing.Count > 0
             ? Check.Lacking(LoadingId, string.Empty, BoardRow.Plant, LoadingTitle, missing)
@@ -54,6 +55,26 @@ internal static class PlantChecks
         yield return Tdd(data.PccLimits, defaults, scenarios, demand!);
         yield return Orders(data.PccLimits, defaults, scenarios, demand!);
         yield return Voltage(plant, data.PccLimits, defaults, network!, scenarios);
+    }
+
+    private static Check Unbalance(PlantSpecification plant, DefaultsInForce defaults)
+    {
+        const string id = "supply.unbalance";
+        const string title = "Unbalance of the supply";
+        if (!plant.Source.UnbalancePct.IsKnown)
+        {
+            return Check.NotConcerned(id, string.Empty, BoardRow.Plant, title, "no unbalance has been stated; none is reckoned with");
+        }
+
+        var unbalance = plant.Source.UnbalancePct.Value;
+        return CheckWriter.Judged(
+            id, string.Empty, BoardRow.Plant, title, unbalance, defaults.UnbalancePct, "%", LimitSense.AtMost, defaults.TightMarginPct,
+            "Relief: spread the single-phase loads; diode front ends with choke stand unbalance better than those without.",
+            new Reason(
+                "U_2/U_1 ≤ limit",
+                $"{Text.N(unbalance)} % against {Text.N(defaults.UnbalancePct)} %; each front end is solved with it, the worst phase is judged",
+                "IEC 61000-2-4; motors on the line: IEC 60034-26",
+                [Text.In("negative-sequence voltage", unbalance, "%", "source")]));
     }
 
     private static Check Loading(PlantSpecification plant, DefaultsInForce defaults, IReadOnlyList<ScenarioResult> scenarios)

@@ -28,7 +28,8 @@ internal static class SupplyDataCheck
             LimitSense.AtMost, Given.Unknown, string.Empty, assumed ? "Relief: ask the network operator for the fault level." : string.Empty,
             new Reason(
                 "every impedance from source to converter is known",
-                assumed ? "the source was assumed infinite: optimistic for distortion" : "nothing missing, nothing assumed",
+                (assumed ? "the source was assumed infinite: optimistic for distortion" : "nothing missing")
+                    + (plant.Source.NotStated().Any() ? "; not stated and taken as none: " + string.Join(", ", plant.Source.NotStated()) : string.Empty),
                 "docs/methods/pcc.md",
                 []));
     }

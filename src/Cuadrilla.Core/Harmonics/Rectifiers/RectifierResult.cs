@@ -35,6 +35,12 @@ public abstract record RectifierResult
 
         /// <summary>The phase with the largest total harmonic distortion.</summary>
         public LineCurrent WorstPhase => Phases.MaxBy(p => p.ThdiPct)!;
+
+        /// <summary>The phase with the largest rms current.</summary>
+        public LineCurrent LoadedPhase => Phases.MaxBy(p => p.RmsA)!;
+
+        /// <summary>True when the phases carry the same.</summary>
+        public bool IsBalanced => Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < 1e-6 * Phases[0].RmsA;
     }
 
     /// <summary>No state repeats itself every cycle, so no spectrum is given.</summary>
