@@ -319,3 +319,22 @@ test("ten motors come from a CSV, its bad row is named, the rest come in", async
     "M10",
   ]);
 });
+
+test("the single-line diagram is live, leads to entries and cells, and is saved as SVG", async ({ page, request }) => {
+  await open(page, await importDemo(request), "/plant");
+  const diagram = page.getByRole("region", { name: "Single-line diagram" }).first();
+  await expect(diagram.getByRole("button", { name: /Transformer, 1600 kVA/ })).toBeVisible();
+  await diagram.getByRole("button", { name: /Transformer/ }).click();
+  await expect(page.getByLabel("Rating", { exact: true })).toBeFocused();
+  await page.getByLabel("Rating", { exact: true }).fill("2000");
+  await page.getByLabel("Rating", { exact: true }).press("Enter");
+  await expect(diagram.getByRole("button", { name: /Transformer, 2000 kVA/ })).toBeVisible();
+  const saved = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save as SVG" }).click();
+  const svg = readFileSync(await (await saved).path(), "utf8");
+  expect(svg).toContain("2000 kVA");
+  expect(svg).toContain("DP-16");
+  await diagram.getByRole("button", { name: /DP-02 motor, Fails/ }).focus();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { name: /DP-02 Exhaust fan · motor/ })).toBeVisible();
+});

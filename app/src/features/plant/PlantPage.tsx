@@ -2,10 +2,22 @@ import type { Check, Specification } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { n } from "../../lib/format";
 import { quantities } from "../../lib/units";
+import type { Selection } from "../board/selection";
 import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
 import { DefaultsTable } from "./DefaultsTable";
+import { LineDiagram } from "./LineDiagram";
 import { ScenarioGrid } from "./ScenarioGrid";
+
+// The entry that an element of the diagram stands for.
+function focusEntry(label: string): void {
+  for (const candidate of document.querySelectorAll("main label")) {
+    if (candidate.textContent === label && candidate instanceof HTMLLabelElement) {
+      candidate.control?.focus();
+      return;
+    }
+  }
+}
 
 type Strength = Specification["source"]["strength"];
 
@@ -21,7 +33,13 @@ function strengthOf(kind: Strength["kind"]): Strength {
 }
 
 /** Source, transformer, bus, site, tariff, scenarios and the limits in force. */
-export function PlantPage({ onReason }: { readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void }) {
+export function PlantPage({
+  onReason,
+  onCell,
+}: {
+  readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void;
+  readonly onCell: (selection: Selection) => void;
+}) {
   const { project, edit } = useProject();
   const s = project.specification;
   const supply = project.assessment.supply;
@@ -37,6 +55,7 @@ export function PlantPage({ onReason }: { readonly onReason: (check: Pick<Check,
   return (
     <div className="p-4">
       <h2 className="text-[17px] font-bold">Plant and supply</h2>
+      <LineDiagram onCell={onCell} onEntry={focusEntry} />
       <div className="grid grid-cols-2 gap-x-8 xl:grid-cols-3">
         <section>
           <h3 className="section-title">Source</h3>

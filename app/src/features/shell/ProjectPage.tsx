@@ -156,7 +156,7 @@ const Workplace = memo(function Workplace() {
                 onOpen={() => document.querySelector<HTMLElement>("#bench [role=tab][aria-selected=true]")?.focus()}
               />
             )}
-            {view === "plant" && <PlantPage onReason={setReason} />}
+            {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
             {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
             {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
             {view === "sheets" && <SheetsPage />}
