@@ -7,8 +7,9 @@ namespace Cuadrilla.Core.Assessment;
 /// <summary>What a scenario draws through the transformer and does at the point of common coupling.</summary>
 /// <param name="ScenarioId">Which scenario.</param>
 /// <param name="ScenarioName">Its name.</param>
-/// <param name="Pcc">Currents and voltages at the PCC.</param>
-/// <param name="BusRmsA">Rms current at the bus, A.</param>
+/// <param name="Pcc">Currents and voltages at the PCC, of the phase with the most harmonic current.</param>
+/// <param name="PccPhases">The same of every phase; one stands for all when they are alike.</param>
+/// <param name="BusRmsA">Rms current at the bus of the most loaded phase, A.</param>
 /// <param name="BusFundamentalA">Fundamental current at the bus, A.</param>
 /// <param name="RectifierDcW">DC load of all rectifiers, W.</param>
 /// <param name="Heat">Harmonic loss factor and permitted current of the transformer; null without current.</param>
@@ -18,6 +19,7 @@ public sealed record ScenarioResult(
     string ScenarioId,
     string ScenarioName,
     PccStudy.Result Pcc,
+    IReadOnlyList<PccStudy.Result> PccPhases,
     double BusRmsA,
     double BusFundamentalA,
     double RectifierDcW,

@@ -78,17 +78,23 @@ internal static class ScenarioStudy
 
         // With unbalance the phases differ; the worst is judged. Balanced, one stands for all.
         var phases = fronts.Count == 0 || fronts.All(f => f.IsBalanced) ? 1 : 3;
-        var pcc = Enumerable.Range(0, phases)
-            .Select(k => PccStudy.Run(new PccStudy.Input(
-                [.. fronts.Select(f => f.Phases[k].Orders)], linearA * Complex.FromPolarCoordinates(1, -k * 2 * Math.PI / 3), ratio, pccOhm, pccVoltage)))
-            .MaxBy(r => r.HarmonicA)!;
-        var busFundamental = pcc.FundamentalA / ratio;
-        var busRms = pcc.RmsA / ratio;
-        var orders = pcc.CurrentA.Select((a, index) => new WindingHeat.OrderCurrent(index + 1, a.Magnitude / ratio));
-        var heat = busRms > 0 && plant.Transformer.EddyLossPu.IsKnown
-            ? WindingHeat.Run(orders, plant.Transformer.EddyLossPu.Value)
-            : (WindingHeat.Result?)null;
-        return new ScenarioResult(scenario.Id, scenario.Name, pcc, busRms, busFundamental, allDcW, heat, drives, unsettled);
+        PccStudy.Result[] all =
+        [
+            .. Enumerable.Range(0, phases).Select(k => PccStudy.Run(new PccStudy.Input(
+                [.. fronts.Select(f => f.Phases[k].Orders)], linearA * Complex.FromPolarCoordinates(1, -k * 2 * Math.PI / 3), ratio, pccOhm, pccVoltage))),
+        ];
+        var pcc = all.MaxBy(r => r.HarmonicA)!;
+
+        // The transformer is heated by its most loaded phase, which need not be the most distorted one.
+        var loaded = all.MaxBy(r => r.RmsA)!;
+        var busFundamental = loaded.FundamentalA / ratio;
+        var busRms = loaded.RmsA / ratio;
+        var heats = plant.Transformer.EddyLossPu.IsKnown
+            ? all.Where(r => r.RmsA > 0).Select(r => WindingHeat.Run(
+                r.CurrentA.Select((a, index) => new WindingHeat.OrderCurrent(index + 1, a.Magnitude / ratio)), plant.Transformer.EddyLossPu.Value)).ToList()
+            : [];
+        var heat = heats.Count > 0 ? heats.MaxBy(h => h.HarmonicLossFactor) : (WindingHeat.Result?)null;
+        return new ScenarioResult(scenario.Id, scenario.Name, pcc, all, busRms, busFundamental, allDcW, heat, drives, unsettled);
     }
 
     private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance

@@ -141,7 +141,9 @@ public sealed record DrivePointSheet(
         if (summary.Rated is { } rated)
         {
             yield return new SheetLine("Motor current, rated point", $"{Text.N(rated.Motor.CurrentA)} A");
-            yield return new SheetLine("Line power, rated point", $"{Text.N(rated.LineW / 1e3)} kW, efficiency {Text.N(100 * rated.Efficiency)} %");
+            yield return new SheetLine("Line power, rated point", rated.DrawsFromLine
+                ? $"{Text.N(rated.LineW / 1e3)} kW, efficiency {Text.N(100 * rated.Efficiency)} %"
+                : $"none: the load drives the motor, {Text.N(rated.RegeneratedW / 1e3)} kW come back to the link");
         }
 
         if (summary.LineRmsA is { } line && summary.ThdiPct is { } thdi)

@@ -90,7 +90,7 @@ export function LineTab({
         </table>
       )}
       <Frame
-        title="Spectrum"
+        title="Spectrum, phase A"
         legend={[{ name: "% of the fundamental", colour: plum, shape: "bar" }]}
         table={
           <NumberTable
@@ -101,7 +101,14 @@ export function LineTab({
       >
         <BarChart {...size} height={160} data={orders} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis dataKey="order" tick={tick} interval={0} label={xTitle("order")} height={34} />
+          <XAxis
+            dataKey="order"
+            tick={tick}
+            interval={0}
+            {...(orders.length > 17 ? { ticks: [5, 11, 17, 23, 29, 35, 41, 47] } : {})}
+            label={xTitle("order")}
+            height={34}
+          />
           <YAxis tick={tick} width={52} label={yTitle("% of I₁")} />
           <Bar dataKey="pct" fill={plum} isAnimationActive={false} />
         </BarChart>

@@ -54,7 +54,7 @@ export function EnergyPage({ onCell }: { readonly onCell: (drivePointId: string)
               <td className="num">{n(figures?.shaftPowerKw)}</td>
               <td className="num">{n(figures?.linePowerKw)}</td>
               <td className="num">
-                {figures?.shaftPowerKw != null && figures.linePowerKw != null
+                {figures?.shaftPowerKw != null && figures.linePowerKw != null && figures.shaftPowerKw > 0
                   ? n((100 * figures.shaftPowerKw) / figures.linePowerKw)
                   : "–"}
               </td>

@@ -44,6 +44,11 @@ public static class DrivePointFigures
                 Text.In("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
                 Text.In("rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
             ]));
+        if (point.ShaftW <= 0)
+        {
+            yield break;
+        }
+
         yield return new Figure("motor-efficiency", "Motor efficiency at the rated point", 100 * point.Efficiency, "%", new Reason(
             "η = P_shaft/(P_shaft + ΣP_loss)",
             $"{Text.N(point.ShaftW)}/({Text.N(point.ShaftW)} + {Text.N(point.LossW)}) = {Text.N(100 * point.Efficiency)} %",

@@ -123,11 +123,11 @@ internal static class PlantChecks
         var row = limits.CurrentRow(demand.Ratio);
         var (scenario, order, pct, limit) = scenarios
             .SelectMany(s => Enumerable.Range(2, 49).Select(h => (
-                Scenario: s, Order: h, Pct: 100 * s.Pcc.CurrentA[h - 1].Magnitude / demand.CurrentA, Limit: limits.OrderLimitPct(row, h))))
+                Scenario: s, Order: h, Pct: 100 * Largest(s, h) / demand.CurrentA, Limit: limits.OrderLimitPct(row, h))))
             .MaxBy(x => x.Pct / x.Limit);
         var reason = new Reason(
             "100·I_h/I_L for each order against its band; the nearest is shown",
-            $"order {order}: 100·{Text.N(scenario.Pcc.CurrentA[order - 1].Magnitude)}/{Text.N(demand.CurrentA)} = {Text.N(pct)} %, limit {Text.N(limit)} % for Isc/IL = {Text.N(demand.Ratio)}",
+            $"order {order}: 100·{Text.N(Largest(scenario, order))}/{Text.N(demand.CurrentA)} = {Text.N(pct)} %, limit {Text.N(limit)} % for Isc/IL = {Text.N(demand.Ratio)}",
             $"{limits.Source}, {limits.Edition}",
             demand.Inputs());
         return CheckWriter.Judged(
@@ -135,18 +135,21 @@ internal static class PlantChecks
             defaults.TightMarginPct, "Relief: converters with choke.", reason, scenario.ScenarioName);
     }
 
+    private static double Largest(ScenarioResult scenario, int order) => scenario.PccPhases.Max(p => p.CurrentA[order - 1].Magnitude);
+
     private static Check Voltage(
         PlantSpecification plant, HarmonicLimits limits, DefaultsInForce defaults, BusNetwork network, IReadOnlyList<ScenarioResult> scenarios)
     {
         var nominal = plant.Pcc == PccLocation.TransformerPrimary ? plant.Source.NominalVoltageV : plant.Bus.NominalVoltageV;
         var row = limits.VoltageRow(nominal);
-        var worst = scenarios.MaxBy(s => s.Pcc.ThdvPct)!;
-        var order = Enumerable.Range(2, 49).MaxBy(h => worst.Pcc.VoltagePct[h - 1]);
-        var single = worst.Pcc.VoltagePct[order - 1];
-        var bySingle = single / row.EachPct > worst.Pcc.ThdvPct / row.ThdPct;
+        var worst = scenarios.MaxBy(s => s.PccPhases.Max(p => p.ThdvPct))!;
+        var thdv = worst.PccPhases.Max(p => p.ThdvPct);
+        var order = Enumerable.Range(2, 49).MaxBy(h => worst.PccPhases.Max(p => p.VoltagePct[h - 1]));
+        var single = worst.PccPhases.Max(p => p.VoltagePct[order - 1]);
+        var bySingle = single / row.EachPct > thdv / row.ThdPct;
         var reason = new Reason(
             "V_h = I_h·|R + j·h·X|, THDv = √(ΣV_h²)/V_1; each order and the total have a limit, the nearer is shown",
-            $"THDv {Text.N(worst.Pcc.ThdvPct)} % (limit {Text.N(row.ThdPct)} %); largest order {order}: {Text.N(single)} % (limit {Text.N(row.EachPct)} %)",
+            $"THDv {Text.N(thdv)} % (limit {Text.N(row.ThdPct)} %); largest order {order}: {Text.N(single)} % (limit {Text.N(row.EachPct)} %)",
             $"{limits.Source}, {limits.Edition}",
             [
                 Text.In("nominal voltage at the PCC", nominal, "V", "plant"),
@@ -155,7 +158,7 @@ internal static class PlantChecks
             ]);
         return CheckWriter.Judged(
             VoltageId, string.Empty, BoardRow.Plant, bySingle ? FormattableString.Invariant($"{VoltageTitle}, order {order}") : VoltageTitle + " distortion",
-            bySingle ? single : worst.Pcc.ThdvPct, bySingle ? row.EachPct : row.ThdPct, "%", LimitSense.AtMost, defaults.TightMarginPct,
+            bySingle ? single : thdv, bySingle ? row.EachPct : row.ThdPct, "%", LimitSense.AtMost, defaults.TightMarginPct,
             "Relief: converters with choke, a stronger supply.", reason, worst.ScenarioName);
     }
 }
