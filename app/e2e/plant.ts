@@ -18,15 +18,16 @@ export async function importPlant(request: APIRequestContext, file: Buffer | str
 
 interface PlantFile {
   specification: {
-    lineups: { id: string; tag: string; name: string; drivePoints: Record<string, unknown>[] }[];
-    transformer: { ratedKva: number; loadLossKw: number };
+    lineups: { id: string; tag: string; name: string; busId: string; drivePoints: Record<string, unknown>[] }[];
+    scenarios: { states: unknown[] }[];
+    distribution: { transformers: { ratedKva: number; loadLossKw: number }[] };
   };
 }
 
 /** A project file with many drive points, made of the demo's in turn with cables of different length. */
 export function madePlant(count: number): string {
   const file = JSON.parse(readFileSync(demo, "utf8")) as PlantFile;
-  const { lineups, transformer } = file.specification;
+  const { lineups, distribution, scenarios } = file.specification;
   const patterns = lineups[0]?.drivePoints ?? [];
   const points = Array.from({ length: count }, (_, i) => {
     const number = String(i + 1).padStart(2, "0");
@@ -34,12 +35,17 @@ export function madePlant(count: number): string {
     const cable = { ...(pattern["cable"] as object), lengthM: 30 + i };
     return { ...pattern, cable, id: `dp-${number}`, tag: `DP-${number}`, name: `Drive point ${number}` };
   });
-  transformer.ratedKva *= count / 3;
-  transformer.loadLossKw *= count / 3;
+  for (const transformer of distribution.transformers) {
+    transformer.ratedKva *= count / 3;
+    transformer.loadLossKw *= count / 3;
+  }
+  // One scenario, as the bound is stated for.
+  file.specification.scenarios = scenarios.slice(0, 1);
   file.specification.lineups = Array.from({ length: Math.ceil(count / 12) }, (_, i) => ({
     id: `l${i + 1}`,
     tag: `L${i + 1}`,
     name: `Lineup ${i + 1}`,
+    busId: lineups[0]?.busId ?? "",
     drivePoints: points.slice(12 * i, 12 * (i + 1)),
   }));
   return JSON.stringify(file);

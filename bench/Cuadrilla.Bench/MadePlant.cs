@@ -19,9 +19,12 @@ internal static class MadePlant
         return demo with
         {
             Name = $"Made plant of {drivePoints}",
-            Scenarios = [demo.Scenarios[0] with { States = [] }],
-            Transformer = demo.Transformer with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints },
-            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", chunk))],
+            Scenarios = [Scenario.AsUsual("all", "all running")],
+            Distribution = demo.Distribution with
+            {
+                Transformers = [.. demo.Distribution.Transformers.Select(t => t with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints })],
+            },
+            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", chunk))],
         };
     }
 

@@ -42,6 +42,7 @@ internal static class SixPulseSeries
             file.Overload.Light,
             file.Overload.Heavy,
             Derating(file.Derating, kw),
+            kw <= file.ShortCircuit.SmallUpToKw ? file.ShortCircuit.SmallKa : file.ShortCircuit.LargeKa,
             Math.Round(Rule(a => a.WidthMm) / 5) * 5,
             Math.Round(variant.MassFactor * Scale(a => a.MassKg), 1),
             Math.Round(Scale(a => a.AirflowM3PerH), 0),
@@ -75,6 +76,7 @@ internal static class SixPulseSeries
         Shape LossShape,
         OverloadPair Overload,
         DeratingRule Derating,
+        ShortCircuitRule ShortCircuit,
         IReadOnlyList<Variant> Variants);
 
     internal sealed record Anchor(
@@ -95,6 +97,8 @@ internal static class SixPulseSeries
         IReadOnlyList<double[]> SwitchingSmall,
         IReadOnlyList<double[]> SwitchingLarge,
         double SmallUpToKw);
+
+    internal sealed record ShortCircuitRule(double SmallUpToKw, double SmallKa, double LargeKa);
 
     internal sealed record Variant(
         string Key, string Name, double ChokePct, double DcFormFactor, double CapacitanceUfPerKw, double PriceFactor, double MassFactor);

@@ -447,6 +447,11 @@ export interface components {
             /** Format: double */
             powerKw: number;
         };
+        BankState: {
+            bankId: string;
+            /** Format: int32 */
+            stepsOn: number;
+        };
         BenchDocument: {
             drivePointId: string;
             missing: string[];
@@ -463,15 +468,103 @@ export interface components {
         /** @enum {unknown} */
         BoardRow: "plant" | "supply" | "converter" | "cable" | "motor" | "load";
         Bus: {
+            id: string;
             name: string;
             /** Format: double */
             nominalVoltageV: number;
-            /** Format: double */
-            linearLoadKw: number;
-            /** Format: double */
-            linearLoadPowerFactor: number;
-            maximumDemandKva: components["schemas"]["Given"];
+            withstandKa: components["schemas"]["Given"];
         };
+        BusDocument: {
+            busId: string;
+            /** Format: double */
+            largestFaultKa: null | number;
+            largestFaultScenario: string;
+            /** Format: double */
+            leastFaultKa: null | number;
+            leastFaultScenario: string;
+            /** Format: double */
+            resistanceMohm: number;
+            /** Format: double */
+            reactanceMohm: number;
+            /** Format: double */
+            lowestVoltagePct: number;
+            lowestVoltageScenario: string;
+            /** Format: double */
+            thdvPct: number;
+        };
+        BusLink: components["schemas"]["BusLinkCoupler"] | components["schemas"]["BusLinkCable"];
+        BusLinkCable: {
+            /** @enum {string} */
+            kind: "cable";
+            lengthM: components["schemas"]["Given"];
+            crossSectionMm2: components["schemas"]["Given"];
+            /** Format: int32 */
+            parallelRuns: number;
+            material: components["schemas"]["ConductorMaterial"];
+            laying: components["schemas"]["CableLaying"];
+            id: string;
+            name: string;
+            fromBusId: string;
+            toBusId: string;
+            normallyClosed: boolean;
+        };
+        BusLinkCoupler: {
+            /** @enum {string} */
+            kind: "coupler";
+            id: string;
+            name: string;
+            fromBusId: string;
+            toBusId: string;
+            normallyClosed: boolean;
+        };
+        BusLoad: components["schemas"]["BusLoadLinear"] | components["schemas"]["BusLoadLineMotor"] | components["schemas"]["BusLoadSinglePhaseGroup"];
+        BusLoadLineMotor: {
+            /** @enum {string} */
+            kind: "line-motor";
+            /** Format: double */
+            ratedKw: number;
+            /** Format: double */
+            efficiencyPct: number;
+            /** Format: double */
+            powerFactor: number;
+            /** Format: double */
+            loadingPct: number;
+            /** Format: double */
+            lockedRotorCurrentPu: number;
+            lockedRotorPowerFactor: components["schemas"]["Given"];
+            /** Format: double */
+            startsPerHour: number;
+            id: string;
+            name: string;
+            busId: string;
+        };
+        BusLoadLinear: {
+            /** @enum {string} */
+            kind: "linear";
+            /** Format: double */
+            powerKw: number;
+            /** Format: double */
+            powerFactor: number;
+            id: string;
+            name: string;
+            busId: string;
+        };
+        BusLoadSinglePhaseGroup: {
+            /** @enum {string} */
+            kind: "single-phase-group";
+            /** Format: double */
+            powerKw: number;
+            /** Format: double */
+            powerFactor: number;
+            unevenPct: components["schemas"]["Given"];
+            thirdHarmonicPct: components["schemas"]["Given"];
+            neutralA: components["schemas"]["Given"];
+            id: string;
+            name: string;
+            busId: string;
+        };
+        /** @enum {unknown} */
+        CableLaying: "trefoil" | "flat";
         Candidate: {
             itemId: string;
             name: string;
@@ -493,6 +586,16 @@ export interface components {
             motor: null | components["schemas"]["MotorChoice"];
             converter: null | components["schemas"]["ConverterChoice"];
         };
+        CapacitorBank: {
+            id: string;
+            name: string;
+            busId: string;
+            /** Format: double */
+            stepKvar: number;
+            /** Format: int32 */
+            steps: number;
+            detuningPct: components["schemas"]["Given"];
+        };
         CatalogueDocument: {
             version: string;
             motors: components["schemas"]["MotorItem"][];
@@ -513,6 +616,7 @@ export interface components {
         CheckDocument: {
             id: string;
             drivePointId: string;
+            elementId: string;
             row: components["schemas"]["BoardRow"];
             title: string;
             verdict: components["schemas"]["Verdict"];
@@ -527,6 +631,10 @@ export interface components {
             scenario: string;
             relief: string;
             reason: null | components["schemas"]["Reason"];
+        };
+        CommonCoupling: {
+            busId: string;
+            maximumDemandKva: components["schemas"]["Given"];
         };
         /** @enum {unknown} */
         ConductorMaterial: "copper" | "aluminium";
@@ -585,6 +693,8 @@ export interface components {
             heavyOverload: components["schemas"]["OverloadRating"];
             derating: components["schemas"]["ConverterDerating"];
             /** Format: double */
+            shortCircuitKa: number;
+            /** Format: double */
             widthMm: number;
             /** Format: double */
             massKg: number;
@@ -637,6 +747,13 @@ export interface components {
             max: number;
             source: string;
         };
+        Distribution: {
+            buses: components["schemas"]["Bus"][];
+            transformers: components["schemas"]["Transformer"][];
+            links: components["schemas"]["BusLink"][];
+            capacitorBanks: components["schemas"]["CapacitorBank"][];
+            loads: components["schemas"]["BusLoad"][];
+        };
         DrivePoint: {
             id: string;
             tag: string;
@@ -688,6 +805,8 @@ export interface components {
             running: boolean;
             /** Format: double */
             levelPu: number;
+            /** Format: double */
+            loadPu: number;
         };
         DriveTrain: {
             gearRatio: components["schemas"]["Given"];
@@ -795,6 +914,7 @@ export interface components {
             id: string;
             tag: string;
             name: string;
+            busId: string;
             drivePoints: components["schemas"]["DrivePoint"][];
         };
         LineupSheet: {
@@ -916,6 +1036,11 @@ export interface components {
             inclineDeg: components["schemas"]["Given"];
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
+        };
+        LoadState: {
+            loadId: string;
+            /** Format: double */
+            levelPu: number;
         };
         LoadUnspecifiedLoad: {
             /** @enum {string} */
@@ -1138,8 +1263,6 @@ export interface components {
             /** @enum {string} */
             kind: "own";
         };
-        /** @enum {unknown} */
-        PccLocation: "transformer-primary" | "bus";
         PhaseCurrent: {
             phase: string;
             /** Format: double */
@@ -1154,9 +1277,8 @@ export interface components {
             site: components["schemas"]["Site"];
             tariff: components["schemas"]["Tariff"];
             source: components["schemas"]["Source"];
-            transformer: components["schemas"]["Transformer"];
-            bus: components["schemas"]["Bus"];
-            pcc: components["schemas"]["PccLocation"];
+            distribution: components["schemas"]["Distribution"];
+            pcc: components["schemas"]["CommonCoupling"];
             scenarios: components["schemas"]["Scenario"][];
             lineups: components["schemas"]["Lineup"][];
             motors: components["schemas"]["OwnMotor"][];
@@ -1221,9 +1343,17 @@ export interface components {
         Scenario: {
             id: string;
             name: string;
-            /** Format: double */
-            linearLoadPu: number;
             states: components["schemas"]["DrivePointState"][];
+            loadStates: components["schemas"]["LoadState"][];
+            switches: components["schemas"]["SwitchState"][];
+            bankStates: components["schemas"]["BankState"][];
+        };
+        ScenarioBusDocument: {
+            busId: string;
+            /** Format: double */
+            voltagePct: number;
+            /** Format: double */
+            thdvPct: number;
         };
         ScenarioDocument: {
             scenarioId: string;
@@ -1246,12 +1376,19 @@ export interface components {
             thdvLimitPct: number;
             /** Format: double */
             rectifierKw: number;
-            /** Format: double */
-            harmonicLossFactor: null | number;
-            /** Format: double */
-            transformerLoadingPct: number;
+            transformers: components["schemas"]["ScenarioTransformerDocument"][];
+            buses: components["schemas"]["ScenarioBusDocument"][];
             orders: components["schemas"]["OrderDocument"][];
             unsettled: string[];
+        };
+        ScenarioTransformerDocument: {
+            transformerId: string;
+            /** Format: double */
+            rmsA: number;
+            /** Format: double */
+            loadingPct: number;
+            /** Format: double */
+            harmonicLossFactor: null | number;
         };
         SheetLine: {
             name: string;
@@ -1268,8 +1405,7 @@ export interface components {
             cabinetAirC?: number;
         };
         Source: {
-            /** Format: double */
-            nominalVoltageV: number;
+            busId: string;
             /** Format: double */
             frequencyHz: number;
             strength: components["schemas"]["SourceStrength"];
@@ -1286,6 +1422,7 @@ export interface components {
             /** @enum {string} */
             kind: "fault-level";
             shortCircuitMva: components["schemas"]["Given"];
+            leastMva: components["schemas"]["Given"];
             xrRatio: components["schemas"]["Given"];
         };
         SourceStrengthGenerator: {
@@ -1293,6 +1430,7 @@ export interface components {
             kind: "generator";
             ratedKva: components["schemas"]["Given"];
             subtransientPct: components["schemas"]["Given"];
+            negativeSequencePct: components["schemas"]["Given"];
             xrRatio: components["schemas"]["Given"];
         };
         SourceStrengthNotStated: {
@@ -1316,18 +1454,18 @@ export interface components {
         /** Format: binary */
         Stream: string;
         SupplyDocument: {
-            /** Format: double */
-            busFaultKa: number;
-            /** Format: double */
-            busResistanceMohm: number;
-            /** Format: double */
-            busReactanceMohm: number;
+            buses: components["schemas"]["BusDocument"][];
+            transformers: components["schemas"]["TransformerDocument"][];
             assumedInfinite: boolean;
             /** Format: double */
             demandA: null | number;
             demandOrigin: string;
             /** Format: double */
             shortCircuitRatio: null | number;
+        };
+        SwitchState: {
+            elementId: string;
+            closed: boolean;
         };
         SwitchingFactor: {
             /** Format: double */
@@ -1424,6 +1562,10 @@ export interface components {
             working: components["schemas"]["WorkingPoint"][];
         };
         Transformer: {
+            id: string;
+            name: string;
+            fromBusId: string;
+            toBusId: string;
             /** Format: double */
             ratedKva: number;
             /** Format: double */
@@ -1432,8 +1574,25 @@ export interface components {
             loadLossKw: number;
             /** Format: double */
             noLoadLossKw: number;
+            vectorGroup: components["schemas"]["VectorGroup"];
+            cooling: components["schemas"]["TransformerCooling"];
             eddyLossPu: components["schemas"]["Given"];
+            otherStrayLossPu: components["schemas"]["Given"];
         };
+        /** @enum {unknown} */
+        TransformerCooling: "dry" | "oil";
+        TransformerDocument: {
+            transformerId: string;
+            /** Format: double */
+            loadingPct: number;
+            scenario: string;
+            /** Format: double */
+            harmonicLossFactor: null | number;
+            /** Format: double */
+            kFactor: number;
+        };
+        /** @enum {unknown} */
+        VectorGroup: "dyn11" | "dyn5" | "dyn1" | "dyn7" | "yd11" | "yd5" | "yzn11" | "yzn5" | "yyn0" | "dd0" | "dzn0";
         /** @enum {unknown} */
         Verdict: "holds" | "tight" | "fails" | "needs-data" | "not-applicable";
         VerdictCounts: {
@@ -2093,6 +2252,7 @@ export interface operations {
         parameters: {
             query?: {
                 drivePointId?: string;
+                elementId?: string;
             };
             header?: never;
             path: {

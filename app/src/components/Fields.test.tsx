@@ -1,7 +1,8 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { quantities } from "../lib/units";
-import { QuantityField, type Outcome } from "./Fields";
+import type { Outcome } from "./draft";
+import { QuantityField } from "./Fields";
 
 afterEach(cleanup);
 

@@ -1,8 +1,6 @@
-import { useId, useState, type KeyboardEvent, type ReactNode } from "react";
+import { useId, useState, type ReactNode } from "react";
 import { parseQuantity, showQuantity, type Quantity } from "../lib/units";
-
-/** What became of a committed entry: nothing to say, or why it was refused. */
-export type Outcome = string | undefined;
+import { useDraft, type Outcome } from "./draft";
 
 interface Shell {
   readonly label: string;
@@ -32,42 +30,6 @@ function Row({
       </div>
     </div>
   );
-}
-
-/** Text being typed: committed by Enter or on leaving, taken back by Escape. A refused entry stays to be mended. */
-function useDraft(shown: string, commit: (text: string) => Promise<Outcome> | Outcome) {
-  const [draft, setDraft] = useState<string>();
-  const [problem, setProblem] = useState<Outcome>();
-  const finish = async () => {
-    if (draft === undefined || draft.trim() === shown) {
-      setDraft(undefined);
-      setProblem(undefined);
-      return;
-    }
-    const outcome = await commit(draft);
-    setProblem(outcome);
-    if (outcome === undefined) {
-      setDraft(undefined);
-    }
-  };
-  return {
-    problem,
-    input: {
-      value: draft ?? shown,
-      "aria-invalid": problem !== undefined,
-      onChange: (event: { target: { value: string } }) => setDraft(event.target.value),
-      onBlur: () => void finish(),
-      onKeyDown: (event: KeyboardEvent) => {
-        if (event.key === "Enter") {
-          void finish();
-        } else if (event.key === "Escape") {
-          event.stopPropagation();
-          setDraft(undefined);
-          setProblem(undefined);
-        }
-      },
-    },
-  };
 }
 
 /** A number with its unit; other units of the kind are understood. Empty means not known, where that is allowed. */
@@ -184,40 +146,5 @@ export function SwitchField({
         onChange={(event) => void onCommit(event.target.checked).then(setProblem)}
       />
     </Row>
-  );
-}
-
-/** A bare number in a table, its meaning given by label. */
-export function CellQuantity({
-  label,
-  quantity,
-  value,
-  onCommit,
-}: {
-  readonly label: string;
-  readonly quantity: Quantity;
-  readonly value: number;
-  readonly onCommit: (value: number) => Promise<Outcome>;
-}) {
-  const id = useId();
-  const { input, problem } = useDraft(showQuantity(value, quantity), (text) => {
-    const parsed = parseQuantity(text, quantity);
-    return parsed.ok ? onCommit(parsed.value) : parsed.message;
-  });
-  return (
-    <>
-      <input
-        aria-label={label}
-        className="entry w-20 text-right font-mono"
-        autoComplete="off"
-        aria-describedby={problem ? `${id}-problem` : undefined}
-        {...input}
-      />
-      {problem && (
-        <p id={`${id}-problem`} role="alert" className="max-w-44 text-[12px] text-fails">
-          {problem}
-        </p>
-      )}
-    </>
   );
 }

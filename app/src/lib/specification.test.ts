@@ -1,12 +1,25 @@
 import { describe, expect, it } from "vitest";
 import type { Specification } from "../api/client";
 import { columnIds, moved, validSelection } from "../features/board/selection";
-import { addPoint, changePoints, copyPoint, findPoint, movePoint, removePoints } from "./specification";
+import {
+  addLineup,
+  addPoint,
+  changeLineup,
+  changePoints,
+  copyPoint,
+  findPoint,
+  moveLineup,
+  movePoint,
+  removeLineup,
+  removePoints,
+} from "./specification";
 
 const empty = {
-  lineups: [{ id: "l1", tag: "L1", name: "one", drivePoints: [] }],
+  lineups: [{ id: "l1", tag: "L1", name: "one", busId: "bus-1", drivePoints: [] }],
   scenarios: [],
 } as unknown as Specification;
+const usual = { id: "s", name: "s", states: [], loadStates: [], switches: [], bankStates: [] };
+
 const three = () => addPoint(addPoint(addPoint(empty, "l1")[0], "l1")[0], "l1")[0];
 
 describe("drive points", () => {
@@ -18,8 +31,8 @@ describe("drive points", () => {
   });
 
   it("are copied with their state in scenarios", () => {
-    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1 }];
-    const start = { ...three(), scenarios: [{ id: "s", name: "s", linearLoadPu: 1, states }] };
+    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1, loadPu: 1 }];
+    const start = { ...three(), scenarios: [{ ...usual, states }] };
     const result = copyPoint(start, "dp-02");
     expect(result?.[1].name).toBe("New drive point copy");
     expect(result && columnIds(result[0])).toEqual(["dp-01", "dp-02", "dp-04", "dp-03"]);
@@ -32,8 +45,8 @@ describe("drive points", () => {
   });
 
   it("are removed from the scenarios too", () => {
-    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1 }];
-    const left = removePoints({ ...three(), scenarios: [{ id: "s", name: "s", linearLoadPu: 1, states }] }, ["dp-02"]);
+    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1, loadPu: 1 }];
+    const left = removePoints({ ...three(), scenarios: [{ ...usual, states }] }, ["dp-02"]);
     expect(columnIds(left)).toEqual(["dp-01", "dp-03"]);
     expect(left.scenarios[0]?.states).toEqual([]);
   });
@@ -43,6 +56,21 @@ describe("drive points", () => {
     const after = changePoints(before, ["dp-02"], (p) => ({ ...p, name: "fan" }));
     expect(findPoint(after, "dp-02")?.name).toBe("fan");
     expect(findPoint(after, "dp-01")).toBe(findPoint(before, "dp-01"));
+  });
+});
+
+describe("lineups", () => {
+  it("are added with a free tag, moved and removed with their drive points", () => {
+    const one = { ...three(), scenarios: [{ ...usual, states: [] }] };
+    const two = addLineup(one);
+    expect(two.lineups.map((l) => l.tag)).toEqual(["L1", "L2"]);
+    expect(two.lineups[1]?.busId).toBe(one.lineups[0]?.busId);
+    expect(moveLineup(two, "l2", -1).lineups.map((l) => l.id)).toEqual(["l2", "l1"]);
+    expect(moveLineup(two, "l2", 1)).toBe(two);
+    expect(changeLineup(two, "l2", { name: "Packing" }).lineups[0]).toBe(two.lineups[0]);
+    const left = removeLineup(two, "l1");
+    expect(left.lineups.map((l) => l.id)).toEqual(["l2"]);
+    expect(columnIds(left)).toEqual([]);
   });
 });
 

@@ -63,6 +63,42 @@ export function removePoints(specification: Specification, ids: readonly string[
   };
 }
 
+/** Adds an empty lineup on the bus of the last one. */
+export function addLineup(specification: Specification): Specification {
+  const ids = new Set(specification.lineups.flatMap((l) => [l.id, l.tag.toLowerCase()]));
+  let number = specification.lineups.length + 1;
+  while (ids.has(`l${number}`)) {
+    number++;
+  }
+  const busId = specification.lineups.at(-1)?.busId ?? specification.distribution.buses.at(-1)?.id ?? "";
+  const lineup: Lineup = { id: `l${number}`, tag: `L${number}`, name: "New lineup", busId, drivePoints: [] };
+  return { ...specification, lineups: [...specification.lineups, lineup] };
+}
+
+/** Changes one lineup. */
+export function changeLineup(specification: Specification, id: string, part: Partial<Lineup>): Specification {
+  return changeLineups(specification, (l) => (l.id === id ? { ...l, ...part } : l));
+}
+
+/** Removes a lineup with its drive points. */
+export function removeLineup(specification: Specification, id: string): Specification {
+  const points = specification.lineups.find((l) => l.id === id)?.drivePoints.map((p) => p.id) ?? [];
+  const without = removePoints(specification, points);
+  return { ...without, lineups: without.lineups.filter((l) => l.id !== id) };
+}
+
+/** Moves a lineup by so many places; unchanged at the ends. */
+export function moveLineup(specification: Specification, id: string, by: number): Specification {
+  const from = specification.lineups.findIndex((l) => l.id === id);
+  const to = from + by;
+  if (from < 0 || to < 0 || to >= specification.lineups.length) {
+    return specification;
+  }
+  const lineups = [...specification.lineups];
+  lineups.splice(to, 0, ...lineups.splice(from, 1));
+  return { ...specification, lineups };
+}
+
 /** Moves a drive point by so many places within its lineup; unchanged at the ends. */
 export function movePoint(specification: Specification, id: string, by: number): Specification {
   return changeLineups(specification, (lineup) => {

@@ -33,6 +33,8 @@ export const quantities = {
   voltageV: quantity("V", 1, { V: 1, kV: 1000 }),
   voltageKv: quantity("kV", 1000, { V: 1, kV: 1000 }),
   currentA: quantity("A", 1, { A: 1, kA: 1000, mA: 0.001 }),
+  currentKa: quantity("kA", 1, { kA: 1, A: 0.001 }),
+  powerKvar: quantity("kvar", 1, { kvar: 1, var: 0.001, Mvar: 1000 }),
   lengthMm: quantity("mm", 1, { mm: 1, cm: 10, m: 1000, in: 25.4 }),
   frequencyHz: quantity("Hz", 1, { Hz: 1 }),
   faultMva: quantity("MVA", 1, { MVA: 1, kVA: 0.001, GVA: 1000 }),

@@ -5,6 +5,7 @@ import { usage, worst } from "./verdict";
 const check = (change: Partial<Check>): Check => ({
   id: "motor.continuous",
   drivePointId: "dp-01",
+  elementId: "",
   row: "motor",
   title: "Motor, continuous torque",
   verdict: "holds",

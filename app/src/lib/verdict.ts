@@ -1,4 +1,4 @@
-import type { Check, Verdict } from "../api/client";
+import type { Check, CheckKey, Verdict } from "../api/client";
 
 /** The words of verdicts. */
 export const verdictWords: Readonly<Record<Verdict, string>> = {
@@ -33,3 +33,6 @@ export function usage(check: Check): number | undefined {
   const part = check.sense === "at-most" ? check.figure / check.limit : check.limit / check.figure;
   return Number.isFinite(part) ? Math.max(part, 0) : 1;
 }
+
+/** The key of a check as text. */
+export const checkKey = (check: CheckKey): string => `${check.id}/${check.drivePointId}/${check.elementId}`;

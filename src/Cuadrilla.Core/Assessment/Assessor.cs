@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Assessment.Checks;
-using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Specification;
@@ -30,7 +29,7 @@ public sealed class Assessor
     public DrivePointStudy Study(PlantSpecification plant, DrivePoint point)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return drivePoints.Get(InputOf(plant, point, DefaultsInForce.Resolve(data.Defaults, plant.Overrides)));
+        return drivePoints.Get(InputOf(plant, point, plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides)));
     }
 
     /// <summary>The front end of a circuit, remembered.</summary>
@@ -41,20 +40,20 @@ public sealed class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides);
-        var studies = plant.AllDrivePoints().Select(p => drivePoints.Get(InputOf(plant, p, defaults))).ToList();
-        var network = BusNetwork.Of(plant);
+        var buses = plant.BusOfDrivePoints();
+        var studies = plant.AllDrivePoints().Select(p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults))).ToList();
         var complete = studies.Where(s => s.IsComplete).Select(s => s.Model).ToList();
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}")
             .ToList();
-        var scenarios = network is null
-            ? []
-            : plant.Scenarios.Select(s => ScenarioStudy.Run(plant, s, network, complete, rectifiers.Get)).ToList();
-        var demand = network is null ? null : Demand(plant, network, scenarios);
-        var checks = PlantChecks.Of(plant, data, defaults, network, scenarios, demand, incomplete).ToList();
+        var scenarios = plant.Scenarios.Select(s => ScenarioStudy.Run(plant, s, defaults, complete, rectifiers.Get)).OfType<ScenarioResult>().ToList();
+        var demand = PccDemand.Of(plant, scenarios);
+        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete);
+        var checks = PlantChecks.Of(supply).ToList();
         foreach (var study in studies)
         {
             checks.Add(SupplyDataCheck.Of(study.Model, plant));
+            checks.Add(FaultLevelChecks.OfConverter(study.Model, buses[study.Model.Id], supply));
             checks.AddRange(study.Checks);
         }
 
@@ -63,32 +62,14 @@ public sealed class Assessor
             [.. studies.Select(s => Summary(s, scenarios))],
             checks,
             scenarios,
-            network,
             demand,
             demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio));
     }
 
-    private static DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, DefaultsInForce defaults) =>
+    private static DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults) =>
         new(
-            point, plant.Site, plant.Tariff, plant.Bus.NominalVoltageV, plant.Source.FrequencyHz, defaults,
+            point, plant.Site, plant.Tariff, busVoltageV, plant.Source.FrequencyHz, defaults,
             point.Motor is Motors.MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null);
-
-    // I_L is the largest demand of the installation: as stated, or the largest scenario.
-    private static PccDemand? Demand(PlantSpecification plant, BusNetwork network, IReadOnlyList<ScenarioResult> scenarios)
-    {
-        var atPrimary = plant.Pcc == PccLocation.TransformerPrimary;
-        var voltage = atPrimary ? plant.Source.NominalVoltageV : plant.Bus.NominalVoltageV;
-        var fault = atPrimary ? network.PrimaryFaultAtBusA * plant.Bus.NominalVoltageV / plant.Source.NominalVoltageV : network.BusFaultA;
-        if (plant.Bus.MaximumDemandKva.IsKnown)
-        {
-            return new PccDemand(plant.Bus.MaximumDemandKva.Value * 1e3 / (Math.Sqrt(3) * voltage), fault, "bus: maximum demand as stated");
-        }
-
-        var largest = scenarios.Count == 0 ? 0 : scenarios.Max(s => s.Pcc.FundamentalA);
-        return largest > 0
-            ? new PccDemand(largest, fault, $"largest scenario: {scenarios.MaxBy(s => s.Pcc.FundamentalA)!.ScenarioName}")
-            : null;
-    }
 
     private static DrivePointSummary Summary(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
     {

@@ -82,6 +82,9 @@ public sealed record Check(
     string Relief,
     Reason Reason)
 {
+    /// <summary>Bus, transformer or load of the supply that it concerns; empty for the plant or a drive point.</summary>
+    public string ElementId { get; init; } = string.Empty;
+
     /// <summary>Judges a figure against its limit.</summary>
     /// <param name="tightMarginPct">Margin below which it is tight, %.</param>
     /// <param name="figure">The figure.</param>
@@ -111,6 +114,9 @@ public sealed record Check(
             "Enter: " + list + ".",
             new Reason("needs data", "missing: " + list, "Nothing is guessed in place of a missing entry.", []));
     }
+
+    /// <summary>The same check of an element of the supply.</summary>
+    public Check At(string elementId) => this with { ElementId = elementId };
 
     /// <summary>A check that does not concern its subject.</summary>
     public static Check NotConcerned(string id, string drivePointId, BoardRow row, string title, string why) => new(

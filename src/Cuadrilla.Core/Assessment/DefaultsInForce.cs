@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment;
@@ -24,6 +25,10 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="CopperOhmMm2PerM">Resistivity of copper at operating temperature, Ω·mm²/m.</param>
 /// <param name="AluminiumOhmMm2PerM">Resistivity of aluminium at operating temperature, Ω·mm²/m.</param>
 /// <param name="CableReactanceOhmPerM">Reactance of cables, Ω/m.</param>
+/// <param name="DipAtMotorPct">Largest dip at the bus of a starting motor, %.</param>
+/// <param name="DipFrequentPct">Largest dip at the PCC for starts more often than hourly, %.</param>
+/// <param name="DipRarePct">Largest dip at the PCC for rarer starts, %.</param>
+/// <param name="LockedRotorPowerFactor">Power factor of a locked rotor where none is stated.</param>
 public sealed record DefaultsInForce(
     double TightMarginPct,
     double MotorRatedRiseK,
@@ -45,8 +50,16 @@ public sealed record DefaultsInForce(
     double BearingKw,
     double CopperOhmMm2PerM,
     double AluminiumOhmMm2PerM,
-    double CableReactanceOhmPerM)
+    double CableReactanceOhmPerM,
+    double DipAtMotorPct,
+    double DipFrequentPct,
+    double DipRarePct,
+    double LockedRotorPowerFactor)
 {
+    /// <summary>Constants of cables.</summary>
+    public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM);
+
+
     /// <summary>Resolves defaults and overrides; an override of an unknown key is refused earlier, by validation.</summary>
     public static DefaultsInForce Resolve(IReadOnlyList<DefaultValue> defaults, IReadOnlyList<DefaultOverride> overrides)
     {
@@ -74,6 +87,10 @@ public sealed record DefaultsInForce(
             Of("bearing-kw"),
             Of("copper-ohm-mm2-per-m"),
             Of("aluminium-ohm-mm2-per-m"),
-            Of("cable-reactance-mohm-per-m") / 1e3);
+            Of("cable-reactance-mohm-per-m") / 1e3,
+            Of("dip-motor-bus-pct"),
+            Of("dip-pcc-frequent-pct"),
+            Of("dip-pcc-rare-pct"),
+            Of("locked-rotor-pf"));
     }
 }

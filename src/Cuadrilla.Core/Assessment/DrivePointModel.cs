@@ -152,15 +152,18 @@ public sealed class DrivePointModel
     public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null ? [] : Load.Levels().SelectMany(Load.PointsAt);
 
     /// <summary>Operating point from shaft to busbar at a level; requires everything that <see cref="Missing"/> names.</summary>
+    /// <param name="levelPu">Flow, speed or rate of cycles, parts of the rated.</param>
+    /// <param name="loadPu">Torque in parts of what the load asks for there.</param>
     /// <exception cref="InvalidOperationException">Something is missing.</exception>
-    public OperatingPoint At(double levelPu)
+    public OperatingPoint At(double levelPu, double loadPu = 1)
     {
         if (Load is null || Motor is null || Converter is null || Cable is null || Feeder is null)
         {
             throw new InvalidOperationException("The drive point is not complete.");
         }
 
-        return OperatingPoint.Of(Load.At(levelPu), Motor, Converter, Cable.Value, Feeder.Value);
+        var shaft = Load.At(levelPu);
+        return OperatingPoint.Of(shaft with { TorqueNm = shaft.TorqueNm * loadPu }, Motor, Converter, Cable.Value, Feeder.Value);
     }
 
     private static Complex? CableOf(Given lengthM, Given crossSectionMm2, int runs, ConductorMaterial material, DefaultsInForce defaults) =>

@@ -6,8 +6,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="CatalogueVersion">Version of the catalogue used.</param>
 /// <param name="DrivePoints">Key figures by drive point, in the order of the board.</param>
 /// <param name="Checks">All checks: the plant's first, then by drive point.</param>
-/// <param name="Scenarios">Each scenario.</param>
-/// <param name="Network">Source and transformer; null while the source is not stated.</param>
+/// <param name="Scenarios">Each scenario; empty while the supply is not stated.</param>
 /// <param name="Demand">Demand current and short-circuit ratio at the PCC; null when not known.</param>
 /// <param name="CurrentLimits">The row of current limits in force; null when not known.</param>
 public sealed record PlantAssessment(
@@ -15,7 +14,6 @@ public sealed record PlantAssessment(
     IReadOnlyList<DrivePointSummary> DrivePoints,
     IReadOnlyList<Check> Checks,
     IReadOnlyList<ScenarioResult> Scenarios,
-    BusNetwork? Network,
     Checks.PccDemand? Demand,
     CurrentLimitRow? CurrentLimits)
 {
@@ -28,7 +26,8 @@ public sealed record PlantAssessment(
         .OrderBy(c => c.Verdict switch { Verdict.Fails => 0, Verdict.NeedsData => 2, _ => 1 })
         .ThenBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.MaxValue)
         .ThenBy(c => c.Id, StringComparer.Ordinal)
-        .ThenBy(c => c.DrivePointId, StringComparer.Ordinal);
+        .ThenBy(c => c.DrivePointId, StringComparer.Ordinal)
+        .ThenBy(c => c.ElementId, StringComparer.Ordinal);
 }
 
 /// <summary>What a cell of the board says about a drive point, at its rated point.</summary>

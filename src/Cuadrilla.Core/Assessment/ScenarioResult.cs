@@ -1,35 +1,67 @@
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Plant.Network;
 
 namespace Cuadrilla.Core.Assessment;
 
-/// <summary>What a scenario draws through the transformer and does at the point of common coupling.</summary>
+/// <summary>What a scenario draws and does, from the source to each drive.</summary>
 /// <param name="ScenarioId">Which scenario.</param>
 /// <param name="ScenarioName">Its name.</param>
-/// <param name="Pcc">Currents and voltages at the PCC, of the phase with the most harmonic current.</param>
+/// <param name="Network">Network in its switching state, source at its weakest.</param>
+/// <param name="Pcc">Currents and voltages at the PCC, of the phase with the most harmonic current; all zero when the PCC is dead.</param>
 /// <param name="PccPhases">The same of every phase; one stands for all when they are alike.</param>
-/// <param name="BusRmsA">Rms current at the bus of the most loaded phase, A.</param>
-/// <param name="BusFundamentalA">Fundamental current at the bus, A.</param>
+/// <param name="Transformers">Each transformer in service.</param>
+/// <param name="Buses">Each live bus.</param>
 /// <param name="RectifierDcW">DC load of all rectifiers, W.</param>
-/// <param name="Heat">Harmonic loss factor and permitted current of the transformer; null without current.</param>
 /// <param name="Drives">Each running drive.</param>
-/// <param name="Unsettled">Tags of drives whose front end has no steady state, with the reason.</param>
+/// <param name="Unsettled">Tags of drives whose front end has no steady state, with the reason; a network that can't carry its load.</param>
+/// <param name="Unfed">Tags of drive points that are to run and whose bus is dead.</param>
 public sealed record ScenarioResult(
     string ScenarioId,
     string ScenarioName,
+    SupplyNetwork Network,
     PccStudy.Result Pcc,
     IReadOnlyList<PccStudy.Result> PccPhases,
-    double BusRmsA,
-    double BusFundamentalA,
+    IReadOnlyList<TransformerInScenario> Transformers,
+    IReadOnlyList<BusInScenario> Buses,
     double RectifierDcW,
-    WindingHeat.Result? Heat,
     IReadOnlyList<DriveInScenario> Drives,
-    IReadOnlyList<string> Unsettled);
+    IReadOnlyList<string> Unsettled,
+    IReadOnlyList<string> Unfed);
 
 /// <summary>A drive in a scenario.</summary>
 /// <param name="DrivePointId">Which one.</param>
 /// <param name="Point">Its operating point.</param>
 /// <param name="Front">Its front end.</param>
 /// <param name="FrontInput">The circuit that was solved.</param>
-public sealed record DriveInScenario(string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput FrontInput);
+/// <param name="BusId">Bus that it hangs from.</param>
+/// <param name="EmfAngleRad">Angle of the voltage it was solved at, against the source, vector groups taken back.</param>
+public sealed record DriveInScenario(
+    string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput FrontInput, string BusId, double EmfAngleRad);
+
+/// <summary>A transformer in a scenario, at the voltage of its fed side.</summary>
+/// <param name="TransformerId">Which one.</param>
+/// <param name="RmsA">Rms current of the most loaded phase, A.</param>
+/// <param name="FundamentalA">Its fundamental, A.</param>
+/// <param name="RatedA">Rated current, A.</param>
+/// <param name="Heat">Loss factors and permitted current, of the phase with the largest; null without current or eddy-loss share.</param>
+/// <param name="KFactor">Σ(h·I_h/I_rated)².</param>
+/// <param name="WindingLossW">Load loss with the current of all phases, without stray addition, W.</param>
+public sealed record TransformerInScenario(
+    string TransformerId, double RmsA, double FundamentalA, double RatedA, WindingHeat.Result? Heat, double KFactor, double WindingLossW)
+{
+    /// <summary>Rated power, VA.</summary>
+    public required double RatedVa { get; init; }
+
+    /// <summary>Loading with harmonics, % of what it may carry.</summary>
+    public double LoadingPct => 100 * RmsA / (RatedA * (Heat?.MaxCurrentPu ?? 1));
+}
+
+/// <summary>A live bus in a scenario.</summary>
+/// <param name="BusId">Which one.</param>
+/// <param name="VoltagePu">Fundamental voltage, parts of nominal.</param>
+/// <param name="ThdvPct">Distortion of the voltage from the plant's own currents, worst phase, %.</param>
+/// <param name="LargestFaultA">Fault current with the source at its strongest, A; infinite at an infinite source.</param>
+/// <param name="LeastFaultA">Fault current with the source at its weakest, A.</param>
+public sealed record BusInScenario(string BusId, double VoltagePu, double ThdvPct, double LargestFaultA, double LeastFaultA);

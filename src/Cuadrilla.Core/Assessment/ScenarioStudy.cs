@@ -1,119 +1,84 @@
-using System.Numerics;
+using Cuadrilla.Core.Assessment.Supply;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment;
 
-/// <summary>Runs one scenario: operating points, front ends, sums at the bus and at the PCC.</summary>
+/// <summary>Runs one scenario: operating points, voltages, front ends, sums on the network.</summary>
 internal static class ScenarioStudy
 {
+    private static readonly PccStudy.Result Nothing = PccStudy.Of(
+        new System.Numerics.Complex[LineCurrent.HighestOrder], [100, .. new double[LineCurrent.HighestOrder - 1]]);
+
+    /// <summary>Runs it; null while the supply is not stated.</summary>
     /// <param name="plant">The plant.</param>
     /// <param name="scenario">The scenario.</param>
-    /// <param name="network">Source and transformer.</param>
+    /// <param name="defaults">Defaults in force.</param>
     /// <param name="models">Drive points that are complete.</param>
     /// <param name="rectifier">Solver of a front end, usually one that remembers.</param>
-    public static ScenarioResult Run(
+    public static ScenarioResult? Run(
         PlantSpecification plant,
         Scenario scenario,
-        BusNetwork network,
+        DefaultsInForce defaults,
         IReadOnlyList<DrivePointModel> models,
         Func<RectifierInput, RectifierResult> rectifier)
     {
-        var running = new List<(DrivePointModel Model, OperatingPoint Point)>(models.Count);
+        if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
+        {
+            return null;
+        }
+
+        var buses = plant.BusOfDrivePoints();
+        var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag).ToList();
+        var running = new List<RunningDrive>(models.Count);
         foreach (var model in models)
         {
-            var level = scenario.LevelPuOf(model.Id);
-            if (level > 0 && model.At(level) is { DrawsFromLine: true } point)
+            var state = scenario.StateOf(model.Id);
+            if (state.Running && network.IsLive(buses[model.Id].Id) && model.At(state.LevelPu, state.LoadPu) is { DrawsFromLine: true } point)
             {
-                running.Add((model, point));
+                running.Add(new RunningDrive(model, point, buses[model.Id].Id));
             }
         }
 
-        var allDcW = running.Sum(r => r.Point.DcLoadW);
-        var (linearA, emfV) = LinearLoad(plant.Bus, scenario.LinearLoadPu, network);
-        var drives = new DriveInScenario[running.Count];
-
-        // The front ends do not depend on each other once the attenuation factor is known.
-        Parallel.For(0, running.Count, i =>
-        {
-            var (model, point) = running[i];
-            var input = RectifierOfDrive.Input(model.Converter!.Item, plant.Source, network, emfV, model.Feeder!.Value, point.DcLoadW, allDcW);
-            drives[i] = new DriveInScenario(model.Id, point, rectifier(input), input);
-        });
-        return Sum(plant, scenario, network, running, drives, linearA, allDcW);
+        var shunts = StandingLoads.Fundamental(plant, scenario, network);
+        var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
+        var drives = DriveFronts.Solve(plant.Source, network, running, shunts, rectifier);
+        var unsettled = drives is null
+            ? ["the network can't carry the load: no voltage settles"]
+            : Unsettled(plant, drives);
+        var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], defaults.LockedRotorPowerFactor);
+        var pcc = sums.AtCoupling(plant.Pcc.BusId);
+        return new ScenarioResult(
+            scenario.Id,
+            scenario.Name,
+            network,
+            pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
+            pcc.Length == 0 ? [Nothing] : pcc,
+            [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],
+            [
+                .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
+                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id))),
+            ],
+            running.Sum(r => r.Point.DcLoadW),
+            drives ?? [],
+            unsettled,
+            unfed);
     }
 
-    private static ScenarioResult Sum(
-        PlantSpecification plant,
-        Scenario scenario,
-        BusNetwork network,
-        List<(DrivePointModel Model, OperatingPoint Point)> running,
-        DriveInScenario[] drives,
-        Complex linearA,
-        double allDcW)
+    private static List<string> Unsettled(PlantSpecification plant, IReadOnlyList<DriveInScenario> drives)
     {
-        var unsettled = new List<string>();
-        var fronts = new List<RectifierResult.SteadyState>(drives.Length);
-        for (var i = 0; i < drives.Length; i++)
-        {
-            switch (drives[i].Front)
-            {
-                case RectifierResult.SteadyState steady:
-                    fronts.Add(steady);
-                    break;
-                case RectifierResult.NoSteadyState none:
-                    unsettled.Add($"{running[i].Model.Input.DrivePoint.Tag}: {none.Reason}{Cure(none)}");
-                    break;
-                default:
-                    throw new InvalidOperationException("Unknown front-end result.");
-            }
-        }
-
-        var atPrimary = plant.Pcc == PccLocation.TransformerPrimary;
-        var ratio = atPrimary ? plant.Bus.NominalVoltageV / plant.Source.NominalVoltageV : 1;
-        var pccOhm = atPrimary ? network.SourceOhm / (ratio * ratio) : network.BusOhm;
-        var pccVoltage = atPrimary ? plant.Source.NominalVoltageV : plant.Bus.NominalVoltageV;
-
-        // With unbalance the phases differ; the worst is judged. Balanced, one stands for all.
-        var phases = fronts.Count == 0 || fronts.All(f => f.IsBalanced) ? 1 : 3;
-        PccStudy.Result[] all =
+        var tags = plant.AllDrivePoints().ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
+        return
         [
-            .. Enumerable.Range(0, phases).Select(k => PccStudy.Run(new PccStudy.Input(
-                [.. fronts.Select(f => f.Phases[k].Orders)], linearA * Complex.FromPolarCoordinates(1, -k * 2 * Math.PI / 3), ratio, pccOhm, pccVoltage))),
+            .. drives.Where(d => d.Front is RectifierResult.NoSteadyState)
+                .Select(d => (d.DrivePointId, None: (RectifierResult.NoSteadyState)d.Front))
+                .Select(x => $"{tags[x.DrivePointId]}: {x.None.Reason}{Cure(x.None)}"),
         ];
-        var pcc = all.MaxBy(r => r.HarmonicA)!;
-
-        // The transformer is heated by its most loaded phase, which need not be the most distorted one.
-        var loaded = all.MaxBy(r => r.RmsA)!;
-        var busFundamental = loaded.FundamentalA / ratio;
-        var busRms = loaded.RmsA / ratio;
-        var heats = plant.Transformer.EddyLossPu.IsKnown
-            ? all.Where(r => r.RmsA > 0).Select(r => WindingHeat.Run(
-                r.CurrentA.Select((a, index) => new WindingHeat.OrderCurrent(index + 1, a.Magnitude / ratio)), plant.Transformer.EddyLossPu.Value)).ToList()
-            : [];
-        var heat = heats.Count > 0 ? heats.MaxBy(h => h.HarmonicLossFactor) : (WindingHeat.Result?)null;
-        return new ScenarioResult(scenario.Id, scenario.Name, pcc, all, busRms, busFundamental, allDcW, heat, drives, unsettled);
     }
 
     private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance
         ? FormattableString.Invariant($" It settles from {capacitance * 1e6:0} µF upwards, or with more resistance or a smaller choke.")
         : string.Empty;
-
-    // Thevenin at the bus: the linear load lowers the EMF that the rectifiers see.
-    private static (Complex CurrentA, double EmfV) LinearLoad(Bus bus, double loadPu, BusNetwork network)
-    {
-        var powerW = bus.LinearLoadKw * 1e3 * loadPu;
-        if (powerW <= 0)
-        {
-            return (Complex.Zero, bus.NominalVoltageV);
-        }
-
-        var angle = Math.Acos(bus.LinearLoadPowerFactor);
-        var apparent = powerW / bus.LinearLoadPowerFactor;
-        var impedance = Complex.FromPolarCoordinates(bus.NominalVoltageV * bus.NominalVoltageV / apparent, angle);
-        var total = impedance + network.BusOhm;
-        return (bus.NominalVoltageV / Math.Sqrt(3) / total, bus.NominalVoltageV * (impedance / total).Magnitude);
-    }
 }

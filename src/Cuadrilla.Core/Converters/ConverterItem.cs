@@ -16,6 +16,7 @@ namespace Cuadrilla.Core.Converters;
 /// <param name="LightOverload">Overload on the light rating.</param>
 /// <param name="HeavyOverload">Overload on the heavy rating.</param>
 /// <param name="Derating">Derating rules.</param>
+/// <param name="ShortCircuitKa">Rated conditional short-circuit current at its input, with the fuses the maker states, kA.</param>
 /// <param name="WidthMm">Width, mm.</param>
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="AirflowM3PerH">Cooling air, m³/h.</param>
@@ -36,6 +37,7 @@ public sealed record ConverterItem(
     OverloadRating LightOverload,
     OverloadRating HeavyOverload,
     ConverterDerating Derating,
+    double ShortCircuitKa,
     double WidthMm,
     double MassKg,
     double AirflowM3PerH,

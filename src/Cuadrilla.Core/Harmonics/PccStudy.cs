@@ -59,16 +59,27 @@ public static class PccStudy
 
         var voltagePct = new double[current.Length];
         voltagePct[0] = 100;
-        double currentSquares = 0, voltageSquares = 0;
         var phaseVoltage = input.PccVoltageV / Math.Sqrt(3);
         for (var i = 1; i < current.Length; i++)
         {
             var impedance = new Complex(input.PccImpedanceOhm.Real, input.PccImpedanceOhm.Imaginary * (i + 1));
             voltagePct[i] = 100 * current[i].Magnitude * impedance.Magnitude / phaseVoltage;
-            currentSquares += current[i].Magnitude * current[i].Magnitude;
-            voltageSquares += voltagePct[i] * voltagePct[i];
         }
 
-        return new Result(current, voltagePct, Math.Sqrt(currentSquares), Math.Sqrt(voltageSquares));
+        return Of(current, voltagePct);
+    }
+
+    /// <summary>The result of currents and voltages that are known by order.</summary>
+    /// <param name="currentA">Rms phasors of orders 1 to 50, A.</param>
+    /// <param name="voltagePct">Voltages of orders 1 to 50 (order 1: 100), per cent of nominal.</param>
+    public static Result Of(IReadOnlyList<Complex> currentA, IReadOnlyList<double> voltagePct)
+    {
+        ArgumentNullException.ThrowIfNull(currentA);
+        ArgumentNullException.ThrowIfNull(voltagePct);
+        return new Result(
+            currentA,
+            voltagePct,
+            Math.Sqrt(currentA.Skip(1).Sum(c => c.Magnitude * c.Magnitude)),
+            Math.Sqrt(voltagePct.Skip(1).Sum(v => v * v)));
     }
 }

@@ -10,8 +10,9 @@ namespace Cuadrilla.Core.Lineups;
 /// <param name="Id">Stable key.</param>
 /// <param name="Tag">Short name, for example L1.</param>
 /// <param name="Name">What people call it.</param>
+/// <param name="BusId">Bus that it hangs from.</param>
 /// <param name="DrivePoints">Columns of the board, in order.</param>
-public sealed record Lineup(string Id, string Tag, string Name, IReadOnlyList<DrivePoint> DrivePoints);
+public sealed record Lineup(string Id, string Tag, string Name, string BusId, IReadOnlyList<DrivePoint> DrivePoints);
 
 /// <summary>One machine with all that drives it.</summary>
 /// <param name="Id">Stable key, unique in the plant.</param>

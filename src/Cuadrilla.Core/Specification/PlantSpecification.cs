@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
@@ -12,10 +11,9 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="Name">Name of the plant, 1 to 120 characters.</param>
 /// <param name="Site">Where it stands.</param>
 /// <param name="Tariff">What energy and equipment cost.</param>
-/// <param name="Source">The public supply.</param>
-/// <param name="Transformer">The transformer between the source and the bus.</param>
-/// <param name="Bus">The low-voltage bus the lineups hang from.</param>
-/// <param name="Pcc">Where the point of common coupling lies.</param>
+/// <param name="Source">The supply.</param>
+/// <param name="Distribution">Buses, transformers, links, capacitors and other loads.</param>
+/// <param name="Pcc">The point of common coupling.</param>
 /// <param name="Scenarios">Operating scenarios, at least one; ids are unique.</param>
 /// <param name="Lineups">Lineups in the order of the board; ids are unique, and so are those of their drive points.</param>
 /// <param name="Motors">Real motors of the project, beside the catalogue's.</param>
@@ -25,9 +23,8 @@ public sealed record PlantSpecification(
     Site Site,
     Tariff Tariff,
     Source Source,
-    Transformer Transformer,
-    Bus Bus,
-    PccLocation Pcc,
+    Distribution Distribution,
+    CommonCoupling Pcc,
     IReadOnlyList<Scenario> Scenarios,
     IReadOnlyList<Lineup> Lineups,
     IReadOnlyList<OwnMotor> Motors,
@@ -35,6 +32,11 @@ public sealed record PlantSpecification(
 {
     /// <summary>All drive points in the order of the board.</summary>
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);
+
+    /// <summary>Bus of each drive point: that of its lineup.</summary>
+    public IReadOnlyDictionary<string, Bus> BusOfDrivePoints() => Lineups
+        .SelectMany(l => l.DrivePoints.Select(p => (p.Id, Bus: Distribution.Bus(l.BusId))))
+        .ToDictionary(x => x.Id, x => x.Bus, StringComparer.Ordinal);
 }
 
 /// <summary>A project value that replaces a default of the catalogue.</summary>

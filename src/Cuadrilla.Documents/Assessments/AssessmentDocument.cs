@@ -55,6 +55,7 @@ public sealed record VerdictCounts(int Holds, int Tight, int Fails, int NeedsDat
 public sealed record CheckDocument(
     string Id,
     string DrivePointId,
+    string ElementId,
     BoardRow Row,
     string Title,
     Verdict Verdict,
@@ -72,7 +73,7 @@ public sealed record CheckDocument(
     {
         ArgumentNullException.ThrowIfNull(check);
         return new CheckDocument(
-            check.Id, check.DrivePointId, check.Row, check.Title, check.Verdict, Plain(check.Figure), Plain(check.Limit), check.Unit, check.Sense,
+            check.Id, check.DrivePointId, check.ElementId, check.Row, check.Title, check.Verdict, Plain(check.Figure), Plain(check.Limit), check.Unit, check.Sense,
             Plain(check.MarginPct), check.Scenario, check.Relief, withReason ? check.Reason : null);
     }
 
@@ -117,87 +118,3 @@ public sealed record DrivePointDocument(
             summary.SavingPerYear);
     }
 }
-
-/// <summary>The supply as seen from the bus and from the PCC.</summary>
-public sealed record SupplyDocument(
-    double BusFaultKa, double BusResistanceMohm, double BusReactanceMohm, bool AssumedInfinite, double? DemandA, string DemandOrigin, double? ShortCircuitRatio)
-{
-    /// <summary>Builds it; null while the source is not stated.</summary>
-    public static SupplyDocument? Of(PlantSpecification plant, PlantAssessment assessment)
-    {
-        ArgumentNullException.ThrowIfNull(plant);
-        ArgumentNullException.ThrowIfNull(assessment);
-        return assessment.Network is not { } network
-            ? null
-            : new SupplyDocument(
-                network.BusFaultA / 1e3,
-                1e3 * network.BusOhm.Real,
-                1e3 * network.BusOhm.Imaginary,
-                network.AssumedInfinite,
-                assessment.Demand?.CurrentA,
-                assessment.Demand?.Origin ?? string.Empty,
-                assessment.Demand is { } demand && double.IsFinite(demand.Ratio) ? demand.Ratio : null);
-    }
-}
-
-/// <summary>A scenario at the PCC.</summary>
-public sealed record ScenarioDocument(
-    string ScenarioId,
-    string Name,
-    double FundamentalA,
-    double RmsA,
-    double HarmonicA,
-    double ThdiPct,
-    double? TddPct,
-    double? TddLimitPct,
-    double ThdvPct,
-    double ThdvLimitPct,
-    double RectifierKw,
-    double? HarmonicLossFactor,
-    double TransformerLoadingPct,
-    IReadOnlyList<OrderDocument> Orders,
-    IReadOnlyList<string> Unsettled)
-{
-    /// <summary>Builds it.</summary>
-    public static ScenarioDocument Of(ScenarioResult scenario, PlantSpecification plant, PlantAssessment assessment, HarmonicLimits limits)
-    {
-        ArgumentNullException.ThrowIfNull(scenario);
-        ArgumentNullException.ThrowIfNull(plant);
-        ArgumentNullException.ThrowIfNull(assessment);
-        ArgumentNullException.ThrowIfNull(limits);
-        var pcc = scenario.Pcc;
-        var demand = assessment.Demand?.CurrentA;
-        var row = assessment.CurrentLimits;
-        var nominal = plant.Pcc == PccLocation.TransformerPrimary ? plant.Source.NominalVoltageV : plant.Bus.NominalVoltageV;
-        var voltageRow = limits.VoltageRow(nominal);
-        var ratedA = plant.Transformer.RatedKva * 1e3 / (Math.Sqrt(3) * plant.Bus.NominalVoltageV);
-        var orders = Enumerable.Range(2, 49)
-            .Where(h => pcc.CurrentA[h - 1].Magnitude > 1e-6 * pcc.FundamentalA)
-            .Select(h => new OrderDocument(
-                h,
-                pcc.CurrentA[h - 1].Magnitude,
-                demand is { } d ? 100 * pcc.CurrentA[h - 1].Magnitude / d : null,
-                row is null ? null : limits.OrderLimitPct(row, h),
-                pcc.VoltagePct[h - 1],
-                voltageRow.EachPct));
-        return new ScenarioDocument(
-            scenario.ScenarioId,
-            scenario.ScenarioName,
-            pcc.FundamentalA,
-            pcc.RmsA,
-            pcc.HarmonicA,
-            pcc.ThdiPct,
-            demand is { } current ? pcc.TddPct(current) : null,
-            row?.TddPct,
-            pcc.ThdvPct,
-            voltageRow.ThdPct,
-            scenario.RectifierDcW / 1e3,
-            scenario.Heat?.HarmonicLossFactor,
-            100 * scenario.BusRmsA / (ratedA * (scenario.Heat?.MaxCurrentPu ?? 1)),
-            [.. orders],
-            scenario.Unsettled);
-    }
-}
-
-/// <summary>One order at the PCC; per cent of the demand current and of the nominal voltage.</summary>
-public sealed record OrderDocument(int Order, double CurrentA, double? CurrentPct, double? CurrentLimitPct, double VoltagePct, double VoltageLimitPct);

@@ -15,7 +15,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     public const string FormatName = "cuadrilla-project";
 
     /// <summary>Newest layout this program reads and the one it writes.</summary>
-    public const int CurrentVersion = 1;
+    public const int CurrentVersion = 2;
 
     /// <summary>Largest file accepted, bytes.</summary>
     public const int MaxBytes = 16 * 1024 * 1024;
@@ -30,7 +30,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
         return JsonSerializer.SerializeToUtf8Bytes(new ProjectFile(FormatName, CurrentVersion, data.Version, specification), ProjectJson.FileOptions);
     }
 
-    /// <summary>Reads and validates a file.</summary>
+    /// <summary>Reads and validates a file of this or an earlier layout.</summary>
     /// <exception cref="InputException">It is no project file, newer than this program, or holds values out of range.</exception>
     public static PlantSpecification Read(ReadOnlySpan<byte> utf8, EngineeringData data)
     {
@@ -44,8 +44,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
             utf8 = utf8[3..];
         }
 
-        CheckHeader(utf8);
-        var file = JsonReading.Read<ProjectFile>(utf8, ProjectJson.Options);
+        var file = JsonReading.Read<ProjectFile>(CheckHeader(utf8) == 1 ? ProjectUpgrade.FileOfVersion1(utf8) : utf8, ProjectJson.Options);
         Require(file.Specification, data, "/specification");
         return file.Specification;
     }
@@ -62,7 +61,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     }
 
     // Format and version are looked at first: a newer file must be named as such, not by the first field that is unknown.
-    private static void CheckHeader(ReadOnlySpan<byte> utf8)
+    private static int CheckHeader(ReadOnlySpan<byte> utf8)
     {
         var header = JsonReading.Read<Header>(utf8, HeaderOptions);
         if (header.Format != FormatName)
@@ -75,6 +74,8 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
             throw new InputException(InputProblem.Of(
                 "/formatVersion", "Format version", $"{header.FormatVersion}", $"1 to {CurrentVersion}; a newer file needs a newer program"));
         }
+
+        return header.FormatVersion;
     }
 
     private static readonly JsonSerializerOptions HeaderOptions = new(JsonSerializerDefaults.Web) { MaxDepth = 64, NumberHandling = default };

@@ -26,6 +26,13 @@ public static class ProjectJson
             (typeof(SourceStrength.FaultLevel), "fault-level"),
             (typeof(SourceStrength.Generator), "generator"),
         ],
+        [typeof(BusLink)] = [(typeof(BusLink.Coupler), "coupler"), (typeof(BusLink.Cable), "cable")],
+        [typeof(BusLoad)] =
+        [
+            (typeof(BusLoad.Linear), "linear"),
+            (typeof(BusLoad.LineMotor), "line-motor"),
+            (typeof(BusLoad.SinglePhaseGroup), "single-phase-group"),
+        ],
         [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
         [typeof(ConverterChoice)] = [(typeof(ConverterChoice.NotChosen), "not-chosen"), (typeof(ConverterChoice.FromCatalogue), "catalogue")],
         [typeof(MotorChoice)] = [(typeof(MotorChoice.NotChosen), "not-chosen"), (typeof(MotorChoice.FromCatalogue), "catalogue")],

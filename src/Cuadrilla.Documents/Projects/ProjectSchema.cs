@@ -24,7 +24,7 @@ public static class ProjectSchema
         var document = new JsonObject
         {
             ["$schema"] = "https://json-schema.org/draft/2020-12/schema",
-            ["title"] = "Cuadrilla project file, version 1",
+            ["title"] = $"Cuadrilla project file, version {ProjectFile.CurrentVersion}",
         };
         foreach (var (key, value) in schema.ToList())
         {

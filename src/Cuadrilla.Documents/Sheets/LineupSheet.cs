@@ -43,7 +43,7 @@ public sealed record LineupSheet(
             lineup.Name,
             date.ToString("yyyy-MM-dd"),
             assessment.CatalogueVersion,
-            SupplyLines(plant, assessment),
+            SupplyLines(plant, lineup, assessment),
             [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0).Select(c => CheckDocument.Of(c, withReason: false))],
             [.. lineup.DrivePoints.Select(p => DrivePointSheet.Of(p, assessor.Study(plant, p), assessment))],
             [
@@ -54,7 +54,7 @@ public sealed record LineupSheet(
             ]);
     }
 
-    private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, PlantAssessment assessment)
+    private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)
     {
         var source = plant.Source.Strength switch
         {
@@ -65,11 +65,16 @@ public sealed record LineupSheet(
         };
         var lines = new List<SheetLine>
         {
-            new("Source", $"{Text.N(plant.Source.NominalVoltageV / 1e3)} kV, {Text.N(plant.Source.FrequencyHz)} Hz, {source}"),
-            new("Transformer", $"{Text.N(plant.Transformer.RatedKva)} kVA, uk {Text.N(plant.Transformer.UkPct)} %, load loss {Text.N(plant.Transformer.LoadLossKw)} kW"),
-            new("Bus", $"{plant.Bus.Name}, {Text.N(plant.Bus.NominalVoltageV)} V" + (assessment.Network is { } n ? $", Isc {Text.N(n.BusFaultA / 1e3)} kA" : string.Empty)),
-            new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"),
+            new("Source", $"{Text.N(plant.Distribution.Bus(plant.Source.BusId).NominalVoltageV / 1e3)} kV, {Text.N(plant.Source.FrequencyHz)} Hz, {source}"),
         };
+        lines.AddRange(plant.Distribution.Transformers.Select(t => new SheetLine(
+            "Transformer",
+            $"{t.Name}, {Text.N(t.RatedKva)} kVA, {t.VectorGroup}, uk {Text.N(t.UkPct)} %, load loss {Text.N(t.LoadLossKw)} kW, feeds {plant.Distribution.Bus(t.ToBusId).Name}")));
+        var bus = plant.Distribution.Bus(lineup.BusId);
+        var faults = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => b.BusId == bus.Id && double.IsFinite(b.LargestFaultA)).Select(b => b.LargestFaultA).ToList();
+        lines.Add(new SheetLine("Bus", $"{bus.Name}, {Text.N(bus.NominalVoltageV)} V" + (faults.Count > 0 ? $", Isc up to {Text.N(faults.Max() / 1e3)} kA" : string.Empty)));
+        lines.Add(
+            new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"));
         lines.AddRange(plant.Overrides.Select(o => new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));
         return lines;
     }

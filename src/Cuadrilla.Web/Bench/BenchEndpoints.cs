@@ -27,10 +27,10 @@ internal static class BenchEndpoints
         group.MapGet("/drive-points/{point}/technologies", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant.Motors)))))
             .WithName("compareTechnologies").Produces<IReadOnlyList<TechnologyRow>>().Produces<ProblemDocument>(404, Problems.ContentType);
-        group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, ProjectReader reader, Assessor assessor) =>
+        group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, string? elementId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant
                     ? ProjectEndpoints.Unknown()
-                    : assessor.Run(plant).Checks.FirstOrDefault(c => c.Id == checkId && c.DrivePointId == (drivePointId ?? string.Empty)) is { } check
+                    : assessor.Run(plant).Checks.FirstOrDefault(c => c.Id == checkId && c.DrivePointId == (drivePointId ?? string.Empty) && c.ElementId == (elementId ?? string.Empty)) is { } check
                         ? Results.Ok(CheckDocument.Of(check, withReason: true))
                         : Problems.NotFound("There is no such check."))
             .WithName("getCheck").Produces<CheckDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
@@ -50,7 +50,7 @@ internal static class BenchEndpoints
         var assessment = assessor.Run(plant);
         var scenario = assessment.Scenarios.FirstOrDefault(s => s.Drives.Any(d => d.DrivePointId == point.Id));
         var drive = scenario?.Drives.First(d => d.DrivePointId == point.Id);
-        var chain = drive is null ? [] : LossChain.Of(study.Model, drive, scenario!, assessment.Network!);
+        var chain = drive is null ? [] : LossChain.Of(study.Model, drive, scenario!);
         return new BenchDocument(
             point.Id,
             [.. study.Model.Missing(withConverter: true)],

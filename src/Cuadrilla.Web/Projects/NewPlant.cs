@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
@@ -15,12 +14,19 @@ internal static class NewPlant
         name,
         new Site(0, 40, 5),
         new Tariff("EUR", 0.12, 0, 0.25, 100, 10, 6),
-        new Source(20_000, 50, new SourceStrength.NotStated(), Given.Unknown, Given.Unknown, Given.Unknown),
-        new Transformer(1000, 6, 10, 1.2, Given.Unknown),
-        new Bus("400 V bus", 400, 0, 0.9, Given.Unknown),
-        PccLocation.Bus,
-        [new Scenario("full-production", "full production", 1, [])],
-        [new Lineup("l1", "L1", "First lineup", [])],
+        new Source("bus-mv", 50, new SourceStrength.NotStated(), Given.Unknown, Given.Unknown, Given.Unknown),
+        new Distribution(
+            [new Bus("bus-mv", "20 kV connection", 20_000, Given.Unknown), new Bus("bus-1", "400 V bus", 400, Given.Unknown)],
+            [
+                new Transformer(
+                    "t1", "transformer 1", "bus-mv", "bus-1", 1000, 6, 10, 1.2, VectorGroup.Dyn11, TransformerCooling.Dry, Given.Unknown, Given.Unknown),
+            ],
+            [],
+            [],
+            []),
+        new CommonCoupling("bus-1", Given.Unknown),
+        [Scenario.AsUsual("full-production", "full production")],
+        [new Lineup("l1", "L1", "First lineup", "bus-1", [])],
         [],
         []);
 }

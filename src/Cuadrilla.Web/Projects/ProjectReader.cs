@@ -1,4 +1,3 @@
-using System.Text;
 using System.Text.Json;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
@@ -15,7 +14,7 @@ internal sealed class ProjectReader(ProjectStore store, Assessor assessor)
 
     public static string Write(PlantSpecification specification) => JsonSerializer.Serialize(specification, ProjectJson.Options);
 
-    public static PlantSpecification Read(string document) => JsonReading.Read<PlantSpecification>(Encoding.UTF8.GetBytes(document), ProjectJson.Options);
+    public static PlantSpecification Read(string document) => ProjectUpgrade.ReadStored(document);
 
     public ProjectDocument Create(PlantSpecification specification, string who, string label) =>
         Document(store.Create(Write(specification), who, label));

@@ -24,7 +24,9 @@ public sealed class DemoAssessmentTests
     [InlineData("motor.match", "dp-03", Verdict.Fails)]
     [InlineData("harmonics.pcc-tdd", "", Verdict.Fails)]
     [InlineData("harmonics.pcc-voltage", "", Verdict.Holds)]
-    [InlineData("supply.transformer-loading", "", Verdict.Tight)]
+    [InlineData("supply.feed", "", Verdict.Holds)]
+    [InlineData("supply.fault-level", "dp-12", Verdict.Tight)]
+    [InlineData("supply.fault-level", "dp-01", Verdict.Holds)]
     [InlineData("converter.continuous", "dp-01", Verdict.Tight)]
     [InlineData("motor.continuous", "dp-01", Verdict.Holds)]
     [InlineData("motor.continuous", "dp-15", Verdict.Fails)]
@@ -45,9 +47,19 @@ public sealed class DemoAssessmentTests
             Assert.Equal(Demo.AllDrivePoints().Count(), Found.Checks.Count(c => c.Id == id));
         }
 
-        foreach (var id in new[] { "supply.transformer-loading", "harmonics.pcc-tdd", "harmonics.pcc-orders", "harmonics.pcc-voltage" })
+        // The bank and the one transformer left come near the seventh: that is the worst state of this plant.
+        foreach (var id in new[] { "harmonics.pcc-tdd", "harmonics.pcc-orders", "harmonics.pcc-voltage" })
         {
-            Assert.Equal("full production", Check(Found, id, string.Empty).Scenario);
+            Assert.Equal("transformer 2 out", Check(Found, id, string.Empty).Scenario);
+        }
+
+        foreach (var (id, element, verdict) in new[]
+        {
+            ("supply.transformer-loading", "t1", Verdict.Fails), ("supply.transformer-loading", "t2", Verdict.Holds), ("supply.start-dip", "compressor", Verdict.Holds),
+            ("supply.neutral", "lighting", Verdict.Holds), ("supply.fault-level", "bus-mv", Verdict.Holds), ("supply.fault-level", "bus-w", Verdict.Holds),
+        })
+        {
+            Assert.Equal(verdict, Found.Checks.Single(c => c.Id == id && c.ElementId == element).Verdict);
         }
 
         Assert.All(Found.Checks, c =>
@@ -89,7 +101,7 @@ public sealed class DemoAssessmentTests
                 continue;
             }
 
-            var chain = LossChain.Of(study.Model, drive, Found.Scenarios[0], Found.Network!);
+            var chain = LossChain.Of(study.Model, drive, Found.Scenarios[0]);
             foreach (var (from, to) in chain.Zip(chain.Skip(1)))
             {
                 Assert.Equal(from.OutputW, to.InputW, 6);
@@ -126,8 +138,12 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void A_choke_lowers_tdd_on_a_balanced_supply()
     {
-        // Under unbalance the third order of choked bridges can take back what the fifth gains.
-        PlantSpecification Balanced(PlantSpecification p) => p with { Source = p.Source with { UnbalancePct = 0 } };
+        // Under unbalance the third order of choked bridges can take back what the fifth gains; a bank without reactor amplifies.
+        PlantSpecification Balanced(PlantSpecification p) => p with
+        {
+            Source = p.Source with { UnbalancePct = 0 },
+            Distribution = p.Distribution with { CapacitorBanks = [] },
+        };
         var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4, string.Empty) });
         double Tdd(PlantSpecification p) => Check(new Assessor(Data).Run(Balanced(p)), "harmonics.pcc-tdd", string.Empty).Figure.Value;
         Assert.True(Tdd(changed) < Tdd(Demo));
@@ -142,7 +158,7 @@ public sealed class DemoAssessmentTests
         Assert.Equal(Verdict.NeedsData, Check(open, "supply.data", "dp-01").Verdict);
         var assumed = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.AssumedInfinite() } });
         Assert.Equal(Verdict.Tight, Check(assumed, "supply.data", "dp-01").Verdict);
-        Assert.NotEqual(Verdict.NeedsData, Check(assumed, "harmonics.pcc-tdd", string.Empty).Verdict);
+        Assert.Contains("infinite", Check(assumed, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -159,9 +175,13 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void The_worst_scenario_is_named()
     {
-        var quiet = new Scenario("quiet", "quiet night", 0.1, [new DrivePointState("dp-01", true, 0.5), new DrivePointState("dp-02", false, 1)]);
-        var result = new Assessor(Data).Run(Demo with { Scenarios = [quiet, .. Demo.Scenarios] });
-        Assert.Equal("full production", Check(result, "supply.transformer-loading", string.Empty).Scenario);
+        var quiet = Scenario.AsUsual("quiet", "quiet night") with
+        {
+            States = [new DrivePointState("dp-01", true, 0.5, 1), new DrivePointState("dp-02", false, 1, 1)],
+            LoadStates = [.. Demo.Distribution.Loads.Select(l => new LoadState(l.Id, 0.1))],
+        };
+        var result = new Assessor(Data).Run(Demo with { Scenarios = [quiet, Demo.Scenarios[0]] });
+        Assert.Equal("full production", result.Checks.Single(c => c is { Id: "supply.transformer-loading", ElementId: "t1" }).Scenario);
         Assert.Equal(Found.Scenarios[0].Drives.Count - 1, result.Scenarios[0].Drives.Count);
         Assert.True(result.Scenarios[0].Pcc.HarmonicA < result.Scenarios[1].Pcc.HarmonicA);
     }
@@ -170,7 +190,7 @@ public sealed class DemoAssessmentTests
     public void Drives_on_one_bus_flatten_each_others_current()
     {
         double Thdi(PlantAssessment a) => ((Core.Harmonics.Rectifiers.RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front).PhaseA.ThdiPct;
-        var alone = Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => p.Id != "dp-02").Select(p => new DrivePointState(p.Id, false, 1))] };
+        var alone = Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => p.Id != "dp-02").Select(p => new DrivePointState(p.Id, false, 1, 1))] };
         Assert.True(Thdi(Found) < Thdi(new Assessor(Data).Run(Demo with { Scenarios = [alone] })) - 5);
     }
 
@@ -214,9 +234,8 @@ public sealed class DemoAssessmentTests
         var scenario = worse.Scenarios[0];
         Assert.Equal(3, scenario.PccPhases.Count);
         Assert.Single(balanced.Scenarios[0].PccPhases);
-        Assert.Equal(scenario.PccPhases.Max(p => p.RmsA), scenario.BusRmsA, 6);
         Assert.Equal(scenario.PccPhases.Max(p => p.HarmonicA), scenario.Pcc.HarmonicA, 6);
-        Assert.True(scenario.BusRmsA > 1.005 * scenario.Pcc.RmsA, "here they are two phases");
+        Assert.True(scenario.PccPhases.Max(p => p.RmsA) > 1.005 * scenario.Pcc.RmsA, "here they are two phases");
 
         // A third harmonic appears, which a balanced diode bridge does not have.
         Assert.True(worse.Scenarios[0].Pcc.CurrentA[2].Magnitude > 5);
@@ -226,14 +245,15 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void A_generator_is_a_source_behind_its_subtransient_reactance()
     {
-        var generator = Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 15, 20) } };
+        static double Fault(PlantSpecification p) => new Assessor(Data).Run(p).Scenarios[0].Network.FaultA("bus-a");
+        var generator = Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 15, Given.Unknown, 20) } };
 
         // 2 MVA/0.15 = 13.3 MVA at the primary.
-        var same = Demo with { Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(2.0 / 0.15, 20) } };
-        Assert.Equal(new Assessor(Data).Run(same).Network!.BusFaultA, new Assessor(Data).Run(generator).Network!.BusFaultA, 6);
-        var open = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, Given.Unknown, 20) } });
+        var same = Demo with { Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(2.0 / 0.15, Given.Unknown, 20) } };
+        Assert.Equal(Fault(same), Fault(generator), 6);
+        var open = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, Given.Unknown, Given.Unknown, 20) } });
         Assert.Contains("subtransient", Check(open, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
-        Assert.Equal("/source/strength/subtransientPct", SpecificationValidation.Problems(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 90, 20) } }, Data).Single().Pointer);
+        Assert.Equal("/source/strength/subtransientPct", SpecificationValidation.Problems(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 90, Given.Unknown, 20) } }, Data).Single().Pointer);
     }
 
     [Fact]
@@ -282,7 +302,8 @@ public sealed class DemoAssessmentTests
         Assert.Equal(new Assessor(Data).Run(changed).Checks.Select(c => (c.Id, c.DrivePointId, c.Figure, c.Limit, c.Verdict)), after);
     }
 
-    private static Check Check(PlantAssessment assessment, string id, string point) => assessment.Checks.Single(c => c.Id == id && c.DrivePointId == point);
+    private static Check Check(PlantAssessment assessment, string id, string point) =>
+        assessment.Checks.Single(c => c.Id == id && c.DrivePointId == point && c.ElementId.Length == 0);
 
     private static DrivePoint Point(string id) => Demo.AllDrivePoints().Single(p => p.Id == id);
 

@@ -31,13 +31,58 @@ public sealed class ProjectFileTests
     [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
     [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "kinds")]
     [InlineData("/format", "\"other\"", "cuadrilla-project")]
-    [InlineData("/formatVersion", "2", "1 to 1")]
+    [InlineData("/formatVersion", "3", "1 to 2")]
+    [InlineData("/specification/distribution/transformers/0/ukPct", "0.1", "0.5 to 25")]
+    [InlineData("/specification/distribution/transformers/1/toBusId", "\"nowhere\"", "bus of this plant")]
+    [InlineData("/specification/distribution/links/1/kind", "\"wire\"", "kinds")]
+    [InlineData("/specification/distribution/loads/1/lockedRotorCurrentPu", "50", "2 to 12")]
+    [InlineData("/specification/distribution/capacitorBanks/0/steps", "0", "1 to 24")]
+    [InlineData("/specification/scenarios/1/bankStates/0/stepsOn", "7", "0 to 6")]
+    [InlineData("/specification/lineups/0/busId", "\"bus-mv\"", "1000 V")]
     public void A_bad_value_is_named_with_what_is_allowed(string pointer, string value, string allowed)
     {
         var problem = Refused(Set(pointer, JsonNode.Parse(value))).Problems[0];
         Assert.Equal(pointer, problem.Pointer);
         Assert.Contains(allowed, problem.Allowed, StringComparison.Ordinal);
         Assert.NotEmpty(problem.Value);
+    }
+
+    [Fact]
+    public void A_file_of_the_first_version_becomes_one_of_this_version()
+    {
+        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-1.cuadrilla.json")), Data);
+        Assert.Equal(["network connection", "400 V bus A"], plant.Distribution.Buses.Select(b => b.Name));
+        Assert.Equal(1600, plant.Distribution.Transformers.Single().RatedKva);
+        Assert.Equal(840, Assert.IsType<Core.Plant.BusLoad.Linear>(plant.Distribution.Loads.Single()).PowerKw);
+        Assert.All(plant.Lineups, l => Assert.Equal(plant.Pcc.BusId, l.BusId));
+        Assert.Equal(11, plant.AllDrivePoints().Count());
+
+        // What it computes is what the version before computed: 34.78 kA at the bus.
+        Assert.Equal(34.7834e3, new Assessor(Data).Run(plant).Scenarios[0].Network.FaultA(plant.Pcc.BusId), 0.1);
+    }
+
+    [Fact]
+    public void A_stored_document_of_the_first_version_is_still_read()
+    {
+        var old = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-1.cuadrilla.json")))!["specification"]!;
+        old["pcc"] = "transformer-primary";
+        old["scenarios"]![0]!["linearLoadPu"] = 0.4;
+        old["scenarios"]![0]!["states"] = JsonNode.Parse("""[{"drivePointId":"dp-01","running":true,"levelPu":0.5}]""");
+        var plant = ProjectUpgrade.ReadStored(old.ToJsonString());
+        Assert.Equal(20_000, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV);
+        Assert.Equal(0.4, plant.Scenarios[0].LoadLevelPuOf(plant.Distribution.Loads[0].Id));
+        Assert.Equal(new DrivePointState("dp-01", true, 0.5, 1), plant.Scenarios[0].StateOf("dp-01"));
+        Assert.Empty(SpecificationValidation.Problems(plant, Data));
+    }
+
+    [Fact]
+    public void Voltages_of_different_vector_groups_are_never_joined()
+    {
+        var root = JsonNode.Parse(DemoPlant.File())!;
+        root["specification"]!["distribution"]!["links"]![0]!["normallyClosed"] = true;
+        var problem = Refused(root).Problems[0];
+        Assert.Equal("/specification/scenarios/0/switches", problem.Pointer);
+        Assert.Contains("clock number", problem.Allowed, StringComparison.Ordinal);
     }
 
     [Fact]

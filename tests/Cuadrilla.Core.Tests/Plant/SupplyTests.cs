@@ -46,6 +46,33 @@ public sealed class SupplyTests
     }
 
     [Fact]
+    public void Oil_adds_other_stray_loss_and_the_k_factor_scales_with_current()
+    {
+        WindingHeat.OrderCurrent[] orders = [new(1, 100), new(5, 30)];
+        var oil = WindingHeat.Run(orders, 0.08, 0.1);
+
+        // By hand: ΣI² = 10900; F_HL = (10000 + 25·900)/10900; F_STR = (10000 + 5^0.8·900)/10900.
+        Assert.Equal(32500 / 10900.0, oil.HarmonicLossFactor, 12);
+        Assert.Equal((10000 + (Math.Pow(5, 0.8) * 900)) / 10900, oil.StrayLossFactor, 12);
+        Assert.Equal(Math.Sqrt(1.18 / (1 + (oil.HarmonicLossFactor * 0.08) + (oil.StrayLossFactor * 0.1))), oil.MaxCurrentPu, 12);
+        Assert.True(oil.MaxCurrentPu > WindingHeat.Run(orders, 0.18).MaxCurrentPu, "eddy loss is the worse kind");
+        Assert.Equal(32500 / 40000.0, WindingHeat.KFactor(orders, 200), 12);
+    }
+
+    [Theory]
+    [InlineData(0, 0)]
+    [InlineData(0.3, 0)]
+    [InlineData(0, 0.25)]
+    [InlineData(0.2, 0.4)]
+    public void Neutral_current_is_the_sum_of_the_phases(double uneven, double third)
+    {
+        double[] fundamentals = [10 * (1 + uneven), 10 * (1 - (uneven / 2)), 10 * (1 - (uneven / 2))];
+        var first = fundamentals.Select((a, k) => Complex.FromPolarCoordinates(a, -2 * Math.PI * k / 3)).Aggregate((a, b) => a + b);
+        var triplen = Enumerable.Range(0, 3).Select(k => Complex.FromPolarCoordinates(10 * third, -3 * 2 * Math.PI * k / 3)).Aggregate((a, b) => a + b);
+        Assert.Equal(Math.Sqrt(Math.Pow(first.Magnitude, 2) + Math.Pow(triplen.Magnitude, 2)), NeutralCurrent.Of(10, uneven, third), 9);
+    }
+
+    [Fact]
     public void Currents_add_as_phasors_at_the_pcc()
     {
         static Complex[] Orders(double fifthDeg)

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Tabs } from "radix-ui";
 import { lazy, Suspense, useState } from "react";
-import { api, type Bench as BenchData, type Check } from "../../api/client";
+import { api, type Bench as BenchData, type CheckKey } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { findPoint } from "../../lib/specification";
 import type { Row, Selection } from "../board/selection";
@@ -42,7 +42,7 @@ export function Bench({
   onLeave,
 }: {
   readonly selection: Selection;
-  readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void;
+  readonly onReason: (check: CheckKey) => void;
   readonly onLeave: () => void;
 }) {
   const { project } = useProject();

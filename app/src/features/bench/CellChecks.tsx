@@ -1,7 +1,7 @@
-import type { Check } from "../../api/client";
+import type { Check, CheckKey } from "../../api/client";
 import { MarginBar } from "../../components/MarginBar";
 import { VerdictWord } from "../../components/VerdictMark";
-import { usage } from "../../lib/verdict";
+import { checkKey, usage } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 import { figureText } from "../ledger/Ledger";
 import { useProject } from "../project/ProjectContext";
@@ -14,7 +14,7 @@ export function CellChecks({
 }: {
   readonly point: string;
   readonly row: Row;
-  readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void;
+  readonly onReason: (check: CheckKey) => void;
 }) {
   const { project } = useProject();
   const checks = project.assessment.checks.filter((c) => c.drivePointId === point && c.row === row);
@@ -29,15 +29,17 @@ export function CellChecks({
 /** Checks in a list; each opens its reason. */
 export function CheckList({
   checks,
+  columns = 1,
   onReason,
 }: {
   readonly checks: readonly Check[];
-  readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void;
+  readonly columns?: 1 | 2;
+  readonly onReason: (check: CheckKey) => void;
 }) {
   return (
-    <ul>
+    <ul className={columns === 2 ? "grid grid-cols-2 gap-x-8" : undefined}>
       {checks.map((check) => (
-        <li key={`${check.id}/${check.drivePointId}`} className="border-b border-rule">
+        <li key={checkKey(check)} className="border-b border-rule">
           <button
             type="button"
             className="block w-full py-1 text-left hover:bg-plum-wash"

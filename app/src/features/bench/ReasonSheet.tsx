@@ -1,20 +1,20 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, type Check, type Reason } from "../../api/client";
+import { api, type Reason, type CheckKey } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
+import { checkKey } from "../../lib/verdict";
 import { figureText } from "../ledger/Ledger";
 import { useProject } from "../project/ProjectContext";
 
 /** Something whose reason can be opened. */
-export type Reasoned =
-  { readonly title: string; readonly reason: Reason } | { readonly check: Pick<Check, "id" | "drivePointId"> };
+export type Reasoned = { readonly title: string; readonly reason: Reason } | { readonly check: CheckKey };
 
 /** Why a figure is what it is: formula, numbers, source, inputs. */
 export function ReasonSheet({ subject, onClose }: { readonly subject: Reasoned; readonly onClose: () => void }) {
   return "check" in subject ? (
-    <CheckReason id={subject.check.id} drivePointId={subject.check.drivePointId} onClose={onClose} />
+    <CheckReason wanted={subject.check} onClose={onClose} />
   ) : (
     <Sheet title={subject.title} open onClose={onClose}>
       <ReasonBody reason={subject.reason} />
@@ -22,21 +22,16 @@ export function ReasonSheet({ subject, onClose }: { readonly subject: Reasoned; 
   );
 }
 
-function CheckReason({
-  id,
-  drivePointId,
-  onClose,
-}: {
-  readonly id: string;
-  readonly drivePointId: string;
-  readonly onClose: () => void;
-}) {
+function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly onClose: () => void }) {
   const { project } = useProject();
   const check = useQuery({
-    queryKey: ["bench", project.id, "check", id, drivePointId, project.edit],
+    queryKey: ["bench", project.id, "check", checkKey(wanted), project.edit],
     queryFn: async () => {
       const { data } = await api.GET("/api/projects/{id}/checks/{checkId}", {
-        params: { path: { id: project.id, checkId: id }, query: { drivePointId } },
+        params: {
+          path: { id: project.id, checkId: wanted.id },
+          query: { drivePointId: wanted.drivePointId, elementId: wanted.elementId },
+        },
       });
       if (!data) {
         throw new Error("The check could not be read.");
@@ -45,7 +40,7 @@ function CheckReason({
     },
   });
   return (
-    <Sheet title={check.data?.title ?? id} open onClose={onClose}>
+    <Sheet title={check.data?.title ?? wanted.id} open onClose={onClose}>
       {check.isPending && <Loading what="reason" />}
       {check.isError && <Failed what="The reason could not be read." detail={check.error.message} />}
       {check.data && (

@@ -1,5 +1,5 @@
 import type { DrivePoint } from "../../api/client";
-import type { Outcome } from "../../components/Fields";
+import type { Outcome } from "../../components/draft";
 import { changePoints, findPoint } from "../../lib/specification";
 import { useProject } from "../project/ProjectContext";
 

@@ -1,12 +1,13 @@
-import { useCallback, useEffect, useMemo, useRef, type KeyboardEvent } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import type { Lineup } from "../../api/client";
 import { Empty } from "../../components/States";
-import { usage } from "../../lib/verdict";
+import { checkKey, usage } from "../../lib/verdict";
 import { addPoint } from "../../lib/specification";
 import { useItems } from "../project/useCatalogue";
 import { useProject } from "../project/ProjectContext";
 import { BoardCell, cellId } from "./BoardCell";
 import { cellText } from "./cellText";
+import { LineupSheet } from "./LineupSheet";
 import { moved, rows, type Row, type Selection } from "./selection";
 import { useBoardActions } from "./useBoardActions";
 import { useCellChecks } from "./useCellChecks";
@@ -24,6 +25,7 @@ export function Board({ selection, onSelect, onOpen, onSearch }: Props) {
   const { specification } = project;
   const actions = useBoardActions(selection, onSelect);
   const frame = useRef<HTMLDivElement>(null);
+  const [edited, setEdited] = useState<string>();
 
   // Focus follows the selection, but only while the board has it: a click in the bench must not be robbed.
   useEffect(() => {
@@ -106,8 +108,12 @@ export function Board({ selection, onSelect, onOpen, onSearch }: Props) {
         )}
       </div>
       {specification.lineups.map((lineup) => (
-        <LineupBoard key={lineup.id} lineup={lineup} selection={selection} onSelect={onSelect} />
+        <LineupBoard key={lineup.id} lineup={lineup} selection={selection} onSelect={onSelect} onEdit={setEdited} />
       ))}
+      <button type="button" className="button" onClick={actions.addLineup}>
+        Add lineup
+      </button>
+      {edited !== undefined && <LineupSheet id={edited} onClose={() => setEdited(undefined)} />}
     </div>
   );
 }
@@ -116,10 +122,12 @@ function LineupBoard({
   lineup,
   selection,
   onSelect,
+  onEdit,
 }: {
   readonly lineup: Lineup;
   readonly selection: Selection | undefined;
   readonly onSelect: (selection: Selection) => void;
+  readonly onEdit: (id: string) => void;
 }) {
   const { project, before, edit } = useProject();
   const { specification, assessment } = project;
@@ -129,10 +137,7 @@ function LineupBoard({
     () => new Map(assessment.drivePoints.map((d) => [d.drivePointId, d])),
     [assessment.drivePoints],
   );
-  const usedBefore = useMemo(
-    () => new Map(before?.checks.map((c) => [`${c.id}/${c.drivePointId}`, usage(c)])),
-    [before],
-  );
+  const usedBefore = useMemo(() => new Map(before?.checks.map((c) => [checkKey(c), usage(c)])), [before]);
   const latest = useRef({ specification, selection, onSelect });
   useEffect(() => {
     latest.current = { specification, selection, onSelect };
@@ -148,17 +153,28 @@ function LineupBoard({
     }
   }, []);
 
-  const supply = assessment.supply;
+  const bus = specification.distribution.buses.find((b) => b.id === lineup.busId);
+  const fault = assessment.supply?.buses.find((b) => b.busId === lineup.busId)?.largestFaultKa;
   return (
     <section aria-label={`Lineup ${lineup.tag} ${lineup.name}`} className="mb-4">
-      <h2 className="flex items-baseline gap-2 text-[15px]">
-        <span className="font-bold">{lineup.tag}</span>
-        <span>{lineup.name}</span>
+      <div className="flex items-baseline gap-2 text-[15px]">
+        <h2 className="flex items-baseline gap-2">
+          <span className="font-bold">{lineup.tag}</span>
+          <span>{lineup.name}</span>
+        </h2>
         <span className="text-[12px] text-soft">
-          {specification.bus.name}, transformer {specification.transformer.ratedKva} kVA
-          {supply ? ` · ${supply.busFaultKa.toFixed(1)} kA` : " · fault level open"}
+          {bus?.name}
+          {fault == null ? (assessment.supply ? "" : " · fault level open") : ` · ${fault.toFixed(1)} kA`}
         </span>
-      </h2>
+        <button
+          type="button"
+          className="button text-[12px]"
+          aria-label={`Edit lineup ${lineup.tag}`}
+          onClick={() => onEdit(lineup.id)}
+        >
+          Edit lineup
+        </button>
+      </div>
       {lineup.drivePoints.length === 0 ? (
         <Empty>
           No drive points hang from this busbar yet.{" "}
@@ -212,7 +228,7 @@ function LineupBoard({
                         choice={text.choice}
                         detail={text.detail}
                         check={check}
-                        before={check && usedBefore.get(`${check.id}/${check.drivePointId}`)}
+                        before={check && usedBefore.get(checkKey(check))}
                         focused={selection?.point === p.id && selection.row === row}
                         selected={selection?.row === row && selection.columns.includes(p.id)}
                         onPick={pick}

@@ -1,4 +1,4 @@
-import { addPoint, copyPoint, findPoint, movePoint, removePoints } from "../../lib/specification";
+import { addLineup, addPoint, copyPoint, findPoint, movePoint, removePoints } from "../../lib/specification";
 import { useProject } from "../project/ProjectContext";
 import { columnIds, type Selection } from "./selection";
 
@@ -13,6 +13,7 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
     }
   };
   return {
+    addLineup: () => void edit("Add lineup", addLineup),
     add: () => {
       const lineup =
         specification.lineups.find((l) => l.drivePoints.some((p) => p.id === selection?.point)) ??

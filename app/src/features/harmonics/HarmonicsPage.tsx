@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Bar, CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
-import type { Check, ScenarioResult } from "../../api/client";
+import type { ScenarioResult, CheckKey } from "../../api/client";
 import { plum, red, rule, tick, xTitle, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { Empty } from "../../components/States";
@@ -9,20 +9,22 @@ import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
 
 /** Currents and voltages at the point of common coupling, order by order, against their limits. */
-export function HarmonicsPage({
-  onReason,
-}: {
-  readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void;
-}) {
+export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
   const { project } = useProject();
   const { scenarios, supply, checks } = project.assessment;
+  const { distribution } = project.specification;
   const [wanted, setWanted] = useState<string>();
-  const scenario = scenarios.find((s) => s.scenarioId === wanted) ?? scenarios[0];
+  // Opens where it is worst.
+  const worst = scenarios.reduce<ScenarioResult | undefined>(
+    (found, s) => (found && found.harmonicA >= s.harmonicA ? found : s),
+    undefined,
+  );
+  const scenario = scenarios.find((s) => s.scenarioId === wanted) ?? worst;
   return (
     <div className="p-4">
       <h2 className="text-[17px] font-bold">Harmonics at the point of common coupling</h2>
       <p className="text-soft">
-        PCC {project.specification.pcc === "bus" ? "at the bus" : "at the transformer’s primary"}
+        PCC: {nameOf(distribution.buses, project.specification.pcc.busId)}
         {supply?.demandA != null && ` · I_L ${n(supply.demandA, 4)} A (${supply.demandOrigin})`}
         {supply?.shortCircuitRatio != null && ` · Isc/IL ${n(supply.shortCircuitRatio, 3)}`}
       </p>
@@ -49,6 +51,7 @@ export function HarmonicsPage({
 }
 
 function ScenarioPictures({ scenario }: { readonly scenario: ScenarioResult }) {
+  const { distribution } = useProject().project.specification;
   const orders = [...scenario.orders].map((o) => ({ ...o }));
   const table = (
     <NumberTable
@@ -80,13 +83,21 @@ function ScenarioPictures({ scenario }: { readonly scenario: ScenarioResult }) {
           [
             ["TDD (of demand current)", `${n(scenario.tddPct)} % of ${n(scenario.tddLimitPct)} %`],
             ["THDi (of present current)", `${n(scenario.thdiPct)} %`],
-            ["THDv", `${n(scenario.thdvPct)} % of ${n(scenario.thdvLimitPct)} %`],
+            ["THDv at the PCC", `${n(scenario.thdvPct)} % of ${n(scenario.thdvLimitPct)} %`],
             ["Current, rms", `${n(scenario.rmsA, 4)} A`],
             ["Rectifiers, DC load", `${n(scenario.rectifierKw, 4)} kW`],
             ["Harmonic current", `${n(scenario.harmonicA, 4)} A`],
-            ["Transformer F_HL", n(scenario.harmonicLossFactor, 4)],
-            ["Transformer loading", `${n(scenario.transformerLoadingPct, 3)} %`],
-          ] as const
+            ...scenario.transformers.map(
+              (t) =>
+                [
+                  `${nameOf(distribution.transformers, t.transformerId)}, loading`,
+                  `${n(t.loadingPct, 3)} %, F_HL ${n(t.harmonicLossFactor, 3)}`,
+                ] as const,
+            ),
+            ...scenario.buses.map(
+              (b) => [`THDv at ${nameOf(distribution.buses, b.busId)}`, `${n(b.thdvPct)} %`] as const,
+            ),
+          ] as readonly (readonly [string, string])[]
         ).map(([name, value]) => (
           <div key={name}>
             <dt className="text-[12px] text-soft">{name}</dt>
@@ -165,3 +176,6 @@ function ScenarioPictures({ scenario }: { readonly scenario: ScenarioResult }) {
     </>
   );
 }
+
+const nameOf = (elements: readonly { readonly id: string; readonly name: string }[], id: string): string =>
+  elements.find((e) => e.id === id)?.name ?? id;

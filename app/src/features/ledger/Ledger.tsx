@@ -3,7 +3,7 @@ import { MarginBar } from "../../components/MarginBar";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
 import { findPoint } from "../../lib/specification";
-import { usage, verdictWords } from "../../lib/verdict";
+import { checkKey, usage, verdictWords } from "../../lib/verdict";
 import { useProject } from "../project/ProjectContext";
 
 const tiles = 5;
@@ -29,11 +29,11 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
       </div>
       {shown.length === 0 && <p className="p-3 text-soft">No checks yet: add a drive point.</p>}
       {shown.map((check) => {
-        const was = before?.checks.find((c) => c.id === check.id && c.drivePointId === check.drivePointId);
+        const was = before?.checks.find((c) => checkKey(c) === checkKey(check));
         const point = findPoint(specification, check.drivePointId);
         return (
           <button
-            key={`${check.id}/${check.drivePointId}`}
+            key={checkKey(check)}
             type="button"
             onClick={() => onOpen(check)}
             className="flex min-w-0 flex-1 gap-2 border-r border-rule p-2 text-left last:border-r-0 hover:bg-plum-wash"

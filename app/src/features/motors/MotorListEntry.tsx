@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Outcome } from "../../components/Fields";
+import type { Outcome } from "../../components/draft";
 import { readCsv, type CsvTable } from "../../lib/csv";
 import { guessMapping, plateFields, readMotors, type Mapping, type OwnMotor } from "./plate";
 import { readWorkbook } from "./readWorkbook";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Outcome } from "../../components/Fields";
+import type { Outcome } from "../../components/draft";
 import { Sheet } from "../../components/Sheet";
 import { Empty } from "../../components/States";
 import { n } from "../../lib/format";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Outcome } from "../../components/Fields";
+import type { Outcome } from "../../components/draft";
 import { parseQuantity } from "../../lib/units";
 import { emptyMotor, freeKeys, plateFields, type OwnMotor } from "./plate";
 import { TechnologyChoice } from "./TechnologyChoice";

@@ -1,5 +1,5 @@
 import { Failed, Loading } from "../../components/States";
-import { CellQuantity } from "../../components/Fields";
+import { CellQuantity } from "../../components/CellFields";
 import { quantities } from "../../lib/units";
 import { useCatalogue } from "../project/useCatalogue";
 import { useProject } from "../project/ProjectContext";

@@ -1,4 +1,4 @@
-import type { Check, Specification } from "../../api/client";
+import type { Specification, CheckKey } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { n } from "../../lib/format";
 import { quantities } from "../../lib/units";
@@ -6,13 +6,20 @@ import type { Selection } from "../board/selection";
 import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
 import { DefaultsTable } from "./DefaultsTable";
+import { BusTable, TransformerTable, useBusNames } from "./BusTables";
+import { BankTable, LinkTable, LoadTable } from "./LinkAndLoadTables";
 import { LineDiagram } from "./LineDiagram";
 import { ScenarioGrid } from "./ScenarioGrid";
 
-// The entry that an element of the diagram stands for.
-function focusEntry(label: string): void {
+// The row that an element of the diagram stands for, or the field of that name.
+function focusEntry(target: string): void {
+  const row = document.querySelector<HTMLElement>(`main tr[data-element="${CSS.escape(target)}"] .entry`);
+  if (row) {
+    row.focus();
+    return;
+  }
   for (const candidate of document.querySelectorAll("main label")) {
-    if (candidate.textContent === label && candidate instanceof HTMLLabelElement) {
+    if (candidate.textContent === target && candidate instanceof HTMLLabelElement) {
       candidate.control?.focus();
       return;
     }
@@ -24,9 +31,9 @@ type Strength = Specification["source"]["strength"];
 function strengthOf(kind: Strength["kind"]): Strength {
   switch (kind) {
     case "fault-level":
-      return { kind, shortCircuitMva: null, xrRatio: null };
+      return { kind, shortCircuitMva: null, leastMva: null, xrRatio: null };
     case "generator":
-      return { kind, ratedKva: null, subtransientPct: null, xrRatio: null };
+      return { kind, ratedKva: null, subtransientPct: null, negativeSequencePct: null, xrRatio: null };
     default:
       return { kind };
   }
@@ -37,17 +44,18 @@ export function PlantPage({
   onReason,
   onCell,
 }: {
-  readonly onReason: (check: Pick<Check, "id" | "drivePointId">) => void;
+  readonly onReason: (check: CheckKey) => void;
   readonly onCell: (selection: Selection) => void;
 }) {
   const { project, edit } = useProject();
   const s = project.specification;
   const supply = project.assessment.supply;
+  const coupling = supply?.buses.find((b) => b.busId === s.pcc.busId);
   const source = (change: Partial<typeof s.source>) =>
     edit("Source", (x) => ({ ...x, source: { ...x.source, ...change } }));
-  const transformer = (change: Partial<typeof s.transformer>) =>
-    edit("Transformer", (x) => ({ ...x, transformer: { ...x.transformer, ...change } }));
-  const bus = (change: Partial<typeof s.bus>) => edit("Bus", (x) => ({ ...x, bus: { ...x.bus, ...change } }));
+  const pcc = (change: Partial<typeof s.pcc>) =>
+    edit("Point of common coupling", (x) => ({ ...x, pcc: { ...x.pcc, ...change } }));
+  const buses = useBusNames();
   const site = (change: Partial<typeof s.site>) => edit("Site", (x) => ({ ...x, site: { ...x.site, ...change } }));
   const tariff = (change: Partial<typeof s.tariff>) =>
     edit("Tariff", (x) => ({ ...x, tariff: { ...x.tariff, ...change } }));
@@ -64,12 +72,7 @@ export function PlantPage({
             value={s.name}
             onCommit={(name) => edit("Name of the plant", (x) => ({ ...x, name }))}
           />
-          <QuantityField
-            label="Nominal voltage"
-            quantity={quantities.voltageKv}
-            value={s.source.nominalVoltageV}
-            onCommit={(v) => source({ nominalVoltageV: v ?? 0 })}
-          />
+          <ChoiceField label="Feeds" value={s.source.busId} choices={buses} onCommit={(busId) => source({ busId })} />
           <QuantityField
             label="Frequency"
             quantity={quantities.frequencyHz}
@@ -95,11 +98,20 @@ export function PlantPage({
           {strength.kind === "fault-level" && (
             <>
               <QuantityField
-                label="Fault level"
+                label="Fault level, largest"
                 optional
                 quantity={quantities.faultMva}
                 value={strength.shortCircuitMva}
                 onCommit={(v) => source({ strength: { ...strength, shortCircuitMva: v } })}
+              />
+              <QuantityField
+                label="Fault level, least"
+                optional
+                placeholder="as largest"
+                quantity={quantities.faultMva}
+                value={strength.leastMva}
+                note="For dips and distortion."
+                onCommit={(v) => source({ strength: { ...strength, leastMva: v } })}
               />
               <QuantityField
                 label="X/R"
@@ -125,6 +137,14 @@ export function PlantPage({
                 quantity={quantities.percent}
                 value={strength.subtransientPct}
                 onCommit={(v) => source({ strength: { ...strength, subtransientPct: v } })}
+              />
+              <QuantityField
+                label="Negative seq. X2"
+                optional
+                placeholder="as X″d"
+                quantity={quantities.percent}
+                value={strength.negativeSequencePct}
+                onCommit={(v) => source({ strength: { ...strength, negativeSequencePct: v } })}
               />
               <QuantityField
                 label="X/R"
@@ -159,91 +179,39 @@ export function PlantPage({
             value={s.source.backgroundV7Pct}
             onCommit={(v) => source({ backgroundV7Pct: v })}
           />
-          <ChoiceField
-            label="Common coupling"
-            value={s.pcc}
-            choices={{ bus: "at the bus", "transformer-primary": "at the transformer’s primary" }}
-            onCommit={(pcc) => edit("Point of common coupling", (x) => ({ ...x, pcc }))}
-          />
         </section>
         <section>
-          <h3 className="section-title">Transformer</h3>
-          <QuantityField
-            label="Rating"
-            quantity={quantities.ratingKva}
-            value={s.transformer.ratedKva}
-            onCommit={(v) => transformer({ ratedKva: v ?? 0 })}
-          />
-          <QuantityField
-            label="Short-circuit voltage"
-            quantity={quantities.percent}
-            value={s.transformer.ukPct}
-            onCommit={(v) => transformer({ ukPct: v ?? 0 })}
-          />
-          <QuantityField
-            label="Load loss"
-            quantity={quantities.powerKw}
-            value={s.transformer.loadLossKw}
-            onCommit={(v) => transformer({ loadLossKw: v ?? 0 })}
-          />
-          <QuantityField
-            label="No-load loss"
-            quantity={quantities.powerKw}
-            value={s.transformer.noLoadLossKw}
-            onCommit={(v) => transformer({ noLoadLossKw: v ?? 0 })}
-          />
-          <QuantityField
-            label="Eddy-loss share"
-            optional
-            quantity={quantities.fractionPercent}
-            value={s.transformer.eddyLossPu}
-            note="Of the I²R loss; 5 to 10 % is common."
-            onCommit={(v) => transformer({ eddyLossPu: v })}
-          />
-          <h3 className="section-title">Bus</h3>
-          <TextField label="Name" value={s.bus.name} onCommit={(name) => bus({ name })} />
-          <QuantityField
-            label="Nominal voltage"
-            quantity={quantities.voltageV}
-            value={s.bus.nominalVoltageV}
-            onCommit={(v) => bus({ nominalVoltageV: v ?? 0 })}
-          />
-          <QuantityField
-            label="Linear load"
-            quantity={quantities.powerKw}
-            value={s.bus.linearLoadKw}
-            onCommit={(v) => bus({ linearLoadKw: v ?? 0 })}
-          />
-          <QuantityField
-            label="Its power factor"
-            quantity={quantities.plain}
-            value={s.bus.linearLoadPowerFactor}
-            onCommit={(v) => bus({ linearLoadPowerFactor: v ?? 0 })}
-          />
+          <h3 className="section-title">Point of common coupling</h3>
+          <ChoiceField label="Bus" value={s.pcc.busId} choices={buses} onCommit={(busId) => pcc({ busId })} />
           <QuantityField
             label="Maximum demand"
             optional
             placeholder="computed"
             quantity={quantities.ratingKva}
-            value={s.bus.maximumDemandKva}
+            value={s.pcc.maximumDemandKva}
             note="15 or 30 min; empty: the largest scenario."
-            onCommit={(v) => bus({ maximumDemandKva: v })}
+            onCommit={(v) => pcc({ maximumDemandKva: v })}
           />
-        </section>
-        <section>
-          <h3 className="section-title">What follows</h3>
-          <dl className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 border-l-4 border-plum bg-card p-2">
-            <dt>Fault current at the bus</dt>
-            <dd className="font-mono">{supply ? `${n(supply.busFaultKa, 4)} kA` : "needs data"}</dd>
-            <dt>Impedance behind the bus</dt>
+          <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 border-l-4 border-plum bg-card p-2">
+            <dt>Least fault current</dt>
             <dd className="font-mono">
-              {supply ? `${n(supply.busResistanceMohm, 4)} + j ${n(supply.busReactanceMohm, 4)} mΩ` : "needs data"}
+              {supply
+                ? coupling?.leastFaultKa == null
+                  ? "infinite"
+                  : `${n(coupling.leastFaultKa, 4)} kA`
+                : "needs data"}
             </dd>
-            <dt>Demand current at the PCC</dt>
+            <dt>Impedance behind it</dt>
+            <dd className="font-mono">
+              {coupling ? `${n(coupling.resistanceMohm, 4)} + j ${n(coupling.reactanceMohm, 4)} mΩ` : "needs data"}
+            </dd>
+            <dt>Demand current I_L</dt>
             <dd className="font-mono">{supply?.demandA == null ? "needs data" : `${n(supply.demandA, 4)} A`}</dd>
             <dt>Isc/IL</dt>
             <dd className="font-mono">{n(supply?.shortCircuitRatio, 4)}</dd>
           </dl>
+        </section>
+        <section>
           <h3 className="section-title">Site</h3>
           <QuantityField
             label="Altitude"
@@ -303,9 +271,18 @@ export function PlantPage({
           />
         </section>
       </div>
+      <BusTable onReason={onReason} />
+      <TransformerTable onReason={onReason} />
+      <LinkTable />
+      <BankTable />
+      <LoadTable onReason={onReason} />
       <section aria-label="Checks of the plant">
         <h3 className="section-title">Checks of the plant</h3>
-        <CheckList checks={project.assessment.checks.filter((c) => c.row === "plant")} onReason={onReason} />
+        <CheckList
+          columns={2}
+          checks={project.assessment.checks.filter((c) => c.row === "plant")}
+          onReason={onReason}
+        />
       </section>
       <ScenarioGrid />
       <DefaultsTable />

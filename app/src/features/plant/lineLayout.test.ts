@@ -1,24 +1,77 @@
 import { describe, expect, it } from "vitest";
-import type { Lineup } from "../../api/client";
+import type { Specification } from "../../api/client";
 import { layout } from "./lineLayout";
 
-const lineup = (id: string, count: number) =>
-  ({ id, drivePoints: Array.from({ length: count }, (_, i) => ({ id: `${id}-${i}` })) }) as unknown as Lineup;
+const bus = (id: string, nominalVoltageV = 400) => ({ id, name: id, nominalVoltageV, withstandKa: null });
+const lineup = (id: string, busId: string, count: number) => ({
+  id,
+  busId,
+  drivePoints: Array.from({ length: count }, (_, i) => ({ id: `${id}-${i}` })),
+});
+const transformer = (id: string, toBusId: string) => ({ id, name: id, fromBusId: "mv", toBusId, ratedKva: 1000 });
+const link = (id: string, fromBusId: string, toBusId: string, normallyClosed: boolean) => ({
+  kind: "coupler",
+  id,
+  name: id,
+  fromBusId,
+  toBusId,
+  normallyClosed,
+});
+
+const plant = (parts: object = {}) =>
+  ({
+    source: { busId: "mv" },
+    distribution: {
+      buses: [bus("mv", 20_000), bus("a"), bus("b"), bus("w")],
+      transformers: [transformer("t1", "a"), transformer("t2", "b")],
+      links: [link("tie", "a", "b", false), link("feed", "b", "w", true)],
+      capacitorBanks: [{ id: "c", busId: "b" }],
+      loads: [
+        { id: "l1", busId: "a" },
+        { id: "l2", busId: "w" },
+      ],
+      ...parts,
+    },
+    lineups: [lineup("x", "a", 5), lineup("y", "b", 6), lineup("z", "w", 0)],
+  }) as unknown as Specification;
 
 describe("single-line diagram", () => {
-  it("puts every branch under its own busbar, none above another", () => {
-    const plan = layout([lineup("a", 5), lineup("b", 6), lineup("c", 0)]);
-    const xs = plan.lineups.flatMap((l) => l.points.map((p) => p.x));
-    expect(xs).toEqual([...new Set(xs)].sort((p, q) => p - q));
+  it("puts every branch under its own bus, none above another", () => {
+    const plan = layout(plant());
     for (const l of plan.lineups) {
+      const bar = plan.buses.find((b) => b.bus.id === l.lineup.busId);
+      expect(bar && l.fromX >= bar.fromX && l.toX <= bar.toX).toBe(true);
       expect(l.points.every((p) => p.x > l.fromX && p.x < l.toX)).toBe(true);
-      expect(l.feedX).toBeGreaterThan(l.fromX);
-      expect(l.toX).toBeLessThan(plan.width);
+      expect(l.busY).toBe(bar?.y);
     }
-    expect(plan.lineups[1]?.fromX).toBeGreaterThan(plan.lineups[0]?.toX ?? 0);
+    const xs = [...plan.lineups.flatMap((l) => l.points.map((p) => p.x)), ...plan.stubs.map((s) => s.x)];
+    expect(new Set(xs).size).toBe(xs.length);
+    expect(plan.buses.every((b) => b.toX <= plan.width)).toBe(true);
+    for (const level of new Set(plan.buses.map((b) => b.y))) {
+      const bars = plan.buses.filter((b) => b.y === level).sort((p, q) => p.fromX - q.fromX);
+      bars.slice(1).forEach((b, i) => expect(b.fromX).toBeGreaterThan(bars[i]?.toX ?? 0));
+    }
   });
 
-  it("stands for an empty plant too", () => {
-    expect(layout([]).width).toBeGreaterThan(0);
+  it("feeds each bus from above and ties the open coupler between bars", () => {
+    const plan = layout(plant());
+    expect(plan.feeders.map((f) => f.element.id).sort()).toEqual(["feed", "t1", "t2"]);
+    expect(plan.feeders.every((f) => f.toY > f.fromY)).toBe(true);
+    const tie = plan.ties.find((t) => t.link.id === "tie");
+    expect(tie && tie.toX > tie.fromX && tie.fromY === tie.toY).toBe(true);
+  });
+
+  it("sets parallel transformers beside each other and keeps a bus without feed in the picture", () => {
+    const plan = layout(
+      plant({ transformers: [transformer("t1", "a"), transformer("t2", "a")], links: [link("tie", "a", "b", false)] }),
+    );
+    const [first, second] = plan.feeders;
+    expect(first?.toY).toBe(second?.toY);
+    expect(first?.x).not.toBe(second?.x);
+    expect(plan.buses.map((b) => b.bus.id).sort()).toEqual(["a", "b", "mv", "w"]);
+  });
+
+  it("stands for a plant without lineups too", () => {
+    expect(layout({ ...plant(), lineups: [] }).height).toBeGreaterThan(0);
   });
 });

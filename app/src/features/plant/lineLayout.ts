@@ -1,8 +1,17 @@
-import type { DrivePoint, Lineup } from "../../api/client";
+import type {
+  Bus,
+  BusLink,
+  BusLoad,
+  CapacitorBank,
+  DrivePoint,
+  Lineup,
+  Specification,
+  Transformer,
+} from "../../api/client";
 
-/** Something with its place across. */
-export interface Placed<T> {
-  readonly point: T;
+/** A drive point with its place across. */
+export interface PlacedPoint {
+  readonly point: DrivePoint;
   readonly x: number;
 }
 
@@ -12,26 +21,205 @@ export interface PlacedLineup {
   readonly fromX: number;
   readonly toX: number;
   readonly feedX: number;
-  readonly points: readonly Placed<DrivePoint>[];
+  /** Height of the bus that it hangs from. */
+  readonly busY: number;
+  readonly points: readonly PlacedPoint[];
 }
 
-const pitch = 92;
-const gap = 28;
-const left = 120;
+/** A bus bar. */
+export interface PlacedBus {
+  readonly bus: Bus;
+  readonly fromX: number;
+  readonly toX: number;
+  readonly y: number;
+}
 
-/** Where everything stands in the single-line diagram: lineups side by side, their drive points below. */
-export function layout(lineups: readonly Lineup[]): {
+/** A transformer or closed link from one bar down to another. */
+export interface PlacedFeeder {
+  readonly element: Transformer | BusLink;
+  readonly x: number;
+  readonly fromY: number;
+  readonly toY: number;
+}
+
+/** A link that does not carry the tree: a coupler, a loop. Drawn from the end of one bar to the end of another. */
+export interface PlacedTie {
+  readonly link: BusLink | Transformer;
+  readonly fromX: number;
+  readonly fromY: number;
+  readonly toX: number;
+  readonly toY: number;
+}
+
+/** A load or capacitor bank on a bar. */
+export interface PlacedStub {
+  readonly element: BusLoad | CapacitorBank;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Where everything stands in the single-line diagram. */
+export interface Plan {
   readonly width: number;
   readonly height: number;
+  readonly sourceX: number;
+  readonly sourceY: number;
+  readonly buses: readonly PlacedBus[];
+  readonly feeders: readonly PlacedFeeder[];
+  readonly ties: readonly PlacedTie[];
+  readonly stubs: readonly PlacedStub[];
   readonly lineups: readonly PlacedLineup[];
-} {
-  let x = left;
-  const placed = lineups.map((lineup) => {
-    const fromX = x;
-    const points = lineup.drivePoints.map((point, i) => ({ point, x: fromX + pitch * (i + 0.5) }));
-    const toX = fromX + Math.max(1, points.length) * pitch;
-    x = toX + gap;
-    return { lineup, fromX, toX, feedX: (fromX + toX) / 2, points };
-  });
-  return { width: Math.max(640, x), height: 286, lineups: placed };
+}
+
+const pointPitch = 92;
+const stubPitch = 96;
+const feederPitch = 132;
+const lineupGap = 28;
+const between = 44;
+const margin = 20;
+const top = 50;
+const levelHeight = 118;
+const lineupHeight = 204;
+const stubHeight = 74;
+
+interface Node {
+  readonly bus: Bus;
+  readonly level: number;
+  readonly feeders: (Transformer | BusLink)[];
+  readonly children: Node[];
+}
+
+/**
+ * Lays out the plant as a tree from the source: buses in levels, what hangs on a bus below it from left to right, other
+ * buses beside. Links that close loops or stand open are drawn between the ends of bars.
+ */
+export function layout({
+  source,
+  distribution,
+  lineups,
+}: Pick<Specification, "source" | "distribution" | "lineups">): Plan {
+  const { roots, used } = grow(source.busId, distribution);
+  const plan = {
+    buses: [] as PlacedBus[],
+    feeders: [] as PlacedFeeder[],
+    stubs: [] as PlacedStub[],
+    lineups: [] as PlacedLineup[],
+  };
+  let bottom = 0;
+
+  const place = (node: Node, left: number, parentY: number | undefined): number => {
+    const y = top + node.level * levelHeight;
+    let x = left + margin;
+    for (const element of [...distribution.loads, ...distribution.capacitorBanks].filter(
+      (e) => e.busId === node.bus.id,
+    )) {
+      plan.stubs.push({ element, x: x + stubPitch / 2, y });
+      x += stubPitch;
+      bottom = Math.max(bottom, y + stubHeight);
+    }
+    for (const lineup of lineups.filter((l) => l.busId === node.bus.id)) {
+      const fromX = x;
+      const points = lineup.drivePoints.map((point, i) => ({ point, x: fromX + pointPitch * (i + 0.5) }));
+      const toX = fromX + Math.max(1, points.length) * pointPitch;
+      plan.lineups.push({ lineup, fromX, toX, feedX: (fromX + toX) / 2, busY: y, points });
+      x = toX + lineupGap;
+      bottom = Math.max(bottom, y + lineupHeight);
+    }
+    for (const child of node.children) {
+      x = place(child, x, y) + between;
+    }
+    const right = Math.max(
+      x - (node.children.length > 0 ? between : 0),
+      left + 220,
+      left + feederPitch * node.feeders.length,
+    );
+    plan.buses.push({ bus: node.bus, fromX: left, toX: right, y });
+    bottom = Math.max(bottom, y + 24);
+    if (parentY !== undefined) {
+      const middle = (left + right) / 2;
+      node.feeders.forEach((element, i) => {
+        plan.feeders.push({
+          element,
+          x: middle + (i - (node.feeders.length - 1) / 2) * feederPitch,
+          fromY: parentY,
+          toY: y,
+        });
+      });
+    }
+    return right;
+  };
+
+  let x = margin;
+  for (const root of roots) {
+    x = place(root, x, undefined) + between;
+  }
+  const width = Math.max(640, x - between + margin);
+  const at = new Map(plan.buses.map((b) => [b.bus.id, b]));
+  const first = at.get(source.busId);
+  return {
+    ...plan,
+    ties: [...distribution.links, ...distribution.transformers]
+      .filter((l) => !used.has(l.id))
+      .flatMap((link) => tie(link, at.get(link.fromBusId), at.get(link.toBusId))),
+    width,
+    height: bottom + 16,
+    sourceX: first ? (first.fromX + first.toX) / 2 : width / 2,
+    sourceY: first?.y ?? top,
+  };
+}
+
+function tie(link: BusLink | Transformer, a: PlacedBus | undefined, b: PlacedBus | undefined): PlacedTie[] {
+  if (!a || !b) {
+    return [];
+  }
+  const [left, right] = a.fromX <= b.fromX ? [a, b] : [b, a];
+  return [{ link, fromX: left.toX, fromY: left.y, toX: right.fromX, toY: right.y }];
+}
+
+// The tree by transformers and links that are normally closed; then what only open links reach; then the rest.
+function grow(sourceBusId: string, d: Specification["distribution"]): { roots: Node[]; used: Set<string> } {
+  const used = new Set<string>();
+  const placed = new Map<string, Node>();
+  const roots: Node[] = [];
+  const root = (bus: Bus) => {
+    const node: Node = { bus, level: 0, feeders: [], children: [] };
+    placed.set(bus.id, node);
+    roots.push(node);
+    return node;
+  };
+  const spread = (from: Node) => {
+    const waiting = [from];
+    for (let node = waiting.shift(); node; node = waiting.shift()) {
+      const edges: (Transformer | BusLink)[] = [...d.transformers, ...d.links.filter((l) => l.normallyClosed)];
+      for (const edge of edges) {
+        const other =
+          edge.fromBusId === node.bus.id ? edge.toBusId : edge.toBusId === node.bus.id ? edge.fromBusId : undefined;
+        const bus = d.buses.find((b) => b.id === other);
+        if (!bus || used.has(edge.id)) {
+          continue;
+        }
+        const known = placed.get(bus.id);
+        if (!known) {
+          const child: Node = { bus, level: node.level + 1, feeders: [edge], children: [] };
+          placed.set(bus.id, child);
+          node.children.push(child);
+          waiting.push(child);
+          used.add(edge.id);
+        } else if (node.children.includes(known) && "ratedKva" in edge) {
+          known.feeders.push(edge);
+          used.add(edge.id);
+        }
+      }
+    }
+  };
+  const first = d.buses.find((b) => b.id === sourceBusId);
+  if (first) {
+    spread(root(first));
+  }
+  for (const bus of d.buses) {
+    if (!placed.has(bus.id)) {
+      spread(root(bus));
+    }
+  }
+  return { roots, used };
 }

@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { api, type InputProblem, type Project, type Specification, type Stale } from "../../api/client";
-import type { Outcome } from "../../components/Fields";
+import type { Outcome } from "../../components/draft";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
 
 /** Key of a project among the queries. */

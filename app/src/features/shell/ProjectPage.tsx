@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, memo, Suspense, useCallback, useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { api, type Check, type Project } from "../../api/client";
+import { api, type Check, type Project, type CheckKey } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { Board } from "../board/Board";
 import { cellId } from "../board/BoardCell";
@@ -71,7 +71,7 @@ const Workplace = memo(function Workplace() {
   const [wanted, setWanted] = useState<Selection>();
   const [search, setSearch] = useState<string>();
   const [sheet, setSheet] = useState<"palette" | "keys">();
-  const [reason, setReason] = useState<Pick<Check, "id" | "drivePointId">>();
+  const [reason, setReason] = useState<CheckKey>();
   const selection = validSelection(project.specification, wanted);
   const actions = useBoardActions(selection, setWanted);
 
@@ -98,7 +98,7 @@ const Workplace = memo(function Workplace() {
     [go, selection, toCell],
   );
   const openCheck = (check: Check) => {
-    setReason({ id: check.id, drivePointId: check.drivePointId });
+    setReason({ id: check.id, drivePointId: check.drivePointId, elementId: check.elementId });
     if (check.drivePointId && (rows as readonly string[]).includes(check.row)) {
       toCell({ point: check.drivePointId, row: check.row as Row, columns: [check.drivePointId] });
     } else {

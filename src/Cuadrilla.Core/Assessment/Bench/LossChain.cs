@@ -21,18 +21,16 @@ public static class LossChain
     /// <param name="model">Complete drive point.</param>
     /// <param name="drive">Its state in the scenario.</param>
     /// <param name="scenario">The scenario.</param>
-    /// <param name="network">Source and transformer.</param>
-    public static IReadOnlyList<ChainLink> Of(DrivePointModel model, DriveInScenario drive, ScenarioResult scenario, BusNetwork network)
+    public static IReadOnlyList<ChainLink> Of(DrivePointModel model, DriveInScenario drive, ScenarioResult scenario)
     {
         ArgumentNullException.ThrowIfNull(model);
         ArgumentNullException.ThrowIfNull(drive);
         ArgumentNullException.ThrowIfNull(scenario);
-        ArgumentNullException.ThrowIfNull(network);
         var point = drive.Point;
         var motor = point.Motor;
         var losses = new List<(string Id, string Name, double LossW, Reason Reason)>
         {
-            Transformer(point, scenario, network),
+            Transformers(drive, scenario),
             Feeder(model, drive),
             Choke(model, drive),
             ("converter", "Converter", point.ConverterLossW, ConverterReason(model, point)),
@@ -58,17 +56,29 @@ public static class LossChain
         return links;
     }
 
-    private static (string, string, double, Reason) Transformer(OperatingPoint point, ScenarioResult scenario, BusNetwork network)
+    // Each transformer's winding loss is shared by power among what it carries; of this drive's power a transformer carries
+    // the part that the network sends through it.
+    private static (string, string, double, Reason) Transformers(DriveInScenario drive, ScenarioResult scenario)
     {
-        // The winding loss of the whole current, shared by DC power among the drives after the linear load's part by current.
-        var winding = 3 * network.TransformerOhm.Real * scenario.BusRmsA * scenario.BusRmsA;
-        var busW = Math.Sqrt(3) * network.BusVoltageV * scenario.BusFundamentalA;
-        var share = busW > 0 ? winding * point.DcLoadW / busW : 0;
-        return ("transformer", "Transformer, this drive's share", share, new Reason(
-            "P = 3·R_T·I_bus² · P_drive/S_bus",
-            $"3·{Text.N(1e3 * network.TransformerOhm.Real)} mΩ·{Text.N(scenario.BusRmsA)}²·{Text.N(point.DcLoadW / 1e3)}/{Text.N(busW / 1e3)} = {Text.N(share)} W",
-            "Winding loss shared by power; no-load loss and eddy addition not shared out",
-            [Text.In("rms current at the bus", scenario.BusRmsA, "A", scenario.ScenarioName)]));
+        double share = 0;
+        var parts = new List<string>();
+        foreach (var transformer in scenario.Transformers.Where(t => t.FundamentalA > 0))
+        {
+            var carried = drive.Point.DcLoadW * scenario.Network.PartThrough(transformer.TransformerId, drive.BusId);
+            var apparent = transformer.FundamentalA / transformer.RatedA * transformer.RatedVa;
+            var part = transformer.WindingLossW * carried / apparent;
+            if (carried > 0)
+            {
+                share += part;
+                parts.Add($"{Text.N(transformer.WindingLossW)} W·{Text.N(carried / 1e3)} kW/{Text.N(apparent / 1e3)} kVA = {Text.N(part)} W");
+            }
+        }
+
+        return ("transformer", "Transformers, this drive's share", share, new Reason(
+            "P = Σ P_k·(I_rms/I_rated)²·P_drive/S_transformer over the transformers in its path",
+            parts.Count > 0 ? string.Join("; ", parts) : "no transformer in its path",
+            "Winding loss shared by power; no-load loss and stray addition not shared out",
+            [Text.In("power of the drive", drive.Point.DcLoadW / 1e3, "kW", scenario.ScenarioName)]));
     }
 
     private static (string, string, double, Reason) Feeder(DrivePointModel model, DriveInScenario drive)

@@ -11,7 +11,7 @@ internal static class SupplyDataCheck
 
     public static Check Of(DrivePointModel model, PlantSpecification plant)
     {
-        var missing = BusNetwork.Missing(plant).ToList();
+        var missing = Plant.Network.NetworkData.Missing(plant).ToList();
         if (model.Feeder is null)
         {
             missing.Add("length and cross-section of the feeder");
@@ -29,8 +29,9 @@ internal static class SupplyDataCheck
             new Reason(
                 "every impedance from source to converter is known",
                 (assumed ? "the source was assumed infinite: optimistic for distortion" : "nothing missing")
+                    + (plant.Source.Strength is SourceStrength.FaultLevel { LeastMva.IsKnown: false } ? "; least fault level not stated, the largest is taken for dips and distortion too" : string.Empty)
                     + (plant.Source.NotStated().Any() ? "; not stated and taken as none: " + string.Join(", ", plant.Source.NotStated()) : string.Empty),
-                "docs/methods/pcc.md",
+                "docs/methods/supply-network.md",
                 []));
     }
 }

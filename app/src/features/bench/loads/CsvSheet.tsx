@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Sheet } from "../../../components/Sheet";
-import type { Outcome } from "../../../components/Fields";
+import type { Outcome } from "../../../components/draft";
 import { readCsv, readNumber, type CsvTable } from "../../../lib/csv";
 
 /** A column that is wanted. */

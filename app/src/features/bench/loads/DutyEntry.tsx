@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { FluidMachine } from "../../../api/client";
-import { CellQuantity } from "../../../components/Fields";
+import { CellQuantity } from "../../../components/CellFields";
 import { n } from "../../../lib/format";
 import { quantities } from "../../../lib/units";
 import type { PointEdit } from "../usePointEdit";

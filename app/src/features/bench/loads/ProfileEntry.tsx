@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Outcome } from "../../../components/Fields";
+import type { Outcome } from "../../../components/draft";
 import { n } from "../../../lib/format";
 import { CsvSheet } from "./CsvSheet";
 import type { Mechanical } from "./kinds";

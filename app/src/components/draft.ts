@@ -1,0 +1,40 @@
+import { useState, type KeyboardEvent } from "react";
+
+/** What became of a committed entry: nothing to say, or why it was refused. */
+export type Outcome = string | undefined;
+
+/** Text being typed: committed by Enter or on leaving, taken back by Escape. A refused entry stays to be mended. */
+export function useDraft(shown: string, commit: (text: string) => Promise<Outcome> | Outcome) {
+  const [draft, setDraft] = useState<string>();
+  const [problem, setProblem] = useState<Outcome>();
+  const finish = async () => {
+    if (draft === undefined || draft.trim() === shown) {
+      setDraft(undefined);
+      setProblem(undefined);
+      return;
+    }
+    const outcome = await commit(draft);
+    setProblem(outcome);
+    if (outcome === undefined) {
+      setDraft(undefined);
+    }
+  };
+  return {
+    problem,
+    input: {
+      value: draft ?? shown,
+      "aria-invalid": problem !== undefined,
+      onChange: (event: { target: { value: string } }) => setDraft(event.target.value),
+      onBlur: () => void finish(),
+      onKeyDown: (event: KeyboardEvent) => {
+        if (event.key === "Enter") {
+          void finish();
+        } else if (event.key === "Escape") {
+          event.stopPropagation();
+          setDraft(undefined);
+          setProblem(undefined);
+        }
+      },
+    },
+  };
+}

@@ -1,0 +1,29 @@
+import {
+  addElement,
+  changeElement,
+  hangingOn,
+  removeElement,
+  type ElementList,
+  type ElementOf,
+} from "../../lib/distribution";
+import type { Outcome } from "../../components/draft";
+import { useProject } from "../project/ProjectContext";
+
+/** Edits of one list of the distribution. */
+export function useElements<L extends ElementList>(list: L) {
+  const { project, edit } = useProject();
+  const { specification } = project;
+  return {
+    elements: specification.distribution[list] as readonly ElementOf<L>[],
+    change: (element: ElementOf<L>, part: Partial<ElementOf<L>>): Promise<Outcome> =>
+      edit(element.name, (s) => changeElement(s, list, element.id, (e) => ({ ...e, ...part }))),
+    add: (element: ElementOf<L>): Promise<Outcome> => edit(`Add ${element.name}`, (s) => addElement(s, list, element)),
+    remove: async (element: ElementOf<L>): Promise<Outcome> => {
+      const hanging = list === "buses" ? hangingOn(specification, element.id) : [];
+      if (hanging.length > 0) {
+        return `${element.name} stays: ${hanging.join(", ")} ${hanging.length === 1 ? "hangs" : "hang"} on it.`;
+      }
+      return edit(`Remove ${element.name}`, (s) => removeElement(s, list, element.id));
+    },
+  };
+}

@@ -1,0 +1,75 @@
+import { describe, expect, it } from "vitest";
+import type { Specification } from "../api/client";
+import {
+  addElement,
+  changeElement,
+  freshElementId,
+  hangingOn,
+  newBank,
+  newBus,
+  newLink,
+  newLoad,
+  newTransformer,
+  removeElement,
+} from "./distribution";
+
+const plant = (): Specification =>
+  ({
+    source: { busId: "mv" },
+    pcc: { busId: "mv" },
+    distribution: {
+      buses: [
+        { id: "mv", name: "20 kV", nominalVoltageV: 20000, withstandKa: null },
+        { id: "bus-1", name: "A", nominalVoltageV: 400, withstandKa: null },
+      ],
+      transformers: [{ id: "t1", name: "T1", fromBusId: "mv", toBusId: "bus-1" }],
+      links: [],
+      capacitorBanks: [],
+      loads: [{ kind: "linear", id: "oven", name: "oven", busId: "bus-1", powerKw: 10, powerFactor: 1 }],
+    },
+    scenarios: [
+      {
+        id: "s",
+        name: "s",
+        states: [],
+        loadStates: [{ loadId: "oven", levelPu: 0.5 }],
+        switches: [{ elementId: "t1", closed: false }],
+        bankStates: [],
+      },
+    ],
+    lineups: [{ id: "l1", tag: "L1", name: "", busId: "bus-1", drivePoints: [] }],
+  }) as unknown as Specification;
+
+describe("elements of the supply", () => {
+  it("are added with a free key and changed without touching others", () => {
+    const before = plant();
+    expect(freshElementId(before, "bus")).toBe("bus-2");
+    const two = addElement(before, "buses", newBus(before));
+    expect(two.distribution.buses.map((b) => b.id)).toEqual(["mv", "bus-1", "bus-2"]);
+    const named = changeElement(two, "buses", "bus-2", (b) => ({ ...b, name: "B" }));
+    expect(named.distribution.buses[2]?.name).toBe("B");
+    expect(named.distribution.buses[1]).toBe(before.distribution.buses[1]);
+  });
+
+  it("are removed with what scenarios say of them", () => {
+    const without = removeElement(removeElement(plant(), "loads", "oven"), "transformers", "t1");
+    expect(without.distribution.loads).toEqual([]);
+    expect(without.scenarios[0]).toMatchObject({ loadStates: [], switches: [] });
+  });
+
+  it("name what still hangs on a bus", () => {
+    expect(hangingOn(plant(), "bus-1")).toEqual(["T1", "oven", "lineup L1"]);
+    expect(hangingOn(plant(), "mv")).toEqual(["the source", "the point of common coupling", "T1"]);
+  });
+
+  it("start where they can stand, and not at all where they can’t", () => {
+    expect(newTransformer(plant())).toMatchObject({ fromBusId: "mv", toBusId: "bus-1" });
+    expect(newLink(plant(), "cable")).toBeUndefined();
+    const two = addElement(plant(), "buses", newBus(plant()));
+    expect(newLink(two, "coupler")).toMatchObject({ fromBusId: "bus-1", toBusId: "bus-2", normallyClosed: false });
+    expect(newLink(two, "cable")).toMatchObject({ lengthM: null, crossSectionMm2: null });
+    expect(newBank(two).busId).toBe("bus-2");
+    expect(newLoad(two, "single-phase-group")).toMatchObject({ neutralA: null, thirdHarmonicPct: null });
+    expect(newLoad(two, "line-motor")).toMatchObject({ lockedRotorPowerFactor: null });
+  });
+});

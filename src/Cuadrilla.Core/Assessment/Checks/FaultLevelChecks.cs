@@ -1,0 +1,102 @@
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Plant.Network;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary>
+/// <c>supply.fault-level</c>: fault current against what switchgear and converters stand, source at its strongest, worst
+/// switching state named.
+/// </summary>
+internal static class FaultLevelChecks
+{
+    private const string Id = "supply.fault-level";
+    private const string Caution = "Protection and arc-flash studies are the work of licensed people; this check is neither.";
+
+    /// <summary>Each bus whose switchgear's withstand is stated.</summary>
+    public static IEnumerable<Check> OfBuses(SupplyContext supply)
+    {
+        foreach (var bus in supply.Plant.Distribution.Buses.Where(b => b.WithstandKa.IsKnown))
+        {
+            var title = $"Fault level of {bus.Name}";
+            if (Worst(bus.Id, supply) is not var (scenario, faultA))
+            {
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, NetworkData.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                continue;
+            }
+
+            if (double.IsInfinity(faultA))
+            {
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, ["fault level of the source: an infinite one has no limit here"]).At(bus.Id);
+                continue;
+            }
+
+            yield return CheckWriter.Judged(
+                Id, string.Empty, BoardRow.Plant, title, faultA / 1e3, bus.WithstandKa.Value, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                "Relief: open a coupler, stronger switchgear, a reactor. " + Caution,
+                new Reason(
+                    "I_sc = U/(√3·|Z|), all paths in parallel",
+                    $"{Text.N(bus.NominalVoltageV)} V/(√3·{Text.N(1e3 * bus.NominalVoltageV / Math.Sqrt(3) / faultA)} mΩ) = {Text.N(faultA / 1e3)} kA; motors that feed back are not counted",
+                    "IEC 60909-0 without voltage factor",
+                    [Text.In("withstand of the switchgear", bus.WithstandKa.Value, "kA", bus.Name)]),
+                scenario).At(bus.Id);
+        }
+    }
+
+    /// <summary>A converter's rated short-circuit current against the fault level behind its feeder.</summary>
+    public static Check OfConverter(DrivePointModel model, Bus bus, SupplyContext supply)
+    {
+        const string title = "Fault level at the converter";
+        List<string> missing = [.. NetworkData.Missing(supply.Plant)];
+        if (model.Converter is null)
+        {
+            missing.Add("converter");
+        }
+
+        if (model.Feeder is null)
+        {
+            missing.Add("length and cross-section of the feeder");
+        }
+
+        if (missing.Count == 0 && Worst(bus.Id, supply) is null)
+        {
+            missing.Add($"a closed path to {bus.Name}");
+        }
+
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(Id, model.Id, BoardRow.Supply, title, missing);
+        }
+
+        var (scenario, behind) = WorstOhm(bus.Id, supply);
+        var faultA = bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.Feeder!.Value).Magnitude;
+        var withstand = model.Converter!.Item.ShortCircuitKa;
+        return CheckWriter.Judged(
+            Id, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,
+            new Reason(
+                "I_sc = U/(√3·|Z_bus + Z_feeder|) against the converter's rated conditional short-circuit current",
+                $"{Text.N(faultA / 1e3)} kA against {Text.N(withstand)} kA",
+                "IEC 60909-0 without voltage factor; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
+                [
+                    Text.In("impedance behind the bus", 1e3 * behind.Magnitude, "mΩ", bus.Name),
+                    Text.In("feeder", 1e3 * model.Feeder.Value.Magnitude, "mΩ", "drive point"),
+                    Text.In("rated short-circuit current", withstand, "kA", "catalogue converter"),
+                ]),
+            scenario);
+    }
+
+    private static (string Scenario, double FaultA)? Worst(string busId, SupplyContext supply)
+    {
+        var cases = supply.Scenarios
+            .SelectMany(s => s.Buses.Where(b => b.BusId == busId).Select(b => (s.ScenarioName, b.LargestFaultA)))
+            .ToList();
+        return cases.Count == 0 ? null : cases.MaxBy(c => c.LargestFaultA);
+    }
+
+    private static (string Scenario, System.Numerics.Complex Ohm) WorstOhm(string busId, SupplyContext supply)
+    {
+        var worst = Worst(busId, supply)!.Value.Scenario;
+        var scenario = supply.Plant.Scenarios.First(s => s.Name == worst);
+        return (worst, SupplyNetwork.Of(supply.Plant, scenario, SourceView.Strongest, supply.Defaults.Cables)!.ImpedanceOhm(busId));
+    }
+}

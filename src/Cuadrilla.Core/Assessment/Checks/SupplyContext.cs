@@ -1,0 +1,18 @@
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary>What the checks of the supply look at.</summary>
+/// <param name="Plant">The plant.</param>
+/// <param name="Data">The catalogue.</param>
+/// <param name="Defaults">Defaults in force.</param>
+/// <param name="Scenarios">Each scenario; empty while the supply is not stated.</param>
+/// <param name="Demand">Demand at the PCC; null when not known.</param>
+/// <param name="Incomplete">Drive points whose currents can't be known yet, with what they lack.</param>
+internal sealed record SupplyContext(
+    PlantSpecification Plant,
+    EngineeringData Data,
+    DefaultsInForce Defaults,
+    IReadOnlyList<ScenarioResult> Scenarios,
+    PccDemand? Demand,
+    IReadOnlyList<string> Incomplete);

@@ -1,0 +1,192 @@
+using System.Numerics;
+using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment.Supply;
+
+/// <summary>
+/// The currents of all drives as phasors on the network, order by order: what flows at the PCC and through each transformer,
+/// what it does to the voltage of each bus.
+/// </summary>
+internal sealed class HarmonicSums
+{
+    private const double Hour = Math.PI / 6;
+
+    private readonly PlantSpecification plant;
+    private readonly Scenario scenario;
+    private readonly SupplyNetwork network;
+    private readonly double usualLockedRotorPowerFactor;
+    private readonly IReadOnlyList<DriveInScenario> drives;
+    private readonly Complex[] fundamentalShunts;
+    private readonly Complex[] fundamental;
+    private readonly HarmonicNetwork?[] orders = new HarmonicNetwork?[LineCurrent.HighestOrder];
+    private readonly Sequences[][] drawn = new Sequences[LineCurrent.HighestOrder][];
+    private readonly Sequences[] drawnAtReference = new Sequences[LineCurrent.HighestOrder];
+
+    public HarmonicSums(
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, Complex[] fundamentalShunts, IReadOnlyList<DriveInScenario> drives, double usualLockedRotorPowerFactor)
+    {
+        this.plant = plant;
+        this.scenario = scenario;
+        this.network = network;
+        this.fundamentalShunts = fundamentalShunts;
+        this.drives = drives;
+        this.usualLockedRotorPowerFactor = usualLockedRotorPowerFactor;
+        IsBalanced = drives.All(d => d.Front is not RectifierResult.SteadyState { IsBalanced: false });
+        fundamental = Fundamental();
+        for (var h = 2; h <= LineCurrent.HighestOrder; h++)
+        {
+            Draw(h);
+            if (drawn[h - 1].Any(d => d != default))
+            {
+                orders[h - 1] = new HarmonicNetwork(
+                    network, h, StandingLoads.Harmonic(plant, scenario, network, h, usualLockedRotorPowerFactor), drawn[h - 1]);
+            }
+        }
+    }
+
+    /// <summary>True when one phase stands for all.</summary>
+    public bool IsBalanced { get; }
+
+    private int Phases => IsBalanced ? 1 : 3;
+
+    /// <summary>The installation's current and the voltage at the PCC, by phase; empty when the PCC is dead.</summary>
+    public PccStudy.Result[] AtCoupling(string busId)
+    {
+        if (!network.IsLive(busId))
+        {
+            return [];
+        }
+
+        var current = new SequenceSpectrum([.. Enumerable.Range(1, LineCurrent.HighestOrder).Select(h => TakenAt(busId, h))]);
+        return [.. Enumerable.Range(0, Phases).Select(k => PccStudy.Of(current.Phase(k, Shift(busId), network.BaseA(busId)), VoltagePct(busId, k)))];
+    }
+
+    /// <summary>Currents of a transformer at the voltage of its fed side, by phase; empty when it is out.</summary>
+    public PhaseSpectrum[] Through(Transformer transformer)
+    {
+        if (network.Branches.FirstOrDefault(b => b.ElementId == transformer.Id) is not { } branch)
+        {
+            return [];
+        }
+
+        var spectrum = new SequenceSpectrum(
+        [
+            .. Enumerable.Range(1, LineCurrent.HighestOrder).Select(h => h == 1
+                ? new Sequences((FundamentalAt(branch.From) - FundamentalAt(branch.To)) / branch.ImpedancePu, Complex.Zero) + NegativeFundamental(branch)
+                : orders[h - 1]?.Current(branch) ?? default),
+        ]);
+        return [.. Enumerable.Range(0, Phases).Select(k => new PhaseSpectrum(spectrum.Phase(k, Shift(transformer.ToBusId), network.BaseA(transformer.ToBusId))))];
+    }
+
+    /// <summary>Fundamental voltage of a live bus, parts of nominal.</summary>
+    public double VoltagePu(string busId) => FundamentalAt(network.NodeOf(busId)).Magnitude;
+
+    /// <summary>Voltage of each order at a live bus in one phase, % of nominal; order 1 stands as 100.</summary>
+    public double[] VoltagePct(string busId, int phase)
+    {
+        var shift = Shift(busId);
+        var node = network.NodeOf(busId);
+        return
+        [
+            100,
+            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(phase).Magnitude ?? 0)),
+        ];
+    }
+
+    /// <summary>Total harmonic distortion of the voltage at a live bus, worst phase, %.</summary>
+    public double ThdvPct(string busId) =>
+        Enumerable.Range(0, Phases).Max(k => Math.Sqrt(VoltagePct(busId, k).Skip(1).Sum(v => v * v)));
+
+    // What the installation behind a bus takes: by the branches that leave it away from the source, and on the bus itself.
+    private Sequences TakenAt(string busId, int order)
+    {
+        var node = network.NodeOf(busId);
+        var direct = node == SupplyNetwork.Reference ? drawnAtReference[order - 1] : drawn[order - 1][node];
+        if (order == 1)
+        {
+            var leaving = network.Downstream(node).Aggregate(Complex.Zero, (sum, b) =>
+                sum + (b.Sign * (FundamentalAt(b.Branch.From) - FundamentalAt(b.Branch.To)) / b.Branch.ImpedancePu));
+            var negative = network.Downstream(node).Aggregate(default(Sequences), (sum, b) => sum + (NegativeFundamental(b.Branch) * b.Sign));
+            var own = node == SupplyNetwork.Reference ? ReferenceLoad(busId) : fundamentalShunts[node] * fundamental[node];
+            return new Sequences(leaving + own, Complex.Zero) + negative + direct;
+        }
+
+        if (orders[order - 1] is not { } solved)
+        {
+            return direct;
+        }
+
+        var shunt = node == SupplyNetwork.Reference ? Complex.Zero : StandingLoads.Harmonic(plant, scenario, network, order, usualLockedRotorPowerFactor)[node];
+        var voltage = solved.Voltage(node);
+        return solved.Leaving(node) + direct + new Sequences(voltage.Positive * shunt, voltage.Negative * shunt);
+    }
+
+    // On an infinite bus loads draw their nominal current.
+    private Complex ReferenceLoad(string busId) => plant.Distribution.Loads
+        .Where(l => network.IsLive(l.BusId) && network.NodeOf(l.BusId) == network.NodeOf(busId))
+        .Aggregate(Complex.Zero, (sum, l) => sum + (Complex.Conjugate(l.PowerVa()) * scenario.LoadLevelPuOf(l.Id) / SupplyNetwork.BaseVa));
+
+    // Under unbalance the front ends draw a negative sequence of the fundamental too; it divides as the positive one does.
+    private Sequences NegativeFundamental(NetworkBranch branch)
+    {
+        if (IsBalanced)
+        {
+            return default;
+        }
+
+        var voltages = negativeFundamental ??= new ComplexLu(network.Admittance(1)).Solve([.. drawn[0].Select(d => -d.Negative)]);
+        Complex At(int node) => node == SupplyNetwork.Reference ? Complex.Zero : voltages[node];
+        return new Sequences(Complex.Zero, (At(branch.From) - At(branch.To)) / branch.ImpedancePu);
+    }
+
+    private Complex[]? negativeFundamental;
+
+    private Complex[] Fundamental()
+    {
+        Draw(1);
+        var matrix = network.Admittance(1);
+        for (var i = 0; i < network.NodeCount; i++)
+        {
+            matrix[i, i] += fundamentalShunts[i];
+        }
+
+        return new ComplexLu(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => s - drawn[0][i].Positive)]);
+    }
+
+    private Complex FundamentalAt(int node) => node == SupplyNetwork.Reference ? Complex.One : fundamental[node];
+
+    private double Shift(string busId) => -network.ClockHour(busId) * Hour;
+
+    private void Draw(int order)
+    {
+        var sums = new Sequences[network.NodeCount];
+        foreach (var drive in drives)
+        {
+            if (drive.Front is not RectifierResult.SteadyState steady)
+            {
+                continue;
+            }
+
+            var perUnit = 1 / network.BaseA(drive.BusId);
+            var own = steady.IsBalanced
+                ? Sequences.OfBalanced(steady.Phases[0].Orders[order - 1], order)
+                : Sequences.Of(steady.Phases[0].Orders[order - 1], steady.Phases[1].Orders[order - 1], steady.Phases[2].Orders[order - 1]);
+            var turned = own.ToSource(order, drive.EmfAngleRad + Shift(drive.BusId), Shift(drive.BusId)) * perUnit;
+            var node = network.NodeOf(drive.BusId);
+            if (node == SupplyNetwork.Reference)
+            {
+                drawnAtReference[order - 1] += turned;
+            }
+            else
+            {
+                sums[node] += turned;
+            }
+        }
+
+        drawn[order - 1] = sums;
+    }
+}

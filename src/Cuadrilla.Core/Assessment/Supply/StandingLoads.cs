@@ -1,0 +1,65 @@
+using System.Numerics;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment.Supply;
+
+/// <summary>What hangs on the nodes of a scenario beside the drives.</summary>
+internal static class StandingLoads
+{
+    /// <summary>Admittances between node and earth at the fundamental, per unit: loads at nominal voltage, capacitors.</summary>
+    /// <param name="plant">The plant.</param>
+    /// <param name="scenario">The scenario.</param>
+    /// <param name="network">Its network.</param>
+    /// <param name="withoutLoadId">A load that is left out, for a start of its own; empty for none.</param>
+    public static Complex[] Fundamental(PlantSpecification plant, Scenario scenario, SupplyNetwork network, string withoutLoadId = "")
+    {
+        var shunts = new Complex[network.NodeCount];
+        foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
+        {
+            if (load.Id != withoutLoadId)
+            {
+                shunts[node] += Complex.Conjugate(load.PowerVa()) * scenario.LoadLevelPuOf(load.Id) / SupplyNetwork.BaseVa;
+            }
+        }
+
+        AddCapacitors(plant, scenario, network, 1, shunts);
+        return shunts;
+    }
+
+    /// <summary>
+    /// The same at a higher order: capacitors, and running line motors by their locked-rotor impedance. Other linear load is
+    /// left out: its damping is not counted on.
+    /// </summary>
+    public static Complex[] Harmonic(PlantSpecification plant, Scenario scenario, SupplyNetwork network, int order, double usualLockedRotorPowerFactor)
+    {
+        var shunts = new Complex[network.NodeCount];
+        foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
+        {
+            if (load is BusLoad.LineMotor motor && scenario.LoadLevelPuOf(motor.Id) is > 0 and var level)
+            {
+                var angle = Math.Acos(motor.LockedRotorPowerFactor.IsKnown ? motor.LockedRotorPowerFactor.Value : usualLockedRotorPowerFactor);
+                var still = Complex.FromPolarCoordinates(SupplyNetwork.BaseVa / (motor.LockedRotorVa() * level), angle);
+                shunts[node] += 1 / new Complex(still.Real * SkinEffect.OfWinding(order), still.Imaginary * order);
+            }
+        }
+
+        AddCapacitors(plant, scenario, network, order, shunts);
+        return shunts;
+    }
+
+    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, int order, Complex[] shunts)
+    {
+        foreach (var (bank, node) in OnNodes(plant.Distribution.CapacitorBanks, b => b.BusId, network))
+        {
+            var perUnit = bank.SusceptanceS(order, scenario.StepsOnOf(bank), network.VoltageV(bank.BusId)) * network.BaseOhm(bank.BusId);
+            shunts[node] += new Complex(0, perUnit);
+        }
+    }
+
+    // Elements on live nodes that have an impedance behind them; at an infinite source nothing changes the voltage.
+    private static IEnumerable<(T Item, int Node)> OnNodes<T>(IReadOnlyList<T> items, Func<T, string> busOf, SupplyNetwork network) => items
+        .Where(i => network.IsLive(busOf(i)) && network.NodeOf(busOf(i)) != SupplyNetwork.Reference)
+        .Select(i => (i, network.NodeOf(busOf(i))));
+}

@@ -1,0 +1,164 @@
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Documents.Projects;
+
+/// <summary>
+/// Brings specifications of earlier layouts to the one in force. Version 1 knew one transformer and one bus; version 2 knows
+/// buses, transformers, links, capacitors and loads by key.
+/// </summary>
+public static class ProjectUpgrade
+{
+    private const string SourceBus = "bus-source";
+    private const string FirstBus = "bus-1";
+    private const string FirstTransformer = "transformer-1";
+    private const string FirstLoad = "load-1";
+
+    /// <summary>Reads a specification of any layout, as the store keeps it.</summary>
+    /// <exception cref="InputException">It is no specification.</exception>
+    public static PlantSpecification ReadStored(string document)
+    {
+        ArgumentNullException.ThrowIfNull(document);
+        var utf8 = Encoding.UTF8.GetBytes(document);
+        return JsonReading.Read<PlantSpecification>(IsVersion1(utf8) ? Upgraded(JsonNode.Parse(utf8)!.AsObject()) : utf8, ProjectJson.Options);
+    }
+
+    /// <summary>A version-1 project file as one of version 2; what doesn't fit is left for the reader to name.</summary>
+    internal static byte[] FileOfVersion1(ReadOnlySpan<byte> utf8)
+    {
+        JsonNode? root;
+        try
+        {
+            root = JsonNode.Parse(utf8);
+        }
+        catch (JsonException)
+        {
+            return utf8.ToArray();
+        }
+
+        if (root is not JsonObject file)
+        {
+            return utf8.ToArray();
+        }
+
+        file["formatVersion"] = 2;
+        if (file["specification"] is JsonObject specification)
+        {
+            Upgrade(specification);
+        }
+
+        return JsonSerializer.SerializeToUtf8Bytes(file);
+    }
+
+    private static bool IsVersion1(ReadOnlySpan<byte> utf8)
+    {
+        using var document = JsonDocument.Parse(utf8.ToArray());
+        return document.RootElement.TryGetProperty("bus", out _) && !document.RootElement.TryGetProperty("distribution", out _);
+    }
+
+    private static byte[] Upgraded(JsonObject specification)
+    {
+        Upgrade(specification);
+        return JsonSerializer.SerializeToUtf8Bytes(specification);
+    }
+
+    private static void Upgrade(JsonObject s)
+    {
+        if (s["source"] is not JsonObject source || s["transformer"] is not JsonObject transformer || s["bus"] is not JsonObject bus)
+        {
+            return;
+        }
+
+        var atPrimary = s["pcc"]?.GetValueKind() == JsonValueKind.String && s["pcc"]!.GetValue<string>() == "transformer-primary";
+        s["distribution"] = new JsonObject
+        {
+            ["buses"] = new JsonArray(
+                Bus(SourceBus, "network connection", Taken(source, "nominalVoltageV")),
+                Bus(FirstBus, Taken(bus, "name") is JsonValue name ? name : JsonValue.Create("bus"), Taken(bus, "nominalVoltageV"))),
+            ["transformers"] = new JsonArray(Transformer(transformer)),
+            ["links"] = new JsonArray(),
+            ["capacitorBanks"] = new JsonArray(),
+            ["loads"] = new JsonArray(new JsonObject
+            {
+                ["kind"] = "linear",
+                ["id"] = FirstLoad,
+                ["name"] = "linear load",
+                ["busId"] = FirstBus,
+                ["powerKw"] = Taken(bus, "linearLoadKw"),
+                ["powerFactor"] = Taken(bus, "linearLoadPowerFactor"),
+            }),
+        };
+        s["pcc"] = new JsonObject { ["busId"] = atPrimary ? SourceBus : FirstBus, ["maximumDemandKva"] = Taken(bus, "maximumDemandKva") };
+        source["busId"] = SourceBus;
+        Strength(source["strength"] as JsonObject);
+        s.Remove("bus");
+        s.Remove("transformer");
+        foreach (var lineup in (s["lineups"] as JsonArray ?? []).OfType<JsonObject>())
+        {
+            lineup["busId"] = FirstBus;
+        }
+
+        foreach (var scenario in (s["scenarios"] as JsonArray ?? []).OfType<JsonObject>())
+        {
+            Scenario(scenario);
+        }
+    }
+
+    private static void Strength(JsonObject? strength)
+    {
+        switch (strength?["kind"]?.ToString())
+        {
+            case "fault-level":
+                strength["leastMva"] = null;
+                break;
+            case "generator":
+                strength["negativeSequencePct"] = null;
+                break;
+        }
+    }
+
+    private static void Scenario(JsonObject scenario)
+    {
+        foreach (var state in (scenario["states"] as JsonArray ?? []).OfType<JsonObject>())
+        {
+            state["loadPu"] = 1;
+        }
+
+        scenario["loadStates"] = Taken(scenario, "linearLoadPu") is JsonValue level && !(level.GetValueKind() == JsonValueKind.Number && level.GetValue<double>() == 1)
+            ? new JsonArray(new JsonObject { ["loadId"] = FirstLoad, ["levelPu"] = level })
+            : new JsonArray();
+        scenario["switches"] = new JsonArray();
+        scenario["bankStates"] = new JsonArray();
+    }
+
+    private static JsonObject Bus(string id, JsonNode? name, JsonNode? voltage) => new()
+    {
+        ["id"] = id,
+        ["name"] = name,
+        ["nominalVoltageV"] = voltage,
+        ["withstandKa"] = null,
+    };
+
+    private static JsonObject Transformer(JsonObject old)
+    {
+        var transformer = new JsonObject { ["id"] = FirstTransformer, ["name"] = "transformer", ["fromBusId"] = SourceBus, ["toBusId"] = FirstBus };
+        foreach (var field in old.Select(p => p.Key).ToList())
+        {
+            transformer[field] = Taken(old, field);
+        }
+
+        transformer["vectorGroup"] = "dyn11";
+        transformer["cooling"] = "dry";
+        transformer["otherStrayLossPu"] = null;
+        return transformer;
+    }
+
+    private static JsonNode? Taken(JsonObject from, string field)
+    {
+        var value = from[field];
+        from.Remove(field);
+        return value;
+    }
+}
