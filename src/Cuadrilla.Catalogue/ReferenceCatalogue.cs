@@ -16,7 +16,11 @@ public static class ReferenceCatalogue
         SixPulseSeries.Build(DataFile.Read<SixPulseSeries.File>("converters-six-pulse.json")).ToDictionary(c => c.Id, StringComparer.Ordinal),
         PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
         DataFile.Read<DefaultsFile>("defaults.json").Values,
-        [.. DataFile.Read<CurveFile>("inlet-vanes.json").Points.Select(p => new CurvePoint(p[0], p[1]))]);
+        Curve("inlet-vanes.json"),
+        Curve("unbalance-derating.json"),
+        Curve("switching-noise.json"));
+
+    private static IReadOnlyList<CurvePoint> Curve(string file) => [.. DataFile.Read<CurveFile>(file).Points.Select(p => new CurvePoint(p[0], p[1]))];
 
     internal sealed record CatalogueFile(string Version, string Note);
 

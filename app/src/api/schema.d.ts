@@ -437,6 +437,16 @@ export interface components {
             /** Format: double */
             powerKw: number;
         };
+        AtSwitching: {
+            /** Format: double */
+            switchingKhz: number;
+            /** Format: double */
+            siteCurrentA: number;
+            /** Format: double */
+            noiseRiseDb: number;
+            /** Format: double */
+            earthCurrentMa: null | number;
+        };
         AtTime: {
             /** Format: double */
             timeS: number;
@@ -463,6 +473,7 @@ export interface components {
             chain: components["schemas"]["ChainLinkDocument"][];
             alternatives: components["schemas"]["AlternativeDocument"][];
             ladder: components["schemas"]["LadderRung"][];
+            switching: components["schemas"]["AtSwitching"][];
             figures: components["schemas"]["Figure"][];
         };
         /** @enum {unknown} */
@@ -763,6 +774,7 @@ export interface components {
             cable: components["schemas"]["MotorCable"];
             motor: components["schemas"]["MotorChoice"];
             load: components["schemas"]["Load"];
+            skipBands: components["schemas"]["SkipBand"][];
         };
         DrivePointDocument: {
             drivePointId: string;
@@ -860,6 +872,7 @@ export interface components {
             duty: components["schemas"]["DutyPoint"][];
             presentControl: components["schemas"]["PresentControl"];
             path: components["schemas"]["ParallelPath"];
+            vaneCurve: components["schemas"]["VanePoint"][];
         };
         /** @description A number, or null while it is not known. */
         Given: null | number;
@@ -906,6 +919,7 @@ export interface components {
             truePowerFactor: number;
             /** Format: double */
             linkVoltageV: number;
+            power: components["schemas"]["PowerParts"];
             phases: components["schemas"]["PhaseCurrent"][];
             waveform: components["schemas"]["WavePoint"][];
             orders: components["schemas"]["WaveOrder"][];
@@ -1169,6 +1183,7 @@ export interface components {
              * @default 0
              */
             backEmfVPerKrpm: number;
+            measured?: null | components["schemas"]["SevenPointLosses"];
             /** Format: double */
             ratedTorqueNm?: number;
             /** Format: double */
@@ -1236,6 +1251,7 @@ export interface components {
             poles: number;
             breakdownTorquePu: components["schemas"]["Given"];
             noLoadCurrentA: components["schemas"]["Given"];
+            halfLoadPowerFactor: components["schemas"]["Given"];
             backEmfVPerKrpm: components["schemas"]["Given"];
             inertiaKgM2: components["schemas"]["Given"];
             maxSpeedRpm: components["schemas"]["Given"];
@@ -1243,6 +1259,13 @@ export interface components {
             lengthMm: components["schemas"]["Given"];
             massKg: components["schemas"]["Given"];
             priceIndex: components["schemas"]["Given"];
+            lossN90T100W: components["schemas"]["Given"];
+            lossN50T100W: components["schemas"]["Given"];
+            lossN25T100W: components["schemas"]["Given"];
+            lossN90T50W: components["schemas"]["Given"];
+            lossN50T50W: components["schemas"]["Given"];
+            lossN50T25W: components["schemas"]["Given"];
+            lossN25T25W: components["schemas"]["Given"];
             /** Format: double */
             impliedPowerFactor?: number;
         };
@@ -1284,8 +1307,18 @@ export interface components {
             motors: components["schemas"]["OwnMotor"][];
             overrides: components["schemas"]["DefaultOverride"][];
         };
+        PowerParts: {
+            /** Format: double */
+            activeKw: number;
+            /** Format: double */
+            reactiveKvar: number;
+            /** Format: double */
+            distortionKva: number;
+            /** Format: double */
+            apparentKva: number;
+        };
         /** @enum {unknown} */
-        PresentControl: "not-stated" | "outlet-throttle" | "inlet-vanes" | "bypass" | "on-off" | "two-speed-half" | "two-speed-two-thirds";
+        PresentControl: "not-stated" | "outlet-throttle" | "inlet-vanes" | "bypass" | "on-off" | "two-speed-half" | "two-speed-two-thirds" | "staged";
         ProblemDocument: {
             type: string;
             title: string;
@@ -1390,6 +1423,9 @@ export interface components {
             /** Format: double */
             harmonicLossFactor: null | number;
         };
+        SevenPointLosses: {
+            lossesW: number[];
+        };
         SheetLine: {
             name: string;
             value: string;
@@ -1403,6 +1439,12 @@ export interface components {
             cabinetAirRiseK: number;
             /** Format: double */
             cabinetAirC?: number;
+        };
+        SkipBand: {
+            /** Format: double */
+            fromRpm: number;
+            /** Format: double */
+            toRpm: number;
         };
         Source: {
             busId: string;
@@ -1590,6 +1632,12 @@ export interface components {
             harmonicLossFactor: null | number;
             /** Format: double */
             kFactor: number;
+        };
+        VanePoint: {
+            /** Format: double */
+            flowPu: number;
+            /** Format: double */
+            powerPu: number;
         };
         /** @enum {unknown} */
         VectorGroup: "dyn11" | "dyn5" | "dyn1" | "dyn7" | "yd11" | "yd5" | "yzn11" | "yzn5" | "yyn0" | "dd0" | "dzn0";

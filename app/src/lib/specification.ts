@@ -31,6 +31,7 @@ export function addPoint(
     cable: { lengthM: null, crossSectionMm2: null, parallelRuns: 1, material: "copper", screened: true },
     motor: { kind: "not-chosen" },
     load: { kind: "unspecified" },
+    skipBands: [],
   };
   return [insertAfter(specification, lineupId, point, afterId), point];
 }

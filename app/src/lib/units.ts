@@ -39,6 +39,7 @@ export const quantities = {
   frequencyHz: quantity("Hz", 1, { Hz: 1 }),
   faultMva: quantity("MVA", 1, { MVA: 1, kVA: 0.001, GVA: 1000 }),
   ratingKva: quantity("kVA", 1, { kVA: 1, MVA: 1000, VA: 0.001 }),
+  powerW: quantity("W", 1, { W: 1, kW: 1000 }),
   powerKw: quantity("kW", 1, { kW: 1, W: 0.001, MW: 1000, hp: 0.745699872 }),
   lengthM: quantity("m", 1, { m: 1, km: 1000, ft: foot, mm: 0.001 }),
   altitudeM: quantity("m", 1, { m: 1, ft: foot }),

@@ -121,7 +121,7 @@ public sealed record Check(
     /// <summary>A check that does not concern its subject.</summary>
     public static Check NotConcerned(string id, string drivePointId, BoardRow row, string title, string why) => new(
         id, drivePointId, row, title, Verdict.NotApplicable, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
-        string.Empty, new Reason("not applicable", why, string.Empty, []));
+        string.Empty, new Reason("not applicable", why, "Nothing to judge here.", []));
 }
 
 /// <summary>Why a figure is what it is.</summary>

@@ -25,6 +25,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="CopperOhmMm2PerM">Resistivity of copper at operating temperature, Ω·mm²/m.</param>
 /// <param name="AluminiumOhmMm2PerM">Resistivity of aluminium at operating temperature, Ω·mm²/m.</param>
 /// <param name="CableReactanceOhmPerM">Reactance of cables, Ω/m.</param>
+/// <param name="CableCapacitanceFPerM">Capacitance of a motor cable to earth, F/m.</param>
 /// <param name="DipAtMotorPct">Largest dip at the bus of a starting motor, %.</param>
 /// <param name="DipFrequentPct">Largest dip at the PCC for starts more often than hourly, %.</param>
 /// <param name="DipRarePct">Largest dip at the PCC for rarer starts, %.</param>
@@ -51,6 +52,7 @@ public sealed record DefaultsInForce(
     double CopperOhmMm2PerM,
     double AluminiumOhmMm2PerM,
     double CableReactanceOhmPerM,
+    double CableCapacitanceFPerM,
     double DipAtMotorPct,
     double DipFrequentPct,
     double DipRarePct,
@@ -88,6 +90,7 @@ public sealed record DefaultsInForce(
             Of("copper-ohm-mm2-per-m"),
             Of("aluminium-ohm-mm2-per-m"),
             Of("cable-reactance-mohm-per-m") / 1e3,
+            Of("cable-capacitance-nf-per-m") * 1e-9,
             Of("dip-motor-bus-pct"),
             Of("dip-pcc-frequent-pct"),
             Of("dip-pcc-rare-pct"),

@@ -79,14 +79,18 @@ public static class EnergyAlternatives
         {
             PresentControl.OutletThrottle => load.Throttled(flowPu),
             PresentControl.Bypass => load.Bypassed(flowPu),
-            PresentControl.InletVanes => new FluidPoint(flowPu, load.RatedSpeedRpm, 1, 1, load.RatedPowerW * Curve.At(inletVanes, flowPu)),
+            PresentControl.InletVanes => new FluidPoint(flowPu, load.RatedSpeedRpm, 1, 1, load.RatedPowerW * Curve.At(VanesOf(load, inletVanes), flowPu)),
             PresentControl.OnOff => load.OnOff(flowPu),
             PresentControl.TwoSpeedHalf => load.TwoSpeed(flowPu, 1.0 / 2),
             PresentControl.TwoSpeedTwoThirds => load.TwoSpeed(flowPu, 2.0 / 3),
+            PresentControl.Staged => load.Staged(flowPu) is var (running, share) ? running with { PowerW = running.PowerW * share } : null,
             PresentControl.NotStated => null,
             _ => throw new InvalidOperationException("Unknown present control."),
         };
     }
+
+    private static IReadOnlyList<CurvePoint> VanesOf(FluidMachineModel load, IReadOnlyList<CurvePoint> catalogue) =>
+        load.Common.VaneCurve.Count == 0 ? catalogue : [.. load.Common.VaneCurve.Select(p => new CurvePoint(p.FlowPu, p.PowerPu))];
 
     // Motors that can stand in each other's place: the same power at nearly the same speed. DC and servo motors are bought for
     // other reasons than energy.
@@ -115,9 +119,10 @@ public static class EnergyAlternatives
         var motor = new MotorLossModel(plate.Plate);
         var points = Points(load, flow =>
         {
-            var shaft = PresentShaft(load, model.Data.InletVanes, flow)!.Value;
+            // Staged machines that stand still lose nothing: the mean is of those that run.
+            var (shaft, share) = load.Common.PresentControl == PresentControl.Staged ? load.Staged(flow) : (PresentShaft(load, model.Data.InletVanes, flow)!.Value, 1);
             var point = motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line);
-            return point.InputW + (3 * model.Cable!.Value.Real * point.CurrentA * point.CurrentA);
+            return share * (point.InputW + (3 * model.Cable!.Value.Real * point.CurrentA * point.CurrentA));
         });
         var name = load.Common.PresentControl switch
         {
@@ -126,6 +131,7 @@ public static class EnergyAlternatives
             PresentControl.OnOff => "on and off",
             PresentControl.TwoSpeedHalf => "two speeds 1 : 2",
             PresentControl.TwoSpeedTwoThirds => "two speeds 2 : 3",
+            PresentControl.Staged => "machines staged",
             _ => "bypass",
         };
         return new EnergyAlternative(

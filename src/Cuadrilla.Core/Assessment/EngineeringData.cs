@@ -11,13 +11,17 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="PccLimits">Limits at the point of common coupling.</param>
 /// <param name="Defaults">Default limits and constants, in the order to show them.</param>
 /// <param name="InletVanes">Shaft power over flow with inlet vanes, both in parts of the rated, ascending in flow.</param>
+/// <param name="UnbalanceDerating">Permitted load of a motor on the line over unbalance in %, ascending.</param>
+/// <param name="SwitchingNoise">Rise of the sound level in dB(A) over switching frequency in kHz, ascending.</param>
 public sealed record EngineeringData(
     string Version,
     IReadOnlyDictionary<string, MotorItem> Motors,
     IReadOnlyDictionary<string, ConverterItem> Converters,
     HarmonicLimits PccLimits,
     IReadOnlyList<DefaultValue> Defaults,
-    IReadOnlyList<CurvePoint> InletVanes)
+    IReadOnlyList<CurvePoint> InletVanes,
+    IReadOnlyList<CurvePoint> UnbalanceDerating,
+    IReadOnlyList<CurvePoint> SwitchingNoise)
 {
     /// <summary>The same with a project's own motors beside the catalogue's.</summary>
     public EngineeringData With(IReadOnlyList<OwnMotor> own)

@@ -23,8 +23,34 @@ public sealed record Lineup(string Id, string Tag, string Name, string BusId, IR
 /// <param name="Cable">From the converter to the motor.</param>
 /// <param name="Motor">Motor chosen.</param>
 /// <param name="Load">What it drives.</param>
+/// <param name="SkipBands">Speeds that are not held, usually none.</param>
 public sealed record DrivePoint(
-    string Id, string Tag, string Name, Feeder Feeder, ConverterChoice Converter, MotorCable Cable, MotorChoice Motor, Load Load);
+    string Id,
+    string Tag,
+    string Name,
+    Feeder Feeder,
+    ConverterChoice Converter,
+    MotorCable Cable,
+    MotorChoice Motor,
+    Load Load,
+    IReadOnlyList<SkipBand> SkipBands)
+{
+    /// <summary>Equal when every value and every skip band is.</summary>
+    public bool Equals(DrivePoint? other) =>
+        other is not null
+        && Id == other.Id
+        && Tag == other.Tag
+        && Name == other.Name
+        && Feeder == other.Feeder
+        && Converter == other.Converter
+        && Cable == other.Cable
+        && Motor == other.Motor
+        && Load == other.Load
+        && SkipBands.SequenceEqual(other.SkipBands);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(Id, Feeder, Converter, Cable, Motor, Load, SkipBands.Count);
+}
 
 /// <summary>Connection from the lineup's busbar to the converter.</summary>
 public abstract record Feeder

@@ -142,6 +142,26 @@ public sealed class FluidMachineModel : LoadModel
     }
 
     /// <summary>
+    /// As many machines of the common path as the flow needs at full speed, throttled together: the point of one that runs,
+    /// and the part of all machines that do.
+    /// </summary>
+    public (FluidPoint Running, double Share) Staged(double flowPu)
+    {
+        var (most, needed) = Common.Path is ParallelPath.Common path ? (path.Running, path.NeededAtRatedFlow) : (1, 1);
+        var head = PumpPoint.SystemHeadPu(flowPu, staticFraction);
+        for (var count = 1; count < most; count++)
+        {
+            var own = flowPu * needed / count;
+            if (own < 1.2 && PumpPoint.MachineHeadPu(own, 1, shutOffPu) >= head)
+            {
+                return (Point(flowPu, own, 1, PumpPoint.MachineHeadPu(own, 1, shutOffPu)), (double)count / most);
+            }
+        }
+
+        return (Throttled(flowPu), 1);
+    }
+
+    /// <summary>
     /// Torque of the load over speed, Nm: below the speed at which flow begins the machine churns at no flow.
     /// </summary>
     public override double TorqueAtSpeedNm(double speedRpm)

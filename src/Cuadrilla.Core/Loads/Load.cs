@@ -42,6 +42,7 @@ public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given Densi
 /// <param name="Duty">Hours a year at each flow, at most 8760 h together.</param>
 /// <param name="PresentControl">How the flow is controlled today.</param>
 /// <param name="Path">Whether it shares its header or duct with machines of its kind.</param>
+/// <param name="VaneCurve">Shaft power over flow with this fan's own inlet vanes, ascending; empty: the catalogue's curve.</param>
 public sealed record FluidMachine(
     Given RatedFlowM3PerS,
     Given RatedEfficiency,
@@ -52,7 +53,8 @@ public sealed record FluidMachine(
     Given StartTimeS,
     IReadOnlyList<DutyPoint> Duty,
     PresentControl PresentControl,
-    ParallelPath Path)
+    ParallelPath Path,
+    IReadOnlyList<VanePoint> VaneCurve)
 {
     /// <summary>Equal when every value and every duty point is.</summary>
     public bool Equals(FluidMachine? other) =>
@@ -66,11 +68,17 @@ public sealed record FluidMachine(
         && StartTimeS == other.StartTimeS
         && PresentControl == other.PresentControl
         && Path == other.Path
+        && VaneCurve.SequenceEqual(other.VaneCurve)
         && Duty.SequenceEqual(other.Duty);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(RatedFlowM3PerS, RatedEfficiency, RatedSpeedRpm, StaticFraction, Duty.Count, PresentControl);
 }
+
+/// <summary>A point of a fan's curve with inlet vanes, both in parts of the rated.</summary>
+/// <param name="FlowPu">Flow, 0 to 1.2.</param>
+/// <param name="PowerPu">Shaft power, 0 to 1.5.</param>
+public sealed record VanePoint(double FlowPu, double PowerPu);
 
 /// <summary>Hours at one level.</summary>
 /// <param name="LevelPu">Flow, speed or rate of cycles in parts of the rated, above 0 to 1.2.</param>
@@ -119,4 +127,7 @@ public enum PresentControl
 
     /// <summary>Pole-changing motor with speeds 2 : 3, damper or valve between.</summary>
     TwoSpeedTwoThirds,
+
+    /// <summary>Machines on one path switched on and off by the flow, those that run throttled at full speed.</summary>
+    Staged,
 }

@@ -58,6 +58,7 @@ public enum MotorTechnology
 /// <param name="DeltaVoltageV">Voltage linked in delta, V; star is √3 times it. 0 when the link can't be changed.</param>
 /// <param name="MagnetisingPu">Magnetising current in parts of the rated, measured or typical; 0: estimated from the plate (cage only).</param>
 /// <param name="BackEmfVPerKrpm">Line-to-line voltage of the magnets, V at 1000 rpm; 0 without magnets.</param>
+/// <param name="Measured">Losses on a converter measured at seven points; absent for most motors.</param>
 public sealed record MotorPlate(
     double RatedPowerW,
     double RatedVoltageV,
@@ -74,7 +75,8 @@ public sealed record MotorPlate(
     MotorTechnology Technology = MotorTechnology.CageInduction,
     double DeltaVoltageV = 0,
     double MagnetisingPu = 0,
-    double BackEmfVPerKrpm = 0)
+    double BackEmfVPerKrpm = 0,
+    SevenPointLosses? Measured = null)
 {
     /// <summary>Rated torque, Nm.</summary>
     public double RatedTorqueNm => RatedPowerW / (2 * Math.PI * RatedSpeedRpm / 60);

@@ -107,6 +107,16 @@ public sealed class MotorLossModel
         var field = split.FieldPu * otherW;
         var harmonic = feed == MotorFeed.Converter ? split.ConverterPu * Plate.RatedLossW : 0;
         var shaft = torqueNm * 2 * Math.PI * speedRpm / 60;
+        if (feed == MotorFeed.Converter && Plate.Measured is { } measured)
+        {
+            // Measured losses decide the sum; the model still says how it divides. Far outside the measured points the
+            // polynomial may dive: it is held at a fifth of the model.
+            var modelled = stator + rotor + iron + friction + stray + field + harmonic;
+            var scale = Math.Max(measured.At(speed, torque), modelled / 5) / modelled;
+            (stator, rotor, iron, friction, stray, field, harmonic) =
+                (stator * scale, rotor * scale, iron * scale, friction * scale, stray * scale, field * scale, harmonic * scale);
+        }
+
         var input = shaft + stator + rotor + field + iron + friction + stray + harmonic;
         var fundamentalInput = input - harmonic - field;
         var reactive = frequency * ((magnetisingVar * flux * flux) + (leakageVar * currentRatio * currentRatio));

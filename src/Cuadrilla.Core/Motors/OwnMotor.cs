@@ -18,6 +18,7 @@ namespace Cuadrilla.Core.Motors;
 /// <param name="Poles">Number of poles.</param>
 /// <param name="BreakdownTorquePu">Breakdown over rated torque.</param>
 /// <param name="NoLoadCurrentA">Measured no-load current at rated voltage, A; replaces the estimate.</param>
+/// <param name="HalfLoadPowerFactor">Measured power factor at half of the rated torque across the line; replaces the estimate where no no-load current is given.</param>
 /// <param name="BackEmfVPerKrpm">Voltage of the magnets, V line to line at 1000 rpm.</param>
 /// <param name="InertiaKgM2">Rotor inertia, kg·m².</param>
 /// <param name="MaxSpeedRpm">Mechanical limit, rpm.</param>
@@ -25,6 +26,13 @@ namespace Cuadrilla.Core.Motors;
 /// <param name="LengthMm">Length, mm.</param>
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="PriceIndex">Price in index points; 0 for one that is there already.</param>
+/// <param name="LossN90T100W">Loss on a converter at 90 % speed and 100 % torque (IEC 60034-2-3), W; all seven or none.</param>
+/// <param name="LossN50T100W">At 50 % speed, 100 % torque.</param>
+/// <param name="LossN25T100W">At 25 % speed, 100 % torque.</param>
+/// <param name="LossN90T50W">At 90 % speed, 50 % torque.</param>
+/// <param name="LossN50T50W">At 50 % speed, 50 % torque.</param>
+/// <param name="LossN50T25W">At 50 % speed, 25 % torque.</param>
+/// <param name="LossN25T25W">At 25 % speed, 25 % torque.</param>
 public sealed record OwnMotor(
     string Id,
     string Name,
@@ -41,13 +49,21 @@ public sealed record OwnMotor(
     int Poles,
     Given BreakdownTorquePu,
     Given NoLoadCurrentA,
+    Given HalfLoadPowerFactor,
     Given BackEmfVPerKrpm,
     Given InertiaKgM2,
     Given MaxSpeedRpm,
     Given ShaftHeightMm,
     Given LengthMm,
     Given MassKg,
-    Given PriceIndex)
+    Given PriceIndex,
+    Given LossN90T100W,
+    Given LossN50T100W,
+    Given LossN25T100W,
+    Given LossN90T50W,
+    Given LossN50T50W,
+    Given LossN50T25W,
+    Given LossN25T25W)
 {
     /// <summary>Largest contradiction between power, voltage, current, efficiency and power factor that a rounded plate may show.</summary>
     public const double PlateTolerancePu = 0.05;
@@ -60,10 +76,19 @@ public sealed record OwnMotor(
         ? 1
         : RatedPowerKw * 1e3 / (Math.Sqrt(3) * RatedVoltageV * RatedCurrentA * EfficiencyPct / 100);
 
+    /// <summary>The seven losses in the order of <see cref="SevenPointLosses.Points"/>.</summary>
+    public IReadOnlyList<Given> SevenLosses() =>
+        [LossN90T100W, LossN50T100W, LossN25T100W, LossN90T50W, LossN50T50W, LossN50T25W, LossN25T25W];
+
     /// <summary>Names of what was left open and is taken from the generic motor of the same kind next in size.</summary>
     public IReadOnlyList<string> Assumed()
     {
         var names = new List<string> { "division of the losses" };
+        if (!NoLoadCurrentA.IsKnown && !HalfLoadPowerFactor.IsKnown && Technology == MotorTechnology.CageInduction)
+        {
+            names.Add("no-load current (estimated from the plate)");
+        }
+
         void Open(Given value, string name)
         {
             if (!value.IsKnown)
@@ -115,7 +140,13 @@ public sealed record OwnMotor(
             Technology,
             Or(DeltaVoltageV, 0),
             magnetising,
-            Or(BackEmfVPerKrpm, like.Plate.BackEmfVPerKrpm));
+            Or(BackEmfVPerKrpm, like.Plate.BackEmfVPerKrpm),
+            SevenLosses().All(l => l.IsKnown) ? new SevenPointLosses([.. SevenLosses().Select(l => l.Value)]) : null);
+        if (!NoLoadCurrentA.IsKnown && HalfLoadPowerFactor.IsKnown)
+        {
+            plate = plate with { MagnetisingPu = MagnetisingFit.OfHalfLoad(plate, HalfLoadPowerFactor.Value) };
+        }
+
         var height = ShaftHeightMm.IsKnown ? FormattableString.Invariant($"{ShaftHeightMm.Value:0}") : like.Frame;
         return new MotorItem(
             Id, "own", EfficiencyClass, Poles, height, Or(LengthMm, like.LengthMm), Or(MassKg, like.MassKg), Or(PriceIndex, like.PriceIndex), plate, Name);

@@ -39,6 +39,14 @@ internal static class DrivePointValidation
             p.Words(at + "/converter/reason", "Reason", converter.Reason, 0, 300);
         }
 
+        p.Require(point.SkipBands.Count <= 4, at + "/skipBands", "Skip bands", $"{point.SkipBands.Count}", "up to 4");
+        for (var i = 0; i < point.SkipBands.Count; i++)
+        {
+            var band = point.SkipBands[i];
+            p.Number($"{at}/skipBands/{i}/fromRpm", "Lower edge", band.FromRpm, 0, 30_000, "rpm");
+            p.Number($"{at}/skipBands/{i}/toRpm", "Upper edge", band.ToRpm, band.FromRpm, 30_000, "rpm", minExcluded: true);
+        }
+
         CheckLoad(point.Load, at + "/load", p);
     }
 
@@ -86,6 +94,16 @@ internal static class DrivePointValidation
 
         p.Require(
             load is FanLoad || common.PresentControl != PresentControl.InletVanes, at + "/presentControl", "Present control", "inlet vanes", "inlet vanes only on a fan");
+        p.Require(common.VaneCurve.Count is 0 or (>= 2 and <= 30), at + "/vaneCurve", "Curve with inlet vanes", $"{common.VaneCurve.Count} points", "none, or 2 to 30");
+        for (var i = 0; i < common.VaneCurve.Count; i++)
+        {
+            var vane = common.VaneCurve[i];
+            p.Number($"{at}/vaneCurve/{i}/flowPu", "Flow", vane.FlowPu, i == 0 ? 0 : common.VaneCurve[i - 1].FlowPu, 1.2, "of rated", minExcluded: i > 0);
+            p.Number($"{at}/vaneCurve/{i}/powerPu", "Power", vane.PowerPu, 0, 1.5, "of rated");
+        }
+
+        p.Require(
+            common.PresentControl != PresentControl.Staged || common.Path is ParallelPath.Common, at + "/presentControl", "Present control", "machines staged", "staged machines only on a common path");
     }
 
     internal static void DutyHours(IReadOnlyList<DutyPoint> duty, string at, ProblemList p)

@@ -43,6 +43,17 @@ internal static class OwnMotorValidation
         p.Require(m.Poles % 2 == 0, at + "/poles", "Poles", $"{m.Poles}", "an even number");
         p.Number(at + "/breakdownTorquePu", "Breakdown torque", m.BreakdownTorquePu, 1.3, 8, "× rated");
         p.Number(at + "/noLoadCurrentA", "No-load current", m.NoLoadCurrentA, 0, Math.Max(0, 0.95 * m.RatedCurrentA), "A", minExcluded: true);
+        p.Number(at + "/halfLoadPowerFactor", "Power factor at half load", m.HalfLoadPowerFactor, 0.1, 1, string.Empty);
+        var losses = m.SevenLosses();
+        p.Require(
+            losses.All(l => l.IsKnown) || losses.All(l => !l.IsKnown), at + "/lossN90T100W", "Measured losses", $"{losses.Count(l => l.IsKnown)} of seven", "all seven or none");
+        foreach (var (loss, (speed, torque)) in losses.Zip(SevenPointLosses.Points))
+        {
+            p.Number(
+                FormattableString.Invariant($"{at}/lossN{100 * speed:0}T{100 * torque:0}W"), FormattableString.Invariant($"Loss at {100 * speed:0} % speed, {100 * torque:0} % torque"),
+                loss, 0, Math.Max(0, m.RatedPowerKw * 1e3), "W", minExcluded: true);
+        }
+
         p.Number(at + "/backEmfVPerKrpm", "Voltage of the magnets", m.BackEmfVPerKrpm, 0, 5000, "V per 1000 rpm", minExcluded: true);
         p.Number(at + "/inertiaKgM2", "Inertia", m.InertiaKgM2, 0, 1e5, "kg·m²", minExcluded: true);
         p.Number(at + "/maxSpeedRpm", "Mechanical limit", m.MaxSpeedRpm, 10, 60_000, "rpm");

@@ -30,7 +30,7 @@ internal static class LoadCalculations
             .Number("shutOffPu", input.ShutOffPu, 1.01, 2)
             .Done();
         var common = new FluidMachine(
-            input.RatedFlowM3PerS, input.RatedEfficiency, input.RatedSpeedRpm, input.StaticFraction, input.ShutOffPu, 0, 1, [], PresentControl.NotStated, new ParallelPath.Own());
+            input.RatedFlowM3PerS, input.RatedEfficiency, input.RatedSpeedRpm, input.StaticFraction, input.ShutOffPu, 0, 1, [], PresentControl.NotStated, new ParallelPath.Own(), []);
         var model = FluidMachineModel.Build(new FanLoad(common, input.RatedPressurePa), out _)!;
         return new FluidMachineOutput(
             model.RatedPowerW, FluidOutput.Of(model.AtFlow(input.FlowPu)), FluidOutput.Of(model.Throttled(input.FlowPu)), FluidOutput.Of(model.Bypassed(input.FlowPu)));

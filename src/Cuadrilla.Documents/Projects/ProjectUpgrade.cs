@@ -16,6 +16,11 @@ public static class ProjectUpgrade
     private const string FirstTransformer = "transformer-1";
     private const string FirstLoad = "load-1";
 
+    private static readonly string[] NewMotorFields =
+    [
+        "halfLoadPowerFactor", "lossN90T100W", "lossN50T100W", "lossN25T100W", "lossN90T50W", "lossN50T50W", "lossN50T25W", "lossN25T25W",
+    ];
+
     /// <summary>Reads a specification of any layout, as the store keeps it.</summary>
     /// <exception cref="InputException">It is no specification.</exception>
     public static PlantSpecification ReadStored(string document)
@@ -98,6 +103,22 @@ public static class ProjectUpgrade
         foreach (var lineup in (s["lineups"] as JsonArray ?? []).OfType<JsonObject>())
         {
             lineup["busId"] = FirstBus;
+            foreach (var point in (lineup["drivePoints"] as JsonArray ?? []).OfType<JsonObject>())
+            {
+                point["skipBands"] = new JsonArray();
+                if (point["load"]?["common"] is JsonObject fluid)
+                {
+                    fluid["vaneCurve"] = new JsonArray();
+                }
+            }
+        }
+
+        foreach (var motor in (s["motors"] as JsonArray ?? []).OfType<JsonObject>())
+        {
+            foreach (var field in NewMotorFields)
+            {
+                motor[field] = null;
+            }
         }
 
         foreach (var scenario in (s["scenarios"] as JsonArray ?? []).OfType<JsonObject>())

@@ -16,6 +16,7 @@ internal sealed record BenchDocument(
     IReadOnlyList<ChainLinkDocument> Chain,
     IReadOnlyList<AlternativeDocument> Alternatives,
     IReadOnlyList<LadderRung> Ladder,
+    IReadOnlyList<AtSwitching> Switching,
     IReadOnlyList<Figure> Figures);
 
 /// <summary>Line current of the solved front end in one scenario.</summary>
@@ -28,6 +29,7 @@ internal sealed record LineCurrentDocument(
     double DisplacementPowerFactor,
     double TruePowerFactor,
     double LinkVoltageV,
+    PowerParts Power,
     IReadOnlyList<PhaseCurrent> Phases,
     IReadOnlyList<WavePoint> Waveform,
     IReadOnlyList<WaveOrder> Orders)
@@ -44,7 +46,7 @@ internal sealed record LineCurrentDocument(
         if (drive.Front is not RectifierResult.SteadyState steady)
         {
             var reason = ((RectifierResult.NoSteadyState)drive.Front).Reason;
-            return new LineCurrentDocument(scenario.ScenarioName, reason, 0, 0, 0, 0, 0, 0, [], [], []);
+            return new LineCurrentDocument(scenario.ScenarioName, reason, 0, 0, 0, 0, 0, 0, new PowerParts(0, 0, 0, 0), [], [], []);
         }
 
         var phase = steady.PhaseA;
@@ -58,7 +60,7 @@ internal sealed record LineCurrentDocument(
             .Select(h => new WaveOrder(h, phase.Orders[h - 1].Magnitude, 100 * phase.Orders[h - 1].Magnitude / phase.FundamentalA));
         return new LineCurrentDocument(
             scenario.ScenarioName, null, phase.FundamentalA, phase.RmsA, phase.ThdiPct, phase.DisplacementPowerFactor, phase.TruePowerFactor,
-            steady.DcVoltageMeanV, [.. steady.Phases.Select((p, i) => new PhaseCurrent("ABC"[i..(i + 1)], p.FundamentalA, p.RmsA, p.ThdiPct))], [.. waveform], [.. orders]);
+            steady.DcVoltageMeanV, PowerParts.Of(steady, drive.FrontInput.LineVoltageV), [.. steady.Phases.Select((p, i) => new PhaseCurrent("ABC"[i..(i + 1)], p.FundamentalA, p.RmsA, p.ThdiPct))], [.. waveform], [.. orders]);
     }
 }
 
@@ -92,3 +94,27 @@ internal sealed record AlternativePoint(double LevelPu, double HoursPerYear, dou
 
 /// <summary>Line current of one phase.</summary>
 internal sealed record PhaseCurrent(string Phase, double FundamentalA, double RmsA, double ThdiPct);
+
+/// <summary>Parts of the apparent power at the front end's EMF, sums of the phases: S² = P² + Q1² + D².</summary>
+/// <param name="ActiveKw">P.</param>
+/// <param name="ReactiveKvar">Q1, of the fundamental.</param>
+/// <param name="DistortionKva">D, what is left: voltage times the harmonic currents.</param>
+/// <param name="ApparentKva">S, voltage times rms current.</param>
+internal sealed record PowerParts(double ActiveKw, double ReactiveKvar, double DistortionKva, double ApparentKva)
+{
+    public static PowerParts Of(RectifierResult.SteadyState steady, double lineVoltageV)
+    {
+        var volts = lineVoltageV / Math.Sqrt(steady.Phases.Count == 1 ? 1 : 3);
+        double active = 0, reactive = 0, apparent = 0;
+        foreach (var phase in steady.Phases)
+        {
+            var fundamental = volts * phase.FundamentalA;
+            active += fundamental * phase.DisplacementPowerFactor;
+            reactive += fundamental * Math.Sqrt(Math.Max(0, 1 - (phase.DisplacementPowerFactor * phase.DisplacementPowerFactor)));
+            apparent += volts * phase.RmsA;
+        }
+
+        var rest = (apparent * apparent) - (active * active) - (reactive * reactive);
+        return new PowerParts(active / 1e3, reactive / 1e3, Math.Sqrt(Math.Max(0, rest)) / 1e3, apparent / 1e3);
+    }
+}

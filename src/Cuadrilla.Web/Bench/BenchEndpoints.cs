@@ -64,6 +64,7 @@ internal static class BenchEndpoints
                 a.Id, a.Name, a.IsChosen, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
                 [.. a.Points.Select(p => new AlternativePoint(p.LevelPu, p.HoursPerYear, p.LineW / 1e3))]))],
             study.Model.Converter is { } converter ? Ladder(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
+            SwitchingPicture.Of(study.Model),
             DrivePointFigures.Of(study, drive, scenario));
     }
 

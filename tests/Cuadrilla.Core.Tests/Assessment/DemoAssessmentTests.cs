@@ -216,6 +216,43 @@ public sealed class DemoAssessmentTests
     }
 
     [Fact]
+    public void A_fans_own_curve_with_inlet_vanes_replaces_the_catalogues()
+    {
+        double Present(params VanePoint[] curve) => new Assessor(Data).Study(
+            With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = curve } } }), Point("dp-01") with { Load = ((FanLoad)Point("dp-01").Load) with { Common = ((FanLoad)Point("dp-01").Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = curve } } })
+            .Alternatives.Single(a => a.Id == "present").Year.EnergyKwh;
+        var own = Data.InletVanes.Select(p => new VanePoint(p.X, p.Y)).ToArray();
+        Assert.Equal(Present(), Present(own), 6);
+        Assert.True(Present([.. own.Select(p => p with { PowerPu = 0.8 * p.PowerPu })]) < 0.85 * Present());
+        var falling = With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { VaneCurve = [new VanePoint(0.5, 0.5), new VanePoint(0.4, 0.6)] } } });
+        Assert.EndsWith("/vaneCurve/1/flowPu", SpecificationValidation.Problems(falling, Data).Single().Pointer, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_point_of_the_duty_inside_a_skip_band_fails_by_name()
+    {
+        Check Of(params SkipBand[] bands) => Check(new Assessor(Data).Run(With("dp-01", p => p with { SkipBands = bands })), "motor.skip-band", "dp-01");
+        Assert.Equal(Verdict.NotApplicable, Of().Verdict);
+        Assert.Equal(Verdict.Holds, Of(new SkipBand(300, 400)).Verdict);
+        var hit = Of(new SkipBand(300, 400), new SkipBand(1400, 1490));
+        Assert.Equal(Verdict.Fails, hit.Verdict);
+        Assert.Contains("1480 rpm at 100 % flow", hit.Reason.WithNumbers, StringComparison.Ordinal);
+        var bad = SpecificationValidation.Problems(With("dp-01", p => p with { SkipBands = [new SkipBand(800, 700)] }), Data).Single();
+        Assert.Equal("/lineups/0/drivePoints/0/skipBands/0/toRpm", bad.Pointer);
+    }
+
+    [Fact]
+    public void Switching_faster_is_quieter_costs_current_and_disturbs_more()
+    {
+        var picture = SwitchingPicture.Of(new Assessor(Data).Study(Demo, Point("dp-01")).Model);
+        Assert.Contains(picture, p => p.SwitchingKhz == 4 && p.SiteCurrentA == 300 * 0.955 * 0.96);
+        foreach (var (slow, fast) in picture.Zip(picture.Skip(1)))
+        {
+            Assert.True(fast.NoiseRiseDb < slow.NoiseRiseDb && fast.SiteCurrentA <= slow.SiteCurrentA && fast.EarthCurrentMa > slow.EarthCurrentMa);
+        }
+    }
+
+    [Fact]
     public void Unbalance_is_judged_and_the_worst_phase_counts()
     {
         PlantSpecification With(double pct) => Demo with { Source = Demo.Source with { UnbalancePct = pct, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } };
@@ -223,6 +260,10 @@ public sealed class DemoAssessmentTests
         var worse = new Assessor(Data).Run(With(3));
         Assert.Equal(Verdict.Holds, Check(balanced, "supply.unbalance", string.Empty).Verdict);
         Assert.Equal(Verdict.Fails, Check(worse, "supply.unbalance", string.Empty).Verdict);
+
+        // A motor on the line loaded to 85 % stands 3 % (0.88), not 4 % (0.82), and nothing above 5 %.
+        Verdict Motor(double pct) => new Assessor(Data).Run(With(pct)).Checks.Single(c => c is { Id: "supply.unbalance", ElementId: "compressor" }).Verdict;
+        Assert.Equal([Verdict.Holds, Verdict.Tight, Verdict.Fails, Verdict.Fails], new[] { 0.0, 3, 4, 6 }.Select(Motor));
         var silent = new Assessor(Data).Run(Demo with { Source = Demo.Source with { UnbalancePct = Given.Unknown } });
         Assert.Equal(Verdict.NotApplicable, Check(silent, "supply.unbalance", string.Empty).Verdict);
         Assert.Contains("unbalance", Check(silent, "supply.data", "dp-01").Reason.WithNumbers, StringComparison.Ordinal);

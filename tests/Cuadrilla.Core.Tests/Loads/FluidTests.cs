@@ -65,6 +65,25 @@ public sealed class FluidTests
     }
 
     [Fact]
+    public void Staged_machines_run_as_few_as_the_flow_needs()
+    {
+        // Four machines, all needed at rated flow, friction only: k at full speed reach where 1.25 − 0.25·(4q/k)² = q².
+        var common = Common(0) with { PresentControl = PresentControl.Staged, Path = new ParallelPath.Common(4, 4) };
+        var model = FluidMachineModel.Build(new FanLoad(common, 2900), out _)!;
+        double Reach(int k) => Math.Sqrt(1.25 / (1 + (0.25 * 16.0 / (k * k))));
+        Assert.Equal(0.25, model.Staged(0.15).Share, 12);
+        Assert.Equal(0.5, model.Staged(Math.Min(Reach(2), 0.599) - 0.01).Share, 12);
+        Assert.Equal(1, model.Staged(1).Share, 12);
+        Assert.Equal(model.RatedPowerW, model.Staged(1).Running.PowerW, 6);
+        foreach (var q in new[] { 0.2, 0.4, 0.6, 0.8 })
+        {
+            var (running, share) = model.Staged(q);
+            Assert.True(running.PowerW * share < model.Throttled(q).PowerW * 1.0001);
+            Assert.True(running.PowerW * share > model.AtFlow(q).PowerW, "adjusted speed still takes less");
+        }
+    }
+
+    [Fact]
     public void Missing_entries_are_named()
     {
         var fan = new FanLoad(Common(0) with { RatedSpeedRpm = Given.Unknown }, Given.Unknown);
@@ -74,5 +93,5 @@ public sealed class FluidTests
 
     private static FluidMachineModel Fan(double staticFraction) => FluidMachineModel.Build(new FanLoad(Common(staticFraction), 2900), out _)!;
 
-    private static FluidMachine Common(double s) => new(41, 0.835, 1480, s, 1.25, 95, 60, [], PresentControl.OutletThrottle, new ParallelPath.Own());
+    private static FluidMachine Common(double s) => new(41, 0.835, 1480, s, 1.25, 95, 60, [], PresentControl.OutletThrottle, new ParallelPath.Own(), []);
 }

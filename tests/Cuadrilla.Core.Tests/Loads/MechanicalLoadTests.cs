@@ -145,7 +145,7 @@ public sealed class MechanicalLoadTests
     public void Machines_on_one_path_of_the_worked_example()
     {
         // One of two could deliver the flow: both at half of it against the full head.
-        var common = new FluidMachine(10, 0.8, 1000, 0, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Common(2, 1));
+        var common = new FluidMachine(10, 0.8, 1000, 0, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Common(2, 1), []);
         var model = FluidMachineModel.Build(new FanLoad(common, 1000), out _)!;
         Assert.Equal(Math.Sqrt((1 + (0.25 * 0.25)) / 1.25), model.AtFlow(1).SpeedRpm / 1000, 9);
         Assert.Equal(0.922, model.AtFlow(1).SpeedRpm / 1000, 3);
@@ -157,7 +157,7 @@ public sealed class MechanicalLoadTests
     public void Both_needed_on_one_path_are_as_one_with_a_path_of_its_own() => Gen.Select(Gen.Double[0.1, 1], Gen.Double[0, 0.8]).Sample(x =>
     {
         var (flow, s) = x;
-        var common = new FluidMachine(10, 0.8, 1000, s, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Common(3, 3));
+        var common = new FluidMachine(10, 0.8, 1000, s, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Common(3, 3), []);
         var shared = FluidMachineModel.Build(new FanLoad(common, 1000), out _)!.AtFlow(flow);
         var own = FluidMachineModel.Build(new FanLoad(common with { Path = new ParallelPath.Own() }, 1000), out _)!.AtFlow(flow);
         return Math.Abs(shared.PowerW - own.PowerW) < 1e-9 * own.PowerW;
@@ -166,7 +166,7 @@ public sealed class MechanicalLoadTests
     [Fact]
     public void Present_controls_stand_in_their_order()
     {
-        var common = new FluidMachine(10, 0.8, 1000, 0, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Own());
+        var common = new FluidMachine(10, 0.8, 1000, 0, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Own(), []);
         var model = FluidMachineModel.Build(new FanLoad(common, 1000), out _)!;
         foreach (var q in new[] { 0.2, 0.4, 0.6, 0.8 })
         {
@@ -188,7 +188,7 @@ public sealed class MechanicalLoadTests
     [InlineData("running", "/load/common/path/neededAtRatedFlow", "1 to 2")]
     public void Bad_entries_are_named_with_their_range(string what, string pointer, string allowed)
     {
-        var common = new FluidMachine(10, 0.8, 1000, 0, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Common(2, 3));
+        var common = new FluidMachine(10, 0.8, 1000, 0, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Common(2, 3), []);
         Load load = what switch
         {
             "core" => Winder(false) with { FullDiameterM = 0.05 },

@@ -92,9 +92,61 @@ public sealed class OwnMotorTests
         Assert.Equal(before, Current(plant));
     }
 
+    [Fact]
+    public void A_measured_power_factor_at_half_load_is_met_and_the_plate_stays()
+    {
+        foreach (var measured in new[] { 0.70, 0.76, 0.82 })
+        {
+            var plate = (Own() with { HalfLoadPowerFactor = measured }).Item(Data.Motors.Values).Plate;
+            var model = new MotorLossModel(plate);
+            Assert.Equal(measured, model.At(1491, plate.RatedTorqueNm / 2, MotorFeed.Line).PowerFactor, 3);
+            Assert.Equal(96.7, model.At(plate.RatedSpeedRpm, plate.RatedTorqueNm, MotorFeed.Line).CurrentA, 6);
+        }
+
+        // A measured no-load current goes before it.
+        var both = (Own() with { HalfLoadPowerFactor = 0.7, NoLoadCurrentA = 30 }).Item(Data.Motors.Values).Plate;
+        Assert.Equal(30 / 96.7, both.MagnetisingPu, 12);
+    }
+
+    [Fact]
+    public void Seven_measured_losses_are_met_at_their_points_and_every_watt_is_accounted_for()
+    {
+        double[] losses = [3100, 2500, 2300, 1500, 1050, 700, 560];
+        var own = Own() with
+        {
+            LossN90T100W = losses[0], LossN50T100W = losses[1], LossN25T100W = losses[2], LossN90T50W = losses[3],
+            LossN50T50W = losses[4], LossN50T25W = losses[5], LossN25T25W = losses[6],
+        };
+        var plate = own.Item(Data.Motors.Values).Plate;
+        var model = new MotorLossModel(plate);
+        for (var i = 0; i < losses.Length; i++)
+        {
+            var (speed, torque) = SevenPointLosses.Points[i];
+            var point = model.At(speed * plate.RatedSpeedRpm, torque * plate.RatedTorqueNm, MotorFeed.Converter);
+            Assert.Equal(losses[i], point.LossW, 6);
+            Assert.Equal(point.InputW, point.ShaftW + point.LossW, 6);
+        }
+
+        // Across the line they are not valid: there the plate decides.
+        Assert.Equal(plate.RatedLossW, model.At(plate.RatedSpeedRpm, plate.RatedTorqueNm, MotorFeed.Line).LossW, 6);
+        var problem = SpecificationValidation.Problems(Demo with { Motors = [own with { LossN25T25W = Given.Unknown }] }, Data).Single();
+        Assert.Equal("6 of seven", problem.Value);
+    }
+
+    [Fact]
+    public void The_polynomial_of_seven_points_is_the_one_it_was_made_from()
+    {
+        double Law(double n, double t) => 40 + (90 * n) + (70 * n * n) + (50 * n * t * t) + (30 * n * n * t * t) + (60 * t) + (400 * t * t);
+        var made = new SevenPointLosses([.. SevenPointLosses.Points.Select(p => Law(p.SpeedPu, p.TorquePu))]);
+        Assert.Equal(Law(0.7, 0.8), made.At(0.7, 0.8), 8);
+        Assert.Equal(Law(1, 1), made.At(1, -1), 8);
+        Assert.Throws<ArgumentException>(() => new SevenPointLosses([1, 2]));
+    }
+
     private static OwnMotor Own() => new(
         "own-1", "Mill spare 7", MotorTechnology.CageInduction, "IE3", 55, 400, Given.Unknown, 50, 1482, 96.7, 94.6, 0.87, 4,
-        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
+        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
 
     private static PlantSpecification With(PlantSpecification plant, Func<DrivePoint, DrivePoint> change) => plant with
     {

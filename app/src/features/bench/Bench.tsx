@@ -112,7 +112,9 @@ export function Bench({
                   retry={() => void bench.refetch()}
                 />
               )}
-              {bench.data && tab === "fit" && <FitTab bench={bench.data} row={row} onFigure={setFigure} />}
+              {bench.data && tab === "fit" && (
+                <FitTab bench={bench.data} row={row} skipBands={point.skipBands} onFigure={setFigure} />
+              )}
               {bench.data && tab === "line" && <LineTab bench={bench.data} onFigure={setFigure} />}
               {bench.data && tab === "loss" && <LossTab bench={bench.data} onFigure={setFigure} />}
               {bench.data && tab === "cost" && (

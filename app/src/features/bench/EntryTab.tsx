@@ -4,6 +4,7 @@ import { quantities } from "../../lib/units";
 import type { Row } from "../board/selection";
 import { LinkDrawing } from "./LinkDrawing";
 import { LoadEntry } from "./LoadEntry";
+import { SkipBandEntry } from "./SkipBandEntry";
 import { usePointEdit, type PointEdit } from "./usePointEdit";
 
 const materials = { copper: "copper", aluminium: "aluminium" } as const;
@@ -181,6 +182,10 @@ function MotorEntry({ point, edit }: Props) {
         label="Insulated bearing, non-drive end"
         value={motor.insulatedBearing}
         onCommit={(insulatedBearing) => edit("insulated bearing", withMotor({ insulatedBearing }))}
+      />
+      <SkipBandEntry
+        bands={point.skipBands}
+        onChange={(skipBands) => edit("skip bands", (p) => ({ ...p, skipBands: [...skipBands] }))}
       />
       <LinkDrawing link={motor.connection} />
       <TextField

@@ -1,21 +1,23 @@
-import { CartesianGrid, ComposedChart, Line, Scatter, XAxis, YAxis } from "recharts";
-import type { Bench } from "../../api/client";
+import { CartesianGrid, ComposedChart, Line, ReferenceArea, Scatter, XAxis, YAxis } from "recharts";
+import type { Bench, DrivePoint } from "../../api/client";
 import { bench as size, blue, ink, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 import type { Row } from "../board/selection";
 import { FigureList, Missing } from "./FigureList";
 import { CyclePicture, WinderPicture } from "./loads/LoadPictures";
+import { SwitchingPicture } from "./SwitchingPicture";
 import type { Reasoned } from "./ReasonSheet";
 
 interface Props {
   readonly bench: Bench;
   readonly row: Row;
+  readonly skipBands: DrivePoint["skipBands"];
   readonly onFigure: (subject: Reasoned) => void;
 }
 
 /** Does it fit: the system's curve for a load, torque over speed with every limit otherwise. */
-export function FitTab({ bench, row, onFigure }: Props) {
+export function FitTab({ bench, row, skipBands, onFigure }: Props) {
   return (
     <>
       {bench.missing.length > 0 && <Missing names={bench.missing} />}
@@ -25,13 +27,14 @@ export function FitTab({ bench, row, onFigure }: Props) {
           {bench.winder.length > 0 && <WinderPicture winder={bench.winder} />}
           {bench.cycle.length > 0 && <CyclePicture cycle={bench.cycle} />}
           {!bench.system && bench.winder.length === 0 && bench.cycle.length === 0 && bench.torque && (
-            <TorquePicture torque={bench.torque} />
+            <TorquePicture torque={bench.torque} skipBands={skipBands} />
           )}
         </>
       ) : (
-        bench.torque && <TorquePicture torque={bench.torque} />
+        bench.torque && <TorquePicture torque={bench.torque} skipBands={skipBands} />
       )}
       {row === "converter" && bench.ladder.length > 0 && <Ladder ladder={bench.ladder} />}
+      {row === "converter" && bench.switching.length > 0 && <SwitchingPicture points={bench.switching} />}
       <FigureList
         figures={bench.figures}
         only={
@@ -60,7 +63,13 @@ export function FitTab({ bench, row, onFigure }: Props) {
   );
 }
 
-function TorquePicture({ torque }: { readonly torque: NonNullable<Bench["torque"]> }) {
+function TorquePicture({
+  torque,
+  skipBands,
+}: {
+  readonly torque: NonNullable<Bench["torque"]>;
+  readonly skipBands: DrivePoint["skipBands"];
+}) {
   const data = torque.points.map((p) => ({ ...p }));
   const highest = Math.max(
     ...torque.points.map((p) => Math.max(p.peakNm, p.continuousNm)),
@@ -76,6 +85,7 @@ function TorquePicture({ torque }: { readonly torque: NonNullable<Bench["torque"
         { name: "continuous", colour: plum, shape: "line" },
         { name: "peak less margin", colour: soft, shape: "dash" },
         ...(hasConverter ? [{ name: "converter overload", colour: blue, shape: "dash" as const }] : []),
+        ...(skipBands.length > 0 ? [{ name: "skipped", colour: soft, shape: "bar" as const }] : []),
       ]}
       table={
         <NumberTable
@@ -88,6 +98,9 @@ function TorquePicture({ torque }: { readonly torque: NonNullable<Bench["torque"
     >
       <ComposedChart {...size} data={data} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
+        {skipBands.map((b) => (
+          <ReferenceArea key={b.fromRpm} x1={b.fromRpm} x2={b.toRpm} fill={soft} fillOpacity={0.18} />
+        ))}
         <XAxis
           dataKey="speedRpm"
           type="number"

@@ -4,6 +4,7 @@ import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../com
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 import { FigureList, Missing } from "./FigureList";
+import { PowerTriangle } from "./PowerTriangle";
 import type { Reasoned } from "./ReasonSheet";
 
 const isUnbalanced = (phases: readonly { readonly rmsA: number }[]) =>
@@ -113,6 +114,11 @@ export function LineTab({
           <Bar dataKey="pct" fill={plum} isAnimationActive={false} />
         </BarChart>
       </Frame>
+      <PowerTriangle
+        power={line.power}
+        displacement={line.displacementPowerFactor}
+        truePowerFactor={line.truePowerFactor}
+      />
       <FigureList
         figures={bench.figures}
         only={["line-current", "thdi", "power-factor", "dc-voltage"]}

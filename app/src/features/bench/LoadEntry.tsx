@@ -1,6 +1,7 @@
 import type { DrivePoint, FluidMachine, Load } from "../../api/client";
 import { ChoiceField, QuantityField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
+import { VaneCurveEntry } from "./loads/VaneCurveEntry";
 import { DutyEntry } from "./loads/DutyEntry";
 import { kindNames, ofKind } from "./loads/kinds";
 import { MechanicalEntry } from "./loads/MechanicalEntry";
@@ -130,10 +131,17 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
             "on-off": "on and off",
             "two-speed-half": "two speeds 1 : 2",
             "two-speed-two-thirds": "two speeds 2 : 3",
+            ...(c.path.kind === "common" ? { staged: "machines staged" } : {}),
           } as Record<FluidMachine["presentControl"], string>
         }
         onCommit={(v) => edit("present control", common({ presentControl: v }))}
       />
+      {c.presentControl === "inlet-vanes" && (
+        <VaneCurveEntry
+          curve={c.vaneCurve}
+          onChange={(vaneCurve) => edit("curve with inlet vanes", common({ vaneCurve: [...vaneCurve] }))}
+        />
+      )}
       <PathEntry path={c.path} onChange={(path) => edit("path of the flow", common({ path }))} />
       <DutyEntry level="flow" duty={c.duty} onChange={(duty) => edit("hours at each flow", common({ duty }))} />
     </>

@@ -50,6 +50,7 @@ export const plateFields: readonly PlateField[] = [
   field("poles", "Poles", q.plain, /pole/i, true),
   field("breakdownTorquePu", "Breakdown torque, × rated", q.plain, /breakdown|pull/i),
   field("noLoadCurrentA", "No-load current, measured", q.currentA, /no.?load/i),
+  field("halfLoadPowerFactor", "Power factor at half load, measured", q.plain, /half.?load|pf.?50/i),
   field("backEmfVPerKrpm", "Magnets, V at 1000 rpm", q.plain, /emf|ke\b/i),
   field("inertiaKgM2", "Inertia", q.inertiaKgM2, /inertia|^j\b/i),
   field("maxSpeedRpm", "Mechanical limit", q.speedRpm, /max.*speed|limit/i),
@@ -57,13 +58,38 @@ export const plateFields: readonly PlateField[] = [
   field("lengthMm", "Length", q.lengthMm, /length/i),
   field("massKg", "Mass", q.massKg, /mass|weight|kg$/i),
   field("priceIndex", "Price index", q.plain, /price/i),
+  ...(
+    [
+      ["lossN90T100W", 90, 100],
+      ["lossN50T100W", 50, 100],
+      ["lossN25T100W", 25, 100],
+      ["lossN90T50W", 90, 50],
+      ["lossN50T50W", 50, 50],
+      ["lossN50T25W", 50, 25],
+      ["lossN25T25W", 25, 25],
+    ] as const
+  ).map(([key, speed, torque]) =>
+    field(key, `Loss at ${speed} % n, ${torque} % T`, q.powerW, new RegExp(`loss.*${speed}.+${torque}\\b`, "i")),
+  ),
 ];
 
 /** Columns of a list, each by its position; absent where a list has none. */
 export type Mapping = Readonly<Partial<Record<NumberKey | "name", number>>>;
 
 // The narrow words first, so that a no-load current is not taken for the current.
-const narrowFirst: readonly NumberKey[] = ["deltaVoltageV", "noLoadCurrentA", "maxSpeedRpm"];
+const narrowFirst: readonly NumberKey[] = [
+  "deltaVoltageV",
+  "noLoadCurrentA",
+  "halfLoadPowerFactor",
+  "maxSpeedRpm",
+  "lossN90T100W",
+  "lossN50T100W",
+  "lossN25T100W",
+  "lossN90T50W",
+  "lossN50T50W",
+  "lossN50T25W",
+  "lossN25T25W",
+];
 
 /** The likely columns of a list by their names; each column is used once. */
 export function guessMapping(heads: readonly string[]): Mapping {
@@ -143,6 +169,7 @@ export function emptyMotor(id: string, name: string, technology: OwnMotor["techn
     poles: 4,
     breakdownTorquePu: null,
     noLoadCurrentA: null,
+    halfLoadPowerFactor: null,
     backEmfVPerKrpm: null,
     inertiaKgM2: null,
     maxSpeedRpm: null,
@@ -150,5 +177,12 @@ export function emptyMotor(id: string, name: string, technology: OwnMotor["techn
     lengthMm: null,
     massKg: null,
     priceIndex: null,
+    lossN90T100W: null,
+    lossN50T100W: null,
+    lossN25T100W: null,
+    lossN90T50W: null,
+    lossN50T50W: null,
+    lossN50T25W: null,
+    lossN25T25W: null,
   };
 }

@@ -12,6 +12,7 @@ internal static class MotorRuleChecks
     public static IEnumerable<Check> Of(DrivePointModel model)
     {
         yield return Speed(model);
+        yield return SkipBandCheck.Of(model);
         yield return Connection(model);
         yield return Insulation(model);
         yield return Bearings(model);

@@ -11,6 +11,7 @@ internal static class PlantChecks
         return
         [
             UnbalanceCheck.Of(supply),
+            .. UnbalanceCheck.OfMotors(supply),
             FeedCheck.Of(supply),
             .. TransformerChecks.Of(supply, missing),
             .. FaultLevelChecks.OfBuses(supply),

@@ -23,4 +23,27 @@ internal static class UnbalanceCheck
                 "IEC 61000-2-4; motors on the line: IEC 60034-26",
                 [Text.In("negative-sequence voltage", unbalance, "%", "source")]));
     }
+
+    /// <summary>Each motor on the line: its load against what the unbalance leaves.</summary>
+    public static IEnumerable<Check> OfMotors(SupplyContext supply)
+    {
+        if (!supply.Plant.Source.UnbalancePct.IsKnown)
+        {
+            yield break;
+        }
+
+        var unbalance = supply.Plant.Source.UnbalancePct.Value;
+        foreach (var motor in supply.Plant.Distribution.Loads.OfType<Plant.BusLoad.LineMotor>())
+        {
+            var permitted = unbalance > supply.Data.UnbalanceDerating[^1].X ? 0 : 100 * Curve.At(supply.Data.UnbalanceDerating, unbalance);
+            yield return CheckWriter.Judged(
+                "supply.unbalance", string.Empty, BoardRow.Plant, $"Load of {motor.Name} under unbalance", motor.LoadingPct, permitted, "%", LimitSense.AtMost,
+                supply.Defaults.TightMarginPct, "Relief: spread the single-phase loads, a larger motor; above 5 % unbalance no motor runs on the line.",
+                new Reason(
+                    "load ≤ derating(U_2/U_1)",
+                    $"{Text.N(motor.LoadingPct)} % against {Text.N(permitted)} % at {Text.N(unbalance)} % unbalance",
+                    "IEC 60034-26, NEMA MG 1",
+                    [Text.In("load in service", motor.LoadingPct, "%", motor.Name), Text.In("negative-sequence voltage", unbalance, "%", "source")])).At(motor.Id);
+        }
+    }
 }

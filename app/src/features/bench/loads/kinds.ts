@@ -140,6 +140,7 @@ const emptyFluid: FluidMachine = {
   startTimeS: null,
   duty: [],
   presentControl: "not-stated",
+  vaneCurve: [],
   path: { kind: "own" },
 };
 

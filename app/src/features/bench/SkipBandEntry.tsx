@@ -1,0 +1,57 @@
+import type { DrivePoint } from "../../api/client";
+import { CellQuantity } from "../../components/CellFields";
+import type { Outcome } from "../../components/draft";
+import { quantities } from "../../lib/units";
+
+type Band = DrivePoint["skipBands"][number];
+
+/** Speeds at which the machine resonates: from and to, at the motor's shaft. */
+export function SkipBandEntry({
+  bands,
+  onChange,
+}: {
+  readonly bands: readonly Band[];
+  readonly onChange: (bands: readonly Band[]) => Promise<Outcome>;
+}) {
+  const set = (at: number, part: Partial<Band>) => onChange(bands.map((b, i) => (i === at ? { ...b, ...part } : b)));
+  return (
+    <section aria-label="Skipped speeds" className="my-2">
+      <div className="flex items-center justify-between">
+        <span className="text-soft">Skipped speeds, rpm</span>
+        <button
+          type="button"
+          className="button"
+          disabled={bands.length >= 4}
+          onClick={() => void onChange([...bands, { fromRpm: 500, toRpm: 550 }])}
+        >
+          Add band
+        </button>
+      </div>
+      {bands.map((b, i) => (
+        <div key={i} className="mt-1 flex items-center gap-2">
+          <CellQuantity
+            label={`Band ${i + 1} from`}
+            quantity={quantities.speedRpm}
+            value={b.fromRpm}
+            onCommit={(fromRpm) => set(i, { fromRpm })}
+          />
+          to
+          <CellQuantity
+            label={`Band ${i + 1} to`}
+            quantity={quantities.speedRpm}
+            value={b.toRpm}
+            onCommit={(toRpm) => set(i, { toRpm })}
+          />
+          <button
+            type="button"
+            className="button"
+            aria-label={`Remove band ${i + 1}`}
+            onClick={() => void onChange(bands.filter((_, k) => k !== i))}
+          >
+            Remove
+          </button>
+        </div>
+      ))}
+    </section>
+  );
+}

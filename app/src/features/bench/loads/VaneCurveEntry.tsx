@@ -1,0 +1,97 @@
+import type { FluidMachine } from "../../../api/client";
+import { CellQuantity } from "../../../components/CellFields";
+import type { Outcome } from "../../../components/draft";
+import { quantities } from "../../../lib/units";
+
+type Curve = FluidMachine["vaneCurve"];
+
+// Where an own curve begins: the catalogue's at a few flows, to be replaced by the maker's.
+const start: Curve = [
+  { flowPu: 0.3, powerPu: 0.38 },
+  { flowPu: 0.6, powerPu: 0.52 },
+  { flowPu: 1, powerPu: 1 },
+];
+
+/** Shaft power over flow with inlet vanes: the catalogue's curve, or the fan's own point by point. */
+export function VaneCurveEntry({
+  curve,
+  onChange,
+}: {
+  readonly curve: Curve;
+  readonly onChange: (curve: Curve) => Promise<Outcome>;
+}) {
+  const set = (at: number, part: Partial<Curve[number]>) =>
+    onChange(curve.map((p, i) => (i === at ? { ...p, ...part } : p)));
+  if (curve.length === 0) {
+    return (
+      <p className="my-1 flex items-center justify-between text-soft">
+        Vanes by the catalogue’s curve
+        <button type="button" className="button" onClick={() => void onChange(start)}>
+          Own curve
+        </button>
+      </p>
+    );
+  }
+  const last = curve.at(-1);
+  return (
+    <section aria-label="Curve with inlet vanes" className="my-1">
+      <table className="table w-auto">
+        <thead>
+          <tr>
+            <th>flow, %</th>
+            <th>shaft power, %</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {curve.map((p, i) => (
+            <tr key={i}>
+              <td>
+                <CellQuantity
+                  label={`Flow of point ${i + 1}`}
+                  quantity={quantities.fractionPercent}
+                  value={p.flowPu}
+                  onCommit={(flowPu) => set(i, { flowPu })}
+                />
+              </td>
+              <td>
+                <CellQuantity
+                  label={`Power at point ${i + 1}`}
+                  quantity={quantities.fractionPercent}
+                  value={p.powerPu}
+                  onCommit={(powerPu) => set(i, { powerPu })}
+                />
+              </td>
+              <td>
+                <button
+                  type="button"
+                  className="button"
+                  aria-label={`Remove point ${i + 1}`}
+                  disabled={curve.length <= 2}
+                  onClick={() => void onChange(curve.filter((_, k) => k !== i))}
+                >
+                  Remove
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="mt-1 flex gap-2">
+        <button
+          type="button"
+          className="button"
+          disabled={!last || last.flowPu > 1.1}
+          onClick={() =>
+            last && void onChange([...curve, { flowPu: last.flowPu + 0.05, powerPu: last.powerPu + 0.05 }])
+          }
+        >
+          Add point
+        </button>
+        <button type="button" className="button" onClick={() => void onChange([])}>
+          Catalogue’s curve
+        </button>
+      </div>
+    </section>
+  );
+}
