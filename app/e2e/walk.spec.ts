@@ -237,13 +237,13 @@ test("three technologies are compared and one is picked with a reason", async ({
   ).toHaveCount(0);
 });
 
-test("the rule on bearings is failed by the ball mill and cured by a switch", async ({ page, request }) => {
+test("the rule on bearings is failed by the dryer fan and cured by a switch", async ({ page, request }) => {
   await open(page, await importDemo(request));
-  await cell(page, "DP-04", "motor").click();
+  await cell(page, "DP-01", "motor").click();
   await page.getByRole("tab", { name: "Entries" }).click();
   await expect(page.getByText("Motor, bearing currents")).toBeVisible();
   await page.getByLabel("Insulated bearing, non-drive end").click();
-  await expect(cell(page, "DP-04", "motor")).toHaveAccessibleName(/(Holds|Tight)/);
+  await expect(cell(page, "DP-01", "motor")).toHaveAccessibleName(/(Holds|Tight)/);
   await expect(page.getByRole("img", { name: "Delta: U1 to W2, V1 to U2, W1 to V2" })).toBeVisible();
 });
 
@@ -272,7 +272,9 @@ test("a data plate is entered by hand, checked as a whole, and stands among the 
   await expect(dialog.getByRole("alert")).toContainText("Power factor is 0.99; allowed: about 0.866");
   await dialog.getByLabel("Power factor", { exact: true }).fill("0.87");
   await dialog.getByRole("button", { name: "Take the motor" }).click();
-  await expect(dialog.getByRole("row", { name: /Mill spare 7/ })).toContainText("breakdown torque, inertia");
+  await expect(dialog.getByRole("row", { name: /Mill spare 7/ })).toContainText(
+    "breakdown torque, locked-rotor current",
+  );
   await dialog.getByRole("button", { name: "Close" }).click();
   await page
     .getByRole("list", { name: "Candidates, best first" })

@@ -46,7 +46,11 @@ internal static class MotorSeries
             poles.MaxSpeedRpm > 0 ? Math.Max(poles.MaxSpeedRpm, 120 * file.RatedFrequencyHz / poles.Poles * 1.05) : rule.Of(a => a.MaxSpeedRpm),
             rule.Split(a => a.Stator, a => a.Iron, a => a.Friction, a => a.Stray),
             MotorTechnology.CageInduction,
-            size.Kw <= file.Cage.DoubleVoltageUpToKw ? Math.Round(file.RatedVoltageV / Math.Sqrt(3), 0) : file.RatedVoltageV);
+            size.Kw <= file.Cage.DoubleVoltageUpToKw ? Math.Round(file.RatedVoltageV / Math.Sqrt(3), 0) : file.RatedVoltageV)
+        {
+            LockedRotorCurrentPu = Math.Round(poles.LockedFactor * c.LockedCurrentFactor * rule.Of(a => a.LockedCurrentPu), 2),
+            LockedRotorTorquePu = Math.Round(poles.LockedFactor * rule.Of(a => a.LockedTorquePu), 2),
+        };
         return new MotorItem(
             Id($"cage-{poles.Poles}p-{c.Class.ToLowerInvariant()}", size.Kw),
             file.Series,

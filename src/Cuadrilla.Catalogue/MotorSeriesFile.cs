@@ -51,6 +51,8 @@ internal sealed record MotorSeriesFile(
 
     internal sealed record Anchor(
         double Kw,
+        double LockedCurrentPu,
+        double LockedTorquePu,
         double PowerFactor,
         double BreakdownPu,
         double InertiaKgM2,
@@ -67,9 +69,9 @@ internal sealed record MotorSeriesFile(
     internal sealed record CageRule(double DoubleVoltageUpToKw, IReadOnlyList<PoleRule> Poles, IReadOnlyList<ClassRule> Classes);
 
     internal sealed record PoleRule(
-        int Poles, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor, double MaxSpeedRpm, double SizeExponent);
+        int Poles, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor, double MaxSpeedRpm, double SizeExponent, double LockedFactor);
 
-    internal sealed record ClassRule(string Class, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor);
+    internal sealed record ClassRule(string Class, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor, double LockedCurrentFactor);
 
     internal sealed record SynchronousRule(
         string Key,

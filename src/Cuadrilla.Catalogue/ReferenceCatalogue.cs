@@ -18,7 +18,9 @@ public static class ReferenceCatalogue
         DataFile.Read<DefaultsFile>("defaults.json").Values,
         Curve("inlet-vanes.json"),
         Curve("unbalance-derating.json"),
-        Curve("switching-noise.json"));
+        Curve("switching-noise.json"),
+        SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json")).ToDictionary(s => s.Id, StringComparer.Ordinal),
+        [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))]);
 
     private static IReadOnlyList<CurvePoint> Curve(string file) => [.. DataFile.Read<CurveFile>(file).Points.Select(p => new CurvePoint(p[0], p[1]))];
 

@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/drive-points/{point}/starting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getStarting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/checks/{checkId}": {
         parameters: {
             query?: never;
@@ -612,6 +628,8 @@ export interface components {
             motors: components["schemas"]["MotorItem"][];
             converters: components["schemas"]["ConverterItem"][];
             defaults: components["schemas"]["DefaultValue"][];
+            softStarters: components["schemas"]["SoftStarterItem"][];
+            startPresets: components["schemas"]["StartPreset"][];
         };
         ChainLinkDocument: {
             id: string;
@@ -649,7 +667,15 @@ export interface components {
         };
         /** @enum {unknown} */
         ConductorMaterial: "copper" | "aluminium";
-        ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"];
+        ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"];
+        ConverterChoiceAcrossTheLine: {
+            /** @enum {string} */
+            kind: "across-the-line";
+            trip: components["schemas"]["TripClass"];
+            /** Format: double */
+            startsPerHour: number;
+            reason: string;
+        };
         ConverterChoiceFromCatalogue: {
             /** @enum {string} */
             kind: "catalogue";
@@ -662,6 +688,26 @@ export interface components {
         ConverterChoiceNotChosen: {
             /** @enum {string} */
             kind: "not-chosen";
+        };
+        ConverterChoiceSoftStarter: {
+            /** @enum {string} */
+            kind: "soft-starter";
+            itemId: string;
+            settings: components["schemas"]["SoftStarterSettings"];
+            trip: components["schemas"]["TripClass"];
+            /** Format: double */
+            startsPerHour: number;
+            reason: string;
+        };
+        ConverterChoiceStarDelta: {
+            /** @enum {string} */
+            kind: "star-delta";
+            /** Format: double */
+            changeOverS: number;
+            trip: components["schemas"]["TripClass"];
+            /** Format: double */
+            startsPerHour: number;
+            reason: string;
         };
         ConverterDerating: {
             /** Format: double */
@@ -1185,6 +1231,11 @@ export interface components {
             backEmfVPerKrpm: number;
             measured?: null | components["schemas"]["SevenPointLosses"];
             /** Format: double */
+            lockedRotorCurrentPu?: number;
+            /** Format: double */
+            lockedRotorTorquePu?: number;
+            startsOnTheLine?: boolean;
+            /** Format: double */
             ratedTorqueNm?: number;
             /** Format: double */
             synchronousSpeedRpm?: number;
@@ -1251,6 +1302,8 @@ export interface components {
             poles: number;
             breakdownTorquePu: components["schemas"]["Given"];
             noLoadCurrentA: components["schemas"]["Given"];
+            lockedRotorCurrentPu: components["schemas"]["Given"];
+            lockedRotorTorquePu: components["schemas"]["Given"];
             halfLoadPowerFactor: components["schemas"]["Given"];
             backEmfVPerKrpm: components["schemas"]["Given"];
             inertiaKgM2: components["schemas"]["Given"];
@@ -1446,6 +1499,50 @@ export interface components {
             /** Format: double */
             toRpm: number;
         };
+        /** @enum {unknown} */
+        SoftStartMode: "voltage-ramp" | "current-ramp" | "current-limit";
+        SoftStarterItem: {
+            id: string;
+            series: string;
+            /** Format: double */
+            ratedCurrentA: number;
+            /** Format: double */
+            startCurrentPu: number;
+            /** Format: double */
+            startTimeS: number;
+            /** Format: double */
+            startsPerHour: number;
+            /** Format: double */
+            thyristorWPerA: number;
+            /** Format: double */
+            auxiliaryW: number;
+            /** Format: double */
+            shortCircuitKa: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            priceIndex: number;
+        };
+        SoftStarterSettings: {
+            mode: components["schemas"]["SoftStartMode"];
+            /** Format: double */
+            initialPct: number;
+            /** Format: double */
+            rampS: number;
+            /** Format: double */
+            currentLimitPct: number;
+            /** Format: double */
+            kickPct: number;
+            /** Format: double */
+            kickS: number;
+            insideDelta: boolean;
+            /** Format: double */
+            stopRampS: number;
+            /** Format: double */
+            settledAtS?: number;
+        };
         Source: {
             busId: string;
             /** Format: double */
@@ -1487,6 +1584,78 @@ export interface components {
             detail: string;
             base: components["schemas"]["PlantSpecification"];
             current: components["schemas"]["ProjectDocument"];
+        };
+        StartEnergyDocument: {
+            /** Format: double */
+            inputKj: number;
+            /** Format: double */
+            kineticKj: number;
+            /** Format: double */
+            loadKj: number;
+            /** Format: double */
+            statorKj: number;
+            /** Format: double */
+            rotorKj: number;
+            /** Format: double */
+            otherKj: number;
+            /** Format: double */
+            restPct: number;
+        };
+        StartPreset: {
+            application: string;
+            settings: components["schemas"]["SoftStarterSettings"];
+            trip: components["schemas"]["TripClass"];
+        };
+        StartTrace: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            torqueNm: number;
+            /** Format: double */
+            loadNm: number;
+            /** Format: double */
+            currentA: number;
+            /** Format: double */
+            busVoltageV: number;
+        };
+        StartWay: {
+            id: string;
+            name: string;
+            isChosen: boolean;
+            impossible: string;
+            end: string;
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            endRpm: number;
+            /** Format: double */
+            targetRpm: number;
+            /** Format: double */
+            peakLineA: number;
+            /** Format: double */
+            peakStarterA: number;
+            /** Format: double */
+            dipPct: number;
+            /** Format: double */
+            dipAtPccPct: number;
+            /** Format: double */
+            rotorHeatPct: number;
+            /** Format: double */
+            startsPerHour: null | number;
+            tripHeat: components["schemas"]["TripHeatDocument"][];
+            energy: components["schemas"]["StartEnergyDocument"];
+            trace: components["schemas"]["StartTrace"][];
+        };
+        StartingDocument: {
+            missing: string[];
+            scenario: string;
+            /** Format: double */
+            busVoltageV: number;
+            /** Format: double */
+            ratedCurrentA: number;
+            ways: components["schemas"]["StartWay"][];
         };
         StepRequest: {
             /** Format: int64 */
@@ -1632,6 +1801,13 @@ export interface components {
             harmonicLossFactor: null | number;
             /** Format: double */
             kFactor: number;
+        };
+        /** @enum {unknown} */
+        TripClass: "class10-a" | "class10" | "class20" | "class30";
+        TripHeatDocument: {
+            trip: components["schemas"]["TripClass"];
+            /** Format: double */
+            pct: number;
         };
         VanePoint: {
             /** Format: double */
@@ -2283,6 +2459,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TechnologyRow"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getStarting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartingDocument"];
                 };
             };
             /** @description Not Found */

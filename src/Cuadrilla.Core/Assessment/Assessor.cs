@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment.Checks;
+using Cuadrilla.Core.Assessment.Starting;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Specification;
@@ -14,11 +15,14 @@ public sealed class Assessor
     private readonly EngineeringData data;
     private readonly StudyMemory<RectifierInput, RectifierResult> rectifiers = new(RectifierStudy.Run, 4000);
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
+    private readonly StudyMemory<StartKey, StartCase> starts;
 
     /// <summary>Creates an assessor.</summary>
     public Assessor(EngineeringData data)
     {
         this.data = data ?? throw new ArgumentNullException(nameof(data));
+        starts = new StudyMemory<StartKey, StartCase>(
+            key => StartStudy.Of(DrivePointModel.Build(key.Input, data), key.Place, key.Input.DrivePoint.Converter), 1000);
         drivePoints = new StudyMemory<DrivePointInput, DrivePointStudy>(input => DrivePointStudy.Run(DrivePointModel.Build(input, data)), 4000);
     }
 
@@ -30,6 +34,22 @@ public sealed class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         return drivePoints.Get(InputOf(plant, point, plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides)));
+    }
+
+    /// <summary>Every way of starting a drive point, on the plant's bus in its weakest scenario; empty while something is missing.</summary>
+    public (StartPlace? Place, IReadOnlyList<StartCase> Cases, IReadOnlyList<string> Missing) Starts(PlantSpecification plant, DrivePoint point)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(point);
+        var model = Study(plant, point).Model;
+        List<string> missing = [.. StartStudy.Missing(model), .. Plant.Network.NetworkData.Missing(plant)];
+        if (missing.Count > 0)
+        {
+            return (null, [], missing);
+        }
+
+        var place = StartPlaces.Of(plant, Run(plant).Scenarios, point.Id, plant.BusOfDrivePoints()[point.Id]);
+        return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(model, place), []);
     }
 
     /// <summary>The front end of a circuit, remembered.</summary>
@@ -55,6 +75,10 @@ public sealed class Assessor
             checks.Add(SupplyDataCheck.Of(study.Model, plant));
             checks.Add(FaultLevelChecks.OfConverter(study.Model, buses[study.Model.Id], supply));
             checks.AddRange(study.Checks);
+            if (study.Model.Starter is not null)
+            {
+                checks.AddRange(StarterChecks.Of(study.Model, StartPlaces.Of(plant, scenarios, study.Model.Id, buses[study.Model.Id]), supply, key => starts.Get(key)));
+            }
         }
 
         return new PlantAssessment(
@@ -83,7 +107,7 @@ public sealed class Assessor
             shaft?.PowerW,
             shaft?.SpeedRpm,
             study.Model.Converter?.SiteCurrentA,
-            front?.LoadedPhase.RmsA,
+            front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
             front?.WorstPhase.ThdiPct,
             chosen?.Year.EnergyKwh,
             chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear);

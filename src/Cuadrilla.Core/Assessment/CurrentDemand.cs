@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment;
 
@@ -21,7 +20,7 @@ internal static class CurrentDemand
         (double CurrentA, double SpeedRpm, string Where) worst = default;
         foreach (var point in model.SteadyPoints())
         {
-            var current = model.Motor!.At(point.SpeedRpm, point.TorqueNm, MotorFeed.Converter).CurrentA;
+            var current = model.Motor!.At(point.SpeedRpm, point.TorqueNm, model.Feed).CurrentA;
             if (current > worst.CurrentA)
             {
                 worst = (current, point.SpeedRpm, $"load at {Text.N(100 * point.LevelPu, 3)} % {load.LevelName}");
@@ -62,9 +61,9 @@ internal static class CurrentDemand
         {
             var speed = demand.EndSpeedRpm * (i + 0.5) / Samples;
             var torque = Math.Abs(model.Load.TorqueAtSpeedNm(speed)) + demand.AccelerationTorqueNm;
-            return (model.Motor!.At(speed, torque, MotorFeed.Converter).CurrentA, demand.TimeS / Samples);
+            return (model.Motor!.At(speed, torque, model.Feed).CurrentA, demand.TimeS / Samples);
         });
-        return ramp.Append((model.Motor!.At(demand.EndSpeedRpm, demand.LoadTorqueNm + demand.AccelerationTorqueNm, MotorFeed.Converter).CurrentA, 0));
+        return ramp.Append((model.Motor!.At(demand.EndSpeedRpm, demand.LoadTorqueNm + demand.AccelerationTorqueNm, model.Feed).CurrentA, 0));
     }
 
     // While the brake holds the motor is switched off.
@@ -73,6 +72,6 @@ internal static class CurrentDemand
         {
             var torque = LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2);
             var rests = torque == 0 && s.MeanRpm == 0;
-            return (rests ? 0 : model.Motor.At(Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1), MotorFeed.Converter).CurrentA, s.DurationS);
+            return (rests ? 0 : model.Motor.At(Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1), model.Feed).CurrentA, s.DurationS);
         });
 }

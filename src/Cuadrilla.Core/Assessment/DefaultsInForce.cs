@@ -26,6 +26,8 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="AluminiumOhmMm2PerM">Resistivity of aluminium at operating temperature, Ω·mm²/m.</param>
 /// <param name="CableReactanceOhmPerM">Reactance of cables, Ω/m.</param>
 /// <param name="CableCapacitanceFPerM">Capacitance of a motor cable to earth, F/m.</param>
+/// <param name="StarDeltaGapS">Gap between star and delta, s.</param>
+/// <param name="StallTimeS">Time a warm rotor stands locked at full voltage, s.</param>
 /// <param name="DipAtMotorPct">Largest dip at the bus of a starting motor, %.</param>
 /// <param name="DipFrequentPct">Largest dip at the PCC for starts more often than hourly, %.</param>
 /// <param name="DipRarePct">Largest dip at the PCC for rarer starts, %.</param>
@@ -53,6 +55,8 @@ public sealed record DefaultsInForce(
     double AluminiumOhmMm2PerM,
     double CableReactanceOhmPerM,
     double CableCapacitanceFPerM,
+    double StarDeltaGapS,
+    double StallTimeS,
     double DipAtMotorPct,
     double DipFrequentPct,
     double DipRarePct,
@@ -91,6 +95,8 @@ public sealed record DefaultsInForce(
             Of("aluminium-ohm-mm2-per-m"),
             Of("cable-reactance-mohm-per-m") / 1e3,
             Of("cable-capacitance-nf-per-m") * 1e-9,
+            Of("star-delta-gap-s"),
+            Of("stall-time-s"),
             Of("dip-motor-bus-pct"),
             Of("dip-pcc-frequent-pct"),
             Of("dip-pcc-rare-pct"),

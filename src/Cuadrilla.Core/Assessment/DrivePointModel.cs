@@ -44,6 +44,7 @@ public sealed class DrivePointModel
             Converter = new ConverterAtSite(converterItem, converter.Duty, converter.SwitchingKhz, input.Site);
         }
 
+        Starter = StarterAtSite.Of(point.Converter, data);
         Cable = CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
         Feeder = point.Feeder switch
         {
@@ -86,6 +87,12 @@ public sealed class DrivePointModel
     /// <summary>Converter at this site, or null.</summary>
     public ConverterAtSite? Converter { get; }
 
+    /// <summary>Starter of a motor that runs on the line, or null.</summary>
+    public StarterAtSite? Starter { get; }
+
+    /// <summary>How the motor is fed when it runs.</summary>
+    public MotorFeed Feed => Starter is null ? MotorFeed.Converter : MotorFeed.Line;
+
     /// <summary>Motor cable, ohm per phase, or null while entries are missing.</summary>
     public Complex? Cable { get; }
 
@@ -127,9 +134,14 @@ public sealed class DrivePointModel
             yield return "motor";
         }
 
-        if (withConverter && Converter is null)
+        if (withConverter && Converter is null && Starter is null)
         {
             yield return "converter";
+        }
+
+        if (withConverter && Starter is not null && Motor is { Plate.StartsOnTheLine: false })
+        {
+            yield return "a motor that starts on the line";
         }
 
         if (withConverter && Motor?.Plate.Technology == MotorTechnology.DcSeparatelyExcited)
@@ -149,7 +161,9 @@ public sealed class DrivePointModel
     }
 
     /// <summary>Points at which the drive works for ever: every level of the duty, every diameter of a winder; none in a cycle.</summary>
-    public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null ? [] : Load.Levels().SelectMany(Load.PointsAt);
+    public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null
+        ? []
+        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.PointsAt) : Load.Levels().Select(l => LineShaft.Of(this, l));
 
     /// <summary>Operating point from shaft to busbar at a level; requires everything that <see cref="Missing"/> names.</summary>
     /// <param name="levelPu">Flow, speed or rate of cycles, parts of the rated.</param>
@@ -157,6 +171,12 @@ public sealed class DrivePointModel
     /// <exception cref="InvalidOperationException">Something is missing.</exception>
     public OperatingPoint At(double levelPu, double loadPu = 1)
     {
+        if (Starter is not null && Load is not null && Motor is not null && Cable is not null && Feeder is not null)
+        {
+            var onLine = LineShaft.Of(this, levelPu);
+            return OperatingPoint.OnLine(onLine with { TorqueNm = onLine.TorqueNm * loadPu }, Motor, Starter, Cable.Value, Feeder.Value);
+        }
+
         if (Load is null || Motor is null || Converter is null || Cable is null || Feeder is null)
         {
             throw new InvalidOperationException("The drive point is not complete.");

@@ -45,24 +45,34 @@ public static class EnergyAlternatives
         }
 
         var chosenMotor = model.MotorItem!;
-        var chosenConverter = model.Converter!;
+        var chosenConverter = model.Converter;
         var motors = model.Data.Motors.Values
             .Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor))
             .Prepend(chosenMotor)
             .ToList();
-        var converters = model.Data.Converters.Values.Where(c => c.RatedKw == chosenConverter.Item.RatedKw).ToList();
+        if (model.Starter is { } starter)
+        {
+            var points = Points(model.Load!, level => MeanLineW(model, model.Motor!, null, level));
+            list.Add(new EnergyAlternative(
+                chosenMotor.Id + "+starter", $"{Text.Motor(chosenMotor)} motor, {starter.Name}", true,
+                YearlyEnergy.Of(points, chosenMotor.PriceIndex + starter.PriceIndex, model.Input.Tariff), points));
+        }
+
+        var (duty, khz) = chosenConverter is { } c ? (c.Duty, c.SwitchingKhz) : (Converters.OverloadDuty.Light, 4.0);
+        var sizeKw = chosenConverter?.Item.RatedKw ?? SizeFor(model);
+        var converters = model.Data.Converters.Values.Where(c => c.RatedKw == sizeKw).ToList();
         foreach (var motor in motors)
         {
             var connected = ConnectedMotor.Of(motor.Plate, MotorConnection.Fitting, model.Input.BusVoltageV);
             var lossModel = motor.Id == chosenMotor.Id ? model.Motor! : new MotorLossModel(connected.Plate, connected.BaseFrequencyPu);
             foreach (var item in converters)
             {
-                var converter = new ConverterAtSite(item, chosenConverter.Duty, chosenConverter.SwitchingKhz, model.Input.Site);
+                var converter = new ConverterAtSite(item, duty, khz, model.Input.Site);
                 var points = Points(model.Load!, level => MeanLineW(model, lossModel, converter, level));
                 list.Add(new EnergyAlternative(
                     motor.Id + "+" + item.Id,
                     $"{Text.Motor(motor)} motor, converter {(item.ChokePct > 0 ? "with choke" : "without choke")}",
-                    motor.Id == chosenMotor.Id && item.Id == chosenConverter.Item.Id,
+                    motor.Id == chosenMotor.Id && item.Id == chosenConverter?.Item.Id,
                     YearlyEnergy.Of(points, motor.PriceIndex + item.PriceIndex, model.Input.Tariff),
                     points));
             }
@@ -88,6 +98,13 @@ public static class EnergyAlternatives
             _ => throw new InvalidOperationException("Unknown present control."),
         };
     }
+
+    // The smallest converter of the catalogue for the chosen motor.
+    private static double SizeFor(DrivePointModel model) => model.Data.Converters.Values
+        .Select(c => c.RatedKw)
+        .Where(kw => kw >= model.MotorItem!.Plate.RatedPowerW / 1e3)
+        .DefaultIfEmpty(model.Data.Converters.Values.Max(c => c.RatedKw))
+        .Min();
 
     private static IReadOnlyList<CurvePoint> VanesOf(FluidMachineModel load, IReadOnlyList<CurvePoint> catalogue) =>
         load.Common.VaneCurve.Count == 0 ? catalogue : [.. load.Common.VaneCurve.Select(p => new CurvePoint(p.FlowPu, p.PowerPu))];
@@ -142,8 +159,14 @@ public static class EnergyAlternatives
     /// Mean power at the busbar at a level, W: over all diameters of a winder, over the cycle where there is one. What comes
     /// back is burnt, since a diode front end lets nothing through.
     /// </summary>
-    internal static double MeanLineW(DrivePointModel model, MotorLossModel motor, ConverterAtSite converter, double levelPu)
+    internal static double MeanLineW(DrivePointModel model, MotorLossModel motor, ConverterAtSite? converter, double levelPu)
     {
+        if (converter is null)
+        {
+            var onLine = model.Load!.Cycle is null ? LineShaft.Of(model, levelPu) : model.Load.At(levelPu);
+            return OperatingPoint.OnLine(onLine, motor, model.Starter!, model.Cable!.Value, model.Feeder!.Value).LineW;
+        }
+
         double LineW(ShaftPoint shaft) => OperatingPoint.Of(shaft, motor, converter, model.Cable!.Value, model.Feeder!.Value).LineW;
         var load = model.Load!;
         if (load.Cycle is not { } cycle)

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Motors;
 
@@ -13,6 +14,8 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="InletVanes">Shaft power over flow with inlet vanes, both in parts of the rated, ascending in flow.</param>
 /// <param name="UnbalanceDerating">Permitted load of a motor on the line over unbalance in %, ascending.</param>
 /// <param name="SwitchingNoise">Rise of the sound level in dB(A) over switching frequency in kHz, ascending.</param>
+/// <param name="SoftStarters">Soft starters by key.</param>
+/// <param name="StartPresets">Usual settings by kind of machine.</param>
 public sealed record EngineeringData(
     string Version,
     IReadOnlyDictionary<string, MotorItem> Motors,
@@ -21,7 +24,9 @@ public sealed record EngineeringData(
     IReadOnlyList<DefaultValue> Defaults,
     IReadOnlyList<CurvePoint> InletVanes,
     IReadOnlyList<CurvePoint> UnbalanceDerating,
-    IReadOnlyList<CurvePoint> SwitchingNoise)
+    IReadOnlyList<CurvePoint> SwitchingNoise,
+    IReadOnlyDictionary<string, SoftStarterItem> SoftStarters,
+    IReadOnlyList<StartPreset> StartPresets)
 {
     /// <summary>The same with a project's own motors beside the catalogue's.</summary>
     public EngineeringData With(IReadOnlyList<OwnMotor> own)

@@ -39,6 +39,19 @@ public readonly record struct OperatingPoint(
     public double Efficiency => Shaft.PowerW / LineW;
 
     /// <summary>
+    /// The chain of a motor on the line: feeder, starter with closed bypass, cable, motor. What it takes does not go through a
+    /// rectifier.
+    /// </summary>
+    public static OperatingPoint OnLine(ShaftPoint shaft, MotorLossModel motor, StarterAtSite starter, Complex cable, Complex feeder)
+    {
+        ArgumentNullException.ThrowIfNull(motor);
+        ArgumentNullException.ThrowIfNull(starter);
+        var point = motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line);
+        var square = point.CurrentA * point.CurrentA;
+        return new OperatingPoint(shaft, point, 3 * cable.Real * square, starter.RunningLossW, 0, 3 * feeder.Real * square, 0);
+    }
+
+    /// <summary>
     /// Builds the chain. Choke and feeder carry block current here, I_dc = P_dc/U_d0 times the item's form factor, and √(2/3)
     /// of it in the line; where the front end is solved, its own currents replace this.
     /// </summary>

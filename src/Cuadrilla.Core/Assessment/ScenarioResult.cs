@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Assessment.Supply;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Plant;
@@ -15,6 +16,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="Buses">Each live bus.</param>
 /// <param name="RectifierDcW">DC load of all rectifiers, W.</param>
 /// <param name="Drives">Each running drive.</param>
+/// <param name="OnLine">Each running motor on the line.</param>
 /// <param name="Unsettled">Tags of drives whose front end has no steady state, with the reason; a network that can't carry its load.</param>
 /// <param name="Unfed">Tags of drive points that are to run and whose bus is dead.</param>
 public sealed record ScenarioResult(
@@ -27,6 +29,7 @@ public sealed record ScenarioResult(
     IReadOnlyList<BusInScenario> Buses,
     double RectifierDcW,
     IReadOnlyList<DriveInScenario> Drives,
+    IReadOnlyList<LineDrive> OnLine,
     IReadOnlyList<string> Unsettled,
     IReadOnlyList<string> Unfed);
 

@@ -33,22 +33,33 @@ internal static class ScenarioStudy
         var buses = plant.BusOfDrivePoints();
         var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag).ToList();
         var running = new List<RunningDrive>(models.Count);
+        var onLine = new List<LineDrive>();
         foreach (var model in models)
         {
             var state = scenario.StateOf(model.Id);
-            if (state.Running && network.IsLive(buses[model.Id].Id) && model.At(state.LevelPu, state.LoadPu) is { DrawsFromLine: true } point)
+            if (!state.Running || !network.IsLive(buses[model.Id].Id))
+            {
+                continue;
+            }
+
+            var point = model.At(state.LevelPu, state.LoadPu);
+            if (model.Starter is not null)
+            {
+                onLine.Add(LineDrive.Of(model, point, buses[model.Id].Id));
+            }
+            else if (point.DrawsFromLine)
             {
                 running.Add(new RunningDrive(model, point, buses[model.Id].Id));
             }
         }
 
-        var shunts = StandingLoads.Fundamental(plant, scenario, network);
+        var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var drives = DriveFronts.Solve(plant.Source, network, running, shunts, rectifier);
         var unsettled = drives is null
             ? ["the network can't carry the load: no voltage settles"]
             : Unsettled(plant, drives);
-        var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], defaults.LockedRotorPowerFactor);
+        var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], onLine, defaults.LockedRotorPowerFactor);
         var pcc = sums.AtCoupling(plant.Pcc.BusId);
         return new ScenarioResult(
             scenario.Id,
@@ -63,6 +74,7 @@ internal static class ScenarioStudy
             ],
             running.Sum(r => r.Point.DcLoadW),
             drives ?? [],
+            onLine,
             unsettled,
             unfed);
     }

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Converters.Starting;
+
 namespace Cuadrilla.Core.Converters;
 
 /// <summary>Which converter an engineer has chosen.</summary>
@@ -16,6 +18,46 @@ public abstract record ConverterChoice
     /// <param name="SwitchingKhz">Switching frequency, kHz, 1 to 16.</param>
     /// <param name="Reason">Why this one when it is not the best candidate; empty when none was given.</param>
     public sealed record FromCatalogue(string ItemId, OverloadDuty Duty, double SwitchingKhz, string Reason) : ConverterChoice;
+
+    /// <summary>A contactor: the motor starts across the line and runs at its speed.</summary>
+    /// <param name="Trip">Trip class of its overload relay.</param>
+    /// <param name="StartsPerHour">Starts wanted in an hour.</param>
+    /// <param name="Reason">Why.</param>
+    public sealed record AcrossTheLine(TripClass Trip, double StartsPerHour, string Reason) : ConverterChoice;
+
+    /// <summary>Star, then delta; the motor's delta voltage must be the supply's.</summary>
+    /// <param name="ChangeOverS">Time in star, s, 0.5 to 120.</param>
+    /// <param name="Trip">Trip class of its overload relay.</param>
+    /// <param name="StartsPerHour">Starts wanted in an hour.</param>
+    /// <param name="Reason">Why.</param>
+    public sealed record StarDelta(double ChangeOverS, TripClass Trip, double StartsPerHour, string Reason) : ConverterChoice;
+
+    /// <summary>A soft starter, bypassed once at speed.</summary>
+    /// <param name="ItemId">Key of the catalogue item.</param>
+    /// <param name="Settings">Its settings.</param>
+    /// <param name="Trip">Trip class of its motor protection.</param>
+    /// <param name="StartsPerHour">Starts wanted in an hour.</param>
+    /// <param name="Reason">Why.</param>
+    public sealed record SoftStarter(string ItemId, SoftStarterSettings Settings, TripClass Trip, double StartsPerHour, string Reason) : ConverterChoice;
+
+    /// <summary>Starts wanted in an hour of a motor on the line; 0 for converters.</summary>
+    public double StartsWanted() => this switch
+    {
+        AcrossTheLine a => a.StartsPerHour,
+        StarDelta s => s.StartsPerHour,
+        SoftStarter s => s.StartsPerHour,
+        _ => 0,
+    };
+
+    /// <summary>Why this choice; empty when none was given.</summary>
+    public string ReasonGiven() => this switch
+    {
+        FromCatalogue c => c.Reason,
+        AcrossTheLine a => a.Reason,
+        StarDelta s => s.Reason,
+        SoftStarter s => s.Reason,
+        _ => string.Empty,
+    };
 }
 
 /// <summary>Overload duty of a converter's rating.</summary>

@@ -78,6 +78,15 @@ public sealed record MotorPlate(
     double BackEmfVPerKrpm = 0,
     SevenPointLosses? Measured = null)
 {
+    /// <summary>Locked-rotor current at rated voltage, parts of the rated; 0 when not known or not for the line.</summary>
+    public double LockedRotorCurrentPu { get; init; }
+
+    /// <summary>Locked-rotor torque at rated voltage, parts of the rated; 0 likewise.</summary>
+    public double LockedRotorTorquePu { get; init; }
+
+    /// <summary>True when the motor may stand across the line and what a start needs is known.</summary>
+    public bool StartsOnTheLine => Technology == MotorTechnology.CageInduction && LockedRotorCurrentPu > 0 && LockedRotorTorquePu > 0;
+
     /// <summary>Rated torque, Nm.</summary>
     public double RatedTorqueNm => RatedPowerW / (2 * Math.PI * RatedSpeedRpm / 60);
 

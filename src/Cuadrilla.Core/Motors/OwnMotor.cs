@@ -18,6 +18,8 @@ namespace Cuadrilla.Core.Motors;
 /// <param name="Poles">Number of poles.</param>
 /// <param name="BreakdownTorquePu">Breakdown over rated torque.</param>
 /// <param name="NoLoadCurrentA">Measured no-load current at rated voltage, A; replaces the estimate.</param>
+/// <param name="LockedRotorCurrentPu">Locked-rotor current over rated current.</param>
+/// <param name="LockedRotorTorquePu">Locked-rotor torque over rated torque.</param>
 /// <param name="HalfLoadPowerFactor">Measured power factor at half of the rated torque across the line; replaces the estimate where no no-load current is given.</param>
 /// <param name="BackEmfVPerKrpm">Voltage of the magnets, V line to line at 1000 rpm.</param>
 /// <param name="InertiaKgM2">Rotor inertia, kg·m².</param>
@@ -49,6 +51,8 @@ public sealed record OwnMotor(
     int Poles,
     Given BreakdownTorquePu,
     Given NoLoadCurrentA,
+    Given LockedRotorCurrentPu,
+    Given LockedRotorTorquePu,
     Given HalfLoadPowerFactor,
     Given BackEmfVPerKrpm,
     Given InertiaKgM2,
@@ -98,6 +102,12 @@ public sealed record OwnMotor(
         }
 
         Open(BreakdownTorquePu, "breakdown torque");
+        if (Technology == MotorTechnology.CageInduction)
+        {
+            Open(LockedRotorCurrentPu, "locked-rotor current");
+            Open(LockedRotorTorquePu, "locked-rotor torque");
+        }
+
         Open(InertiaKgM2, "inertia");
         Open(MaxSpeedRpm, "mechanical speed limit");
         Open(ShaftHeightMm, "shaft height");
@@ -141,7 +151,11 @@ public sealed record OwnMotor(
             Or(DeltaVoltageV, 0),
             magnetising,
             Or(BackEmfVPerKrpm, like.Plate.BackEmfVPerKrpm),
-            SevenLosses().All(l => l.IsKnown) ? new SevenPointLosses([.. SevenLosses().Select(l => l.Value)]) : null);
+            SevenLosses().All(l => l.IsKnown) ? new SevenPointLosses([.. SevenLosses().Select(l => l.Value)]) : null)
+        {
+            LockedRotorCurrentPu = Or(LockedRotorCurrentPu, like.Plate.LockedRotorCurrentPu),
+            LockedRotorTorquePu = Or(LockedRotorTorquePu, like.Plate.LockedRotorTorquePu),
+        };
         if (!NoLoadCurrentA.IsKnown && HalfLoadPowerFactor.IsKnown)
         {
             plate = plate with { MagnetisingPu = MagnetisingFit.OfHalfLoad(plate, HalfLoadPowerFactor.Value) };

@@ -39,6 +39,7 @@ internal static class DrivePointValidation
             p.Words(at + "/converter/reason", "Reason", converter.Reason, 0, 300);
         }
 
+        StarterValidation.Check(point.Converter, at + "/converter", data, p);
         p.Require(point.SkipBands.Count <= 4, at + "/skipBands", "Skip bands", $"{point.SkipBands.Count}", "up to 4");
         for (var i = 0; i < point.SkipBands.Count; i++)
         {

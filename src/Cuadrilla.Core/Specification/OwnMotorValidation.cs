@@ -43,6 +43,8 @@ internal static class OwnMotorValidation
         p.Require(m.Poles % 2 == 0, at + "/poles", "Poles", $"{m.Poles}", "an even number");
         p.Number(at + "/breakdownTorquePu", "Breakdown torque", m.BreakdownTorquePu, 1.3, 8, "× rated");
         p.Number(at + "/noLoadCurrentA", "No-load current", m.NoLoadCurrentA, 0, Math.Max(0, 0.95 * m.RatedCurrentA), "A", minExcluded: true);
+        p.Number(at + "/lockedRotorCurrentPu", "Locked-rotor current", m.LockedRotorCurrentPu, 2, 12, "× rated");
+        p.Number(at + "/lockedRotorTorquePu", "Locked-rotor torque", m.LockedRotorTorquePu, 0.3, 5, "× rated");
         p.Number(at + "/halfLoadPowerFactor", "Power factor at half load", m.HalfLoadPowerFactor, 0.1, 1, string.Empty);
         var losses = m.SevenLosses();
         p.Require(

@@ -33,6 +33,7 @@ public sealed class Calculation
         Of<LoadCalculations.LoadInput>("load", LoadCalculations.Any),
         Of<MotorCalculations.LossesInput>("motor-losses", MotorCalculations.Losses),
         Of<MotorCalculations.BudgetInput>("thermal-budget", MotorCalculations.Budget),
+        Of<StartCalculation.Input>("start", StartCalculation.Run),
         Of<ConverterCalculations.LossesInput>("converter-losses", ConverterCalculations.Losses),
         Of<PlantCalculations.PccInput>("pcc", PlantCalculations.Pcc),
         Of<PlantCalculations.YearInput>("yearly-energy", PlantCalculations.YearlyEnergy),

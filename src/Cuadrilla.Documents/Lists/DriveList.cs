@@ -50,6 +50,9 @@ public static class DriveList
         return memory.ToArray();
     }
 
+    private static string StarterName(Core.Lineups.DrivePoint point, EngineeringData data) =>
+        StarterAtSite.Of(point.Converter, data) is { } starter ? starter.Name : "not chosen";
+
     /// <summary>
     /// Text that a spreadsheet would take for a formula gets an apostrophe in front; numbers stay numbers.
     /// </summary>
@@ -88,7 +91,7 @@ public static class DriveList
                     ["Motor kW"] = motor?.Plate.RatedPowerW / 1e3,
                     ["Motor rated current A"] = motor?.Plate.RatedCurrentA,
                     ["Motor current at rated point A"] = summary.Rated?.Motor.CurrentA,
-                    ["Converter"] = converter is null ? "not chosen" : converter.ChokePct > 0 ? $"six-pulse, DC choke {Text.N(converter.ChokePct)} %" : "six-pulse, no choke",
+                    ["Converter"] = converter is null ? StarterName(point, data) : converter.ChokePct > 0 ? $"six-pulse, DC choke {Text.N(converter.ChokePct)} %" : "six-pulse, no choke",
                     ["Converter kW"] = converter?.RatedKw,
                     ["Overload duty"] = choice?.Duty.ToString().ToLowerInvariant(),
                     ["Switching kHz"] = choice?.SwitchingKhz,

@@ -34,7 +34,14 @@ public static class ProjectJson
             (typeof(BusLoad.SinglePhaseGroup), "single-phase-group"),
         ],
         [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
-        [typeof(ConverterChoice)] = [(typeof(ConverterChoice.NotChosen), "not-chosen"), (typeof(ConverterChoice.FromCatalogue), "catalogue")],
+        [typeof(ConverterChoice)] = 
+        [
+            (typeof(ConverterChoice.NotChosen), "not-chosen"),
+            (typeof(ConverterChoice.FromCatalogue), "catalogue"),
+            (typeof(ConverterChoice.AcrossTheLine), "across-the-line"),
+            (typeof(ConverterChoice.StarDelta), "star-delta"),
+            (typeof(ConverterChoice.SoftStarter), "soft-starter"),
+        ],
         [typeof(MotorChoice)] = [(typeof(MotorChoice.NotChosen), "not-chosen"), (typeof(MotorChoice.FromCatalogue), "catalogue")],
         [typeof(ParallelPath)] = [(typeof(ParallelPath.Own), "own"), (typeof(ParallelPath.Common), "common")],
         [typeof(Load)] =

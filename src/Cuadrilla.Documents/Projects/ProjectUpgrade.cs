@@ -18,7 +18,7 @@ public static class ProjectUpgrade
 
     private static readonly string[] NewMotorFields =
     [
-        "halfLoadPowerFactor", "lossN90T100W", "lossN50T100W", "lossN25T100W", "lossN90T50W", "lossN50T50W", "lossN50T25W", "lossN25T25W",
+        "lockedRotorCurrentPu", "lockedRotorTorquePu", "halfLoadPowerFactor", "lossN90T100W", "lossN50T100W", "lossN25T100W", "lossN90T50W", "lossN50T50W", "lossN50T25W", "lossN25T25W",
     ];
 
     /// <summary>Reads a specification of any layout, as the store keeps it.</summary>

@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Assessment.Bench;
-using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
@@ -125,10 +124,10 @@ public sealed record DrivePointSheet(
             : "not complete");
         yield return new SheetLine("Converter", model.Converter is { } converter
             ? $"six-pulse {Text.N(converter.Item.RatedKw)} kW{(converter.Item.ChokePct > 0 ? $", DC choke {Text.N(converter.Item.ChokePct)} %" : ", no choke")}, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
-            : "not chosen");
-        if (point.Converter is ConverterChoice.FromCatalogue { Reason.Length: > 0 } selected)
+            : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty) : "not chosen");
+        if (point.Converter.ReasonGiven().Length > 0)
         {
-            yield return new SheetLine("Reason for the converter", selected.Reason);
+            yield return new SheetLine("Reason for the converter", point.Converter.ReasonGiven());
         }
 
         yield return new SheetLine("Feeder", point.Feeder switch

@@ -27,6 +27,13 @@ internal static class BenchEndpoints
         group.MapGet("/drive-points/{point}/technologies", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant.Motors)))))
             .WithName("compareTechnologies").Produces<IReadOnlyList<TechnologyRow>>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapGet("/drive-points/{point}/starting", (string id, string point, ProjectReader reader, Assessor assessor) =>
+                OnPoint(id, point, reader, (plant, found) =>
+                {
+                    var (place, cases, missing) = assessor.Starts(plant, found);
+                    return Results.Ok(StartingDocument.Of(place, cases, missing, assessor.Study(plant, found).Model.Motor?.Plate.RatedCurrentA ?? 0));
+                }))
+            .WithName("getStarting").Produces<StartingDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, string? elementId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant
                     ? ProjectEndpoints.Unknown()
@@ -50,7 +57,12 @@ internal static class BenchEndpoints
         var assessment = assessor.Run(plant);
         var scenario = assessment.Scenarios.FirstOrDefault(s => s.Drives.Any(d => d.DrivePointId == point.Id));
         var drive = scenario?.Drives.First(d => d.DrivePointId == point.Id);
-        var chain = drive is null ? [] : LossChain.Of(study.Model, drive, scenario!);
+        var (where, onLine) = assessment.Scenarios
+            .SelectMany(s => s.OnLine.Where(d => d.DrivePointId == point.Id).Select(d => (Scenario: s, Drive: d)))
+            .FirstOrDefault();
+        IReadOnlyList<ChainLink> chain = drive is not null
+            ? LossChain.Of(study.Model, drive, scenario!)
+            : onLine is not null ? LossChain.Of(study.Model, onLine, where) : [];
         return new BenchDocument(
             point.Id,
             [.. study.Model.Missing(withConverter: true)],

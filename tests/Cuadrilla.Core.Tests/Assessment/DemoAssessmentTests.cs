@@ -31,8 +31,12 @@ public sealed class DemoAssessmentTests
     [InlineData("motor.continuous", "dp-01", Verdict.Holds)]
     [InlineData("motor.continuous", "dp-15", Verdict.Fails)]
     [InlineData("motor.continuous", "dp-05", Verdict.Holds)]
-    [InlineData("motor.bearings", "dp-01", Verdict.Holds)]
-    [InlineData("motor.bearings", "dp-04", Verdict.Fails)]
+    [InlineData("motor.bearings", "dp-01", Verdict.Fails)]
+    [InlineData("motor.bearings", "dp-04", Verdict.NotApplicable)]
+    [InlineData("starter.reaches-speed", "dp-04", Verdict.Fails)]
+    [InlineData("starter.settings", "dp-04", Verdict.Holds)]
+    [InlineData("supply.start-dip", "dp-04", Verdict.Holds)]
+    [InlineData("converter.continuous", "dp-04", Verdict.NotApplicable)]
     [InlineData("motor.technology-rule", "dp-13", Verdict.Holds)]
     [InlineData("motor.insulation", "dp-01", Verdict.Holds)]
     [InlineData("motor.speed", "dp-01", Verdict.Holds)]
@@ -94,20 +98,22 @@ public sealed class DemoAssessmentTests
         foreach (var point in Demo.AllDrivePoints())
         {
             var study = assessor.Study(Demo, point);
-            if (Found.Scenarios[0].Drives.SingleOrDefault(d => d.DrivePointId == point.Id) is not { } drive)
+            var drive = Found.Scenarios[0].Drives.SingleOrDefault(d => d.DrivePointId == point.Id);
+            var onLine = Found.Scenarios[0].OnLine.SingleOrDefault(d => d.DrivePointId == point.Id);
+            if (drive is null && onLine is null)
             {
                 // The unwinder brakes: it takes nothing from the line.
                 Assert.Equal("dp-14", point.Id);
                 continue;
             }
 
-            var chain = LossChain.Of(study.Model, drive, Found.Scenarios[0]);
+            var chain = drive is not null ? LossChain.Of(study.Model, drive, Found.Scenarios[0]) : LossChain.Of(study.Model, onLine!, Found.Scenarios[0]);
             foreach (var (from, to) in chain.Zip(chain.Skip(1)))
             {
                 Assert.Equal(from.OutputW, to.InputW, 6);
             }
 
-            Assert.Equal(drive.Point.Shaft.PowerW, chain[^1].OutputW, 6);
+            Assert.Equal((drive?.Point ?? onLine!.Point).Shaft.PowerW, chain[^1].OutputW, 6);
             Assert.All(chain, l => Assert.True(l.LossW >= 0));
         }
     }
@@ -276,11 +282,11 @@ public sealed class DemoAssessmentTests
         Assert.Equal(3, scenario.PccPhases.Count);
         Assert.Single(balanced.Scenarios[0].PccPhases);
         Assert.Equal(scenario.PccPhases.Max(p => p.HarmonicA), scenario.Pcc.HarmonicA, 6);
-        Assert.True(scenario.PccPhases.Max(p => p.RmsA) > 1.005 * scenario.Pcc.RmsA, "here they are two phases");
+        Assert.True(scenario.PccPhases.Max(p => p.RmsA) > 1.0005 * scenario.PccPhases.Min(p => p.RmsA), "the phases differ");
 
         // A third harmonic appears, which a balanced diode bridge does not have.
-        Assert.True(worse.Scenarios[0].Pcc.CurrentA[2].Magnitude > 5);
-        Assert.True(balanced.Scenarios[0].Pcc.CurrentA[2].Magnitude < 0.01);
+        Assert.True(worse.Scenarios[0].Pcc.CurrentA[2].Magnitude > 1);
+        Assert.True(balanced.Scenarios[0].Pcc.CurrentA[2].Magnitude < 0.001);
     }
 
     [Fact]

@@ -79,7 +79,7 @@ public sealed class SupplyAssessmentTests
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Contains("DP-16", check.Reason.WithNumbers, StringComparison.Ordinal);
         Assert.DoesNotContain(found.Scenarios[0].Drives, d => d.BusId == "bus-b");
-        Assert.Equal(Verdict.NotApplicable, found.Checks.Single(c => c.Id == "supply.start-dip").Verdict);
+        Assert.Equal(Verdict.NotApplicable, found.Checks.Single(c => c is { Id: "supply.start-dip", ElementId: "compressor" }).Verdict);
         Assert.Equal(Verdict.NotApplicable, found.Checks.Single(c => c is { Id: "supply.transformer-loading", ElementId: "t2" }).Verdict);
     }
 
@@ -91,7 +91,7 @@ public sealed class SupplyAssessmentTests
         {
             Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(250, leastMva, 10) },
             Distribution = Demo.Distribution with { Loads = [.. Demo.Distribution.Loads.Select(l => l.Id == m.Id ? m : l)] },
-        }).Checks.Single(c => c.Id == "supply.start-dip");
+        }).Checks.Single(c => c is { Id: "supply.start-dip", ElementId: "compressor" });
         Assert.Equal(Verdict.Holds, Dip(motor, 180).Verdict);
         Assert.Equal(Verdict.Fails, Dip(motor with { RatedKw = 400 }, 180).Verdict);
         var weak = Dip(motor with { RatedKw = 200 }, 40);
@@ -146,10 +146,12 @@ public sealed class SupplyAssessmentTests
     [Fact]
     public void Less_load_at_the_same_speed_draws_less()
     {
-        var half = Demo with { Scenarios = [Scenario.AsUsual("s", "half load") with { States = [new DrivePointState("dp-04", true, 1, 0.5)] }] };
-        double Line(PlantSpecification p) => new Assessor(Data).Run(p).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-04").Point.LineW;
+        var half = Demo with { Scenarios = [Scenario.AsUsual("s", "half load") with { States = [new DrivePointState("dp-04", true, 1, 0.5), new DrivePointState("dp-01", true, 1, 0.5)] }] };
+        double Line(PlantSpecification p) => new Assessor(Data).Run(p).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-01").Point.LineW;
+        double OnLine(PlantSpecification p) => new Assessor(Data).Run(p).Scenarios[0].OnLine.Single(d => d.DrivePointId == "dp-04").Point.LineW;
         var full = Demo with { Scenarios = [Scenario.AsUsual("s", "full")] };
         Assert.InRange(Line(half) / Line(full), 0.48, 0.56);
+        Assert.InRange(OnLine(half) / OnLine(full), 0.48, 0.56);
     }
 
     [Fact]

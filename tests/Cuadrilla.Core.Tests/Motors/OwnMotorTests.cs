@@ -145,7 +145,7 @@ public sealed class OwnMotorTests
 
     private static OwnMotor Own() => new(
         "own-1", "Mill spare 7", MotorTechnology.CageInduction, "IE3", 55, 400, Given.Unknown, 50, 1482, 96.7, 94.6, 0.87, 4,
-        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
         Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
 
     private static PlantSpecification With(PlantSpecification plant, Func<DrivePoint, DrivePoint> change) => plant with

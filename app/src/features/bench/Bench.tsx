@@ -10,6 +10,7 @@ import { CellChecks } from "./CellChecks";
 import { EntryTab } from "./EntryTab";
 import type { Reasoned } from "./ReasonSheet";
 
+const StartingTab = lazy(async () => ({ default: (await import("../starting/StartingTab")).StartingTab }));
 const FitTab = lazy(async () => ({ default: (await import("./FitTab")).FitTab }));
 const LineTab = lazy(async () => ({ default: (await import("./LineTab")).LineTab }));
 const LossTab = lazy(async () => ({ default: (await import("./LossTab")).LossTab }));
@@ -23,6 +24,7 @@ const tabs = {
   line: "Line current",
   loss: "Losses",
   cost: "Cost",
+  starting: "Start",
   candidates: "Candidates",
 } as const;
 type Tab = keyof typeof tabs;
@@ -85,7 +87,7 @@ export function Bench({
         {point.tag} {point.name} · {row}
       </h2>
       <Tabs.Root value={tab} onValueChange={(value) => setChosen({ row, tab: value as Tab })}>
-        <Tabs.List aria-label="Bench pages" className="mt-1 flex flex-wrap gap-x-3 border-b border-rule">
+        <Tabs.List aria-label="Bench pages" className="mt-1 flex flex-wrap gap-x-2.5 border-b border-rule">
           {available.map((t) => (
             <Tabs.Trigger
               key={t}
@@ -112,6 +114,7 @@ export function Bench({
                   retry={() => void bench.refetch()}
                 />
               )}
+              {tab === "starting" && <StartingTab point={id} />}
               {bench.data && tab === "fit" && (
                 <FitTab bench={bench.data} row={row} skipBands={point.skipBands} onFigure={setFigure} />
               )}

@@ -3,6 +3,9 @@ import { ChoiceField, QuantityField, SwitchField, TextField } from "../../compon
 import { quantities } from "../../lib/units";
 import type { Row } from "../board/selection";
 import { LinkDrawing } from "./LinkDrawing";
+import { StarterEntry } from "../starting/StarterEntry";
+import { feedNames, feedOf } from "../starting/feeds";
+import { useCatalogue, useItems } from "../project/useCatalogue";
 import { LoadEntry } from "./LoadEntry";
 import { SkipBandEntry } from "./SkipBandEntry";
 import { usePointEdit, type PointEdit } from "./usePointEdit";
@@ -208,9 +211,45 @@ type CatalogueConverter = Extract<DrivePoint["converter"], { kind: "catalogue" }
 
 function ConverterEntry({ point, edit }: Props) {
   const { converter } = point;
-  if (converter.kind === "not-chosen") {
-    return <p className="text-soft">No converter yet. Choose one under Candidates, or type its kW in the cell.</p>;
-  }
+  const { data } = useCatalogue();
+  const items = useItems();
+  const motor = point.motor.kind === "catalogue" ? items.motors.get(point.motor.itemId) : undefined;
+  return (
+    <>
+      <ChoiceField
+        label="Fed by"
+        value={converter.kind === "not-chosen" ? "catalogue" : converter.kind}
+        choices={{
+          catalogue: feedNames.catalogue,
+          "across-the-line": feedNames["across-the-line"],
+          "star-delta": feedNames["star-delta"],
+          "soft-starter": feedNames["soft-starter"],
+        }}
+        onCommit={(kind) => {
+          const next = feedOf(kind, motor, data);
+          return next
+            ? edit(`fed by ${feedNames[kind]}`, (p) => ({ ...p, converter: next }))
+            : Promise.resolve(undefined);
+        }}
+      />
+      {converter.kind === "not-chosen" ? (
+        <p className="text-soft">No converter yet. Choose one under Candidates, or type its kW in the cell.</p>
+      ) : converter.kind === "catalogue" ? (
+        <CatalogueConverterEntry converter={converter} edit={edit} />
+      ) : (
+        <StarterEntry starter={converter} edit={edit} />
+      )}
+    </>
+  );
+}
+
+function CatalogueConverterEntry({
+  converter,
+  edit,
+}: {
+  readonly converter: CatalogueConverter;
+  readonly edit: PointEdit;
+}) {
   const withConverter = (change: Partial<CatalogueConverter>) => (p: DrivePoint) =>
     p.converter.kind === "catalogue" ? { ...p, converter: { ...p.converter, ...change } } : p;
   return (

@@ -36,7 +36,7 @@ function supply({ feeder }: DrivePoint, figures: DrivePointFigures | undefined):
       ? (figures?.shaftPowerKw ?? 0) < 0
         ? "draws none, it brakes"
         : "line current open"
-      : `${n(figures.lineCurrentA)} A · THDi ${n(figures.thdiPct, 2)} %`;
+      : `${n(figures.lineCurrentA)} A${figures.thdiPct === null ? " · on the line" : ` · THDi ${n(figures.thdiPct, 2)} %`}`;
   if (feeder.kind === "on-busbar") {
     return { choice: "on the busbar", detail: line };
   }
@@ -50,6 +50,18 @@ function converter(
 ): CellText {
   if (choice.kind === "not-chosen") {
     return { choice: "choose …", detail: "type kW or amperes" };
+  }
+  if (choice.kind !== "catalogue") {
+    const words = { "across-the-line": "across the line", "star-delta": "star-delta", "soft-starter": "soft starter" };
+    return {
+      choice: words[choice.kind],
+      detail:
+        choice.kind === "soft-starter"
+          ? `${choice.itemId.replace("soft-", "")} A · limit ${n(choice.settings.currentLimitPct)} %`
+          : choice.kind === "star-delta"
+            ? `${n(choice.changeOverS)} s in star`
+            : "contactor",
+    };
   }
   const item = converters.get(choice.itemId);
   return {

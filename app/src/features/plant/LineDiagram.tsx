@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import type { Check, Verdict } from "../../api/client";
+import type { Check, DrivePoint, Verdict } from "../../api/client";
 import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
 import type { Selection } from "../board/selection";
@@ -91,6 +91,7 @@ export function LineDiagram({
                   top={l.busY + 56}
                   current={figures.get(p.point.id)?.lineCurrentA ?? null}
                   motor={p.point.motor.kind === "catalogue" ? items.motors.get(p.point.motor.itemId) : undefined}
+                  starter={starterWords(p.point.converter.kind)}
                   converterKw={
                     p.point.converter.kind === "catalogue"
                       ? items.converters.get(p.point.converter.itemId)?.ratedKw
@@ -114,6 +115,7 @@ function Branch({
   current,
   motor,
   converterKw,
+  starter,
   verdicts,
   onCell,
 }: {
@@ -123,6 +125,7 @@ function Branch({
   readonly current: number | null;
   readonly motor: { readonly plate: { readonly ratedPowerW: number } } | undefined;
   readonly converterKw: number | undefined;
+  readonly starter: string | undefined;
   readonly verdicts: readonly [Verdict | undefined, Verdict | undefined];
   readonly onCell: (row: "supply" | "converter" | "motor") => void;
 }) {
@@ -142,10 +145,21 @@ function Branch({
         onOpen={() => onCell("converter")}
       >
         <rect x={x - 14} y={y + 32} width="28" height="28" fill="white" stroke={ink} strokeWidth="1.5" />
-        <path d={`M${x - 14} ${y + 60}L${x + 14} ${y + 32}`} stroke={ink} strokeWidth="1.2" />
-        <path d={`M${x - 10} ${y + 38}h8M${x + 2} ${y + 54}q2 -5 4 0t4 0`} stroke={ink} strokeWidth="1.2" fill="none" />
+        {starter === undefined && (
+          <path d={`M${x - 14} ${y + 60}L${x + 14} ${y + 32}`} stroke={ink} strokeWidth="1.2" />
+        )}
+        <path
+          d={
+            starter === undefined
+              ? `M${x - 10} ${y + 38}h8M${x + 2} ${y + 54}q2 -5 4 0t4 0`
+              : `M${x} ${y + 32}V${y + 40}l8 10M${x} ${y + 52}V${y + 60}`
+          }
+          stroke={ink}
+          strokeWidth="1.2"
+          fill="none"
+        />
         <text x={x + 18} y={y + 50} fill={soft}>
-          {converterKw === undefined ? "open" : `${converterKw} kW`}
+          {starter ?? (converterKw === undefined ? "open" : `${converterKw} kW`)}
         </text>
         <path d={`M${x} ${y + 60}V${y + 80}`} stroke={ink} strokeWidth="1.5" />
       </Part>
@@ -172,4 +186,18 @@ function Branch({
       </text>
     </g>
   );
+}
+
+/** A few letters for what starts a motor on the line; undefined for converters. */
+function starterWords(kind: DrivePoint["converter"]["kind"]): string | undefined {
+  switch (kind) {
+    case "across-the-line":
+      return "direct";
+    case "star-delta":
+      return "Y–Δ";
+    case "soft-starter":
+      return "soft";
+    default:
+      return undefined;
+  }
 }

@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment.Bench;
 
@@ -34,7 +33,7 @@ public static class DrivePointFigures
     private static IEnumerable<Figure> Motor(DrivePointModel model)
     {
         var shaft = model.Load!.At(1);
-        var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
+        var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, model.Feed);
         yield return new Figure("motor-current", "Motor current at the rated point", point.CurrentA, "A", new Reason(
             "I = √(I_m² + I_q²)",
             $"√({Text.N(model.Motor.MagnetisingCurrentA * point.FluxPu)}² + {Text.N(point.TorqueCurrentA)}²) = {Text.N(point.CurrentA)} A",

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Assessment.Supply;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 
 namespace Cuadrilla.Core.Assessment.Bench;
@@ -27,24 +28,64 @@ public static class LossChain
         ArgumentNullException.ThrowIfNull(drive);
         ArgumentNullException.ThrowIfNull(scenario);
         var point = drive.Point;
-        var motor = point.Motor;
         var losses = new List<(string Id, string Name, double LossW, Reason Reason)>
         {
-            Transformers(drive, scenario),
+            Transformers(point.DcLoadW, drive.BusId, scenario),
             Feeder(model, drive),
             Choke(model, drive),
             ("converter", "Converter", point.ConverterLossW, ConverterReason(model, point)),
-            ("cable", "Motor cable", point.CableLossW, new Reason(
-                "P = 3·R·I²",
-                $"3·{Text.N(1e3 * model.Cable!.Value.Real)} mΩ·{Text.N(motor.CurrentA)}² = {Text.N(point.CableLossW)} W",
-                "R = ρ·l/A at operating temperature",
-                [Text.In("motor current", motor.CurrentA, "A", "motor model"), Text.In("cable resistance", 1e3 * model.Cable.Value.Real, "mΩ", "motor cable")])),
-            ("motor", "Motor", motor.LossW, new Reason(
-                "P = stator + rotor + iron + friction + stray + converter addition",
-                $"{Text.N(motor.StatorW)} + {Text.N(motor.RotorW)} + {Text.N(motor.IronW)} + {Text.N(motor.FrictionW)} + {Text.N(motor.StrayW)} + {Text.N(motor.HarmonicW)} = {Text.N(motor.LossW)} W",
-                "docs/methods/motor-losses.md",
-                [Text.In("speed", point.Shaft.SpeedRpm, "rpm", "load"), Text.In("torque", point.Shaft.TorqueNm, "Nm", "load")])),
+            Cable(model, point),
+            Motor(point),
         };
+        return Linked(point, losses);
+    }
+
+    /// <summary>The same of a motor on the line.</summary>
+    /// <param name="model">Complete drive point.</param>
+    /// <param name="drive">Its state in the scenario.</param>
+    /// <param name="scenario">The scenario.</param>
+    public static IReadOnlyList<ChainLink> Of(DrivePointModel model, LineDrive drive, ScenarioResult scenario)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        ArgumentNullException.ThrowIfNull(drive);
+        ArgumentNullException.ThrowIfNull(scenario);
+        var point = drive.Point;
+        var feeder = model.Feeder!.Value.Real;
+        return Linked(
+            point,
+            [
+                Transformers(point.LineW, drive.BusId, scenario),
+                ("feeder", "Feeder", point.FeederLossW, new Reason(
+                    "P = 3·R·I²",
+                    $"3·{Text.N(1e3 * feeder)} mΩ·{Text.N(point.Motor.CurrentA)}² = {Text.N(point.FeederLossW)} W",
+                    "R = ρ·l/A at operating temperature",
+                    [Text.In("motor current", point.Motor.CurrentA, "A", "motor model")])),
+                ("starter", "Starter, bypass closed", point.ConverterLossW, new Reason(
+                    "auxiliary loss of the catalogue item", $"{Text.N(point.ConverterLossW)} W", "docs/methods/catalogue.md", [])),
+                Cable(model, point),
+                Motor(point),
+            ]);
+    }
+
+    private static (string, string, double, Reason) Cable(DrivePointModel model, OperatingPoint point) =>
+        ("cable", "Motor cable", point.CableLossW, new Reason(
+            "P = 3·R·I²",
+            $"3·{Text.N(1e3 * model.Cable!.Value.Real)} mΩ·{Text.N(point.Motor.CurrentA)}² = {Text.N(point.CableLossW)} W",
+            "R = ρ·l/A at operating temperature",
+            [Text.In("motor current", point.Motor.CurrentA, "A", "motor model"), Text.In("cable resistance", 1e3 * model.Cable.Value.Real, "mΩ", "motor cable")]));
+
+    private static (string, string, double, Reason) Motor(OperatingPoint point)
+    {
+        var motor = point.Motor;
+        return ("motor", "Motor", motor.LossW, new Reason(
+            "P = stator + rotor + iron + friction + stray + converter addition",
+            $"{Text.N(motor.StatorW)} + {Text.N(motor.RotorW)} + {Text.N(motor.IronW)} + {Text.N(motor.FrictionW)} + {Text.N(motor.StrayW)} + {Text.N(motor.HarmonicW)} = {Text.N(motor.LossW)} W",
+            "docs/methods/motor-losses.md",
+            [Text.In("speed", point.Shaft.SpeedRpm, "rpm", "load"), Text.In("torque", point.Shaft.TorqueNm, "Nm", "load")]));
+    }
+
+    private static List<ChainLink> Linked(OperatingPoint point, List<(string Id, string Name, double LossW, Reason Reason)> losses)
+    {
         var power = point.Shaft.PowerW + losses.Sum(l => l.LossW);
         var links = new List<ChainLink>(losses.Count);
         foreach (var (id, name, lossW, reason) in losses)
@@ -58,13 +99,13 @@ public static class LossChain
 
     // Each transformer's winding loss is shared by power among what it carries; of this drive's power a transformer carries
     // the part that the network sends through it.
-    private static (string, string, double, Reason) Transformers(DriveInScenario drive, ScenarioResult scenario)
+    private static (string, string, double, Reason) Transformers(double powerW, string busId, ScenarioResult scenario)
     {
         double share = 0;
         var parts = new List<string>();
         foreach (var transformer in scenario.Transformers.Where(t => t.FundamentalA > 0))
         {
-            var carried = drive.Point.DcLoadW * scenario.Network.PartThrough(transformer.TransformerId, drive.BusId);
+            var carried = powerW * scenario.Network.PartThrough(transformer.TransformerId, busId);
             var apparent = transformer.FundamentalA / transformer.RatedA * transformer.RatedVa;
             var part = transformer.WindingLossW * carried / apparent;
             if (carried > 0)
@@ -78,7 +119,7 @@ public static class LossChain
             "P = Σ P_k·(I_rms/I_rated)²·P_drive/S_transformer over the transformers in its path",
             parts.Count > 0 ? string.Join("; ", parts) : "no transformer in its path",
             "Winding loss shared by power; no-load loss and stray addition not shared out",
-            [Text.In("power of the drive", drive.Point.DcLoadW / 1e3, "kW", scenario.ScenarioName)]));
+            [Text.In("power of the drive", powerW / 1e3, "kW", scenario.ScenarioName)]));
     }
 
     private static (string, string, double, Reason) Feeder(DrivePointModel model, DriveInScenario drive)

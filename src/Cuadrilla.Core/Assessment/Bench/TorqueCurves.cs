@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment.Bench;
 
@@ -40,7 +39,7 @@ public sealed record TorqueCurves(IReadOnlyList<TorqueAtSpeed> Points, IReadOnly
             points.Add(new TorqueAtSpeed(
                 speed,
                 speed <= model.Load.RatedSpeedRpm * 1.05 ? Math.Abs(model.Load.TorqueAtSpeedNm(speed)) : null,
-                model.Budget.ContinuousTorqueNm(model.Motor, speed, MotorFeed.Converter),
+                model.Budget.ContinuousTorqueNm(model.Motor, speed, model.Feed),
                 model.Motor.BreakdownTorqueNm(speed) / keep,
                 overloadA is { } current ? model.Motor.TorqueAtCurrentNm(speed, current) : null));
         }

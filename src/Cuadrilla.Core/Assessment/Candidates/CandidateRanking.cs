@@ -115,7 +115,7 @@ public static class CandidateRanking
 
         var points = model.Load!.Duty
             .Where(d => d.HoursPerYear > 0)
-            .Select(d => new Energy.EnergyPoint(d.LevelPu, d.HoursPerYear, EnergyAlternatives.MeanLineW(model, model.Motor!, model.Converter!, d.LevelPu)));
+            .Select(d => new Energy.EnergyPoint(d.LevelPu, d.HoursPerYear, EnergyAlternatives.MeanLineW(model, model.Motor!, model.Converter, d.LevelPu)));
         var year = Energy.YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
         return (year.EnergyKwh, year.LifetimeCost);
     }

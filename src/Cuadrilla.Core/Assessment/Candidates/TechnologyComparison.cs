@@ -81,7 +81,7 @@ public static class TechnologyComparison
         var year = isComplete
             ? Energy.YearlyEnergy.Of(
                 model.Load.Duty.Where(d => d.HoursPerYear > 0).Select(d => new Energy.EnergyPoint(
-                    d.LevelPu, d.HoursPerYear, EnergyAlternatives.MeanLineW(model, model.Motor, model.Converter!, d.LevelPu))),
+                    d.LevelPu, d.HoursPerYear, EnergyAlternatives.MeanLineW(model, model.Motor, model.Converter, d.LevelPu))),
                 item.PriceIndex,
                 input.Tariff)
             : null;

@@ -5,6 +5,13 @@ internal static class ConverterChecks
 {
     public static IEnumerable<Check> Of(DrivePointModel model)
     {
+        if (model.Starter is not null)
+        {
+            yield return Check.NotConcerned("converter.continuous", model.Id, BoardRow.Converter, "Converter current", "the motor runs on the line");
+            yield return Check.NotConcerned("converter.overload", model.Id, BoardRow.Converter, "Converter overload at start", "the motor runs on the line");
+            yield break;
+        }
+
         yield return Continuous(model);
         yield return Overload(model);
     }

@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Checks;
@@ -48,7 +47,7 @@ internal static class EnergyCheck
     private static string Recorded(DrivePointModel model)
     {
         var motor = model.MotorChoice?.Reason ?? string.Empty;
-        var converter = (model.Input.DrivePoint.Converter as ConverterChoice.FromCatalogue)?.Reason ?? string.Empty;
+        var converter = model.Input.DrivePoint.Converter.ReasonGiven();
         return string.Join("; ", new[] { motor, converter }.Where(r => r.Length > 0));
     }
 

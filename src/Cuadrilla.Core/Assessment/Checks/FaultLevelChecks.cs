@@ -46,8 +46,13 @@ internal static class FaultLevelChecks
     public static Check OfConverter(DrivePointModel model, Bus bus, SupplyContext supply)
     {
         const string title = "Fault level at the converter";
+        if (model.Starter is { Item: null })
+        {
+            return Check.NotConcerned(Id, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
+        }
+
         List<string> missing = [.. NetworkData.Missing(supply.Plant)];
-        if (model.Converter is null)
+        if (model.Converter is null && model.Starter is null)
         {
             missing.Add("converter");
         }
@@ -69,7 +74,7 @@ internal static class FaultLevelChecks
 
         var (scenario, behind) = WorstOhm(bus.Id, supply);
         var faultA = bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.Feeder!.Value).Magnitude;
-        var withstand = model.Converter!.Item.ShortCircuitKa;
+        var withstand = model.Starter?.Item?.ShortCircuitKa ?? model.Converter!.Item.ShortCircuitKa;
         return CheckWriter.Judged(
             Id, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,

@@ -24,14 +24,14 @@ internal static class MotorChecks
             var rated = motor.Plate.RatedSpeedRpm;
             var rms = cycle.RmsTorqueNm(motor.Plate.InertiaKgM2, n => budget.CoolingPu(n / rated));
             var speed = Math.Max(rated, load.RatedSpeedRpm);
-            return (speed, rms, budget.ContinuousTorqueNm(motor, speed, MotorFeed.Converter), "rms over the cycle, standing and slow time weighted by cooling");
+            return (speed, rms, budget.ContinuousTorqueNm(motor, speed, model.Feed), "rms over the cycle, standing and slow time weighted by cooling");
         }
 
         (double SpeedRpm, double TorqueNm, double AvailableNm, string Where) worst = default;
         var worstUse = double.NegativeInfinity;
         foreach (var point in model.SteadyPoints())
         {
-            var available = budget.ContinuousTorqueNm(motor, point.SpeedRpm, MotorFeed.Converter);
+            var available = budget.ContinuousTorqueNm(motor, point.SpeedRpm, model.Feed);
             var torque = Math.Abs(point.TorqueNm);
             var use = available > 0 ? torque / available : double.PositiveInfinity;
             if (use > worstUse)
@@ -134,6 +134,11 @@ internal static class MotorChecks
     {
         const string id = "motor.match";
         const string title = "Motor against converter size";
+        if (model.Starter is not null)
+        {
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line");
+        }
+
         if (model.Motor is null || model.Converter is null)
         {
             return Check.Lacking(

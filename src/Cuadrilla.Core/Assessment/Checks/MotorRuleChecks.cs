@@ -88,6 +88,11 @@ internal static class MotorRuleChecks
     {
         const string id = "motor.insulation";
         const string title = "Motor, peak voltage at the terminals";
+        if (model.Starter is not null)
+        {
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line, on a sinusoidal voltage");
+        }
+
         var length = model.Input.DrivePoint.Cable.LengthM;
         if (model.Motor is null || !length.IsKnown)
         {
@@ -117,6 +122,11 @@ internal static class MotorRuleChecks
     {
         const string id = "motor.bearings";
         const string title = "Motor, bearing currents";
+        if (model.Starter is not null)
+        {
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line, on a sinusoidal voltage");
+        }
+
         if (model.MotorItem is not { } item || model.MotorChoice is not { } choice)
         {
             return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);

@@ -27,7 +27,7 @@ internal static class StartDipChecks
             powers[result.Network.NodeOf(drive.BusId)] += DrivePower(drive, result.Network);
         }
 
-        return new StandingLoad(StandingLoads.Fundamental(plant, scenario, result.Network, withoutLoadId), powers);
+        return new StandingLoad(StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, withoutLoadId), powers);
     }
 
     private static Check Of(BusLoad.LineMotor motor, SupplyContext supply)

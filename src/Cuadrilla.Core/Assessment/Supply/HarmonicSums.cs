@@ -20,6 +20,7 @@ internal sealed class HarmonicSums
     private readonly SupplyNetwork network;
     private readonly double usualLockedRotorPowerFactor;
     private readonly IReadOnlyList<DriveInScenario> drives;
+    private readonly IReadOnlyList<LineDrive> onLine;
     private readonly Complex[] fundamentalShunts;
     private readonly Complex[] fundamental;
     private readonly HarmonicNetwork?[] orders = new HarmonicNetwork?[LineCurrent.HighestOrder];
@@ -27,8 +28,15 @@ internal sealed class HarmonicSums
     private readonly Sequences[] drawnAtReference = new Sequences[LineCurrent.HighestOrder];
 
     public HarmonicSums(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, Complex[] fundamentalShunts, IReadOnlyList<DriveInScenario> drives, double usualLockedRotorPowerFactor)
+        PlantSpecification plant,
+        Scenario scenario,
+        SupplyNetwork network,
+        Complex[] fundamentalShunts,
+        IReadOnlyList<DriveInScenario> drives,
+        IReadOnlyList<LineDrive> onLine,
+        double usualLockedRotorPowerFactor)
     {
+        this.onLine = onLine;
         this.plant = plant;
         this.scenario = scenario;
         this.network = network;
@@ -43,7 +51,7 @@ internal sealed class HarmonicSums
             if (drawn[h - 1].Any(d => d != default))
             {
                 orders[h - 1] = new HarmonicNetwork(
-                    network, h, StandingLoads.Harmonic(plant, scenario, network, h, usualLockedRotorPowerFactor), drawn[h - 1]);
+                    network, h, StandingLoads.Harmonic(plant, scenario, network, h, onLine, usualLockedRotorPowerFactor), drawn[h - 1]);
             }
         }
     }
@@ -120,7 +128,7 @@ internal sealed class HarmonicSums
             return direct;
         }
 
-        var shunt = node == SupplyNetwork.Reference ? Complex.Zero : StandingLoads.Harmonic(plant, scenario, network, order, usualLockedRotorPowerFactor)[node];
+        var shunt = node == SupplyNetwork.Reference ? Complex.Zero : StandingLoads.Harmonic(plant, scenario, network, order, onLine, usualLockedRotorPowerFactor)[node];
         var voltage = solved.Voltage(node);
         return solved.Leaving(node) + direct + new Sequences(voltage.Positive * shunt, voltage.Negative * shunt);
     }

@@ -12,15 +12,25 @@ internal static class StandingLoads
     /// <param name="plant">The plant.</param>
     /// <param name="scenario">The scenario.</param>
     /// <param name="network">Its network.</param>
-    /// <param name="withoutLoadId">A load that is left out, for a start of its own; empty for none.</param>
-    public static Complex[] Fundamental(PlantSpecification plant, Scenario scenario, SupplyNetwork network, string withoutLoadId = "")
+    /// <param name="onLine">Drive points on the line.</param>
+    /// <param name="withoutId">A load or drive point that is left out, for a start of its own; empty for none.</param>
+    public static Complex[] Fundamental(
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<LineDrive> onLine, string withoutId = "")
     {
         var shunts = new Complex[network.NodeCount];
         foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
         {
-            if (load.Id != withoutLoadId)
+            if (load.Id != withoutId)
             {
                 shunts[node] += Complex.Conjugate(load.PowerVa()) * scenario.LoadLevelPuOf(load.Id) / SupplyNetwork.BaseVa;
+            }
+        }
+
+        foreach (var (drive, node) in OnNodes(onLine, d => d.BusId, network))
+        {
+            if (drive.DrivePointId != withoutId)
+            {
+                shunts[node] += Complex.Conjugate(drive.PowerVa) / SupplyNetwork.BaseVa;
             }
         }
 
@@ -32,7 +42,8 @@ internal static class StandingLoads
     /// The same at a higher order: capacitors, and running line motors by their locked-rotor impedance. Other linear load is
     /// left out: its damping is not counted on.
     /// </summary>
-    public static Complex[] Harmonic(PlantSpecification plant, Scenario scenario, SupplyNetwork network, int order, double usualLockedRotorPowerFactor)
+    public static Complex[] Harmonic(
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, int order, IReadOnlyList<LineDrive> onLine, double usualLockedRotorPowerFactor)
     {
         var shunts = new Complex[network.NodeCount];
         foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
@@ -40,13 +51,23 @@ internal static class StandingLoads
             if (load is BusLoad.LineMotor motor && scenario.LoadLevelPuOf(motor.Id) is > 0 and var level)
             {
                 var angle = Math.Acos(motor.LockedRotorPowerFactor.IsKnown ? motor.LockedRotorPowerFactor.Value : usualLockedRotorPowerFactor);
-                var still = Complex.FromPolarCoordinates(SupplyNetwork.BaseVa / (motor.LockedRotorVa() * level), angle);
-                shunts[node] += 1 / new Complex(still.Real * SkinEffect.OfWinding(order), still.Imaginary * order);
+                shunts[node] += Still(motor.LockedRotorVa() * level, angle, order);
             }
+        }
+
+        foreach (var (drive, node) in OnNodes(onLine, d => d.BusId, network))
+        {
+            shunts[node] += Still(drive.LockedRotorVa, Math.Acos(usualLockedRotorPowerFactor), order);
         }
 
         AddCapacitors(plant, scenario, network, order, shunts);
         return shunts;
+    }
+
+    private static Complex Still(double lockedRotorVa, double angle, int order)
+    {
+        var still = Complex.FromPolarCoordinates(SupplyNetwork.BaseVa / lockedRotorVa, angle);
+        return 1 / new Complex(still.Real * SkinEffect.OfWinding(order), still.Imaginary * order);
     }
 
     private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, int order, Complex[] shunts)

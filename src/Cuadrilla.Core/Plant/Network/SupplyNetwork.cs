@@ -95,6 +95,35 @@ public sealed partial class SupplyNetwork
         return Math.Abs(((At(branch.To) - At(branch.From)) / branch.ImpedancePu).Real);
     }
 
+    /// <summary>
+    /// Voltage at a live bus and impedance behind it with what else runs: loads as admittances, constant powers as the admittance
+    /// that draws them at the voltage found. Null when no voltage settles.
+    /// </summary>
+    /// <param name="busId">The bus.</param>
+    /// <param name="standing">What runs.</param>
+    public (double VoltageV, Complex Ohm)? Behind(string busId, StandingLoad standing)
+    {
+        ArgumentNullException.ThrowIfNull(standing);
+        var node = nodes[busId];
+        if (node == Reference)
+        {
+            return (buses[busId].NominalVoltageV, Complex.Zero);
+        }
+
+        if (LoadFlow.Run(this, standing.ShuntsPu, standing.PowersPu) is not { } voltages)
+        {
+            return null;
+        }
+
+        var matrix = Admittance(1);
+        for (var i = 0; i < NodeCount; i++)
+        {
+            matrix[i, i] += standing.ShuntsPu[i] + (Complex.Conjugate(standing.PowersPu[i]) / (voltages[i].Magnitude * voltages[i].Magnitude));
+        }
+
+        return (voltages[node].Magnitude * buses[busId].NominalVoltageV, new ComplexLu(matrix).Solve(Unit(node))[node] * BaseOhm(busId));
+    }
+
     /// <summary>Base current of a bus, A.</summary>
     public double BaseA(string busId) => BaseVa / (Math.Sqrt(3) * buses[busId].NominalVoltageV);
 

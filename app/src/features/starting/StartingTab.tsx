@@ -1,0 +1,188 @@
+import { useQuery } from "@tanstack/react-query";
+import { CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
+import { api, type Starting, type StartWay } from "../../api/client";
+import { bench as size, blue, ink, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { Frame, NumberTable } from "../../components/charts/Frame";
+import { Failed, Loading } from "../../components/States";
+import { n } from "../../lib/format";
+import { Missing } from "../bench/FigureList";
+import { useProject } from "../project/ProjectContext";
+import { endWords, rowsOf, type Drawn } from "./traces";
+
+const strokes: Readonly<Record<string, { stroke: string; strokeDasharray?: string }>> = {
+  "across-the-line": { stroke: ink },
+  "star-delta": { stroke: soft, strokeDasharray: "2 3" },
+  "soft-starter": { stroke: plum },
+  converter: { stroke: blue, strokeDasharray: "6 3" },
+};
+
+const pictures: readonly [Drawn, string, string][] = [
+  ["speedRpm", "Speed", "rpm"],
+  ["currentA", "Line current", "A"],
+  ["torqueNm", "Motor torque", "Nm"],
+  ["busVoltageV", "Voltage at the bus", "V"],
+];
+
+/** The starting laboratory: every way of starting this motor with this load, on the plant's bus, on one time axis. */
+export function StartingTab({ point }: { readonly point: string }) {
+  const { project } = useProject();
+  const starting = useQuery({
+    queryKey: ["bench", project.id, point, "starting", project.edit],
+    queryFn: async (): Promise<Starting> => {
+      const { data } = await api.GET("/api/projects/{id}/drive-points/{point}/starting", {
+        params: { path: { id: project.id, point } },
+      });
+      if (!data) {
+        throw new Error("The starts could not be computed.");
+      }
+      return data;
+    },
+  });
+  if (starting.isPending) {
+    return <Loading what="starts" />;
+  }
+  if (starting.isError) {
+    return <Failed what="The starts could not be computed." detail={starting.error.message} />;
+  }
+  const { missing, ways, scenario, busVoltageV } = starting.data;
+  if (missing.length > 0) {
+    return <Missing names={missing} />;
+  }
+  const shown = ways.filter((w) => w.trace.length > 0);
+  return (
+    <>
+      <p className="text-[12px] text-soft">
+        Scenario: {scenario}, the weakest in which it runs; {n(busVoltageV, 4)} V before the start.
+      </p>
+      <Ways ways={ways} />
+      {pictures.map(([what, title, unit], i) => (
+        <Picture
+          key={what}
+          ways={shown}
+          what={what}
+          title={title}
+          unit={unit}
+          isFirst={i === 0}
+          isLast={i === pictures.length - 1}
+        />
+      ))}
+      <p className="mt-2 border-l-4 border-tight bg-card p-2 text-[12px]">
+        <strong>Caution:</strong> with a soft starter or contactor off the motor may still be live; inside the delta a
+        winding is. Lock out, prove the absence of voltage; makers’ instructions and local codes go first.
+      </p>
+    </>
+  );
+}
+
+function Ways({ ways }: { readonly ways: readonly StartWay[] }) {
+  return (
+    <table className="table mt-1 text-[12px]">
+      <caption className="text-left text-[12px] text-soft">
+        Time to speed, peak line current, dip at the bus, heat of the rotor, starts an hour.
+      </caption>
+      <thead>
+        <tr>
+          <th>way</th>
+          <th className="num">time</th>
+          <th className="num">A</th>
+          <th className="num">dip %</th>
+          <th className="num">kJ</th>
+          <th className="num">per h</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ways.map((w) => (
+          <tr key={w.id} className={w.isChosen ? "font-bold" : undefined}>
+            <td>
+              <span title={w.name} className="whitespace-nowrap">
+                {w.isChosen && <span aria-label="chosen">▸ </span>}
+                {w.id.replaceAll("-", " ")}
+              </span>
+            </td>
+            {w.impossible ? (
+              <td colSpan={5} className="text-soft">
+                {w.impossible}
+              </td>
+            ) : (
+              <>
+                <td className={`num ${w.end === "reached" ? "" : "text-fails"}`}>{endWords(w)}</td>
+                <td className="num">{n(w.peakLineA)}</td>
+                <td className="num">{n(w.dipPct)}</td>
+                <td className="num">{n(w.energy.rotorKj)}</td>
+                <td className="num">{w.startsPerHour === null ? "any" : n(Math.min(60, w.startsPerHour), 2)}</td>
+              </>
+            )}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Picture({
+  ways,
+  what,
+  title,
+  unit,
+  isFirst,
+  isLast,
+}: {
+  readonly ways: readonly StartWay[];
+  readonly what: Drawn;
+  readonly title: string;
+  readonly unit: string;
+  readonly isFirst: boolean;
+  readonly isLast: boolean;
+}) {
+  const rows = rowsOf(ways, what);
+  return (
+    <Frame
+      title={title}
+      legend={
+        isFirst
+          ? ways.map((w) => ({
+              name: w.id.replaceAll("-", " "),
+              colour: strokes[w.id]?.stroke ?? ink,
+              shape: strokes[w.id]?.strokeDasharray ? ("dash" as const) : ("line" as const),
+            }))
+          : []
+      }
+      table={
+        <NumberTable
+          heads={["s", ...ways.map((w) => `${w.id.replaceAll("-", " ")} ${unit}`)]}
+          rows={rows.filter((_, i) => i % 8 === 0).map((r) => [n(r.timeS), ...ways.map((w) => n(r[w.id]))])}
+        />
+      }
+    >
+      <ComposedChart {...size} height={isLast ? 140 : 118} data={rows} accessibilityLayer={false}>
+        <CartesianGrid stroke={rule} vertical={false} />
+        <XAxis
+          dataKey="timeS"
+          type="number"
+          tick={isLast ? tick : false}
+          domain={[0, "dataMax"]}
+          tickCount={6}
+          tickFormatter={(v: number) => n(v, 3)}
+          {...(isLast ? { label: xTitle("time, s"), height: 34 } : { height: 6 })}
+        />
+        <YAxis
+          tick={tick}
+          domain={what === "busVoltageV" ? ["dataMin - 5", "dataMax + 2"] : [0, "auto"]}
+          tickFormatter={(v: number) => String(Math.round(v))}
+          width={52}
+          label={yTitle(unit)}
+        />
+        {ways.map((w) => (
+          <Line
+            key={w.id}
+            dataKey={w.id}
+            {...strokes[w.id]}
+            strokeWidth={w.isChosen ? 2.2 : 1.4}
+            dot={false}
+            isAnimationActive={false}
+          />
+        ))}
+      </ComposedChart>
+    </Frame>
+  );
+}
