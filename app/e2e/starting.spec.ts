@@ -10,7 +10,7 @@ test("the ball mill sticks on its soft starter, the laboratory shows why, a high
   const bench = page.locator("#bench");
   await page.getByRole("tab", { name: "Start", exact: true }).click();
   const chosen = bench.getByRole("row", { name: /soft starter/ });
-  await expect(chosen).toContainText("sticks at 0 rpm");
+  await expect(chosen).toContainText("sticks, 0 rpm");
   await expect(bench.getByRole("row", { name: /across the line/ })).toContainText(" s");
   await expect(bench.getByRole("figure", { name: "Voltage at the bus" })).toBeVisible();
   await bench.getByRole("button", { name: /Start reaches speed/ }).click();
@@ -47,4 +47,19 @@ test("a fan is put on star-delta and back on a converter, its checks follow", as
   await page.getByRole("button", { name: "Undo" }).click();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(cell(page, "DP-02", "converter")).toContainText("6-pulse, no choke");
+});
+
+test("alternatives stand side by side with payback, break-even and where the ranking turns", async ({
+  page,
+  request,
+}) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-01", "converter").click();
+  await page.getByRole("tab", { name: "Cost" }).click();
+  await page.getByRole("button", { name: "Compare all …" }).click();
+  const sheet = page.getByRole("dialog", { name: "Alternatives at equal delivered work" });
+  await expect(sheet.getByRole("row", { name: /As today: outlet damper/ })).toContainText("reference");
+  await expect(sheet.getByRole("row", { name: /bypassed at full flow/ }).first()).toBeVisible();
+  await expect(sheet.getByRole("columnheader", { name: "η 25 %" })).toBeVisible();
+  await expect(sheet.getByRole("region", { name: "Sensitivity" }).getByRole("row")).toHaveCount(4);
 });

@@ -17,6 +17,13 @@ test("screenshots of the main views", async ({ page, request }) => {
   await shoot("line-current");
   await page.getByRole("tab", { name: "Cost" }).click();
   await shoot("cost");
+  await page.getByRole("button", { name: "Compare all …" }).click();
+  await shoot("alternatives");
+  await page.keyboard.press("Escape");
+  await cell(page, "DP-04", "converter").click();
+  await page.getByRole("tab", { name: "Start", exact: true }).click();
+  await expect(page.getByRole("figure", { name: "Voltage at the bus" })).toBeVisible();
+  await shoot("start");
   await cell(page, "DP-02", "motor").click();
   await page.getByRole("tab", { name: "Candidates" }).click();
   await shoot("candidates");

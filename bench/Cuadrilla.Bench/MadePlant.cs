@@ -45,7 +45,7 @@ internal static class MadePlant
             Name = $"Fan {i + 1}",
             Cable = pattern.Cable with { LengthM = 20 + i },
             Motor = new MotorChoice.FromCatalogue($"cage-4p-ie{3 + (i % 2)}-{key}", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, false, string.Empty),
-            Converter = new ConverterChoice.FromCatalogue($"six-pulse-{(i % 3 == 0 ? "plain" : "choke")}-{key}", OverloadDuty.Light, 4, string.Empty),
+            Converter = new ConverterChoice.FromCatalogue($"six-pulse-{(i % 3 == 0 ? "plain" : "choke")}-{key}", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()),
             Load = fan with { Common = common },
         };
     }

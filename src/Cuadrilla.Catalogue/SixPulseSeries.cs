@@ -43,6 +43,8 @@ internal static class SixPulseSeries
             file.Overload.Heavy,
             Derating(file.Derating, kw),
             kw <= file.ShortCircuit.SmallUpToKw ? file.ShortCircuit.SmallKa : file.ShortCircuit.LargeKa,
+            Math.Round(file.Brake.ChopperV * file.Brake.ChopperV / (file.Brake.PeakPu * kw * 1e3), 2),
+            file.Brake.ChopperV,
             Math.Round(Rule(a => a.WidthMm) / 5) * 5,
             Math.Round(variant.MassFactor * Scale(a => a.MassKg), 1),
             Math.Round(Scale(a => a.AirflowM3PerH), 0),
@@ -77,6 +79,7 @@ internal static class SixPulseSeries
         OverloadPair Overload,
         DeratingRule Derating,
         ShortCircuitRule ShortCircuit,
+        BrakeRule Brake,
         IReadOnlyList<Variant> Variants);
 
     internal sealed record Anchor(
@@ -97,6 +100,8 @@ internal static class SixPulseSeries
         IReadOnlyList<double[]> SwitchingSmall,
         IReadOnlyList<double[]> SwitchingLarge,
         double SmallUpToKw);
+
+    internal sealed record BrakeRule(double ChopperV, double PeakPu);
 
     internal sealed record ShortCircuitRule(double SmallUpToKw, double SmallKa, double LargeKa);
 

@@ -425,6 +425,8 @@ export interface components {
             /** Format: double */
             co2Kg: number;
             points: components["schemas"]["AlternativePoint"][];
+            partSpeed: components["schemas"]["PartSpeedPoint"][];
+            against: null | components["schemas"]["Comparison"];
         };
         AlternativePoint: {
             /** Format: double */
@@ -488,12 +490,25 @@ export interface components {
             lineCurrent: null | components["schemas"]["LineCurrentDocument"];
             chain: components["schemas"]["ChainLinkDocument"][];
             alternatives: components["schemas"]["AlternativeDocument"][];
+            referenceId: string;
+            sensitivity: components["schemas"]["SensitivityDocument"][];
             ladder: components["schemas"]["LadderRung"][];
             switching: components["schemas"]["AtSwitching"][];
             figures: components["schemas"]["Figure"][];
         };
         /** @enum {unknown} */
         BoardRow: "plant" | "supply" | "converter" | "cable" | "motor" | "load";
+        Braking: components["schemas"]["BrakingNothing"] | components["schemas"]["BrakingResistor"];
+        BrakingNothing: {
+            /** @enum {string} */
+            kind: "nothing";
+        };
+        BrakingResistor: {
+            /** @enum {string} */
+            kind: "resistor";
+            resistanceOhm: components["schemas"]["Given"];
+            continuousKw: components["schemas"]["Given"];
+        };
         Bus: {
             id: string;
             name: string;
@@ -665,6 +680,20 @@ export interface components {
             busId: string;
             maximumDemandKva: components["schemas"]["Given"];
         };
+        Comparison: {
+            /** Format: double */
+            extraCost: number;
+            /** Format: double */
+            savedPerYear: number;
+            /** Format: double */
+            paybackYears: null | number;
+            /** Format: double */
+            netPresentValue: number;
+            /** Format: double */
+            breakEvenHoursPu: null | number;
+            /** Format: double */
+            breakEvenEnergyPerKwh: null | number;
+        };
         /** @enum {unknown} */
         ConductorMaterial: "copper" | "aluminium";
         ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"];
@@ -684,6 +713,7 @@ export interface components {
             /** Format: double */
             switchingKhz: number;
             reason: string;
+            braking: components["schemas"]["Braking"];
         };
         ConverterChoiceNotChosen: {
             /** @enum {string} */
@@ -751,6 +781,10 @@ export interface components {
             derating: components["schemas"]["ConverterDerating"];
             /** Format: double */
             shortCircuitKa: number;
+            /** Format: double */
+            leastBrakeOhm: number;
+            /** Format: double */
+            chopperV: number;
             /** Format: double */
             widthMm: number;
             /** Format: double */
@@ -1339,6 +1373,14 @@ export interface components {
             /** @enum {string} */
             kind: "own";
         };
+        PartSpeedPoint: {
+            /** Format: double */
+            speedPu?: number;
+            /** Format: double */
+            efficiencyPct?: number;
+            /** Format: double */
+            lineW?: number;
+        };
         PhaseCurrent: {
             phase: string;
             /** Format: double */
@@ -1475,6 +1517,16 @@ export interface components {
             loadingPct: number;
             /** Format: double */
             harmonicLossFactor: null | number;
+        };
+        SensitivityDocument: {
+            /** Format: double */
+            hoursPu: number;
+            /** Format: double */
+            pricePu: number;
+            bestId: string;
+            bestName: string;
+            /** Format: double */
+            lifetimeCost: number;
         };
         SevenPointLosses: {
             lossesW: number[];

@@ -33,6 +33,7 @@ export const quantities = {
   voltageV: quantity("V", 1, { V: 1, kV: 1000 }),
   voltageKv: quantity("kV", 1000, { V: 1, kV: 1000 }),
   currentA: quantity("A", 1, { A: 1, kA: 1000, mA: 0.001 }),
+  resistanceOhm: quantity("Ω", 1, { Ω: 1, ohm: 1, kohm: 1000 }),
   currentKa: quantity("kA", 1, { kA: 1, A: 0.001 }),
   powerKvar: quantity("kvar", 1, { kvar: 1, var: 0.001, Mvar: 1000 }),
   lengthMm: quantity("mm", 1, { mm: 1, cm: 10, m: 1000, in: 25.4 }),

@@ -15,6 +15,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="TransformerLoadingPct">Highest loading of a transformer, %.</param>
 /// <param name="UnbalancePct">Highest unbalance of the supply, %.</param>
 /// <param name="BestAlternativePct">By how much the chosen alternative may cost more than the best, %.</param>
+/// <param name="BypassPricePct">Price of a bypass, % of the converter's.</param>
 /// <param name="LinkRatingV">Highest link voltage a converter stands, V.</param>
 /// <param name="WaveSpeedMPerUs">Speed of a wave on a motor cable, m/µs.</param>
 /// <param name="RiseTimeUs">Rise time of the converter's pulses, µs.</param>
@@ -44,6 +45,7 @@ public sealed record DefaultsInForce(
     double TransformerLoadingPct,
     double UnbalancePct,
     double BestAlternativePct,
+    double BypassPricePct,
     double LinkRatingV,
     double WaveSpeedMPerUs,
     double RiseTimeUs,
@@ -84,6 +86,7 @@ public sealed record DefaultsInForce(
             Of("transformer-loading-pct"),
             Of("unbalance-pct"),
             Of("best-alternative-pct"),
+            Of("bypass-price-pct"),
             Of("link-rating-v"),
             Of("cable-wave-m-per-us"),
             Of("rise-time-us"),

@@ -10,7 +10,22 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="IsChosen">True for what the engineer has specified.</param>
 /// <param name="Year">Energy and cost.</param>
 /// <param name="Points">Line power at each point of the duty.</param>
-public sealed record EnergyAlternative(string Id, string Name, bool IsChosen, YearlyEnergy Year, IReadOnlyList<EnergyPoint> Points);
+/// <param name="PartSpeed">Efficiency from busbar to shaft at part speeds; empty where the speed can't be adjusted.</param>
+public sealed record EnergyAlternative(
+    string Id, string Name, bool IsChosen, YearlyEnergy Year, IReadOnlyList<EnergyPoint> Points, IReadOnlyList<PartSpeedPoint> PartSpeed)
+{
+    /// <summary>
+    /// True when it runs on the line some of the time: shown for comparison, but another way of working, so that the chosen
+    /// one is not held against it.
+    /// </summary>
+    public bool RunsOnLine { get; init; }
+}
+
+/// <summary>Efficiency at a part of the rated speed, on this load.</summary>
+/// <param name="SpeedPu">Speed in parts of the rated.</param>
+/// <param name="EfficiencyPct">Shaft power over line power, %.</param>
+/// <param name="LineW">Line power, W.</param>
+public readonly record struct PartSpeedPoint(double SpeedPu, double EfficiencyPct, double LineW);
 
 /// <summary>
 /// Alternatives at equal delivered flow: the present control across the line, and each efficiency class with and without
@@ -52,10 +67,11 @@ public static class EnergyAlternatives
             .ToList();
         if (model.Starter is { } starter)
         {
-            var points = Points(model.Load!, level => MeanLineW(model, model.Motor!, null, level));
-            list.Add(new EnergyAlternative(
-                chosenMotor.Id + "+starter", $"{Text.Motor(chosenMotor)} motor, {starter.Name}", true,
-                YearlyEnergy.Of(points, chosenMotor.PriceIndex + starter.PriceIndex, model.Input.Tariff), points));
+            list.Add(OnLine(model, starter, true));
+        }
+        else if (chosenMotor.Plate.StartsOnTheLine && WorksOnLine(model))
+        {
+            list.Add(OnLine(model, new StarterAtSite(new Converters.ConverterChoice.AcrossTheLine(Converters.Starting.TripClass.Class10, 0, string.Empty), null), false));
         }
 
         var (duty, khz) = chosenConverter is { } c ? (c.Duty, c.SwitchingKhz) : (Converters.OverloadDuty.Light, 4.0);
@@ -74,7 +90,15 @@ public static class EnergyAlternatives
                     $"{Text.Motor(motor)} motor, converter {(item.ChokePct > 0 ? "with choke" : "without choke")}",
                     motor.Id == chosenMotor.Id && item.Id == chosenConverter?.Item.Id,
                     YearlyEnergy.Of(points, motor.PriceIndex + item.PriceIndex, model.Input.Tariff),
-                    points));
+                    points,
+                    PartSpeed(model, lossModel, converter)));
+                if (motor.Id == chosenMotor.Id && item.ChokePct > 0 && Bypassed(model, points) is { } bypassed)
+                {
+                    var price = motor.PriceIndex + (item.PriceIndex * (1 + (model.Input.Defaults.BypassPricePct / 100)));
+                    list.Add(new EnergyAlternative(
+                        motor.Id + "+" + item.Id + "+bypass", $"{Text.Motor(motor)} motor, converter with choke, bypassed at full {model.Load!.LevelName}", false,
+                        YearlyEnergy.Of(bypassed, price, model.Input.Tariff), bypassed, PartSpeed(model, lossModel, converter)) { RunsOnLine = true });
+                }
             }
         }
 
@@ -97,6 +121,58 @@ public static class EnergyAlternatives
             PresentControl.NotStated => null,
             _ => throw new InvalidOperationException("Unknown present control."),
         };
+    }
+
+    private static EnergyAlternative OnLine(DrivePointModel model, StarterAtSite starter, bool isChosen)
+    {
+        var points = Points(model.Load!, level => OperatingPoint.OnLine(
+            model.Load!.Cycle is null ? LineShaft.Of(model, level) : model.Load.At(level), model.Motor!, starter, model.Cable!.Value, model.Feeder!.Value).LineW);
+        return new EnergyAlternative(
+            model.MotorItem!.Id + "+starter", $"{Text.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
+            YearlyEnergy.Of(points, model.MotorItem.PriceIndex + starter.PriceIndex, model.Input.Tariff), points, []) { RunsOnLine = true };
+    }
+
+    // Equal work is delivered on the line by fans and pumps, throttled, and by what runs at its rated level only.
+    private static bool WorksOnLine(DrivePointModel model) =>
+        model.Load!.Cycle is null && (model.Load is FluidMachineModel || model.Load.Duty.All(d => d.LevelPu == 1 || d.HoursPerYear == 0))
+        && model.Load.PointsAt(1).Count == 1 && SpeedOfTheLine(model);
+
+    // At full level the line takes over when the process stands the line's speed.
+    private static IReadOnlyList<EnergyPoint>? Bypassed(DrivePointModel model, IReadOnlyList<EnergyPoint> points)
+    {
+        if (!model.MotorItem!.Plate.StartsOnTheLine || model.Load!.Cycle is not null || !SpeedOfTheLine(model) || points.All(p => p.LevelPu < 0.995 || p.HoursPerYear == 0))
+        {
+            return null;
+        }
+
+        var direct = new StarterAtSite(new Converters.ConverterChoice.AcrossTheLine(Converters.Starting.TripClass.Class10, 0, string.Empty), null);
+        return
+        [
+            .. points.Select(p => p.LevelPu < 0.995
+                ? p
+                : p with { LineW = OperatingPoint.OnLine(LineShaft.Of(model, p.LevelPu), model.Motor!, direct, model.Cable!.Value, model.Feeder!.Value).LineW }),
+        ];
+    }
+
+    private static bool SpeedOfTheLine(DrivePointModel model) =>
+        Math.Abs((model.Load!.RatedSpeedRpm / model.Motor!.Plate.RatedSpeedRpm) - 1) < 0.03 && model.Motor.Plate.RatedFrequencyHz == model.Input.FrequencyHz;
+
+    private static List<PartSpeedPoint> PartSpeed(DrivePointModel model, MotorLossModel motor, ConverterAtSite converter)
+    {
+        var load = model.Load!;
+        var points = new List<PartSpeedPoint>();
+        foreach (var part in new[] { 1, 0.75, 0.5, 0.4, 0.25 })
+        {
+            var rpm = part * load.RatedSpeedRpm;
+            var torque = load.TorqueAtSpeedNm(rpm);
+            if (torque > 0)
+            {
+                var point = OperatingPoint.Of(new ShaftPoint(part, rpm, torque), motor, converter, model.Cable!.Value, model.Feeder!.Value);
+                points.Add(new PartSpeedPoint(part, 100 * point.Efficiency, point.LineW));
+            }
+        }
+
+        return points;
     }
 
     // The smallest converter of the catalogue for the chosen motor.
@@ -152,7 +228,7 @@ public static class EnergyAlternatives
             _ => "bypass",
         };
         return new EnergyAlternative(
-            "present", $"As today: {name}, {plate.EfficiencyClass} motor across the line", false, YearlyEnergy.Of(points, 0, model.Input.Tariff), points);
+            "present", $"As today: {name}, {plate.EfficiencyClass} motor across the line", false, YearlyEnergy.Of(points, 0, model.Input.Tariff), points, []);
     }
 
     /// <summary>

@@ -10,6 +10,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="ScenarioId">Which scenario.</param>
 /// <param name="ScenarioName">Its name.</param>
 /// <param name="Network">Network in its switching state, source at its weakest.</param>
+/// <param name="Strongest">The same with the source at its strongest.</param>
 /// <param name="Pcc">Currents and voltages at the PCC, of the phase with the most harmonic current; all zero when the PCC is dead.</param>
 /// <param name="PccPhases">The same of every phase; one stands for all when they are alike.</param>
 /// <param name="Transformers">Each transformer in service.</param>
@@ -23,6 +24,7 @@ public sealed record ScenarioResult(
     string ScenarioId,
     string ScenarioName,
     SupplyNetwork Network,
+    SupplyNetwork Strongest,
     PccStudy.Result Pcc,
     IReadOnlyList<PccStudy.Result> PccPhases,
     IReadOnlyList<TransformerInScenario> Transformers,

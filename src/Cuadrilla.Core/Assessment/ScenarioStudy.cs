@@ -65,6 +65,7 @@ internal static class ScenarioStudy
             scenario.Id,
             scenario.Name,
             network,
+            strongest,
             pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
             pcc.Length == 0 ? [Nothing] : pcc,
             [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],

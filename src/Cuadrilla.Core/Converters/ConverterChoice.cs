@@ -17,7 +17,8 @@ public abstract record ConverterChoice
     /// <param name="Duty">Overload duty it is rated for.</param>
     /// <param name="SwitchingKhz">Switching frequency, kHz, 1 to 16.</param>
     /// <param name="Reason">Why this one when it is not the best candidate; empty when none was given.</param>
-    public sealed record FromCatalogue(string ItemId, OverloadDuty Duty, double SwitchingKhz, string Reason) : ConverterChoice;
+    /// <param name="Braking">Where energy goes that comes back.</param>
+    public sealed record FromCatalogue(string ItemId, OverloadDuty Duty, double SwitchingKhz, string Reason, Braking Braking) : ConverterChoice;
 
     /// <summary>A contactor: the motor starts across the line and runs at its speed.</summary>
     /// <param name="Trip">Trip class of its overload relay.</param>

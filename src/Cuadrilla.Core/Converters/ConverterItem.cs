@@ -17,6 +17,8 @@ namespace Cuadrilla.Core.Converters;
 /// <param name="HeavyOverload">Overload on the heavy rating.</param>
 /// <param name="Derating">Derating rules.</param>
 /// <param name="ShortCircuitKa">Rated conditional short-circuit current at its input, with the fuses the maker states, kA.</param>
+/// <param name="LeastBrakeOhm">Least resistance at its chopper, ohm.</param>
+/// <param name="ChopperV">Link voltage at which the chopper works, V.</param>
 /// <param name="WidthMm">Width, mm.</param>
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="AirflowM3PerH">Cooling air, m³/h.</param>
@@ -38,6 +40,8 @@ public sealed record ConverterItem(
     OverloadRating HeavyOverload,
     ConverterDerating Derating,
     double ShortCircuitKa,
+    double LeastBrakeOhm,
+    double ChopperV,
     double WidthMm,
     double MassKg,
     double AirflowM3PerH,

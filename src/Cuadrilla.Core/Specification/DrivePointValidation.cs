@@ -37,6 +37,12 @@ internal static class DrivePointValidation
             p.Require(data.Converters.ContainsKey(converter.ItemId), at + "/converter/itemId", "Converter", $"'{converter.ItemId}'", "an item of the catalogue");
             p.Number(at + "/converter/switchingKhz", "Switching frequency", converter.SwitchingKhz, 1, 16, "kHz");
             p.Words(at + "/converter/reason", "Reason", converter.Reason, 0, 300);
+            if (converter.Braking is Braking.Resistor resistor)
+            {
+                p.Number(at + "/converter/braking/resistanceOhm", "Brake resistor", resistor.ResistanceOhm, 0.1, 2000, "Ω");
+                p.Number(at + "/converter/braking/continuousKw", "Continuous power of the resistor", resistor.ContinuousKw, 0.01, 1000, "kW");
+            }
+
         }
 
         StarterValidation.Check(point.Converter, at + "/converter", data, p);

@@ -37,6 +37,8 @@ public sealed class Calculation
         Of<ConverterCalculations.LossesInput>("converter-losses", ConverterCalculations.Losses),
         Of<PlantCalculations.PccInput>("pcc", PlantCalculations.Pcc),
         Of<PlantCalculations.YearInput>("yearly-energy", PlantCalculations.YearlyEnergy),
+        Of<ConverterCalculations.BrakeInput>("brake-resistor", ConverterCalculations.BrakeResistor),
+        Of<PlantCalculations.CompareInput>("comparison", PlantCalculations.Compare),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>

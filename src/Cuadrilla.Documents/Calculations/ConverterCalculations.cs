@@ -2,9 +2,27 @@ using Cuadrilla.Core.Converters;
 
 namespace Cuadrilla.Documents.Calculations;
 
-/// <summary>The engine <c>converter-losses</c>.</summary>
+/// <summary>The engines <c>converter-losses</c> and <c>brake-resistor</c>.</summary>
 internal static class ConverterCalculations
 {
+    public static object BrakeResistor(BrakeInput input, InputRanges ranges)
+    {
+        ranges
+            .Number("chopperV", input.ChopperV, 50, 2000)
+            .Require(input.Cycle.Count > 0, "cycle", "empty", "at least one stretch");
+        for (var i = 0; i < input.Cycle.Count; i++)
+        {
+            ranges
+                .Number($"cycle/{i}/durationS", input.Cycle[i].DurationS, 0, 1e6, minExcluded: true)
+                .Number($"cycle/{i}/powerW", input.Cycle[i].PowerW, 0, 1e8);
+        }
+
+        ranges.Done();
+        return Core.Converters.BrakeResistor.Of(input.Cycle, input.ChopperV);
+    }
+
+    internal sealed record BrakeInput(double ChopperV, IReadOnlyList<ReturnedPower> Cycle);
+
     public static object Losses(LossesInput input, InputRanges ranges)
     {
         ranges

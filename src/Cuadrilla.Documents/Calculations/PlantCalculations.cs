@@ -39,6 +39,35 @@ internal static class PlantCalculations
             result.VoltagePct);
     }
 
+    public static object Compare(CompareInput input, InputRanges ranges)
+    {
+        var tariff = input.Tariff;
+        ranges
+            .Number("tariff/energyPerKwh", tariff.EnergyPerKwh, 0, 100, minExcluded: true)
+            .Number("tariff/demandPerKwYear", tariff.DemandPerKwYear, 0, 1e5)
+            .Number("tariff/co2KgPerKwh", tariff.Co2KgPerKwh, 0, 5)
+            .Number("tariff/currencyPerIndexPoint", tariff.CurrencyPerIndexPoint, 0, 1e6)
+            .Number("tariff/years", tariff.Years, 1, 40)
+            .Number("tariff/discountRatePct", tariff.DiscountRatePct, 0, 30);
+        foreach (var (name, side) in new[] { ("alternative", input.Alternative), ("reference", input.Reference) })
+        {
+            ranges
+                .Number(name + "/energyKwh", side.EnergyKwh, 0, Largest)
+                .Number(name + "/demandKw", side.DemandKw, 0, Largest)
+                .Number(name + "/equipmentCost", side.EquipmentCost, 0, Largest);
+        }
+
+        ranges.Done();
+        return Comparison.Of(Side(input.Alternative, tariff), Side(input.Reference, tariff), tariff);
+    }
+
+    private static YearlyEnergy Side(CompareSide side, Tariff tariff)
+    {
+        var cost = (side.EnergyKwh * tariff.EnergyPerKwh) + (side.DemandKw * tariff.DemandPerKwYear);
+        return new YearlyEnergy(
+            side.EnergyKwh, side.DemandKw, cost, side.EquipmentCost, side.EquipmentCost + (cost * tariff.AnnuityFactor), side.EnergyKwh * tariff.Co2KgPerKwh);
+    }
+
     public static object YearlyEnergy(YearInput input, InputRanges ranges)
     {
         var tariff = input.Tariff;
@@ -103,6 +132,10 @@ internal static class PlantCalculations
         double ThdvPct,
         IReadOnlyList<double> CurrentRmsA,
         IReadOnlyList<double> VoltagePct);
+
+    internal sealed record CompareInput(CompareSide Alternative, CompareSide Reference, Tariff Tariff);
+
+    internal sealed record CompareSide(double EnergyKwh, double DemandKw, double EquipmentCost);
 
     internal sealed record YearInput(IReadOnlyList<EnergyPoint> Points, double PriceIndex, Tariff Tariff);
 }

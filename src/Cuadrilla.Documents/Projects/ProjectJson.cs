@@ -34,6 +34,7 @@ public static class ProjectJson
             (typeof(BusLoad.SinglePhaseGroup), "single-phase-group"),
         ],
         [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
+        [typeof(Braking)] = [(typeof(Braking.Nothing), "nothing"), (typeof(Braking.Resistor), "resistor")],
         [typeof(ConverterChoice)] = 
         [
             (typeof(ConverterChoice.NotChosen), "not-chosen"),

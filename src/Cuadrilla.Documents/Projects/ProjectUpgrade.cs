@@ -106,6 +106,11 @@ public static class ProjectUpgrade
             foreach (var point in (lineup["drivePoints"] as JsonArray ?? []).OfType<JsonObject>())
             {
                 point["skipBands"] = new JsonArray();
+                if (point["converter"] is JsonObject converter && converter["kind"]?.ToString() == "catalogue")
+                {
+                    converter["braking"] = new JsonObject { ["kind"] = "nothing" };
+                }
+
                 if (point["load"]?["common"] is JsonObject fluid)
                 {
                     fluid["vaneCurve"] = new JsonArray();

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Energy;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 
 namespace Cuadrilla.Web.Bench;
@@ -15,6 +16,8 @@ internal sealed record BenchDocument(
     LineCurrentDocument? LineCurrent,
     IReadOnlyList<ChainLinkDocument> Chain,
     IReadOnlyList<AlternativeDocument> Alternatives,
+    string ReferenceId,
+    IReadOnlyList<SensitivityDocument> Sensitivity,
     IReadOnlyList<LadderRung> Ladder,
     IReadOnlyList<AtSwitching> Switching,
     IReadOnlyList<Figure> Figures);
@@ -87,7 +90,9 @@ internal sealed record AlternativeDocument(
     double EquipmentCost,
     double LifetimeCost,
     double Co2Kg,
-    IReadOnlyList<AlternativePoint> Points);
+    IReadOnlyList<AlternativePoint> Points,
+    IReadOnlyList<PartSpeedPoint> PartSpeed,
+    Comparison? Against);
 
 /// <summary>Line power of an alternative at a point of the duty.</summary>
 internal sealed record AlternativePoint(double LevelPu, double HoursPerYear, double LineKw);
@@ -118,3 +123,6 @@ internal sealed record PowerParts(double ActiveKw, double ReactiveKvar, double D
         return new PowerParts(active / 1e3, reactive / 1e3, Math.Sqrt(Math.Max(0, rest)) / 1e3, apparent / 1e3);
     }
 }
+
+/// <summary>The cheapest alternative at other hours and another energy price.</summary>
+internal sealed record SensitivityDocument(double HoursPu, double PricePu, string BestId, string BestName, double LifetimeCost);

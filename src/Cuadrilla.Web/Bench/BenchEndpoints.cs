@@ -63,6 +63,9 @@ internal static class BenchEndpoints
         IReadOnlyList<ChainLink> chain = drive is not null
             ? LossChain.Of(study.Model, drive, scenario!)
             : onLine is not null ? LossChain.Of(study.Model, onLine, where) : [];
+
+        // Compared with what stands today; without it, with what is specified.
+        var reference = study.Alternatives.FirstOrDefault(a => a.Id == "present") ?? study.Alternatives.FirstOrDefault(a => a.IsChosen);
         return new BenchDocument(
             point.Id,
             [.. study.Model.Missing(withConverter: true)],
@@ -72,13 +75,22 @@ internal static class BenchEndpoints
             LoadPictures.Cycle(study.Model),
             LineCurrentDocument.Of(drive, scenario),
             [.. chain.Select(l => new ChainLinkDocument(l.Id, l.Name, l.InputW, l.LossW, l.OutputW, l.Reason))],
-            [.. study.Alternatives.Select(a => new AlternativeDocument(
-                a.Id, a.Name, a.IsChosen, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
-                [.. a.Points.Select(p => new AlternativePoint(p.LevelPu, p.HoursPerYear, p.LineW / 1e3))]))],
+            [.. study.Alternatives.Select(a => Alternative(a, reference, plant))],
+            reference?.Id ?? string.Empty,
+            [
+                .. Core.Energy.SensitivityCorner.Grid([.. study.Alternatives.Select(a => a.Year)], plant.Tariff).Select(c => new SensitivityDocument(
+                    c.HoursPu, c.PricePu, study.Alternatives[c.Best].Id, study.Alternatives[c.Best].Name, c.LifetimeCost)),
+            ],
             study.Model.Converter is { } converter ? Ladder(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
             SwitchingPicture.Of(study.Model),
             DrivePointFigures.Of(study, drive, scenario));
     }
+
+    private static AlternativeDocument Alternative(EnergyAlternative a, EnergyAlternative? reference, PlantSpecification plant) => new(
+        a.Id, a.Name, a.IsChosen, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
+        [.. a.Points.Select(p => new AlternativePoint(p.LevelPu, p.HoursPerYear, p.LineW / 1e3))],
+        a.PartSpeed,
+        reference is null || a.Id == reference.Id ? null : Core.Energy.Comparison.Of(a.Year, reference.Year, plant.Tariff));
 
     private static IReadOnlyList<LadderRung> Ladder(ConverterAtSite converter, double airC, double altitudeM)
     {

@@ -150,7 +150,7 @@ public sealed class DemoAssessmentTests
             Source = p.Source with { UnbalancePct = 0 },
             Distribution = p.Distribution with { CapacitorBanks = [] },
         };
-        var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4, string.Empty) });
+        var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()) });
         double Tdd(PlantSpecification p) => Check(new Assessor(Data).Run(Balanced(p)), "harmonics.pcc-tdd", string.Empty).Figure.Value;
         Assert.True(Tdd(changed) < Tdd(Demo));
     }

@@ -1,8 +1,10 @@
+import { useState } from "react";
 import { Bar, BarChart, CartesianGrid, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
 import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { money, n } from "../../lib/format";
+import { AlternativesSheet } from "../energy/AlternativesSheet";
 import { FigureList, Missing } from "./FigureList";
 import type { Reasoned } from "./ReasonSheet";
 
@@ -16,6 +18,7 @@ export function CostTab({
   readonly currency: string;
   readonly onFigure: (subject: Reasoned) => void;
 }) {
+  const [compared, setCompared] = useState(false);
   const chosen = bench.alternatives.find((a) => a.isChosen);
   const present = bench.alternatives.find((a) => a.id === "present");
   if (!chosen) {
@@ -52,7 +55,13 @@ export function CostTab({
         </BarChart>
       </Frame>
       <FigureList figures={bench.figures} only={["year-energy", "saving", "payback"]} onFigure={onFigure} />
-      <h3 className="section-title">Alternatives at equal delivered flow</h3>
+      <h3 className="section-title flex flex-wrap items-center gap-2">
+        Alternatives at equal delivered work
+        <button type="button" className="button font-normal" onClick={() => setCompared(true)}>
+          Compare all …
+        </button>
+      </h3>
+      {compared && <AlternativesSheet bench={bench} currency={currency} onClose={() => setCompared(false)} />}
       <table className="table">
         <thead>
           <tr>

@@ -207,6 +207,38 @@ function MotorEntry({ point, edit }: Props) {
   );
 }
 
+type Resistor = Extract<CatalogueConverter["braking"], { kind: "resistor" }>;
+
+function ResistorEntry({
+  resistor,
+  withConverter,
+  edit,
+}: {
+  readonly resistor: Resistor;
+  readonly withConverter: (change: Partial<CatalogueConverter>) => (p: DrivePoint) => DrivePoint;
+  readonly edit: PointEdit;
+}) {
+  return (
+    <>
+      <QuantityField
+        label="Resistance"
+        optional
+        quantity={quantities.resistanceOhm}
+        value={resistor.resistanceOhm}
+        onCommit={(resistanceOhm) => edit("brake resistor", withConverter({ braking: { ...resistor, resistanceOhm } }))}
+      />
+      <QuantityField
+        label="Continuous power"
+        optional
+        quantity={quantities.powerKw}
+        value={resistor.continuousKw}
+        note="It gets hot enough to burn: place and cover it by its maker’s instructions."
+        onCommit={(continuousKw) => edit("brake resistor", withConverter({ braking: { ...resistor, continuousKw } }))}
+      />
+    </>
+  );
+}
+
 type CatalogueConverter = Extract<DrivePoint["converter"], { kind: "catalogue" }>;
 
 function ConverterEntry({ point, edit }: Props) {
@@ -266,6 +298,22 @@ function CatalogueConverterEntry({
         value={converter.switchingKhz}
         onCommit={(khz) => edit("switching frequency", withConverter({ switchingKhz: khz ?? 4 }))}
       />
+      <ChoiceField
+        label="Braking energy"
+        value={converter.braking.kind}
+        choices={{ nothing: "nowhere: losses only", resistor: "chopper and resistor" }}
+        onCommit={(kind) =>
+          edit(
+            "braking",
+            withConverter({
+              braking: kind === "nothing" ? { kind } : { kind, resistanceOhm: null, continuousKw: null },
+            }),
+          )
+        }
+      />
+      {converter.braking.kind === "resistor" && (
+        <ResistorEntry resistor={converter.braking} withConverter={withConverter} edit={edit} />
+      )}
       <TextField
         label="Reason for this converter"
         value={converter.reason}

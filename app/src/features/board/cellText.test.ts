@@ -32,7 +32,14 @@ const full: DrivePoint = {
     insulatedBearing: true,
     reason: "",
   },
-  converter: { kind: "catalogue", itemId: "c", duty: "light", switchingKhz: 4, reason: "" },
+  converter: {
+    kind: "catalogue",
+    itemId: "c",
+    duty: "light",
+    switchingKhz: 4,
+    reason: "",
+    braking: { kind: "nothing" },
+  },
 };
 
 describe("what a cell says", () => {

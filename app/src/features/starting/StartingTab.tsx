@@ -76,7 +76,7 @@ export function StartingTab({ point }: { readonly point: string }) {
 
 function Ways({ ways }: { readonly ways: readonly StartWay[] }) {
   return (
-    <table className="table mt-1 text-[12px]">
+    <table className="table mt-1 text-[11px]">
       <caption className="text-left text-[12px] text-soft">
         Time to speed, peak line current, dip at the bus, heat of the rotor, starts an hour.
       </caption>

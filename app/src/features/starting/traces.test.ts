@@ -39,7 +39,7 @@ describe("traces of starts", () => {
   it("say how they ended", () => {
     expect(endWords(way("a", "reached", 3.456))).toBe("3.46 s");
     expect(endWords(way("a", "reached", 34.56))).toBe("34.6 s");
-    expect(endWords(way("a", "sticks", 30))).toBe("sticks at 612 rpm");
+    expect(endWords(way("a", "sticks", 30))).toBe("sticks, 612 rpm");
     expect(endWords(way("a", "none", 0))).toBe("can’t be");
   });
 });

@@ -40,7 +40,7 @@ export function endWords(way: StartWay): string {
     case "reached":
       return `${way.timeS < 10 ? way.timeS.toFixed(2) : way.timeS.toFixed(1)} s`;
     case "sticks":
-      return `sticks at ${Math.round(way.endRpm)} rpm`;
+      return `sticks, ${Math.round(way.endRpm)} rpm`;
     case "too-long":
       return "not in 600 s";
     default:

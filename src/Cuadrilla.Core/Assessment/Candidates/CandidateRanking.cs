@@ -41,7 +41,7 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var current = input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
-        var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty);
+        var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing());
         return Rank(data.Converters.Values.Select(item =>
         {
             var model = Build(input, data, input.DrivePoint with { Converter = template with { ItemId = item.Id } });

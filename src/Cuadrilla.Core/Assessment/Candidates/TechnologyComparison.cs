@@ -104,7 +104,9 @@ public static class TechnologyComparison
             point.StatorW,
             model.Motor.BaseSpeedRpm,
             item.Plate.MaxSpeedRpm,
-            item.Technology == MotorTechnology.CageInduction ? "yes" : "no, converter only",
+            item.Plate.StartsOnTheLine
+                ? FormattableString.Invariant($"yes: {item.Plate.LockedRotorCurrentPu:0.#} × current, {item.Plate.LockedRotorTorquePu:0.#} × torque with locked rotor")
+                : "no, converter only",
             item.Plate.HasMagnets
                 ? FormattableString.Invariant($"voltage at the terminals, {item.Plate.BackEmfVPerKrpm * shaft.SpeedRpm / 1000:0} V at rated speed")
                 : "dead",

@@ -16,7 +16,7 @@ internal static class EnergyCheck
             return Check.Lacking(Id, model.Id, BoardRow.Load, Title, missing);
         }
 
-        var best = alternatives[0];
+        var best = alternatives.First(a => a.IsChosen || !a.RunsOnLine);
         var chosen = alternatives.First(a => a.IsChosen);
         var limit = model.Input.Defaults.BestAlternativePct;
         var above = 100 * ((chosen.Year.LifetimeCost / best.Year.LifetimeCost) - 1);

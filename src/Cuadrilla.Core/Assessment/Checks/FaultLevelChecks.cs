@@ -100,8 +100,7 @@ internal static class FaultLevelChecks
 
     private static (string Scenario, System.Numerics.Complex Ohm) WorstOhm(string busId, SupplyContext supply)
     {
-        var worst = Worst(busId, supply)!.Value.Scenario;
-        var scenario = supply.Plant.Scenarios.First(s => s.Name == worst);
-        return (worst, SupplyNetwork.Of(supply.Plant, scenario, SourceView.Strongest, supply.Defaults.Cables)!.ImpedanceOhm(busId));
+        var worst = supply.Scenarios.Where(s => s.Strongest.IsLive(busId)).MaxBy(s => s.Buses.First(b => b.BusId == busId).LargestFaultA)!;
+        return (worst.ScenarioName, worst.Strongest.ImpedanceOhm(busId));
     }
 }

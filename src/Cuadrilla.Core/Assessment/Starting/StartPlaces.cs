@@ -9,8 +9,8 @@ namespace Cuadrilla.Core.Assessment.Starting;
 internal static class StartPlaces
 {
     // Steps in which voltage and impedance are taken, so that small edits elsewhere leave a simulated start as it was.
-    private const double VoltageStep = 0.0005;
-    private const double OhmStep = 0.002;
+    private const double VoltageStep = 0.002;
+    private const double OhmStep = 0.01;
 
     /// <summary>The place; null while the supply is not known or the drive point runs nowhere.</summary>
     public static StartPlace? Of(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios, string drivePointId, Bus bus)

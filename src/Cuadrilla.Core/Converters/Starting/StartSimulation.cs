@@ -121,7 +121,7 @@ public static class StartSimulation
     }
 
     /// <summary>A step that resolves a start of about so many seconds.</summary>
-    public static double StepFor(double expectedS) => Math.Clamp(expectedS / 1500, 5e-4, 0.02);
+    public static double StepFor(double expectedS) => Math.Clamp(expectedS / 400, 1e-3, 0.05);
 
     private static Result End(StartEnd end, double time, State state, List<StartMoment> moments, double inertia) => new(
         end, time, state.Omega, moments, state.Energy with { KineticJ = inertia * state.Omega * state.Omega / 2 });

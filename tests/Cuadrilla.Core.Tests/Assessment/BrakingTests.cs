@@ -1,0 +1,109 @@
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+
+namespace Cuadrilla.Core.Tests.Assessment;
+
+public sealed class BrakingTests
+{
+    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
+    private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+
+    [Fact]
+    public void What_a_hoist_returns_is_the_mechanical_energy_less_every_loss()
+    {
+        var model = Model("dp-05", p => p);
+        var demand = BrakingStudy.Of(model);
+        var cycle = model.Load!.Cycle!;
+
+        // By the parts: shaft power of each moment, and what motor, cable and converter take of it.
+        double energy = 0, mechanical = 0;
+        foreach (var s in cycle.Stretches)
+        {
+            var torque = LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2);
+            for (var i = 0; i < 24; i++)
+            {
+                var rpm = s.StartRpm + ((s.EndRpm - s.StartRpm) * (i + 0.5) / 24);
+                var motor = model.Motor.At(Math.Abs(rpm), rpm < 0 ? -torque : torque, MotorFeed.Converter);
+                var taken = motor.LossW + (3 * model.Cable!.Value.Real * motor.CurrentA * motor.CurrentA) + model.Converter!.LossW(motor.FrequencyHz / 50, motor.CurrentA);
+                energy += Math.Max(0, -motor.ShaftW - taken) * s.DurationS / 24;
+                mechanical += Math.Max(0, -motor.ShaftW) * s.DurationS / 24;
+            }
+        }
+
+        Assert.Equal(energy, demand.EnergyJ, energy * 1e-9);
+        Assert.InRange(demand.EnergyJ / mechanical, 0.5, 0.95);
+        Assert.Equal(demand.EnergyJ / cycle.DurationS, demand.MeanW, 6);
+    }
+
+    [Fact]
+    public void A_stop_without_a_path_grows_in_proportion_to_the_masses()
+    {
+        DrivePointModel With(double inertia) => Model("dp-04", p => p with
+        {
+            Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing()),
+            Load = ((HighInertiaLoad)p.Load) with { Train = ((HighInertiaLoad)p.Load).Train with { InertiaKgM2 = inertia } },
+        });
+        DrivePointModel one = With(52_000), two = With(104_000);
+        double Masses(DrivePointModel m) => m.Load!.InertiaKgM2 + m.Motor!.Plate.InertiaKgM2;
+        Assert.Equal(Masses(two) / Masses(one), BrakingStudy.ShortestStopS(two) / BrakingStudy.ShortestStopS(one), 9);
+
+        // It is shorter than coasting against the load alone.
+        var omega = one.Load!.RatedSpeedRpm * 2 * Math.PI / 60;
+        Assert.True(BrakingStudy.ShortestStopS(one) < Masses(one) * omega / one.Load.RatedTorqueNm);
+    }
+
+    [Theory]
+    [InlineData(30, 2.5, Verdict.Holds)]
+    [InlineData(60, 2.5, Verdict.Fails)]
+    [InlineData(5, 2.5, Verdict.Fails)]
+    [InlineData(30, 1.0, Verdict.Fails)]
+    public void A_resistor_is_judged_by_both_ends_of_its_range_and_its_mean_power(double ohm, double kw, Verdict verdict)
+    {
+        var check = Braking("dp-05", new Braking.Resistor(ohm, kw));
+        Assert.Equal(verdict, check.Verdict);
+        Assert.True(verdict == Verdict.Holds || check.Relief.Contains("instructions", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Energy_without_a_path_fails_and_an_open_resistor_says_its_range()
+    {
+        Assert.Equal(Verdict.Fails, Braking("dp-05", new Braking.Nothing()).Verdict);
+        var open = Braking("dp-05", new Braking.Resistor(Given.Unknown, Given.Unknown));
+        Assert.Equal(Verdict.NeedsData, open.Verdict);
+        Assert.Contains("Ω", open.Relief, StringComparison.Ordinal);
+        Assert.Equal(Verdict.NotApplicable, Braking("dp-01", new Braking.Nothing()).Verdict);
+    }
+
+    [Fact]
+    public void A_wanted_stop_is_held_against_the_shortest()
+    {
+        Check Stop(double seconds) => new Assessor(Data).Run(Changed("dp-04", p => p with
+        {
+            Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing()),
+            Load = ((HighInertiaLoad)p.Load) with { StopTimeS = seconds },
+        })).Checks.Single(c => c is { Id: "converter.stop-without-braking", DrivePointId: "dp-04" });
+        Assert.Equal(Verdict.Holds, Stop(90).Verdict);
+        Assert.Equal(Verdict.Fails, Stop(0.5).Verdict);
+    }
+
+    private static Check Braking(string id, Braking braking) => new Assessor(Data).Run(Changed(id, p => p with
+    {
+        Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Braking = braking },
+    })).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == id);
+
+    private static DrivePointModel Model(string id, Func<Core.Lineups.DrivePoint, Core.Lineups.DrivePoint> change)
+    {
+        var plant = Changed(id, change);
+        return new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
+    }
+
+    private static PlantSpecification Changed(string id, Func<Core.Lineups.DrivePoint, Core.Lineups.DrivePoint> change) => Demo with
+    {
+        Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? change(p) : p)] })],
+    };
+}
