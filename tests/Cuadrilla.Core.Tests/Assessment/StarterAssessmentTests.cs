@@ -1,0 +1,110 @@
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+
+namespace Cuadrilla.Core.Tests.Assessment;
+
+/// <summary>Starters through the whole assessment.</summary>
+public sealed class StarterAssessmentTests
+{
+    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
+    private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+    private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints().Single(p => p.Id == "dp-04").Converter;
+
+    [Fact]
+    public void A_higher_limit_cures_the_mill_and_costs_a_deeper_dip()
+    {
+        var low = Run("dp-04", Mill);
+        var high = Run("dp-04", Mill with { Settings = Mill.Settings with { CurrentLimitPct = 600 } });
+        Assert.Equal(Verdict.Fails, Of(low, "starter.reaches-speed").Verdict);
+        Assert.Contains("sticks at 0 rpm", Of(low, "starter.reaches-speed").Reason.WithNumbers, StringComparison.Ordinal);
+        Assert.NotEqual(Verdict.Fails, Of(high, "starter.reaches-speed").Verdict);
+        Assert.True(Of(high, "supply.start-dip").Figure.Value > Of(low, "supply.start-dip").Figure.Value);
+    }
+
+    [Fact]
+    public void Inside_the_delta_a_smaller_starter_does()
+    {
+        var small = Mill with { ItemId = "soft-250", Settings = Mill.Settings with { CurrentLimitPct = 600 } };
+        Assert.Equal(Verdict.Fails, Of(Run("dp-04", small), "starter.settings").Verdict);
+        var inside = Of(Run("dp-04", small with { Settings = small.Settings with { InsideDelta = true } }), "starter.settings");
+        Assert.NotEqual(Verdict.Fails, inside.Verdict);
+        Assert.Contains("a winding is live", inside.Reason.WithNumbers, StringComparison.Ordinal);
+
+        // 600 % of 342 A over √3 on a starter of 250 A.
+        Assert.Contains("473 % on this starter's scale", inside.Reason.WithNumbers, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_quick_class_trips_where_a_slow_one_holds()
+    {
+        double Heat(TripClass trip) => Of(Run("dp-01", new ConverterChoice.AcrossTheLine(trip, 1, string.Empty)), "starter.thermal-class", "dp-01").Figure.Value;
+        Assert.True(Heat(TripClass.Class10A) > Heat(TripClass.Class10));
+        Assert.True(Heat(TripClass.Class10) > Heat(TripClass.Class20));
+        Assert.True(Heat(TripClass.Class10A) > 100, "a large fan takes longer than the shortest class allows");
+    }
+
+    [Fact]
+    public void More_starts_than_the_heat_budget_leaves_fail()
+    {
+        Verdict Starts(double perHour) => Of(Run("dp-04", Mill with { StartsPerHour = perHour, Settings = Mill.Settings with { CurrentLimitPct = 600 } }), "starter.starts-per-hour").Verdict;
+        Assert.Equal(Verdict.Holds, Starts(1));
+        Assert.Equal(Verdict.Fails, Starts(60));
+    }
+
+    [Fact]
+    public void Star_delta_needs_a_motor_that_runs_in_delta()
+    {
+        var star = Changed("dp-12", p => p with { Converter = new ConverterChoice.StarDelta(3, TripClass.Class10, 1, string.Empty) });
+        var check = new Assessor(Data).Run(star).Checks.Single(c => c is { Id: "starter.settings", DrivePointId: "dp-12" });
+        Assert.Equal(Verdict.Fails, check.Verdict);
+        Assert.Contains("linked in delta", check.Reason.WithNumbers, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_magnet_motor_on_a_contactor_needs_another_motor()
+    {
+        var plant = Changed("dp-02", p => p with
+        {
+            Motor = new MotorChoice.FromCatalogue("pm-ie5-55", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty),
+            Converter = new ConverterChoice.AcrossTheLine(TripClass.Class10, 1, string.Empty),
+        });
+        var found = new Assessor(Data).Run(plant);
+        Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c is { Id: "starter.reaches-speed", DrivePointId: "dp-02" }).Verdict);
+        Assert.Contains("starts on the line", found.Checks.Single(c => c is { Id: "energy.best-alternative", DrivePointId: "dp-02" }).Relief, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void On_the_line_a_motor_draws_no_harmonics_and_its_reactive_current()
+    {
+        var converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing());
+        PlantAssessment line = Run("dp-04", Mill), converted = Run("dp-04", converter);
+        Assert.True(line.Scenarios[0].Pcc.HarmonicA < 0.8 * converted.Scenarios[0].Pcc.HarmonicA);
+        Assert.DoesNotContain(line.Scenarios[0].Drives, d => d.DrivePointId == "dp-04");
+        var drawn = line.Scenarios[0].OnLine.Single(d => d.DrivePointId == "dp-04");
+        Assert.True(drawn.PowerVa.Imaginary > 0.3 * drawn.PowerVa.Real);
+    }
+
+    [Theory]
+    [InlineData(90, "/converter/settings/currentLimitPct")]
+    [InlineData(1100, "/converter/settings/currentLimitPct")]
+    public void Bad_settings_are_named(double limit, string pointer)
+    {
+        var plant = Changed("dp-04", p => p with { Converter = Mill with { Settings = Mill.Settings with { CurrentLimitPct = limit } } });
+        Assert.EndsWith(pointer, SpecificationValidation.Problems(plant, Data).Single().Pointer, StringComparison.Ordinal);
+    }
+
+    private static Check Of(PlantAssessment found, string id, string point = "dp-04") => found.Checks.Single(c => c.Id == id && c.DrivePointId == point);
+
+    private static PlantAssessment Run(string id, ConverterChoice choice) => new Assessor(Data).Run(Changed(id, p => p with { Converter = choice }));
+
+    private static PlantSpecification Changed(string id, Func<DrivePoint, DrivePoint> change) => Demo with
+    {
+        Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? change(p) : p)] })],
+    };
+}
