@@ -1,18 +1,14 @@
-using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Documents.Demo;
+using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 
 public sealed class BrakingTests
 {
-    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
-    private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
-
     [Fact]
     public void What_a_hoist_returns_is_the_mechanical_energy_less_every_loss()
     {
@@ -101,9 +97,4 @@ public sealed class BrakingTests
         var plant = Changed(id, change);
         return new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
     }
-
-    private static PlantSpecification Changed(string id, Func<Core.Lineups.DrivePoint, Core.Lineups.DrivePoint> change) => Demo with
-    {
-        Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? change(p) : p)] })],
-    };
 }

@@ -1,19 +1,16 @@
-using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Documents.Demo;
+using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>Starters through the whole assessment.</summary>
 public sealed class StarterAssessmentTests
 {
-    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
-    private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
     private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints().Single(p => p.Id == "dp-04").Converter;
 
     [Fact]
@@ -24,6 +21,11 @@ public sealed class StarterAssessmentTests
         Assert.Equal(Verdict.Fails, Of(low, "starter.reaches-speed").Verdict);
         Assert.Contains("sticks at 0 rpm", Of(low, "starter.reaches-speed").Reason.WithNumbers, StringComparison.Ordinal);
         Assert.NotEqual(Verdict.Fails, Of(high, "starter.reaches-speed").Verdict);
+
+        // What never ends has no heat of a start to be judged: it fails, and cured it holds.
+        Assert.Equal(Verdict.Fails, Of(low, "starter.thermal-class").Verdict);
+        Assert.Equal(Verdict.NotApplicable, Of(low, "starter.starts-per-hour").Verdict);
+        Assert.Equal(Verdict.Holds, Of(high, "starter.thermal-class").Verdict);
         Assert.True(Of(high, "supply.start-dip").Figure.Value > Of(low, "supply.start-dip").Figure.Value);
     }
 
@@ -102,9 +104,4 @@ public sealed class StarterAssessmentTests
     private static Check Of(PlantAssessment found, string id, string point = "dp-04") => found.Checks.Single(c => c.Id == id && c.DrivePointId == point);
 
     private static PlantAssessment Run(string id, ConverterChoice choice) => new Assessor(Data).Run(Changed(id, p => p with { Converter = choice }));
-
-    private static PlantSpecification Changed(string id, Func<DrivePoint, DrivePoint> change) => Demo with
-    {
-        Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? change(p) : p)] })],
-    };
 }

@@ -143,7 +143,7 @@ function SettingsEntry({
         label="Stop ramp"
         quantity={quantities.timeS}
         value={s.stopRampS}
-        note="Against water hammer; 0: coasting."
+        note="Against water hammer; 0: coasting. Kept with the settings; the stop is not simulated yet."
         onCommit={(v) => change("stop ramp", { ...s, stopRampS: v ?? 0 })}
       />
     </>

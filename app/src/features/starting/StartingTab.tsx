@@ -109,7 +109,9 @@ function Ways({ ways }: { readonly ways: readonly StartWay[] }) {
                 <td className="num">{n(w.peakLineA)}</td>
                 <td className="num">{n(w.dipPct)}</td>
                 <td className="num">{n(w.energy.rotorKj)}</td>
-                <td className="num">{w.startsPerHour === null ? "any" : n(Math.min(60, w.startsPerHour), 2)}</td>
+                <td className="num">
+                  {w.end !== "reached" ? "–" : w.startsPerHour === null ? "any" : n(Math.min(60, w.startsPerHour), 2)}
+                </td>
               </>
             )}
           </tr>

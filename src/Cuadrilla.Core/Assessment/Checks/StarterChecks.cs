@@ -39,6 +39,8 @@ internal static class StarterChecks
         var start = simulated(new StartKey(model.Input, place!));
         return start.Run is null
             ? All.Select(c => c.Id == "starter.settings" ? Refused(model, start) : Check.NotConcerned(c.Id, model.Id, c.Row, c.Title, start.Impossible))
+            : start.Run.End != StartEnd.Reached
+            ? [Reaches(model, start, place!), Stalled(model, start, place!), .. Unjudged(model), Dip(model, start, place!, supply)]
             : [Reaches(model, start, place!), Heat(model, start, place!), Starts(model, start, supply), Settings(model, start, supply), Dip(model, start, place!, supply)];
     }
 
@@ -75,6 +77,20 @@ internal static class StarterChecks
                 Inputs(model, place)),
             place.Scenario);
     }
+
+    // A rotor that stands under current heats until something trips: no figure of a start describes that.
+    private static Check Stalled(DrivePointModel model, StartCase start, StartPlace place) => new(
+        All[1].Id, model.Id, BoardRow.Converter, All[1].Title, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
+        place.Scenario, "Relief: let the start reach its speed first; the protection must trip before the stall time of the motor's maker.",
+        new Reason(
+            "a start that does not end heats winding and rotor without end",
+            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.Input.Defaults.StallTimeS)} s locked would be, and rising",
+            Source,
+            Inputs(model, place)));
+
+    private static IEnumerable<Check> Unjudged(DrivePointModel model) => All
+        .Where(c => c.Id is "starter.starts-per-hour" or "starter.settings")
+        .Select(c => Check.NotConcerned(c.Id, model.Id, c.Row, c.Title, "the start does not reach its speed: see that first"));
 
     private static Check Heat(DrivePointModel model, StartCase start, StartPlace place)
     {
