@@ -1,6 +1,7 @@
 using BenchmarkDotNet.Attributes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Alternatives;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Specification;

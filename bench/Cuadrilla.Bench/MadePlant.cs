@@ -1,5 +1,6 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;

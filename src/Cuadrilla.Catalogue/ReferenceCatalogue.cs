@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Converters;
 
 namespace Cuadrilla.Catalogue;
 
@@ -13,20 +14,29 @@ public static class ReferenceCatalogue
     private static EngineeringData Load() => new(
         DataFile.Read<CatalogueFile>("catalogue.json").Version,
         MotorSeries.Build(DataFile.Read<MotorSeriesFile>("motors.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
-        SixPulseSeries.Build(DataFile.Read<SixPulseSeries.File>("converters-six-pulse.json")).ToDictionary(c => c.Id, StringComparer.Ordinal),
+        ConverterSeries.Build(Converters).ToDictionary(c => c.Id, StringComparer.Ordinal),
         PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
         DataFile.Read<DefaultsFile>("defaults.json").Values,
         Curve("inlet-vanes.json"),
         Curve("unbalance-derating.json"),
         Curve("switching-noise.json"),
         SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json")).ToDictionary(s => s.Id, StringComparer.Ordinal),
-        [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))]);
+        [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
+        ConverterSeries.SupplyModules(Converters).ToDictionary(m => m.Id, StringComparer.Ordinal),
+        DataFile.Read<FilterFile>("output-filters.json").Filters,
+        [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))]);
+
+    private static ConverterSeriesFile Converters => DataFile.Read<ConverterSeriesFile>("converters.json");
 
     private static IReadOnlyList<CurvePoint> Curve(string file) => [.. DataFile.Read<CurveFile>(file).Points.Select(p => new CurvePoint(p[0], p[1]))];
 
     internal sealed record CatalogueFile(string Version, string Note);
 
     internal sealed record DefaultsFile(string Edition, IReadOnlyList<DefaultValue> Values);
+
+    internal sealed record FilterFile(string Source, string Edition, IReadOnlyList<OutputFilterItem> Filters);
+
+    internal sealed record ModuleFile(string Source, string Edition, IReadOnlyList<double[]> Modules);
 
     internal sealed record CurveFile(string Source, string Edition, IReadOnlyList<double[]> Points);
 }

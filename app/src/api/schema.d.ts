@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/alternatives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getAlternatives"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/{name}": {
         parameters: {
             query?: never;
@@ -308,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/drive-points/{point}/stopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getStopping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/checks/{checkId}": {
         parameters: {
             query?: never;
@@ -410,8 +442,10 @@ export interface components {
     schemas: {
         AlternativeDocument: {
             id: string;
+            way: string;
             name: string;
             isChosen: boolean;
+            hasChosenMotor: boolean;
             /** Format: double */
             energyKwh: number;
             /** Format: double */
@@ -426,6 +460,7 @@ export interface components {
             co2Kg: number;
             points: components["schemas"]["AlternativePoint"][];
             partSpeed: components["schemas"]["PartSpeedPoint"][];
+            returned: components["schemas"]["ReturnedEnergy"];
             against: null | components["schemas"]["Comparison"];
         };
         AlternativePoint: {
@@ -444,6 +479,7 @@ export interface components {
             supply: null | components["schemas"]["SupplyDocument"];
             scenarios: components["schemas"]["ScenarioDocument"][];
             ownMotors: components["schemas"]["OwnMotorDocument"][];
+            ownConverters: components["schemas"]["ConverterDocument"][];
         };
         AtDiameter: {
             /** Format: double */
@@ -493,12 +529,31 @@ export interface components {
             referenceId: string;
             sensitivity: components["schemas"]["SensitivityDocument"][];
             ladder: components["schemas"]["LadderRung"][];
+            overload: null | components["schemas"]["OverloadDocument"];
+            voltage: null | components["schemas"]["VoltageDocument"];
+            lossYear: null | components["schemas"]["LossYear"];
             switching: components["schemas"]["AtSwitching"][];
             figures: components["schemas"]["Figure"][];
         };
         /** @enum {unknown} */
         BoardRow: "plant" | "supply" | "converter" | "cable" | "motor" | "load";
-        Braking: components["schemas"]["BrakingNothing"] | components["schemas"]["BrakingResistor"];
+        Braking: components["schemas"]["BrakingNothing"] | components["schemas"]["BrakingCoast"] | components["schemas"]["BrakingDcInjection"] | components["schemas"]["BrakingFlux"] | components["schemas"]["BrakingResistor"] | components["schemas"]["BrakingToLine"];
+        BrakingCoast: {
+            /** @enum {string} */
+            kind: "coast";
+        };
+        BrakingDcInjection: {
+            /** @enum {string} */
+            kind: "dc-injection";
+            /** Format: double */
+            currentPct: number;
+        };
+        BrakingFlux: {
+            /** @enum {string} */
+            kind: "flux";
+            /** Format: double */
+            fluxPct: number;
+        };
         BrakingNothing: {
             /** @enum {string} */
             kind: "nothing";
@@ -508,6 +563,10 @@ export interface components {
             kind: "resistor";
             resistanceOhm: components["schemas"]["Given"];
             continuousKw: components["schemas"]["Given"];
+        };
+        BrakingToLine: {
+            /** @enum {string} */
+            kind: "to-line";
         };
         Bus: {
             id: string;
@@ -641,10 +700,11 @@ export interface components {
         CatalogueDocument: {
             version: string;
             motors: components["schemas"]["MotorItem"][];
-            converters: components["schemas"]["ConverterItem"][];
+            converters: components["schemas"]["ConverterDocument"][];
             defaults: components["schemas"]["DefaultValue"][];
             softStarters: components["schemas"]["SoftStarterItem"][];
             startPresets: components["schemas"]["StartPreset"][];
+            outputFilters: components["schemas"]["OutputFilterItem"][];
         };
         ChainLinkDocument: {
             id: string;
@@ -714,6 +774,8 @@ export interface components {
             switchingKhz: number;
             reason: string;
             braking: components["schemas"]["Braking"];
+            filter?: components["schemas"]["OutputFilter"];
+            feed?: components["schemas"]["SupplyFeed"];
         };
         ConverterChoiceNotChosen: {
             /** @enum {string} */
@@ -739,24 +801,11 @@ export interface components {
             startsPerHour: number;
             reason: string;
         };
-        ConverterDerating: {
-            /** Format: double */
-            ambientFreeC: number;
-            /** Format: double */
-            ambientPctPerK: number;
-            /** Format: double */
-            ambientMaxC: number;
-            /** Format: double */
-            altitudeFreeM: number;
-            /** Format: double */
-            altitudePctPer100M: number;
-            /** Format: double */
-            altitudeMaxM: number;
-            switching: components["schemas"]["SwitchingFactor"][];
-        };
-        ConverterItem: {
+        ConverterDocument: {
             id: string;
-            series: string;
+            name: string;
+            kind: components["schemas"]["ConverterKind"];
+            family: string;
             /** Format: double */
             ratedKw: number;
             /** Format: double */
@@ -767,55 +816,24 @@ export interface components {
             heavyCurrentA: number;
             /** Format: double */
             chokePct: number;
-            /** Format: double */
-            chokeLossPu: number;
-            /** Format: double */
-            dcFormFactor: number;
-            /** Format: double */
-            dcCapacitanceUf: number;
-            losses: components["schemas"]["ConverterLossPoints"];
-            /** Format: double */
-            standbyW: number;
-            lightOverload: components["schemas"]["OverloadRating"];
-            heavyOverload: components["schemas"]["OverloadRating"];
-            derating: components["schemas"]["ConverterDerating"];
-            /** Format: double */
-            shortCircuitKa: number;
-            /** Format: double */
-            leastBrakeOhm: number;
-            /** Format: double */
-            chopperV: number;
+            returnsToLine: boolean;
+            hasChopper: boolean;
             /** Format: double */
             widthMm: number;
             /** Format: double */
+            heightMm: number;
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
             massKg: number;
             /** Format: double */
-            airflowM3PerH: number;
-            /** Format: double */
             priceIndex: number;
-            /** Format: double */
-            dcChokeResistanceOhm?: number;
-            /** Format: double */
-            noLoadLinkVoltageV?: number;
+            ownName: string;
+            ownCatalogue: string;
+            estimated: string[];
         };
-        ConverterLossPoints: {
-            /** Format: double */
-            f0I25W: number;
-            /** Format: double */
-            f0I50W: number;
-            /** Format: double */
-            f0I100W: number;
-            /** Format: double */
-            f50I25W: number;
-            /** Format: double */
-            f50I50W: number;
-            /** Format: double */
-            f50I100W: number;
-            /** Format: double */
-            f90I50W: number;
-            /** Format: double */
-            f90I100W: number;
-        };
+        /** @enum {unknown} */
+        ConverterKind: "six-pulse" | "twelve-pulse" | "eighteen-pulse" | "active-front-end" | "direct" | "direct-with-bypass" | "thyristor-one-quadrant" | "thyristor-four-quadrant" | "servo" | "single-phase-input" | "inverter-module";
         CreateRequest: {
             name: string;
             who: string;
@@ -981,12 +999,14 @@ export interface components {
             factor: number;
             /** Format: double */
             currentA: number;
+            source: string;
         };
         /** @enum {unknown} */
         LimitSense: "at-most" | "at-least";
         LineCurrentDocument: {
             scenario: string;
             unsettled: null | string;
+            provenance: string;
             /** Format: double */
             fundamentalA: number;
             /** Format: double */
@@ -998,7 +1018,7 @@ export interface components {
             /** Format: double */
             truePowerFactor: number;
             /** Format: double */
-            linkVoltageV: number;
+            linkVoltageV: null | number;
             power: components["schemas"]["PowerParts"];
             phases: components["schemas"]["PhaseCurrent"][];
             waveform: components["schemas"]["WavePoint"][];
@@ -1021,6 +1041,11 @@ export interface components {
             plantChecks: components["schemas"]["CheckDocument"][];
             drivePoints: components["schemas"]["DrivePointSheet"][];
             notes: string[];
+        };
+        LinkYear: {
+            id?: string;
+            /** Format: double */
+            kwh?: number;
         };
         Load: components["schemas"]["LoadUnspecifiedLoad"] | components["schemas"]["LoadFanLoad"] | components["schemas"]["LoadPumpLoad"] | components["schemas"]["LoadConstantTorqueLoad"] | components["schemas"]["LoadHighInertiaLoad"] | components["schemas"]["LoadConveyorLoad"] | components["schemas"]["LoadRollerGroupLoad"] | components["schemas"]["LoadDosingPumpLoad"] | components["schemas"]["LoadWinderLoad"] | components["schemas"]["LoadHoistLoad"] | components["schemas"]["LoadServoAxisLoad"] | components["schemas"]["LoadProfileLoad"];
         LoadConstantTorqueLoad: {
@@ -1176,6 +1201,13 @@ export interface components {
              */
             fieldPu: number;
         };
+        LossYear: {
+            links: components["schemas"]["LinkYear"][];
+            /** Format: double */
+            standbyKwh: number;
+            /** Format: double */
+            otherHours: number;
+        };
         MotorCable: {
             lengthM: components["schemas"]["Given"];
             crossSectionMm2: components["schemas"]["Given"];
@@ -1301,16 +1333,71 @@ export interface components {
             voltageLimitPct: number;
         };
         /** @enum {unknown} */
+        OutputFilter: "none" | "dv-dt" | "sine";
+        OutputFilterItem: {
+            kind: components["schemas"]["OutputFilter"];
+            name: string;
+            /** Format: double */
+            dropPct: number;
+            /** Format: double */
+            lossPct: number;
+            /** Format: double */
+            leastSwitchingKhz: number;
+            /** Format: double */
+            largestSwitchingKhz: number;
+            /** Format: double */
+            riseTimeUs: number;
+            /** Format: double */
+            pricePct: number;
+            sinusoidal: boolean;
+        };
+        OverloadDocument: {
+            /** Format: double */
+            continuousA: number;
+            /** Format: double */
+            peakA: number;
+            /** Format: double */
+            largestPct: number;
+            recovers: boolean;
+            trace: components["schemas"]["StoreMoment"][];
+        };
+        /** @enum {unknown} */
         OverloadDuty: "light" | "heavy";
-        OverloadRating: {
+        OwnConverter: {
+            id: string;
+            name: string;
+            catalogue: string;
+            version: string;
+            kind: components["schemas"]["ConverterKind"];
             /** Format: double */
-            currentPu: number;
+            ratedKw: number;
             /** Format: double */
-            timeS: number;
+            ratedVoltageV: number;
             /** Format: double */
-            cycleS: number;
-            /** Format: double */
-            peakPu: number;
+            lightCurrentA: number;
+            heavyCurrentA: components["schemas"]["Given"];
+            chokePct: components["schemas"]["Given"];
+            lightOverloadPct: components["schemas"]["Given"];
+            heavyOverloadPct: components["schemas"]["Given"];
+            lossF0I25W: components["schemas"]["Given"];
+            lossF0I50W: components["schemas"]["Given"];
+            lossF0I100W: components["schemas"]["Given"];
+            lossF50I25W: components["schemas"]["Given"];
+            lossF50I50W: components["schemas"]["Given"];
+            lossF50I100W: components["schemas"]["Given"];
+            lossF90I50W: components["schemas"]["Given"];
+            lossF90I100W: components["schemas"]["Given"];
+            standbyW: components["schemas"]["Given"];
+            capacitanceUf: components["schemas"]["Given"];
+            leastBrakeOhm: components["schemas"]["Given"];
+            shortCircuitKa: components["schemas"]["Given"];
+            singlePhaseFeedPu: components["schemas"]["Given"];
+            widthMm: components["schemas"]["Given"];
+            heightMm: components["schemas"]["Given"];
+            depthMm: components["schemas"]["Given"];
+            massKg: components["schemas"]["Given"];
+            airflowM3PerH: components["schemas"]["Given"];
+            priceIndex: components["schemas"]["Given"];
         };
         OwnMotor: {
             id: string;
@@ -1390,6 +1477,23 @@ export interface components {
             /** Format: double */
             thdiPct: number;
         };
+        PlantAlternativesDocument: {
+            referenceWay: string;
+            /** Format: int32 */
+            drivePoints: number;
+            rows: components["schemas"]["PlantWayDocument"][];
+            sensitivity: components["schemas"]["PlantSensitivityDocument"][];
+        };
+        PlantSensitivityDocument: {
+            /** Format: double */
+            hoursPu: number;
+            /** Format: double */
+            pricePu: number;
+            bestWay: string;
+            bestName: string;
+            /** Format: double */
+            lifetimeCost: number;
+        };
         PlantSpecification: {
             name: string;
             site: components["schemas"]["Site"];
@@ -1400,7 +1504,30 @@ export interface components {
             scenarios: components["schemas"]["Scenario"][];
             lineups: components["schemas"]["Lineup"][];
             motors: components["schemas"]["OwnMotor"][];
+            converters: components["schemas"]["OwnConverter"][];
             overrides: components["schemas"]["DefaultOverride"][];
+        };
+        PlantWayDocument: {
+            way: string;
+            name: string;
+            /** Format: int32 */
+            applied: number;
+            /** Format: double */
+            energyKwh: number;
+            /** Format: double */
+            demandKw: number;
+            /** Format: double */
+            costPerYear: number;
+            /** Format: double */
+            equipmentCost: number;
+            /** Format: double */
+            lifetimeCost: number;
+            /** Format: double */
+            co2Kg: number;
+            /** Format: double */
+            reactiveKvarh: number;
+            returned: components["schemas"]["ReturnedEnergy"];
+            against: null | components["schemas"]["Comparison"];
         };
         PowerParts: {
             /** Format: double */
@@ -1467,6 +1594,12 @@ export interface components {
             value: string;
             unit: string;
             origin: string;
+        };
+        ReturnedEnergy: {
+            /** Format: double */
+            burntKwh?: number;
+            /** Format: double */
+            toLineKwh?: number;
         };
         Scenario: {
             id: string;
@@ -1595,6 +1728,23 @@ export interface components {
             /** Format: double */
             settledAtS?: number;
         };
+        SoftStopDocument: {
+            /** Format: double */
+            rampS: number;
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            peakLineA: number;
+            trace: components["schemas"]["SoftStopTrace"][];
+        };
+        SoftStopTrace: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            currentA: number;
+        };
         Source: {
             busId: string;
             /** Format: double */
@@ -1714,6 +1864,57 @@ export interface components {
             basedOn: number;
             who: string;
         };
+        StopTrace: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            brakingNm: number;
+            /** Format: double */
+            linkV: number;
+            /** Format: double */
+            returnedKw: number;
+        };
+        StopWay: {
+            id: string;
+            name: string;
+            isChosen: boolean;
+            impossible: string;
+            end: string;
+            /** Format: double */
+            timeS: null | number;
+            /** Format: double */
+            highestLinkV: number;
+            /** Format: double */
+            peakReturnedKw: number;
+            /** Format: double */
+            returnedKj: number;
+            /** Format: double */
+            burntKj: number;
+            /** Format: double */
+            toLineKj: number;
+            /** Format: double */
+            rotorHeatPct: number;
+            trace: components["schemas"]["StopTrace"][];
+        };
+        StoppingDocument: {
+            missing: string[];
+            /** Format: double */
+            wantedS: null | number;
+            /** Format: double */
+            tripV: null | number;
+            ways: components["schemas"]["StopWay"][];
+            softStop: null | components["schemas"]["SoftStopDocument"];
+        };
+        StoreMoment: {
+            /** Format: double */
+            timeS?: number;
+            /** Format: double */
+            currentA?: number;
+            /** Format: double */
+            filledPct?: number;
+        };
         /** Format: binary */
         Stream: string;
         SupplyDocument: {
@@ -1726,15 +1927,14 @@ export interface components {
             /** Format: double */
             shortCircuitRatio: null | number;
         };
+        /**
+         * @default three-phase
+         * @enum {unknown}
+         */
+        SupplyFeed: "three-phase" | "two-phases";
         SwitchState: {
             elementId: string;
             closed: boolean;
-        };
-        SwitchingFactor: {
-            /** Format: double */
-            khz: number;
-            /** Format: double */
-            factorPu: number;
         };
         SystemAtFlow: {
             /** Format: double */
@@ -1765,6 +1965,16 @@ export interface components {
             years: number;
             /** Format: double */
             discountRatePct: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            reactivePerKvarh: number;
+            /**
+             * Format: double
+             * @default 0.95
+             */
+            freePowerFactor: number;
             /** Format: double */
             annuityFactor?: number;
         };
@@ -1881,6 +2091,20 @@ export interface components {
             /** Format: int32 */
             needsData: number;
         };
+        VoltageDocument: {
+            /** Format: double */
+            supplyV: number;
+            /** Format: double */
+            frontV: number;
+            /** Format: double */
+            filterV: number;
+            /** Format: double */
+            cableV: number;
+            /** Format: double */
+            atMotorV: number;
+            /** Format: double */
+            linkedV: number;
+        };
         WaveOrder: {
             /** Format: int32 */
             order: number;
@@ -1932,6 +2156,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueDocument"];
+                };
+            };
+        };
+    };
+    getAlternatives: {
+        parameters: {
+            query?: {
+                lineupId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlantAlternativesDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
         };
@@ -2543,6 +2800,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StartingDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getStopping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoppingDocument"];
                 };
             };
             /** @description Not Found */

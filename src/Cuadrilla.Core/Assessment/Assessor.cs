@@ -93,11 +93,12 @@ public sealed class Assessor
     private static DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults) =>
         new(
             point, plant.Site, plant.Tariff, busVoltageV, plant.Source.FrequencyHz, defaults,
-            point.Motor is Motors.MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null);
+            point.Motor is Motors.MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
+            point.Converter is Converters.ConverterChoice.FromCatalogue converter ? plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId) : null);
 
     private static DrivePointSummary Summary(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
     {
-        var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Front as RectifierResult.SteadyState;
+        var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Front as RectifierResult.LineDraw;
         var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
         var shaft = study.Model.Load?.At(1);

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Plant;
 
 namespace Cuadrilla.Core.Assessment;
@@ -7,7 +8,7 @@ namespace Cuadrilla.Core.Assessment;
 public sealed class ConverterAtSite
 {
     /// <summary>Brings a rating to a site.</summary>
-    public ConverterAtSite(ConverterItem item, OverloadDuty duty, double switchingKhz, Site site)
+    public ConverterAtSite(ConverterItem item, OverloadDuty duty, double switchingKhz, Site site, SupplyFeed feed = SupplyFeed.ThreePhase)
     {
         ArgumentNullException.ThrowIfNull(item);
         ArgumentNullException.ThrowIfNull(site);
@@ -18,7 +19,9 @@ public sealed class ConverterAtSite
         AltitudePu = item.Derating.AltitudePu(site.AltitudeM);
         SwitchingPu = item.Derating.SwitchingPu(switchingKhz);
         RatedCurrentA = item.RatedCurrentA(duty);
-        SiteCurrentA = RatedCurrentA * AmbientPu * AltitudePu * SwitchingPu;
+        FeedPu = feed == SupplyFeed.TwoPhases && item.FrontEnd is not FrontEnd.SinglePhase ? item.Derating.SinglePhaseFeedPu : 1;
+        Feed = item.FrontEnd is FrontEnd.SinglePhase ? SupplyFeed.ThreePhase : feed;
+        SiteCurrentA = RatedCurrentA * AmbientPu * AltitudePu * SwitchingPu * FeedPu;
     }
 
     /// <summary>Catalogue item.</summary>
@@ -39,6 +42,12 @@ public sealed class ConverterAtSite
     /// <summary>Factor for the switching frequency.</summary>
     public double SwitchingPu { get; }
 
+    /// <summary>Factor for being fed by two conductors only.</summary>
+    public double FeedPu { get; }
+
+    /// <summary>How it is connected; a single-phase input is what it is.</summary>
+    public SupplyFeed Feed { get; }
+
     /// <summary>Rated continuous current of the duty, A.</summary>
     public double RatedCurrentA { get; }
 
@@ -48,7 +57,7 @@ public sealed class ConverterAtSite
     /// <summary>Overload rating of the duty.</summary>
     public OverloadRating Overload => Item.Overload(Duty);
 
-    /// <summary>Loss at an output frequency and current, W, choke not included.</summary>
+    /// <summary>Loss of inverter and diode bridge at an output frequency and current, W; what lies ahead of the link not included.</summary>
     public double LossW(double frequencyPu, double outputCurrentA) =>
         Item.Losses.At(frequencyPu, outputCurrentA / Item.LightCurrentA, Item.StandbyW);
 }

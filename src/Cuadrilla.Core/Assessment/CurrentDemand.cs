@@ -1,26 +1,30 @@
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment;
 
 /// <summary>Motor currents that a converter has to give: steady or over the cycle, and above its continuous current.</summary>
-internal static class CurrentDemand
+public static class CurrentDemand
 {
     private const int Samples = 50;
+    private const double SteadyAfterS = 600;
 
     /// <summary>The current to be given for ever, A: of the worst steady point, or the rms over the cycle.</summary>
-    public static (double CurrentA, double SpeedRpm, string Where) Continuous(DrivePointModel model)
+    public static (double CurrentA, double SpeedRpm, string Where) Continuous(DrivePointModel model, MotorLossModel? other = null)
     {
         var load = model.Load!;
+        var motor = other ?? model.Motor!;
         if (load.Cycle is { } cycle)
         {
-            var squares = Stretches(model, cycle).Sum(s => s.CurrentA * s.CurrentA * s.DurationS);
+            var squares = Stretches(model, motor, cycle).Sum(s => s.CurrentA * s.CurrentA * s.DurationS);
             return (Math.Sqrt(squares / cycle.DurationS), load.RatedSpeedRpm, "rms over the cycle");
         }
 
         (double CurrentA, double SpeedRpm, string Where) worst = default;
         foreach (var point in model.SteadyPoints())
         {
-            var current = model.Motor!.At(point.SpeedRpm, point.TorqueNm, model.Feed).CurrentA;
+            var current = motor.At(point.SpeedRpm, point.TorqueNm, model.Feed).CurrentA;
             if (current > worst.CurrentA)
             {
                 worst = (current, point.SpeedRpm, $"load at {Text.N(100 * point.LevelPu, 3)} % {load.LevelName}");
@@ -30,30 +34,18 @@ internal static class CurrentDemand
         return worst;
     }
 
-    /// <summary>Largest current, the longest time in a row above a continuous current, and the rms over all time above it.</summary>
-    public static (double PeakA, double TimeAboveS, double RmsAboveA) Above(DrivePointModel model, double continuousA)
+    /// <summary>The current in time: over the cycle, or along the start ramp and steady after it.</summary>
+    public static IReadOnlyList<CurrentForTime> InTime(DrivePointModel model, MotorLossModel? other = null)
     {
-        double peak = 0, above = 0, longest = 0, squares = 0, time = 0;
-        foreach (var (current, duration) in Ramp(model))
-        {
-            peak = Math.Max(peak, current);
-            above = current > continuousA ? above + duration : 0;
-            longest = Math.Max(longest, above);
-            if (current > continuousA)
-            {
-                squares += current * current * duration;
-                time += duration;
-            }
-        }
-
-        return (peak, longest, time > 0 ? Math.Sqrt(squares / time) : 0);
+        var ramp = Ramp(model, other ?? model.Motor!).Select(r => new CurrentForTime(r.DurationS, r.CurrentA));
+        return model.Load!.Cycle is not null ? [.. ramp] : [.. ramp, new CurrentForTime(SteadyAfterS, Continuous(model, other).CurrentA)];
     }
 
-    private static IEnumerable<(double CurrentA, double DurationS)> Ramp(DrivePointModel model)
+    private static IEnumerable<(double CurrentA, double DurationS)> Ramp(DrivePointModel model, MotorLossModel motor)
     {
         if (model.Load!.Cycle is { } cycle)
         {
-            return Stretches(model, cycle);
+            return Stretches(model, motor, cycle);
         }
 
         var demand = StartDemand.Of(model);
@@ -61,17 +53,17 @@ internal static class CurrentDemand
         {
             var speed = demand.EndSpeedRpm * (i + 0.5) / Samples;
             var torque = Math.Abs(model.Load.TorqueAtSpeedNm(speed)) + demand.AccelerationTorqueNm;
-            return (model.Motor!.At(speed, torque, model.Feed).CurrentA, demand.TimeS / Samples);
+            return (motor.At(speed, torque, model.Feed).CurrentA, demand.TimeS / Samples);
         });
-        return ramp.Append((model.Motor!.At(demand.EndSpeedRpm, demand.LoadTorqueNm + demand.AccelerationTorqueNm, model.Feed).CurrentA, 0));
+        return ramp.Append((motor.At(demand.EndSpeedRpm, demand.LoadTorqueNm + demand.AccelerationTorqueNm, model.Feed).CurrentA, 0));
     }
 
     // While the brake holds the motor is switched off.
-    private static IEnumerable<(double CurrentA, double DurationS)> Stretches(DrivePointModel model, LoadCycle cycle) =>
+    private static IEnumerable<(double CurrentA, double DurationS)> Stretches(DrivePointModel model, MotorLossModel motor, LoadCycle cycle) =>
         cycle.Stretches.Select(s =>
         {
-            var torque = LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2);
+            var torque = LoadCycle.TorqueNm(s, motor.Plate.InertiaKgM2);
             var rests = torque == 0 && s.MeanRpm == 0;
-            return (rests ? 0 : model.Motor.At(Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1), model.Feed).CurrentA, s.DurationS);
+            return (rests ? 0 : motor.At(Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1), model.Feed).CurrentA, s.DurationS);
         });
 }

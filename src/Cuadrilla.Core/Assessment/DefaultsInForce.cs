@@ -33,6 +33,11 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="DipFrequentPct">Largest dip at the PCC for starts more often than hourly, %.</param>
 /// <param name="DipRarePct">Largest dip at the PCC for rarer starts, %.</param>
 /// <param name="LockedRotorPowerFactor">Power factor of a locked rotor where none is stated.</param>
+/// <param name="LinkHoldPct">Link voltage that a controller keeps by braking less, % of the highest permitted.</param>
+/// <param name="SaturationExponent">Power with which the magnetising current rises above rated flux.</param>
+/// <param name="LostVoltsPct">Voltage that may be missing at the motor's terminals, %.</param>
+/// <param name="ResistorPricePointsPerKw">Price of brake resistor and chopper, index points for each continuous kW.</param>
+/// <param name="LeastSystemClass">Least efficiency class of motor and converter together (IES).</param>
 public sealed record DefaultsInForce(
     double TightMarginPct,
     double MotorRatedRiseK,
@@ -62,7 +67,12 @@ public sealed record DefaultsInForce(
     double DipAtMotorPct,
     double DipFrequentPct,
     double DipRarePct,
-    double LockedRotorPowerFactor)
+    double LockedRotorPowerFactor,
+    double LinkHoldPct,
+    double SaturationExponent,
+    double LostVoltsPct,
+    double LeastSystemClass,
+    double ResistorPricePointsPerKw)
 {
     /// <summary>Constants of cables.</summary>
     public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM);
@@ -103,6 +113,11 @@ public sealed record DefaultsInForce(
             Of("dip-motor-bus-pct"),
             Of("dip-pcc-frequent-pct"),
             Of("dip-pcc-rare-pct"),
-            Of("locked-rotor-pf"));
+            Of("locked-rotor-pf"),
+            Of("link-hold-pct"),
+            Of("saturation-exponent"),
+            Of("lost-volts-pct"),
+            Of("least-ies"),
+            Of("resistor-price-points-per-kw"));
     }
 }

@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Assessment;
 
 /// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
 public sealed record DrivePointInput(
-    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null);
+    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null, OwnConverter? OwnConverter = null);
 
 /// <summary>
 /// A drive point resolved against the catalogue: the models of its load, motor, cables and converter, as far as they are
@@ -26,26 +26,27 @@ public sealed class DrivePointModel
         Load = LoadModels.Build(point.Load, out var missing);
         LoadMissing = missing;
 
+        Cable = CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
+        if (point.Converter is ConverterChoice.FromCatalogue converter && ItemOf(converter.ItemId, input, data) is { } converterItem)
+        {
+            Converter = new ConverterAtSite(converterItem, converter.Duty, converter.SwitchingKhz, input.Site, converter.Feed);
+            Filter = data.OutputFilters.FirstOrDefault(f => f.Kind == converter.Filter);
+        }
+
+        Starter = StarterAtSite.Of(point.Converter, data);
         if (point.Motor is MotorChoice.FromCatalogue motor)
         {
             MotorChoice = motor;
             var item = input.Own?.Id == motor.ItemId ? input.Own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0)) : data.Motors.GetValueOrDefault(motor.ItemId);
             if (item is not null)
             {
-                Connected = ConnectedMotor.Of(item.Plate, motor.Connection, input.BusVoltageV);
+                (Connected, Voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
                 Motor = new MotorLossModel(Connected.Plate, Connected.BaseFrequencyPu);
                 MotorItem = item;
                 Budget = BudgetFor(input, motor);
             }
         }
 
-        if (point.Converter is ConverterChoice.FromCatalogue converter && data.Converters.TryGetValue(converter.ItemId, out var converterItem))
-        {
-            Converter = new ConverterAtSite(converterItem, converter.Duty, converter.SwitchingKhz, input.Site);
-        }
-
-        Starter = StarterAtSite.Of(point.Converter, data);
-        Cable = CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
         Feeder = point.Feeder switch
         {
             Lineups.Feeder.OnBusbar => Complex.Zero,
@@ -87,11 +88,17 @@ public sealed class DrivePointModel
     /// <summary>Converter at this site, or null.</summary>
     public ConverterAtSite? Converter { get; }
 
+    /// <summary>Filter at the converter's output, or null.</summary>
+    public OutputFilterItem? Filter { get; }
+
+    /// <summary>The way of the voltage to the motor, or null without motor.</summary>
+    public OutputVoltage? Voltage { get; }
+
     /// <summary>Starter of a motor that runs on the line, or null.</summary>
     public StarterAtSite? Starter { get; }
 
     /// <summary>How the motor is fed when it runs.</summary>
-    public MotorFeed Feed => Starter is null ? MotorFeed.Converter : MotorFeed.Line;
+    public MotorFeed Feed => Starter is null && Filter is not { Sinusoidal: true } ? MotorFeed.Converter : MotorFeed.Line;
 
     /// <summary>Motor cable, ohm per phase, or null while entries are missing.</summary>
     public Complex? Cable { get; }
@@ -144,9 +151,12 @@ public sealed class DrivePointModel
             yield return "a motor that starts on the line";
         }
 
-        if (withConverter && Motor?.Plate.Technology == MotorTechnology.DcSeparatelyExcited)
+        if (withConverter && Motor is not null && Converter is not null)
         {
-            yield return "a converter for a DC motor, which the catalogue does not hold yet";
+            if (Mismatch(Motor.Plate, Converter.Item) is { Length: > 0 } mismatch)
+            {
+                yield return mismatch;
+            }
         }
 
         if (withConverter && Cable is null)
@@ -174,7 +184,7 @@ public sealed class DrivePointModel
         if (Starter is not null && Load is not null && Motor is not null && Cable is not null && Feeder is not null)
         {
             var onLine = LineShaft.Of(this, levelPu);
-            return OperatingPoint.OnLine(onLine with { TorqueNm = onLine.TorqueNm * loadPu }, Motor, Starter, Cable.Value, Feeder.Value);
+            return OnLine(onLine with { TorqueNm = onLine.TorqueNm * loadPu }, Starter.RunningLossW);
         }
 
         if (Load is null || Motor is null || Converter is null || Cable is null || Feeder is null)
@@ -183,8 +193,42 @@ public sealed class DrivePointModel
         }
 
         var shaft = Load.At(levelPu);
-        return OperatingPoint.Of(shaft with { TorqueNm = shaft.TorqueNm * loadPu }, Motor, Converter, Cable.Value, Feeder.Value);
+        return PointOf(shaft with { TorqueNm = shaft.TorqueNm * loadPu });
     }
+
+    /// <summary>The chain behind the chosen converter and filter, or another motor or converter in their place.</summary>
+    internal OperatingPoint PointOf(ShaftPoint shaft, MotorLossModel? motor = null, ConverterAtSite? converter = null) =>
+        OperatingPoint.Of(shaft, motor ?? Motor!, converter ?? Converter!, Filter, Cable!.Value, Feeder!.Value);
+
+    /// <summary>The chain of the motor on the line.</summary>
+    internal OperatingPoint OnLine(ShaftPoint shaft, double bypassW, MotorLossModel? motor = null) =>
+        OperatingPoint.OnLine(shaft, motor ?? Motor!, bypassW, Cable!.Value, Feeder!.Value);
+
+    /// <summary>A plate linked and fed at this place by a converter and filter, and the way of the voltage to it.</summary>
+    internal (ConnectedMotor Connected, OutputVoltage Voltage) Linked(MotorPlate plate, MotorConnection connection, ConverterItem? converter, OutputFilterItem? filter)
+    {
+        var supply = OutputVoltage.SupplyOf(converter, Input.BusVoltageV);
+        var asLinked = ConnectedMotor.Of(plate, connection, supply, supply);
+        var voltage = OutputVoltage.Of(asLinked.Plate, converter, filter, Cable, Input.BusVoltageV);
+        return (ConnectedMotor.Of(plate, connection, supply, Math.Max(voltage.AtMotorV, 0.05 * supply)), voltage);
+    }
+
+    /// <summary>Why a converter can't feed a motor; empty when it can.</summary>
+    internal static string Mismatch(MotorPlate plate, ConverterItem item)
+    {
+        var isDcMotor = plate.Technology == MotorTechnology.DcSeparatelyExcited;
+        return (isDcMotor, item.FrontEnd) switch
+        {
+            (true, not Converters.FrontEnds.FrontEnd.Thyristor) => "a thyristor converter for the DC motor",
+            (false, Converters.FrontEnds.FrontEnd.Thyristor) => "a motor that a thyristor converter can feed (DC)",
+            (_, Converters.FrontEnds.FrontEnd.DcLink) => "a common DC bus for the inverter module",
+            _ => string.Empty,
+        };
+    }
+
+    private static ConverterItem? ItemOf(string id, DrivePointInput input, EngineeringData data) => input.OwnConverter?.Id == id
+        ? input.OwnConverter.Item(data.Converters.Values.Where(c => c.OwnName.Length == 0))
+        : data.Converters.GetValueOrDefault(id);
 
     private static Complex? CableOf(Given lengthM, Given crossSectionMm2, int runs, ConductorMaterial material, DefaultsInForce defaults) =>
         lengthM.IsKnown && crossSectionMm2.IsKnown

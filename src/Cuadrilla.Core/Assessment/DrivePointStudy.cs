@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Assessment.Alternatives;
 using Cuadrilla.Core.Assessment.Checks;
 
 namespace Cuadrilla.Core.Assessment;
@@ -17,6 +18,6 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
         ArgumentNullException.ThrowIfNull(model);
         IReadOnlyList<EnergyAlternative> alternatives = EnergyAlternatives.Missing(model).Any() ? [] : EnergyAlternatives.Of(model);
         return new DrivePointStudy(
-            model, [.. MotorChecks.Of(model), .. MotorRuleChecks.Of(model), .. ConverterChecks.Of(model), .. BrakingChecks.Of(model), EnergyCheck.Of(model, alternatives)], alternatives);
+            model, [.. MotorChecks.Of(model), .. MotorRuleChecks.Of(model), .. ConverterChecks.Of(model), .. BrakingChecks.Of(model), EnergyCheck.Of(model, alternatives), SystemClassCheck.Of(model)], alternatives);
     }
 }

@@ -2,6 +2,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment;
 
@@ -16,6 +17,9 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="SwitchingNoise">Rise of the sound level in dB(A) over switching frequency in kHz, ascending.</param>
 /// <param name="SoftStarters">Soft starters by key.</param>
 /// <param name="StartPresets">Usual settings by kind of machine.</param>
+/// <param name="SupplyModules">Supply modules of common DC buses by key.</param>
+/// <param name="OutputFilters">Filters between converter and motor.</param>
+/// <param name="ReferenceModules">Loss in W of the reference drive module over motor power in kW, ascending.</param>
 public sealed record EngineeringData(
     string Version,
     IReadOnlyDictionary<string, MotorItem> Motors,
@@ -26,24 +30,33 @@ public sealed record EngineeringData(
     IReadOnlyList<CurvePoint> UnbalanceDerating,
     IReadOnlyList<CurvePoint> SwitchingNoise,
     IReadOnlyDictionary<string, SoftStarterItem> SoftStarters,
-    IReadOnlyList<StartPreset> StartPresets)
+    IReadOnlyList<StartPreset> StartPresets,
+    IReadOnlyDictionary<string, SupplyModuleItem> SupplyModules,
+    IReadOnlyList<OutputFilterItem> OutputFilters,
+    IReadOnlyList<CurvePoint> ReferenceModules)
 {
-    /// <summary>The same with a project's own motors beside the catalogue's.</summary>
-    public EngineeringData With(IReadOnlyList<OwnMotor> own)
+    /// <summary>The same with a project's own motors and converters beside the catalogue's.</summary>
+    public EngineeringData With(PlantSpecification plant)
     {
-        ArgumentNullException.ThrowIfNull(own);
-        if (own.Count == 0)
+        ArgumentNullException.ThrowIfNull(plant);
+        if (plant.Motors.Count == 0 && plant.Converters.Count == 0)
         {
             return this;
         }
 
         var motors = new Dictionary<string, MotorItem>(Motors, StringComparer.Ordinal);
-        foreach (var motor in own)
+        foreach (var motor in plant.Motors)
         {
             motors[motor.Id] = motor.Item(Motors.Values);
         }
 
-        return this with { Motors = motors };
+        var converters = new Dictionary<string, ConverterItem>(Converters, StringComparer.Ordinal);
+        foreach (var converter in plant.Converters)
+        {
+            converters[converter.Id] = converter.Item(Converters.Values);
+        }
+
+        return this with { Motors = motors, Converters = converters };
     }
 }
 

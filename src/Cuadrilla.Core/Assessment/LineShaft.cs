@@ -14,7 +14,7 @@ internal static class LineShaft
         var load = model.Load!;
         if (load is FluidMachineModel fluid)
         {
-            return (EnergyAlternatives.PresentShaft(fluid, model.Data.InletVanes, levelPu) ?? fluid.Throttled(levelPu)).Shaft;
+            return (Alternatives.PresentWay.Shaft(fluid, model.Data.InletVanes, levelPu) ?? fluid.Throttled(levelPu)).Shaft;
         }
 
         var shaft = load.At(1);

@@ -1,4 +1,5 @@
 using System.Numerics;
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 
@@ -10,30 +11,41 @@ namespace Cuadrilla.Core.Assessment;
 /// </summary>
 /// <param name="Shaft">What the machine asks for.</param>
 /// <param name="Motor">The motor.</param>
-/// <param name="CableLossW">Motor cable, 3·R·I².</param>
-/// <param name="ConverterLossW">Converter, from its eight points.</param>
-/// <param name="ChokeLossW">DC choke.</param>
+/// <param name="CableLossW">Motor cable, R·I² of each conductor.</param>
+/// <param name="FilterLossW">Filter at the converter's output.</param>
+/// <param name="ConverterLossW">Converter, from its eight points; of a bypassed one its auxiliaries.</param>
+/// <param name="FrontLossW">What lies ahead of the link: choke, reactor, transformer, line filter, active bridge.</param>
 /// <param name="FeederLossW">Feeder from the busbar.</param>
 /// <param name="StandbyW">What the converter takes when energised but stopped.</param>
+/// <param name="ReturnsToLine">True when power passes the front end both ways.</param>
 public readonly record struct OperatingPoint(
-    ShaftPoint Shaft, MotorPoint Motor, double CableLossW, double ConverterLossW, double ChokeLossW, double FeederLossW, double StandbyW)
+    ShaftPoint Shaft,
+    MotorPoint Motor,
+    double CableLossW,
+    double FilterLossW,
+    double ConverterLossW,
+    double FrontLossW,
+    double FeederLossW,
+    double StandbyW,
+    bool ReturnsToLine = false)
 {
     /// <summary>Power the converter takes from its link, W; negative when the load drives it.</summary>
-    public double LinkW => Motor.InputW + CableLossW + ConverterLossW;
+    public double LinkW => Motor.InputW + CableLossW + FilterLossW + ConverterLossW;
 
     /// <summary>
-    /// Power a diode front end takes, W: what comes back can't pass it and is burnt, so never less than stand-by.
+    /// Power that passes the front end, W. What comes back can't pass diodes and is burnt, so it is never less than stand-by
+    /// with them; negative where it returns to the line.
     /// </summary>
-    public double DcLoadW => Math.Max(LinkW, StandbyW);
+    public double DcLoadW => ReturnsToLine ? LinkW : Math.Max(LinkW, StandbyW);
 
-    /// <summary>True when the front end conducts; a drive that brakes draws next to nothing from the line.</summary>
-    public bool DrawsFromLine => LinkW > StandbyW;
+    /// <summary>True when the front end conducts; a drive that brakes on diodes draws next to nothing from the line.</summary>
+    public bool DrawsFromLine => ReturnsToLine || LinkW > StandbyW;
 
-    /// <summary>Power that comes back to the link and must go somewhere, W.</summary>
-    public double RegeneratedW => Math.Max(0, -LinkW);
+    /// <summary>Power that comes back to the link and can't return to the line, W.</summary>
+    public double RegeneratedW => ReturnsToLine ? 0 : Math.Max(0, -LinkW);
 
-    /// <summary>Power at the busbar, W.</summary>
-    public double LineW => DcLoadW + ChokeLossW + FeederLossW;
+    /// <summary>Power at the busbar, W; negative when it returns.</summary>
+    public double LineW => DcLoadW + FrontLossW + FeederLossW;
 
     /// <summary>Efficiency from busbar to shaft.</summary>
     public double Efficiency => Shaft.PowerW / LineW;
@@ -42,30 +54,36 @@ public readonly record struct OperatingPoint(
     /// The chain of a motor on the line: feeder, starter with closed bypass, cable, motor. What it takes does not go through a
     /// rectifier.
     /// </summary>
-    public static OperatingPoint OnLine(ShaftPoint shaft, MotorLossModel motor, StarterAtSite starter, Complex cable, Complex feeder)
+    public static OperatingPoint OnLine(ShaftPoint shaft, MotorLossModel motor, double bypassW, Complex cable, Complex feeder)
     {
         ArgumentNullException.ThrowIfNull(motor);
-        ArgumentNullException.ThrowIfNull(starter);
         var point = motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line);
         var square = point.CurrentA * point.CurrentA;
-        return new OperatingPoint(shaft, point, 3 * cable.Real * square, starter.RunningLossW, 0, 3 * feeder.Real * square, 0);
+        return new OperatingPoint(shaft, point, 3 * cable.Real * square, 0, bypassW, 0, 3 * feeder.Real * square, 0);
     }
 
     /// <summary>
-    /// Builds the chain. Choke and feeder carry block current here, I_dc = P_dc/U_d0 times the item's form factor, and √(2/3)
+    /// Builds the chain. Front end and feeder carry block current here, see <see cref="ConverterItem.FrontLossW"/>, and √(2/3)
     /// of it in the line; where the front end is solved, its own currents replace this.
     /// </summary>
-    public static OperatingPoint Of(ShaftPoint shaft, MotorLossModel motor, ConverterAtSite converter, Complex cable, Complex feeder)
+    public static OperatingPoint Of(
+        ShaftPoint shaft, MotorLossModel motor, ConverterAtSite converter, OutputFilterItem? filter, Complex cable, Complex feeder)
     {
         ArgumentNullException.ThrowIfNull(motor);
         ArgumentNullException.ThrowIfNull(converter);
-        var motorPoint = motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
-        var cableLoss = 3 * cable.Real * motorPoint.CurrentA * motorPoint.CurrentA;
+        var item = converter.Item;
+        var isDc = motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited;
+        var motorPoint = motor.At(shaft.SpeedRpm, shaft.TorqueNm, filter is { Sinusoidal: true } ? MotorFeed.Line : MotorFeed.Converter);
+        var ratio = motorPoint.CurrentA / motor.Plate.RatedCurrentA;
+        var filterLoss = filter is null ? 0 : filter.LossPct / 100 * motor.Plate.RatedPowerW * ratio * ratio;
+        var cableLoss = (isDc ? 2 : 3) * cable.Real * motorPoint.CurrentA * motorPoint.CurrentA;
         var converterLoss = converter.LossW(motorPoint.FrequencyHz / motor.Plate.RatedFrequencyHz, motorPoint.CurrentA);
-        var dcLoad = Math.Max(motorPoint.InputW + cableLoss + converterLoss, converter.Item.StandbyW);
-        var dcRms = dcLoad / converter.Item.NoLoadLinkVoltageV * converter.Item.DcFormFactor;
-        var choke = converter.Item.ChokePct > 0 ? converter.Item.DcChokeResistanceOhm * dcRms * dcRms : 0;
+        var returns = item.FrontEnd.ReturnsToLine;
+        var link = motorPoint.InputW + cableLoss + filterLoss + converterLoss;
+        var through = returns ? link : Math.Max(link, item.StandbyW);
+        var dcRms = through / item.NoLoadLinkVoltageV;
         var feederLoss = 3 * feeder.Real * dcRms * dcRms * 2 / 3;
-        return new OperatingPoint(shaft, motorPoint, cableLoss, converterLoss, choke, feederLoss, converter.Item.StandbyW);
+        return new OperatingPoint(
+            shaft, motorPoint, cableLoss, filterLoss, converterLoss, item.FrontLossW(through), feederLoss, item.StandbyW, returns);
     }
 }

@@ -39,11 +39,12 @@ public sealed record ScenarioResult(
 /// <param name="DrivePointId">Which one.</param>
 /// <param name="Point">Its operating point.</param>
 /// <param name="Front">Its front end.</param>
-/// <param name="FrontInput">The circuit that was solved.</param>
+/// <param name="Circuit">The circuit that was solved; null for closed forms and catalogue data.</param>
+/// <param name="EmfV">Line-to-line voltage it was solved at, V.</param>
 /// <param name="BusId">Bus that it hangs from.</param>
 /// <param name="EmfAngleRad">Angle of the voltage it was solved at, against the source, vector groups taken back.</param>
 public sealed record DriveInScenario(
-    string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput FrontInput, string BusId, double EmfAngleRad);
+    string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput? Circuit, double EmfV, string BusId, double EmfAngleRad);
 
 /// <summary>A transformer in a scenario, at the voltage of its fed side.</summary>
 /// <param name="TransformerId">Which one.</param>

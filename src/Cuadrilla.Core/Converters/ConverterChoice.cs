@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Converters.Stopping;
 
 namespace Cuadrilla.Core.Converters;
 
@@ -17,8 +18,11 @@ public abstract record ConverterChoice
     /// <param name="Duty">Overload duty it is rated for.</param>
     /// <param name="SwitchingKhz">Switching frequency, kHz, 1 to 16.</param>
     /// <param name="Reason">Why this one when it is not the best candidate; empty when none was given.</param>
-    /// <param name="Braking">Where energy goes that comes back.</param>
-    public sealed record FromCatalogue(string ItemId, OverloadDuty Duty, double SwitchingKhz, string Reason, Braking Braking) : ConverterChoice;
+    /// <param name="Braking">How it brakes and where energy goes that comes back.</param>
+    /// <param name="Filter">Filter at its output.</param>
+    /// <param name="Feed">How it is connected to the supply.</param>
+    public sealed record FromCatalogue(
+        string ItemId, OverloadDuty Duty, double SwitchingKhz, string Reason, Braking Braking, OutputFilter Filter = OutputFilter.None, SupplyFeed Feed = SupplyFeed.ThreePhase) : ConverterChoice;
 
     /// <summary>A contactor: the motor starts across the line and runs at its speed.</summary>
     /// <param name="Trip">Trip class of its overload relay.</param>

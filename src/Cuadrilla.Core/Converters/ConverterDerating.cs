@@ -8,6 +8,7 @@ namespace Cuadrilla.Core.Converters;
 /// <param name="AltitudePctPer100M">Per cent for each 100 m above.</param>
 /// <param name="AltitudeMaxM">Highest permitted altitude, m.</param>
 /// <param name="Switching">Factor over switching frequency, rising in kHz.</param>
+/// <param name="SinglePhaseFeedPu">Factor of a three-phase unit fed by two conductors only.</param>
 public sealed record ConverterDerating(
     double AmbientFreeC,
     double AmbientPctPerK,
@@ -15,7 +16,8 @@ public sealed record ConverterDerating(
     double AltitudeFreeM,
     double AltitudePctPer100M,
     double AltitudeMaxM,
-    IReadOnlyList<SwitchingFactor> Switching)
+    IReadOnlyList<SwitchingFactor> Switching,
+    double SinglePhaseFeedPu)
 {
     /// <summary>Factor for the air at the converter; 0 above the highest permitted.</summary>
     public double AmbientPu(double airC) =>

@@ -1,38 +1,35 @@
+using Cuadrilla.Core.Converters.FrontEnds;
+
 namespace Cuadrilla.Core.Converters;
 
-/// <summary>A two-level converter with a six-pulse diode front end.</summary>
+/// <summary>A converter of a catalogue.</summary>
 /// <param name="Id">Stable key.</param>
 /// <param name="Series">Series it belongs to.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="FrontEnd">What it shows to the line.</param>
 /// <param name="RatedKw">Nominal size for light overload, kW.</param>
-/// <param name="RatedVoltageV">Line voltage, V.</param>
-/// <param name="LightCurrentA">Continuous output current for light overload, A.</param>
+/// <param name="RatedVoltageV">Line voltage, V; of a single-phase input between its two conductors.</param>
+/// <param name="LightCurrentA">Continuous output current for light overload, A; of a thyristor bridge the armature current.</param>
 /// <param name="HeavyCurrentA">Continuous output current for heavy overload, A.</param>
-/// <param name="ChokePct">DC choke in per cent of U²/P of the nominal size at the rated frequency; 0 for none.</param>
-/// <param name="ChokeLossPu">Loss of that choke at rated power, in parts of the rated power.</param>
-/// <param name="DcFormFactor">Rms over mean of the bridge current at rated load, used only where the front end is not solved.</param>
-/// <param name="DcCapacitanceUf">Link capacitance, µF.</param>
-/// <param name="Losses">Losses at the eight points.</param>
+/// <param name="DcCapacitanceUf">Link capacitance, µF; 0 without link.</param>
+/// <param name="Losses">Losses of inverter and diode bridge at the eight points; what lies ahead of the link is the front end's.</param>
 /// <param name="StandbyW">Loss when energised but stopped, W.</param>
 /// <param name="LightOverload">Overload on the light rating.</param>
 /// <param name="HeavyOverload">Overload on the heavy rating.</param>
 /// <param name="Derating">Derating rules.</param>
 /// <param name="ShortCircuitKa">Rated conditional short-circuit current at its input, with the fuses the maker states, kA.</param>
-/// <param name="LeastBrakeOhm">Least resistance at its chopper, ohm.</param>
-/// <param name="ChopperV">Link voltage at which the chopper works, V.</param>
-/// <param name="WidthMm">Width, mm.</param>
-/// <param name="MassKg">Mass, kg.</param>
-/// <param name="AirflowM3PerH">Cooling air, m³/h.</param>
+/// <param name="Brake">Its chopper; null where none can be fitted.</param>
+/// <param name="Size">Dimensions, mass, air, terminals.</param>
 /// <param name="PriceIndex">Price in points of the catalogue's index.</param>
 public sealed record ConverterItem(
     string Id,
     string Series,
+    ConverterKind Kind,
+    FrontEnd FrontEnd,
     double RatedKw,
     double RatedVoltageV,
     double LightCurrentA,
     double HeavyCurrentA,
-    double ChokePct,
-    double ChokeLossPu,
-    double DcFormFactor,
     double DcCapacitanceUf,
     ConverterLossPoints Losses,
     double StandbyW,
@@ -40,36 +37,106 @@ public sealed record ConverterItem(
     OverloadRating HeavyOverload,
     ConverterDerating Derating,
     double ShortCircuitKa,
-    double LeastBrakeOhm,
-    double ChopperV,
-    double WidthMm,
-    double MassKg,
-    double AirflowM3PerH,
+    ChopperLimits? Brake,
+    ConverterSize Size,
     double PriceIndex)
 {
+    /// <summary>Name of an imported item; empty for the generic series.</summary>
+    public string OwnName { get; init; } = string.Empty;
+
+    /// <summary>Catalogue and version an imported item comes from; empty for the generic series.</summary>
+    public string OwnCatalogue { get; init; } = string.Empty;
+
+    /// <summary>What an imported item did not state and was taken from the generic series.</summary>
+    public IReadOnlyList<string> Estimated { get; init; } = [];
+
+    /// <summary>Units of one family differ in size only; the word is the same in every plant.</summary>
+    public string Family => Kind switch
+    {
+        ConverterKind.SixPulse => FrontEnd switch
+        {
+            FrontEnd.Diode { ChokePct: > 0 } => "six-pulse-choke",
+            FrontEnd.Diode { ReactorPct: > 0 } => "six-pulse-reactor",
+            _ => "six-pulse-plain",
+        },
+        ConverterKind.TwelvePulse => "twelve-pulse",
+        ConverterKind.EighteenPulse => "eighteen-pulse",
+        ConverterKind.ActiveFrontEnd => "active",
+        ConverterKind.Direct => "direct",
+        ConverterKind.DirectWithBypass => "direct-bypass",
+        ConverterKind.ThyristorOneQuadrant => "thyristor-1q",
+        ConverterKind.ThyristorFourQuadrant => "thyristor-4q",
+        ConverterKind.Servo => "servo",
+        ConverterKind.SinglePhaseInput => "single-phase",
+        ConverterKind.InverterModule => "inverter-module",
+        _ => throw new InvalidOperationException("Unknown kind of converter."),
+    };
+
     /// <summary>Continuous output current of a duty before derating, A.</summary>
     public double RatedCurrentA(OverloadDuty duty) => duty == OverloadDuty.Light ? LightCurrentA : HeavyCurrentA;
 
     /// <summary>Overload rating of a duty.</summary>
     public OverloadRating Overload(OverloadDuty duty) => duty == OverloadDuty.Light ? LightOverload : HeavyOverload;
 
-    /// <summary>Inductance of the DC choke, H.</summary>
-    public double DcChokeH(double frequencyHz) =>
-        ChokePct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3) / (2 * Math.PI * frequencyHz);
+    /// <summary>DC choke, % of U²/P; of one bridge on its share where there are several.</summary>
+    public double ChokePct => FrontEnd switch { FrontEnd.Diode d => d.ChokePct, FrontEnd.SinglePhase s => s.ChokePct, _ => 0 };
 
-    /// <summary>Resistance of the DC choke, ohm: its rated loss over the square of the mean link current at rated power.</summary>
+    /// <summary>Inductance of the DC choke of one bridge, H.</summary>
+    public double DcChokeH(double frequencyHz) => PerUnitOhm(ChokePct) / (2 * Math.PI * frequencyHz);
+
+    /// <summary>Inductance per phase ahead of each bridge inside the converter (reactor, transformer), H.</summary>
+    public double LineSideH(double frequencyHz) => FrontEnd switch
+    {
+        FrontEnd.Diode d => (PerUnitOhm(d.TransformerUkPct) + (d.ReactorPct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3))) / (2 * Math.PI * frequencyHz),
+        FrontEnd.Thyristor t => t.ReactorPct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3) / (2 * Math.PI * frequencyHz),
+        _ => 0,
+    };
+
+    /// <summary>Resistance of the DC choke of one bridge, ohm: its rated loss over the square of the mean link current at rated power.</summary>
     public double DcChokeResistanceOhm
     {
         get
         {
-            var currentA = RatedKw * 1e3 / NoLoadLinkVoltageV;
-            return ChokeLossPu * RatedKw * 1e3 / (currentA * currentA);
+            var loss = FrontEnd switch { FrontEnd.Diode { ChokePct: > 0 } d => d.ChokeLossPu, FrontEnd.SinglePhase { ChokePct: > 0 } s => s.ChokeLossPu, _ => 0 };
+            var currentA = RatedKw * 1e3 / NoLoadLinkVoltageV / Bridges;
+            return loss * RatedKw * 1e3 / Bridges / (currentA * currentA);
         }
     }
 
-    /// <summary>Mean link voltage without drops, 3·√2/π·U, V.</summary>
-    public double NoLoadLinkVoltageV => 3 * Math.Sqrt(2) / Math.PI * RatedVoltageV;
+    /// <summary>Mean link voltage without drops, V: 3·√2/π·U of a three-phase bridge, √2·U of a single-phase one on its capacitor.</summary>
+    public double NoLoadLinkVoltageV => FrontEnd is FrontEnd.SinglePhase ? Math.Sqrt(2) * RatedVoltageV : 3 * Math.Sqrt(2) / Math.PI * RatedVoltageV;
+
+    /// <summary>Number of bridges.</summary>
+    public int Bridges => FrontEnd is FrontEnd.Diode d ? d.Bridges : 1;
+
+    /// <summary>
+    /// Loss ahead of the link where the front end is not solved, W: block current I_dc = P/U_d0 times the form factor in the
+    /// choke, fixed and load part of the rest.
+    /// </summary>
+    /// <param name="linkW">Power into the link, W; negative when it comes back.</param>
+    public double FrontLossW(double linkW)
+    {
+        var form = FrontEnd switch { FrontEnd.Diode d => d.DcFormFactor, FrontEnd.SinglePhase s => s.DcFormFactor, _ => 1 };
+        var dcRms = linkW / NoLoadLinkVoltageV / Bridges * form;
+        return (Bridges * DcChokeResistanceOhm * dcRms * dcRms) + FrontEnd.LossW(linkW, RatedKw * 1e3);
+    }
+
+    private double PerUnitOhm(double pct) => pct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3 / Bridges);
 }
+
+/// <summary>Limits of a brake chopper.</summary>
+/// <param name="LeastOhm">Least resistance, ohm.</param>
+/// <param name="ChopperV">Link voltage at which it works, V.</param>
+public sealed record ChopperLimits(double LeastOhm, double ChopperV);
+
+/// <summary>What a converter needs in a cabinet.</summary>
+/// <param name="WidthMm">Width, mm; transformer and line filter included.</param>
+/// <param name="HeightMm">Height, mm.</param>
+/// <param name="DepthMm">Depth, mm.</param>
+/// <param name="MassKg">Mass, kg.</param>
+/// <param name="AirflowM3PerH">Cooling air, m³/h.</param>
+/// <param name="LargestTerminalMm2">Largest cross-section its output terminals take, mm².</param>
+public sealed record ConverterSize(double WidthMm, double HeightMm, double DepthMm, double MassKg, double AirflowM3PerH, double LargestTerminalMm2);
 
 /// <summary>An overload: a current for a time, once in a cycle, the rest of the cycle at no more than rated current.</summary>
 /// <param name="CurrentPu">Current in parts of the continuous current.</param>

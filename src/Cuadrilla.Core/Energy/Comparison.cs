@@ -29,15 +29,16 @@ public sealed record Comparison(
         var saved = reference.CostPerYear - alternative.CostPerYear;
         var energy = reference.EnergyKwh - alternative.EnergyKwh;
         var demand = (reference.DemandKw - alternative.DemandKw) * tariff.DemandPerKwYear;
+        var reactive = (reference.ReactiveKvarh - alternative.ReactiveKvarh) * tariff.ReactivePerKvarh;
         var needed = (extra / tariff.AnnuityFactor) - demand;
-        var price = energy == 0 ? double.NaN : needed / energy;
+        var byHours = (energy * tariff.EnergyPerKwh) + reactive;
         return new Comparison(
             extra,
             saved,
             saved <= 0 ? null : Math.Max(0, extra) / saved,
             (saved * tariff.AnnuityFactor) - extra,
-            Positive(price / tariff.EnergyPerKwh),
-            Positive(price));
+            byHours == 0 ? null : Positive(needed / byHours),
+            energy == 0 ? null : Positive((needed - reactive) / energy));
     }
 
     private static double? Positive(double value) => double.IsFinite(value) && value > 0 ? value : null;
@@ -68,7 +69,7 @@ public readonly record struct SensitivityCorner(double HoursPu, double PricePu, 
             .. factors.SelectMany(hours => factors.Select(price =>
             {
                 double Cost(YearlyEnergy y) => y.EquipmentCost
-                    + (((y.EnergyKwh * hours * tariff.EnergyPerKwh * price) + (y.DemandKw * tariff.DemandPerKwYear)) * tariff.AnnuityFactor);
+                    + (((y.EnergyKwh * hours * tariff.EnergyPerKwh * price) + (y.DemandKw * tariff.DemandPerKwYear) + (y.ReactiveKvarh * hours * tariff.ReactivePerKvarh)) * tariff.AnnuityFactor);
                 var best = Enumerable.Range(0, years.Count).MinBy(i => Cost(years[i]));
                 return new SensitivityCorner(hours, price, best, Cost(years[best]));
             })),

@@ -23,8 +23,9 @@ public sealed record ConnectedMotor(MotorPlate Plate, bool IsDelta, double Linke
     /// <summary>Links a plate.</summary>
     /// <param name="plate">The plate; its rated voltage is that of one of its links.</param>
     /// <param name="connection">The link wanted.</param>
-    /// <param name="outputVoltageV">Highest voltage at the terminals, V.</param>
-    public static ConnectedMotor Of(MotorPlate plate, MotorConnection connection, double outputVoltageV)
+    /// <param name="supplyVoltageV">Nominal voltage of the supply, which decides the fitting link, V.</param>
+    /// <param name="outputVoltageV">Highest voltage at the terminals, what converter, filter and cable take already off, V.</param>
+    public static ConnectedMotor Of(MotorPlate plate, MotorConnection connection, double supplyVoltageV, double outputVoltageV)
     {
         ArgumentNullException.ThrowIfNull(plate);
         if (plate.DeltaVoltageV <= 0)
@@ -38,7 +39,7 @@ public sealed record ConnectedMotor(MotorPlate Plate, bool IsDelta, double Linke
         {
             MotorConnection.Delta => true,
             MotorConnection.Star => false,
-            _ => Math.Abs(Math.Log(outputVoltageV / delta)) <= Math.Abs(Math.Log(outputVoltageV / star)),
+            _ => Math.Abs(Math.Log(supplyVoltageV / delta)) <= Math.Abs(Math.Log(supplyVoltageV / star)),
         };
         var linked = isDelta ? delta : star;
 

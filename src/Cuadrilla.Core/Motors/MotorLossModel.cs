@@ -129,6 +129,29 @@ public sealed class MotorLossModel
     }
 
     /// <summary>
+    /// What a cage motor loses more at a raised flux, W: iron with its square, stator copper by the magnetising current, which
+    /// saturation raises with a power of the flux. The output voltage bounds the flux: above base speed over flux nothing is left.
+    /// </summary>
+    /// <param name="speedRpm">Speed, rpm.</param>
+    /// <param name="fluxPu">Flux wanted, parts of the rated, above 1.</param>
+    /// <param name="saturationExponent">Power with which the magnetising current rises.</param>
+    public double ExtraFluxLossW(double speedRpm, double fluxPu, double saturationExponent)
+    {
+        var frequency = Math.Max(speedRpm / Plate.RatedSpeedRpm * (1 - Plate.RatedSlip), 1e-9);
+        var flux = Math.Min(fluxPu, basePu / frequency);
+        if (flux <= 1 || Plate.Technology != MotorTechnology.CageInduction)
+        {
+            return 0;
+        }
+
+        var split = Plate.Split;
+        var magnetising = magnetisingA * Math.Pow(flux, saturationExponent);
+        var copper = split.StatorPu * otherW * ((magnetising * magnetising) - (magnetisingA * magnetisingA)) / (Plate.RatedCurrentA * Plate.RatedCurrentA);
+        var iron = split.IronPu * otherW * ((flux * flux) - 1) * ((split.HysteresisPu * frequency) + ((1 - split.HysteresisPu) * frequency * frequency));
+        return copper + iron;
+    }
+
+    /// <summary>
     /// Breakdown torque at a speed, Nm: constant to base speed, above it falling with the square of frequency, with magnets or
     /// a commutator in inverse proportion.
     /// </summary>

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
@@ -11,7 +12,7 @@ internal static class DrivePointValidation
 {
     private const double HoursInYear = 8760;
 
-    public static void Check(DrivePoint point, string at, EngineeringData data, HashSet<string> motors, ProblemList p)
+    public static void Check(DrivePoint point, string at, EngineeringData data, HashSet<string> motors, HashSet<string> converters, ProblemList p)
     {
         p.Words(at + "/id", "Drive point key", point.Id, 1, 60);
         p.Words(at + "/tag", "Tag", point.Tag, 1, 20);
@@ -34,15 +35,24 @@ internal static class DrivePointValidation
 
         if (point.Converter is ConverterChoice.FromCatalogue converter)
         {
-            p.Require(data.Converters.ContainsKey(converter.ItemId), at + "/converter/itemId", "Converter", $"'{converter.ItemId}'", "an item of the catalogue");
+            p.Require(converters.Contains(converter.ItemId), at + "/converter/itemId", "Converter", $"'{converter.ItemId}'", "an item of the catalogue or a converter of the project");
             p.Number(at + "/converter/switchingKhz", "Switching frequency", converter.SwitchingKhz, 1, 16, "kHz");
             p.Words(at + "/converter/reason", "Reason", converter.Reason, 0, 300);
+            if (converter.Braking is Braking.DcInjection direct)
+            {
+                p.Number(at + "/converter/braking/currentPct", "Direct current", direct.CurrentPct, 20, 200, "%");
+            }
+
+            if (converter.Braking is Braking.Flux flux)
+            {
+                p.Number(at + "/converter/braking/fluxPct", "Flux", flux.FluxPct, 100, 140, "%");
+            }
+
             if (converter.Braking is Braking.Resistor resistor)
             {
                 p.Number(at + "/converter/braking/resistanceOhm", "Brake resistor", resistor.ResistanceOhm, 0.1, 2000, "Ω");
                 p.Number(at + "/converter/braking/continuousKw", "Continuous power of the resistor", resistor.ContinuousKw, 0.01, 1000, "kW");
             }
-
         }
 
         StarterValidation.Check(point.Converter, at + "/converter", data, p);

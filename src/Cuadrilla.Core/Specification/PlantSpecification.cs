@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
@@ -17,6 +18,7 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="Scenarios">Operating scenarios, at least one; ids are unique.</param>
 /// <param name="Lineups">Lineups in the order of the board; ids are unique, and so are those of their drive points.</param>
 /// <param name="Motors">Real motors of the project, beside the catalogue's.</param>
+/// <param name="Converters">Converters of the engineer's own catalogues, each with the catalogue's version.</param>
 /// <param name="Overrides">Project values that replace defaults of the catalogue, with their reasons.</param>
 public sealed record PlantSpecification(
     string Name,
@@ -28,6 +30,7 @@ public sealed record PlantSpecification(
     IReadOnlyList<Scenario> Scenarios,
     IReadOnlyList<Lineup> Lineups,
     IReadOnlyList<OwnMotor> Motors,
+    IReadOnlyList<OwnConverter> Converters,
     IReadOnlyList<DefaultOverride> Overrides)
 {
     /// <summary>All drive points in the order of the board.</summary>

@@ -19,6 +19,7 @@ public static class SpecificationValidation
         SupplyValidation.Check(plant, problems);
         ScenarioValidation.Check(plant, problems);
         OwnMotorValidation.Check(plant, data, problems);
+        OwnConverterValidation.Check(plant, data, problems);
         Lineups(plant, data, problems);
         Overrides(plant, data, problems);
         return problems.Items;
@@ -46,6 +47,8 @@ public static class SpecificationValidation
         p.Number("/tariff/co2KgPerKwh", "Emission factor", plant.Tariff.Co2KgPerKwh, 0, 5, "kg/kWh");
         p.Number("/tariff/currencyPerIndexPoint", "Money per index point", plant.Tariff.CurrencyPerIndexPoint, 0, 1e6, "per point");
         p.Number("/tariff/years", "Years", plant.Tariff.Years, 1, 40, "a");
+        p.Number("/tariff/reactivePerKvarh", "Price of reactive energy", plant.Tariff.ReactivePerKvarh, 0, 10, "per kvarh");
+        p.Number("/tariff/freePowerFactor", "Free power factor", plant.Tariff.FreePowerFactor, 0.5, 1, string.Empty);
         p.Number("/tariff/discountRatePct", "Discount rate", plant.Tariff.DiscountRatePct, 0, 30, "%");
     }
 
@@ -57,6 +60,7 @@ public static class SpecificationValidation
         var pointIds = new HashSet<string>(StringComparer.Ordinal);
         var motors = plant.Motors.Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
         motors.UnionWith(data.Motors.Keys);
+        var converters = plant.Converters.Select(c => c.Id).Concat(data.Converters.Keys).ToHashSet(StringComparer.Ordinal);
         for (var i = 0; i < plant.Lineups.Count; i++)
         {
             var lineup = plant.Lineups[i];
@@ -70,7 +74,7 @@ public static class SpecificationValidation
             {
                 var point = lineup.DrivePoints[k];
                 p.Unique($"{at}/drivePoints/{k}/id", "Drive point key", point.Id, pointIds);
-                DrivePointValidation.Check(point, $"{at}/drivePoints/{k}", data, motors, p);
+                DrivePointValidation.Check(point, $"{at}/drivePoints/{k}", data, motors, converters, p);
             }
         }
     }

@@ -13,7 +13,8 @@ public sealed record AssessmentDocument(
     IReadOnlyList<DrivePointDocument> DrivePoints,
     SupplyDocument? Supply,
     IReadOnlyList<ScenarioDocument> Scenarios,
-    IReadOnlyList<OwnMotorDocument> OwnMotors)
+    IReadOnlyList<OwnMotorDocument> OwnMotors,
+    IReadOnlyList<ConverterDocument> OwnConverters)
 {
     /// <summary>Builds the document.</summary>
     /// <param name="plant">The specification.</param>
@@ -32,7 +33,8 @@ public sealed record AssessmentDocument(
             [.. assessment.DrivePoints.Select(DrivePointDocument.Of)],
             SupplyDocument.Of(plant, assessment),
             [.. assessment.Scenarios.Select(s => ScenarioDocument.Of(s, plant, assessment, limits))],
-            [.. plant.Motors.Select(m => new OwnMotorDocument(m.Item(Catalogue.ReferenceCatalogue.Data.Motors.Values), m.Assumed()))]);
+            [.. plant.Motors.Select(m => new OwnMotorDocument(m.Item(Catalogue.ReferenceCatalogue.Data.Motors.Values), m.Assumed()))],
+            [.. plant.Converters.Select(c => ConverterDocument.Of(c.Item(Catalogue.ReferenceCatalogue.Data.Converters.Values)))]);
     }
 }
 

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 
 namespace Cuadrilla.Documents.Calculations;
 
@@ -18,7 +19,7 @@ internal static class ConverterCalculations
         }
 
         ranges.Done();
-        return Core.Converters.BrakeResistor.Of(input.Cycle, input.ChopperV);
+        return Core.Converters.Stopping.BrakeResistor.Of(input.Cycle, input.ChopperV);
     }
 
     internal sealed record BrakeInput(double ChopperV, IReadOnlyList<ReturnedPower> Cycle);

@@ -1,12 +1,12 @@
 using System.Globalization;
 using System.Text;
+using CsvHelper;
+using CsvHelper.Configuration;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
-using CsvHelper;
-using CsvHelper.Configuration;
 using MiniExcelLibs;
 
 namespace Cuadrilla.Documents.Lists;
@@ -67,7 +67,7 @@ public static class DriveList
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(assessment);
         ArgumentNullException.ThrowIfNull(data);
-        var motors = data.With(plant.Motors).Motors;
+        var motors = data.With(plant).Motors;
         var summaries = assessment.DrivePoints.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
         var rows = new List<Dictionary<string, object?>>();
         foreach (var lineup in plant.Lineups)
@@ -91,7 +91,7 @@ public static class DriveList
                     ["Motor kW"] = motor?.Plate.RatedPowerW / 1e3,
                     ["Motor rated current A"] = motor?.Plate.RatedCurrentA,
                     ["Motor current at rated point A"] = summary.Rated?.Motor.CurrentA,
-                    ["Converter"] = converter is null ? StarterName(point, data) : converter.ChokePct > 0 ? $"six-pulse, DC choke {Text.N(converter.ChokePct)} %" : "six-pulse, no choke",
+                    ["Converter"] = converter is null ? StarterName(point, data) : Text.Converter(converter),
                     ["Converter kW"] = converter?.RatedKw,
                     ["Overload duty"] = choice?.Duty.ToString().ToLowerInvariant(),
                     ["Switching kHz"] = choice?.SwitchingKhz,

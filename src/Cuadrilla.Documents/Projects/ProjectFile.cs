@@ -15,7 +15,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     public const string FormatName = "cuadrilla-project";
 
     /// <summary>Newest layout this program reads and the one it writes.</summary>
-    public const int CurrentVersion = 2;
+    public const int CurrentVersion = 3;
 
     /// <summary>Largest file accepted, bytes.</summary>
     public const int MaxBytes = 16 * 1024 * 1024;
@@ -44,7 +44,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
             utf8 = utf8[3..];
         }
 
-        var file = JsonReading.Read<ProjectFile>(CheckHeader(utf8) == 1 ? ProjectUpgrade.FileOfVersion1(utf8) : utf8, ProjectJson.Options);
+        var file = JsonReading.Read<ProjectFile>(CheckHeader(utf8) < CurrentVersion ? ProjectUpgrade.FileOfEarlier(utf8) : utf8, ProjectJson.Options);
         Require(file.Specification, data, "/specification");
         return file.Specification;
     }

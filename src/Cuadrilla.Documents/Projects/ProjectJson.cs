@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
@@ -34,7 +35,15 @@ public static class ProjectJson
             (typeof(BusLoad.SinglePhaseGroup), "single-phase-group"),
         ],
         [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
-        [typeof(Braking)] = [(typeof(Braking.Nothing), "nothing"), (typeof(Braking.Resistor), "resistor")],
+        [typeof(Braking)] =
+        [
+            (typeof(Braking.Nothing), "nothing"),
+            (typeof(Braking.Coast), "coast"),
+            (typeof(Braking.DcInjection), "dc-injection"),
+            (typeof(Braking.Flux), "flux"),
+            (typeof(Braking.Resistor), "resistor"),
+            (typeof(Braking.ToLine), "to-line"),
+        ],
         [typeof(ConverterChoice)] = 
         [
             (typeof(ConverterChoice.NotChosen), "not-chosen"),

@@ -7,7 +7,8 @@ namespace Cuadrilla.Documents.Projects;
 
 /// <summary>
 /// Brings specifications of earlier layouts to the one in force. Version 1 knew one transformer and one bus; version 2 knows
-/// buses, transformers, links, capacitors and loads by key.
+/// buses, transformers, links, capacitors and loads by key; version 3 knows converters of the engineer's own catalogues, output
+/// filters, feeds by two phases, more ways of braking and a charge for reactive energy.
 /// </summary>
 public static class ProjectUpgrade
 {
@@ -27,11 +28,11 @@ public static class ProjectUpgrade
     {
         ArgumentNullException.ThrowIfNull(document);
         var utf8 = Encoding.UTF8.GetBytes(document);
-        return JsonReading.Read<PlantSpecification>(IsVersion1(utf8) ? Upgraded(JsonNode.Parse(utf8)!.AsObject()) : utf8, ProjectJson.Options);
+        return JsonReading.Read<PlantSpecification>(IsEarlier(utf8) ? Upgraded(JsonNode.Parse(utf8)!.AsObject()) : utf8, ProjectJson.Options);
     }
 
-    /// <summary>A version-1 project file as one of version 2; what doesn't fit is left for the reader to name.</summary>
-    internal static byte[] FileOfVersion1(ReadOnlySpan<byte> utf8)
+    /// <summary>A project file of an earlier version as one in force; what doesn't fit is left for the reader to name.</summary>
+    internal static byte[] FileOfEarlier(ReadOnlySpan<byte> utf8)
     {
         JsonNode? root;
         try
@@ -48,7 +49,7 @@ public static class ProjectUpgrade
             return utf8.ToArray();
         }
 
-        file["formatVersion"] = 2;
+        file["formatVersion"] = ProjectFile.CurrentVersion;
         if (file["specification"] is JsonObject specification)
         {
             Upgrade(specification);
@@ -57,10 +58,10 @@ public static class ProjectUpgrade
         return JsonSerializer.SerializeToUtf8Bytes(file);
     }
 
-    private static bool IsVersion1(ReadOnlySpan<byte> utf8)
+    private static bool IsEarlier(ReadOnlySpan<byte> utf8)
     {
         using var document = JsonDocument.Parse(utf8.ToArray());
-        return document.RootElement.TryGetProperty("bus", out _) && !document.RootElement.TryGetProperty("distribution", out _);
+        return !document.RootElement.TryGetProperty("converters", out _);
     }
 
     private static byte[] Upgraded(JsonObject specification)
@@ -70,6 +71,21 @@ public static class ProjectUpgrade
     }
 
     private static void Upgrade(JsonObject s)
+    {
+        ToVersion2(s);
+        ToVersion3(s);
+    }
+
+    // What version 3 added to choices and tariff has values that change nothing when they are absent.
+    private static void ToVersion3(JsonObject s)
+    {
+        if (!s.ContainsKey("converters"))
+        {
+            s["converters"] = new JsonArray();
+        }
+    }
+
+    private static void ToVersion2(JsonObject s)
     {
         if (s["source"] is not JsonObject source || s["transformer"] is not JsonObject transformer || s["bus"] is not JsonObject bus)
         {

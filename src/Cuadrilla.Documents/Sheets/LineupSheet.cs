@@ -123,7 +123,7 @@ public sealed record DrivePointSheet(
             ? $"{point.Cable.ParallelRuns} × {Text.N(point.Cable.CrossSectionMm2.Value)} mm² {point.Cable.Material.ToString().ToLowerInvariant()}, {Text.N(point.Cable.LengthM.Value)} m{(point.Cable.Screened ? ", screened" : string.Empty)}"
             : "not complete");
         yield return new SheetLine("Converter", model.Converter is { } converter
-            ? $"six-pulse {Text.N(converter.Item.RatedKw)} kW{(converter.Item.ChokePct > 0 ? $", DC choke {Text.N(converter.Item.ChokePct)} %" : ", no choke")}, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
+            ? $"{Text.Converter(converter.Item)}, {Text.N(converter.Item.RatedKw)} kW, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
             : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty) : "not chosen");
         if (point.Converter.ReasonGiven().Length > 0)
         {

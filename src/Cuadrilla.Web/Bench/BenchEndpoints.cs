@@ -1,6 +1,8 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Alternatives;
 using Cuadrilla.Core.Assessment.Bench;
 using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Assessment.Starting;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Assessments;
@@ -19,13 +21,13 @@ internal static class BenchEndpoints
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(Bench(plant, found, assessor))))
             .WithName("getBench").Produces<BenchDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/drive-points/{point}/motor-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Motors(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant.Motors)))))
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Motors(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
             .WithName("listMotorCandidates").Produces<IReadOnlyList<Candidate>>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/drive-points/{point}/converter-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Converters(assessor.Study(plant, found).Model.Input, assessor.Data))))
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Converters(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
             .WithName("listConverterCandidates").Produces<IReadOnlyList<Candidate>>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/drive-points/{point}/technologies", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant.Motors)))))
+                OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
             .WithName("compareTechnologies").Produces<IReadOnlyList<TechnologyRow>>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/drive-points/{point}/starting", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) =>
@@ -34,6 +36,14 @@ internal static class BenchEndpoints
                     return Results.Ok(StartingDocument.Of(place, cases, missing, assessor.Study(plant, found).Model.Motor?.Plate.RatedCurrentA ?? 0));
                 }))
             .WithName("getStarting").Produces<StartingDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        group.MapGet("/drive-points/{point}/stopping", (string id, string point, ProjectReader reader, Assessor assessor) =>
+                OnPoint(id, point, reader, (plant, found) =>
+                {
+                    var model = assessor.Study(plant, found).Model;
+                    var (place, _, missing) = assessor.Starts(plant, found);
+                    return Results.Ok(StoppingDocument.Of(model, place is null || missing.Count > 0 ? null : StartStudy.Stop(model, place)));
+                }))
+            .WithName("getStopping").Produces<StoppingDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, string? elementId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant
                     ? ProjectEndpoints.Unknown()
@@ -82,26 +92,40 @@ internal static class BenchEndpoints
                     c.HoursPu, c.PricePu, study.Alternatives[c.Best].Id, study.Alternatives[c.Best].Name, c.LifetimeCost)),
             ],
             study.Model.Converter is { } converter ? Ladder(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
+            OverloadDocument.Of(study.Model),
+            study.Model.Voltage is { } v && study.Model.Converter is not null ? new VoltageDocument(v.SupplyV, v.FrontV, v.FilterV, v.CableV, v.AtMotorV, study.Model.Connected!.LinkedVoltageV) : null,
+            LossYear.Of(study.Model),
             SwitchingPicture.Of(study.Model),
             DrivePointFigures.Of(study, drive, scenario));
     }
 
     private static AlternativeDocument Alternative(EnergyAlternative a, EnergyAlternative? reference, PlantSpecification plant) => new(
-        a.Id, a.Name, a.IsChosen, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
+        a.Id, a.Way, a.Name, a.IsChosen, a.HasChosenMotor, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
         [.. a.Points.Select(p => new AlternativePoint(p.LevelPu, p.HoursPerYear, p.LineW / 1e3))],
         a.PartSpeed,
+        a.Returned,
         reference is null || a.Id == reference.Id ? null : Core.Energy.Comparison.Of(a.Year, reference.Year, plant.Tariff));
 
     private static IReadOnlyList<LadderRung> Ladder(ConverterAtSite converter, double airC, double altitudeM)
     {
-        var afterAmbient = converter.RatedCurrentA * converter.AmbientPu;
-        var afterAltitude = afterAmbient * converter.AltitudePu;
-        return
-        [
-            new LadderRung($"rated, {(converter.Duty == Core.Converters.OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA),
-            new LadderRung(FormattableString.Invariant($"air at converter {airC:0.#} °C"), converter.AmbientPu, afterAmbient),
-            new LadderRung(FormattableString.Invariant($"altitude {altitudeM:0} m"), converter.AltitudePu, afterAltitude),
-            new LadderRung(FormattableString.Invariant($"switching {converter.SwitchingKhz:0.#} kHz"), converter.SwitchingPu, converter.SiteCurrentA),
-        ];
+        var derating = converter.Item.Derating;
+        var rungs = new List<LadderRung>
+        {
+            new($"rated, {(converter.Duty == Core.Converters.OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA, Text.Converter(converter.Item)),
+        };
+        void Add(string name, double factor, string source) => rungs.Add(new LadderRung(name, factor, rungs[^1].CurrentA * factor, source));
+        Add(
+            FormattableString.Invariant($"air at converter {airC:0.#} °C"), converter.AmbientPu,
+            FormattableString.Invariant($"{derating.AmbientPctPerK:0.##} %/K above {derating.AmbientFreeC:0.#} °C, up to {derating.AmbientMaxC:0.#} °C"));
+        Add(
+            FormattableString.Invariant($"altitude {altitudeM:0} m"), converter.AltitudePu,
+            FormattableString.Invariant($"{derating.AltitudePctPer100M:0.##} %/100 m above {derating.AltitudeFreeM:0} m, up to {derating.AltitudeMaxM:0} m; above 2000 m check insulation and earthing too"));
+        Add(FormattableString.Invariant($"switching {converter.SwitchingKhz:0.#} kHz"), converter.SwitchingPu, "switching curve of the item");
+        if (converter.FeedPu < 1)
+        {
+            Add("fed by two phases", converter.FeedPu, "a three-phase unit on two conductors, unless the item states its own");
+        }
+
+        return rungs;
     }
 }

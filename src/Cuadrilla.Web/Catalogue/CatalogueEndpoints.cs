@@ -2,19 +2,21 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Documents.Assessments;
 
 namespace Cuadrilla.Web.Catalogue;
 
 /// <summary>The catalogue in force.</summary>
 internal sealed record CatalogueDocument(
-    string Version, IReadOnlyList<MotorItem> Motors, IReadOnlyList<ConverterItem> Converters, IReadOnlyList<DefaultValue> Defaults,
+    string Version, IReadOnlyList<MotorItem> Motors, IReadOnlyList<ConverterDocument> Converters, IReadOnlyList<DefaultValue> Defaults,
     IReadOnlyList<SoftStarterItem> SoftStarters,
-    IReadOnlyList<StartPreset> StartPresets);
+    IReadOnlyList<StartPreset> StartPresets,
+    IReadOnlyList<OutputFilterItem> OutputFilters);
 
 /// <summary>Catalogue endpoints.</summary>
 internal static class CatalogueEndpoints
 {
     public static void MapCatalogue(this WebApplication app) => app.MapGet("/api/catalogue", (EngineeringData data) =>
-            new CatalogueDocument(data.Version, [.. data.Motors.Values], [.. data.Converters.Values], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets))
+            new CatalogueDocument(data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets, data.OutputFilters))
         .WithName("getCatalogue").WithTags("Catalogue");
 }

@@ -28,5 +28,6 @@ internal static class NewPlant
         [Scenario.AsUsual("full-production", "full production")],
         [new Lineup("l1", "L1", "First lineup", "bus-1", [])],
         [],
+        [],
         []);
 }

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;

@@ -58,7 +58,7 @@ public sealed class ConverterTests
     [Fact]
     public void The_series_spans_the_sizes_with_and_without_choke()
     {
-        var items = ReferenceCatalogue.Data.Converters.Values.ToList();
+        var items = ReferenceCatalogue.Data.Converters.Values.Where(c => c.Family is "six-pulse-plain" or "six-pulse-choke").ToList();
         Assert.Equal(26, items.Count(c => c.ChokePct == 0));
         Assert.Equal(26, items.Count(c => c.ChokePct > 0));
         Assert.Equal(0.75, items.Min(c => c.RatedKw));

@@ -31,7 +31,7 @@ public sealed class ProjectFileTests
     [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
     [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "kinds")]
     [InlineData("/format", "\"other\"", "cuadrilla-project")]
-    [InlineData("/formatVersion", "3", "1 to 2")]
+    [InlineData("/formatVersion", "4", "1 to 3")]
     [InlineData("/specification/distribution/transformers/0/ukPct", "0.1", "0.5 to 25")]
     [InlineData("/specification/distribution/transformers/1/toBusId", "\"nowhere\"", "bus of this plant")]
     [InlineData("/specification/distribution/links/1/kind", "\"wire\"", "kinds")]
@@ -59,6 +59,24 @@ public sealed class ProjectFileTests
 
         // What it computes is what the version before computed: 34.78 kA at the bus.
         Assert.Equal(34.7834e3, new Assessor(Data).Run(plant).Scenarios[0].Network.FaultA(plant.Pcc.BusId), 0.1);
+    }
+
+    [Fact]
+    public void A_file_of_the_second_version_is_read_and_computes_the_same_choices()
+    {
+        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-2.cuadrilla.json")), Data);
+        Assert.Empty(plant.Converters);
+        Assert.Equal(0, plant.Tariff.ReactivePerKvarh);
+        Assert.Equal(11, plant.AllDrivePoints().Count());
+        Assert.All(
+            plant.AllDrivePoints().Select(p => p.Converter).OfType<Core.Converters.ConverterChoice.FromCatalogue>(),
+            c => Assert.Equal((Core.Converters.OutputFilter.None, Core.Converters.SupplyFeed.ThreePhase), (c.Filter, c.Feed)));
+        Assert.Empty(SpecificationValidation.Problems(plant, Data));
+
+        // Written again it is of the version in force, and reads the same.
+        var written = ProjectFile.Write(plant, Data);
+        Assert.Equal(3, (int)JsonNode.Parse(written)!["formatVersion"]!);
+        Assert.Equal(written, ProjectFile.Write(ProjectFile.Read(written, Data), Data));
     }
 
     [Fact]
@@ -164,7 +182,7 @@ public sealed class ProjectFileTests
     {
         var plant = DemoPlant.Read(Data);
         var sheet = LineupSheet.Of(plant, plant.Lineups[0], new Assessor(Data), new DateOnly(2026, 11, 24));
-        Assert.Equal(["DP-01", "DP-02", "DP-03", "DP-04", "DP-05"], sheet.DrivePoints.Select(p => p.Tag));
+        Assert.Equal(["DP-01", "DP-02", "DP-03", "DP-04", "DP-05", "DP-06"], sheet.DrivePoints.Select(p => p.Tag));
         Assert.Contains(sheet.DrivePoints[2].Lines, l => l.Value.Contains("Spare unit", StringComparison.Ordinal));
         var pdf = SheetPdf.Write(sheet);
         Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);

@@ -116,7 +116,7 @@ public sealed class MotorTests
     public void A_400_V_delta_motor_keeps_its_torque_to_its_share_of_50_Hz(double delta, double output, double baseHz)
     {
         var plate = Model().Plate with { DeltaVoltageV = delta };
-        Assert.Equal(baseHz, ConnectedMotor.Of(plate, MotorConnection.Delta, output).BaseFrequencyHz, 9);
+        Assert.Equal(baseHz, ConnectedMotor.Of(plate, MotorConnection.Delta, output, output).BaseFrequencyHz, 9);
     }
 
     [Fact]
@@ -125,10 +125,10 @@ public sealed class MotorTests
         // 230 Δ/400 Y on 400 V: in star as the plate says; in delta √3 the current and constant torque to 87 Hz.
         var plate = ReferenceCatalogue.Data.Motors["cage-4p-ie3-3"].Plate;
         Assert.Equal(231, plate.DeltaVoltageV);
-        var star = ConnectedMotor.Of(plate, MotorConnection.Fitting, 400);
+        var star = ConnectedMotor.Of(plate, MotorConnection.Fitting, 400, 400);
         Assert.False(star.IsDelta);
         Assert.Equal(plate, star.Plate);
-        var delta = ConnectedMotor.Of(plate, MotorConnection.Delta, 400);
+        var delta = ConnectedMotor.Of(plate, MotorConnection.Delta, 400, 400);
         Assert.Equal(Math.Sqrt(3), delta.Plate.RatedCurrentA / plate.RatedCurrentA, 2);
         Assert.Equal(86.6, delta.BaseFrequencyHz, 1);
         var model = new MotorLossModel(delta.Plate, delta.BaseFrequencyPu);

@@ -67,7 +67,7 @@ public sealed class OwnMotorTests
     {
         var plant = Demo with { Motors = [Own()] };
         var point = plant.AllDrivePoints().Single(p => p.Id == "dp-02");
-        var ranked = CandidateRanking.Motors(new Assessor(Data).Study(plant, point).Model.Input, Data.With(plant.Motors));
+        var ranked = CandidateRanking.Motors(new Assessor(Data).Study(plant, point).Model.Input, Data.With(plant));
         var candidate = ranked.Single(c => c.ItemId == "own-1");
         Assert.True(candidate.Fits);
         Assert.StartsWith("Mill spare", candidate.Name, StringComparison.Ordinal);

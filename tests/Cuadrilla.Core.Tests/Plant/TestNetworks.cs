@@ -27,6 +27,7 @@ internal static class TestNetworks
         [AsUsual],
         [],
         [],
+        [],
         []);
 
     public static SupplyNetwork Network(PlantSpecification plant, Scenario? scenario = null, SourceView view = SourceView.Weakest) =>

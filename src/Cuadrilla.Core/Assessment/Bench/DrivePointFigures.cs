@@ -21,9 +21,9 @@ public static class DrivePointFigures
             figures.AddRange(Motor(model));
         }
 
-        if (drive is not null && scenario is not null && drive.Front is RectifierResult.SteadyState steady)
+        if (drive is not null && scenario is not null && drive.Front is RectifierResult.LineDraw draw)
         {
-            figures.AddRange(Front(drive, steady, scenario));
+            figures.AddRange(Front(drive, draw, scenario));
         }
 
         figures.AddRange(Energy(study));
@@ -55,22 +55,16 @@ public static class DrivePointFigures
             [Text.In("motor losses", point.LossW, "W", "motor model")]));
     }
 
-    private static IEnumerable<Figure> Front(DriveInScenario drive, RectifierResult.SteadyState steady, ScenarioResult scenario)
+    private static IEnumerable<Figure> Front(DriveInScenario drive, RectifierResult.LineDraw draw, ScenarioResult scenario)
     {
         // The worst phase of an unbalanced supply is judged.
-        var phase = steady.IsBalanced ? steady.PhaseA : steady.WorstPhase;
-        var input = drive.FrontInput;
-        var source = "docs/methods/rectifier.md: periodic steady state of the circuit, exact switching instants";
-        IReadOnlyList<ReasonInput> inputs =
-        [
-            Text.In("link load", input.DcLoadW / 1e3, "kW", "loss chain"),
-            Text.In("impedance seen per phase", 1e3 * 2 * Math.PI * input.FrequencyHz * input.SourceInductanceH, "mΩ (reactance)", "bus scaled by the attenuation rule, and feeder"),
-            Text.In("DC choke", 1e6 * input.DcChokeH, "µH", "catalogue converter"),
-            Text.In("link capacitance", 1e6 * input.DcCapacitanceF, "µF", "catalogue converter"),
-            Text.In("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
-        ];
-        yield return new Figure("line-current", steady.IsBalanced ? "Line current, rms" : "Line current of the most loaded phase, rms", steady.LoadedPhase.RmsA, "A", new Reason(
-            "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(steady.LoadedPhase.FundamentalA)}·√(1 + {Text.N(steady.LoadedPhase.ThdiPct / 100)}²) ≈ {Text.N(steady.LoadedPhase.RmsA)} A", source, inputs));
+        var phase = draw.IsBalanced ? draw.PhaseA : draw.WorstPhase;
+        var source = draw is RectifierResult.SteadyState
+            ? "docs/methods/rectifier.md: periodic steady state of the circuit, exact switching instants"
+            : $"docs/methods/front-ends.md: {draw.Provenance}";
+        var inputs = Inputs(drive, scenario);
+        yield return new Figure("line-current", draw.IsBalanced ? "Line current, rms" : "Line current of the most loaded phase, rms", draw.LoadedPhase.RmsA, "A", new Reason(
+            "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(draw.LoadedPhase.FundamentalA)}·√(1 + {Text.N(draw.LoadedPhase.ThdiPct / 100)}²) ≈ {Text.N(draw.LoadedPhase.RmsA)} A", source, inputs));
         yield return new Figure("thdi", "Distortion of the line current (THDi)", phase.ThdiPct, "%", new Reason(
             "THDi = 100·√(ΣI_h²)/I_1, h = 2…50", $"I_1 = {Text.N(phase.FundamentalA)} A, THDi = {Text.N(phase.ThdiPct)} %; not the TDD of the PCC", source, inputs));
         yield return new Figure("power-factor", "True power factor", phase.TruePowerFactor, string.Empty, new Reason(
@@ -78,8 +72,28 @@ public static class DrivePointFigures
             $"{Text.N(phase.DisplacementPowerFactor)} (displacement) × {Text.N(phase.TruePowerFactor / phase.DisplacementPowerFactor)} (distortion) = {Text.N(phase.TruePowerFactor)}",
             source,
             inputs));
-        yield return new Figure("dc-voltage", "Mean link voltage", steady.DcVoltageMeanV, "V", new Reason(
-            "mean of the solved link voltage", $"{Text.N(steady.DcVoltageMeanV)} V, ripple {Text.N(steady.DcVoltageRipplePkPkV)} V peak to peak", source, inputs));
+        if (draw is RectifierResult.SteadyState steady)
+        {
+            yield return new Figure("dc-voltage", "Mean link voltage", steady.DcVoltageMeanV, "V", new Reason(
+                "mean of the solved link voltage", $"{Text.N(steady.DcVoltageMeanV)} V, ripple {Text.N(steady.DcVoltageRipplePkPkV)} V peak to peak", source, inputs));
+        }
+    }
+
+    private static IReadOnlyList<ReasonInput> Inputs(DriveInScenario drive, ScenarioResult scenario)
+    {
+        if (drive.Circuit is not { } circuit)
+        {
+            return [Text.In("power at the busbar", drive.Point.LineW / 1e3, "kW", "loss chain"), Text.In("voltage", drive.EmfV, "V", scenario.ScenarioName)];
+        }
+
+        return
+        [
+            Text.In("link load", circuit.DcLoadW / 1e3, "kW", "loss chain"),
+            Text.In("impedance seen per phase", 1e3 * 2 * Math.PI * circuit.FrequencyHz * circuit.SourceInductanceH, "mΩ (reactance)", "bus scaled by the attenuation rule, feeder, reactor"),
+            Text.In("DC choke", 1e6 * circuit.DcChokeH, "µH", "catalogue converter"),
+            Text.In("link capacitance", 1e6 * circuit.DcCapacitanceF, "µF", "catalogue converter"),
+            Text.In("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
+        ];
     }
 
     private static IEnumerable<Figure> Energy(DrivePointStudy study)

@@ -32,12 +32,13 @@ public static class LossChain
         {
             Transformers(point.DcLoadW, drive.BusId, scenario),
             Feeder(model, drive),
-            Choke(model, drive),
+            Front(model, drive),
             ("converter", "Converter", point.ConverterLossW, ConverterReason(model, point)),
+            Filter(model, point),
             Cable(model, point),
             Motor(point),
         };
-        return Linked(point, losses);
+        return Linked(point, [.. losses.Where(l => l.Id != "filter" || l.LossW > 0)]);
     }
 
     /// <summary>The same of a motor on the line.</summary>
@@ -125,7 +126,7 @@ public static class LossChain
     private static (string, string, double, Reason) Feeder(DrivePointModel model, DriveInScenario drive)
     {
         var resistance = model.Feeder!.Value.Real;
-        if (drive.Front is RectifierResult.SteadyState steady)
+        if (drive.Front is RectifierResult.LineDraw { Phases.Count: 3 } steady)
         {
             var loss = resistance * steady.Phases.Sum(p => p.RmsA * p.RmsA);
             var rms = Math.Sqrt(steady.Phases.Average(p => p.RmsA * p.RmsA));
@@ -139,22 +140,46 @@ public static class LossChain
         return ("feeder", "Feeder", drive.Point.FeederLossW, Estimated());
     }
 
-    private static (string, string, double, Reason) Choke(DrivePointModel model, DriveInScenario drive)
+    private static (string, string, double, Reason) Front(DrivePointModel model, DriveInScenario drive)
     {
-        var resistance = model.Converter!.Item.ChokePct > 0 ? model.Converter.Item.DcChokeResistanceOhm : 0;
+        var item = model.Converter!.Item;
+        var resistance = item.DcChokeResistanceOhm;
+        var rest = item.FrontEnd.LossW(drive.Point.DcLoadW, item.RatedKw * 1e3);
+        var name = item.FrontEnd switch
+        {
+            Converters.FrontEnds.FrontEnd.Diode { Bridges: > 1 } => "Transformer and chokes",
+            Converters.FrontEnds.FrontEnd.Diode { ReactorPct: > 0 } => "AC reactor",
+            Converters.FrontEnds.FrontEnd.Active => "Active front end and filter",
+            Converters.FrontEnds.FrontEnd.Direct => "Line filter",
+            Converters.FrontEnds.FrontEnd.Thyristor => "Commutation reactor",
+            _ => "DC choke",
+        };
+        var fixedAndLoad = $"{Text.N(100 * item.FrontEnd.FixedLossPu, 3)} % + {Text.N(100 * item.FrontEnd.LoadLossPu, 3)} %·(P/P_N)² of {Text.N(item.RatedKw)} kW = {Text.N(rest)} W";
         if (drive.Front is RectifierResult.SteadyState steady)
         {
+            // Chokes of several bridges carry their own currents; the sum of squares is what the study gives.
             var rms = steady.DcCurrentRmsA;
-            var loss = resistance * rms * rms;
-            return ("choke", "DC choke", loss, new Reason(
-                "P = R·I_dc,rms²",
-                $"{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² = {Text.N(loss)} W",
-                "Bridge current of the solved front end",
+            var loss = (resistance * rms * rms) + rest;
+            return ("choke", name, loss, new Reason(
+                "P = R·I_dc,rms² + P_fixed + P_load·(P/P_N)²",
+                $"{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² + {fixedAndLoad}; together {Text.N(loss)} W",
+                "Bridge current of the solved front end; fixed and load loss of the catalogue item",
                 [Text.In("bridge current, rms", rms, "A", "front end"), Text.In("choke resistance", 1e3 * resistance, "mΩ", "catalogue converter")]));
         }
 
-        return ("choke", "DC choke", drive.Point.ChokeLossW, Estimated());
+        return ("choke", name, drive.Point.FrontLossW, new Reason(
+            "P = P_fixed + P_load·(P/P_N)²; a choke by block current",
+            fixedAndLoad + $"; with choke {Text.N(drive.Point.FrontLossW)} W",
+            "docs/methods/front-ends.md",
+            [Text.In("power through it", drive.Point.DcLoadW / 1e3, "kW", "loss chain")]));
     }
+
+    private static (string, string, double, Reason) Filter(DrivePointModel model, OperatingPoint point) =>
+        ("filter", model.Filter is { } f ? char.ToUpperInvariant(f.Name[0]) + f.Name[1..] : "Output filter", point.FilterLossW, new Reason(
+            "P = p·P_N,motor·(I/I_N)²",
+            $"{Text.N(model.Filter?.LossPct ?? 0)} %·{Text.N(model.Motor!.Plate.RatedPowerW / 1e3)} kW·({Text.N(point.Motor.CurrentA)}/{Text.N(model.Motor.Plate.RatedCurrentA)})² = {Text.N(point.FilterLossW)} W",
+            "docs/methods/output-voltage.md",
+            [Text.In("motor current", point.Motor.CurrentA, "A", "motor model")]));
 
     private static Reason Estimated() => new(
         "block current of the link power", "the front end has no one-cycle steady state; block current taken instead", "docs/methods/pcc.md", []);

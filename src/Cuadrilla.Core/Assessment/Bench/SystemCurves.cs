@@ -27,7 +27,7 @@ public sealed record SystemCurves(IReadOnlyList<SystemAtFlow> Points)
         for (var percent = 0; percent <= 110; percent += 5)
         {
             var flow = percent / 100.0;
-            var present = flow > 0 ? EnergyAlternatives.PresentShaft(load, model.Data.InletVanes, flow)?.PowerW / load.RatedPowerW : null;
+            var present = flow > 0 ? Alternatives.PresentWay.Shaft(load, model.Data.InletVanes, flow)?.PowerW / load.RatedPowerW : null;
             points.Add(new SystemAtFlow(
                 flow,
                 PumpPoint.SystemHeadPu(flow, common.StaticFraction.Value),

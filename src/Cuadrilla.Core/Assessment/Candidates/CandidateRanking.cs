@@ -1,5 +1,7 @@
+using Cuadrilla.Core.Assessment.Alternatives;
 using Cuadrilla.Core.Assessment.Checks;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 
@@ -41,7 +43,7 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var current = input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
-        var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing());
+        var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing(), OutputFilter.None, SupplyFeed.ThreePhase);
         return Rank(data.Converters.Values.Select(item =>
         {
             var model = Build(input, data, input.DrivePoint with { Converter = template with { ItemId = item.Id } });
@@ -51,9 +53,7 @@ public static class CandidateRanking
                 ConverterChecks.Of(model).Concat(match),
                 [],
                 item.Id,
-                item.ChokePct > 0
-                    ? FormattableString.Invariant($"six-pulse {item.RatedKw:0.##} kW, choke {item.ChokePct:0.#} %")
-                    : FormattableString.Invariant($"six-pulse {item.RatedKw:0.##} kW, no choke"),
+                FormattableString.Invariant($"{Text.Converter(item)}, {item.RatedKw:0.##} kW"),
                 item.RatedKw,
                 item.RatedCurrentA(template.Duty),
                 item.PriceIndex,
@@ -115,7 +115,7 @@ public static class CandidateRanking
 
         var points = model.Load!.Duty
             .Where(d => d.HoursPerYear > 0)
-            .Select(d => new Energy.EnergyPoint(d.LevelPu, d.HoursPerYear, EnergyAlternatives.MeanLineW(model, model.Motor!, model.Converter, d.LevelPu)));
+            .Select(d => new Energy.EnergyPoint(d.LevelPu, d.HoursPerYear, MeanPower.Of(model, d.LevelPu).LineW));
         var year = Energy.YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
         return (year.EnergyKwh, year.LifetimeCost);
     }

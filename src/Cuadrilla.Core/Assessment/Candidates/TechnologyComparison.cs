@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Assessment.Alternatives;
 using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment.Candidates;
@@ -81,7 +82,7 @@ public static class TechnologyComparison
         var year = isComplete
             ? Energy.YearlyEnergy.Of(
                 model.Load.Duty.Where(d => d.HoursPerYear > 0).Select(d => new Energy.EnergyPoint(
-                    d.LevelPu, d.HoursPerYear, EnergyAlternatives.MeanLineW(model, model.Motor, model.Converter, d.LevelPu))),
+                    d.LevelPu, d.HoursPerYear, MeanPower.Of(model, d.LevelPu).LineW)),
                 item.PriceIndex,
                 input.Tariff)
             : null;

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Assessment.Alternatives;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Checks;
@@ -19,11 +20,14 @@ internal static class EnergyCheck
         var best = alternatives.First(a => a.IsChosen || !a.RunsOnLine);
         var chosen = alternatives.First(a => a.IsChosen);
         var limit = model.Input.Defaults.BestAlternativePct;
-        var above = 100 * ((chosen.Year.LifetimeCost / best.Year.LifetimeCost) - 1);
+
+        // Where the best earns money its own cost is no measure.
+        var measure = best.Year.LifetimeCost > 0 ? best.Year.LifetimeCost : Math.Max(Math.Abs(chosen.Year.LifetimeCost), 1e-9);
+        var above = 100 * (chosen.Year.LifetimeCost - best.Year.LifetimeCost) / measure;
         var recorded = Recorded(model);
         var tariff = model.Input.Tariff;
         var reason = new Reason(
-            "C = equipment + (E·price + P_max·demand price)·(1 − (1+i)^−n)/i; 100·(C_chosen/C_best − 1)",
+            "C = equipment + (E·price + P_max·demand price)·(1 − (1+i)^−n)/i; 100·(C_chosen − C_best)/C_best, over |C_chosen| where the best earns money",
             $"chosen: {Money(chosen, tariff.Currency)}; best, {best.Name}: {Money(best, tariff.Currency)}; {Text.N(above, 3)} % above (permitted {Text.N(limit, 3)} %)"
                 + (recorded.Length > 0 ? $"; reason recorded: {recorded}" : string.Empty),
             "docs/methods/yearly-energy.md",

@@ -64,10 +64,14 @@ internal static class MotorRuleChecks
         }
 
         var plate = connected.Plate;
-        var baseRpm = model.Motor!.BaseSpeedRpm;
-        var isShort = connected.BaseFrequencyPu < 1 && model.Load!.RatedSpeedRpm > baseRpm;
+
+        // The link decides here; what converter, filter and cable take off is the converter's check.
+        var supply = model.Voltage!.Value.SupplyV;
+        var basePu = new ConnectedMotor(plate, connected.IsDelta, connected.LinkedVoltageV, supply).BaseFrequencyPu;
+        var baseRpm = plate.RatedSpeedRpm * basePu;
+        var isShort = basePu < 1 && model.Load!.RatedSpeedRpm > baseRpm;
         var link = plate.DeltaVoltageV <= 0 ? "its only way" : connected.IsDelta ? "delta" : "star";
-        var beyond = connected.BaseFrequencyPu > 1
+        var beyond = basePu > 1
             ? "; more than the plate's power at that speed, if bearings, balance and insulation allow it"
             : string.Empty;
         return new Check(
@@ -75,10 +79,10 @@ internal static class MotorRuleChecks
             Given.Unknown, string.Empty, isShort ? "Relief: the other link of the plate, or a motor of the supply's voltage." : string.Empty,
             new Reason(
                 "f_base = f_N·U_out/U_linked; star voltage = √3·delta voltage",
-                $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(connected.OutputVoltageV)}/{Text.N(connected.LinkedVoltageV)} = {Text.N(connected.BaseFrequencyHz)} Hz, linked in {link}: constant torque to {Text.N(baseRpm)} rpm, asked to {Text.N(model.Load!.RatedSpeedRpm)} rpm{beyond}",
+                $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(supply)}/{Text.N(connected.LinkedVoltageV)} = {Text.N(basePu * plate.RatedFrequencyHz)} Hz, linked in {link}: constant torque to {Text.N(baseRpm)} rpm, asked to {Text.N(model.Load!.RatedSpeedRpm)} rpm{beyond}",
                 "docs/methods/connection.md; a converter's output can't exceed its supply",
                 [
-                    Text.In("output voltage", connected.OutputVoltageV, "V", "bus"),
+                    Text.In("supply", supply, "V", "bus"),
                     Text.In("linked voltage", connected.LinkedVoltageV, "V", "motor plate"),
                     Text.In("line current as linked", plate.RatedCurrentA, "A", "motor plate"),
                 ]));
@@ -100,9 +104,11 @@ internal static class MotorRuleChecks
         }
 
         var defaults = model.Input.Defaults;
-        var critical = defaults.WaveSpeedMPerUs * defaults.RiseTimeUs / 2;
-        var reflection = Math.Min(1, length.Value / critical);
-        var link = Math.Sqrt(2) * 1.1 * model.Input.BusVoltageV;
+        var riseTime = model.Filter?.RiseTimeUs ?? defaults.RiseTimeUs;
+        var critical = defaults.WaveSpeedMPerUs * riseTime / 2;
+        var reflection = model.Filter is { Sinusoidal: true } ? 0 : Math.Min(1, length.Value / critical);
+        var supply = OutputVoltage.SupplyOf(model.Converter?.Item, model.Input.BusVoltageV);
+        var link = Math.Sqrt(2) * 1.1 * supply;
         var peak = link * (1 + (defaults.ReflectionPu * reflection));
         var reason = new Reason(
             "U_peak = √2·1.1·U·(1 + Γ·min(1, l/l_cr)), l_cr = v·t_r/2",
@@ -110,8 +116,8 @@ internal static class MotorRuleChecks
             "Reflected wave; IEC TS 60034-25, NEMA MG 1 part 31. Fast repetition can add to it",
             [
                 Text.In("cable length", length.Value, "m", "motor cable"),
-                Text.In("rise time", defaults.RiseTimeUs, "µs", "project default"),
-                Text.In("supply", model.Input.BusVoltageV, "V", "bus, 10 % above nominal"),
+                Text.In("rise time", riseTime, "µs", model.Filter?.Name ?? "project default"),
+                Text.In("supply", supply, "V", "bus, 10 % above nominal"),
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, peak, defaults.WithstandV, "V", LimitSense.AtMost, defaults.TightMarginPct,
@@ -159,7 +165,9 @@ internal static class MotorRuleChecks
         var group = model.Input.DrivePoint.Load is RollerGroupLoad { Rollers: { IsKnown: true, Value: > 1 } };
         var (verdict, why, relief) = item.Technology switch
         {
-            MotorTechnology.DcSeparatelyExcited => (Verdict.Fails, "a DC motor needs a DC converter; the one chosen gives alternating current", "Relief: an AC motor."),
+            MotorTechnology.DcSeparatelyExcited => model.Converter is { Item.FrontEnd: not Converters.FrontEnds.FrontEnd.Thyristor }
+                ? (Verdict.Fails, "a DC motor needs a thyristor converter; the one chosen gives alternating current", "Relief: a thyristor converter, an AC motor.")
+                : (Verdict.Holds, "brushes and commutator wear and need their air clean; guard against loss of the field", string.Empty),
             not MotorTechnology.CageInduction when group => (Verdict.Fails, "several motors on one converter: only cage induction motors under V/f control", "Relief: cage induction motors."),
             MotorTechnology.PermanentMagnet or MotorTechnology.Servo => (
                 Verdict.Holds, "magnets: voltage at the terminals whenever the shaft turns, converter off or not; lock the shaft before work", string.Empty),

@@ -89,7 +89,7 @@ internal static class StartDipChecks
 
     private static Complex DrivePower(DriveInScenario drive, SupplyNetwork network)
     {
-        if (drive.Front is not Harmonics.Rectifiers.RectifierResult.SteadyState steady)
+        if (drive.Front is not Harmonics.Rectifiers.RectifierResult.LineDraw { Phases.Count: 3 } steady)
         {
             return drive.Point.LineW / SupplyNetwork.BaseVa;
         }
@@ -97,6 +97,6 @@ internal static class StartDipChecks
         // √3·U·I_1 of the mean phase, at the EMF it was solved with.
         var current = steady.Phases.Average(p => p.FundamentalA);
         var angle = -steady.Phases[0].Orders[0].Phase;
-        return Complex.FromPolarCoordinates(Math.Sqrt(3) * drive.FrontInput.LineVoltageV * current / SupplyNetwork.BaseVa, angle);
+        return Complex.FromPolarCoordinates(Math.Sqrt(3) * drive.EmfV * current / SupplyNetwork.BaseVa, angle);
     }
 }

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 
@@ -126,10 +127,27 @@ public static class StartStudy
         return new ConverterChoice.SoftStarter(item.Id, preset.Settings, preset.Trip, 2, string.Empty);
     }
 
+    /// <summary>The stop by the voltage ramp of the chosen soft starter; null without one, or without a ramp.</summary>
+    public static IReadOnlyList<StartMoment>? Stop(DrivePointModel model, StartPlace place)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        ArgumentNullException.ThrowIfNull(place);
+        if (model.Input.DrivePoint.Converter is not ConverterChoice.SoftStarter { Settings.StopRampS: > 0 } soft)
+        {
+            return null;
+        }
+
+        var circuit = CageCircuitFit.Run(model.Connected!.Plate).Circuit;
+        var load = LoadCurve(model.Load!, circuit.SynchronousRadPerS);
+        return SoftStop.Run(
+            circuit, BusOf(model, place), soft.Settings.StopRampS, load, model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2,
+            LineShaft.Of(model, 1).SpeedRpm * 2 * Math.PI / 60);
+    }
+
     private static StartCase OnConverter(DrivePointModel model, StartPlace place)
     {
         var converter = model.Converter ?? new ConverterAtSite(
-            model.Data.Converters.Values.Where(c => c.ChokePct > 0).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor!.Plate.RatedCurrentA)
+            model.Data.Converters.Values.Where(c => c.Kind == Converters.ConverterKind.SixPulse && c.ChokePct > 0).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor!.Plate.RatedCurrentA)
                 ?? model.Data.Converters.Values.MaxBy(c => c.RatedKw)!,
             OverloadDuty.Heavy, 4, model.Input.Site);
         var rated = model.Load!.At(1).SpeedRpm * 2 * Math.PI / 60;

@@ -43,7 +43,7 @@ internal sealed class HarmonicSums
         this.fundamentalShunts = fundamentalShunts;
         this.drives = drives;
         this.usualLockedRotorPowerFactor = usualLockedRotorPowerFactor;
-        IsBalanced = drives.All(d => d.Front is not RectifierResult.SteadyState { IsBalanced: false });
+        IsBalanced = drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
         fundamental = Fundamental();
         for (var h = 2; h <= LineCurrent.HighestOrder; h++)
         {
@@ -174,15 +174,13 @@ internal sealed class HarmonicSums
         var sums = new Sequences[network.NodeCount];
         foreach (var drive in drives)
         {
-            if (drive.Front is not RectifierResult.SteadyState steady)
+            if (drive.Front is not RectifierResult.LineDraw draw)
             {
                 continue;
             }
 
             var perUnit = 1 / network.BaseA(drive.BusId);
-            var own = steady.IsBalanced
-                ? Sequences.OfBalanced(steady.Phases[0].Orders[order - 1], order)
-                : Sequences.Of(steady.Phases[0].Orders[order - 1], steady.Phases[1].Orders[order - 1], steady.Phases[2].Orders[order - 1]);
+            var own = SequencesOf(drive, draw, order);
             var turned = own.ToSource(order, drive.EmfAngleRad + Shift(drive.BusId), Shift(drive.BusId)) * perUnit;
             var node = network.NodeOf(drive.BusId);
             if (node == SupplyNetwork.Reference)
@@ -196,5 +194,26 @@ internal sealed class HarmonicSums
         }
 
         drawn[order - 1] = sums;
+    }
+
+    // A current between two conductors is solved in the time of their own voltage. Between phases A and B that is 30° ahead of
+    // phase A; between A and the neutral it is phase A's, and what is left of the zero sequence stays in the neutral.
+    private static Sequences SequencesOf(DriveInScenario drive, RectifierResult.LineDraw draw, int order)
+    {
+        if (draw.Phases.Count == 3)
+        {
+            return draw.IsBalanced
+                ? Sequences.OfBalanced(draw.Phases[0].Orders[order - 1], order)
+                : Sequences.Of(draw.Phases[0].Orders[order - 1], draw.Phases[1].Orders[order - 1], draw.Phases[2].Orders[order - 1]);
+        }
+
+        var current = draw.Phases[0].Orders[order - 1];
+        if (drive.Circuit!.LineVoltageV < 0.9 * drive.EmfV)
+        {
+            return Sequences.Of(current, Complex.Zero, Complex.Zero);
+        }
+
+        var ahead = current * Complex.FromPolarCoordinates(1, order * Math.PI / 6);
+        return Sequences.Of(ahead, -ahead, Complex.Zero);
     }
 }

@@ -14,6 +14,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 /// <param name="UnbalancePu">Negative-sequence EMF.</param>
 /// <param name="Background5Pu">Fifth-order EMF.</param>
 /// <param name="Background7Pu">Seventh-order EMF.</param>
+/// <param name="UnbalanceRad">Angle of the negative sequence in phase A.</param>
+/// <param name="BackgroundRad">Angle of both background orders.</param>
 internal readonly record struct BridgeCircuit(
     int PhaseCount,
     double ResistancePu,
@@ -24,7 +26,9 @@ internal readonly record struct BridgeCircuit(
     double LoadConductancePu,
     double UnbalancePu,
     double Background5Pu,
-    double Background7Pu)
+    double Background7Pu,
+    double UnbalanceRad = 0,
+    double BackgroundRad = 0)
 {
     private const double HalfSqrt3 = 0.86602540378443864676;
 
@@ -55,7 +59,7 @@ internal readonly record struct BridgeCircuit(
             var loop = sin;
             if (Background5Pu != 0 || Background7Pu != 0)
             {
-                loop += (Background5Pu * Math.Sin(5 * angleRad)) + (Background7Pu * Math.Sin(7 * angleRad));
+                loop += (Background5Pu * Math.Sin((5 * angleRad) + BackgroundRad)) + (Background7Pu * Math.Sin((7 * angleRad) + BackgroundRad));
             }
 
             a = 0.5 * loop;
@@ -66,11 +70,20 @@ internal readonly record struct BridgeCircuit(
 
         var half = -0.5 * sin;
         var quadrature = HalfSqrt3 * cos;
-        var direct = 1 + UnbalancePu;
-        var inverse = 1 - UnbalancePu;
+        var inPhase = UnbalanceRad == 0 ? UnbalancePu : UnbalancePu * Math.Cos(UnbalanceRad);
+        var direct = 1 + inPhase;
+        var inverse = 1 - inPhase;
         a = direct * sin;
         b = (direct * half) - (inverse * quadrature);
         c = (direct * half) + (inverse * quadrature);
+        if (UnbalanceRad != 0)
+        {
+            var across = UnbalancePu * Math.Sin(UnbalanceRad);
+            a += across * cos;
+            b -= across * ((0.5 * cos) + (HalfSqrt3 * sin));
+            c -= across * ((0.5 * cos) - (HalfSqrt3 * sin));
+        }
+
         if (Background5Pu != 0)
         {
             Add(5, Background5Pu, angleRad, +1, ref a, ref b, ref c);
@@ -87,9 +100,9 @@ internal readonly record struct BridgeCircuit(
         LoadConductancePu > 0 ? LoadConductancePu * voltagePu : 1 / Math.Max(voltagePu, ClampVoltagePu);
 
     // sin h(θ − 120°k): the 5th turns backwards (sign +1 on the quadrature of phase B), the 7th forwards (−1).
-    private static void Add(int order, double sizePu, double angleRad, int sign, ref double a, ref double b, ref double c)
+    private void Add(int order, double sizePu, double angleRad, int sign, ref double a, ref double b, ref double c)
     {
-        var (sin, cos) = Math.SinCos(order * angleRad);
+        var (sin, cos) = Math.SinCos((order * angleRad) + BackgroundRad);
         a += sizePu * sin;
         b += sizePu * ((-0.5 * sin) + (sign * HalfSqrt3 * cos));
         c += sizePu * ((-0.5 * sin) - (sign * HalfSqrt3 * cos));

@@ -34,9 +34,11 @@ public enum DcLoadModel
 /// <param name="DcCapacitanceF">Link capacitance, F, &gt; 0.</param>
 /// <param name="DcLoadW">Mean DC power, W, &gt; 0.</param>
 /// <param name="LoadModel">Constant power or resistor.</param>
-/// <param name="UnbalancePu">Negative-sequence EMF in parts of the positive sequence, in phase with it in phase A, 0 to 0.2.</param>
-/// <param name="BackgroundV5Pu">Fifth-order EMF in parts of the fundamental, angle 0.</param>
-/// <param name="BackgroundV7Pu">Seventh-order EMF in parts of the fundamental, angle 0.</param>
+/// <param name="UnbalancePu">Negative-sequence EMF in parts of the positive sequence, 0 to 0.2.</param>
+/// <param name="BackgroundV5Pu">Fifth-order EMF in parts of the fundamental.</param>
+/// <param name="BackgroundV7Pu">Seventh-order EMF in parts of the fundamental.</param>
+/// <param name="UnbalanceRad">Angle of the negative sequence against the positive in phase A, rad.</param>
+/// <param name="BackgroundRad">Angle of the fifth and the seventh at the rising zero of the fundamental of phase A, rad.</param>
 public sealed record RectifierInput(
     RectifierKind Kind,
     double LineVoltageV,
@@ -50,4 +52,6 @@ public sealed record RectifierInput(
     DcLoadModel LoadModel = DcLoadModel.ConstantPower,
     double UnbalancePu = 0,
     double BackgroundV5Pu = 0,
-    double BackgroundV7Pu = 0);
+    double BackgroundV7Pu = 0,
+    double UnbalanceRad = 0,
+    double BackgroundRad = 0);

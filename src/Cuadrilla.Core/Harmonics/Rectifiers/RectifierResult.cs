@@ -9,7 +9,26 @@ public abstract record RectifierResult
     {
     }
 
-    /// <summary>A one-cycle steady state.</summary>
+    /// <summary>A current that can be stated, solved or from catalogue data.</summary>
+    /// <param name="Phases">Line currents: one entry between two conductors, three otherwise.</param>
+    /// <param name="Waveform">Line current of phase A over one cycle, for pictures.</param>
+    /// <param name="Provenance">Where it comes from, in words.</param>
+    public abstract record LineDraw(IReadOnlyList<LineCurrent> Phases, IRectifierWaveform Waveform, string Provenance) : RectifierResult
+    {
+        /// <summary>Line current of phase A.</summary>
+        public LineCurrent PhaseA => Phases[0];
+
+        /// <summary>The phase with the largest total harmonic distortion.</summary>
+        public LineCurrent WorstPhase => Phases.MaxBy(p => p.ThdiPct)!;
+
+        /// <summary>The phase with the largest rms current.</summary>
+        public LineCurrent LoadedPhase => Phases.MaxBy(p => p.RmsA)!;
+
+        /// <summary>True when three phases carry the same.</summary>
+        public bool IsBalanced => Phases.Count == 3 && Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < 1e-6 * Phases[0].RmsA;
+    }
+
+    /// <summary>A one-cycle steady state of the circuit.</summary>
     /// <param name="Phases">Line currents; one entry for a single-phase bridge, three otherwise.</param>
     /// <param name="ActivePowerW">Power from the EMFs, all phases, W.</param>
     /// <param name="DcVoltageMeanV">Mean link voltage, V.</param>
@@ -28,20 +47,13 @@ public abstract record RectifierResult
         double DcCurrentRmsA,
         bool IsContinuous,
         double Multiplier,
-        IRectifierWaveform Waveform) : RectifierResult
-    {
-        /// <summary>Line current of phase A.</summary>
-        public LineCurrent PhaseA => Phases[0];
+        IRectifierWaveform Waveform) : LineDraw(Phases, Waveform, "solved as a circuit");
 
-        /// <summary>The phase with the largest total harmonic distortion.</summary>
-        public LineCurrent WorstPhase => Phases.MaxBy(p => p.ThdiPct)!;
-
-        /// <summary>The phase with the largest rms current.</summary>
-        public LineCurrent LoadedPhase => Phases.MaxBy(p => p.RmsA)!;
-
-        /// <summary>True when the phases carry the same.</summary>
-        public bool IsBalanced => Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < 1e-6 * Phases[0].RmsA;
-    }
+    /// <summary>Not solved as a circuit: closed form or catalogue data.</summary>
+    /// <param name="Phases">Line currents.</param>
+    /// <param name="Waveform">Their sum of orders.</param>
+    /// <param name="Provenance">Where they come from.</param>
+    public sealed record Stated(IReadOnlyList<LineCurrent> Phases, IRectifierWaveform Waveform, string Provenance) : LineDraw(Phases, Waveform, Provenance);
 
     /// <summary>No state repeats itself every cycle, so no spectrum is given.</summary>
     /// <param name="Reason">What happens instead, in words.</param>
@@ -75,6 +87,6 @@ public interface IRectifierWaveform
     /// <summary>Phase-A line current, A, at an angle of the phase-A EMF in radians, 0 to 2π.</summary>
     double LineCurrentA(double angleRad);
 
-    /// <summary>Link voltage, V, at an angle in radians, 0 to 2π.</summary>
+    /// <summary>Link voltage, V, at an angle in radians, 0 to 2π; NaN where there is no link.</summary>
     double LinkVoltageV(double angleRad);
 }

@@ -63,7 +63,9 @@ public static class RectifierStudy
             loadConductancePu,
             input.UnbalancePu,
             input.BackgroundV5Pu,
-            input.BackgroundV7Pu);
+            input.BackgroundV7Pu,
+            input.UnbalanceRad,
+            input.BackgroundRad);
     }
 
     private static (double VoltageV, double CurrentA, double ImpedanceOhm) Bases(RectifierInput input)
@@ -174,7 +176,7 @@ public static class RectifierStudy
         }
 
         var lag = phase * 2 * Math.PI / 3;
-        return Complex.FromPolarCoordinates(1, -lag) + (circuit.UnbalancePu * Complex.FromPolarCoordinates(1, lag));
+        return Complex.FromPolarCoordinates(1, -lag) + (circuit.UnbalancePu * Complex.FromPolarCoordinates(1, circuit.UnbalanceRad + lag));
     }
 
     private static void Validate(RectifierInput input)

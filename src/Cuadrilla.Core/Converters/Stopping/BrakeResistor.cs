@@ -1,4 +1,4 @@
-namespace Cuadrilla.Core.Converters;
+namespace Cuadrilla.Core.Converters.Stopping;
 
 /// <summary>Power that comes back for some time.</summary>
 /// <param name="DurationS">Duration, s.</param>

@@ -1,0 +1,124 @@
+using System.Globalization;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.FrontEnds;
+
+namespace Cuadrilla.Catalogue;
+
+/// <summary>Builds the generic converters and supply modules: every kind in every size, by the scaling rules of the data file.</summary>
+internal static class ConverterSeries
+{
+    public static IEnumerable<ConverterItem> Build(ConverterSeriesFile file) =>
+        file.SizesKw.SelectMany(kw => file.Kinds.Where(k => kw >= k.FromKw && kw <= k.ToKw).Select(k => Item(file, kw, k)));
+
+    public static IEnumerable<SupplyModuleItem> SupplyModules(ConverterSeriesFile file) =>
+        file.SupplyModules.SizesKw.SelectMany(kw => file.SupplyModules.Kinds.Select(k => Module(file, kw, k)));
+
+    private static ConverterItem Item(ConverterSeriesFile file, double kw, ConverterSeriesFile.KindRule kind)
+    {
+        double Rule(Func<ConverterSeriesFile.Anchor, double> value) => LogInterpolation.At(file.Anchors, a => a.Kw, value, kw);
+        var ratedLossW = Rule(a => a.LossPu) * kw * 1e3 * kind.LossFactor;
+        var lightA = Tidy((kind.AmpPerKw ?? (Rule(a => a.AmpPerKw) * kind.CurrentFactor)) * kw);
+        var overload = file.Overload[kind.Overload];
+        return new ConverterItem(
+            string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
+            file.Series,
+            kind.Kind,
+            Front(file, kind, Rule(a => a.ChokeLossPu)),
+            kw,
+            kind.RatedVoltageV ?? file.RatedVoltageV,
+            lightA,
+            Tidy((kind.HeavyFactor ?? file.HeavyFactor) * lightA),
+            Math.Round(kind.CapacitanceUfPerKw * kw, 0),
+            Losses(file.LossShape, ratedLossW),
+            Math.Round(Rule(a => a.StandbyW) * kind.StandbyFactor, 0),
+            overload.Light,
+            overload.Heavy,
+            Derating(file.Derating, kw, kind.Switching),
+            ShortCircuitKa(file, kw),
+            kind.Brake ? new ChopperLimits(Math.Round(file.Brake.ChopperV * file.Brake.ChopperV / (file.Brake.PeakPu * kw * 1e3), 2), file.Brake.ChopperV) : null,
+            Size(file, kw, kind.WidthFactor, kind.MassFactor, kind.AirflowFactor, lightA),
+            Price(file, kw, kind.PriceFactor));
+    }
+
+    private static SupplyModuleItem Module(ConverterSeriesFile file, double kw, ConverterSeriesFile.ModuleRule kind)
+    {
+        double Rule(Func<ConverterSeriesFile.Anchor, double> value) => LogInterpolation.At(file.Anchors, a => a.Kw, value, kw);
+        return new SupplyModuleItem(
+            string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
+            file.Series,
+            kind.Kind,
+            Front(file, kind, Rule(a => a.ChokeLossPu)),
+            kw,
+            file.RatedVoltageV,
+            kind.PeakPu,
+            kind.PeakTimeS,
+            kind.ReturnPu,
+            Math.Round(file.SupplyModules.PrechargeUfPerKw * kw, 0),
+            Math.Round(Rule(a => a.StandbyW), 0),
+            ShortCircuitKa(file, kw),
+            Size(file, kw, kind.WidthFactor, kind.MassFactor, 0.5, Rule(a => a.AmpPerKw) * kw),
+            Price(file, kw, kind.PriceFactor));
+    }
+
+    private static FrontEnd Front(ConverterSeriesFile file, ConverterSeriesFile.FrontRule rule, double chokeLossPu) => rule.Front switch
+    {
+        "diode" => new FrontEnd.Diode(
+            rule.Bridges, rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0, rule.ReactorPct, rule.TransformerUkPct, rule.DcFormFactor, rule.FixedLossPu, rule.LoadLossPu),
+        "single-phase" => new FrontEnd.SinglePhase(rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0, rule.DcFormFactor),
+        "active" => new FrontEnd.Active(rule.FilterPct, Spectrum(file.Spectra.Active), rule.FixedLossPu, rule.LoadLossPu),
+        "direct" => new FrontEnd.Direct(rule.OutputPu, rule.HasBypass, rule.FilterPct, Spectrum(file.Spectra.Direct), rule.FixedLossPu, rule.LoadLossPu),
+        "thyristor" => new FrontEnd.Thyristor(rule.FourQuadrant, rule.ReactorPct, rule.LargestDcPu, rule.LoadLossPu),
+        "dc-link" => new FrontEnd.DcLink(),
+        _ => throw new InvalidDataException($"Unknown front end '{rule.Front}' in the converter series."),
+    };
+
+    private static SourceSpectrum Spectrum(IReadOnlyList<ConverterSeriesFile.SpectrumRule> rules) =>
+        new([.. rules.Select(r => new SpectrumPoint(r.LoadPu, r.ReactivePu, [.. r.Orders.Select(o => new OrderShare((int)o[0], o[1]))]))]);
+
+    private static ConverterLossPoints Losses(ConverterSeriesFile.Shape shape, double ratedLossW)
+    {
+        double Loss(double part) => Math.Round(part * ratedLossW, 1);
+        return new ConverterLossPoints(
+            Loss(shape.F0I25), Loss(shape.F0I50), Loss(shape.F0I100), Loss(shape.F50I25), Loss(shape.F50I50), Loss(shape.F50I100), Loss(shape.F90I50), Loss(shape.F90I100));
+    }
+
+    private static ConverterSize Size(ConverterSeriesFile file, double kw, double width, double mass, double airflow, double currentA)
+    {
+        double Scale(Func<ConverterSeriesFile.Anchor, double> value) => LogInterpolation.PowerAt(file.Anchors, a => a.Kw, value, kw);
+        var plainMm = LogInterpolation.At(file.Anchors, a => a.Kw, a => a.WidthMm, kw);
+        return new ConverterSize(
+            To5(plainMm * width),
+            To5(Math.Max(file.Size.LeastHeightMm, plainMm * file.Size.HeightPerWidth)),
+            To5(file.Size.DepthFixedMm + (file.Size.DepthPerRootKw * Math.Sqrt(kw))),
+            Math.Round(mass * Scale(a => a.MassKg), 1),
+            Math.Round(airflow * Scale(a => a.AirflowM3PerH), 0),
+            CrossSections.First(c => c >= Math.Min(currentA * file.Size.TerminalMm2PerA, CrossSections[^1])));
+    }
+
+    private static double Price(ConverterSeriesFile file, double kw, double factor) =>
+        Math.Round(factor * LogInterpolation.PowerAt(file.Anchors, a => a.Kw, a => a.PriceIndex, kw), 2);
+
+    private static double ShortCircuitKa(ConverterSeriesFile file, double kw) =>
+        kw <= file.ShortCircuit.SmallUpToKw ? file.ShortCircuit.SmallKa : file.ShortCircuit.LargeKa;
+
+    private static ConverterDerating Derating(ConverterSeriesFile.DeratingRule rule, double kw, string switching)
+    {
+        var curve = switching == "servo" ? rule.SwitchingServo : kw <= rule.SmallUpToKw ? rule.SwitchingSmall : rule.SwitchingLarge;
+        return new ConverterDerating(
+            rule.AmbientFreeC,
+            rule.AmbientPctPerK,
+            rule.AmbientMaxC,
+            rule.AltitudeFreeM,
+            rule.AltitudePctPer100M,
+            rule.AltitudeMaxM,
+            [.. curve.Select(p => new SwitchingFactor(p[0], p[1]))],
+            rule.SinglePhaseFeedPu);
+    }
+
+    private static double Tidy(double currentA) => currentA < 10 ? Math.Round(currentA, 1) : currentA < 100 ? Math.Round(currentA * 2) / 2 : Math.Round(currentA);
+
+    private static double To5(double mm) => Math.Round(mm / 5) * 5;
+
+    // Cross-sections of IEC 60228, mm².
+    private static readonly double[] CrossSections = [2.5, 4, 6, 10, 16, 25, 35, 50, 70, 95, 120, 150, 185, 240, 300, 400, 500];
+}

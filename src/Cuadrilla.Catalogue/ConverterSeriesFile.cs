@@ -1,0 +1,139 @@
+using Cuadrilla.Core.Converters;
+
+namespace Cuadrilla.Catalogue;
+
+/// <summary>The data file of the generic converters, <c>converters.json</c>.</summary>
+internal sealed record ConverterSeriesFile(
+    string Series,
+    string Source,
+    string Edition,
+    double RatedVoltageV,
+    string Interpolation,
+    IReadOnlyList<double> SizesKw,
+    IReadOnlyList<ConverterSeriesFile.Anchor> Anchors,
+    double HeavyFactor,
+    ConverterSeriesFile.Shape LossShape,
+    IReadOnlyDictionary<string, ConverterSeriesFile.OverloadPair> Overload,
+    ConverterSeriesFile.DeratingRule Derating,
+    ConverterSeriesFile.BrakeRule Brake,
+    ConverterSeriesFile.ShortCircuitRule ShortCircuit,
+    ConverterSeriesFile.SizeRule Size,
+    ConverterSeriesFile.SpectraRule Spectra,
+    IReadOnlyList<ConverterSeriesFile.KindRule> Kinds,
+    ConverterSeriesFile.SupplyModuleRules SupplyModules)
+{
+    internal sealed record Anchor(
+        double Kw, double AmpPerKw, double LossPu, double StandbyW, double WidthMm, double MassKg, double AirflowM3PerH, double PriceIndex, double ChokeLossPu);
+
+    internal sealed record Shape(
+        double F0I25, double F0I50, double F0I100, double F50I25, double F50I50, double F50I100, double F90I50, double F90I100);
+
+    internal sealed record OverloadPair(OverloadRating Light, OverloadRating Heavy);
+
+    internal sealed record DeratingRule(
+        double AmbientFreeC,
+        double AmbientPctPerK,
+        double AmbientMaxC,
+        double AltitudeFreeM,
+        double AltitudePctPer100M,
+        double AltitudeMaxM,
+        IReadOnlyList<double[]> SwitchingSmall,
+        IReadOnlyList<double[]> SwitchingLarge,
+        IReadOnlyList<double[]> SwitchingServo,
+        double SinglePhaseFeedPu,
+        double SmallUpToKw);
+
+    internal sealed record BrakeRule(double ChopperV, double PeakPu);
+
+    internal sealed record ShortCircuitRule(double SmallUpToKw, double SmallKa, double LargeKa);
+
+    internal sealed record SizeRule(double HeightPerWidth, double LeastHeightMm, double DepthFixedMm, double DepthPerRootKw, double TerminalMm2PerA);
+
+    internal sealed record SpectraRule(IReadOnlyList<SpectrumRule> Active, IReadOnlyList<SpectrumRule> Direct, string Source);
+
+    internal sealed record SpectrumRule(double LoadPu, double ReactivePu, IReadOnlyList<double[]> Orders);
+
+    /// <summary>The front end of a kind; what it does not have is zero.</summary>
+    internal abstract record FrontRule
+    {
+        public required string Key { get; init; }
+
+        public required string Front { get; init; }
+
+        public int Bridges { get; init; }
+
+        public double ChokePct { get; init; }
+
+        public double ChokeLossFactor { get; init; }
+
+        public double ReactorPct { get; init; }
+
+        public double TransformerUkPct { get; init; }
+
+        public double DcFormFactor { get; init; } = 1;
+
+        public double FixedLossPu { get; init; }
+
+        public double LoadLossPu { get; init; }
+
+        public double FilterPct { get; init; }
+
+        public double OutputPu { get; init; }
+
+        public bool HasBypass { get; init; }
+
+        public bool FourQuadrant { get; init; }
+
+        public double LargestDcPu { get; init; }
+
+        public double PriceFactor { get; init; } = 1;
+
+        public double MassFactor { get; init; } = 1;
+
+        public double WidthFactor { get; init; } = 1;
+    }
+
+    internal sealed record KindRule : FrontRule
+    {
+        public required ConverterKind Kind { get; init; }
+
+        public required double FromKw { get; init; }
+
+        public required double ToKw { get; init; }
+
+        public double? RatedVoltageV { get; init; }
+
+        public double? AmpPerKw { get; init; }
+
+        public double CurrentFactor { get; init; } = 1;
+
+        public double? HeavyFactor { get; init; }
+
+        public double CapacitanceUfPerKw { get; init; }
+
+        public required string Overload { get; init; }
+
+        public bool Brake { get; init; }
+
+        public string Switching { get; init; } = string.Empty;
+
+        public double LossFactor { get; init; } = 1;
+
+        public double StandbyFactor { get; init; } = 1;
+
+        public double AirflowFactor { get; init; } = 1;
+    }
+
+    internal sealed record ModuleRule : FrontRule
+    {
+        public required SupplyModuleKind Kind { get; init; }
+
+        public double PeakPu { get; init; }
+
+        public double PeakTimeS { get; init; }
+
+        public double ReturnPu { get; init; }
+    }
+
+    internal sealed record SupplyModuleRules(IReadOnlyList<double> SizesKw, double PrechargeUfPerKw, IReadOnlyList<ModuleRule> Kinds);
+}

@@ -1,0 +1,98 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Motors;
+
+namespace Cuadrilla.Core.Assessment.Alternatives;
+
+/// <summary>
+/// Of each family of converters the smallest that carries a motor at this place, for ever and in its peaks; of the chosen family
+/// the chosen one. Single-phase inputs, servo drives and modules are bought for other reasons than energy, and are compared only
+/// when one is chosen.
+/// </summary>
+internal sealed class FittingConverters
+{
+    private const double SameVoltagePu = 0.15;
+
+    private readonly DrivePointModel model;
+    private readonly OverloadDuty duty;
+    private readonly double khz;
+    private readonly SupplyFeed feed;
+    private readonly List<IGrouping<string, ConverterItem>> families;
+    private readonly Dictionary<(string MotorId, double OutputPu), Need> needs = [];
+
+    public FittingConverters(DrivePointModel model)
+    {
+        this.model = model;
+        (duty, khz, feed) = model.Converter is { } c ? (c.Duty, c.SwitchingKhz, c.Feed) : (OverloadDuty.Light, 4.0, SupplyFeed.ThreePhase);
+        var chosen = model.Converter?.Item.Family;
+        families =
+        [
+            .. model.Data.Converters.Values
+                .Where(i => i.Family == chosen || i.Kind is not (ConverterKind.SinglePhaseInput or ConverterKind.Servo or ConverterKind.InverterModule))
+                .Where(i => Math.Abs((OutputVoltage.SupplyOf(i, model.Input.BusVoltageV) / i.RatedVoltageV) - 1) < SameVoltagePu)
+                .OrderBy(i => i.RatedKw).ThenBy(i => i.PriceIndex)
+                .GroupBy(i => i.Family),
+        ];
+    }
+
+    /// <summary>Converters for a motor, with the motor as it works behind each.</summary>
+    public IEnumerable<(MotorLossModel Motor, ConverterAtSite Converter)> For(MotorItem motor)
+    {
+        foreach (var family in families)
+        {
+            if (motor.Id == model.MotorItem!.Id && model.Converter is { } chosen && chosen.Item.Family == family.Key)
+            {
+                yield return (model.Motor!, chosen);
+                continue;
+            }
+
+            if (Smallest(motor, family) is { } found)
+            {
+                yield return found;
+            }
+        }
+    }
+
+    private (MotorLossModel Motor, ConverterAtSite Converter)? Smallest(MotorItem motor, IEnumerable<ConverterItem> family)
+    {
+        foreach (var item in family.Where(i => DrivePointModel.Mismatch(motor.Plate, i).Length == 0))
+        {
+            var converter = new ConverterAtSite(item, duty, khz, model.Input.Site, feed);
+            if (converter.SiteCurrentA <= 0)
+            {
+                continue;
+            }
+
+            var need = NeedOf(motor, item);
+            if (converter.SiteCurrentA >= need.ContinuousA && (need.InTime.Count == 0 || Stands(converter, need)))
+            {
+                return (need.Motor, converter);
+            }
+        }
+
+        return null;
+    }
+
+    private bool Stands(ConverterAtSite converter, Need need)
+    {
+        var store = OverloadStore.Of(converter.Overload, converter.SiteCurrentA, need.InTime, model.Load!.Cycle is not null);
+        return store is { Recovers: true, LargestPct: <= 100, PeakPct: <= 100 };
+    }
+
+    // The motor behind a front end: what it gives decides flux and current.
+    private Need NeedOf(MotorItem motor, ConverterItem item)
+    {
+        var key = (motor.Id, item.FrontEnd.LargestOutputPu);
+        if (!needs.TryGetValue(key, out var need))
+        {
+            var connection = motor.Id == model.MotorItem!.Id ? model.MotorChoice!.Connection : MotorConnection.Fitting;
+            var connected = model.Linked(motor.Plate, connection, item, model.Filter).Connected;
+            var lossModel = new MotorLossModel(connected.Plate, connected.BaseFrequencyPu);
+            need = new Need(lossModel, CurrentDemand.Continuous(model, lossModel).CurrentA, StartDemand.Missing(model).Any() ? [] : CurrentDemand.InTime(model, lossModel));
+            needs.Add(key, need);
+        }
+
+        return need;
+    }
+
+    private sealed record Need(MotorLossModel Motor, double ContinuousA, IReadOnlyList<CurrentForTime> InTime);
+}

@@ -1,0 +1,112 @@
+using System.Numerics;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.FrontEnds;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Harmonics.Thyristors;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Assessment.Supply;
+
+/// <summary>What a front end stands at.</summary>
+/// <param name="EmfV">Line-to-line voltage behind the impedance, V.</param>
+/// <param name="SeenOhm">Impedance per phase that it sees, feeder included.</param>
+/// <param name="FrequencyHz">Frequency, Hz.</param>
+/// <param name="Source">The supply, for unbalance and background.</param>
+/// <param name="BackgroundTurn">+1 or −1: how the vector groups turn the 5th and the 7th against the fundamental.</param>
+internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, Source Source, int BackgroundTurn);
+
+/// <summary>Finds the line current of one converter, by the way that its front end asks for.</summary>
+internal static class FrontSolver
+{
+    /// <summary>Its current and, where one was solved, the circuit.</summary>
+    public static (RectifierResult Front, RectifierInput? Circuit) Solve(
+        DrivePointModel model, OperatingPoint point, in FrontPlace place, Func<RectifierInput, RectifierResult> rectifier)
+    {
+        var item = model.Converter!.Item;
+        var twoConductors = model.Converter.Feed == SupplyFeed.TwoPhases;
+        switch (item.FrontEnd)
+        {
+            case FrontEnd.Diode { Bridges: 1 } when !twoConductors:
+                var six = Circuit(item, RectifierKind.SixPulse, point, place);
+                return (rectifier(six), six);
+            case FrontEnd.Diode { Bridges: > 1 } diode when !twoConductors:
+                // The transformer's losses come through it too.
+                var whole = Circuit(item, RectifierKind.SixPulse, point, place) with { DcLoadW = point.DcLoadW + item.FrontEnd.LossW(point.DcLoadW, item.RatedKw * 1e3) };
+                return (MultiPulseStudy.Run(
+                    whole with { SourceInductanceH = place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz) }, diode.Bridges, item.LineSideH(place.FrequencyHz), rectifier), whole);
+            case FrontEnd.Diode or FrontEnd.SinglePhase:
+                var single = SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV));
+                return (rectifier(single), single);
+            case FrontEnd.Active active:
+                return (FromSpectrum(item, active.Spectrum, point, place.EmfV), null);
+            case FrontEnd.Direct direct:
+                return (FromSpectrum(item, direct.Spectrum, point, place.EmfV), null);
+            case FrontEnd.Thyristor:
+                return (Thyristor(item, point, place), null);
+            default:
+                throw new InvalidOperationException("This converter has no front end of its own.");
+        }
+    }
+
+    private static RectifierInput Circuit(ConverterItem item, RectifierKind kind, OperatingPoint point, in FrontPlace place)
+    {
+        var omega = 2 * Math.PI * place.FrequencyHz;
+        return new RectifierInput(
+            kind,
+            place.EmfV,
+            place.FrequencyHz,
+            place.SeenOhm.Real,
+            (place.SeenOhm.Imaginary / omega) + item.LineSideH(place.FrequencyHz),
+            item.DcChokeH(place.FrequencyHz),
+            item.DcChokeResistanceOhm,
+            item.DcCapacitanceUf * 1e-6,
+            point.DcLoadW,
+            DcLoadModel.ConstantPower,
+            Or0(place.Source.UnbalancePct) / 100,
+            place.BackgroundTurn * Or0(place.Source.BackgroundV5Pct) / 100,
+            place.BackgroundTurn * Or0(place.Source.BackgroundV7Pct) / 100);
+    }
+
+    // Between two phases the loop holds the impedance of both. Between phase and neutral the zero sequence is taken to be as
+    // the positive one, so that the loop is again twice a phase.
+    private static RectifierInput SinglePhase(ConverterItem item, OperatingPoint point, in FrontPlace place, double loopV) =>
+        Circuit(item, RectifierKind.SinglePhase, point, place) with
+        {
+            LineVoltageV = loopV,
+            SourceResistanceOhm = 2 * place.SeenOhm.Real,
+            SourceInductanceH = (2 * place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz)) + (2 * item.LineSideH(place.FrequencyHz)),
+            UnbalancePu = 0,
+        };
+
+    // The fundamental carries the power; harmonics as the catalogue says, in % of the rated fundamental.
+    private static RectifierResult.Stated FromSpectrum(ConverterItem item, SourceSpectrum spectrum, OperatingPoint point, double emfV)
+    {
+        var ratedW = item.RatedKw * 1e3;
+        var load = point.LineW / ratedW;
+        var ratedA = ratedW / (Math.Sqrt(3) * item.RatedVoltageV);
+        var reactive = spectrum.ReactivePu(Math.Abs(load)) * ratedW;
+        var orders = new Complex[LineCurrent.HighestOrder];
+        orders[0] = new Complex(point.LineW, -reactive) / (Math.Sqrt(3) * emfV);
+        for (var h = 2; h <= orders.Length; h++)
+        {
+            orders[h - 1] = spectrum.Pct(h, Math.Abs(load)) / 100 * ratedA;
+        }
+
+        return StatedCurrents.Balanced(orders, 0, "catalogue data");
+    }
+
+    private static RectifierResult Thyristor(ConverterItem item, OperatingPoint point, in FrontPlace place)
+    {
+        var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
+        var current = point.Motor.CurrentA;
+        var result = current > 0
+            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, point.LinkW / current, current))
+            : null;
+        return result is null
+            ? new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.", null)
+            : StatedCurrents.Balanced(result.Orders, result.RmsA, "closed form with overlap, smooth current");
+    }
+
+    private static double Or0(Given value) => value.IsKnown ? value.Value : 0;
+}

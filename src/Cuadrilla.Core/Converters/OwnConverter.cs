@@ -1,0 +1,161 @@
+using Cuadrilla.Core.Converters.FrontEnds;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Converters;
+
+/// <summary>
+/// A converter from the engineer's own catalogue, kept in the project with the catalogue's name and version, so that the project
+/// still says the same when the catalogue has moved on. What is not stated may stay open.
+/// </summary>
+/// <param name="Id">Stable key, unique in the project and not one of the catalogue's.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Catalogue">Name of the catalogue.</param>
+/// <param name="Version">Its version or date.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="RatedKw">Nominal size for light overload, kW.</param>
+/// <param name="RatedVoltageV">Line voltage, V.</param>
+/// <param name="LightCurrentA">Continuous output current for light overload, A.</param>
+/// <param name="HeavyCurrentA">Continuous output current for heavy overload, A.</param>
+/// <param name="ChokePct">DC choke, %.</param>
+/// <param name="LightOverloadPct">Overload for a minute every ten on the light rating, %.</param>
+/// <param name="HeavyOverloadPct">Overload for a minute every ten on the heavy rating, %.</param>
+/// <param name="LossF0I25W">Loss at 0 % frequency, 25 % torque current, W; all eight or none.</param>
+/// <param name="LossF0I50W">At 0 %, 50 %.</param>
+/// <param name="LossF0I100W">At 0 %, 100 %.</param>
+/// <param name="LossF50I25W">At 50 %, 25 %.</param>
+/// <param name="LossF50I50W">At 50 %, 50 %.</param>
+/// <param name="LossF50I100W">At 50 %, 100 %.</param>
+/// <param name="LossF90I50W">At 90 %, 50 %.</param>
+/// <param name="LossF90I100W">At 90 %, 100 %.</param>
+/// <param name="StandbyW">Loss when energised but stopped, W.</param>
+/// <param name="CapacitanceUf">Link capacitance, µF.</param>
+/// <param name="LeastBrakeOhm">Least brake resistance, ohm.</param>
+/// <param name="ShortCircuitKa">Rated conditional short-circuit current, kA.</param>
+/// <param name="SinglePhaseFeedPu">Factor when fed by two conductors only.</param>
+/// <param name="WidthMm">Width, mm.</param>
+/// <param name="HeightMm">Height, mm.</param>
+/// <param name="DepthMm">Depth, mm.</param>
+/// <param name="MassKg">Mass, kg.</param>
+/// <param name="AirflowM3PerH">Cooling air, m³/h.</param>
+/// <param name="PriceIndex">Price in index points.</param>
+public sealed record OwnConverter(
+    string Id,
+    string Name,
+    string Catalogue,
+    string Version,
+    ConverterKind Kind,
+    double RatedKw,
+    double RatedVoltageV,
+    double LightCurrentA,
+    Given HeavyCurrentA,
+    Given ChokePct,
+    Given LightOverloadPct,
+    Given HeavyOverloadPct,
+    Given LossF0I25W,
+    Given LossF0I50W,
+    Given LossF0I100W,
+    Given LossF50I25W,
+    Given LossF50I50W,
+    Given LossF50I100W,
+    Given LossF90I50W,
+    Given LossF90I100W,
+    Given StandbyW,
+    Given CapacitanceUf,
+    Given LeastBrakeOhm,
+    Given ShortCircuitKa,
+    Given SinglePhaseFeedPu,
+    Given WidthMm,
+    Given HeightMm,
+    Given DepthMm,
+    Given MassKg,
+    Given AirflowM3PerH,
+    Given PriceIndex)
+{
+    /// <summary>The eight losses in the order of <see cref="ConverterLossPoints"/>.</summary>
+    public IReadOnlyList<Given> EightLosses() =>
+        [LossF0I25W, LossF0I50W, LossF0I100W, LossF50I25W, LossF50I50W, LossF50I100W, LossF90I50W, LossF90I100W];
+
+    /// <summary>The converter as an item; what is open is taken from the generic one of the same kind next in size and named.</summary>
+    /// <param name="generic">All generic converters.</param>
+    public ConverterItem Item(IEnumerable<ConverterItem> generic)
+    {
+        var like = generic.Where(c => c.Kind == Kind)
+            .OrderBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)))
+            .ThenBy(c => Math.Abs(c.ChokePct - (ChokePct.IsKnown ? ChokePct.Value : 0)))
+            .ThenBy(c => c.Id, StringComparer.Ordinal)
+            .First();
+        var size = RatedKw / like.RatedKw;
+        var open = new List<string>();
+        double Or(Given value, double other, string name)
+        {
+            if (value.IsKnown)
+            {
+                return value.Value;
+            }
+
+            open.Add(name);
+            return other;
+        }
+
+        OverloadRating Overload(Given pct, OverloadRating of, string name) =>
+            Or(pct, 100 * of.CurrentPu, name) / 100 is var k ? of with { CurrentPu = k, PeakPu = Math.Max(of.PeakPu, k) } : of;
+
+        var own = EightLosses();
+        var losses = own.All(l => l.IsKnown)
+            ? new ConverterLossPoints(own[0].Value, own[1].Value, own[2].Value, own[3].Value, own[4].Value, own[5].Value, own[6].Value, own[7].Value)
+            : Scaled(like.Losses, size);
+        if (!own.All(l => l.IsKnown))
+        {
+            open.Add("losses at the eight points");
+        }
+
+        var brake = LeastBrakeOhm.IsKnown ? new ChopperLimits(LeastBrakeOhm.Value, like.Brake?.ChopperV ?? 1.9 * RatedVoltageV) : like.Brake is { } b ? b with { LeastOhm = b.LeastOhm / size } : null;
+        if (!LeastBrakeOhm.IsKnown && brake is not null)
+        {
+            open.Add("brake resistance");
+        }
+
+        var item = new ConverterItem(
+            Id,
+            Catalogue,
+            Kind,
+            Front(like.FrontEnd),
+            RatedKw,
+            RatedVoltageV,
+            LightCurrentA,
+            Or(HeavyCurrentA, LightCurrentA * like.HeavyCurrentA / like.LightCurrentA, "current for heavy overload"),
+            like.DcCapacitanceUf > 0 ? Or(CapacitanceUf, like.DcCapacitanceUf * size, "link capacitance") : 0,
+            losses,
+            Or(StandbyW, like.StandbyW, "stand-by loss"),
+            Overload(LightOverloadPct, like.LightOverload, "light overload"),
+            Overload(HeavyOverloadPct, like.HeavyOverload, "heavy overload"),
+            like.Derating with { SinglePhaseFeedPu = SinglePhaseFeedPu.IsKnown ? SinglePhaseFeedPu.Value : like.Derating.SinglePhaseFeedPu },
+            Or(ShortCircuitKa, like.ShortCircuitKa, "rated short-circuit current"),
+            brake,
+            new ConverterSize(
+                Or(WidthMm, like.Size.WidthMm, "width"), Or(HeightMm, like.Size.HeightMm, "height"), Or(DepthMm, like.Size.DepthMm, "depth"),
+                Or(MassKg, like.Size.MassKg * size, "mass"), Or(AirflowM3PerH, like.Size.AirflowM3PerH * size, "cooling air"), like.Size.LargestTerminalMm2),
+            Or(PriceIndex, like.PriceIndex * size, "price"));
+        open.Add("derating curves");
+        return item with { OwnName = Name, OwnCatalogue = $"{Catalogue}, {Version}", Estimated = open };
+    }
+
+    private FrontEnd Front(FrontEnd like) => (like, ChokePct) switch
+    {
+        (FrontEnd.Diode d, { IsKnown: true }) => d with
+        {
+            ChokePct = ChokePct.Value,
+            ChokeLossPu = ChokePct.Value > 0 ? Math.Max(d.ChokeLossPu, UsualChokeLossPu) : 0,
+            DcFormFactor = ChokePct.Value > 0 ? Math.Min(d.DcFormFactor, UsualFormFactor) : d.DcFormFactor,
+            ReactorPct = 0,
+        },
+        _ => like,
+    };
+
+    private static ConverterLossPoints Scaled(ConverterLossPoints l, double factor) => new(
+        l.F0I25W * factor, l.F0I50W * factor, l.F0I100W * factor, l.F50I25W * factor, l.F50I50W * factor, l.F50I100W * factor, l.F90I50W * factor, l.F90I100W * factor);
+
+    // A choke that the generic unit next to it does not have.
+    private const double UsualChokeLossPu = 0.004;
+    private const double UsualFormFactor = 1.06;
+}

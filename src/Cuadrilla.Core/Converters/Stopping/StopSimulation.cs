@@ -1,0 +1,157 @@
+namespace Cuadrilla.Core.Converters.Stopping;
+
+/// <summary>How a stop ended.</summary>
+public enum StopEnd
+{
+    /// <summary>At rest.</summary>
+    Stopped,
+
+    /// <summary>The link tripped; the rest is coasting.</summary>
+    LinkTrips,
+
+    /// <summary>Neither load nor brake stops it.</summary>
+    NeverStops,
+}
+
+/// <summary>What a stop is made of.</summary>
+/// <param name="InertiaKgM2">All masses at the motor's shaft, kg·m².</param>
+/// <param name="TopRadPerS">Speed before, rad/s.</param>
+/// <param name="LoadNm">Torque of the load over speed in rad/s, Nm; positive holds back.</param>
+/// <param name="LargestNm">Largest braking torque over speed, Nm.</param>
+/// <param name="ReturnedW">Power into the link at a speed and braking torque, W; negative when drawn.</param>
+/// <param name="WantedS">Time of the ramp, s; null brakes as hard as it may.</param>
+/// <param name="Link">The link; null when the motor is off it.</param>
+/// <param name="HoldsLink">True when the controller brakes less rather than let the link rise above its holding voltage.</param>
+public sealed record StopInput(
+    double InertiaKgM2,
+    double TopRadPerS,
+    Func<double, double> LoadNm,
+    Func<double, double> LargestNm,
+    Func<double, double, double> ReturnedW,
+    double? WantedS,
+    LinkCircuit? Link,
+    bool HoldsLink);
+
+/// <summary>A moment of a stop.</summary>
+/// <param name="TimeS">Time, s.</param>
+/// <param name="SpeedRadPerS">Speed, rad/s.</param>
+/// <param name="BrakingNm">Braking torque of the motor, Nm.</param>
+/// <param name="LinkV">Link voltage, V; 0 when the motor is off it.</param>
+/// <param name="ReturnedW">Power into the link, W.</param>
+public readonly record struct StopMoment(double TimeS, double SpeedRadPerS, double BrakingNm, double LinkV, double ReturnedW);
+
+/// <summary>A stop.</summary>
+/// <param name="End">How it ended.</param>
+/// <param name="TimeS">Time to rest, or to the trip, s.</param>
+/// <param name="Moments">Every step.</param>
+/// <param name="HighestLinkV">Highest link voltage, V.</param>
+/// <param name="PeakReturnedW">Largest power into the link, W.</param>
+/// <param name="ReturnedJ">Energy into the link, J.</param>
+/// <param name="BurntJ">Energy burnt in the resistor, J.</param>
+/// <param name="ToLineJ">Energy returned to the line, J.</param>
+/// <param name="MotorJ">Work that the motor took off the shaft, J.</param>
+/// <param name="LoadJ">Work that the load took off the shaft, J.</param>
+public sealed record StopResult(
+    StopEnd End,
+    double TimeS,
+    IReadOnlyList<StopMoment> Moments,
+    double HighestLinkV,
+    double PeakReturnedW,
+    double ReturnedJ,
+    double BurntJ,
+    double ToLineJ,
+    double MotorJ,
+    double LoadJ);
+
+/// <summary>
+/// A stop in steps of speed: in each J·Δω = (T + T_load)·Δt at the middle speed, the link's voltage by its energy. Where the
+/// controller holds the link, the torque is the largest at which losses and what the capacitor still takes cover all that
+/// returns. See <c>docs/methods/braking.md</c>.
+/// </summary>
+public static class StopSimulation
+{
+    private const int Steps = 240;
+    private const double LongestS = 7200;
+
+    /// <summary>Runs it.</summary>
+    public static StopResult Run(StopInput input)
+    {
+        ArgumentNullException.ThrowIfNull(input);
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(input.InertiaKgM2);
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(input.TopRadPerS);
+        var width = input.TopRadPerS / Steps;
+        var moments = new List<StopMoment>(Steps + 1);
+        double time = 0, voltage = input.Link?.RestV ?? 0, highest = voltage, peak = 0, returned = 0, burnt = 0, toLine = 0, motor = 0, loadWork = 0;
+        var end = StopEnd.Stopped;
+        for (var i = 0; i < Steps; i++)
+        {
+            var omega = input.TopRadPerS - ((i + 0.5) * width);
+            var load = input.LoadNm(omega);
+            var torque = Torque(input, omega, load, width, voltage);
+            var net = torque + load;
+            var span = net > 1e-12 ? input.InertiaKgM2 * width / net : double.PositiveInfinity;
+            if (time + span > LongestS)
+            {
+                return Result(StopEnd.NeverStops);
+            }
+
+            var power = torque <= 0 ? 0 : input.ReturnedW(omega, torque);
+            moments.Add(new StopMoment(time, omega + (width / 2), torque, voltage, power));
+            if (input.Link is { } link)
+            {
+                var step = LinkStep.Of(link, voltage, power, span);
+                (voltage, burnt, toLine) = (step.VoltageV, burnt + step.BurntJ, toLine + step.ToLineJ);
+                highest = Math.Max(highest, voltage);
+            }
+
+            peak = Math.Max(peak, power);
+            returned += Math.Max(0, power) * span;
+            motor += torque * omega * span;
+            loadWork += load * omega * span;
+            time += span;
+            if (input.Link is { } l && voltage > l.TripV)
+            {
+                end = StopEnd.LinkTrips;
+                break;
+            }
+        }
+
+        return Result(end);
+
+        StopResult Result(StopEnd how)
+        {
+            var last = how == StopEnd.Stopped ? 0 : input.TopRadPerS - (moments.Count * width);
+            moments.Add(new StopMoment(Math.Min(time, LongestS), last, 0, voltage, 0));
+            return new StopResult(how, how == StopEnd.NeverStops ? double.PositiveInfinity : time, moments, highest, peak, returned, burnt, toLine, motor, loadWork);
+        }
+    }
+
+    // Nothing is asked of the motor beyond the ramp; a load that stops faster by itself is not driven on.
+    private static double Torque(StopInput input, double omega, double load, double width, double voltage)
+    {
+        var largest = input.LargestNm(omega);
+        var wanted = input.WantedS is { } t ? Math.Clamp((input.InertiaKgM2 * input.TopRadPerS / t) - load, 0, largest) : largest;
+        if (!input.HoldsLink || input.Link is not { ReturnsToLine: false } link)
+        {
+            return wanted;
+        }
+
+        // What the capacitor still takes is spread over the time the step lasts with that torque.
+        var room = Math.Max(0, 0.5 * link.CapacitanceF * ((link.HoldV * link.HoldV) - (voltage * voltage)));
+        double Allowed(double torque) => (link.ResistorOhm is { } ohm ? link.ChopperV * link.ChopperV / ohm : 0)
+            + (room * Math.Max(0, torque + load) / (input.InertiaKgM2 * width));
+        if (input.ReturnedW(omega, wanted) <= Allowed(wanted))
+        {
+            return wanted;
+        }
+
+        double low = 0, high = wanted;
+        for (var i = 0; i < 40; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = input.ReturnedW(omega, middle) <= Allowed(middle) ? (middle, high) : (low, middle);
+        }
+
+        return low;
+    }
+}
