@@ -21,7 +21,7 @@ test("screenshots of the main views", async ({ page, request }) => {
   await shoot("alternatives");
   await page.keyboard.press("Escape");
   await cell(page, "DP-04", "converter").click();
-  await page.getByRole("tab", { name: "Start", exact: true }).click();
+  await page.getByRole("tab", { name: "Start, stop" }).click();
   await expect(page.getByRole("figure", { name: "Voltage at the bus" })).toBeVisible();
   await shoot("start");
   await cell(page, "DP-02", "motor").click();

@@ -1043,9 +1043,9 @@ export interface components {
             notes: string[];
         };
         LinkYear: {
-            id?: string;
+            id: string;
             /** Format: double */
-            kwh?: number;
+            kwh: number;
         };
         Load: components["schemas"]["LoadUnspecifiedLoad"] | components["schemas"]["LoadFanLoad"] | components["schemas"]["LoadPumpLoad"] | components["schemas"]["LoadConstantTorqueLoad"] | components["schemas"]["LoadHighInertiaLoad"] | components["schemas"]["LoadConveyorLoad"] | components["schemas"]["LoadRollerGroupLoad"] | components["schemas"]["LoadDosingPumpLoad"] | components["schemas"]["LoadWinderLoad"] | components["schemas"]["LoadHoistLoad"] | components["schemas"]["LoadServoAxisLoad"] | components["schemas"]["LoadProfileLoad"];
         LoadConstantTorqueLoad: {
@@ -1597,9 +1597,9 @@ export interface components {
         };
         ReturnedEnergy: {
             /** Format: double */
-            burntKwh?: number;
+            burntKwh: number;
             /** Format: double */
-            toLineKwh?: number;
+            toLineKwh: number;
         };
         Scenario: {
             id: string;
@@ -1909,11 +1909,11 @@ export interface components {
         };
         StoreMoment: {
             /** Format: double */
-            timeS?: number;
+            timeS: number;
             /** Format: double */
-            currentA?: number;
+            currentA: number;
             /** Format: double */
-            filledPct?: number;
+            filledPct: number;
         };
         /** Format: binary */
         Stream: string;

@@ -77,7 +77,7 @@ public readonly record struct OperatingPoint(
         var ratio = motorPoint.CurrentA / motor.Plate.RatedCurrentA;
         var filterLoss = filter is null ? 0 : filter.LossPct / 100 * motor.Plate.RatedPowerW * ratio * ratio;
         var cableLoss = (isDc ? 2 : 3) * cable.Real * motorPoint.CurrentA * motorPoint.CurrentA;
-        var converterLoss = converter.LossW(motorPoint.FrequencyHz / motor.Plate.RatedFrequencyHz, motorPoint.CurrentA);
+        var converterLoss = converter.LossW(motor.FrequencyShare(motorPoint), motorPoint.CurrentA);
         var returns = item.FrontEnd.ReturnsToLine;
         var link = motorPoint.InputW + cableLoss + filterLoss + converterLoss;
         var through = returns ? link : Math.Max(link, item.StandbyW);

@@ -9,7 +9,7 @@ public readonly record struct CurrentForTime(double DurationS, double CurrentA);
 /// <param name="TimeS">Time, s.</param>
 /// <param name="CurrentA">Current from then on, A.</param>
 /// <param name="FilledPct">Heat in the store, % of what it holds.</param>
-public readonly record struct StoreMoment(double TimeS, double CurrentA, double FilledPct);
+public sealed record StoreMoment(double TimeS, double CurrentA, double FilledPct);
 
 /// <summary>
 /// The heat that an overload leaves in a converter and that must go before the next: I²t with recovery. A rating of k·I_c for t_k

@@ -125,8 +125,12 @@ public sealed class MotorLossModel
             shaft, input, stator, rotor + field, iron, friction, stray, harmonic, current, quadrature,
             current > 0 ? apparent / (phases * current) : 0,
             apparent > 0 ? fundamentalInput / apparent : 0,
-            frequency * Plate.RatedFrequencyHz, flux);
+            frequency * Plate.RatedFrequencyHz, flux, speed);
     }
+
+    /// <summary>Output frequency of a point in parts of the rated; of a DC motor its speed, since its converter has none.</summary>
+    public double FrequencyShare(MotorPoint point) =>
+        Plate.RatedFrequencyHz > 0 ? point.FrequencyHz / Plate.RatedFrequencyHz : point.SpeedPu;
 
     /// <summary>
     /// What a cage motor loses more at a raised flux, W: iron with its square, stator copper by the magnetising current, which
@@ -226,6 +230,7 @@ public sealed class MotorLossModel
 /// <param name="PowerFactor">Displacement power factor.</param>
 /// <param name="FrequencyHz">Stator frequency, Hz.</param>
 /// <param name="FluxPu">Flux in parts of the rated.</param>
+/// <param name="SpeedPu">Speed in parts of the rated.</param>
 public readonly record struct MotorPoint(
     double ShaftW,
     double InputW,
@@ -240,7 +245,8 @@ public readonly record struct MotorPoint(
     double VoltageV,
     double PowerFactor,
     double FrequencyHz,
-    double FluxPu)
+    double FluxPu,
+    double SpeedPu)
 {
     /// <summary>Sum of all losses, W.</summary>
     public double LossW => StatorW + RotorW + IronW + FrictionW + StrayW + HarmonicW;

@@ -55,6 +55,8 @@ internal static class AlternativeEndpoints
             return new PlantAlternativesDocument(string.Empty, 0, [], []);
         }
 
+        // A choice of the cheapest for each one would win every corner and say nothing.
+        var single = rows.Where(r => r.Way != PlantAlternatives.Best).ToList();
         var against = PlantAlternatives.Against(rows, plant.Tariff);
         return new PlantAlternativesDocument(
             rows[PlantAlternatives.Reference(rows)].Way,
@@ -64,8 +66,8 @@ internal static class AlternativeEndpoints
                     r.Way, r.Name, r.Applied, r.Year.EnergyKwh, r.Year.DemandKw, r.Year.CostPerYear, r.Year.EquipmentCost, r.Year.LifetimeCost, r.Year.Co2Kg, r.Year.ReactiveKvarh, r.Returned, against[i])),
             ],
             [
-                .. SensitivityCorner.Grid([.. rows.Select(r => r.Year)], plant.Tariff)
-                    .Select(c => new PlantSensitivityDocument(c.HoursPu, c.PricePu, rows[c.Best].Way, rows[c.Best].Name, c.LifetimeCost)),
+                .. SensitivityCorner.Grid([.. single.Select(r => r.Year)], plant.Tariff)
+                    .Select(c => new PlantSensitivityDocument(c.HoursPu, c.PricePu, single[c.Best].Way, single[c.Best].Name, c.LifetimeCost)),
             ]);
     }
 }

@@ -26,7 +26,7 @@ internal sealed record RectifierReference(string Id, RectifierInput Input, JsonE
         return list;
     }
 
-    private static RectifierInput Read(JsonElement input)
+    public static RectifierInput Read(JsonElement input)
     {
         double Get(string name) => input.TryGetProperty(name, out var value) ? value.GetDouble() : 0;
         var omega = 2 * Math.PI * Get("frequencyHz");
@@ -47,7 +47,7 @@ internal sealed record RectifierReference(string Id, RectifierInput Input, JsonE
         }
 
         return new RectifierInput(
-            input.GetProperty("kind").GetString() == "six-pulse" ? RectifierKind.SixPulse : RectifierKind.SinglePhase,
+            input.GetProperty("kind").GetString() == "single-phase" ? RectifierKind.SinglePhase : RectifierKind.SixPulse,
             voltage,
             Get("frequencyHz"),
             resistance,

@@ -24,7 +24,7 @@ const tabs = {
   line: "Line current",
   loss: "Losses",
   cost: "Cost",
-  starting: "Start",
+  starting: "Start, stop",
   candidates: "Candidates",
 } as const;
 type Tab = keyof typeof tabs;

@@ -6,6 +6,7 @@ import { money, n } from "../../lib/format";
 import { useCandidates, type CandidateKind } from "../board/CandidateSearch";
 import type { Selection } from "../board/selection";
 import { useChoose } from "../board/useChoose";
+import { OwnConvertersSheet } from "../converters/OwnConvertersSheet";
 import { OwnMotorsSheet } from "../motors/OwnMotorsSheet";
 import { useProject } from "../project/ProjectContext";
 import { TechnologySheet } from "./TechnologySheet";
@@ -46,7 +47,13 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
           Own motors …
         </button>
       )}
-      {owning && <OwnMotorsSheet onClose={() => setOwning(false)} />}
+      {kind === "converter" && (
+        <button type="button" className="button mt-1" onClick={() => setOwning(true)}>
+          Own converters …
+        </button>
+      )}
+      {owning && kind === "motor" && <OwnMotorsSheet onClose={() => setOwning(false)} />}
+      {owning && kind === "converter" && <OwnConvertersSheet onClose={() => setOwning(false)} />}
       {comparing && (
         <TechnologySheet
           point={selection.point}

@@ -2,6 +2,7 @@ import type { DrivePoint } from "../../api/client";
 import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
 import type { Row } from "../board/selection";
+import { CatalogueConverterEntry } from "./CatalogueConverterEntry";
 import { LinkDrawing } from "./LinkDrawing";
 import { StarterEntry } from "../starting/StarterEntry";
 import { feedNames, feedOf } from "../starting/feeds";
@@ -207,40 +208,6 @@ function MotorEntry({ point, edit }: Props) {
   );
 }
 
-type Resistor = Extract<CatalogueConverter["braking"], { kind: "resistor" }>;
-
-function ResistorEntry({
-  resistor,
-  withConverter,
-  edit,
-}: {
-  readonly resistor: Resistor;
-  readonly withConverter: (change: Partial<CatalogueConverter>) => (p: DrivePoint) => DrivePoint;
-  readonly edit: PointEdit;
-}) {
-  return (
-    <>
-      <QuantityField
-        label="Resistance"
-        optional
-        quantity={quantities.resistanceOhm}
-        value={resistor.resistanceOhm}
-        onCommit={(resistanceOhm) => edit("brake resistor", withConverter({ braking: { ...resistor, resistanceOhm } }))}
-      />
-      <QuantityField
-        label="Continuous power"
-        optional
-        quantity={quantities.powerKw}
-        value={resistor.continuousKw}
-        note="It gets hot enough to burn: place and cover it by its maker’s instructions."
-        onCommit={(continuousKw) => edit("brake resistor", withConverter({ braking: { ...resistor, continuousKw } }))}
-      />
-    </>
-  );
-}
-
-type CatalogueConverter = Extract<DrivePoint["converter"], { kind: "catalogue" }>;
-
 function ConverterEntry({ point, edit }: Props) {
   const { converter } = point;
   const { data } = useCatalogue();
@@ -267,69 +234,10 @@ function ConverterEntry({ point, edit }: Props) {
       {converter.kind === "not-chosen" ? (
         <p className="text-soft">No converter yet. Choose one under Candidates, or type its kW in the cell.</p>
       ) : converter.kind === "catalogue" ? (
-        <CatalogueConverterEntry converter={converter} edit={edit} />
+        <CatalogueConverterEntry converter={converter} item={items.converters.get(converter.itemId)} edit={edit} />
       ) : (
         <StarterEntry starter={converter} edit={edit} />
       )}
-    </>
-  );
-}
-
-function CatalogueConverterEntry({
-  converter,
-  edit,
-}: {
-  readonly converter: CatalogueConverter;
-  readonly edit: PointEdit;
-}) {
-  const withConverter = (change: Partial<CatalogueConverter>) => (p: DrivePoint) =>
-    p.converter.kind === "catalogue" ? { ...p, converter: { ...p.converter, ...change } } : p;
-  return (
-    <>
-      <ChoiceField
-        label="Overload duty"
-        value={converter.duty}
-        choices={{ light: "light: 110 % for 60 s", heavy: "heavy: 150 % for 60 s" }}
-        onCommit={(duty) => edit("overload duty", withConverter({ duty }))}
-      />
-      <QuantityField
-        label="Switching frequency"
-        quantity={quantities.switchingKhz}
-        value={converter.switchingKhz}
-        onCommit={(khz) => edit("switching frequency", withConverter({ switchingKhz: khz ?? 4 }))}
-      />
-      <ChoiceField
-        label="Braking energy"
-        value={converter.braking.kind}
-        choices={{ nothing: "nowhere: losses only", resistor: "chopper and resistor" }}
-        onCommit={(kind) =>
-          edit(
-            "braking",
-            withConverter({
-              braking: kind === "nothing" ? { kind } : { kind, resistanceOhm: null, continuousKw: null },
-            }),
-          )
-        }
-      />
-      {converter.braking.kind === "resistor" && (
-        <ResistorEntry resistor={converter.braking} withConverter={withConverter} edit={edit} />
-      )}
-      <TextField
-        label="Reason for this converter"
-        value={converter.reason}
-        onCommit={(reason) => edit("reason for the converter", withConverter({ reason }))}
-      />
-      <button
-        type="button"
-        className="button mt-2"
-        onClick={() => void edit("converter taken off", (p) => ({ ...p, converter: { kind: "not-chosen" } }))}
-      >
-        Take the converter off
-      </button>
-      <p className="mt-3 border-l-4 border-tight bg-card p-2 text-[12px]">
-        <strong>Caution:</strong> the link stays charged after switching off. Lock out, wait for discharge, prove the
-        absence of voltage; follow the maker’s instructions and local codes.
-      </p>
     </>
   );
 }

@@ -6,6 +6,8 @@ import { n } from "../../lib/format";
 import type { Row } from "../board/selection";
 import { FigureList, Missing } from "./FigureList";
 import { CyclePicture, WinderPicture } from "./loads/LoadPictures";
+import { Ladder, VoltageWay } from "./ConverterFit";
+import { OverloadPicture } from "./OverloadPicture";
 import { SwitchingPicture } from "./SwitchingPicture";
 import type { Reasoned } from "./ReasonSheet";
 
@@ -34,6 +36,8 @@ export function FitTab({ bench, row, skipBands, onFigure }: Props) {
         bench.torque && <TorquePicture torque={bench.torque} skipBands={skipBands} />
       )}
       {row === "converter" && bench.ladder.length > 0 && <Ladder ladder={bench.ladder} />}
+      {row === "converter" && bench.overload && <OverloadPicture overload={bench.overload} />}
+      {(row === "converter" || row === "cable") && bench.voltage && <VoltageWay voltage={bench.voltage} />}
       {row === "converter" && bench.switching.length > 0 && <SwitchingPicture points={bench.switching} />}
       <FigureList
         figures={bench.figures}
@@ -183,28 +187,5 @@ function SystemPicture({ system }: { readonly system: NonNullable<Bench["system"
         )}
       </ComposedChart>
     </Frame>
-  );
-}
-
-function Ladder({ ladder }: { readonly ladder: Bench["ladder"] }) {
-  return (
-    <table className="table mt-2">
-      <thead>
-        <tr>
-          <th>plate rating to site rating</th>
-          <th className="num">factor</th>
-          <th className="num">A</th>
-        </tr>
-      </thead>
-      <tbody>
-        {ladder.map((r) => (
-          <tr key={r.name}>
-            <td>{r.name}</td>
-            <td className="num">{r.factor.toFixed(3)}</td>
-            <td className="num">{n(r.currentA, 4)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

@@ -36,7 +36,9 @@ export function LineTab({
   const orders = line.orders.filter((o) => o.order > 1);
   return (
     <>
-      <p className="text-[12px] text-soft">Scenario: {line.scenario}</p>
+      <p className="text-[12px] text-soft">
+        Scenario: {line.scenario}; {line.provenance}.
+      </p>
       <Frame
         title="Line current, phase A"
         legend={[

@@ -1,11 +1,10 @@
 import type { Bench } from "../../api/client";
 import { n } from "../../lib/format";
 import { Missing } from "./FigureList";
+import { LossFlow, linkColours } from "./LossFlow";
 import type { Reasoned } from "./ReasonSheet";
 
-const colours = ["#8c7a5a", "#b27a12", "#7d8f69", "#33638f", "#5a5361", "#6b2e5f"];
-
-/** Where the power goes between transformer and shaft. */
+/** Where the power goes between transformer and shaft: now, and over the year. */
 export function LossTab({
   bench,
   onFigure,
@@ -13,9 +12,9 @@ export function LossTab({
   readonly bench: Bench;
   readonly onFigure: (subject: Reasoned) => void;
 }) {
-  const { chain } = bench;
+  const { chain, lossYear } = bench;
   const first = chain[0];
-  const last = chain[chain.length - 1];
+  const last = chain.at(-1);
   if (!first || !last) {
     return (
       <Missing
@@ -24,37 +23,12 @@ export function LossTab({
     );
   }
   const total = first.inputW - last.outputW;
-  const starts = chain.map((_, i) => chain.slice(0, i).reduce((sum, link) => sum + link.lossW, 0));
+  const year = new Map(lossYear?.links.map((l) => [l.id, l.kwh]));
+  const yearSum = [...year.values()].reduce((sum, v) => sum + v, 0);
   return (
     <>
       <figure aria-label="Losses from transformer to shaft">
-        <svg
-          viewBox="0 0 346 46"
-          className="w-full"
-          role="img"
-          aria-label={`Losses ${n(total / 1000)} kW of ${n(first.inputW / 1000)} kW`}
-        >
-          {chain.map((link, i) => {
-            const width = (346 * link.lossW) / total;
-            const x = (346 * (starts[i] ?? 0)) / total;
-            return (
-              <rect
-                key={link.id}
-                x={x}
-                y={14}
-                width={Math.max(width - 1, 0.5)}
-                height={30}
-                fill={colours[i % colours.length]}
-              />
-            );
-          })}
-          <text x="0" y="10" fontSize="11" fill="#5a5361">
-            0
-          </text>
-          <text x="346" y="10" fontSize="11" fill="#5a5361" textAnchor="end">
-            {n(total, 4)} W lost
-          </text>
-        </svg>
+        <LossFlow chain={chain} />
       </figure>
       <table className="table mt-1">
         <thead>
@@ -63,19 +37,20 @@ export function LossTab({
             <th className="num">in kW</th>
             <th className="num">loss W</th>
             <th className="num">η %</th>
+            <th className="num">kWh/a</th>
           </tr>
         </thead>
         <tbody>
           {chain.map((link, i) => (
             <tr key={link.id}>
-              <td>
+              <td className="whitespace-normal!">
                 <button
                   type="button"
                   className="flex items-baseline gap-1.5 text-left underline decoration-rule"
                   onClick={() => onFigure({ title: `${link.name}: loss`, reason: link.reason })}
                 >
-                  <svg width="9" height="9" aria-hidden>
-                    <rect width="9" height="9" fill={colours[i % colours.length]} />
+                  <svg width="9" height="9" className="shrink-0" aria-hidden>
+                    <rect width="9" height="9" fill={linkColours[i % linkColours.length]} />
                   </svg>
                   {link.name}
                 </button>
@@ -83,6 +58,7 @@ export function LossTab({
               <td className="num">{n(link.inputW / 1000, 4)}</td>
               <td className="num">{n(link.lossW, 4)}</td>
               <td className="num">{n((100 * link.outputW) / link.inputW, 4)}</td>
+              <td className="num">{n(year.get(link.id))}</td>
             </tr>
           ))}
           <tr className="font-bold">
@@ -90,9 +66,17 @@ export function LossTab({
             <td className="num">{n(last.outputW / 1000, 4)}</td>
             <td className="num">{n(total, 4)}</td>
             <td className="num">{n((100 * last.outputW) / first.inputW, 4)}</td>
+            <td className="num">{lossYear ? n(yearSum) : "–"}</td>
           </tr>
         </tbody>
       </table>
+      <p className="mt-1 text-[12px] text-soft">
+        Losses are drawn larger than the band, all in the same measure. kWh/a: losses over the hours of the duty, the
+        supply transformer left out.
+        {lossYear &&
+          lossYear.standbyKwh > 0 &&
+          ` Left energised in the other ${n(lossYear.otherHours)} h it takes ${n(lossYear.standbyKwh)} kWh more.`}
+      </p>
     </>
   );
 }

@@ -16,7 +16,7 @@ const items: Items = {
       } as MotorItem,
     ],
   ]),
-  converters: new Map([["c", { chokePct: 4, ratedKw: 160 } as ConverterItem]]),
+  converters: new Map([["c", { chokePct: 4, ratedKw: 160, ownName: "", family: "six-pulse-choke" } as ConverterItem]]),
 };
 const figures = { lineCurrentA: 248.3, thdiPct: 38.99, cableLossW: 2193.2, siteCurrentA: 275 } as DrivePointFigures;
 const full: DrivePoint = {

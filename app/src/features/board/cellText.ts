@@ -65,11 +65,30 @@ function converter(
   }
   const item = converters.get(choice.itemId);
   return {
-    choice: item ? `6-pulse, ${item.chokePct > 0 ? `${item.chokePct} % choke` : "no choke"}` : choice.itemId,
+    choice: item ? item.ownName || familyName(item) : choice.itemId,
     detail: item
       ? `${item.ratedKw} kW ${choice.duty} · ${withUnit(figures?.siteCurrentA, "A")}`
       : "not in the catalogue",
   };
+}
+
+const families: Readonly<Record<string, string>> = {
+  "six-pulse-plain": "6-pulse, no choke",
+  "six-pulse-reactor": "6-pulse, reactor",
+  "twelve-pulse": "12-pulse",
+  "eighteen-pulse": "18-pulse",
+  active: "active front end",
+  direct: "direct",
+  "direct-bypass": "direct + bypass",
+  "thyristor-1q": "thyristor, 1 quadr.",
+  "thyristor-4q": "thyristor, 4 quadr.",
+  servo: "servo drive",
+  "single-phase": "1-phase input",
+  "inverter-module": "inverter module",
+};
+
+function familyName(item: ConverterItem): string {
+  return families[item.family] ?? `6-pulse, ${item.chokePct} % choke`;
 }
 
 function cable({ cable: c }: DrivePoint, figures: DrivePointFigures | undefined): CellText {

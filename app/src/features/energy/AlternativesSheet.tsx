@@ -1,6 +1,7 @@
 import type { Bench } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
-import { money, n } from "../../lib/format";
+import { CostCells, costHeads } from "./CostCells";
+import { Sensitivity } from "./Sensitivity";
 
 type Alternative = Bench["alternatives"][number];
 
@@ -28,19 +29,7 @@ export function AlternativesSheet({
           <thead>
             <tr>
               <th className="align-bottom">alternative</th>
-              {[
-                "MWh/a",
-                "kW peak",
-                `${currency}/a`,
-                "t CO₂/a",
-                `equipment ${currency}`,
-                `lifetime ${currency}`,
-                "payback a",
-                `NPV ${currency}`,
-                "break-even h %",
-                `break-even ${currency}/kWh`,
-                ...speeds.map((s) => `η ${100 * s} %`),
-              ].map((h) => (
+              {[...costHeads(currency), ...speeds.map((s) => `η ${100 * s} %`)].map((h) => (
                 <th key={h} className="num align-bottom whitespace-normal!">
                   {h}
                 </th>
@@ -54,7 +43,9 @@ export function AlternativesSheet({
           </tbody>
         </table>
       </div>
-      {bench.sensitivity.length > 0 && <Sensitivity bench={bench} currency={currency} />}
+      {bench.sensitivity.length > 0 && (
+        <Sensitivity corners={bench.sensitivity.map((c) => ({ ...c, bestKey: c.bestId }))} currency={currency} />
+      )}
       <p className="mt-2 text-[12px] text-soft">
         η: busbar to shaft at that part of the rated speed, on this load. Energy is compared in kW and kWh; amperes only
         size the equipment.
@@ -64,31 +55,13 @@ export function AlternativesSheet({
 }
 
 function Row({ alternative: a, isReference }: { readonly alternative: Alternative; readonly isReference: boolean }) {
-  const against = a.against;
   return (
     <tr className={a.isChosen ? "bg-plum-wash font-semibold" : ""}>
       <td className="min-w-56">
         {a.name}
         {a.isChosen && " (chosen)"}
       </td>
-      <td className="num">{n(a.energyKwh / 1000)}</td>
-      <td className="num">{n(a.demandKw)}</td>
-      <td className="num">{money(a.costPerYear)}</td>
-      <td className="num">{n(a.co2Kg / 1000)}</td>
-      <td className="num">{money(a.equipmentCost)}</td>
-      <td className="num">{money(a.lifetimeCost)}</td>
-      {isReference ? (
-        <td colSpan={4} className="text-center text-soft">
-          reference
-        </td>
-      ) : (
-        <>
-          <td className="num">{against?.paybackYears == null ? "never" : n(against.paybackYears)}</td>
-          <td className="num">{against ? money(against.netPresentValue) : "–"}</td>
-          <td className="num">{against?.breakEvenHoursPu == null ? "–" : n(100 * against.breakEvenHoursPu)}</td>
-          <td className="num">{n(against?.breakEvenEnergyPerKwh)}</td>
-        </>
-      )}
+      <CostCells of={a} isReference={isReference} />
       {speeds.map((s) => {
         const point = a.partSpeed.find((p) => p.speedPu === s);
         return (
@@ -98,46 +71,5 @@ function Row({ alternative: a, isReference }: { readonly alternative: Alternativ
         );
       })}
     </tr>
-  );
-}
-
-function Sensitivity({ bench, currency }: { readonly bench: Bench; readonly currency: string }) {
-  const base = bench.sensitivity.find((s) => s.hoursPu === 1 && s.pricePu === 1)?.bestId;
-  const prices = [...new Set(bench.sensitivity.map((s) => s.pricePu))];
-  const hours = [...new Set(bench.sensitivity.map((s) => s.hoursPu))];
-  return (
-    <section aria-label="Sensitivity">
-      <h3 className="section-title">Cheapest when hours and energy price are not what was thought</h3>
-      <table className="table w-auto">
-        <thead>
-          <tr>
-            <th>hours</th>
-            {prices.map((p) => (
-              <th key={p}>energy price {100 * p} %</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {hours.map((h) => (
-            <tr key={h}>
-              <td>{100 * h} %</td>
-              {prices.map((p) => {
-                const corner = bench.sensitivity.find((s) => s.hoursPu === h && s.pricePu === p);
-                const turned = corner && corner.bestId !== base;
-                return (
-                  <td key={p} className={`pr-6 ${turned ? "font-bold text-plum" : ""}`}>
-                    {turned && "↻ "}
-                    {corner?.bestName}
-                    <span className="block font-mono text-[12px] text-soft">
-                      {money(corner?.lifetimeCost ?? 0)} {currency}
-                    </span>
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }

@@ -2,6 +2,7 @@ import { Empty } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
 import { money, n } from "../../lib/format";
 import { useProject } from "../project/ProjectContext";
+import { PlantAlternatives } from "./PlantAlternatives";
 
 /** A year of every drive point. */
 export function EnergyPage({ onCell }: { readonly onCell: (drivePointId: string) => void }) {
@@ -76,8 +77,9 @@ export function EnergyPage({ onCell }: { readonly onCell: (drivePointId: string)
           </tr>
         </tbody>
       </table>
+      <PlantAlternatives />
       <p className="mt-2 text-[12px] text-soft">
-        Alternatives, their duty points and reasons stand on the bench of each drive point, under Cost.
+        Alternatives of each, their duty points and reasons stand on the bench of each drive point, under Cost.
       </p>
     </div>
   );

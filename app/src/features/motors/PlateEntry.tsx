@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { Outcome } from "../../components/draft";
 import { parseQuantity } from "../../lib/units";
-import { emptyMotor, freeKeys, plateFields, type OwnMotor } from "./plate";
+import { freeKeys } from "../../lib/columns";
+import { emptyMotor, plateFields, type OwnMotor } from "./plate";
 import { TechnologyChoice } from "./TechnologyChoice";
 
 /** A data plate typed by hand; it is checked as a whole when it is taken. */
@@ -23,7 +24,7 @@ export function PlateEntry({
   });
   const [problem, setProblem] = useState<Outcome>();
   const submit = async () => {
-    const key = freeKeys(new Set(taken.map((m) => m.id)))();
+    const key = freeKeys("own", new Set(taken.map((m) => m.id)))();
     const motor: Record<string, unknown> = { ...emptyMotor(key, name.trim(), technology) };
     for (const f of plateFields) {
       const text = texts[f.key]?.trim() ?? "";

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { readCsv } from "../../lib/csv";
-import { guessMapping, readMotors } from "./plate";
+import { guessMapping } from "../../lib/columns";
+import { motorNameHeads, plateFields, readMotors } from "./plate";
 
 const heads = "Motor;kW;Voltage;Current A;No-load current A;Hz;Speed rpm;Efficiency %;cos phi;Poles;Max speed";
 const table = readCsv(`${heads}
@@ -10,7 +11,7 @@ mill 3;75;400;many;;50;1485;95;0,86;4;`);
 
 describe("motors from a list", () => {
   it("finds the columns by their names, each once", () => {
-    expect(guessMapping(table.heads)).toEqual({
+    expect(guessMapping(plateFields, table.heads, motorNameHeads)).toEqual({
       name: 0,
       ratedPowerKw: 1,
       ratedVoltageV: 2,
@@ -26,10 +27,15 @@ describe("motors from a list", () => {
   });
 
   it("reads good rows and names the bad one", () => {
-    const rows = readMotors(table.rows, guessMapping(table.heads), "cage-induction", new Set(["own-1"]));
+    const rows = readMotors(
+      table.rows,
+      guessMapping(plateFields, table.heads, motorNameHeads),
+      "cage-induction",
+      new Set(["own-1"]),
+    );
     expect(rows.map((r) => r.ok)).toEqual([true, true, false]);
-    expect(rows[0]).toMatchObject({ motor: { id: "own-2", name: "mill 1", ratedCurrentA: 80.4, noLoadCurrentA: 32 } });
-    expect(rows[1]).toMatchObject({ motor: { id: "own-3", noLoadCurrentA: null, maxSpeedRpm: null } });
+    expect(rows[0]).toMatchObject({ value: { id: "own-2", name: "mill 1", ratedCurrentA: 80.4, noLoadCurrentA: 32 } });
+    expect(rows[1]).toMatchObject({ value: { id: "own-3", noLoadCurrentA: null, maxSpeedRpm: null } });
     expect(rows[2]).toEqual({ ok: false, problem: "row 3: current at that voltage is “many”" });
   });
 

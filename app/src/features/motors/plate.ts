@@ -1,4 +1,5 @@
 import type { Specification } from "../../api/client";
+import { freeKeys, type ColumnField, type Mapping, type ReadRow } from "../../lib/columns";
 import { readNumber } from "../../lib/csv";
 import { quantities, type Quantity } from "../../lib/units";
 
@@ -19,22 +20,35 @@ type NumberKey = {
 }[keyof OwnMotor];
 
 /** An entry of a plate. */
-export interface PlateField {
-  readonly key: NumberKey;
-  readonly label: string;
+export interface PlateField extends ColumnField<NumberKey> {
   readonly quantity: Quantity;
-  readonly needed: boolean;
-  /** Words that name such a column in a list. */
-  readonly heads: RegExp;
 }
 
 const q = quantities;
+// The narrow words first, so that a no-load current is not taken for the current.
+const narrowWords: ReadonlySet<NumberKey> = new Set<NumberKey>([
+  "deltaVoltageV",
+  "noLoadCurrentA",
+  "halfLoadPowerFactor",
+  "lockedRotorCurrentPu",
+  "lockedRotorTorquePu",
+  "maxSpeedRpm",
+  "lossN90T100W",
+  "lossN50T100W",
+  "lossN25T100W",
+  "lossN90T50W",
+  "lossN50T50W",
+  "lossN50T25W",
+  "lossN25T25W",
+]);
+
 const field = (key: NumberKey, label: string, quantity: Quantity, heads: RegExp, needed = false): PlateField => ({
   key,
   label,
   quantity,
   needed,
   heads,
+  narrow: narrowWords.has(key),
 });
 
 /** What a data plate says, then what only a catalogue sheet does. */
@@ -75,61 +89,19 @@ export const plateFields: readonly PlateField[] = [
   ),
 ];
 
-/** Columns of a list, each by its position; absent where a list has none. */
-export type Mapping = Readonly<Partial<Record<NumberKey | "name", number>>>;
-
-// The narrow words first, so that a no-load current is not taken for the current.
-const narrowFirst: readonly NumberKey[] = [
-  "deltaVoltageV",
-  "noLoadCurrentA",
-  "halfLoadPowerFactor",
-  "lockedRotorCurrentPu",
-  "lockedRotorTorquePu",
-  "maxSpeedRpm",
-  "lossN90T100W",
-  "lossN50T100W",
-  "lossN25T100W",
-  "lossN90T50W",
-  "lossN50T50W",
-  "lossN50T25W",
-  "lossN25T25W",
-];
-
-/** The likely columns of a list by their names; each column is used once. */
-export function guessMapping(heads: readonly string[]): Mapping {
-  const mapping: Partial<Record<NumberKey | "name", number>> = {};
-  const used = new Set<number>();
-  const take = (key: NumberKey | "name", test: RegExp) => {
-    const at = heads.findIndex((h, i) => !used.has(i) && test.test(h.trim()));
-    if (at >= 0) {
-      mapping[key] = at;
-      used.add(at);
-    }
-  };
-  take("name", /name|type|motor|model|tag/i);
-  const ordered = [...plateFields].sort(
-    (a, b) => Number(narrowFirst.includes(b.key)) - Number(narrowFirst.includes(a.key)),
-  );
-  for (const f of ordered) {
-    take(f.key, f.heads);
-  }
-  return mapping;
-}
-
-/** A row of a list: a motor, or why it is none. */
-export type ReadRow =
-  { readonly ok: true; readonly motor: OwnMotor } | { readonly ok: false; readonly problem: string };
+/** Words that name the column of names. */
+export const motorNameHeads = /name|type|motor|model|tag/i;
 
 /** Reads rows of a list; keys start after those that are taken. */
 export function readMotors(
   rows: readonly (readonly string[])[],
-  mapping: Mapping,
+  mapping: Mapping<NumberKey>,
   technology: OwnMotor["technology"],
   taken: ReadonlySet<string>,
-): ReadRow[] {
-  const keys = freeKeys(taken);
-  return rows.map((row, i): ReadRow => {
-    const cell = (key: keyof Mapping) => row[mapping[key] ?? -1]?.trim() ?? "";
+): ReadRow<OwnMotor>[] {
+  const keys = freeKeys("own", taken);
+  return rows.map((row, i): ReadRow<OwnMotor> => {
+    const cell = (key: NumberKey | "name") => row[mapping[key] ?? -1]?.trim() ?? "";
     const values: Partial<Record<NumberKey, number | null>> = {};
     for (const f of plateFields) {
       const text = cell(f.key);
@@ -140,19 +112,8 @@ export function readMotors(
       values[f.key] = value ?? null;
     }
     const motor = emptyMotor(keys(), cell("name") || `motor ${i + 1}`, technology);
-    return { ok: true, motor: { ...motor, ...values } as OwnMotor };
+    return { ok: true, value: { ...motor, ...values } as OwnMotor };
   });
-}
-
-/** Keys of the project's own motors that are still free, one after the other. */
-export function freeKeys(taken: ReadonlySet<string>): () => string {
-  let number = 0;
-  return () => {
-    do {
-      number++;
-    } while (taken.has(`own-${number}`));
-    return `own-${number}`;
-  };
 }
 
 /** A motor with nothing entered but its kind. */

@@ -246,6 +246,18 @@ export function PlantPage({
             onCommit={(v) => tariff({ demandPerKwYear: v ?? 0 })}
           />
           <QuantityField
+            label="Reactive energy, per kvarh"
+            quantity={quantities.plain}
+            value={s.tariff.reactivePerKvarh}
+            onCommit={(v) => tariff({ reactivePerKvarh: v ?? 0 })}
+          />
+          <QuantityField
+            label="Free down to power factor"
+            quantity={quantities.plain}
+            value={s.tariff.freePowerFactor}
+            onCommit={(v) => tariff({ freePowerFactor: v ?? 0.95 })}
+          />
+          <QuantityField
             label="CO₂, kg per kWh"
             quantity={quantities.plain}
             value={s.tariff.co2KgPerKwh}

@@ -22,12 +22,12 @@ export function useCatalogue() {
 /** Catalogue items by key; empty until they have come. */
 export function useItems(): Items {
   const { data } = useCatalogue();
-  const { ownMotors } = useProject().project.assessment;
+  const { ownMotors, ownConverters } = useProject().project.assessment;
   return useMemo(
     () => ({
       motors: new Map([...(data?.motors ?? []), ...ownMotors.map((o) => o.item)].map((m) => [m.id, m])),
-      converters: new Map(data?.converters.map((c) => [c.id, c])),
+      converters: new Map([...(data?.converters ?? []), ...ownConverters].map((c) => [c.id, c])),
     }),
-    [data, ownMotors],
+    [data, ownMotors, ownConverters],
   );
 }

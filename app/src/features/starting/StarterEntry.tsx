@@ -143,7 +143,7 @@ function SettingsEntry({
         label="Stop ramp"
         quantity={quantities.timeS}
         value={s.stopRampS}
-        note="Against water hammer; 0: coasting. Kept with the settings; the stop is not simulated yet."
+        note="Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop."
         onCommit={(v) => change("stop ramp", { ...s, stopRampS: v ?? 0 })}
       />
     </>

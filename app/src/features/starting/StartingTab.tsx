@@ -7,6 +7,7 @@ import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
 import { useProject } from "../project/ProjectContext";
+import { StoppingSection } from "./StoppingSection";
 import { endWords, rowsOf, type Drawn } from "./traces";
 
 const strokes: Readonly<Record<string, { stroke: string; strokeDasharray?: string }>> = {
@@ -23,8 +24,22 @@ const pictures: readonly [Drawn, string, string][] = [
   ["busVoltageV", "Voltage at the bus", "V"],
 ];
 
-/** The starting laboratory: every way of starting this motor with this load, on the plant's bus, on one time axis. */
+/** The starting laboratory: every way of starting this motor with this load, on the plant's bus, and of stopping it. */
 export function StartingTab({ point }: { readonly point: string }) {
+  return (
+    <>
+      <Starts point={point} />
+      <StoppingSection point={point} />
+      <p className="mt-2 border-l-4 border-tight bg-card p-2 text-[12px]">
+        <strong>Caution:</strong> with a soft starter or contactor off the motor may still be live; inside the delta a
+        winding is. Lock out, prove the absence of voltage. A controlled stop is not a safety function; makers’
+        instructions and local codes go first.
+      </p>
+    </>
+  );
+}
+
+function Starts({ point }: { readonly point: string }) {
   const { project } = useProject();
   const starting = useQuery({
     queryKey: ["bench", project.id, point, "starting", project.edit],
@@ -66,10 +81,6 @@ export function StartingTab({ point }: { readonly point: string }) {
           isLast={i === pictures.length - 1}
         />
       ))}
-      <p className="mt-2 border-l-4 border-tight bg-card p-2 text-[12px]">
-        <strong>Caution:</strong> with a soft starter or contactor off the motor may still be live; inside the delta a
-        winding is. Lock out, prove the absence of voltage; makers’ instructions and local codes go first.
-      </p>
     </>
   );
 }

@@ -23,13 +23,13 @@ public sealed record EnergyAlternative(
     public bool HasChosenMotor { get; init; } = true;
 
     /// <summary>Energy that comes back from the load in a year and is burnt or returned, by way.</summary>
-    public ReturnedEnergy Returned { get; init; }
+    public ReturnedEnergy Returned { get; init; } = new(0, 0);
 }
 
 /// <summary>What becomes of the energy of a year that the motor gives back.</summary>
 /// <param name="BurntKwh">In a resistor, or in losses where there is none.</param>
 /// <param name="ToLineKwh">Returned to the line, after the front end's own loss.</param>
-public readonly record struct ReturnedEnergy(double BurntKwh, double ToLineKwh);
+public sealed record ReturnedEnergy(double BurntKwh, double ToLineKwh);
 
 /// <summary>Efficiency at a part of the rated speed, on this load.</summary>
 /// <param name="SpeedPu">Speed in parts of the rated.</param>

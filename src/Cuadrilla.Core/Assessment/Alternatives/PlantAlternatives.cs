@@ -23,7 +23,8 @@ public static class PlantAlternatives
     /// <summary>Key of what runs today.</summary>
     public const string Present = "present";
 
-    private const string Best = "best";
+    /// <summary>Key of the cheapest for each drive point.</summary>
+    public const string Best = "best";
 
     /// <summary>Ways, cheapest lifetime first; empty without complete drive points.</summary>
     /// <param name="studies">Studies of the drive points; incomplete ones are left out.</param>

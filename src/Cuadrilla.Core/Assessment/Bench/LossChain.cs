@@ -187,7 +187,7 @@ public static class LossChain
     private static Reason ConverterReason(DrivePointModel model, OperatingPoint point)
     {
         var item = model.Converter!.Item;
-        var frequency = point.Motor.FrequencyHz / model.Motor!.Plate.RatedFrequencyHz;
+        var frequency = model.Motor!.FrequencyShare(point.Motor);
         return new Reason(
             "interpolated between the eight points (frequency, current)",
             $"at ({Text.N(100 * frequency, 3)} %, {Text.N(100 * point.Motor.CurrentA / item.LightCurrentA, 3)} %): {Text.N(point.ConverterLossW)} W",

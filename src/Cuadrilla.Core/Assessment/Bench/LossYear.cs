@@ -6,7 +6,7 @@ namespace Cuadrilla.Core.Assessment.Bench;
 /// <summary>Energy that a link of the chain loses in a year.</summary>
 /// <param name="Id">Key of the link, as in the chain.</param>
 /// <param name="Kwh">Energy, kWh.</param>
-public readonly record struct LinkYear(string Id, double Kwh);
+public sealed record LinkYear(string Id, double Kwh);
 
 /// <summary>Losses of a year by link, weighted with the hours of the duty, and stand-by in the hours that the duty leaves.</summary>
 /// <param name="Links">Losses of the links, supply transformer left out.</param>

@@ -34,7 +34,7 @@ public static class SwitchingPicture
                 .Order()
                 .Select(khz => new AtSwitching(
                     khz,
-                    new ConverterAtSite(converter.Item, converter.Duty, khz, model.Input.Site).SiteCurrentA,
+                    new ConverterAtSite(converter.Item, converter.Duty, khz, model.Input.Site, converter.Feed).SiteCurrentA,
                     Curve.At(model.Data.SwitchingNoise, khz),
                     cable.LengthM.IsKnown
                         ? 1e3 * 2 * khz * 1e3 * defaults.CableCapacitanceFPerM * cable.LengthM.Value * cable.ParallelRuns * Math.Sqrt(2) * model.Input.BusVoltageV

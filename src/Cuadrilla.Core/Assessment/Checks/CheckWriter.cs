@@ -19,6 +19,12 @@ internal static class CheckWriter
         Reason reason,
         string scenario = "")
     {
+        if (double.IsPositiveInfinity(figure) && sense == LimitSense.AtMost)
+        {
+            // What never ends has no figure: the reason says why.
+            return new Check(id, drivePointId, row, title, Verdict.Fails, Given.Unknown, limit, unit, sense, Given.Of(-100), scenario, relief, reason);
+        }
+
         var verdict = Check.Judge(figure, limit, sense, tightMarginPct, out var margin);
         return new Check(
             id, drivePointId, row, title, verdict, figure, limit, unit, sense, Given.Of(margin), scenario,

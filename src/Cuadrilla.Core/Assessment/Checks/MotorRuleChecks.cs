@@ -97,6 +97,11 @@ internal static class MotorRuleChecks
             return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line, on a sinusoidal voltage");
         }
 
+        if (model.Converter is { Item.FrontEnd: Converters.FrontEnds.FrontEnd.Thyristor })
+        {
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "thyristors switch at the line's own pace: no steep pulses");
+        }
+
         var length = model.Input.DrivePoint.Cable.LengthM;
         if (model.Motor is null || !length.IsKnown)
         {

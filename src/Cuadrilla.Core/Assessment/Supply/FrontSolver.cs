@@ -99,9 +99,13 @@ internal static class FrontSolver
     private static RectifierResult Thyristor(ConverterItem item, OperatingPoint point, in FrontPlace place)
     {
         var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
-        var current = point.Motor.CurrentA;
+
+        // The field has a supply of its own: what the bridge gives is the armature's power and the losses on the way to it.
+        var motor = point.Motor;
+        var current = motor.CurrentA;
+        var armatureW = motor.InputW - motor.RotorW - motor.HarmonicW + point.CableLossW + point.ConverterLossW;
         var result = current > 0
-            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, point.LinkW / current, current))
+            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, armatureW / current, current))
             : null;
         return result is null
             ? new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.", null)

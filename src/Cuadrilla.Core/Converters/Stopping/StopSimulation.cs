@@ -3,7 +3,7 @@ namespace Cuadrilla.Core.Converters.Stopping;
 /// <summary>How a stop ended.</summary>
 public enum StopEnd
 {
-    /// <summary>At rest.</summary>
+    /// <summary>At a hundredth of the speed.</summary>
     Stopped,
 
     /// <summary>The link tripped; the rest is coasting.</summary>
@@ -70,8 +70,11 @@ public sealed record StopResult(
 /// </summary>
 public static class StopSimulation
 {
-    private const int Steps = 240;
+    private const int Steps = 320;
     private const double LongestS = 7200;
+
+    // A load that falls with the square of the speed never quite stops: a hundredth of the speed counts as rest.
+    private const double RestPu = 0.01;
 
     /// <summary>Runs it.</summary>
     public static StopResult Run(StopInput input)
@@ -79,13 +82,14 @@ public static class StopSimulation
         ArgumentNullException.ThrowIfNull(input);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(input.InertiaKgM2);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(input.TopRadPerS);
-        var width = input.TopRadPerS / Steps;
         var moments = new List<StopMoment>(Steps + 1);
         double time = 0, voltage = input.Link?.RestV ?? 0, highest = voltage, peak = 0, returned = 0, burnt = 0, toLine = 0, motor = 0, loadWork = 0;
         var end = StopEnd.Stopped;
         for (var i = 0; i < Steps; i++)
         {
-            var omega = input.TopRadPerS - ((i + 0.5) * width);
+            var (from, to) = (Speed(input.TopRadPerS, i), Speed(input.TopRadPerS, i + 1));
+            var width = from - to;
+            var omega = (from + to) / 2;
             var load = input.LoadNm(omega);
             var torque = Torque(input, omega, load, width, voltage);
             var net = torque + load;
@@ -96,7 +100,7 @@ public static class StopSimulation
             }
 
             var power = torque <= 0 ? 0 : input.ReturnedW(omega, torque);
-            moments.Add(new StopMoment(time, omega + (width / 2), torque, voltage, power));
+            moments.Add(new StopMoment(time, from, torque, voltage, power));
             if (input.Link is { } link)
             {
                 var step = LinkStep.Of(link, voltage, power, span);
@@ -120,10 +124,17 @@ public static class StopSimulation
 
         StopResult Result(StopEnd how)
         {
-            var last = how == StopEnd.Stopped ? 0 : input.TopRadPerS - (moments.Count * width);
+            var last = how == StopEnd.Stopped ? 0 : Speed(input.TopRadPerS, moments.Count);
             moments.Add(new StopMoment(Math.Min(time, LongestS), last, 0, voltage, 0));
             return new StopResult(how, how == StopEnd.NeverStops ? double.PositiveInfinity : time, moments, highest, peak, returned, burnt, toLine, motor, loadWork);
         }
+    }
+
+    // Steps grow smaller towards rest, where a load that falls with the speed takes its time.
+    private static double Speed(double top, int step)
+    {
+        var left = 1 - ((double)step / Steps);
+        return top * (RestPu + ((1 - RestPu) * left * left));
     }
 
     // Nothing is asked of the motor beyond the ramp; a load that stops faster by itself is not driven on.

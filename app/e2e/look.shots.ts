@@ -1,0 +1,30 @@
+import { test } from "@playwright/test";
+import { cell, importDemo, open } from "./plant";
+test("look", async ({ page, request }) => {
+  const id = await importDemo(request);
+  const shoot = async (name: string) => {
+    await page.waitForLoadState("networkidle");
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: `/tmp/look-${name}.png` });
+  };
+  await open(page, id);
+  await cell(page, "DP-06", "converter").click();
+  await page.getByRole("tab", { name: "Fit" }).click();
+  await page.waitForTimeout(500);
+  const bench = page.locator("#bench");
+  await bench.evaluate((e) => e.scrollTo(0, 260));
+  await shoot("fit");
+  await page.getByRole("tab", { name: "Losses" }).click();
+  await bench.evaluate((e) => e.scrollTo(0, 0));
+  await shoot("loss");
+  await cell(page, "DP-01", "converter").click();
+  await page.getByRole("tab", { name: "Start, stop" }).click();
+  await page.waitForTimeout(1500);
+  await bench.evaluate((e) => e.scrollTo(0, 780));
+  await shoot("stop");
+  await open(page, id, "/energy");
+  await page.waitForTimeout(800);
+  await page.getByRole("region", { name: "Ways of driving" }).scrollIntoViewIfNeeded();
+  await page.evaluate(() => document.querySelector("main")?.scrollTo(0, 700));
+  await shoot("energy");
+});

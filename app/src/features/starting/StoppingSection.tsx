@@ -1,0 +1,258 @@
+import { useQuery } from "@tanstack/react-query";
+import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
+import { api, type Stopping, type StopWay } from "../../api/client";
+import {
+  amber,
+  bench as size,
+  blue,
+  ink,
+  plum,
+  red,
+  rule,
+  soft,
+  tick,
+  xTitle,
+  yTitle,
+} from "../../components/charts/axes";
+import { Frame, NumberTable } from "../../components/charts/Frame";
+import { Failed, Loading } from "../../components/States";
+import { n } from "../../lib/format";
+import { Missing } from "../bench/FigureList";
+import { useProject } from "../project/ProjectContext";
+import { stopRows, stopWords, type StopDrawn } from "./stops";
+
+const strokes: Readonly<Record<string, { stroke: string; strokeDasharray?: string }>> = {
+  coast: { stroke: soft, strokeDasharray: "2 3" },
+  losses: { stroke: ink },
+  flux: { stroke: amber },
+  "direct-current": { stroke: amber, strokeDasharray: "6 3" },
+  resistor: { stroke: plum },
+  line: { stroke: blue },
+};
+
+/** Every way of stopping this machine on one time axis, with the voltage of the link. */
+export function StoppingSection({ point }: { readonly point: string }) {
+  const { project } = useProject();
+  const stopping = useQuery({
+    queryKey: ["bench", project.id, point, "stopping", project.edit],
+    queryFn: async (): Promise<Stopping> => {
+      const { data } = await api.GET("/api/projects/{id}/drive-points/{point}/stopping", {
+        params: { path: { id: project.id, point } },
+      });
+      if (!data) {
+        throw new Error("The stops could not be computed.");
+      }
+      return data;
+    },
+  });
+  return (
+    <section aria-label="Stopping">
+      <h3 className="section-title">Stopping</h3>
+      {stopping.isPending ? (
+        <Loading what="stops" />
+      ) : stopping.isError ? (
+        <Failed what="The stops could not be computed." detail={stopping.error.message} />
+      ) : stopping.data.missing.length > 0 ? (
+        <Missing names={stopping.data.missing} />
+      ) : (
+        <Stops stopping={stopping.data} />
+      )}
+    </section>
+  );
+}
+
+function Stops({ stopping }: { readonly stopping: Stopping }) {
+  const { ways, wantedS, tripV, softStop } = stopping;
+  const shown = ways.filter((w) => w.trace.length > 0 && w.end !== "never-stops");
+  const hasLink = tripV !== null && shown.some((w) => w.trace.some((m) => m.linkV > 0));
+  return (
+    <>
+      <p className="text-[12px] text-soft">
+        From rated speed to a hundredth of it{wantedS === null ? ", as hard as each may" : `; wanted in ${n(wantedS)} s`}.
+      </p>
+      <table className="table mt-1 text-[11px]">
+        <caption className="text-left text-[12px] text-soft">
+          Time, energy that comes back, highest link voltage, heat of the rotor.
+        </caption>
+        <thead>
+          <tr>
+            <th>way</th>
+            <th className="num">time</th>
+            <th className="num">kJ</th>
+            <th className="num">V</th>
+            <th className="num">rotor %</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map((w) => (
+            <tr key={w.id} className={w.isChosen ? "font-bold" : undefined}>
+              <td className="whitespace-normal!">
+                {w.isChosen && <span aria-label="chosen">▸ </span>}
+                {w.name}
+              </td>
+              {w.impossible ? (
+                <td colSpan={4} className="text-soft whitespace-normal!">
+                  {w.impossible}
+                </td>
+              ) : (
+                <>
+                  <td className={`num ${w.end === "stopped" ? "" : "text-fails"}`}>{stopWords(w)}</td>
+                  <td className="num">{w.returnedKj > 0 ? n(w.returnedKj) : "–"}</td>
+                  <td className={`num ${tripV !== null && w.highestLinkV > tripV ? "text-fails" : ""}`}>
+                    {w.highestLinkV > 0 ? n(w.highestLinkV, 3) : "–"}
+                  </td>
+                  <td className={`num ${w.rotorHeatPct > 100 ? "text-fails" : ""}`}>
+                    {w.rotorHeatPct > 0 ? n(w.rotorHeatPct, 3) : "–"}
+                  </td>
+                </>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {shown.length > 0 && <Picture ways={shown} what="speedRpm" title="Speed" unit="rpm" withLegend />}
+      {hasLink && <Picture ways={shown} what="linkV" title="Link voltage" unit="V" limit={tripV} />}
+      {softStop && <SoftStopPicture stop={softStop} />}
+    </>
+  );
+}
+
+function Picture({
+  ways,
+  what,
+  title,
+  unit,
+  withLegend = false,
+  limit,
+}: {
+  readonly ways: readonly StopWay[];
+  readonly what: StopDrawn;
+  readonly title: string;
+  readonly unit: string;
+  readonly withLegend?: boolean;
+  readonly limit?: number | null;
+}) {
+  const drawn = what === "linkV" ? ways.filter((w) => w.trace.some((m) => m.linkV > 0)) : ways;
+  const rows = stopRows(drawn, what);
+  return (
+    <Frame
+      title={title}
+      legend={[
+        ...(withLegend
+          ? drawn.map((w) => ({
+              name: w.id.replaceAll("-", " "),
+              colour: strokes[w.id]?.stroke ?? ink,
+              shape: strokes[w.id]?.strokeDasharray ? ("dash" as const) : ("line" as const),
+            }))
+          : []),
+        ...(limit == null ? [] : [{ name: "trips", colour: red, shape: "dash" as const }]),
+      ]}
+      table={
+        <NumberTable
+          heads={["s", ...drawn.map((w) => `${w.id.replaceAll("-", " ")} ${unit}`)]}
+          rows={rows.filter((_, i) => i % 8 === 0).map((r) => [n(r.timeS), ...drawn.map((w) => n(r[w.id]))])}
+        />
+      }
+    >
+      <ComposedChart {...size} height={140} data={rows} accessibilityLayer={false}>
+        <CartesianGrid stroke={rule} vertical={false} />
+        <XAxis
+          dataKey="timeS"
+          type="number"
+          tick={tick}
+          domain={[0, "dataMax"]}
+          tickCount={6}
+          tickFormatter={(v: number) => n(v, 3)}
+          label={xTitle("time, s")}
+          height={34}
+        />
+        <YAxis
+          tick={tick}
+          domain={what === "linkV" ? linkRange(limit) : [0, "auto"]}
+          tickFormatter={(v: number) => String(Math.round(v))}
+          width={52}
+          label={yTitle(unit)}
+        />
+        {limit != null && <ReferenceLine y={limit} stroke={red} strokeDasharray="4 3" />}
+        {drawn.map((w) => (
+          <Line
+            key={w.id}
+            dataKey={w.id}
+            {...strokes[w.id]}
+            strokeWidth={w.isChosen ? 2.2 : 1.4}
+            dot={false}
+            isAnimationActive={false}
+          />
+        ))}
+      </ComposedChart>
+    </Frame>
+  );
+}
+
+// Whole steps of 50 V, with the trip level in sight.
+function linkRange(limit: number | null | undefined): [(low: number) => number, (high: number) => number] {
+  return [
+    (low) => 50 * Math.floor(low / 50),
+    (high) => 50 * Math.ceil(Math.max(high, limit ?? 0) / 50),
+  ];
+}
+
+function SoftStopPicture({ stop }: { readonly stop: NonNullable<Stopping["softStop"]> }) {
+  return (
+    <>
+      <p className="mt-2 text-[12px] text-soft">
+        Voltage falls over {n(stop.rampS)} s: at rest after {n(stop.timeS)} s, at most {n(stop.peakLineA)} A.
+      </p>
+      <Frame
+        title="Stop by voltage ramp"
+        legend={[
+          { name: "speed", colour: plum, shape: "line" },
+          { name: "line current", colour: blue, shape: "dash" },
+        ]}
+        table={
+          <NumberTable
+            heads={["s", "rpm", "A"]}
+            rows={stop.trace.filter((_, i) => i % 6 === 0).map((m) => [n(m.timeS), n(m.speedRpm, 4), n(m.currentA)])}
+          />
+        }
+      >
+        <ComposedChart {...size} height={140} data={[...stop.trace]} accessibilityLayer={false}>
+          <CartesianGrid stroke={rule} vertical={false} />
+          <XAxis
+            dataKey="timeS"
+            type="number"
+            tick={tick}
+            domain={[0, "dataMax"]}
+            tickCount={6}
+            tickFormatter={(v: number) => n(v, 3)}
+            label={xTitle("time, s")}
+            height={34}
+          />
+          <YAxis
+            yAxisId="n"
+            tick={tick}
+            width={52}
+            label={yTitle("rpm")}
+            tickFormatter={(v: number) => String(Math.round(v))}
+          />
+          <YAxis
+            yAxisId="a"
+            orientation="right"
+            tick={tick}
+            width={44}
+            tickFormatter={(v: number) => `${Math.round(v)} A`}
+          />
+          <Line yAxisId="n" dataKey="speedRpm" stroke={plum} strokeWidth={2} dot={false} isAnimationActive={false} />
+          <Line
+            yAxisId="a"
+            dataKey="currentA"
+            stroke={blue}
+            strokeDasharray="6 3"
+            dot={false}
+            isAnimationActive={false}
+          />
+        </ComposedChart>
+      </Frame>
+    </>
+  );
+}
