@@ -3,6 +3,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Thyristors;
+using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
 
@@ -43,7 +44,7 @@ internal static class FrontSolver
             case FrontEnd.Direct direct:
                 return (FromSpectrum(item, direct.Spectrum, point, place.EmfV), null);
             case FrontEnd.Thyristor:
-                return (Thyristor(item, point, place), null);
+                return (Thyristor(model.Motor!.Plate, item, point, place), null);
             default:
                 throw new InvalidOperationException("This converter has no front end of its own.");
         }
@@ -96,20 +97,30 @@ internal static class FrontSolver
         return StatedCurrents.Balanced(orders, 0, "catalogue data");
     }
 
-    private static RectifierResult Thyristor(ConverterItem item, OperatingPoint point, in FrontPlace place)
+    private static RectifierResult Thyristor(MotorPlate plate, ConverterItem item, OperatingPoint point, in FrontPlace place)
     {
         var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
 
-        // The field has a supply of its own: what the bridge gives is the armature's power and the losses on the way to it.
+        // The field has a supply of its own, whose harmonics are small beside the armature's and left out: it and the reactor's
+        // loss add to the active current. The bridge gives the armature's power and the losses on the way to it.
+        // Its voltage is that of the armature, E_N·n·φ + R·I, on the way back with the other sign; the current follows from the power.
         var motor = point.Motor;
-        var current = motor.CurrentA;
-        var armatureW = motor.InputW - motor.RotorW - motor.HarmonicW + point.CableLossW + point.ConverterLossW;
-        var result = current > 0
-            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, armatureW / current, current))
+        var armatureW = motor.InputW - motor.RotorW + point.CableLossW + point.ConverterLossW;
+        var ohm = motor.CurrentA > 0 ? motor.StatorW / (motor.CurrentA * motor.CurrentA) : 0;
+        var armatureV = ((plate.RatedVoltageV - (ohm * plate.RatedCurrentA)) * motor.SpeedPu * motor.FluxPu) + (ohm * motor.CurrentA * Math.Sign(armatureW));
+        var result = armatureW != 0 && armatureV > 0
+            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, Math.CopySign(armatureV, armatureW), Math.Abs(armatureW) / armatureV))
             : null;
-        return result is null
-            ? new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.", null)
-            : StatedCurrents.Balanced(result.Orders, result.RmsA, "closed form with overlap, smooth current");
+        if (result is null)
+        {
+            return new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.", null);
+        }
+
+        Complex[] orders = [.. result.Orders];
+        var before = orders[0].Magnitude;
+        orders[0] += (motor.RotorW + point.FrontLossW) / (Math.Sqrt(3) * place.EmfV);
+        var rms = Math.Sqrt((result.RmsA * result.RmsA) - (before * before) + (orders[0].Magnitude * orders[0].Magnitude));
+        return StatedCurrents.Balanced(orders, rms, "closed form with overlap, smooth current");
     }
 
     private static double Or0(Given value) => value.IsKnown ? value.Value : 0;
