@@ -39,6 +39,10 @@ public sealed class Calculation
         Of<PlantCalculations.YearInput>("yearly-energy", PlantCalculations.YearlyEnergy),
         Of<ConverterCalculations.BrakeInput>("brake-resistor", ConverterCalculations.BrakeResistor),
         Of<PlantCalculations.CompareInput>("comparison", PlantCalculations.Compare),
+        Of<OverloadCalculation.Input>("overload", OverloadCalculation.Run),
+        Of<StopCalculation.Input>("stop", StopCalculation.Run),
+        Of<ThyristorCalculation.Input>("thyristor", ThyristorCalculation.Run),
+        Of<SystemClassCalculation.Input>("system-class", SystemClassCalculation.Run),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>
