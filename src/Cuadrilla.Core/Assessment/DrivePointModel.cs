@@ -200,6 +200,13 @@ public sealed class DrivePointModel
     internal OperatingPoint PointOf(ShaftPoint shaft, MotorLossModel? motor = null, ConverterAtSite? converter = null) =>
         OperatingPoint.Of(shaft, motor ?? Motor!, converter ?? Converter!, Filter, Cable!.Value, Feeder!.Value);
 
+    /// <summary>The same with the motor's point already known.</summary>
+    internal OperatingPoint PointOf(ShaftPoint shaft, MotorPoint motorPoint, MotorLossModel motor, ConverterAtSite converter) =>
+        OperatingPoint.Of(shaft, motorPoint, motor, converter, Filter, Cable!.Value, Feeder!.Value);
+
+    /// <summary>How a motor behind the converter is fed.</summary>
+    internal MotorFeed ConverterFeed => OperatingPoint.FeedOf(Filter);
+
     /// <summary>The chain of the motor on the line.</summary>
     internal OperatingPoint OnLine(ShaftPoint shaft, double bypassW, MotorLossModel? motor = null) =>
         OperatingPoint.OnLine(shaft, motor ?? Motor!, bypassW, Cable!.Value, Feeder!.Value);

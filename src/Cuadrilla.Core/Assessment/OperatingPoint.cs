@@ -70,10 +70,20 @@ public readonly record struct OperatingPoint(
         ShaftPoint shaft, MotorLossModel motor, ConverterAtSite converter, OutputFilterItem? filter, Complex cable, Complex feeder)
     {
         ArgumentNullException.ThrowIfNull(motor);
+        return Of(shaft, motor.At(shaft.SpeedRpm, shaft.TorqueNm, FeedOf(filter)), motor, converter, filter, cable, feeder);
+    }
+
+    /// <summary>How a motor behind a filter, or without one, is fed.</summary>
+    public static MotorFeed FeedOf(OutputFilterItem? filter) => filter is { Sinusoidal: true } ? MotorFeed.Line : MotorFeed.Converter;
+
+    /// <summary>The same with the motor's point already known.</summary>
+    internal static OperatingPoint Of(
+        ShaftPoint shaft, MotorPoint motorPoint, MotorLossModel motor, ConverterAtSite converter, OutputFilterItem? filter, Complex cable, Complex feeder)
+    {
+        ArgumentNullException.ThrowIfNull(motor);
         ArgumentNullException.ThrowIfNull(converter);
         var item = converter.Item;
         var isDc = motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited;
-        var motorPoint = motor.At(shaft.SpeedRpm, shaft.TorqueNm, filter is { Sinusoidal: true } ? MotorFeed.Line : MotorFeed.Converter);
         var ratio = motorPoint.CurrentA / motor.Plate.RatedCurrentA;
         var filterLoss = filter is null ? 0 : filter.LossPct / 100 * motor.Plate.RatedPowerW * ratio * ratio;
         var cableLoss = (isDc ? 2 : 3) * cable.Real * motorPoint.CurrentA * motorPoint.CurrentA;

@@ -1,5 +1,7 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
@@ -125,6 +127,34 @@ public sealed record DrivePointSheet(
         yield return new SheetLine("Converter", model.Converter is { } converter
             ? $"{Text.Converter(converter.Item)}, {Text.N(converter.Item.RatedKw)} kW, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
             : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty) : "not chosen");
+        if (point.Converter is ConverterChoice.FromCatalogue choice)
+        {
+            yield return new SheetLine("Brakes", choice.Braking switch
+            {
+                Braking.Nothing => "by losses, the ramp is stretched",
+                Braking.Coast => "coasts",
+                Braking.DcInjection d => $"by direct current, {Text.N(d.CurrentPct, 3)} % of the motor's current",
+                Braking.Flux f => $"by raised flux, {Text.N(f.FluxPct, 3)} %",
+                Braking.Resistor r => r is { ResistanceOhm.IsKnown: true, ContinuousKw.IsKnown: true } ? $"chopper and resistor, {Text.N(r.ResistanceOhm.Value)} Ω, {Text.N(r.ContinuousKw.Value)} kW" : "chopper and resistor, not complete",
+                Braking.ToLine => "back to the line",
+                _ => throw new InvalidOperationException("Unknown way of braking."),
+            });
+            if (model.Filter is { } filter)
+            {
+                yield return new SheetLine("Output filter", filter.Name);
+            }
+
+            if (model.Converter is { Item.OwnCatalogue.Length: > 0 } own)
+            {
+                yield return new SheetLine("Catalogue of the converter", own.Item.OwnCatalogue);
+            }
+        }
+
+        foreach (var line in StarterSettingLines.Of(model))
+        {
+            yield return line;
+        }
+
         if (point.Converter.ReasonGiven().Length > 0)
         {
             yield return new SheetLine("Reason for the converter", point.Converter.ReasonGiven());

@@ -184,6 +184,13 @@ public sealed class ProjectFileTests
         var sheet = LineupSheet.Of(plant, plant.Lineups[0], new Assessor(Data), new DateOnly(2026, 11, 24));
         Assert.Equal(["DP-01", "DP-02", "DP-03", "DP-04", "DP-05", "DP-06"], sheet.DrivePoints.Select(p => p.Tag));
         Assert.Contains(sheet.DrivePoints[2].Lines, l => l.Value.Contains("Spare unit", StringComparison.Ordinal));
+
+        // The ball mill's starter: 450 % of the motor's 342 A on a starter of 470 A.
+        var limit = sheet.DrivePoints[3].Lines.Single(l => l.Name == "Current limit").Value;
+        Assert.Contains("450 % of the motor's current", limit, StringComparison.Ordinal);
+        Assert.Contains("327 % of the starter's 470 A", limit, StringComparison.Ordinal);
+        Assert.Contains("chopper and resistor, 30 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value, StringComparison.Ordinal);
+        Assert.Equal("dv/dt filter", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Output filter").Value);
         var pdf = SheetPdf.Write(sheet);
         Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);
         Assert.InRange(pdf.Length, 10_000, 1_000_000);

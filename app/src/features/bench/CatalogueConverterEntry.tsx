@@ -71,9 +71,9 @@ export function CatalogueConverterEntry({
       />
       {item?.kind !== "single-phase-input" && (
         <ChoiceField
-          label="Fed by"
+          label="Phases of the feed"
           value={converter.feed ?? "three-phase"}
-          choices={{ "three-phase": "three phases", "two-phases": "two phases, derated" }}
+          choices={{ "three-phase": "three", "two-phases": "two, derated" }}
           onCommit={(feed) => edit("feed", change({ feed }))}
         />
       )}

@@ -54,11 +54,12 @@ public static class EnergyAlternatives
         }
 
         var fitting = new FittingConverters(model);
+        var duty = new DutyPowers(model);
         foreach (var motor in model.Data.Motors.Values.Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)).Prepend(chosenMotor))
         {
             foreach (var (lossModel, converter) in fitting.For(motor))
             {
-                list.AddRange(On(model, motor, lossModel, converter));
+                list.AddRange(On(model, duty, motor, lossModel, converter));
             }
         }
 
@@ -90,12 +91,12 @@ public static class EnergyAlternatives
 
     private static StarterAtSite AcrossTheLine { get; } = new(new ConverterChoice.AcrossTheLine(TripClass.Class10, 0, string.Empty), null);
 
-    private static IEnumerable<EnergyAlternative> On(DrivePointModel model, MotorItem motor, MotorLossModel lossModel, ConverterAtSite converter)
+    private static IEnumerable<EnergyAlternative> On(DrivePointModel model, DutyPowers duty, MotorItem motor, MotorLossModel lossModel, ConverterAtSite converter)
     {
         var item = converter.Item;
         var isChosenMotor = motor.Id == model.MotorItem!.Id;
         var filterPrice = 1 + ((model.Filter?.PricePct ?? 0) / 100);
-        var powers = Points(model.Load!, level => MeanPower.OnConverter(model, lossModel, converter, level));
+        var powers = duty.On(lossModel, converter);
         var partSpeed = PartSpeed(model, lossModel, converter);
         var builtIn = item.FrontEnd is FrontEnd.Direct { HasBypass: true };
         var bypassed = isChosenMotor ? Bypassed(model, item, powers) : null;

@@ -18,6 +18,7 @@ internal sealed class FittingConverters
     private readonly SupplyFeed feed;
     private readonly List<IGrouping<string, ConverterItem>> families;
     private readonly Dictionary<(string MotorId, double OutputPu), Need> needs = [];
+    private readonly Dictionary<string, double> leastA = new(StringComparer.Ordinal);
 
     public FittingConverters(DrivePointModel model)
     {
@@ -54,10 +55,12 @@ internal sealed class FittingConverters
 
     private (MotorLossModel Motor, ConverterAtSite Converter)? Smallest(MotorItem motor, IEnumerable<ConverterItem> family)
     {
+        // Less voltage never asks for less current: what the motor takes at the full supply rules out the smaller sizes at once.
+        var least = LeastCurrentA(motor);
         foreach (var item in family.Where(i => DrivePointModel.Mismatch(motor.Plate, i).Length == 0))
         {
             var converter = new ConverterAtSite(item, duty, khz, model.Input.Site, feed);
-            if (converter.SiteCurrentA <= 0)
+            if (converter.SiteCurrentA < least * SupplyShare(item))
             {
                 continue;
             }
@@ -72,6 +75,23 @@ internal sealed class FittingConverters
         return null;
     }
 
+    private double LeastCurrentA(MotorItem motor)
+    {
+        if (!leastA.TryGetValue(motor.Id, out var least))
+        {
+            var connected = model.Linked(motor.Plate, Connection(motor), null, null).Connected;
+            least = CurrentDemand.Continuous(model, new MotorLossModel(connected.Plate, connected.BaseFrequencyPu)).CurrentA;
+            leastA.Add(motor.Id, least);
+        }
+
+        return least;
+    }
+
+    // A single-phase input feeds the motor in another link, with another current.
+    private static double SupplyShare(ConverterItem item) => item.FrontEnd is Converters.FrontEnds.FrontEnd.SinglePhase or Converters.FrontEnds.FrontEnd.Thyristor ? 0 : 1;
+
+    private MotorConnection Connection(MotorItem motor) => motor.Id == model.MotorItem!.Id ? model.MotorChoice!.Connection : MotorConnection.Fitting;
+
     private bool Stands(ConverterAtSite converter, Need need)
     {
         var store = OverloadStore.Of(converter.Overload, converter.SiteCurrentA, need.InTime, model.Load!.Cycle is not null);
@@ -84,8 +104,7 @@ internal sealed class FittingConverters
         var key = (motor.Id, item.FrontEnd.LargestOutputPu);
         if (!needs.TryGetValue(key, out var need))
         {
-            var connection = motor.Id == model.MotorItem!.Id ? model.MotorChoice!.Connection : MotorConnection.Fitting;
-            var connected = model.Linked(motor.Plate, connection, item, model.Filter).Connected;
+            var connected = model.Linked(motor.Plate, Connection(motor), item, model.Filter).Connected;
             var lossModel = new MotorLossModel(connected.Plate, connected.BaseFrequencyPu);
             need = new Need(lossModel, CurrentDemand.Continuous(model, lossModel).CurrentA, StartDemand.Missing(model).Any() ? [] : CurrentDemand.InTime(model, lossModel));
             needs.Add(key, need);

@@ -35,24 +35,31 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
     /// </summary>
     internal static MeanPower OnConverter(DrivePointModel model, MotorLossModel motor, ConverterAtSite converter, double levelPu)
     {
-        MeanPower Of(ShaftPoint shaft) => At(model.PointOf(shaft, motor, converter), converter.Item);
         var load = model.Load!;
-        if (load.Cycle is not { } cycle)
+        if (load.Cycle is { } cycle)
         {
-            var points = load.PointsAt(levelPu);
-            return points.Aggregate(default(MeanPower), (sum, p) => sum.Plus(Of(p), 1.0 / points.Count));
+            var (moving, standing) = OfCycle(model, cycle, motor, converter);
+            return default(MeanPower).Plus(moving, levelPu).Plus(standing, Math.Max(0, 1 - levelPu));
         }
 
+        var points = load.PointsAt(levelPu);
+        return points.Aggregate(default(MeanPower), (sum, p) => sum.Plus(At(model.PointOf(p, motor, converter), converter.Item), 1.0 / points.Count));
+    }
+
+    /// <summary>Mean over a cycle, and while the drive stands between cycles.</summary>
+    internal static (MeanPower Moving, MeanPower Standing) OfCycle(DrivePointModel model, LoadCycle cycle, MotorLossModel motor, ConverterAtSite converter)
+    {
+        var standing = Standing(converter.Item);
         var sum = default(MeanPower);
         foreach (var s in cycle.Stretches)
         {
             var torque = LoadCycle.TorqueNm(s, motor.Plate.InertiaKgM2);
             var rests = torque == 0 && s.MeanRpm == 0;
-            var power = rests ? Standing(converter.Item) : Of(new ShaftPoint(levelPu, Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1)));
-            sum = sum.Plus(power, levelPu * s.DurationS / cycle.DurationS);
+            var power = rests ? standing : At(model.PointOf(new ShaftPoint(1, Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1)), motor, converter), converter.Item);
+            sum = sum.Plus(power, s.DurationS / cycle.DurationS);
         }
 
-        return sum.Plus(Standing(converter.Item), Math.Max(0, 1 - levelPu));
+        return (sum, standing);
     }
 
     /// <summary>On the line, converter or starter bypassed.</summary>
