@@ -40,8 +40,13 @@ test("a fan is put on star-delta and back on a converter, its checks follow", as
   await page.getByLabel("Time in star").press("Enter");
   await expect(cell(page, "DP-02", "converter")).toContainText("12.0 s in star");
   await page.getByLabel("Fed by").selectOption("soft-starter");
-  await page.getByLabel("Preset").selectOption("fan");
+  await page.getByLabel("Preset", { exact: true }).selectOption("fan");
   await expect(page.getByLabel("Current limit")).toHaveValue("400");
+  await page.getByLabel("Name of the preset").fill("exhaust fans");
+  await page.getByRole("button", { name: "Keep" }).click();
+  await expect(page.getByRole("list", { name: "Presets of this project" })).toContainText("exhaust fans");
+  await expect(page.getByLabel("Preset", { exact: true }).getByRole("option", { name: "exhaust fans" })).toBeAttached();
+  await page.getByRole("button", { name: "Undo" }).click();
   await page.getByRole("button", { name: "Undo" }).click();
   await page.getByRole("button", { name: "Undo" }).click();
   await page.getByRole("button", { name: "Undo" }).click();

@@ -24,6 +24,11 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("tab", { name: "Start, stop" }).click();
   await expect(page.getByRole("figure", { name: "Voltage at the bus" })).toBeVisible();
   await shoot("start");
+  await cell(page, "DP-01", "converter").click();
+  await page.getByRole("region", { name: "Stopping" }).getByRole("figure", { name: "Link voltage" }).scrollIntoViewIfNeeded();
+  await shoot("stop");
+  await page.getByRole("tab", { name: "Losses" }).click();
+  await shoot("losses");
   await cell(page, "DP-02", "motor").click();
   await page.getByRole("tab", { name: "Candidates" }).click();
   await shoot("candidates");

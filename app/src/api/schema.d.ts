@@ -1505,6 +1505,7 @@ export interface components {
             lineups: components["schemas"]["Lineup"][];
             motors: components["schemas"]["OwnMotor"][];
             converters: components["schemas"]["OwnConverter"][];
+            startPresets: components["schemas"]["StartPreset"][];
             overrides: components["schemas"]["DefaultOverride"][];
         };
         PlantWayDocument: {

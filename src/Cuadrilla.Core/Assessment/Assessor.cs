@@ -61,7 +61,7 @@ public sealed class Assessor
         ArgumentNullException.ThrowIfNull(plant);
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides);
         var buses = plant.BusOfDrivePoints();
-        var studies = plant.AllDrivePoints().Select(p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults))).ToList();
+        var studies = plant.AllDrivePoints().AsParallel().AsOrdered().Select(p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults))).ToList();
         var complete = studies.Where(s => s.IsComplete).Select(s => s.Model).ToList();
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}")

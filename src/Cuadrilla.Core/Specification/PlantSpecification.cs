@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
@@ -19,6 +20,7 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="Lineups">Lineups in the order of the board; ids are unique, and so are those of their drive points.</param>
 /// <param name="Motors">Real motors of the project, beside the catalogue's.</param>
 /// <param name="Converters">Converters of the engineer's own catalogues, each with the catalogue's version.</param>
+/// <param name="StartPresets">The project's own presets of soft starters, beside the catalogue's; names are unique.</param>
 /// <param name="Overrides">Project values that replace defaults of the catalogue, with their reasons.</param>
 public sealed record PlantSpecification(
     string Name,
@@ -31,6 +33,7 @@ public sealed record PlantSpecification(
     IReadOnlyList<Lineup> Lineups,
     IReadOnlyList<OwnMotor> Motors,
     IReadOnlyList<OwnConverter> Converters,
+    IReadOnlyList<StartPreset> StartPresets,
     IReadOnlyList<DefaultOverride> Overrides)
 {
     /// <summary>All drive points in the order of the board.</summary>

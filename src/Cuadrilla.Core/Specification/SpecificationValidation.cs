@@ -20,6 +20,7 @@ public static class SpecificationValidation
         ScenarioValidation.Check(plant, problems);
         OwnMotorValidation.Check(plant, data, problems);
         OwnConverterValidation.Check(plant, data, problems);
+        StarterValidation.Presets(plant, data, problems);
         Lineups(plant, data, problems);
         Overrides(plant, data, problems);
         return problems.Items;

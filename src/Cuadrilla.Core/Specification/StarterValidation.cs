@@ -27,6 +27,20 @@ internal static class StarterValidation
         }
     }
 
+    /// <summary>The project's own presets.</summary>
+    public static void Presets(PlantSpecification plant, EngineeringData data, ProblemList p)
+    {
+        p.Require(plant.StartPresets.Count <= 100, "/startPresets", "Number of presets", $"{plant.StartPresets.Count}", "up to 100");
+        var names = data.StartPresets.Select(s => s.Application).ToHashSet(StringComparer.Ordinal);
+        for (var i = 0; i < plant.StartPresets.Count; i++)
+        {
+            var at = $"/startPresets/{i}";
+            p.Words(at + "/application", "Name of the preset", plant.StartPresets[i].Application, 1, 40);
+            p.Unique(at + "/application", "Name of the preset", plant.StartPresets[i].Application, names);
+            Settings(plant.StartPresets[i].Settings, at + "/settings", p);
+        }
+    }
+
     internal static void Settings(SoftStarterSettings s, string at, ProblemList p)
     {
         p.Number(at + "/initialPct", "Initial value", s.InitialPct, 0, s.Mode == SoftStartMode.VoltageRamp ? 100 : 700, "%");

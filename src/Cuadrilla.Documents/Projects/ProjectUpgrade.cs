@@ -79,9 +79,12 @@ public static class ProjectUpgrade
     // What version 3 added to choices and tariff has values that change nothing when they are absent.
     private static void ToVersion3(JsonObject s)
     {
-        if (!s.ContainsKey("converters"))
+        foreach (var list in new[] { "converters", "startPresets" })
         {
-            s["converters"] = new JsonArray();
+            if (!s.ContainsKey(list))
+            {
+                s[list] = new JsonArray();
+            }
         }
     }
 

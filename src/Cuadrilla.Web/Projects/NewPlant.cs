@@ -29,5 +29,6 @@ internal static class NewPlant
         [new Lineup("l1", "L1", "First lineup", "bus-1", [])],
         [],
         [],
+        [],
         []);
 }

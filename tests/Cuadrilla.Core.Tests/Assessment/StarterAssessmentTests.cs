@@ -12,6 +12,18 @@ namespace Cuadrilla.Core.Tests.Assessment;
 /// <summary>Starters through the whole assessment.</summary>
 public sealed class StarterAssessmentTests
 {
+    [Theory]
+    [InlineData("wet mill", 350, null)]
+    [InlineData("fan", 350, "/startPresets/0/application")]
+    [InlineData("", 350, "/startPresets/0/application")]
+    [InlineData("wet mill", 50, "/startPresets/0/settings/currentLimitPct")]
+    public void A_project_keeps_presets_of_its_own(string name, double limitPct, string? pointer)
+    {
+        var settings = DemoChanges.Data.StartPresets[0].Settings with { CurrentLimitPct = limitPct };
+        var plant = DemoChanges.Demo with { StartPresets = [new StartPreset(name, settings, TripClass.Class20)] };
+        Assert.Equal(pointer, Core.Specification.SpecificationValidation.Problems(plant, DemoChanges.Data).Select(p => p.Pointer).SingleOrDefault());
+    }
+
     private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints().Single(p => p.Id == "dp-04").Converter;
 
     [Fact]

@@ -117,7 +117,7 @@ public sealed class SupplyAssessmentTests
         {
             Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { RatedKva = 3150, LoadLossKw = 25 })] },
         };
-        Assert.Equal(Verdict.Fails, new Assessor(Data).Run(large).Checks.Single(c => c is { Id: "supply.fault-level", DrivePointId: "dp-12" }).Verdict);
+        Assert.Equal(Verdict.Fails, new Assessor(Data).Run(large).Checks.Single(c => c is { Id: "converter.short-circuit-rating", DrivePointId: "dp-12" }).Verdict);
     }
 
     [Fact]

@@ -66,6 +66,7 @@ public sealed class ProjectFileTests
     {
         var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-2.cuadrilla.json")), Data);
         Assert.Empty(plant.Converters);
+        Assert.Empty(plant.StartPresets);
         Assert.Equal(0, plant.Tariff.ReactivePerKvarh);
         Assert.Equal(11, plant.AllDrivePoints().Count());
         Assert.All(

@@ -28,6 +28,7 @@ internal static class TestNetworks
         [],
         [],
         [],
+        [],
         []);
 
     public static SupplyNetwork Network(PlantSpecification plant, Scenario? scenario = null, SourceView view = SourceView.Weakest) =>

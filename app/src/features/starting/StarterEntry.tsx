@@ -2,7 +2,9 @@ import type { DrivePoint } from "../../api/client";
 import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
 import type { PointEdit } from "../bench/usePointEdit";
+import { useProject } from "../project/ProjectContext";
 import { useCatalogue } from "../project/useCatalogue";
+import { KeepPreset } from "./KeepPreset";
 
 type Choice = DrivePoint["converter"];
 export type Starter = Exclude<Choice, { kind: "not-chosen" | "catalogue" }>;
@@ -13,6 +15,8 @@ const trips = { "class10-a": "10 A", class10: "10", class20: "20", class30: "30"
 /** Entries of a motor that starts and runs on the line. */
 export function StarterEntry({ starter, edit }: { readonly starter: Starter; readonly edit: PointEdit }) {
   const { data } = useCatalogue();
+  const { project } = useProject();
+  const presets = [...(data?.startPresets ?? []), ...project.specification.startPresets];
   const change = (label: string, part: Partial<Starter>) =>
     edit(label, (p) => ({ ...p, converter: { ...p.converter, ...part } as Choice }));
   return (
@@ -38,17 +42,18 @@ export function StarterEntry({ starter, edit }: { readonly starter: Starter; rea
             value=""
             choices={{
               "": "take settings of …",
-              ...Object.fromEntries((data?.startPresets ?? []).map((p) => [p.application, p.application])),
+              ...Object.fromEntries(presets.map((p) => [p.application, p.application])),
             }}
             note="Starting points to be tried at the machine, not recommendations."
             onCommit={(application) => {
-              const preset = data?.startPresets.find((p) => p.application === application);
+              const preset = presets.find((p) => p.application === application);
               return preset
                 ? change(`settings of a ${application}`, { settings: preset.settings, trip: preset.trip })
                 : Promise.resolve(undefined);
             }}
           />
           <SettingsEntry settings={starter.settings} change={(label, settings) => change(label, { settings })} />
+          <KeepPreset starter={starter} />
         </>
       )}
       <ChoiceField

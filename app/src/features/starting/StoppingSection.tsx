@@ -68,7 +68,8 @@ function Stops({ stopping }: { readonly stopping: Stopping }) {
   return (
     <>
       <p className="text-[12px] text-soft">
-        From rated speed to a hundredth of it{wantedS === null ? ", as hard as each may" : `; wanted in ${n(wantedS)} s`}.
+        From rated speed to a hundredth of it
+        {wantedS === null ? ", as hard as each may" : `; wanted in ${n(wantedS)} s`}.
       </p>
       <table className="table mt-1 text-[11px]">
         <caption className="text-left text-[12px] text-soft">
@@ -191,10 +192,7 @@ function Picture({
 
 // Whole steps of 50 V, with the trip level in sight.
 function linkRange(limit: number | null | undefined): [(low: number) => number, (high: number) => number] {
-  return [
-    (low) => 50 * Math.floor(low / 50),
-    (high) => 50 * Math.ceil(Math.max(high, limit ?? 0) / 50),
-  ];
+  return [(low) => 50 * Math.floor(low / 50), (high) => 50 * Math.ceil(Math.max(high, limit ?? 0) / 50)];
 }
 
 function SoftStopPicture({ stop }: { readonly stop: NonNullable<Stopping["softStop"]> }) {

@@ -4,12 +4,13 @@ using Cuadrilla.Core.Plant.Network;
 namespace Cuadrilla.Core.Assessment.Checks;
 
 /// <summary>
-/// <c>supply.fault-level</c>: fault current against what switchgear and converters stand, source at its strongest, worst
+/// <c>supply.fault-level</c> and <c>converter.short-circuit-rating</c>: fault current against what switchgear and converters stand, source at its strongest, worst
 /// switching state named.
 /// </summary>
 internal static class FaultLevelChecks
 {
     private const string Id = "supply.fault-level";
+    private const string ConverterId = "converter.short-circuit-rating";
     private const string Caution = "Protection and arc-flash studies are the work of licensed people; this check is neither.";
 
     /// <summary>Each bus whose switchgear's withstand is stated.</summary>
@@ -48,7 +49,7 @@ internal static class FaultLevelChecks
         const string title = "Fault level at the converter";
         if (model.Starter is { Item: null })
         {
-            return Check.NotConcerned(Id, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
+            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
         }
 
         List<string> missing = [.. NetworkData.Missing(supply.Plant)];
@@ -69,14 +70,14 @@ internal static class FaultLevelChecks
 
         if (missing.Count > 0)
         {
-            return Check.Lacking(Id, model.Id, BoardRow.Supply, title, missing);
+            return Check.Lacking(ConverterId, model.Id, BoardRow.Supply, title, missing);
         }
 
         var (scenario, behind) = WorstOhm(bus.Id, supply);
         var faultA = bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.Feeder!.Value).Magnitude;
         var withstand = model.Starter?.Item?.ShortCircuitKa ?? model.Converter!.Item.ShortCircuitKa;
         return CheckWriter.Judged(
-            Id, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,
             new Reason(
                 "I_sc = U/(√3·|Z_bus + Z_feeder|) against the converter's rated conditional short-circuit current",
