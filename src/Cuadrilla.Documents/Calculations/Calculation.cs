@@ -39,6 +39,8 @@ public sealed class Calculation
         Of<PlantCalculations.YearInput>("yearly-energy", PlantCalculations.YearlyEnergy),
         Of<ConverterCalculations.BrakeInput>("brake-resistor", ConverterCalculations.BrakeResistor),
         Of<PlantCalculations.CompareInput>("comparison", PlantCalculations.Compare),
+        Of<LineupCalculations.DroopInput>("droop-share", LineupCalculations.Droop),
+        Of<LineupCalculations.BusInput>("common-bus", LineupCalculations.CommonBus),
         Of<OverloadCalculation.Input>("overload", OverloadCalculation.Run),
         Of<StopCalculation.Input>("stop", StopCalculation.Run),
         Of<ThyristorCalculation.Input>("thyristor", ThyristorCalculation.Run),
