@@ -25,7 +25,10 @@ test("screenshots of the main views", async ({ page, request }) => {
   await expect(page.getByRole("figure", { name: "Voltage at the bus" })).toBeVisible();
   await shoot("start");
   await cell(page, "DP-01", "converter").click();
-  await page.getByRole("region", { name: "Stopping" }).getByRole("figure", { name: "Link voltage" }).scrollIntoViewIfNeeded();
+  await page
+    .getByRole("region", { name: "Stopping" })
+    .getByRole("figure", { name: "Link voltage" })
+    .scrollIntoViewIfNeeded();
   await shoot("stop");
   await page.getByRole("tab", { name: "Losses" }).click();
   await shoot("losses");
@@ -42,6 +45,10 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("tab", { name: "Entries" }).click();
   await cell(page, "DP-01", "load").click();
   await shoot("load");
+  await page.getByRole("button", { name: /film bus/ }).click();
+  await page.getByRole("button", { name: "Emergency stop" }).click();
+  await shoot("dc-bus");
+  await page.keyboard.press("Escape");
   await page
     .getByRole("region", { name: /Ledger/ })
     .getByRole("button")

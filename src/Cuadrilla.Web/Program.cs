@@ -8,6 +8,7 @@ using Cuadrilla.Web.Calculations;
 using Cuadrilla.Web.Catalogue;
 using Cuadrilla.Web.Energy;
 using Cuadrilla.Web.Http;
+using Cuadrilla.Web.Lineups;
 using Cuadrilla.Web.Projects;
 using Cuadrilla.Web.Tables;
 
@@ -37,6 +38,7 @@ app.MapProjects();
 app.MapHistory();
 app.MapBench();
 app.MapAlternatives();
+app.MapLineups();
 app.MapExports();
 app.MapCalculations();
 app.MapTables();

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/dc-buses/{bus}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDcBus"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/{name}": {
         parameters: {
             query?: never;
@@ -593,6 +609,8 @@ export interface components {
             /** Format: double */
             thdvPct: number;
         };
+        /** @enum {unknown} */
+        BusEvent: "process" | "emergency-stop" | "mains-loss" | "mains-loss-stop";
         BusLink: components["schemas"]["BusLinkCoupler"] | components["schemas"]["BusLinkCable"];
         BusLinkCable: {
             /** @enum {string} */
@@ -705,6 +723,7 @@ export interface components {
             softStarters: components["schemas"]["SoftStarterItem"][];
             startPresets: components["schemas"]["StartPreset"][];
             outputFilters: components["schemas"]["OutputFilterItem"][];
+            supplyModules: components["schemas"]["SupplyModuleDocument"][];
         };
         ChainLinkDocument: {
             id: string;
@@ -739,6 +758,17 @@ export interface components {
         CommonCoupling: {
             busId: string;
             maximumDemandKva: components["schemas"]["Given"];
+        };
+        CommonDcBus: {
+            id: string;
+            name: string;
+            memberIds: string[];
+            supplyModuleId: string;
+            resistorOhm: components["schemas"]["Given"];
+            resistorContinuousKw: components["schemas"]["Given"];
+            busbarA: components["schemas"]["Given"];
+            stopTimeS: components["schemas"]["Given"];
+            reason: string;
         };
         Comparison: {
             /** Format: double */
@@ -837,6 +867,53 @@ export interface components {
         CreateRequest: {
             name: string;
             who: string;
+        };
+        DcBusDocument: {
+            missing: string[];
+            members: string[];
+            /** Format: double */
+            tripV: number;
+            events: components["schemas"]["DcBusEventDocument"][];
+        };
+        DcBusEventDocument: {
+            event: components["schemas"]["BusEvent"];
+            /** Format: double */
+            spanS: number;
+            /** Format: double */
+            peakKw: number;
+            /** Format: double */
+            rmsKw: number;
+            /** Format: double */
+            peakReturnKw: number;
+            /** Format: double */
+            sumOfPeaksKw: number;
+            /** Format: double */
+            exchangedKwhPerHour: number;
+            /** Format: double */
+            supplyKj: number;
+            /** Format: double */
+            returnedKj: number;
+            /** Format: double */
+            burntKj: number;
+            /** Format: double */
+            highestV: number;
+            trips: boolean;
+            /** Format: double */
+            offAtS: null | number;
+            trace: components["schemas"]["DcBusTrace"][];
+        };
+        DcBusTrace: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            netKw: number;
+            /** Format: double */
+            supplyKw: number;
+            /** Format: double */
+            chopperKw: number;
+            /** Format: double */
+            busV: number;
+            membersKw: number[];
         };
         DefaultOverride: {
             key: string;
@@ -1030,6 +1107,7 @@ export interface components {
             name: string;
             busId: string;
             drivePoints: components["schemas"]["DrivePoint"][];
+            dcBuses: components["schemas"]["CommonDcBus"][];
         };
         LineupSheet: {
             plant: string;
@@ -1933,6 +2011,22 @@ export interface components {
          * @enum {unknown}
          */
         SupplyFeed: "three-phase" | "two-phases";
+        SupplyModuleDocument: {
+            id: string;
+            kind: components["schemas"]["SupplyModuleKind"];
+            /** Format: double */
+            ratedKw: number;
+            /** Format: double */
+            peakPu: number;
+            /** Format: double */
+            returnPu: number;
+            /** Format: double */
+            prechargeUf: number;
+            /** Format: double */
+            priceIndex: number;
+        };
+        /** @enum {unknown} */
+        SupplyModuleKind: "diode" | "half-controlled" | "regenerative-thyristor" | "active";
         SwitchState: {
             elementId: string;
             closed: boolean;
@@ -2181,6 +2275,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlantAlternativesDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getDcBus: {
+        parameters: {
+            query?: {
+                scenarioId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                bus: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DcBusDocument"];
                 };
             };
             /** @description Not Found */

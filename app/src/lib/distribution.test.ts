@@ -37,7 +37,7 @@ const plant = (): Specification =>
         bankStates: [],
       },
     ],
-    lineups: [{ id: "l1", tag: "L1", name: "", busId: "bus-1", drivePoints: [] }],
+    lineups: [{ id: "l1", tag: "L1", name: "", busId: "bus-1", drivePoints: [], dcBuses: [] }],
   }) as unknown as Specification;
 
 describe("elements of the supply", () => {

@@ -15,7 +15,7 @@ import {
 } from "./specification";
 
 const empty = {
-  lineups: [{ id: "l1", tag: "L1", name: "one", busId: "bus-1", drivePoints: [] }],
+  lineups: [{ id: "l1", tag: "L1", name: "one", busId: "bus-1", drivePoints: [], dcBuses: [] }],
   scenarios: [],
 } as unknown as Specification;
 const usual = { id: "s", name: "s", states: [], loadStates: [], switches: [], bankStates: [] };

@@ -1,4 +1,5 @@
 import type { DrivePoint, Lineup, Specification } from "../api/client";
+import { dcBusesWithout } from "./dcBus";
 
 /** A drive point of a specification. */
 export function findPoint(specification: Specification, id: string): DrivePoint | undefined {
@@ -55,7 +56,11 @@ export function copyPoint(specification: Specification, id: string): [Specificat
 export function removePoints(specification: Specification, ids: readonly string[]): Specification {
   const without = changeLineups(specification, (lineup) =>
     lineup.drivePoints.some((p) => ids.includes(p.id))
-      ? { ...lineup, drivePoints: lineup.drivePoints.filter((p) => !ids.includes(p.id)) }
+      ? {
+          ...lineup,
+          drivePoints: lineup.drivePoints.filter((p) => !ids.includes(p.id)),
+          dcBuses: dcBusesWithout(lineup.dcBuses, ids),
+        }
       : lineup,
   );
   return {
@@ -72,7 +77,14 @@ export function addLineup(specification: Specification): Specification {
     number++;
   }
   const busId = specification.lineups.at(-1)?.busId ?? specification.distribution.buses.at(-1)?.id ?? "";
-  const lineup: Lineup = { id: `l${number}`, tag: `L${number}`, name: "New lineup", busId, drivePoints: [] };
+  const lineup: Lineup = {
+    id: `l${number}`,
+    tag: `L${number}`,
+    name: "New lineup",
+    busId,
+    drivePoints: [],
+    dcBuses: [],
+  };
   return { ...specification, lineups: [...specification.lineups, lineup] };
 }
 

@@ -52,6 +52,20 @@ public sealed class Assessor
         return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(model, place), []);
     }
 
+    /// <summary>A common DC bus of a plant; null when there is none of that key.</summary>
+    public DcBuses.DcBusModel? DcBus(PlantSpecification plant, string busId)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        var found = plant.Lineups.SelectMany(l => l.DcBuses.Select(b => (Lineup: l, Bus: b))).FirstOrDefault(x => x.Bus.Id == busId);
+        if (found.Bus is null)
+        {
+            return null;
+        }
+
+        var studies = found.Lineup.DrivePoints.Where(p => found.Bus.MemberIds.Contains(p.Id)).Select(p => Study(plant, p)).ToList();
+        return DcBuses.DcBusModel.Of(plant, found.Lineup, found.Bus, studies, data, DefaultsInForce.Resolve(data.Defaults, plant.Overrides));
+    }
+
     /// <summary>The front end of a circuit, remembered.</summary>
     public RectifierResult Rectifier(RectifierInput input) => rectifiers.Get(input);
 
@@ -66,10 +80,10 @@ public sealed class Assessor
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}")
             .ToList();
-        var scenarios = plant.Scenarios.Select(s => ScenarioStudy.Run(plant, s, defaults, complete, rectifiers.Get)).OfType<ScenarioResult>().ToList();
+        var scenarios = plant.Scenarios.Select(s => ScenarioStudy.Run(plant, s, defaults, complete, data.SupplyModules, rectifiers.Get)).OfType<ScenarioResult>().ToList();
         var demand = PccDemand.Of(plant, scenarios);
         var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete);
-        var checks = PlantChecks.Of(supply).ToList();
+        var checks = PlantChecks.Of(supply).Concat(DcBusChecks.Of(supply, studies)).ToList();
         foreach (var study in studies)
         {
             checks.Add(SupplyDataCheck.Of(study.Model, plant));
@@ -94,7 +108,8 @@ public sealed class Assessor
         new(
             point, plant.Site, plant.Tariff, busVoltageV, plant.Source.FrequencyHz, defaults,
             point.Motor is Motors.MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
-            point.Converter is Converters.ConverterChoice.FromCatalogue converter ? plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId) : null);
+            point.Converter is Converters.ConverterChoice.FromCatalogue converter ? plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId) : null,
+            plant.DcBusOf(point.Id) is not null);
 
     private static DrivePointSummary Summary(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
     {

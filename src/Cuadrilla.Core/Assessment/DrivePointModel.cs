@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Assessment;
 
 /// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
 public sealed record DrivePointInput(
-    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null, OwnConverter? OwnConverter = null);
+    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null, OwnConverter? OwnConverter = null, bool OnDcBus = false);
 
 /// <summary>
 /// A drive point resolved against the catalogue: the models of its load, motor, cables and converter, as far as they are
@@ -153,7 +153,7 @@ public sealed class DrivePointModel
 
         if (withConverter && Motor is not null && Converter is not null)
         {
-            if (Mismatch(Motor.Plate, Converter.Item) is { Length: > 0 } mismatch)
+            if (Mismatch(Motor.Plate, Converter.Item, Input.OnDcBus) is { Length: > 0 } mismatch)
             {
                 yield return mismatch;
             }
@@ -221,14 +221,15 @@ public sealed class DrivePointModel
     }
 
     /// <summary>Why a converter can't feed a motor; empty when it can.</summary>
-    internal static string Mismatch(MotorPlate plate, ConverterItem item)
+    internal static string Mismatch(MotorPlate plate, ConverterItem item, bool onDcBus)
     {
         var isDcMotor = plate.Technology == MotorTechnology.DcSeparatelyExcited;
         return (isDcMotor, item.FrontEnd) switch
         {
             (true, not Converters.FrontEnds.FrontEnd.Thyristor) => "a thyristor converter for the DC motor",
             (false, Converters.FrontEnds.FrontEnd.Thyristor) => "a motor that a thyristor converter can feed (DC)",
-            (_, Converters.FrontEnds.FrontEnd.DcLink) => "a common DC bus for the inverter module",
+            (_, Converters.FrontEnds.FrontEnd.DcLink) when !onDcBus => "a common DC bus for the inverter module",
+            (_, not Converters.FrontEnds.FrontEnd.DcLink) when onDcBus => "an inverter module, since it hangs on a common DC bus",
             _ => string.Empty,
         };
     }

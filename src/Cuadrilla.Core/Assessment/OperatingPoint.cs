@@ -73,6 +73,15 @@ public readonly record struct OperatingPoint(
         return Of(shaft, motor.At(shaft.SpeedRpm, shaft.TorqueNm, FeedOf(filter)), motor, converter, filter, cable, feeder);
     }
 
+    /// <summary>The supply module of a common DC bus: what its members take together, without shaft of its own.</summary>
+    public static OperatingPoint OfBus(double netW, ConverterItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        var returns = item.FrontEnd.ReturnsToLine;
+        var through = returns ? netW : Math.Max(netW, item.StandbyW);
+        return new OperatingPoint(default, default(MotorPoint) with { InputW = netW }, 0, 0, 0, item.FrontLossW(through), 0, item.StandbyW, returns);
+    }
+
     /// <summary>How a motor behind a filter, or without one, is fed.</summary>
     public static MotorFeed FeedOf(OutputFilterItem? filter) => filter is { Sinusoidal: true } ? MotorFeed.Line : MotorFeed.Converter;
 

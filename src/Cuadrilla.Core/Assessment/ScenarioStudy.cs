@@ -1,6 +1,8 @@
 using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 
@@ -17,12 +19,14 @@ internal static class ScenarioStudy
     /// <param name="scenario">The scenario.</param>
     /// <param name="defaults">Defaults in force.</param>
     /// <param name="models">Drive points that are complete.</param>
+    /// <param name="modules">Supply modules of common DC buses.</param>
     /// <param name="rectifier">Solver of a front end, usually one that remembers.</param>
     public static ScenarioResult? Run(
         PlantSpecification plant,
         Scenario scenario,
         DefaultsInForce defaults,
         IReadOnlyList<DrivePointModel> models,
+        IReadOnlyDictionary<string, SupplyModuleItem> modules,
         Func<RectifierInput, RectifierResult> rectifier)
     {
         if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
@@ -33,6 +37,7 @@ internal static class ScenarioStudy
         var buses = plant.BusOfDrivePoints();
         var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag).ToList();
         var running = new List<RunningDrive>(models.Count);
+        var onBus = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
         var onLine = new List<LineDrive>();
         foreach (var model in models)
         {
@@ -47,11 +52,18 @@ internal static class ScenarioStudy
             {
                 onLine.Add(LineDrive.Of(model, point, buses[model.Id].Id));
             }
+            else if (model.Input.OnDcBus)
+            {
+                var bus = plant.DcBusOf(model.Id)!.Id;
+                (onBus.TryGetValue(bus, out var list) ? list : onBus[bus] = []).Add((model, point));
+            }
             else if (point.DrawsFromLine)
             {
-                running.Add(new RunningDrive(model, point, buses[model.Id].Id));
+                running.Add(RunningDrive.Of(model, point, buses[model.Id].Id));
             }
         }
+
+        running.AddRange(plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules))).OfType<RunningDrive>());
 
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
@@ -80,9 +92,24 @@ internal static class ScenarioStudy
             unfed);
     }
 
+    // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.
+    private static RunningDrive? DcBusFront(
+        CommonDcBus bus, string busId, Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>> onBus, IReadOnlyDictionary<string, SupplyModuleItem> modules)
+    {
+        if (!onBus.TryGetValue(bus.Id, out var members) || !modules.TryGetValue(bus.SupplyModuleId, out var module))
+        {
+            return null;
+        }
+
+        var item = module.AsFront(members.Sum(m => m.Model.Converter!.Item.DcCapacitanceUf) * 1e-6);
+        var point = OperatingPoint.OfBus(members.Sum(m => m.Point.LinkW), item);
+        return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase, System.Numerics.Complex.Zero, null, point, busId) : null;
+    }
+
     private static List<string> Unsettled(PlantSpecification plant, IReadOnlyList<DriveInScenario> drives)
     {
-        var tags = plant.AllDrivePoints().ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
+        var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
+            .ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         return
         [
             .. drives.Where(d => d.Front is RectifierResult.NoSteadyState)

@@ -47,4 +47,22 @@ public sealed record SupplyModuleItem(
     double StandbyW,
     double ShortCircuitKa,
     ConverterSize Size,
-    double PriceIndex);
+    double PriceIndex)
+{
+    /// <summary>The module as what the line sees: a converter of its size that gives no more than stand-by by itself.</summary>
+    /// <param name="capacitanceF">Capacitance of all members, F.</param>
+    public ConverterItem AsFront(double capacitanceF)
+    {
+        var none = new ConverterLossPoints(0, 0, 0, 0, 0, 0, 0, 0);
+        var rating = new OverloadRating(Math.Max(PeakPu, 1.01), PeakTimeS, 10 * PeakTimeS, Math.Max(PeakPu, 1.01));
+        var kind = Kind switch
+        {
+            SupplyModuleKind.Active => ConverterKind.ActiveFrontEnd,
+            SupplyModuleKind.RegenerativeThyristor => ConverterKind.ThyristorFourQuadrant,
+            _ => ConverterKind.SixPulse,
+        };
+        return new ConverterItem(
+            Id, Series, kind, FrontEnd, RatedKw, RatedVoltageV, 0, 0, capacitanceF * 1e6, none, StandbyW, rating, rating,
+            new ConverterDerating(40, 0, 60, 1000, 0, 5000, [new SwitchingFactor(0, 1)], 1), ShortCircuitKa, null, Size, PriceIndex);
+    }
+}

@@ -12,7 +12,9 @@ namespace Cuadrilla.Core.Lineups;
 /// <param name="Name">What people call it.</param>
 /// <param name="BusId">Bus that it hangs from.</param>
 /// <param name="DrivePoints">Columns of the board, in order.</param>
-public sealed record Lineup(string Id, string Tag, string Name, string BusId, IReadOnlyList<DrivePoint> DrivePoints);
+/// <param name="DcBuses">Common DC buses of some of them, usually none.</param>
+public sealed record Lineup(
+    string Id, string Tag, string Name, string BusId, IReadOnlyList<DrivePoint> DrivePoints, IReadOnlyList<CommonDcBus> DcBuses);
 
 /// <summary>One machine with all that drives it.</summary>
 /// <param name="Id">Stable key, unique in the plant.</param>

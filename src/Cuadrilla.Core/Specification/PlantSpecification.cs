@@ -39,6 +39,9 @@ public sealed record PlantSpecification(
     /// <summary>All drive points in the order of the board.</summary>
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);
 
+    /// <summary>The common DC bus that a drive point hangs on; null when it has a front end of its own.</summary>
+    public CommonDcBus? DcBusOf(string drivePointId) => Lineups.SelectMany(l => l.DcBuses).FirstOrDefault(b => b.MemberIds.Contains(drivePointId));
+
     /// <summary>Bus of each drive point: that of its lineup.</summary>
     public IReadOnlyDictionary<string, Bus> BusOfDrivePoints() => Lineups
         .SelectMany(l => l.DrivePoints.Select(p => (p.Id, Bus: Distribution.Bus(l.BusId))))

@@ -22,6 +22,7 @@ public static class SpecificationValidation
         OwnConverterValidation.Check(plant, data, problems);
         StarterValidation.Presets(plant, data, problems);
         Lineups(plant, data, problems);
+        DcBusValidation.Check(plant, data, problems);
         Overrides(plant, data, problems);
         return problems.Items;
     }

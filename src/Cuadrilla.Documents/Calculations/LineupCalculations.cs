@@ -54,10 +54,10 @@ internal static class LineupCalculations
         ranges.Done();
         var found = CommonBusStudy.Run(
             [.. input.Members.Select((m, i) => new BusMember($"{i}", m.Powers, m.CapacitanceUf * 1e-6))],
-            new BusSupply(input.ContinuousW, input.ContinuousW, input.ReturnW, input.ChopperW, input.RestV, input.ChopperV, input.TripV));
+            new BusSupply(input.ContinuousW, input.ContinuousW, input.ReturnW, input.ChopperW, input.RestV, input.ChopperV, input.TripV, input.UndervoltageV, input.MainsOff));
         return new BusOutput(
             found.SpanS, found.PeakW, found.RmsW, found.MeanW, found.PeakReturnW, found.SumOfPeaksW, found.TakenJ, found.GivenJ, found.ExchangedJ, found.SupplyJ,
-            found.ReturnedJ, found.BurntJ, found.StoredJ, found.HighestV, found.Trips, 100 * found.RestPu);
+            found.ReturnedJ, found.BurntJ, found.StoredJ, found.HighestV, found.Trips, found.OffAtS, 100 * found.RestPu);
     }
 
     internal sealed record DroopInput(double TotalTorqueNm, IReadOnlyList<DroopUnit> Units);
@@ -65,7 +65,8 @@ internal static class LineupCalculations
     internal sealed record DroopOutput(double SpeedPu, IReadOnlyList<double> TorquesNm, double ImbalancePct);
 
     internal sealed record BusInput(
-        IReadOnlyList<MemberInput> Members, double ContinuousW = 0, double ReturnW = 0, double ChopperW = 0, double RestV = 566, double ChopperV = 760, double TripV = 820);
+        IReadOnlyList<MemberInput> Members, double ContinuousW = 0, double ReturnW = 0, double ChopperW = 0, double RestV = 566, double ChopperV = 760, double TripV = 820,
+        double UndervoltageV = 0, bool MainsOff = false);
 
     internal sealed record MemberInput(IReadOnlyList<BusPower> Powers, double CapacitanceUf = 0);
 
@@ -85,5 +86,6 @@ internal static class LineupCalculations
         double StoredJ,
         double HighestV,
         bool Trips,
+        double? OffAtS,
         double RestPct);
 }

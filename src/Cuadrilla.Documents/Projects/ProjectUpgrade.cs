@@ -79,6 +79,11 @@ public static class ProjectUpgrade
     // What version 3 added to choices and tariff has values that change nothing when they are absent.
     private static void ToVersion3(JsonObject s)
     {
+        foreach (var lineup in (s["lineups"] as JsonArray ?? []).OfType<JsonObject>().Where(l => !l.ContainsKey("dcBuses")))
+        {
+            lineup["dcBuses"] = new JsonArray();
+        }
+
         foreach (var list in new[] { "converters", "startPresets" })
         {
             if (!s.ContainsKey(list))

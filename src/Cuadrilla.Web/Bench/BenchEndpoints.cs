@@ -70,7 +70,12 @@ internal static class BenchEndpoints
         var (where, onLine) = assessment.Scenarios
             .SelectMany(s => s.OnLine.Where(d => d.DrivePointId == point.Id).Select(d => (Scenario: s, Drive: d)))
             .FirstOrDefault();
-        IReadOnlyList<ChainLink> chain = drive is not null
+        var busId = plant.DcBusOf(point.Id)?.Id;
+        var busScenario = busId is null ? null : assessment.Scenarios.FirstOrDefault(s => s.Drives.Any(d => d.DrivePointId == busId));
+        var busDrive = busScenario?.Drives.First(d => d.DrivePointId == busId);
+        IReadOnlyList<ChainLink> chain = busId is not null && study.IsComplete
+            ? LossChain.OfMember(study.Model, study.Model.At(1))
+            : drive is not null
             ? LossChain.Of(study.Model, drive, scenario!)
             : onLine is not null ? LossChain.Of(study.Model, onLine, where) : [];
 
@@ -83,7 +88,7 @@ internal static class BenchEndpoints
             SystemCurves.Of(study.Model),
             LoadPictures.Winder(study.Model),
             LoadPictures.Cycle(study.Model),
-            LineCurrentDocument.Of(drive, scenario),
+            LineCurrentDocument.Of(drive ?? busDrive, scenario ?? busScenario),
             [.. chain.Select(l => new ChainLinkDocument(l.Id, l.Name, l.InputW, l.LossW, l.OutputW, l.Reason))],
             [.. study.Alternatives.Select(a => Alternative(a, reference, plant))],
             reference?.Id ?? string.Empty,

@@ -11,12 +11,17 @@ internal sealed record CatalogueDocument(
     string Version, IReadOnlyList<MotorItem> Motors, IReadOnlyList<ConverterDocument> Converters, IReadOnlyList<DefaultValue> Defaults,
     IReadOnlyList<SoftStarterItem> SoftStarters,
     IReadOnlyList<StartPreset> StartPresets,
-    IReadOnlyList<OutputFilterItem> OutputFilters);
+    IReadOnlyList<OutputFilterItem> OutputFilters,
+    IReadOnlyList<SupplyModuleDocument> SupplyModules);
+
+/// <summary>A supply module as far as a screen names it.</summary>
+internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double PeakPu, double ReturnPu, double PrechargeUf, double PriceIndex);
 
 /// <summary>Catalogue endpoints.</summary>
 internal static class CatalogueEndpoints
 {
     public static void MapCatalogue(this WebApplication app) => app.MapGet("/api/catalogue", (EngineeringData data) =>
-            new CatalogueDocument(data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets, data.OutputFilters))
+            new CatalogueDocument(data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets, data.OutputFilters,
+                [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))]))
         .WithName("getCatalogue").WithTags("Catalogue");
 }

@@ -42,7 +42,7 @@ public sealed class CycleAssessmentTests
     [Fact]
     public void An_unwinder_draws_nothing_and_costs_next_to_nothing()
     {
-        var found = new Assessor(Data).Run(Demo);
+        var found = new Assessor(Data).Run(DemoChanges.SingleWinders);
         Assert.DoesNotContain(found.Scenarios[0].Drives, d => d.DrivePointId == "dp-14");
         var summary = found.DrivePoints.Single(d => d.DrivePointId == "dp-14");
         Assert.True(summary.Rated!.Value.RegeneratedW > 1000);

@@ -1,5 +1,7 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Demo;
@@ -11,6 +13,13 @@ internal static class DemoChanges
 {
     public static readonly EngineeringData Data = ReferenceCatalogue.Data;
     public static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+
+    /// <summary>The film winders as single drives instead of on their bus; the unwinder on a resistor.</summary>
+    public static readonly PlantSpecification SingleWinders = Changed(
+        Changed(Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [] })] }, "dp-14", p => p with { Converter = SixPulse(new Braking.Resistor(150, 2.5)) }),
+        "dp-15", p => p with { Converter = SixPulse(new Braking.Nothing()) });
+
+    private static ConverterChoice.FromCatalogue SixPulse(Braking braking) => new("six-pulse-choke-18.5", OverloadDuty.Heavy, 4, string.Empty, braking);
 
     public static PlantSpecification Changed(string id, Func<DrivePoint, DrivePoint> change) => Changed(Demo, id, change);
 

@@ -108,7 +108,7 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void A_winder_that_brakes_on_an_active_front_end_turns_the_current_round()
     {
-        var plant = DemoChanges.Changed("dp-14", p => p with { Converter = new ConverterChoice.FromCatalogue("active-18.5", OverloadDuty.Heavy, 4, string.Empty, new Braking.ToLine()) });
+        var plant = DemoChanges.Changed(DemoChanges.SingleWinders, "dp-14", p => p with { Converter = new ConverterChoice.FromCatalogue("active-18.5", OverloadDuty.Heavy, 4, string.Empty, new Braking.ToLine()) });
         var drive = new Assessor(Data).Run(plant).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-14");
         Assert.True(drive.Point.LineW < 0);
         Assert.True(((RectifierResult.LineDraw)drive.Front).PhaseA.Orders[0].Real < 0);

@@ -1,8 +1,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
-import type { Lineup } from "../../api/client";
+import type { CheckKey, Lineup } from "../../api/client";
 import { Empty } from "../../components/States";
 import { checkKey, usage } from "../../lib/verdict";
 import { addPoint } from "../../lib/specification";
+import { DcBusBand } from "../lineups/DcBusBand";
+import { DcBusSheet } from "../lineups/DcBusSheet";
 import { useItems } from "../project/useCatalogue";
 import { useProject } from "../project/ProjectContext";
 import { BoardCell, cellId } from "./BoardCell";
@@ -17,15 +19,17 @@ interface Props {
   readonly onSelect: (selection: Selection) => void;
   readonly onOpen: () => void;
   readonly onSearch: (first: string) => void;
+  readonly onReason: (check: CheckKey) => void;
 }
 
 /** Lineups as busbars, drive points as columns, bands in the direction of power. */
-export function Board({ selection, onSelect, onOpen, onSearch }: Props) {
+export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props) {
   const { project } = useProject();
   const { specification } = project;
   const actions = useBoardActions(selection, onSelect);
   const frame = useRef<HTMLDivElement>(null);
   const [edited, setEdited] = useState<string>();
+  const [dcBus, setDcBus] = useState<string>();
 
   // Focus follows the selection, but only while the board has it: a click in the bench must not be robbed.
   useEffect(() => {
@@ -104,15 +108,28 @@ export function Board({ selection, onSelect, onOpen, onSearch }: Props) {
           Remove
         </button>
         {selection && selection.columns.length > 1 && (
-          <span className="text-plum">{selection.columns.length} columns selected: a choice applies to all</span>
+          <>
+            <button type="button" className="button" onClick={actions.joinOnDcBus}>
+              Common DC bus
+            </button>
+            <span className="text-plum">{selection.columns.length} columns selected: a choice applies to all</span>
+          </>
         )}
       </div>
       {specification.lineups.map((lineup) => (
-        <LineupBoard key={lineup.id} lineup={lineup} selection={selection} onSelect={onSelect} onEdit={setEdited} />
+        <LineupBoard
+          key={lineup.id}
+          lineup={lineup}
+          selection={selection}
+          onSelect={onSelect}
+          onEdit={setEdited}
+          onDcBus={setDcBus}
+        />
       ))}
       <button type="button" className="button" onClick={actions.addLineup}>
         Add lineup
       </button>
+      {dcBus !== undefined && <DcBusSheet id={dcBus} onReason={onReason} onClose={() => setDcBus(undefined)} />}
       {edited !== undefined && <LineupSheet id={edited} onClose={() => setEdited(undefined)} />}
     </div>
   );
@@ -123,11 +140,13 @@ function LineupBoard({
   selection,
   onSelect,
   onEdit,
+  onDcBus,
 }: {
   readonly lineup: Lineup;
   readonly selection: Selection | undefined;
   readonly onSelect: (selection: Selection) => void;
   readonly onEdit: (id: string) => void;
+  readonly onDcBus: (id: string) => void;
 }) {
   const { project, before, edit } = useProject();
   const { specification, assessment } = project;
@@ -208,6 +227,7 @@ function LineupBoard({
                 </span>
               ))}
             </div>
+            {lineup.dcBuses.length > 0 && <DcBusBand lineup={lineup} onOpen={onDcBus} />}
             {rows.map((row) => (
               <div role="row" key={row} className="mb-1.5 flex">
                 <span

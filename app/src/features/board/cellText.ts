@@ -18,7 +18,7 @@ export interface Items {
 export function cellText(row: Row, point: DrivePoint, figures: DrivePointFigures | undefined, items: Items): CellText {
   switch (row) {
     case "supply":
-      return supply(point, figures);
+      return supply(point, figures, items);
     case "converter":
       return converter(point, items, figures);
     case "cable":
@@ -30,7 +30,14 @@ export function cellText(row: Row, point: DrivePoint, figures: DrivePointFigures
   }
 }
 
-function supply({ feeder }: DrivePoint, figures: DrivePointFigures | undefined): CellText {
+function supply(
+  { feeder, converter: choice }: DrivePoint,
+  figures: DrivePointFigures | undefined,
+  { converters }: Items,
+): CellText {
+  if (choice.kind === "catalogue" && converters.get(choice.itemId)?.family === "inverter-module") {
+    return { choice: "on the DC bus", detail: withUnit(figures?.linePowerKw, "kW") };
+  }
   const line =
     figures?.lineCurrentA == null
       ? (figures?.shaftPowerKw ?? 0) < 0

@@ -1,11 +1,14 @@
 import { addLineup, addPoint, copyPoint, findPoint, movePoint, removePoints } from "../../lib/specification";
+import { joinOnDcBus } from "../../lib/dcBus";
 import { useProject } from "../project/ProjectContext";
+import { useCatalogue } from "../project/useCatalogue";
 import { columnIds, type Selection } from "./selection";
 
 /** Adding, copying, moving and removing drive points. */
 export function useBoardActions(selection: Selection | undefined, onSelect: (selection: Selection) => void) {
   const { project, edit } = useProject();
   const { specification } = project;
+  const { data } = useCatalogue();
   const row = selection?.row ?? "load";
   const select = (id: string | undefined) => {
     if (id !== undefined) {
@@ -13,6 +16,12 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
     }
   };
   return {
+    joinOnDcBus: () => {
+      if (selection && data) {
+        const tags = selection.columns.map((id) => findPoint(specification, id)?.tag ?? id);
+        void edit(`Common DC bus of ${tags.join(", ")}`, (s) => joinOnDcBus(s, data, selection.columns));
+      }
+    },
     addLineup: () => void edit("Add lineup", addLineup),
     add: () => {
       const lineup =

@@ -153,6 +153,7 @@ const Workplace = memo(function Workplace() {
                 selection={selection}
                 onSelect={setWanted}
                 onSearch={setSearch}
+                onReason={setReason}
                 onOpen={() => document.querySelector<HTMLElement>("#bench [role=tab][aria-selected=true]")?.focus()}
               />
             )}

@@ -57,7 +57,7 @@ internal sealed class FittingConverters
     {
         // Less voltage never asks for less current: what the motor takes at the full supply rules out the smaller sizes at once.
         var least = LeastCurrentA(motor);
-        foreach (var item in family.Where(i => DrivePointModel.Mismatch(motor.Plate, i).Length == 0))
+        foreach (var item in family.Where(i => DrivePointModel.Mismatch(motor.Plate, i, model.Input.OnDcBus).Length == 0))
         {
             var converter = new ConverterAtSite(item, duty, khz, model.Input.Site, feed);
             if (converter.SiteCurrentA < least * SupplyShare(item))

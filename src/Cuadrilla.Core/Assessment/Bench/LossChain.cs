@@ -41,6 +41,22 @@ public static class LossChain
         return Linked(point, [.. losses.Where(l => l.Id != "filter" || l.LossW > 0)]);
     }
 
+    /// <summary>From the common DC bus to the shaft of a member; what lies ahead of the bus belongs to its supply module.</summary>
+    /// <param name="model">Complete drive point on a common DC bus.</param>
+    /// <param name="point">Its operating point.</param>
+    public static IReadOnlyList<ChainLink> OfMember(DrivePointModel model, OperatingPoint point)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        return Linked(
+            point,
+            [
+                ("converter", "Inverter module", point.ConverterLossW, ConverterReason(model, point)),
+                .. new[] { Filter(model, point) }.Where(l => l.Item3 > 0),
+                Cable(model, point),
+                Motor(point),
+            ]);
+    }
+
     /// <summary>The same of a motor on the line.</summary>
     /// <param name="model">Complete drive point.</param>
     /// <param name="drive">Its state in the scenario.</param>

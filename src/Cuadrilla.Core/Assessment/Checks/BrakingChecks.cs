@@ -70,7 +70,7 @@ internal static class BrakingChecks
         var converter = model.Converter!;
         var limit = converter.Item.RatedKw * converter.Overload.CurrentPu;
         return CheckWriter.Judged(
-            BrakingId, model.Id, BoardRow.Converter, BrakingTitle + ", back to the line", demand.PeakW / 1e3, limit, "kW", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
+            BrakingId, model.Id, BoardRow.Converter, BrakingTitle + (converter.Item.FrontEnd is Converters.FrontEnds.FrontEnd.DcLink ? ", back to the common bus" : ", back to the line"), demand.PeakW / 1e3, limit, "kW", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
             "Relief: a larger converter, gentler braking.",
             new Reason(
                 "P_peak ≤ k·P_N of the front end, k the overload of the duty",

@@ -2,19 +2,29 @@ using System.Numerics;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Plant.Network;
 
 namespace Cuadrilla.Core.Assessment.Supply;
 
-/// <summary>A drive that runs in a scenario.</summary>
-/// <param name="Model">Its model.</param>
+/// <summary>A front end that is at work in a scenario: of a drive, or of the supply module of a common DC bus.</summary>
+/// <param name="Id">Key of the drive point or of the DC bus.</param>
+/// <param name="Item">Its converter.</param>
+/// <param name="Feed">How it is connected.</param>
+/// <param name="FeederOhm">Its feeder, ohm per phase.</param>
+/// <param name="Armature">Plate of a DC motor behind thyristors; null otherwise.</param>
 /// <param name="Point">Its operating point.</param>
 /// <param name="BusId">Its bus, live.</param>
-internal sealed record RunningDrive(DrivePointModel Model, OperatingPoint Point, string BusId)
+internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Feed, Complex FeederOhm, MotorPlate? Armature, OperatingPoint Point, string BusId)
 {
+    /// <summary>A drive with a front end of its own.</summary>
+    public static RunningDrive Of(DrivePointModel model, OperatingPoint point, string busId) => new(
+        model.Id, model.Converter!.Item, model.Converter.Feed, model.Feeder!.Value,
+        model.Motor!.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? model.Motor.Plate : null, point, busId);
+
     /// <summary>True for a six-pulse bridge on three phases: those of one clock hour conduct together.</summary>
-    public bool ConductsTogether => Model.Converter is { Feed: SupplyFeed.ThreePhase, Item.FrontEnd: FrontEnd.Diode { Bridges: 1 } };
+    public bool ConductsTogether => Feed == SupplyFeed.ThreePhase && Item.FrontEnd is FrontEnd.Diode { Bridges: 1 };
 }
 
 /// <summary>
@@ -61,12 +71,12 @@ internal static class DriveFronts
                 var voltage = node == SupplyNetwork.Reference ? Complex.One : voltages[node];
                 var place = new FrontPlace(
                     network.VoltageV(drive.BusId) * (groups.Count > 1 ? InSteps(voltage.Magnitude, VoltageStep) : voltage.Magnitude),
-                    (seen * network.BaseOhm(drive.BusId)) + drive.Model.Feeder!.Value,
+                    (seen * network.BaseOhm(drive.BusId)) + drive.FeederOhm,
                     network.FrequencyHz,
                     source,
                     network.ClockHour(drive.BusId) % 2 == 0 ? 1 : -1);
-                var (front, circuit) = FrontSolver.Solve(drive.Model, drive.Point, place, rectifier);
-                drives[i] = new DriveInScenario(drive.Model.Id, drive.Point, front, circuit, place.EmfV, drive.BusId, voltage.Phase);
+                var (front, circuit) = FrontSolver.Solve(drive, place, rectifier);
+                drives[i] = new DriveInScenario(drive.Id, drive.Point, front, circuit, place.EmfV, drive.BusId, voltage.Phase);
             });
         }
 
@@ -91,9 +101,9 @@ internal static class DriveFronts
         return LoadFlow.Run(network, shuntsPu, others);
     }
 
-    private static Complex PowerOf(RunningDrive drive) => drive.Model.Converter!.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
+    private static Complex PowerOf(RunningDrive drive) => drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
         ? new Complex(1, Math.Tan(Math.Acos(DisplacementOfOthers))) * drive.Point.DcLoadW
-        : new Complex(drive.Point.LineW, Alternatives.MeanPower.At(drive.Point, drive.Model.Converter.Item).LineVar);
+        : new Complex(drive.Point.LineW, Alternatives.MeanPower.At(drive.Point, drive.Item).LineVar);
 
     private static double InSteps(double value, double step) => Math.Exp(step * Math.Round(Math.Log(value) / step));
 }

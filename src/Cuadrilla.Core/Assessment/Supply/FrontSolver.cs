@@ -22,10 +22,10 @@ internal static class FrontSolver
 {
     /// <summary>Its current and, where one was solved, the circuit.</summary>
     public static (RectifierResult Front, RectifierInput? Circuit) Solve(
-        DrivePointModel model, OperatingPoint point, in FrontPlace place, Func<RectifierInput, RectifierResult> rectifier)
+        RunningDrive drive, in FrontPlace place, Func<RectifierInput, RectifierResult> rectifier)
     {
-        var item = model.Converter!.Item;
-        var twoConductors = model.Converter.Feed == SupplyFeed.TwoPhases;
+        var (item, point) = (drive.Item, drive.Point);
+        var twoConductors = drive.Feed == SupplyFeed.TwoPhases;
         switch (item.FrontEnd)
         {
             case FrontEnd.Diode { Bridges: 1 } when !twoConductors:
@@ -44,7 +44,7 @@ internal static class FrontSolver
             case FrontEnd.Direct direct:
                 return (FromSpectrum(item, direct.Spectrum, point, place.EmfV), null);
             case FrontEnd.Thyristor:
-                return (Thyristor(model.Motor!.Plate, item, point, place), null);
+                return (drive.Armature is { } plate ? Armature(plate, item, point, place) : Bus(item, point, place), null);
             default:
                 throw new InvalidOperationException("This converter has no front end of its own.");
         }
@@ -97,7 +97,7 @@ internal static class FrontSolver
         return StatedCurrents.Balanced(orders, 0, "catalogue data");
     }
 
-    private static RectifierResult Thyristor(MotorPlate plate, ConverterItem item, OperatingPoint point, in FrontPlace place)
+    private static RectifierResult Armature(MotorPlate plate, ConverterItem item, OperatingPoint point, in FrontPlace place)
     {
         var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
 
@@ -111,6 +111,22 @@ internal static class FrontSolver
         var result = armatureW != 0 && armatureV > 0
             ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, Math.CopySign(armatureV, armatureW), Math.Abs(armatureW) / armatureV))
             : null;
+        return Thyristor(result, motor.RotorW + point.FrontLossW, place.EmfV);
+    }
+
+    // Regenerative thyristors hold the bus a tenth below what diodes would give, so that they can commutate back.
+    private static RectifierResult Bus(ConverterItem item, OperatingPoint point, in FrontPlace place)
+    {
+        var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
+        var volts = 0.9 * item.NoLoadLinkVoltageV * place.EmfV / item.RatedVoltageV;
+        var result = point.LinkW != 0
+            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, Math.CopySign(volts, point.LinkW), Math.Abs(point.LinkW) / volts))
+            : null;
+        return Thyristor(result, point.FrontLossW, place.EmfV);
+    }
+
+    private static RectifierResult Thyristor(ThyristorResult? result, double besideW, double emfV)
+    {
         if (result is null)
         {
             return new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.", null);
@@ -118,7 +134,7 @@ internal static class FrontSolver
 
         Complex[] orders = [.. result.Orders];
         var before = orders[0].Magnitude;
-        orders[0] += (motor.RotorW + point.FrontLossW) / (Math.Sqrt(3) * place.EmfV);
+        orders[0] += besideW / (Math.Sqrt(3) * emfV);
         var rms = Math.Sqrt((result.RmsA * result.RmsA) - (before * before) + (orders[0].Magnitude * orders[0].Magnitude));
         return StatedCurrents.Balanced(orders, rms, "closed form with overlap, smooth current");
     }

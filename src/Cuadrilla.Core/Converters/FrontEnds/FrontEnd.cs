@@ -55,8 +55,8 @@ public abstract record FrontEnd(double FixedLossPu, double LoadLossPu)
     /// <summary>None: the module hangs on a common DC bus.</summary>
     public sealed record DcLink() : FrontEnd(0, 0);
 
-    /// <summary>True when power passes both ways, so that braking energy returns to the line.</summary>
-    public bool ReturnsToLine => this is Active or Direct or Thyristor { FourQuadrant: true };
+    /// <summary>True when power passes both ways, so that braking energy returns to the line, or to the bus.</summary>
+    public bool ReturnsToLine => this is Active or Direct or DcLink or Thyristor { FourQuadrant: true };
 
     /// <summary>
     /// Largest output voltage over the line voltage at rated load: a diode link loses half of the reactance ahead of it (mean

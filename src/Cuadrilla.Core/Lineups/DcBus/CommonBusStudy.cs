@@ -8,7 +8,10 @@ namespace Cuadrilla.Core.Lineups.DcBus;
 /// <param name="RestV">Bus voltage while power is drawn, V.</param>
 /// <param name="ChopperV">Bus voltage at which the chopper works, V.</param>
 /// <param name="TripV">Bus voltage at which the members trip, V.</param>
-public sealed record BusSupply(double ContinuousW, double PeakW, double ReturnW, double ChopperW, double RestV, double ChopperV, double TripV);
+/// <param name="UndervoltageV">Bus voltage below which the members switch off, V.</param>
+/// <param name="MainsOff">True when the line is gone: nothing is drawn or returned.</param>
+public sealed record BusSupply(
+    double ContinuousW, double PeakW, double ReturnW, double ChopperW, double RestV, double ChopperV, double TripV, double UndervoltageV = 0, bool MainsOff = false);
 
 /// <summary>A moment of the bus.</summary>
 /// <param name="TimeS">Time, s.</param>
@@ -36,6 +39,7 @@ public sealed record BusMoment(double TimeS, double NetW, double SupplyW, double
 /// <param name="StoredJ">What the capacitors hold more at the end than at the start, J.</param>
 /// <param name="HighestV">Highest voltage, V.</param>
 /// <param name="Trips">True when neither line nor resistor takes all.</param>
+/// <param name="OffAtS">The moment at which the members switch off, the voltage too high or, with the line gone, too low, s; null when they never do.</param>
 public sealed record CommonBusResult(
     double SpanS,
     IReadOnlyList<BusMoment> Moments,
@@ -52,7 +56,8 @@ public sealed record CommonBusResult(
     double BurntJ,
     double StoredJ,
     double HighestV,
-    bool Trips)
+    bool Trips,
+    double? OffAtS)
 {
     /// <summary>What the balance leaves over, parts of the energy taken: given + supply = taken + returned + burnt + stored.</summary>
     public double RestPu => TakenJ + GivenJ > 0 ? (GivenJ + SupplyJ - TakenJ - ReturnedJ - BurntJ - StoredJ) / Math.Max(TakenJ, GivenJ) : 0;
@@ -85,6 +90,7 @@ public static class CommonBusStudy
         double voltage = supply.RestV, highest = voltage, time = 0;
         double peak = 0, square = 0, drawn = 0, back = 0, taken = 0, given = 0, exchanged = 0, supplied = 0, returned = 0, burnt = 0;
         var trips = false;
+        double? offAt = null;
         foreach (var next in Times(members, span).Skip(1))
         {
             var width = next - time;
@@ -108,13 +114,20 @@ public static class CommonBusStudy
             returned += Math.Max(0, -step.SupplyW) * width;
             burnt += step.ChopperW * width;
             time = next;
+
+            // Beyond its limits the members switch off, and what follows is not theirs.
+            if (voltage > supply.TripV || (supply.MainsOff && voltage < supply.UndervoltageV))
+            {
+                offAt = time;
+                break;
+            }
         }
 
-        moments.Add(moments[^1] with { TimeS = span, BusV = voltage });
+        moments.Add(moments[^1] with { TimeS = time, BusV = voltage });
         var stored = 0.5 * capacitance * ((voltage * voltage) - (supply.RestV * supply.RestV));
         return new CommonBusResult(
-            span, moments, peak, Math.Sqrt(square / span), drawn / span, back, members.Sum(m => Math.Max(0, m.Powers.Max(p => p.PowerW))),
-            taken, given, exchanged, supplied, returned, burnt, stored, highest, trips);
+            time, moments, peak, Math.Sqrt(square / time), drawn / time, back, members.Sum(m => Math.Max(0, m.Powers.Max(p => p.PowerW))),
+            taken, given, exchanged, supplied, returned, burnt, stored, highest, trips, offAt);
     }
 
     // Changes of the members, and a grid fine enough to see the voltage move.
@@ -161,12 +174,17 @@ public static class CommonBusStudy
         var stored = Energy(voltage);
         if (net >= 0)
         {
+            if (supply.MainsOff)
+            {
+                return (0, 0, Math.Sqrt(2 * Math.Max(0, stored - (net * width)) / capacitance));
+            }
+
             var fromCapacitor = Math.Min(net * width, stored - Energy(supply.RestV));
             var left = stored - fromCapacitor;
             return (net - (fromCapacitor / width), 0, Math.Sqrt(2 * left / capacitance));
         }
 
-        var toLine = Math.Min(-net, supply.ReturnW);
+        var toLine = supply.MainsOff ? 0 : Math.Min(-net, supply.ReturnW);
         var surplus = (-net - toLine) * width;
         var burnt = Math.Clamp(stored + surplus - Energy(supply.ChopperV), 0, supply.ChopperW * width);
         return (-toLine, burnt / width, Math.Sqrt(2 * (stored + surplus - burnt) / capacitance));

@@ -1,0 +1,124 @@
+import type { CheckKey } from "../../api/client";
+import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
+import { Sheet } from "../../components/Sheet";
+import { VerdictMark } from "../../components/VerdictMark";
+import { changeDcBus, dissolveDcBus } from "../../lib/dcBus";
+import { n } from "../../lib/format";
+import { quantities } from "../../lib/units";
+import { useProject } from "../project/ProjectContext";
+import { useCatalogue } from "../project/useCatalogue";
+import { DcBusLab } from "./DcBusLab";
+
+const kinds = {
+  diode: "diode",
+  "half-controlled": "half-controlled",
+  "regenerative-thyristor": "regenerative, thyristor",
+  active: "active",
+} as const;
+
+/** A common DC bus: what it is made of, what its checks say, and its laboratory. */
+export function DcBusSheet({
+  id,
+  onReason,
+  onClose,
+}: {
+  readonly id: string;
+  readonly onReason: (check: CheckKey) => void;
+  readonly onClose: () => void;
+}) {
+  const { project, edit } = useProject();
+  const { data } = useCatalogue();
+  const { lineups } = project.specification;
+  const bus = lineups.flatMap((l) => l.dcBuses).find((b) => b.id === id);
+  if (!bus) {
+    return null;
+  }
+  const change = (what: string, part: Parameters<typeof changeDcBus>[2]) =>
+    edit(`${bus.name}: ${what}`, (s) => changeDcBus(s, id, part));
+  const checks = project.assessment.checks.filter((c) => c.elementId === id);
+  return (
+    <Sheet title={`Common DC bus: ${bus.name}`} open onClose={onClose} size="full">
+      <div className="grid grid-cols-[21rem_minmax(0,1fr)] gap-x-6">
+        <div>
+          <TextField label="Name" value={bus.name} onCommit={(name) => change("name", { name })} />
+          <ChoiceField
+            label="Supply module"
+            value={bus.supplyModuleId}
+            choices={{
+              "": "choose …",
+              ...Object.fromEntries(
+                (data?.supplyModules ?? []).map((m) => [m.id, `${kinds[m.kind]}, ${n(m.ratedKw)} kW`]),
+              ),
+            }}
+            onCommit={(supplyModuleId) => change("supply module", { supplyModuleId })}
+          />
+          <QuantityField
+            label="Brake resistor"
+            optional
+            placeholder="none"
+            quantity={quantities.resistanceOhm}
+            value={bus.resistorOhm}
+            onCommit={(resistorOhm) => change("brake resistor", { resistorOhm })}
+          />
+          <QuantityField
+            label="Its continuous power"
+            optional
+            quantity={quantities.powerKw}
+            value={bus.resistorContinuousKw}
+            onCommit={(resistorContinuousKw) => change("brake resistor", { resistorContinuousKw })}
+          />
+          <QuantityField
+            label="Busbar"
+            optional
+            quantity={quantities.currentA}
+            value={bus.busbarA}
+            onCommit={(busbarA) => change("busbar", { busbarA })}
+          />
+          <QuantityField
+            label="Common stop in"
+            optional
+            placeholder="not asked"
+            quantity={quantities.timeS}
+            value={bus.stopTimeS}
+            onCommit={(stopTimeS) => change("common stop", { stopTimeS })}
+          />
+          <TextField label="Reason" value={bus.reason} onCommit={(reason) => change("reason", { reason })} />
+          <ul aria-label="Checks of the bus" className="mt-3">
+            {checks.map((c) => (
+              <li key={c.id} className="border-b border-rule py-1">
+                <button
+                  type="button"
+                  className="flex w-full items-baseline gap-1.5 text-left"
+                  onClick={() => onReason(c)}
+                >
+                  <VerdictMark verdict={c.verdict} size={10} labelled />
+                  <span className="flex-1">{c.title.replace(`, ${bus.name}`, "")}</span>
+                  <span className="font-mono text-[12px]">
+                    {c.figure == null || c.limit == null ? "" : `${n(c.figure)} of ${n(c.limit)} ${c.unit}`}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          <button
+            type="button"
+            className="button mt-3"
+            onClick={() => {
+              if (data) {
+                void edit(`Single drives instead of ${bus.name}`, (s) => dissolveDcBus(s, data, id));
+                onClose();
+              }
+            }}
+          >
+            Make them single drives
+          </button>
+          <p className="mt-3 border-l-4 border-tight bg-ground p-2 text-[12px]">
+            <strong>Caution:</strong> every member stays live from the common bus; lock out, wait for discharge, prove
+            the absence of voltage at the section. A common stop is not a safety function.
+          </p>
+        </div>
+        <DcBusLab id={id} />
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,154 @@
+using Cuadrilla.Core.Assessment.DcBuses;
+using Cuadrilla.Core.Lineups.DcBus;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary>
+/// <c>lineup.supply-module</c>, <c>lineup.regeneration</c>, <c>lineup.dc-bus-current</c>, <c>lineup.precharge</c> and
+/// <c>lineup.emergency-stop</c> of each common DC bus, over all scenarios.
+/// </summary>
+internal static class DcBusChecks
+{
+    private const string Source = "docs/methods/common-bus.md";
+    private const string Caution = "The link stays charged after switching off: lock out, wait, prove the absence of voltage; makers' instructions and local codes go first. Cuadrilla designs no safety function.";
+
+    private static readonly (string Id, string Title)[] All =
+    [
+        ("lineup.supply-module", "Supply module"),
+        ("lineup.regeneration", "Energy that the bus gets back"),
+        ("lineup.dc-bus-current", "Current of the DC busbar"),
+        ("lineup.precharge", "Pre-charge"),
+        ("lineup.emergency-stop", "Stop of all members together"),
+    ];
+
+    public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<DrivePointStudy> studies) =>
+        supply.Plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusModel.Of(supply.Plant, l, b, studies, supply.Data, supply.Defaults))).SelectMany(m => Of(m, supply));
+
+    private static IEnumerable<Check> Of(DcBusModel model, SupplyContext supply)
+    {
+        var missing = model.Missing.ToList();
+        var runs = missing.Count > 0
+            ? []
+            : supply.Plant.Scenarios.Select(s => (s.Name, Run: model.Run(s, BusEvent.Process))).Where(r => r.Run is not null).Select(r => (r.Name, Run: r.Run!)).ToList();
+        if (missing.Count == 0 && runs.Count == 0)
+        {
+            missing.Add("a scenario in which a member runs");
+        }
+
+        var stops = missing.Count > 0
+            ? []
+            : supply.Plant.Scenarios.Select(s => (s.Name, Run: model.Run(s, BusEvent.EmergencyStop))).Where(r => r.Run is not null).Select(r => (r.Name, Run: r.Run!)).ToList();
+        IEnumerable<Check> checks = missing.Count > 0
+            ? All.Select(c => Check.Lacking(c.Id, string.Empty, BoardRow.Plant, Title(c.Title, model), missing))
+            : [SupplyModule(model, runs, supply), Regeneration(model, runs, supply), Busbar(model, runs, supply), Precharge(model, supply), EmergencyStop(model, stops, supply)];
+        return checks.Select(c => c.At(model.Bus.Id));
+    }
+
+    private static Check SupplyModule(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
+    {
+        var module = model.Module!;
+        double Rms(CommonBusResult r) => r.RmsW / (module.RatedKw * 1e3);
+        double Peak(CommonBusResult r) => r.PeakW / (module.RatedKw * 1e3 * module.PeakPu);
+        var (name, run) = runs.MaxBy(r => Math.Max(Rms(r.Run), Peak(r.Run)));
+        var byPeak = Peak(run) > Rms(run);
+        return CheckWriter.Judged(
+            All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model) + (byPeak ? ", peak" : ", rms"), 100 * Math.Max(Rms(run), Peak(run)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: a larger supply module, cycles that do not begin together.",
+            new Reason(
+                "P_rms ≤ P_N; P_peak ≤ k·P_N over the process of all members, motoring and regenerating added",
+                $"rms {Text.N(run.RmsW / 1e3)} kW against {Text.N(module.RatedKw)} kW; largest {Text.N(run.PeakW / 1e3)} kW against {Text.N(module.RatedKw * module.PeakPu)} kW; should all peaks meet {Text.N(run.SumOfPeaksW / 1e3)} kW; exchanged on the bus {Text.N(run.ExchangedJ / run.SpanS * 3.6e3 / 3.6e6)} kWh an hour",
+                Source,
+                [.. model.Members.Select(m => Text.In(m.Input.DrivePoint.Tag, m.At(1).LinkW / 1e3, "kW", "at its rated point"))]),
+            name);
+    }
+
+    private static Check Regeneration(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
+    {
+        var (name, run) = runs.MaxBy(r => r.Run.PeakReturnW);
+        if (run.PeakReturnW <= 0)
+        {
+            return Check.NotConcerned(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), "the members never give more than the others take");
+        }
+
+        var source = model.Supply(false);
+        var able = source.ReturnW + source.ChopperW;
+        var meanKw = run.BurntJ / run.SpanS / 1e3;
+        var continuous = model.Bus.ResistorContinuousKw.IsKnown ? model.Bus.ResistorContinuousKw.Value : 0;
+        var reason = new Reason(
+            "−P_net ≤ P_return + U_chopper²/R; mean burnt ≤ continuous power of the resistor",
+            $"{Text.N(run.PeakReturnW / 1e3)} kW at most come back together; the module returns {Text.N(source.ReturnW / 1e3)} kW, the resistor burns {Text.N(source.ChopperW / 1e3)} kW; mean burnt {Text.N(meanKw)} kW; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
+            Source,
+            [Text.In("capacitance of the members", 1e6 * model.CapacitanceF, "µF", "catalogue")]);
+        const string relief = "Relief: a module that returns power, chopper and resistor, a member that takes more while the others brake. " + Caution;
+        if (able <= 0)
+        {
+            return run.Trips
+                ? new Check(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), Verdict.Fails, run.PeakReturnW / 1e3, 0, "kW", LimitSense.AtMost, -100, name, relief, reason).At(model.Bus.Id)
+                : Check.NotConcerned(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), "the capacitors take what comes back");
+        }
+
+        var heat = source.ChopperW > 0 && meanKw > 0 ? (continuous > 0 ? 100 * meanKw / continuous : double.PositiveInfinity) : 0;
+        return double.IsPositiveInfinity(heat)
+            ? Check.Lacking(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), [$"continuous power of the brake resistor: at least {Text.N(meanKw, 3)} kW"])
+            : CheckWriter.Judged(
+                All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), Math.Max(heat, 100 * run.PeakReturnW / able), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct, relief, reason, name);
+    }
+
+    // Sections from the supply module on: each carries what the members behind it take.
+    private static Check Busbar(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
+    {
+        var worst = runs.Select(r => (r.Name, Sections: Sections(r.Run))).MaxBy(r => r.Sections.Max());
+        var currentA = worst.Sections.Max() / model.LowestV;
+        if (!model.Bus.BusbarA.IsKnown)
+        {
+            return Check.Lacking(All[2].Id, string.Empty, BoardRow.Plant, Title(All[2].Title, model), [$"rated current of the DC busbar: at least {Text.N(currentA, 3)} A"]);
+        }
+
+        return CheckWriter.Judged(
+            All[2].Id, string.Empty, BoardRow.Plant, Title(All[2].Title, model), currentA, model.Bus.BusbarA.Value, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: a busbar of larger section, the largest member next to the supply module.",
+            new Reason(
+                "I = |ΣP behind the section|/U_d at the lowest bus voltage",
+                $"sections from the supply on: {string.Join(", ", worst.Sections.Select(w => Text.N(w / model.LowestV, 3)))} A at {Text.N(model.LowestV)} V",
+                Source,
+                [Text.In("line", model.LineV, "V", "bus, a tenth low")]),
+            worst.Name);
+    }
+
+    private static double[] Sections(CommonBusResult run)
+    {
+        var members = run.Moments[0].MembersW.Count;
+        return [.. Enumerable.Range(0, members).Select(k => run.Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
+    }
+
+    private static Check Precharge(DcBusModel model, SupplyContext supply) => CheckWriter.Judged(
+        All[3].Id, string.Empty, BoardRow.Plant, Title(All[3].Title, model), 1e6 * model.CapacitanceF, model.Module!.PrechargeUf, "µF", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+        "Relief: a larger supply module, a pre-charge of its own for a group of members.",
+        new Reason(
+            "ΣC ≤ largest capacitance that the module charges",
+            $"{Text.N(1e6 * model.CapacitanceF)} µF of {model.Members.Count} members against {Text.N(model.Module.PrechargeUf)} µF",
+            Source,
+            []));
+
+    private static Check EmergencyStop(DcBusModel model, List<(string Name, CommonBusResult Run)> stops, SupplyContext supply)
+    {
+        if (stops.Count == 0)
+        {
+            return Check.NotConcerned(All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), "no common stop time is asked");
+        }
+
+        var (name, run) = stops.MaxBy(r => (r.Run.Trips, r.Run.PeakReturnW));
+        var source = model.Supply(false);
+        var able = source.ReturnW + source.ChopperW;
+        var reason = new Reason(
+            "all members brake on their ramps at once; −P_net(t) ≤ P_return + U_chopper²/R, else the voltage rises: ½·C·ΔU² = ∫ surplus",
+            $"{Text.N(run.PeakReturnW / 1e3)} kW at most and {Text.N(run.GivenJ / 1e3)} kJ come back in {Text.N(model.Bus.StopTimeS.Value)} s; {Text.N(able / 1e3)} kW can go; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
+            Source,
+            [Text.In("common stop", model.Bus.StopTimeS.Value, "s", "DC bus")]);
+        return CheckWriter.Judged(
+            All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), run.HighestV, source.TripV, "V", LimitSense.AtMost, run.Trips ? 0 : 2,
+            "Relief: a longer stop, chopper and resistor, a module that returns power. " + Caution, reason, name);
+    }
+
+    private static string Title(string title, DcBusModel model) => $"{title}, {model.Bus.Name}";
+}
