@@ -115,6 +115,22 @@ public sealed class FrontEndAssessmentTests
     }
 
     [Fact]
+    public void A_single_phase_input_or_a_servo_drive_never_leads_unless_one_is_chosen()
+    {
+        List<string> Families(string id)
+        {
+            var input = Model(DemoChanges.Demo, id).Input;
+            return [.. Core.Assessment.Candidates.CandidateRanking.Converters(input, Data).Where(c => c.Fits).Select(c => Data.Converters[c.ItemId].Family)];
+        }
+
+        var glazing = Families("dp-11");
+        var first = glazing.FindIndex(f => f is "single-phase" or "servo");
+        Assert.True(first > 0 && glazing.Skip(first).All(f => f is "single-phase" or "servo"));
+        Assert.Contains("single-phase", Families("dp-17"));
+        Assert.Equal("inverter-module", Families("dp-15").Distinct().Single());
+    }
+
+    [Fact]
     public void Two_phases_halve_the_rating_and_load_the_phases_unevenly()
     {
         PlantSpecification Fed(SupplyFeed feed) => DemoChanges.Changed("dp-12", p => p with

@@ -1,3 +1,5 @@
+import { n } from "../../lib/format";
+
 /** Colours and styles that all charts share. */
 export const ink = "#1f1b24";
 export const soft = "#5a5361";
@@ -29,3 +31,14 @@ export const xTitle = (value: string) => ({
 
 /** Size and margins of a picture on the bench. */
 export const bench = { width: 346, height: 226, margin: { top: 8, right: 8, bottom: 14, left: 8 } } as const;
+
+/** A time axis from nothing to the end of the data. */
+export const timeAxis = {
+  dataKey: "timeS",
+  type: "number" as const,
+  tick,
+  domain: [0, "dataMax"] as [number, string],
+  tickFormatter: (v: number) => n(v, 3),
+  label: xTitle("time, s"),
+  height: 34,
+};

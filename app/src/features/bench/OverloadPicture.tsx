@@ -1,6 +1,6 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { amber, bench as size, ink, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { amber, bench as size, ink, plum, rule, soft, tick, timeAxis, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 
@@ -31,16 +31,7 @@ export function OverloadPicture({ overload }: { readonly overload: NonNullable<B
       >
         <ComposedChart {...size} height={168} data={data} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis
-            dataKey="timeS"
-            type="number"
-            tick={tick}
-            domain={[0, "dataMax"]}
-            tickCount={6}
-            tickFormatter={(v: number) => n(v, 3)}
-            label={xTitle("time, s")}
-            height={34}
-          />
+          <XAxis {...timeAxis} tickCount={6} />
           <YAxis
             yAxisId="a"
             tick={tick}

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type DcBus } from "../../api/client";
-import { amber, blue, ink, plum, red, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { amber, blue, ink, plum, red, rule, soft, tick, timeAxis, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
@@ -138,16 +138,7 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
     >
       <ComposedChart {...size} data={rows} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis
-          dataKey="timeS"
-          type="number"
-          tick={tick}
-          domain={[0, "dataMax"]}
-          tickCount={9}
-          tickFormatter={(v: number) => n(v, 3)}
-          label={xTitle("time, s")}
-          height={34}
-        />
+        <XAxis {...timeAxis} tickCount={9} />
         <YAxis tick={tick} width={56} label={yTitle("kW, below 0: given")} tickFormatter={(v: number) => n(v, 3)} />
         <ReferenceLine y={0} stroke={soft} />
         {members.map((tag, i) => (
@@ -192,16 +183,7 @@ function Voltage({ event, tripV }: EventProps & { readonly tripV: number }) {
     >
       <ComposedChart {...size} height={160} data={[...event.trace]} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis
-          dataKey="timeS"
-          type="number"
-          tick={tick}
-          domain={[0, "dataMax"]}
-          tickCount={9}
-          tickFormatter={(v: number) => n(v, 3)}
-          label={xTitle("time, s")}
-          height={34}
-        />
+        <XAxis {...timeAxis} tickCount={9} />
         <YAxis
           tick={tick}
           width={56}

@@ -11,7 +11,7 @@ import {
   rule,
   soft,
   tick,
-  xTitle,
+  timeAxis,
   yTitle,
 } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
@@ -157,16 +157,7 @@ function Picture({
     >
       <ComposedChart {...size} height={140} data={rows} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis
-          dataKey="timeS"
-          type="number"
-          tick={tick}
-          domain={[0, "dataMax"]}
-          tickCount={6}
-          tickFormatter={(v: number) => n(v, 3)}
-          label={xTitle("time, s")}
-          height={34}
-        />
+        <XAxis {...timeAxis} tickCount={6} />
         <YAxis
           tick={tick}
           domain={what === "linkV" ? linkRange(limit) : [0, "auto"]}
@@ -216,16 +207,7 @@ function SoftStopPicture({ stop }: { readonly stop: NonNullable<Stopping["softSt
       >
         <ComposedChart {...size} height={140} data={[...stop.trace]} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis
-            dataKey="timeS"
-            type="number"
-            tick={tick}
-            domain={[0, "dataMax"]}
-            tickCount={6}
-            tickFormatter={(v: number) => n(v, 3)}
-            label={xTitle("time, s")}
-            height={34}
-          />
+          <XAxis {...timeAxis} tickCount={6} />
           <YAxis
             yAxisId="n"
             tick={tick}

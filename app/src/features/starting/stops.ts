@@ -1,5 +1,5 @@
 import type { StopWay } from "../../api/client";
-import type { TraceRow } from "./traces";
+import { valueAt, type TraceRow } from "./traces";
 
 /** A quantity of a stop that is drawn over time. */
 export type StopDrawn = Exclude<keyof StopWay["trace"][number], "timeS">;
@@ -12,24 +12,10 @@ export function stopRows(ways: readonly StopWay[], what: StopDrawn, steps = 160)
     const timeS = (longest * i) / steps;
     const row: Record<string, number | undefined> = {};
     for (const way of ways) {
-      row[way.id] = at(way.trace, timeS, what);
+      row[way.id] = valueAt(way.trace, timeS, what);
     }
     return { ...row, timeS };
   });
-}
-
-function at(trace: StopWay["trace"], timeS: number, what: StopDrawn): number | undefined {
-  const last = trace.at(-1);
-  if (!last || timeS > last.timeS) {
-    return undefined;
-  }
-  const after = trace.findIndex((m) => m.timeS >= timeS);
-  const to = trace[after];
-  const from = trace[after - 1];
-  if (!to || !from || to.timeS === from.timeS) {
-    return to?.[what];
-  }
-  return from[what] + ((to[what] - from[what]) * (timeS - from.timeS)) / (to.timeS - from.timeS);
 }
 
 /** How a stop ended, in words. */

@@ -7,7 +7,11 @@ export type Drawn = Exclude<keyof StartTrace, "timeS">;
 export type TraceRow = Readonly<Record<string, number | undefined>> & { readonly timeS: number };
 
 /** Value of a trace at a time, between its moments in a straight line; undefined after its end. */
-export function valueAt(trace: readonly StartTrace[], timeS: number, what: Drawn): number | undefined {
+export function valueAt<K extends string>(
+  trace: readonly Readonly<Record<K | "timeS", number>>[],
+  timeS: number,
+  what: K,
+): number | undefined {
   const last = trace.at(-1);
   if (!last || timeS > last.timeS) {
     return undefined;

@@ -59,7 +59,7 @@ public static class CandidateRanking
                 item.PriceIndex,
                 current?.ItemId == item.Id,
                 forMotor: false);
-        }));
+        }), id => IsSpecial(data.Converters[id], data, current));
     }
 
     /// <summary>
@@ -84,10 +84,16 @@ public static class CandidateRanking
     private static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
         DrivePointModel.Build(input with { DrivePoint = point }, data);
 
-    private static IReadOnlyList<Candidate> Rank(IEnumerable<Candidate> candidates) =>
+    // Single-phase inputs and servo drives are bought for other reasons than price: they never lead unless one is chosen.
+    private static bool IsSpecial(ConverterItem item, EngineeringData data, ConverterChoice.FromCatalogue? current) =>
+        item.Kind is ConverterKind.SinglePhaseInput or ConverterKind.Servo
+        && (current is null || !data.Converters.TryGetValue(current.ItemId, out var chosen) || chosen.Kind != item.Kind);
+
+    private static IReadOnlyList<Candidate> Rank(IEnumerable<Candidate> candidates, Func<string, bool>? special = null) =>
     [
         .. candidates
             .OrderByDescending(c => c.Fits)
+            .ThenBy(c => c.Fits && special is not null && special(c.ItemId))
             .ThenBy(c => c.Fits ? c.LifetimeCost ?? c.PriceIndex : Math.Abs(Math.Log(Math.Max(c.UsagePct, 1e-3) / 100)))
             .ThenBy(c => c.ItemId, StringComparer.Ordinal),
     ];
