@@ -128,6 +128,9 @@ public sealed class FrontEndAssessmentTests
         Assert.True(first > 0 && glazing.Skip(first).All(f => f is "single-phase" or "servo"));
         Assert.Contains("single-phase", Families("dp-17"));
         Assert.Equal("inverter-module", Families("dp-15").Distinct().Single());
+
+        // Thyristors feed DC motors only.
+        Assert.DoesNotContain("thyristor-4q", Families("dp-01"));
     }
 
     [Fact]
