@@ -40,6 +40,7 @@ public sealed class Calculation
         Of<ConverterCalculations.BrakeInput>("brake-resistor", ConverterCalculations.BrakeResistor),
         Of<PlantCalculations.CompareInput>("comparison", PlantCalculations.Compare),
         Of<LineupCalculations.DroopInput>("droop-share", LineupCalculations.Droop),
+        Of<Core.Lineups.Followers.FollowerInput>("follower", FollowerCalculation.Run),
         Of<LineupCalculations.BusInput>("common-bus", LineupCalculations.CommonBus),
         Of<OverloadCalculation.Input>("overload", OverloadCalculation.Run),
         Of<StopCalculation.Input>("stop", StopCalculation.Run),

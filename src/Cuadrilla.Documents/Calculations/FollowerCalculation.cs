@@ -1,0 +1,44 @@
+using Cuadrilla.Core.Lineups.Followers;
+
+namespace Cuadrilla.Documents.Calculations;
+
+/// <summary>The engine <c>follower</c>.</summary>
+internal static class FollowerCalculation
+{
+    public static object Run(FollowerInput input, InputRanges ranges)
+    {
+        foreach (var (name, axis) in new[] { ("leader", input.Leader), ("follower", input.Follower) })
+        {
+            ranges
+                .Number($"{name}/leastRpm", axis.LeastRpm, 0, 60_000)
+                .Number($"{name}/largestRpm", axis.LargestRpm, axis.LeastRpm, 60_000, minExcluded: true)
+                .Number($"{name}/pulsesPerTurn", axis.PulsesPerTurn, 0, 1e6, minExcluded: true)
+                .Number($"{name}/unitsPerTurn", axis.UnitsPerTurn, 0, 1e6, minExcluded: true);
+        }
+
+        ranges
+            .Number("wantedRatio", input.WantedRatio, 0, 1e6, minExcluded: true)
+            .Number("impliedDecimals", input.ImpliedDecimals, 0, 6)
+            .Number("largestSetting", input.LargestSetting, 1, 1e9)
+            .Number("inputLimitHz", input.InputLimitHz, 0, 1e7, minExcluded: true)
+            .Number("sampleTimeS", input.SampleTimeS, 0, 60, minExcluded: true)
+            .Done();
+        var found = FollowerSetting.Of(input);
+        return new Output(
+            found.SpeedRatio, found.PulseRatio, found.DisplaySetting, found.RoundingPct, found.FollowerAtLeastRpm, found.FollowerAtLargestRpm, found.WithinSpeeds, found.FitsDisplay,
+            found.LargestPulseHz, found.WithinInput, double.IsInfinity(found.ResolutionPct) ? null : found.ResolutionPct);
+    }
+
+    internal sealed record Output(
+        double SpeedRatio,
+        double PulseRatio,
+        double DisplaySetting,
+        double RoundingPct,
+        double FollowerAtLeastRpm,
+        double FollowerAtLargestRpm,
+        bool WithinSpeeds,
+        bool FitsDisplay,
+        double LargestPulseHz,
+        bool WithinInput,
+        double? ResolutionPct);
+}
