@@ -304,7 +304,7 @@ test("ten motors come from a CSV, its bad row is named, the rest come in", async
     mimeType: "text/csv",
     buffer: Buffer.from(["Type;kW;Voltage;Current;Hz;Speed;Efficiency;cos phi;Poles", ...rows].join("\n")),
   });
-  await expect(dialog.getByRole("alert")).toHaveText("row 7: power is “fifty”");
+  await expect(dialog.getByRole("alert")).toHaveText("row 7: Power is “fifty”");
   await dialog.getByRole("button", { name: "Take the 9 good rows" }).click();
   await expect(dialog.getByRole("row", { name: /M10/ })).toBeVisible();
   const stored = (await (await request.get(`/api/projects/${id}`)).json()) as {

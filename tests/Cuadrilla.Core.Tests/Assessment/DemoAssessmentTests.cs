@@ -144,32 +144,6 @@ public sealed class DemoAssessmentTests
     }
 
     [Fact]
-    public void A_choke_lowers_tdd_on_a_balanced_supply()
-    {
-        // Under unbalance the third order of choked bridges can take back what the fifth gains; a bank without reactor amplifies.
-        PlantSpecification Balanced(PlantSpecification p) => p with
-        {
-            Source = p.Source with { UnbalancePct = 0 },
-            Distribution = p.Distribution with { CapacitorBanks = [] },
-        };
-        var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()) });
-        double Tdd(PlantSpecification p) => Check(new Assessor(Data).Run(Balanced(p)), "harmonics.pcc-tdd", string.Empty).Figure.Value;
-        Assert.True(Tdd(changed) < Tdd(Demo));
-    }
-
-    [Fact]
-    public void Without_a_fault_level_harmonics_need_data()
-    {
-        var open = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.NotStated() } });
-        Assert.Equal(Verdict.NeedsData, Check(open, "harmonics.pcc-tdd", string.Empty).Verdict);
-        Assert.Contains("fault level", Check(open, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
-        Assert.Equal(Verdict.NeedsData, Check(open, "supply.data", "dp-01").Verdict);
-        var assumed = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.AssumedInfinite() } });
-        Assert.Equal(Verdict.Tight, Check(assumed, "supply.data", "dp-01").Verdict);
-        Assert.Contains("infinite", Check(assumed, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
-    }
-
-    [Fact]
     public void A_missing_entry_is_named_and_nothing_is_guessed()
     {
         var open = With("dp-01", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
@@ -178,28 +152,6 @@ public sealed class DemoAssessmentTests
         Assert.Contains("DP-01", Check(result, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
         Assert.Equal(Verdict.NeedsData, Check(result, "energy.best-alternative", "dp-01").Verdict);
         Assert.Equal(Verdict.Holds, Check(result, "motor.continuous", "dp-01").Verdict);
-    }
-
-    [Fact]
-    public void The_worst_scenario_is_named()
-    {
-        var quiet = Scenario.AsUsual("quiet", "quiet night") with
-        {
-            States = [new DrivePointState("dp-01", true, 0.5, 1), new DrivePointState("dp-02", false, 1, 1)],
-            LoadStates = [.. Demo.Distribution.Loads.Select(l => new LoadState(l.Id, 0.1))],
-        };
-        var result = new Assessor(Data).Run(Demo with { Scenarios = [quiet, Demo.Scenarios[0]] });
-        Assert.Equal("full production", result.Checks.Single(c => c is { Id: "supply.transformer-loading", ElementId: "t1" }).Scenario);
-        Assert.Equal(Found.Scenarios[0].Drives.Count - 1, result.Scenarios[0].Drives.Count);
-        Assert.True(result.Scenarios[0].Pcc.HarmonicA < result.Scenarios[1].Pcc.HarmonicA);
-    }
-
-    [Fact]
-    public void Drives_on_one_bus_flatten_each_others_current()
-    {
-        double Thdi(PlantAssessment a) => ((Core.Harmonics.Rectifiers.RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front).PhaseA.ThdiPct;
-        var alone = Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => p.Id != "dp-02").Select(p => new DrivePointState(p.Id, false, 1, 1))] };
-        Assert.True(Thdi(Found) < Thdi(new Assessor(Data).Run(Demo with { Scenarios = [alone] })) - 5);
     }
 
     [Fact]
@@ -258,61 +210,6 @@ public sealed class DemoAssessmentTests
         {
             Assert.True(fast.NoiseRiseDb < slow.NoiseRiseDb && fast.SiteCurrentA <= slow.SiteCurrentA && fast.EarthCurrentMa > slow.EarthCurrentMa);
         }
-    }
-
-    [Fact]
-    public void Unbalance_is_judged_and_the_worst_phase_counts()
-    {
-        // The workshop's single-phase fan left out: by itself it already loads the phases unevenly.
-        var three = Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-17")] })] };
-        PlantSpecification With(double pct) => three with { Source = Demo.Source with { UnbalancePct = pct, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } };
-        var balanced = new Assessor(Data).Run(With(0));
-        var worse = new Assessor(Data).Run(With(3));
-        Assert.Equal(Verdict.Holds, Check(balanced, "supply.unbalance", string.Empty).Verdict);
-        Assert.Equal(Verdict.Fails, Check(worse, "supply.unbalance", string.Empty).Verdict);
-
-        // A motor on the line loaded to 85 % stands 3 % (0.88), not 4 % (0.82), and nothing above 5 %.
-        Verdict Motor(double pct) => new Assessor(Data).Run(With(pct)).Checks.Single(c => c is { Id: "supply.unbalance", ElementId: "compressor" }).Verdict;
-        Assert.Equal([Verdict.Holds, Verdict.Tight, Verdict.Fails, Verdict.Fails], new[] { 0.0, 3, 4, 6 }.Select(Motor));
-        var silent = new Assessor(Data).Run(Demo with { Source = Demo.Source with { UnbalancePct = Given.Unknown } });
-        Assert.Equal(Verdict.NotApplicable, Check(silent, "supply.unbalance", string.Empty).Verdict);
-        Assert.Contains("unbalance", Check(silent, "supply.data", "dp-01").Reason.WithNumbers, StringComparison.Ordinal);
-        var front = (Core.Harmonics.Rectifiers.RectifierResult.SteadyState)worse.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front;
-        Assert.False(front.IsBalanced);
-        Assert.Equal(front.WorstPhase.ThdiPct, worse.DrivePoints.Single(d => d.DrivePointId == "dp-02").ThdiPct!.Value, 9);
-
-        // Each question is put to the phase that is worst for it: heat to the most loaded, distortion to the most distorted.
-        var scenario = worse.Scenarios[0];
-        Assert.Equal(3, scenario.PccPhases.Count);
-        Assert.Single(balanced.Scenarios[0].PccPhases);
-        Assert.Equal(scenario.PccPhases.Max(p => p.HarmonicA), scenario.Pcc.HarmonicA, 6);
-
-        // At the bus of one transformer alone, without linear load: its heat is that of the most loaded phase.
-        var bare = new Assessor(Data).Run(With(3) with
-        {
-            Pcc = new Core.Plant.CommonCoupling("bus-a", Given.Unknown),
-            Distribution = Demo.Distribution with { Loads = [], CapacitorBanks = [] },
-        }).Scenarios[0];
-        Assert.True(bare.PccPhases.Max(p => p.RmsA) > 1.005 * bare.PccPhases.Min(p => p.RmsA), "the phases differ");
-        Assert.Equal(bare.PccPhases.Max(p => p.RmsA), bare.Transformers.Single(t => t.TransformerId == "t1").RmsA, 6);
-
-        // A third harmonic appears, which a balanced diode bridge does not have.
-        Assert.True(worse.Scenarios[0].Pcc.CurrentA[2].Magnitude > 1);
-        Assert.True(balanced.Scenarios[0].Pcc.CurrentA[2].Magnitude < 0.001);
-    }
-
-    [Fact]
-    public void A_generator_is_a_source_behind_its_subtransient_reactance()
-    {
-        static double Fault(PlantSpecification p) => new Assessor(Data).Run(p).Scenarios[0].Network.FaultA("bus-a");
-        var generator = Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 15, Given.Unknown, 20) } };
-
-        // 2 MVA/0.15 = 13.3 MVA at the primary.
-        var same = Demo with { Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(2.0 / 0.15, Given.Unknown, 20) } };
-        Assert.Equal(Fault(same), Fault(generator), 6);
-        var open = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, Given.Unknown, Given.Unknown, 20) } });
-        Assert.Contains("subtransient", Check(open, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
-        Assert.Equal("/source/strength/subtransientPct", SpecificationValidation.Problems(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 90, Given.Unknown, 20) } }, Data).Single().Pointer);
     }
 
     [Fact]

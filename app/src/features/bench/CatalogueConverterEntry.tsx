@@ -8,8 +8,8 @@ type Braking = CatalogueConverter["braking"];
 type Change = (change: Partial<CatalogueConverter>) => (p: DrivePoint) => DrivePoint;
 
 const brakings: Readonly<Record<Braking["kind"], string>> = {
-  nothing: "by losses: the ramp is stretched",
-  coast: "not at all: it coasts",
+  nothing: "by losses, slower",
+  coast: "not: it coasts",
   flux: "by raised flux",
   "dc-injection": "by direct current",
   resistor: "chopper and resistor",

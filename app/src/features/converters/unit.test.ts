@@ -41,7 +41,7 @@ describe("converters from a list", () => {
   it("names a row that can't be read", () => {
     expect(readConverters(table.rows, mapping, shared, new Set())[2]).toEqual({
       ok: false,
-      problem: "row 3: current, light overload, a is “two hundred”",
+      problem: "row 3: Current, light overload, A is “two hundred”",
     });
   });
 });

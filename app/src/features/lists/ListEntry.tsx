@@ -111,7 +111,11 @@ export function ListEntry<K extends string, T>({
           disabled={good.length === 0}
           onClick={() => void onTake(good).then(setProblem)}
         >
-          {bad.length === 0 ? `Take ${good.length} ${what}` : `Take the ${good.length} good rows`}
+          {bad.length === 0
+            ? `Take ${good.length} ${what}`
+            : good.length === 1
+              ? "Take the good row"
+              : `Take the ${good.length} good rows`}
         </button>
         <button type="button" className="button" onClick={onCancel}>
           {bad.length === 0 ? "Leave it" : "Take none"}

@@ -107,7 +107,7 @@ export function readMotors(
       const text = cell(f.key);
       const value = text === "" ? undefined : readNumber(text);
       if (value === undefined && (text !== "" || f.needed)) {
-        return { ok: false, problem: `row ${i + 1}: ${f.label.toLowerCase()} is “${text}”` };
+        return { ok: false, problem: `row ${i + 1}: ${f.label} is “${text}”` };
       }
       values[f.key] = value ?? null;
     }

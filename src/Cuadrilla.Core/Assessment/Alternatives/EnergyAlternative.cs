@@ -22,6 +22,9 @@ public sealed record EnergyAlternative(
     /// <summary>True when it has the chosen motor, or the motor of today.</summary>
     public bool HasChosenMotor { get; init; } = true;
 
+    /// <summary>Class and kind of its motor in a few words; empty for the machine of today.</summary>
+    public string Motor { get; init; } = string.Empty;
+
     /// <summary>Energy that comes back from the load in a year and is burnt or returned, by way.</summary>
     public ReturnedEnergy Returned { get; init; } = new(0, 0);
 }

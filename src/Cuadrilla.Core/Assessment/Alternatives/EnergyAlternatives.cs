@@ -104,7 +104,7 @@ public static class EnergyAlternatives
         var isChosen = isChosenMotor && item.Id == model.Converter?.Item.Id;
         yield return Alternative(
             model, motor.Id + "+" + item.Id, item.Family, name, isChosen, motor.PriceIndex + (item.PriceIndex * filterPrice) + ResistorPrice(model, powers), builtIn && bypassed is not null ? bypassed : powers, partSpeed)
-            with { HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
+            with { Motor = Text.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
 
         if (!builtIn && bypassed is not null && item.Kind == ConverterKind.SixPulse && item.ChokePct > 0)
         {

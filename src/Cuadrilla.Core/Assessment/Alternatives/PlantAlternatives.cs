@@ -41,19 +41,17 @@ public static class PlantAlternatives
 
         var names = data.Converters.Values.GroupBy(c => c.Family).ToDictionary(g => g.Key, g => Text.Converter(g.First()), StringComparer.Ordinal);
         var ways = complete.SelectMany(s => s.Alternatives).Where(a => a.HasChosenMotor).Select(a => a.Way).Distinct(StringComparer.Ordinal);
-        var motors = complete.SelectMany(s => s.Alternatives.Where(a => !a.HasChosenMotor).Select(MotorOf)).Distinct(StringComparer.Ordinal);
+        var motors = complete.SelectMany(s => s.Alternatives.Where(a => !a.HasChosenMotor).Select(a => a.Motor)).Distinct(StringComparer.Ordinal);
         List<PlantWay> rows =
         [
             Sum(complete, AsSpecified, "as specified", _ => null),
             Sum(complete, Best, "the cheapest of each", s => s.Alternatives.FirstOrDefault(a => !a.RunsOnLine || a.IsChosen)),
             .. ways.Select(w => Sum(complete, w, NameOf(w, names), s => s.Alternatives.FirstOrDefault(a => a.HasChosenMotor && a.Way == w))),
             .. motors.Select(m => Sum(complete, "motor:" + m, $"{m} motors, converters as specified", s => s.Alternatives.FirstOrDefault(a =>
-                !a.HasChosenMotor && MotorOf(a) == m && a.Way == s.Alternatives.First(c => c.IsChosen).Way))),
+                !a.HasChosenMotor && a.Motor == m && a.Way == s.Alternatives.First(c => c.IsChosen).Way))),
         ];
         return [.. rows.Where(r => r.Applied > 0 || r.Way == AsSpecified).OrderBy(r => r.Year.LifetimeCost).ThenBy(r => r.Way, StringComparer.Ordinal)];
     }
-
-    private static string MotorOf(EnergyAlternative alternative) => alternative.Name[..Math.Max(0, alternative.Name.IndexOf(" motor,", StringComparison.Ordinal))];
 
     private static string NameOf(string way, Dictionary<string, string> names)
     {
