@@ -25,7 +25,7 @@ internal static class MadePlant
             {
                 Transformers = [.. demo.Distribution.Transformers.Select(t => t with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints })],
             },
-            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", chunk, []))],
+            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", chunk, [], [], string.Empty, string.Empty, []))],
         };
     }
 

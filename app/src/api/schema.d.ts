@@ -52,6 +52,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/groups/{group}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getGroup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/shafts/{shaft}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getShaft"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/followers/{follower}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getFollower"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/drive-points/{point}/brake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBrake"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/lineups/{lineup}/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLineupComparison"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/{name}": {
         parameters: {
             query?: never;
@@ -487,6 +567,44 @@ export interface components {
             /** Format: double */
             lineKw: number;
         };
+        Arrangement: components["schemas"]["ArrangementMotorGroup"] | components["schemas"]["ArrangementSharedShaft"] | components["schemas"]["ArrangementRatioFollower"];
+        ArrangementMotorGroup: {
+            /** @enum {string} */
+            kind: "motor-group";
+            members: components["schemas"]["GroupMember"][];
+            simultaneityPct: components["schemas"]["Given"];
+            id: string;
+            name: string;
+            reason: string;
+        };
+        ArrangementRatioFollower: {
+            /** @enum {string} */
+            kind: "ratio-follower";
+            leader: components["schemas"]["RatioAxis"];
+            follower: components["schemas"]["RatioAxis"];
+            wantedRatio: components["schemas"]["Given"];
+            /** Format: int32 */
+            impliedDecimals: number;
+            largestSetting: components["schemas"]["Given"];
+            inputLimitHz: components["schemas"]["Given"];
+            sampleTimeS: components["schemas"]["Given"];
+            leaderRampS: components["schemas"]["Given"];
+            followerRampS: components["schemas"]["Given"];
+            id: string;
+            name: string;
+            reason: string;
+        };
+        ArrangementSharedShaft: {
+            /** @enum {string} */
+            kind: "shared-shaft";
+            units: components["schemas"]["ShaftUnit"][];
+            method: components["schemas"]["SharingMethod"];
+            coupling: components["schemas"]["ShaftCoupling"];
+            runOnS: components["schemas"]["Given"];
+            id: string;
+            name: string;
+            reason: string;
+        };
         AssessmentDocument: {
             catalogueVersion: string;
             counts: components["schemas"]["VerdictCounts"];
@@ -553,6 +671,76 @@ export interface components {
         };
         /** @enum {unknown} */
         BoardRow: "plant" | "supply" | "converter" | "cable" | "motor" | "load";
+        BrakeCoil: {
+            voltageV: components["schemas"]["Given"];
+            powerW: components["schemas"]["Given"];
+            timeConstantMs: components["schemas"]["Given"];
+            outputA: components["schemas"]["Given"];
+            suppression: components["schemas"]["CoilSuppression"];
+        };
+        /** @enum {unknown} */
+        BrakeCommand: "converter" | "machine-controller";
+        BrakeControl: {
+            by: components["schemas"]["BrakeCommand"];
+            provenPct: components["schemas"]["Given"];
+            speedAfterReleaseMs: components["schemas"]["Given"];
+            closeBelowPct: components["schemas"]["Given"];
+            closeDelayS: components["schemas"]["Given"];
+            holdMs: components["schemas"]["Given"];
+            commandFeedback: boolean;
+            positionFeedback: boolean;
+        };
+        BrakeDocument: {
+            missing: string[];
+            hangs: boolean;
+            /** Format: double */
+            gravityNm: null | number;
+            /** Format: double */
+            coilA: null | number;
+            /** Format: double */
+            suppressionMs: null | number;
+            /** Format: double */
+            fallMPerS2: null | number;
+            run: null | components["schemas"]["BrakeRunDocument"];
+        };
+        /** @enum {unknown} */
+        BrakeFault: "none" | "late-release" | "released-before-torque" | "closes-at-speed" | "torque-off-early" | "does-not-close" | "open-not-confirmed" | "power-lost";
+        /** @enum {unknown} */
+        BrakePhase: "magnetise" | "prove-torque" | "release" | "move" | "stop" | "close" | "off" | "hold-and-warn";
+        BrakeRunDocument: {
+            fault: components["schemas"]["BrakeFault"];
+            up: boolean;
+            /** Format: double */
+            rollbackMm: number;
+            /** Format: double */
+            dropMm: number;
+            /** Format: double */
+            clampedAtRpm: number;
+            /** Format: double */
+            brakeJ: number;
+            /** Format: double */
+            permittedJ: null | number;
+            /** Format: double */
+            clampingsLeft: null | number;
+            endPhase: components["schemas"]["BrakePhase"];
+            heldAtEnd: boolean;
+            trace: components["schemas"]["BrakeTrace"][];
+        };
+        BrakeTrace: {
+            /** Format: double */
+            timeS: number;
+            phase: components["schemas"]["BrakePhase"];
+            /** Format: double */
+            position: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            motorNm: number;
+            /** Format: double */
+            clamped: number;
+            /** Format: double */
+            released: number;
+        };
         Braking: components["schemas"]["BrakingNothing"] | components["schemas"]["BrakingCoast"] | components["schemas"]["BrakingDcInjection"] | components["schemas"]["BrakingFlux"] | components["schemas"]["BrakingResistor"] | components["schemas"]["BrakingToLine"];
         BrakingCoast: {
             /** @enum {string} */
@@ -755,6 +943,8 @@ export interface components {
             relief: string;
             reason: null | components["schemas"]["Reason"];
         };
+        /** @enum {unknown} */
+        CoilSuppression: "none" | "diode" | "zener" | "varistor";
         CommonCoupling: {
             busId: string;
             maximumDemandKva: components["schemas"]["Given"];
@@ -769,6 +959,7 @@ export interface components {
             busbarA: components["schemas"]["Given"];
             stopTimeS: components["schemas"]["Given"];
             reason: string;
+            control: components["schemas"]["ServoControl"];
         };
         Comparison: {
             /** Format: double */
@@ -786,7 +977,7 @@ export interface components {
         };
         /** @enum {unknown} */
         ConductorMaterial: "copper" | "aluminium";
-        ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"];
+        ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"] | components["schemas"]["ConverterChoiceOfGroup"];
         ConverterChoiceAcrossTheLine: {
             /** @enum {string} */
             kind: "across-the-line";
@@ -806,10 +997,21 @@ export interface components {
             braking: components["schemas"]["Braking"];
             filter?: components["schemas"]["OutputFilter"];
             feed?: components["schemas"]["SupplyFeed"];
+            control?: components["schemas"]["MotorControl"];
+            /**
+             * Format: int32
+             * @default 1
+             */
+            modules: number;
+            wiring?: components["schemas"]["ModuleWiring"];
         };
         ConverterChoiceNotChosen: {
             /** @enum {string} */
             kind: "not-chosen";
+        };
+        ConverterChoiceOfGroup: {
+            /** @enum {string} */
+            kind: "of-group";
         };
         ConverterChoiceSoftStarter: {
             /** @enum {string} */
@@ -950,6 +1152,7 @@ export interface components {
             motor: components["schemas"]["MotorChoice"];
             load: components["schemas"]["Load"];
             skipBands: components["schemas"]["SkipBand"][];
+            brake: components["schemas"]["HoldingBrake"];
         };
         DrivePointDocument: {
             drivePointId: string;
@@ -1049,8 +1252,100 @@ export interface components {
             path: components["schemas"]["ParallelPath"];
             vaneCurve: components["schemas"]["VanePoint"][];
         };
+        FollowerDocument: {
+            missing: string[];
+            setting: null | components["schemas"]["FollowerSettingDocument"];
+        };
+        FollowerScenarioDocument: {
+            scenario: string;
+            /** Format: double */
+            leaderRpm: number;
+            /** Format: double */
+            followerRpm: number;
+        };
+        FollowerSettingDocument: {
+            /** Format: double */
+            speedRatio: number;
+            /** Format: double */
+            pulseRatio: number;
+            /** Format: double */
+            displaySetting: number;
+            /** Format: double */
+            roundingPct: number;
+            /** Format: double */
+            leaderUnitsPerTurn: number;
+            /** Format: double */
+            followerUnitsPerTurn: number;
+            /** Format: double */
+            followerAtLeastRpm: number;
+            /** Format: double */
+            followerAtLargestRpm: number;
+            withinSpeeds: boolean;
+            fitsDisplay: boolean;
+            /** Format: double */
+            largestPulseHz: number;
+            withinInput: boolean;
+            /** Format: double */
+            resolutionPct: null | number;
+            /** Format: double */
+            reachS: null | number;
+            /** Format: double */
+            missingUnits: null | number;
+            scenarios: components["schemas"]["FollowerScenarioDocument"][];
+        };
         /** @description A number, or null while it is not known. */
         Given: null | number;
+        GroupAtWorkDocument: {
+            /** Format: double */
+            frequencyPct: number;
+            /** Format: double */
+            sumA: number;
+            /** Format: double */
+            wantedA: number;
+            /** Format: double */
+            nowA: number;
+            /** Format: double */
+            lateStartA: number;
+            lateTag: string;
+            /** Format: double */
+            spreadPct: number;
+            motors: components["schemas"]["GroupMotorDocument"][];
+        };
+        GroupDocument: {
+            missing: string[];
+            /** Format: double */
+            siteCurrentA: null | number;
+            /** Format: double */
+            cableM: null | number;
+            atWork: null | components["schemas"]["GroupAtWorkDocument"];
+        };
+        GroupMember: {
+            pointId: string;
+            /** Format: int32 */
+            count: number;
+            protection: components["schemas"]["MotorProtection"];
+            trip: components["schemas"]["TripClass"];
+            branchFuse: boolean;
+            switchedLate: boolean;
+        };
+        GroupMotorDocument: {
+            tag: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            ratedA: number;
+            /** Format: double */
+            currentA: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            jamA: null | number;
+            /** Format: double */
+            jamTripS: null | number;
+            /** Format: double */
+            lateStartS: null | number;
+        };
         HealthDocument: {
             status: string;
         };
@@ -1063,6 +1358,22 @@ export interface components {
             kind: string;
             /** Format: int64 */
             documentSequence: number;
+        };
+        HoldingBrake: components["schemas"]["HoldingBrakeNone"] | components["schemas"]["HoldingBrakeSpringApplied"];
+        HoldingBrakeNone: {
+            /** @enum {string} */
+            kind: "none";
+        };
+        HoldingBrakeSpringApplied: {
+            /** @enum {string} */
+            kind: "spring-applied";
+            holdingNm: components["schemas"]["Given"];
+            releaseMs: components["schemas"]["Given"];
+            closeMs: components["schemas"]["Given"];
+            permittedJ: components["schemas"]["Given"];
+            permittedClampings: components["schemas"]["Given"];
+            coil: components["schemas"]["BrakeCoil"];
+            control: components["schemas"]["BrakeControl"];
         };
         InputProblem: {
             pointer: string;
@@ -1108,6 +1419,15 @@ export interface components {
             busId: string;
             drivePoints: components["schemas"]["DrivePoint"][];
             dcBuses: components["schemas"]["CommonDcBus"][];
+            arrangements: components["schemas"]["Arrangement"][];
+            variantName: string;
+            reason: string;
+            setAside: components["schemas"]["LineupVariant"][];
+        };
+        LineupComparisonDocument: {
+            bestId: string;
+            why: string[];
+            ways: components["schemas"]["LineupWayDocument"][];
         };
         LineupSheet: {
             plant: string;
@@ -1119,6 +1439,57 @@ export interface components {
             plantChecks: components["schemas"]["CheckDocument"][];
             drivePoints: components["schemas"]["DrivePointSheet"][];
             notes: string[];
+        };
+        LineupVariant: {
+            id: string;
+            name: string;
+            drivePoints: components["schemas"]["DrivePoint"][];
+            dcBuses: components["schemas"]["CommonDcBus"][];
+            arrangements: components["schemas"]["Arrangement"][];
+        };
+        LineupWayDocument: {
+            variantId: string;
+            name: string;
+            /** Format: int32 */
+            fails: number;
+            /** Format: int32 */
+            tight: number;
+            /** Format: int32 */
+            needsData: number;
+            worst: string[];
+            /** Format: double */
+            suppliesKw: number;
+            /** Format: double */
+            simultaneousKw: number;
+            /** Format: double */
+            lineA: number;
+            /** Format: double */
+            tddPct: null | number;
+            /** Format: int32 */
+            incomingCables: number;
+            /** Format: double */
+            exchangedKwhPerHour: number;
+            /** Format: double */
+            burntKwh: number;
+            /** Format: int32 */
+            resistors: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            energyKwh: number;
+            /** Format: double */
+            costPerYear: number;
+            /** Format: double */
+            equipmentCost: number;
+            /** Format: double */
+            lifetimeCost: number;
+            /** Format: int32 */
+            incomplete: number;
+            /** Format: int32 */
+            stopsTogether: number;
+            coordination: string[];
+            /** Format: double */
+            sparePct: number;
         };
         LinkYear: {
             id: string;
@@ -1286,6 +1657,11 @@ export interface components {
             /** Format: double */
             otherHours: number;
         };
+        /**
+         * @default separate-windings
+         * @enum {unknown}
+         */
+        ModuleWiring: "separate-windings" | "one-winding-with-chokes" | "one-winding-bare";
         MotorCable: {
             lengthM: components["schemas"]["Given"];
             crossSectionMm2: components["schemas"]["Given"];
@@ -1311,6 +1687,11 @@ export interface components {
         };
         /** @enum {unknown} */
         MotorConnection: "fitting" | "star" | "delta";
+        /**
+         * @default vector
+         * @enum {unknown}
+         */
+        MotorControl: "scalar" | "vector" | "vector-with-encoder";
         /** @enum {unknown} */
         MotorCooling: "own-fan" | "separate-fan" | "surface";
         MotorItem: {
@@ -1389,6 +1770,8 @@ export interface components {
             /** Format: double */
             ratedLossW?: number;
         };
+        /** @enum {unknown} */
+        MotorProtection: "none" | "overload-relay" | "thermistor";
         /**
          * @default cage-induction
          * @enum {unknown}
@@ -1662,6 +2045,15 @@ export interface components {
             edit: number;
             changedUtc: string;
         };
+        RatioAxis: {
+            pointId: string;
+            pulsesPerTurn: components["schemas"]["Given"];
+            gearRatio: components["schemas"]["Given"];
+            unitsPerMachineTurn: components["schemas"]["Given"];
+            unit: string;
+            leastRpm: components["schemas"]["Given"];
+            largestRpm: components["schemas"]["Given"];
+        };
         Reason: {
             formula: string;
             withNumbers: string;
@@ -1740,8 +2132,107 @@ export interface components {
             /** Format: double */
             lifetimeCost: number;
         };
+        ServoControl: components["schemas"]["ServoControlNone"] | components["schemas"]["ServoControlModular"];
+        ServoControlModular: {
+            /** @enum {string} */
+            kind: "modular";
+            largestAxes: components["schemas"]["Given"];
+            apart: boolean;
+            supply24A: components["schemas"]["Given"];
+            controlUnit24A: components["schemas"]["Given"];
+            supplyModule24A: components["schemas"]["Given"];
+            axisModule24A: components["schemas"]["Given"];
+            brakesOn24V: boolean;
+            largestCapacitanceUf: components["schemas"]["Given"];
+            largestCableM: components["schemas"]["Given"];
+            safeGroups: number[];
+            firmwareNote: string;
+        };
+        ServoControlNone: {
+            /** @enum {string} */
+            kind: "none";
+        };
         SevenPointLosses: {
             lossesW: number[];
+        };
+        ShaftCoupling: components["schemas"]["ShaftCouplingRigid"] | components["schemas"]["ShaftCouplingElastic"];
+        ShaftCouplingElastic: {
+            /** @enum {string} */
+            kind: "elastic";
+            stiffnessNmPerRad: components["schemas"]["Given"];
+            dampingNmSPerRad: components["schemas"]["Given"];
+        };
+        ShaftCouplingRigid: {
+            /** @enum {string} */
+            kind: "rigid";
+        };
+        ShaftDocument: {
+            missing: string[];
+            units: string[];
+            kind: components["schemas"]["SharingKind"];
+            /** Format: double */
+            torqueNm: null | number;
+            /** Format: double */
+            speedRpm: null | number;
+            run: null | components["schemas"]["ShaftRunDocument"];
+        };
+        ShaftRunDocument: {
+            /** Format: double */
+            stepAtS: number;
+            /** Format: double */
+            lostAtS: number;
+            /** Format: double */
+            backAtS: number;
+            /** Format: double */
+            imbalancePct: number;
+            /** Format: double */
+            circulatingNm: number;
+            loadedPct: number[];
+            afterLossPct: number[];
+            /** Format: double */
+            speedPct: number;
+            /** Format: double */
+            speedAfterLossPct: number;
+            trace: components["schemas"]["ShaftTrace"][];
+        };
+        ShaftTrace: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            loadNm: number;
+            /** Format: double */
+            acceleratingNm: number;
+            sharesNm: number[];
+        };
+        ShaftUnit: {
+            pointId: string;
+            droopPct: components["schemas"]["Given"];
+            speedErrorPct: components["schemas"]["Given"];
+        };
+        /** @enum {unknown} */
+        SharingKind: "droop" | "torque-follower" | "speed-follower" | "speed-trim";
+        SharingMethod: components["schemas"]["SharingMethodDroop"] | components["schemas"]["SharingMethodTorqueFollower"] | components["schemas"]["SharingMethodSpeedFollower"] | components["schemas"]["SharingMethodSpeedTrim"];
+        SharingMethodDroop: {
+            /** @enum {string} */
+            kind: "droop";
+        };
+        SharingMethodSpeedFollower: {
+            /** @enum {string} */
+            kind: "speed-follower";
+        };
+        SharingMethodSpeedTrim: {
+            /** @enum {string} */
+            kind: "speed-trim";
+            trimPct: components["schemas"]["Given"];
+            torqueLimitPct: components["schemas"]["Given"];
+        };
+        SharingMethodTorqueFollower: {
+            /** @enum {string} */
+            kind: "torque-follower";
+            accuracyPct: components["schemas"]["Given"];
+            speedWindowPct: components["schemas"]["Given"];
         };
         SheetLine: {
             name: string;
@@ -2309,6 +2800,175 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DcBusDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getGroup: {
+        parameters: {
+            query?: {
+                scenarioId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getShaft: {
+        parameters: {
+            query?: {
+                scenarioId?: string;
+                kind?: string;
+                lost?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                shaft: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShaftDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getFollower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                follower: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FollowerDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getBrake: {
+        parameters: {
+            query?: {
+                fault?: string;
+                down?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrakeDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getLineupComparison: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineupComparisonDocument"];
                 };
             };
             /** @description Not Found */

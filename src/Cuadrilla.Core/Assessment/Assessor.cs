@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Assessment;
 /// Assesses specifications against one catalogue. Studies are kept by the value of their inputs, so after an edit only what
 /// depends on it runs again. Safe for use from several threads.
 /// </summary>
-public sealed class Assessor
+public sealed partial class Assessor
 {
     private readonly EngineeringData data;
     private readonly StudyMemory<RectifierInput, RectifierResult> rectifiers = new(RectifierStudy.Run, 4000);
@@ -52,20 +52,6 @@ public sealed class Assessor
         return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(model, place), []);
     }
 
-    /// <summary>A common DC bus of a plant; null when there is none of that key.</summary>
-    public DcBuses.DcBusModel? DcBus(PlantSpecification plant, string busId)
-    {
-        ArgumentNullException.ThrowIfNull(plant);
-        var found = plant.Lineups.SelectMany(l => l.DcBuses.Select(b => (Lineup: l, Bus: b))).FirstOrDefault(x => x.Bus.Id == busId);
-        if (found.Bus is null)
-        {
-            return null;
-        }
-
-        var studies = found.Lineup.DrivePoints.Where(p => found.Bus.MemberIds.Contains(p.Id)).Select(p => Study(plant, p)).ToList();
-        return DcBuses.DcBusModel.Of(plant, found.Lineup, found.Bus, studies, data, DefaultsInForce.Resolve(data.Defaults, plant.Overrides));
-    }
-
     /// <summary>The front end of a circuit, remembered.</summary>
     public RectifierResult Rectifier(RectifierInput input) => rectifiers.Get(input);
 
@@ -83,11 +69,15 @@ public sealed class Assessor
         var scenarios = plant.Scenarios.Select(s => ScenarioStudy.Run(plant, s, defaults, complete, data.SupplyModules, rectifiers.Get)).OfType<ScenarioResult>().ToList();
         var demand = PccDemand.Of(plant, scenarios);
         var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete);
-        var checks = PlantChecks.Of(supply).Concat(DcBusChecks.Of(supply, studies)).ToList();
+        var checks = PlantChecks.Of(supply).Concat(DcBusChecks.Of(supply, studies)).Concat(GroupChecks.Of(supply, studies)).Concat(SharingChecks.Of(supply, studies)).Concat(FollowerChecks.Of(supply, studies)).ToList();
         foreach (var study in studies)
         {
             checks.Add(SupplyDataCheck.Of(study.Model, plant));
-            checks.Add(FaultLevelChecks.OfConverter(study.Model, buses[study.Model.Id], supply));
+            if (study.Model.Input.Group is null or { IsHead: true })
+            {
+                checks.Add(FaultLevelChecks.OfConverter(study.Model, buses[study.Model.Id], supply));
+            }
+
             checks.AddRange(study.Checks);
             if (study.Model.Starter is not null)
             {
@@ -104,12 +94,17 @@ public sealed class Assessor
             demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio));
     }
 
-    private static DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults) =>
-        new(
+    private DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults)
+    {
+        var group = Groups.GroupFeeds.Of(plant, point, data);
+        var converter = group?.Choice ?? point.Converter as Converters.ConverterChoice.FromCatalogue;
+        return new DrivePointInput(
             point, plant.Site, plant.Tariff, busVoltageV, plant.Source.FrequencyHz, defaults,
             point.Motor is Motors.MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
-            point.Converter is Converters.ConverterChoice.FromCatalogue converter ? plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId) : null,
-            plant.DcBusOf(point.Id) is not null);
+            converter is null ? null : plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId),
+            plant.DcBusOf(point.Id) is not null,
+            group);
+    }
 
     private static DrivePointSummary Summary(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
     {

@@ -38,6 +38,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="LostVoltsPct">Voltage that may be missing at the motor's terminals, %.</param>
 /// <param name="ResistorPricePointsPerKw">Price of brake resistor and chopper, index points for each continuous kW.</param>
 /// <param name="LeastSystemClass">Least efficiency class of motor and converter together (IES).</param>
+/// <param name="Lineups">Those of lineups.</param>
 public sealed record DefaultsInForce(
     double TightMarginPct,
     double MotorRatedRiseK,
@@ -72,11 +73,11 @@ public sealed record DefaultsInForce(
     double SaturationExponent,
     double LostVoltsPct,
     double LeastSystemClass,
-    double ResistorPricePointsPerKw)
+    double ResistorPricePointsPerKw,
+    LineupDefaults Lineups)
 {
     /// <summary>Constants of cables.</summary>
     public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM);
-
 
     /// <summary>Resolves defaults and overrides; an override of an unknown key is refused earlier, by validation.</summary>
     public static DefaultsInForce Resolve(IReadOnlyList<DefaultValue> defaults, IReadOnlyList<DefaultOverride> overrides)
@@ -118,6 +119,7 @@ public sealed record DefaultsInForce(
             Of("saturation-exponent"),
             Of("lost-volts-pct"),
             Of("least-ies"),
-            Of("resistor-price-points-per-kw"));
+            Of("resistor-price-points-per-kw"),
+            LineupDefaults.Resolve(Of));
     }
 }

@@ -10,7 +10,16 @@ namespace Cuadrilla.Core.Assessment;
 
 /// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
 public sealed record DrivePointInput(
-    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null, OwnConverter? OwnConverter = null, bool OnDcBus = false);
+    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null, OwnConverter? OwnConverter = null, bool OnDcBus = false, GroupFeed? Group = null);
+
+/// <summary>What a motor of a group is fed by.</summary>
+/// <param name="GroupId">Key of the group.</param>
+/// <param name="Choice">The group's converter; null while none is chosen.</param>
+/// <param name="Feeder">Its feeder.</param>
+/// <param name="PartPu">Part of the converter that one motor of this kind uses: its rated current over the sum of all; 0 while a motor is missing.</param>
+/// <param name="Count">Motors of this kind.</param>
+/// <param name="IsHead">True for the member whose converter it is.</param>
+public sealed record GroupFeed(string GroupId, ConverterChoice.FromCatalogue? Choice, Feeder Feeder, double PartPu, int Count, bool IsHead);
 
 /// <summary>
 /// A drive point resolved against the catalogue: the models of its load, motor, cables and converter, as far as they are
@@ -27,9 +36,12 @@ public sealed class DrivePointModel
         LoadMissing = missing;
 
         Cable = CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
-        if (point.Converter is ConverterChoice.FromCatalogue converter && ItemOf(converter.ItemId, input, data) is { } converterItem)
+        Choice = input.Group?.Choice ?? point.Converter as ConverterChoice.FromCatalogue;
+        if (Choice is { } converter && ItemOf(converter.ItemId, input, data) is { } catalogueItem)
         {
-            Converter = new ConverterAtSite(converterItem, converter.Duty, converter.SwitchingKhz, input.Site, converter.Feed);
+            WholeItem = converter.Modules > 1 ? catalogueItem.Times(converter.Modules, input.Defaults.Lineups.ModuleSharePu) : catalogueItem;
+            Converter = new ConverterAtSite(
+                input.Group is { } group ? WholeItem.Times(group.PartPu) : WholeItem, converter.Duty, converter.SwitchingKhz, input.Site, converter.Feed);
             Filter = data.OutputFilters.FirstOrDefault(f => f.Kind == converter.Filter);
         }
 
@@ -47,12 +59,14 @@ public sealed class DrivePointModel
             }
         }
 
-        Feeder = point.Feeder switch
+        // Of a feeder that carries a whole group each motor sees so much more as it has less of its current.
+        WholeFeeder = (input.Group?.Feeder ?? point.Feeder) switch
         {
             Lineups.Feeder.OnBusbar => Complex.Zero,
             Lineups.Feeder.ByCable c => CableOf(c.LengthM, c.CrossSectionMm2, c.ParallelRuns, c.Material, input.Defaults),
             _ => throw new InvalidOperationException("Unknown feeder."),
         };
+        Feeder = input.Group is { PartPu: > 0 } part ? WholeFeeder / part.PartPu : WholeFeeder;
     }
 
     /// <summary>What it was made from.</summary>
@@ -85,7 +99,13 @@ public sealed class DrivePointModel
     /// <summary>Thermal budget of the motor, or null.</summary>
     public ThermalBudget? Budget { get; }
 
-    /// <summary>Converter at this site, or null.</summary>
+    /// <summary>Choice of the converter, of its group where it has one; null without.</summary>
+    public ConverterChoice.FromCatalogue? Choice { get; }
+
+    /// <summary>All modules of the converter, that of the whole group where it feeds one; null without.</summary>
+    public ConverterItem? WholeItem { get; }
+
+    /// <summary>Converter at this site, or the part of it that one motor of a group uses; null without.</summary>
     public ConverterAtSite? Converter { get; }
 
     /// <summary>Filter at the converter's output, or null.</summary>
@@ -103,8 +123,11 @@ public sealed class DrivePointModel
     /// <summary>Motor cable, ohm per phase, or null while entries are missing.</summary>
     public Complex? Cable { get; }
 
-    /// <summary>Feeder, ohm per phase, or null while entries are missing.</summary>
+    /// <summary>Feeder, ohm per phase, as one motor sees it; null while entries are missing.</summary>
     public Complex? Feeder { get; }
+
+    /// <summary>Feeder of the converter, ohm per phase; null while entries are missing.</summary>
+    public Complex? WholeFeeder { get; }
 
     /// <summary>Builds the model.</summary>
     public static DrivePointModel Build(DrivePointInput input, EngineeringData data)
@@ -144,6 +167,11 @@ public sealed class DrivePointModel
         if (withConverter && Converter is null && Starter is null)
         {
             yield return "converter";
+        }
+
+        if (withConverter && Input.Group is { PartPu: <= 0 })
+        {
+            yield return "motors of all members of its group";
         }
 
         if (withConverter && Starter is not null && Motor is { Plate.StartsOnTheLine: false })

@@ -18,6 +18,6 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
         ArgumentNullException.ThrowIfNull(model);
         IReadOnlyList<EnergyAlternative> alternatives = EnergyAlternatives.Missing(model).Any() ? [] : EnergyAlternatives.Of(model);
         return new DrivePointStudy(
-            model, [.. MotorChecks.Of(model), .. MotorRuleChecks.Of(model), .. ConverterChecks.Of(model), .. BrakingChecks.Of(model), EnergyCheck.Of(model, alternatives), SystemClassCheck.Of(model)], alternatives);
+            model, [.. MotorChecks.Of(model), .. MotorRuleChecks.Of(model), .. ConverterChecks.Of(model), .. BrakingChecks.Of(model), EnergyCheck.Of(model, alternatives), SystemClassCheck.Of(model), .. ParallelCheck.Of(model), .. InertiaRatioCheck.Of(model), .. BrakeChecks.Of(model)], alternatives);
     }
 }

@@ -38,6 +38,7 @@ internal static class ScenarioStudy
         var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag).ToList();
         var running = new List<RunningDrive>(models.Count);
         var onBus = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
+        var inGroup = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
         var onLine = new List<LineDrive>();
         foreach (var model in models)
         {
@@ -57,6 +58,10 @@ internal static class ScenarioStudy
                 var bus = plant.DcBusOf(model.Id)!.Id;
                 (onBus.TryGetValue(bus, out var list) ? list : onBus[bus] = []).Add((model, point));
             }
+            else if (model.Input.Group is { } group)
+            {
+                (inGroup.TryGetValue(group.GroupId, out var list) ? list : inGroup[group.GroupId] = []).Add((model, point));
+            }
             else if (point.DrawsFromLine)
             {
                 running.Add(RunningDrive.Of(model, point, buses[model.Id].Id));
@@ -64,6 +69,8 @@ internal static class ScenarioStudy
         }
 
         running.AddRange(plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules))).OfType<RunningDrive>());
+
+        running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
 
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
@@ -106,9 +113,18 @@ internal static class ScenarioStudy
         return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase, System.Numerics.Complex.Zero, null, point, busId) : null;
     }
 
+    // All motors of a group take their power through one converter.
+    private static RunningDrive? GroupFront(string id, List<(DrivePointModel Model, OperatingPoint Point)> members, IReadOnlyDictionary<string, Plant.Bus> buses)
+    {
+        var head = members[0].Model;
+        var point = OperatingPoint.OfBus(members.Sum(m => m.Model.Input.Group!.Count * m.Point.LinkW), head.WholeItem!);
+        return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem!, head.Converter!.Feed, head.WholeFeeder!.Value, null, point, buses[head.Id].Id) : null;
+    }
+
     private static List<string> Unsettled(PlantSpecification plant, IReadOnlyList<DriveInScenario> drives)
     {
         var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
+            .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name)))
             .ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         return
         [

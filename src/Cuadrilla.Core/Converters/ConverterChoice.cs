@@ -21,8 +21,23 @@ public abstract record ConverterChoice
     /// <param name="Braking">How it brakes and where energy goes that comes back.</param>
     /// <param name="Filter">Filter at its output.</param>
     /// <param name="Feed">How it is connected to the supply.</param>
+    /// <param name="Control">How it controls its motor.</param>
+    /// <param name="Modules">Equal modules side by side on one motor, 1 to 8.</param>
+    /// <param name="Wiring">How several modules reach the motor.</param>
     public sealed record FromCatalogue(
-        string ItemId, OverloadDuty Duty, double SwitchingKhz, string Reason, Braking Braking, OutputFilter Filter = OutputFilter.None, SupplyFeed Feed = SupplyFeed.ThreePhase) : ConverterChoice;
+        string ItemId,
+        OverloadDuty Duty,
+        double SwitchingKhz,
+        string Reason,
+        Braking Braking,
+        OutputFilter Filter = OutputFilter.None,
+        SupplyFeed Feed = SupplyFeed.ThreePhase,
+        MotorControl Control = MotorControl.Vector,
+        int Modules = 1,
+        ModuleWiring Wiring = ModuleWiring.SeparateWindings) : ConverterChoice;
+
+    /// <summary>That of the first member of its group.</summary>
+    public sealed record OfGroup : ConverterChoice;
 
     /// <summary>A contactor: the motor starts across the line and runs at its speed.</summary>
     /// <param name="Trip">Trip class of its overload relay.</param>
@@ -73,4 +88,30 @@ public enum OverloadDuty
 
     /// <summary>Large overload, smaller continuous current.</summary>
     Heavy,
+}
+
+/// <summary>How a converter controls its motor.</summary>
+public enum MotorControl
+{
+    /// <summary>Voltage over frequency: no model of the motor, any number of motors.</summary>
+    Scalar,
+
+    /// <summary>With a model of one motor, without encoder: no full torque at rest.</summary>
+    Vector,
+
+    /// <summary>With a model of one motor and an encoder: full torque at rest.</summary>
+    VectorWithEncoder,
+}
+
+/// <summary>How parallel modules reach one motor.</summary>
+public enum ModuleWiring
+{
+    /// <summary>Each module has a winding of its own.</summary>
+    SeparateWindings,
+
+    /// <summary>One winding, each module behind an output choke.</summary>
+    OneWindingWithChokes,
+
+    /// <summary>One winding without chokes: the modules drive current into each other.</summary>
+    OneWindingBare,
 }

@@ -121,6 +121,22 @@ public sealed record ConverterItem(
         return (Bridges * DcChokeResistanceOhm * dcRms * dcRms) + FrontEnd.LossW(linkW, RatedKw * 1e3);
     }
 
+    /// <summary>Several like it side by side, or the part of it that one of its motors uses.</summary>
+    /// <param name="number">How many, or which part.</param>
+    /// <param name="sharePu">Current they give together in parts of their sum.</param>
+    public ConverterItem Times(double number, double sharePu = 1) => this with
+    {
+        RatedKw = RatedKw * number,
+        LightCurrentA = LightCurrentA * number * sharePu,
+        HeavyCurrentA = HeavyCurrentA * number * sharePu,
+        DcCapacitanceUf = DcCapacitanceUf * number,
+        Losses = Losses.Times(number),
+        StandbyW = StandbyW * number,
+        Brake = Brake is { } b ? b with { LeastOhm = b.LeastOhm / number } : null,
+        Size = Size with { WidthMm = Size.WidthMm * number, MassKg = Size.MassKg * number, AirflowM3PerH = Size.AirflowM3PerH * number },
+        PriceIndex = PriceIndex * number,
+    };
+
     private double PerUnitOhm(double pct) => pct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3 / Bridges);
 }
 

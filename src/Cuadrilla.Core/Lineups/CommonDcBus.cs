@@ -12,6 +12,7 @@ namespace Cuadrilla.Core.Lineups;
 /// <param name="BusbarA">Rated current of the DC busbar, A.</param>
 /// <param name="StopTimeS">Time in which all members are to stop together, s.</param>
 /// <param name="Reason">Why this arrangement; empty when none was given.</param>
+/// <param name="Control">What controls its members.</param>
 public sealed record CommonDcBus(
     string Id,
     string Name,
@@ -21,4 +22,5 @@ public sealed record CommonDcBus(
     Given ResistorContinuousKw,
     Given BusbarA,
     Given StopTimeS,
-    string Reason);
+    string Reason,
+    ServoControl Control);

@@ -1,4 +1,6 @@
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Lineups.Arrangements;
+using Cuadrilla.Core.Lineups.Brakes;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
@@ -13,8 +15,29 @@ namespace Cuadrilla.Core.Lineups;
 /// <param name="BusId">Bus that it hangs from.</param>
 /// <param name="DrivePoints">Columns of the board, in order.</param>
 /// <param name="DcBuses">Common DC buses of some of them, usually none.</param>
+/// <param name="Arrangements">Groups, shared shafts and followers, usually none.</param>
+/// <param name="VariantName">What the way in force is called; empty while no other is set aside or was chosen against.</param>
+/// <param name="Reason">Why this way was adopted; empty when none was given.</param>
+/// <param name="SetAside">Other ways to build it, at most three.</param>
 public sealed record Lineup(
-    string Id, string Tag, string Name, string BusId, IReadOnlyList<DrivePoint> DrivePoints, IReadOnlyList<CommonDcBus> DcBuses);
+    string Id,
+    string Tag,
+    string Name,
+    string BusId,
+    IReadOnlyList<DrivePoint> DrivePoints,
+    IReadOnlyList<CommonDcBus> DcBuses,
+    IReadOnlyList<Arrangement> Arrangements,
+    string VariantName,
+    string Reason,
+    IReadOnlyList<LineupVariant> SetAside)
+{
+    /// <summary>The lineup built the other way; nothing is set aside in it.</summary>
+    public Lineup As(LineupVariant variant)
+    {
+        ArgumentNullException.ThrowIfNull(variant);
+        return this with { DrivePoints = variant.DrivePoints, DcBuses = variant.DcBuses, Arrangements = variant.Arrangements, VariantName = variant.Name, SetAside = [] };
+    }
+}
 
 /// <summary>One machine with all that drives it.</summary>
 /// <param name="Id">Stable key, unique in the plant.</param>
@@ -26,6 +49,7 @@ public sealed record Lineup(
 /// <param name="Motor">Motor chosen.</param>
 /// <param name="Load">What it drives.</param>
 /// <param name="SkipBands">Speeds that are not held, usually none.</param>
+/// <param name="Brake">Holding brake at the motor's shaft.</param>
 public sealed record DrivePoint(
     string Id,
     string Tag,
@@ -35,7 +59,8 @@ public sealed record DrivePoint(
     MotorCable Cable,
     MotorChoice Motor,
     Load Load,
-    IReadOnlyList<SkipBand> SkipBands)
+    IReadOnlyList<SkipBand> SkipBands,
+    HoldingBrake Brake)
 {
     /// <summary>Equal when every value and every skip band is.</summary>
     public bool Equals(DrivePoint? other) =>
@@ -48,6 +73,7 @@ public sealed record DrivePoint(
         && Cable == other.Cable
         && Motor == other.Motor
         && Load == other.Load
+        && Brake == other.Brake
         && SkipBands.SequenceEqual(other.SkipBands);
 
     /// <inheritdoc/>

@@ -47,7 +47,10 @@ internal static class CycleBuilders
             }
         }
 
-        return new CyclicModel(load, stretches, gearing.InertiaKgM2(own + ((load.MassKg.Value + counter) * arm * arm)));
+        var hangingNm = new[] { load.MassKg.Value, load.ReturnMassKg.Value }.Max(m => Math.Abs(m - counter)) * GravityMPerS2 * sine * arm / gearing.Ratio;
+        return new CyclicModel(
+            load, stretches, gearing.InertiaKgM2(own + ((load.MassKg.Value + counter) * arm * arm)),
+            hangingNm > 0 ? new HangingLoad(hangingNm, arm / gearing.Ratio, gearing.SpeedRpm(drumRpm), ramp, travel) : null);
     }
 
     /// <summary>Forth, dwell, back, dwell.</summary>
@@ -72,7 +75,9 @@ internal static class CycleBuilders
             }
         }
 
-        return new CyclicModel(load, stretches, gearing.InertiaKgM2(inertia));
+        return new CyclicModel(
+            load, stretches, gearing.InertiaKgM2(inertia),
+            weightNm > 0 ? new HangingLoad(weightNm / gearing.Ratio, arm / gearing.Ratio, gearing.SpeedRpm(machineRpm), third, third) : null);
     }
 
     /// <summary>Straight between the points.</summary>

@@ -5,8 +5,9 @@ internal sealed class CyclicModel : LoadModel
 {
     private readonly CycleStretch working;
 
-    public CyclicModel(MechanicalLoad load, IReadOnlyList<CycleStretch> stretches, double inertiaKgM2)
+    public CyclicModel(MechanicalLoad load, IReadOnlyList<CycleStretch> stretches, double inertiaKgM2, HangingLoad? hanging = null)
     {
+        Hanging = hanging;
         Duty = load.Duty;
         Cycle = new LoadCycle(stretches);
         InertiaKgM2 = inertiaKgM2;
@@ -23,6 +24,9 @@ internal sealed class CyclicModel : LoadModel
 
     /// <inheritdoc/>
     public override LoadCycle Cycle { get; }
+
+    /// <inheritdoc/>
+    public override HangingLoad? Hanging { get; }
 
     /// <inheritdoc/>
     public override double RatedSpeedRpm { get; }

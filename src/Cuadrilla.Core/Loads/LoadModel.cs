@@ -40,6 +40,9 @@ public abstract class LoadModel
     /// <summary>The cycle it repeats; null when it works steadily.</summary>
     public virtual LoadCycle? Cycle => null;
 
+    /// <summary>What hangs on the shaft; null when nothing can fall.</summary>
+    public virtual HangingLoad? Hanging => null;
+
     /// <summary>Shaft power at the rated point, W.</summary>
     public double RatedPowerW => RatedTorqueNm * 2 * Math.PI * RatedSpeedRpm / 60;
 

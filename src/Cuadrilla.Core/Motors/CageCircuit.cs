@@ -38,6 +38,17 @@ public sealed record CageCircuit(
             3 * StatorOhm.Real * current.Magnitude * current.Magnitude,
             s * airGapW);
     }
+
+    /// <summary>Line current of the standing motor at another frequency, A; bars penetrated as that frequency asks.</summary>
+    /// <param name="frequencyPu">Frequency, parts of the rated, above 0.</param>
+    /// <param name="lineVoltageV">Line-to-line voltage, V.</param>
+    public double StandingCurrentA(double frequencyPu, double lineVoltageV)
+    {
+        Complex At(Complex ohm) => new(ohm.Real, ohm.Imaginary * frequencyPu);
+        var rotor = At(RunningOhm + ((StandstillOhm - RunningOhm) * Math.Sqrt(Math.Min(frequencyPu, 1))));
+        var magnetising = new Complex(0, MagnetisingOhm * frequencyPu);
+        return lineVoltageV / Math.Sqrt(3) / (At(StatorOhm) + (rotor * magnetising / (rotor + magnetising))).Magnitude;
+    }
 }
 
 /// <summary>A state of the circuit.</summary>

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Lineups;
 
 namespace Cuadrilla.Core.Specification;
 
@@ -34,7 +35,30 @@ internal static class DcBusValidation
                 p.Number(at + "/resistorContinuousKw", "Continuous power of the resistor", bus.ResistorContinuousKw, 0.01, 1000, "kW");
                 p.Number(at + "/busbarA", "Rated current of the DC busbar", bus.BusbarA, 1, 10_000, "A");
                 p.Number(at + "/stopTimeS", "Common stop", bus.StopTimeS, 0.05, 600, "s");
+                Control(bus, at + "/control", p);
             }
+        }
+    }
+
+    private static void Control(CommonDcBus bus, string at, ProblemList p)
+    {
+        if (bus.Control is not ServoControl.Modular c)
+        {
+            return;
+        }
+
+        p.Number(at + "/largestAxes", "Axes of the control unit", c.LargestAxes, 1, 64, string.Empty);
+        p.Number(at + "/supply24A", "24 V supply", c.Supply24A, 0.1, 200, "A");
+        p.Number(at + "/controlUnit24A", "24 V of the control unit", c.ControlUnit24A, 0, 50, "A");
+        p.Number(at + "/supplyModule24A", "24 V of the supply module", c.SupplyModule24A, 0, 50, "A");
+        p.Number(at + "/axisModule24A", "24 V of an axis module", c.AxisModule24A, 0, 50, "A");
+        p.Number(at + "/largestCapacitanceUf", "Largest link capacitance", c.LargestCapacitanceUf, 1, 1e7, "µF");
+        p.Number(at + "/largestCableM", "Largest sum of motor cables", c.LargestCableM, 1, 100_000, "m");
+        p.Words(at + "/firmwareNote", "Memory card", c.FirmwareNote, 0, 300);
+        p.Require(c.SafeGroups.Count == bus.MemberIds.Count, at + "/safeGroups", "Groups of safe torque off", $"{c.SafeGroups.Count} entries", $"one for each of the {bus.MemberIds.Count} members");
+        for (var i = 0; i < c.SafeGroups.Count; i++)
+        {
+            p.Number($"{at}/safeGroups/{i}", "Group of safe torque off", c.SafeGroups[i], 0, 32, string.Empty);
         }
     }
 }

@@ -38,6 +38,7 @@ internal static class DrivePointValidation
             p.Require(converters.Contains(converter.ItemId), at + "/converter/itemId", "Converter", $"'{converter.ItemId}'", "an item of the catalogue or a converter of the project");
             p.Number(at + "/converter/switchingKhz", "Switching frequency", converter.SwitchingKhz, 1, 16, "kHz");
             p.Words(at + "/converter/reason", "Reason", converter.Reason, 0, 300);
+            p.Number(at + "/converter/modules", "Parallel modules", converter.Modules, 1, 8, string.Empty);
             if (converter.Braking is Braking.DcInjection direct)
             {
                 p.Number(at + "/converter/braking/currentPct", "Direct current", direct.CurrentPct, 20, 200, "%");
@@ -55,6 +56,7 @@ internal static class DrivePointValidation
             }
         }
 
+        BrakeValidation.Check(point.Brake, at + "/brake", p);
         StarterValidation.Check(point.Converter, at + "/converter", data, p);
         p.Require(point.SkipBands.Count <= 4, at + "/skipBands", "Skip bands", $"{point.SkipBands.Count}", "up to 4");
         for (var i = 0; i < point.SkipBands.Count; i++)

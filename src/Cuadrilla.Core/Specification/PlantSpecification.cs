@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Lineups.Arrangements;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
 
@@ -41,6 +42,9 @@ public sealed record PlantSpecification(
 
     /// <summary>The common DC bus that a drive point hangs on; null when it has a front end of its own.</summary>
     public CommonDcBus? DcBusOf(string drivePointId) => Lineups.SelectMany(l => l.DcBuses).FirstOrDefault(b => b.MemberIds.Contains(drivePointId));
+
+    /// <summary>The group that a drive point's motors belong to; null when there is none.</summary>
+    public MotorGroup? GroupOf(string drivePointId) => Lineups.SelectMany(l => l.Arrangements).OfType<MotorGroup>().FirstOrDefault(g => g.Members.Any(m => m.PointId == drivePointId));
 
     /// <summary>Bus of each drive point: that of its lineup.</summary>
     public IReadOnlyDictionary<string, Bus> BusOfDrivePoints() => Lineups

@@ -23,6 +23,8 @@ public static class SpecificationValidation
         StarterValidation.Presets(plant, data, problems);
         Lineups(plant, data, problems);
         DcBusValidation.Check(plant, data, problems);
+        ArrangementValidation.Check(plant, problems);
+        VariantValidation.Check(plant, data, problems);
         Overrides(plant, data, problems);
         return problems.Items;
     }
@@ -54,7 +56,8 @@ public static class SpecificationValidation
         p.Number("/tariff/discountRatePct", "Discount rate", plant.Tariff.DiscountRatePct, 0, 30, "%");
     }
 
-    private static void Lineups(PlantSpecification plant, EngineeringData data, ProblemList p)
+    /// <summary>The lineups of a plant as they stand.</summary>
+    internal static void Lineups(PlantSpecification plant, EngineeringData data, ProblemList p)
     {
         var count = plant.AllDrivePoints().Count();
         p.Require(count <= MaxDrivePoints, "/lineups", "Number of drive points", $"{count}", $"up to {MaxDrivePoints}");
@@ -71,6 +74,8 @@ public static class SpecificationValidation
             p.Unique(at + "/id", "Lineup key", lineup.Id, lineupIds);
             p.Words(at + "/tag", "Lineup tag", lineup.Tag, 1, 20);
             p.Words(at + "/name", "Lineup name", lineup.Name, 1, 80);
+            p.Words(at + "/variantName", "Name of the way in force", lineup.VariantName, 0, 60);
+            p.Words(at + "/reason", "Reason", lineup.Reason, 0, 300);
             SupplyValidation.KnownBus(plant, at + "/busId", lineup.BusId, p, lowVoltage: true);
             for (var k = 0; k < lineup.DrivePoints.Count; k++)
             {

@@ -10,7 +10,7 @@ internal static class StarterValidation
     public static void Check(ConverterChoice choice, string at, EngineeringData data, ProblemList p)
     {
         p.Words(at + "/reason", "Reason", choice.ReasonGiven(), 0, 300);
-        if (choice is not (ConverterChoice.NotChosen or ConverterChoice.FromCatalogue))
+        if (choice is not (ConverterChoice.NotChosen or ConverterChoice.FromCatalogue or ConverterChoice.OfGroup))
         {
             p.Number(at + "/startsPerHour", "Starts an hour", choice.StartsWanted(), 0, 60, "1/h");
         }

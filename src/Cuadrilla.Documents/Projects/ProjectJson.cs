@@ -5,6 +5,8 @@ using System.Text.Json.Serialization.Metadata;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Lineups.Arrangements;
+using Cuadrilla.Core.Lineups.Brakes;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
@@ -44,13 +46,25 @@ public static class ProjectJson
             (typeof(Braking.Resistor), "resistor"),
             (typeof(Braking.ToLine), "to-line"),
         ],
-        [typeof(ConverterChoice)] = 
+        [typeof(HoldingBrake)] = [(typeof(HoldingBrake.None), "none"), (typeof(HoldingBrake.SpringApplied), "spring-applied")],
+        [typeof(ServoControl)] = [(typeof(ServoControl.None), "none"), (typeof(ServoControl.Modular), "modular")],
+        [typeof(Arrangement)] = [(typeof(MotorGroup), "motor-group"), (typeof(SharedShaft), "shared-shaft"), (typeof(RatioFollower), "ratio-follower")],
+        [typeof(SharingMethod)] =
+        [
+            (typeof(SharingMethod.Droop), "droop"),
+            (typeof(SharingMethod.TorqueFollower), "torque-follower"),
+            (typeof(SharingMethod.SpeedFollower), "speed-follower"),
+            (typeof(SharingMethod.SpeedTrim), "speed-trim"),
+        ],
+        [typeof(ShaftCoupling)] = [(typeof(ShaftCoupling.Rigid), "rigid"), (typeof(ShaftCoupling.Elastic), "elastic")],
+        [typeof(ConverterChoice)] =
         [
             (typeof(ConverterChoice.NotChosen), "not-chosen"),
             (typeof(ConverterChoice.FromCatalogue), "catalogue"),
             (typeof(ConverterChoice.AcrossTheLine), "across-the-line"),
             (typeof(ConverterChoice.StarDelta), "star-delta"),
             (typeof(ConverterChoice.SoftStarter), "soft-starter"),
+            (typeof(ConverterChoice.OfGroup), "of-group"),
         ],
         [typeof(MotorChoice)] = [(typeof(MotorChoice.NotChosen), "not-chosen"), (typeof(MotorChoice.FromCatalogue), "catalogue")],
         [typeof(ParallelPath)] = [(typeof(ParallelPath.Own), "own"), (typeof(ParallelPath.Common), "common")],

@@ -8,7 +8,8 @@ namespace Cuadrilla.Documents.Projects;
 /// <summary>
 /// Brings specifications of earlier layouts to the one in force. Version 1 knew one transformer and one bus; version 2 knows
 /// buses, transformers, links, capacitors and loads by key; version 3 knows converters of the engineer's own catalogues, output
-/// filters, feeds by two phases, more ways of braking and a charge for reactive energy.
+/// filters, feeds by two phases, more ways of braking and a charge for reactive energy; version 4 knows groups, shared shafts,
+/// followers, holding brakes, servo control and other ways to build a lineup.
 /// </summary>
 public static class ProjectUpgrade
 {
@@ -61,7 +62,8 @@ public static class ProjectUpgrade
     private static bool IsEarlier(ReadOnlySpan<byte> utf8)
     {
         using var document = JsonDocument.Parse(utf8.ToArray());
-        return !document.RootElement.TryGetProperty("converters", out _);
+        return !document.RootElement.TryGetProperty("converters", out _)
+            || (document.RootElement.TryGetProperty("lineups", out var lineups) && lineups.EnumerateArray().Any(l => !l.TryGetProperty("arrangements", out _)));
     }
 
     private static byte[] Upgraded(JsonObject specification)
@@ -74,6 +76,27 @@ public static class ProjectUpgrade
     {
         ToVersion2(s);
         ToVersion3(s);
+        ToVersion4(s);
+    }
+
+    private static void ToVersion4(JsonObject s)
+    {
+        foreach (var lineup in (s["lineups"] as JsonArray ?? []).OfType<JsonObject>().Where(l => !l.ContainsKey("arrangements")))
+        {
+            lineup["arrangements"] = new JsonArray();
+            lineup["variantName"] = string.Empty;
+            lineup["reason"] = string.Empty;
+            lineup["setAside"] = new JsonArray();
+            foreach (var bus in (lineup["dcBuses"] as JsonArray ?? []).OfType<JsonObject>())
+            {
+                bus["control"] = new JsonObject { ["kind"] = "none" };
+            }
+
+            foreach (var point in (lineup["drivePoints"] as JsonArray ?? []).OfType<JsonObject>())
+            {
+                point["brake"] = new JsonObject { ["kind"] = "none" };
+            }
+        }
     }
 
     // What version 3 added to choices and tariff has values that change nothing when they are absent.

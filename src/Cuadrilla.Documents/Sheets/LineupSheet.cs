@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Assessment.Bench;
-using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
@@ -38,6 +37,8 @@ public sealed record LineupSheet(
         ArgumentNullException.ThrowIfNull(lineup);
         ArgumentNullException.ThrowIfNull(assessor);
         var assessment = assessor.Run(plant);
+        // Checks of other lineups' buses and arrangements stand on their own sheets.
+        var others = plant.Lineups.Where(l => l.Id != lineup.Id).SelectMany(l => l.DcBuses.Select(b => b.Id).Concat(l.Arrangements.Select(a => a.Id))).ToHashSet(StringComparer.Ordinal);
         return new LineupSheet(
             plant.Name,
             lineup.Tag,
@@ -45,8 +46,8 @@ public sealed record LineupSheet(
             date.ToString("yyyy-MM-dd"),
             assessment.CatalogueVersion,
             SupplyLines(plant, lineup, assessment),
-            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0).Select(c => CheckDocument.Of(c, withReason: false))],
-            [.. lineup.DrivePoints.Select(p => DrivePointSheet.Of(p, assessor.Study(plant, p), assessment))],
+            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId)).Select(c => CheckDocument.Of(c, withReason: false))],
+            [.. lineup.DrivePoints.Select(p => DrivePointSheet.Of(p, lineup, assessor.Study(plant, p), assessment))],
             [
                 "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data before ordering.",
                 "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and makers' instructions go first.",
@@ -76,6 +77,7 @@ public sealed record LineupSheet(
         lines.Add(new SheetLine("Bus", $"{bus.Name}, {Text.N(bus.NominalVoltageV)} V" + (faults.Count > 0 ? $", Isc up to {Text.N(faults.Max() / 1e3)} kA" : string.Empty)));
         lines.Add(
             new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"));
+        lines.AddRange(ArrangementLines.Of(lineup));
         lines.AddRange(plant.Overrides.Select(o => new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));
         return lines;
     }
@@ -94,7 +96,7 @@ public sealed record DrivePointSheet(
     string Tag, string Name, IReadOnlyList<SheetLine> Lines, IReadOnlyList<CheckDocument> Checks, TorqueCurves? Torque)
 {
     /// <summary>Builds the section.</summary>
-    public static DrivePointSheet Of(DrivePoint point, DrivePointStudy study, PlantAssessment assessment)
+    public static DrivePointSheet Of(DrivePoint point, Lineup lineup, DrivePointStudy study, PlantAssessment assessment)
     {
         ArgumentNullException.ThrowIfNull(point);
         ArgumentNullException.ThrowIfNull(study);
@@ -102,7 +104,7 @@ public sealed record DrivePointSheet(
         return new DrivePointSheet(
             point.Tag,
             point.Name,
-            [.. Choices(point, study), .. Figures(study, assessment)],
+            [.. Choices(point, study), .. ArrangementLines.Of(point, lineup, study.Model), .. Figures(study, assessment)],
             [.. assessment.Tightest().Where(c => c.DrivePointId == point.Id).Select(c => CheckDocument.Of(c, withReason: false))],
             TorqueCurves.Of(study.Model));
     }
@@ -127,7 +129,7 @@ public sealed record DrivePointSheet(
         yield return new SheetLine("Converter", model.Converter is { } converter
             ? $"{Text.Converter(converter.Item)}, {Text.N(converter.Item.RatedKw)} kW, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
             : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty) : "not chosen");
-        if (point.Converter is ConverterChoice.FromCatalogue choice)
+        if (model.Choice is { } choice)
         {
             yield return new SheetLine("Brakes", choice.Braking switch
             {

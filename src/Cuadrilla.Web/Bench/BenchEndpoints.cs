@@ -70,7 +70,7 @@ internal static class BenchEndpoints
         var (where, onLine) = assessment.Scenarios
             .SelectMany(s => s.OnLine.Where(d => d.DrivePointId == point.Id).Select(d => (Scenario: s, Drive: d)))
             .FirstOrDefault();
-        var busId = plant.DcBusOf(point.Id)?.Id;
+        var busId = plant.DcBusOf(point.Id)?.Id ?? plant.GroupOf(point.Id)?.Id;
         var busScenario = busId is null ? null : assessment.Scenarios.FirstOrDefault(s => s.Drives.Any(d => d.DrivePointId == busId));
         var busDrive = busScenario?.Drives.First(d => d.DrivePointId == busId);
         IReadOnlyList<ChainLink> chain = busId is not null && study.IsComplete

@@ -26,7 +26,7 @@ internal static class NewPlant
             []),
         new CommonCoupling("bus-1", Given.Unknown),
         [Scenario.AsUsual("full-production", "full production")],
-        [new Lineup("l1", "L1", "First lineup", "bus-1", [], [])],
+        [new Lineup("l1", "L1", "First lineup", "bus-1", [], [], [], string.Empty, string.Empty, [])],
         [],
         [],
         [],

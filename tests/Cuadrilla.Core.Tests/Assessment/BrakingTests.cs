@@ -59,10 +59,10 @@ public sealed class BrakingTests
     }
 
     [Theory]
-    [InlineData(30, 2.5, Verdict.Holds)]
-    [InlineData(60, 2.5, Verdict.Fails)]
-    [InlineData(5, 2.5, Verdict.Fails)]
-    [InlineData(30, 1.0, Verdict.Fails)]
+    [InlineData(60, 1.3, Verdict.Holds)]
+    [InlineData(180, 1.3, Verdict.Fails)]
+    [InlineData(5, 1.3, Verdict.Fails)]
+    [InlineData(60, 0.5, Verdict.Fails)]
     public void A_resistor_is_judged_by_both_ends_of_its_range_and_its_mean_power(double ohm, double kw, Verdict verdict)
     {
         var check = Braking("dp-05", new Braking.Resistor(ohm, kw));

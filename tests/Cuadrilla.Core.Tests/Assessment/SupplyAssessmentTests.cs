@@ -15,7 +15,7 @@ public sealed class SupplyAssessmentTests
     /// <summary>The same lineup twice, on two transformers; balanced, without anything else.</summary>
     private static PlantSpecification Twins(VectorGroup first, VectorGroup second)
     {
-        var lineup = Demo.Lineups[0] with { DrivePoints = [Demo.Lineups[0].DrivePoints[0]] };
+        var lineup = Demo.Lineups[0] with { DrivePoints = [Demo.Lineups[0].DrivePoints[0]], Arrangements = [] };
         var twin = lineup with { Id = "twin", BusId = "bus-b", DrivePoints = [lineup.DrivePoints[0] with { Id = "twin-1" }] };
         var pattern = Demo.Distribution.Transformers[0];
         return Demo with

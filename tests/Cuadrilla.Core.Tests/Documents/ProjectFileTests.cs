@@ -31,7 +31,7 @@ public sealed class ProjectFileTests
     [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
     [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "kinds")]
     [InlineData("/format", "\"other\"", "cuadrilla-project")]
-    [InlineData("/formatVersion", "4", "1 to 3")]
+    [InlineData("/formatVersion", "5", "1 to 4")]
     [InlineData("/specification/distribution/transformers/0/ukPct", "0.1", "0.5 to 25")]
     [InlineData("/specification/distribution/transformers/1/toBusId", "\"nowhere\"", "bus of this plant")]
     [InlineData("/specification/distribution/links/1/kind", "\"wire\"", "kinds")]
@@ -76,8 +76,26 @@ public sealed class ProjectFileTests
 
         // Written again it is of the version in force, and reads the same.
         var written = ProjectFile.Write(plant, Data);
-        Assert.Equal(3, (int)JsonNode.Parse(written)!["formatVersion"]!);
+        Assert.Equal(ProjectFile.CurrentVersion, (int)JsonNode.Parse(written)!["formatVersion"]!);
         Assert.Equal(written, ProjectFile.Write(ProjectFile.Read(written, Data), Data));
+    }
+
+    [Fact]
+    public void A_file_of_the_third_version_is_read_with_single_drives_and_its_buses()
+    {
+        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-3.cuadrilla.json")), Data);
+        Assert.Empty(SpecificationValidation.Problems(plant, Data));
+        Assert.Equal(13, plant.AllDrivePoints().Count());
+        Assert.All(plant.AllDrivePoints(), p => Assert.IsType<Core.Lineups.Brakes.HoldingBrake.None>(p.Brake));
+        Assert.All(plant.Lineups, l => Assert.Empty(l.Arrangements));
+        Assert.IsType<Core.Lineups.ServoControl.None>(plant.Lineups.SelectMany(l => l.DcBuses).Single().Control);
+        Assert.All(
+            plant.AllDrivePoints().Select(p => p.Converter).OfType<Core.Converters.ConverterChoice.FromCatalogue>(),
+            c => Assert.Equal((Core.Converters.MotorControl.Vector, 1), (c.Control, c.Modules)));
+
+        // The store keeps specifications without a version: it is known by what they lack.
+        var stored = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-3.cuadrilla.json")))!["specification"]!;
+        Assert.Equal(ProjectFile.Write(plant, Data), ProjectFile.Write(ProjectUpgrade.ReadStored(stored.ToJsonString()), Data));
     }
 
     [Fact]
@@ -183,15 +201,17 @@ public sealed class ProjectFileTests
     {
         var plant = DemoPlant.Read(Data);
         var sheet = LineupSheet.Of(plant, plant.Lineups[0], new Assessor(Data), new DateOnly(2026, 11, 24));
-        Assert.Equal(["DP-01", "DP-02", "DP-03", "DP-04", "DP-05", "DP-06"], sheet.DrivePoints.Select(p => p.Tag));
+        Assert.Equal(["DP-01", "DP-02", "DP-03", "DP-04", "DP-05", "DP-07", "DP-06"], sheet.DrivePoints.Select(p => p.Tag));
         Assert.Contains(sheet.DrivePoints[2].Lines, l => l.Value.Contains("Spare unit", StringComparison.Ordinal));
 
         // The ball mill's starter: 450 % of the motor's 342 A on a starter of 470 A.
         var limit = sheet.DrivePoints[3].Lines.Single(l => l.Name == "Current limit").Value;
         Assert.Contains("450 % of the motor's current", limit, StringComparison.Ordinal);
         Assert.Contains("327 % of the starter's 470 A", limit, StringComparison.Ordinal);
-        Assert.Contains("chopper and resistor, 30 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value, StringComparison.Ordinal);
-        Assert.Equal("dv/dt filter", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Output filter").Value);
+        Assert.Contains("chopper and resistor, 60 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value, StringComparison.Ordinal);
+        Assert.Equal("dv/dt filter", sheet.DrivePoints[6].Lines.Single(l => l.Name == "Output filter").Value);
+        Assert.Contains("160 Nm", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Holding brake").Value, StringComparison.Ordinal);
+        Assert.Contains("hoist drum", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Works with").Value, StringComparison.Ordinal);
         var pdf = SheetPdf.Write(sheet);
         Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);
         Assert.InRange(pdf.Length, 10_000, 1_000_000);

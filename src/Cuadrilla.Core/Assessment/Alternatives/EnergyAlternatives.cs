@@ -53,8 +53,15 @@ public static class EnergyAlternatives
             list.Add(OnLine(model, AcrossTheLine, false));
         }
 
-        var fitting = new FittingConverters(model);
         var duty = new DutyPowers(model);
+        if (model.Input.Group is not null)
+        {
+            // A motor of a group has no converter of its own to choose.
+            list.Add(On(model, duty, chosenMotor, model.Motor!, model.Converter!).First());
+            return [.. list.OrderBy(a => a.Year.LifetimeCost)];
+        }
+
+        var fitting = new FittingConverters(model);
         foreach (var motor in model.Data.Motors.Values.Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)).Prepend(chosenMotor))
         {
             foreach (var (lossModel, converter) in fitting.For(motor))
@@ -82,10 +89,11 @@ public static class EnergyAlternatives
     internal static EnergyAlternative Alternative(
         DrivePointModel model, string id, string way, string name, bool isChosen, double priceIndex, List<(DutyPoint Duty, MeanPower Power)> powers, IReadOnlyList<PartSpeedPoint> partSpeed)
     {
-        List<EnergyPoint> points = [.. powers.Select(p => new EnergyPoint(p.Duty.LevelPu, p.Duty.HoursPerYear, p.Power.LineW, p.Power.LineVar))];
-        return new EnergyAlternative(id, way, name, isChosen, YearlyEnergy.Of(points, priceIndex, model.Input.Tariff), points, partSpeed)
+        var count = model.Input.Group?.Count ?? 1;
+        List<EnergyPoint> points = [.. powers.Select(p => new EnergyPoint(p.Duty.LevelPu, p.Duty.HoursPerYear, count * p.Power.LineW, count * p.Power.LineVar))];
+        return new EnergyAlternative(id, way, count > 1 ? $"{count} × {name}" : name, isChosen, YearlyEnergy.Of(points, count * priceIndex, model.Input.Tariff), points, partSpeed)
         {
-            Returned = new ReturnedEnergy(powers.Sum(p => p.Power.BurntW * p.Duty.HoursPerYear) / 1e3, powers.Sum(p => p.Power.ToLineW * p.Duty.HoursPerYear) / 1e3),
+            Returned = new ReturnedEnergy(count * powers.Sum(p => p.Power.BurntW * p.Duty.HoursPerYear) / 1e3, count * powers.Sum(p => p.Power.ToLineW * p.Duty.HoursPerYear) / 1e3),
         };
     }
 

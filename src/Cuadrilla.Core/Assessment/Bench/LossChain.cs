@@ -41,8 +41,8 @@ public static class LossChain
         return Linked(point, [.. losses.Where(l => l.Id != "filter" || l.LossW > 0)]);
     }
 
-    /// <summary>From the common DC bus to the shaft of a member; what lies ahead of the bus belongs to its supply module.</summary>
-    /// <param name="model">Complete drive point on a common DC bus.</param>
+    /// <summary>From the common DC bus, or the link of a group's converter, to the shaft of a member; what lies ahead belongs to all.</summary>
+    /// <param name="model">Complete drive point on a common DC bus or in a group.</param>
     /// <param name="point">Its operating point.</param>
     public static IReadOnlyList<ChainLink> OfMember(DrivePointModel model, OperatingPoint point)
     {
@@ -50,7 +50,7 @@ public static class LossChain
         return Linked(
             point,
             [
-                ("converter", "Inverter module", point.ConverterLossW, ConverterReason(model, point)),
+                ("converter", model.Input.Group is null ? "Inverter module" : "Its part of the converter", point.ConverterLossW, ConverterReason(model, point)),
                 .. new[] { Filter(model, point) }.Where(l => l.Item3 > 0),
                 Cable(model, point),
                 Motor(point),

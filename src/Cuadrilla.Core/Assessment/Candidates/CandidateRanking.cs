@@ -42,11 +42,12 @@ public static class CandidateRanking
     {
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
-        var current = input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
+        var current = input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
         var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing(), OutputFilter.None, SupplyFeed.ThreePhase);
         return Rank(data.Converters.Values.Select(item =>
         {
-            var model = Build(input, data, input.DrivePoint with { Converter = template with { ItemId = item.Id } });
+            var choice = template with { ItemId = item.Id };
+            var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data, input.DrivePoint with { Converter = choice });
             var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
             return Judge(
                 model,

@@ -32,7 +32,7 @@ internal static class BrakingChecks
             return [Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, missing), Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle, missing)];
         }
 
-        var choice = ((ConverterChoice.FromCatalogue)model.Input.DrivePoint.Converter).Braking;
+        var choice = model.Choice!.Braking;
         var demand = BrakingStudy.Of(model);
         return [Energy(model, choice, demand), Stop(model, choice)];
     }

@@ -30,4 +30,9 @@ internal static class CheckWriter
             id, drivePointId, row, title, verdict, figure, limit, unit, sense, Given.Of(margin), scenario,
             verdict == Verdict.Holds ? string.Empty : relief, reason);
     }
+
+    /// <summary>A rule that is kept or not, without a figure.</summary>
+    public static Check Rule(string id, string drivePointId, BoardRow row, string title, Verdict verdict, string relief, Reason reason, string scenario = "") => new(
+        id, drivePointId, row, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, scenario,
+        verdict == Verdict.Holds ? string.Empty : relief, reason);
 }

@@ -36,6 +36,12 @@ internal static class ConverterChecks
         var converter = model.Converter!;
         var site = model.Input.Site;
         var (current, speed, where) = CurrentDemand.Continuous(model);
+        if (model.Input.Group is not null && model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor!.Plate.RatedCurrentA > current)
+        {
+            // In a group each motor counts with its rated current and the group's reserve.
+            (current, where) = (model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA, "rated current with the group's reserve, against its part of the group's converter");
+        }
+
         var reason = new Reason(
             "I_motor ≤ I_N · k_ambient · k_altitude · k_switching · k_feed",
             $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} · {Text.N(converter.FeedPu)} = {Text.N(converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",

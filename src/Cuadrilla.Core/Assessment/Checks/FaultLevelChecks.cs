@@ -74,7 +74,7 @@ internal static class FaultLevelChecks
         }
 
         var (scenario, behind) = WorstOhm(bus.Id, supply);
-        var faultA = bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.Feeder!.Value).Magnitude;
+        var faultA = bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.WholeFeeder!.Value).Magnitude;
         var withstand = model.Starter?.Item?.ShortCircuitKa ?? model.Converter!.Item.ShortCircuitKa;
         return CheckWriter.Judged(
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
@@ -85,9 +85,35 @@ internal static class FaultLevelChecks
                 "IEC 60909-0 without voltage factor; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
                 [
                     Text.In("impedance behind the bus", 1e3 * behind.Magnitude, "mΩ", bus.Name),
-                    Text.In("feeder", 1e3 * model.Feeder.Value.Magnitude, "mΩ", "drive point"),
+                    Text.In("feeder", 1e3 * model.WholeFeeder.Value.Magnitude, "mΩ", "drive point"),
                     Text.In("rated short-circuit current", withstand, "kA", "catalogue converter"),
                 ]),
+            scenario);
+    }
+
+    /// <summary>The rated short-circuit current of a common bus's supply module.</summary>
+    public static Check OfSupplyModule(DcBuses.DcBusModel model, SupplyContext supply)
+    {
+        var title = $"Fault level at the supply module, {model.Bus.Name}";
+        List<string> missing = [.. NetworkData.Missing(supply.Plant)];
+        if (model.Module is null)
+        {
+            missing.Add($"a supply module for {model.Bus.Name}");
+        }
+
+        if (missing.Count > 0 || Worst(model.BusId, supply) is not var (scenario, faultA) || double.IsInfinity(faultA))
+        {
+            return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
+        }
+
+        return CheckWriter.Judged(
+            "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, model.Module!.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: current-limiting fuses as the maker states, an open coupler. A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
+            new Reason(
+                "I_sc = U/(√3·|Z_bus|) against the module's rated conditional short-circuit current",
+                $"{Text.N(faultA / 1e3)} kA against {Text.N(model.Module.ShortCircuitKa)} kA",
+                "IEC 60909-0 without voltage factor; IEC 61800-5-1; the maker's fuses are part of the rating",
+                []),
             scenario);
     }
 

@@ -32,14 +32,15 @@ public sealed class DcBusModel
     // Inverters switch off when the bus has fallen to about two thirds of its rest voltage.
     private const double UndervoltagePu = 0.65;
 
-    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DrivePointModel> members, IReadOnlyList<string> missing, DefaultsInForce defaults, double lineV)
+    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DrivePointModel> members, IReadOnlyList<string> missing, DefaultsInForce defaults, Plant.Bus line)
     {
         Bus = bus;
         Module = module;
         Members = members;
         Missing = missing;
         Defaults = defaults;
-        LineV = lineV;
+        LineV = line.NominalVoltageV;
+        BusId = line.Id;
     }
 
     /// <summary>What is specified.</summary>
@@ -56,6 +57,9 @@ public sealed class DcBusModel
 
     /// <summary>Defaults in force.</summary>
     public DefaultsInForce Defaults { get; }
+
+    /// <summary>Bus that its supply module hangs from.</summary>
+    public string BusId { get; }
 
     /// <summary>Line voltage, V.</summary>
     public double LineV { get; }
@@ -84,7 +88,7 @@ public sealed class DcBusModel
             missing.Add($"a supply module for {bus.Name}");
         }
 
-        return new DcBusModel(bus, module, [.. all.Where(s => s.IsComplete).Select(s => s.Model)], missing, defaults, plant.Distribution.Bus(lineup.BusId).NominalVoltageV);
+        return new DcBusModel(bus, module, [.. all.Where(s => s.IsComplete).Select(s => s.Model)], missing, defaults, plant.Distribution.Bus(lineup.BusId));
     }
 
     /// <summary>Runs an event; null while something is missing or, for a stop, no time is stated.</summary>

@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
@@ -43,7 +42,7 @@ public static class StopStudy
     {
         ArgumentNullException.ThrowIfNull(model);
         var wanted = BrakingStudy.WantedStopS(model);
-        var chosen = (model.Input.DrivePoint.Converter as ConverterChoice.FromCatalogue)?.Braking;
+        var chosen = model.Choice?.Braking;
         if (model.Converter is null)
         {
             return [Coast(model, true)];

@@ -20,7 +20,7 @@ internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Fe
 {
     /// <summary>A drive with a front end of its own.</summary>
     public static RunningDrive Of(DrivePointModel model, OperatingPoint point, string busId) => new(
-        model.Id, model.Converter!.Item, model.Converter.Feed, model.Feeder!.Value,
+        model.Id, model.Converter!.Item, model.Converter.Feed, model.WholeFeeder!.Value,
         model.Motor!.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? model.Motor.Plate : null, point, busId);
 
     /// <summary>True for a six-pulse bridge on three phases: those of one clock hour conduct together.</summary>

@@ -38,6 +38,16 @@ public static class TripHeat
     /// <summary>Time constant of a class, s.</summary>
     public static double TimeConstantS(TripClass trip) => ShortestS(trip) / Math.Log(TestPu * TestPu / ((TestPu * TestPu) - TripPu));
 
+    /// <summary>Time in which a relay trips at a steady current, s; infinite when it never does.</summary>
+    /// <param name="currentPu">Current, parts of the set current.</param>
+    /// <param name="beforePu">Steady current before, parts of the set current.</param>
+    /// <param name="trip">Class.</param>
+    public static double TripS(double currentPu, double beforePu, TripClass trip)
+    {
+        double square = currentPu * currentPu, before = beforePu * beforePu;
+        return square <= TripPu ? double.PositiveInfinity : before >= TripPu ? 0 : TimeConstantS(trip) * Math.Log((square - before) / (square - TripPu));
+    }
+
     /// <summary>Largest heat over a start in parts of the trip level: 1 trips.</summary>
     /// <param name="moments">The start.</param>
     /// <param name="setCurrentA">Set current, A.</param>
