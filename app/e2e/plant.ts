@@ -18,7 +18,18 @@ export async function importPlant(request: APIRequestContext, file: Buffer | str
 
 interface PlantFile {
   specification: {
-    lineups: { id: string; tag: string; name: string; busId: string; drivePoints: Record<string, unknown>[] }[];
+    lineups: {
+      id: string;
+      tag: string;
+      name: string;
+      busId: string;
+      drivePoints: Record<string, unknown>[];
+      dcBuses: unknown[];
+      arrangements: unknown[];
+      variantName: string;
+      reason: string;
+      setAside: unknown[];
+    }[];
     scenarios: { states: unknown[] }[];
     distribution: { transformers: { ratedKva: number; loadLossKw: number }[] };
   };
@@ -47,6 +58,11 @@ export function madePlant(count: number): string {
     name: `Lineup ${i + 1}`,
     busId: lineups[0]?.busId ?? "",
     drivePoints: points.slice(12 * i, 12 * (i + 1)),
+    dcBuses: [],
+    arrangements: [],
+    variantName: "",
+    reason: "",
+    setAside: [],
   }));
   return JSON.stringify(file);
 }

@@ -27,6 +27,8 @@ const plant = {
         point("c", "six-pulse-choke-5.5"),
       ],
       dcBuses: [],
+      arrangements: [],
+      setAside: [],
     },
   ],
 } as unknown as Specification;

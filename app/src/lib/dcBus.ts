@@ -51,6 +51,7 @@ export function joinOnDcBus(
     busbarA: null,
     stopTimeS: null,
     reason: "",
+    control: { kind: "none" },
   };
   return {
     ...specification,
@@ -90,7 +91,17 @@ export function dissolveDcBus(specification: Specification, catalogue: Catalogue
 /** DC buses without some drive points; one that is left empty goes. */
 export function dcBusesWithout(buses: Lineup["dcBuses"], pointIds: readonly string[]): Lineup["dcBuses"] {
   return buses
-    .map((b) => ({ ...b, memberIds: b.memberIds.filter((m) => !pointIds.includes(m)) }))
+    .map((b) => ({
+      ...b,
+      memberIds: b.memberIds.filter((m) => !pointIds.includes(m)),
+      control:
+        b.control.kind === "modular"
+          ? {
+              ...b.control,
+              safeGroups: b.control.safeGroups.filter((_, i) => !pointIds.includes(b.memberIds[i] ?? "")),
+            }
+          : b.control,
+    }))
     .filter((b) => b.memberIds.length > 0);
 }
 

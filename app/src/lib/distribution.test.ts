@@ -37,7 +37,20 @@ const plant = (): Specification =>
         bankStates: [],
       },
     ],
-    lineups: [{ id: "l1", tag: "L1", name: "", busId: "bus-1", drivePoints: [], dcBuses: [] }],
+    lineups: [
+      {
+        id: "l1",
+        tag: "L1",
+        name: "",
+        busId: "bus-1",
+        drivePoints: [],
+        dcBuses: [],
+        arrangements: [],
+        variantName: "",
+        reason: "",
+        setAside: [],
+      },
+    ],
   }) as unknown as Specification;
 
 describe("elements of the supply", () => {

@@ -15,7 +15,20 @@ import {
 } from "./specification";
 
 const empty = {
-  lineups: [{ id: "l1", tag: "L1", name: "one", busId: "bus-1", drivePoints: [], dcBuses: [] }],
+  lineups: [
+    {
+      id: "l1",
+      tag: "L1",
+      name: "one",
+      busId: "bus-1",
+      drivePoints: [],
+      dcBuses: [],
+      arrangements: [],
+      variantName: "",
+      reason: "",
+      setAside: [],
+    },
+  ],
   scenarios: [],
 } as unknown as Specification;
 const usual = { id: "s", name: "s", states: [], loadStates: [], switches: [], bankStates: [] };

@@ -1,4 +1,5 @@
 import type { DrivePoint, Lineup, Specification } from "../api/client";
+import { withoutPoints } from "./arrangements";
 import { dcBusesWithout } from "./dcBus";
 
 /** A drive point of a specification. */
@@ -33,6 +34,7 @@ export function addPoint(
     motor: { kind: "not-chosen" },
     load: { kind: "unspecified" },
     skipBands: [],
+    brake: { kind: "none" },
   };
   return [insertAfter(specification, lineupId, point, afterId), point];
 }
@@ -44,7 +46,12 @@ export function copyPoint(specification: Specification, id: string): [Specificat
   if (!lineup || !original) {
     return undefined;
   }
-  const copy: DrivePoint = { ...original, ...freshName(specification, `${original.name} copy`.slice(0, 80)) };
+  const copy: DrivePoint = {
+    ...original,
+    ...freshName(specification, `${original.name} copy`.slice(0, 80)),
+    // A copy belongs to no group.
+    converter: original.converter.kind === "of-group" ? { kind: "not-chosen" } : original.converter,
+  };
   const scenarios = specification.scenarios.map((s) => {
     const state = s.states.find((x) => x.drivePointId === id);
     return state ? { ...s, states: [...s.states, { ...state, drivePointId: copy.id }] } : s;
@@ -58,7 +65,7 @@ export function removePoints(specification: Specification, ids: readonly string[
     lineup.drivePoints.some((p) => ids.includes(p.id))
       ? {
           ...lineup,
-          drivePoints: lineup.drivePoints.filter((p) => !ids.includes(p.id)),
+          ...withoutPoints(lineup, ids),
           dcBuses: dcBusesWithout(lineup.dcBuses, ids),
         }
       : lineup,
@@ -84,6 +91,10 @@ export function addLineup(specification: Specification): Specification {
     busId,
     drivePoints: [],
     dcBuses: [],
+    arrangements: [],
+    variantName: "",
+    reason: "",
+    setAside: [],
   };
   return { ...specification, lineups: [...specification.lineups, lineup] };
 }
@@ -149,7 +160,7 @@ function insertAfter(
 
 // The next free number in the plant's own way of tagging, DP-01, DP-02, …
 function freshName(specification: Specification, name: string): { id: string; tag: string; name: string } {
-  const points = specification.lineups.flatMap((l) => l.drivePoints);
+  const points = specification.lineups.flatMap((l) => [...l.drivePoints, ...l.setAside.flatMap((v) => v.drivePoints)]);
   const numbers = points.map((p) => Number(/(\d+)$/.exec(p.tag)?.[1] ?? 0));
   let next = Math.max(0, ...numbers) + 1;
   const ids = new Set(points.map((p) => p.id));

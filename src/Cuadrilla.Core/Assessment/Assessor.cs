@@ -106,9 +106,12 @@ public sealed partial class Assessor
             group);
     }
 
+    // The converter of a group stands at its first member.
+    private static string FrontOf(DrivePointModel model) => model.Input.Group is { IsHead: true } group ? group.GroupId : model.Id;
+
     private static DrivePointSummary Summary(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
     {
-        var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Front as RectifierResult.LineDraw;
+        var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == FrontOf(study.Model))?.Front as RectifierResult.LineDraw;
         var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
         var shaft = study.Model.Load?.At(1);
@@ -117,7 +120,7 @@ public sealed partial class Assessor
             study.IsComplete ? study.Model.At(1) : null,
             shaft?.PowerW,
             shaft?.SpeedRpm,
-            study.Model.Converter?.SiteCurrentA,
+            study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group ? study.Model.Converter?.SiteCurrentA / group.PartPu : study.Model.Converter?.SiteCurrentA,
             front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
             front?.WorstPhase.ThdiPct,
             chosen?.Year.EnergyKwh,

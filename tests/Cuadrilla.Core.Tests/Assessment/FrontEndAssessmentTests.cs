@@ -98,7 +98,7 @@ public sealed class FrontEndAssessmentTests
         Check Braking(string item, Braking braking, OverloadDuty duty = OverloadDuty.Heavy) => new Assessor(Data).Run(DemoChanges.Changed("dp-05", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue(item, duty, 4, string.Empty, braking),
-            Load = ((Core.Loads.HoistLoad)p.Load) with { MassKg = 2600 },
+            Load = ((Core.Loads.HoistLoad)p.Load) with { MassKg = 2600, ReturnMassKg = 900 },
         })).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == "dp-05");
         Assert.Equal(Verdict.Holds, Braking("active-45", new Braking.ToLine()).Verdict);
         Assert.Equal(Verdict.Fails, Braking("active-7.5", new Braking.ToLine(), OverloadDuty.Light).Verdict);

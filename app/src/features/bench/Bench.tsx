@@ -100,7 +100,7 @@ export function Bench({
         </Tabs.List>
         <Tabs.Content value={tab} className="pt-2">
           {tab === "entry" ? (
-            <EntryTab key={id} point={point} row={row} columns={selection.columns} />
+            <EntryTab key={id} point={point} row={row} columns={selection.columns} onReason={onReason} />
           ) : (
             <Suspense fallback={<Loading what="pictures" />}>
               {tab === "candidates" && (row === "motor" || row === "converter") && (

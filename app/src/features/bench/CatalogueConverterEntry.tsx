@@ -64,6 +64,34 @@ export function CatalogueConverterEntry({
         onCommit={(khz) => edit("switching frequency", change({ switchingKhz: khz ?? 4 }))}
       />
       <ChoiceField
+        label="Control"
+        value={converter.control ?? "vector"}
+        choices={{
+          scalar: "scalar, voltage over frequency",
+          vector: "vector, no encoder",
+          "vector-with-encoder": "vector with encoder",
+        }}
+        onCommit={(control) => edit("control", change({ control }))}
+      />
+      <QuantityField
+        label="Modules in parallel"
+        quantity={quantities.plain}
+        value={converter.modules}
+        onCommit={(modules) => edit("parallel modules", change({ modules: modules ?? 1 }))}
+      />
+      {converter.modules > 1 && (
+        <ChoiceField
+          label="Their wiring"
+          value={converter.wiring ?? "separate-windings"}
+          choices={{
+            "separate-windings": "a winding for each",
+            "one-winding-with-chokes": "one winding, a choke each",
+            "one-winding-bare": "one winding, no chokes",
+          }}
+          onCommit={(wiring) => edit("wiring of the modules", change({ wiring }))}
+        />
+      )}
+      <ChoiceField
         label="Output filter"
         value={converter.filter ?? "none"}
         choices={{ none: "none", "dv-dt": "dv/dt filter", sine: "sine filter" }}

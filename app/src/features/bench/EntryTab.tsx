@@ -1,4 +1,5 @@
-import type { DrivePoint } from "../../api/client";
+import { lazy, Suspense, useState } from "react";
+import type { CheckKey, DrivePoint } from "../../api/client";
 import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
 import type { Row } from "../board/selection";
@@ -6,10 +7,13 @@ import { CatalogueConverterEntry } from "./CatalogueConverterEntry";
 import { LinkDrawing } from "./LinkDrawing";
 import { StarterEntry } from "../starting/StarterEntry";
 import { feedNames, feedOf } from "../starting/feeds";
+import { newBrake } from "../lineups/BrakeEntry";
 import { useCatalogue, useItems } from "../project/useCatalogue";
 import { LoadEntry } from "./LoadEntry";
 import { SkipBandEntry } from "./SkipBandEntry";
 import { usePointEdit, type PointEdit } from "./usePointEdit";
+
+const BrakeSheet = lazy(async () => ({ default: (await import("../lineups/BrakeSheet")).BrakeSheet }));
 
 const materials = { copper: "copper", aluminium: "aluminium" } as const;
 
@@ -18,10 +22,12 @@ export function EntryTab({
   point,
   row,
   columns,
+  onReason,
 }: {
   readonly point: DrivePoint;
   readonly row: Row;
   readonly columns: readonly string[];
+  readonly onReason: (check: CheckKey) => void;
 }) {
   const one = usePointEdit([point.id]);
   const all = usePointEdit(columns);
@@ -36,7 +42,12 @@ export function EntryTab({
       )}
       {row === "supply" && <FeederEntry point={point} edit={all} />}
       {row === "cable" && <CableEntry point={point} edit={all} />}
-      {row === "motor" && <MotorEntry point={point} edit={all} />}
+      {row === "motor" && (
+        <>
+          <MotorEntry point={point} edit={all} />
+          <BrakeButton point={point} edit={one} onReason={onReason} />
+        </>
+      )}
       {row === "converter" && <ConverterEntry point={point} edit={all} />}
     </>
   );
@@ -208,10 +219,36 @@ function MotorEntry({ point, edit }: Props) {
   );
 }
 
+function BrakeButton({ point, edit, onReason }: Props & { readonly onReason: (check: CheckKey) => void }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        className="button mt-2 mr-2"
+        onClick={() => {
+          if (point.brake.kind === "none") {
+            void edit("holding brake", (p) => ({ ...p, brake: newBrake }));
+          }
+          setOpen(true);
+        }}
+      >
+        {point.brake.kind === "none" ? "Add a holding brake" : "Holding brake and its sequence"}
+      </button>
+      <Suspense fallback={null}>
+        {open && <BrakeSheet point={point} edit={edit} onReason={onReason} onClose={() => setOpen(false)} />}
+      </Suspense>
+    </>
+  );
+}
+
 function ConverterEntry({ point, edit }: Props) {
   const { converter } = point;
   const { data } = useCatalogue();
   const items = useItems();
+  if (converter.kind === "of-group") {
+    return <p className="text-soft">It hangs on the converter of its group: choose that one at the first member.</p>;
+  }
   const motor = point.motor.kind === "catalogue" ? items.motors.get(point.motor.itemId) : undefined;
   return (
     <>

@@ -1,18 +1,28 @@
-import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import type { CheckKey, Lineup } from "../../api/client";
 import { Empty } from "../../components/States";
 import { checkKey, usage } from "../../lib/verdict";
 import { addPoint } from "../../lib/specification";
+import { ArrangementBand } from "../lineups/ArrangementBand";
 import { DcBusBand } from "../lineups/DcBusBand";
-import { DcBusSheet } from "../lineups/DcBusSheet";
 import { useItems } from "../project/useCatalogue";
 import { useProject } from "../project/ProjectContext";
 import { BoardCell, cellId } from "./BoardCell";
 import { cellText } from "./cellText";
+import { ArrangeButtons } from "./ArrangeButtons";
 import { LineupSheet } from "./LineupSheet";
 import { moved, rows, type Row, type Selection } from "./selection";
 import { useBoardActions } from "./useBoardActions";
 import { useCellChecks } from "./useCellChecks";
+
+const DcBusSheet = lazy(async () => ({ default: (await import("../lineups/DcBusSheet")).DcBusSheet }));
+const ArrangementSheet = lazy(async () => ({
+  default: (await import("../lineups/ArrangementSheet")).ArrangementSheet,
+}));
+const ComparisonSheet = lazy(async () => ({ default: (await import("../lineups/ComparisonSheet")).ComparisonSheet }));
+
+/** A sheet that lies over the board. */
+type Opened = { readonly kind: "lineup" | "dc-bus" | "arrangement" | "comparison"; readonly id: string };
 
 interface Props {
   readonly selection: Selection | undefined;
@@ -28,8 +38,8 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
   const { specification } = project;
   const actions = useBoardActions(selection, onSelect);
   const frame = useRef<HTMLDivElement>(null);
-  const [edited, setEdited] = useState<string>();
-  const [dcBus, setDcBus] = useState<string>();
+  const [opened, setOpened] = useState<Opened>();
+  const close = () => setOpened(undefined);
 
   // Focus follows the selection, but only while the board has it: a click in the bench must not be robbed.
   useEffect(() => {
@@ -107,30 +117,27 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
         <button type="button" className="button" disabled={!selection} onClick={actions.remove}>
           Remove
         </button>
-        {selection && selection.columns.length > 1 && (
-          <>
-            <button type="button" className="button" onClick={actions.joinOnDcBus}>
-              Common DC bus
-            </button>
-            <span className="text-plum">{selection.columns.length} columns selected: a choice applies to all</span>
-          </>
-        )}
+        {selection && <ArrangeButtons selection={selection} actions={actions} />}
       </div>
       {specification.lineups.map((lineup) => (
-        <LineupBoard
-          key={lineup.id}
-          lineup={lineup}
-          selection={selection}
-          onSelect={onSelect}
-          onEdit={setEdited}
-          onDcBus={setDcBus}
-        />
+        <LineupBoard key={lineup.id} lineup={lineup} selection={selection} onSelect={onSelect} onOpen={setOpened} />
       ))}
       <button type="button" className="button" onClick={actions.addLineup}>
         Add lineup
       </button>
-      {dcBus !== undefined && <DcBusSheet id={dcBus} onReason={onReason} onClose={() => setDcBus(undefined)} />}
-      {edited !== undefined && <LineupSheet id={edited} onClose={() => setEdited(undefined)} />}
+      <Suspense fallback={null}>
+        {opened?.kind === "dc-bus" && (
+          <DcBusSheet
+            id={opened.id}
+            onReason={onReason}
+            onCompare={(id) => setOpened({ kind: "comparison", id })}
+            onClose={close}
+          />
+        )}
+        {opened?.kind === "arrangement" && <ArrangementSheet id={opened.id} onReason={onReason} onClose={close} />}
+        {opened?.kind === "comparison" && <ComparisonSheet id={opened.id} onClose={close} />}
+        {opened?.kind === "lineup" && <LineupSheet id={opened.id} onClose={close} />}
+      </Suspense>
     </div>
   );
 }
@@ -139,14 +146,12 @@ function LineupBoard({
   lineup,
   selection,
   onSelect,
-  onEdit,
-  onDcBus,
+  onOpen,
 }: {
   readonly lineup: Lineup;
   readonly selection: Selection | undefined;
   readonly onSelect: (selection: Selection) => void;
-  readonly onEdit: (id: string) => void;
-  readonly onDcBus: (id: string) => void;
+  readonly onOpen: (opened: Opened) => void;
 }) {
   const { project, before, edit } = useProject();
   const { specification, assessment } = project;
@@ -189,10 +194,19 @@ function LineupBoard({
           type="button"
           className="button text-[12px]"
           aria-label={`Edit lineup ${lineup.tag}`}
-          onClick={() => onEdit(lineup.id)}
+          onClick={() => onOpen({ kind: "lineup", id: lineup.id })}
         >
           Edit lineup
         </button>
+        <button
+          type="button"
+          className="button text-[12px]"
+          aria-label={`Ways to build ${lineup.tag}`}
+          onClick={() => onOpen({ kind: "comparison", id: lineup.id })}
+        >
+          {lineup.setAside.length === 0 ? "Other ways" : `${lineup.setAside.length + 1} ways`}
+        </button>
+        {lineup.variantName !== "" && <span className="text-[12px] text-plum">{lineup.variantName}</span>}
       </div>
       {lineup.drivePoints.length === 0 ? (
         <Empty>
@@ -227,7 +241,8 @@ function LineupBoard({
                 </span>
               ))}
             </div>
-            {lineup.dcBuses.length > 0 && <DcBusBand lineup={lineup} onOpen={onDcBus} />}
+            {lineup.dcBuses.length > 0 && <DcBusBand lineup={lineup} onOpen={(id) => onOpen({ kind: "dc-bus", id })} />}
+            <ArrangementBand lineup={lineup} kind="motor-group" onOpen={(id) => onOpen({ kind: "arrangement", id })} />
             {rows.map((row) => (
               <div role="row" key={row} className="mb-1.5 flex">
                 <span
@@ -257,6 +272,14 @@ function LineupBoard({
                   );
                 })}
               </div>
+            ))}
+            {(["shared-shaft", "ratio-follower"] as const).map((kind) => (
+              <ArrangementBand
+                key={kind}
+                lineup={lineup}
+                kind={kind}
+                onOpen={(id) => onOpen({ kind: "arrangement", id })}
+              />
             ))}
           </div>
         </div>

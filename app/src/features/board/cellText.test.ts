@@ -3,7 +3,7 @@ import type { ConverterItem, DrivePoint, DrivePointFigures, MotorItem } from "..
 import { addPoint } from "../../lib/specification";
 import { cellText, type Items } from "./cellText";
 
-const nothing = { lineups: [{ id: "l1", tag: "L1", name: "x", drivePoints: [] }], scenarios: [] };
+const nothing = { lineups: [{ id: "l1", tag: "L1", name: "x", drivePoints: [], setAside: [] }], scenarios: [] };
 const [, empty] = addPoint(nothing as unknown as Parameters<typeof addPoint>[0], "l1");
 const items: Items = {
   motors: new Map([
@@ -39,6 +39,7 @@ const full: DrivePoint = {
     switchingKhz: 4,
     reason: "",
     braking: { kind: "nothing" },
+    modules: 1,
   },
 };
 

@@ -38,6 +38,9 @@ function supply(
   if (choice.kind === "catalogue" && converters.get(choice.itemId)?.family === "inverter-module") {
     return { choice: "on the DC bus", detail: withUnit(figures?.linePowerKw, "kW") };
   }
+  if (choice.kind === "of-group") {
+    return { choice: "through its group", detail: `${withUnit(figures?.linePowerKw, "kW")} each` };
+  }
   const line =
     figures?.lineCurrentA == null
       ? (figures?.shaftPowerKw ?? 0) < 0
@@ -58,6 +61,9 @@ function converter(
   if (choice.kind === "not-chosen") {
     return { choice: "choose …", detail: "type kW or amperes" };
   }
+  if (choice.kind === "of-group") {
+    return { choice: "of its group", detail: `its part: ${withUnit(figures?.siteCurrentA, "A")}` };
+  }
   if (choice.kind !== "catalogue") {
     const words = { "across-the-line": "across the line", "star-delta": "star-delta", "soft-starter": "soft starter" };
     return {
@@ -74,7 +80,7 @@ function converter(
   return {
     choice: item ? item.ownName || familyName(item) : choice.itemId,
     detail: item
-      ? `${item.ratedKw} kW ${choice.duty} · ${withUnit(figures?.siteCurrentA, "A")}`
+      ? `${choice.modules > 1 ? `${choice.modules} × ` : ""}${item.ratedKw} kW ${choice.duty} · ${withUnit(figures?.siteCurrentA, "A")}`
       : "not in the catalogue",
   };
 }

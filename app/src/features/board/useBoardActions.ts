@@ -1,4 +1,5 @@
 import { addLineup, addPoint, copyPoint, findPoint, movePoint, removePoints } from "../../lib/specification";
+import { joinFollower, joinGroup, joinShaft, splitOnShaft } from "../../lib/arrangements";
 import { joinOnDcBus } from "../../lib/dcBus";
 import { useProject } from "../project/ProjectContext";
 import { useCatalogue } from "../project/useCatalogue";
@@ -15,11 +16,31 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
       onSelect({ point: id, row, columns: [id] });
     }
   };
+  const tagsOf = (ids: readonly string[]) => ids.map((id) => findPoint(specification, id)?.tag ?? id).join(", ");
   return {
     joinOnDcBus: () => {
       if (selection && data) {
-        const tags = selection.columns.map((id) => findPoint(specification, id)?.tag ?? id);
-        void edit(`Common DC bus of ${tags.join(", ")}`, (s) => joinOnDcBus(s, data, selection.columns));
+        void edit(`Common DC bus of ${tagsOf(selection.columns)}`, (s) => joinOnDcBus(s, data, selection.columns));
+      }
+    },
+    joinGroup: () => {
+      if (selection && data) {
+        void edit(`One converter for ${tagsOf(selection.columns)}`, (s) => joinGroup(s, data, selection.columns));
+      }
+    },
+    joinShaft: () => {
+      if (selection) {
+        void edit(`Shared shaft of ${tagsOf(selection.columns)}`, (s) => joinShaft(s, selection.columns));
+      }
+    },
+    splitOnShaft: () => {
+      if (selection) {
+        void edit(`Two motors for ${tagsOf([selection.point])}`, (s) => splitOnShaft(s, selection.point));
+      }
+    },
+    joinFollower: () => {
+      if (selection) {
+        void edit(`Ratio of ${tagsOf(selection.columns)}`, (s) => joinFollower(s, selection.columns));
       }
     },
     addLineup: () => void edit("Add lineup", addLineup),
@@ -55,12 +76,13 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
     },
     remove: () => {
       if (selection) {
-        const tags = selection.columns.map((id) => findPoint(specification, id)?.tag ?? id);
         const ids = columnIds(specification);
         const next =
           ids.find((id, i) => i > ids.indexOf(selection.point) && !selection.columns.includes(id)) ??
           ids.findLast((id) => !selection.columns.includes(id));
-        void edit(`Remove ${tags.join(", ")}`, (s) => removePoints(s, selection.columns)).then(() => select(next));
+        void edit(`Remove ${tagsOf(selection.columns)}`, (s) => removePoints(s, selection.columns)).then(() =>
+          select(next),
+        );
       }
     },
   };

@@ -2,16 +2,11 @@ import type { Lineup } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { dcBusOf } from "../../lib/dcBus";
 import { useProject } from "../project/ProjectContext";
-
-const order = ["fails", "needs-data", "tight", "holds", "not-applicable"] as const;
+import { verdictOfElement } from "./verdictOfElement";
 
 /** The common DC buses of a lineup, drawn under its busbar over the columns that hang on them. */
 export function DcBusBand({ lineup, onOpen }: { readonly lineup: Lineup; readonly onOpen: (id: string) => void }) {
   const { project } = useProject();
-  const verdictOf = (id: string) => {
-    const verdicts = project.assessment.checks.filter((c) => c.elementId === id).map((c) => c.verdict);
-    return order.find((v) => verdicts.includes(v)) ?? "needs-data";
-  };
   return (
     <div role="row" className="mb-1 flex">
       <span role="rowheader" className="sticky left-0 z-10 flex w-16 shrink-0 items-center bg-ground text-soft">
@@ -33,7 +28,7 @@ export function DcBusBand({ lineup, onOpen }: { readonly lineup: Lineup; readonl
                     className="absolute top-2.5 left-6 flex items-center gap-1 bg-ground text-[12px] font-semibold text-plum underline decoration-rule"
                     onClick={() => onOpen(bus.id)}
                   >
-                    <VerdictMark verdict={verdictOf(bus.id)} size={10} labelled />
+                    <VerdictMark verdict={verdictOfElement(project.assessment.checks, bus.id)} size={10} labelled />
                     {bus.name}
                   </button>
                 )}

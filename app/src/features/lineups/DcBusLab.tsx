@@ -148,7 +148,7 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
             type="stepAfter"
             stroke={memberColours[i % memberColours.length] ?? soft}
             strokeWidth={1.4}
-            dot={false}
+            dot={false} activeDot={false}
             isAnimationActive={false}
           />
         ))}
@@ -157,10 +157,10 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
           type="stepAfter"
           stroke={red}
           strokeDasharray="4 3"
-          dot={false}
+          dot={false} activeDot={false}
           isAnimationActive={false}
         />
-        <Line dataKey="net" type="stepAfter" stroke={ink} strokeWidth={2.2} dot={false} isAnimationActive={false} />
+        <Line dataKey="net" type="stepAfter" stroke={ink} strokeWidth={2.2} dot={false} activeDot={false} isAnimationActive={false} />
       </ComposedChart>
     </Frame>
   );
@@ -194,7 +194,7 @@ function Voltage({ event, tripV }: EventProps & { readonly tripV: number }) {
           label={yTitle("V")}
         />
         <ReferenceLine y={tripV} stroke={red} strokeDasharray="4 3" />
-        <Line dataKey="busV" stroke={plum} strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Line dataKey="busV" stroke={plum} strokeWidth={2} dot={false} activeDot={false} isAnimationActive={false} />
       </ComposedChart>
     </Frame>
   );

@@ -1,13 +1,15 @@
 import type { CheckKey } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { Sheet } from "../../components/Sheet";
-import { VerdictMark } from "../../components/VerdictMark";
 import { changeDcBus, dissolveDcBus } from "../../lib/dcBus";
 import { n } from "../../lib/format";
 import { quantities } from "../../lib/units";
+import { addVariant } from "../../lib/variants";
 import { useProject } from "../project/ProjectContext";
 import { useCatalogue } from "../project/useCatalogue";
 import { DcBusLab } from "./DcBusLab";
+import { ElementChecks } from "./ElementChecks";
+import { ServoEntry } from "./ServoEntry";
 
 const kinds = {
   diode: "diode",
@@ -20,22 +22,24 @@ const kinds = {
 export function DcBusSheet({
   id,
   onReason,
+  onCompare,
   onClose,
 }: {
   readonly id: string;
   readonly onReason: (check: CheckKey) => void;
+  readonly onCompare: (lineupId: string) => void;
   readonly onClose: () => void;
 }) {
   const { project, edit } = useProject();
   const { data } = useCatalogue();
   const { lineups } = project.specification;
-  const bus = lineups.flatMap((l) => l.dcBuses).find((b) => b.id === id);
+  const lineup = lineups.find((l) => l.dcBuses.some((b) => b.id === id));
+  const bus = lineup?.dcBuses.find((b) => b.id === id);
   if (!bus) {
     return null;
   }
   const change = (what: string, part: Parameters<typeof changeDcBus>[2]) =>
     edit(`${bus.name}: ${what}`, (s) => changeDcBus(s, id, part));
-  const checks = project.assessment.checks.filter((c) => c.elementId === id);
   return (
     <Sheet title={`Common DC bus: ${bus.name}`} open onClose={onClose} size="full">
       <div className="grid grid-cols-[21rem_minmax(0,1fr)] gap-x-6">
@@ -83,23 +87,29 @@ export function DcBusSheet({
             onCommit={(stopTimeS) => change("common stop", { stopTimeS })}
           />
           <TextField label="Reason" value={bus.reason} onCommit={(reason) => change("reason", { reason })} />
-          <ul aria-label="Checks of the bus" className="mt-3">
-            {checks.map((c) => (
-              <li key={c.id} className="border-b border-rule py-1">
-                <button
-                  type="button"
-                  className="flex w-full items-baseline gap-1.5 text-left"
-                  onClick={() => onReason(c)}
-                >
-                  <VerdictMark verdict={c.verdict} size={10} labelled />
-                  <span className="flex-1">{c.title.replace(`, ${bus.name}`, "")}</span>
-                  <span className="font-mono text-[12px]">
-                    {c.figure == null || c.limit == null ? "" : `${n(c.figure)} of ${n(c.limit)} ${c.unit}`}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
+          <ServoEntry bus={bus} onChange={(control) => change("control", { control })} />
+          <ElementChecks
+            label="Checks of the bus"
+            name={bus.name}
+            owns={(c) => c.elementId === id}
+            onReason={onReason}
+          />
+          {lineup && (
+            <button
+              type="button"
+              className="button mt-3 mr-2"
+              onClick={() => {
+                if (data) {
+                  const single = dissolveDcBus(project.specification, data, id).lineups.find((l) => l.id === lineup.id);
+                  void edit(`${lineup.tag}: single drives beside ${bus.name}`, (s) =>
+                    single ? addVariant(s, lineup.id, `single drives for ${bus.name}`.slice(0, 60), single) : undefined,
+                  ).then(() => onCompare(lineup.id));
+                }
+              }}
+            >
+              Compare with single drives
+            </button>
+          )}
           <button
             type="button"
             className="button mt-3"

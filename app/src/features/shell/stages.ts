@@ -24,7 +24,7 @@ export const stages: readonly Stage[] = [
     name: "Converters",
     view: "board",
     row: "converter",
-    owns: (c) => /^(converter|starter|lineup)\./.test(c.id),
+    owns: (c) => /^(converter|starter|lineup|group|share|brake|follower|parallel)\./.test(c.id),
   },
   { key: "5", name: "Harmonics", view: "harmonics", owns: (c) => c.id.startsWith("harmonics.") },
   { key: "6", name: "Energy", view: "energy", owns: (c) => c.id.startsWith("energy.") },

@@ -7,7 +7,7 @@ import { useCatalogue } from "../project/useCatalogue";
 import { KeepPreset } from "./KeepPreset";
 
 type Choice = DrivePoint["converter"];
-export type Starter = Exclude<Choice, { kind: "not-chosen" | "catalogue" }>;
+export type Starter = Exclude<Choice, { kind: "not-chosen" | "catalogue" | "of-group" }>;
 type Soft = Extract<Choice, { kind: "soft-starter" }>;
 
 const trips = { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" } as const;

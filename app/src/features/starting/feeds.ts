@@ -9,6 +9,7 @@ export const feedNames: Readonly<Record<Choice["kind"], string>> = {
   "across-the-line": "contactor, across the line",
   "star-delta": "star-delta",
   "soft-starter": "soft starter",
+  "of-group": "converter of its group",
 };
 
 /** A choice of a kind with values to start from; the smallest soft starter that carries the motor. */

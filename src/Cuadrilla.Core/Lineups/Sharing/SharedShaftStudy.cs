@@ -12,7 +12,7 @@ public static class SharedShaftStudy
     private const double FilterS = 0.05;
 
     // Bandwidth of the speed loop on one mass; behind springs it stays a quarter below their resonance.
-    private const double SpeedBandwidthRadPerS = 10;
+    private const double SpeedBandwidthRadPerS = 40;
     private const double LargestStepS = 1e-3;
     private const int KeptMoments = 400;
 

@@ -1,0 +1,28 @@
+import { test } from "@playwright/test";
+import { cell, importDemo, open } from "./plant";
+test("look", async ({ page, request }) => {
+  const id = await importDemo(request);
+  const shoot = async (name: string) => { await page.waitForLoadState("networkidle"); await page.waitForTimeout(400); await page.screenshot({ path: `/tmp/look-${name}.png` }); };
+  await open(page, id);
+  await page.getByRole("region", { name: /Lineup L3/ }).or(page.locator('section[aria-label^="Lineup L3"]')).first().scrollIntoViewIfNeeded();
+  await shoot("board3");
+  await page.getByRole("button", { name: /hoist drum/ }).first().click();
+  await shoot("shaft");
+  await page.getByRole("button", { name: "speed followers" }).click();
+  await shoot("shaft2");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /exit rollers/ }).first().click();
+  await shoot("group");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /glaze dosing/ }).first().click();
+  await shoot("follower");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Ways to build L2" }).click();
+  await shoot("ways");
+  await page.keyboard.press("Escape");
+  await cell(page, "DP-05", "motor").click();
+  await page.getByRole("tab", { name: "Entries" }).click();
+  await page.getByRole("button", { name: /Holding brake and its/ }).click();
+  await shoot("brake");
+  await page.keyboard.press("Escape");
+});

@@ -1,0 +1,34 @@
+import type { CheckKey } from "../../api/client";
+import { VerdictMark } from "../../components/VerdictMark";
+import { n } from "../../lib/format";
+import { useProject } from "../project/ProjectContext";
+
+/** Checks of a bus, a group, a shaft, a follower or a brake, each with its figure; a click opens the reason. */
+export function ElementChecks({
+  label,
+  name,
+  owns,
+  onReason,
+}: {
+  readonly label: string;
+  readonly name: string;
+  readonly owns: (check: CheckKey) => boolean;
+  readonly onReason: (check: CheckKey) => void;
+}) {
+  const { project } = useProject();
+  return (
+    <ul aria-label={label} className="mt-3">
+      {project.assessment.checks.filter(owns).map((c) => (
+        <li key={c.id} className="border-b border-rule py-1">
+          <button type="button" className="flex w-full items-baseline gap-1.5 text-left" onClick={() => onReason(c)}>
+            <VerdictMark verdict={c.verdict} size={10} labelled />
+            <span className="flex-1">{name === "" ? c.title : c.title.replace(`, ${name}`, "")}</span>
+            <span className="font-mono text-[12px]">
+              {c.figure == null || c.limit == null ? "" : `${n(c.figure)} of ${n(c.limit)} ${c.unit}`}
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

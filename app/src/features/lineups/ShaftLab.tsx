@@ -1,0 +1,185 @@
+import { useState } from "react";
+import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
+import { api, type Shaft } from "../../api/client";
+import { amber, blue, ink, plum, rule, soft, tick, timeAxis, yTitle } from "../../components/charts/axes";
+import { Frame, NumberTable } from "../../components/charts/Frame";
+import { Failed, Loading } from "../../components/States";
+import type { SharedShaft } from "../../lib/arrangements";
+import { n } from "../../lib/format";
+import { Missing } from "../bench/FigureList";
+import { useProject } from "../project/ProjectContext";
+import { ScenarioChoice } from "./ScenarioChoice";
+import { methodNames } from "./ShaftEntry";
+import { useLab } from "./useLab";
+
+type Kind = Shaft["kind"];
+type Run = NonNullable<Shaft["run"]>;
+
+const colours = [plum, blue, amber, soft, "#7d8f69", "#8c7a5a", "#5b7a8c", "#8c5b5b"];
+const size = { width: 700, margin: { top: 8, right: 8, bottom: 14, left: 8 } } as const;
+
+/** The laboratory of a shared shaft: load step, loss of a unit and its return, under this and every other way of sharing. */
+export function ShaftLab({ shaft }: { readonly shaft: SharedShaft }) {
+  const { scenarios } = useProject().project.specification;
+  const [scenario, setScenario] = useState(scenarios[0]?.id ?? "");
+  const [tried, setTried] = useState<Kind>();
+  const [lost, setLost] = useState(1);
+  const kind = tried ?? shaft.method.kind;
+  const query = useLab<Shaft>(["shaft", shaft.id, scenario, kind, lost], (project) =>
+    api.GET("/api/projects/{id}/shafts/{shaft}", {
+      params: { path: { id: project, shaft: shaft.id }, query: { scenarioId: scenario, kind, lost } },
+    }),
+  );
+  const units = query.data?.units ?? [];
+  return (
+    <section aria-label="Laboratory of the shaft" className="min-w-0">
+      <div className="flex flex-wrap items-center gap-1.5">
+        <ScenarioChoice value={scenario} onChange={setScenario} />
+        {(Object.keys(methodNames) as Kind[]).map((k) => (
+          <button
+            key={k}
+            type="button"
+            className={`button ${k === kind ? "button-main" : ""}`}
+            aria-pressed={k === kind}
+            onClick={() => setTried(k)}
+          >
+            {methodNames[k]}
+          </button>
+        ))}
+      </div>
+      <div className="mt-1 flex items-center gap-1.5">
+        <span className="text-soft">lost:</span>
+        {units.map((tag, i) => (
+          <button
+            key={tag}
+            type="button"
+            className={`button ${i === lost ? "button-main" : ""}`}
+            aria-pressed={i === lost}
+            onClick={() => setLost(i)}
+          >
+            {tag}
+          </button>
+        ))}
+        <button
+          type="button"
+          className={`button ${lost < 0 ? "button-main" : ""}`}
+          aria-pressed={lost < 0}
+          onClick={() => setLost(-1)}
+        >
+          none
+        </button>
+      </div>
+      {query.isPending ? (
+        <Loading what="shaft" />
+      ) : query.isError ? (
+        <Failed what="The shaft could not be computed." detail={query.error.message} />
+      ) : query.data.missing.length > 0 ? (
+        <Missing names={query.data.missing} />
+      ) : query.data.run === null ? (
+        <p className="mt-2 text-soft">Fewer than two of its units run in this scenario.</p>
+      ) : (
+        <Events run={query.data.run} units={units} lost={lost} />
+      )}
+      {tried !== undefined && tried !== shaft.method.kind && (
+        <p className="text-[12px] text-tight">
+          Shown as it would be with {methodNames[tried]}; {methodNames[shaft.method.kind]} is in force.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Events({ run, units, lost }: { readonly run: Run; readonly units: readonly string[]; readonly lost: number }) {
+  const rows = run.trace.map((m) => ({
+    timeS: m.timeS,
+    load: m.loadNm,
+    speed: m.speedRpm,
+    ...Object.fromEntries(units.map((tag, i) => [tag, m.sharesNm[i]])),
+  }));
+  const marks = [run.stepAtS, ...(lost < 0 ? [] : [run.lostAtS, run.backAtS])];
+  const few = run.trace.filter((_, i) => i % 20 === 0);
+  return (
+    <>
+      <Frame
+        title="Torque of each unit"
+        legend={[
+          ...units.map((tag, i) => ({
+            name: tag,
+            colour: colours[i % colours.length] ?? soft,
+            shape: "line" as const,
+          })),
+          { name: "load", colour: ink, shape: "dash" },
+        ]}
+        table={
+          <NumberTable
+            heads={["s", ...units.map((u) => `${u} Nm`), "load Nm", "accelerating Nm", "rpm"]}
+            rows={few.map((m) => [
+              n(m.timeS, 3),
+              ...m.sharesNm.map((t) => n(t)),
+              n(m.loadNm),
+              n(m.acceleratingNm, 3),
+              n(m.speedRpm, 5),
+            ])}
+          />
+        }
+      >
+        <ComposedChart {...size} height={240} data={rows} accessibilityLayer={false}>
+          <CartesianGrid stroke={rule} vertical={false} />
+          <XAxis {...timeAxis} tickCount={11} />
+          <YAxis tick={tick} width={56} label={yTitle("Nm")} tickFormatter={(v: number) => n(v, 3)} />
+          <ReferenceLine y={0} stroke={soft} />
+          {marks.map((at, i) => (
+            <ReferenceLine
+              key={at}
+              x={at}
+              stroke={soft}
+              strokeDasharray="2 3"
+              label={{ value: ["load", "lost", "back"][i] ?? "", position: "insideTopRight", fontSize: 11, fill: soft }}
+            />
+          ))}
+          <Line dataKey="load" stroke={ink} strokeDasharray="5 3" dot={false} activeDot={false} isAnimationActive={false} />
+          {units.map((tag, i) => (
+            <Line
+              key={tag}
+              dataKey={tag}
+              stroke={colours[i % colours.length] ?? soft}
+              strokeWidth={1.8}
+              dot={false} activeDot={false}
+              isAnimationActive={false}
+            />
+          ))}
+        </ComposedChart>
+      </Frame>
+      <Frame
+        title="Speed of the shaft"
+        legend={[{ name: "speed", colour: plum, shape: "line" }]}
+        table={<NumberTable heads={["s", "rpm"]} rows={few.map((m) => [n(m.timeS, 3), n(m.speedRpm, 5)])} />}
+      >
+        <ComposedChart {...size} height={150} data={rows} accessibilityLayer={false}>
+          <CartesianGrid stroke={rule} vertical={false} />
+          <XAxis {...timeAxis} tickCount={11} />
+          <YAxis
+            tick={tick}
+            width={56}
+            domain={["auto", "auto"]}
+            label={yTitle("rpm")}
+            tickFormatter={(v: number) => n(v, 4)}
+          />
+          {marks.map((at) => (
+            <ReferenceLine key={at} x={at} stroke={soft} strokeDasharray="2 3" />
+          ))}
+          <Line dataKey="speed" stroke={plum} strokeWidth={1.8} dot={false} activeDot={false} isAnimationActive={false} />
+        </ComposedChart>
+      </Frame>
+      <p className="text-[12px]">
+        Loaded: {units.map((u, i) => `${u} ${n(run.loadedPct[i] ?? 0, 3)} %`).join(", ")} of rated torque at{" "}
+        {n(run.speedPct, 4)} % speed; balance off by {n(run.imbalancePct, 3)} %
+        {run.circulatingNm > 1 && `, ${n(run.circulatingNm, 3)} Nm circulate`}.
+        {lost >= 0 &&
+          ` Without ${units[lost] ?? ""}: ${units
+            .flatMap((u, i) => (i === lost ? [] : [`${u} ${n(run.afterLossPct[i] ?? 0, 3)} %`]))
+            .join(", ")} at ${n(run.speedAfterLossPct, 4)} % speed.`}
+      </p>
+    </>
+  );
+}
