@@ -46,10 +46,10 @@ test("drive points are added, copied, moved and removed", async ({ page, request
   await page.getByRole("button", { name: "Copy" }).click();
   await expect(tags).toHaveCount(before + 1);
   await page.getByRole("button", { name: "Move left" }).click();
-  await expect(tags.nth(2)).toContainText("DP-18");
+  await expect(tags.nth(2)).toContainText("DP-27");
   await page.getByRole("button", { name: "Add drive point" }).click();
   await expect(tags).toHaveCount(before + 2);
-  await expect(cell(page, "DP-19", "motor")).toHaveAccessibleName(/Needs data/);
+  await expect(cell(page, "DP-28", "motor")).toHaveAccessibleName(/Needs data/);
   await page.getByRole("button", { name: "Remove" }).click();
   await expect(tags).toHaveCount(before + 1);
 });
@@ -104,13 +104,13 @@ test("the reason of a check opens from the ledger", async ({ page, request }) =>
   await open(page, await importDemo(request));
   await page
     .getByRole("region", { name: /Ledger/ })
-    .getByRole("button", { name: /Motor against converter size/ })
+    .getByRole("button", { name: /Start reaches speed/ })
     .click();
   const dialog = page.getByRole("dialog");
-  await expect(dialog).toContainText("34.05/145");
-  await expect(dialog).toContainText("Relief: a smaller converter.");
+  await expect(dialog).toContainText("transformer 2 out");
+  await expect(dialog).toContainText("Relief:");
   await page.keyboard.press("Escape");
-  await expect(page.getByRole("heading", { name: /DP-03 Slip pump · motor/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /DP-04 Ball mill · converter/ })).toBeVisible();
 });
 
 test("harmonics at the PCC stand order by order", async ({ page, request }) => {
@@ -175,9 +175,9 @@ test("a winder is entered from its process sheet and shows torque over diameter"
   await open(page, await importDemo(request));
   await cell(page, "DP-16", "load").click();
   await page.getByRole("button", { name: "Add drive point" }).click();
-  await cell(page, "DP-18", "load").click();
+  await cell(page, "DP-27", "load").click();
   await page.getByLabel("Machine", { exact: true }).selectOption("winder");
-  await expect(cell(page, "DP-18", "load")).toHaveAccessibleName(/winds, N open/);
+  await expect(cell(page, "DP-27", "load")).toHaveAccessibleName(/winds, N open/);
   const enter = async (label: string, text: string) => {
     const field = page.getByLabel(label, { exact: true });
     await field.fill(text);

@@ -1,9 +1,11 @@
 using BenchmarkDotNet.Attributes;
+using Cuadrilla.Core.Lineups.Brakes;
 using Cuadrilla.Core.Lineups.DcBus;
+using Cuadrilla.Core.Lineups.Sharing;
 
 namespace Cuadrilla.Bench;
 
-/// <summary>A common DC bus of 20 members over 60 s. Bound: 100 ms.</summary>
+/// <summary>A common DC bus of 20 members over 60 s (bound: 100 ms), a shared shaft, a brake sequence.</summary>
 public class LineupBenchmarks
 {
     private readonly List<BusMember> members =
@@ -14,4 +16,12 @@ public class LineupBenchmarks
 
     [Benchmark(Description = "common DC bus, 20 members, 60 s")]
     public double CommonBus() => CommonBusStudy.Run(members, new BusSupply(40e3, 60e3, 0, 20e3, 566, 760, 820)).PeakW;
+
+    [Benchmark(Description = "shared shaft, 4 units, 20 s")]
+    public double SharedShaft() => SharedShaftStudy.Run(new SharingInput(
+        [.. Enumerable.Range(0, 4).Select(i => new SharingUnit(150, 300, 0.2, 3, 0.05 * i, 0))], SharingKind.Droop, 150, 2, 100, 400, double.PositiveInfinity, 0, 5, 2, 150, 1)).ImbalancePct;
+
+    [Benchmark(Description = "brake sequence, power lost")]
+    public double BrakeRun() => BrakeSequence.Run(
+        new BrakeMechanics(0.656, 122.6, 0.0125, 240, 400, 0.3), new BrakeTimes(360, 0.12, 0.08, 120, 0.2, 1.5, double.PositiveInfinity, 0.15, true), new BrakeMove(-150, 1.5, 1.5), BrakeFault.PowerLost).BrakeJ;
 }

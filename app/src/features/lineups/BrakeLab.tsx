@@ -104,7 +104,14 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
             />
           ))}
           {brake.gravityNm !== null && <ReferenceLine y={brake.gravityNm} stroke={ink} strokeDasharray="5 3" />}
-          <Line dataKey="motorNm" stroke={plum} strokeWidth={1.8} dot={false} activeDot={false} isAnimationActive={false} />
+          <Line
+            dataKey="motorNm"
+            stroke={plum}
+            strokeWidth={1.8}
+            dot={false}
+            activeDot={false}
+            isAnimationActive={false}
+          />
         </ComposedChart>
       </Frame>
       <Frame
@@ -134,7 +141,8 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
             type="stepAfter"
             stroke={amber}
             strokeWidth={1.6}
-            dot={false} activeDot={false}
+            dot={false}
+            activeDot={false}
             isAnimationActive={false}
           />
           <Line
@@ -142,7 +150,8 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
             dataKey="speedRpm"
             stroke={blue}
             strokeWidth={1.8}
-            dot={false} activeDot={false}
+            dot={false}
+            activeDot={false}
             isAnimationActive={false}
           />
         </ComposedChart>
@@ -157,7 +166,14 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
           <XAxis {...timeAxis} tickCount={9} />
           <YAxis tick={tick} width={56} label={yTitle(unit)} tickFormatter={(v: number) => n(v, 3)} />
           <ReferenceLine y={0} stroke={soft} />
-          <Line dataKey="position" stroke={plum} strokeWidth={1.8} dot={false} activeDot={false} isAnimationActive={false} />
+          <Line
+            dataKey="position"
+            stroke={plum}
+            strokeWidth={1.8}
+            dot={false}
+            activeDot={false}
+            isAnimationActive={false}
+          />
         </ComposedChart>
       </Frame>
       <p className="text-[12px] text-soft">

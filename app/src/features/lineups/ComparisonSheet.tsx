@@ -154,7 +154,7 @@ function Table({
 }) {
   const { ways } = comparison;
   return (
-    <table className="table" aria-label="Ways side by side">
+    <table className="table w-auto" aria-label="Ways side by side">
       <thead>
         <tr>
           <th />

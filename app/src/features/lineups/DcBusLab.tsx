@@ -148,7 +148,8 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
             type="stepAfter"
             stroke={memberColours[i % memberColours.length] ?? soft}
             strokeWidth={1.4}
-            dot={false} activeDot={false}
+            dot={false}
+            activeDot={false}
             isAnimationActive={false}
           />
         ))}
@@ -157,10 +158,19 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
           type="stepAfter"
           stroke={red}
           strokeDasharray="4 3"
-          dot={false} activeDot={false}
+          dot={false}
+          activeDot={false}
           isAnimationActive={false}
         />
-        <Line dataKey="net" type="stepAfter" stroke={ink} strokeWidth={2.2} dot={false} activeDot={false} isAnimationActive={false} />
+        <Line
+          dataKey="net"
+          type="stepAfter"
+          stroke={ink}
+          strokeWidth={2.2}
+          dot={false}
+          activeDot={false}
+          isAnimationActive={false}
+        />
       </ComposedChart>
     </Frame>
   );

@@ -132,7 +132,14 @@ function Speeds({ ratio, setting: s }: { readonly ratio: RatioFollower; readonly
           fillOpacity={0.35}
           stroke={soft}
         />
-        <Line dataKey="follower" stroke={plum} strokeWidth={2} dot={false} activeDot={false} isAnimationActive={false} />
+        <Line
+          dataKey="follower"
+          stroke={plum}
+          strokeWidth={2}
+          dot={false}
+          activeDot={false}
+          isAnimationActive={false}
+        />
         {s.scenarios.map((x) => (
           <ReferenceDot key={x.scenario} x={x.leaderRpm} y={x.followerRpm} r={4} fill={ink} stroke="none" />
         ))}

@@ -137,14 +137,22 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
               label={{ value: ["load", "lost", "back"][i] ?? "", position: "insideTopRight", fontSize: 11, fill: soft }}
             />
           ))}
-          <Line dataKey="load" stroke={ink} strokeDasharray="5 3" dot={false} activeDot={false} isAnimationActive={false} />
+          <Line
+            dataKey="load"
+            stroke={ink}
+            strokeDasharray="5 3"
+            dot={false}
+            activeDot={false}
+            isAnimationActive={false}
+          />
           {units.map((tag, i) => (
             <Line
               key={tag}
               dataKey={tag}
               stroke={colours[i % colours.length] ?? soft}
               strokeWidth={1.8}
-              dot={false} activeDot={false}
+              dot={false}
+              activeDot={false}
               isAnimationActive={false}
             />
           ))}
@@ -168,7 +176,14 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
           {marks.map((at) => (
             <ReferenceLine key={at} x={at} stroke={soft} strokeDasharray="2 3" />
           ))}
-          <Line dataKey="speed" stroke={plum} strokeWidth={1.8} dot={false} activeDot={false} isAnimationActive={false} />
+          <Line
+            dataKey="speed"
+            stroke={plum}
+            strokeWidth={1.8}
+            dot={false}
+            activeDot={false}
+            isAnimationActive={false}
+          />
         </ComposedChart>
       </Frame>
       <p className="text-[12px]">

@@ -13,7 +13,20 @@ const stage = (name: string) => {
 
 describe("stages", () => {
   it("own every family of checks, each once", () => {
-    const families = ["supply", "motor", "converter", "starter", "lineup", "group", "share", "brake", "follower", "parallel", "harmonics", "energy"];
+    const families = [
+      "supply",
+      "motor",
+      "converter",
+      "starter",
+      "lineup",
+      "group",
+      "share",
+      "brake",
+      "follower",
+      "parallel",
+      "harmonics",
+      "energy",
+    ];
     for (const family of families) {
       expect(stages.filter((s) => s.owns(check(`${family}.x`, "fails")))).toHaveLength(1);
     }
