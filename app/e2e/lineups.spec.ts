@@ -8,6 +8,7 @@ test("the film bus trips in a common stop, a resistor takes the energy", async (
   const lab = sheet.getByRole("region", { name: "Laboratory of the bus" });
   await expect(lab.getByRole("figure", { name: "Power on the bus" })).toBeVisible();
   await expect(lab.getByText(/Exchanged on the bus/)).toContainText("kWh an hour");
+  await expect(lab.getByRole("table", { name: "Busbar by section" }).getByRole("row", { name: /DP-14/ })).toBeVisible();
   await lab.getByRole("button", { name: "Emergency stop" }).click();
   await expect(lab.getByText(/the members switch off after/)).toBeVisible();
   const stop = sheet

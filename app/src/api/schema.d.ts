@@ -1102,7 +1102,17 @@ export interface components {
             trips: boolean;
             /** Format: double */
             offAtS: null | number;
+            sections: components["schemas"]["DcBusSection"][];
             trace: components["schemas"]["DcBusTrace"][];
+        };
+        DcBusSection: {
+            tag: string;
+            /** Format: double */
+            largestKw: number;
+            /** Format: double */
+            currentA: number;
+            /** Format: double */
+            sectionA: number;
         };
         DcBusTrace: {
             /** Format: double */

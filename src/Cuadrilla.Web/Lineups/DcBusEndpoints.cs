@@ -29,7 +29,15 @@ internal sealed record DcBusEventDocument(
     double HighestV,
     bool Trips,
     double? OffAtS,
+    IReadOnlyList<DcBusSection> Sections,
     IReadOnlyList<DcBusTrace> Trace);
+
+/// <summary>A member on the busbar, from the supply module on; currents at the lowest bus voltage.</summary>
+/// <param name="Tag">The member.</param>
+/// <param name="LargestKw">Largest power of the member either way, kW.</param>
+/// <param name="CurrentA">Its current: what its fuse carries, A.</param>
+/// <param name="SectionA">Largest current of the busbar ahead of it, A.</param>
+internal sealed record DcBusSection(string Tag, double LargestKw, double CurrentA, double SectionA);
 
 /// <summary>A moment: members in kW, in their order.</summary>
 internal sealed record DcBusTrace(double TimeS, double NetKw, double SupplyKw, double ChopperKw, double BusV, IReadOnlyList<double> MembersKw);
@@ -52,17 +60,31 @@ internal static class DcBusEndpoints
         model.Missing,
         [.. model.Members.Where(m => scenario.StateOf(m.Id).Running).Select(m => m.Input.DrivePoint.Tag)],
         model.Supply(false).TripV,
-        [.. Enum.GetValues<BusEvent>().Select(e => (Event: e, Run: model.Run(scenario, e))).Where(e => e.Run is not null).Select(e => Event(e.Event, e.Run!))]);
+        [.. Enum.GetValues<BusEvent>().Select(e => (Event: e, Run: model.Run(scenario, e))).Where(e => e.Run is not null).Select(e => Event(e.Event, e.Run!, model, scenario))]);
 
-    private static DcBusEventDocument Event(BusEvent what, CommonBusResult run)
+    private static DcBusEventDocument Event(BusEvent what, CommonBusResult run, DcBusModel model, Scenario scenario)
     {
         var step = Math.Max(1, run.Moments.Count / Points);
         return new DcBusEventDocument(
             what, run.SpanS, run.PeakW / 1e3, run.RmsW / 1e3, run.PeakReturnW / 1e3, run.SumOfPeaksW / 1e3, run.ExchangedJ / run.SpanS / 1e3, run.SupplyJ / 1e3, run.ReturnedJ / 1e3,
-            run.BurntJ / 1e3, run.HighestV, run.Trips, run.OffAtS,
+            run.BurntJ / 1e3, run.HighestV, run.Trips, run.OffAtS, Sections(run, model, scenario),
             [
                 .. run.Moments.Where((_, i) => i % step == 0 || i >= run.Moments.Count - 2).Select(m => new DcBusTrace(
                     m.TimeS, m.NetW / 1e3, m.SupplyW / 1e3, m.ChopperW / 1e3, m.BusV, [.. m.MembersW.Select(w => w / 1e3)])),
             ]);
+    }
+
+    private static IReadOnlyList<DcBusSection> Sections(CommonBusResult run, DcBusModel model, Scenario scenario)
+    {
+        string[] tags = [.. model.Members.Where(m => scenario.StateOf(m.Id).Running).Select(m => m.Input.DrivePoint.Tag)];
+        var sections = run.SectionsW();
+        return
+        [
+            .. tags.Select((tag, k) =>
+            {
+                var largest = run.Moments.Max(m => Math.Abs(m.MembersW[k]));
+                return new DcBusSection(tag, largest / 1e3, largest / model.LowestV, sections[k] / model.LowestV);
+            }),
+        ];
     }
 }

@@ -154,7 +154,7 @@ function Table({
 }) {
   const { ways } = comparison;
   return (
-    <table className="table w-auto" aria-label="Ways side by side">
+    <table className="table" style={{ width: "auto" }} aria-label="Ways side by side">
       <thead>
         <tr>
           <th />
@@ -176,7 +176,9 @@ function Table({
               {label} {note !== "" && <span className="text-[12px] text-soft">{note}</span>}
             </td>
             {ways.map((w) => (
-              <td key={w.variantId}>{of(w)}</td>
+              <td key={w.variantId} className="max-w-80 pr-8">
+                {of(w)}
+              </td>
             ))}
           </tr>
         ))}

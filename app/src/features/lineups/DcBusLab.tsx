@@ -83,6 +83,7 @@ export function DcBusLab({ id }: { readonly id: string }) {
         <>
           <Powers event={event} members={members} />
           <Voltage event={event} tripV={tripV} />
+          <Sections sections={event.sections} />
           <p className="text-[12px] text-soft">
             Largest {n(event.peakKw)} kW, rms {n(event.rmsKw)} kW; should all peaks meet {n(event.sumOfPeaksKw)} kW.
             Exchanged on the bus {n(event.exchangedKwhPerHour)} kWh an hour. Highest voltage {n(event.highestV)} V
@@ -93,6 +94,31 @@ export function DcBusLab({ id }: { readonly id: string }) {
         </>
       )}
     </section>
+  );
+}
+
+function Sections({ sections }: { readonly sections: DcBus["events"][number]["sections"] }) {
+  return (
+    <table className="table mt-1" aria-label="Busbar by section">
+      <thead>
+        <tr>
+          <th>From the supply module on</th>
+          <th className="num">largest, kW</th>
+          <th className="num">fuse carries, A</th>
+          <th className="num">busbar ahead of it, A</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sections.map((s) => (
+          <tr key={s.tag}>
+            <td>{s.tag}</td>
+            <td className="num">{n(s.largestKw)}</td>
+            <td className="num">{n(s.currentA)}</td>
+            <td className="num">{n(s.sectionA)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -98,7 +98,7 @@ internal static class DcBusChecks
     // Sections from the supply module on: each carries what the members behind it take.
     private static Check Busbar(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
     {
-        var worst = runs.Select(r => (r.Name, Sections: Sections(r.Run))).MaxBy(r => r.Sections.Max());
+        var worst = runs.Select(r => (r.Name, Sections: r.Run.SectionsW())).MaxBy(r => r.Sections.Max());
         var currentA = worst.Sections.Max() / model.LowestV;
         if (!model.Bus.BusbarA.IsKnown)
         {
@@ -114,12 +114,6 @@ internal static class DcBusChecks
                 Source,
                 [Text.In("line", model.LineV, "V", "bus, a tenth low")]),
             worst.Name);
-    }
-
-    private static double[] Sections(CommonBusResult run)
-    {
-        var members = run.Moments[0].MembersW.Count;
-        return [.. Enumerable.Range(0, members).Select(k => run.Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
     }
 
     private static Check Precharge(DcBusModel model, SupplyContext supply) => CheckWriter.Judged(

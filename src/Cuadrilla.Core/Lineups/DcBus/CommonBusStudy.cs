@@ -59,6 +59,9 @@ public sealed record CommonBusResult(
     bool Trips,
     double? OffAtS)
 {
+    /// <summary>Largest power through each section of the busbar, from the supply module on, W: what the members behind it take together.</summary>
+    public double[] SectionsW() => [.. Enumerable.Range(0, Moments[0].MembersW.Count).Select(k => Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
+
     /// <summary>What the balance leaves over, parts of the energy taken: given + supply = taken + returned + burnt + stored.</summary>
     public double RestPu => TakenJ + GivenJ > 0 ? (GivenJ + SupplyJ - TakenJ - ReturnedJ - BurntJ - StoredJ) / Math.Max(TakenJ, GivenJ) : 0;
 }
