@@ -24,7 +24,9 @@ public static class ReferenceCatalogue
         [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
         ConverterSeries.SupplyModules(Converters).ToDictionary(m => m.Id, StringComparer.Ordinal),
         DataFile.Read<FilterFile>("output-filters.json").Filters,
-        [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))]);
+        [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
+        EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
+        CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")));
 
     private static ConverterSeriesFile Converters => DataFile.Read<ConverterSeriesFile>("converters.json");
 

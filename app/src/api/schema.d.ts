@@ -132,6 +132,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/harmonics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getHarmonics"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/mitigation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getMitigation"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/{name}": {
         parameters: {
             query?: never;
@@ -977,6 +1009,13 @@ export interface components {
         };
         /** @enum {unknown} */
         ConductorMaterial: "copper" | "aluminium";
+        ContributionDocument: {
+            id: string;
+            tag: string;
+            /** Format: double */
+            sharePct: number;
+            orders: components["schemas"]["PhasorDocument"][];
+        };
         ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"] | components["schemas"]["ConverterChoiceOfGroup"];
         ConverterChoiceAcrossTheLine: {
             /** @enum {string} */
@@ -1356,6 +1395,17 @@ export interface components {
             /** Format: double */
             lateStartS: null | number;
         };
+        HarmonicStudyDocument: {
+            scenarioId: string;
+            busId: string;
+            matrix: components["schemas"]["MatrixRowDocument"][];
+            scan: components["schemas"]["ScanDocument"][];
+            peaks: components["schemas"]["ScanDocument"][];
+            presentOrders: number[];
+            contributions: components["schemas"]["ContributionDocument"][];
+            stories: components["schemas"]["OrderStoryDocument"][];
+            waves: components["schemas"]["WaveDocument"][];
+        };
         HealthDocument: {
             status: string;
         };
@@ -1667,6 +1717,55 @@ export interface components {
             /** Format: double */
             otherHours: number;
         };
+        MatrixRowDocument: {
+            id: string;
+            name: string;
+            unit: string;
+            /** Format: double */
+            limit: number;
+            figures: (null | number)[];
+            /** Format: int32 */
+            worst: number;
+        };
+        MitigationChoice: {
+            drivePointId: string;
+            itemId: string;
+            returnsToLine: boolean;
+        };
+        MitigationDocument: {
+            /** Format: int32 */
+            drivePoints: number;
+            ways: components["schemas"]["MitigationWayDocument"][];
+            /** Format: double */
+            filterA: number;
+        };
+        MitigationWayDocument: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            changed: number;
+            /** Format: double */
+            thdiPct: null | number;
+            /** Format: double */
+            tddPct: null | number;
+            /** Format: double */
+            thdvPct: null | number;
+            /** Format: double */
+            orderUsePct: null | number;
+            /** Format: int32 */
+            fails: number;
+            complies: boolean;
+            /** Format: double */
+            energyKwh: number;
+            /** Format: double */
+            equipmentCost: number;
+            /** Format: double */
+            lifetimeCost: number;
+            /** Format: double */
+            widthMm: number;
+            spoils: string;
+            choices: components["schemas"]["MitigationChoice"][];
+        };
         /**
          * @default separate-windings
          * @enum {unknown}
@@ -1802,6 +1901,20 @@ export interface components {
             voltagePct: number;
             /** Format: double */
             voltageLimitPct: number;
+        };
+        OrderStoryDocument: {
+            /** Format: int32 */
+            order: number;
+            /** Format: double */
+            arithmeticA: number;
+            /** Format: double */
+            vectorA: number;
+            firstTag: string;
+            secondTag: string;
+            /** Format: double */
+            apartDeg: number;
+            /** Format: double */
+            cancelledA: number;
         };
         /** @enum {unknown} */
         OutputFilter: "none" | "dv-dt" | "sine";
@@ -1948,6 +2061,14 @@ export interface components {
             /** Format: double */
             thdiPct: number;
         };
+        PhasorDocument: {
+            /** Format: int32 */
+            order: number;
+            /** Format: double */
+            rmsA: number;
+            /** Format: double */
+            angleDeg: number;
+        };
         PlantAlternativesDocument: {
             referenceWay: string;
             /** Format: int32 */
@@ -2081,6 +2202,14 @@ export interface components {
             burntKwh: number;
             /** Format: double */
             toLineKwh: number;
+        };
+        ScanDocument: {
+            /** Format: double */
+            order: number;
+            /** Format: double */
+            mohm: number;
+            /** Format: double */
+            withoutBanksMohm: number;
         };
         Scenario: {
             id: string;
@@ -2701,6 +2830,14 @@ export interface components {
             /** Format: double */
             linkedV: number;
         };
+        WaveDocument: {
+            /** Format: double */
+            angleDeg: number;
+            /** Format: double */
+            couplingA: null | number;
+            /** Format: double */
+            busPct: number;
+        };
         WaveOrder: {
             /** Format: int32 */
             order: number;
@@ -2979,6 +3116,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineupComparisonDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getHarmonics: {
+        parameters: {
+            query?: {
+                scenarioId?: string;
+                busId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HarmonicStudyDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getMitigation: {
+        parameters: {
+            query?: {
+                lineupId?: string;
+                drivePointId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MitigationDocument"];
                 };
             };
             /** @description Not Found */

@@ -78,6 +78,7 @@ public sealed partial class Assessor
                 checks.Add(FaultLevelChecks.OfConverter(study.Model, buses[study.Model.Id], supply));
             }
 
+            checks.AddRange(EquipmentChecks.Of(study.Model, supply, buses[study.Model.Id]));
             checks.AddRange(study.Checks);
             if (study.Model.Starter is not null)
             {

@@ -39,6 +39,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="ResistorPricePointsPerKw">Price of brake resistor and chopper, index points for each continuous kW.</param>
 /// <param name="LeastSystemClass">Least efficiency class of motor and converter together (IES).</param>
 /// <param name="Lineups">Those of lineups.</param>
+/// <param name="Harmonics">Those of harmonics beside the point of common coupling.</param>
 public sealed record DefaultsInForce(
     double TightMarginPct,
     double MotorRatedRiseK,
@@ -74,7 +75,8 @@ public sealed record DefaultsInForce(
     double LostVoltsPct,
     double LeastSystemClass,
     double ResistorPricePointsPerKw,
-    LineupDefaults Lineups)
+    LineupDefaults Lineups,
+    HarmonicDefaults Harmonics)
 {
     /// <summary>Constants of cables.</summary>
     public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM);
@@ -120,6 +122,7 @@ public sealed record DefaultsInForce(
             Of("lost-volts-pct"),
             Of("least-ies"),
             Of("resistor-price-points-per-kw"),
-            LineupDefaults.Resolve(Of));
+            LineupDefaults.Resolve(Of),
+            HarmonicDefaults.Resolve(Of));
     }
 }

@@ -20,6 +20,8 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="SupplyModules">Supply modules of common DC buses by key.</param>
 /// <param name="OutputFilters">Filters between converter and motor.</param>
 /// <param name="ReferenceModules">Loss in W of the reference drive module over motor power in kW, ascending.</param>
+/// <param name="Equipment">Limits of single pieces of equipment on public systems.</param>
+/// <param name="Compatibility">Levels of harmonic voltage inside plants.</param>
 public sealed record EngineeringData(
     string Version,
     IReadOnlyDictionary<string, MotorItem> Motors,
@@ -33,7 +35,9 @@ public sealed record EngineeringData(
     IReadOnlyList<StartPreset> StartPresets,
     IReadOnlyDictionary<string, SupplyModuleItem> SupplyModules,
     IReadOnlyList<OutputFilterItem> OutputFilters,
-    IReadOnlyList<CurvePoint> ReferenceModules)
+    IReadOnlyList<CurvePoint> ReferenceModules,
+    EquipmentLimits Equipment,
+    CompatibilityLevels Compatibility)
 {
     /// <summary>The same with a project's own motors and converters beside the catalogue's.</summary>
     public EngineeringData With(PlantSpecification plant)

@@ -20,6 +20,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="OnLine">Each running motor on the line.</param>
 /// <param name="Unsettled">Tags of drives whose front end has no steady state, with the reason; a network that can't carry its load.</param>
 /// <param name="Unfed">Tags of drive points that are to run and whose bus is dead.</param>
+/// <param name="Banks">Each capacitor bank that is on.</param>
 public sealed record ScenarioResult(
     string ScenarioId,
     string ScenarioName,
@@ -33,7 +34,8 @@ public sealed record ScenarioResult(
     IReadOnlyList<DriveInScenario> Drives,
     IReadOnlyList<LineDrive> OnLine,
     IReadOnlyList<string> Unsettled,
-    IReadOnlyList<string> Unfed);
+    IReadOnlyList<string> Unfed,
+    IReadOnlyList<BankInScenario> Banks);
 
 /// <summary>A drive in a scenario.</summary>
 /// <param name="DrivePointId">Which one.</param>
@@ -70,4 +72,11 @@ public sealed record TransformerInScenario(
 /// <param name="ThdvPct">Distortion of the voltage from the plant's own currents, worst phase, %.</param>
 /// <param name="LargestFaultA">Fault current with the source at its strongest, A; infinite at an infinite source.</param>
 /// <param name="LeastFaultA">Fault current with the source at its weakest, A.</param>
-public sealed record BusInScenario(string BusId, double VoltagePu, double ThdvPct, double LargestFaultA, double LeastFaultA);
+public sealed record BusInScenario(string BusId, double VoltagePu, double ThdvPct, double LargestFaultA, double LeastFaultA)
+{
+    /// <summary>Voltage of orders 1…50, worst phase, the line's own distortion added, % of nominal.</summary>
+    public required IReadOnlyList<double> VoltagePct { get; init; }
+
+    /// <summary>Distortion of that voltage, %.</summary>
+    public double TotalThdvPct => Math.Sqrt(VoltagePct.Skip(1).Sum(v => v * v));
+}

@@ -79,6 +79,7 @@ internal static class ScenarioStudy
             ? ["the network can't carry the load: no voltage settles"]
             : Unsettled(plant, drives);
         var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], onLine, defaults.LockedRotorPowerFactor);
+        var scan = new NetworkScan(plant, scenario, network, onLine, defaults.LockedRotorPowerFactor);
         var pcc = sums.AtCoupling(plant.Pcc.BusId);
         return new ScenarioResult(
             scenario.Id,
@@ -90,13 +91,14 @@ internal static class ScenarioStudy
             [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],
             [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
-                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id))),
+                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id, plant.Source, scan) }),
             ],
             running.Sum(r => r.Point.DcLoadW),
             drives ?? [],
             onLine,
             unsettled,
-            unfed);
+            unfed,
+            [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [])).OfType<BankInScenario>()]);
     }
 
     // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.

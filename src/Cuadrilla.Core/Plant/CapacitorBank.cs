@@ -18,7 +18,7 @@ public sealed record CapacitorBank(string Id, string Name, string BusId, double 
     /// <param name="order">Order, at least 1.</param>
     /// <param name="stepsOn">Steps that are on.</param>
     /// <param name="voltageV">Nominal line-to-line voltage, V.</param>
-    public double SusceptanceS(int order, int stepsOn, double voltageV)
+    public double SusceptanceS(double order, int stepsOn, double voltageV)
     {
         var detuning = DetuningPct.IsKnown ? DetuningPct.Value / 100 : 0;
         var capacitive = StepKvar * 1e3 * stepsOn * (1 - detuning) / (voltageV * voltageV);

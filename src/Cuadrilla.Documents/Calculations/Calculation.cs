@@ -45,6 +45,8 @@ public sealed class Calculation
         Of<GroupCalculation.Input>("motor-group", GroupCalculation.Run),
         Of<SharedShaftCalculation.Input>("shared-shaft", SharedShaftCalculation.Run),
         Of<BrakeCalculation.Input>("brake-sequence", BrakeCalculation.Run),
+        Of<HarmonicCalculations.ResonanceInput>("bank-resonance", HarmonicCalculations.Resonance),
+        Of<HarmonicCalculations.EquipmentInput>("equipment-ratio", HarmonicCalculations.EquipmentRatio),
         Of<OverloadCalculation.Input>("overload", OverloadCalculation.Run),
         Of<StopCalculation.Input>("stop", StopCalculation.Run),
         Of<ThyristorCalculation.Input>("thyristor", ThyristorCalculation.Run),

@@ -1,12 +1,16 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Bar, CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
-import type { ScenarioResult, CheckKey } from "../../api/client";
+import { api, type CheckKey, type HarmonicStudy, type ScenarioResult } from "../../api/client";
 import { plum, red, rule, tick, xTitle, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
-import { Empty } from "../../components/States";
+import { Empty, Failed } from "../../components/States";
 import { n } from "../../lib/format";
 import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
+import { Explained } from "./Explained";
+import { MitigationSheet } from "./MitigationSheet";
+import { ScenarioMatrix } from "./ScenarioMatrix";
 
 /** Currents and voltages at the point of common coupling, order by order, against their limits. */
 export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
@@ -20,32 +24,54 @@ export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKe
     undefined,
   );
   const scenario = scenarios.find((s) => s.scenarioId === wanted) ?? worst;
+  const [bus, setBus] = useState<string>();
+  const [mitigating, setMitigating] = useState(false);
+  const study = useQuery({
+    queryKey: ["harmonics", project.id, scenario?.scenarioId, bus, project.edit],
+    enabled: scenario !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: async (): Promise<HarmonicStudy> => {
+      const { data } = await api.GET("/api/projects/{id}/harmonics", {
+        params: {
+          path: { id: project.id },
+          query: { ...(scenario && { scenarioId: scenario.scenarioId }), ...(bus !== undefined && { busId: bus }) },
+        },
+      });
+      if (!data) {
+        throw new Error("The server does not answer.");
+      }
+      return data;
+    },
+  });
   return (
     <div className="p-4">
-      <h2 className="text-[17px] font-bold">Harmonics at the point of common coupling</h2>
+      <h2 className="text-[17px] font-bold">Harmonics of the plant</h2>
       <p className="text-soft">
         PCC: {nameOf(distribution.buses, project.specification.pcc.busId)}
         {supply?.demandA != null && ` · I_L ${n(supply.demandA, 4)} A (${supply.demandOrigin})`}
         {supply?.shortCircuitRatio != null && ` · Isc/IL ${n(supply.shortCircuitRatio, 3)}`}
       </p>
-      <CheckList checks={checks.filter((c) => c.id.startsWith("harmonics."))} onReason={onReason} />
-      {scenarios.length > 1 && (
-        <label className="mt-3 flex items-center gap-2">
-          Scenario
-          <select className="entry w-56" value={scenario?.scenarioId} onChange={(e) => setWanted(e.target.value)}>
-            {scenarios.map((s) => (
-              <option key={s.scenarioId} value={s.scenarioId}>
-                {s.name}
-              </option>
-            ))}
-          </select>
-        </label>
+      <CheckList
+        checks={checks.filter((c) => c.id.startsWith("harmonics.") && c.verdict !== "not-applicable")}
+        columns={2}
+        onReason={onReason}
+      />
+      <button type="button" className="button mt-2" onClick={() => setMitigating(true)}>
+        Mitigation workbench
+      </button>
+      {study.data && (
+        <ScenarioMatrix matrix={study.data.matrix} chosen={scenario?.scenarioId ?? ""} onChoose={setWanted} />
       )}
+      {study.isError && <Failed what="The harmonics could not be explained." detail={study.error.message} />}
       {scenario ? (
-        <ScenarioPictures scenario={scenario} />
+        <>
+          <ScenarioPictures scenario={scenario} />
+          {study.data && <Explained study={study.data} onBus={setBus} />}
+        </>
       ) : (
         <Empty>The fault level of the source is open: enter it on the plant page, or assume it infinite.</Empty>
       )}
+      {mitigating && <MitigationSheet onClose={() => setMitigating(false)} />}
     </div>
   );
 }

@@ -18,6 +18,8 @@ internal static class PlantChecks
             .. StartDipChecks.Of(supply),
             .. NeutralChecks.Of(supply),
             .. PccChecks.Of(supply, missing),
+            .. PlantVoltageChecks.Of(supply, missing),
+            .. CapacitorChecks.Of(supply, missing),
         ];
     }
 }

@@ -34,7 +34,8 @@ internal sealed class HarmonicSums
         Complex[] fundamentalShunts,
         IReadOnlyList<DriveInScenario> drives,
         IReadOnlyList<LineDrive> onLine,
-        double usualLockedRotorPowerFactor)
+        double usualLockedRotorPowerFactor,
+        bool forcePhases = false)
     {
         this.onLine = onLine;
         this.plant = plant;
@@ -43,7 +44,7 @@ internal sealed class HarmonicSums
         this.fundamentalShunts = fundamentalShunts;
         this.drives = drives;
         this.usualLockedRotorPowerFactor = usualLockedRotorPowerFactor;
-        IsBalanced = drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
+        IsBalanced = !forcePhases && drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
         fundamental = Fundamental();
         for (var h = 2; h <= LineCurrent.HighestOrder; h++)
         {
@@ -90,6 +91,18 @@ internal sealed class HarmonicSums
         return [.. Enumerable.Range(0, Phases).Select(k => new PhaseSpectrum(spectrum.Phase(k, Shift(transformer.ToBusId), network.BaseA(transformer.ToBusId))))];
     }
 
+    /// <summary>Voltage of every order at a bus in phase A, % of nominal, as phasors.</summary>
+    public Complex[] VoltagePhasorsPct(string busId)
+    {
+        var shift = Shift(busId);
+        var node = network.NodeOf(busId);
+        return
+        [
+            100 * new Sequences(FundamentalAt(node), Complex.Zero).ToBus(shift).Phase(0),
+            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(0) ?? Complex.Zero)),
+        ];
+    }
+
     /// <summary>Fundamental voltage of a live bus, parts of nominal.</summary>
     public double VoltagePu(string busId) => FundamentalAt(network.NodeOf(busId)).Magnitude;
 
@@ -103,6 +116,26 @@ internal sealed class HarmonicSums
             100,
             .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(phase).Magnitude ?? 0)),
         ];
+    }
+
+    /// <summary>
+    /// Voltage of every order at a bus, % of nominal, of the worst phase, the line's own 5th and 7th added to it as they arrive there: as if
+    /// both met in phase.
+    /// </summary>
+    public double[] WithBackgroundPct(string busId, Source source, NetworkScan scan)
+    {
+        var worst = Enumerable.Range(0, Phases).Select(k => VoltagePct(busId, k)).ToList();
+        double[] sum = [.. Enumerable.Range(0, LineCurrent.HighestOrder).Select(h => worst.Max(w => w[h]))];
+        foreach (var (order, pct) in new[] { (5, source.BackgroundV5Pct), (7, source.BackgroundV7Pct) })
+        {
+            if (pct is { IsKnown: true, Value: > 0 })
+            {
+                var node = network.NodeOf(busId);
+                sum[order - 1] += pct.Value * (node == SupplyNetwork.Reference ? 1 : scan.GainOfSource(order)[node].Magnitude);
+            }
+        }
+
+        return sum;
     }
 
     /// <summary>Total harmonic distortion of the voltage at a live bus, worst phase, %.</summary>

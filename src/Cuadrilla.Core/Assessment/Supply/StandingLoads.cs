@@ -43,7 +43,7 @@ internal static class StandingLoads
     /// left out: its damping is not counted on.
     /// </summary>
     public static Complex[] Harmonic(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, int order, IReadOnlyList<LineDrive> onLine, double usualLockedRotorPowerFactor)
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, IReadOnlyList<LineDrive> onLine, double usualLockedRotorPowerFactor)
     {
         var shunts = new Complex[network.NodeCount];
         foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
@@ -64,13 +64,13 @@ internal static class StandingLoads
         return shunts;
     }
 
-    private static Complex Still(double lockedRotorVa, double angle, int order)
+    private static Complex Still(double lockedRotorVa, double angle, double order)
     {
         var still = Complex.FromPolarCoordinates(SupplyNetwork.BaseVa / lockedRotorVa, angle);
         return 1 / new Complex(still.Real * SkinEffect.OfWinding(order), still.Imaginary * order);
     }
 
-    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, int order, Complex[] shunts)
+    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, Complex[] shunts)
     {
         foreach (var (bank, node) in OnNodes(plant.Distribution.CapacitorBanks, b => b.BusId, network))
         {

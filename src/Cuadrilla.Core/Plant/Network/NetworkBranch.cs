@@ -10,10 +10,10 @@ namespace Cuadrilla.Core.Plant.Network;
 /// <param name="ResistanceRise">Resistance at an order in parts of that at the fundamental.</param>
 /// <param name="HarmonicReactanceRise">Reactance per order in parts of that at the fundamental: above 1 for a generator whose X2 exceeds X″d.</param>
 internal sealed record NetworkBranch(
-    string ElementId, int From, int To, Complex ImpedancePu, Func<int, double> ResistanceRise, double HarmonicReactanceRise = 1)
+    string ElementId, int From, int To, Complex ImpedancePu, Func<double, double> ResistanceRise, double HarmonicReactanceRise = 1)
 {
     /// <summary>Impedance at an order.</summary>
-    public Complex At(int order) => order == 1
+    public Complex At(double order) => order == 1
         ? ImpedancePu
         : new Complex(ImpedancePu.Real * ResistanceRise(order), ImpedancePu.Imaginary * order * HarmonicReactanceRise);
 }

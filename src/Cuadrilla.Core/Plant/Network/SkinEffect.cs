@@ -27,5 +27,5 @@ public static class SkinEffect
         (1 + SkinFactor(resistanceOhmPerM, frequencyHz * order)) / (1 + SkinFactor(resistanceOhmPerM, frequencyHz));
 
     /// <summary>Resistance at an order in parts of that at the fundamental, of a source or transformer.</summary>
-    public static double OfWinding(int order) => Math.Sqrt(order);
+    public static double OfWinding(double order) => Math.Sqrt(order);
 }

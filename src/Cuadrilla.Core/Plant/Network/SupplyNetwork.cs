@@ -137,7 +137,7 @@ public sealed partial class SupplyNetwork
     public int NodeOf(string busId) => nodes[busId];
 
     /// <summary>Admittance matrix of source and branches at an order, without anything between bus and earth.</summary>
-    internal Complex[,] Admittance(int order)
+    internal Complex[,] Admittance(double order)
     {
         var matrix = new Complex[NodeCount, NodeCount];
         foreach (var branch in branches)

@@ -162,7 +162,7 @@ public sealed partial class SupplyNetwork
         return hours;
     }
 
-    private readonly record struct Edge(string ElementId, string From, string To, Complex ImpedancePu, Func<int, double> ResistanceRise, int ClockHour);
+    private readonly record struct Edge(string ElementId, string From, string To, Complex ImpedancePu, Func<double, double> ResistanceRise, int ClockHour);
 
     /// <summary>Buses joined by closed couplers stand for one (union-find).</summary>
     private sealed class Joints

@@ -1,0 +1,45 @@
+import { expect, test } from "@playwright/test";
+import { importDemo, open } from "./plant";
+
+test("harmonics are explained: scenarios, phasors, resonance, and a reactor cures it", async ({ page, request }) => {
+  await open(page, await importDemo(request), "/harmonics");
+  const matrix = page.getByRole("table", { name: "Figures by scenario" });
+  await expect(matrix.getByRole("row", { name: /TDD at the PCC/ }).getByRole("img", { name: "Fails" })).toBeVisible();
+  await matrix.getByRole("button", { name: "full production" }).click();
+  await expect(page.getByRole("figure", { name: /Current by order, full production/ })).toBeVisible();
+  const why = page.getByRole("region", { name: "Why" });
+  await why.getByRole("button", { name: "5", exact: true }).click();
+  await expect(why.getByText(/cancel most/)).toBeVisible();
+  await expect(why.getByRole("table", { name: "Share of the harmonic current" })).toContainText("DP-01");
+  await why.getByLabel("Bus looked at").selectOption({ label: "400 V bus B" });
+  await expect(why.getByRole("list", { name: "Resonances" })).toContainText("order 7 is drawn there");
+  await expect(why.getByRole("figure", { name: "A cycle, phase A" })).toBeVisible();
+
+  await page.getByRole("button", { name: "Mitigation workbench" }).click();
+  const sheet = page.getByRole("dialog", { name: "Mitigation workbench" });
+  const ways = sheet.getByRole("table", { name: "Ways of mitigating" });
+  await expect(ways.getByRole("row", { name: /active front end/ })).toBeVisible({ timeout: 20_000 });
+  await expect(sheet.getByText(/central active filter/)).toContainText("A, a fifth of margin");
+  await ways
+    .getByRole("row", { name: /reactor of 7 % for the capacitor banks/ })
+    .getByRole("button", { name: "Try" })
+    .click();
+  await expect(ways.getByRole("row", { name: /reactor of 7 % for/ })).toHaveCount(0, { timeout: 20_000 });
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await expect(
+    page.getByText("No capacitor bank lifts the impedance of this bus.").or(why.getByText(/At 3\.\d+ times/)),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(why.getByRole("list", { name: "Resonances" })).toContainText("order 7 is drawn there");
+});
+
+test("one drive's front ends are compared and one is tried", async ({ page, request }) => {
+  await open(page, await importDemo(request), "/harmonics");
+  await page.getByRole("button", { name: "Mitigation workbench" }).click();
+  const sheet = page.getByRole("dialog", { name: "Mitigation workbench" });
+  await sheet.getByLabel("For").selectOption({ label: "DP-02 Exhaust fan" });
+  const choke = sheet.getByRole("row", { name: /six-pulse, DC choke/ });
+  await expect(choke).toContainText("1 changed", { timeout: 20_000 });
+  await choke.getByRole("button", { name: "Try" }).click();
+  await expect(sheet.getByRole("row", { name: /six-pulse, no choke/ })).toBeVisible({ timeout: 20_000 });
+});

@@ -1,0 +1,217 @@
+import { useState } from "react";
+import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
+import type { HarmonicStudy } from "../../api/client";
+import { blue, plum, red, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { Frame, NumberTable } from "../../components/charts/Frame";
+import { n } from "../../lib/format";
+import { useProject } from "../project/ProjectContext";
+import { peakOf } from "./harmonicWords";
+import { PhasorPicture } from "./PhasorPicture";
+
+const size = { width: 760, margin: { top: 8, right: 8, bottom: 14, left: 8 } } as const;
+
+/** Why the figures are what they are: who adds and cancels, what resonates, how the curves look. */
+export function Explained({
+  study,
+  onBus,
+}: {
+  readonly study: HarmonicStudy;
+  readonly onBus: (busId: string) => void;
+}) {
+  const { buses } = useProject().project.specification.distribution;
+  const [wanted, setWanted] = useState<number>();
+  const orders = study.stories.map((s) => s.order);
+  const largest = [...study.stories].sort((a, b) => b.vectorA - a.vectorA)[0]?.order;
+  const order = wanted !== undefined && orders.includes(wanted) ? wanted : largest;
+  return (
+    <section aria-label="Why" className="mt-4">
+      <h3 className="section-title">Who adds, who cancels at the coupling</h3>
+      {order === undefined ? (
+        <p className="text-soft">No front end draws harmonics in this scenario.</p>
+      ) : (
+        <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-8">
+          <div>
+            <div className="mb-1 flex flex-wrap items-center gap-1">
+              <span className="text-soft">order</span>
+              {orders.map((h) => (
+                <button
+                  key={h}
+                  type="button"
+                  className={`button px-2 ${h === order ? "button-main" : ""}`}
+                  aria-pressed={h === order}
+                  onClick={() => setWanted(h)}
+                >
+                  {h}
+                </button>
+              ))}
+            </div>
+            <PhasorPicture study={study} order={order} />
+          </div>
+          <Shares study={study} />
+        </div>
+      )}
+      <div className="mt-4 flex items-center gap-2">
+        <h3 className="section-title">Impedance</h3>
+        <select
+          className="entry w-56"
+          aria-label="Bus looked at"
+          value={study.busId}
+          onChange={(e) => onBus(e.target.value)}
+        >
+          {buses.map((b) => (
+            <option key={b.id} value={b.id}>
+              {b.name}
+            </option>
+          ))}
+        </select>
+      </div>
+      <ul className="text-[13px]" aria-label="Resonances">
+        {study.peaks.length === 0 ? (
+          <li className="text-soft">No capacitor bank lifts the impedance of this bus.</li>
+        ) : (
+          study.peaks.map((p) => <li key={p.order}>{peakOf(p, study.presentOrders)}</li>)
+        )}
+      </ul>
+      <Scan study={study} />
+      <Waves study={study} />
+    </section>
+  );
+}
+
+function Shares({ study }: { readonly study: HarmonicStudy }) {
+  const most = Math.max(1, ...study.contributions.map((c) => Math.abs(c.sharePct)));
+  return (
+    <table className="table self-start" aria-label="Share of the harmonic current">
+      <thead>
+        <tr>
+          <th>front end</th>
+          <th className="num">share of TDD</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {study.contributions.map((c) => (
+          <tr key={c.id}>
+            <td>{c.tag}</td>
+            <td className="num">{n(c.sharePct, 3)} %</td>
+            <td className="w-40">
+              <span
+                className={`block h-2 ${c.sharePct < 0 ? "bg-holds" : "bg-plum"}`}
+                style={{ width: `${(100 * Math.abs(c.sharePct)) / most}%` }}
+                title={c.sharePct < 0 ? "cancels others" : undefined}
+              />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Scan({ study }: { readonly study: HarmonicStudy }) {
+  const rows = study.scan.filter((p) => p.order <= 30);
+  return (
+    <Frame
+      title="Impedance over the frequency"
+      legend={[
+        { name: "as connected", colour: plum, shape: "line" },
+        { name: "without capacitor banks", colour: soft, shape: "dash" },
+        { name: "orders drawn", colour: red, shape: "line" },
+      ]}
+      table={
+        <NumberTable
+          heads={["order", "mΩ", "without banks mΩ"]}
+          rows={rows.filter((_, i) => i % 5 === 0).map((p) => [n(p.order, 3), n(p.mohm), n(p.withoutBanksMohm)])}
+        />
+      }
+    >
+      <ComposedChart {...size} height={230} data={rows} accessibilityLayer={false}>
+        <CartesianGrid stroke={rule} vertical={false} />
+        <XAxis
+          dataKey="order"
+          type="number"
+          domain={[0, 30]}
+          ticks={[1, 5, 7, 11, 13, 17, 19, 23, 25, 29]}
+          tick={tick}
+          height={34}
+          label={xTitle("times the line frequency")}
+        />
+        <YAxis tick={tick} width={56} label={yTitle("mΩ")} tickFormatter={(v: number) => n(v, 3)} />
+        {study.presentOrders
+          .filter((h) => h <= 30)
+          .map((h) => (
+            <ReferenceLine key={h} x={h} stroke={red} strokeOpacity={0.35} />
+          ))}
+        <Line
+          dataKey="withoutBanksMohm"
+          stroke={soft}
+          strokeDasharray="5 3"
+          dot={false}
+          activeDot={false}
+          isAnimationActive={false}
+        />
+        <Line dataKey="mohm" stroke={plum} strokeWidth={1.8} dot={false} activeDot={false} isAnimationActive={false} />
+      </ComposedChart>
+    </Frame>
+  );
+}
+
+function Waves({ study }: { readonly study: HarmonicStudy }) {
+  const rows = study.waves.filter((_, i) => i % 2 === 0);
+  return (
+    <Frame
+      title="A cycle, phase A"
+      legend={[
+        { name: "current at the coupling (left)", colour: plum, shape: "line" },
+        { name: "voltage of the bus (right)", colour: blue, shape: "line" },
+      ]}
+      table={
+        <NumberTable
+          heads={["degrees", "A", "% of crest"]}
+          rows={rows.filter((_, i) => i % 5 === 0).map((w) => [n(w.angleDeg, 3), n(w.couplingA), n(w.busPct)])}
+        />
+      }
+    >
+      <ComposedChart {...size} height={210} data={rows} accessibilityLayer={false}>
+        <CartesianGrid stroke={rule} vertical={false} />
+        <XAxis
+          dataKey="angleDeg"
+          type="number"
+          domain={[0, 360]}
+          ticks={[0, 60, 120, 180, 240, 300, 360]}
+          tick={tick}
+          height={34}
+          label={xTitle("angle, degrees")}
+        />
+        <YAxis yAxisId="a" tick={tick} width={56} label={yTitle("A")} />
+        <YAxis
+          yAxisId="v"
+          orientation="right"
+          tick={tick}
+          width={56}
+          domain={[-120, 120]}
+          label={{ ...yTitle("% of crest"), position: "insideRight" as const }}
+        />
+        <ReferenceLine yAxisId="a" y={0} stroke={soft} />
+        <Line
+          yAxisId="v"
+          dataKey="busPct"
+          stroke={blue}
+          strokeWidth={1.2}
+          dot={false}
+          activeDot={false}
+          isAnimationActive={false}
+        />
+        <Line
+          yAxisId="a"
+          dataKey="couplingA"
+          stroke={plum}
+          strokeWidth={1.8}
+          dot={false}
+          activeDot={false}
+          isAnimationActive={false}
+        />
+      </ComposedChart>
+    </Frame>
+  );
+}

@@ -1,0 +1,40 @@
+using Cuadrilla.Core.Plant.Network;
+
+namespace Cuadrilla.Core.Assessment.Checks;
+
+/// <summary><c>harmonics.plant-voltage</c> of each low-voltage bus, over all scenarios: compatibility levels of its class.</summary>
+internal static class PlantVoltageChecks
+{
+    private const string Id = "harmonics.plant-voltage";
+    private const double LowVoltageV = 1000;
+
+    public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<string> missing)
+    {
+        var levels = supply.Data.Compatibility;
+        var level = levels.Classes[supply.Defaults.Harmonics.PlantClass];
+        foreach (var bus in supply.Plant.Distribution.Buses.Where(b => b.NominalVoltageV <= LowVoltageV))
+        {
+            var title = $"Voltage distortion, {bus.Name}";
+            var cases = supply.Scenarios.SelectMany(s => s.Buses.Where(b => b.BusId == bus.Id).Select(b => (s.ScenarioName, Bus: b))).ToList();
+            if (missing.Count > 0 || cases.Count == 0)
+            {
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing.Count > 0 ? missing : NetworkData.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                continue;
+            }
+
+            var worst = cases
+                .SelectMany(c => Enumerable.Range(2, 49).Select(h => (c.ScenarioName, c.Bus, Order: h, Pct: c.Bus.VoltagePct[h - 1], Level: level.LevelPct(h)))
+                    .Append((c.ScenarioName, c.Bus, Order: 0, Pct: c.Bus.TotalThdvPct, Level: level.ThdPct)))
+                .MaxBy(x => x.Pct / x.Level);
+            yield return CheckWriter.Judged(
+                Id, string.Empty, BoardRow.Plant, worst.Order == 0 ? title : FormattableString.Invariant($"{title}, order {worst.Order}"), worst.Pct, worst.Level, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                "Relief: converters with choke or more pulses, a reactor for a resonant bank, a stronger transformer, drives on the other vector group.",
+                new Reason(
+                    "Y_h·V_h = −I_h on the network of each order, the line's own distortion added as if in phase; each order and the total have a level, the nearest is shown",
+                    $"THDv {Text.N(worst.Bus.TotalThdvPct)} % ({Text.N(level.ThdPct)} %), the plant's own share {Text.N(worst.Bus.ThdvPct)} %; {(worst.Order == 0 ? "the total decides" : $"order {worst.Order}: {Text.N(worst.Pct)} % ({Text.N(worst.Level)} %)")}; class {level.Number}",
+                    $"{levels.Source}, {levels.Edition}; interharmonics and the band from 2 to 150 kHz are not computed",
+                    [Text.In("class", level.Number, string.Empty, "project default")]),
+                worst.ScenarioName).At(bus.Id);
+        }
+    }
+}

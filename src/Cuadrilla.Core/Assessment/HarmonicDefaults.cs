@@ -1,0 +1,19 @@
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>Defaults of harmonics beside those of the point of common coupling. Equal by value.</summary>
+/// <param name="PlantClass">Class of environment for harmonic voltage inside the plant, 1 to 3.</param>
+/// <param name="ResonanceGain">How often a capacitor bank may multiply the impedance at an order that is present.</param>
+/// <param name="CapacitorCurrentPu">Current that a capacitor stands, parts of rated.</param>
+/// <param name="CapacitorVoltagePu">Voltage that a capacitor stands, parts of rated.</param>
+/// <param name="TerminalThdiPct">Largest distortion of each drive's current that the buyer asks for, %; 0: not asked.</param>
+public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, double CapacitorCurrentPu, double CapacitorVoltagePu, double TerminalThdiPct)
+{
+    /// <summary>Resolves them.</summary>
+    /// <param name="of">Value of a key.</param>
+    public static HarmonicDefaults Resolve(Func<string, double> of)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        return new HarmonicDefaults(
+            (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("terminal-thdi-pct"));
+    }
+}

@@ -1,0 +1,52 @@
+using System.Numerics;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Plant;
+
+namespace Cuadrilla.Documents.Calculations;
+
+/// <summary>The engines <c>bank-resonance</c> and <c>equipment-ratio</c>.</summary>
+internal static class HarmonicCalculations
+{
+    private const int HighestOrder = 50;
+
+    public static object Resonance(ResonanceInput input, InputRanges ranges)
+    {
+        ranges
+            .Number("shortCircuitMva", input.ShortCircuitMva, 0, 1e6, minExcluded: true)
+            .Number("xrRatio", input.XrRatio, 0, 1000, minExcluded: true)
+            .Number("bankKvar", input.BankKvar, 0, 1e6, minExcluded: true)
+            .Number("detuningPct", input.DetuningPct, 0, 50)
+            .Done();
+        var found = BankResonance.Of(input.ShortCircuitMva, input.XrRatio, input.BankKvar, input.DetuningPct);
+        return new ResonanceOutput(found.ParallelOrder, double.IsInfinity(found.SeriesOrder) ? null : found.SeriesOrder, found.Gains);
+    }
+
+    public static object EquipmentRatio(EquipmentInput input, InputRanges ranges)
+    {
+        ranges.Require(input.Orders.Count is > 0 and <= HighestOrder, "orders", $"{input.Orders.Count} orders", "1 to 50 orders");
+        var orders = new Complex[HighestOrder];
+        for (var i = 0; i < input.Orders.Count; i++)
+        {
+            ranges.Number($"orders/{i}/order", input.Orders[i].Order, 1, HighestOrder).Number($"orders/{i}/pct", input.Orders[i].Pct, 0, 1000);
+            if (input.Orders[i].Order is >= 1 and <= HighestOrder)
+            {
+                orders[input.Orders[i].Order - 1] = input.Orders[i].Pct;
+            }
+        }
+
+        ranges.Done();
+        orders[0] = orders[0] == Complex.Zero ? 100 : orders[0];
+        var needed = ReferenceCatalogue.Data.Equipment.Needed(orders, input.Balanced);
+        return new EquipmentOutput(needed?.Ratio, needed?.By ?? "no row admits it");
+    }
+
+    internal sealed record ResonanceInput(double ShortCircuitMva, double XrRatio, double BankKvar, double DetuningPct = 0);
+
+    internal sealed record ResonanceOutput(double ParallelOrder, double? SeriesOrder, IReadOnlyList<double> Gains);
+
+    internal sealed record EquipmentInput(IReadOnlyList<OrderPct> Orders, bool Balanced = true);
+
+    internal sealed record OrderPct(int Order, double Pct);
+
+    internal sealed record EquipmentOutput(double? Ratio, string By);
+}

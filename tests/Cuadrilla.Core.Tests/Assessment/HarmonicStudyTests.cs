@@ -1,0 +1,180 @@
+using System.Numerics;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Mitigation;
+using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Specification;
+using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
+
+namespace Cuadrilla.Core.Tests.Assessment;
+
+/// <summary>Harmonics of the demo plant explained: superposition, resonance, banks, scenarios, mitigation.</summary>
+public sealed class HarmonicStudyTests
+{
+    private static readonly Assessor Assessor = new(Data);
+    private static readonly PlantAssessment Found = Assessor.Run(Demo);
+    private static readonly DefaultsInForce Defaults = DefaultsInForce.Resolve(Data.Defaults, Demo.Overrides);
+
+    [Fact]
+    public void The_parts_of_all_front_ends_make_the_current_at_the_coupling()
+    {
+        foreach (var scenario in Found.Scenarios)
+        {
+            var study = HarmonicStudy.Of(Demo, scenario, "bus-a", Defaults.LockedRotorPowerFactor);
+            Assert.Equal(100, study.Contributions.Sum(c => c.SharePct), 6);
+            for (var h = 2; h <= 50; h++)
+            {
+                var sum = study.Contributions.Aggregate(Complex.Zero, (s, c) => s + c.OrdersA[h - 1]);
+                Assert.Equal(0, (sum - scenario.PccPhases[0].CurrentA[h - 1]).Magnitude, 1e-9 * (1 + sum.Magnitude));
+            }
+        }
+    }
+
+    [Fact]
+    public void The_story_of_an_order_names_those_that_cancel()
+    {
+        Contribution Of(string id, double a, double deg)
+        {
+            var orders = new Complex[50];
+            orders[4] = Complex.FromPolarCoordinates(a, deg * Math.PI / 180);
+            return new Contribution(id, orders, 0);
+        }
+
+        var story = OrderStory.Of(5, [Of("a", 3, 10), Of("b", 1, 20), Of("c", 2, 190)]);
+        Assert.Equal(("a", "c"), (story.FirstId, story.SecondId));
+        Assert.Equal(180, story.ApartDeg, 6);
+        Assert.Equal(4, story.CancelledA, 9);
+        Assert.Equal(6, story.ArithmeticA, 9);
+        Assert.True(story.VectorA < 2.1);
+        Assert.Equal(string.Empty, OrderStory.Of(5, [Of("a", 3, 10)]).FirstId);
+    }
+
+    [Fact]
+    public void The_scan_finds_the_resonance_of_the_bank_and_agrees_with_the_closed_form()
+    {
+        // The bank alone beside the supply: no motors that damp and shift it.
+        var bare = Demo with { Distribution = Demo.Distribution with { Loads = [] }, Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-04")] })] };
+        bare = bare with { Scenarios = [Scenario.AsUsual("all", "all")], Lineups = [bare.Lineups[0] with { Arrangements = [] }] };
+        var result = new Assessor(Data).Run(bare).Scenarios[0];
+        var bank = bare.Distribution.CapacitorBanks[0];
+        var study = HarmonicStudy.Of(bare, result, bank.BusId, Defaults.LockedRotorPowerFactor);
+        var impedance = result.Network.ImpedanceOhm(bank.BusId);
+        var expected = Math.Sqrt(1 / (bank.SusceptanceS(1, bank.Steps, result.Network.VoltageV(bank.BusId)) * impedance.Imaginary));
+
+        Assert.Equal(expected, study.Peaks.MaxBy(p => p.Ohm).Order, 0.15);
+        Assert.All(study.Scan, p => Assert.True(p.Ohm >= 0 && p.WithoutBanksOhm > 0));
+    }
+
+    [Fact]
+    public void A_reactor_cures_the_resonance_and_unloads_the_bank()
+    {
+        var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b => b with { DetuningPct = 7 })] } };
+        var after = new Assessor(Data).Run(detuned);
+        Check Of(PlantAssessment a, string id) => a.Checks.Single(c => c.Id == id && c.ElementId == "caps");
+
+        Assert.Equal(Verdict.Fails, Of(Found, "harmonics.resonance").Verdict);
+        Assert.Contains("order 7", Of(Found, "harmonics.resonance").Title, StringComparison.Ordinal);
+        Assert.Equal(Verdict.Holds, Of(after, "harmonics.resonance").Verdict);
+        Assert.True(Of(after, "harmonics.capacitor").Figure.Value < Of(Found, "harmonics.capacitor").Figure.Value);
+    }
+
+    [Fact]
+    public void The_load_of_a_bank_is_that_of_its_voltage_order_by_order()
+    {
+        var scenario = Found.Scenarios[0];
+        var bank = Demo.Distribution.CapacitorBanks.Single();
+        var bus = scenario.Buses.Single(b => b.BusId == bank.BusId);
+        var square = bus.VoltagePu * bus.VoltagePu;
+        for (var h = 2; h <= 50; h++)
+        {
+            // Without reactor the current of an order is h times its voltage.
+            square += Math.Pow(h * bus.VoltagePct[h - 1] / 100, 2);
+        }
+
+        Assert.Equal(Math.Sqrt(square), scenario.Banks.Single().CurrentPu, 9);
+    }
+
+    [Fact]
+    public void The_lines_own_distortion_is_added_and_lifted_by_the_bank()
+    {
+        var clean = Demo with { Source = Demo.Source with { BackgroundV5Pct = 0, BackgroundV7Pct = 0 } };
+        var own = new Assessor(Data).Run(clean).Scenarios[0].Buses.Single(b => b.BusId == "bus-b");
+        var with = Found.Scenarios[0].Buses.Single(b => b.BusId == "bus-b");
+
+        Assert.True(Demo.Source.BackgroundV7Pct.Value > 0);
+        Assert.True(with.VoltagePct[6] - own.VoltagePct[6] > 2 * Demo.Source.BackgroundV7Pct.Value);
+    }
+
+    [Fact]
+    public void Inside_the_plant_the_class_decides()
+    {
+        var third = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("plant-class", 3, "large converters")] };
+        Check Of(PlantSpecification plant) => new Assessor(Data).Run(plant).Checks.Single(c => c is { Id: "harmonics.plant-voltage", ElementId: "bus-a" });
+
+        Assert.True(Of(third).MarginPct.Value > Of(Demo).MarginPct.Value);
+        Assert.Contains("61000-2-4", Of(Demo).Reason.Source, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_drive_on_a_public_system_is_held_against_the_ratio_it_needs()
+    {
+        var publicly = Demo with { Pcc = Demo.Pcc with { BusId = "bus-a" } };
+        var check = new Assessor(Data).Run(publicly).Checks.Single(c => c is { Id: "harmonics.equipment", DrivePointId: "dp-05" });
+
+        Assert.NotEqual(Verdict.NotApplicable, check.Verdict);
+        Assert.Equal(LimitSense.AtLeast, check.Sense);
+        Assert.Equal(Verdict.NotApplicable, Found.Checks.Single(c => c is { Id: "harmonics.equipment", DrivePointId: "dp-05" }).Verdict);
+    }
+
+    [Fact]
+    public void Distortion_at_the_drive_is_judged_only_where_the_buyer_asks()
+    {
+        Assert.DoesNotContain(Found.Checks, c => c.Id == "harmonics.terminal-thdi");
+        var asked = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("terminal-thdi-pct", 48, "asked")] };
+        var checks = new Assessor(Data).Run(asked).Checks.Where(c => c.Id == "harmonics.terminal-thdi").ToDictionary(c => c.DrivePointId, c => c.Verdict);
+
+        Assert.Equal(Verdict.Fails, checks["dp-02"]);
+        Assert.NotEqual(Verdict.Fails, checks["dp-01"]);
+    }
+
+    [Fact]
+    public void The_matrix_holds_every_scenario_and_the_figures_of_the_checks()
+    {
+        var matrix = HarmonicMatrix.Of(Demo, Found, Data, Defaults);
+        var tdd = matrix.Single(r => r.Id == "harmonics.pcc-tdd");
+        var check = Found.Checks.Single(c => c.Id == "harmonics.pcc-tdd");
+
+        Assert.All(matrix, r => Assert.Equal(Demo.Scenarios.Count, r.Figures.Count));
+        Assert.Equal(check.Figure.Value, tdd.Figures[tdd.Worst], 9);
+        Assert.Equal(check.Scenario, Demo.Scenarios[tdd.Worst].Name);
+        Assert.Contains(matrix, r => r.Id == "supply.transformer-loading" && r.Figures.Any(double.IsNaN));
+    }
+
+    [Fact]
+    public void The_workbench_sorts_what_complies_by_lifetime_cost_and_says_what_spoils_the_rest()
+    {
+        var (ways, filter) = MitigationWorkbench.Of(Demo, [.. Demo.AllDrivePoints().Select(p => p.Id)], new Assessor(Data));
+        var asIs = ways.Single(w => w.Id == "as-is");
+        var active = ways.Single(w => w.Id == "active");
+
+        Assert.Equal(ways.OrderByDescending(w => w.Complies).Select(w => w.Complies), ways.Select(w => w.Complies));
+        Assert.True(active.TddPct < asIs.TddPct / 3);
+        Assert.True(active.WidthMm > asIs.WidthMm);
+        Assert.True(ways.Single(w => w.Id == "eighteen-pulse").TddPct < ways.Single(w => w.Id == "twelve-pulse").TddPct);
+        Assert.All(ways.Where(w => w.Id is not ("as-is" or "detuned")), w => Assert.NotEmpty(w.Spoils));
+        Assert.True(filter.CurrentA > 0);
+
+        // What a way says is what the plant comes to with its choices.
+        var tried = active.Choices.Aggregate(Demo, (plant, c) => Changed(plant, c.Key, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value, Braking = new Core.Converters.Stopping.Braking.ToLine() } }));
+        Assert.Equal(active.TddPct, new Assessor(Data).Run(tried).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value, 6);
+    }
+
+    [Fact]
+    public void One_drive_alone_can_be_looked_at()
+    {
+        var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], new Assessor(Data));
+
+        Assert.All(ways.Where(w => w.Id is not ("as-is" or "detuned")), w => Assert.Equal(["dp-02"], w.Choices.Keys));
+        Assert.True(ways.Single(w => w.Id == "six-pulse-choke").ThdiPct < ways.Single(w => w.Id == "as-is").ThdiPct);
+    }
+}

@@ -1,0 +1,93 @@
+using System.Numerics;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Plant;
+
+namespace Cuadrilla.Core.Tests.Harmonics;
+
+/// <summary>Tables of limits, and a bank beside a short-circuit power in closed form.</summary>
+public sealed class LimitTableTests
+{
+    [Theory]
+    [InlineData(1, 5, 3.0)]
+    [InlineData(1, 17, 2.0)]
+    [InlineData(2, 5, 6.0)]
+    [InlineData(2, 7, 5.0)]
+    [InlineData(2, 11, 3.5)]
+    [InlineData(2, 17, 2.0)]
+    [InlineData(2, 25, (2.27 * 17 / 25) - 0.27)]
+    [InlineData(2, 3, 5.0)]
+    [InlineData(2, 27, 0.2)]
+    [InlineData(2, 4, 1.0)]
+    [InlineData(2, 20, 0.375)]
+    [InlineData(3, 13, 4.5)]
+    [InlineData(3, 49, (4.5 * 17 / 49) - 0.5)]
+    [InlineData(3, 20, 1.0)]
+    public void Compatibility_levels_of_the_classes(int number, int order, double pct) =>
+        Assert.Equal(pct, ReferenceCatalogue.Data.Compatibility.Classes[number].LevelPct(order), 12);
+
+    [Fact]
+    public void Totals_of_the_classes_and_their_edition()
+    {
+        var levels = ReferenceCatalogue.Data.Compatibility;
+        Assert.Equal([5.0, 8.0, 10.0], new[] { 1, 2, 3 }.Select(n => levels.Classes[n].ThdPct));
+        Assert.Contains("61000-2-4", levels.Source, StringComparison.Ordinal);
+        Assert.NotEmpty(levels.Edition);
+    }
+
+    [Theory]
+    [InlineData(10, 7, 3, 1.9, 33.0)]
+    [InlineData(12, 7, 3, 1.9, 66.0)]
+    [InlineData(30, 14, 8, 5, 250.0)]
+    [InlineData(38, 20, 8, 5, 350.0)]
+    public void A_spectrum_needs_the_first_row_that_admits_it(double h5, double h7, double h11, double h13, double ratio)
+    {
+        var needed = ReferenceCatalogue.Data.Equipment.Needed(Orders((5, h5), (7, h7), (11, h11), (13, h13)), balanced: true);
+        Assert.Equal(ratio, needed!.Value.Ratio);
+    }
+
+    [Fact]
+    public void A_spectrum_beyond_every_row_has_no_ratio_and_triplens_have_rows_of_their_own()
+    {
+        var limits = ReferenceCatalogue.Data.Equipment;
+        Assert.Null(limits.Needed(Orders((5, 60)), balanced: true));
+        Assert.Equal(66, limits.Needed(Orders((3, 23)), balanced: false)!.Value.Ratio);
+
+        // Weighted orders from 14 on: 8 % of the 25th is √25·8 = 40 %, admitted from 350 on only.
+        Assert.Equal(350, limits.Needed(Orders((25, 8)), balanced: true)!.Value.Ratio);
+    }
+
+    [Fact]
+    public void A_bank_resonates_at_the_root_of_the_powers()
+    {
+        var bare = BankResonance.Of(20, 1e6, 400, 0);
+        Assert.Equal(Math.Sqrt(20 / 0.4), bare.ParallelOrder, 4);
+        Assert.Equal(double.PositiveInfinity, bare.SeriesOrder);
+
+        // Lossless: 1/|1 − h²·Q/S|.
+        foreach (var h in new[] { 2, 5, 7, 11, 25 })
+        {
+            Assert.Equal(1 / Math.Abs(1 - (h * h * 0.4 / 20)), bare.Gains[h - 1], 3);
+        }
+    }
+
+    [Fact]
+    public void A_reactor_moves_the_resonance_below_the_fifth()
+    {
+        var detuned = BankResonance.Of(20, 10, 400, 7);
+        Assert.Equal(1 / Math.Sqrt(0.07), detuned.SeriesOrder, 12);
+        Assert.True(detuned.ParallelOrder < detuned.SeriesOrder);
+        Assert.All(detuned.Gains.Skip(4), g => Assert.True(g < 1));
+    }
+
+    private static Complex[] Orders(params (int Order, double Pct)[] parts)
+    {
+        var orders = new Complex[50];
+        orders[0] = 100;
+        foreach (var (order, pct) in parts)
+        {
+            orders[order - 1] = pct;
+        }
+
+        return orders;
+    }
+}
