@@ -33,6 +33,35 @@ test("harmonics are explained: scenarios, phasors, resonance, and a reactor cure
   await expect(why.getByRole("list", { name: "Resonances" })).toContainText("order 7 is drawn there");
 });
 
+test("a measured spectrum and a recording stand beside the study", async ({ page, request }) => {
+  const id = await importDemo(request);
+  await open(page, id, "/harmonics");
+  await page.getByRole("button", { name: "Measured against computed" }).click();
+  const sheet = page.getByRole("dialog", { name: "Measured against computed" });
+  const file = sheet.getByLabel("CSV, or .cfg with .dat");
+  await file.setInputFiles({ name: "coupling.csv", mimeType: "text/csv", buffer: Buffer.from("order;A\n1;42\n5;6,1\n7;2\n") });
+  const comparison = sheet.getByRole("region", { name: "Comparison" });
+  await expect(comparison).toContainText("coupling.csv: fundamental 42");
+  await expect(comparison.getByRole("figure", { name: /Orders, % of each/ })).toBeVisible();
+  await file.setInputFiles({ name: "bad.csv", mimeType: "text/csv", buffer: Buffer.from("order;A\n1;42\n99;6\n") });
+  await expect(sheet.getByText(/1 to 50, each once/)).toBeVisible();
+  await file.setInputFiles({ name: "half.cfg", mimeType: "text/plain", buffer: Buffer.from("x") });
+  await expect(sheet.getByRole("alert")).toContainText("choose the .cfg and the .dat together");
+
+  // What the program writes it reads back: the computed cycle differs from the study by its rounding only.
+  const parts = await Promise.all(
+    ["cfg", "dat"].map(async (part) => ({
+      name: `computed.${part}`,
+      mimeType: "application/octet-stream",
+      buffer: await (await request.get(`/api/projects/${id}/waveforms/${part}?scenarioId=full-production&kind=binary`)).body(),
+    })),
+  );
+  await sheet.getByLabel("While").selectOption({ label: "full production" });
+  await file.setInputFiles(parts);
+  await sheet.getByLabel("Channel").selectOption({ label: "current at the coupling  phase A" });
+  await expect(comparison).toContainText("computed.cfg: fundamental");
+});
+
 test("one drive's front ends are compared and one is tried", async ({ page, request }) => {
   await open(page, await importDemo(request), "/harmonics");
   await page.getByRole("button", { name: "Mitigation workbench" }).click();

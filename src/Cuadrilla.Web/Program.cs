@@ -46,6 +46,7 @@ app.MapFollowers();
 app.MapBrakes();
 app.MapComparison();
 app.MapHarmonics();
+app.MapMeasurements();
 app.MapExports();
 app.MapCalculations();
 app.MapTables();

@@ -22,6 +22,7 @@ export type Group = Schemas["GroupDocument"];
 export type Shaft = Schemas["ShaftDocument"];
 export type Follower = Schemas["FollowerDocument"];
 export type Brake = Schemas["BrakeDocument"];
+export type Measurement = Schemas["MeasurementDocument"];
 export type HarmonicStudy = Schemas["HarmonicStudyDocument"];
 export type Mitigation = Schemas["MitigationDocument"];
 export type LineupComparison = Schemas["LineupComparisonDocument"];

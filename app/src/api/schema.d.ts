@@ -164,6 +164,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/measurements/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compareMeasurement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/waveforms/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWaveforms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/{name}": {
         parameters: {
             query?: never;
@@ -1727,6 +1759,43 @@ export interface components {
             /** Format: int32 */
             worst: number;
         };
+        MeasuredOrderDocument: {
+            /** Format: int32 */
+            order: number;
+            /** Format: double */
+            measuredPct: number;
+            /** Format: double */
+            computedPct: number;
+            /** Format: double */
+            differencePct: number;
+        };
+        MeasurementDocument: {
+            channels: string[];
+            unit: string;
+            /** Format: double */
+            measuredFundamental: number;
+            /** Format: double */
+            computedFundamental: number;
+            /** Format: double */
+            measuredThdPct: number;
+            /** Format: double */
+            computedThdPct: number;
+            /** Format: int32 */
+            worstOrder: number;
+            orders: components["schemas"]["MeasuredOrderDocument"][];
+        };
+        MeasurementRequest: {
+            scenarioId: string;
+            target: string;
+            text: string;
+            /** @default  */
+            dataBase64: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            channel: number;
+        };
         MitigationChoice: {
             drivePointId: string;
             itemId: string;
@@ -3185,6 +3254,84 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MitigationDocument"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    compareMeasurement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasurementRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasurementDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getWaveforms: {
+        parameters: {
+            query?: {
+                scenarioId?: string;
+                busId?: string;
+                kind?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {

@@ -46,6 +46,7 @@ public sealed class Calculation
         Of<SharedShaftCalculation.Input>("shared-shaft", SharedShaftCalculation.Run),
         Of<BrakeCalculation.Input>("brake-sequence", BrakeCalculation.Run),
         Of<HarmonicCalculations.ResonanceInput>("bank-resonance", HarmonicCalculations.Resonance),
+        Of<HarmonicCalculations.SpectrumInput>("waveform-spectrum", HarmonicCalculations.Spectrum),
         Of<HarmonicCalculations.EquipmentInput>("equipment-ratio", HarmonicCalculations.EquipmentRatio),
         Of<OverloadCalculation.Input>("overload", OverloadCalculation.Run),
         Of<StopCalculation.Input>("stop", StopCalculation.Run),

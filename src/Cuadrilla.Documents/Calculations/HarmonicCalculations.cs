@@ -1,5 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Harmonics.Measured;
 using Cuadrilla.Core.Plant;
 
 namespace Cuadrilla.Documents.Calculations;
@@ -39,6 +40,22 @@ internal static class HarmonicCalculations
         var needed = ReferenceCatalogue.Data.Equipment.Needed(orders, input.Balanced);
         return new EquipmentOutput(needed?.Ratio, needed?.By ?? "no row admits it");
     }
+
+    public static object Spectrum(SpectrumInput input, InputRanges ranges)
+    {
+        ranges
+            .Number("samplesPerS", input.SamplesPerS, 0, 1e7, minExcluded: true)
+            .Number("frequencyHz", input.FrequencyHz, 1, 1000)
+            .Require(input.Samples.Count is >= 8 and <= 200_000, "samples", $"{input.Samples.Count} samples", "8 to 200000 samples")
+            .Done();
+        var found = WaveformSpectrum.Of(input.Samples, input.SamplesPerS, input.FrequencyHz);
+        double[] rms = [.. found.Orders.Select(o => o.Magnitude)];
+        return new SpectrumOutput(found.Cycles, rms, rms[0] > 0 ? 100 * Math.Sqrt(rms.Skip(1).Sum(r => r * r)) / rms[0] : null);
+    }
+
+    internal sealed record SpectrumInput(IReadOnlyList<double> Samples, double SamplesPerS, double FrequencyHz);
+
+    internal sealed record SpectrumOutput(int Cycles, IReadOnlyList<double> Rms, double? ThdPct);
 
     internal sealed record ResonanceInput(double ShortCircuitMva, double XrRatio, double BankKvar, double DetuningPct = 0);
 

@@ -9,6 +9,7 @@ import { n } from "../../lib/format";
 import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
 import { Explained } from "./Explained";
+import { MeasuredSheet } from "./MeasuredSheet";
 import { MitigationSheet } from "./MitigationSheet";
 import { ScenarioMatrix } from "./ScenarioMatrix";
 
@@ -25,6 +26,7 @@ export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKe
   );
   const scenario = scenarios.find((s) => s.scenarioId === wanted) ?? worst;
   const [bus, setBus] = useState<string>();
+  const [measuring, setMeasuring] = useState(false);
   const [mitigating, setMitigating] = useState(false);
   const study = useQuery({
     queryKey: ["harmonics", project.id, scenario?.scenarioId, bus, project.edit],
@@ -59,6 +61,11 @@ export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKe
       <button type="button" className="button mt-2" onClick={() => setMitigating(true)}>
         Mitigation workbench
       </button>
+      {scenario && (
+        <button type="button" className="button mt-2 ml-2" onClick={() => setMeasuring(true)}>
+          Measured against computed
+        </button>
+      )}
       {study.data && (
         <ScenarioMatrix matrix={study.data.matrix} chosen={scenario?.scenarioId ?? ""} onChoose={setWanted} />
       )}
@@ -71,6 +78,7 @@ export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKe
       ) : (
         <Empty>The fault level of the source is open: enter it on the plant page, or assume it infinite.</Empty>
       )}
+      {measuring && scenario && <MeasuredSheet scenarioId={scenario.scenarioId} onClose={() => setMeasuring(false)} />}
       {mitigating && <MitigationSheet onClose={() => setMitigating(false)} />}
     </div>
   );

@@ -37,17 +37,27 @@ public sealed record HarmonicStudy(
         var scan = new NetworkScan(plant, scenario, result.Network, result.OnLine, lockedRotorPowerFactor).Of(busId);
         var contributions = Supply.Contributions.Of(plant, result, lockedRotorPowerFactor);
         var present = BankInScenario.Present(result.Drives);
-        var sums = new HarmonicSums(
-            plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine), result.Drives, result.OnLine, lockedRotorPowerFactor, forcePhases: true);
-        var coupling = sums.AtCoupling(plant.Pcc.BusId);
+        var (current, voltage) = Phasors(plant, result, busId, lockedRotorPowerFactor);
         return new HarmonicStudy(
             scan,
             NetworkScan.Peaks(scan),
             present,
             contributions,
             [.. present.Where(h => h <= HighestTold).Select(h => OrderStory.Of(h, contributions))],
-            coupling.Length == 0 ? [] : Wave(coupling[0].CurrentA, Math.Sqrt(2)),
-            Wave(sums.VoltagePhasorsPct(busId), 1));
+            current.Count == 0 ? [] : Wave(current, Math.Sqrt(2)),
+            Wave(voltage, 1));
+    }
+
+    /// <summary>Orders 1…50 in phase A: current at the coupling, rms, A (empty where it is dead), and voltage of a bus, % of nominal.</summary>
+    public static (IReadOnlyList<Complex> CouplingA, IReadOnlyList<Complex> BusPct) Phasors(PlantSpecification plant, ScenarioResult result, string busId, double lockedRotorPowerFactor)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(result);
+        var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
+        var sums = new HarmonicSums(
+            plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine), result.Drives, result.OnLine, lockedRotorPowerFactor, forcePhases: true);
+        var coupling = sums.AtCoupling(plant.Pcc.BusId);
+        return (coupling.Length == 0 ? [] : coupling[0].CurrentA, sums.VoltagePhasorsPct(busId));
     }
 
     private static double[] Wave(IReadOnlyList<Complex> orders, double factor) =>
