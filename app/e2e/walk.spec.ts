@@ -46,10 +46,10 @@ test("drive points are added, copied, moved and removed", async ({ page, request
   await page.getByRole("button", { name: "Copy" }).click();
   await expect(tags).toHaveCount(before + 1);
   await page.getByRole("button", { name: "Move left" }).click();
-  await expect(tags.nth(2)).toContainText("DP-27");
+  await expect(tags.nth(2)).toContainText("DP-28");
   await page.getByRole("button", { name: "Add drive point" }).click();
   await expect(tags).toHaveCount(before + 2);
-  await expect(cell(page, "DP-28", "motor")).toHaveAccessibleName(/Needs data/);
+  await expect(cell(page, "DP-29", "motor")).toHaveAccessibleName(/Needs data/);
   await page.getByRole("button", { name: "Remove" }).click();
   await expect(tags).toHaveCount(before + 1);
 });
@@ -175,9 +175,9 @@ test("a winder is entered from its process sheet and shows torque over diameter"
   await open(page, await importDemo(request));
   await cell(page, "DP-16", "load").click();
   await page.getByRole("button", { name: "Add drive point" }).click();
-  await cell(page, "DP-27", "load").click();
+  await cell(page, "DP-28", "load").click();
   await page.getByLabel("Machine", { exact: true }).selectOption("winder");
-  await expect(cell(page, "DP-27", "load")).toHaveAccessibleName(/winds, N open/);
+  await expect(cell(page, "DP-28", "load")).toHaveAccessibleName(/winds, N open/);
   const enter = async (label: string, text: string) => {
     const field = page.getByLabel(label, { exact: true });
     await field.fill(text);

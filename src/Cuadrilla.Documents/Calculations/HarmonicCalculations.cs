@@ -46,8 +46,13 @@ internal static class HarmonicCalculations
         ranges
             .Number("samplesPerS", input.SamplesPerS, 0, 1e7, minExcluded: true)
             .Number("frequencyHz", input.FrequencyHz, 1, 1000)
-            .Require(input.Samples.Count is >= 8 and <= 200_000, "samples", $"{input.Samples.Count} samples", "8 to 200000 samples")
-            .Done();
+            .Require(input.Samples.Count is >= 8 and <= 200_000, "samples", $"{input.Samples.Count} samples", "8 to 200000 samples");
+        for (var i = 0; i < input.Samples.Count; i++)
+        {
+            ranges.Number($"samples/{i}", input.Samples[i], -1e12, 1e12);
+        }
+
+        ranges.Done();
         var found = WaveformSpectrum.Of(input.Samples, input.SamplesPerS, input.FrequencyHz);
         double[] rms = [.. found.Orders.Select(o => o.Magnitude)];
         return new SpectrumOutput(found.Cycles, rms, rms[0] > 0 ? 100 * Math.Sqrt(rms.Skip(1).Sum(r => r * r)) / rms[0] : null);

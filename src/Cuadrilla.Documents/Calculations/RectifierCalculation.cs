@@ -12,7 +12,8 @@ internal static class RectifierCalculation
     public static object Run(Input input, InputRanges ranges)
     {
         Check(input, ranges);
-        var kind = input.Kind == "six-pulse" ? RectifierKind.SixPulse : RectifierKind.SinglePhase;
+        var kind = input.Kind == "single-phase" ? RectifierKind.SinglePhase : RectifierKind.SixPulse;
+        var bridges = input.Kind switch { "twelve-pulse" => 2, "eighteen-pulse" => 3, _ => 1 };
         var omega = 2 * Math.PI * input.FrequencyHz;
         double resistance, inductance;
         if (input.SourceInductanceUh is { } given)
@@ -35,7 +36,7 @@ internal static class RectifierCalculation
             input.LineVoltageV,
             input.FrequencyHz,
             resistance,
-            inductance + (input.AcReactorUh * 1e-6),
+            inductance + (bridges == 1 ? input.AcReactorUh * 1e-6 : 0),
             input.DcChokeUh * 1e-6,
             input.DcChokeResistanceMohm * 1e-3,
             input.DcCapacitanceUf * 1e-6,
@@ -43,7 +44,9 @@ internal static class RectifierCalculation
             input.LoadModel == "resistor" ? DcLoadModel.Resistor : DcLoadModel.ConstantPower,
             input.UnbalancePct / 100,
             input.BackgroundV5Pct / 100,
-            input.BackgroundV7Pct / 100));
+            input.BackgroundV7Pct / 100,
+            Bridges: bridges,
+            LeakageH: bridges == 1 ? 0 : ((input.TransformerLeakageUh ?? 0) + input.AcReactorUh) * 1e-6));
         return result switch
         {
             RectifierResult.SteadyState steady => Found(steady),
@@ -57,8 +60,12 @@ internal static class RectifierCalculation
         const double largest = 1e9;
         ranges
             .Require(
-                input.Kind is "six-pulse" or "single-phase", "kind", $"'{input.Kind}'",
-                input.Kind is "twelve-pulse" or "eighteen-pulse" ? "six-pulse or single-phase; twelve- and eighteen-pulse are not computed yet" : "six-pulse or single-phase")
+                input.Kind is "six-pulse" or "single-phase" or "twelve-pulse" or "eighteen-pulse", "kind", $"'{input.Kind}'", "six-pulse, single-phase, twelve-pulse or eighteen-pulse")
+            .Require(
+                input.Kind is "six-pulse" or "single-phase" || input.TransformerLeakageUh is > 0, "transformerLeakageUh", input.TransformerLeakageUh is null ? "absent" : $"{input.TransformerLeakageUh}",
+                "above 0 with several bridges")
+            .Require(
+                input.Kind is "six-pulse" or "single-phase" || input.LoadModel == "constant-power", "loadModel", $"'{input.LoadModel}'", "constant-power with several bridges")
             .Require(input.LoadModel is "constant-power" or "resistor", "loadModel", $"'{input.LoadModel}'", "constant-power or resistor")
             .Require(
                 input.ShortCircuitMva is null != input.SourceInductanceUh is null, "shortCircuitMva",

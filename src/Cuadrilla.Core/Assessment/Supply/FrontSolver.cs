@@ -34,8 +34,12 @@ internal static class FrontSolver
             case FrontEnd.Diode { Bridges: > 1 } diode when !twoConductors:
                 // The transformer's losses come through it too.
                 var whole = Circuit(item, RectifierKind.SixPulse, point, place) with { DcLoadW = point.DcLoadW + item.FrontEnd.LossW(point.DcLoadW, item.RatedKw * 1e3) };
-                return (MultiPulseStudy.Run(
-                    whole with { SourceInductanceH = place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz) }, diode.Bridges, item.LineSideH(place.FrequencyHz), rectifier), whole);
+                return (rectifier(whole with
+                {
+                    SourceInductanceH = place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz),
+                    Bridges = diode.Bridges,
+                    LeakageH = item.LineSideH(place.FrequencyHz),
+                }), whole);
             case FrontEnd.Diode or FrontEnd.SinglePhase:
                 var single = SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV));
                 return (rectifier(single), single);

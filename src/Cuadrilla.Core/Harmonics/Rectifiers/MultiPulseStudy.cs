@@ -4,24 +4,32 @@ using Cuadrilla.Core.Plant.Network;
 namespace Cuadrilla.Core.Harmonics.Rectifiers;
 
 /// <summary>
-/// Two or three six-pulse bridges behind a transformer that shifts their voltages by ±15° or by +20°, 0° and −20°. Each bridge is
-/// solved with the unbalanced and distorted voltage that it sees behind its shift: the negative sequence turns the other way, so
-/// that against its own positive sequence it stands at −2δ, the 5th and the 7th at −6δ. The source is lumped into each bridge
-/// N times, since all draw their power through it, and each has its share of load and capacitor. See
-/// <c>docs/methods/multi-pulse.md</c>, which says how far that is from bridges that truly share one source.
+/// Two or three six-pulse bridges behind a transformer that shifts their voltages by ±15° or by +20°, 0° and −20°, on one source and one
+/// link: solved together (<see cref="CoupledBridges"/>). Where that finds no steady state, or there is no leakage between them, each bridge is
+/// solved by itself with the source lumped into it N times. See <c>docs/methods/multi-pulse.md</c>.
 /// </summary>
 public static class MultiPulseStudy
 {
     private const double Degree = Math.PI / 180;
 
     /// <summary>Solves it.</summary>
-    /// <param name="whole">
-    /// The converter: source per phase, load and capacitance of all, choke of one bridge.
-    /// </param>
+    /// <param name="whole">The converter, with the number of its bridges and their leakage.</param>
+    public static RectifierResult Run(RectifierInput whole)
+    {
+        ArgumentNullException.ThrowIfNull(whole);
+        var shared = whole.LoadModel == DcLoadModel.ConstantPower && whole.LeakageH > 0 ? Shared(whole, whole.Bridges, whole.LeakageH) : null;
+        return shared ?? Lumped(whole with { Bridges = 1, LeakageH = 0 }, whole.Bridges, whole.LeakageH, RectifierStudy.Run);
+    }
+
+    /// <summary>
+    /// Each bridge by itself with the unbalanced and distorted voltage that it sees behind its shift: the negative sequence turns the other way, so
+    /// that against its own positive sequence it stands at −2δ, the 5th and the 7th at −6δ.
+    /// </summary>
+    /// <param name="whole">The converter: source per phase, load and capacitance of all, choke of one bridge.</param>
     /// <param name="bridges">2 or 3.</param>
     /// <param name="leakageH">Leakage of the transformer to one secondary, H per phase.</param>
-    /// <param name="solver">Solver of one bridge, usually one that remembers.</param>
-    public static RectifierResult Run(RectifierInput whole, int bridges, double leakageH, Func<RectifierInput, RectifierResult> solver)
+    /// <param name="solver">Solver of one bridge.</param>
+    internal static RectifierResult Lumped(RectifierInput whole, int bridges, double leakageH, Func<RectifierInput, RectifierResult> solver)
     {
         ArgumentNullException.ThrowIfNull(whole);
         ArgumentNullException.ThrowIfNull(solver);
@@ -49,6 +57,86 @@ public static class MultiPulseStudy
         return Sum(whole, results);
     }
 
+    /// <summary>Solves it with all bridges behind one source; null when no steady state was found.</summary>
+    /// <param name="whole">The converter: source per phase, load and capacitance of all, choke of one bridge.</param>
+    /// <param name="bridges">2 or 3.</param>
+    /// <param name="leakageH">Leakage of the transformer to one secondary, H per phase.</param>
+    internal static RectifierResult.SteadyState? Shared(RectifierInput whole, int bridges, double leakageH)
+    {
+        ArgumentNullException.ThrowIfNull(whole);
+        if (new CoupledBridges(whole, [.. Shifts(bridges).Select(s => s * Degree)], leakageH).Run() is not { } moments)
+        {
+            return null;
+        }
+
+        var sums = new Complex[3][];
+        for (var p = 0; p < 3; p++)
+        {
+            sums[p] = Fourier(moments, p);
+        }
+
+        var background = (whole.BackgroundV5Pu * whole.BackgroundV5Pu) + (whole.BackgroundV7Pu * whole.BackgroundV7Pu);
+        var phases = Enumerable.Range(0, 3).Select(k => Phase(whole, sums[k], k, background)).ToList();
+        double volts = 0, choke = 0, chokeSquare = 0;
+        for (var i = 1; i < moments.Count; i++)
+        {
+            var width = (moments[i].AngleRad - moments[i - 1].AngleRad) / (2 * Math.PI);
+            volts += width * 0.5 * (moments[i].LinkV + moments[i - 1].LinkV);
+            choke += width * 0.5 * (moments[i].ChokeA + moments[i - 1].ChokeA);
+            chokeSquare += width * 0.5 * ((moments[i].ChokeA * moments[i].ChokeA) + (moments[i - 1].ChokeA * moments[i - 1].ChokeA));
+        }
+
+        return new RectifierResult.SteadyState(
+            phases,
+            phases.Sum(p => p.TruePowerFactor * p.RmsA * whole.LineVoltageV / Math.Sqrt(3)),
+            volts,
+            moments.Max(m => m.LinkV) - moments.Min(m => m.LinkV),
+            choke,
+            Math.Sqrt(chokeSquare / bridges),
+            moments.TrueForAll(m => m.ChokeA > 0),
+            0,
+            new OrderWaveform(phases[0].Orders));
+    }
+
+    // j/(√2·π)·∫i·e^(−jhθ)dθ, i between two moments as the cubic of its ends and slopes, three points of Gauss each.
+    private static Complex[] Fourier(List<CoupledBridges.Moment> moments, int phase)
+    {
+        var orders = new Complex[LineCurrent.HighestOrder];
+        ReadOnlySpan<double> at = [0.5 - (0.5 * Math.Sqrt(0.6)), 0.5, 0.5 + (0.5 * Math.Sqrt(0.6))];
+        ReadOnlySpan<double> weight = [5.0 / 18, 8.0 / 18, 5.0 / 18];
+        for (var i = 1; i < moments.Count; i++)
+        {
+            var (from, to) = (moments[i - 1], moments[i]);
+            var width = to.AngleRad - from.AngleRad;
+            if (width <= 1e-14)
+            {
+                continue;
+            }
+
+            for (var g = 0; g < 3; g++)
+            {
+                var t = at[g];
+                double t2 = t * t, t3 = t2 * t;
+                var value = (((2 * t3) - (3 * t2) + 1) * from.PrimaryA[phase]) + ((t3 - (2 * t2) + t) * width * from.SlopeAPerRad[phase])
+                    + (((-2 * t3) + (3 * t2)) * to.PrimaryA[phase]) + ((t3 - t2) * width * to.SlopeAPerRad[phase]);
+                var turn = Complex.FromPolarCoordinates(1, -(from.AngleRad + (t * width)));
+                var power = Complex.One;
+                for (var h = 0; h < orders.Length; h++)
+                {
+                    power *= turn;
+                    orders[h] += weight[g] * width * value * power;
+                }
+            }
+        }
+
+        for (var h = 0; h < orders.Length; h++)
+        {
+            orders[h] *= new Complex(0, 1 / (Math.Sqrt(2) * Math.PI));
+        }
+
+        return orders;
+    }
+
     private static double[] Shifts(int bridges) => bridges switch
     {
         2 => [15, -15],
@@ -72,7 +160,7 @@ public static class MultiPulseStudy
         }
 
         var background = (whole.BackgroundV5Pu * whole.BackgroundV5Pu) + (whole.BackgroundV7Pu * whole.BackgroundV7Pu);
-        var phases = Enumerable.Range(0, 3).Select(k => Phase(whole, [.. sums.Select(s => s.Phase(k))], k, background, parts)).ToList();
+        var phases = Enumerable.Range(0, 3).Select(k => Phase(whole, [.. sums.Select(s => s.Phase(k))], k, background)).ToList();
         var dcMean = parts.Sum(p => p.Steady.DcCurrentMeanA);
         return new RectifierResult.SteadyState(
             phases,
@@ -87,7 +175,7 @@ public static class MultiPulseStudy
     }
 
     private static LineCurrent Phase(
-        RectifierInput whole, Complex[] orders, int phase, double background, List<(double ShiftRad, RectifierResult.SteadyState Steady)> parts)
+        RectifierInput whole, Complex[] orders, int phase, double background)
     {
         var lag = phase * 2 * Math.PI / 3;
         var emf = Complex.FromPolarCoordinates(1, -lag) + (whole.UnbalancePu * Complex.FromPolarCoordinates(1, whole.UnbalanceRad + lag));

@@ -39,6 +39,8 @@ public enum DcLoadModel
 /// <param name="BackgroundV7Pu">Seventh-order EMF in parts of the fundamental.</param>
 /// <param name="UnbalanceRad">Angle of the negative sequence against the positive in phase A, rad.</param>
 /// <param name="BackgroundRad">Angle of the fifth and the seventh at the rising zero of the fundamental of phase A, rad.</param>
+/// <param name="Bridges">Six-pulse bridges behind shifted secondaries, 1 to 3; the choke is that of one of them, load and capacitor those of all.</param>
+/// <param name="LeakageH">Leakage of the transformer to one secondary, H per phase; with several bridges only.</param>
 public sealed record RectifierInput(
     RectifierKind Kind,
     double LineVoltageV,
@@ -54,4 +56,6 @@ public sealed record RectifierInput(
     double BackgroundV5Pu = 0,
     double BackgroundV7Pu = 0,
     double UnbalanceRad = 0,
-    double BackgroundRad = 0);
+    double BackgroundRad = 0,
+    int Bridges = 1,
+    double LeakageH = 0);

@@ -20,6 +20,11 @@ public static class RectifierStudy
     {
         ArgumentNullException.ThrowIfNull(input);
         Validate(input);
+        if (input.Bridges > 1)
+        {
+            return MultiPulseStudy.Run(input);
+        }
+
         if (input.LoadModel == DcLoadModel.ConstantPower)
         {
             return Scaled(input, Circuit(input, 0));
@@ -190,6 +195,9 @@ public static class RectifierStudy
         NotNegative(input.DcChokeH, nameof(input.DcChokeH));
         NotNegative(input.DcChokeResistanceOhm, nameof(input.DcChokeResistanceOhm));
         NotNegative(input.UnbalancePu, nameof(input.UnbalancePu));
+        NotNegative(input.LeakageH, nameof(input.LeakageH));
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(input.Bridges, 3, nameof(input.Bridges));
+        ArgumentOutOfRangeException.ThrowIfLessThan(input.Bridges, 1, nameof(input.Bridges));
         ArgumentOutOfRangeException.ThrowIfGreaterThan(input.UnbalancePu, 0.2, nameof(input.UnbalancePu));
         ArgumentOutOfRangeException.ThrowIfGreaterThan(Math.Abs(input.BackgroundV5Pu), 0.3, nameof(input.BackgroundV5Pu));
         ArgumentOutOfRangeException.ThrowIfGreaterThan(Math.Abs(input.BackgroundV7Pu), 0.3, nameof(input.BackgroundV7Pu));
