@@ -39,7 +39,11 @@ test("a measured spectrum and a recording stand beside the study", async ({ page
   await page.getByRole("button", { name: "Measured against computed" }).click();
   const sheet = page.getByRole("dialog", { name: "Measured against computed" });
   const file = sheet.getByLabel("CSV, or .cfg with .dat");
-  await file.setInputFiles({ name: "coupling.csv", mimeType: "text/csv", buffer: Buffer.from("order;A\n1;42\n5;6,1\n7;2\n") });
+  await file.setInputFiles({
+    name: "coupling.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from("order;A\n1;42\n5;6,1\n7;2\n"),
+  });
   const comparison = sheet.getByRole("region", { name: "Comparison" });
   await expect(comparison).toContainText("coupling.csv: fundamental 42");
   await expect(comparison.getByRole("figure", { name: /Orders, % of each/ })).toBeVisible();
@@ -53,7 +57,9 @@ test("a measured spectrum and a recording stand beside the study", async ({ page
     ["cfg", "dat"].map(async (part) => ({
       name: `computed.${part}`,
       mimeType: "application/octet-stream",
-      buffer: await (await request.get(`/api/projects/${id}/waveforms/${part}?scenarioId=full-production&kind=binary`)).body(),
+      buffer: await (
+        await request.get(`/api/projects/${id}/waveforms/${part}?scenarioId=full-production&kind=binary`)
+      ).body(),
     })),
   );
   await sheet.getByLabel("While").selectOption({ label: "full production" });

@@ -30,10 +30,8 @@ test("screenshots of the main views", async ({ page, request }) => {
     .scrollIntoViewIfNeeded();
   await shoot("stop");
   await page.getByRole("tab", { name: "Losses" }).click();
-  await shoot("losses");
   await cell(page, "DP-02", "motor").click();
   await page.getByRole("tab", { name: "Candidates" }).click();
-  await shoot("candidates");
   await page.getByRole("button", { name: "Compare technologies …" }).click();
   await expect(page.getByRole("row", { name: /driven while off/ })).toBeVisible();
   await shoot("technologies");
@@ -70,6 +68,16 @@ test("screenshots of the main views", async ({ page, request }) => {
     await open(page, id, `/${view}`);
     await shoot(view);
   }
+  await open(page, id, "/harmonics");
+  await page
+    .getByRole("region", { name: "Why" })
+    .getByRole("heading", { name: /Who adds/ })
+    .evaluate((e) => { e.scrollIntoView({ block: "start" }); });
+  await page.waitForTimeout(500);
+  await shoot("phasors");
+  await page.getByRole("button", { name: "Mitigation workbench" }).click();
+  await expect(page.getByRole("row", { name: /active front end/ })).toBeVisible({ timeout: 40_000 });
+  await shoot("mitigation");
   await page.goto(`/plants/${id}/print/l1`);
   await shoot("sheet");
 });

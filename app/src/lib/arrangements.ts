@@ -29,13 +29,18 @@ export function findArrangement(specification: Specification, id: string): Arran
 export function changeArrangement<T extends Arrangement>(
   specification: Specification,
   id: string,
-  part: Partial<T>,
+  part: Partial<T> | ((now: T) => Partial<T>),
 ): Specification {
   return {
     ...specification,
     lineups: specification.lineups.map((l) =>
       l.arrangements.some((a) => a.id === id)
-        ? { ...l, arrangements: l.arrangements.map((a) => (a.id === id ? { ...a, ...part } : a)) }
+        ? {
+            ...l,
+            arrangements: l.arrangements.map((a) =>
+              a.id === id ? { ...a, ...(typeof part === "function" ? part(a as T) : part) } : a,
+            ),
+          }
         : l,
     ),
   };

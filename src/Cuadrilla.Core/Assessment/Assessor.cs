@@ -66,7 +66,7 @@ public sealed partial class Assessor
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}")
             .ToList();
-        var scenarios = plant.Scenarios.Select(s => ScenarioStudy.Run(plant, s, defaults, complete, data.SupplyModules, rectifiers.Get)).OfType<ScenarioResult>().ToList();
+        var scenarios = plant.Scenarios.AsParallel().AsOrdered().Select(s => ScenarioStudy.Run(plant, s, defaults, complete, data.SupplyModules, rectifiers.Get)).OfType<ScenarioResult>().ToList();
         var demand = PccDemand.Of(plant, scenarios);
         var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete);
         var checks = PlantChecks.Of(supply).Concat(DcBusChecks.Of(supply, studies)).Concat(GroupChecks.Of(supply, studies)).Concat(SharingChecks.Of(supply, studies)).Concat(FollowerChecks.Of(supply, studies)).ToList();

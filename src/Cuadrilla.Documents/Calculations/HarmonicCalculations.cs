@@ -49,7 +49,7 @@ internal static class HarmonicCalculations
             .Require(input.Samples.Count is >= 8 and <= 200_000, "samples", $"{input.Samples.Count} samples", "8 to 200000 samples");
         for (var i = 0; i < input.Samples.Count; i++)
         {
-            ranges.Number($"samples/{i}", input.Samples[i], -1e12, 1e12);
+            ranges.Number($"samples/{i}", input.Samples[i], -1e9, 1e9);
         }
 
         ranges.Done();

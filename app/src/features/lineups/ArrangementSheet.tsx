@@ -41,7 +41,7 @@ export function ArrangementSheet({
   if (!arrangement) {
     return null;
   }
-  const change = (what: string, part: Partial<Arrangement>) =>
+  const change = <T extends Arrangement>(what: string, part: Partial<T> | ((now: T) => Partial<T>)) =>
     edit(`${arrangement.name}: ${what}`, (s) => changeArrangement(s, id, part));
   return (
     <Sheet title={`${titles[arrangement.kind]}: ${arrangement.name}`} open onClose={onClose} size="full">

@@ -28,12 +28,20 @@ export const newBrake: Brake = {
 
 /** Entries of a holding brake: torque and times, coil, commands. */
 export function BrakeEntry({ brake, edit }: { readonly brake: Brake; readonly edit: PointEdit }) {
-  const withBrake = (part: Partial<Brake>) => (p: DrivePoint) =>
-    p.brake.kind === "spring-applied" ? { ...p, brake: { ...p.brake, ...part } } : p;
+  const withBrake = (part: Partial<Brake> | ((now: Brake) => Partial<Brake>)) => (p: DrivePoint) =>
+    p.brake.kind === "spring-applied"
+      ? { ...p, brake: { ...p.brake, ...(typeof part === "function" ? part(p.brake) : part) } }
+      : p;
   const coil = (part: Partial<Brake["coil"]>) =>
-    edit("coil of the brake", withBrake({ coil: { ...brake.coil, ...part } }));
+    edit(
+      "coil of the brake",
+      withBrake((now) => ({ coil: { ...now.coil, ...part } })),
+    );
   const control = (part: Partial<Brake["control"]>) =>
-    edit("brake control", withBrake({ control: { ...brake.control, ...part } }));
+    edit(
+      "brake control",
+      withBrake((now) => ({ control: { ...now.control, ...part } })),
+    );
   return (
     <>
       <QuantityField

@@ -87,7 +87,15 @@ export function DcBusSheet({
             onCommit={(stopTimeS) => change("common stop", { stopTimeS })}
           />
           <TextField label="Reason" value={bus.reason} onCommit={(reason) => change("reason", { reason })} />
-          <ServoEntry bus={bus} onChange={(control) => change("control", { control })} />
+          <ServoEntry
+            bus={bus}
+            onChange={(next) =>
+              edit(`${bus.name}: control`, (s) => {
+                const now = s.lineups.flatMap((l) => l.dcBuses).find((b) => b.id === id);
+                return now ? changeDcBus(s, id, { control: next(now.control) }) : s;
+              })
+            }
+          />
           <ElementChecks
             label="Checks of the bus"
             name={bus.name}

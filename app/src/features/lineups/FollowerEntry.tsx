@@ -13,7 +13,10 @@ export function FollowerEntry({
   change,
 }: {
   readonly ratio: RatioFollower;
-  readonly change: (what: string, part: Partial<RatioFollower>) => Promise<Outcome>;
+  readonly change: (
+    what: string,
+    part: Partial<RatioFollower> | ((now: RatioFollower) => Partial<RatioFollower>),
+  ) => Promise<Outcome>;
 }) {
   return (
     <>
@@ -28,12 +31,12 @@ export function FollowerEntry({
       <AxisEntry
         title="Leader"
         axis={ratio.leader}
-        onChange={(part) => change("leader", { leader: { ...ratio.leader, ...part } })}
+        onChange={(part) => change("leader", (now) => ({ leader: { ...now.leader, ...part } }))}
       />
       <AxisEntry
         title="Follower"
         axis={ratio.follower}
-        onChange={(part) => change("follower", { follower: { ...ratio.follower, ...part } })}
+        onChange={(part) => change("follower", (now) => ({ follower: { ...now.follower, ...part } }))}
       />
       <fieldset className="mt-2 border-t border-rule pt-1">
         <legend className="pr-2 font-semibold">Display and input</legend>

@@ -13,11 +13,16 @@ export function GroupEntry({
   change,
 }: {
   readonly group: MotorGroup;
-  readonly change: (what: string, part: Partial<MotorGroup>) => Promise<Outcome>;
+  readonly change: (
+    what: string,
+    part: Partial<MotorGroup> | ((now: MotorGroup) => Partial<MotorGroup>),
+  ) => Promise<Outcome>;
 }) {
   const { project } = useProject();
   const withMember = (member: Member, part: Partial<Member>) =>
-    change("members", { members: group.members.map((m) => (m === member ? { ...m, ...part } : m)) });
+    change("members", (now) => ({
+      members: now.members.map((m) => (m.pointId === member.pointId ? { ...m, ...part } : m)),
+    }));
   return (
     <>
       <TextField label="Name" value={group.name} onCommit={(name) => change("name", { name })} />

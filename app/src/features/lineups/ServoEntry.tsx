@@ -14,12 +14,11 @@ export function ServoEntry({
   onChange,
 }: {
   readonly bus: CommonDcBus;
-  readonly onChange: (control: Control) => Promise<Outcome>;
+  readonly onChange: (next: (now: Control) => Control) => Promise<Outcome>;
 }) {
   const { project } = useProject();
   const { control } = bus;
-  const change = (part: Partial<Modular>) =>
-    control.kind === "modular" ? onChange({ ...control, ...part }) : Promise.resolve(undefined);
+  const change = (part: Partial<Modular>) => onChange((now) => (now.kind === "modular" ? { ...now, ...part } : now));
   return (
     <fieldset className="mt-2 border-t border-rule pt-1">
       <legend className="pr-2 font-semibold">Control</legend>
@@ -27,7 +26,7 @@ export function ServoEntry({
         label="Members are"
         value={control.kind}
         choices={{ none: "drives of their own", modular: "axis modules of one control unit" }}
-        onCommit={(kind) => onChange(kind === "none" ? { kind } : newControl(bus))}
+        onCommit={(kind) => onChange(() => (kind === "none" ? { kind } : newControl(bus)))}
       />
       {control.kind === "modular" && (
         <>

@@ -33,12 +33,15 @@ export function ShaftEntry({
   change,
 }: {
   readonly shaft: SharedShaft;
-  readonly change: (what: string, part: Partial<SharedShaft>) => Promise<Outcome>;
+  readonly change: (
+    what: string,
+    part: Partial<SharedShaft> | ((now: SharedShaft) => Partial<SharedShaft>),
+  ) => Promise<Outcome>;
 }) {
   const { project } = useProject();
   const { method, coupling } = shaft;
   const withUnit = (unit: Unit, part: Partial<Unit>) =>
-    change("units", { units: shaft.units.map((u) => (u === unit ? { ...u, ...part } : u)) });
+    change("units", (now) => ({ units: now.units.map((u) => (u.pointId === unit.pointId ? { ...u, ...part } : u)) }));
   return (
     <>
       <TextField label="Name" value={shaft.name} onCommit={(name) => change("name", { name })} />
