@@ -147,7 +147,7 @@ export function BrakeEntry({ brake, edit }: { readonly brake: Brake; readonly ed
         <QuantityField
           label="Closes at the latest after"
           optional
-          placeholder="by speed only"
+          placeholder="none"
           quantity={quantities.timeS}
           value={brake.control.closeDelayS}
           note="Whichever comes first."

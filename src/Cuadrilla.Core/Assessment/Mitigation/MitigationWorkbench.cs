@@ -48,6 +48,9 @@ public static class MitigationWorkbench
 {
     private const double FilterMargin = 1.2;
 
+    // A family that begins much larger is no way for a small drive.
+    private const double LargestStep = 2.5;
+
     private static readonly (string Family, string Spoils)[] Families =
     [
         ("six-pulse-plain", "everything: no inductance of its own"),
@@ -111,7 +114,7 @@ public static class MitigationWorkbench
         && Families.Any(f => f.Family == item.Family);
 
     private static ConverterItem? Same(ConverterItem now, string family, EngineeringData data) => data.Converters.Values
-        .Where(c => c.Family == family && c.OwnName.Length == 0 && c.RatedKw >= now.RatedKw - 1e-9 && Math.Abs((c.RatedVoltageV / now.RatedVoltageV) - 1) < 0.15)
+        .Where(c => c.Family == family && c.OwnName.Length == 0 && c.RatedKw >= now.RatedKw - 1e-9 && c.RatedKw <= LargestStep * now.RatedKw && Math.Abs((c.RatedVoltageV / now.RatedVoltageV) - 1) < 0.15)
         .MinBy(c => c.RatedKw);
 
     private static PlantSpecification With(PlantSpecification plant, Dictionary<string, string> choices, EngineeringData data) => plant with
