@@ -72,7 +72,9 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page
     .getByRole("region", { name: "Why" })
     .getByRole("heading", { name: /Who adds/ })
-    .evaluate((e) => { e.scrollIntoView({ block: "start" }); });
+    .evaluate((e) => {
+      e.scrollIntoView({ block: "start" });
+    });
   await page.waitForTimeout(500);
   await shoot("phasors");
   await page.getByRole("button", { name: "Mitigation workbench" }).click();

@@ -51,6 +51,25 @@ internal static class SmallLinearSystem
         return right;
     }
 
+    /// <summary>Inverse; a column of zeros where it is singular.</summary>
+    public static double[,] Inverse(double[,] matrix)
+    {
+        var n = matrix.GetLength(0);
+        var inverse = new double[n, n];
+        for (var c = 0; c < n; c++)
+        {
+            var unit = new double[n];
+            unit[c] = 1;
+            var column = Solve((double[,])matrix.Clone(), unit) ?? new double[n];
+            for (var r = 0; r < n; r++)
+            {
+                inverse[r, c] = column[r];
+            }
+        }
+
+        return inverse;
+    }
+
     /// <summary>Largest absolute row sum.</summary>
     public static double Norm(double[,] matrix)
     {
