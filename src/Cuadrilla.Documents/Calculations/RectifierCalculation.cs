@@ -43,10 +43,10 @@ internal static class RectifierCalculation
             input.DcLoadKw * 1e3,
             input.LoadModel == "resistor" ? DcLoadModel.Resistor : DcLoadModel.ConstantPower,
             input.UnbalancePct / 100,
-            input.BackgroundV5Pct / 100,
-            input.BackgroundV7Pct / 100,
+            new HarmonicEmf(input.BackgroundV5Pct / 100, input.BackgroundV7Pct / 100),
             Bridges: bridges,
-            LeakageH: bridges == 1 ? 0 : ((input.TransformerLeakageUh ?? 0) + input.AcReactorUh) * 1e-6));
+            LeakageH: bridges == 1 ? 0 : ((input.TransformerLeakageUh ?? 0) + input.AcReactorUh) * 1e-6,
+            LeakageMismatchPu: input.LeakageMismatchPct / 100));
         return result switch
         {
             RectifierResult.SteadyState steady => Found(steady),
@@ -64,8 +64,6 @@ internal static class RectifierCalculation
             .Require(
                 input.Kind is "six-pulse" or "single-phase" || input.TransformerLeakageUh is > 0, "transformerLeakageUh", input.TransformerLeakageUh is null ? "absent" : $"{input.TransformerLeakageUh}",
                 "above 0 with several bridges")
-            .Require(
-                input.Kind is "six-pulse" or "single-phase" || input.LoadModel == "constant-power", "loadModel", $"'{input.LoadModel}'", "constant-power with several bridges")
             .Require(input.LoadModel is "constant-power" or "resistor", "loadModel", $"'{input.LoadModel}'", "constant-power or resistor")
             .Require(
                 input.ShortCircuitMva is null != input.SourceInductanceUh is null, "shortCircuitMva",
@@ -80,6 +78,7 @@ internal static class RectifierCalculation
             .Number("dcChokeResistanceMohm", input.DcChokeResistanceMohm, 0, largest)
             .Number("dcCapacitanceUf", input.DcCapacitanceUf, 0, largest, minExcluded: true)
             .Number("transformerLeakageUh", input.TransformerLeakageUh ?? 0, 0, largest)
+            .Number("leakageMismatchPct", input.LeakageMismatchPct, -50, 50)
             .Number("ratedKw", input.RatedKw ?? 0, 0, 1e6)
             .Number("dcLoadKw", input.DcLoadKw, 0, 1e6, minExcluded: true)
             .Number("unbalancePct", input.UnbalancePct, 0, 20)
@@ -127,6 +126,7 @@ internal static class RectifierCalculation
         double DcChokeUh = 0,
         double DcChokeResistanceMohm = 0,
         double? TransformerLeakageUh = null,
+        double LeakageMismatchPct = 0,
         string LoadModel = "constant-power",
         double UnbalancePct = 0,
         double BackgroundV5Pct = 0,

@@ -33,13 +33,9 @@ public sealed class MultiPulseTests
     public void Agrees_with_the_circuit_simulator_where_all_bridges_share_one_source(string id)
     {
         var (_, input, bridges, leakage, _, shared) = Cases.Single(c => c.Id == id);
-        var found = MultiPulseStudy.Shared(input, bridges, leakage);
-        Assert.NotNull(found);
+        var found = Coupled(input, bridges, leakage);
         Near(shared, found, thdPoints: 0.005, current: 0.001, factor: 0.001);
-
-        // As the plant and the engine ask for it.
-        var asked = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input with { Bridges = bridges, LeakageH = leakage }));
-        Assert.Equal(found.PhaseA.ThdiPct, asked.PhaseA.ThdiPct);
+        Assert.InRange(found.Multiplier, 0, 0.999);
         Assert.Equal(shared.GetProperty("dcVoltageMeanV").GetDouble(), found.DcVoltageMeanV, 0.002 * found.DcVoltageMeanV);
 
         // What the source gives beyond its own resistance arrives at the link.
@@ -52,7 +48,7 @@ public sealed class MultiPulseTests
     public void Balanced_bridges_leave_only_the_orders_of_their_pulses(int bridges, int pulses)
     {
         var (_, input, _, leakage, _, _) = Cases[0];
-        var found = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input with { UnbalancePu = 0, Bridges = bridges, LeakageH = leakage })).PhaseA;
+        var found = Coupled(input with { UnbalancePu = 0 }, bridges, leakage).PhaseA;
         for (var h = 2; h <= LineCurrent.HighestOrder; h++)
         {
             var pct = 100 * found.Orders[h - 1].Magnitude / found.FundamentalA;
@@ -64,7 +60,7 @@ public sealed class MultiPulseTests
     public void A_background_fifth_brings_back_what_the_shift_had_cancelled_and_power_still_balances()
     {
         var (_, input, bridges, leakage, _, _) = Cases[0];
-        var found = Run(input with { BackgroundV5Pu = 0.02, SourceResistanceOhm = 0 }, bridges, leakage);
+        var found = Coupled(input with { Background = new HarmonicEmf(0.02, 0), SourceResistanceOhm = 0 }, bridges, leakage);
         Assert.True(100 * found.PhaseA.Orders[4].Magnitude / found.PhaseA.FundamentalA > 1);
 
         // No resistance anywhere: what the EMFs give arrives at the link, and the phases' factors say the same.
@@ -87,7 +83,10 @@ public sealed class MultiPulseTests
     }
 
     private static RectifierResult.SteadyState Run(RectifierInput input, int bridges, double leakageH) =>
-        Assert.IsType<RectifierResult.SteadyState>(MultiPulseStudy.Lumped(input, bridges, leakageH, RectifierStudy.Run));
+        Assert.IsType<RectifierResult.SteadyState>(LumpedMultiPulse.Run(input, bridges, leakageH));
+
+    private static RectifierResult.SteadyState Coupled(RectifierInput input, int bridges, double leakageH) =>
+        Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input with { Bridges = bridges, LeakageH = leakageH }));
 
     private static void Near(JsonElement expected, RectifierResult.SteadyState found, double thdPoints, double current, double factor)
     {

@@ -58,7 +58,7 @@ internal sealed record RectifierReference(string Id, RectifierInput Input, JsonE
             Get("dcLoadKw") * 1e3,
             DcLoadModel.ConstantPower,
             Get("unbalancePct") / 100,
-            Get("backgroundV5Pct") / 100,
-            Get("backgroundV7Pct") / 100);
+            new HarmonicEmf(Get("backgroundV5Pct") / 100, Get("backgroundV7Pct") / 100),
+            LeakageMismatchPu: Get("leakageMismatchPct") / 100);
     }
 }

@@ -69,8 +69,7 @@ internal static class FrontSolver
             point.DcLoadW,
             DcLoadModel.ConstantPower,
             Or0(place.Source.UnbalancePct) / 100,
-            place.BackgroundTurn * Or0(place.Source.BackgroundV5Pct) / 100,
-            place.BackgroundTurn * Or0(place.Source.BackgroundV7Pct) / 100);
+            new HarmonicEmf(place.BackgroundTurn * Or0(place.Source.BackgroundV5Pct) / 100, place.BackgroundTurn * Or0(place.Source.BackgroundV7Pct) / 100));
     }
 
     // Between two phases the loop holds the impedance of both. Between phase and neutral the zero sequence is taken to be as

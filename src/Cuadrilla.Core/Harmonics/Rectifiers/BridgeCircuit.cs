@@ -1,3 +1,5 @@
+using System.Numerics;
+
 namespace Cuadrilla.Core.Harmonics.Rectifiers;
 
 /// <summary>
@@ -12,10 +14,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 /// <param name="SusceptancePu">Susceptance of the link capacitor at the fundamental.</param>
 /// <param name="LoadConductancePu">Conductance of a resistive load; 0 means constant power of one per unit.</param>
 /// <param name="UnbalancePu">Negative-sequence EMF.</param>
-/// <param name="Background5Pu">Fifth-order EMF.</param>
-/// <param name="Background7Pu">Seventh-order EMF.</param>
+/// <param name="Background">Harmonic EMFs.</param>
 /// <param name="UnbalanceRad">Angle of the negative sequence in phase A.</param>
-/// <param name="BackgroundRad">Angle of both background orders.</param>
 internal readonly record struct BridgeCircuit(
     int PhaseCount,
     double ResistancePu,
@@ -25,10 +25,8 @@ internal readonly record struct BridgeCircuit(
     double SusceptancePu,
     double LoadConductancePu,
     double UnbalancePu,
-    double Background5Pu,
-    double Background7Pu,
-    double UnbalanceRad = 0,
-    double BackgroundRad = 0)
+    HarmonicEmf Background,
+    double UnbalanceRad = 0)
 {
     private const double HalfSqrt3 = 0.86602540378443864676;
 
@@ -57,9 +55,12 @@ internal readonly record struct BridgeCircuit(
         if (PhaseCount == 2)
         {
             var loop = sin;
-            if (Background5Pu != 0 || Background7Pu != 0)
+            foreach (var order in HarmonicEmf.Orders)
             {
-                loop += (Background5Pu * Math.Sin((5 * angleRad) + BackgroundRad)) + (Background7Pu * Math.Sin((7 * angleRad) + BackgroundRad));
+                if (Background[order] is var v && v != default)
+                {
+                    loop += (v * Complex.FromPolarCoordinates(1, order * angleRad)).Imaginary;
+                }
             }
 
             a = 0.5 * loop;
@@ -84,14 +85,24 @@ internal readonly record struct BridgeCircuit(
             c -= across * ((0.5 * cos) - (HalfSqrt3 * sin));
         }
 
-        if (Background5Pu != 0)
+        if (Background.V5 != default)
         {
-            Add(5, Background5Pu, angleRad, +1, ref a, ref b, ref c);
+            Add(5, Background.V5, angleRad, ref a, ref b, ref c);
         }
 
-        if (Background7Pu != 0)
+        if (Background.V7 != default)
         {
-            Add(7, Background7Pu, angleRad, -1, ref a, ref b, ref c);
+            Add(7, Background.V7, angleRad, ref a, ref b, ref c);
+        }
+
+        if (Background.V11 != default)
+        {
+            Add(11, Background.V11, angleRad, ref a, ref b, ref c);
+        }
+
+        if (Background.V13 != default)
+        {
+            Add(13, Background.V13, angleRad, ref a, ref b, ref c);
         }
     }
 
@@ -99,12 +110,14 @@ internal readonly record struct BridgeCircuit(
     public double LoadCurrent(double voltagePu) =>
         LoadConductancePu > 0 ? LoadConductancePu * voltagePu : 1 / Math.Max(voltagePu, ClampVoltagePu);
 
-    // sin h(θ − 120°k): the 5th turns backwards (sign +1 on the quadrature of phase B), the 7th forwards (−1).
-    private void Add(int order, double sizePu, double angleRad, int sign, ref double a, ref double b, ref double c)
+    // sin h(θ − 120°k): the quadrature comes in with + where the order turns backwards.
+    private static void Add(int order, Complex emf, double angleRad, ref double a, ref double b, ref double c)
     {
-        var (sin, cos) = Math.SinCos((order * angleRad) + BackgroundRad);
-        a += sizePu * sin;
-        b += sizePu * ((-0.5 * sin) + (sign * HalfSqrt3 * cos));
-        c += sizePu * ((-0.5 * sin) - (sign * HalfSqrt3 * cos));
+        var (sin, cos) = Math.SinCos(order * angleRad);
+        var direct = (emf.Real * sin) + (emf.Imaginary * cos);
+        var across = HalfSqrt3 * -HarmonicEmf.TurnOf(order) * ((emf.Real * cos) - (emf.Imaginary * sin));
+        a += direct;
+        b += (-0.5 * direct) + across;
+        c += (-0.5 * direct) - across;
     }
 }

@@ -1,197 +1,122 @@
 using System.Numerics;
-using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers;
 
 /// <summary>
 /// Two or three six-pulse bridges behind a transformer that shifts their voltages by ±15° or by +20°, 0° and −20°, on one source and one
-/// link: solved together (<see cref="CoupledBridges"/>). Where that finds no steady state, or there is no leakage between them, each bridge is
-/// solved by itself with the source lumped into it N times. See <c>docs/methods/multi-pulse.md</c>.
+/// link, solved together. See <c>docs/methods/multi-pulse.md</c>.
 /// </summary>
-public static class MultiPulseStudy
+internal static class MultiPulseStudy
 {
     private const double Degree = Math.PI / 180;
 
     /// <summary>Solves it.</summary>
-    /// <param name="whole">The converter, with the number of its bridges and their leakage.</param>
-    public static RectifierResult Run(RectifierInput whole)
+    /// <param name="input">Source per phase, load and capacitance of all, choke of one bridge; validated, 2 or 3 bridges.</param>
+    public static RectifierResult Run(RectifierInput input)
     {
-        ArgumentNullException.ThrowIfNull(whole);
-        var shared = whole.LoadModel == DcLoadModel.ConstantPower && whole.LeakageH > 0 ? Shared(whole, whole.Bridges, whole.LeakageH) : null;
-        return shared ?? Lumped(whole with { Bridges = 1, LeakageH = 0 }, whole.Bridges, whole.LeakageH, RectifierStudy.Run);
-    }
-
-    /// <summary>
-    /// Each bridge by itself with the unbalanced and distorted voltage that it sees behind its shift: the negative sequence turns the other way, so
-    /// that against its own positive sequence it stands at −2δ, the 5th and the 7th at −6δ.
-    /// </summary>
-    /// <param name="whole">The converter: source per phase, load and capacitance of all, choke of one bridge.</param>
-    /// <param name="bridges">2 or 3.</param>
-    /// <param name="leakageH">Leakage of the transformer to one secondary, H per phase.</param>
-    /// <param name="solver">Solver of one bridge.</param>
-    internal static RectifierResult Lumped(RectifierInput whole, int bridges, double leakageH, Func<RectifierInput, RectifierResult> solver)
-    {
-        ArgumentNullException.ThrowIfNull(whole);
-        ArgumentNullException.ThrowIfNull(solver);
-        var results = new List<(double ShiftRad, RectifierResult.SteadyState Steady)>();
-        foreach (var shift in Shifts(bridges))
+        if (input.LoadModel == DcLoadModel.ConstantPower)
         {
-            var rad = shift * Degree;
-            var found = solver(whole with
+            return Scaled(input, Circuit(input, 0));
+        }
+
+        // The resistor that takes the stated mean power, by repetition as with one bridge.
+        var circuit = Circuit(input, 0);
+        var conductance = 1 / Math.Pow(0.95 * circuit.NoLoadVoltage, 2);
+        for (var i = 0; i < 12; i++)
+        {
+            circuit = Circuit(input, conductance);
+            if (CoupledSteadyState.Solve(circuit) is not CoupledOrbit.Settled settled)
             {
-                SourceResistanceOhm = bridges * whole.SourceResistanceOhm,
-                SourceInductanceH = (bridges * whole.SourceInductanceH) + leakageH,
-                DcCapacitanceF = whole.DcCapacitanceF / bridges,
-                DcLoadW = whole.DcLoadW / bridges,
-                UnbalanceRad = whole.UnbalancePu == 0 ? 0 : whole.UnbalanceRad - (2 * rad),
-                BackgroundRad = whole.BackgroundV5Pu == 0 && whole.BackgroundV7Pu == 0 ? 0 : whole.BackgroundRad - (6 * rad),
-            });
-            if (found is not RectifierResult.SteadyState steady)
-            {
-                return found;
+                break;
             }
 
-            results.Add((rad, steady));
-        }
-
-        return Sum(whole, results);
-    }
-
-    /// <summary>Solves it with all bridges behind one source; null when no steady state was found.</summary>
-    /// <param name="whole">The converter: source per phase, load and capacitance of all, choke of one bridge.</param>
-    /// <param name="bridges">2 or 3.</param>
-    /// <param name="leakageH">Leakage of the transformer to one secondary, H per phase.</param>
-    internal static RectifierResult.SteadyState? Shared(RectifierInput whole, int bridges, double leakageH)
-    {
-        ArgumentNullException.ThrowIfNull(whole);
-        if (new CoupledBridges(whole, [.. Shifts(bridges).Select(s => s * Degree)], leakageH).Run() is not { } moments)
-        {
-            return null;
-        }
-
-        var sums = new Complex[3][];
-        for (var p = 0; p < 3; p++)
-        {
-            sums[p] = Fourier(moments, p);
-        }
-
-        var background = (whole.BackgroundV5Pu * whole.BackgroundV5Pu) + (whole.BackgroundV7Pu * whole.BackgroundV7Pu);
-        var phases = Enumerable.Range(0, 3).Select(k => Phase(whole, sums[k], k, background)).ToList();
-        double volts = 0, choke = 0, chokeSquare = 0;
-        for (var i = 1; i < moments.Count; i++)
-        {
-            var width = (moments[i].AngleRad - moments[i - 1].AngleRad) / (2 * Math.PI);
-            volts += width * 0.5 * (moments[i].LinkV + moments[i - 1].LinkV);
-            choke += width * 0.5 * (moments[i].ChokeA + moments[i - 1].ChokeA);
-            chokeSquare += width * 0.5 * ((moments[i].ChokeA * moments[i].ChokeA) + (moments[i - 1].ChokeA * moments[i - 1].ChokeA));
-        }
-
-        return new RectifierResult.SteadyState(
-            phases,
-            phases.Sum(p => p.TruePowerFactor * p.RmsA * whole.LineVoltageV / Math.Sqrt(3)),
-            volts,
-            moments.Max(m => m.LinkV) - moments.Min(m => m.LinkV),
-            choke,
-            Math.Sqrt(chokeSquare / bridges),
-            moments.TrueForAll(m => m.ChokeA > 0),
-            0,
-            new OrderWaveform(phases[0].Orders));
-    }
-
-    // j/(√2·π)·∫i·e^(−jhθ)dθ, i between two moments as the cubic of its ends and slopes, three points of Gauss each.
-    private static Complex[] Fourier(List<CoupledBridges.Moment> moments, int phase)
-    {
-        var orders = new Complex[LineCurrent.HighestOrder];
-        ReadOnlySpan<double> at = [0.5 - (0.5 * Math.Sqrt(0.6)), 0.5, 0.5 + (0.5 * Math.Sqrt(0.6))];
-        ReadOnlySpan<double> weight = [5.0 / 18, 8.0 / 18, 5.0 / 18];
-        for (var i = 1; i < moments.Count; i++)
-        {
-            var (from, to) = (moments[i - 1], moments[i]);
-            var width = to.AngleRad - from.AngleRad;
-            if (width <= 1e-14)
+            var next = 1 / new CoupledSpectrum(circuit, settled.Steps).VoltageSquareMeanPu;
+            var change = Math.Abs(next - conductance);
+            conductance = next;
+            if (change < 1e-8 * conductance)
             {
-                continue;
-            }
-
-            for (var g = 0; g < 3; g++)
-            {
-                var t = at[g];
-                double t2 = t * t, t3 = t2 * t;
-                var value = (((2 * t3) - (3 * t2) + 1) * from.PrimaryA[phase]) + ((t3 - (2 * t2) + t) * width * from.SlopeAPerRad[phase])
-                    + (((-2 * t3) + (3 * t2)) * to.PrimaryA[phase]) + ((t3 - t2) * width * to.SlopeAPerRad[phase]);
-                var turn = Complex.FromPolarCoordinates(1, -(from.AngleRad + (t * width)));
-                var power = Complex.One;
-                for (var h = 0; h < orders.Length; h++)
-                {
-                    power *= turn;
-                    orders[h] += weight[g] * width * value * power;
-                }
+                break;
             }
         }
 
-        for (var h = 0; h < orders.Length; h++)
-        {
-            orders[h] *= new Complex(0, 1 / (Math.Sqrt(2) * Math.PI));
-        }
-
-        return orders;
+        return Scaled(input, Circuit(input, conductance));
     }
 
-    private static double[] Shifts(int bridges) => bridges switch
+    /// <summary>Shifts of the secondaries, degrees.</summary>
+    public static double[] ShiftsDeg(int bridges) => bridges switch
     {
         2 => [15, -15],
         3 => [20, 0, -20],
         _ => throw new ArgumentOutOfRangeException(nameof(bridges), bridges, "2 or 3 bridges."),
     };
 
-    private static RectifierResult.SteadyState Sum(RectifierInput whole, List<(double ShiftRad, RectifierResult.SteadyState Steady)> parts)
+    private static CoupledCircuit Circuit(RectifierInput input, double conductancePu) =>
+        new(input, [.. ShiftsDeg(input.Bridges).Select(s => s * Degree)], conductancePu);
+
+    private static RectifierResult Scaled(RectifierInput input, CoupledCircuit circuit) => CoupledSteadyState.Solve(circuit) switch
     {
-        var sums = new Sequences[LineCurrent.HighestOrder];
-        foreach (var (shift, steady) in parts)
+        CoupledOrbit.Settled settled => Steady(input, circuit, settled),
+        CoupledOrbit.Collapsed => new RectifierResult.NoSteadyState(
+            "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance.", null),
+        CoupledOrbit.Unsettled unsettled => new RectifierResult.NoSteadyState(Reason(unsettled.Multiplier), SettlingCapacitanceF(input)),
+        _ => throw new InvalidOperationException("Unknown orbit."),
+    };
+
+    private static string Reason(double multiplier) => "The chokes and the link capacitor ring against the load behind the shifted bridges." + (double.IsNaN(multiplier)
+        ? " No state repeats itself every cycle."
+        : FormattableString.Invariant($" A disturbance grows by {multiplier:0.000} each half cycle instead of dying out."));
+
+    // The smallest capacitance above the given, within a tenth, at which a state repeats.
+    private static double? SettlingCapacitanceF(RectifierInput input)
+    {
+        bool Settles(double farad) => CoupledSteadyState.Solve(Circuit(input with { DcCapacitanceF = farad }, 0)) is CoupledOrbit.Settled;
+        double low = input.DcCapacitanceF, high = 2 * low;
+        while (!Settles(high))
         {
-            for (var h = 1; h <= LineCurrent.HighestOrder; h++)
+            (low, high) = (high, 2 * high);
+            if (high > 100 * input.DcCapacitanceF)
             {
-                // The bridge's own time runs ahead by its shift; the transformer turns the two sequences back.
-                var own = Sequences.Of(steady.Phases[0].Orders[h - 1], steady.Phases[1].Orders[h - 1], steady.Phases[2].Orders[h - 1]);
-                sums[h - 1] += new Sequences(
-                    own.Positive * Complex.FromPolarCoordinates(1, (h - 1) * shift),
-                    own.Negative * Complex.FromPolarCoordinates(1, (h + 1) * shift));
+                return null;
             }
         }
 
-        var background = (whole.BackgroundV5Pu * whole.BackgroundV5Pu) + (whole.BackgroundV7Pu * whole.BackgroundV7Pu);
-        var phases = Enumerable.Range(0, 3).Select(k => Phase(whole, [.. sums.Select(s => s.Phase(k))], k, background)).ToList();
-        var dcMean = parts.Sum(p => p.Steady.DcCurrentMeanA);
-        return new RectifierResult.SteadyState(
-            phases,
-            parts.Sum(p => p.Steady.ActivePowerW),
-            parts.Average(p => p.Steady.DcVoltageMeanV),
-            parts.Max(p => p.Steady.DcVoltageRipplePkPkV),
-            dcMean,
-            Math.Sqrt(parts.Sum(p => p.Steady.DcCurrentRmsA * p.Steady.DcCurrentRmsA)),
-            parts.TrueForAll(p => p.Steady.IsContinuous),
-            parts.Max(p => p.Steady.Multiplier),
-            new OrderWaveform(phases[0].Orders));
-    }
-
-    private static LineCurrent Phase(
-        RectifierInput whole, Complex[] orders, int phase, double background)
-    {
-        var lag = phase * 2 * Math.PI / 3;
-        var emf = Complex.FromPolarCoordinates(1, -lag) + (whole.UnbalancePu * Complex.FromPolarCoordinates(1, whole.UnbalanceRad + lag));
-        var rms = Math.Sqrt(orders.Sum(o => (o.Real * o.Real) + (o.Imaginary * o.Imaginary)));
-        var volts = whole.LineVoltageV / Math.Sqrt(3);
-        var power = volts * (orders[0] * Complex.Conjugate(emf)).Real;
-        foreach (var (order, size, sequence) in new[] { (5, whole.BackgroundV5Pu, 1), (7, whole.BackgroundV7Pu, -1) })
+        while (high / low > 1.1)
         {
-            power += volts * size * (orders[order - 1] * Complex.FromPolarCoordinates(1, -(whole.BackgroundRad + (sequence * lag)))).Real;
+            var middle = Math.Sqrt(low * high);
+            (low, high) = Settles(middle) ? (low, middle) : (middle, high);
         }
 
-        return new LineCurrent(
-            orders,
-            rms,
-            new OrderWaveform(orders).PeakA(),
-            Math.Cos(orders[0].Phase - emf.Phase),
-            power / (volts * Math.Sqrt((emf.Magnitude * emf.Magnitude) + background) * rms));
+        return high;
+    }
+
+    private static RectifierResult.SteadyState Steady(RectifierInput input, CoupledCircuit circuit, CoupledOrbit.Settled settled)
+    {
+        var spectrum = new CoupledSpectrum(circuit, settled.Steps);
+        var phases = new LineCurrent[3];
+        for (var p = 0; p < 3; p++)
+        {
+            var lag = p * 2 * Math.PI / 3;
+            var emf = Complex.FromPolarCoordinates(1, -lag) + (input.UnbalancePu * Complex.FromPolarCoordinates(1, input.UnbalanceRad + lag));
+            var rmsEmf = Math.Sqrt(((emf.Magnitude * emf.Magnitude) + input.Background.SquareSum) / 2);
+            var rms = Math.Sqrt(spectrum.SquaresPu[p]);
+            phases[p] = new LineCurrent(
+                Array.ConvertAll(spectrum.PhasorsPu[p], o => o * circuit.CurrentBaseA / Math.Sqrt(2)),
+                rms * circuit.CurrentBaseA,
+                spectrum.PeakPu[p] * circuit.CurrentBaseA,
+                Math.Cos(spectrum.PhasorsPu[p][0].Phase - emf.Phase),
+                spectrum.PowerPu[p] / (rmsEmf * rms));
+        }
+
+        return new RectifierResult.SteadyState(
+            phases,
+            spectrum.PowerPu.Sum() * circuit.VoltageBaseV * circuit.CurrentBaseA,
+            spectrum.VoltageMeanPu * circuit.VoltageBaseV,
+            (spectrum.VoltageHighPu - spectrum.VoltageLowPu) * circuit.VoltageBaseV,
+            spectrum.ChokeMeanPu * circuit.CurrentBaseA,
+            Math.Sqrt(spectrum.ChokeSquareMeanPu) * circuit.CurrentBaseA,
+            spectrum.ChokeLowPu > 0.005 * spectrum.ChokeMeanPu,
+            settled.Multiplier,
+            new CoupledWaveform(circuit, settled.Steps));
     }
 }

@@ -147,7 +147,7 @@ internal sealed class PeriodicSteadyState
             jacobian = Derivative(state, image, perturbation);
             if (residual < converged)
             {
-                multiplier = SpectralRadius(jacobian);
+                multiplier = SmallLinearSystem.SpectralRadius(jacobian);
                 state = image;
                 return true;
             }
@@ -261,28 +261,6 @@ internal sealed class PeriodicSteadyState
         }
 
         return worst / (1 + Math.Abs(a.Choke));
-    }
-
-    // Gelfand's formula by repeated squaring: |J^(2^k)|^(1/2^k).
-    private static double SpectralRadius(double[,] jacobian)
-    {
-        var power = jacobian;
-        var logarithm = 0.0;
-        var weight = 1.0;
-        for (var i = 0; i < 12; i++)
-        {
-            var norm = SmallLinearSystem.Norm(power);
-            if (norm == 0)
-            {
-                return 0;
-            }
-
-            logarithm += Math.Log(norm) * weight;
-            power = SmallLinearSystem.Square(power, 1 / norm);
-            weight /= 2;
-        }
-
-        return Math.Exp(logarithm + (Math.Log(Math.Max(SmallLinearSystem.Norm(power), 1e-300)) * weight));
     }
 
     // Below the clamp the load is no longer of constant power: the link has collapsed.

@@ -35,12 +35,13 @@ public enum DcLoadModel
 /// <param name="DcLoadW">Mean DC power, W, &gt; 0.</param>
 /// <param name="LoadModel">Constant power or resistor.</param>
 /// <param name="UnbalancePu">Negative-sequence EMF in parts of the positive sequence, 0 to 0.2.</param>
-/// <param name="BackgroundV5Pu">Fifth-order EMF in parts of the fundamental.</param>
-/// <param name="BackgroundV7Pu">Seventh-order EMF in parts of the fundamental.</param>
+/// <param name="Background">Harmonic EMFs, each at most 0.3 of the fundamental.</param>
 /// <param name="UnbalanceRad">Angle of the negative sequence against the positive in phase A, rad.</param>
-/// <param name="BackgroundRad">Angle of the fifth and the seventh at the rising zero of the fundamental of phase A, rad.</param>
 /// <param name="Bridges">Six-pulse bridges behind shifted secondaries, 1 to 3; the choke is that of one of them, load and capacitor those of all.</param>
-/// <param name="LeakageH">Leakage of the transformer to one secondary, H per phase; with several bridges only.</param>
+/// <param name="LeakageH">Mean leakage of the transformer to one secondary, H per phase; with several bridges only, then &gt; 0.</param>
+/// <param name="LeakageMismatchPu">
+/// How far the leakages differ, in parts of the mean, −0.5 to 0.5: the first secondary has (1 + m), the last (1 − m) of the mean, a middle one the mean.
+/// </param>
 public sealed record RectifierInput(
     RectifierKind Kind,
     double LineVoltageV,
@@ -53,9 +54,8 @@ public sealed record RectifierInput(
     double DcLoadW,
     DcLoadModel LoadModel = DcLoadModel.ConstantPower,
     double UnbalancePu = 0,
-    double BackgroundV5Pu = 0,
-    double BackgroundV7Pu = 0,
+    HarmonicEmf Background = default,
     double UnbalanceRad = 0,
-    double BackgroundRad = 0,
     int Bridges = 1,
-    double LeakageH = 0);
+    double LeakageH = 0,
+    double LeakageMismatchPu = 0);

@@ -67,10 +67,8 @@ public static class RectifierStudy
             omega * input.DcCapacitanceF * impedanceBase,
             loadConductancePu,
             input.UnbalancePu,
-            input.BackgroundV5Pu,
-            input.BackgroundV7Pu,
-            input.UnbalanceRad,
-            input.BackgroundRad);
+            input.Background,
+            input.UnbalanceRad);
     }
 
     private static (double VoltageV, double CurrentA, double ImpedanceOhm) Bases(RectifierInput input)
@@ -146,7 +144,7 @@ public static class RectifierStudy
         var spectrum = new BridgeSpectrum(circuit, settled.Steps);
         var singlePhase = circuit.PhaseCount == 2;
         var phases = new LineCurrent[spectrum.PhasorsPu.Length];
-        var background = (circuit.Background5Pu * circuit.Background5Pu) + (circuit.Background7Pu * circuit.Background7Pu);
+        var background = circuit.Background.SquareSum;
         for (var phase = 0; phase < phases.Length; phase++)
         {
             var emf = EmfPhasor(circuit, phase);
@@ -199,8 +197,13 @@ public static class RectifierStudy
         ArgumentOutOfRangeException.ThrowIfGreaterThan(input.Bridges, 3, nameof(input.Bridges));
         ArgumentOutOfRangeException.ThrowIfLessThan(input.Bridges, 1, nameof(input.Bridges));
         ArgumentOutOfRangeException.ThrowIfGreaterThan(input.UnbalancePu, 0.2, nameof(input.UnbalancePu));
-        ArgumentOutOfRangeException.ThrowIfGreaterThan(Math.Abs(input.BackgroundV5Pu), 0.3, nameof(input.BackgroundV5Pu));
-        ArgumentOutOfRangeException.ThrowIfGreaterThan(Math.Abs(input.BackgroundV7Pu), 0.3, nameof(input.BackgroundV7Pu));
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(input.Background.Largest, 0.3, nameof(input.Background));
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(Math.Abs(input.LeakageMismatchPu), 0.5, nameof(input.LeakageMismatchPu));
+        if (input.Bridges > 1)
+        {
+            Positive(input.LeakageH, nameof(input.LeakageH));
+        }
+
     }
 
     private static void Positive(double value, string name)

@@ -1,6 +1,6 @@
 namespace Cuadrilla.Core.Harmonics.Rectifiers;
 
-/// <summary>Dense algebra on the three or four coordinates of a bridge.</summary>
+/// <summary>Dense algebra on the few coordinates of one or several bridges.</summary>
 internal static class SmallLinearSystem
 {
     /// <summary>Solution of a square system by Gaussian elimination with row pivoting, or null when singular.</summary>
@@ -51,23 +51,84 @@ internal static class SmallLinearSystem
         return right;
     }
 
-    /// <summary>Inverse; a column of zeros where it is singular.</summary>
-    public static double[,] Inverse(double[,] matrix)
+    /// <summary>Solves for all columns of the right side, which becomes the solution; the matrix is used up.</summary>
+    /// <exception cref="InvalidOperationException">The matrix is singular.</exception>
+    public static void SolveInPlace(double[,] matrix, double[,] right)
     {
-        var n = matrix.GetLength(0);
-        var inverse = new double[n, n];
-        for (var c = 0; c < n; c++)
+        int n = matrix.GetLength(0), columns = right.GetLength(1);
+        for (var pivot = 0; pivot < n; pivot++)
         {
-            var unit = new double[n];
-            unit[c] = 1;
-            var column = Solve((double[,])matrix.Clone(), unit) ?? new double[n];
-            for (var r = 0; r < n; r++)
+            var best = pivot;
+            for (var row = pivot + 1; row < n; row++)
             {
-                inverse[r, c] = column[r];
+                best = Math.Abs(matrix[row, pivot]) > Math.Abs(matrix[best, pivot]) ? row : best;
+            }
+
+            if (!(Math.Abs(matrix[best, pivot]) > 1e-14))
+            {
+                throw new InvalidOperationException("The equations have no single solution.");
+            }
+
+            for (var c = 0; c < n && best != pivot; c++)
+            {
+                (matrix[pivot, c], matrix[best, c]) = (matrix[best, c], matrix[pivot, c]);
+            }
+
+            for (var c = 0; c < columns && best != pivot; c++)
+            {
+                (right[pivot, c], right[best, c]) = (right[best, c], right[pivot, c]);
+            }
+
+            var scale = 1 / matrix[pivot, pivot];
+            for (var row = 0; row < n; row++)
+            {
+                var factor = matrix[row, pivot] * scale;
+                if (row == pivot || factor == 0)
+                {
+                    continue;
+                }
+
+                for (var c = pivot; c < n; c++)
+                {
+                    matrix[row, c] -= factor * matrix[pivot, c];
+                }
+
+                for (var c = 0; c < columns; c++)
+                {
+                    right[row, c] -= factor * right[pivot, c];
+                }
             }
         }
 
-        return inverse;
+        for (var row = 0; row < n; row++)
+        {
+            for (var c = 0; c < columns; c++)
+            {
+                right[row, c] /= matrix[row, row];
+            }
+        }
+    }
+
+    /// <summary>Spectral radius by Gelfand's formula and repeated squaring: |J^(2^k)|^(1/2^k).</summary>
+    public static double SpectralRadius(double[,] matrix)
+    {
+        var power = matrix;
+        var logarithm = 0.0;
+        var weight = 1.0;
+        for (var i = 0; i < 12; i++)
+        {
+            var norm = Norm(power);
+            if (norm == 0)
+            {
+                return 0;
+            }
+
+            logarithm += Math.Log(norm) * weight;
+            power = Square(power, 1 / norm);
+            weight /= 2;
+        }
+
+        return Math.Exp(logarithm + (Math.Log(Math.Max(Norm(power), 1e-300)) * weight));
     }
 
     /// <summary>Largest absolute row sum.</summary>
