@@ -37,6 +37,7 @@ internal sealed class CoupledSteadyState
     private readonly CoupledCircuit circuit;
     private readonly CoupledIntegrator integrator;
     private readonly double startRad;
+    private CoupledState last;
 
     private CoupledSteadyState(CoupledCircuit circuit)
     {
@@ -50,13 +51,14 @@ internal sealed class CoupledSteadyState
     /// <summary>Solves a circuit.</summary>
     public static CoupledOrbit Solve(CoupledCircuit circuit)
     {
+        var search = new CoupledSteadyState(circuit);
         try
         {
-            return new CoupledSteadyState(circuit).Run();
+            return search.Run();
         }
         catch (InvalidOperationException)
         {
-            return new CoupledOrbit.Unsettled(double.NaN);
+            return search.Failure(double.NaN);
         }
     }
 
@@ -69,7 +71,7 @@ internal sealed class CoupledSteadyState
             state = Map(state);
         }
 
-        var last = double.PositiveInfinity;
+        var lastNorm = double.PositiveInfinity;
         double[,]? slopes = null;
         List<Coordinate> slopesOf = [];
         for (var round = 0; round < MostRounds; round++)
@@ -85,19 +87,19 @@ internal sealed class CoupledSteadyState
             }
 
             // Where Newton does not pay the circuit itself is followed for a while.
-            if (norm > 0.9 * last && round % 4 == 3)
+            if (norm > 0.9 * lastNorm && round % 4 == 3)
             {
                 state = Map(image);
-                (last, slopes) = (double.PositiveInfinity, null);
+                (lastNorm, slopes) = (double.PositiveInfinity, null);
                 continue;
             }
 
-            if (slopes is null || norm > Near || norm > 0.1 * last || !free.SequenceEqual(slopesOf))
+            if (slopes is null || norm > Near || norm > 0.1 * lastNorm || !free.SequenceEqual(slopesOf))
             {
                 (slopes, slopesOf) = (Derivative(state, sidesBefore, image, free), free);
             }
 
-            last = norm;
+            lastNorm = norm;
             var step = NewtonStep(slopes, [.. free.Select(f => state[f.Index] - image[f.Index])]);
             if (step is null)
             {
@@ -115,7 +117,7 @@ internal sealed class CoupledSteadyState
             Reopen(ref state);
         }
 
-        return HasCollapsed(state) ? new CoupledOrbit.Collapsed() : new CoupledOrbit.Unsettled(double.NaN);
+        return Failure(double.NaN);
     }
 
     private static double[]? NewtonStep(double[,] slopes, double[] residual)
@@ -137,7 +139,7 @@ internal sealed class CoupledSteadyState
             multiplier = SmallLinearSystem.SpectralRadius(Derivative(state, sides, Mapped(state, sides), Free(sides, sides)));
             if (multiplier > Stable)
             {
-                return new CoupledOrbit.Unsettled(multiplier);
+                return Failure(multiplier);
             }
         }
 
@@ -146,6 +148,22 @@ internal sealed class CoupledSteadyState
         Restore(sides);
         integrator.Advance(state, startRad, Math.PI, steps);
         return steps.Exists(s => HasCollapsed(s.End)) ? new CoupledOrbit.Collapsed() : new CoupledOrbit.Settled(steps, multiplier);
+    }
+
+    // A link that falls below the clamp where the search ended is one that the supply can't hold.
+    private CoupledOrbit Failure(double multiplier)
+    {
+        var steps = new List<CoupledStep>();
+        try
+        {
+            integrator.Advance(last, startRad, Math.PI, steps);
+        }
+        catch (InvalidOperationException)
+        {
+            // What was recorded so far tells enough.
+        }
+
+        return steps.Exists(s => HasCollapsed(s.End)) ? new CoupledOrbit.Collapsed() : new CoupledOrbit.Unsettled(multiplier);
     }
 
     private bool HasCollapsed(in CoupledState state) => circuit.LoadConductance == 0 && state[circuit.Phases] < CoupledCircuit.ClampVoltage;
@@ -160,6 +178,7 @@ internal sealed class CoupledSteadyState
             integrator.Sides[x] = -integrator.Sides[x];
         }
 
+        last = end;
         return end;
     }
 
