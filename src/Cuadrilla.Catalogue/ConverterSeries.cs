@@ -65,12 +65,15 @@ internal static class ConverterSeries
         "diode" => new FrontEnd.Diode(
             rule.Bridges, rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0, rule.ReactorPct, rule.TransformerUkPct, rule.DcFormFactor, rule.FixedLossPu, rule.LoadLossPu),
         "single-phase" => new FrontEnd.SinglePhase(rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0, rule.DcFormFactor),
-        "active" => new FrontEnd.Active(rule.FilterPct, Spectrum(file.Spectra.Active), rule.FixedLossPu, rule.LoadLossPu),
-        "direct" => new FrontEnd.Direct(rule.OutputPu, rule.HasBypass, rule.FilterPct, Spectrum(file.Spectra.Direct), rule.FixedLossPu, rule.LoadLossPu),
+        "active" => new FrontEnd.Active(Filter(rule), Spectrum(file.Spectra.Active), rule.FixedLossPu, rule.LoadLossPu),
+        "direct" => new FrontEnd.Direct(rule.OutputPu, rule.HasBypass, Filter(rule), Spectrum(file.Spectra.Direct), rule.FixedLossPu, rule.LoadLossPu),
+        "filtered" => new FrontEnd.Filtered(Filter(rule), Spectrum(file.Spectra.Passive), rule.OutputPu, rule.DcFormFactor, rule.FixedLossPu, rule.LoadLossPu),
         "thyristor" => new FrontEnd.Thyristor(rule.FourQuadrant, rule.ReactorPct, rule.LargestDcPu, rule.LoadLossPu),
         "dc-link" => new FrontEnd.DcLink(),
         _ => throw new InvalidDataException($"Unknown front end '{rule.Front}' in the converter series."),
     };
+
+    private static LineFilter Filter(ConverterSeriesFile.FrontRule rule) => new(rule.FilterPct, rule.FilterReactorPct, rule.FilterDampingPct);
 
     private static SourceSpectrum Spectrum(IReadOnlyList<ConverterSeriesFile.SpectrumRule> rules) =>
         new([.. rules.Select(r => new SpectrumPoint(r.LoadPu, r.ReactivePu, [.. r.Orders.Select(o => new OrderShare((int)o[0], o[1]))]))]);

@@ -49,7 +49,7 @@ internal sealed record ConverterSeriesFile(
 
     internal sealed record SizeRule(double HeightPerWidth, double LeastHeightMm, double DepthFixedMm, double DepthPerRootKw, double TerminalMm2PerA);
 
-    internal sealed record SpectraRule(IReadOnlyList<SpectrumRule> Active, IReadOnlyList<SpectrumRule> Direct, string Source);
+    internal sealed record SpectraRule(IReadOnlyList<SpectrumRule> Active, IReadOnlyList<SpectrumRule> Direct, IReadOnlyList<SpectrumRule> Passive, string Source);
 
     internal sealed record SpectrumRule(double LoadPu, double ReactivePu, IReadOnlyList<double[]> Orders);
 
@@ -77,6 +77,10 @@ internal sealed record ConverterSeriesFile(
         public double LoadLossPu { get; init; }
 
         public double FilterPct { get; init; }
+
+        public double FilterReactorPct { get; init; }
+
+        public double FilterDampingPct { get; init; }
 
         public double OutputPu { get; init; }
 

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Assessment.Checks;
 using Cuadrilla.Core.Assessment.Starting;
+using Cuadrilla.Core.Assessment.Supply;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Specification;
@@ -16,6 +17,7 @@ public sealed partial class Assessor
     private readonly StudyMemory<RectifierInput, RectifierResult> rectifiers = new(RectifierStudy.Run, 4000);
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
+    private readonly FrontMemory fronts = new();
 
     /// <summary>Creates an assessor.</summary>
     public Assessor(EngineeringData data)
@@ -66,7 +68,7 @@ public sealed partial class Assessor
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}")
             .ToList();
-        var scenarios = plant.Scenarios.AsParallel().AsOrdered().Select(s => ScenarioStudy.Run(plant, s, defaults, complete, data.SupplyModules, rectifiers.Get)).OfType<ScenarioResult>().ToList();
+        var scenarios = plant.Scenarios.AsParallel().AsOrdered().Select(s => Scenario(plant, s, defaults, complete)).OfType<ScenarioResult>().ToList();
         var demand = PccDemand.Of(plant, scenarios);
         var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete);
         var checks = PlantChecks.Of(supply).Concat(DcBusChecks.Of(supply, studies)).Concat(GroupChecks.Of(supply, studies)).Concat(SharingChecks.Of(supply, studies)).Concat(FollowerChecks.Of(supply, studies)).ToList();
@@ -93,6 +95,17 @@ public sealed partial class Assessor
             scenarios,
             demand,
             demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio));
+    }
+
+    private ScenarioResult? Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<DrivePointModel> complete)
+    {
+        var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, rectifiers.Get, fronts.Of(plant.Name, scenario.Id));
+        if (result is not null)
+        {
+            fronts.Keep(plant.Name, result);
+        }
+
+        return result;
     }
 
     private DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults)

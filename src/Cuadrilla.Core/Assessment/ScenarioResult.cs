@@ -17,10 +17,11 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="Buses">Each live bus.</param>
 /// <param name="RectifierDcW">DC load of all rectifiers, W.</param>
 /// <param name="Drives">Each running drive.</param>
-/// <param name="OnLine">Each running motor on the line.</param>
+/// <param name="Loads">What hangs on the network at harmonics beside the drives' currents.</param>
 /// <param name="Unsettled">Tags of drives whose front end has no steady state, with the reason; a network that can't carry its load.</param>
 /// <param name="Unfed">Tags of drive points that are to run and whose bus is dead.</param>
 /// <param name="Banks">Each capacitor bank that is on.</param>
+/// <param name="Iteration">How waveforms and network settled with each other.</param>
 public sealed record ScenarioResult(
     string ScenarioId,
     string ScenarioName,
@@ -32,10 +33,15 @@ public sealed record ScenarioResult(
     IReadOnlyList<BusInScenario> Buses,
     double RectifierDcW,
     IReadOnlyList<DriveInScenario> Drives,
-    IReadOnlyList<LineDrive> OnLine,
+    HarmonicLoads Loads,
     IReadOnlyList<string> Unsettled,
     IReadOnlyList<string> Unfed,
-    IReadOnlyList<BankInScenario> Banks);
+    IReadOnlyList<BankInScenario> Banks,
+    FrontIteration Iteration)
+{
+    /// <summary>Each running motor on the line.</summary>
+    public IReadOnlyList<LineDrive> OnLine => Loads.OnLine;
+}
 
 /// <summary>A drive in a scenario.</summary>
 /// <param name="DrivePointId">Which one.</param>
@@ -46,7 +52,23 @@ public sealed record ScenarioResult(
 /// <param name="BusId">Bus that it hangs from.</param>
 /// <param name="EmfAngleRad">Angle of the voltage it was solved at, against the source, vector groups taken back.</param>
 public sealed record DriveInScenario(
-    string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput? Circuit, double EmfV, string BusId, double EmfAngleRad);
+    string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput? Circuit, double EmfV, string BusId, double EmfAngleRad)
+{
+    /// <summary>What it was solved at.</summary>
+    internal FrontPlace Place { get; init; }
+
+    /// <summary>EMF it was solved at.</summary>
+    internal FrontEmf Emf { get; init; }
+
+    /// <summary>EMF where the search ended, not in steps.</summary>
+    internal FrontEmf Guess { get; init; }
+
+    /// <summary>Points of THDi that an EMF of 1 would move, as the search found.</summary>
+    internal double Sensitivity { get; init; }
+
+    /// <summary>Its converter.</summary>
+    internal Converters.ConverterItem? Item { get; init; }
+}
 
 /// <summary>A transformer in a scenario, at the voltage of its fed side.</summary>
 /// <param name="TransformerId">Which one.</param>

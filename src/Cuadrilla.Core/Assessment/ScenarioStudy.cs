@@ -21,13 +21,15 @@ internal static class ScenarioStudy
     /// <param name="models">Drive points that are complete.</param>
     /// <param name="modules">Supply modules of common DC buses.</param>
     /// <param name="rectifier">Solver of a front end, usually one that remembers.</param>
+    /// <param name="before">Front ends as the last run of this scenario left them.</param>
     public static ScenarioResult? Run(
         PlantSpecification plant,
         Scenario scenario,
         DefaultsInForce defaults,
         IReadOnlyList<DrivePointModel> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
-        Func<RectifierInput, RectifierResult> rectifier)
+        Func<RectifierInput, RectifierResult> rectifier,
+        IReadOnlyDictionary<string, DriveInScenario> before)
     {
         if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
         {
@@ -74,12 +76,13 @@ internal static class ScenarioStudy
 
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
-        var drives = DriveFronts.Solve(plant.Source, network, running, shunts, rectifier);
+        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu);
+        var (drives, iteration) = DriveFronts.Solve(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before));
         var unsettled = drives is null
             ? ["the network can't carry the load: no voltage settles"]
             : Unsettled(plant, drives);
-        var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], onLine, defaults.LockedRotorPowerFactor);
-        var scan = new NetworkScan(plant, scenario, network, onLine, defaults.LockedRotorPowerFactor);
+        var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], loads);
+        var scan = new NetworkScan(plant, scenario, network, loads);
         var pcc = sums.AtCoupling(plant.Pcc.BusId);
         return new ScenarioResult(
             scenario.Id,
@@ -95,10 +98,11 @@ internal static class ScenarioStudy
             ],
             running.Sum(r => r.Point.DcLoadW),
             drives ?? [],
-            onLine,
+            loads,
             unsettled,
             unfed,
-            [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [])).OfType<BankInScenario>()]);
+            [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [])).OfType<BankInScenario>()],
+            iteration);
     }
 
     // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.

@@ -31,6 +31,7 @@ public static class Text
         {
             (ConverterKind.SixPulse, FrontEnd.Diode { ChokePct: > 0 } d) => $"six-pulse, DC choke {N(d.ChokePct, 2)} %",
             (ConverterKind.SixPulse, FrontEnd.Diode { ReactorPct: > 0 } d) => $"six-pulse, AC reactor {N(d.ReactorPct, 2)} %",
+            (ConverterKind.SixPulse, FrontEnd.Filtered) => "six-pulse, passive filter",
             (ConverterKind.SixPulse, _) => "six-pulse, no choke",
             (ConverterKind.TwelvePulse, _) => "twelve-pulse",
             (ConverterKind.EighteenPulse, _) => "eighteen-pulse",

@@ -55,6 +55,9 @@ public sealed record ConverterItem(
     {
         ConverterKind.SixPulse => FrontEnd switch
         {
+            FrontEnd.Filtered => "six-pulse-filter",
+            FrontEnd.Diode { ChokePct: > 0 and < SmallChokePct } => "six-pulse-choke-3",
+            FrontEnd.Diode { ChokePct: > LargeChokePct } => "six-pulse-choke-5",
             FrontEnd.Diode { ChokePct: > 0 } => "six-pulse-choke",
             FrontEnd.Diode { ReactorPct: > 0 } => "six-pulse-reactor",
             _ => "six-pulse-plain",
@@ -116,7 +119,7 @@ public sealed record ConverterItem(
     /// <param name="linkW">Power into the link, W; negative when it comes back.</param>
     public double FrontLossW(double linkW)
     {
-        var form = FrontEnd switch { FrontEnd.Diode d => d.DcFormFactor, FrontEnd.SinglePhase s => s.DcFormFactor, _ => 1 };
+        var form = FrontEnd switch { FrontEnd.Diode d => d.DcFormFactor, FrontEnd.SinglePhase s => s.DcFormFactor, FrontEnd.Filtered f => f.DcFormFactor, _ => 1 };
         var dcRms = linkW / NoLoadLinkVoltageV / Bridges * form;
         return (Bridges * DcChokeResistanceOhm * dcRms * dcRms) + FrontEnd.LossW(linkW, RatedKw * 1e3);
     }
@@ -136,6 +139,10 @@ public sealed record ConverterItem(
         Size = Size with { WidthMm = Size.WidthMm * number, MassKg = Size.MassKg * number, AirflowM3PerH = Size.AirflowM3PerH * number },
         PriceIndex = PriceIndex * number,
     };
+
+    // Chokes come in about 3, 4 and 5 %.
+    private const double SmallChokePct = 3.5;
+    private const double LargeChokePct = 4.5;
 
     private double PerUnitOhm(double pct) => pct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3 / Bridges);
 }

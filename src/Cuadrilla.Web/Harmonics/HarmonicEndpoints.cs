@@ -104,7 +104,7 @@ internal static class HarmonicEndpoints
         }
 
         var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides);
-        var study = HarmonicStudy.Of(plant, result, bus.BusId, defaults.LockedRotorPowerFactor);
+        var study = HarmonicStudy.Of(plant, result, bus.BusId);
         var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name))).ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         string Tag(string key) => tags.GetValueOrDefault(key, key);

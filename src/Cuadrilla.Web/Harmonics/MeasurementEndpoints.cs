@@ -145,7 +145,7 @@ internal static class MeasurementEndpoints
         }
 
         var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides);
-        var (current, voltage) = HarmonicStudy.Phasors(plant, result, bus.BusId, defaults.LockedRotorPowerFactor);
+        var (current, voltage) = HarmonicStudy.Phasors(plant, result, bus.BusId);
         var crest = Math.Sqrt(2.0 / 3) * plant.Distribution.Bus(bus.BusId).NominalVoltageV / 100;
         double[] Wave(IReadOnlyList<Complex> orders, double factor) =>
         [

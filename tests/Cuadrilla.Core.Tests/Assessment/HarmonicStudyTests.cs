@@ -20,7 +20,7 @@ public sealed class HarmonicStudyTests
     {
         foreach (var scenario in Found.Scenarios)
         {
-            var study = HarmonicStudy.Of(Demo, scenario, "bus-a", Defaults.LockedRotorPowerFactor);
+            var study = HarmonicStudy.Of(Demo, scenario, "bus-a");
             Assert.Equal(100, study.Contributions.Sum(c => c.SharePct), 6);
             for (var h = 2; h <= 50; h++)
             {
@@ -57,7 +57,7 @@ public sealed class HarmonicStudyTests
         bare = bare with { Scenarios = [Scenario.AsUsual("all", "all")], Lineups = [bare.Lineups[0] with { Arrangements = [] }] };
         var result = new Assessor(Data).Run(bare).Scenarios[0];
         var bank = bare.Distribution.CapacitorBanks[0];
-        var study = HarmonicStudy.Of(bare, result, bank.BusId, Defaults.LockedRotorPowerFactor);
+        var study = HarmonicStudy.Of(bare, result, bank.BusId);
         var impedance = result.Network.ImpedanceOhm(bank.BusId);
         var expected = Math.Sqrt(1 / (bank.SusceptanceS(1, bank.Steps, result.Network.VoltageV(bank.BusId)) * impedance.Imaginary));
 

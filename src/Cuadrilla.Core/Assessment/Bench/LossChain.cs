@@ -166,7 +166,7 @@ public static class LossChain
             Converters.FrontEnds.FrontEnd.Diode { Bridges: > 1 } => "Transformer and chokes",
             Converters.FrontEnds.FrontEnd.Diode { ReactorPct: > 0 } => "AC reactor",
             Converters.FrontEnds.FrontEnd.Active => "Active front end and filter",
-            Converters.FrontEnds.FrontEnd.Direct => "Line filter",
+            Converters.FrontEnds.FrontEnd.Direct or Converters.FrontEnds.FrontEnd.Filtered => "Line filter",
             Converters.FrontEnds.FrontEnd.Thyristor => "Commutation reactor",
             _ => "DC choke",
         };

@@ -16,14 +16,14 @@ public sealed record Contribution(string DrivePointId, IReadOnlyList<Complex> Or
 /// </summary>
 internal static class Contributions
 {
-    public static IReadOnlyList<Contribution> Of(PlantSpecification plant, ScenarioResult result, double lockedRotorPowerFactor)
+    public static IReadOnlyList<Contribution> Of(PlantSpecification plant, ScenarioResult result)
     {
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var parts = new List<(string Id, Complex[] Orders)>();
         foreach (var drive in result.Drives.Where(d => d.Front is RectifierResult.LineDraw))
         {
             var shunts = StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine);
-            var alone = new HarmonicSums(plant, scenario, result.Network, shunts, [drive], result.OnLine, lockedRotorPowerFactor, forcePhases: true);
+            var alone = new HarmonicSums(plant, scenario, result.Network, shunts, [drive], result.Loads, forcePhases: true);
             var current = alone.AtCoupling(plant.Pcc.BusId);
             if (current.Length > 0)
             {

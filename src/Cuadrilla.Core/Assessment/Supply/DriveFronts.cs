@@ -2,89 +2,173 @@ using System.Numerics;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Supply;
 
-/// <summary>A front end that is at work in a scenario: of a drive, or of the supply module of a common DC bus.</summary>
-/// <param name="Id">Key of the drive point or of the DC bus.</param>
-/// <param name="Item">Its converter.</param>
-/// <param name="Feed">How it is connected.</param>
-/// <param name="FeederOhm">Its feeder, ohm per phase.</param>
-/// <param name="Armature">Plate of a DC motor behind thyristors; null otherwise.</param>
-/// <param name="Point">Its operating point.</param>
-/// <param name="BusId">Its bus, live.</param>
-internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Feed, Complex FeederOhm, MotorPlate? Armature, OperatingPoint Point, string BusId)
-{
-    /// <summary>A drive with a front end of its own.</summary>
-    public static RunningDrive Of(DrivePointModel model, OperatingPoint point, string busId) => new(
-        model.Id, model.Converter!.Item, model.Converter.Feed, model.WholeFeeder!.Value,
-        model.Motor!.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? model.Motor.Plate : null, point, busId);
-
-    /// <summary>True for a six-pulse bridge on three phases: those of one clock hour conduct together.</summary>
-    public bool ConductsTogether => Feed == SupplyFeed.ThreePhase && Item.FrontEnd is FrontEnd.Diode { Bridges: 1 };
-}
-
 /// <summary>
-/// Finds the line currents of a scenario. Six-pulse bridges whose buses have the same clock hour conduct together and share the
-/// voltage drop: each sees Σ_k Z_bk·P_k/P_own of the buses k, with the buses' transfer impedances, plus its feeder. All others
-/// conduct at other times and lower the voltage at the fundamental only; they see the impedance once. The ratios P_k/P_own are
-/// taken in steps of 0.4 %, which moves THDi by less than 0.06 points, and voltages that rest on others in steps of 0.05 %, so
-/// that an edit of one drive of a large plant leaves the others as they were solved.
+/// Finds the line currents of a scenario together with the voltages that they leave. Six-pulse bridges whose buses have the same clock hour
+/// conduct together and share the voltage drop: each sees Σ_k Z_bk·P_k/P_own of the buses k, with the buses' transfer impedances, plus its
+/// feeder; all others see the impedance once. What the real network does differently (other groups, capacitor banks, filters, skin effect,
+/// the line's own distortion) comes back as EMF of each place, and the front ends are solved again until no THDi would move by 0.1 points.
+/// See <c>docs/methods/plant-harmonics.md</c>.
+/// The ratios P_k/P_own are taken in steps of 0.4 %, voltages in steps of 0.05 % and harmonic EMFs in steps of 0.01 %; a front end whose EMF
+/// has moved by less than 0.02 points' worth stays as it was solved, also from one edit to the next.
 /// </summary>
-internal static class DriveFronts
+internal sealed class DriveFronts
 {
     private const double RatioStep = 0.004;
     private const double VoltageStep = 0.0005;
+    private const double EmfStep = 0.0001;
+    private const int MostRounds = 12;
+    private const int MixingDepth = 5;
+    private const double StaysPoints = 0.02;
 
-    // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the drop that others cause.
+    // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess of the drop that others cause.
     private const double DisplacementOfOthers = 0.96;
 
-    /// <summary>Solves them; null when the network can't carry the load.</summary>
-    public static IReadOnlyList<DriveInScenario>? Solve(
-        Source source, SupplyNetwork network, IReadOnlyList<RunningDrive> running, IReadOnlyList<Complex> shuntsPu, Func<RectifierInput, RectifierResult> rectifier)
+    private readonly PlantSpecification plant;
+    private readonly Scenario scenario;
+    private readonly SupplyNetwork network;
+    private readonly IReadOnlyList<RunningDrive> running;
+    private readonly Complex[] shunts;
+    private readonly HarmonicLoads loads;
+    private readonly FrontSettings settings;
+    private readonly FrontPlaces places;
+    private readonly Complex[] seenPu;
+    private readonly double[] sensitivity;
+    private readonly DriveInScenario[] drives;
+
+    private DriveFronts(
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
     {
-        var drives = new DriveInScenario[running.Count];
-        List<List<int>> groups =
-        [
-            .. Enumerable.Range(0, running.Count).Where(i => running[i].ConductsTogether).GroupBy(i => network.ClockHour(running[i].BusId)).Select(g => g.ToList()),
-            .. Enumerable.Range(0, running.Count).Where(i => !running[i].ConductsTogether).Select(i => new List<int> { i }),
-        ];
-        foreach (var members in groups)
+        (this.plant, this.scenario, this.network, this.running, this.shunts, this.loads, this.settings) = (plant, scenario, network, running, shunts, loads, settings);
+        places = new FrontPlaces(network, plant.Source, running, new NetworkScan(plant, scenario, network, loads));
+        seenPu = new Complex[running.Count];
+        sensitivity = [.. running.Select(r => settings.Before.TryGetValue(r.Id, out var before) && before.Item == r.Item ? before.Sensitivity : Sensitivity(r))];
+        drives = new DriveInScenario[running.Count];
+    }
+
+    /// <summary>Solves them; no drives when the network can't carry the load.</summary>
+    public static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Solve(
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
+    {
+        var fronts = new DriveFronts(plant, scenario, network, running, shunts, loads, settings);
+        return fronts.FirstGuess() is { } guess ? (fronts.drives, fronts.Iterate(guess)) : (null, new FrontIteration(0, 0, string.Empty));
+    }
+
+    private FrontIteration Iterate(double[] guess)
+    {
+        var mixing = new AndersonMixing(MixingDepth);
+        for (var round = 1; ; round++)
         {
-            if (VoltagesWithout(members, network, running, shuntsPu) is not { } voltages)
+            SolveAll(guess);
+            var sums = new HarmonicSums(plant, scenario, network, shunts, drives, loads, only: HarmonicEmf.Orders);
+            var asked = places.Asked(sums, drives, guess);
+            var (residual, worst) = (0.0, string.Empty);
+            for (var i = 0; i < drives.Length; i++)
+            {
+                var points = sensitivity[i] * places.Distance(asked, guess, i);
+                (residual, worst) = points > residual ? (points, drives[i].DrivePointId) : (residual, worst);
+            }
+
+            if (residual < FrontIteration.LimitPoints || round == MostRounds)
+            {
+                for (var i = 0; i < drives.Length; i++)
+                {
+                    drives[i] = drives[i] with { Sensitivity = sensitivity[i] };
+                }
+
+                return new FrontIteration(round, residual, worst);
+            }
+
+            guess = mixing.Next(guess, [.. asked.Select((a, k) => a - guess[k])]);
+        }
+    }
+
+    // Impedances that the front ends see, and the voltages behind them if all others drew what is usual; null: no voltage settles.
+    private double[]? FirstGuess()
+    {
+        var fundamental = new Complex[running.Count];
+        foreach (var members in places.Groups)
+        {
+            if (VoltagesWithout(members) is not { } voltages)
             {
                 return null;
             }
 
-            var loadOfBus = members.GroupBy(i => running[i].BusId).ToDictionary(g => g.Key, g => g.Sum(i => running[i].Point.DcLoadW), StringComparer.Ordinal);
-            var transfer = loadOfBus.Keys.SelectMany(a => loadOfBus.Keys.Select(b => (a, b))).ToDictionary(x => x, x => network.TransferPu(x.a, x.b));
-            Parallel.ForEach(members, i =>
+            var loadOfBus = members.GroupBy(i => running[i].BusId).Select(g => (First: g.First(), LoadW: g.Sum(i => running[i].Point.DcLoadW))).ToList();
+            foreach (var i in members)
             {
-                var drive = running[i];
-                var seen = members.Count == 1
-                    ? transfer[(drive.BusId, drive.BusId)]
-                    : loadOfBus.Aggregate(Complex.Zero, (sum, k) => sum + (transfer[(drive.BusId, k.Key)] * InSteps(k.Value / drive.Point.DcLoadW, RatioStep)));
-                var node = network.NodeOf(drive.BusId);
-                var voltage = node == SupplyNetwork.Reference ? Complex.One : voltages[node];
-                var place = new FrontPlace(
-                    network.VoltageV(drive.BusId) * (groups.Count > 1 ? InSteps(voltage.Magnitude, VoltageStep) : voltage.Magnitude),
-                    (seen * network.BaseOhm(drive.BusId)) + drive.FeederOhm,
-                    network.FrequencyHz,
-                    source,
-                    network.ClockHour(drive.BusId) % 2 == 0 ? 1 : -1);
-                var (front, circuit) = FrontSolver.Solve(drive, place, rectifier);
-                drives[i] = new DriveInScenario(drive.Id, drive.Point, front, circuit, place.EmfV, drive.BusId, voltage.Phase);
-            });
+                seenPu[i] = members.Count == 1
+                    ? places.Transfer(i, i)
+                    : loadOfBus.Aggregate(Complex.Zero, (sum, k) => sum + (places.Transfer(i, k.First) * InSteps(k.LoadW / running[i].Point.DcLoadW, RatioStep)));
+                var node = network.NodeOf(running[i].BusId);
+                fundamental[i] = node == SupplyNetwork.Reference ? Complex.One : voltages[node];
+            }
         }
 
-        return drives;
+        var guess = places.FirstGuess(fundamental);
+        for (var i = 0; i < running.Count; i++)
+        {
+            // An earlier run has found where it settles.
+            if (settings.Before.TryGetValue(running[i].Id, out var before) && before.BusId == running[i].BusId)
+            {
+                places.WriteOf(guess, i, Complex.FromPolarCoordinates(before.Guess.Magnitude, before.EmfAngleRad), before.Guess.Harmonic);
+            }
+        }
+
+        return guess;
     }
 
+    private void SolveAll(double[] guess) => Parallel.For(0, running.Count, i =>
+    {
+        var drive = running[i];
+        var (fundamental, harmonic) = places.Read(guess, i);
+        var emf = new FrontEmf(InSteps(fundamental.Magnitude, VoltageStep), drive.Feed == SupplyFeed.TwoPhases ? default : InSteps(harmonic));
+        var place = new FrontPlace(
+            network.VoltageV(drive.BusId) * emf.Magnitude,
+            (seenPu[i] * network.BaseOhm(drive.BusId)) + drive.FeederOhm,
+            network.FrequencyHz,
+            plant.Source.UnbalancePct.IsKnown ? plant.Source.UnbalancePct.Value / 100 : 0,
+            emf.Harmonic,
+            settings.LeakageMismatchPu);
+        var known = drives[i] ?? settings.Before.GetValueOrDefault(drive.Id);
+        var exact = new FrontEmf(fundamental.Magnitude, harmonic);
+        if (known is not null && known.BusId == drive.BusId && known.Point == drive.Point && known.Item == drive.Item && known.Place.IsAlike(place) && sensitivity[i] * known.Emf.Distance(emf) < StaysPoints)
+        {
+            drives[i] = known with { EmfAngleRad = fundamental.Phase, Guess = exact };
+            return;
+        }
+
+        var (front, circuit) = FrontSolver.Solve(drive, place, settings.Rectifier);
+        var now = new DriveInScenario(drive.Id, drive.Point, front, circuit, place.EmfV, drive.BusId, fundamental.Phase) { Place = place, Emf = emf, Guess = exact, Item = drive.Item };
+        if (drives[i] is { } last && last.Emf.Distance(emf) is > EmfStep and var moved)
+        {
+            // What the last two solutions say of this front end.
+            sensitivity[i] = Math.Clamp(Math.Abs(Distortion(now) - Distortion(last)) / moved, LeastSensitivity, MostSensitivity);
+        }
+
+        drives[i] = now;
+    });
+
+    private const double LeastSensitivity = 50;
+    private const double MostSensitivity = 2000;
+
+    // Points of THDi for an EMF of 1, until two solutions tell: without choke the line current answers strongly.
+    private static double Sensitivity(RunningDrive drive) => drive.Item.FrontEnd switch
+    {
+        FrontEnd.Diode { Bridges: > 1 } => 400,
+        FrontEnd.Diode { ChokePct: > 0 } or FrontEnd.Diode { ReactorPct: > 0 } => 400,
+        FrontEnd.Diode or FrontEnd.SinglePhase => 1000,
+        _ => 0,
+    };
+
+    private static double Distortion(DriveInScenario drive) => drive.Front is RectifierResult.LineDraw draw ? draw.WorstPhase.ThdiPct : 0;
+
     // Fundamental voltages with every drive but the members.
-    private static Complex[]? VoltagesWithout(List<int> members, SupplyNetwork network, IReadOnlyList<RunningDrive> running, IReadOnlyList<Complex> shuntsPu)
+    private Complex[]? VoltagesWithout(List<int> members)
     {
         var others = new Complex[network.NodeCount];
         var own = members.ToHashSet();
@@ -98,12 +182,41 @@ internal static class DriveFronts
             others[network.NodeOf(running[i].BusId)] += PowerOf(running[i]) / SupplyNetwork.BaseVa;
         }
 
-        return LoadFlow.Run(network, shuntsPu, others);
+        return LoadFlow.Run(network, shunts, others);
     }
 
     private static Complex PowerOf(RunningDrive drive) => drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
         ? new Complex(1, Math.Tan(Math.Acos(DisplacementOfOthers))) * drive.Point.DcLoadW
         : new Complex(drive.Point.LineW, Alternatives.MeanPower.At(drive.Point, drive.Item).LineVar);
 
+    private static HarmonicEmf InSteps(HarmonicEmf emf) =>
+        HarmonicEmf.Of(h => new Complex(EmfStep * Math.Round(emf[h].Real / EmfStep), EmfStep * Math.Round(emf[h].Imaginary / EmfStep)));
+
     private static double InSteps(double value, double step) => Math.Exp(step * Math.Round(Math.Log(value) / step));
+}
+
+/// <summary>What the search for the line currents of a scenario works with.</summary>
+/// <param name="LeakageMismatchPu">How far the leakages of phase-shifting transformers differ.</param>
+/// <param name="Rectifier">Solver of a front end.</param>
+/// <param name="Before">Front ends as the last run of this scenario left them, by key; empty the first time.</param>
+internal sealed record FrontSettings(
+    double LeakageMismatchPu, Func<RectifierInput, RectifierResult> Rectifier, IReadOnlyDictionary<string, DriveInScenario> Before);
+
+/// <summary>EMF behind a front end.</summary>
+/// <param name="Magnitude">Fundamental, parts of nominal.</param>
+/// <param name="Harmonic">Harmonic orders, parts of the fundamental.</param>
+internal readonly record struct FrontEmf(double Magnitude, HarmonicEmf Harmonic)
+{
+    /// <summary>Distance to another one.</summary>
+    public double Distance(FrontEmf other)
+    {
+        var sum = (Magnitude - other.Magnitude) * (Magnitude - other.Magnitude);
+        foreach (var h in HarmonicEmf.Orders)
+        {
+            var apart = (Harmonic[h] - other.Harmonic[h]).Magnitude;
+            sum += apart * apart;
+        }
+
+        return Math.Sqrt(sum);
+    }
 }

@@ -4,8 +4,6 @@ using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Thyristors;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Supply;
 
@@ -13,9 +11,14 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="EmfV">Line-to-line voltage behind the impedance, V.</param>
 /// <param name="SeenOhm">Impedance per phase that it sees, feeder included.</param>
 /// <param name="FrequencyHz">Frequency, Hz.</param>
-/// <param name="Source">The supply, for unbalance and background.</param>
-/// <param name="BackgroundTurn">+1 or −1: how the vector groups turn the 5th and the 7th against the fundamental.</param>
-internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, Source Source, int BackgroundTurn);
+/// <param name="UnbalancePu">Negative-sequence EMF, parts of the positive.</param>
+/// <param name="Background">Harmonic EMFs in the time of the drive's own voltage.</param>
+/// <param name="LeakageMismatchPu">How far the leakages of a phase-shifting transformer differ.</param>
+internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background, double LeakageMismatchPu)
+{
+    /// <summary>True when all but the EMF is the same.</summary>
+    public bool IsAlike(FrontPlace other) => (this with { EmfV = other.EmfV, Background = other.Background }) == other;
+}
 
 /// <summary>Finds the line current of one converter, by the way that its front end asks for.</summary>
 internal static class FrontSolver
@@ -39,14 +42,13 @@ internal static class FrontSolver
                     SourceInductanceH = place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz),
                     Bridges = diode.Bridges,
                     LeakageH = item.LineSideH(place.FrequencyHz),
+                    LeakageMismatchPu = place.LeakageMismatchPu,
                 }), whole);
             case FrontEnd.Diode or FrontEnd.SinglePhase:
                 var single = SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV));
                 return (rectifier(single), single);
-            case FrontEnd.Active active:
-                return (FromSpectrum(item, active.Spectrum, point, place.EmfV), null);
-            case FrontEnd.Direct direct:
-                return (FromSpectrum(item, direct.Spectrum, point, place.EmfV), null);
+            case FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered:
+                return (FromSpectrum(item, item.FrontEnd.CatalogueSpectrum!, point, place.EmfV), null);
             case FrontEnd.Thyristor:
                 return (drive.Armature is { } plate ? Armature(plate, item, point, place) : Bus(item, point, place), null);
             default:
@@ -68,8 +70,8 @@ internal static class FrontSolver
             item.DcCapacitanceUf * 1e-6,
             point.DcLoadW,
             DcLoadModel.ConstantPower,
-            Or0(place.Source.UnbalancePct) / 100,
-            new HarmonicEmf(place.BackgroundTurn * Or0(place.Source.BackgroundV5Pct) / 100, place.BackgroundTurn * Or0(place.Source.BackgroundV7Pct) / 100));
+            place.UnbalancePu,
+            place.Background);
     }
 
     // Between two phases the loop holds the impedance of both. Between phase and neutral the zero sequence is taken to be as
@@ -81,6 +83,7 @@ internal static class FrontSolver
             SourceResistanceOhm = 2 * place.SeenOhm.Real,
             SourceInductanceH = (2 * place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz)) + (2 * item.LineSideH(place.FrequencyHz)),
             UnbalancePu = 0,
+            Background = default,
         };
 
     // The fundamental carries the power; harmonics as the catalogue says, in % of the rated fundamental.
@@ -141,6 +144,4 @@ internal static class FrontSolver
         var rms = Math.Sqrt((result.RmsA * result.RmsA) - (before * before) + (orders[0].Magnitude * orders[0].Magnitude));
         return StatedCurrents.Balanced(orders, rms, "closed form with overlap, smooth current");
     }
-
-    private static double Or0(Given value) => value.IsKnown ? value.Value : 0;
 }

@@ -28,16 +28,15 @@ public sealed record HarmonicStudy(
     /// <param name="plant">The plant.</param>
     /// <param name="result">A scenario that was solved.</param>
     /// <param name="busId">A bus that is live in it.</param>
-    /// <param name="lockedRotorPowerFactor">Power factor of locked rotors where none is stated.</param>
-    public static HarmonicStudy Of(PlantSpecification plant, ScenarioResult result, string busId, double lockedRotorPowerFactor)
+    public static HarmonicStudy Of(PlantSpecification plant, ScenarioResult result, string busId)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-        var scan = new NetworkScan(plant, scenario, result.Network, result.OnLine, lockedRotorPowerFactor).Of(busId);
-        var contributions = Supply.Contributions.Of(plant, result, lockedRotorPowerFactor);
+        var scan = new NetworkScan(plant, scenario, result.Network, result.Loads).Of(busId);
+        var contributions = Supply.Contributions.Of(plant, result);
         var present = BankInScenario.Present(result.Drives);
-        var (current, voltage) = Phasors(plant, result, busId, lockedRotorPowerFactor);
+        var (current, voltage) = Phasors(plant, result, busId);
         return new HarmonicStudy(
             scan,
             NetworkScan.Peaks(scan),
@@ -49,13 +48,13 @@ public sealed record HarmonicStudy(
     }
 
     /// <summary>Orders 1…50 in phase A: current at the coupling, rms, A (empty where it is dead), and voltage of a bus, % of nominal.</summary>
-    public static (IReadOnlyList<Complex> CouplingA, IReadOnlyList<Complex> BusPct) Phasors(PlantSpecification plant, ScenarioResult result, string busId, double lockedRotorPowerFactor)
+    public static (IReadOnlyList<Complex> CouplingA, IReadOnlyList<Complex> BusPct) Phasors(PlantSpecification plant, ScenarioResult result, string busId)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var sums = new HarmonicSums(
-            plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine), result.Drives, result.OnLine, lockedRotorPowerFactor, forcePhases: true);
+            plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine), result.Drives, result.Loads, forcePhases: true);
         var coupling = sums.AtCoupling(plant.Pcc.BusId);
         return (coupling.Length == 0 ? [] : coupling[0].CurrentA, sums.VoltagePhasorsPct(busId));
     }

@@ -15,12 +15,13 @@ internal sealed class HarmonicSums
 {
     private const double Hour = Math.PI / 6;
 
+    private static readonly IReadOnlyList<int> HigherOrders = [.. Enumerable.Range(2, LineCurrent.HighestOrder - 1)];
+
     private readonly PlantSpecification plant;
     private readonly Scenario scenario;
     private readonly SupplyNetwork network;
-    private readonly double usualLockedRotorPowerFactor;
     private readonly IReadOnlyList<DriveInScenario> drives;
-    private readonly IReadOnlyList<LineDrive> onLine;
+    private readonly HarmonicLoads loads;
     private readonly Complex[] fundamentalShunts;
     private readonly Complex[] fundamental;
     private readonly HarmonicNetwork?[] orders = new HarmonicNetwork?[LineCurrent.HighestOrder];
@@ -33,26 +34,25 @@ internal sealed class HarmonicSums
         SupplyNetwork network,
         Complex[] fundamentalShunts,
         IReadOnlyList<DriveInScenario> drives,
-        IReadOnlyList<LineDrive> onLine,
-        double usualLockedRotorPowerFactor,
-        bool forcePhases = false)
+        HarmonicLoads loads,
+        bool forcePhases = false,
+        IReadOnlyList<int>? only = null)
     {
-        this.onLine = onLine;
+        this.loads = loads;
         this.plant = plant;
         this.scenario = scenario;
         this.network = network;
         this.fundamentalShunts = fundamentalShunts;
         this.drives = drives;
-        this.usualLockedRotorPowerFactor = usualLockedRotorPowerFactor;
         IsBalanced = !forcePhases && drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
         fundamental = Fundamental();
-        for (var h = 2; h <= LineCurrent.HighestOrder; h++)
+        foreach (var h in only ?? HigherOrders)
         {
             Draw(h);
             if (drawn[h - 1].Any(d => d != default))
             {
                 orders[h - 1] = new HarmonicNetwork(
-                    network, h, StandingLoads.Harmonic(plant, scenario, network, h, onLine, usualLockedRotorPowerFactor), drawn[h - 1]);
+                    network, h, StandingLoads.Harmonic(plant, scenario, network, h, loads), drawn[h - 1]);
             }
         }
     }
@@ -102,6 +102,12 @@ internal sealed class HarmonicSums
             .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(0) ?? Complex.Zero)),
         ];
     }
+
+    /// <summary>Fundamental voltage of a node in the frame of the source, per unit.</summary>
+    public Complex FundamentalOf(int node) => FundamentalAt(node);
+
+    /// <summary>Voltage of an order that was solved at a node in the frame of the source, per unit: the plant's own share.</summary>
+    public Sequences VoltageOf(int node, int order) => orders[order - 1]?.Voltage(node) ?? default;
 
     /// <summary>Fundamental voltage of a live bus, parts of nominal.</summary>
     public double VoltagePu(string busId) => FundamentalAt(network.NodeOf(busId)).Magnitude;
@@ -161,7 +167,7 @@ internal sealed class HarmonicSums
             return direct;
         }
 
-        var shunt = node == SupplyNetwork.Reference ? Complex.Zero : StandingLoads.Harmonic(plant, scenario, network, order, onLine, usualLockedRotorPowerFactor)[node];
+        var shunt = node == SupplyNetwork.Reference ? Complex.Zero : StandingLoads.Harmonic(plant, scenario, network, order, loads)[node];
         var voltage = solved.Voltage(node);
         return solved.Leaving(node) + direct + new Sequences(voltage.Positive * shunt, voltage.Negative * shunt);
     }
@@ -212,9 +218,7 @@ internal sealed class HarmonicSums
                 continue;
             }
 
-            var perUnit = 1 / network.BaseA(drive.BusId);
-            var own = SequencesOf(drive, draw, order);
-            var turned = own.ToSource(order, drive.EmfAngleRad + Shift(drive.BusId), Shift(drive.BusId)) * perUnit;
+            var turned = InFrameOfSource(drive, draw, order, network);
             var node = network.NodeOf(drive.BusId);
             if (node == SupplyNetwork.Reference)
             {
@@ -227,6 +231,13 @@ internal sealed class HarmonicSums
         }
 
         drawn[order - 1] = sums;
+    }
+
+    /// <summary>Current of a drive in the frame of the source, per unit.</summary>
+    internal static Sequences InFrameOfSource(DriveInScenario drive, RectifierResult.LineDraw draw, int order, SupplyNetwork network)
+    {
+        var shift = -network.ClockHour(drive.BusId) * Hour;
+        return SequencesOf(drive, draw, order).ToSource(order, drive.EmfAngleRad + shift, shift) * (1 / network.BaseA(drive.BusId));
     }
 
     // A current between two conductors is solved in the time of their own voltage. Between phases A and B that is 30° ahead of

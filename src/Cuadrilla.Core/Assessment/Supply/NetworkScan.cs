@@ -11,7 +11,7 @@ namespace Cuadrilla.Core.Assessment.Supply;
 public readonly record struct ScanPoint(double Order, double Ohm, double WithoutBanksOhm);
 
 /// <summary>What capacitor banks do to the impedance of the buses of a scenario. See <c>docs/methods/resonance.md</c>.</summary>
-internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<LineDrive> onLine, double lockedRotorPowerFactor)
+internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads)
 {
     private const double FirstOrder = 0.5;
     private const double LastOrder = 50;
@@ -79,7 +79,7 @@ internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, S
     private ComplexLu Factors(double order, bool banks)
     {
         var matrix = network.Admittance(order);
-        var shunts = StandingLoads.Harmonic(banks ? plant : WithoutBanks, scenario, network, order, onLine, lockedRotorPowerFactor);
+        var shunts = StandingLoads.Harmonic(banks ? plant : WithoutBanks, scenario, network, order, loads);
         for (var i = 0; i < network.NodeCount; i++)
         {
             matrix[i, i] += shunts[i];

@@ -39,25 +39,34 @@ internal static class StandingLoads
     }
 
     /// <summary>
-    /// The same at a higher order: capacitors, and running line motors by their locked-rotor impedance. Other linear load is
-    /// left out: its damping is not counted on.
+    /// The same at a higher order: capacitors, line filters of front ends, and running line motors by their locked-rotor impedance. Of other
+    /// linear load the part that the project relies on, as a resistance at its bus.
     /// </summary>
-    public static Complex[] Harmonic(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, IReadOnlyList<LineDrive> onLine, double usualLockedRotorPowerFactor)
+    public static Complex[] Harmonic(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, HarmonicLoads loads)
     {
         var shunts = new Complex[network.NodeCount];
         foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
         {
+            if (load is BusLoad.Linear && loads.DampingPu > 0)
+            {
+                shunts[node] += loads.DampingPu * load.PowerVa().Real * scenario.LoadLevelPuOf(load.Id) / SupplyNetwork.BaseVa;
+            }
+
             if (load is BusLoad.LineMotor motor && scenario.LoadLevelPuOf(motor.Id) is > 0 and var level)
             {
-                var angle = Math.Acos(motor.LockedRotorPowerFactor.IsKnown ? motor.LockedRotorPowerFactor.Value : usualLockedRotorPowerFactor);
+                var angle = Math.Acos(motor.LockedRotorPowerFactor.IsKnown ? motor.LockedRotorPowerFactor.Value : loads.LockedRotorPowerFactor);
                 shunts[node] += Still(motor.LockedRotorVa() * level, angle, order);
             }
         }
 
-        foreach (var (drive, node) in OnNodes(onLine, d => d.BusId, network))
+        foreach (var (drive, node) in OnNodes(loads.OnLine, d => d.BusId, network))
         {
-            shunts[node] += Still(drive.LockedRotorVa, Math.Acos(usualLockedRotorPowerFactor), order);
+            shunts[node] += Still(drive.LockedRotorVa, Math.Acos(loads.LockedRotorPowerFactor), order);
+        }
+
+        foreach (var (filter, node) in OnNodes(loads.Filters, f => f.BusId, network))
+        {
+            shunts[node] += filter.AdmittancePu(order, SupplyNetwork.BaseVa);
         }
 
         AddCapacitors(plant, scenario, network, order, shunts);

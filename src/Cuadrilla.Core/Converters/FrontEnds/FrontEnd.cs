@@ -29,20 +29,30 @@ public abstract record FrontEnd(double FixedLossPu, double LoadLossPu)
     public sealed record SinglePhase(double ChokePct, double ChokeLossPu, double DcFormFactor) : FrontEnd(0, 0);
 
     /// <summary>A bridge of transistors behind a line filter; power passes both ways.</summary>
-    /// <param name="FilterPct">Capacitor of the line filter, % of the rated apparent power.</param>
+    /// <param name="Filter">Its line filter.</param>
     /// <param name="Spectrum">Currents it draws.</param>
     /// <param name="FixedLossPu">Filter and bridge, energised.</param>
     /// <param name="LoadLossPu">Filter and bridge with load.</param>
-    public sealed record Active(double FilterPct, SourceSpectrum Spectrum, double FixedLossPu, double LoadLossPu) : FrontEnd(FixedLossPu, LoadLossPu);
+    public sealed record Active(LineFilter Filter, SourceSpectrum Spectrum, double FixedLossPu, double LoadLossPu) : FrontEnd(FixedLossPu, LoadLossPu);
+
+    /// <summary>A six-pulse bridge behind a passive filter tuned near the fifth order.</summary>
+    /// <param name="Filter">The filter as the network sees it.</param>
+    /// <param name="Spectrum">Currents that are left of it, and the reactive power that its capacitor supplies at light load.</param>
+    /// <param name="OutputPu">Largest output over the line voltage.</param>
+    /// <param name="DcFormFactor">Rms over mean of the bridge current.</param>
+    /// <param name="FixedLossPu">Filter, energised.</param>
+    /// <param name="LoadLossPu">Filter with load.</param>
+    public sealed record Filtered(LineFilter Filter, SourceSpectrum Spectrum, double OutputPu, double DcFormFactor, double FixedLossPu, double LoadLossPu)
+        : FrontEnd(FixedLossPu, LoadLossPu);
 
     /// <summary>Bidirectional switches between line and motor, no link; power passes both ways.</summary>
     /// <param name="OutputPu">Largest output over the line voltage; √3/2 without overmodulation.</param>
     /// <param name="HasBypass">Whether it can connect the motor to the line by itself.</param>
-    /// <param name="FilterPct">Capacitor of the line filter, % of the rated apparent power.</param>
+    /// <param name="Filter">Its line filter.</param>
     /// <param name="Spectrum">Currents it draws.</param>
     /// <param name="FixedLossPu">Line filter, energised.</param>
     /// <param name="LoadLossPu">Line filter with load.</param>
-    public sealed record Direct(double OutputPu, bool HasBypass, double FilterPct, SourceSpectrum Spectrum, double FixedLossPu, double LoadLossPu)
+    public sealed record Direct(double OutputPu, bool HasBypass, LineFilter Filter, SourceSpectrum Spectrum, double FixedLossPu, double LoadLossPu)
         : FrontEnd(FixedLossPu, LoadLossPu);
 
     /// <summary>A line-commutated thyristor bridge that feeds a DC motor.</summary>
@@ -66,12 +76,19 @@ public abstract record FrontEnd(double FixedLossPu, double LoadLossPu)
     public double LargestOutputPu => this switch
     {
         Diode d => 1 - (0.5 * (d.ReactorPct + d.TransformerUkPct) / 100) - d.ChokeLossPu - d.LoadLossPu,
+        Filtered f => f.OutputPu,
         SinglePhase s => SinglePhaseOutputPu - s.ChokeLossPu,
         Direct d => d.OutputPu,
         Thyristor t => t.LargestDcPu,
         Active or DcLink => 1,
         _ => throw new InvalidOperationException("Unknown front end."),
     };
+
+    /// <summary>Line filter with a capacitor that the network sees; null without one.</summary>
+    public LineFilter? LineFilter => this switch { Active a => a.Filter, Direct d => d.Filter, Filtered f => f.Filter, _ => null };
+
+    /// <summary>Currents from catalogue data; null where they are solved.</summary>
+    public SourceSpectrum? CatalogueSpectrum => this switch { Active a => a.Spectrum, Direct d => d.Spectrum, Filtered f => f.Spectrum, _ => null };
 
     /// <summary>Loss at a power, W, choke not included.</summary>
     /// <param name="powerW">Power through it, W.</param>

@@ -30,6 +30,8 @@ internal readonly record struct BridgeCircuit(
 {
     private const double HalfSqrt3 = 0.86602540378443864676;
 
+    private readonly bool hasBackground = !Background.IsZero;
+
     /// <summary>
     /// Voltage below which a constant-power load stops drawing more current. It acts only while a search starts far
     /// from the answer, never in a reported cycle.
@@ -55,12 +57,10 @@ internal readonly record struct BridgeCircuit(
         if (PhaseCount == 2)
         {
             var loop = sin;
-            foreach (var order in HarmonicEmf.Orders)
+            if (hasBackground)
             {
-                if (Background[order] is var v && v != default)
-                {
-                    loop += (v * Complex.FromPolarCoordinates(1, order * angleRad)).Imaginary;
-                }
+                var (alongB, alongC) = (0.0, 0.0);
+                AddBackground(sin, cos, ref loop, ref alongB, ref alongC);
             }
 
             a = 0.5 * loop;
@@ -85,24 +85,9 @@ internal readonly record struct BridgeCircuit(
             c -= across * ((0.5 * cos) - (HalfSqrt3 * sin));
         }
 
-        if (Background.V5 != default)
+        if (hasBackground)
         {
-            Add(5, Background.V5, angleRad, ref a, ref b, ref c);
-        }
-
-        if (Background.V7 != default)
-        {
-            Add(7, Background.V7, angleRad, ref a, ref b, ref c);
-        }
-
-        if (Background.V11 != default)
-        {
-            Add(11, Background.V11, angleRad, ref a, ref b, ref c);
-        }
-
-        if (Background.V13 != default)
-        {
-            Add(13, Background.V13, angleRad, ref a, ref b, ref c);
+            AddBackground(sin, cos, ref a, ref b, ref c);
         }
     }
 
@@ -110,14 +95,30 @@ internal readonly record struct BridgeCircuit(
     public double LoadCurrent(double voltagePu) =>
         LoadConductancePu > 0 ? LoadConductancePu * voltagePu : 1 / Math.Max(voltagePu, ClampVoltagePu);
 
-    // sin h(θ − 120°k): the quadrature comes in with + where the order turns backwards.
-    private static void Add(int order, Complex emf, double angleRad, ref double a, ref double b, ref double c)
+    // Multiples of the angle by products: sines are dear where they are asked for by the ten thousand.
+    private void AddBackground(double sin, double cos, ref double a, ref double b, ref double c)
     {
-        var (sin, cos) = Math.SinCos(order * angleRad);
-        var direct = (emf.Real * sin) + (emf.Imaginary * cos);
-        var across = HalfSqrt3 * -HarmonicEmf.TurnOf(order) * ((emf.Real * cos) - (emf.Imaginary * sin));
-        a += direct;
-        b += (-0.5 * direct) + across;
-        c += (-0.5 * direct) - across;
+        var one = new Complex(cos, sin);
+        var two = one * one;
+        var four = two * two;
+        var five = four * one;
+        var seven = five * two;
+        Add(five * Background.V5, -1, ref a, ref b, ref c);
+        Add(seven * Background.V7, 1, ref a, ref b, ref c);
+        if (Background.V11 != default || Background.V13 != default)
+        {
+            var eleven = seven * four;
+            Add(eleven * Background.V11, -1, ref a, ref b, ref c);
+            Add(eleven * two * Background.V13, 1, ref a, ref b, ref c);
+        }
+    }
+
+    // Im of the turning phasor in phase A; in B and C 120° away on either side, by the sense in which the order turns.
+    private static void Add(Complex turned, int sense, ref double a, ref double b, ref double c)
+    {
+        var across = HalfSqrt3 * sense * turned.Real;
+        a += turned.Imaginary;
+        b += (-0.5 * turned.Imaginary) - across;
+        c += (-0.5 * turned.Imaginary) + across;
     }
 }

@@ -46,9 +46,10 @@ internal static class MultiPulseStudy
     /// <summary>Shifts of the secondaries, degrees.</summary>
     public static double[] ShiftsDeg(int bridges) => bridges switch
     {
+        1 => [0],
         2 => [15, -15],
         3 => [20, 0, -20],
-        _ => throw new ArgumentOutOfRangeException(nameof(bridges), bridges, "2 or 3 bridges."),
+        _ => throw new ArgumentOutOfRangeException(nameof(bridges), bridges, "1 to 3 bridges."),
     };
 
     private static CoupledCircuit Circuit(RectifierInput input, double conductancePu) =>

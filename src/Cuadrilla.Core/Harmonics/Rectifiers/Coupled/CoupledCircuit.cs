@@ -3,7 +3,7 @@ using System.Numerics;
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
 
 /// <summary>
-/// Two or three six-pulse bridges behind shifted secondaries on one source and one link, per unit. Bases as for one bridge: peak of the
+/// One six-pulse bridge, or two or three behind shifted secondaries, on one source and one link, per unit. Bases as for one bridge: peak of the
 /// phase EMF, DC load of all, angle of the fundamental.
 /// </summary>
 internal sealed class CoupledCircuit
@@ -59,6 +59,15 @@ internal sealed class CoupledCircuit
     /// <summary>Conductance of a resistive load; 0 means constant power of one per unit.</summary>
     public double LoadConductance { get; }
 
+    /// <summary>
+    /// The angle after which the circuit repeats itself with the phases renamed: a sixth of a cycle where one bridge sees three phases
+    /// alike, otherwise half a cycle.
+    /// </summary>
+    public double RepeatRad => IsSixfold ? Math.PI / 3 : Math.PI;
+
+    /// <summary>True when a sixth of a cycle describes the whole.</summary>
+    public bool IsSixfold => Bridges == 1 && unbalance == default;
+
     /// <summary>Axes of the phases on the primary.</summary>
     public double[] AxisCos { get; }
 
@@ -84,25 +93,31 @@ internal sealed class CoupledCircuit
             im += (unbalance.Real * cos) - (unbalance.Imaginary * sin);
         }
 
-        Add(5, background.V5, angleRad, ref re, ref im);
-        Add(7, background.V7, angleRad, ref re, ref im);
-        Add(11, background.V11, angleRad, ref re, ref im);
-        Add(13, background.V13, angleRad, ref re, ref im);
+        if (background.IsZero)
+        {
+            return;
+        }
+
+        // Multiples of the angle by products: sines are dear where they are asked for by the ten thousand.
+        var one = new Complex(cos, sin);
+        var two = one * one;
+        var four = two * two;
+        var five = four * one;
+        var seven = five * two;
+        var eleven = seven * four;
+        Add(five * background.V5, -1, ref re, ref im);
+        Add(seven * background.V7, 1, ref re, ref im);
+        Add(eleven * background.V11, -1, ref re, ref im);
+        Add(eleven * two * background.V13, 1, ref re, ref im);
     }
 
     /// <summary>Current drawn from the link.</summary>
     public double LoadCurrent(double voltage) => LoadConductance > 0 ? LoadConductance * voltage : 1 / Math.Max(voltage, ClampVoltage);
 
-    private static void Add(int order, Complex emf, double angleRad, ref double re, ref double im)
+    private static void Add(Complex turned, int sense, ref double re, ref double im)
     {
-        if (emf == default)
-        {
-            return;
-        }
-
-        var (sin, cos) = Math.SinCos(order * angleRad);
-        re += (emf.Real * sin) + (emf.Imaginary * cos);
-        im -= HarmonicEmf.TurnOf(order) * ((emf.Real * cos) - (emf.Imaginary * sin));
+        re += turned.Imaginary;
+        im -= sense * turned.Real;
     }
 
     private double Place(int bridge) => Bridges == 1 ? 0 : 1 - (2.0 * bridge / (Bridges - 1));

@@ -68,6 +68,19 @@ internal static class CoupledGuards
         return worst;
     }
 
+    /// <summary>Lowest voltage between the rails ahead of the chokes, of conducting bridges.</summary>
+    public static double LowestRail(CoupledCircuit circuit, CoupledMode mode, in CoupledState stateWithEmf)
+    {
+        var volts = mode.Volts(stateWithEmf);
+        var lowest = double.PositiveInfinity;
+        for (var k = 0; k < circuit.Bridges; k++)
+        {
+            lowest = mode.IsBlocked(k) ? lowest : Math.Min(lowest, volts[circuit.Phases + k]);
+        }
+
+        return lowest;
+    }
+
     /// <summary>The margin of one change alone.</summary>
     public static double Of(CoupledCircuit circuit, CoupledMode mode, in CoupledState stateWithEmf, in CoupledEvent watched)
     {

@@ -33,8 +33,11 @@ internal sealed class CoupledIntegrator(CoupledCircuit circuit)
     /// <summary>Sides at the end of the last span and at the start of the next.</summary>
     public int[] Sides { get; } = new int[circuit.Phases];
 
+    /// <summary>True when a top rail was met below the bottom rail since <see cref="Refine"/>.</summary>
+    public bool ShortedRails { get; private set; }
+
     /// <summary>From here on steps short and exact enough to be reported.</summary>
-    public void Refine() => (tolerance, longestStepRad) = (2e-8, 2 * Math.PI / 100);
+    public void Refine() => (tolerance, longestStepRad, ShortedRails) = (2e-8, 2 * Math.PI / 100, false);
 
     /// <summary>The state after a span; steps are recorded when asked.</summary>
     /// <exception cref="InvalidOperationException">Too stiff, or switching without end.</exception>
@@ -72,6 +75,7 @@ internal sealed class CoupledIntegrator(CoupledCircuit circuit)
                 taken = Locate(mode, angle, state, slope, width, ref next, ref nextSlope, ref change);
             }
 
+            ShortedRails |= steps is not null && CoupledGuards.LowestRail(circuit, mode, next) < -1e-6;
             steps?.Add(new CoupledStep(angle, taken, state, slope, next, nextSlope));
             angle += taken;
             (state, slope) = (next, nextSlope);

@@ -7,7 +7,7 @@ internal abstract record CoupledOrbit
     {
     }
 
-    /// <summary>Half a cycle in steady state and the spectral radius of its map.</summary>
+    /// <summary>Half a cycle in steady state and the spectral radius of the map over the repeat angle.</summary>
     public sealed record Settled(IReadOnlyList<CoupledStep> Steps, double Multiplier) : CoupledOrbit;
 
     /// <summary>The supply can't deliver the power: the link voltage collapses.</summary>
@@ -18,7 +18,7 @@ internal abstract record CoupledOrbit
 }
 
 /// <summary>
-/// Shooting over half a cycle: Newton's method on the currents that flow at its start and the link voltage; then the spectral radius of the
+/// Shooting over the repeat angle: Newton's method on the currents that flow at its start and the link voltage; then the spectral radius of the
 /// map tells whether the state attracts.
 /// </summary>
 internal sealed class CoupledSteadyState
@@ -45,7 +45,7 @@ internal sealed class CoupledSteadyState
         integrator = new CoupledIntegrator(circuit);
 
         // Soon after one of the natural commutations, when seldom another is about to end.
-        startRad = circuit.Bridges == 2 ? 0.3 : 0.22;
+        startRad = circuit.Bridges switch { 1 => 0.62, 2 => 0.3, _ => 0.22 };
     }
 
     /// <summary>Solves a circuit.</summary>
@@ -146,8 +146,14 @@ internal sealed class CoupledSteadyState
         var steps = new List<CoupledStep>(128);
         integrator.Refine();
         Restore(sides);
-        integrator.Advance(state, startRad, Math.PI, steps);
-        return steps.Exists(s => HasCollapsed(s.End)) ? new CoupledOrbit.Collapsed() : new CoupledOrbit.Settled(steps, multiplier);
+        integrator.Advance(state, startRad, circuit.RepeatRad, steps);
+        if (integrator.ShortedRails)
+        {
+            // A choke that keeps its current through both diodes of a leg is not a state of this solver.
+            return new CoupledOrbit.Unsettled(double.NaN);
+        }
+
+        return steps.Exists(s => HasCollapsed(s.End)) ? new CoupledOrbit.Collapsed() : new CoupledOrbit.Settled(HalfCycle(steps), multiplier);
     }
 
     // A link that falls below the clamp where the search ended is one that the supply can't hold.
@@ -156,7 +162,7 @@ internal sealed class CoupledSteadyState
         var steps = new List<CoupledStep>();
         try
         {
-            integrator.Advance(last, startRad, Math.PI, steps);
+            integrator.Advance(last, startRad, circuit.RepeatRad, steps);
         }
         catch (InvalidOperationException)
         {
@@ -168,18 +174,71 @@ internal sealed class CoupledSteadyState
 
     private bool HasCollapsed(in CoupledState state) => circuit.LoadConductance == 0 && state[circuit.Phases] < CoupledCircuit.ClampVoltage;
 
-    // Half a cycle, turned round so that a state that repeats returns to where it began.
+    // One repeat angle, phases renamed so that a state that repeats returns to where it began.
     private CoupledState Map(in CoupledState state)
     {
-        var end = integrator.Advance(state, startRad, Math.PI);
-        for (var x = 0; x < circuit.Phases; x++)
+        last = Renamed(integrator.Advance(state, startRad, circuit.RepeatRad));
+        var sides = integrator.Sides;
+        if (circuit.IsSixfold)
         {
-            end[x] = -end[x];
-            integrator.Sides[x] = -integrator.Sides[x];
+            (sides[0], sides[1], sides[2]) = (-sides[2], -sides[0], -sides[1]);
+        }
+        else
+        {
+            for (var x = 0; x < sides.Length; x++)
+            {
+                sides[x] = -sides[x];
+            }
         }
 
-        last = end;
-        return end;
+        return last;
+    }
+
+    private CoupledState Renamed(in CoupledState end)
+    {
+        var renamed = end;
+        if (circuit.IsSixfold)
+        {
+            (renamed[0], renamed[1], renamed[2]) = (-end[2], -end[0], -end[1]);
+            return renamed;
+        }
+
+        for (var x = 0; x < circuit.Phases; x++)
+        {
+            renamed[x] = -end[x];
+        }
+
+        return renamed;
+    }
+
+    // Half a cycle of steps: a sixth is written out three times with the phases renamed back.
+    private IReadOnlyList<CoupledStep> HalfCycle(List<CoupledStep> steps)
+    {
+        if (!circuit.IsSixfold)
+        {
+            return steps;
+        }
+
+        static CoupledState Later(in CoupledState state)
+        {
+            var later = state;
+            (later[0], later[1], later[2]) = (-state[1], -state[2], -state[0]);
+            return later;
+        }
+
+        var whole = new List<CoupledStep>(steps);
+        var sixth = steps;
+        for (var i = 1; i < 3; i++)
+        {
+            sixth =
+            [
+                .. sixth.Select(s => new CoupledStep(
+                    s.StartRad + (Math.PI / 3), s.WidthRad, Later(s.Start), Later(s.StartSlope), Later(s.End), Later(s.EndSlope))),
+            ];
+            whole.AddRange(sixth);
+        }
+
+        return whole;
     }
 
     private CoupledState Mapped(in CoupledState state, int[] sides)
