@@ -9,6 +9,8 @@ internal sealed record PccLimitsFile(
     double MaxVoltageV,
     IReadOnlyList<int> BandsBelowOrder,
     IReadOnlyList<PccLimitsFile.Row> Current,
+    IReadOnlyList<PccLimitsFile.Row> CurrentUpTo161kV,
+    IReadOnlyList<PccLimitsFile.Row> CurrentAbove161kV,
     int EvenOrdersUpTo,
     double EvenFactorPu,
     IReadOnlyList<PccLimitsFile.VoltageRow> Voltage)
@@ -16,12 +18,20 @@ internal sealed record PccLimitsFile(
     public static HarmonicLimits Build(PccLimitsFile file) => new(
         file.Source,
         file.Edition,
-        file.MaxVoltageV,
-        [.. file.Current.Select(row => new CurrentLimitRow(
-            row.FromRatio, [.. file.BandsBelowOrder.Zip(row.Odd, (below, limit) => new OrderBand(below, limit))], row.Tdd))],
+        [
+            new CurrentLimitTable(file.MaxVoltageV, Rows(file, file.Current)),
+            new CurrentLimitTable(161_000, Rows(file, file.CurrentUpTo161kV)),
+            new CurrentLimitTable(double.PositiveInfinity, Rows(file, file.CurrentAbove161kV)),
+        ],
         file.EvenOrdersUpTo,
         file.EvenFactorPu,
         [.. file.Voltage.Select(v => new VoltageLimitRow(v.UpToV, v.Each, v.Thd))]);
+
+    private static IReadOnlyList<CurrentLimitRow> Rows(PccLimitsFile file, IReadOnlyList<Row> rows) =>
+    [
+        .. rows.Select(row => new CurrentLimitRow(
+            row.FromRatio, [.. file.BandsBelowOrder.Zip(row.Odd, (below, limit) => new OrderBand(below, limit))], row.Tdd)),
+    ];
 
     internal sealed record Row(double FromRatio, IReadOnlyList<double> Odd, double Tdd);
 

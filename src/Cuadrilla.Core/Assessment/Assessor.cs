@@ -94,7 +94,7 @@ public sealed partial class Assessor
             checks,
             scenarios,
             demand,
-            demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio));
+            demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV));
     }
 
     private ScenarioResult? Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<DrivePointModel> complete)

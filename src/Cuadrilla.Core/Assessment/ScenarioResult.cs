@@ -39,6 +39,9 @@ public sealed record ScenarioResult(
     IReadOnlyList<BankInScenario> Banks,
     FrontIteration Iteration)
 {
+    /// <summary>What each central active filter in service gives, and what it would have to give, A, by key.</summary>
+    public required IReadOnlyDictionary<string, (double GivenA, double AskedA)> FilterCurrents { get; init; }
+
     /// <summary>Each running motor on the line.</summary>
     public IReadOnlyList<LineDrive> OnLine => Loads.OnLine;
 }

@@ -76,11 +76,11 @@ internal static class ScenarioStudy
 
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
-        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu);
+        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu);
         var (drives, iteration) = DriveFronts.Solve(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before));
         var unsettled = drives is null
             ? ["the network can't carry the load: no voltage settles"]
-            : Unsettled(plant, drives);
+            : Unsettled(plant, scenario, drives, iteration);
         var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], loads);
         var scan = new NetworkScan(plant, scenario, network, loads);
         var pcc = sums.AtCoupling(plant.Pcc.BusId);
@@ -102,7 +102,8 @@ internal static class ScenarioStudy
             unsettled,
             unfed,
             [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [])).OfType<BankInScenario>()],
-            iteration);
+            iteration)
+        { FilterCurrents = sums.FilterCurrents };
     }
 
     // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.
@@ -127,7 +128,7 @@ internal static class ScenarioStudy
         return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem!, head.Converter!.Feed, head.WholeFeeder!.Value, null, point, buses[head.Id].Id) : null;
     }
 
-    private static List<string> Unsettled(PlantSpecification plant, IReadOnlyList<DriveInScenario> drives)
+    private static List<string> Unsettled(PlantSpecification plant, Scenario scenario, IReadOnlyList<DriveInScenario> drives, FrontIteration iteration)
     {
         var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name)))
@@ -137,8 +138,12 @@ internal static class ScenarioStudy
             .. drives.Where(d => d.Front is RectifierResult.NoSteadyState)
                 .Select(d => (d.DrivePointId, None: (RectifierResult.NoSteadyState)d.Front))
                 .Select(x => $"{tags[x.DrivePointId]}: {x.None.Reason}{Cure(x.None)}"),
+            .. iteration.IsSettled ? [] : new[] { Swinging(scenario.Name, tags[iteration.WorstId], iteration) },
         ];
     }
+
+    private static string Swinging(string scenario, string tag, FrontIteration iteration) => FormattableString.Invariant(
+        $"waveforms and network do not settle with each other in '{scenario}': after {iteration.Rounds} rounds THDi would still move by {iteration.ResidualPoints:0.00} points, most at {tag} (limit {FrontIteration.LimitPoints:0.0}). A resonance stands too near an order that is drawn: a reactor ahead of the capacitors, or fewer of them, moves it.");
 
     private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance
         ? FormattableString.Invariant($" It settles from {capacitance * 1e6:0} µF upwards, or with more resistance or a smaller choke.")

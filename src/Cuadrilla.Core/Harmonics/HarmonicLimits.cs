@@ -6,22 +6,24 @@ namespace Cuadrilla.Core.Harmonics;
 /// </summary>
 /// <param name="Source">Standard and table.</param>
 /// <param name="Edition">Edition the numbers were taken from.</param>
-/// <param name="MaxVoltageV">Highest nominal voltage the current table is for, V.</param>
-/// <param name="Current">Rows by short-circuit ratio, ascending.</param>
+/// <param name="Current">Tables of current limits by nominal voltage, ascending.</param>
 /// <param name="EvenOrdersUpTo">Highest even order to which the even factor applies.</param>
 /// <param name="EvenFactorPu">Part of the odd limit that such even orders may reach.</param>
 /// <param name="Voltage">Rows by nominal voltage, ascending.</param>
 public sealed record HarmonicLimits(
     string Source,
     string Edition,
-    double MaxVoltageV,
-    IReadOnlyList<CurrentLimitRow> Current,
+    IReadOnlyList<CurrentLimitTable> Current,
     int EvenOrdersUpTo,
     double EvenFactorPu,
     IReadOnlyList<VoltageLimitRow> Voltage)
 {
-    /// <summary>The row for a short-circuit ratio.</summary>
-    public CurrentLimitRow CurrentRow(double shortCircuitRatio) => Current.Last(r => shortCircuitRatio >= r.FromRatio || r == Current[0]);
+    /// <summary>The row for a short-circuit ratio at a nominal voltage.</summary>
+    public CurrentLimitRow CurrentRow(double shortCircuitRatio, double nominalVoltageV)
+    {
+        var rows = Current.First(t => nominalVoltageV <= t.UpToV).Rows;
+        return rows.Last(r => shortCircuitRatio >= r.FromRatio || r == rows[0]);
+    }
 
     /// <summary>The row for a nominal voltage.</summary>
     public VoltageLimitRow VoltageRow(double nominalVoltageV) => Voltage.First(r => nominalVoltageV <= r.UpToV);
@@ -34,6 +36,11 @@ public sealed record HarmonicLimits(
         return order % 2 == 0 && order <= EvenOrdersUpTo ? EvenFactorPu * band.LimitPct : band.LimitPct;
     }
 }
+
+/// <summary>Current limits up to a nominal voltage.</summary>
+/// <param name="UpToV">Nominal voltage up to which the table holds, V.</param>
+/// <param name="Rows">Rows by short-circuit ratio, ascending.</param>
+public sealed record CurrentLimitTable(double UpToV, IReadOnlyList<CurrentLimitRow> Rows);
 
 /// <summary>Current limits from a short-circuit ratio upwards.</summary>
 /// <param name="FromRatio">Isc/IL from which the row holds.</param>

@@ -13,6 +13,9 @@ public sealed record Distribution(
     IReadOnlyList<CapacitorBank> CapacitorBanks,
     IReadOnlyList<BusLoad> Loads)
 {
+    /// <summary>Central active filters.</summary>
+    public IReadOnlyList<ActiveFilter> ActiveFilters { get; init; } = [];
+
     /// <summary>The bus with a key.</summary>
     /// <exception cref="InvalidOperationException">There is none; validation refuses such a plant.</exception>
     public Bus Bus(string id) => Buses.First(b => b.Id == id);

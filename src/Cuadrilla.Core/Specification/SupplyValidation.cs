@@ -20,6 +20,7 @@ internal static class SupplyValidation
         Each(d.Transformers, "/distribution/transformers", t => (t.Id, t.Name), ids, p, (t, at, list) => Transformer(plant, t, at, list));
         Each(d.Links, "/distribution/links", l => (l.Id, l.Name), ids, p, (l, at, list) => Link(plant, l, at, list));
         Each(d.CapacitorBanks, "/distribution/capacitorBanks", c => (c.Id, c.Name), ids, p, (c, at, list) => Bank(plant, c, at, list));
+        Each(d.ActiveFilters, "/distribution/activeFilters", f => (f.Id, f.Name), ids, p, (f, at, list) => Filter(plant, f, at, list));
         Each(d.Loads, "/distribution/loads", l => (l.Id, l.Name), ids, p, (l, at, list) => Load(plant, l, at, list));
         KnownBus(plant, "/source/busId", plant.Source.BusId, p);
         KnownBus(plant, "/pcc/busId", plant.Pcc.BusId, p);
@@ -119,6 +120,12 @@ internal static class SupplyValidation
         p.Number(at + "/stepKvar", "Power of a step", bank.StepKvar, 0, 10_000, "kvar", minExcluded: true);
         p.Number(at + "/steps", "Steps", bank.Steps, 1, 24, string.Empty);
         p.Number(at + "/detuningPct", "Detuning", bank.DetuningPct, 1, 20, "%");
+    }
+
+    private static void Filter(PlantSpecification plant, ActiveFilter filter, string at, ProblemList p)
+    {
+        KnownBus(plant, at + "/busId", filter.BusId, p, lowVoltage: true);
+        p.Number(at + "/ratedCurrentA", "Rated current", filter.RatedCurrentA, 1, 10_000, "A");
     }
 
     private static void Load(PlantSpecification plant, BusLoad load, string at, ProblemList p)

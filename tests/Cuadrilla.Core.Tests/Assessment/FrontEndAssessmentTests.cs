@@ -44,7 +44,9 @@ public sealed class FrontEndAssessmentTests
             return new Assessor(Data).Run(plant with { Source = plant.Source with { UnbalancePct = 0, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } }).DrivePoints.Single(d => d.DrivePointId == drive).ThdiPct!.Value;
         })];
         Assert.True(thdi[0] > thdi[1] && thdi[1] > thdi[2] && thdi[2] > thdi[3], string.Join(", ", thdi));
-        Assert.True(thdi[2] < 12 && thdi[3] < 6 && thdi[4] < 6, string.Join(", ", thdi));
+
+        // The neighbours' distortion on the bus brings a little of the fifth and seventh back to eighteen pulses.
+        Assert.True(thdi[2] < 12 && thdi[3] < 7 && thdi[4] < 6, string.Join(", ", thdi));
     }
 
     [Fact]

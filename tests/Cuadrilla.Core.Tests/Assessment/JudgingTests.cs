@@ -48,7 +48,7 @@ public sealed class JudgingTests
     public void Current_limits_are_those_of_the_table(double ratio, double below11, double below17, double below23, double below35, double to50, double tdd)
     {
         var limits = ReferenceCatalogue.Data.PccLimits;
-        var row = limits.CurrentRow(ratio);
+        var row = limits.CurrentRow(ratio, 20_000);
         Assert.Equal(tdd, row.TddPct);
         Assert.Equal(
             [below11, below11, below17, below17, below23, below35, below35, to50, to50],

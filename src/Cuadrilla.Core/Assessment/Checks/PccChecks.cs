@@ -17,12 +17,6 @@ internal static class PccChecks
     {
         var (plant, data, defaults, scenarios, demand, _) = supply;
         List<string> missing = [.. lacking];
-        var voltage = plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV;
-        if (missing.Count == 0 && voltage > data.PccLimits.MaxVoltageV)
-        {
-            missing.Add(FormattableString.Invariant($"limits above {data.PccLimits.MaxVoltageV} V, which the catalogue does not hold"));
-        }
-
         if (missing.Count == 0 && demand is null)
         {
             missing.Add("a load, or the maximum demand");
@@ -48,7 +42,7 @@ internal static class PccChecks
 
     private static Check Tdd(PlantSpecification plant, HarmonicLimits limits, DefaultsInForce defaults, IReadOnlyList<ScenarioResult> scenarios, PccDemand demand)
     {
-        var row = limits.CurrentRow(demand.Ratio);
+        var row = limits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV);
         var worst = scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
         var tdd = worst.Pcc.TddPct(demand.CurrentA);
         var reason = new Reason(
@@ -63,7 +57,7 @@ internal static class PccChecks
 
     private static Check Orders(PlantSpecification plant, HarmonicLimits limits, DefaultsInForce defaults, IReadOnlyList<ScenarioResult> scenarios, PccDemand demand)
     {
-        var row = limits.CurrentRow(demand.Ratio);
+        var row = limits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV);
         var (scenario, order, pct, limit) = scenarios
             .SelectMany(s => Enumerable.Range(2, 49).Select(h => (
                 Scenario: s, Order: h, Pct: 100 * Largest(s, h) / demand.CurrentA, Limit: limits.OrderLimitPct(row, h))))

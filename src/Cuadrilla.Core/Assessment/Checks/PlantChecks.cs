@@ -20,6 +20,7 @@ internal static class PlantChecks
             .. PccChecks.Of(supply, missing),
             .. PlantVoltageChecks.Of(supply, missing),
             .. CapacitorChecks.Of(supply, missing),
+            .. ActiveFilterChecks.Of(supply, missing),
         ];
     }
 }

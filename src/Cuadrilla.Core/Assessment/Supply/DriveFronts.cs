@@ -14,16 +14,19 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// the line's own distortion) comes back as EMF of each place, and the front ends are solved again until no THDi would move by 0.1 points.
 /// See <c>docs/methods/plant-harmonics.md</c>.
 /// The ratios P_k/P_own are taken in steps of 0.4 %, voltages in steps of 0.05 % and harmonic EMFs in steps of 0.01 %; a front end whose EMF
-/// has moved by less than 0.02 points' worth stays as it was solved, also from one edit to the next.
+/// has moved by less than 0.005 points' worth stays as it was solved, also from one edit to the next.
 /// </summary>
 internal sealed class DriveFronts
 {
     private const double RatioStep = 0.004;
     private const double VoltageStep = 0.0005;
     private const double EmfStep = 0.0001;
-    private const int MostRounds = 12;
+    private const int MostRounds = 25;
     private const int MixingDepth = 5;
-    private const double StaysPoints = 0.02;
+
+    // Closer than what counts as settled, so that figures hardly depend on where a search began.
+    private const double StopPoints = 0.03;
+    private const double StaysPoints = 0.005;
 
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess of the drop that others cause.
     private const double DisplacementOfOthers = 0.96;
@@ -73,7 +76,7 @@ internal sealed class DriveFronts
                 (residual, worst) = points > residual ? (points, drives[i].DrivePointId) : (residual, worst);
             }
 
-            if (residual < FrontIteration.LimitPoints || round == MostRounds)
+            if (residual < StopPoints || round == MostRounds)
             {
                 for (var i = 0; i < drives.Length; i++)
                 {
@@ -83,7 +86,7 @@ internal sealed class DriveFronts
                 return new FrontIteration(round, residual, worst);
             }
 
-            guess = mixing.Next(guess, [.. asked.Select((a, k) => a - guess[k])]);
+            guess = FrontPlaces.Limited(mixing.Next(guess, [.. asked.Select((a, k) => a - guess[k])]), guess);
         }
     }
 
@@ -153,7 +156,7 @@ internal sealed class DriveFronts
         drives[i] = now;
     });
 
-    private const double LeastSensitivity = 50;
+    private const double LeastSensitivity = 150;
     private const double MostSensitivity = 2000;
 
     // Points of THDi for an EMF of 1, until two solutions tell: without choke the line current answers strongly.

@@ -1,5 +1,7 @@
 using System.Numerics;
 using Cuadrilla.Core.Converters.FrontEnds;
+using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Plant.Network;
 
 namespace Cuadrilla.Core.Assessment.Supply;
 
@@ -18,9 +20,11 @@ public sealed record FrontFilter(string FrontId, string BusId, double RatedVa, L
     /// <param name="baseVa">Power base, VA.</param>
     internal Complex AdmittancePu(double order, double baseVa) => Filter.AdmittancePu(order) * RatedVa / baseVa;
 
-    /// <summary>Those of running drives.</summary>
-    internal static IReadOnlyList<FrontFilter> Of(IEnumerable<RunningDrive> running) =>
+    /// <summary>Those of running drives and of central active filters.</summary>
+    internal static IReadOnlyList<FrontFilter> Of(IEnumerable<RunningDrive> running, IEnumerable<ActiveFilter> central, SupplyNetwork network) =>
     [
+        .. central.Where(f => network.IsLive(f.BusId))
+            .Select(f => new FrontFilter(f.Id, f.BusId, Math.Sqrt(3) * network.VoltageV(f.BusId) * f.RatedCurrentA, ActiveFilter.OwnFilter)),
         .. running.Where(r => r.Item.FrontEnd.LineFilter is not null)
             .Select(r => new FrontFilter(r.Id, r.BusId, r.Item.RatedKw * 1e3, r.Item.FrontEnd.LineFilter!)),
     ];

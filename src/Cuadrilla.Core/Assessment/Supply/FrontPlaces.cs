@@ -19,6 +19,8 @@ internal sealed class FrontPlaces
 
     // Beyond it the circuit of a front end is no longer a picture of anything.
     private const double LargestEmfPu = 0.25;
+
+    private const double LargestStepPu = 0.06;
     private readonly SupplyNetwork network;
     private readonly Source source;
     private readonly List<Place> places = [];
@@ -155,6 +157,27 @@ internal sealed class FrontPlaces
         }
 
         return asked;
+    }
+
+    /// <summary>The next guess, no further from the last than a step that the circuits bear, and no harmonic EMF beyond what they describe.</summary>
+    public static double[] Limited(double[] next, double[] last)
+    {
+        for (var k = 0; k < next.Length; k++)
+        {
+            next[k] = Math.Clamp(next[k], last[k] - LargestStepPu, last[k] + LargestStepPu);
+        }
+
+        for (var k = 0; k < next.Length; k += 2)
+        {
+            var size = Math.Sqrt((next[k] * next[k]) + (next[k + 1] * next[k + 1]));
+            if (k % Width != 0 && size > LargestEmfPu)
+            {
+                next[k] *= LargestEmfPu / size;
+                next[k + 1] *= LargestEmfPu / size;
+            }
+        }
+
+        return next;
     }
 
     private double Background(int order)

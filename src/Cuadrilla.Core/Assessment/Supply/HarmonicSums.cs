@@ -46,15 +46,61 @@ internal sealed class HarmonicSums
         this.drives = drives;
         IsBalanced = !forcePhases && drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
         fundamental = Fundamental();
+        var filters = ActiveFilterCurrents();
         foreach (var h in only ?? HigherOrders)
         {
-            Draw(h);
+            if (filters.Count == 0)
+            {
+                Draw(h);
+            }
+
             if (drawn[h - 1].Any(d => d != default))
             {
                 orders[h - 1] = new HarmonicNetwork(
                     network, h, StandingLoads.Harmonic(plant, scenario, network, h, loads), drawn[h - 1]);
             }
         }
+    }
+
+    /// <summary>What each central active filter in service gives and would have to give, A, by key.</summary>
+    public IReadOnlyDictionary<string, (double GivenA, double AskedA)> FilterCurrents => filterCurrents;
+
+    private readonly Dictionary<string, (double GivenA, double AskedA)> filterCurrents = new(StringComparer.Ordinal);
+
+    // All orders are drawn first, since the current of a filter is shared out among them.
+    private List<ActiveFilter> ActiveFilterCurrents()
+    {
+        List<ActiveFilter> filters =
+        [
+            .. plant.Distribution.ActiveFilters.Where(f => network.IsLive(f.BusId) && network.NodeOf(f.BusId) != SupplyNetwork.Reference),
+        ];
+        for (var h = 2; h <= LineCurrent.HighestOrder && filters.Count > 0; h++)
+        {
+            Draw(h);
+        }
+
+        foreach (var filter in filters)
+        {
+            var node = network.NodeOf(filter.BusId);
+            var behind = network.NodesBehind(node);
+            var asked = new Sequences[ActiveFilter.HighestOrder + 1];
+            var square = 0.0;
+            for (var h = 2; h < asked.Length; h++)
+            {
+                asked[h] = behind.Aggregate(default(Sequences), (sum, n) => sum + drawn[h - 1][n]) * ActiveFilter.RemovedPu;
+                square += Math.Pow(Enumerable.Range(0, 3).Max(p => asked[h].Phase(p).Magnitude), 2);
+            }
+
+            var askedA = Math.Sqrt(square) * network.BaseA(filter.BusId);
+            var part = askedA > filter.RatedCurrentA ? filter.RatedCurrentA / askedA : 1;
+            filterCurrents[filter.Id] = (part * askedA, askedA);
+            for (var h = 2; h < asked.Length; h++)
+            {
+                drawn[h - 1][node] += asked[h] * -part;
+            }
+        }
+
+        return filters;
     }
 
     /// <summary>True when one phase stands for all.</summary>

@@ -43,6 +43,18 @@ internal static class MultiPulseStudy
         return Scaled(input, Circuit(input, conductance));
     }
 
+    /// <summary>
+    /// A single three-phase bridge on this solver: a second way where the other finds no orbit, and a check of it. Null when it finds none either,
+    /// or the choke shorts the rails.
+    /// </summary>
+    /// <param name="input">One bridge, three phases.</param>
+    /// <param name="conductancePu">Conductance of a resistive load; 0 for constant power.</param>
+    public static RectifierResult.SteadyState? OneBridge(RectifierInput input, double conductancePu)
+    {
+        var circuit = Circuit(input, conductancePu);
+        return CoupledSteadyState.Solve(circuit) is CoupledOrbit.Settled settled ? Steady(input, circuit, settled) : null;
+    }
+
     /// <summary>Shifts of the secondaries, degrees.</summary>
     public static double[] ShiftsDeg(int bridges) => bridges switch
     {

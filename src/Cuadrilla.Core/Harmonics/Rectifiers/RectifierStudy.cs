@@ -85,6 +85,9 @@ public static class RectifierStudy
         {
             case BridgeOrbit.Settled settled:
                 return Steady(circuit, settled, voltageBase, currentBase);
+            case BridgeOrbit.Unsettled { Multiplier: double.NaN } when input.Kind == RectifierKind.SixPulse && MultiPulseStudy.OneBridge(input, circuit.LoadConductancePu) is { } second:
+                // No orbit was found on this way: another solver looks once more before it is said that there is none.
+                return second;
             case BridgeOrbit.Unsettled unsettled:
                 var omega = 2 * Math.PI * input.FrequencyHz;
                 return new RectifierResult.NoSteadyState(

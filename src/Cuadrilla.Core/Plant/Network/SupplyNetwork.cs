@@ -201,6 +201,13 @@ public sealed partial class SupplyNetwork
         }
     }
 
+    /// <summary>A node and all that is fed through it alone.</summary>
+    internal IReadOnlyList<int> NodesBehind(int node)
+    {
+        var upstream = Reachable(node);
+        return [.. Enumerable.Range(0, NodeCount).Where(n => n == node || !upstream.Contains(n))];
+    }
+
     // Nodes that stay connected with the source when this one is taken out.
     private HashSet<int> Reachable(int without)
     {
