@@ -4,6 +4,7 @@ using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Demo;
 
@@ -26,6 +27,53 @@ internal static class MadePlant
                 Transformers = [.. demo.Distribution.Transformers.Select(t => t with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints })],
             },
             Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", chunk, [], [], string.Empty, string.Empty, []))],
+        };
+    }
+
+    /// <summary>
+    /// A plant of many buses: two transformers of different hour for every 50 drive points, distribution boards on cables behind them, a detuned
+    /// bank, and scenarios that switch lineups off and levels down.
+    /// </summary>
+    public static PlantSpecification OfManyBuses(int drivePoints, int boards, int scenarios)
+    {
+        var demo = DemoPlant.Read(ReferenceCatalogue.Data);
+        var plant = Of(drivePoints);
+        var pattern = demo.Distribution;
+        var lowVoltage = pattern.Buses.First(b => b.Id == "bus-a");
+        var transformer = pattern.Transformers[0];
+        var cable = pattern.Links.OfType<BusLink.Cable>().First();
+        var transformers = Math.Max(2, drivePoints / 25);
+        var mains = Enumerable.Range(0, transformers).Select(i => lowVoltage with { Id = $"main-{i}", Name = $"Main {i + 1}" }).ToList();
+        var others = Enumerable.Range(0, Math.Max(0, boards - transformers)).Select(i => lowVoltage with { Id = $"board-{i}", Name = $"Board {i + 1}" }).ToList();
+        List<Bus> low = [.. mains, .. others];
+        var chunks = plant.AllDrivePoints().Chunk(Math.Max(1, drivePoints / low.Count)).ToList();
+        return plant with
+        {
+            Name = $"Made plant of {drivePoints} on {low.Count} buses",
+            Distribution = pattern with
+            {
+                Buses = [.. pattern.Buses.Where(b => b.NominalVoltageV > 1000), .. low],
+                Transformers =
+                [
+                    .. mains.Select((m, i) => transformer with
+                    {
+                        Id = $"t-{i}", Name = $"T{i + 1}", ToBusId = m.Id, RatedKva = 40.0 * 25, VectorGroup = i % 2 == 0 ? VectorGroup.Dyn11 : VectorGroup.Dd0, LoadLossKw = 9,
+                    }),
+                ],
+                Links = [.. others.Select((o, i) => cable with { Id = $"c-{i}", Name = $"Cable {i + 1}", FromBusId = mains[i % transformers].Id, ToBusId = o.Id, LengthM = 30 + i })],
+                CapacitorBanks = [pattern.CapacitorBanks[0] with { BusId = "main-0", DetuningPct = 7 }],
+                Loads = [],
+                ActiveFilters = [],
+            },
+            Pcc = demo.Pcc,
+            Scenarios =
+            [
+                .. Enumerable.Range(0, scenarios).Select(k => Scenario.AsUsual($"s{k}", $"Scenario {k + 1}") with
+                {
+                    States = [.. plant.AllDrivePoints().Where((_, i) => k > 0 && i % (k + 1) == 0).Select(p => new DrivePointState(p.Id, false, 1, 1))],
+                }),
+            ],
+            Lineups = [.. chunks.Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", low[i % low.Count].Id, chunk, [], [], string.Empty, string.Empty, []))],
         };
     }
 

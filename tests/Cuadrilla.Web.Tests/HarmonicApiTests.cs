@@ -42,8 +42,8 @@ public sealed class HarmonicApiTests(WebHost host) : IClassFixture<WebHost>
     {
         var id = (string)(await client.ImportDemo())["id"]!;
         var path = $"/api/projects/{id}/waveforms/";
-        var configuration = await client.GetStringAsync($"{path}cfg?scenarioId=full-production&busId=bus-a&kind={kind}");
-        var data = await client.GetByteArrayAsync($"{path}dat?scenarioId=full-production&busId=bus-a&kind={kind}");
+        var configuration = await client.GetStringAsync($"{path}cfg?scenarioId=full-production&busId=bus-mv&kind={kind}");
+        var data = await client.GetByteArrayAsync($"{path}dat?scenarioId=full-production&busId=bus-mv&kind={kind}");
         using var response = await client.PostAsJsonAsync(
             $"/api/projects/{id}/measurements/compare",
             new JsonObject { ["scenarioId"] = "full-production", ["target"] = "coupling", ["text"] = configuration, ["dataBase64"] = Convert.ToBase64String(data), ["channel"] = 1 });

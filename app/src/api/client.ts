@@ -34,6 +34,7 @@ export type BusLoad = Schemas["BusLoad"];
 export type BusLink = Schemas["BusLink"];
 export type Transformer = Schemas["Transformer"];
 export type CapacitorBank = Schemas["CapacitorBank"];
+export type ActiveFilter = Schemas["ActiveFilter"];
 export type Scenario = Schemas["Scenario"];
 export type ScenarioResult = Schemas["ScenarioDocument"];
 export type Catalogue = Schemas["CatalogueDocument"];

@@ -600,6 +600,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        ActiveFilter: {
+            id: string;
+            name: string;
+            busId: string;
+            /** Format: double */
+            ratedCurrentA: number;
+        };
         AlternativeDocument: {
             id: string;
             way: string;
@@ -1222,6 +1229,7 @@ export interface components {
             links: components["schemas"]["BusLink"][];
             capacitorBanks: components["schemas"]["CapacitorBank"][];
             loads: components["schemas"]["BusLoad"][];
+            activeFilters?: components["schemas"]["ActiveFilter"][];
         };
         DrivePoint: {
             id: string;
@@ -1374,6 +1382,27 @@ export interface components {
             missingUnits: null | number;
             scenarios: components["schemas"]["FollowerScenarioDocument"][];
         };
+        FrontStoryDocument: {
+            tag: string;
+            /** Format: int32 */
+            pulses: number;
+            /** Format: double */
+            thdiPct: number;
+            /** Format: double */
+            withoutUnbalancePct: null | number;
+            /** Format: double */
+            withoutDistortionPct: null | number;
+            /** Format: double */
+            withoutMismatchPct: null | number;
+            /** Format: double */
+            idealPct: null | number;
+            /** Format: double */
+            thirdA: number;
+            /** Format: double */
+            unbalancePct: number;
+            /** Format: double */
+            distortionPct: number;
+        };
         /** @description A number, or null while it is not known. */
         Given: null | number;
         GroupAtWorkDocument: {
@@ -1436,6 +1465,8 @@ export interface components {
             presentOrders: number[];
             contributions: components["schemas"]["ContributionDocument"][];
             stories: components["schemas"]["OrderStoryDocument"][];
+            fronts: components["schemas"]["FrontStoryDocument"][];
+            iteration: components["schemas"]["IterationDocument"];
             waves: components["schemas"]["WaveDocument"][];
         };
         HealthDocument: {
@@ -1472,6 +1503,13 @@ export interface components {
             value: string;
             allowed: string;
             message: string;
+        };
+        IterationDocument: {
+            /** Format: int32 */
+            rounds: number;
+            /** Format: double */
+            residualPoints: number;
+            settled: boolean;
         };
         LadderRung: {
             name: string;
@@ -1808,6 +1846,19 @@ export interface components {
             /** Format: double */
             filterA: number;
         };
+        MitigationFilterDocument: {
+            id: string;
+            name: string;
+            busId: string;
+            /** Format: double */
+            ratedCurrentA: number;
+        };
+        MitigationMoveDocument: {
+            lineupId: string;
+            busId: string;
+            drivePointId: string;
+            toLineupId: string;
+        };
         MitigationWayDocument: {
             id: string;
             name: string;
@@ -1834,6 +1885,8 @@ export interface components {
             widthMm: number;
             spoils: string;
             choices: components["schemas"]["MitigationChoice"][];
+            move: null | components["schemas"]["MitigationMoveDocument"];
+            filter: null | components["schemas"]["MitigationFilterDocument"];
         };
         /**
          * @default separate-windings
@@ -2903,9 +2956,9 @@ export interface components {
             /** Format: double */
             angleDeg: number;
             /** Format: double */
-            couplingA: null | number;
+            currentA: null | number;
             /** Format: double */
-            busPct: number;
+            voltagePct: number;
         };
         WaveOrder: {
             /** Format: int32 */

@@ -1,10 +1,23 @@
-import type { Bus, BusLink, BusLoad, CapacitorBank, Distribution, Specification, Transformer } from "../api/client";
+import type {
+  ActiveFilter,
+  Bus,
+  BusLink,
+  BusLoad,
+  CapacitorBank,
+  Distribution,
+  Specification,
+  Transformer,
+} from "../api/client";
 
 /** Kinds of elements between the source and the lineups, as the distribution lists them. */
-export type ElementList = "buses" | "transformers" | "links" | "capacitorBanks" | "loads";
+export type ElementList = "buses" | "transformers" | "links" | "capacitorBanks" | "activeFilters" | "loads";
 
 /** An element of a list. */
-export type ElementOf<L extends ElementList> = Distribution[L][number];
+export type ElementOf<L extends ElementList> = NonNullable<Distribution[L]>[number];
+
+/** The elements of a list. */
+export const elementsOf = <L extends ElementList>(specification: Specification, list: L): readonly ElementOf<L>[] =>
+  (specification.distribution[list] ?? []);
 
 /** Changes one element, leaves every other object as it is. */
 export function changeElement<L extends ElementList>(
@@ -13,7 +26,7 @@ export function changeElement<L extends ElementList>(
   id: string,
   change: (element: ElementOf<L>) => ElementOf<L>,
 ): Specification {
-  const elements = specification.distribution[list] as readonly ElementOf<L>[];
+  const elements = elementsOf(specification, list);
   return withList(
     specification,
     list,
@@ -27,12 +40,12 @@ export function addElement<L extends ElementList>(
   list: L,
   element: ElementOf<L>,
 ): Specification {
-  return withList(specification, list, [...(specification.distribution[list] as readonly ElementOf<L>[]), element]);
+  return withList(specification, list, [...elementsOf(specification, list), element]);
 }
 
 /** Removes an element, and what scenarios say of it. A bus must be free: see {@link hangingOn}. */
 export function removeElement(specification: Specification, list: ElementList, id: string): Specification {
-  const elements = specification.distribution[list] as readonly { readonly id: string }[];
+  const elements: readonly { readonly id: string }[] = elementsOf(specification, list);
   const without = withList(specification, list, elements.filter((e) => e.id !== id) as ElementOf<typeof list>[]);
   return {
     ...without,
@@ -52,7 +65,9 @@ export function hangingOn(specification: Specification, busId: string): string[]
     ...(specification.source.busId === busId ? ["the source"] : []),
     ...(specification.pcc.busId === busId ? ["the point of common coupling"] : []),
     ...[...d.transformers, ...d.links].filter((e) => e.fromBusId === busId || e.toBusId === busId).map((e) => e.name),
-    ...[...d.capacitorBanks, ...d.loads].filter((e) => e.busId === busId).map((e) => e.name),
+    ...[...d.capacitorBanks, ...(d.activeFilters ?? []), ...d.loads]
+      .filter((e) => e.busId === busId)
+      .map((e) => e.name),
     ...specification.lineups.filter((l) => l.busId === busId).map((l) => `lineup ${l.tag}`),
   ];
 }
@@ -60,7 +75,11 @@ export function hangingOn(specification: Specification, busId: string): string[]
 /** A key that no element has yet. */
 export function freshElementId(specification: Specification, stem: string): string {
   const d = specification.distribution;
-  const ids = new Set([...d.buses, ...d.transformers, ...d.links, ...d.capacitorBanks, ...d.loads].map((e) => e.id));
+  const ids = new Set(
+    [...d.buses, ...d.transformers, ...d.links, ...d.capacitorBanks, ...(d.activeFilters ?? []), ...d.loads].map(
+      (e) => e.id,
+    ),
+  );
   let number = 1;
   while (ids.has(`${stem}-${number}`)) {
     number++;
@@ -127,6 +146,12 @@ export function newLink(specification: Specification, kind: BusLink["kind"]): Bu
 export function newBank(specification: Specification): CapacitorBank {
   const id = freshElementId(specification, "capacitors");
   return { id, name: id.replace("-", " "), busId: lastBus(specification), stepKvar: 25, steps: 4, detuningPct: 7 };
+}
+
+/** A new central active filter on the last bus. */
+export function newFilter(specification: Specification): ActiveFilter {
+  const id = freshElementId(specification, "filter");
+  return { id, name: `active ${id.replace("-", " ")}`, busId: lastBus(specification), ratedCurrentA: 100 };
 }
 
 /** A new load on the last bus. */

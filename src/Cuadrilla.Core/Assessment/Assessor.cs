@@ -14,7 +14,7 @@ namespace Cuadrilla.Core.Assessment;
 public sealed partial class Assessor
 {
     private readonly EngineeringData data;
-    private readonly StudyMemory<RectifierInput, RectifierResult> rectifiers = new(RectifierStudy.Run, 4000);
+    private readonly StudyMemory<RectifierInput, RectifierResult> rectifiers = new(RectifierStudy.Run, 8000);
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
     private readonly FrontMemory fronts = new();
@@ -99,7 +99,7 @@ public sealed partial class Assessor
 
     private ScenarioResult? Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<DrivePointModel> complete)
     {
-        var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, rectifiers.Get, fronts.Of(plant.Name, scenario.Id));
+        var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, (input, near) => rectifiers.Get(input, i => RectifierStudy.Run(i, near)), fronts.Of(plant.Name, scenario.Id));
         if (result is not null)
         {
             fronts.Keep(plant.Name, result);

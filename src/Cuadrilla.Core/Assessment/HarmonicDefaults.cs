@@ -7,8 +7,10 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="CapacitorVoltagePu">Voltage that a capacitor stands, parts of rated.</param>
 /// <param name="LeakageMismatchPu">How far the leakages of phase-shifting transformers differ, parts of their mean.</param>
 /// <param name="DampingPu">Part of other linear load whose damping is relied on, 0 to 1.</param>
+/// <param name="ActiveFilterPointsPerA">Price of a central active filter, index points per A.</param>
+/// <param name="ActiveFilterLossPu">Its loss while it works, parts of its apparent power.</param>
 /// <param name="TerminalThdiPct">Largest distortion of each drive's current that the buyer asks for, %; 0: not asked.</param>
-public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, double CapacitorCurrentPu, double CapacitorVoltagePu, double LeakageMismatchPu, double DampingPu, double TerminalThdiPct)
+public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, double CapacitorCurrentPu, double CapacitorVoltagePu, double LeakageMismatchPu, double DampingPu, double ActiveFilterPointsPerA, double ActiveFilterLossPu, double TerminalThdiPct)
 {
     /// <summary>Resolves them.</summary>
     /// <param name="of">Value of a key.</param>
@@ -16,6 +18,6 @@ public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, doub
     {
         ArgumentNullException.ThrowIfNull(of);
         return new HarmonicDefaults(
-            (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("leakage-mismatch-pct") / 100, of("harmonic-damping-pct") / 100, of("terminal-thdi-pct"));
+            (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("leakage-mismatch-pct") / 100, of("harmonic-damping-pct") / 100, of("active-filter-points-per-a"), of("active-filter-loss-pct") / 100, of("terminal-thdi-pct"));
     }
 }

@@ -28,7 +28,7 @@ internal static class ScenarioStudy
         DefaultsInForce defaults,
         IReadOnlyList<DrivePointModel> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
-        Func<RectifierInput, RectifierResult> rectifier,
+        Func<RectifierInput, RectifierResult?, RectifierResult> rectifier,
         IReadOnlyDictionary<string, DriveInScenario> before)
     {
         if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)

@@ -10,14 +10,17 @@ internal sealed class StudyMemory<TInput, TResult>(Func<TInput, TResult> study, 
 {
     private readonly ConcurrentDictionary<TInput, TResult> results = new();
 
-    public TResult Get(TInput input)
+    public TResult Get(TInput input) => Get(input, study);
+
+    /// <summary>The same with another way to the same result, for one that is not remembered.</summary>
+    public TResult Get(TInput input, Func<TInput, TResult> way)
     {
         if (results.TryGetValue(input, out var known))
         {
             return known;
         }
 
-        var result = study(input);
+        var result = way(input);
         if (results.Count >= capacity)
         {
             results.Clear();

@@ -16,7 +16,9 @@ namespace Cuadrilla.Web.Harmonics;
 /// <param name="PresentOrders">Orders that the front ends draw.</param>
 /// <param name="Contributions">Who adds what at the coupling.</param>
 /// <param name="Stories">Who adds and who cancels.</param>
-/// <param name="Waves">A cycle at coupling and bus.</param>
+/// <param name="Fronts">What spoils the front ends that matter.</param>
+/// <param name="Iteration">How waveforms and network settled.</param>
+/// <param name="Waves">A cycle of current and voltage at the bus.</param>
 internal sealed record HarmonicStudyDocument(
     string ScenarioId,
     string BusId,
@@ -26,7 +28,28 @@ internal sealed record HarmonicStudyDocument(
     IReadOnlyList<int> PresentOrders,
     IReadOnlyList<ContributionDocument> Contributions,
     IReadOnlyList<OrderStoryDocument> Stories,
+    IReadOnlyList<FrontStoryDocument> Fronts,
+    IterationDocument Iteration,
     IReadOnlyList<WaveDocument> Waves);
+
+/// <summary>What spoils a front end: distortion of its current as it is and without each of the causes, %; null where there is no such cause.</summary>
+internal sealed record FrontStoryDocument(
+    string Tag,
+    int Pulses,
+    double ThdiPct,
+    double? WithoutUnbalancePct,
+    double? WithoutDistortionPct,
+    double? WithoutMismatchPct,
+    double? IdealPct,
+    double ThirdA,
+    double UnbalancePct,
+    double DistortionPct);
+
+/// <summary>How waveforms and network settled with each other.</summary>
+/// <param name="Rounds">How often the front ends were solved.</param>
+/// <param name="ResidualPoints">What the next round would still move a THDi by, points.</param>
+/// <param name="Settled">True below the limit.</param>
+internal sealed record IterationDocument(int Rounds, double ResidualPoints, bool Settled);
 
 /// <summary>A figure in every scenario; null where there is none.</summary>
 internal sealed record MatrixRowDocument(string Id, string Name, string Unit, double Limit, IReadOnlyList<double?> Figures, int Worst);
@@ -44,7 +67,7 @@ internal sealed record PhasorDocument(int Order, double RmsA, double AngleDeg);
 internal sealed record OrderStoryDocument(int Order, double ArithmeticA, double VectorA, string FirstTag, string SecondTag, double ApartDeg, double CancelledA);
 
 /// <summary>A moment of a cycle.</summary>
-internal sealed record WaveDocument(double AngleDeg, double? CouplingA, double BusPct);
+internal sealed record WaveDocument(double AngleDeg, double? CurrentA, double VoltagePct);
 
 /// <summary>Ways of mitigating.</summary>
 /// <param name="DrivePoints">Drive points whose front ends are looked at.</param>
@@ -68,7 +91,15 @@ internal sealed record MitigationWayDocument(
     double LifetimeCost,
     double WidthMm,
     string Spoils,
-    IReadOnlyList<MitigationChoice> Choices);
+    IReadOnlyList<MitigationChoice> Choices,
+    MitigationMoveDocument? Move,
+    MitigationFilterDocument? Filter);
+
+/// <summary>A lineup to hang from another bus, or a drive point to move into another lineup; what does not apply is empty.</summary>
+internal sealed record MitigationMoveDocument(string LineupId, string BusId, string DrivePointId, string ToLineupId);
+
+/// <summary>A central active filter to add.</summary>
+internal sealed record MitigationFilterDocument(string Id, string Name, string BusId, double RatedCurrentA);
 
 /// <summary>Converter of a drive point in a way of mitigating.</summary>
 internal sealed record MitigationChoice(string DrivePointId, string ItemId, bool ReturnsToLine);
@@ -104,7 +135,7 @@ internal static class HarmonicEndpoints
         }
 
         var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides);
-        var study = HarmonicStudy.Of(plant, result, bus.BusId);
+        var study = HarmonicStudy.Of(plant, result, bus.BusId, assessor.Rectifier);
         var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name))).ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         string Tag(string key) => tags.GetValueOrDefault(key, key);
@@ -121,7 +152,13 @@ internal static class HarmonicEndpoints
                     [.. study.PresentOrders.Where(h => h <= HighestDrawn).Select(h => new PhasorDocument(h, c.OrdersA[h - 1].Magnitude, c.OrdersA[h - 1].Phase * 180 / Math.PI))])),
             ],
             [.. study.Stories.Select(s => new OrderStoryDocument(s.Order, s.ArithmeticA, s.VectorA, Tag(s.FirstId), Tag(s.SecondId), s.ApartDeg, s.CancelledA))],
-            [.. study.BusVoltagePct.Select((v, i) => new WaveDocument(i, study.CouplingA.Count == 0 ? null : study.CouplingA[i], v))]));
+            [
+                .. study.Fronts.Select(f => new FrontStoryDocument(
+                    Tag(f.DrivePointId), f.Pulses, f.ThdiPct, Finite(f.WithoutUnbalancePct), Finite(f.WithoutDistortionPct), Finite(f.WithoutMismatchPct), Finite(f.IdealPct), f.ThirdA,
+                    f.UnbalancePct, f.DistortionPct)),
+            ],
+            new IterationDocument(result.Iteration.Rounds, result.Iteration.ResidualPoints, result.Iteration.IsSettled),
+            [.. study.BusVoltagePct.Select((v, i) => new WaveDocument(i, study.BusA.Count == 0 ? null : study.BusA[i], v))]));
     }
 
     private static MitigationDocument Mitigation(PlantSpecification plant, string? lineupId, string? drivePointId, Assessor assessor)
@@ -137,7 +174,9 @@ internal static class HarmonicEndpoints
             [
                 .. ways.Select(w => new MitigationWayDocument(
                     w.Id, w.Name, w.Changed, Finite(w.ThdiPct), Finite(w.TddPct), Finite(w.ThdvPct), Finite(w.OrderUsePct), w.Fails, w.Complies, w.Year.EnergyKwh, w.Year.EquipmentCost,
-                    w.Year.LifetimeCost, w.WidthMm, w.Spoils, [.. w.Choices.Select(c => new MitigationChoice(c.Key, c.Value, converters[c.Value].FrontEnd.ReturnsToLine))])),
+                    w.Year.LifetimeCost, w.WidthMm, w.Spoils, [.. w.Choices.Select(c => new MitigationChoice(c.Key, c.Value, converters[c.Value].FrontEnd.ReturnsToLine))],
+                    w.Move is { } m ? new MitigationMoveDocument(m.LineupId, m.BusId, m.DrivePointId, m.ToLineupId) : null,
+                    w.Filter is { } f ? new MitigationFilterDocument(f.Id, f.Name, f.BusId, f.RatedCurrentA) : null)),
             ],
             filter.CurrentA);
     }

@@ -144,7 +144,6 @@ internal static class MeasurementEndpoints
             return Problems.NotFound("There is no such scenario, bus or part.");
         }
 
-        var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides);
         var (current, voltage) = HarmonicStudy.Phasors(plant, result, bus.BusId);
         var crest = Math.Sqrt(2.0 / 3) * plant.Distribution.Bus(bus.BusId).NominalVoltageV / 100;
         double[] Wave(IReadOnlyList<Complex> orders, double factor) =>
@@ -155,7 +154,7 @@ internal static class MeasurementEndpoints
         var channels = new List<RecordedChannel> { new("voltage of the bus, phase A", "V", Wave(voltage, crest)) };
         if (current.Count > 0)
         {
-            channels.Add(new RecordedChannel("current at the coupling, phase A", "A", Wave(current, Math.Sqrt(2))));
+            channels.Add(new RecordedChannel("current into the bus, phase A", "A", Wave(current, Math.Sqrt(2))));
         }
 
         var (configuration, data) = Comtrade.Write(

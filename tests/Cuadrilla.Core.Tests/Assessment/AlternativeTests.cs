@@ -79,7 +79,7 @@ public sealed class AlternativeTests
         }
 
         // With hours at full flow the bypass takes the converter's loss away there and nowhere else.
-        if (study.Alternatives.SingleOrDefault(a => a.Id.EndsWith("+bypass", StringComparison.Ordinal)) is { } bypass)
+        if (study.Alternatives.SingleOrDefault(a => a.Id == chosen.Id + "+bypass") is { } bypass)
         {
             foreach (var (with, without) in bypass.Points.Zip(chosen.Points))
             {

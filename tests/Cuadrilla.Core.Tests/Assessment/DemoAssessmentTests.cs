@@ -259,8 +259,8 @@ public sealed class DemoAssessmentTests
         Assert.Equal(fresh.Select(c => (c.Id, c.DrivePointId, c.Limit, c.Verdict)), after.Select(c => (c.Id, c.DrivePointId, c.Limit, c.Verdict)));
         foreach (var (a, b) in fresh.Zip(after).Where(x => x.First.Figure.IsKnown))
         {
-            // Where the network resonates a figure may end anywhere within the 0.03 points at which the search stops.
-            Assert.Equal(a.Figure.Value, b.Figure.Value, 2e-3 * Math.Abs(a.Figure.Value));
+            // The demo resonates when one transformer is out: there a figure may end anywhere within what 0.1 points of THDi are worth.
+            Assert.Equal(a.Figure.Value, b.Figure.Value, 1e-2 * Math.Abs(a.Figure.Value));
         }
     }
 

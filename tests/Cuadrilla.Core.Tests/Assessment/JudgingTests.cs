@@ -37,6 +37,17 @@ public sealed class JudgingTests
         return Check.Judge(figure, 100, LimitSense.AtMost, tight, out _) <= Check.Judge(figure + more, 100, LimitSense.AtMost, tight, out _);
     });
 
+    [Theory]
+    [InlineData(110_000, 30, 3.5, 4.0)]
+    [InlineData(161_000, 1500, 7.5, 10.0)]
+    [InlineData(220_000, 20, 1.0, 1.5)]
+    [InlineData(400_000, 60, 3.0, 3.75)]
+    public void Above_69_kV_tables_of_their_own_hold(double volts, double ratio, double below11, double tdd)
+    {
+        var row = ReferenceCatalogue.Data.PccLimits.CurrentRow(ratio, volts);
+        Assert.Equal((below11, tdd), (ReferenceCatalogue.Data.PccLimits.OrderLimitPct(row, 5), row.TddPct));
+    }
+
     // IEEE 519-2022, 120 V to 69 kV: the whole table.
     [Theory]
     [InlineData(10, 4.0, 2.0, 1.5, 0.6, 0.3, 5.0)]

@@ -88,6 +88,7 @@ function converter(
 const families: Readonly<Record<string, string>> = {
   "six-pulse-plain": "6-pulse, no choke",
   "six-pulse-reactor": "6-pulse, reactor",
+  "six-pulse-filter": "6-pulse, filter",
   "twelve-pulse": "12-pulse",
   "eighteen-pulse": "18-pulse",
   active: "active front end",

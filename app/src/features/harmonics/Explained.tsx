@@ -5,7 +5,7 @@ import { blue, plum, red, rule, soft, tick, xTitle, yTitle } from "../../compone
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 import { useProject } from "../project/ProjectContext";
-import { peakOf } from "./harmonicWords";
+import { peakOf, settledWords, spoiledBy } from "./harmonicWords";
 import { PhasorPicture } from "./PhasorPicture";
 
 const size = { width: 760, margin: { top: 8, right: 8, bottom: 14, left: 8 } } as const;
@@ -50,8 +50,21 @@ export function Explained({
           <Shares study={study} />
         </div>
       )}
+      {study.fronts.length > 0 && (
+        <>
+          <h3 className="section-title mt-4">What spoils the front ends</h3>
+          <ul className="text-[13px]" aria-label="What spoils the front ends">
+            {study.fronts.map((f) => (
+              <li key={f.tag}>{spoiledBy(f)}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <p className={`mt-2 text-[13px] ${study.iteration.settled ? "text-soft" : "text-fails"}`}>
+        {settledWords(study.iteration)}
+      </p>
       <div className="mt-4 flex items-center gap-2">
-        <h3 className="section-title">Impedance</h3>
+        <h3 className="section-title">Impedance and a cycle at</h3>
         <select
           className="entry w-56"
           aria-label="Bus looked at"
@@ -160,15 +173,15 @@ function Waves({ study }: { readonly study: HarmonicStudy }) {
   const rows = study.waves.filter((_, i) => i % 2 === 0);
   return (
     <Frame
-      title="A cycle, phase A"
+      title="A cycle at the bus, phase A"
       legend={[
-        { name: "current at the coupling (left)", colour: plum, shape: "line" },
+        { name: "current into the bus (left)", colour: plum, shape: "line" },
         { name: "voltage of the bus (right)", colour: blue, shape: "line" },
       ]}
       table={
         <NumberTable
           heads={["degrees", "A", "% of crest"]}
-          rows={rows.filter((_, i) => i % 5 === 0).map((w) => [n(w.angleDeg, 3), n(w.couplingA), n(w.busPct)])}
+          rows={rows.filter((_, i) => i % 5 === 0).map((w) => [n(w.angleDeg, 3), n(w.currentA), n(w.voltagePct)])}
         />
       }
     >
@@ -195,7 +208,7 @@ function Waves({ study }: { readonly study: HarmonicStudy }) {
         <ReferenceLine yAxisId="a" y={0} stroke={soft} />
         <Line
           yAxisId="v"
-          dataKey="busPct"
+          dataKey="voltagePct"
           stroke={blue}
           strokeWidth={1.2}
           dot={false}
@@ -204,7 +217,7 @@ function Waves({ study }: { readonly study: HarmonicStudy }) {
         />
         <Line
           yAxisId="a"
-          dataKey="couplingA"
+          dataKey="currentA"
           stroke={plum}
           strokeWidth={1.8}
           dot={false}

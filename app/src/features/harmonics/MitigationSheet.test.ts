@@ -40,6 +40,36 @@ describe("a way of mitigating on the board", () => {
     expect(back.lineups[0]?.drivePoints[1]).toMatchObject({ converter: { itemId: "y", braking: { kind: "nothing" } } });
   });
 
+  it("hangs a lineup from another bus, or moves a drive point into another lineup", () => {
+    const two = {
+      ...plant,
+      lineups: [
+        { id: "l1", busId: "a", drivePoints: [{ id: "p" }, { id: "q" }] },
+        { id: "l2", busId: "b", drivePoints: [{ id: "r" }] },
+      ],
+    } as unknown as Specification;
+    const moved = (move: NonNullable<Way["move"]>) =>
+      applyWay(two, { ...way("move", []), move }).lineups.map((l) => [
+        l.busId,
+        l.drivePoints.map((p) => p.id).join(""),
+      ]);
+    expect(moved({ lineupId: "l1", busId: "b", drivePointId: "", toLineupId: "" })).toEqual([
+      ["b", "pq"],
+      ["b", "r"],
+    ]);
+    expect(moved({ lineupId: "", busId: "b", drivePointId: "q", toLineupId: "l2" })).toEqual([
+      ["a", "p"],
+      ["b", "rq"],
+    ]);
+  });
+
+  it("adds a central active filter, once", () => {
+    const filter = { id: "active-filter", name: "Active filter", busId: "a", ratedCurrentA: 120 };
+    const once = applyWay(plant, { ...way("active-filter", []), filter });
+    const twice = applyWay(once, { ...way("active-filter", []), filter: { ...filter, ratedCurrentA: 150 } });
+    expect(twice.distribution.activeFilters).toEqual([{ ...filter, ratedCurrentA: 150 }]);
+  });
+
   it("puts a reactor in front of the banks that have none", () => {
     expect(applyWay(plant, way("detuned", [])).distribution.capacitorBanks.map((b) => b.detuningPct)).toEqual([7, 14]);
   });

@@ -3,6 +3,7 @@ import { api, type Mitigation, type Specification } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
+import { addElement } from "../../lib/distribution";
 import { n } from "../../lib/format";
 import { changePoints } from "../../lib/specification";
 import { useLab } from "../lineups/useLab";
@@ -21,6 +22,39 @@ export function applyWay(specification: Specification, way: Way): Specification 
           b.detuningPct === null ? { ...b, detuningPct: 7 } : b,
         ),
       },
+    };
+  }
+  const { filter, move } = way;
+  if (filter) {
+    return addElement(
+      {
+        ...specification,
+        distribution: {
+          ...specification.distribution,
+          activeFilters: (specification.distribution.activeFilters ?? []).filter((f) => f.id !== filter.id),
+        },
+      },
+      "activeFilters",
+      filter,
+    );
+  }
+  if (move && move.lineupId !== "") {
+    return {
+      ...specification,
+      lineups: specification.lineups.map((l) => (l.id === move.lineupId ? { ...l, busId: move.busId } : l)),
+    };
+  }
+  if (move) {
+    const moved = specification.lineups.flatMap((l) => l.drivePoints).filter((p) => p.id === move.drivePointId);
+    return {
+      ...specification,
+      lineups: specification.lineups.map((l) => ({
+        ...l,
+        drivePoints: [
+          ...l.drivePoints.filter((p) => p.id !== move.drivePointId),
+          ...(l.id === move.toLineupId ? moved : []),
+        ],
+      })),
     };
   }
   return way.choices.reduce(

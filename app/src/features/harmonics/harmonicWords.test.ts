@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { matrixVerdict, peakOf, storyOf } from "./harmonicWords";
+import { matrixVerdict, peakOf, settledWords, spoiledBy, storyOf } from "./harmonicWords";
 
 describe("harmonics in words", () => {
   it("judges a figure, tight within a tenth", () => {
@@ -26,5 +26,36 @@ describe("harmonics in words", () => {
     expect(peakOf(peak, [5, 7, 11])).toContain("order 7 is drawn there");
     expect(peakOf({ ...peak, order: 9 }, [5, 7, 11])).toContain("no order that is drawn");
     expect(peakOf(peak, [])).toContain("lifts the impedance 9.0 times");
+  });
+
+  it("says what spoils a front end by leaving it out", () => {
+    const front = {
+      tag: "DP-27",
+      pulses: 18,
+      thdiPct: 9.27,
+      withoutUnbalancePct: 3.1,
+      withoutDistortionPct: null,
+      withoutMismatchPct: null,
+      idealPct: 3.1,
+      thirdA: 12,
+      unbalancePct: 2,
+      distortionPct: 0,
+    };
+    expect(spoiledBy(front)).toBe(
+      "DP-27, 18-pulse: THDi 9.27 %; it would be 3.10 % without the 2.0 % unbalance. The unbalance draws 12 A of the third order.",
+    );
+    expect(spoiledBy({ ...front, withoutMismatchPct: 8.5 })).toContain(
+      "8.50 % with equal leakages, 3.10 % without all of it",
+    );
+    expect(spoiledBy({ ...front, withoutUnbalancePct: null })).toContain("nothing spoils it");
+  });
+
+  it("says whether waveforms and network settled, and what is left", () => {
+    expect(settledWords({ rounds: 4, residualPoints: 0.05, settled: true })).toContain(
+      "settled with each other in 4 rounds",
+    );
+    expect(settledWords({ rounds: 25, residualPoints: 1.25, settled: false })).toContain(
+      "did not settle in 25 rounds: another would still move a THDi by 1.25 points",
+    );
   });
 });

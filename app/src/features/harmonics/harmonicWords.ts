@@ -16,6 +16,37 @@ export function storyOf(story: HarmonicStudy["stories"][number]): string {
     : `${sum} ${firstTag} and ${secondTag} cancel most: ${n(apartDeg, 3)}° apart, ${n(cancelledA, 3)} A.`;
 }
 
+/** What spoils a front end, in a sentence: the same circuit without each of the causes. */
+export function spoiledBy(front: HarmonicStudy["fronts"][number]): string {
+  const causes: string[] = [];
+  if (front.withoutUnbalancePct !== null) {
+    causes.push(`${n(front.withoutUnbalancePct, 3)} % without the ${n(front.unbalancePct, 2)} % unbalance`);
+  }
+  if (front.withoutDistortionPct !== null) {
+    causes.push(
+      `${n(front.withoutDistortionPct, 3)} % on an undistorted voltage (it sees ${n(front.distortionPct, 2)} %)`,
+    );
+  }
+  if (front.withoutMismatchPct !== null) {
+    causes.push(`${n(front.withoutMismatchPct, 3)} % with equal leakages`);
+  }
+  const says = `${front.tag}, ${front.pulses}-pulse: THDi ${n(front.thdiPct, 3)} %`;
+  if (causes.length === 0) {
+    return `${says}; nothing spoils it.`;
+  }
+  const third =
+    front.withoutUnbalancePct !== null ? ` The unbalance draws ${n(front.thirdA, 2)} A of the third order.` : "";
+  return `${says}; it would be ${causes.join(", ")}${causes.length > 1 ? `, ${n(front.idealPct, 3)} % without all of it` : ""}.${third}`;
+}
+
+/** How waveforms and network settled with each other, in a sentence. */
+export function settledWords(iteration: HarmonicStudy["iteration"]): string {
+  const rounds = `${iteration.rounds} ${iteration.rounds === 1 ? "round" : "rounds"}`;
+  return iteration.settled
+    ? `Waveforms and network settled with each other in ${rounds}; another would move no THDi by more than ${n(iteration.residualPoints, 2)} points.`
+    : `Waveforms and network did not settle in ${rounds}: another would still move a THDi by ${n(iteration.residualPoints, 3)} points.`;
+}
+
 /** What a maximum of the impedance means, in a sentence. */
 export function peakOf(peak: HarmonicStudy["peaks"][number], present: readonly number[]): string {
   const near = present.reduce<number | undefined>(

@@ -156,7 +156,7 @@ export function TiePart({
   );
 }
 
-/** A load or capacitor bank hanging from a bar. */
+/** A load, capacitor bank or active filter hanging from a bar. */
 export function StubPart({
   placed: { element, x, y },
   onOpen,
@@ -166,9 +166,10 @@ export function StubPart({
 }) {
   const verdictOf = useVerdictOf();
   const bank = "steps" in element;
+  const filter = "ratedCurrentA" in element && !("kind" in element);
   return (
     <Part
-      name={`${bank ? "Capacitor bank" : "Load"}, ${element.name}`}
+      name={`${bank ? "Capacitor bank" : filter ? "Active filter" : "Load"}, ${element.name}`}
       verdict={verdictOf(element.id)}
       at={[x - 18, y + 24]}
       hit={[x - 44, y + 4, 88, 66]}
@@ -180,6 +181,17 @@ export function StubPart({
           stroke={ink}
           strokeWidth="1.8"
         />
+      ) : filter ? (
+        <>
+          <path d={`M${x} ${y}V${y + 16}`} stroke={ink} strokeWidth="1.5" />
+          <rect x={x - 11} y={y + 16} width="22" height="20" fill="white" stroke={ink} strokeWidth="1.5" />
+          <path
+            d={`M${x - 7} ${y + 26}q3.5 -9 7 0t7 0M${x - 7} ${y + 26}q1.75 5 3.5 0t3.5 0t3.5 0t3.5 0`}
+            stroke={ink}
+            strokeWidth="1.2"
+            fill="none"
+          />
+        </>
       ) : element.kind === "line-motor" ? (
         <>
           <path d={`M${x} ${y}V${y + 16}`} stroke={ink} strokeWidth="1.5" />
@@ -202,7 +214,9 @@ export function StubPart({
       <text x={x} y={y + 62} textAnchor="middle" fill={soft}>
         {bank
           ? `${element.stepKvar * element.steps} kvar${element.detuningPct === null ? "" : `, p ${element.detuningPct} %`}`
-          : powerWords(element)}
+          : filter
+            ? `${element.ratedCurrentA} A`
+            : powerWords(element)}
       </text>
     </Part>
   );

@@ -7,6 +7,7 @@ import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
 import { DefaultsTable } from "./DefaultsTable";
 import { BusTable, TransformerTable, useBusNames } from "./BusTables";
+import { ActiveFilterTable } from "./ActiveFilterTable";
 import { BankTable, LinkTable, LoadTable } from "./LinkAndLoadTables";
 import { LineDiagram } from "./LineDiagram";
 import { ScenarioGrid } from "./ScenarioGrid";
@@ -287,6 +288,7 @@ export function PlantPage({
       <TransformerTable onReason={onReason} />
       <LinkTable />
       <BankTable />
+      <ActiveFilterTable onReason={onReason} />
       <LoadTable onReason={onReason} />
       <section aria-label="Checks of the plant">
         <h3 className="section-title">Checks of the plant</h3>

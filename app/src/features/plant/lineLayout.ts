@@ -1,4 +1,5 @@
 import type {
+  ActiveFilter,
   Bus,
   BusLink,
   BusLoad,
@@ -53,7 +54,7 @@ export interface PlacedTie {
 
 /** A load or capacitor bank on a bar. */
 export interface PlacedStub {
-  readonly element: BusLoad | CapacitorBank;
+  readonly element: BusLoad | CapacitorBank | ActiveFilter;
   readonly x: number;
   readonly y: number;
 }
@@ -110,9 +111,11 @@ export function layout({
   const place = (node: Node, left: number, parentY: number | undefined): number => {
     const y = top + node.level * levelHeight;
     let x = left + margin;
-    for (const element of [...distribution.loads, ...distribution.capacitorBanks].filter(
-      (e) => e.busId === node.bus.id,
-    )) {
+    for (const element of [
+      ...distribution.loads,
+      ...distribution.capacitorBanks,
+      ...(distribution.activeFilters ?? []),
+    ].filter((e) => e.busId === node.bus.id)) {
       plan.stubs.push({ element, x: x + stubPitch / 2, y });
       x += stubPitch;
       bottom = Math.max(bottom, y + stubHeight);

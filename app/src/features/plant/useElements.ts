@@ -1,6 +1,7 @@
 import {
   addElement,
   changeElement,
+  elementsOf,
   hangingOn,
   removeElement,
   type ElementList,
@@ -14,7 +15,7 @@ export function useElements<L extends ElementList>(list: L) {
   const { project, edit } = useProject();
   const { specification } = project;
   return {
-    elements: specification.distribution[list] as readonly ElementOf<L>[],
+    elements: elementsOf(specification, list),
     change: (element: ElementOf<L>, part: Partial<ElementOf<L>>): Promise<Outcome> =>
       edit(element.name, (s) => changeElement(s, list, element.id, (e) => ({ ...e, ...part }))),
     add: (element: ElementOf<L>): Promise<Outcome> => edit(`Add ${element.name}`, (s) => addElement(s, list, element)),

@@ -2,43 +2,10 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Energy;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Mitigation;
-
-/// <summary>One way of mitigating, assessed in the whole plant.</summary>
-/// <param name="Id">Stable key: a family of converters, <c>as-is</c>, or <c>detuned</c>.</param>
-/// <param name="Name">What it is.</param>
-/// <param name="Changed">Drive points that it changes.</param>
-/// <param name="ThdiPct">Largest distortion of the changed drives' currents, %; NaN when none draws.</param>
-/// <param name="TddPct">TDD at the coupling, worst scenario, %; NaN when not known.</param>
-/// <param name="ThdvPct">Largest distortion of a low-voltage bus, %; the line's own included.</param>
-/// <param name="OrderUsePct">Nearest order at the coupling, % of its limit.</param>
-/// <param name="Fails">Harmonic checks that fail.</param>
-/// <param name="Complies">True when none does.</param>
-/// <param name="Year">Energy, cost and price of the drive points looked at.</param>
-/// <param name="WidthMm">Width of their converters, mm.</param>
-/// <param name="Spoils">What spoils it.</param>
-/// <param name="Choices">Converter item of each changed drive point.</param>
-public sealed record MitigationWay(
-    string Id,
-    string Name,
-    int Changed,
-    double ThdiPct,
-    double TddPct,
-    double ThdvPct,
-    double OrderUsePct,
-    int Fails,
-    bool Complies,
-    YearlyEnergy Year,
-    double WidthMm,
-    string Spoils,
-    IReadOnlyDictionary<string, string> Choices);
-
-/// <summary>A central active filter at the low-voltage side that would bring the coupling within its limits.</summary>
-/// <param name="CurrentA">Harmonic current that it has to give at its bus's voltage, margin included, A; 0: none is needed.</param>
-/// <param name="AtCouplingA">The same at the coupling, without margin, A.</param>
-public sealed record CentralFilter(double CurrentA, double AtCouplingA);
 
 /// <summary>
 /// Compares front ends for one drive, a lineup or the plant: each candidate takes the place of the diode front ends looked at, at the same size,
@@ -46,16 +13,17 @@ public sealed record CentralFilter(double CurrentA, double AtCouplingA);
 /// </summary>
 public static class MitigationWorkbench
 {
-    private const double FilterMargin = 1.2;
-
     // A family that begins much larger is no way for a small drive.
     private const double LargestStep = 2.5;
 
     private static readonly (string Family, string Spoils)[] Families =
     [
         ("six-pulse-plain", "everything: no inductance of its own"),
+        ("six-pulse-choke-3", "unbalance brings the third order back"),
         ("six-pulse-choke", "unbalance brings the third order back"),
+        ("six-pulse-choke-5", "unbalance brings the third order back; takes some volts from the link"),
         ("six-pulse-reactor", "takes some volts from the link"),
+        ("six-pulse-filter", "light load: its capacitor supplies reactive power, a generator may lose its voltage; drinks the fifth of its neighbours"),
         ("twelve-pulse", "unbalance and distortion of the line; unequal leakage"),
         ("eighteen-pulse", "unbalance and distortion of the line; unequal leakage"),
         ("active", "its filter's capacitor shifts resonances; light load on a generator; 2 to 9 kHz not computed"),
@@ -73,35 +41,77 @@ public static class MitigationWorkbench
         ArgumentNullException.ThrowIfNull(assessor);
         var data = assessor.Data.With(plant);
         List<DrivePoint> points = [.. plant.AllDrivePoints().Where(p => pointIds.Contains(p.Id) && Replaceable(p, plant, data))];
-        var ways = new List<MitigationWay> { Assessed(plant, "as-is", "as it is", points, new Dictionary<string, string>(StringComparer.Ordinal), string.Empty, assessor) };
-        foreach (var (family, spoils) in Families)
-        {
-            var choices = new Dictionary<string, string>(StringComparer.Ordinal);
-            foreach (var point in points)
-            {
-                var now = data.Converters[((ConverterChoice.FromCatalogue)point.Converter).ItemId];
-                if (now.Family != family && Same(now, family, data) is { } item)
-                {
-                    choices[point.Id] = item.Id;
-                }
-            }
-
-            if (choices.Count > 0)
-            {
-                ways.Add(Assessed(With(plant, choices, data), family, Text.Converter(data.Converters[choices.Values.First()]), points, choices, spoils, assessor));
-            }
-        }
-
+        var now = assessor.Run(plant);
+        var filter = CentralFilterRating.Of(plant, now, data);
+        List<Trial> trials =
+        [
+            new Trial("as-is", "as it is", plant, string.Empty),
+            .. Families.Select(f => OfFamily(f.Family, f.Spoils, points, plant, data)).OfType<Trial>(),
+            .. VectorGroupMoves.Of(plant, pointIds, now).Select(m => new Trial(
+                $"move:{m.Move.LineupId}{m.Move.DrivePointId}:{m.Move.BusId}{m.Move.ToLineupId}", m.Name, m.Moved, "only 5, 7, 17, 19 … cancel, and only while both sides run") { Move = m.Move }),
+        ];
         if (plant.Distribution.CapacitorBanks.Any(b => !b.DetuningPct.IsKnown))
         {
-            var detuned = plant with
+            trials.Add(new Trial("detuned", "reactor of 7 % for the capacitor banks", plant with
             {
                 Distribution = plant.Distribution with { CapacitorBanks = [.. plant.Distribution.CapacitorBanks.Select(b => b.DetuningPct.IsKnown ? b : b with { DetuningPct = UsualDetuningPct })] },
-            };
-            ways.Add(Assessed(detuned, "detuned", "reactor of 7 % for the capacitor banks", points, new Dictionary<string, string>(StringComparer.Ordinal), "takes a little of the reactive power; the banks' price is not in the sum", assessor));
+            }, "takes a little of the reactive power; the banks' price is not in the sum"));
         }
 
-        return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w => w.Year.LifetimeCost)], Central(plant, assessor.Run(plant), data));
+        if (filter.CurrentA > 0 && CentralFilterTrial(plant, now, filter) is { } central)
+        {
+            trials.Add(central);
+        }
+
+        var ways = trials.AsParallel().AsOrdered().WithDegreeOfParallelism(Math.Max(1, Environment.ProcessorCount)).Select(t => Assessed(t, points, assessor)).ToList();
+        return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w => w.Year.LifetimeCost)], filter);
+    }
+
+    private static Trial? OfFamily(string family, string spoils, List<DrivePoint> points, PlantSpecification plant, EngineeringData data)
+    {
+        var choices = new Dictionary<string, string>(StringComparer.Ordinal);
+        foreach (var point in points)
+        {
+            var now = data.Converters[((ConverterChoice.FromCatalogue)point.Converter).ItemId];
+            if (now.Family != family && Same(now, family, data) is { } item)
+            {
+                choices[point.Id] = item.Id;
+            }
+        }
+
+        return choices.Count == 0 ? null : new Trial(family, Text.Converter(data.Converters[choices.Values.First()]), With(plant, choices, data), spoils) { Choices = choices };
+    }
+
+    // On the low-voltage bus behind which most harmonic current is drawn, in whole tens of amperes.
+    private static Trial? CentralFilterTrial(PlantSpecification plant, PlantAssessment now, CentralFilter rating)
+    {
+        var worst = now.Scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
+        var bus = plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000 && worst.Network.IsLive(b.Id))
+            .MaxBy(b => worst.Drives.Where(d => d.BusId == b.Id).Select(d => d.Front).OfType<RectifierResult.LineDraw>().Sum(d => d.WorstPhase.FundamentalA * d.WorstPhase.ThdiPct));
+        if (bus is null)
+        {
+            return null;
+        }
+
+        var filter = new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, 10 * Math.Ceiling(rating.CurrentA / 10));
+        return new Trial(
+            "active-filter", FormattableString.Invariant($"central active filter of {filter.RatedCurrentA:0} A at {bus.Name}"), plant with
+            {
+                Distribution = plant.Distribution with { ActiveFilters = [.. plant.Distribution.ActiveFilters.Where(f => f.Id != FilterId), filter] },
+            },
+            "its own filter shifts resonances; does nothing for the cables between it and the drives; 2 to 9 kHz not computed") { Filter = filter };
+    }
+
+    private const string FilterId = "active-filter";
+
+    // A plant to be assessed, and what was done to it.
+    private sealed record Trial(string Id, string Name, PlantSpecification Plant, string Spoils)
+    {
+        public Dictionary<string, string> Choices { get; init; } = new(StringComparer.Ordinal);
+
+        public MitigationMove? Move { get; init; }
+
+        public ActiveFilter? Filter { get; init; }
     }
 
     // Below the 5th order whatever the network: √(1/0.07) = 3.8.
@@ -138,51 +148,39 @@ public static class MitigationWorkbench
         Braking = item.FrontEnd.ReturnsToLine ? new Converters.Stopping.Braking.ToLine() : choice.Braking is Converters.Stopping.Braking.ToLine ? new Converters.Stopping.Braking.Nothing() : choice.Braking,
     };
 
-    private static MitigationWay Assessed(
-        PlantSpecification plant, string id, string name, List<DrivePoint> points, Dictionary<string, string> choices, string spoils, Assessor assessor)
+    private static MitigationWay Assessed(Trial trial, List<DrivePoint> points, Assessor assessor)
     {
+        // Under a name of its own, so that the plant on the board keeps what was found of it.
+        var plant = trial.Plant with { Name = trial.Id == "as-is" ? trial.Plant.Name : $"{trial.Plant.Name} · {trial.Id}" };
         var assessment = assessor.Run(plant);
         var looked = points.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
         var harmonic = assessment.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal) && (c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId))).ToList();
-        var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => looked.Contains(d.DrivePointId)).Select(d => d.Front).OfType<RectifierResult.LineDraw>().ToList();
+        var shown = trial.Choices.Count > 0 ? trial.Choices.Keys.ToHashSet(StringComparer.Ordinal) : looked;
+        var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => shown.Contains(d.DrivePointId)).Select(d => d.Front).OfType<RectifierResult.LineDraw>().ToList();
         var studies = plant.AllDrivePoints().Where(p => looked.Contains(p.Id)).Select(p => assessor.Study(plant, p)).ToList();
-        var year = studies.Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Year).OfType<YearlyEnergy>().Aggregate(new YearlyEnergy(0, 0, 0, 0, 0, 0), (a, b) => new YearlyEnergy(
+        var years = studies.Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Year).OfType<YearlyEnergy>().ToList();
+        if (trial.Filter is { } filter)
+        {
+            years.Add(YearOf(filter, plant, studies, assessor));
+        }
+
+        var year = years.Aggregate(new YearlyEnergy(0, 0, 0, 0, 0, 0), (a, b) => new YearlyEnergy(
             a.EnergyKwh + b.EnergyKwh, a.DemandKw + b.DemandKw, a.CostPerYear + b.CostPerYear, a.EquipmentCost + b.EquipmentCost, a.LifetimeCost + b.LifetimeCost, a.Co2Kg + b.Co2Kg, a.ReactiveKvarh + b.ReactiveKvarh));
         var fails = harmonic.Count(c => c.Verdict is Verdict.Fails or Verdict.NeedsData);
         double Figure(string check) => harmonic.Where(c => c.Id == check && c.Figure.IsKnown).Select(c => c.Figure.Value).DefaultIfEmpty(double.NaN).Max();
         double Use(string check) => harmonic.Where(c => c.Id == check && c is { Figure.IsKnown: true, Limit.IsKnown: true }).Select(c => 100 * c.Figure.Value / c.Limit.Value).DefaultIfEmpty(double.NaN).Max();
         return new MitigationWay(
-            id, name, choices.Count, draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(), Figure("harmonics.pcc-tdd"),
+            trial.Id, trial.Name, trial.Choices.Count, draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(), Figure("harmonics.pcc-tdd"),
             assessment.Scenarios.SelectMany(s => s.Buses).Where(b => plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000).Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
-            Use("harmonics.pcc-orders"), fails, fails == 0, year, studies.Sum(s => s.Model.Converter?.Item.Size.WidthMm ?? 0), spoils, choices);
+            Use("harmonics.pcc-orders"), fails, fails == 0, year, studies.Sum(s => s.Model.Converter?.Item.Size.WidthMm ?? 0), trial.Spoils, trial.Choices, trial.Move, trial.Filter);
     }
 
-    // Each order beyond its limit is brought to it, and the rest evenly as far as the total asks.
-    private static CentralFilter Central(PlantSpecification plant, PlantAssessment assessment, EngineeringData data)
+    // Loss in parts of its rating while the busiest of the drives runs; price by its current.
+    private static YearlyEnergy YearOf(ActiveFilter filter, PlantSpecification plant, List<DrivePointStudy> studies, Assessor assessor)
     {
-        if (assessment.Demand is not { } demand || assessment.CurrentLimits is not { } row || !double.IsFinite(demand.FaultA))
-        {
-            return new CentralFilter(0, 0);
-        }
-
-        double most = 0;
-        foreach (var scenario in assessment.Scenarios)
-        {
-            double removed = 0, left = 0;
-            foreach (var h in Enumerable.Range(2, 49))
-            {
-                var current = scenario.PccPhases.Max(p => p.CurrentA[h - 1].Magnitude);
-                var allowed = data.PccLimits.OrderLimitPct(row, h) / 100 * demand.CurrentA;
-                removed += Math.Pow(Math.Max(0, current - allowed), 2);
-                left += Math.Pow(Math.Min(current, allowed), 2);
-            }
-
-            var over = Math.Max(0, Math.Sqrt(left) - (row.TddPct / 100 * demand.CurrentA));
-            most = Math.Max(most, Math.Sqrt(removed + (over * over)));
-        }
-
-        var pcc = plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV;
-        var low = plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000).Select(b => b.NominalVoltageV).DefaultIfEmpty(pcc).Max();
-        return new CentralFilter(FilterMargin * most * pcc / low, most);
+        var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides).Harmonics;
+        var hours = studies.Select(s => s.Model.Load?.Duty.Sum(d => d.HoursPerYear) ?? 0).DefaultIfEmpty(0).Max();
+        var va = Math.Sqrt(3) * plant.Distribution.Bus(filter.BusId).NominalVoltageV * filter.RatedCurrentA;
+        return YearlyEnergy.Of([new EnergyPoint(1, hours, defaults.ActiveFilterLossPu * va)], defaults.ActiveFilterPointsPerA * filter.RatedCurrentA, plant.Tariff);
     }
 }

@@ -14,19 +14,25 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// the line's own distortion) comes back as EMF of each place, and the front ends are solved again until no THDi would move by 0.1 points.
 /// See <c>docs/methods/plant-harmonics.md</c>.
 /// The ratios P_k/P_own are taken in steps of 0.4 %, voltages in steps of 0.05 % and harmonic EMFs in steps of 0.01 %; a front end whose EMF
-/// has moved by less than 0.005 points' worth stays as it was solved, also from one edit to the next.
+/// has moved by less than 0.02 points' worth stays as it was solved, also from one edit to the next.
 /// </summary>
 internal sealed class DriveFronts
 {
     private const double RatioStep = 0.004;
     private const double VoltageStep = 0.0005;
     private const double EmfStep = 0.0001;
-    private const int MostRounds = 25;
-    private const int MixingDepth = 5;
+    private const int MostRounds = 60;
+    private const int MixingDepth = 12;
 
-    // Closer than what counts as settled, so that figures hardly depend on where a search began.
-    private const double StopPoints = 0.03;
-    private const double StaysPoints = 0.005;
+    private const int LeastForSamples = 2;
+    private const int MostSampleRounds = 8;
+    private const double NearPoints = 0.5;
+
+    // A little closer than what counts as settled, so that figures hardly depend on where a search began.
+    private const double StopPoints = 0.08;
+    private const double StaysPoints = 0.02;
+    private const double FineStaysPoints = 0.001;
+    private const int RoughRounds = 4;
 
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess of the drop that others cause.
     private const double DisplacementOfOthers = 0.96;
@@ -41,6 +47,9 @@ internal sealed class DriveFronts
     private readonly FrontPlaces places;
     private readonly Complex[] seenPu;
     private readonly double[] sensitivity;
+    private readonly int[] samples;
+    private bool isFine;
+    private readonly IReadOnlyList<int> everyone;
     private readonly DriveInScenario[] drives;
 
     private DriveFronts(
@@ -51,6 +60,8 @@ internal sealed class DriveFronts
         seenPu = new Complex[running.Count];
         sensitivity = [.. running.Select(r => settings.Before.TryGetValue(r.Id, out var before) && before.Item == r.Item ? before.Sensitivity : Sensitivity(r))];
         drives = new DriveInScenario[running.Count];
+        samples = Samples();
+        everyone = [.. Enumerable.Range(0, running.Count)];
     }
 
     /// <summary>Solves them; no drives when the network can't carry the load.</summary>
@@ -63,10 +74,13 @@ internal sealed class DriveFronts
 
     private FrontIteration Iterate(double[] guess)
     {
+        guess = Approach(guess);
         var mixing = new AndersonMixing(MixingDepth);
         for (var round = 1; ; round++)
         {
-            SolveAll(guess);
+            // Where the network resonates what is left out by steps is multiplied: then every step counts.
+            isFine = round > RoughRounds;
+            Solve(guess, everyone);
             var sums = new HarmonicSums(plant, scenario, network, shunts, drives, loads, only: HarmonicEmf.Orders);
             var asked = places.Asked(sums, drives, guess);
             var (residual, worst) = (0.0, string.Empty);
@@ -88,6 +102,61 @@ internal sealed class DriveFronts
 
             guess = FrontPlaces.Limited(mixing.Next(guess, [.. asked.Select((a, k) => a - guess[k])]), guess);
         }
+    }
+
+    // In a large plant one front end of each kind and place stands for its like until the EMFs are nearly found.
+    private double[] Approach(double[] guess)
+    {
+        if (settings.Before.Count > 0 || running.Count < LeastForSamples * Math.Max(1, samples.Distinct().Count()))
+        {
+            return guess;
+        }
+
+        var mixing = new AndersonMixing(MixingDepth);
+        List<int> chosen = [.. samples.Distinct()];
+        for (var round = 0; round < MostSampleRounds; round++)
+        {
+            Solve(guess, chosen);
+            DriveInScenario[] like = [.. samples.Select((sample, i) => Like(running[i], drives[sample]))];
+            var asked = places.Asked(new HarmonicSums(plant, scenario, network, shunts, like, loads, only: HarmonicEmf.Orders), like, guess);
+            var residual = chosen.Max(i => sensitivity[i] * places.Distance(asked, guess, i));
+            guess = FrontPlaces.Limited(mixing.Next(guess, [.. asked.Select((a, k) => a - guess[k])]), guess);
+            if (residual < NearPoints)
+            {
+                break;
+            }
+        }
+
+        return guess;
+    }
+
+    // The current of another front end in proportion to the load.
+    private static DriveInScenario Like(RunningDrive drive, DriveInScenario sample)
+    {
+        if (sample.Front is not RectifierResult.LineDraw draw || drive.Id == sample.DrivePointId)
+        {
+            return sample;
+        }
+
+        var part = drive.Point.DcLoadW / sample.Point.DcLoadW;
+        LineCurrent[] phases = [.. draw.Phases.Select(p => new LineCurrent([.. p.Orders.Select(o => part * o)], part * p.RmsA, part * p.PeakA, p.DisplacementPowerFactor, p.TruePowerFactor))];
+        return sample with { DrivePointId = drive.Id, Front = new RectifierResult.Stated(phases, draw.Waveform, draw.Provenance) };
+    }
+
+    // The most loaded front end of each kind in a place.
+    private int[] Samples()
+    {
+        var sample = new int[running.Count];
+        foreach (var alike in Enumerable.Range(0, running.Count).GroupBy(i => (places.PlaceOf[i], running[i].Item.Family, running[i].Feed)))
+        {
+            var first = alike.MaxBy(i => running[i].Point.DcLoadW);
+            foreach (var i in alike)
+            {
+                sample[i] = first;
+            }
+        }
+
+        return sample;
     }
 
     // Impedances that the front ends see, and the voltages behind them if all others drew what is usual; null: no voltage settles.
@@ -125,11 +194,11 @@ internal sealed class DriveFronts
         return guess;
     }
 
-    private void SolveAll(double[] guess) => Parallel.For(0, running.Count, i =>
+    private void Solve(double[] guess, IReadOnlyList<int> which) => Parallel.ForEach(which, i =>
     {
         var drive = running[i];
         var (fundamental, harmonic) = places.Read(guess, i);
-        var emf = new FrontEmf(InSteps(fundamental.Magnitude, VoltageStep), drive.Feed == SupplyFeed.TwoPhases ? default : InSteps(harmonic));
+        var emf = new FrontEmf(isFine ? fundamental.Magnitude : InSteps(fundamental.Magnitude, VoltageStep), drive.Feed == SupplyFeed.TwoPhases ? default : isFine ? harmonic : InSteps(harmonic));
         var place = new FrontPlace(
             network.VoltageV(drive.BusId) * emf.Magnitude,
             (seenPu[i] * network.BaseOhm(drive.BusId)) + drive.FeederOhm,
@@ -139,13 +208,13 @@ internal sealed class DriveFronts
             settings.LeakageMismatchPu);
         var known = drives[i] ?? settings.Before.GetValueOrDefault(drive.Id);
         var exact = new FrontEmf(fundamental.Magnitude, harmonic);
-        if (known is not null && known.BusId == drive.BusId && known.Point == drive.Point && known.Item == drive.Item && known.Place.IsAlike(place) && sensitivity[i] * known.Emf.Distance(emf) < StaysPoints)
+        if (known is not null && known.BusId == drive.BusId && known.Point == drive.Point && known.Item == drive.Item && known.Place.IsAlike(place) && sensitivity[i] * known.Emf.Distance(emf) < (isFine ? FineStaysPoints : StaysPoints))
         {
             drives[i] = known with { EmfAngleRad = fundamental.Phase, Guess = exact };
             return;
         }
 
-        var (front, circuit) = FrontSolver.Solve(drive, place, settings.Rectifier);
+        var (front, circuit) = FrontSolver.Solve(drive, place, input => settings.Rectifier(input, (known ?? drives[samples[i]])?.Front));
         var now = new DriveInScenario(drive.Id, drive.Point, front, circuit, place.EmfV, drive.BusId, fundamental.Phase) { Place = place, Emf = emf, Guess = exact, Item = drive.Item };
         if (drives[i] is { } last && last.Emf.Distance(emf) is > EmfStep and var moved)
         {
@@ -200,10 +269,10 @@ internal sealed class DriveFronts
 
 /// <summary>What the search for the line currents of a scenario works with.</summary>
 /// <param name="LeakageMismatchPu">How far the leakages of phase-shifting transformers differ.</param>
-/// <param name="Rectifier">Solver of a front end.</param>
+/// <param name="Rectifier">Solver of a front end; told of a result that hardly differs where one is known.</param>
 /// <param name="Before">Front ends as the last run of this scenario left them, by key; empty the first time.</param>
 internal sealed record FrontSettings(
-    double LeakageMismatchPu, Func<RectifierInput, RectifierResult> Rectifier, IReadOnlyDictionary<string, DriveInScenario> Before);
+    double LeakageMismatchPu, Func<RectifierInput, RectifierResult?, RectifierResult> Rectifier, IReadOnlyDictionary<string, DriveInScenario> Before);
 
 /// <summary>EMF behind a front end.</summary>
 /// <param name="Magnitude">Fundamental, parts of nominal.</param>

@@ -20,7 +20,7 @@ internal sealed class FrontPlaces
     // Beyond it the circuit of a front end is no longer a picture of anything.
     private const double LargestEmfPu = 0.25;
 
-    private const double LargestStepPu = 0.06;
+    private const double LargestStepPu = 0.2;
     private readonly SupplyNetwork network;
     private readonly Source source;
     private readonly List<Place> places = [];

@@ -16,8 +16,13 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="LeakageMismatchPu">How far the leakages of a phase-shifting transformer differ.</param>
 internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background, double LeakageMismatchPu)
 {
-    /// <summary>True when all but the EMF is the same.</summary>
-    public bool IsAlike(FrontPlace other) => (this with { EmfV = other.EmfV, Background = other.Background }) == other;
+    // An impedance that differs by less moves THDi by less than 0.03 points.
+    private const double SamePu = 0.002;
+
+    /// <summary>True when all but the EMF is the same, the impedance as nearly as it matters.</summary>
+    public bool IsAlike(FrontPlace other) =>
+        (this with { EmfV = other.EmfV, Background = other.Background, SeenOhm = other.SeenOhm }) == other
+        && (SeenOhm - other.SeenOhm).Magnitude <= SamePu * SeenOhm.Magnitude;
 }
 
 /// <summary>Finds the line current of one converter, by the way that its front end asks for.</summary>
@@ -37,13 +42,14 @@ internal static class FrontSolver
             case FrontEnd.Diode { Bridges: > 1 } diode when !twoConductors:
                 // The transformer's losses come through it too.
                 var whole = Circuit(item, RectifierKind.SixPulse, point, place) with { DcLoadW = point.DcLoadW + item.FrontEnd.LossW(point.DcLoadW, item.RatedKw * 1e3) };
-                return (rectifier(whole with
+                var coupled = whole with
                 {
                     SourceInductanceH = place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz),
                     Bridges = diode.Bridges,
                     LeakageH = item.LineSideH(place.FrequencyHz),
                     LeakageMismatchPu = place.LeakageMismatchPu,
-                }), whole);
+                };
+                return (rectifier(coupled), coupled);
             case FrontEnd.Diode or FrontEnd.SinglePhase:
                 var single = SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV));
                 return (rectifier(single), single);

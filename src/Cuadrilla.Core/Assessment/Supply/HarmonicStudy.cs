@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="PresentOrders">Orders that the front ends draw in earnest.</param>
 /// <param name="Contributions">Each front end's part at the coupling, the largest first.</param>
 /// <param name="Stories">Who adds and who cancels, for the orders present up to 25.</param>
-/// <param name="CouplingA">Current at the coupling over a cycle, phase A, A; the sum of drives and all else.</param>
+/// <param name="Fronts">What unbalance, distortion and unequal leakages do to front ends that matter.</param>
+/// <param name="BusA">Current into the bus over a cycle, phase A, A: the sum of all that hangs on it and behind it.</param>
 /// <param name="BusVoltagePct">Voltage of the bus over a cycle, phase A, % of the crest of its nominal value.</param>
 public sealed record HarmonicStudy(
     IReadOnlyList<ScanPoint> Scan,
@@ -18,7 +19,8 @@ public sealed record HarmonicStudy(
     IReadOnlyList<int> PresentOrders,
     IReadOnlyList<Contribution> Contributions,
     IReadOnlyList<OrderStory> Stories,
-    IReadOnlyList<double> CouplingA,
+    IReadOnlyList<FrontStory> Fronts,
+    IReadOnlyList<double> BusA,
     IReadOnlyList<double> BusVoltagePct)
 {
     private const int WavePoints = 360;
@@ -28,7 +30,8 @@ public sealed record HarmonicStudy(
     /// <param name="plant">The plant.</param>
     /// <param name="result">A scenario that was solved.</param>
     /// <param name="busId">A bus that is live in it.</param>
-    public static HarmonicStudy Of(PlantSpecification plant, ScenarioResult result, string busId)
+    /// <param name="rectifier">Solver of a front end, usually one that remembers.</param>
+    public static HarmonicStudy Of(PlantSpecification plant, ScenarioResult result, string busId, Func<RectifierInput, RectifierResult> rectifier)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
@@ -43,20 +46,21 @@ public sealed record HarmonicStudy(
             present,
             contributions,
             [.. present.Where(h => h <= HighestTold).Select(h => OrderStory.Of(h, contributions))],
+            FrontStory.Of(contributions.Select(c => result.Drives.First(d => d.DrivePointId == c.DrivePointId)), rectifier),
             current.Count == 0 ? [] : Wave(current, Math.Sqrt(2)),
             Wave(voltage, 1));
     }
 
-    /// <summary>Orders 1…50 in phase A: current at the coupling, rms, A (empty where it is dead), and voltage of a bus, % of nominal.</summary>
-    public static (IReadOnlyList<Complex> CouplingA, IReadOnlyList<Complex> BusPct) Phasors(PlantSpecification plant, ScenarioResult result, string busId)
+    /// <summary>Orders 1…50 in phase A: current into a bus, rms, A (empty where it is dead), and its voltage, % of nominal.</summary>
+    public static (IReadOnlyList<Complex> CurrentA, IReadOnlyList<Complex> VoltagePct) Phasors(PlantSpecification plant, ScenarioResult result, string busId)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var sums = new HarmonicSums(
             plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine), result.Drives, result.Loads, forcePhases: true);
-        var coupling = sums.AtCoupling(plant.Pcc.BusId);
-        return (coupling.Length == 0 ? [] : coupling[0].CurrentA, sums.VoltagePhasorsPct(busId));
+        var into = sums.AtCoupling(busId);
+        return (into.Length == 0 ? [] : into[0].CurrentA, sums.VoltagePhasorsPct(busId));
     }
 
     private static double[] Wave(IReadOnlyList<Complex> orders, double factor) =>

@@ -108,7 +108,7 @@ internal sealed class HarmonicSums
 
     private int Phases => IsBalanced ? 1 : 3;
 
-    /// <summary>The installation's current and the voltage at the PCC, by phase; empty when the PCC is dead.</summary>
+    /// <summary>Current into a bus, of all that hangs on it and behind it, and its voltage, by phase; empty when it is dead.</summary>
     public PccStudy.Result[] AtCoupling(string busId)
     {
         if (!network.IsLive(busId))

@@ -3,6 +3,9 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 /// <summary>Reads a settled orbit at any angle, unfolding its symmetry.</summary>
 internal sealed class BridgeWaveform(BridgeCircuit circuit, BridgeStep[] steps, double currentBaseA, double voltageBaseV) : IRectifierWaveform
 {
+    /// <summary>State at the start of the orbit, per unit: where the search for a nearby one begins.</summary>
+    public BridgeState Start => steps[0].Start;
+
     public double LineCurrentA(double angleRad)
     {
         var state = At(angleRad, out var turns);

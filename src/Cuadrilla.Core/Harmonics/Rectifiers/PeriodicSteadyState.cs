@@ -36,12 +36,18 @@ internal sealed class PeriodicSteadyState
     /// </summary>
     /// <param name="circuit">The bridge.</param>
     /// <param name="patienceCycles">Cycles to wait for an orbit to come near before it is given up.</param>
-    public static BridgeOrbit Solve(in BridgeCircuit circuit, int patienceCycles = 150) => new PeriodicSteadyState(circuit).Run(patienceCycles);
+    /// <param name="near">Start of the orbit of a circuit that hardly differs; null when none is known.</param>
+    public static BridgeOrbit Solve(in BridgeCircuit circuit, int patienceCycles = 150, BridgeState? near = null) => new PeriodicSteadyState(circuit).Run(patienceCycles, near);
 
-    private BridgeOrbit Run(int patienceCycles)
+    private BridgeOrbit Run(int patienceCycles, BridgeState? near)
     {
         try
         {
+            if (near is { } begin && Approach(ref begin, out var found) && found < 1 - 1e-6)
+            {
+                return Record(begin, found);
+            }
+
             var state = WarmUp(Rest(), 2);
             var cycles = 2;
             while (true)

@@ -14,9 +14,10 @@ public static class RectifierStudy
 
     /// <summary>Solves one front end.</summary>
     /// <param name="input">Circuit in SI units.</param>
+    /// <param name="near">Result of a circuit that hardly differs, where the search may begin; null when none is known.</param>
     /// <returns>A steady state, or the reason why there is none.</returns>
     /// <exception cref="ArgumentOutOfRangeException">An input lies outside the range given in <see cref="RectifierInput"/>.</exception>
-    public static RectifierResult Run(RectifierInput input)
+    public static RectifierResult Run(RectifierInput input, RectifierResult? near)
     {
         ArgumentNullException.ThrowIfNull(input);
         Validate(input);
@@ -27,7 +28,7 @@ public static class RectifierStudy
 
         if (input.LoadModel == DcLoadModel.ConstantPower)
         {
-            return Scaled(input, Circuit(input, 0));
+            return Scaled(input, Circuit(input, 0), near is RectifierResult.SteadyState { Waveform: BridgeWaveform wave } ? wave.Start : null);
         }
 
         // The resistor that takes the stated mean power: R = mean(v²)/P, found by repetition; v hardly depends on R.
@@ -50,8 +51,14 @@ public static class RectifierStudy
             }
         }
 
-        return Scaled(input, circuit);
+        return Scaled(input, circuit, null);
     }
+
+    /// <summary>Solves one front end.</summary>
+    /// <param name="input">Circuit in SI units.</param>
+    /// <returns>A steady state, or the reason why there is none.</returns>
+    /// <exception cref="ArgumentOutOfRangeException">An input lies outside the range given in <see cref="RectifierInput"/>.</exception>
+    public static RectifierResult Run(RectifierInput input) => Run(input, null);
 
     private static BridgeCircuit Circuit(RectifierInput input, double loadConductancePu)
     {
@@ -78,10 +85,10 @@ public static class RectifierStudy
         return (voltage, current, voltage / current);
     }
 
-    private static RectifierResult Scaled(RectifierInput input, in BridgeCircuit circuit)
+    private static RectifierResult Scaled(RectifierInput input, in BridgeCircuit circuit, BridgeState? near)
     {
         var (voltageBase, currentBase, impedanceBase) = Bases(input);
-        switch (PeriodicSteadyState.Solve(circuit))
+        switch (PeriodicSteadyState.Solve(circuit, near: near))
         {
             case BridgeOrbit.Settled settled:
                 return Steady(circuit, settled, voltageBase, currentBase);

@@ -1,0 +1,60 @@
+import type { CheckKey } from "../../api/client";
+import { CellChoice, CellQuantity, CellText } from "../../components/CellFields";
+import { newFilter } from "../../lib/distribution";
+import { quantities } from "../../lib/units";
+import { useProject } from "../project/ProjectContext";
+import { ElementMark, useBusNames } from "./BusTables";
+import { ElementTable } from "./ElementTable";
+import { useElements } from "./useElements";
+
+/** Central active filters. */
+export function ActiveFilterTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
+  const { specification } = useProject().project;
+  const { elements, change, add, remove } = useElements("activeFilters");
+  const buses = useBusNames();
+  return (
+    <ElementTable
+      title="Active filters"
+      note={
+        elements.length > 0
+          ? "Each measures its bus and all behind it and takes 95 % of orders 2 to 25, as far as its current reaches (catalogue data)."
+          : undefined
+      }
+      elements={elements}
+      add={[{ name: "Add active filter", run: () => add(newFilter(specification)) }]}
+      onRemove={remove}
+      columns={[
+        {
+          heading: "name",
+          cell: (f) => <CellText label={`Name of ${f.name}`} value={f.name} onCommit={(name) => change(f, { name })} />,
+        },
+        {
+          heading: "bus",
+          cell: (f) => (
+            <CellChoice
+              label={`Bus of ${f.name}`}
+              value={f.busId}
+              choices={buses}
+              onCommit={(busId) => change(f, { busId })}
+            />
+          ),
+        },
+        {
+          heading: "rated, A",
+          cell: (f) => (
+            <CellQuantity
+              label={`Rated current of ${f.name}`}
+              quantity={quantities.currentA}
+              value={f.ratedCurrentA}
+              onCommit={(ratedCurrentA) => change(f, { ratedCurrentA })}
+            />
+          ),
+        },
+        {
+          heading: "asked",
+          cell: (f) => <ElementMark id="harmonics.active-filter" element={f.id} onReason={onReason} />,
+        },
+      ]}
+    />
+  );
+}
