@@ -17,7 +17,7 @@ export type ElementOf<L extends ElementList> = NonNullable<Distribution[L]>[numb
 
 /** The elements of a list. */
 export const elementsOf = <L extends ElementList>(specification: Specification, list: L): readonly ElementOf<L>[] =>
-  (specification.distribution[list] ?? []);
+  specification.distribution[list] ?? [];
 
 /** Changes one element, leaves every other object as it is. */
 export function changeElement<L extends ElementList>(

@@ -190,6 +190,8 @@ public sealed class HarmonicStudyTests
         var asIs = ways.Single(w => w.Id == "as-is");
         var filter = ways.Single(w => w.Id == "active-filter");
         Assert.True(filter.Filter!.RatedCurrentA >= rating.CurrentA);
+        var withFilter = Demo with { Distribution = Demo.Distribution with { ActiveFilters = [filter.Filter] } };
+        Assert.Equal(Verdict.Holds, new Assessor(Data).Run(withFilter).Checks.Single(c => c.Id == "harmonics.active-filter").Verdict);
         Assert.True(filter.TddPct < 0.9 * asIs.TddPct);
         Assert.True(filter.Year.EquipmentCost > asIs.Year.EquipmentCost && filter.Year.EnergyKwh > asIs.Year.EnergyKwh);
         var moved = ways.First(w => w.Move is not null);

@@ -1,6 +1,7 @@
 import type { CheckKey } from "../../api/client";
 import { CellChoice, CellQuantity, CellText } from "../../components/CellFields";
 import { newFilter } from "../../lib/distribution";
+import { withUnit } from "../../lib/format";
 import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
 import { ElementMark, useBusNames } from "./BusTables";
@@ -9,7 +10,9 @@ import { useElements } from "./useElements";
 
 /** Central active filters. */
 export function ActiveFilterTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
-  const { specification } = useProject().project;
+  const { specification, assessment } = useProject().project;
+  const asked = (id: string) =>
+    assessment.checks.find((c) => c.id === "harmonics.active-filter" && c.elementId === id)?.figure;
   const { elements, change, add, remove } = useElements("activeFilters");
   const buses = useBusNames();
   return (
@@ -52,7 +55,12 @@ export function ActiveFilterTable({ onReason }: { readonly onReason: (check: Che
         },
         {
           heading: "asked",
-          cell: (f) => <ElementMark id="harmonics.active-filter" element={f.id} onReason={onReason} />,
+          cell: (f) => (
+            <span className="flex items-center gap-1 font-mono whitespace-nowrap">
+              <ElementMark id="harmonics.active-filter" element={f.id} onReason={onReason} />
+              {withUnit(asked(f.id), "A")}
+            </span>
+          ),
         },
       ]}
     />

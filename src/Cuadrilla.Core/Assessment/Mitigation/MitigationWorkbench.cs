@@ -58,7 +58,7 @@ public static class MitigationWorkbench
             }, "takes a little of the reactive power; the banks' price is not in the sum"));
         }
 
-        if (filter.CurrentA > 0 && CentralFilterTrial(plant, now, filter) is { } central)
+        if (filter.CurrentA > 0 && CentralFilterTrial(plant, now, assessor) is { } central)
         {
             trials.Add(central);
         }
@@ -82,8 +82,8 @@ public static class MitigationWorkbench
         return choices.Count == 0 ? null : new Trial(family, Text.Converter(data.Converters[choices.Values.First()]), With(plant, choices, data), spoils) { Choices = choices };
     }
 
-    // On the low-voltage bus behind which most harmonic current is drawn, in whole tens of amperes.
-    private static Trial? CentralFilterTrial(PlantSpecification plant, PlantAssessment now, CentralFilter rating)
+    // On the low-voltage bus behind which most harmonic current is drawn, so large that it takes all of its part, in whole tens of amperes.
+    private static Trial? CentralFilterTrial(PlantSpecification plant, PlantAssessment now, Assessor assessor)
     {
         var worst = now.Scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
         var bus = plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000 && worst.Network.IsLive(b.Id))
@@ -93,14 +93,31 @@ public static class MitigationWorkbench
             return null;
         }
 
-        var filter = new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, 10 * Math.Ceiling(rating.CurrentA / 10));
-        return new Trial(
-            "active-filter", FormattableString.Invariant($"central active filter of {filter.RatedCurrentA:0} A at {bus.Name}"), plant with
+        PlantSpecification With(double ampere) => plant with
+        {
+            Distribution = plant.Distribution with
             {
-                Distribution = plant.Distribution with { ActiveFilters = [.. plant.Distribution.ActiveFilters.Where(f => f.Id != FilterId), filter] },
+                ActiveFilters = [.. plant.Distribution.ActiveFilters.Where(f => f.Id != FilterId), new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, ampere)],
             },
+        };
+        var asked = assessor.Run(With(LargestFilterA) with { Name = $"{plant.Name} · active-filter" }).Scenarios
+            .Max(s => s.FilterCurrents.TryGetValue(FilterId, out var c) ? c.AskedA : 0);
+        if (asked <= 0)
+        {
+            return null;
+        }
+
+        var fitted = With(Math.Min(LargestFilterA, 10 * Math.Ceiling(FilterReserve * asked / 10)));
+        var filter = fitted.Distribution.ActiveFilters[^1];
+        return new Trial(
+            "active-filter", FormattableString.Invariant($"central active filter of {filter.RatedCurrentA:0} A at {bus.Name}"), fitted,
             "its own filter shifts resonances; does nothing for the cables between it and the drives; 2 to 9 kHz not computed") { Filter = filter };
     }
+
+    private const double LargestFilterA = 10_000;
+
+    // So much more than asked for, that the check of its current is not tight.
+    private const double FilterReserve = 1.15;
 
     private const string FilterId = "active-filter";
 

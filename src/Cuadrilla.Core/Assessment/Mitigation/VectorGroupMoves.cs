@@ -9,7 +9,7 @@ namespace Cuadrilla.Core.Assessment.Mitigation;
 internal static class VectorGroupMoves
 {
     // Each costs an assessment of the plant.
-    private const int MostMoves = 4;
+    private const int MostMoves = 2;
 
     /// <summary>The moves, those with the largest rectifier load first.</summary>
     /// <param name="plant">The plant.</param>
@@ -37,7 +37,7 @@ internal static class VectorGroupMoves
                 moves.AddRange(plant.Distribution.Buses.Where(b => Crosses(lineup.BusId, b.Id)).Select(b => (
                     Load([.. ids, .. lineup.DcBuses.Select(d => d.Id), .. lineup.Arrangements.Select(a => a.Id)]),
                     new MitigationMove(lineup.Id, b.Id, string.Empty, string.Empty),
-                    $"{lineup.Tag} {lineup.Name} to {b.Name}",
+                    $"{lineup.Tag} {lineup.Name} moved to {b.Name}",
                     With(plant, lineup, lineup with { BusId = b.Id }))));
             }
             else if (pointIds.Count == 1 && lineup.DrivePoints.FirstOrDefault(p => pointIds.Contains(p.Id)) is { } point && IsFree(lineup, point.Id))
@@ -45,7 +45,7 @@ internal static class VectorGroupMoves
                 moves.AddRange(plant.Lineups.Where(l => Crosses(lineup.BusId, l.BusId)).Select(to => (
                     Load([point.Id]),
                     new MitigationMove(string.Empty, to.BusId, point.Id, to.Id),
-                    $"{point.Tag} into {to.Tag} {to.Name}, at {plant.Distribution.Bus(to.BusId).Name}",
+                    $"{point.Tag} moved into {to.Tag} {to.Name}, at {plant.Distribution.Bus(to.BusId).Name}",
                     With(With(plant, lineup, lineup with { DrivePoints = [.. lineup.DrivePoints.Where(p => p.Id != point.Id)] }), to, to with { DrivePoints = [.. to.DrivePoints, point] }))));
             }
         }

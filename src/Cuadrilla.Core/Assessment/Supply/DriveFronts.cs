@@ -22,6 +22,7 @@ internal sealed class DriveFronts
     private const double VoltageStep = 0.0005;
     private const double EmfStep = 0.0001;
     private const int MostRounds = 60;
+    private const int MostRoundsFromBefore = 15;
     private const int MixingDepth = 12;
 
     private const int LeastForSamples = 2;
@@ -69,12 +70,22 @@ internal sealed class DriveFronts
         PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
     {
         var fronts = new DriveFronts(plant, scenario, network, running, shunts, loads, settings);
-        return fronts.FirstGuess() is { } guess ? (fronts.drives, fronts.Iterate(guess)) : (null, new FrontIteration(0, 0, string.Empty));
+        if (fronts.FirstGuess() is not { } guess)
+        {
+            return (null, new FrontIteration(0, 0, string.Empty));
+        }
+
+        if (settings.Before.Count > 0 && fronts.Iterate(fronts.AsBefore(guess), MostRoundsFromBefore) is { IsSettled: true } again)
+        {
+            return (fronts.drives, again);
+        }
+
+        // Fresh: also where the last run ended too far away to begin there.
+        return (fronts.drives, fronts.Iterate(fronts.Approach(guess), MostRounds));
     }
 
-    private FrontIteration Iterate(double[] guess)
+    private FrontIteration Iterate(double[] guess, int mostRounds)
     {
-        guess = Approach(guess);
         var mixing = new AndersonMixing(MixingDepth);
         for (var round = 1; ; round++)
         {
@@ -90,7 +101,7 @@ internal sealed class DriveFronts
                 (residual, worst) = points > residual ? (points, drives[i].DrivePointId) : (residual, worst);
             }
 
-            if (residual < StopPoints || round == MostRounds)
+            if (residual < StopPoints || round == mostRounds)
             {
                 for (var i = 0; i < drives.Length; i++)
                 {
@@ -107,7 +118,7 @@ internal sealed class DriveFronts
     // In a large plant one front end of each kind and place stands for its like until the EMFs are nearly found.
     private double[] Approach(double[] guess)
     {
-        if (settings.Before.Count > 0 || running.Count < LeastForSamples * Math.Max(1, samples.Distinct().Count()))
+        if (running.Count < LeastForSamples * Math.Max(1, samples.Distinct().Count()))
         {
             return guess;
         }
@@ -181,10 +192,15 @@ internal sealed class DriveFronts
             }
         }
 
-        var guess = places.FirstGuess(fundamental);
+        return places.FirstGuess(fundamental);
+    }
+
+    // An earlier run has found where it settles.
+    private double[] AsBefore(double[] first)
+    {
+        var guess = (double[])first.Clone();
         for (var i = 0; i < running.Count; i++)
         {
-            // An earlier run has found where it settles.
             if (settings.Before.TryGetValue(running[i].Id, out var before) && before.BusId == running[i].BusId)
             {
                 places.WriteOf(guess, i, Complex.FromPolarCoordinates(before.Guess.Magnitude, before.EmfAngleRad), before.Guess.Harmonic);
