@@ -21,17 +21,18 @@ public sealed class FrontIterationTests
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
     private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
 
-    // Bank in kvar; THDi of the drive, %; orders 5, 7, 11, 13 of the drive and of the source, A.
-    public static TheoryData<double, double, double[], double[]> Simulated => new()
+    // Bank in kvar; THDi of the drive, %; orders 5, 7, 11, 13 of the drive and of the source, A; permitted distance of these, parts of the
+    // fundamental. 120 kvar resonate at 7.07: there the resistance tells, which rises with the order in the plant and not in the simulation.
+    public static TheoryData<double, double, double[], double[], double, double> Simulated => new()
     {
-        { 0, 32.563, [34.335, 9.729, 6.775, 3.770], [34.335, 9.729, 6.775, 3.770] },
-        { 30, 32.834, [34.664, 8.990, 6.850, 2.672], [39.538, 11.854, 16.984, 16.008] },
-        { 120, 32.908, [35.090, 2.306, 8.093, 3.634], [69.201, 56.575, 5.832, 1.557] },
+        { 0, 32.563, [34.335, 9.729, 6.775, 3.770], [34.335, 9.729, 6.775, 3.770], 0.001, 0.001 },
+        { 30, 32.834, [34.664, 8.990, 6.850, 2.672], [39.538, 11.854, 16.984, 16.008], 0.01, 0.025 },
+        { 120, 32.908, [35.090, 2.306, 8.093, 3.634], [69.201, 56.575, 5.832, 1.557], 0.015, 0.05 },
     };
 
     [Theory]
     [MemberData(nameof(Simulated))]
-    public void A_bank_and_the_waveform_settle_where_the_whole_circuit_does_in_time(double kvar, double thdiPct, double[] driveA, double[] sourceA)
+    public void A_bank_and_the_waveform_settle_where_the_whole_circuit_does_in_time(double kvar, double thdiPct, double[] driveA, double[] sourceA, double drivePu, double sourcePu)
     {
         var (drive, sums, iteration) = Settle(kvar, 1);
         Assert.True(iteration.IsSettled, iteration.ToString());
@@ -40,9 +41,8 @@ public sealed class FrontIterationTests
         var source = sums.AtCoupling("bus")[0].CurrentA;
         foreach (var (order, i) in new[] { 5, 7, 11, 13 }.Select((h, i) => (h, i)))
         {
-            // The plant's resistance rises with the order, that of the simulation does not: it shows where the network resonates.
-            Assert.Equal(driveA[i], current.Orders[order - 1].Magnitude, 0.015 * current.FundamentalA);
-            Assert.Equal(sourceA[i], source[order - 1].Magnitude, 0.05 * current.FundamentalA);
+            Assert.Equal(driveA[i], current.Orders[order - 1].Magnitude, drivePu * current.FundamentalA);
+            Assert.Equal(sourceA[i], source[order - 1].Magnitude, sourcePu * current.FundamentalA);
         }
     }
 
@@ -58,30 +58,29 @@ public sealed class FrontIterationTests
     }
 
     [Fact]
-    public void What_does_not_settle_is_said_with_its_residual_and_no_check_is_judged_on_it()
+    public void What_does_not_settle_is_said_with_its_residual_and_the_front_end_that_moves_most()
     {
-        // A bank that resonates with the source on the eleventh, where 60 kvar on 6 MVA have next to no damping, and no choke in the drives.
-        var resonant = new[] { 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.1, 1.2 }.Select(part =>
-        {
-            var bank = Demo.Distribution.CapacitorBanks[0];
-            var plant = Demo with
-            {
-                Scenarios = [Demo.Scenarios.Single(s => s.Name == "transformer 2 out")],
-                Distribution = Demo.Distribution with { CapacitorBanks = [bank with { StepKvar = bank.StepKvar * part }], Loads = [] },
-            };
-            return new Assessor(Data).Run(plant);
-        }).ToList();
-        foreach (var found in resonant)
-        {
-            var result = found.Scenarios.Single();
-            Assert.Equal(result.Iteration.ResidualPoints < FrontIteration.LimitPoints, result.Iteration.IsSettled);
-            Assert.Equal(!result.Iteration.IsSettled, result.Unsettled.Any(u => u.Contains("do not settle", StringComparison.Ordinal)));
-            if (!result.Iteration.IsSettled)
-            {
-                Assert.Contains(result.Unsettled, u => u.Contains(FormattableString.Invariant($"{result.Iteration.ResidualPoints:0.00} points"), StringComparison.Ordinal));
-                Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c.Id == "harmonics.pcc-tdd").Verdict);
-            }
-        }
+        // Front ends that never answer twice alike can't settle with any network.
+        var calls = 0;
+        RectifierResult Restless(RectifierInput input, RectifierResult? near) =>
+            RectifierStudy.Run(input with { DcLoadW = input.DcLoadW * (Interlocked.Increment(ref calls) % 3 == 0 ? 1 : 0.6) });
+        var assessor = new Assessor(Data);
+        var models = Demo.AllDrivePoints().Select(p => assessor.Study(Demo, p)).Where(s => s.IsComplete).Select(s => s.Model).ToList();
+        var defaults = DefaultsInForce.Resolve(Data.Defaults, Demo.Overrides);
+        var scenario = Demo.Scenarios.Single(s => s.Name == "night, kiln only");
+        ScenarioResult Run(Func<RectifierInput, RectifierResult?, RectifierResult> rectifier) => ScenarioStudy.Run(
+            Demo, scenario, defaults, models, Data.SupplyModules, rectifier, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal))!;
+
+        var restless = Run(Restless);
+        Assert.False(restless.Iteration.IsSettled);
+        Assert.Equal(60, restless.Iteration.Rounds);
+        var said = Assert.Single(restless.Unsettled, u => u.Contains("do not settle", StringComparison.Ordinal));
+        Assert.Contains(FormattableString.Invariant($"{restless.Iteration.ResidualPoints:0.00} points"), said, StringComparison.Ordinal);
+        Assert.Contains(scenario.Name, said, StringComparison.Ordinal);
+
+        var calm = Run(RectifierStudy.Run);
+        Assert.True(calm.Iteration.IsSettled);
+        Assert.Empty(calm.Unsettled);
     }
 
     [Fact]

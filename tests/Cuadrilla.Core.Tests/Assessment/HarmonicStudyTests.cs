@@ -33,6 +33,20 @@ public sealed class HarmonicStudyTests
     }
 
     [Fact]
+    public void They_do_so_also_through_a_filter_whose_current_is_spent()
+    {
+        var plant = Demo with { Distribution = Demo.Distribution with { ActiveFilters = [new ActiveFilter("af", "Filter", "bus-a", 40)] } };
+        var scenario = new Assessor(Data).Run(plant).Scenarios[0];
+        Assert.True(scenario.FilterCurrents["af"].AskedA > 1.2 * scenario.FilterCurrents["af"].GivenA);
+        var study = HarmonicStudy.Of(plant, scenario, "bus-a", RectifierStudy.Run);
+        for (var h = 2; h <= 50; h++)
+        {
+            var sum = study.Contributions.Aggregate(Complex.Zero, (s, c) => s + c.OrdersA[h - 1]);
+            Assert.Equal(0, (sum - scenario.PccPhases[0].CurrentA[h - 1]).Magnitude, 1e-9 * (1 + sum.Magnitude));
+        }
+    }
+
+    [Fact]
     public void The_story_of_an_order_names_those_that_cancel()
     {
         Contribution Of(string id, double a, double deg)

@@ -102,6 +102,29 @@ public sealed class MultiPulseTests
         Assert.True(found.PhaseA.Orders[4].Magnitude > 0.01 * found.PhaseA.FundamentalA);
     }
 
+    /// <summary>600 units over load, unbalance, choke and strength of the source, all of which a real unit works at: each settles and balances.</summary>
+    [Fact]
+    public void Whatever_a_unit_meets_in_a_plant_settles_and_its_power_balances()
+    {
+        double[] loads = [0.03, 0.1, 0.25, 0.5, 1], unbalances = [0, 0.003, 0.01, 0.02, 0.03], chokes = [0, 0.01, 0.02, 0.04], ratios = [15, 40, 150];
+        const double ratedW = 200e3, omega = 100 * Math.PI;
+        var ohm = 400 * 400 / ratedW;
+        var cases = 0;
+        foreach (var (bridges, load, unbalance, choke, ratio) in
+            from b in new[] { 2, 3 } from l in loads from u in unbalances from c in chokes from r in ratios select (b, l, u, c, r))
+        {
+            var found = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(new RectifierInput(
+                RectifierKind.SixPulse, 400, 50, ohm / ratio / 8, ohm / ratio / omega, choke * ohm * bridges / omega, 0, 60e-6 * 200, load * ratedW, DcLoadModel.ConstantPower, unbalance,
+                new HarmonicEmf(0.012, 0.005), Bridges: bridges, LeakageH: 0.05 * ohm * bridges / omega)));
+            var loss = found.Phases.Sum(p => ohm / ratio / 8 * p.RmsA * p.RmsA);
+            Assert.Equal(load * ratedW, found.ActivePowerW - loss, 1e-3 * load * ratedW);
+            Assert.True(found.Multiplier < 1);
+            cases++;
+        }
+
+        Assert.Equal(600, cases);
+    }
+
     [Fact]
     public void A_resistor_takes_the_power_stated()
     {

@@ -33,6 +33,7 @@ internal sealed class DriveFronts
     private const double StopPoints = 0.08;
     private const double StaysPoints = 0.02;
     private const double FineStaysPoints = 0.001;
+    private const double FineStopPoints = 0.02;
     private const int RoughRounds = 4;
 
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess of the drop that others cause.
@@ -101,7 +102,7 @@ internal sealed class DriveFronts
                 (residual, worst) = points > residual ? (points, drives[i].DrivePointId) : (residual, worst);
             }
 
-            if (residual < StopPoints || round == mostRounds)
+            if (residual < (isFine ? FineStopPoints : StopPoints) || round == mostRounds)
             {
                 for (var i = 0; i < drives.Length; i++)
                 {

@@ -150,7 +150,7 @@ internal sealed class FrontPlaces
                 var voltage = node == SupplyNetwork.Reference ? default : sums.VoltageOf(node, h);
                 var sense = HarmonicEmf.TurnOf(h);
                 var line = Background(h) * (node == SupplyNetwork.Reference ? 1 : arriving[h][node]);
-                var there = (sense > 0 ? voltage.Positive : voltage.Negative) + Drop(h, 1 + ((List<int>)[5, 7, 11, 13]).IndexOf(h)) + line;
+                var there = (sense > 0 ? voltage.Positive : voltage.Negative) + Drop(h, 1 + Array.IndexOf(HarmonicEmf.All, h)) + line;
                 var turned = there * Complex.FromPolarCoordinates(1 / fundamental.Magnitude, -((h * waveRad) - (sense * shiftRad)));
                 return turned.Magnitude > LargestEmfPu ? turned * (LargestEmfPu / turned.Magnitude) : turned;
             }));

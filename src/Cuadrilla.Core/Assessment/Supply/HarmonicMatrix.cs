@@ -53,6 +53,11 @@ public static class HarmonicMatrix
             rows.Add(new MatrixRow("harmonics.capacitor", $"current of {bank.Name}", "of rated", defaults.Harmonics.CapacitorCurrentPu, Each(r => Bank(r, b => b.CurrentPu))));
         }
 
+        foreach (var filter in plant.Distribution.ActiveFilters)
+        {
+            rows.Add(new MatrixRow("harmonics.active-filter", $"asked of {filter.Name}", "A", filter.RatedCurrentA, Each(r => r.FilterCurrents.TryGetValue(filter.Id, out var c) ? c.AskedA : double.NaN)));
+        }
+
         foreach (var transformer in plant.Distribution.Transformers)
         {
             rows.Add(new MatrixRow("supply.transformer-loading", $"{transformer.Name}, loading with harmonics", "%", defaults.TransformerLoadingPct, Each(r => r.Transformers.FirstOrDefault(t => t.TransformerId == transformer.Id)?.LoadingPct ?? double.NaN)));

@@ -22,6 +22,9 @@ internal sealed class HarmonicSums
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<DriveInScenario> drives;
     private readonly HarmonicLoads loads;
+
+    // Of single front ends the filter gives in the proportion in which it gives of all together; null: as its own current lets it.
+    private readonly IReadOnlyDictionary<string, double>? filterParts;
     private readonly Complex[] fundamentalShunts;
     private readonly Complex[] fundamental;
     private readonly HarmonicNetwork?[] orders = new HarmonicNetwork?[LineCurrent.HighestOrder];
@@ -36,8 +39,10 @@ internal sealed class HarmonicSums
         IReadOnlyList<DriveInScenario> drives,
         HarmonicLoads loads,
         bool forcePhases = false,
-        IReadOnlyList<int>? only = null)
+        IReadOnlyList<int>? only = null,
+        IReadOnlyDictionary<string, double>? filterParts = null)
     {
+        this.filterParts = filterParts;
         this.loads = loads;
         this.plant = plant;
         this.scenario = scenario;
@@ -92,7 +97,7 @@ internal sealed class HarmonicSums
             }
 
             var askedA = Math.Sqrt(square) * network.BaseA(filter.BusId);
-            var part = askedA > filter.RatedCurrentA ? filter.RatedCurrentA / askedA : 1;
+            var part = filterParts?.GetValueOrDefault(filter.Id, 1) ?? (askedA > filter.RatedCurrentA ? filter.RatedCurrentA / askedA : 1);
             filterCurrents[filter.Id] = (part * askedA, askedA);
             for (var h = 2; h < asked.Length; h++)
             {

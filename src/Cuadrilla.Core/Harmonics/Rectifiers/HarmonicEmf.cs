@@ -13,7 +13,10 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 public readonly record struct HarmonicEmf(Complex V5, Complex V7, Complex V11 = default, Complex V13 = default)
 {
     /// <summary>The orders that it holds.</summary>
-    public static IReadOnlyList<int> Orders { get; } = [5, 7, 11, 13];
+    public static IReadOnlyList<int> Orders => All;
+
+    /// <summary>The same as an array.</summary>
+    internal static readonly int[] All = [5, 7, 11, 13];
 
     /// <summary>True when there is none.</summary>
     public bool IsZero => this == default;

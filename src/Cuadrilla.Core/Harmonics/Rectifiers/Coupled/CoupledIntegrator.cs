@@ -25,6 +25,9 @@ internal sealed class CoupledIntegrator(CoupledCircuit circuit)
     private const int MostSteps = 20_000;
     private readonly Dictionary<int, CoupledMode> modes = [];
 
+    // A longer step may overlook a bridge that conducts for an instant only.
+    private const double LongestBlockedRad = 2 * Math.PI / 300;
+
     // On the way to the orbit; the steps that are reported are read by quadrature up to order 50.
     private double tolerance = 1e-7;
     private double longestStepRad = 2 * Math.PI / 72;
@@ -55,7 +58,7 @@ internal sealed class CoupledIntegrator(CoupledCircuit circuit)
                 return state;
             }
 
-            width = Math.Min(Math.Min(width, longestStepRad), remaining);
+            width = Math.Min(Math.Min(width, mode.AnyBlocked ? LongestBlockedRad : longestStepRad), remaining);
             var error = Try(mode, angle, state, slope, width, out var next, out var nextSlope);
             if (!double.IsFinite(error))
             {

@@ -44,6 +44,7 @@ internal sealed class CoupledMode
         }
 
         SmallLinearSystem.SolveInPlace(matrix, right);
+        AnyBlocked = conducting.Length < circuit.Bridges;
         firstRail = phases;
         slopes = new CoupledState[phases + 3];
         volts = new CoupledState[phases + 3];
@@ -92,6 +93,9 @@ internal sealed class CoupledMode
 
     /// <summary>+1 on the top rail, −1 on the bottom rail, 0 floating, by phase.</summary>
     public int[] Sides { get; }
+
+    /// <summary>True when some bridge does not conduct.</summary>
+    public bool AnyBlocked { get; }
 
     /// <summary>True when no phase of a bridge conducts.</summary>
     public bool IsBlocked(int bridge) => Sides[3 * bridge] == 0 && Sides[(3 * bridge) + 1] == 0 && Sides[(3 * bridge) + 2] == 0;

@@ -23,9 +23,11 @@ internal abstract record CoupledOrbit
 /// </summary>
 internal sealed class CoupledSteadyState
 {
-    private const double Converged = 1e-7;
+    private const double Converged = 1e-8;
     private const double Perturbation = 1e-5;
-    private const int MostRounds = 60;
+    private const int MostRounds = 25;
+    private const double SectionStepRad = 0.11;
+    private static readonly int[] PatienceMaps = [2, 12, 60, 240];
 
     // Slopes found by differences give the radius only so sharply; well below one even those of a nearby state prove enough.
     private const double Stable = 1 - 1e-5;
@@ -36,7 +38,7 @@ internal sealed class CoupledSteadyState
 
     private readonly CoupledCircuit circuit;
     private readonly CoupledIntegrator integrator;
-    private readonly double startRad;
+    private double startRad;
     private CoupledState last;
 
     private CoupledSteadyState(CoupledCircuit circuit)
@@ -66,11 +68,30 @@ internal sealed class CoupledSteadyState
     {
         var state = default(CoupledState);
         state[circuit.Phases] = 0.95 * circuit.NoLoadVoltage;
-        for (var i = 0; i < 2; i++)
+        foreach (var maps in PatienceMaps)
         {
-            state = Map(state);
+            // The circuit itself is followed towards its orbit, further each time that Newton did not find it.
+            for (var i = 0; i < maps; i++)
+            {
+                state = Map(state);
+            }
+
+            if (Newton(state) is { } found)
+            {
+                return found;
+            }
+
+            // Another section of the orbit: where a diode switches just at the old one, the map is not smooth there.
+            Reopen(ref state);
+            state = integrator.Advance(state, startRad, SectionStepRad);
+            startRad += SectionStepRad;
         }
 
+        return Failure(double.NaN);
+    }
+
+    private CoupledOrbit? Newton(CoupledState state)
+    {
         var lastNorm = double.PositiveInfinity;
         double[,]? slopes = null;
         List<Coordinate> slopesOf = [];
@@ -117,7 +138,7 @@ internal sealed class CoupledSteadyState
             Reopen(ref state);
         }
 
-        return Failure(double.NaN);
+        return null;
     }
 
     private static double[]? NewtonStep(double[,] slopes, double[] residual)
