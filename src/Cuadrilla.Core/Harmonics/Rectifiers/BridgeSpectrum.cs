@@ -8,9 +8,6 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 /// </summary>
 internal sealed class BridgeSpectrum
 {
-    private static readonly double[] Nodes = [0.06943184420297371, 0.33000947820757187, 0.66999052179242813, 0.93056815579702629];
-    private static readonly double[] Weights = [0.17392742256872693, 0.32607257743127307, 0.32607257743127307, 0.17392742256872693];
-
     private readonly BridgeCircuit circuit;
     private readonly BridgeStep[] steps;
 
@@ -61,11 +58,11 @@ internal sealed class BridgeSpectrum
         {
             Extremes(step.Start);
             Extremes(step.End);
-            for (var node = 0; node < Nodes.Length; node++)
+            for (var node = 0; node < FourPointQuadrature.Nodes.Length; node++)
             {
-                var angle = step.StartAngleRad + (Nodes[node] * step.WidthRad);
-                var weight = Weights[node] * step.WidthRad;
-                var state = BridgeState.Between(step, Nodes[node]);
+                var angle = step.StartAngleRad + (FourPointQuadrature.Nodes[node] * step.WidthRad);
+                var weight = FourPointQuadrature.Weights[node] * step.WidthRad;
+                var state = BridgeState.Between(step, FourPointQuadrature.Nodes[node]);
                 Extremes(state);
                 VoltageMeanPu += weight * state.Voltage;
                 VoltageSquareMeanPu += weight * state.Voltage * state.Voltage;

@@ -8,8 +8,6 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
 /// </summary>
 internal sealed class CoupledSpectrum
 {
-    private static readonly double[] Nodes = [0.06943184420297371, 0.33000947820757187, 0.66999052179242813, 0.93056815579702629];
-    private static readonly double[] Weights = [0.17392742256872693, 0.32607257743127307, 0.32607257743127307, 0.17392742256872693];
     private static readonly double[] PhaseCos = [1, -0.5, -0.5];
     private static readonly double[] PhaseSin = [0, Math.Sqrt(3) / 2, -Math.Sqrt(3) / 2];
     private readonly CoupledCircuit circuit;
@@ -21,10 +19,10 @@ internal sealed class CoupledSpectrum
         var across = new Complex[LineCurrent.HighestOrder];
         foreach (var step in steps)
         {
-            for (var node = 0; node < Nodes.Length; node++)
+            for (var node = 0; node < FourPointQuadrature.Nodes.Length; node++)
             {
-                var state = CoupledState.Between(step.Start, step.StartSlope, step.End, step.EndSlope, step.WidthRad, Nodes[node]);
-                Add(state, step.StartRad + (Nodes[node] * step.WidthRad), Weights[node] * step.WidthRad / Math.PI, direct, across);
+                var state = CoupledState.Between(step.Start, step.StartSlope, step.End, step.EndSlope, step.WidthRad, FourPointQuadrature.Nodes[node]);
+                Add(state, step.StartRad + (FourPointQuadrature.Nodes[node] * step.WidthRad), FourPointQuadrature.Weights[node] * step.WidthRad / Math.PI, direct, across);
             }
         }
 
