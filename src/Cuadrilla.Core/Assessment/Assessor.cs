@@ -68,24 +68,17 @@ public sealed partial class Assessor
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}")
             .ToList();
-        var scenarios = plant.Scenarios.AsParallel().AsOrdered().Select(s => Scenario(plant, s, defaults, complete)).OfType<ScenarioResult>().ToList();
+        var solved = plant.Scenarios.AsParallel().AsOrdered().Select(s => Scenario(plant, s, defaults, complete)).ToList();
+        var scenarios = solved.Select(s => s.Result).OfType<ScenarioResult>().ToList();
+        List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(), .. scenarios.SelectMany(s => s.Faults)];
+        incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
         var demand = PccDemand.Of(plant, scenarios);
-        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete);
-        var checks = PlantChecks.Of(supply).Concat(DcBusChecks.Of(supply, studies)).Concat(GroupChecks.Of(supply, studies)).Concat(SharingChecks.Of(supply, studies)).Concat(FollowerChecks.Of(supply, studies)).ToList();
+        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults };
+        List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         foreach (var study in studies)
         {
-            checks.Add(SupplyDataCheck.Of(study.Model, plant));
-            if (study.Model.Input.Group is null or { IsHead: true })
-            {
-                checks.Add(FaultLevelChecks.OfConverter(study.Model, buses[study.Model.Id], supply));
-            }
-
-            checks.AddRange(EquipmentChecks.Of(study.Model, supply, buses[study.Model.Id]));
+            checks.AddRange(InThePlant(study, supply, buses[study.Model.Id]));
             checks.AddRange(study.Checks);
-            if (study.Model.Starter is not null)
-            {
-                checks.AddRange(StarterChecks.Of(study.Model, StartPlaces.Of(plant, scenarios, study.Model.Id, buses[study.Model.Id]), supply, key => starts.Get(key)));
-            }
         }
 
         return new PlantAssessment(
@@ -94,18 +87,48 @@ public sealed partial class Assessor
             checks,
             scenarios,
             demand,
-            demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV));
+            demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV))
+        {
+            Faults = [.. faults, .. checks.Select(c => c.Fault).OfType<Fault>()],
+        };
     }
 
-    private ScenarioResult? Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<DrivePointModel> complete)
+    // What a drive point's checks ask of the plant around it.
+    private IEnumerable<Check> InThePlant(DrivePointStudy study, SupplyContext supply, Plant.Bus bus)
     {
-        var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, (input, near) => rectifiers.Get(input, i => RectifierStudy.Run(i, near)), fronts.Of(plant.Name, scenario.Id));
-        if (result is not null)
+        var model = study.Model;
+        List<Check> checks = [Judging.One("supply.data", model.Id, BoardRow.Supply, "Supply data", () => SupplyDataCheck.Of(model, supply.Plant))];
+        if (model.Input.Group is null or { IsHead: true })
         {
-            fronts.Keep(plant.Name, result);
+            checks.Add(Judging.One(FaultLevelChecks.ConverterId, model.Id, BoardRow.Supply, "Fault level at the converter", () => FaultLevelChecks.OfConverter(model, bus, supply)));
         }
 
-        return result;
+        checks.AddRange(Judging.All(EquipmentChecks.EquipmentId, model.Id, BoardRow.Supply, "Current on a public system", () => EquipmentChecks.Of(model, supply, bus)));
+        if (model.Starter is not null)
+        {
+            checks.AddRange(Judging.All("starter.reaches-speed", model.Id, BoardRow.Converter, "Start reaches speed", () =>
+                StarterChecks.Of(model, StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus), supply, key => starts.Get(key))));
+        }
+
+        return checks.Select(c => c.Doubted(supply.Faults));
+    }
+
+    private (ScenarioResult? Result, Fault? Fault) Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<DrivePointModel> complete)
+    {
+        try
+        {
+            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, (input, near) => rectifiers.Get(input, i => RectifierStudy.Run(i, near)), fronts.Of(plant.Name, scenario.Id));
+            if (result is not null)
+            {
+                fronts.Keep(plant.Name, result);
+            }
+
+            return (result, null);
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            return (null, Fault.Of($"scenario '{scenario.Name}'", problem));
+        }
     }
 
     private DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults)
@@ -124,6 +147,18 @@ public sealed partial class Assessor
     private static string FrontOf(DrivePointModel model) => model.Input.Group is { IsHead: true } group ? group.GroupId : model.Id;
 
     private static DrivePointSummary Summary(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
+    {
+        try
+        {
+            return SummaryOf(study, scenarios);
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            return new DrivePointSummary(study.Model.Id, null, null, null, null, null, null, null, null);
+        }
+    }
+
+    private static DrivePointSummary SummaryOf(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
     {
         var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == FrontOf(study.Model))?.Front as RectifierResult.LineDraw;
         var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);

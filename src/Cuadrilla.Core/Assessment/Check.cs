@@ -85,6 +85,12 @@ public sealed record Check(
     /// <summary>Bus, transformer or load of the supply that it concerns; empty for the plant or a drive point.</summary>
     public string ElementId { get; init; } = string.Empty;
 
+    /// <summary>What threw when it was to be judged; null for a check that was.</summary>
+    public Fault? Fault { get; init; }
+
+    /// <summary>True for a rule that is kept or not: it has no figure, its reason says why.</summary>
+    public bool IsRule { get; init; }
+
     /// <summary>Judges a figure against its limit.</summary>
     /// <param name="tightMarginPct">Margin below which it is tight, %.</param>
     /// <param name="figure">The figure.</param>
@@ -95,7 +101,8 @@ public sealed record Check(
     {
         if (limit <= 0)
         {
-            marginPct = sense == LimitSense.AtMost && figure > limit ? -100 : 0;
+            // Nothing is allowed, or nothing is asked: there is no part of the limit to measure a margin by.
+            marginPct = (sense == LimitSense.AtMost ? figure > limit : figure < limit) ? -100 : sense == LimitSense.AtMost ? 0 : 100;
         }
         else
         {
@@ -113,6 +120,28 @@ public sealed record Check(
             id, drivePointId, row, title, Verdict.NeedsData, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
             "Enter: " + list + ".",
             new Reason("needs data", "missing: " + list, "Nothing is guessed in place of a missing entry.", []));
+    }
+
+    /// <summary>A check that could not be judged, because its study threw.</summary>
+    public static Check NotJudged(string id, string drivePointId, BoardRow row, string title, Fault fault)
+    {
+        ArgumentNullException.ThrowIfNull(fault);
+        return new Check(
+            id, drivePointId, row, title, Verdict.NeedsData, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
+            "Not judged: a fault of the program, not of the plant. " + Fault.HowToRepeat,
+            new Reason("not judged", $"{fault.Where}: {fault.What}", "A study that fails is never counted as holding.", []))
+        { Fault = fault };
+    }
+
+    /// <summary>
+    /// The same check where a scenario or a drive that it rests on could not be computed: what fails still fails, what would hold is not judged.
+    /// </summary>
+    public Check Doubted(IReadOnlyList<Fault> faults)
+    {
+        ArgumentNullException.ThrowIfNull(faults);
+        return faults.Count > 0 && Verdict is (Verdict.Holds or Verdict.Tight)
+            ? NotJudged(Id, DrivePointId, Row, Title, faults[0]).At(ElementId)
+            : this;
     }
 
     /// <summary>The same check of an element of the supply.</summary>

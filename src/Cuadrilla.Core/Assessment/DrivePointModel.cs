@@ -27,6 +27,12 @@ public sealed record GroupFeed(string GroupId, ConverterChoice.FromCatalogue? Ch
 /// </summary>
 public sealed class DrivePointModel
 {
+    // What its models are made of threw: nothing of it can be judged.
+    private DrivePointModel(DrivePointInput input, EngineeringData data, Fault fault)
+    {
+        (Input, Data, Fault, LoadMissing) = (input, data, fault, ["not judged: " + fault.What]);
+    }
+
     private DrivePointModel(DrivePointInput input, EngineeringData data)
     {
         Input = input;
@@ -74,6 +80,9 @@ public sealed class DrivePointModel
 
     /// <summary>The catalogue.</summary>
     public EngineeringData Data { get; }
+
+    /// <summary>What threw while it was resolved; null when nothing did.</summary>
+    public Fault? Fault { get; }
 
     /// <summary>The drive point's key.</summary>
     public string Id => Input.DrivePoint.Id;
@@ -134,7 +143,14 @@ public sealed class DrivePointModel
     {
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
-        return new DrivePointModel(input, data);
+        try
+        {
+            return new DrivePointModel(input, data);
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            return new DrivePointModel(input, data, Fault.Of($"models of {input.DrivePoint.Tag}", problem));
+        }
     }
 
     /// <summary>Thermal budget for a motor choice at a site.</summary>

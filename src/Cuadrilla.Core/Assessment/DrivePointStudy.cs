@@ -16,8 +16,24 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
     public static DrivePointStudy Run(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        IReadOnlyList<EnergyAlternative> alternatives = EnergyAlternatives.Missing(model).Any() ? [] : EnergyAlternatives.Of(model);
-        return new DrivePointStudy(
-            model, [.. MotorChecks.Of(model), .. MotorRuleChecks.Of(model), .. ConverterChecks.Of(model), .. BrakingChecks.Of(model), EnergyCheck.Of(model, alternatives), SystemClassCheck.Of(model), .. ParallelCheck.Of(model), .. InertiaRatioCheck.Of(model), .. BrakeChecks.Of(model)], alternatives);
+        IReadOnlyList<EnergyAlternative> alternatives = [];
+        var best = Judging.One(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, () =>
+        {
+            alternatives = EnergyAlternatives.Missing(model).Any() ? [] : EnergyAlternatives.Of(model);
+            return EnergyCheck.Of(model, alternatives);
+        });
+        IReadOnlyList<Check> checks =
+        [
+            .. MotorChecks.Of(model),
+            .. MotorRuleChecks.Of(model),
+            .. ConverterChecks.Of(model),
+            .. Judging.All("converter.braking", model.Id, BoardRow.Converter, "Braking energy", () => BrakingChecks.Of(model)),
+            best,
+            Judging.One(SystemClassCheck.Id, model.Id, BoardRow.Converter, SystemClassCheck.Title, () => SystemClassCheck.Of(model)),
+            .. Judging.All("parallel.rating", model.Id, BoardRow.Converter, "Parallel modules", () => ParallelCheck.Of(model)),
+            .. Judging.All("motor.inertia-ratio", model.Id, BoardRow.Motor, "Inertia of load over motor", () => InertiaRatioCheck.Of(model)),
+            .. Judging.All("brake.sequence", model.Id, BoardRow.Motor, "Brake sequence", () => BrakeChecks.Of(model)),
+        ];
+        return new DrivePointStudy(model, checks, alternatives);
     }
 }

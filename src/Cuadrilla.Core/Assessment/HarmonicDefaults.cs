@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="ActiveFilterPointsPerA">Price of a central active filter, index points per A.</param>
 /// <param name="ActiveFilterLossPu">Its loss while it works, parts of its apparent power.</param>
 /// <param name="TerminalThdiPct">Largest distortion of each drive's current that the buyer asks for, %; 0: not asked.</param>
-public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, double CapacitorCurrentPu, double CapacitorVoltagePu, double LeakageMismatchPu, double DampingPu, double ActiveFilterPointsPerA, double ActiveFilterLossPu, double TerminalThdiPct)
+/// <param name="ReactorLossPu">Resistance of reactors ahead of capacitors, parts of their reactance at the fundamental.</param>
+public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, double CapacitorCurrentPu, double CapacitorVoltagePu, double LeakageMismatchPu, double DampingPu, double ActiveFilterPointsPerA, double ActiveFilterLossPu, double TerminalThdiPct, double ReactorLossPu)
 {
     /// <summary>Resolves them.</summary>
     /// <param name="of">Value of a key.</param>
@@ -18,6 +19,6 @@ public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, doub
     {
         ArgumentNullException.ThrowIfNull(of);
         return new HarmonicDefaults(
-            (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("leakage-mismatch-pct") / 100, of("harmonic-damping-pct") / 100, of("active-filter-points-per-a"), of("active-filter-loss-pct") / 100, of("terminal-thdi-pct"));
+            (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("leakage-mismatch-pct") / 100, of("harmonic-damping-pct") / 100, of("active-filter-points-per-a"), of("active-filter-loss-pct") / 100, of("terminal-thdi-pct"), of("reactor-loss-pct") / 100);
     }
 }

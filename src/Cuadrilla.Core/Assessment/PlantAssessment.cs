@@ -17,6 +17,9 @@ public sealed record PlantAssessment(
     Checks.PccDemand? Demand,
     CurrentLimitRow? CurrentLimits)
 {
+    /// <summary>What threw while it was made; each cost a check, a drive or a scenario, none of them counts as holding.</summary>
+    public IReadOnlyList<Fault> Faults { get; init; } = [];
+
     /// <summary>
     /// Checks nearest to failing first: failures, then by margin; checks without a figure follow. Not-applicable ones are
     /// left out.

@@ -42,6 +42,9 @@ public sealed record ScenarioResult(
     /// <summary>What each central active filter in service gives, and what it would have to give, A, by key.</summary>
     public required IReadOnlyDictionary<string, (double GivenA, double AskedA)> FilterCurrents { get; init; }
 
+    /// <summary>What threw while it was computed; usually nothing.</summary>
+    public IReadOnlyList<Fault> Faults { get; init; } = [];
+
     /// <summary>Each running motor on the line.</summary>
     public IReadOnlyList<LineDrive> OnLine => Loads.OnLine;
 }

@@ -42,6 +42,7 @@ internal static class ScenarioStudy
         var onBus = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
         var inGroup = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
         var onLine = new List<LineDrive>();
+        var faults = new List<Fault>();
         foreach (var model in models)
         {
             var state = scenario.StateOf(model.Id);
@@ -50,7 +51,11 @@ internal static class ScenarioStudy
                 continue;
             }
 
-            var point = model.At(state.LevelPu, state.LoadPu);
+            if (PointOf(model, state, scenario, faults) is not { } point)
+            {
+                continue;
+            }
+
             if (model.Starter is not null)
             {
                 onLine.Add(LineDrive.Of(model, point, buses[model.Id].Id));
@@ -74,13 +79,15 @@ internal static class ScenarioStudy
 
         running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
 
-        var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine);
+        var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
-        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu);
-        var (drives, iteration) = DriveFronts.Solve(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before));
-        var unsettled = drives is null
-            ? ["the network can't carry the load: no voltage settles"]
-            : Unsettled(plant, scenario, drives, iteration);
+        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before), faults);
+        List<string> unsettled =
+        [
+            .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),
+            .. drives is not null ? Unsettled(plant, scenario, drives, iteration) : faults.Count == 0 ? ["the network can't carry the load: no voltage settles"] : [],
+        ];
         var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], loads);
         var scan = new NetworkScan(plant, scenario, network, loads);
         var pcc = sums.AtCoupling(plant.Pcc.BusId);
@@ -101,9 +108,44 @@ internal static class ScenarioStudy
             loads,
             unsettled,
             unfed,
-            [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [])).OfType<BankInScenario>()],
+            [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
             iteration)
-        { FilterCurrents = sums.FilterCurrents };
+        { FilterCurrents = sums.FilterCurrents, Faults = faults };
+    }
+
+    // One drive that can't be computed leaves the others to be; what rests on all of them is then not judged.
+    private static OperatingPoint? PointOf(DrivePointModel model, DrivePointState state, Scenario scenario, List<Fault> faults)
+    {
+        try
+        {
+            return model.At(state.LevelPu, state.LoadPu);
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            faults.Add(Fault.Of($"{model.Input.DrivePoint.Tag} in '{scenario.Name}'", problem));
+            return null;
+        }
+    }
+
+    private static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Fronts(
+        PlantSpecification plant,
+        Scenario scenario,
+        SupplyNetwork network,
+        IReadOnlyList<RunningDrive> running,
+        System.Numerics.Complex[] shunts,
+        HarmonicLoads loads,
+        FrontSettings settings,
+        List<Fault> faults)
+    {
+        try
+        {
+            return DriveFronts.Solve(plant, scenario, network, running, shunts, loads, settings);
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            faults.Add(Fault.Of($"front ends in '{scenario.Name}'", problem is AggregateException { InnerException: { } inner } ? inner : problem));
+            return (null, new FrontIteration(0, 0, string.Empty));
+        }
     }
 
     // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.

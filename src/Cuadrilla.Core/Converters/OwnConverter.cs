@@ -79,7 +79,8 @@ public sealed record OwnConverter(
     /// <param name="generic">All generic converters.</param>
     public ConverterItem Item(IEnumerable<ConverterItem> generic)
     {
-        var like = generic.Where(c => c.Kind == Kind)
+        // A kind is a kind: a filter or reactor that the item does not state is not taken from the one next in size.
+        var like = generic.Where(c => c.Kind == Kind && (Kind != ConverterKind.SixPulse || c.FrontEnd is FrontEnd.Diode { ReactorPct: 0 }))
             .OrderBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)))
             .ThenBy(c => Math.Abs(c.ChokePct - (ChokePct.IsKnown ? ChokePct.Value : 0)))
             .ThenBy(c => c.Id, StringComparer.Ordinal)
@@ -136,6 +137,11 @@ public sealed record OwnConverter(
                 Or(WidthMm, like.Size.WidthMm, "width"), Or(HeightMm, like.Size.HeightMm, "height"), Or(DepthMm, like.Size.DepthMm, "depth"),
                 Or(MassKg, like.Size.MassKg * size, "mass"), Or(AirflowM3PerH, like.Size.AirflowM3PerH * size, "cooling air"), like.Size.LargestTerminalMm2),
             Or(PriceIndex, like.PriceIndex * size, "price"));
+        if (!ChokePct.IsKnown && like.FrontEnd is FrontEnd.Diode)
+        {
+            open.Add(FormattableString.Invariant($"DC choke (taken as {like.ChokePct:0.#} %)"));
+        }
+
         open.Add("derating curves");
         return item with { OwnName = Name, OwnCatalogue = $"{Catalogue}, {Version}", Estimated = open };
     }

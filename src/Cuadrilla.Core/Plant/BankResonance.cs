@@ -18,7 +18,8 @@ public sealed record BankResonance(double ParallelOrder, double SeriesOrder, IRe
     /// <param name="xrRatio">Reactance over resistance there, &gt; 0; the resistance rises with √h.</param>
     /// <param name="bankKvar">Reactive power at nominal voltage, with its reactor, kvar, &gt; 0.</param>
     /// <param name="detuningPct">Reactor, % of the capacitor's reactance; 0: none.</param>
-    public static BankResonance Of(double shortCircuitMva, double xrRatio, double bankKvar, double detuningPct)
+    /// <param name="reactorLossPu">Resistance of the reactor, parts of its reactance at the fundamental, ≥ 0; with 0 a bank tuned to an order shorts it.</param>
+    public static BankResonance Of(double shortCircuitMva, double xrRatio, double bankKvar, double detuningPct, double reactorLossPu)
     {
         var p = detuningPct / 100;
 
@@ -30,8 +31,9 @@ public sealed record BankResonance(double ParallelOrder, double SeriesOrder, IRe
             .. Enumerable.Range(1, HighestOrder).Select(h =>
             {
                 var supply = new Complex(reactance / xrRatio * Math.Sqrt(h), reactance * h);
-                var susceptance = new Complex(0, (1 - p) * h / (1 - (p * h * h)));
-                return (1 / ((1 / supply) + susceptance)).Magnitude / supply.Magnitude;
+                // Z_bank = (p·r + j·(p·h − 1/h))/(1 − p): the gain is that of a divider, which bears a bank without any impedance.
+                var bank = new Complex(p * reactorLossPu, (p * h) - (1.0 / h)) / (1 - p);
+                return (bank / (bank + supply)).Magnitude;
             }),
         ];
         return new BankResonance(1 / Math.Sqrt(p + ((1 - p) * reactance)), p > 0 ? 1 / Math.Sqrt(p) : double.PositiveInfinity, gains);

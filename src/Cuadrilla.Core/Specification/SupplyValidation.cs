@@ -120,6 +120,7 @@ internal static class SupplyValidation
         p.Number(at + "/stepKvar", "Power of a step", bank.StepKvar, 0, 10_000, "kvar", minExcluded: true);
         p.Number(at + "/steps", "Steps", bank.Steps, 1, 24, string.Empty);
         p.Number(at + "/detuningPct", "Detuning", bank.DetuningPct, 1, 20, "%");
+        p.Number(at + "/capacitorRatedV", "Rated voltage of the capacitors", bank.CapacitorRatedV, 100, 69_000, "V");
     }
 
     private static void Filter(PlantSpecification plant, ActiveFilter filter, string at, ProblemList p)

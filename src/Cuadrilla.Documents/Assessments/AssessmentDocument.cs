@@ -36,6 +36,13 @@ public sealed record AssessmentDocument(
             [.. plant.Motors.Select(m => new OwnMotorDocument(m.Item(Catalogue.ReferenceCatalogue.Data.Motors.Values), m.Assumed()))],
             [.. plant.Converters.Select(c => ConverterDocument.Of(c.Item(Catalogue.ReferenceCatalogue.Data.Converters.Values)))]);
     }
+
+    /// <summary>What is said of a plant whose assessment failed as a whole: one check that is not judged.</summary>
+    public static AssessmentDocument Failed(Fault fault, string catalogueVersion)
+    {
+        var check = Check.NotJudged("assessment", string.Empty, BoardRow.Plant, "Assessment of the plant", fault);
+        return new AssessmentDocument(catalogueVersion, VerdictCounts.Of([check]), [CheckDocument.Of(check, withReason: true)], [], null, [], [], []);
+    }
 }
 
 /// <summary>A motor of the project as it is computed with, and what was left open on its plate.</summary>

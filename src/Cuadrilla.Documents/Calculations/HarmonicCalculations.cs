@@ -18,7 +18,7 @@ internal static class HarmonicCalculations
             .Number("bankKvar", input.BankKvar, 0, 1e6, minExcluded: true)
             .Number("detuningPct", input.DetuningPct, 0, 50)
             .Done();
-        var found = BankResonance.Of(input.ShortCircuitMva, input.XrRatio, input.BankKvar, input.DetuningPct);
+        var found = BankResonance.Of(input.ShortCircuitMva, input.XrRatio, input.BankKvar, input.DetuningPct, 0);
         return new ResonanceOutput(found.ParallelOrder, double.IsInfinity(found.SeriesOrder) ? null : found.SeriesOrder, found.Gains);
     }
 

@@ -105,7 +105,7 @@ public static class ProjectJson
         options.IgnoreReadOnlyProperties = true;
         options.MaxDepth = 32;
         options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds } };
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds, FiniteOnly } };
         options.Converters.Add(new GivenConverter());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
     }
@@ -130,6 +130,23 @@ public static class ProjectJson
         }
     }
 
+    // JSON has no word for what is no finite number. Nothing should compute one; should it happen all the same, that one field is left out and the rest arrives.
+    private static void FiniteOnly(JsonTypeInfo info)
+    {
+        // What is computed on reading is not written at all.
+        foreach (var property in info.Properties.Where(p => p.Set is not null))
+        {
+            if (property.PropertyType == typeof(double) || property.PropertyType == typeof(double?))
+            {
+                property.ShouldSerialize = (_, value) => value is not double number || double.IsFinite(number);
+            }
+            else if (typeof(IEnumerable<double>).IsAssignableFrom(property.PropertyType))
+            {
+                property.ShouldSerialize = (_, value) => value is not IEnumerable<double> numbers || numbers.All(double.IsFinite);
+            }
+        }
+    }
+
     private sealed class GivenConverter : JsonConverter<Given>
     {
         public override bool HandleNull => true;
@@ -144,7 +161,7 @@ public static class ProjectJson
 
         public override void Write(Utf8JsonWriter writer, Given value, JsonSerializerOptions options)
         {
-            if (value.IsKnown)
+            if (value.IsKnown && double.IsFinite(value.Value))
             {
                 writer.WriteNumberValue(value.Value);
             }

@@ -8,7 +8,7 @@ using Cuadrilla.Documents.Projects;
 namespace Cuadrilla.Web.Projects;
 
 /// <summary>Between the store's JSON and the specification with its assessment.</summary>
-internal sealed class ProjectReader(ProjectStore store, Assessor assessor)
+internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, ILogger<ProjectReader> logger)
 {
     public EngineeringData Data => assessor.Data;
 
@@ -30,5 +30,29 @@ internal sealed class ProjectReader(ProjectStore store, Assessor assessor)
         head.UndoLabel,
         head.RedoLabel,
         specification,
-        AssessmentDocument.Of(specification, assessor.Run(specification), Data.PccLimits, withReasons: false));
+        Assessed(specification));
+
+    // What is stored is stored: a plant whose assessment fails opens with its board, history and undo, and says so.
+    private AssessmentDocument Assessed(PlantSpecification specification)
+    {
+        try
+        {
+            var assessment = assessor.Run(specification);
+            foreach (var fault in assessment.Faults)
+            {
+                NotJudged(logger, specification.Name, fault.Where, fault.What, fault.Trace);
+            }
+
+            return AssessmentDocument.Of(specification, assessment, Data.PccLimits, withReasons: false);
+        }
+        catch (Exception problem) when (problem is not OperationCanceledException)
+        {
+            var fault = Fault.Of("assessment of the plant", problem);
+            NotJudged(logger, specification.Name, fault.Where, fault.What, fault.Trace);
+            return AssessmentDocument.Failed(fault, Data.Version);
+        }
+    }
+
+    [LoggerMessage(Level = LogLevel.Error, Message = "Not judged in {Plant}: {Where}: {What}\n{Trace}")]
+    private static partial void NotJudged(ILogger logger, string plant, string where, string what, string trace);
 }

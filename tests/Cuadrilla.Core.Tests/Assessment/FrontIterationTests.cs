@@ -118,8 +118,8 @@ public sealed class FrontIterationTests
         Assert.Equal(75e3, point.DcLoadW, 1.0);
         Assert.Equal(6375, item.DcCapacitanceUf);
         var running = Enumerable.Range(0, count).Select(i => new RunningDrive($"d{i}", item, SupplyFeed.ThreePhase, Complex.Zero, null, point, "bus")).ToList();
-        var loads = new HarmonicLoads([], [], defaults.LockedRotorPowerFactor, 0);
-        var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, []);
+        var loads = new HarmonicLoads([], [], defaults.LockedRotorPowerFactor, 0, 0);
+        var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = DriveFronts.Solve(
             plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, RectifierStudy.Run, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
         return (drives![0], new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives, loads), iteration);

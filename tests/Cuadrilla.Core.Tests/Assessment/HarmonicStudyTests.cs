@@ -75,7 +75,7 @@ public sealed class HarmonicStudyTests
         var bank = bare.Distribution.CapacitorBanks[0];
         var study = HarmonicStudy.Of(bare, result, bank.BusId, RectifierStudy.Run);
         var impedance = result.Network.ImpedanceOhm(bank.BusId);
-        var expected = Math.Sqrt(1 / (bank.SusceptanceS(1, bank.Steps, result.Network.VoltageV(bank.BusId)) * impedance.Imaginary));
+        var expected = Math.Sqrt(bank.CapacitorOhm(bank.Steps, result.Network.VoltageV(bank.BusId)) / impedance.Imaginary);
 
         Assert.Equal(expected, study.Peaks.MaxBy(p => p.Ohm).Order, 0.15);
         Assert.All(study.Scan, p => Assert.True(p.Ohm >= 0 && p.WithoutBanksOhm > 0));
@@ -84,7 +84,7 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void A_reactor_cures_the_resonance_and_unloads_the_bank()
     {
-        var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b => b with { DetuningPct = 7 })] } };
+        var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b => b with { DetuningPct = 7, CapacitorRatedV = 440 })] } };
         var after = new Assessor(Data).Run(detuned);
         Check Of(PlantAssessment a, string id) => a.Checks.Single(c => c.Id == id && c.ElementId == "caps");
 

@@ -59,7 +59,7 @@ public sealed class LimitTableTests
     [Fact]
     public void A_bank_resonates_at_the_root_of_the_powers()
     {
-        var bare = BankResonance.Of(20, 1e6, 400, 0);
+        var bare = BankResonance.Of(20, 1e6, 400, 0, 0);
         Assert.Equal(Math.Sqrt(20 / 0.4), bare.ParallelOrder, 4);
         Assert.Equal(double.PositiveInfinity, bare.SeriesOrder);
 
@@ -73,7 +73,7 @@ public sealed class LimitTableTests
     [Fact]
     public void A_reactor_moves_the_resonance_below_the_fifth()
     {
-        var detuned = BankResonance.Of(20, 10, 400, 7);
+        var detuned = BankResonance.Of(20, 10, 400, 7, 0);
         Assert.Equal(1 / Math.Sqrt(0.07), detuned.SeriesOrder, 12);
         Assert.True(detuned.ParallelOrder < detuned.SeriesOrder);
         Assert.All(detuned.Gains.Skip(4), g => Assert.True(g < 1));

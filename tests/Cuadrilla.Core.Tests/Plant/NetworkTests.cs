@@ -110,7 +110,7 @@ public sealed class NetworkTests
         double Impedance(int order)
         {
             var shunts = new Complex[network.NodeCount];
-            shunts[node] = new Complex(0, bank.SusceptanceS(order, 8, 400) * network.BaseOhm("a"));
+            shunts[node] = bank.AdmittanceS(order, 8, 400, 0) * network.BaseOhm("a");
             var drawn = new Sequences[network.NodeCount];
             drawn[node] = new Sequences(1, 0);
             return new HarmonicNetwork(network, order, shunts, drawn).Voltage(node).Positive.Magnitude;
@@ -120,9 +120,23 @@ public sealed class NetworkTests
         var expected = Math.Sqrt(network.VoltageV("a") * network.VoltageV("a") / network.ImpedanceOhm("a").Imaginary / 400e3);
         Assert.Equal(Math.Round(expected), Enumerable.Range(2, 30).MaxBy(Impedance));
         var detuned = bank with { DetuningPct = 7 };
-        Assert.True(detuned.SusceptanceS(1, 8, 400) > 0);
-        Assert.True(detuned.SusceptanceS(5, 8, 400) < 0, "above 3.8 times the line frequency it is inductive");
-        Assert.Equal(400e3, detuned.SusceptanceS(1, 8, 400) * 400 * 400, 6);
+        Assert.True(detuned.AdmittanceS(1, 8, 400, 0).Imaginary > 0);
+        Assert.True(detuned.AdmittanceS(5, 8, 400, 0).Imaginary < 0, "above 3.8 times the line frequency it is inductive");
+        Assert.Equal(400e3, detuned.AdmittanceS(1, 8, 400, 0).Imaginary * 400 * 400, 6);
+    }
+
+    // p·h² = 1: an ideal short circuit at the 5th (4 %) and the 3rd (11.11 %); the reactor's resistance is what is left.
+    [Theory]
+    [InlineData(4, 5)]
+    [InlineData(100.0 / 9, 3)]
+    public void A_bank_tuned_to_an_order_is_as_good_as_its_reactor_lets_it(double detuningPct, int order)
+    {
+        var bank = new CapacitorBank("c", "bank", "a", 50, 8, detuningPct);
+        var reactorOhm = detuningPct / 100 * bank.CapacitorOhm(8, 400);
+        Assert.Equal(1 / (0.01 * reactorOhm), bank.AdmittanceS(order, 8, 400, 0.01).Magnitude, 1e-6 / reactorOhm);
+        Assert.All(Enumerable.Range(1, 50), h => Assert.True(double.IsFinite(bank.AdmittanceS(h, 8, 400, 0.01).Magnitude)));
+        Assert.All(BankResonance.Of(20, 10, 400, detuningPct, 0).Gains, g => Assert.True(double.IsFinite(g)));
+        Assert.Equal(0, BankResonance.Of(20, 10, 400, detuningPct, 0).Gains[order - 1], 1e-12);
     }
 
     [Fact]

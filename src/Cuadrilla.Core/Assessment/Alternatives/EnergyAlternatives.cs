@@ -109,7 +109,7 @@ public static class EnergyAlternatives
         var builtIn = item.FrontEnd is FrontEnd.Direct { HasBypass: true };
         var bypassed = isChosenMotor ? Bypassed(model, item, powers) : null;
         var name = $"{Text.Motor(motor)} motor, {Text.Converter(item)}";
-        var isChosen = isChosenMotor && item.Id == model.Converter?.Item.Id;
+        var isChosen = isChosenMotor && ReferenceEquals(converter, model.Converter);
         yield return Alternative(
             model, motor.Id + "+" + item.Id, item.Family, name, isChosen, motor.PriceIndex + (item.PriceIndex * filterPrice) + ResistorPrice(model, powers), builtIn && bypassed is not null ? bypassed : powers, partSpeed)
             with { Motor = Text.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };

@@ -38,13 +38,15 @@ internal sealed class FittingConverters
     /// <summary>Converters for a motor, with the motor as it works behind each.</summary>
     public IEnumerable<(MotorLossModel Motor, ConverterAtSite Converter)> For(MotorItem motor)
     {
-        foreach (var family in families)
+        // What is specified is always one of the ways, whatever its voltage or catalogue.
+        var specified = motor.Id == model.MotorItem!.Id ? model.Converter : null;
+        if (specified is not null)
         {
-            if (motor.Id == model.MotorItem!.Id && model.Converter is { } chosen && chosen.Item.Family == family.Key)
-            {
-                yield return (model.Motor!, chosen);
-                continue;
-            }
+            yield return (model.Motor!, specified);
+        }
+
+        foreach (var family in families.Where(f => f.Key != specified?.Item.Family))
+        {
 
             if (Smallest(motor, family) is { } found)
             {

@@ -56,12 +56,13 @@ public static class PlantAlternatives
     private static string NameOf(string way, Dictionary<string, string> names)
     {
         const string bypass = "+bypass";
+        string Named(string family) => names.GetValueOrDefault(family, family);
         return way switch
         {
             Present => "as today",
             "line" => "across the line or on a starter",
-            _ when way.EndsWith(bypass, StringComparison.Ordinal) => names[way[..^bypass.Length]] + ", bypassed at full level",
-            _ => names[way],
+            _ when way.EndsWith(bypass, StringComparison.Ordinal) => Named(way[..^bypass.Length]) + ", bypassed at full level",
+            _ => Named(way),
         };
     }
 

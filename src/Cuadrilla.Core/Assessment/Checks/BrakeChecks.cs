@@ -9,7 +9,14 @@ internal static class BrakeChecks
     private const string Source = "docs/methods/holding-brake.md";
     private const string Caution = "Never stand under a load; secure it before the brake is released by hand or tested. Lifting codes, the maker's instructions and licensed people decide; an emergency stop acts on the brake circuit too. Cuadrilla designs no safety function.";
 
-    public static IEnumerable<Check> Of(DrivePointModel point) => BrakeModel.Of(point) is { } model ? [Holding(model), Sequence(model), Coil(model)] : [];
+    public static IEnumerable<Check> Of(DrivePointModel point) => BrakeModel.Of(point) is { } model
+        ?
+        [
+            Judging.One("brake.holding", point.Id, BoardRow.Motor, "Holding torque of the brake", () => Holding(model)),
+            Judging.One("brake.sequence", point.Id, BoardRow.Motor, "Brake sequence", () => Sequence(model)),
+            Judging.One("brake.coil", point.Id, BoardRow.Motor, "Coil of the brake", () => Coil(model)),
+        ]
+        : [];
 
     private static Check Holding(BrakeModel model)
     {

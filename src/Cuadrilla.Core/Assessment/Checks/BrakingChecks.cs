@@ -33,8 +33,11 @@ internal static class BrakingChecks
         }
 
         var choice = model.Choice!.Braking;
-        var demand = BrakingStudy.Of(model);
-        return [Energy(model, choice, demand), Stop(model, choice)];
+        return
+        [
+            Judging.One(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, () => Energy(model, choice, BrakingStudy.Of(model))),
+            Judging.One(StopId, model.Id, BoardRow.Converter, StopTitle, () => Stop(model, choice)),
+        ];
     }
 
     private static Check Energy(DrivePointModel model, Braking choice, BrakingDemand demand)

@@ -48,18 +48,33 @@ internal static class CapacitorChecks
     private static Check Loading(SupplyContext supply, string title, List<(string Scenario, BankInScenario Bank)> cases)
     {
         var limits = supply.Defaults.Harmonics;
-        double Current(BankInScenario b) => b.CurrentPu / limits.CapacitorCurrentPu;
-        double Voltage(BankInScenario b) => b.VoltagePu / limits.CapacitorVoltagePu;
-        var (scenario, bank) = cases.MaxBy(c => Math.Max(Current(c.Bank), Voltage(c.Bank)));
-        var byVoltage = Voltage(bank) > Current(bank);
+        var element = supply.Plant.Distribution.CapacitorBanks.First(b => b.Id == cases[0].Bank.BankId);
+        var nominalV = supply.Plant.Distribution.Bus(element.BusId).NominalVoltageV;
+
+        // Behind a reactor the capacitors carry U/(1 − p) at the fundamental; without one they are taken to be made for their bus.
+        var carriedV = nominalV / (1 - element.DetuningPu);
+        var isStated = element.CapacitorRatedV.IsKnown || element.DetuningPu == 0;
+        var ratedV = element.CapacitorRatedV.IsKnown ? element.CapacitorRatedV.Value : nominalV;
+        double Current(BankInScenario b) => b.CurrentPu * carriedV / ratedV;
+        double Voltage(BankInScenario b) => b.VoltagePu * carriedV / ratedV;
+        double Use(BankInScenario b) => Math.Max(Current(b) / limits.CapacitorCurrentPu, isStated ? Voltage(b) / limits.CapacitorVoltagePu : 0);
+        var (scenario, bank) = cases.MaxBy(c => Use(c.Bank));
+        if (!isStated && bank.CurrentPu <= limits.CapacitorCurrentPu)
+        {
+            return Check.Lacking("harmonics.capacitor", string.Empty, BoardRow.Plant, title, [FormattableString.Invariant($"rated voltage of the capacitors of {element.Name}: behind {element.DetuningPct.Value:0.##} % they carry {carriedV:0} V at {nominalV:0} V")]);
+        }
+
+        var (current, voltage) = isStated ? (Current(bank), Voltage(bank)) : (bank.CurrentPu, 0);
+        var byVoltage = voltage / limits.CapacitorVoltagePu > current / limits.CapacitorCurrentPu;
         return CheckWriter.Judged(
-            "harmonics.capacitor", string.Empty, BoardRow.Plant, title + (byVoltage ? ", voltage" : ", current"), byVoltage ? bank.VoltagePu : bank.CurrentPu,
-            byVoltage ? limits.CapacitorVoltagePu : limits.CapacitorCurrentPu, "of rated", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            "Relief: a reactor in front of the capacitors, capacitors of a higher voltage, fewer harmonics.",
+            "harmonics.capacitor", string.Empty, BoardRow.Plant, title + (byVoltage ? ", voltage" : ", current"), byVoltage ? voltage : current,
+            byVoltage ? limits.CapacitorVoltagePu : limits.CapacitorCurrentPu, "pu", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            byVoltage ? "Relief: capacitors of a higher rated voltage, fewer harmonics." : "Relief: a reactor in front of the capacitors, capacitors of a higher rated voltage, fewer harmonics.",
             new Reason(
-                "I = √(V_1² + Σ(B_h/B_1·V_h)²), U_C = √(V_1² + Σ(I_h/h)²), in parts of rated",
-                $"current {Text.N(bank.CurrentPu, 3)} of {Text.N(limits.CapacitorCurrentPu)}, voltage {Text.N(bank.VoltagePu, 3)} of {Text.N(limits.CapacitorVoltagePu)}; order {bank.WorstOrder} adds most; the line's own 5th and 7th included",
-                Source + "; IEC 60831-1", []),
+                "I = √(V_1² + Σ(|Y_h|/|Y_1|·V_h)²)·I_1, U_C = √(V_1² + Σ(I_h/h)²)·U/(1 − p), in parts of the capacitors' rated current and voltage",
+                $"current {Text.N(current, 3)} pu (limit {Text.N(limits.CapacitorCurrentPu)}){(isStated ? $", voltage {Text.N(voltage, 3)} pu (limit {Text.N(limits.CapacitorVoltagePu)}): {Text.N(carriedV)} V carried at {Text.N(nominalV)} V, {Text.N(ratedV)} V rated{(element.CapacitorRatedV.IsKnown ? string.Empty : " (not stated: taken as its bus's)")}" : ", rated voltage of the capacitors not stated")}; order {bank.WorstOrder} adds most; the line's own 5th and 7th included",
+                Source + "; IEC 60831-1",
+                [Text.In("rated voltage of the capacitors", ratedV, "V", element.CapacitorRatedV.IsKnown ? element.Name : "nominal voltage of the bus")]),
             scenario);
     }
 }

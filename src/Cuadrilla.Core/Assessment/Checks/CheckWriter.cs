@@ -19,10 +19,24 @@ internal static class CheckWriter
         Reason reason,
         string scenario = "")
     {
+        if (double.IsNaN(figure) || double.IsNaN(limit))
+        {
+            return Check.NotJudged(id, drivePointId, row, title, new Fault(title, "the figure or its limit is not a number", string.Empty));
+        }
+
         if (double.IsPositiveInfinity(figure) && sense == LimitSense.AtMost)
         {
             // What never ends has no figure: the reason says why.
-            return new Check(id, drivePointId, row, title, Verdict.Fails, Given.Unknown, limit, unit, sense, Given.Of(-100), scenario, relief, reason);
+            return new Check(id, drivePointId, row, title, Verdict.Fails, Given.Unknown, Plain(limit), unit, sense, Given.Of(-100), scenario, relief, reason) { IsRule = true };
+        }
+
+        if (double.IsInfinity(figure) || double.IsInfinity(limit))
+        {
+            // Nothing bounds it, or it exceeds any bound: which side of the limit it is on can be said, a margin can't.
+            var holds = sense == LimitSense.AtMost ? figure <= limit : figure >= limit;
+            return new Check(
+                id, drivePointId, row, title, holds ? Verdict.Holds : Verdict.Fails, Plain(figure), Plain(limit), unit, sense, holds ? Given.Unknown : Given.Of(-100), scenario,
+                holds ? string.Empty : relief, reason) { IsRule = true };
         }
 
         var verdict = Check.Judge(figure, limit, sense, tightMarginPct, out var margin);
@@ -34,5 +48,7 @@ internal static class CheckWriter
     /// <summary>A rule that is kept or not, without a figure.</summary>
     public static Check Rule(string id, string drivePointId, BoardRow row, string title, Verdict verdict, string relief, Reason reason, string scenario = "") => new(
         id, drivePointId, row, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, scenario,
-        verdict == Verdict.Holds ? string.Empty : relief, reason);
+        verdict == Verdict.Holds ? string.Empty : relief, reason) { IsRule = true };
+
+    private static Specification.Given Plain(double value) => double.IsFinite(value) ? value : Specification.Given.Unknown;
 }

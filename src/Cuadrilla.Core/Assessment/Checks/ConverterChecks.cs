@@ -5,11 +5,11 @@ internal static class ConverterChecks
 {
     public static IEnumerable<Check> Of(DrivePointModel model)
     {
-        yield return model.Starter is null
+        yield return Judging.One("converter.continuous", model.Id, BoardRow.Converter, "Converter current", () => model.Starter is null
             ? Continuous(model)
-            : Check.NotConcerned("converter.continuous", model.Id, BoardRow.Converter, "Converter current", "the motor runs on the line");
-        yield return OverloadCheck.Of(model);
-        yield return OutputVoltageCheck.Of(model);
+            : Check.NotConcerned("converter.continuous", model.Id, BoardRow.Converter, "Converter current", "the motor runs on the line"));
+        yield return Judging.One("converter.overload", model.Id, BoardRow.Converter, "Converter overload", () => OverloadCheck.Of(model));
+        yield return Judging.One("converter.output-voltage", model.Id, BoardRow.Converter, "Voltage at the motor", () => OutputVoltageCheck.Of(model));
     }
 
     internal static List<string> Missing(DrivePointModel model)

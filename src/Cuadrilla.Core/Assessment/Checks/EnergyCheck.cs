@@ -6,8 +6,8 @@ namespace Cuadrilla.Core.Assessment.Checks;
 /// <summary><c>energy.best-alternative</c>.</summary>
 internal static class EnergyCheck
 {
-    private const string Id = "energy.best-alternative";
-    private const string Title = "Lifetime cost against the best";
+    public const string Id = "energy.best-alternative";
+    public const string Title = "Lifetime cost against the best";
 
     public static Check Of(DrivePointModel model, IReadOnlyList<EnergyAlternative> alternatives)
     {
@@ -17,8 +17,8 @@ internal static class EnergyCheck
             return Check.Lacking(Id, model.Id, BoardRow.Load, Title, missing);
         }
 
-        var best = alternatives.First(a => a.IsChosen || !a.RunsOnLine);
         var chosen = alternatives.First(a => a.IsChosen);
+        var best = alternatives.FirstOrDefault(a => a.IsChosen || !a.RunsOnLine) ?? chosen;
         var limit = model.Input.Defaults.BestAlternativePct;
 
         // Where the best earns money its own cost is no measure.

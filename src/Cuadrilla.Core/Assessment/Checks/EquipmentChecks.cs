@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Assessment.Checks;
 /// </summary>
 internal static class EquipmentChecks
 {
-    private const string EquipmentId = "harmonics.equipment";
+    public const string EquipmentId = "harmonics.equipment";
     private const string ThdiId = "harmonics.terminal-thdi";
     private const double PublicVoltageV = 1000;
 

@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Assessment.Checks;
 internal static class FaultLevelChecks
 {
     private const string Id = "supply.fault-level";
-    private const string ConverterId = "converter.short-circuit-rating";
+    public const string ConverterId = "converter.short-circuit-rating";
     private const string Caution = "Protection and arc-flash studies are the work of licensed people; this check is neither.";
 
     /// <summary>Each bus whose switchgear's withstand is stated.</summary>

@@ -25,6 +25,6 @@ internal static class FeedCheck
                 "every bus with a running drive point has a closed path to the source",
                 fails ? $"without feed in '{worst.ScenarioName}': {string.Join(", ", worst.Unfed)}" : "so it is in every scenario",
                 "docs/methods/supply-network.md",
-                []));
+                [])) { IsRule = true };
     }
 }

@@ -5,11 +5,18 @@ namespace Cuadrilla.Core.Assessment.Checks;
 /// <summary><c>motor.continuous</c>, <c>motor.peak</c> and <c>motor.match</c>.</summary>
 internal static class MotorChecks
 {
+    private const string ContinuousId = "motor.continuous";
+    private const string ContinuousTitle = "Motor, continuous torque";
+    private const string PeakId = "motor.peak";
+    private const string PeakTitle = "Motor, peak torque";
+    private const string MatchId = "motor.match";
+    private const string MatchTitle = "Motor against converter size";
+
     public static IEnumerable<Check> Of(DrivePointModel model)
     {
-        yield return Continuous(model);
-        yield return Peak(model);
-        yield return Match(model);
+        yield return Judging.One(ContinuousId, model.Id, BoardRow.Motor, ContinuousTitle, () => Continuous(model));
+        yield return Judging.One(PeakId, model.Id, BoardRow.Motor, PeakTitle, () => Peak(model));
+        yield return Judging.One(MatchId, model.Id, BoardRow.Motor, MatchTitle, () => Match(model));
     }
 
     /// <summary>
@@ -46,8 +53,8 @@ internal static class MotorChecks
 
     private static Check Continuous(DrivePointModel model)
     {
-        const string id = "motor.continuous";
-        const string title = "Motor, continuous torque";
+        const string id = ContinuousId;
+        const string title = ContinuousTitle;
         var missing = model.Missing(withConverter: false).ToList();
         if (missing.Count > 0)
         {
@@ -95,8 +102,8 @@ internal static class MotorChecks
 
     private static Check Peak(DrivePointModel model)
     {
-        const string id = "motor.peak";
-        const string title = "Motor, peak torque";
+        const string id = PeakId;
+        const string title = PeakTitle;
         var missing = model.Missing(withConverter: false).Concat(StartDemand.Missing(model)).ToList();
         if (missing.Count > 0)
         {
@@ -132,8 +139,8 @@ internal static class MotorChecks
 
     private static Check Match(DrivePointModel model)
     {
-        const string id = "motor.match";
-        const string title = "Motor against converter size";
+        const string id = MatchId;
+        const string title = MatchTitle;
         if (model.Starter is not null)
         {
             return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line");

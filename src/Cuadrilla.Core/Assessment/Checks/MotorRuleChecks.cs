@@ -11,12 +11,12 @@ internal static class MotorRuleChecks
 {
     public static IEnumerable<Check> Of(DrivePointModel model)
     {
-        yield return Speed(model);
-        yield return SkipBandCheck.Of(model);
-        yield return Connection(model);
-        yield return Insulation(model);
-        yield return Bearings(model);
-        yield return Technology(model);
+        yield return Judging.One("motor.speed", model.Id, BoardRow.Motor, "Motor, highest speed", () => Speed(model));
+        yield return Judging.One("motor.skip-band", model.Id, BoardRow.Motor, "Motor, skipped speeds", () => SkipBandCheck.Of(model));
+        yield return Judging.One("motor.connection", model.Id, BoardRow.Motor, "Motor, winding connection and base speed", () => Connection(model));
+        yield return Judging.One("motor.insulation", model.Id, BoardRow.Motor, "Motor, peak voltage at the terminals", () => Insulation(model));
+        yield return Judging.One("motor.bearings", model.Id, BoardRow.Motor, "Motor, bearing currents", () => Bearings(model));
+        yield return Judging.One("motor.technology-rule", model.Id, BoardRow.Motor, "Motor kind for this duty", () => Technology(model));
     }
 
     private static Check Speed(DrivePointModel model)
@@ -50,7 +50,7 @@ internal static class MotorRuleChecks
     private static Check Connection(DrivePointModel model)
     {
         const string id = "motor.connection";
-        const string title = "Motor, link and base speed";
+        const string title = "Motor, winding connection and base speed";
         var missing = model.Missing(withConverter: false).ToList();
         if (missing.Count > 0)
         {
@@ -155,7 +155,7 @@ internal static class MotorRuleChecks
                 "shaft height ≥ limit or power ≥ limit: insulated bearing",
                 $"shaft height {Text.N(item.ShaftHeightMm)} mm (limit {Text.N(defaults.BearingShaftHeightMm)}), {Text.N(kw)} kW (limit {Text.N(defaults.BearingKw)}); {(choice.InsulatedBearing ? "insulated" : "not insulated")}",
                 "IEC TS 60034-25",
-                []));
+                [])) { IsRule = true };
     }
 
     private static Check Technology(DrivePointModel model)
@@ -181,6 +181,6 @@ internal static class MotorRuleChecks
         return new Check(
             id, model.Id, BoardRow.Motor, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost,
             Given.Unknown, string.Empty, relief,
-            new Reason("what each kind of motor can be used for", why, "docs/methods/motor-losses.md, technologies", []));
+            new Reason("what each kind of motor can be used for", why, "docs/methods/motor-losses.md, technologies", [])) { IsRule = true };
     }
 }

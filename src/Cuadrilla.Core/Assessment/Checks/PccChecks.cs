@@ -78,7 +78,7 @@ internal static class PccChecks
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var found = plant.Distribution.CapacitorBanks
             .Where(b => !b.DetuningPct.IsKnown && scenario.StepsOnOf(b) > 0 && result.Network.IsLive(b.BusId))
-            .Select(b => (b.Name, Order: Math.Sqrt(1 / (b.SusceptanceS(1, scenario.StepsOnOf(b), result.Network.VoltageV(b.BusId)) * result.Network.ImpedanceOhm(b.BusId).Imaginary))))
+            .Select(b => (b.Name, Order: Math.Sqrt(b.CapacitorOhm(scenario.StepsOnOf(b), result.Network.VoltageV(b.BusId)) / result.Network.ImpedanceOhm(b.BusId).Imaginary)))
             .Where(b => b.Order < 25)
             .Select(b => $"a reactor for {b.Name}, which resonates near order {Text.N(b.Order, 2)}, ");
         return string.Concat(found);

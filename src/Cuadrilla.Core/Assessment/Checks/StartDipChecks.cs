@@ -27,7 +27,7 @@ internal static class StartDipChecks
             powers[result.Network.NodeOf(drive.BusId)] += DrivePower(drive, result.Network);
         }
 
-        return new StandingLoad(StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, withoutLoadId), powers);
+        return new StandingLoad(StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu, withoutLoadId), powers);
     }
 
     private static Check Of(BusLoad.LineMotor motor, SupplyContext supply)
@@ -63,7 +63,7 @@ internal static class StartDipChecks
             return new Check(
                 Id, string.Empty, BoardRow.Plant, title, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
                 collapsed.Scenario, "Relief: a soft starter or converter, a stronger supply.",
-                new Reason("voltage with locked rotor", "no voltage settles: the network can't carry the start beside the running drives", "docs/methods/start-dip.md", []));
+                new Reason("voltage with locked rotor", "no voltage settles: the network can't carry the start beside the running drives", "docs/methods/start-dip.md", [])) { IsRule = true };
         }
 
         var worst = cases.MaxBy(c => Math.Max(c.Dip!.Value.AtMotor.DipPct / limits.Motor, c.Dip.Value.AtCoupling.DipPct / limits.Pcc));

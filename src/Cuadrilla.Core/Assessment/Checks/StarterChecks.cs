@@ -46,7 +46,7 @@ internal static class StarterChecks
 
     private static Check Refused(DrivePointModel model, StartCase start) => new(
         "starter.settings", model.Id, BoardRow.Converter, All[3].Title, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
-        string.Empty, "Relief: a motor with that link, or another way of starting.", new Reason("the link that it needs", start.Impossible, Source, []));
+        string.Empty, "Relief: a motor with that link, or another way of starting.", new Reason("the winding connection that it needs", start.Impossible, Source, [])) { IsRule = true };
 
     private static Check Reaches(DrivePointModel model, StartCase start, StartPlace place)
     {
@@ -63,7 +63,7 @@ internal static class StarterChecks
                         ? $"sticks at {Text.N(endRpm)} rpm: torque and load meet there, {Text.N(run.Moments[^1].State.TorqueNm)} Nm"
                         : $"after {Text.N(run.TimeS)} s only {Text.N(endRpm)} rpm",
                     Source,
-                    Inputs(model, place)));
+                    Inputs(model, place))) { IsRule = run.End != StartEnd.Reached && endRpm <= 0 };
         }
 
         var limited = double.IsFinite(start.LeastSurplusPu);
@@ -86,7 +86,7 @@ internal static class StarterChecks
             "a start that does not end heats winding and rotor without end",
             $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.Input.Defaults.StallTimeS)} s locked would be, and rising",
             Source,
-            Inputs(model, place)));
+            Inputs(model, place))) { IsRule = true };
 
     private static IEnumerable<Check> Unjudged(DrivePointModel model) => All
         .Where(c => c.Id is "starter.starts-per-hour" or "starter.settings")

@@ -15,4 +15,8 @@ internal sealed record SupplyContext(
     DefaultsInForce Defaults,
     IReadOnlyList<ScenarioResult> Scenarios,
     PccDemand? Demand,
-    IReadOnlyList<string> Incomplete);
+    IReadOnlyList<string> Incomplete)
+{
+    /// <summary>What threw on the way: where a scenario or a drive is missing, nothing that rests on all of them holds.</summary>
+    public IReadOnlyList<Fault> Faults { get; init; } = [];
+}

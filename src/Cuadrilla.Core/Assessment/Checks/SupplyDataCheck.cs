@@ -32,6 +32,6 @@ internal static class SupplyDataCheck
                     + (plant.Source.Strength is SourceStrength.FaultLevel { LeastMva.IsKnown: false } ? "; least fault level not stated, the largest is taken for dips and distortion too" : string.Empty)
                     + (plant.Source.NotStated().Any() ? "; not stated and taken as none: " + string.Join(", ", plant.Source.NotStated()) : string.Empty),
                 "docs/methods/supply-network.md",
-                []));
+                [])) { IsRule = true };
     }
 }

@@ -6,8 +6,8 @@ namespace Cuadrilla.Core.Assessment.Checks;
 /// <summary><c>energy.system-class</c>: IES class of motor and converter together.</summary>
 internal static class SystemClassCheck
 {
-    private const string Id = "energy.system-class";
-    private const string Title = "Efficiency class of the drive (IES)";
+    public const string Id = "energy.system-class";
+    public const string Title = "Efficiency class of the drive (IES)";
 
     public static Check Of(DrivePointModel model)
     {

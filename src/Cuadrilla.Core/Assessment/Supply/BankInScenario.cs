@@ -7,7 +7,7 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <summary>A capacitor bank in a scenario, in parts of its own rating.</summary>
 /// <param name="BankId">Which one.</param>
 /// <param name="CurrentPu">Rms current.</param>
-/// <param name="VoltagePu">Rms voltage of its capacitors.</param>
+/// <param name="VoltagePu">Rms voltage of its capacitors, parts of the fundamental that they carry at nominal voltage.</param>
 /// <param name="WorstOrder">Order that adds most.</param>
 /// <param name="ResonantOrder">Frequency at which it resonates with what lies behind its bus, over the fundamental; NaN: none above 1.</param>
 /// <param name="Gain">How often it multiplies the impedance of its bus at the order present that it lifts most.</param>
@@ -23,7 +23,7 @@ public sealed record BankInScenario(string BankId, double CurrentPu, double Volt
 
     /// <summary>Of a bank that is on at a live bus; null otherwise.</summary>
     internal static BankInScenario? Of(
-        CapacitorBank bank, PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicSums sums, NetworkScan scan, IReadOnlyList<DriveInScenario> drives)
+        CapacitorBank bank, PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicSums sums, NetworkScan scan, IReadOnlyList<DriveInScenario> drives, double reactorLossPu)
     {
         var steps = scenario.StepsOnOf(bank);
         if (steps == 0 || !network.IsLive(bank.BusId))
@@ -38,7 +38,7 @@ public sealed record BankInScenario(string BankId, double CurrentPu, double Volt
         var worst = 1;
         for (var h = 2; h <= voltages.Length; h++)
         {
-            var part = Math.Abs(bank.SusceptanceS(h, steps, volts) / bank.SusceptanceS(1, steps, volts)) * voltages[h - 1] / 100;
+            var part = (bank.AdmittanceS(h, steps, volts, reactorLossPu) / bank.AdmittanceS(1, steps, volts, reactorLossPu)).Magnitude * voltages[h - 1] / 100;
             current += part * part;
             voltage += part / h * (part / h);
             (most, worst) = part > most ? (part, h) : (most, worst);

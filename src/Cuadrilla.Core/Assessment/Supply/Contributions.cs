@@ -23,7 +23,7 @@ internal static class Contributions
         var parts = new List<(string Id, Complex[] Orders)>();
         foreach (var drive in result.Drives.Where(d => d.Front is RectifierResult.LineDraw))
         {
-            var shunts = StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine);
+            var shunts = StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu);
             var alone = new HarmonicSums(plant, scenario, result.Network, shunts, [drive], result.Loads, forcePhases: true, filterParts: filters);
             var current = alone.AtCoupling(plant.Pcc.BusId);
             if (current.Length > 0)

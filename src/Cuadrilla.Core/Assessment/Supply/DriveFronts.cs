@@ -35,6 +35,7 @@ internal sealed class DriveFronts
     private const double FineStaysPoints = 0.001;
     private const double FineStopPoints = 0.02;
     private const int RoughRounds = 4;
+    private const int HopelessRounds = 4;
 
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess of the drop that others cause.
     private const double DisplacementOfOthers = 0.96;
@@ -88,6 +89,7 @@ internal sealed class DriveFronts
     private FrontIteration Iterate(double[] guess, int mostRounds)
     {
         var mixing = new AndersonMixing(MixingDepth);
+        var hopeless = 0;
         for (var round = 1; ; round++)
         {
             // Where the network resonates what is left out by steps is multiplied: then every step counts.
@@ -102,7 +104,9 @@ internal sealed class DriveFronts
                 (residual, worst) = points > residual ? (points, drives[i].DrivePointId) : (residual, worst);
             }
 
-            if (residual < (isFine ? FineStopPoints : StopPoints) || round == mostRounds)
+            // A front end without any steady state is said and nothing is judged: the others need not settle with it.
+            hopeless = drives.Any(d => d.Front is RectifierResult.NoSteadyState) ? hopeless + 1 : 0;
+            if (residual < (isFine ? FineStopPoints : StopPoints) || round == mostRounds || hopeless == HopelessRounds)
             {
                 for (var i = 0; i < drives.Length; i++)
                 {

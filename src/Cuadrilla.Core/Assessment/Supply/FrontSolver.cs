@@ -28,6 +28,9 @@ internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double 
 /// <summary>Finds the line current of one converter, by the way that its front end asks for.</summary>
 internal static class FrontSolver
 {
+    // Of the leakage behind it.
+    private const double LeastSourcePu = 1e-4;
+
     /// <summary>Its current and, where one was solved, the circuit.</summary>
     public static (RectifierResult Front, RectifierInput? Circuit) Solve(
         RunningDrive drive, in FrontPlace place, Func<RectifierInput, RectifierResult> rectifier)
@@ -36,6 +39,9 @@ internal static class FrontSolver
         var twoConductors = drive.Feed == SupplyFeed.TwoPhases;
         switch (item.FrontEnd)
         {
+            case FrontEnd.Diode or FrontEnd.SinglePhase when place.SeenOhm.Imaginary + item.LineSideH(place.FrequencyHz) <= 0:
+                // An ideal voltage on a capacitor: the current has no bound, and no spectrum.
+                return (new RectifierResult.NoSteadyState("Nothing limits its line current: an infinite source on its own bus, no reactance in feeder or unit. State the fault level, the feeder or a choke."), null);
             case FrontEnd.Diode { Bridges: 1 } when !twoConductors:
                 var six = Circuit(item, RectifierKind.SixPulse, point, place);
                 return (rectifier(six), six);
@@ -44,7 +50,8 @@ internal static class FrontSolver
                 var whole = Circuit(item, RectifierKind.SixPulse, point, place) with { DcLoadW = point.DcLoadW + item.FrontEnd.LossW(point.DcLoadW, item.RatedKw * 1e3) };
                 var coupled = whole with
                 {
-                    SourceInductanceH = place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz),
+                    // The solver wants some inductance ahead of all bridges; on an ideal voltage so little that it changes nothing.
+                    SourceInductanceH = Math.Max(place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz), LeastSourcePu * item.LineSideH(place.FrequencyHz)),
                     Bridges = diode.Bridges,
                     LeakageH = item.LineSideH(place.FrequencyHz),
                     LeakageMismatchPu = place.LeakageMismatchPu,
@@ -141,7 +148,7 @@ internal static class FrontSolver
     {
         if (result is null)
         {
-            return new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.", null);
+            return new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.");
         }
 
         Complex[] orders = [.. result.Orders];

@@ -58,7 +58,7 @@ public sealed record HarmonicStudy(
         ArgumentNullException.ThrowIfNull(result);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var sums = new HarmonicSums(
-            plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine), result.Drives, result.Loads, forcePhases: true);
+            plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu), result.Drives, result.Loads, forcePhases: true);
         var into = sums.AtCoupling(busId);
         return (into.Length == 0 ? [] : into[0].CurrentA, sums.VoltagePhasorsPct(busId));
     }

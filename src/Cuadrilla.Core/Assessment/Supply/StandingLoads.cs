@@ -13,9 +13,10 @@ internal static class StandingLoads
     /// <param name="scenario">The scenario.</param>
     /// <param name="network">Its network.</param>
     /// <param name="onLine">Drive points on the line.</param>
+    /// <param name="reactorLossPu">Resistance of reactors ahead of capacitors, parts of their reactance.</param>
     /// <param name="withoutId">A load or drive point that is left out, for a start of its own; empty for none.</param>
     public static Complex[] Fundamental(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<LineDrive> onLine, string withoutId = "")
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<LineDrive> onLine, double reactorLossPu, string withoutId = "")
     {
         var shunts = new Complex[network.NodeCount];
         foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
@@ -34,7 +35,7 @@ internal static class StandingLoads
             }
         }
 
-        AddCapacitors(plant, scenario, network, 1, shunts);
+        AddCapacitors(plant, scenario, network, 1, reactorLossPu, shunts);
         return shunts;
     }
 
@@ -69,7 +70,7 @@ internal static class StandingLoads
             shunts[node] += filter.AdmittancePu(order, SupplyNetwork.BaseVa);
         }
 
-        AddCapacitors(plant, scenario, network, order, shunts);
+        AddCapacitors(plant, scenario, network, order, loads.ReactorLossPu, shunts);
         return shunts;
     }
 
@@ -79,12 +80,11 @@ internal static class StandingLoads
         return 1 / new Complex(still.Real * SkinEffect.OfWinding(order), still.Imaginary * order);
     }
 
-    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, Complex[] shunts)
+    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, double reactorLossPu, Complex[] shunts)
     {
         foreach (var (bank, node) in OnNodes(plant.Distribution.CapacitorBanks, b => b.BusId, network))
         {
-            var perUnit = bank.SusceptanceS(order, scenario.StepsOnOf(bank), network.VoltageV(bank.BusId)) * network.BaseOhm(bank.BusId);
-            shunts[node] += new Complex(0, perUnit);
+            shunts[node] += bank.AdmittanceS(order, scenario.StepsOnOf(bank), network.VoltageV(bank.BusId), reactorLossPu) * network.BaseOhm(bank.BusId);
         }
     }
 

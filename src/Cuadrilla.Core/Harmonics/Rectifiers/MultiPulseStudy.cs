@@ -71,8 +71,8 @@ internal static class MultiPulseStudy
     {
         CoupledOrbit.Settled settled => Steady(input, circuit, settled),
         CoupledOrbit.Collapsed => new RectifierResult.NoSteadyState(
-            "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance.", null),
-        CoupledOrbit.Unsettled unsettled => new RectifierResult.NoSteadyState(Reason(unsettled.Multiplier), SettlingCapacitanceF(input)),
+            "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance."),
+        CoupledOrbit.Unsettled unsettled => new RectifierResult.NoSteadyState(Reason(unsettled.Multiplier), () => SettlingCapacitanceF(input)),
         _ => throw new InvalidOperationException("Unknown orbit."),
     };
 

@@ -56,9 +56,26 @@ public abstract record RectifierResult
     public sealed record Stated(IReadOnlyList<LineCurrent> Phases, IRectifierWaveform Waveform, string Provenance) : LineDraw(Phases, Waveform, Provenance);
 
     /// <summary>No state repeats itself every cycle, so no spectrum is given.</summary>
-    /// <param name="Reason">What happens instead, in words.</param>
-    /// <param name="SettlingCapacitanceF">Link capacitance at which the circuit settles, F; null when none up to 100 times was found.</param>
-    public sealed record NoSteadyState(string Reason, double? SettlingCapacitanceF) : RectifierResult;
+    /// <remarks>Looking for the capacitance that settles costs many solutions, so it is looked for when somebody asks.</remarks>
+    public sealed record NoSteadyState : RectifierResult
+    {
+        private readonly Lazy<double?> cure;
+
+        /// <summary>States it.</summary>
+        /// <param name="reason">What happens instead, in words.</param>
+        /// <param name="cure">Finds the link capacitance at which the circuit settles, F; null where more would not help.</param>
+        public NoSteadyState(string reason, Func<double?>? cure = null)
+        {
+            Reason = reason;
+            this.cure = new Lazy<double?>(cure ?? (() => null));
+        }
+
+        /// <summary>What happens instead, in words.</summary>
+        public string Reason { get; }
+
+        /// <summary>Link capacitance at which the circuit settles, F; null when none up to 100 times was found.</summary>
+        public double? SettlingCapacitanceF => cure.Value;
+    }
 }
 
 /// <summary>Line current of one phase.</summary>

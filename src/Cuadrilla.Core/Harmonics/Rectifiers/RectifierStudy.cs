@@ -96,12 +96,11 @@ public static class RectifierStudy
                 // No orbit was found on this way: another solver looks once more before it is said that there is none.
                 return second;
             case BridgeOrbit.Unsettled unsettled:
-                var omega = 2 * Math.PI * input.FrequencyHz;
-                return new RectifierResult.NoSteadyState(
-                    Reason(input, unsettled.Multiplier), SettlingSusceptance(circuit) / (omega * impedanceBase));
+                var (omega, rings) = (2 * Math.PI * input.FrequencyHz, circuit);
+                return new RectifierResult.NoSteadyState(Reason(input, unsettled.Multiplier), () => SettlingSusceptance(rings) / (omega * impedanceBase));
             case BridgeOrbit.Collapsed:
                 return new RectifierResult.NoSteadyState(
-                    "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance.", null);
+                    "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance.");
             default:
                 throw new InvalidOperationException("Unknown orbit.");
         }

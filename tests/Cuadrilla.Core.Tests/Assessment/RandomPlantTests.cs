@@ -1,0 +1,95 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Documents.Projects;
+using Cuadrilla.RandomPlants;
+using Check = Cuadrilla.Core.Assessment.Check;
+
+namespace Cuadrilla.Core.Tests.Assessment;
+
+/// <summary>Two thousand plants that nobody would draw: none breaks a study, every verdict says why.</summary>
+public sealed class RandomPlantTests
+{
+    private const int Plants = 2000;
+    private const int Blocks = 8;
+
+    // Written as words here, where the program's own rules would leave them out.
+    private static readonly JsonSerializerOptions Telling = Options();
+
+    private static JsonSerializerOptions Options()
+    {
+        var options = new JsonSerializerOptions();
+        ProjectJson.Configure(options);
+        options.NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals;
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver();
+        return options;
+    }
+
+    public static TheoryData<int> Seeds() => [.. Enumerable.Range(0, Blocks)];
+
+    [Theory]
+    [MemberData(nameof(Seeds))]
+    public void No_plant_breaks_a_study(int block)
+    {
+        var data = ReferenceCatalogue.Data;
+        var assessor = new Assessor(data);
+        var problems = new List<string>();
+        for (var seed = block * Plants / Blocks; seed < (block + 1) * Plants / Blocks; seed++)
+        {
+            var plant = RandomPlant.Of(seed, data);
+            var invalid = SpecificationValidation.Problems(plant, data);
+            Assert.True(invalid.Count == 0, $"seed {seed}: {string.Join("; ", invalid.Select(p => $"{p.Pointer}: {p.Message}"))}");
+            problems.AddRange(Problems(plant, assessor).Select(p => $"seed {seed}: {p}"));
+        }
+
+        Assert.True(problems.Count == 0, $"{problems.Count} problems, the first: {string.Join('\n', problems.Take(20))}");
+    }
+
+    private static IEnumerable<string> Problems(PlantSpecification plant, Assessor assessor)
+    {
+        var assessment = assessor.Run(plant);
+        var document = AssessmentDocument.Of(plant, assessment, assessor.Data.PccLimits, withReasons: true);
+        var json = JsonSerializer.SerializeToNode(document, Telling)!;
+        return assessment.Faults.Select(f => $"{f.Where}: {f.What}{f.Trace.Split('\n')[0]}")
+            .Concat(assessment.Checks.SelectMany(Incomplete))
+            .Concat(NotFinite(json, string.Empty));
+    }
+
+    // A verdict without a figure is a rule's, and says so.
+    private static IEnumerable<string> Incomplete(Check check)
+    {
+        var where = $"{check.Id} {check.DrivePointId}{check.ElementId} {check.Title} {check.Verdict}";
+        if (check.Reason.WithNumbers.Length == 0 || check.Reason.Formula.Length == 0)
+        {
+            yield return where + ": no reason";
+        }
+
+        if (check.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails && !check.IsRule && !(check.Figure.IsKnown && check.Limit.IsKnown && check.MarginPct.IsKnown))
+        {
+            yield return where + ": judged without figure, limit and margin";
+        }
+
+        if (check.Verdict is Verdict.Tight or Verdict.Fails && check.Relief.Length == 0)
+        {
+            yield return where + ": no relief";
+        }
+
+        if (check.Reason.WithNumbers.Contains("NaN", StringComparison.Ordinal) || check.Reason.WithNumbers.Contains("Infinity", StringComparison.Ordinal))
+        {
+            yield return $"{where}: {check.Reason.WithNumbers}";
+        }
+    }
+
+    private static IEnumerable<string> NotFinite(JsonNode? node, string at) => node switch
+    {
+        JsonObject o => o.SelectMany(p => NotFinite(p.Value, at + "/" + p.Key)),
+        JsonArray a => a.SelectMany((v, i) => NotFinite(v, $"{at}/{i}")),
+        JsonValue v when v.GetValueKind() == JsonValueKind.String && v.GetValue<string>() is "NaN" or "Infinity" or "-Infinity" => [at + " is not finite"],
+        _ => [],
+    };
+}
