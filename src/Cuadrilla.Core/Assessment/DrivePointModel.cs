@@ -217,7 +217,7 @@ public sealed class DrivePointModel
     /// <summary>Points at which the drive works for ever: every level of the duty, every diameter of a winder; none in a cycle.</summary>
     public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null
         ? []
-        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.PointsAt) : Load.Levels().Select(l => LineShaft.Of(this, l));
+        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.PointsAt) : Load.Levels().Select(l => LineShaft.Of(this, l).Shaft);
 
     /// <summary>Operating point from shaft to busbar at a level; requires everything that <see cref="Missing"/> names.</summary>
     /// <param name="levelPu">Flow, speed or rate of cycles, parts of the rated.</param>
@@ -227,8 +227,8 @@ public sealed class DrivePointModel
     {
         if (Starter is not null && Load is not null && Motor is not null && Cable is not null && Feeder is not null)
         {
-            var onLine = LineShaft.Of(this, levelPu);
-            return OnLine(onLine with { TorqueNm = onLine.TorqueNm * loadPu }, Starter.RunningLossW);
+            var (shaftOnLine, motorOnLine) = LineShaft.Of(this, levelPu, loadPu);
+            return OnLine(shaftOnLine, motorOnLine, Starter.RunningLossW);
         }
 
         if (Load is null || Motor is null || Converter is null || Cable is null || Feeder is null)
@@ -252,8 +252,7 @@ public sealed class DrivePointModel
     internal MotorFeed ConverterFeed => OperatingPoint.FeedOf(Filter);
 
     /// <summary>The chain of the motor on the line.</summary>
-    internal OperatingPoint OnLine(ShaftPoint shaft, double bypassW, MotorLossModel? motor = null) =>
-        OperatingPoint.OnLine(shaft, motor ?? Motor!, bypassW, Cable!.Value, Feeder!.Value);
+    internal OperatingPoint OnLine(ShaftPoint shaft, in MotorPoint motor, double bypassW) => OperatingPoint.OnLine(shaft, motor, bypassW, Cable!.Value, Feeder!.Value);
 
     /// <summary>A plate linked and fed at this place by a converter and filter, and the way of the voltage to it.</summary>
     internal (ConnectedMotor Connected, OutputVoltage Voltage) Linked(MotorPlate plate, MotorConnection connection, ConverterItem? converter, OutputFilterItem? filter)

@@ -54,10 +54,8 @@ public readonly record struct OperatingPoint(
     /// The chain of a motor on the line: feeder, starter with closed bypass, cable, motor. What it takes does not go through a
     /// rectifier.
     /// </summary>
-    public static OperatingPoint OnLine(ShaftPoint shaft, MotorLossModel motor, double bypassW, Complex cable, Complex feeder)
+    public static OperatingPoint OnLine(ShaftPoint shaft, MotorPoint point, double bypassW, Complex cable, Complex feeder)
     {
-        ArgumentNullException.ThrowIfNull(motor);
-        var point = motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line);
         var square = point.CurrentA * point.CurrentA;
         return new OperatingPoint(shaft, point, 3 * cable.Real * square, 0, bypassW, 0, 3 * feeder.Real * square, 0);
     }

@@ -129,36 +129,54 @@ public sealed class FluidMachineModel : LoadModel
     }
 
     /// <summary>Operating point of a machine kept at its rated point while surplus flow returns.</summary>
-    public FluidPoint Bypassed(double flowPu) => new(flowPu, RatedSpeedRpm, 1, 1, RatedPowerW);
+    public FluidPoint Bypassed(double flowPu, double speedPu = 1) => new(flowPu, speedPu * RatedSpeedRpm, speedPu * speedPu, 1, RatedPowerW * speedPu * speedPu * speedPu);
 
-    /// <summary>Mean of a machine that runs at its rated point for that part of the time.</summary>
-    public FluidPoint OnOff(double flowPu) => new(flowPu, RatedSpeedRpm, 1, 1, RatedPowerW * Math.Min(flowPu, 1));
+    /// <summary>Mean of a machine that runs at its full flow for that part of the time.</summary>
+    public FluidPoint OnOff(double flowPu, double speedPu = 1)
+    {
+        var most = MostFlowPu(speedPu);
+        return most > 0
+            ? Throttled(most, speedPu) with { LevelPu = flowPu, PowerW = Throttled(most, speedPu).PowerW * Math.Min(flowPu / most, 1) }
+            : Still(speedPu);
+    }
 
     /// <summary>At the low speed where that delivers the flow, else at full speed; throttled either way.</summary>
-    public FluidPoint TwoSpeed(double flowPu, double lowSpeedPu)
+    public FluidPoint TwoSpeed(double flowPu, double lowSpeedPu, double speedPu = 1)
     {
-        var low = Throttled(flowPu, lowSpeedPu);
-        return low.HeadPu >= PumpPoint.SystemHeadPu(flowPu, staticFraction) && flowPu * machineFlowPu < lowSpeedPu ? low : Throttled(flowPu);
+        var low = Throttled(flowPu, lowSpeedPu * speedPu);
+        return low.HeadPu >= PumpPoint.SystemHeadPu(flowPu, staticFraction) && flowPu * machineFlowPu < lowSpeedPu * speedPu ? low : Throttled(flowPu, speedPu);
     }
+
+    /// <summary>Largest flow that the system lets through at a speed, parts of the rated; 0 below the speed at which flow begins.</summary>
+    public double MostFlowPu(double speedPu)
+    {
+        // a·n² − (a−1)·(m·q)² = s + (1−s)·q², m the machine's share of the total flow.
+        var slope = (1 - staticFraction) + ((shutOffPu - 1) * machineFlowPu * machineFlowPu);
+        return Math.Sqrt(Math.Max(0, ((shutOffPu * speedPu * speedPu) - staticFraction) / slope));
+    }
+
+    /// <summary>Turning without delivering anything: power is the limit of q·h/η as q goes to 0, a·n³/2.</summary>
+    public FluidPoint Still(double speedPu) =>
+        new(0, speedPu * RatedSpeedRpm, shutOffPu * speedPu * speedPu, 0, RatedPowerW * shutOffPu * speedPu * speedPu * speedPu / 2);
 
     /// <summary>
     /// As many machines of the common path as the flow needs at full speed, throttled together: the point of one that runs,
     /// and the part of all machines that do.
     /// </summary>
-    public (FluidPoint Running, double Share) Staged(double flowPu)
+    public (FluidPoint Running, double Share) Staged(double flowPu, double speedPu = 1)
     {
         var (most, needed) = Common.Path is ParallelPath.Common path ? (path.Running, path.NeededAtRatedFlow) : (1, 1);
         var head = PumpPoint.SystemHeadPu(flowPu, staticFraction);
         for (var count = 1; count < most; count++)
         {
             var own = flowPu * needed / count;
-            if (own < 1.2 && PumpPoint.MachineHeadPu(own, 1, shutOffPu) >= head)
+            if (own < 1.2 * speedPu && PumpPoint.MachineHeadPu(own, speedPu, shutOffPu) >= head)
             {
-                return (Point(flowPu, own, 1, PumpPoint.MachineHeadPu(own, 1, shutOffPu)), (double)count / most);
+                return (Point(flowPu, own, speedPu, PumpPoint.MachineHeadPu(own, speedPu, shutOffPu)), (double)count / most);
             }
         }
 
-        return (Throttled(flowPu), 1);
+        return (Throttled(flowPu, speedPu), 1);
     }
 
     /// <summary>
@@ -172,17 +190,7 @@ public sealed class FluidMachineModel : LoadModel
             return 0;
         }
 
-        // a·n² − (a−1)·(m·q)² = s + (1−s)·q², m the machine's share of the total flow.
-        var slope = (1 - staticFraction) + ((shutOffPu - 1) * machineFlowPu * machineFlowPu);
-        var square = ((shutOffPu * n * n) - staticFraction) / slope;
-        if (square > 0)
-        {
-            var flow = Math.Sqrt(square);
-            return Point(flow, flow * machineFlowPu, n, PumpPoint.SystemHeadPu(flow, staticFraction)).TorqueNm;
-        }
-
-        // No flow: power is the limit of q·h/η as q goes to 0, a·n³/2.
-        return RatedTorqueNm * shutOffPu * n * n / 2;
+        return MostFlowPu(n) is > 0 and var flow ? Point(flow, flow * machineFlowPu, n, PumpPoint.SystemHeadPu(flow, staticFraction)).TorqueNm : Still(n).TorqueNm;
     }
 
     private FluidPoint Point(double flowPu, double machineFlow, double speedPu, double headPu)

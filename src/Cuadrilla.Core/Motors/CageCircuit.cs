@@ -16,13 +16,32 @@ namespace Cuadrilla.Core.Motors;
 public sealed record CageCircuit(
     Complex StatorOhm, double MagnetisingOhm, Complex RunningOhm, Complex StandstillOhm, double SynchronousRadPerS, double RatedVoltageV)
 {
+    /// <summary>The same motor on another frequency: reactances and synchronous speed in proportion, bars penetrated as the frequency in them asks.</summary>
+    /// <param name="ratio">Frequency over that of the fit, above 0.</param>
+    public CageCircuit AtFrequency(double ratio)
+    {
+        Complex At(Complex ohm) => new(ohm.Real, ohm.Imaginary * ratio);
+        return ratio == 1 ? this : this with
+        {
+            StatorOhm = At(StatorOhm),
+            MagnetisingOhm = MagnetisingOhm * ratio,
+            RunningOhm = At(RunningOhm),
+            StandstillOhm = At(StandstillOhm),
+            SynchronousRadPerS = SynchronousRadPerS * ratio,
+            BarFrequencyPu = BarFrequencyPu * ratio,
+        };
+    }
+
+    /// <summary>Frequency in the bars at standstill, parts of that of the fit.</summary>
+    public double BarFrequencyPu { get; init; } = 1;
+
     /// <summary>State at a slip and a line-to-line voltage.</summary>
     /// <param name="slip">Slip, above 0 to 2; smaller ones are taken as 1e-6.</param>
     /// <param name="lineVoltageV">Line-to-line voltage at the terminals of the motor linked as on its plate, V.</param>
     public CagePoint At(double slip, double lineVoltageV)
     {
         var s = Math.Max(Math.Abs(slip), 1e-6);
-        var depth = Math.Sqrt(Math.Min(s, 1));
+        var depth = Math.Sqrt(Math.Min(s, 1) * BarFrequencyPu);
         var rotor = RunningOhm + ((StandstillOhm - RunningOhm) * depth);
         var branch = new Complex(rotor.Real / s, rotor.Imaginary);
         var magnetising = new Complex(0, MagnetisingOhm);

@@ -1,8 +1,8 @@
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>
-/// The magnetising current with which the loss model shows a measured power factor at half torque across the line. A larger one
-/// lowers that power factor while the plate stays as it is, so it is found by halving. Out of reach, the nearer end is taken.
+/// The magnetising current with which the loss model shows what was measured across the line: a no-load current, or a power factor at half
+/// torque. Both follow it one way while the plate stays as it is, so it is found by halving. Out of reach, the nearer end is taken.
 /// </summary>
 public static class MagnetisingFit
 {
@@ -15,18 +15,25 @@ public static class MagnetisingFit
     public static double OfHalfLoad(MotorPlate plate, double halfLoadPowerFactor)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        double low = LeastPu, high = Math.Min(MostPu, 0.98 * Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor)) / 1.0);
+        return Halved(0.98 * Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor)), pu => PowerFactorAtHalf(plate, pu) > halfLoadPowerFactor);
+    }
+
+    /// <summary>Magnetising current in parts of the rated: the no-load current less what iron and friction ask for.</summary>
+    /// <param name="plate">The plate of a cage motor.</param>
+    /// <param name="noLoadCurrentA">Current without load at rated voltage and frequency, A.</param>
+    public static double OfNoLoad(MotorPlate plate, double noLoadCurrentA)
+    {
+        ArgumentNullException.ThrowIfNull(plate);
+        return Halved(MostPu, pu => new MotorLossModel(plate with { MagnetisingPu = pu }).OnLine(plate.RatedFrequencyHz, plate.RatedVoltageV, 0).CurrentA < noLoadCurrentA);
+    }
+
+    private static double Halved(double most, Func<double, bool> isTooLittle)
+    {
+        double low = LeastPu, high = Math.Min(MostPu, most);
         for (var i = 0; i < 50; i++)
         {
             var middle = (low + high) / 2;
-            if (PowerFactorAtHalf(plate, middle) > halfLoadPowerFactor)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
+            (low, high) = isTooLittle(middle) ? (middle, high) : (low, middle);
         }
 
         return (low + high) / 2;
@@ -36,9 +43,8 @@ public static class MagnetisingFit
     internal static double PowerFactorAtHalf(MotorPlate plate, double magnetisingPu)
     {
         var model = new MotorLossModel(plate with { MagnetisingPu = magnetisingPu });
-        var speed = plate.Technology == MotorTechnology.CageInduction
-            ? plate.SynchronousSpeedRpm * (1 - (plate.RatedSlip / 2))
-            : plate.RatedSpeedRpm;
-        return model.At(speed, plate.RatedTorqueNm / 2, MotorFeed.Line).PowerFactor;
+        return plate.Technology == MotorTechnology.CageInduction
+            ? model.OnLine(plate.RatedFrequencyHz, plate.RatedVoltageV, plate.RatedTorqueNm / 2).PowerFactor
+            : model.At(plate.RatedSpeedRpm, plate.RatedTorqueNm / 2, MotorFeed.Line).PowerFactor;
     }
 }

@@ -78,6 +78,9 @@ public sealed record MotorPlate(
     double BackEmfVPerKrpm = 0,
     SevenPointLosses? Measured = null)
 {
+    /// <summary>d-axis over q-axis inductance of a motor with magnets: 1 with magnets on the surface, less with magnets inside.</summary>
+    public double SaliencyPu { get; init; } = 1;
+
     /// <summary>Locked-rotor current at rated voltage, parts of the rated; 0 when not known or not for the line.</summary>
     public double LockedRotorCurrentPu { get; init; }
 

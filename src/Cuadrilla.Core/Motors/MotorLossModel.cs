@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Motors.Electrics;
+
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>How a motor is fed.</summary>
@@ -12,28 +14,22 @@ public enum MotorFeed
 
 /// <summary>
 /// Losses, current, voltage and power factor of a motor at any speed and torque, from its plate alone. One model gives them
-/// all, so they never contradict each other, and the plate is met exactly at the rated point. See
-/// <c>docs/methods/motor-losses.md</c>. Valid from standstill to about twice base speed, flux constant to base speed and
-/// falling with frequency above; saturation and temperature are those of the rated point. Cage motors have slip and rotor
-/// loss, synchronous ones neither; magnets keep their flux, a current against them takes the place of less flux above base
-/// speed; a DC motor has armature, brushes within the armature's share, and a constant field loss.
+/// all, so they never contradict each other, and the plate is met exactly at the rated point. Voltage is a limit: at the
+/// highest voltage of supply or converter the flux gives way, and current rises. See <c>docs/methods/motor-losses.md</c>. Valid from
+/// standstill to about twice base speed; temperature is that of the rated point.
 /// </summary>
 public sealed class MotorLossModel
 {
     private readonly double ratedTorqueNm;
-    private readonly double ratedRotorW;
-    private readonly double otherW;
-    private readonly double magnetisingA;
-    private readonly double torqueCurrentA;
-    private readonly double magnetisingVar;
-    private readonly double leakageVar;
+    private readonly RatedLosses losses;
+    private readonly IMotorElectrics electrics;
     private readonly double basePu;
     private readonly double phases;
 
     /// <summary>Builds the model.</summary>
     /// <param name="plate">The plate.</param>
     /// <param name="baseFrequencyPu">
-    /// Frequency up to which the flux stays at its rated value, in parts of the rated: available over rated voltage. 1.73 for
+    /// Highest voltage at the terminals in parts of the plate's, which is the frequency up to which the flux stays at its rated value: 1.73 for
     /// a motor linked in delta for 230 V on 400 V, 0.575 for one of 400 V on 230 V.
     /// </param>
     /// <exception cref="ArgumentException">The plate contradicts itself.</exception>
@@ -42,32 +38,18 @@ public sealed class MotorLossModel
         ArgumentNullException.ThrowIfNull(plate);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(baseFrequencyPu);
         basePu = baseFrequencyPu;
-        if (plate.Technology == MotorTechnology.CageInduction && plate.RatedSlip is <= 0 or >= 0.3)
-        {
-            throw new ArgumentException(
-                $"Rated speed {plate.RatedSpeedRpm} rpm must lie between 70 % and 100 % of the synchronous {plate.SynchronousSpeedRpm} rpm.", nameof(plate));
-        }
-
         Plate = plate;
         ratedTorqueNm = plate.RatedTorqueNm;
-        var slipRatio = plate.RatedSlip / (1 - plate.RatedSlip);
-        var split = plate.Split;
-
-        // Rotor copper = s/(1−s)·(shaft + friction), friction being a share of what the rotor leaves.
-        ratedRotorW = slipRatio * (plate.RatedPowerW + (split.FrictionPu * plate.RatedLossW)) / (1 + (slipRatio * split.FrictionPu));
-        otherW = plate.RatedLossW - ratedRotorW;
-        if (otherW <= 0)
+        losses = new RatedLosses(plate);
+        electrics = plate.Technology switch
         {
-            throw new ArgumentException($"The slip at {plate.RatedSpeedRpm} rpm alone exceeds the losses that the efficiency allows.", nameof(plate));
-        }
-
-        magnetisingA = MagnetisingCurrent(plate);
-        torqueCurrentA = Math.Sqrt((plate.RatedCurrentA * plate.RatedCurrentA) - (magnetisingA * magnetisingA));
+            MotorTechnology.CageInduction => new CageElectrics(plate, losses),
+            MotorTechnology.SynchronousReluctance => new ReluctanceElectrics(plate, losses),
+            MotorTechnology.PermanentMagnet or MotorTechnology.Servo => new MagnetElectrics(plate, losses),
+            MotorTechnology.DcSeparatelyExcited => new DcElectrics(plate, losses),
+            _ => throw new InvalidOperationException("Unknown motor technology."),
+        };
         phases = plate.Technology == MotorTechnology.DcSeparatelyExcited ? 1 : Math.Sqrt(3);
-        var apparent = phases * plate.RatedVoltageV * plate.RatedCurrentA;
-        var reactive = apparent * Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
-        magnetisingVar = Math.Min(reactive, phases * plate.RatedVoltageV * magnetisingA);
-        leakageVar = reactive - magnetisingVar;
     }
 
     /// <summary>The plate the model reproduces.</summary>
@@ -76,56 +58,58 @@ public sealed class MotorLossModel
     /// <summary>Speed up to which the torque is not weakened, rpm.</summary>
     public double BaseSpeedRpm => Plate.RatedSpeedRpm * basePu;
 
-    /// <summary>
-    /// Magnetising current at full flux, A: the circle diagram with the breakdown torque as its crest,
-    /// I_m = I_N·(sin φ − cos φ·(b − √(b²−1))), stator resistance neglected.
-    /// </summary>
-    public double MagnetisingCurrentA => magnetisingA;
+    /// <summary>Magnetising current at full flux, A; of a motor with magnets the d-current of its plate.</summary>
+    public double MagnetisingCurrentA => electrics.MagnetisingA;
 
-    /// <summary>The operating point at a speed and torque.</summary>
+    /// <summary>The operating point at a speed and torque, voltage no higher than its limit.</summary>
     /// <param name="speedRpm">Shaft speed, rpm, ≥ 0.</param>
     /// <param name="torqueNm">Shaft torque, Nm; negative when braking.</param>
-    /// <param name="feed">How the motor is fed.</param>
+    /// <param name="feed">Whether the supply adds losses.</param>
     public MotorPoint At(double speedRpm, double torqueNm, MotorFeed feed)
     {
-        var torque = torqueNm / ratedTorqueNm;
-        var speed = speedRpm / Plate.RatedSpeedRpm;
-        // Braking near standstill the field turns backwards: losses go with the size of the frequency.
-        var frequency = Math.Abs(FrequencyPu(speed, torque));
-        var flux = FluxPu(frequency);
-        var torqueCurrent = Plate.HasMagnets ? torque : torque / flux;
-        var magnetising = Plate.HasMagnets ? magnetisingA + (Plate.RatedCurrentA * (1 - flux)) : magnetisingA * flux;
-        var quadrature = torqueCurrentA * torqueCurrent;
-        var current = Math.Sqrt((magnetising * magnetising) + (quadrature * quadrature));
-        var currentRatio = current / Plate.RatedCurrentA;
-        var split = Plate.Split;
-        var stator = split.StatorPu * otherW * currentRatio * currentRatio;
-        var rotor = ratedRotorW * torqueCurrent * torqueCurrent;
-        var iron = split.IronPu * otherW * flux * flux * ((split.HysteresisPu * frequency) + ((1 - split.HysteresisPu) * frequency * frequency));
-        var friction = split.FrictionPu * otherW * Math.Pow(speed, split.FrictionExponent);
-        var stray = split.StrayPu * otherW * torqueCurrent * torqueCurrent * Math.Pow(frequency, 1.5);
-        var field = split.FieldPu * otherW;
-        var harmonic = feed == MotorFeed.Converter ? split.ConverterPu * Plate.RatedLossW : 0;
-        var shaft = torqueNm * 2 * Math.PI * speedRpm / 60;
-        if (feed == MotorFeed.Converter && Plate.Measured is { } measured)
+        double speed = speedRpm / Plate.RatedSpeedRpm, torque = torqueNm / ratedTorqueNm;
+        return Point(electrics.At(speed, torque, basePu), speed, torque, feed);
+    }
+
+    /// <summary>
+    /// The operating point of a cage motor on a line: frequency and voltage are the line's, the speed follows from the torque. Where the torque is more than
+    /// the flux carries, the point at breakdown is given, and <see cref="MotorPoint.WithinVoltage"/> is false.
+    /// </summary>
+    /// <param name="frequencyHz">Frequency of the line, Hz.</param>
+    /// <param name="lineVoltageV">Its voltage, V.</param>
+    /// <param name="torqueNm">Shaft torque, Nm.</param>
+    /// <exception cref="InvalidOperationException">It is no cage motor.</exception>
+    public MotorPoint OnLine(double frequencyHz, double lineVoltageV, double torqueNm)
+    {
+        if (electrics is not CageElectrics cage)
         {
-            // Measured losses decide the sum; the model still says how it divides. Far outside the measured points the
-            // polynomial may dive: it is held at a fifth of the model.
-            var modelled = stator + rotor + iron + friction + stray + field + harmonic;
-            var scale = Math.Max(measured.At(speed, torque), modelled / 5) / modelled;
-            (stator, rotor, iron, friction, stray, field, harmonic) =
-                (stator * scale, rotor * scale, iron * scale, friction * scale, stray * scale, field * scale, harmonic * scale);
+            throw new InvalidOperationException("Only a cage motor runs on the line.");
         }
 
-        var input = shaft + stator + rotor + field + iron + friction + stray + harmonic;
-        var fundamentalInput = input - harmonic - field;
-        var reactive = frequency * ((magnetisingVar * flux * flux) + (leakageVar * currentRatio * currentRatio));
-        var apparent = Math.Sqrt((fundamentalInput * fundamentalInput) + (reactive * reactive));
-        return new MotorPoint(
-            shaft, input, stator, rotor + field, iron, friction, stray, harmonic, current, quadrature,
-            current > 0 ? apparent / (phases * current) : 0,
-            apparent > 0 ? fundamentalInput / apparent : 0,
-            frequency * Plate.RatedFrequencyHz, flux, speed);
+        double frequency = frequencyHz / Plate.RatedFrequencyHz, torque = torqueNm / ratedTorqueNm;
+        var state = cage.OnLine(frequency, lineVoltageV / Plate.RatedVoltageV, torque);
+        return Point(state, cage.SpeedOnLinePu(frequency, torque, state.FluxPu), torque, MotorFeed.Line);
+    }
+
+    /// <summary>The operating point on a line of a machine whose torque depends on its speed: where both meet.</summary>
+    /// <param name="frequencyHz">Frequency of the line, Hz.</param>
+    /// <param name="lineVoltageV">Its voltage, V.</param>
+    /// <param name="torqueAtRpm">Torque that the machine asks for over speed in rpm, Nm.</param>
+    public MotorPoint OnLine(double frequencyHz, double lineVoltageV, Func<double, double> torqueAtRpm)
+    {
+        ArgumentNullException.ThrowIfNull(torqueAtRpm);
+        double Rpm(MotorPoint p) => p.SpeedPu * Plate.RatedSpeedRpm;
+
+        // g(n) = n − speed with the torque that n asks for rises: by halving between half of the synchronous speed and a little above it.
+        var synchronous = 120 * frequencyHz / Plate.Poles;
+        double low = 0.5 * synchronous, high = 1.2 * synchronous;
+        for (var i = 0; i < 50; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Rpm(OnLine(frequencyHz, lineVoltageV, torqueAtRpm(middle))) > middle ? (middle, high) : (low, middle);
+        }
+
+        return OnLine(frequencyHz, lineVoltageV, torqueAtRpm((low + high) / 2));
     }
 
     /// <summary>Output frequency of a point in parts of the rated; of a DC motor its speed, since its converter has none.</summary>
@@ -148,70 +132,55 @@ public sealed class MotorLossModel
             return 0;
         }
 
-        var split = Plate.Split;
-        var magnetising = magnetisingA * Math.Pow(flux, saturationExponent);
-        var copper = split.StatorPu * otherW * ((magnetising * magnetising) - (magnetisingA * magnetisingA)) / (Plate.RatedCurrentA * Plate.RatedCurrentA);
-        var iron = split.IronPu * otherW * ((flux * flux) - 1) * ((split.HysteresisPu * frequency) + ((1 - split.HysteresisPu) * frequency * frequency));
-        return copper + iron;
+        var magnetising = MagnetisingCurrentA * Math.Pow(flux, saturationExponent);
+        var copper = losses.StatorW * ((magnetising * magnetising) - (MagnetisingCurrentA * MagnetisingCurrentA)) / (Plate.RatedCurrentA * Plate.RatedCurrentA);
+        return copper + losses.IronW(flux, frequency) - losses.IronW(1, frequency);
     }
 
     /// <summary>
-    /// Breakdown torque at a speed, Nm: constant to base speed, above it falling with the square of frequency, with magnets or
-    /// a commutator in inverse proportion.
+    /// Largest torque for a moment at a speed, Nm: of cage and reluctance motors constant to base speed and falling with the square of frequency above; with
+    /// magnets what voltage and the current of the largest torque leave; of a DC motor in inverse proportion.
     /// </summary>
-    public double BreakdownTorqueNm(double speedRpm)
-    {
-        var flux = FluxPu(FrequencyPu(speedRpm / Plate.RatedSpeedRpm, 1));
-        var bySquare = Plate.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance;
-        return Plate.BreakdownTorquePu * ratedTorqueNm * (bySquare ? flux * flux : flux);
-    }
+    public double BreakdownTorqueNm(double speedRpm) => ratedTorqueNm * electrics.LargestTorquePu(speedRpm / Plate.RatedSpeedRpm, basePu);
 
     /// <summary>Torque at a speed when the current is given, Nm; 0 when the current does not even magnetise.</summary>
     public double TorqueAtCurrentNm(double speedRpm, double currentA)
     {
-        var torque = 0.0;
-        for (var i = 0; i < 8; i++)
-        {
-            var flux = FluxPu(FrequencyPu(speedRpm / Plate.RatedSpeedRpm, torque));
-            var magnetising = Plate.HasMagnets ? magnetisingA + (Plate.RatedCurrentA * (1 - flux)) : magnetisingA * flux;
-            var left = (currentA * currentA) - (magnetising * magnetising);
-            torque = left > 0 ? Math.Sqrt(left) / torqueCurrentA * (Plate.HasMagnets ? 1 : flux) : 0;
-        }
-
-        return Math.Min(torque * ratedTorqueNm, BreakdownTorqueNm(speedRpm));
+        var speed = speedRpm / Plate.RatedSpeedRpm;
+        var largest = electrics.LargestTorquePu(speed, basePu);
+        return largest <= 0
+            ? 0
+            : ratedTorqueNm * SquareSecant.Solve(torque => Math.Pow(electrics.At(speed, torque, basePu).CurrentA, 2), currentA * currentA, largest);
     }
 
-    // Stator frequency = rotor's electrical speed + slip frequency, slip ∝ torque/flux². Above base speed flux = 1/f makes
-    // it a quadratic.
-    private double FrequencyPu(double speed, double torque)
+    private MotorPoint Point(in ElectricalState state, double speed, double torque, MotorFeed feed)
     {
-        var slip = Plate.RatedSlip;
-        var constantFlux = ((1 - slip) * speed) + (slip * torque);
-        if (constantFlux <= basePu || torque == 0 || slip == 0)
+        var frequency = state.FrequencyPu;
+        var currentPu = state.CurrentA / Plate.RatedCurrentA;
+        var stator = losses.StatorW * currentPu * currentPu;
+        var rotor = losses.RotorW * state.RotorPu * state.RotorPu;
+        var iron = losses.IronW(state.FluxPu, frequency);
+        var friction = losses.FrictionW(speed);
+        var stray = losses.StrayW(state.StrayPu, frequency);
+        var field = losses.FieldW;
+        var harmonic = feed == MotorFeed.Converter ? Plate.Split.ConverterPu * Plate.RatedLossW : 0;
+        var shaft = torque * speed * Plate.RatedPowerW;
+        if (feed == MotorFeed.Converter && Plate.Measured is { } measured)
         {
-            return constantFlux;
+            // Measured losses decide the sum; the model still says how it divides. Far outside the measured points the
+            // polynomial may dive: it is held at a fifth of the model.
+            var modelled = stator + rotor + iron + friction + stray + field + harmonic;
+            var scale = Math.Max(measured.At(speed, torque), modelled / 5) / modelled;
+            (stator, rotor, iron, friction, stray, field, harmonic) =
+                (stator * scale, rotor * scale, iron * scale, friction * scale, stray * scale, field * scale, harmonic * scale);
         }
 
-        var weakened = slip * torque / (basePu * basePu);
-        var root = 1 - (4 * weakened * (1 - slip) * speed);
-
-        // Beyond the root there is no operating point: the torque is more than breakdown; the edge is returned.
-        return root > 0 ? (1 - Math.Sqrt(root)) / (2 * weakened) : 1 / (2 * weakened);
-    }
-
-    private double FluxPu(double frequencyPu) => Math.Min(1, basePu / Math.Max(Math.Abs(frequencyPu), 1e-9));
-
-    private static double MagnetisingCurrent(MotorPlate plate)
-    {
-        if (plate.MagnetisingPu > 0 || plate.Technology != MotorTechnology.CageInduction)
-        {
-            return plate.RatedCurrentA * plate.MagnetisingPu;
-        }
-
-        var b = plate.BreakdownTorquePu;
-        var sine = Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
-        var share = sine - (plate.PowerFactor * (b - Math.Sqrt((b * b) - 1)));
-        return plate.RatedCurrentA * Math.Max(share, 0.05);
+        var input = shaft + stator + rotor + field + iron + friction + stray + harmonic;
+        var apparent = phases * state.VoltageV * state.CurrentA;
+        return new MotorPoint(
+            shaft, input, stator, rotor + field, iron, friction, stray, harmonic, state.CurrentA, state.TorqueCurrentA, state.VoltageV,
+            apparent > 0 ? Math.Clamp((input - harmonic - field) / apparent, -1, 1) : 0, frequency * Plate.RatedFrequencyHz, state.FluxPu, speed)
+        { WithinVoltage = state.WithinVoltage };
     }
 }
 
@@ -248,6 +217,9 @@ public readonly record struct MotorPoint(
     double FluxPu,
     double SpeedPu)
 {
+    /// <summary>False where no state keeps the voltage within its limit: more torque than this speed allows.</summary>
+    public bool WithinVoltage { get; init; } = true;
+
     /// <summary>Sum of all losses, W.</summary>
     public double LossW => StatorW + RotorW + IronW + FrictionW + StrayW + HarmonicW;
 

@@ -131,9 +131,7 @@ public sealed record OwnMotor(
             .ThenBy(m => Math.Abs(m.Poles - Poles))
             .ThenBy(m => Math.Abs(m.Plate.Efficiency - (EfficiencyPct / 100)))
             .First();
-        var magnetising = NoLoadCurrentA.IsKnown
-            ? NoLoadCurrentA.Value / RatedCurrentA
-            : Technology == MotorTechnology.CageInduction ? 0 : like.Plate.MagnetisingPu;
+        var magnetising = Technology == MotorTechnology.CageInduction ? 0 : NoLoadCurrentA.IsKnown ? NoLoadCurrentA.Value / RatedCurrentA : like.Plate.MagnetisingPu;
         var plate = new MotorPlate(
             RatedPowerKw * 1e3,
             RatedVoltageV,
@@ -155,8 +153,13 @@ public sealed record OwnMotor(
         {
             LockedRotorCurrentPu = Or(LockedRotorCurrentPu, like.Plate.LockedRotorCurrentPu),
             LockedRotorTorquePu = Or(LockedRotorTorquePu, like.Plate.LockedRotorTorquePu),
+            SaliencyPu = like.Plate.SaliencyPu,
         };
-        if (!NoLoadCurrentA.IsKnown && HalfLoadPowerFactor.IsKnown)
+        if (NoLoadCurrentA.IsKnown && Technology == MotorTechnology.CageInduction)
+        {
+            plate = plate with { MagnetisingPu = MagnetisingFit.OfNoLoad(plate, NoLoadCurrentA.Value) };
+        }
+        else if (HalfLoadPowerFactor.IsKnown)
         {
             plate = plate with { MagnetisingPu = MagnetisingFit.OfHalfLoad(plate, HalfLoadPowerFactor.Value) };
         }

@@ -31,33 +31,14 @@ public sealed record ThermalBudget(
         return plate.RatedLossW * CoolingPu(speedRpm / plate.RatedSpeedRpm) * TemperaturePu * AltitudePu;
     }
 
-    /// <summary>Torque the motor can carry for ever at a speed, Nm; 0 when even no load is too much.</summary>
+    /// <summary>
+    /// Torque the motor can carry for ever at a speed, Nm; 0 when even no load is too much. Never more than the rated torque (IEC TS 60034-25): what a
+    /// colder winding would allow, shaft, bearings and the maker have not been asked for.
+    /// </summary>
     public double ContinuousTorqueNm(MotorLossModel model, double speedRpm, MotorFeed feed)
     {
         ArgumentNullException.ThrowIfNull(model);
-        var allowed = AllowedLossW(model.Plate, speedRpm);
-        var fixedLoss = model.At(speedRpm, 0, feed).LossW;
-        if (fixedLoss >= allowed)
-        {
-            return 0;
-        }
-
-        // Losses are A + B·T² but for the slip in the frequency: repeat with the last torque's frequency.
-        var torque = model.Plate.RatedTorqueNm;
-        var breakdown = model.BreakdownTorqueNm(speedRpm);
-        for (var i = 0; i < 40; i++)
-        {
-            var loss = model.At(speedRpm, torque, feed).LossW;
-            var next = torque * Math.Sqrt((allowed - fixedLoss) / Math.Max(loss - fixedLoss, 1e-9));
-            next = Math.Min(next, breakdown);
-            if (Math.Abs(next - torque) < 1e-10 * model.Plate.RatedTorqueNm)
-            {
-                return next;
-            }
-
-            torque = next;
-        }
-
-        return torque;
+        var most = Math.Min(model.Plate.RatedTorqueNm, model.BreakdownTorqueNm(speedRpm));
+        return most <= 0 ? 0 : SquareSecant.Solve(torque => model.At(speedRpm, torque, feed).LossW, AllowedLossW(model.Plate, speedRpm), most);
     }
 }

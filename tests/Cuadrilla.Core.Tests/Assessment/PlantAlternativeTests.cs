@@ -74,7 +74,7 @@ public sealed class PlantAlternativeTests
         double shaft = 0;
         foreach (var d in model.Load!.Duty)
         {
-            var points = model.Starter is null ? model.Load.PointsAt(d.LevelPu) : [LineShaft.Of(model, d.LevelPu)];
+            var points = model.Starter is null ? model.Load.PointsAt(d.LevelPu) : [LineShaft.Of(model, d.LevelPu).Shaft];
             shaft += points.Average(p => p.PowerW) * d.HoursPerYear / 1e3;
         }
 

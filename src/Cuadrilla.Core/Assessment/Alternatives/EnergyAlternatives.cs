@@ -132,8 +132,7 @@ public static class EnergyAlternatives
 
     private static EnergyAlternative OnLine(DrivePointModel model, StarterAtSite starter, bool isChosen)
     {
-        var powers = Points(model.Load!, level => MeanPower.OnLine(
-            model, model.Load!.Cycle is null ? LineShaft.Of(model, level) : model.Load.At(level), starter.RunningLossW));
+        var powers = Points(model.Load!, level => MeanPower.OnLine(model, level, starter.RunningLossW));
         return Alternative(
             model, model.MotorItem!.Id + "+starter", "line", $"{Text.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
             model.MotorItem.PriceIndex + starter.PriceIndex, powers, []) with { RunsOnLine = true };
@@ -152,7 +151,7 @@ public static class EnergyAlternatives
             return null;
         }
 
-        return [.. powers.Select(p => p.Duty.LevelPu < FullLevelPu ? p : (p.Duty, MeanPower.OnLine(model, LineShaft.Of(model, p.Duty.LevelPu), item.StandbyW)))];
+        return [.. powers.Select(p => p.Duty.LevelPu < FullLevelPu ? p : (p.Duty, MeanPower.OnLine(model, p.Duty.LevelPu, item.StandbyW)))];
     }
 
     private static bool SpeedOfTheLine(DrivePointModel model) =>

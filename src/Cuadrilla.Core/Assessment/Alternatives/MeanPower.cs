@@ -25,8 +25,7 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
             return OnConverter(model, model.Motor!, converter, levelPu);
         }
 
-        var shaft = model.Load!.Cycle is null ? LineShaft.Of(model, levelPu) : model.Load.At(levelPu);
-        return OnLine(model, shaft, model.Starter!.RunningLossW);
+        return OnLine(model, levelPu, model.Starter!.RunningLossW);
     }
 
     /// <summary>
@@ -63,9 +62,13 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
     }
 
     /// <summary>On the line, converter or starter bypassed.</summary>
-    internal static MeanPower OnLine(DrivePointModel model, ShaftPoint shaft, double bypassW, MotorLossModel? motor = null)
+    internal static MeanPower OnLine(DrivePointModel model, double levelPu, double bypassW) =>
+        LineShaft.Of(model, levelPu) is var (shaft, motor) ? OnLine(model, motor, shaft, bypassW) : default;
+
+    /// <summary>The same with the points of machine and motor known.</summary>
+    internal static MeanPower OnLine(DrivePointModel model, in MotorPoint motor, ShaftPoint shaft, double bypassW)
     {
-        var point = model.OnLine(shaft, bypassW, motor);
+        var point = model.OnLine(shaft, motor, bypassW);
         return new MeanPower(point.LineW, point.Motor.InputW * Math.Tan(Math.Acos(Math.Clamp(point.Motor.PowerFactor, 0.01, 1))), 0, 0);
     }
 

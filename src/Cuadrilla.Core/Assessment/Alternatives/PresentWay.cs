@@ -10,18 +10,24 @@ namespace Cuadrilla.Core.Assessment.Alternatives;
 public static class PresentWay
 {
     /// <summary>Shaft point of the present control at a flow; null when none is stated.</summary>
-    public static FluidPoint? Shaft(FluidMachineModel load, IReadOnlyList<CurvePoint> inletVanes, double flowPu)
+    /// <param name="load">The machine.</param>
+    /// <param name="inletVanes">The catalogue's curve of inlet vanes.</param>
+    /// <param name="flowPu">Flow, parts of the rated.</param>
+    /// <param name="speedPu">Speed at which the machine is driven, parts of its rated: what does not follow a converter follows the line.</param>
+    public static FluidPoint? Shaft(FluidMachineModel load, IReadOnlyList<CurvePoint> inletVanes, double flowPu, double speedPu = 1)
     {
         ArgumentNullException.ThrowIfNull(load);
         return load.Common.PresentControl switch
         {
-            PresentControl.OutletThrottle => load.Throttled(flowPu),
-            PresentControl.Bypass => load.Bypassed(flowPu),
-            PresentControl.InletVanes => new FluidPoint(flowPu, load.RatedSpeedRpm, 1, 1, load.RatedPowerW * Curve.At(VanesOf(load, inletVanes), flowPu)),
-            PresentControl.OnOff => load.OnOff(flowPu),
-            PresentControl.TwoSpeedHalf => load.TwoSpeed(flowPu, 1.0 / 2),
-            PresentControl.TwoSpeedTwoThirds => load.TwoSpeed(flowPu, 2.0 / 3),
-            PresentControl.Staged => load.Staged(flowPu) is var (running, share) ? running with { PowerW = running.PowerW * share } : null,
+            PresentControl.OutletThrottle => load.Throttled(flowPu, speedPu),
+            PresentControl.Bypass => load.Bypassed(flowPu, speedPu),
+            PresentControl.InletVanes => load.Bypassed(flowPu, speedPu) is var full
+                ? full with { PowerW = full.PowerW * Curve.At(VanesOf(load, inletVanes), flowPu / speedPu) }
+                : null,
+            PresentControl.OnOff => load.OnOff(flowPu, speedPu),
+            PresentControl.TwoSpeedHalf => load.TwoSpeed(flowPu, 1.0 / 2, speedPu),
+            PresentControl.TwoSpeedTwoThirds => load.TwoSpeed(flowPu, 2.0 / 3, speedPu),
+            PresentControl.Staged => load.Staged(flowPu, speedPu) is var (running, share) ? running with { PowerW = running.PowerW * share } : null,
             PresentControl.NotStated => null,
             _ => throw new InvalidOperationException("Unknown present control."),
         };
@@ -48,7 +54,7 @@ public static class PresentWay
         {
             // Staged machines that stand still lose nothing: the mean is of those that run.
             var (shaft, share) = load.Common.PresentControl == PresentControl.Staged ? load.Staged(flow) : (Shaft(load, model.Data.InletVanes, flow)!.Value, 1);
-            var power = MeanPower.OnLine(model, shaft.Shaft, 0, motor);
+            var power = MeanPower.OnLine(model, motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line), shaft.Shaft, 0);
             return new MeanPower(share * power.LineW, share * power.LineVar, 0, 0);
         });
         var name = load.Common.PresentControl switch

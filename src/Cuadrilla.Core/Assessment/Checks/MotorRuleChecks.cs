@@ -60,32 +60,56 @@ internal static class MotorRuleChecks
         var connected = model.Connected!;
         if (connected.Plate.Technology == MotorTechnology.DcSeparatelyExcited)
         {
-            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "a DC motor has an armature and a field, no link");
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "a DC motor has an armature and a field, no winding connection to choose");
         }
 
         var plate = connected.Plate;
+        var winding = plate.DeltaVoltageV <= 0 ? "its only connection" : connected.IsDelta ? "delta" : "star";
+        if (model.Starter is not null)
+        {
+            return OnLine(model, connected, winding);
+        }
 
-        // The link decides here; what converter, filter and cable take off is the converter's check.
+        // The winding connection decides here; what converter, filter and cable take off is the converter's check.
         var supply = model.Voltage!.Value.SupplyV;
         var basePu = new ConnectedMotor(plate, connected.IsDelta, connected.LinkedVoltageV, supply).BaseFrequencyPu;
         var baseRpm = plate.RatedSpeedRpm * basePu;
-        var isShort = basePu < 1 && model.Load!.RatedSpeedRpm > baseRpm;
-        var link = plate.DeltaVoltageV <= 0 ? "its only way" : connected.IsDelta ? "delta" : "star";
+        var asked = model.Load!.RatedSpeedRpm;
         var beyond = basePu > 1
             ? "; more than the plate's power at that speed, if bearings, balance and insulation allow it"
             : string.Empty;
-        return new Check(
-            id, model.Id, BoardRow.Motor, title, isShort ? Verdict.Fails : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtLeast,
-            Given.Unknown, string.Empty, isShort ? "Relief: the other link of the plate, or a motor of the supply's voltage." : string.Empty,
+        var reason = new Reason(
+            "f_base = f_N·U_out/U_winding; star voltage = √3·delta voltage",
+            $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(supply)}/{Text.N(connected.LinkedVoltageV)} = {Text.N(basePu * plate.RatedFrequencyHz)} Hz, connected in {winding}: constant torque to {Text.N(baseRpm)} rpm, asked to {Text.N(asked)} rpm{beyond}",
+            "docs/methods/connection.md; a converter's output can't exceed its supply",
+            [
+                Text.In("supply", supply, "V", "bus"),
+                Text.In("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate"),
+                Text.In("line current as connected", plate.RatedCurrentA, "A", "motor plate"),
+            ]);
+
+        // Above the plate's own speed the flux is weakened anyway: the other checks judge that. Here a supply too low for the winding is meant.
+        return basePu >= 1
+            ? CheckWriter.Rule(id, model.Id, BoardRow.Motor, title, Verdict.Holds, string.Empty, reason)
+            : CheckWriter.Judged(
+                id, model.Id, BoardRow.Motor, title, asked, baseRpm, "rpm", LimitSense.AtMost, 0, "Relief: the other winding connection of the plate, or a motor of the supply's voltage.", reason);
+    }
+
+    // On the line voltage over frequency is the flux: too much saturates the iron, too little takes the torque (IEC 60034-1, zones A and B).
+    private static Check OnLine(DrivePointModel model, ConnectedMotor connected, string winding)
+    {
+        var (volts, hertz) = (model.Input.BusVoltageV, model.Input.FrequencyHz);
+        var plate = connected.Plate;
+        var fluxPct = 100 * volts / connected.LinkedVoltageV / (hertz / plate.RatedFrequencyHz);
+        var high = fluxPct >= 100;
+        return CheckWriter.Judged(
+            "motor.connection", model.Id, BoardRow.Motor, "Motor, voltage over frequency on the line", fluxPct, high ? 110 : 90, "% of rated", high ? LimitSense.AtMost : LimitSense.AtLeast, high ? 4.5 : 5.5,
+            "Relief: the other winding connection of the plate, or a motor for the plant's voltage and frequency.",
             new Reason(
-                "f_base = f_N·U_out/U_linked; star voltage = √3·delta voltage",
-                $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(supply)}/{Text.N(connected.LinkedVoltageV)} = {Text.N(basePu * plate.RatedFrequencyHz)} Hz, linked in {link}: constant torque to {Text.N(baseRpm)} rpm, asked to {Text.N(model.Load!.RatedSpeedRpm)} rpm{beyond}",
-                "docs/methods/connection.md; a converter's output can't exceed its supply",
-                [
-                    Text.In("supply", supply, "V", "bus"),
-                    Text.In("linked voltage", connected.LinkedVoltageV, "V", "motor plate"),
-                    Text.In("line current as linked", plate.RatedCurrentA, "A", "motor plate"),
-                ]));
+                "(U/U_winding)/(f/f_N) between 90 and 110 %, tight beyond 95 to 105 %",
+                $"({Text.N(volts)} V/{Text.N(connected.LinkedVoltageV)} V)/({Text.N(hertz)} Hz/{Text.N(plate.RatedFrequencyHz)} Hz) = {Text.N(fluxPct)} %, connected in {winding}; it turns towards {Text.N(120 * hertz / plate.Poles)} rpm",
+                "IEC 60034-1, zones A and B of voltage and frequency; docs/methods/connection.md",
+                [Text.In("line voltage", volts, "V", "bus"), Text.In("line frequency", hertz, "Hz", "source"), Text.In("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate")]));
     }
 
     private static Check Insulation(DrivePointModel model)

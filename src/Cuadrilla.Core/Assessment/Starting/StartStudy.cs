@@ -95,7 +95,7 @@ public static class StartStudy
             return Impossible(id, name, isChosen, "the motor must be linked in delta to run on this supply");
         }
 
-        var circuit = CageCircuitFit.Run(plate).Circuit;
+        var circuit = CircuitOf(model);
         var bus = BusOf(model, place);
         var load = LoadCurve(model.Load!, circuit.SynchronousRadPerS);
         var drive = way switch
@@ -137,11 +137,18 @@ public static class StartStudy
             return null;
         }
 
-        var circuit = CageCircuitFit.Run(model.Connected!.Plate).Circuit;
+        var circuit = CircuitOf(model);
         var load = LoadCurve(model.Load!, circuit.SynchronousRadPerS);
         return SoftStop.Run(
             circuit, BusOf(model, place), soft.Settings.StopRampS, load, model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2,
-            LineShaft.Of(model, 1).SpeedRpm * 2 * Math.PI / 60);
+            LineShaft.Of(model, 1).Shaft.SpeedRpm * 2 * Math.PI / 60);
+    }
+
+    /// <summary>The motor's circuit at the plant's frequency: it starts towards the line's synchronous speed, whatever its plate says.</summary>
+    internal static CageCircuit CircuitOf(DrivePointModel model)
+    {
+        var plate = model.Connected!.Plate;
+        return CageCircuitFit.Run(plate).Circuit.AtFrequency(model.Input.FrequencyHz / plate.RatedFrequencyHz);
     }
 
     private static StartCase OnConverter(DrivePointModel model, StartPlace place)
@@ -175,7 +182,7 @@ public static class StartStudy
         double rotor = 0;
         if (circuit is not null)
         {
-            rotor = run.Energy.RotorJ / (circuit.At(1, plate.RatedVoltageV).RotorLossW * model.Input.Defaults.StallTimeS);
+            rotor = run.Energy.RotorJ / (CageCircuitFit.Run(plate).Circuit.At(1, plate.RatedVoltageV).RotorLossW * model.Input.Defaults.StallTimeS);
         }
 
         return new StartCase(
@@ -191,7 +198,7 @@ public static class StartStudy
     // An hour of the motor's heat budget less what it loses running, over the heat of a start beyond that.
     private static double StartsPerHour(DrivePointModel model, StartSimulation.Result run)
     {
-        var shaft = model.Starter is null ? model.Load!.At(1) : LineShaft.Of(model, 1);
+        var shaft = model.Starter is null ? model.Load!.At(1) : LineShaft.Of(model, 1).Shaft;
         var running = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, model.Feed).LossW;
         var allowed = model.Budget!.AllowedLossW(model.Motor.Plate, shaft.SpeedRpm);
         var heat = run.Energy.StatorJ + run.Energy.RotorJ - (running * run.TimeS);
@@ -224,7 +231,7 @@ public static class StartStudy
             return 5;
         }
 
-        var circuit = CageCircuitFit.Run(model.Connected.Plate).Circuit;
+        var circuit = CircuitOf(model);
         var load = LoadCurve(model.Load!, circuit.SynchronousRadPerS);
         var inertia = model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2;
         var star = new CageStartDrive(circuit, BusOf(model, place), new StarDeltaLaw(1e6, 0), 0.8 * circuit.SynchronousRadPerS);

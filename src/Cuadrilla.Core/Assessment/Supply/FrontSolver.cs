@@ -3,7 +3,6 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Thyristors;
-using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Assessment.Supply;
 
@@ -63,7 +62,7 @@ internal static class FrontSolver
             case FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered:
                 return (FromSpectrum(item, item.FrontEnd.CatalogueSpectrum!, point, place.EmfV), null);
             case FrontEnd.Thyristor:
-                return (drive.Armature is { } plate ? Armature(plate, item, point, place) : Bus(item, point, place), null);
+                return (drive.Armature is not null ? Armature(item, point, place) : Bus(item, point, place), null);
             default:
                 throw new InvalidOperationException("This converter has no front end of its own.");
         }
@@ -116,17 +115,16 @@ internal static class FrontSolver
         return StatedCurrents.Balanced(orders, 0, "catalogue data");
     }
 
-    private static RectifierResult Armature(MotorPlate plate, ConverterItem item, OperatingPoint point, in FrontPlace place)
+    private static RectifierResult Armature(ConverterItem item, OperatingPoint point, in FrontPlace place)
     {
         var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
 
         // The field has a supply of its own, whose harmonics are small beside the armature's and left out: it and the reactor's
         // loss add to the active current. The bridge gives the armature's power and the losses on the way to it.
-        // Its voltage is that of the armature, E_N·n·φ + R·I, on the way back with the other sign; the current follows from the power.
+        // Its voltage is that of the armature, on the way back with the other sign; the current follows from the power.
         var motor = point.Motor;
         var armatureW = motor.InputW - motor.RotorW + point.CableLossW + point.ConverterLossW;
-        var ohm = motor.CurrentA > 0 ? motor.StatorW / (motor.CurrentA * motor.CurrentA) : 0;
-        var armatureV = ((plate.RatedVoltageV - (ohm * plate.RatedCurrentA)) * motor.SpeedPu * motor.FluxPu) + (ohm * motor.CurrentA * Math.Sign(armatureW));
+        var armatureV = motor.VoltageV;
         var result = armatureW != 0 && armatureV > 0
             ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, Math.CopySign(armatureV, armatureW), Math.Abs(armatureW) / armatureV))
             : null;

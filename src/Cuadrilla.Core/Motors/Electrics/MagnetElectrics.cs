@@ -1,0 +1,176 @@
+namespace Cuadrilla.Core.Motors.Electrics;
+
+/// <summary>
+/// A motor with magnets: λ_d = ψ + x_d·i_d, λ_q = x_q·i_q, torque (ψ + (x_d − x_q)·i_d)·i_q. The linkages of the rated point, the magnets' voltage ψ and the
+/// saliency x_d/x_q fix i_d of the plate. Below the voltage limit i_d grows with the square of i_q, as the least current for a torque does to first
+/// order; at the limit more current against the magnets holds the voltage, and where none does the torque is not there.
+/// </summary>
+internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
+{
+    private const int LossRounds = 4;
+    private const int Halvings = 50;
+    private const double MostDirectPu = 0.8;
+
+    private readonly double direct;
+    private readonly double quadrature;
+    private readonly double magnetPu;
+    private readonly double reactanceD;
+    private readonly double reactanceQ;
+    private readonly double linkagePu;
+    private readonly double peakPu;
+
+    public MagnetElectrics(MotorPlate plate, RatedLosses losses)
+        : base(plate, losses)
+    {
+        direct = -DirectCurrent(plate);
+        quadrature = Math.Sqrt(1 - (direct * direct));
+        var (linkageD, linkageQ) = Linkages(direct);
+        linkagePu = Math.Sqrt((linkageD * linkageD) + (linkageQ * linkageQ));
+        reactanceQ = Math.Max(linkageQ / quadrature, 0.01);
+        reactanceD = plate.SaliencyPu * reactanceQ;
+        magnetPu = linkageD - (reactanceD * direct);
+
+        // Largest current for a moment: that of the largest torque at standstill.
+        peakPu = State(0, plate.BreakdownTorquePu, double.PositiveInfinity).CurrentA / plate.RatedCurrentA;
+    }
+
+    /// <inheritdoc/>
+    public double MagnetisingA => -direct * Plate.RatedCurrentA;
+
+    /// <inheritdoc/>
+    public ElectricalState At(double speedPu, double torquePu, double limitPu) => State(Math.Abs(speedPu), torquePu, limitPu);
+
+    /// <inheritdoc/>
+    public double LargestTorquePu(double speedPu, double limitPu)
+    {
+        bool Gives(double torque) => State(Math.Abs(speedPu), torque, limitPu) is { WithinVoltage: true } s && s.CurrentA <= peakPu * Plate.RatedCurrentA * (1 + 1e-9);
+        double low = 0, high = Plate.BreakdownTorquePu;
+        if (Gives(high))
+        {
+            return high;
+        }
+
+        for (var i = 0; i < Halvings && high - low > 1e-10; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Gives(middle) ? (middle, high) : (low, middle);
+        }
+
+        return low;
+    }
+
+    /// <summary>Voltage of the magnets at rated speed that a plate with a d-current and saliency implies, parts of the plate's voltage.</summary>
+    internal static double ImpliedMagnetPu(MotorPlate plate, double directPu)
+    {
+        var model = new Implied(plate, new RatedLosses(plate));
+        return model.MagnetPu(directPu);
+    }
+
+    // The d-current with which the plate agrees with the voltage of its magnets; without an agreement none.
+    private double DirectCurrent(MotorPlate plate)
+    {
+        var wanted = plate.BackEmfVPerKrpm * plate.RatedSpeedRpm / 1000 / plate.RatedVoltageV;
+        if (wanted <= 0)
+        {
+            return plate.MagnetisingPu;
+        }
+
+        double Miss(double m)
+        {
+            var (d, q) = Linkages(-m);
+            return d + (plate.SaliencyPu * q / Math.Sqrt(1 - (m * m)) * m) - wanted;
+        }
+
+        double low = 0, high = MostDirectPu;
+        if (Miss(low) >= 0)
+        {
+            return 0;
+        }
+
+        if (Miss(high) <= 0)
+        {
+            return high;
+        }
+
+        for (var i = 0; i < Halvings; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Miss(middle) < 0 ? (middle, high) : (low, middle);
+        }
+
+        return (low + high) / 2;
+    }
+
+    private ElectricalState State(double speed, double torque, double limitPu)
+    {
+        double flux = 1, current = Math.Abs(torque);
+        var found = default(ElectricalState);
+        for (var i = 0; i < LossRounds; i++)
+        {
+            found = ForAirGap(speed, AirGapPu(speed, torque, flux, current), limitPu);
+            (flux, current) = (found.FluxPu, found.CurrentA / Plate.RatedCurrentA);
+        }
+
+        return found;
+    }
+
+    private ElectricalState ForAirGap(double speed, double airGap, double limitPu)
+    {
+        // Least current for the torque.
+        var q = airGap / magnetPu;
+        for (var i = 0; i < 12; i++)
+        {
+            q = airGap / Factor(Least(q));
+        }
+
+        var d = Least(q);
+        if (Voltage(speed, d, airGap) <= limitPu * (1 + 1e-9))
+        {
+            return Of(speed, d, airGap, true);
+        }
+
+        double high = d, low = Math.Min(d, -magnetPu / Math.Max(reactanceD, 1e-3));
+        if (Voltage(speed, low, airGap) > limitPu)
+        {
+            return Of(speed, low, airGap, false);
+        }
+
+        for (var i = 0; i < Halvings && high - low > 1e-13; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Voltage(speed, middle, airGap) > limitPu ? (low, middle) : (middle, high);
+        }
+
+        return Of(speed, low, airGap, true);
+    }
+
+    private double Least(double q) => quadrature > 0 ? direct * q * q / (quadrature * quadrature) : 0;
+
+    // Torque for a q-current of one; reluctance helps where x_q is larger.
+    private double Factor(double d) => Math.Max(magnetPu + ((reactanceD - reactanceQ) * d), 0.05);
+
+    private double Voltage(double speed, double d, double airGap)
+    {
+        var q = airGap / Factor(d);
+        return VoltagePu(speed, d, q, magnetPu + (reactanceD * d), reactanceQ * q);
+    }
+
+    private ElectricalState Of(double speed, double d, double airGap, bool within)
+    {
+        var q = airGap / Factor(d);
+        double linkageD = magnetPu + (reactanceD * d), linkageQ = reactanceQ * q;
+        var current = Math.Sqrt((d * d) + (q * q));
+        return new ElectricalState(
+            speed, Math.Sqrt((linkageD * linkageD) + (linkageQ * linkageQ)) / linkagePu, current * Plate.RatedCurrentA, q * Plate.RatedCurrentA,
+            VoltagePu(speed, d, q, linkageD, linkageQ) * Plate.RatedVoltageV, 0, current, within);
+    }
+
+    private sealed class Implied(MotorPlate plate, RatedLosses losses) : SynchronousBase(plate, losses)
+    {
+        public double MagnetPu(double m)
+        {
+            var (d, q) = Linkages(-m);
+            return d + (Plate.SaliencyPu * q / Math.Sqrt(1 - (m * m)) * m);
+        }
+    }
+}
