@@ -57,7 +57,10 @@ internal static class ConverterSeries
             Math.Round(Rule(a => a.StandbyW), 0),
             ShortCircuitKa(file, kw),
             Size(file, kw, kind.WidthFactor, kind.MassFactor, 0.5, Rule(a => a.AmpPerKw) * kw),
-            Price(file, kw, kind.PriceFactor));
+            Price(file, kw, kind.PriceFactor),
+            new SiteDerating(
+                file.Derating.AmbientFreeC, file.Derating.AmbientPctPerK, file.Derating.AmbientMaxC,
+                file.Derating.AltitudeFreeM, file.Derating.AltitudePctPer100M, file.Derating.AltitudeMaxM));
     }
 
     private static FrontEnd Front(ConverterSeriesFile file, ConverterSeriesFile.FrontRule rule, double chokeLossPu) => rule.Front switch

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 
 namespace Cuadrilla.Catalogue;
@@ -18,7 +19,8 @@ internal static class SoftStarterSeries
         file.ShortCircuitKa,
         Math.Round((file.Width.FixedMm + (file.Width.MmPerRootA * Math.Sqrt(a))) / 5) * 5,
         Math.Round(file.Mass.FixedKg + (file.Mass.KgPerA * a), 1),
-        Math.Round(file.Price.FixedPoints + (file.Price.PointsPerA * a), 2)));
+        Math.Round(file.Price.FixedPoints + (file.Price.PointsPerA * a), 2),
+        file.Derating));
 
     public static IEnumerable<StartPreset> Presets(PresetFile file) => file.Presets.Select(p => new StartPreset(
         p.Application,
@@ -38,7 +40,8 @@ internal static class SoftStarterSeries
         double ShortCircuitKa,
         WidthRule Width,
         MassRule Mass,
-        PriceRule Price);
+        PriceRule Price,
+        SiteDerating Derating);
 
     internal sealed record AuxiliaryRule(double FixedW, double WPerA);
 

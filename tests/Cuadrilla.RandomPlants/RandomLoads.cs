@@ -15,7 +15,7 @@ internal static class RandomLoads
         var torque = wanted * 1e3 / (2 * Math.PI * rpm / 60);
         var gear = draw.One([1.0, 1, 5, 30]);
         var machineRpm = Math.Clamp(rpm / gear * draw.One([0.5, 0.95, 1, 1.3]), 0.1, 20_000);
-        var train = new DriveTrain(draw.Maybe(gear), draw.MaybeEven(0.7, 1), draw.MaybeSize(0.001, 500), draw.MaybeSize(0.2, 60));
+        var train = new DriveTrain(draw.Maybe(gear), draw.MaybeEven(0.7, 1), draw.MaybeSize(0.001, 500), draw.MaybeSize(0.2, 60)) { StopTimeS = draw.Chance(70) ? Given.Unknown : draw.Size(0.5, 300) };
         var duty = Duty(draw);
         Given MachineNm() => draw.Maybe(Math.Max(1e-3, torque * gear));
         Given Breakaway() => draw.Maybe(draw.One([0.0, 100, 150, 250]));
@@ -25,7 +25,7 @@ internal static class RandomLoads
             1 => new FanLoad(Fluid(draw, wanted * 1e3 * 0.7 / 2000, rpm, duty, true), draw.Maybe(2000)),
             2 => new PumpLoad(Fluid(draw, wanted * 1e3 * 0.7 / (30 * 1000 * 9.80665), rpm, duty, false), draw.Maybe(30), draw.Maybe(1000)),
             3 => new ConstantTorqueLoad(train, duty, MachineNm(), draw.Maybe(machineRpm), Breakaway(), draw.MaybeEven(0, 1)),
-            4 => new HighInertiaLoad(train, duty, MachineNm(), draw.Maybe(machineRpm), Breakaway(), draw.Chance(50) ? Given.Unknown : draw.Size(0.5, 300)),
+            4 => new HighInertiaLoad(train, duty, MachineNm(), draw.Maybe(machineRpm), Breakaway()),
             5 => Conveyor(draw, train, duty),
             6 => new RollerGroupLoad(train, duty, draw.Maybe(draw.Whole(1, 40)), draw.Maybe(Math.Max(1e-3, torque * gear / 10)), draw.MaybeEven(10, 100), draw.Maybe(machineRpm), Breakaway()),
             7 => new DosingPumpLoad(train, duty, draw.MaybeSize(1, 500), draw.MaybeEven(1, 100), draw.MaybeEven(0.4, 1), draw.Maybe(machineRpm), Breakaway()),
@@ -78,9 +78,9 @@ internal static class RandomLoads
     private static HoistLoad Hoist(Draw draw, DriveTrain train, IReadOnlyList<DutyPoint> duty, double kw)
     {
         var speed = draw.Size(0.05, 3);
-        var mass = Math.Max(1, kw * 1e3 / (9.81 * speed));
+        var mass = Math.Clamp(kw * 1e3 / (9.81 * speed), 1, 1e6);
         return new HoistLoad(
-            train, duty, draw.Maybe(mass), draw.Maybe(mass * draw.One([0.0, 0.3, 1])), draw.Maybe(mass * draw.One([0.0, 0.5, 1.2])), draw.Maybe(draw.One([90.0, 30, 5])), draw.Maybe(speed),
+            train, duty, draw.Maybe(mass), draw.Maybe(mass * draw.One([0.0, 0.3, 1])), draw.Maybe(Math.Min(1e6, mass * draw.One([0.0, 0.5, 1.2]))), draw.Maybe(draw.One([90.0, 30, 5])), draw.Maybe(speed),
             draw.MaybeSize(1, 100), draw.MaybeSize(1, 60), draw.Maybe(draw.One([1.0, 2, 4])), draw.MaybeEven(0.2, 1.5), draw.MaybeEven(0.5, 1));
     }
 

@@ -144,6 +144,11 @@ public sealed record Check(
             : this;
     }
 
+    /// <summary>The same check where something less than a limit speaks against it: what would hold is tight.</summary>
+    /// <param name="why">What.</param>
+    /// <param name="relief">What helps.</param>
+    public Check AtBestTight(string why, string relief) => Verdict == Verdict.Holds ? this with { Verdict = Verdict.Tight, Relief = relief, Reason = Reason with { WithNumbers = $"{Reason.WithNumbers}; {why}" } } : this;
+
     /// <summary>The same check of an element of the supply.</summary>
     public Check At(string elementId) => this with { ElementId = elementId };
 

@@ -60,10 +60,6 @@ public static class CurrentDemand
 
     // While the brake holds the motor is switched off.
     private static IEnumerable<(double CurrentA, double DurationS)> Stretches(DrivePointModel model, MotorLossModel motor, LoadCycle cycle) =>
-        cycle.Stretches.Select(s =>
-        {
-            var torque = LoadCycle.TorqueNm(s, motor.Plate.InertiaKgM2);
-            var rests = torque == 0 && s.MeanRpm == 0;
-            return (rests ? 0 : motor.At(Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1), model.Feed).CurrentA, s.DurationS);
-        });
+        cycle.Slices(motor.Plate.InertiaKgM2).Select(s =>
+            (s.Rests ? 0 : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.Feed).CurrentA, s.DurationS));
 }

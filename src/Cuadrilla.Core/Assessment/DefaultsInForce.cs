@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 
@@ -38,6 +39,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="LostVoltsPct">Voltage that may be missing at the motor's terminals, %.</param>
 /// <param name="ResistorPricePointsPerKw">Price of brake resistor and chopper, index points for each continuous kW.</param>
 /// <param name="LeastSystemClass">Least efficiency class of motor and converter together (IES).</param>
+/// <param name="Loads">Usual values of loads.</param>
 /// <param name="Lineups">Those of lineups.</param>
 /// <param name="Harmonics">Those of harmonics beside the point of common coupling.</param>
 public sealed record DefaultsInForce(
@@ -75,6 +77,7 @@ public sealed record DefaultsInForce(
     double LostVoltsPct,
     double LeastSystemClass,
     double ResistorPricePointsPerKw,
+    LoadDefaults Loads,
     LineupDefaults Lineups,
     HarmonicDefaults Harmonics)
 {
@@ -122,6 +125,7 @@ public sealed record DefaultsInForce(
             Of("lost-volts-pct"),
             Of("least-ies"),
             Of("resistor-price-points-per-kw"),
+            new LoadDefaults(Of("conveyor-regeneration-friction"), Of("track-rolling-friction")),
             LineupDefaults.Resolve(Of),
             HarmonicDefaults.Resolve(Of));
     }

@@ -38,7 +38,7 @@ public sealed class DrivePointModel
         Input = input;
         Data = data;
         var point = input.DrivePoint;
-        Load = LoadModels.Build(point.Load, out var missing);
+        Load = LoadModels.Build(point.Load, input.Defaults.Loads, out var missing);
         LoadMissing = missing;
 
         Cable = CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
@@ -61,7 +61,7 @@ public sealed class DrivePointModel
                 (Connected, Voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
                 Motor = new MotorLossModel(Connected.Plate, Connected.BaseFrequencyPu);
                 MotorItem = item;
-                Budget = BudgetFor(input, motor);
+                Budget = BudgetFor(input, motor, item.Plate);
             }
         }
 
@@ -123,6 +123,9 @@ public sealed class DrivePointModel
     /// <summary>The way of the voltage to the motor, or null without motor.</summary>
     public OutputVoltage? Voltage { get; }
 
+    /// <summary>Time the warm rotor stands locked at full voltage, s: its maker's, else the project's assumption.</summary>
+    public double StallTimeS => Connected?.Plate.Limits.StallTimeS is { IsKnown: true } stated ? stated.Value : Input.Defaults.StallTimeS;
+
     /// <summary>Starter of a motor that runs on the line, or null.</summary>
     public StarterAtSite? Starter { get; }
 
@@ -154,16 +157,17 @@ public sealed class DrivePointModel
     }
 
     /// <summary>Thermal budget for a motor choice at a site.</summary>
-    public static ThermalBudget BudgetFor(DrivePointInput input, MotorChoice.FromCatalogue choice)
+    public static ThermalBudget BudgetFor(DrivePointInput input, MotorChoice.FromCatalogue choice, MotorPlate plate)
     {
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(choice);
+        ArgumentNullException.ThrowIfNull(plate);
         return new ThermalBudget(
             input.Site.AmbientMaxC,
             input.Site.AltitudeM,
             choice.Cooling,
             choice.RiseUsed == ThermalClass.B ? input.Defaults.RiseClassBK : input.Defaults.RiseClassFK,
-            input.Defaults.MotorRatedRiseK,
+            plate.Limits.RatedRiseK is { IsKnown: true } rise ? rise.Value : input.Defaults.MotorRatedRiseK,
             input.Defaults.OwnFanStandstillPu);
     }
 
@@ -217,7 +221,7 @@ public sealed class DrivePointModel
     /// <summary>Points at which the drive works for ever: every level of the duty, every diameter of a winder; none in a cycle.</summary>
     public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null
         ? []
-        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.PointsAt) : Load.Levels().Select(l => LineShaft.Of(this, l).Shaft);
+        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.SizingPointsAt) : Load.Levels().Select(l => LineShaft.Of(this, l).Shaft);
 
     /// <summary>Operating point from shaft to busbar at a level; requires everything that <see cref="Missing"/> names.</summary>
     /// <param name="levelPu">Flow, speed or rate of cycles, parts of the rated.</param>

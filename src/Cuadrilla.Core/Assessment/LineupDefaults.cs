@@ -15,6 +15,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="MagnetisingS">Time until a motor is magnetised, s.</param>
 /// <param name="FollowerRoundingPct">Permitted error of a ratio by rounding, %.</param>
 /// <param name="FollowerResolutionPct">Permitted size of one pulse in the sampling time, % of the least speed.</param>
+/// <param name="ResistorWindowS">Time over which the mean power of a brake resistor counts, s.</param>
 /// <param name="ServoInertiaRatio">Largest inertia of the load over the motor's on a servo axis.</param>
 public sealed record LineupDefaults(
     double GroupCurrentFactor,
@@ -31,7 +32,8 @@ public sealed record LineupDefaults(
     double MagnetisingS,
     double FollowerRoundingPct,
     double FollowerResolutionPct,
-    double ServoInertiaRatio)
+    double ServoInertiaRatio,
+    double ResistorWindowS)
 {
     /// <summary>Resolves them.</summary>
     /// <param name="of">Value of a key.</param>
@@ -41,6 +43,6 @@ public sealed record LineupDefaults(
         return new LineupDefaults(
             of("group-current-factor"), of("group-late-start-on-overload") >= 0.5, of("module-share-pu"), of("share-imbalance-pct"), of("motor-overload-pu"), of("motor-overload-s"),
             of("brake-holding-factor"), of("brake-rollback-mm"), of("brake-drop-out-pu"), of("brake-zener-pu"), of("brake-varistor-pu"), of("magnetising-s"),
-            of("follower-rounding-pct"), of("follower-resolution-pct"), of("servo-inertia-ratio"));
+            of("follower-rounding-pct"), of("follower-resolution-pct"), of("servo-inertia-ratio"), of("resistor-window-s"));
     }
 }

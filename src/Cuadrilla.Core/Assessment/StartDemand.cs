@@ -48,9 +48,9 @@ public readonly record struct StartDemand(
             return new StartDemand(peak.TorqueNm, load.InertiaKgM2, 0, load.BreakawayNm, peak.SpeedRpm, peak.TimeS);
         }
 
-        // A winder starts hardest with the full roll, an overhauling load stops harder than it starts.
-        var hardest = load.PointsAt(1).MaxBy(p => Math.Abs(p.TorqueNm));
-        var acceleration = (load.InertiaKgM2 + motorInertia) * hardest.SpeedRpm * 2 * Math.PI / 60 / load.StartTimeS;
-        return new StartDemand(Math.Abs(hardest.TorqueNm), load.InertiaKgM2, acceleration, load.BreakawayNm, hardest.SpeedRpm, load.StartTimeS);
+        // A winder starts hardest with the full roll or, its core turning fast, with little of it; an overhauling load stops harder than it starts.
+        double Acceleration(Loads.StartPoint p) => (p.InertiaKgM2 + motorInertia) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS;
+        var hardest = load.StartPoints().MaxBy(p => Math.Abs(p.TorqueNm) + Acceleration(p));
+        return new StartDemand(Math.Abs(hardest.TorqueNm), hardest.InertiaKgM2, Acceleration(hardest), load.BreakawayNm, hardest.SpeedRpm, load.StartTimeS);
     }
 }

@@ -51,7 +51,12 @@ public static class Text
     /// <summary>A number with so many significant digits.</summary>
     public static string N(double value, int significant = 4)
     {
-        if (value == 0 || !double.IsFinite(value))
+        if (double.IsInfinity(value))
+        {
+            return value > 0 ? "∞" : "−∞";
+        }
+
+        if (value == 0 || double.IsNaN(value))
         {
             return value.ToString(CultureInfo.InvariantCulture);
         }

@@ -33,6 +33,7 @@ public enum SupplyModuleKind
 /// <param name="ShortCircuitKa">Rated conditional short-circuit current, kA.</param>
 /// <param name="Size">Dimensions, mass, air, terminals.</param>
 /// <param name="PriceIndex">Price in points.</param>
+/// <param name="Derating">What is left of its powers in warm or thin air.</param>
 public sealed record SupplyModuleItem(
     string Id,
     string Series,
@@ -47,14 +48,17 @@ public sealed record SupplyModuleItem(
     double StandbyW,
     double ShortCircuitKa,
     ConverterSize Size,
-    double PriceIndex)
+    double PriceIndex,
+    SiteDerating Derating)
 {
+    /// <summary>Peak power and its time as a rating; the store empties within nine times that time.</summary>
+    public OverloadRating Overload => new(Math.Max(PeakPu, 1.01), PeakTimeS, 10 * PeakTimeS, Math.Max(PeakPu, 1.01));
+
     /// <summary>The module as what the line sees: a converter of its size that gives no more than stand-by by itself.</summary>
     /// <param name="capacitanceF">Capacitance of all members, F.</param>
     public ConverterItem AsFront(double capacitanceF)
     {
         var none = new ConverterLossPoints(0, 0, 0, 0, 0, 0, 0, 0);
-        var rating = new OverloadRating(Math.Max(PeakPu, 1.01), PeakTimeS, 10 * PeakTimeS, Math.Max(PeakPu, 1.01));
         var kind = Kind switch
         {
             SupplyModuleKind.Active => ConverterKind.ActiveFrontEnd,
@@ -62,7 +66,7 @@ public sealed record SupplyModuleItem(
             _ => ConverterKind.SixPulse,
         };
         return new ConverterItem(
-            Id, Series, kind, FrontEnd, RatedKw, RatedVoltageV, 0, 0, capacitanceF * 1e6, none, StandbyW, rating, rating,
+            Id, Series, kind, FrontEnd, RatedKw, RatedVoltageV, 0, 0, capacitanceF * 1e6, none, StandbyW, Overload, Overload,
             new ConverterDerating(40, 0, 60, 1000, 0, 5000, [new SwitchingFactor(0, 1)], 1), ShortCircuitKa, null, Size, PriceIndex);
     }
 }

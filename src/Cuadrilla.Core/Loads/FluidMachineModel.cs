@@ -38,6 +38,7 @@ public sealed class FluidMachineModel : LoadModel
         this.staticFraction = staticFraction;
         this.shutOffPu = shutOffPu;
         Common = common;
+        StopTimeS = common.StopTimeS;
         RatedTorqueNm = ratedPowerW / (2 * Math.PI * ratedSpeedRpm / 60);
         machineFlowPu = common.Path is ParallelPath.Common path ? (double)path.NeededAtRatedFlow / path.Running : 1;
     }

@@ -56,6 +56,9 @@ public sealed record FluidMachine(
     ParallelPath Path,
     IReadOnlyList<VanePoint> VaneCurve)
 {
+    /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
+    public Given StopTimeS { get; init; }
+
     /// <summary>Equal when every value and every duty point is.</summary>
     public bool Equals(FluidMachine? other) =>
         other is not null
@@ -66,6 +69,7 @@ public sealed record FluidMachine(
         && ShutOffPu == other.ShutOffPu
         && InertiaKgM2 == other.InertiaKgM2
         && StartTimeS == other.StartTimeS
+        && StopTimeS == other.StopTimeS
         && PresentControl == other.PresentControl
         && Path == other.Path
         && VaneCurve.SequenceEqual(other.VaneCurve)

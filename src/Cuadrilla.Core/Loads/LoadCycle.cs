@@ -1,124 +1,127 @@
 namespace Cuadrilla.Core.Loads;
 
-/// <summary>A stretch of a cycle with straight speed, at the motor's shaft.</summary>
-/// <param name="DurationS">Duration, s, &gt; 0.</param>
-/// <param name="StartRpm">Speed at its beginning, rpm; negative backwards.</param>
-/// <param name="EndRpm">Speed at its end, rpm.</param>
-/// <param name="TorqueNm">Torque of the load with the acceleration of its own masses, Nm, positive forwards.</param>
-/// <param name="PeakFactor">Peak of the acceleration over its mean, 1 for straight ramps, 2 for sine-square ones.</param>
-/// <param name="AccelerationNm">Part of <paramref name="TorqueNm"/> that accelerates the load's masses, Nm.</param>
-public readonly record struct CycleStretch(
-    double DurationS, double StartRpm, double EndRpm, double TorqueNm, double AccelerationNm = 0, double PeakFactor = 1)
+/// <summary>A slice of a cycle at the motor's shaft.</summary>
+/// <param name="DurationS">Duration, s.</param>
+/// <param name="SpeedRpm">Speed, rpm; negative backwards.</param>
+/// <param name="TorqueNm">Torque, Nm, positive forwards.</param>
+/// <param name="Rests">True while the brake holds and the motor is off.</param>
+public readonly record struct CycleSlice(double DurationS, double SpeedRpm, double TorqueNm, bool Rests)
 {
-    /// <summary>Mean angular acceleration, rad/s².</summary>
-    public double AccelerationRadPerS2 => (EndRpm - StartRpm) * 2 * Math.PI / 60 / DurationS;
-
-    /// <summary>Mean speed, rpm.</summary>
-    public double MeanRpm => 0.5 * (StartRpm + EndRpm);
+    /// <summary>The same as a point that turns forwards: torque negative while the load drives.</summary>
+    public ShaftPoint Shaft(double levelPu) => new(levelPu, Math.Abs(SpeedRpm), SpeedRpm < 0 ? -TorqueNm : TorqueNm);
 }
 
 /// <summary>
-/// What a cycle asks of a motor. See <c>docs/methods/load-cycles.md</c>. The motor's own inertia is added to each stretch;
-/// powers and energies are those at the shaft.
+/// What a cycle asks of a motor. See <c>docs/methods/load-cycles.md</c>. The motor's own inertia is added; peaks, reversals and energies are those of the
+/// lines themselves, not of a mean.
 /// </summary>
 /// <param name="Stretches">In order of time, at least one.</param>
 public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)
 {
-    private const int Samples = 16;
+    private const int SlicesOfRamp = 8;
+    private const int PeakSamples = 64;
+
+    // Gauss-Legendre of two points: exact for the cubes that squares and powers of straight lines are.
+    private static readonly double[] Nodes = [0.5 - (0.5 / Math.Sqrt(3)), 0.5 + (0.5 / Math.Sqrt(3))];
 
     /// <summary>Duration of the cycle, s.</summary>
     public double DurationS => Stretches.Sum(s => s.DurationS);
 
-    /// <summary>Torque of a stretch with the motor's inertia, mean over it, Nm.</summary>
-    public static double TorqueNm(in CycleStretch stretch, double motorInertiaKgM2) =>
-        stretch.TorqueNm + (motorInertiaKgM2 * stretch.AccelerationRadPerS2);
+    /// <summary>Slices fine enough for losses and currents of motor and converter.</summary>
+    /// <param name="motorKgM2">Inertia of the motor, kg·m².</param>
+    public IEnumerable<CycleSlice> Slices(double motorKgM2) => Stretches.SelectMany(s => SlicesOf(s, motorKgM2));
 
-    /// <summary>Largest torque, Nm, and for how long in a row it is asked within one per cent, s.</summary>
-    public (double TorqueNm, double TimeS, double SpeedRpm) Peak(double motorInertiaKgM2)
+    /// <summary>Speeds and torques at which the cycle asks most: the ends of each stretch and what lies between.</summary>
+    /// <param name="motorKgM2">Inertia of the motor, kg·m².</param>
+    public IEnumerable<CycleSlice> Points(double motorKgM2) => Stretches.SelectMany(s => Samples(s).Select(x => new CycleSlice(0, s.SpeedRpm(x), s.TorqueNm(x, motorKgM2), s.Rests)));
+
+    /// <summary>Largest torque, Nm, for how long in a row it is asked within one per cent, s, and the highest speed at which.</summary>
+    public (double TorqueNm, double TimeS, double SpeedRpm) Peak(double motorKgM2)
     {
-        (double TorqueNm, double TimeS, double SpeedRpm) peak = default;
+        var largest = Points(motorKgM2).Max(p => Math.Abs(p.TorqueNm));
+        double longest = 0, speed = 0, run = 0;
         foreach (var s in Stretches)
         {
-            var accelerating = s.AccelerationNm + (motorInertiaKgM2 * s.AccelerationRadPerS2);
-            var torque = Math.Abs(s.TorqueNm - s.AccelerationNm + (s.PeakFactor * accelerating));
-            var speed = Math.Max(Math.Abs(s.StartRpm), Math.Abs(s.EndRpm));
-            if (torque > 1.0001 * peak.TorqueNm)
+            double? last = null;
+            foreach (var x in Samples(s))
             {
-                peak = (torque, s.DurationS, speed);
+                var near = Math.Abs(s.TorqueNm(x, motorKgM2)) >= 0.99 * largest;
+                run = near ? run + (last is { } l ? (x - l) * s.DurationS : 0) : 0;
+                (longest, speed) = near ? (Math.Max(longest, run), Math.Max(speed, Math.Abs(s.SpeedRpm(x)))) : (longest, speed);
+                last = x;
             }
-            else if (torque > 0.99 * peak.TorqueNm)
-            {
-                peak = (peak.TorqueNm, Math.Max(peak.TimeS, s.DurationS), Math.Max(peak.SpeedRpm, speed));
-            }
+
+            run = 0;
         }
 
-        return peak;
+        return (largest, longest, speed);
     }
 
     /// <summary>
     /// Root mean square torque, Nm, with slow and standing time weighted by the cooling that is left then:
     /// √(ΣT²·t/Σc(n)·t). With full cooling it is the plain rms.
     /// </summary>
-    /// <param name="motorInertiaKgM2">Inertia of the motor.</param>
+    /// <param name="motorKgM2">Inertia of the motor.</param>
     /// <param name="coolingAtRpm">Cooling at a speed in parts of that at rated speed.</param>
-    public double RmsTorqueNm(double motorInertiaKgM2, Func<double, double> coolingAtRpm)
+    public double RmsTorqueNm(double motorKgM2, Func<double, double> coolingAtRpm)
     {
         ArgumentNullException.ThrowIfNull(coolingAtRpm);
         double squares = 0, cooled = 0;
         foreach (var s in Stretches)
         {
-            var accelerating = s.AccelerationNm + (motorInertiaKgM2 * s.AccelerationRadPerS2);
-            var steady = s.TorqueNm - s.AccelerationNm;
-
-            // A sine square of mean 1 has the mean square 3/2.
-            var meanSquare = s.PeakFactor > 1 ? 1.5 : 1;
-            squares += s.DurationS * ((steady * steady) + (2 * steady * accelerating) + (meanSquare * accelerating * accelerating));
-            for (var i = 0; i < Samples; i++)
-            {
-                var speed = Math.Abs(s.StartRpm + ((s.EndRpm - s.StartRpm) * (i + 0.5) / Samples));
-                cooled += s.DurationS / Samples * coolingAtRpm(speed);
-            }
+            squares += Integral(s, s.Breaks(motorKgM2), x => Math.Pow(s.Rests ? 0 : s.TorqueNm(x, motorKgM2), 2));
+            cooled += Integral(s, [.. Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp)], x => coolingAtRpm(Math.Abs(s.SpeedRpm(x))));
         }
 
-        return cooled > 0 ? Math.Sqrt(Math.Max(squares, 0) / cooled) : double.PositiveInfinity;
+        return cooled > 0 ? Math.Sqrt(squares / cooled) : double.PositiveInfinity;
     }
 
     /// <summary>Powers and energies at the shaft; the motor's inertia adds nothing over a whole cycle.</summary>
-    public CycleEnergy Energy(double motorInertiaKgM2)
+    public CycleEnergy Energy(double motorKgM2)
     {
         double motoring = 0, regenerated = 0, peakMotoring = 0, peakRegenerated = 0;
-        foreach (var s in Stretches)
+        foreach (var s in Stretches.Where(s => !s.Rests))
         {
-            var torque = TorqueNm(s, motorInertiaKgM2);
-            var start = torque * s.StartRpm * 2 * Math.PI / 60;
-            var end = torque * s.EndRpm * 2 * Math.PI / 60;
-            var (plus, minus) = Parts(start, end, s.DurationS);
-            motoring += plus;
-            regenerated += minus;
-            peakMotoring = Math.Max(peakMotoring, Math.Max(start, end));
-            peakRegenerated = Math.Max(peakRegenerated, Math.Max(-start, -end));
+            double Power(double x) => s.TorqueNm(x, motorKgM2) * s.SpeedRpm(x) * 2 * Math.PI / 60;
+            var breaks = s.Breaks(motorKgM2);
+            motoring += Integral(s, breaks, x => Math.Max(Power(x), 0));
+            regenerated += Integral(s, breaks, x => Math.Max(-Power(x), 0));
+            foreach (var power in Samples(s).Select(Power))
+            {
+                peakMotoring = Math.Max(peakMotoring, power);
+                peakRegenerated = Math.Max(peakRegenerated, -power);
+            }
         }
 
         return new CycleEnergy(motoring, regenerated, peakMotoring, peakRegenerated, regenerated / DurationS);
     }
 
-    // Energy above and below zero of a power that runs straight from one value to another.
-    private static (double PlusJ, double MinusJ) Parts(double startW, double endW, double durationS)
+    private static IEnumerable<CycleSlice> SlicesOf(CycleStretch s, double motorKgM2)
     {
-        if (startW >= 0 && endW >= 0)
+        if (s.Rests || s.IsConstant)
         {
-            return (0.5 * (startW + endW) * durationS, 0);
+            return [new CycleSlice(s.DurationS, s.SpeedRpm(0.5), s.Rests ? 0 : s.TorqueNm(0.5, motorKgM2), s.Rests)];
         }
 
-        if (startW <= 0 && endW <= 0)
+        // Evenly, and never across a zero of speed or torque.
+        var ends = Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp).Concat(s.IsSmooth ? [] : s.Breaks(motorKgM2)).Distinct().Order().ToList();
+        return ends.Zip(ends.Skip(1)).Where(e => e.Second - e.First > 1e-9)
+            .Select(e => new CycleSlice((e.Second - e.First) * s.DurationS, s.SpeedRpm((e.First + e.Second) / 2), s.TorqueNm((e.First + e.Second) / 2, motorKgM2), false));
+    }
+
+    // A quadratic power has its crest where the slope is nothing; sixty-four samples and the ends meet it to one in ten thousand.
+    private static IEnumerable<double> Samples(CycleStretch s) => s.Rests || s.IsConstant ? [0, 1] : Enumerable.Range(0, PeakSamples + 1).Select(i => (double)i / PeakSamples);
+
+    private static double Integral(CycleStretch s, IReadOnlyList<double> breaks, Func<double, double> of)
+    {
+        double sum = 0;
+        for (var i = 1; i < breaks.Count; i++)
         {
-            return (0, -0.5 * (startW + endW) * durationS);
+            double from = breaks[i - 1], width = breaks[i] - from;
+            sum += width / 2 * (of(from + (Nodes[0] * width)) + of(from + (Nodes[1] * width)));
         }
 
-        var crossing = startW / (startW - endW);
-        var first = 0.5 * startW * crossing * durationS;
-        var second = 0.5 * endW * (1 - crossing) * durationS;
-        return startW > 0 ? (first, -second) : (second, -first);
+        return sum * s.DurationS;
     }
 }
 

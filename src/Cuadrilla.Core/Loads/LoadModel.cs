@@ -10,6 +10,17 @@ public readonly record struct ShaftPoint(double LevelPu, double SpeedRpm, double
     public double PowerW => TorqueNm * 2 * Math.PI * SpeedRpm / 60;
 }
 
+/// <summary>The end of a start ramp.</summary>
+/// <param name="SpeedRpm">Speed, rpm.</param>
+/// <param name="TorqueNm">Torque of the load there, Nm.</param>
+/// <param name="InertiaKgM2">Inertia of the machine at the motor's shaft, kg·m².</param>
+public readonly record struct StartPoint(double SpeedRpm, double TorqueNm, double InertiaKgM2);
+
+/// <summary>Usual values of loads where none is entered; the project's, and said.</summary>
+/// <param name="RegenerationFriction">Friction factor of a belt while it drives the motor: low, so that nothing is counted on.</param>
+/// <param name="RollingFriction">Rolling friction of a car on a track.</param>
+public sealed record LoadDefaults(double RegenerationFriction, double RollingFriction);
+
 /// <summary>
 /// A load with everything known, seen from the motor's shaft: what all studies ask of it, whatever turns. Gears, drums and
 /// belts are behind it.
@@ -40,6 +51,12 @@ public abstract class LoadModel
     /// <summary>The cycle it repeats; null when it works steadily.</summary>
     public virtual LoadCycle? Cycle => null;
 
+    /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
+    public Specification.Given StopTimeS { get; protected init; }
+
+    /// <summary>What a cycle does not show and still must be mastered: the rated load let down after a lift that was broken off; usually nothing.</summary>
+    public virtual IReadOnlyList<CycleStretch> BrokenOff => [];
+
     /// <summary>What hangs on the shaft; null when nothing can fall.</summary>
     public virtual HangingLoad? Hanging => null;
 
@@ -53,6 +70,17 @@ public abstract class LoadModel
     /// Every point at which the load works at a level: usually one; a winder goes through all of its diameters.
     /// </summary>
     public virtual IReadOnlyList<ShaftPoint> PointsAt(double levelPu) => [At(levelPu)];
+
+    /// <summary>
+    /// Points that size a drive at a level: those at which it works, and those at which it could, with the least and the largest resistance.
+    /// </summary>
+    public virtual IReadOnlyList<ShaftPoint> SizingPointsAt(double levelPu) => PointsAt(levelPu);
+
+    /// <summary>Least torque with which the load holds back while it stops, Nm; negative where it drives on.</summary>
+    public virtual double StoppingTorqueNm(double speedRpm) => TorqueAtSpeedNm(speedRpm);
+
+    /// <summary>Speed, torque and inertia at which a start is asked for, at the end of its ramp; usually one, of a winder one for each diameter.</summary>
+    public virtual IReadOnlyList<StartPoint> StartPoints() => [PointsAt(1).MaxBy(p => Math.Abs(p.TorqueNm)) is var p ? new StartPoint(p.SpeedRpm, p.TorqueNm, InertiaKgM2) : default];
 
     /// <summary>Torque over speed without acceleration, Nm: what a start has to overcome.</summary>
     public abstract double TorqueAtSpeedNm(double speedRpm);

@@ -3,13 +3,16 @@ namespace Cuadrilla.Core.Loads;
 /// <summary>Makes the model of a load, or names what is missing.</summary>
 public static class LoadModels
 {
-    private const double GravityMPerS2 = 9.80665;
+    // No motor described here turns faster.
+    private const double HighestRpm = 100_000;
 
     /// <summary>Builds a model.</summary>
     /// <param name="load">The load as entered.</param>
+    /// <param name="defaults">Usual values where none is entered.</param>
     /// <param name="missing">Names of missing entries; empty when the model was built.</param>
-    public static LoadModel? Build(Load load, out IReadOnlyList<string> missing)
+    public static LoadModel? Build(Load load, LoadDefaults defaults, out IReadOnlyList<string> missing)
     {
+        ArgumentNullException.ThrowIfNull(defaults);
         if (load is FluidLoad fluid)
         {
             return FluidMachineModel.Build(fluid, out missing);
@@ -25,7 +28,18 @@ public static class LoadModels
 
         names.Need(mechanical.Train.GearRatio, "gear ratio").Need(mechanical.Train.GearEfficiency, "efficiency of the gear");
         Need(mechanical, names);
-        return names.Names.Count > 0 ? null : Make(mechanical, names);
+        if (names.Names.Count > 0 || Make(mechanical, names, defaults) is not { } model)
+        {
+            return null;
+        }
+
+        if (model.RatedSpeedRpm <= HighestRpm)
+        {
+            return model;
+        }
+
+        names.Names.Add(FormattableString.Invariant($"gear and speeds with which the motor turns at most {HighestRpm} rpm, not {model.RatedSpeedRpm:0}"));
+        return null;
     }
 
     private static void Need(MechanicalLoad load, MissingNames names)
@@ -78,7 +92,7 @@ public static class LoadModels
         }
     }
 
-    private static LoadModel? Make(MechanicalLoad load, MissingNames names) => load switch
+    private static LoadModel? Make(MechanicalLoad load, MissingNames names, LoadDefaults defaults) => load switch
     {
         ConstantTorqueLoad l => new SteadyMechanicalModel(l, "speed", l.RatedSpeedRpm.Value, l.TorqueNm.Value, l.BreakawayPct.Value, 0),
         HighInertiaLoad l => new SteadyMechanicalModel(l, "speed", l.RatedSpeedRpm.Value, l.RunningTorqueNm.Value, l.BreakawayPct.Value, 0),
@@ -87,36 +101,11 @@ public static class LoadModels
         DosingPumpLoad l => new SteadyMechanicalModel(
             l, "speed", l.RatedSpeedRpm.Value,
             l.PressureBar.Value * 1e5 * l.DisplacementCm3PerRev.Value * 1e-6 / (2 * Math.PI * l.PumpEfficiency.Value), l.BreakawayPct.Value, 0),
-        ConveyorLoad l => Conveyor(l),
+        ConveyorLoad l => new ConveyorModel(l, defaults),
         WinderLoad l => new WinderModel(l),
-        HoistLoad l => CycleBuilders.Hoist(l, names),
+        HoistLoad l => CycleBuilders.Hoist(l, names, defaults),
         ServoAxisLoad l => CycleBuilders.Servo(l),
         ProfileLoad l => CycleBuilders.Profile(l),
         _ => throw new InvalidOperationException("Unknown load."),
     };
-
-    private static SteadyMechanicalModel Conveyor(ConveyorLoad l)
-    {
-        var radius = l.DrumDiameterM.Value / 2;
-        var materialKgPerM = l.MassFlowKgPerS.Value / l.BeltSpeedMPerS.Value;
-        var moving = l.RollerKgPerM.Value + (2 * l.BeltKgPerM.Value) + materialKgPerM;
-        return new SteadyMechanicalModel(
-            l, "belt speed", 60 * l.BeltSpeedMPerS.Value / (Math.PI * l.DrumDiameterM.Value), ConveyorForceN(l) * radius, l.BreakawayPct.Value,
-            moving * l.LengthM.Value * radius * radius);
-    }
-
-    /// <summary>
-    /// Force at the drive drum, N: C·f·L·g·(m_R + (2·m_B + m_G)·cos δ) + m_G·H·g (ISO 5048 in its short form); negative when a
-    /// downhill belt drives.
-    /// </summary>
-    public static double ConveyorForceN(ConveyorLoad load)
-    {
-        ArgumentNullException.ThrowIfNull(load);
-        var sine = load.LiftM.Value / load.LengthM.Value;
-        var cosine = Math.Sqrt(Math.Max(0, 1 - (sine * sine)));
-        var material = load.MassFlowKgPerS.Value / load.BeltSpeedMPerS.Value;
-        var friction = load.SecondaryFactor.Value * load.FrictionFactor.Value * load.LengthM.Value * GravityMPerS2
-            * (load.RollerKgPerM.Value + (((2 * load.BeltKgPerM.Value) + material) * cosine));
-        return friction + (material * load.LiftM.Value * GravityMPerS2);
-    }
 }

@@ -7,7 +7,11 @@ namespace Cuadrilla.Core.Loads;
 /// <param name="GearEfficiency">Efficiency of the gear, 0.2 to 1.</param>
 /// <param name="InertiaKgM2">Inertia at the machine's shaft that does not follow from the other entries, kg·m², ≥ 0.</param>
 /// <param name="StartTimeS">Wanted time from rest to rated speed, s.</param>
-public sealed record DriveTrain(Given GearRatio, Given GearEfficiency, Given InertiaKgM2, Given StartTimeS);
+public sealed record DriveTrain(Given GearRatio, Given GearEfficiency, Given InertiaKgM2, Given StartTimeS)
+{
+    /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
+    public Given StopTimeS { get; init; }
+}
 
 /// <summary>A machine whose torque follows from mechanics.</summary>
 /// <param name="Train">Gear and start.</param>
@@ -39,9 +43,8 @@ public sealed record ConstantTorqueLoad(
 /// <param name="RunningTorqueNm">Torque at rated speed, Nm.</param>
 /// <param name="RatedSpeedRpm">Rated speed, rpm.</param>
 /// <param name="BreakawayPct">Torque at the first turn, % of the running torque.</param>
-/// <param name="StopTimeS">Wanted time from rated speed to rest, s.</param>
 public sealed record HighInertiaLoad(
-    DriveTrain Train, IReadOnlyList<DutyPoint> Duty, Given RunningTorqueNm, Given RatedSpeedRpm, Given BreakawayPct, Given StopTimeS)
+    DriveTrain Train, IReadOnlyList<DutyPoint> Duty, Given RunningTorqueNm, Given RatedSpeedRpm, Given BreakawayPct)
     : MechanicalLoad(Train, Duty);
 
 /// <summary>A belt conveyor.</summary>
@@ -69,7 +72,11 @@ public sealed record ConveyorLoad(
     Given RollerKgPerM,
     Given BeltKgPerM,
     Given DrumDiameterM,
-    Given BreakawayPct) : MechanicalLoad(Train, Duty);
+    Given BreakawayPct) : MechanicalLoad(Train, Duty)
+{
+    /// <summary>Friction factor while the belt drives the motor, usually 0.012 to 0.016; unknown: the project's value.</summary>
+    public Given RegenerationFriction { get; init; }
+}
 
 /// <summary>Rollers that one converter turns together.</summary>
 /// <param name="Train">Gear and start.</param>
@@ -155,7 +162,11 @@ public sealed record HoistLoad(
     Given CyclesPerHour,
     Given Falls,
     Given DrumDiameterM,
-    Given Efficiency) : MechanicalLoad(Train, Duty);
+    Given Efficiency) : MechanicalLoad(Train, Duty)
+{
+    /// <summary>Rolling friction of the car on its track, parts of its weight on it; unknown: the project's value. A vertical hoist has none.</summary>
+    public Given RollingFriction { get; init; }
+}
 
 /// <summary>A servo axis that moves a mass back and forth.</summary>
 /// <param name="Train">Gear and start; start time is not used, the move says it.</param>

@@ -28,6 +28,7 @@ internal sealed class SteadyMechanicalModel : LoadModel
         BreakawayNm = gearing.TorqueNm(Math.Abs(machineNm) * breakawayPct / 100, 1);
         InertiaKgM2 = load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + massInertiaKgM2) : double.NaN;
         StartTimeS = load.Train.StartTimeS.IsKnown ? load.Train.StartTimeS.Value : double.NaN;
+        StopTimeS = load.Train.StopTimeS;
     }
 
     /// <inheritdoc/>

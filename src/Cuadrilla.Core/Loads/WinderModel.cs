@@ -6,11 +6,12 @@ namespace Cuadrilla.Core.Loads;
 /// </summary>
 internal sealed class WinderModel : LoadModel
 {
-    private const int Diameters = 5;
+    private const int Steps = 5;
 
     private readonly WinderLoad load;
     private readonly Gearing gearing;
     private readonly double core;
+    private readonly double leastNm;
     private readonly double full;
 
     public WinderModel(WinderLoad load)
@@ -19,9 +20,10 @@ internal sealed class WinderModel : LoadModel
         gearing = Gearing.Of(load.Train);
         core = load.CoreDiameterM.Value;
         full = load.FullDiameterM.Value;
-        var roll = Math.PI / 32 * load.DensityKgPerM3.Value * load.WebWidthM.Value * (Math.Pow(full, 4) - Math.Pow(core, 4));
-        InertiaKgM2 = load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + roll) : double.NaN;
+        InertiaKgM2 = InertiaAt(full);
+        leastNm = Diameters.Min(d => At(1, d).TorqueNm);
         StartTimeS = load.Train.StartTimeS.IsKnown ? load.Train.StartTimeS.Value : double.NaN;
+        StopTimeS = load.Train.StopTimeS;
     }
 
     /// <inheritdoc/>
@@ -59,13 +61,28 @@ internal sealed class WinderModel : LoadModel
 
     /// <inheritdoc/>
     public override IReadOnlyList<ShaftPoint> PointsAt(double levelPu) =>
-        [.. Enumerable.Range(0, Diameters).Select(i => At(levelPu, core + ((full - core) * i / (Diameters - 1))))];
+        [.. Diameters.Select(d => At(levelPu, d))];
+
+    /// <summary>At every diameter the line reaches its speed in the same time; the full roll is the heaviest, the core turns fastest.</summary>
+    public override IReadOnlyList<StartPoint> StartPoints() =>
+        [.. Diameters.Select(d => At(1, d) is var p ? new StartPoint(p.SpeedRpm, p.TorqueNm, InertiaAt(d)) : default)];
+
+    /// <summary>The web pulls on while the line stops: the least torque of all diameters.</summary>
+    public override double StoppingTorqueNm(double speedRpm) => leastNm;
 
     /// <summary>Torque of the diameter that turns at this speed at rated line speed; below it the full roll's.</summary>
     public override double TorqueAtSpeedNm(double speedRpm)
     {
         var diameter = speedRpm > 0 ? core * RatedSpeedRpm / speedRpm : full;
         return At(1, Math.Clamp(diameter, core, full)).TorqueNm;
+    }
+
+    private IEnumerable<double> Diameters => Enumerable.Range(0, Steps).Select(i => core + ((full - core) * i / (Steps - 1)));
+
+    private double InertiaAt(double diameterM)
+    {
+        var roll = Math.PI / 32 * load.DensityKgPerM3.Value * load.WebWidthM.Value * (Math.Pow(diameterM, 4) - Math.Pow(core, 4));
+        return load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + roll) : double.NaN;
     }
 
     private double TensionN(double diameterM)

@@ -63,6 +63,11 @@ public sealed record CageCircuit(
     /// <param name="lineVoltageV">Line-to-line voltage, V.</param>
     public double StandingCurrentA(double frequencyPu, double lineVoltageV)
     {
+        if (frequencyPu <= 0 || lineVoltageV <= 0)
+        {
+            return 0;
+        }
+
         Complex At(Complex ohm) => new(ohm.Real, ohm.Imaginary * frequencyPu);
         var rotor = At(RunningOhm + ((StandstillOhm - RunningOhm) * Math.Sqrt(Math.Min(frequencyPu, 1))));
         var magnetising = new Complex(0, MagnetisingOhm * frequencyPu);

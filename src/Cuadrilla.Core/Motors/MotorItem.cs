@@ -87,6 +87,9 @@ public sealed record MotorPlate(
     /// <summary>Locked-rotor torque at rated voltage, parts of the rated; 0 likewise.</summary>
     public double LockedRotorTorquePu { get; init; }
 
+    /// <summary>What its maker states it stands.</summary>
+    public MotorLimits Limits { get; init; } = MotorLimits.None;
+
     /// <summary>True when the motor may stand across the line and what a start needs is known.</summary>
     public bool StartsOnTheLine => Technology == MotorTechnology.CageInduction && LockedRotorCurrentPu > 0 && LockedRotorTorquePu > 0;
 

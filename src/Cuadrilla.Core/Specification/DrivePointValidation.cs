@@ -53,6 +53,12 @@ internal static class DrivePointValidation
             {
                 p.Number(at + "/converter/braking/resistanceOhm", "Brake resistor", resistor.ResistanceOhm, 0.1, 2000, "Ω");
                 p.Number(at + "/converter/braking/continuousKw", "Continuous power of the resistor", resistor.ContinuousKw, 0.01, 1000, "kW");
+                p.Number(at + "/converter/braking/windowS", "Window of the resistor's mean power", resistor.WindowS, 10, 3600, "s");
+                for (var i = 0; i < resistor.Pulses.Count; i++)
+                {
+                    p.Number($"{at}/converter/braking/pulses/{i}/timeS", "Time of a pulse", resistor.Pulses[i].TimeS, i == 0 ? 0.01 : resistor.Pulses[i - 1].TimeS, 3600, "s");
+                    p.Number($"{at}/converter/braking/pulses/{i}/powerPu", "Power of a pulse", resistor.Pulses[i].PowerPu, 1, 100, "× continuous");
+                }
             }
         }
 
@@ -104,6 +110,7 @@ internal static class DrivePointValidation
         p.Number(at + "/shutOffPu", "Shut-off pressure or head", common.ShutOffPu, 1.01, 2, "of rated");
         p.Number(at + "/inertiaKgM2", "Inertia", common.InertiaKgM2, 0, 1e6, "kg·m²");
         p.Number(at + "/startTimeS", "Start time", common.StartTimeS, 0.1, 600, "s");
+        p.Number(at + "/stopTimeS", "Stop time", common.StopTimeS, 0.05, 3600, "s");
         DutyHours(common.Duty, at, p);
         if (common.Path is ParallelPath.Common path)
         {

@@ -13,6 +13,7 @@ internal static class MechanicalLoadValidation
         p.Number(at + "/train/gearEfficiency", "Efficiency of the gear", load.Train.GearEfficiency, 0.2, 1, string.Empty);
         p.Number(at + "/train/inertiaKgM2", "Inertia", load.Train.InertiaKgM2, 0, 1e7, "kg·m²");
         p.Number(at + "/train/startTimeS", "Start time", load.Train.StartTimeS, 0.01, 600, "s");
+        p.Number(at + "/train/stopTimeS", "Stop time", load.Train.StopTimeS, 0.05, 3600, "s");
         DrivePointValidation.DutyHours(load.Duty, at, p);
         switch (load)
         {
@@ -24,7 +25,6 @@ internal static class MechanicalLoadValidation
             case HighInertiaLoad l:
                 p.Number(at + "/runningTorqueNm", "Running torque", l.RunningTorqueNm, 0, 1e7, "Nm", minExcluded: true);
                 Turning(at, l.RatedSpeedRpm, l.BreakawayPct, p);
-                p.Number(at + "/stopTimeS", "Stop time", l.StopTimeS, 0.1, 3600, "s");
                 break;
             case ConveyorLoad l:
                 Conveyor(l, at, p);
@@ -73,6 +73,7 @@ internal static class MechanicalLoadValidation
         p.Number(at + "/secondaryFactor", "Factor of secondary resistances", l.SecondaryFactor, 1, 10, string.Empty);
         p.Number(at + "/rollerKgPerM", "Mass of the idlers", l.RollerKgPerM, 0, 500, "kg/m");
         p.Number(at + "/beltKgPerM", "Mass of the belt", l.BeltKgPerM, 0, 500, "kg/m");
+        p.Number(at + "/regenerationFriction", "Friction factor while driving the motor", l.RegenerationFriction, 0.001, 0.5, string.Empty);
         p.Number(at + "/drumDiameterM", "Drum diameter", l.DrumDiameterM, 0.02, 5, "m");
         p.Number(at + "/breakawayPct", "Breakaway", l.BreakawayPct, 0, 500, "%");
     }
@@ -95,6 +96,7 @@ internal static class MechanicalLoadValidation
         p.Number(at + "/returnMassKg", "Mass on the way down", l.ReturnMassKg, 0, 1e6, "kg");
         p.Number(at + "/counterweightKg", "Counterweight", l.CounterweightKg, 0, 1e6, "kg");
         p.Number(at + "/inclineDeg", "Angle of the track", l.InclineDeg, 0, 90, "°", minExcluded: true);
+        p.Number(at + "/rollingFriction", "Rolling friction of the track", l.RollingFriction, 0, 0.5, string.Empty);
         p.Number(at + "/speedMPerS", "Speed", l.SpeedMPerS, 0.001, 20, "m/s");
         p.Number(at + "/liftM", "Way", l.LiftM, 0.01, 3000, "m");
         p.Number(at + "/cyclesPerHour", "Cycles an hour", l.CyclesPerHour, 0.01, 3600, string.Empty);
@@ -117,12 +119,19 @@ internal static class MechanicalLoadValidation
     private static void Profile(ProfileLoad l, string at, ProblemList p)
     {
         p.Require(l.Points.Count <= MaxProfilePoints, at + "/points", "Number of points", $"{l.Points.Count}", $"up to {MaxProfilePoints}");
+        p.Require(l.Points.Count < 2 || l.Points[^1].TimeS > l.Points[0].TimeS || double.IsNaN(l.Points[^1].TimeS), at + "/points", "Duration of the profile", "0 s", "above 0 s");
         var last = double.NegativeInfinity;
         for (var i = 0; i < l.Points.Count; i++)
         {
             var point = l.Points[i];
             p.Number($"{at}/points/{i}/timeS", "Time", point.TimeS, 0, 1e7, "s");
-            p.Require(point.TimeS > last || double.IsNaN(point.TimeS), $"{at}/points/{i}/timeS", "Time", FormattableString.Invariant($"{point.TimeS} s"), FormattableString.Invariant($"above {last} s: time must not go back"));
+            p.Require(point.TimeS >= last || double.IsNaN(point.TimeS), $"{at}/points/{i}/timeS", "Time", FormattableString.Invariant($"{point.TimeS} s"), FormattableString.Invariant($"not below {last} s: time must not go back"));
+            p.Require(
+                i < 2 || l.Points[i - 2].TimeS != point.TimeS || double.IsNaN(point.TimeS), $"{at}/points/{i}/timeS", "Time", FormattableString.Invariant($"{point.TimeS} s a third time"),
+                "two points at one time at most: a step of the torque");
+            p.Require(
+                i == 0 || l.Points[i - 1].TimeS < point.TimeS || l.Points[i - 1].SpeedRpm == point.SpeedRpm || double.IsNaN(point.SpeedRpm), $"{at}/points/{i}/speedRpm", "Speed",
+                FormattableString.Invariant($"{point.SpeedRpm} rpm"), "the same at a step: torque can jump, speed can't");
             last = point.TimeS;
             p.Number($"{at}/points/{i}/speedRpm", "Speed", point.SpeedRpm, -20_000, 20_000, "rpm");
             p.Number($"{at}/points/{i}/torqueNm", "Torque", point.TorqueNm, -1e7, 1e7, "Nm");

@@ -23,7 +23,8 @@ internal static class GroupCalculation
 
         ranges.Done();
         var found = GroupCurrent.Of([.. input.Motors.Select(m => new GroupMotors(m.Count, m.RatedCurrentA, m.LateStartA))], input.Reserve, input.SimultaneityPct / 100);
-        return new Output(found.SumA, found.WantedA, found.LateStartA, found.LateIndex, [.. input.Motors.Select(m => TripS(m, input.Trip))]);
+        return new Output(found.SumA, found.WantedA, found.LateStartA, found.LateIndex, [.. input.Motors.Select(m => TripS(m, input.Trip))],
+            [.. input.Motors.Select(m => LongestS(m, input.Trip))]);
     }
 
     private static double? TripS(MotorInput motor, TripClass trip)
@@ -32,9 +33,15 @@ internal static class GroupCalculation
         return double.IsInfinity(time) ? null : time;
     }
 
+    private static double? LongestS(MotorInput motor, TripClass trip)
+    {
+        var time = motor.JamA > 0 ? TripHeat.LongestTripS(motor.JamA / motor.RatedCurrentA, 0, trip) : double.PositiveInfinity;
+        return double.IsInfinity(time) ? null : time;
+    }
+
     internal sealed record Input(IReadOnlyList<MotorInput> Motors, double Reserve = 1.25, double SimultaneityPct = 100, TripClass Trip = TripClass.Class10);
 
     internal sealed record MotorInput(int Count, double RatedCurrentA, double LateStartA = 0, double JamA = 0);
 
-    internal sealed record Output(double SumA, double WantedA, double LateStartA, int LateIndex, IReadOnlyList<double?> JamTripS);
+    internal sealed record Output(double SumA, double WantedA, double LateStartA, int LateIndex, IReadOnlyList<double?> JamTripS, IReadOnlyList<double?> JamTripLongestS);
 }

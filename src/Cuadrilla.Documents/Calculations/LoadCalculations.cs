@@ -7,6 +7,8 @@ namespace Cuadrilla.Documents.Calculations;
 /// <summary>The engines <c>pump-point</c>, <c>fluid-machine</c> and <c>load</c>.</summary>
 internal static class LoadCalculations
 {
+    private static readonly LoadDefaults Defaults = Core.Assessment.DefaultsInForce.Resolve(Catalogue.ReferenceCatalogue.Data.Defaults, []).Loads;
+
     public static object PumpPoint(PumpPointInput input, InputRanges ranges)
     {
         ranges
@@ -45,7 +47,7 @@ internal static class LoadCalculations
             throw new InputException(problems);
         }
 
-        var model = LoadModels.Build(input.Load, out var missing);
+        var model = LoadModels.Build(input.Load, Defaults, out var missing);
         if (model is null)
         {
             throw new InputException([.. missing.Select(name => InputProblem.Of(ranges.Prefix + "/load", "Load", "without " + name, "every entry known"))]);

@@ -15,7 +15,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     public const string FormatName = "cuadrilla-project";
 
     /// <summary>Newest layout this program reads and the one it writes.</summary>
-    public const int CurrentVersion = 4;
+    public const int CurrentVersion = 5;
 
     /// <summary>Largest file accepted, bytes.</summary>
     public const int MaxBytes = 16 * 1024 * 1024;

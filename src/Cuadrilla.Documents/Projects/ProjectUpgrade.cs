@@ -9,7 +9,8 @@ namespace Cuadrilla.Documents.Projects;
 /// Brings specifications of earlier layouts to the one in force. Version 1 knew one transformer and one bus; version 2 knows
 /// buses, transformers, links, capacitors and loads by key; version 3 knows converters of the engineer's own catalogues, output
 /// filters, feeds by two phases, more ways of braking and a charge for reactive energy; version 4 knows groups, shared shafts,
-/// followers, holding brakes, servo control and other ways to build a lineup.
+/// followers, holding brakes, servo control and other ways to build a lineup; version 5 knows a stopping time of every load, what motors stand by their
+/// makers, the operating range of the supply and the harmonics code.
 /// </summary>
 public static class ProjectUpgrade
 {
@@ -17,6 +18,7 @@ public static class ProjectUpgrade
     private const string FirstBus = "bus-1";
     private const string FirstTransformer = "transformer-1";
     private const string FirstLoad = "load-1";
+    private const string StopField = "stopTimeS";
 
     private static readonly string[] NewMotorFields =
     [
@@ -63,8 +65,11 @@ public static class ProjectUpgrade
     {
         using var document = JsonDocument.Parse(utf8.ToArray());
         return !document.RootElement.TryGetProperty("converters", out _)
-            || (document.RootElement.TryGetProperty("lineups", out var lineups) && lineups.EnumerateArray().Any(l => !l.TryGetProperty("arrangements", out _)));
+            || (document.RootElement.TryGetProperty("lineups", out var lineups) && lineups.EnumerateArray().Any(l => !l.TryGetProperty("arrangements", out _) || HasStopOfVersion4(l)));
     }
+
+    private static bool HasStopOfVersion4(JsonElement lineup) => lineup.TryGetProperty("drivePoints", out var points)
+        && points.EnumerateArray().Any(p => p.TryGetProperty("load", out var load) && load.TryGetProperty(StopField, out _));
 
     private static byte[] Upgraded(JsonObject specification)
     {
@@ -77,6 +82,22 @@ public static class ProjectUpgrade
         ToVersion2(s);
         ToVersion3(s);
         ToVersion4(s);
+        ToVersion5(s);
+    }
+
+    // Until version 4 only a heavy rotor had a stopping time, beside its train.
+    private static void ToVersion5(JsonObject s)
+    {
+        foreach (var load in (s["lineups"] as JsonArray ?? []).OfType<JsonObject>()
+            .SelectMany(l => (l["drivePoints"] as JsonArray ?? []).OfType<JsonObject>()).Select(p => p["load"]).OfType<JsonObject>().Where(l => l.ContainsKey(StopField)))
+        {
+            var stop = load[StopField]?.DeepClone();
+            load.Remove(StopField);
+            if (load["train"] is JsonObject train)
+            {
+                train[StopField] = stop;
+            }
+        }
     }
 
     private static void ToVersion4(JsonObject s)

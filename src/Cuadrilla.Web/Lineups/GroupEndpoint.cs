@@ -25,10 +25,11 @@ internal sealed record GroupAtWorkDocument(
 /// <param name="CurrentA">Current now.</param>
 /// <param name="SpeedRpm">Speed by slip, rpm.</param>
 /// <param name="JamA">Current when it is jammed; null when not known.</param>
-/// <param name="JamTripS">Time in which its relay trips then, s; null when it has none or never trips.</param>
+/// <param name="JamTripS">Time in which the fastest relay of its class trips then, warm, s; null when it has none or never trips.</param>
+/// <param name="JamTripLongestS">That of the slowest, from cold, s.</param>
 /// <param name="LateStartS">Time of a start on the running converter, s; null when it does not reach speed.</param>
 internal sealed record GroupMotorDocument(
-    string Tag, string Name, int Count, double RatedA, double CurrentA, double SpeedRpm, double? JamA, double? JamTripS, double? LateStartS);
+    string Tag, string Name, int Count, double RatedA, double CurrentA, double SpeedRpm, double? JamA, double? JamTripS, double? JamTripLongestS, double? LateStartS);
 
 /// <summary>The group's endpoint.</summary>
 internal static class GroupEndpoint
@@ -50,7 +51,7 @@ internal static class GroupEndpoint
         work.Current.LateIndex >= 0 ? work.Motors[work.Current.LateIndex].Model.Input.DrivePoint.Tag : string.Empty, work.SpreadPct,
         [
             .. work.Motors.Select(m => new GroupMotorDocument(
-                m.Model.Input.DrivePoint.Tag, m.Model.Input.DrivePoint.Name, m.Member.Count, m.Model.Motor!.Plate.RatedCurrentA, m.CurrentA, m.SpeedRpm, Finite(m.JamA), Finite(m.JamTripS), Finite(m.LateStartS))),
+                m.Model.Input.DrivePoint.Tag, m.Model.Input.DrivePoint.Name, m.Member.Count, m.Model.Motor!.Plate.RatedCurrentA, m.CurrentA, m.SpeedRpm, Finite(m.JamA), Finite(m.JamTripS), Finite(m.JamTripLongestS), Finite(m.LateStartS))),
         ]);
 
     private static double? Finite(double? value) => value is { } v && double.IsFinite(v) ? v : null;

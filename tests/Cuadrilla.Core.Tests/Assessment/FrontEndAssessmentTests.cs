@@ -76,10 +76,9 @@ public sealed class FrontEndAssessmentTests
         // What returns is the mechanical energy less what motor, cable, converter, front end and feeder keep.
         var cycle = active.Load!.Cycle!;
         double mechanical = 0, line = 0;
-        foreach (var s in cycle.Stretches)
+        foreach (var s in cycle.Slices(active.Motor!.Plate.InertiaKgM2))
         {
-            var torque = Core.Loads.LoadCycle.TorqueNm(s, active.Motor!.Plate.InertiaKgM2);
-            var shaft = new Core.Loads.ShaftPoint(1, Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1));
+            var shaft = s.Shaft(1);
             if (shaft.PowerW < 0)
             {
                 var point = active.PointOf(shaft);

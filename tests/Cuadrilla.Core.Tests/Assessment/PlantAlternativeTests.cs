@@ -117,7 +117,7 @@ public sealed class PlantAlternativeTests
         PlantAssessment At(double stopS) => new Assessor(Data).Run(DemoChanges.Changed("dp-04", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, braking),
-            Load = ((HighInertiaLoad)p.Load) with { StopTimeS = stopS },
+            Load = (HighInertiaLoad)p.Load with { Train = ((HighInertiaLoad)p.Load).Train with { StopTimeS = stopS } },
         }));
         Check Stop(double stopS) => At(stopS).Checks.Single(c => c.Id == "converter.stop-without-braking" && c.DrivePointId == "dp-04");
         var slow = Stop(600);

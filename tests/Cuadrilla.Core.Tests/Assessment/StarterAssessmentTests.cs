@@ -35,10 +35,10 @@ public sealed class StarterAssessmentTests
         Assert.Contains("sticks at 0 rpm", Of(low, "starter.reaches-speed").Reason.WithNumbers, StringComparison.Ordinal);
         Assert.NotEqual(Verdict.Fails, Of(high, "starter.reaches-speed").Verdict);
 
-        // What never ends has no heat of a start to be judged: it fails, and cured it holds.
+        // What never ends has no heat of a start to be judged: it fails, and cured it passes.
         Assert.Equal(Verdict.Fails, Of(low, "starter.thermal-class").Verdict);
         Assert.Equal(Verdict.NotApplicable, Of(low, "starter.starts-per-hour").Verdict);
-        Assert.Equal(Verdict.Holds, Of(high, "starter.thermal-class").Verdict);
+        Assert.Contains(Of(high, "starter.thermal-class").Verdict, new[] { Verdict.Holds, Verdict.Tight });
         Assert.True(Of(high, "supply.start-dip").Figure.Value > Of(low, "supply.start-dip").Figure.Value);
     }
 

@@ -31,7 +31,7 @@ public sealed class ProjectFileTests
     [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
     [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "kinds")]
     [InlineData("/format", "\"other\"", "cuadrilla-project")]
-    [InlineData("/formatVersion", "5", "1 to 4")]
+    [InlineData("/formatVersion", "6", "1 to 5")]
     [InlineData("/specification/distribution/transformers/0/ukPct", "0.1", "0.5 to 25")]
     [InlineData("/specification/distribution/transformers/1/toBusId", "\"nowhere\"", "bus of this plant")]
     [InlineData("/specification/distribution/links/1/kind", "\"wire\"", "kinds")]
@@ -95,6 +95,18 @@ public sealed class ProjectFileTests
 
         // The store keeps specifications without a version: it is known by what they lack.
         var stored = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-3.cuadrilla.json")))!["specification"]!;
+        Assert.Equal(ProjectFile.Write(plant, Data), ProjectFile.Write(ProjectUpgrade.ReadStored(stored.ToJsonString()), Data));
+    }
+
+    [Fact]
+    public void A_file_of_the_fourth_version_keeps_the_stopping_time_of_its_heavy_rotor()
+    {
+        var file = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-4.cuadrilla.json"));
+        var plant = ProjectFile.Read(file, Data);
+        Assert.Empty(SpecificationValidation.Problems(plant, Data));
+        var heavy = Assert.Single(plant.AllDrivePoints().Select(p => p.Load).OfType<Core.Loads.HighInertiaLoad>());
+        Assert.Equal(90, heavy.Train.StopTimeS.Value);
+        var stored = JsonNode.Parse(file)!["specification"]!;
         Assert.Equal(ProjectFile.Write(plant, Data), ProjectFile.Write(ProjectUpgrade.ReadStored(stored.ToJsonString()), Data));
     }
 
@@ -208,7 +220,7 @@ public sealed class ProjectFileTests
         var limit = sheet.DrivePoints[3].Lines.Single(l => l.Name == "Current limit").Value;
         Assert.Contains("450 % of the motor's current", limit, StringComparison.Ordinal);
         Assert.Contains("327 % of the starter's 470 A", limit, StringComparison.Ordinal);
-        Assert.Contains("chopper and resistor, 60 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value, StringComparison.Ordinal);
+        Assert.Contains("chopper and resistor, 40 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value, StringComparison.Ordinal);
         Assert.Equal("dv/dt filter", sheet.DrivePoints[6].Lines.Single(l => l.Name == "Output filter").Value);
         Assert.Contains("160 Nm", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Holding brake").Value, StringComparison.Ordinal);
         Assert.Contains("hoist drum", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Works with").Value, StringComparison.Ordinal);

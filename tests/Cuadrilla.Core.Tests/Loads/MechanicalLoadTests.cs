@@ -62,15 +62,15 @@ public sealed class MechanicalLoadTests
         var empty = Build(Hoist() with { ReturnMassKg = 100, CounterweightKg = 600 }).Cycle!;
 
         // Down with less than the counterweight: the motor must drive, nothing comes back while travelling.
-        Assert.Contains(empty.Stretches, s => s.MeanRpm < 0 && s.AccelerationNm == 0 && s.TorqueNm < 0);
+        Assert.Contains(empty.Stretches, s => s.MeanRpm < 0 && s.AccelerationRadPerS2 == 0 && s.TorqueNm(0.5, 0) < 0);
     }
 
     [Fact]
     public void A_cycle_that_does_not_fit_is_named_with_what_would()
     {
-        Assert.Null(LoadModels.Build(Hoist() with { CyclesPerHour = 100 }, out var missing));
+        Assert.Null(LoadModels.Build(Hoist() with { CyclesPerHour = 100 }, Defaults, out var missing));
         Assert.Contains("at most 81.8", Assert.Single(missing), StringComparison.Ordinal);
-        Assert.Null(LoadModels.Build(Hoist() with { Train = new DriveTrain(30, 0.95, 0, 25) }, out missing));
+        Assert.Null(LoadModels.Build(Hoist() with { Train = new DriveTrain(30, 0.95, 0, 25) }, Defaults, out missing));
         Assert.Contains("at most 20 s", missing[0], StringComparison.Ordinal);
     }
 
@@ -124,11 +124,11 @@ public sealed class MechanicalLoadTests
         var belt = Conveyor();
         var cosine = Math.Sqrt(1 - Math.Pow(8.0 / 120, 2));
         var force = (1.8 * 0.025 * 120 * G * (12 + (45 * cosine))) + (25 * 8 * G);
-        Assert.Equal(force, LoadModels.ConveyorForceN(belt), 6);
+        Assert.Equal(force, ConveyorModel.ForceN(belt, belt.FrictionFactor.Value, 1), 6);
         Assert.Equal(force * 0.2 / (20 * 0.95), Build(belt).RatedTorqueNm, 6);
         var down = Build(belt with { LiftM = -30 });
         Assert.True(down.RatedTorqueNm < 0);
-        Assert.Equal(LoadModels.ConveyorForceN(belt with { LiftM = -30 }) * 1.6 * 0.95, down.RatedPowerW, 6);
+        Assert.Equal(ConveyorModel.ForceN(belt with { LiftM = -30 }, 0.012, 1) * 1.6 * 0.95, down.RatedPowerW, 6);
     }
 
     [Fact]
@@ -212,9 +212,11 @@ public sealed class MechanicalLoadTests
         Assert.NotEqual(Made(), Made() with { MassKg = 1001 });
     }
 
+    private static LoadDefaults Defaults { get; } = new(0.012, 0.01);
+
     private static LoadModel Build(Load load)
     {
-        var model = LoadModels.Build(load, out var missing);
+        var model = LoadModels.Build(load, Defaults, out var missing);
         Assert.Empty(missing);
         return model!;
     }

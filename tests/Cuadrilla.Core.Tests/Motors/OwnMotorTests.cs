@@ -107,7 +107,7 @@ public sealed class OwnMotorTests
 
         // A measured no-load current goes before it.
         var both = (Own() with { HalfLoadPowerFactor = 0.7, NoLoadCurrentA = 30 }).Item(Data.Motors.Values).Plate;
-        Assert.Equal(30 / 96.7, both.MagnetisingPu, 12);
+        Assert.Equal(30, new MotorLossModel(both).OnLine(50, both.RatedVoltageV, 0).CurrentA, 0.3);
     }
 
     [Fact]

@@ -25,7 +25,7 @@ internal sealed class DutyPowers
         if (model.Load!.Cycle is { } cycle)
         {
             // A level of a cycle is how often it comes: its mean power is the same each time.
-            var (moving, standing) = MeanPower.OfCycle(model, cycle, motor, converter);
+            var (moving, standing) = MeanPower.OfCycle(model, cycle, CycleOf(cycle, motor), motor, converter);
             return [.. levels.Select(l => (l.Duty, default(MeanPower).Plus(moving, l.Duty.LevelPu).Plus(standing, Math.Max(0, 1 - l.Duty.LevelPu))))];
         }
 
@@ -43,6 +43,17 @@ internal sealed class DutyPowers
         }
 
         return powers;
+    }
+
+    private MotorPoint[] CycleOf(LoadCycle cycle, MotorLossModel motor)
+    {
+        if (!motors.TryGetValue(motor, out var points))
+        {
+            points = [[.. cycle.Slices(motor.Plate.InertiaKgM2).Select(s => s.Rests ? default : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.ConverterFeed))]];
+            motors.Add(motor, points);
+        }
+
+        return points[0];
     }
 
     private MotorPoint[][] PointsOf(MotorLossModel motor)

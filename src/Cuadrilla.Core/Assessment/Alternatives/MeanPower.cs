@@ -37,7 +37,7 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
         var load = model.Load!;
         if (load.Cycle is { } cycle)
         {
-            var (moving, standing) = OfCycle(model, cycle, motor, converter);
+            var (moving, standing) = OfCycle(model, cycle, null, motor, converter);
             return default(MeanPower).Plus(moving, levelPu).Plus(standing, Math.Max(0, 1 - levelPu));
         }
 
@@ -46,16 +46,22 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
     }
 
     /// <summary>Mean over a cycle, and while the drive stands between cycles.</summary>
-    internal static (MeanPower Moving, MeanPower Standing) OfCycle(DrivePointModel model, LoadCycle cycle, MotorLossModel motor, ConverterAtSite converter)
+    /// <param name="model">The drive point.</param>
+    /// <param name="cycle">Its cycle.</param>
+    /// <param name="points">The motor in each slice; null: worked out here.</param>
+    /// <param name="motor">The motor.</param>
+    /// <param name="converter">The converter.</param>
+    internal static (MeanPower Moving, MeanPower Standing) OfCycle(
+        DrivePointModel model, LoadCycle cycle, MotorPoint[]? points, MotorLossModel motor, ConverterAtSite converter)
     {
         var standing = Standing(converter.Item);
         var sum = default(MeanPower);
-        foreach (var s in cycle.Stretches)
+        var index = 0;
+        foreach (var s in cycle.Slices(motor.Plate.InertiaKgM2))
         {
-            var torque = LoadCycle.TorqueNm(s, motor.Plate.InertiaKgM2);
-            var rests = torque == 0 && s.MeanRpm == 0;
-            var power = rests ? standing : At(model.PointOf(new ShaftPoint(1, Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1)), motor, converter), converter.Item);
-            sum = sum.Plus(power, s.DurationS / cycle.DurationS);
+            var moving = s.Rests ? default : points is null ? model.PointOf(s.Shaft(1), motor, converter) : model.PointOf(s.Shaft(1), points[index], motor, converter);
+            sum = sum.Plus(s.Rests ? standing : At(moving, converter.Item), s.DurationS / cycle.DurationS);
+            index++;
         }
 
         return (sum, standing);

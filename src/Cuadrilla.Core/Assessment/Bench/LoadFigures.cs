@@ -79,14 +79,14 @@ internal static class LoadFigures
             var coast = load.InertiaKgM2 * omega / load.RatedTorqueNm;
             yield return new Figure("coast-time", "Time to coast to rest", coast, "s", new Reason(
                 "t = J·ω/T", $"{Text.N(load.InertiaKgM2)}·{Text.N(omega)}/{Text.N(load.RatedTorqueNm)} = {Text.N(coast)} s", "Constant running torque; stopping faster drives energy back", []));
-            if (model.Input.DrivePoint.Load is HighInertiaLoad { StopTimeS.IsKnown: true } heavy && heavy.StopTimeS.Value < coast)
+            if (load.StopTimeS.IsKnown && load.StopTimeS.Value < coast)
             {
-                var braking = ((load.InertiaKgM2 * omega / heavy.StopTimeS.Value) - load.RatedTorqueNm) * omega;
+                var braking = ((load.InertiaKgM2 * omega / load.StopTimeS.Value) - load.RatedTorqueNm) * omega;
                 yield return new Figure("stop-power", "Power that comes back when stopping in time", braking / 1e3, "kW", new Reason(
                     "P = (J·ω/t − T)·ω",
-                    $"({Text.N(load.InertiaKgM2)}·{Text.N(omega)}/{Text.N(heavy.StopTimeS.Value)} − {Text.N(load.RatedTorqueNm)})·{Text.N(omega)} = {Text.N(braking / 1e3)} kW at the beginning",
+                    $"({Text.N(load.InertiaKgM2)}·{Text.N(omega)}/{Text.N(load.StopTimeS.Value)} − {Text.N(load.RatedTorqueNm)})·{Text.N(omega)} = {Text.N(braking / 1e3)} kW at the beginning",
                     "docs/methods/mechanical-loads.md; it falls straight to nothing with the speed",
-                    [Text.In("stop time", heavy.StopTimeS.Value, "s", "load")]));
+                    [Text.In("stop time", load.StopTimeS.Value, "s", "load")]));
             }
         }
     }

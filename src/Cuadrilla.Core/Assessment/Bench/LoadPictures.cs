@@ -47,10 +47,15 @@ public static class LoadPictures
         var time = 0.0;
         foreach (var s in cycle.Stretches)
         {
-            var torque = LoadCycle.TorqueNm(s, model.Motor?.Plate.InertiaKgM2 ?? 0);
-            points.Add(At(time, s.StartRpm, torque));
+            // A hair inside the ends: at a step two values belong to one time.
+            var inertia = model.Motor?.Plate.InertiaKgM2 ?? 0;
+            foreach (var x in s.IsConstant ? [0, 1] : s.IsSmooth ? Enumerable.Range(0, 17).Select(i => i / 16.0) : s.Breaks(inertia))
+            {
+                var within = Math.Clamp(x, 1e-9, 1 - 1e-9);
+                points.Add(At(time + (x * s.DurationS), s.SpeedRpm(x), s.Rests ? 0 : s.TorqueNm(within, inertia)));
+            }
+
             time += s.DurationS;
-            points.Add(At(time, s.EndRpm, torque));
         }
 
         return points;

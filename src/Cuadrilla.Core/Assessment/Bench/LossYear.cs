@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Assessment.Alternatives;
-using Cuadrilla.Core.Loads;
 
 namespace Cuadrilla.Core.Assessment.Bench;
 
@@ -60,11 +59,7 @@ public sealed record LossYear(IReadOnlyList<LinkYear> Links, double StandbyKwh, 
         }
 
         // While the brake holds the motor is off.
-        return cycle.Stretches
-            .Select(s => (Stretch: s, Torque: LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2)))
-            .Where(s => s.Torque != 0 || s.Stretch.MeanRpm != 0)
-            .Select(s => (
-                model.PointOf(new ShaftPoint(level, Math.Abs(s.Stretch.MeanRpm), s.Torque * (s.Stretch.MeanRpm < 0 ? -1 : 1))),
-                level * s.Stretch.DurationS / cycle.DurationS));
+        return cycle.Slices(model.Motor!.Plate.InertiaKgM2).Where(s => !s.Rests)
+            .Select(s => (model.PointOf(s.Shaft(level)), level * s.DurationS / cycle.DurationS));
     }
 }

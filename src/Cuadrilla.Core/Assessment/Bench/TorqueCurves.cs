@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Loads;
 
 namespace Cuadrilla.Core.Assessment.Bench;
 
@@ -52,8 +51,8 @@ public sealed record TorqueCurves(IReadOnlyList<TorqueAtSpeed> Points, IReadOnly
     {
         if (model.Load!.Cycle is { } cycle)
         {
-            return cycle.Stretches
-                .Select(s => new WorkingPoint(1, 0, Math.Max(Math.Abs(s.StartRpm), Math.Abs(s.EndRpm)), Math.Abs(LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2))))
+            return cycle.Slices(model.Motor!.Plate.InertiaKgM2).Where(s => !s.Rests)
+                .Select(s => new WorkingPoint(1, 0, Math.Abs(s.SpeedRpm), Math.Abs(s.TorqueNm)))
                 .Distinct();
         }
 

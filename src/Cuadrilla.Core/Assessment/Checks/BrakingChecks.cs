@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Assessment.Stopping;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Checks;
 
@@ -22,7 +23,7 @@ internal static class BrakingChecks
         }
 
         var missing = model.Missing(withConverter: true).ToList();
-        if (model.Load is { Cycle: null } load && double.IsNaN(load.InertiaKgM2))
+        if (model.Load is { StopTimeS.IsKnown: true } load && double.IsNaN(load.InertiaKgM2))
         {
             missing.Add("inertia of the machine");
         }
@@ -35,38 +36,41 @@ internal static class BrakingChecks
         var choice = model.Choice!.Braking;
         return
         [
-            Judging.One(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, () => Energy(model, choice, BrakingStudy.Of(model))),
+            Judging.One(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, () => Energy(model, choice)),
             Judging.One(StopId, model.Id, BoardRow.Converter, StopTitle, () => Stop(model, choice)),
         ];
     }
 
-    private static Check Energy(DrivePointModel model, Braking choice, BrakingDemand demand)
+    private static Check Energy(DrivePointModel model, Braking choice)
     {
         var item = model.Converter!.Item;
-        if (demand.PeakW <= 0)
+        var demands = BrakingStudy.All(model);
+        if (demands.Count == 0)
         {
             return Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "nothing comes back to the link: motor, cable and converter lose it");
         }
 
-        var back = $"{demand.What}: {Text.N(demand.PeakW / 1e3)} kW at most, {Text.N(demand.MeanW / 1e3)} kW mean"
-            + (demand.EnergyJ > 0 ? $", {Text.N(demand.EnergyJ / 1e3)} kJ each time" : string.Empty);
+        var worst = demands.MaxBy(d => d.PeakW)!;
         if (item.FrontEnd.ReturnsToLine)
         {
-            return ToLine(model, demand, back);
+            return ToLine(model, worst, Back(worst));
         }
 
-        // Losses may stretch a stop; what is driven for ever or in every cycle can't wait.
-        var canWait = BrakingStudy.WantedStopS(model) is not null;
+        // Losses may stretch a stop; what is driven for ever or in every cycle can't wait, nor can a load that is let down.
+        var waits = demands.Where(d => !d.IsStop).MaxBy(d => d.PeakW);
         return choice switch
         {
-            Braking.ToLine => Nowhere(model, demand, back, "this front end lets power pass one way only"),
+            Braking.ToLine => Nowhere(model, worst, Back(worst), "this front end lets power pass one way only"),
             Braking.Resistor resistor => item.Brake is { } brake
-                ? Resistor(model, resistor, brake, demand, back)
-                : Nowhere(model, demand, back, "this converter has no chopper"),
-            _ when canWait => Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "without a resistor the stop takes longer: see the stop without braking"),
-            _ => Nowhere(model, demand, back, "nowhere for it to go: the link trips"),
+                ? Resistor(model, resistor, brake, demands)
+                : Nowhere(model, worst, Back(worst), "this converter has no chopper"),
+            _ when waits is null => Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "without a resistor the stop takes longer: see the stop without braking"),
+            _ => Nowhere(model, waits, Back(waits), "nowhere for it to go: the link trips"),
         };
     }
+
+    private static string Back(BrakingDemand demand) => $"{demand.What}: {Text.N(demand.PeakW / 1e3)} kW at most"
+        + (demand.Repeats ? $", {Text.N(demand.MeanW / 1e3)} kW mean" : $", {Text.N(demand.EnergyJ / 1e3)} kJ");
 
     private static Check ToLine(DrivePointModel model, BrakingDemand demand, string back)
     {
@@ -87,25 +91,36 @@ internal static class BrakingChecks
         $"Relief: {(model.Converter!.Item.Brake is { } brake ? $"chopper with {Range(brake, demand)}, " : string.Empty)}a common link with drives that take it, a front end that returns power. " + Caution,
         new Reason("P_back = −(P_shaft + losses) > 0", $"{back}; {why}", Source, Inputs(model.Converter.Item)));
 
-    private static Check Resistor(DrivePointModel model, Braking.Resistor resistor, ChopperLimits brake, BrakingDemand demand, string back)
+    private static Check Resistor(DrivePointModel model, Braking.Resistor resistor, ChopperLimits brake, IReadOnlyList<BrakingDemand> demands)
     {
-        var range = Range(brake, demand);
+        var worst = demands.MaxBy(d => d.PeakW)!;
+        var window = resistor.WindowS.IsKnown ? resistor.WindowS.Value : model.Input.Defaults.Lineups.ResistorWindowS;
+        var pulses = resistor.Pulses.Count > 0 ? resistor.Pulses : ResistorRating.WireWound;
+        var leastKw = demands.Max(d => new ResistorRating(1, window, pulses).Of(d.Profile, d.Repeats).LoadingPu) / 1e3;
+        var range = Range(brake, worst);
         if (!resistor.ResistanceOhm.IsKnown || !resistor.ContinuousKw.IsKnown)
         {
-            return Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, ["resistance and continuous power of the brake resistor: " + range + $", at least {Text.N(demand.MeanW / 1e3, 3)} kW"]);
+            return Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, ["resistance and continuous power of the brake resistor: " + range + $", at least {Text.N(leastKw, 3)} kW"]);
         }
 
         var ohm = resistor.ResistanceOhm.Value;
+        var rating = new ResistorRating(resistor.ContinuousKw.Value * 1e3, window, pulses);
+        var (loading, hot) = demands.Select(d => (rating.Of(d.Profile, d.Repeats), d)).MaxBy(l => l.Item1.LoadingPu);
         var (figure, what) = new[]
         {
-            (100 * ohm * demand.PeakW / (brake.ChopperV * brake.ChopperV), "R against U²/P_peak"),
+            (100 * ohm * worst.PeakW / (brake.ChopperV * brake.ChopperV), "R against U²/P_peak"),
             (100 * brake.LeastOhm / ohm, "least R of the chopper against R"),
-            (100 * demand.MeanW / 1e3 / resistor.ContinuousKw.Value, "mean power against continuous power"),
+            (100 * loading.LoadingPu, "heat of the resistor"),
         }.MaxBy(x => x.Item1);
+        var back = string.Join("; ", demands.Select(Back));
         return CheckWriter.Judged(
             BrakingId, model.Id, BoardRow.Converter, BrakingTitle + ", " + what, figure, 100, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
-            $"Relief: {range}, at least {Text.N(demand.MeanW / 1e3, 3)} kW continuous. " + Caution,
-            new Reason("R_min ≤ R ≤ U_chopper²/P_peak; P_mean ≤ P_continuous", back + "; " + range + $"; chosen {Text.N(ohm)} Ω, {Text.N(resistor.ContinuousKw.Value)} kW", Source, Inputs(model.Converter!.Item)));
+            $"Relief: {range}, at least {Text.N(leastKw, 3)} kW continuous. " + Caution,
+            new Reason(
+                "R_min ≤ R ≤ U_chopper²/P_peak; in any stretch t: ∫P·dt ≤ k(t)·P_continuous·t, over the window k = 1",
+                $"{back}; {range}; chosen {Text.N(ohm)} Ω, {Text.N(resistor.ContinuousKw.Value)} kW; hottest {hot.What}: {Text.N(loading.EnergyJ / 1e3)} kJ in {Text.N(loading.TimeS, 3)} s, "
+                    + $"stands {Text.N(loading.PermittedPu * rating.ContinuousW * loading.TimeS / 1e3)} kJ" + (resistor.Pulses.Count > 0 ? string.Empty : " as wire-wound resistors usually do"),
+                Source, [.. Inputs(model.Converter!.Item), Text.In("window of the mean", window, "s", resistor.WindowS.IsKnown ? "drive point" : "default")]));
     }
 
     private static string Range(ChopperLimits brake, BrakingDemand demand) =>
@@ -123,11 +138,17 @@ internal static class BrakingChecks
             return Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle, choice is Braking.Resistor ? "a resistor takes the energy" : "the line takes the energy");
         }
 
+        if (choice is Braking.DcInjection && Case(model, "direct-current").Run is null)
+        {
+            return new Check(
+                StopId, model.Id, BoardRow.Converter, StopTitle, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
+                "Relief: another way of braking.", new Reason("direct current brakes cage motors", Case(model, "direct-current").Impossible, Source, [])) { IsRule = true };
+        }
+
         var (time, heatPct, how) = choice switch
         {
             Braking.Coast => (Case(model, "coast").Run!.TimeS, 0, "coasting"),
-            Braking.DcInjection when Case(model, "direct-current") is { Run: { } run } brake => (run.TimeS, 100 * brake.RotorHeatPu, "direct current, all energy into the rotor"),
-            Braking.DcInjection => (double.PositiveInfinity, 0, "direct current needs a cage motor with locked-rotor values"),
+            Braking.DcInjection => Case(model, "direct-current") is var brake ? (brake.Run!.TimeS, 100 * brake.RotorHeatPu, "direct current, all energy into the rotor") : default,
             Braking.Flux f => (StopStudy.ShortestS(model, f.FluxPct / 100), 0, FormattableString.Invariant($"flux raised to {f.FluxPct:0.#} %")),
             _ => (StopStudy.ShortestS(model, 1), 0.0, "losses and the link's capacitor only"),
         };

@@ -1,4 +1,6 @@
 using Cuadrilla.Core.Assessment.DcBuses;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups.DcBus;
 
 namespace Cuadrilla.Core.Assessment.Checks;
@@ -48,20 +50,33 @@ internal static class DcBusChecks
     private static Check SupplyModule(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
     {
         var module = model.Module!;
-        double Rms(CommonBusResult r) => r.RmsW / (module.RatedKw * 1e3);
-        double Peak(CommonBusResult r) => r.PeakW / (module.RatedKw * 1e3 * module.PeakPu);
-        var (name, run) = runs.MaxBy(r => Math.Max(Rms(r.Run), Peak(r.Run)));
-        var byPeak = Peak(run) > Rms(run);
+        var ratedKw = module.RatedKw * model.SitePu;
+        if (ratedKw <= 0)
+        {
+            return Check.Lacking(All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model), ["a supply module that may stand at this site"]);
+        }
+
+        // Its store of heat fills with P² as a converter's does with I²; the process goes on for ever.
+        var worst = runs.Select(r => (r.Name, r.Run, Store: OverloadStore.Of(module.Overload, ratedKw * 1e3, Drawn(r.Run), true)))
+            .MaxBy(r => Math.Max(r.Run.RmsW / (ratedKw * 1e3), Filled(r.Store) / 100))!;
+        var (name, run, store) = worst;
+        var rms = 100 * run.RmsW / (ratedKw * 1e3);
+        var byPeak = Filled(store) > rms;
         return CheckWriter.Judged(
-            All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model) + (byPeak ? ", peak" : ", rms"), 100 * Math.Max(Rms(run), Peak(run)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model) + (byPeak ? ", peak and its time" : ", rms"), Math.Max(rms, Filled(store)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: a larger supply module, cycles that do not begin together.",
             new Reason(
-                "P_rms ≤ P_N; P_peak ≤ k·P_N over the process of all members, motoring and regenerating added",
-                $"rms {Text.N(run.RmsW / 1e3)} kW against {Text.N(module.RatedKw)} kW; largest {Text.N(run.PeakW / 1e3)} kW against {Text.N(module.RatedKw * module.PeakPu)} kW; should all peaks meet {Text.N(run.SumOfPeaksW / 1e3)} kW; exchanged on the bus {Text.N(run.ExchangedJ / run.SpanS * 3.6e3 / 3.6e6)} kWh an hour",
+                "P_rms ≤ P_N; P_peak ≤ k·P_N; ∫(P² − P_N²)dt ≤ (k² − 1)·P_N²·t_k over the process of all members, motoring and regenerating added",
+                $"rms {Text.N(run.RmsW / 1e3)} kW against {Text.N(ratedKw)} kW at the site; largest {Text.N(run.PeakW / 1e3)} kW against {Text.N(ratedKw * module.PeakPu)} kW for {Text.N(module.PeakTimeS)} s, store {Text.N(store.LargestPct, 3)} % full{(store.Recovers ? string.Empty : ", never emptied")}; should all peaks meet {Text.N(run.SumOfPeaksW / 1e3)} kW; exchanged on the bus {Text.N(run.ExchangedJ / run.SpanS * 3.6e3 / 3.6e6)} kWh an hour",
                 Source,
                 [.. model.Members.Select(m => Text.In(m.Input.DrivePoint.Tag, m.At(1).LinkW / 1e3, "kW", "at its rated point"))]),
             name);
     }
+
+    private static double Filled(OverloadStore store) => Math.Max(store.PeakPct, store.Recovers ? store.LargestPct : Math.Max(store.LargestPct, 101));
+
+    private static List<CurrentForTime> Drawn(CommonBusResult run) =>
+        [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m => new CurrentForTime(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.SupplyW)))];
 
     private static Check Regeneration(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
     {
@@ -73,11 +88,13 @@ internal static class DcBusChecks
 
         var source = model.Supply(false);
         var able = source.ReturnW + source.ChopperW;
-        var meanKw = run.BurntJ / run.SpanS / 1e3;
+        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
+        var window = supply.Defaults.Lineups.ResistorWindowS;
+        var leastKw = new ResistorRating(1, window, ResistorRating.WireWound).Of(burnt, run.OffAtS is null).LoadingPu / 1e3;
         var continuous = model.Bus.ResistorContinuousKw.IsKnown ? model.Bus.ResistorContinuousKw.Value : 0;
         var reason = new Reason(
-            "−P_net ≤ P_return + U_chopper²/R; mean burnt ≤ continuous power of the resistor",
-            $"{Text.N(run.PeakReturnW / 1e3)} kW at most come back together; the module returns {Text.N(source.ReturnW / 1e3)} kW, the resistor burns {Text.N(source.ChopperW / 1e3)} kW; mean burnt {Text.N(meanKw)} kW; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
+            "−P_net ≤ P_return + U_chopper²/R; burnt in any stretch t ≤ k(t)·P_continuous·t of the resistor",
+            $"{Text.N(run.PeakReturnW / 1e3)} kW at most come back together; the module returns {Text.N(source.ReturnW / 1e3)} kW, the resistor burns {Text.N(source.ChopperW / 1e3)} kW; mean burnt {Text.N(run.BurntJ / run.SpanS / 1e3)} kW, which asks for {Text.N(leastKw, 3)} kW continuous; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
             Source,
             [Text.In("capacitance of the members", 1e6 * model.CapacitanceF, "µF", "catalogue")]);
         const string relief = "Relief: a module that returns power, chopper and resistor, a member that takes more while the others brake. " + Caution;
@@ -88,11 +105,11 @@ internal static class DcBusChecks
                 : Check.NotConcerned(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), "the capacitors take what comes back");
         }
 
-        var heat = source.ChopperW > 0 && meanKw > 0 ? (continuous > 0 ? 100 * meanKw / continuous : double.PositiveInfinity) : 0;
+        var heat = source.ChopperW > 0 && leastKw > 0 ? (continuous > 0 ? 100 * leastKw / continuous : double.PositiveInfinity) : 0;
         return double.IsPositiveInfinity(heat)
-            ? Check.Lacking(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), [$"continuous power of the brake resistor: at least {Text.N(meanKw, 3)} kW"])
+            ? Check.Lacking(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), [$"continuous power of the brake resistor: at least {Text.N(leastKw, 3)} kW"])
             : CheckWriter.Judged(
-                All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), Math.Max(heat, 100 * run.PeakReturnW / able), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct, relief, reason, name);
+                All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), Math.Max(heat, run.Trips ? 100 * run.PeakReturnW / able : Math.Min(100, 100 * run.PeakReturnW / able)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct, relief, reason, name);
     }
 
     // Sections from the supply module on: each carries what the members behind it take.
@@ -133,6 +150,8 @@ internal static class DcBusChecks
         }
 
         var (name, run) = stops.MaxBy(r => (r.Run.Trips, r.Run.PeakReturnW));
+        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
+        var leastKw = new ResistorRating(1, supply.Defaults.Lineups.ResistorWindowS, ResistorRating.WireWound).Of(burnt, false).LoadingPu / 1e3;
         var source = model.Supply(false);
         var able = source.ReturnW + source.ChopperW;
         var reason = new Reason(
@@ -140,8 +159,27 @@ internal static class DcBusChecks
             $"{Text.N(run.PeakReturnW / 1e3)} kW at most and {Text.N(run.GivenJ / 1e3)} kJ come back in {Text.N(model.Bus.StopTimeS.Value)} s; {Text.N(able / 1e3)} kW can go; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
             Source,
             [Text.In("common stop", model.Bus.StopTimeS.Value, "s", "DC bus")]);
+        if (run.Trips)
+        {
+            return CheckWriter.Judged(
+                All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), run.PeakReturnW / 1e3, able / 1e3, "kW", LimitSense.AtMost, 0,
+                "Relief: a longer stop, chopper and resistor, a module that returns power. " + Caution, reason with { WithNumbers = reason.WithNumbers + $"; trips after {Text.N(run.OffAtS!.Value, 3)} s" }, name);
+        }
+
+        if (leastKw > 0 && !model.Bus.ResistorContinuousKw.IsKnown)
+        {
+            return Check.Lacking(All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), [$"continuous power of the brake resistor: at least {Text.N(leastKw, 3)} kW for this stop"]);
+        }
+
+        if (leastKw > 0 && leastKw > model.Bus.ResistorContinuousKw.Value * (1 - (supply.Defaults.TightMarginPct / 100)))
+        {
+            return CheckWriter.Judged(
+                All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model) + ", heat of the resistor", leastKw, model.Bus.ResistorContinuousKw.Value, "kW", LimitSense.AtMost,
+                supply.Defaults.TightMarginPct, "Relief: a longer stop, a larger resistor, a module that returns power. " + Caution, reason, name);
+        }
+
         return CheckWriter.Judged(
-            All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), run.HighestV, source.TripV, "V", LimitSense.AtMost, run.Trips ? 0 : 2,
+            All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), run.HighestV, source.TripV, "V", LimitSense.AtMost, 2,
             "Relief: a longer stop, chopper and resistor, a module that returns power. " + Caution, reason, name);
     }
 

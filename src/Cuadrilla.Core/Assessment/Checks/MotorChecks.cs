@@ -154,6 +154,11 @@ internal static class MotorChecks
 
         var defaults = model.Input.Defaults;
         var rated = model.Converter.RatedCurrentA;
+        if (rated <= 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["rated current of the converter for this duty"]);
+        }
+
         var magnetisingPct = 100 * model.Motor.MagnetisingCurrentA / rated;
         var currentPct = 100 * model.Motor.Plate.RatedCurrentA / rated;
 

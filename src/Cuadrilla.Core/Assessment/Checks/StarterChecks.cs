@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Assessment.Starting;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Checks;
@@ -84,7 +85,7 @@ internal static class StarterChecks
         place.Scenario, "Relief: let the start reach its speed first; the protection must trip before the stall time of the motor's maker.",
         new Reason(
             "a start that does not end heats winding and rotor without end",
-            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.Input.Defaults.StallTimeS)} s locked would be, and rising",
+            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.StallTimeS)} s locked would be, and rising",
             Source,
             Inputs(model, place))) { IsRule = true };
 
@@ -95,34 +96,44 @@ internal static class StarterChecks
     private static Check Heat(DrivePointModel model, StartCase start, StartPlace place)
     {
         var trip = model.Starter!.Trip;
-        var protection = 100 * start.TripHeatPu[trip];
+
+        // More than one start an hour comes from a warm motor, whose relay is warm too.
+        var hot = model.Input.DrivePoint.Converter.StartsWanted() > 1;
+        var protection = 100 * (hot ? start.HotTripHeatPu : start.TripHeatPu)[trip];
+        var stall = 100 * start.StallTripPu[trip];
         var rotor = 100 * start.RotorHeatPu;
-        var fitting = start.TripHeatPu.Where(t => t.Value < 1).Select(t => Words(t.Key)).FirstOrDefault();
+        var fitting = start.TripHeatPu.Keys.Where(t => (hot ? start.HotTripHeatPu : start.TripHeatPu)[t] < 1 && start.StallTripPu[t] <= 1).Select(Words).FirstOrDefault();
+        var (figure, what) = new[] { (protection, "protection"), (stall, "protection against a locked rotor"), (rotor, "rotor") }.MaxBy(f => f.Item1);
         return CheckWriter.Judged(
-            All[1].Id, model.Id, BoardRow.Converter, rotor > protection ? All[1].Title + ", rotor" : All[1].Title + ", protection", Math.Max(rotor, protection), 100, "%",
+            All[1].Id, model.Id, BoardRow.Converter, $"{All[1].Title}, {what}", figure, 100, "%",
             LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
             (fitting is null ? "Relief: a shorter start." : $"Relief: trip class {fitting}, a shorter start.") + " The protection must still guard the motor: its maker's stall time decides.",
             new Reason(
-                "dθ/dt = ((I/I_set)² − θ)/τ against 1.15²; rotor heat against locked-rotor loss × stall time",
-                $"class {Words(trip)}: {Text.N(protection, 3)} % of its trip level; rotor {Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.Input.Defaults.StallTimeS)} s locked would be",
-                "IEC 60947-4-1 and 60947-4-2, shortest trip time of the class at 7.2 times the set current",
-                Inputs(model, place)),
+                "dθ/dt = ((I/I_set)² − θ)/τ against 1.15², θ_0 = (I_run/I_set)² when warm, fastest relay of the class; t_trip of the slowest with a locked rotor, warm ≤ stall time; rotor heat against locked-rotor loss × stall time",
+                $"class {Words(trip)}: {Text.N(100 * start.TripHeatPu[trip], 3)} % of its trip level from cold, {Text.N(100 * start.HotTripHeatPu[trip], 3)} % warm{(hot ? ", which counts" : string.Empty)}; locked, warm: trips within {Text.N(start.StallTripPu[trip] * model.StallTimeS, 3)} s; rotor {Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.StallTimeS)} s locked would be",
+                "IEC 60947-4-1 and 60947-4-2, shortest and longest trip time of the class at 7.2 times the set current",
+                [.. Inputs(model, place), Text.In("stall time, warm", model.StallTimeS, "s", model.Connected!.Plate.Limits.StallTimeS.IsKnown ? "motor" : "assumed: project default")]),
             place.Scenario);
     }
 
     private static Check Starts(DrivePointModel model, StartCase start, SupplyContext supply)
     {
         var wanted = model.Input.DrivePoint.Converter.StartsWanted();
-        var byStarter = model.Starter!.Item is { } item ? item.StartsPerHour * Allowance(item) / Math.Max(1e-9, Used(start, item)) : double.PositiveInfinity;
-        var allowed = Math.Min(Math.Min(start.StartsPerHour, byStarter), 60);
-        return CheckWriter.Judged(
+        var byStarter = model.Starter!.Item is { } item ? item.StartsPerHour * Allowance(model, item) / Math.Max(1e-9, Used(start, item)) : double.PositiveInfinity;
+        var plate = model.Connected!.Plate;
+        var usual = StartsAnHour.Of(plate.RatedPowerW);
+        var stated = plate.Limits.StartsPerHour;
+        var byMaker = stated.IsKnown ? stated.Value : usual.MostPerHour;
+        var allowed = Math.Min(Math.Min(start.StartsPerHour, byStarter), byMaker);
+        var check = CheckWriter.Judged(
             All[2].Id, model.Id, BoardRow.Converter, All[2].Title, wanted, allowed, "1/h", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: fewer starts, a shorter one, a converter.",
             new Reason(
-                "N = 3600·(P_allowed − P_running)/(Q_start − P_running·t); starter: N_rated·(I²t rated)/(I²t of this start)",
-                $"motor: {(double.IsFinite(start.StartsPerHour) ? Text.N(start.StartsPerHour, 3) : "any number")}, starter: {(double.IsFinite(byStarter) ? Text.N(byStarter, 3) : "not limited")}; wanted {Text.N(wanted)}",
+                "N ≤ what the maker states, else what such motors usually stand; N ≤ 3600·(P_allowed − P_running)/(Q_start − P_running·t); starter: N_rated·(I²t rated)/(I²t of this start)",
+                $"motor: {(stated.IsKnown ? Text.N(stated.Value) + " stated by its maker" : $"{Text.N(usual.UsualPerHour)} to {Text.N(usual.MostPerHour)} usual for its power")}, by heat {(double.IsFinite(start.StartsPerHour) ? Text.N(start.StartsPerHour, 3) : "any number")}, starter: {(double.IsFinite(byStarter) ? Text.N(byStarter, 3) : "not limited")}; wanted {Text.N(wanted)}",
                 Source,
                 [Text.In("heat of a start", (start.Run!.Energy.RotorJ + start.Run.Energy.StatorJ) / 1e3, "kJ", "simulated start")]));
+        return !stated.IsKnown && wanted > usual.UsualPerHour ? check.AtBestTight("between what any motor of its power stands and what needs the maker's word", "Relief: the number that the motor's maker states, fewer starts.") : check;
     }
 
     private static Check Settings(DrivePointModel model, StartCase start, SupplyContext supply)
@@ -135,15 +146,21 @@ internal static class StarterChecks
         var settings = ((ConverterChoice.SoftStarter)model.Starter.Choice).Settings;
         var share = settings.InsideDelta ? 1 / Math.Sqrt(3) : 1;
         var motorA = model.Motor!.Plate.RatedCurrentA;
-        var continuous = 100 * motorA * share / item.RatedCurrentA;
-        var used = 100 * Used(start, item) / Allowance(item);
+        var siteA = item.RatedCurrentA * item.Derating.FactorPu(model.Input.Site);
+        if (siteA <= 0)
+        {
+            return Check.Lacking(All[3].Id, model.Id, BoardRow.Converter, All[3].Title, ["a soft starter that may stand at this site"]);
+        }
+
+        var continuous = 100 * motorA * share / siteA;
+        var used = 100 * Used(start, item) / Allowance(model, item);
         var inScale = settings.CurrentLimitPct * motorA * share / item.RatedCurrentA;
         return CheckWriter.Judged(
             All[3].Id, model.Id, BoardRow.Converter, All[3].Title, Math.Max(continuous, used), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: a larger starter, a lower limit where the load allows it.",
             new Reason(
                 "motor current ≤ rated current; ∫I²dt of the start ≤ (k·I_rated)²·t of its rating",
-                $"running {Text.N(motorA * share, 3)} A of {Text.N(item.RatedCurrentA)} A; start {Text.N(used, 3)} % of {Text.N(item.StartCurrentPu)} × for {Text.N(item.StartTimeS)} s; "
+                $"running {Text.N(motorA * share, 3)} A of {Text.N(siteA)} A at the site ({Text.N(item.RatedCurrentA)} A rated); start {Text.N(used, 3)} % of {Text.N(item.StartCurrentPu)} × for {Text.N(item.StartTimeS)} s; "
                     + $"the limit of {Text.N(settings.CurrentLimitPct)} % of the motor's current is {Text.N(inScale, 3)} % on this starter's scale"
                     + (settings.InsideDelta ? "; inside the delta: line current/√3. " + Caution : string.Empty),
                 "IEC 60947-4-2 rating form of the catalogue item",
@@ -180,7 +197,8 @@ internal static class StarterChecks
         return item.RatedCurrentA > 0 ? sum : 0;
     }
 
-    private static double Allowance(SoftStarterItem item) => Math.Pow(item.StartCurrentPu * item.RatedCurrentA, 2) * item.StartTimeS;
+    private static double Allowance(DrivePointModel model, SoftStarterItem item) =>
+        Math.Pow(item.StartCurrentPu * item.RatedCurrentA * item.Derating.FactorPu(model.Input.Site), 2) * item.StartTimeS;
 
     private static string Words(TripClass trip) => trip switch
     {

@@ -2,7 +2,6 @@ using Cuadrilla.Core.Assessment.Stopping;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Lineups.DcBus;
-using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.DcBuses;
@@ -32,8 +31,9 @@ public sealed class DcBusModel
     // Inverters switch off when the bus has fallen to about two thirds of its rest voltage.
     private const double UndervoltagePu = 0.65;
 
-    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DrivePointModel> members, IReadOnlyList<string> missing, DefaultsInForce defaults, Plant.Bus line)
+    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DrivePointModel> members, IReadOnlyList<string> missing, DefaultsInForce defaults, Plant.Bus line, Plant.Site site)
     {
+        SitePu = module?.Derating.FactorPu(site) ?? 1;
         Bus = bus;
         Module = module;
         Members = members;
@@ -57,6 +57,9 @@ public sealed class DcBusModel
 
     /// <summary>Defaults in force.</summary>
     public DefaultsInForce Defaults { get; }
+
+    /// <summary>What is left of the supply module's powers at the site.</summary>
+    public double SitePu { get; }
 
     /// <summary>Bus that its supply module hangs from.</summary>
     public string BusId { get; }
@@ -82,13 +85,14 @@ public sealed class DcBusModel
         ArgumentNullException.ThrowIfNull(data);
         var all = bus.MemberIds.Select(id => studies.First(s => s.Model.Id == id)).ToList();
         var missing = all.Where(s => !s.IsComplete).Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}").ToList();
+        missing.AddRange(all.Where(s => s.IsComplete && s.Model.Converter is null).Select(s => $"{s.Model.Input.DrivePoint.Tag}: a converter on the bus"));
         var module = data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId);
         if (module is null)
         {
             missing.Add($"a supply module for {bus.Name}");
         }
 
-        return new DcBusModel(bus, module, [.. all.Where(s => s.IsComplete).Select(s => s.Model)], missing, defaults, plant.Distribution.Bus(lineup.BusId));
+        return new DcBusModel(bus, module, [.. all.Where(s => s.IsComplete && s.Model.Converter is not null).Select(s => s.Model)], missing, defaults, plant.Distribution.Bus(lineup.BusId), plant.Site);
     }
 
     /// <summary>Runs an event; null while something is missing or, for a stop, no time is stated.</summary>
@@ -98,14 +102,16 @@ public sealed class DcBusModel
     {
         ArgumentNullException.ThrowIfNull(scenario);
         var stops = what is BusEvent.EmergencyStop or BusEvent.MainsLossStop;
-        var running = Members.Where(m => scenario.StateOf(m.Id).Running).ToList();
+
+        // Whoever runs in a scenario, all of them may have to stop.
+        var running = stops ? [.. Members] : Members.Where(m => scenario.StateOf(m.Id).Running).ToList();
         if (Missing.Count > 0 || running.Count == 0 || (stops && !Bus.StopTimeS.IsKnown))
         {
             return null;
         }
 
         var members = running
-            .Select(m => new BusMember(m.Id, stops ? Stop(m, Bus.StopTimeS.Value) : Process(m, scenario.StateOf(m.Id)), m.Converter!.Item.DcCapacitanceUf * 1e-6))
+            .Select(m => new BusMember(m.Id, stops ? Stop(m, Bus.StopTimeS.Value) : Process(m, scenario.StateOf(m.Id)), m.Converter!.Item.DcCapacitanceUf * 1e-6) { Repeats = !stops })
             .ToList();
         return CommonBusStudy.Run(members, Supply(what is BusEvent.MainsLoss or BusEvent.MainsLossStop));
     }
@@ -114,7 +120,7 @@ public sealed class DcBusModel
     /// <param name="mainsOff">True when the line is gone.</param>
     public BusSupply Supply(bool mainsOff)
     {
-        var ratedW = (Module?.RatedKw ?? 0) * 1e3;
+        var ratedW = (Module?.RatedKw ?? 0) * 1e3 * SitePu;
         var chopperV = 1.9 * LineV;
         return new BusSupply(
             ratedW, ratedW * (Module?.PeakPu ?? 0), ratedW * (Module?.ReturnPu ?? 0),
@@ -131,23 +137,16 @@ public sealed class DcBusModel
 
         return
         [
-            .. cycle.Stretches.Select(s =>
-            {
-                var torque = LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2) * state.LoadPu;
-                var rests = torque == 0 && s.MeanRpm == 0;
-                var watt = rests
-                    ? model.Converter!.Item.StandbyW
-                    : model.PointOf(new ShaftPoint(1, Math.Abs(s.MeanRpm), torque * (s.MeanRpm < 0 ? -1 : 1))).LinkW;
-                return new BusPower(s.DurationS, watt);
-            }),
+            .. cycle.Slices(model.Motor!.Plate.InertiaKgM2).Select(s => new BusPower(
+                s.DurationS, s.Rests ? model.Converter!.Item.StandbyW : model.PointOf(s.Shaft(1) with { TorqueNm = s.Shaft(1).TorqueNm * state.LoadPu }).LinkW)),
         ];
     }
 
-    // A member whose load has a cycle is held by its brake; the others run down together.
+    // Each from its worst speed and load; what stands then draws its stand-by power.
     private static IReadOnlyList<BusPower> Stop(DrivePointModel model, double stopS)
     {
         var standby = model.Converter!.Item.StandbyW;
-        if (model.Load!.Cycle is not null || StopStudy.Missing(model).Any())
+        if (StopStudy.Missing(model).Any())
         {
             return [new BusPower(2 * stopS, standby)];
         }

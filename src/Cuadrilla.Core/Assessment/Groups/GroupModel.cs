@@ -12,9 +12,10 @@ namespace Cuadrilla.Core.Assessment.Groups;
 /// <param name="SpeedRpm">Speed of one under its load on the common frequency, rpm.</param>
 /// <param name="CurrentA">Current of one, A.</param>
 /// <param name="JamA">Current of one that is jammed, A.</param>
-/// <param name="JamTripS">Time in which its relay trips then, s; null without relay.</param>
+/// <param name="JamTripS">Time in which its relay trips then, warm, the fastest of the class, s; null without relay.</param>
+/// <param name="JamTripLongestS">The same of the slowest of the class, from cold, s.</param>
 /// <param name="LateStartS">Time of a start on the running converter, s; infinite when it does not reach speed.</param>
-public sealed record GroupMotorAtWork(GroupMember Member, DrivePointModel Model, double SpeedRpm, double CurrentA, double JamA, double? JamTripS, double LateStartS);
+public sealed record GroupMotorAtWork(GroupMember Member, DrivePointModel Model, double SpeedRpm, double CurrentA, double JamA, double? JamTripS, double? JamTripLongestS, double LateStartS);
 
 /// <summary>A group in a scenario.</summary>
 /// <param name="ScenarioName">The scenario.</param>
@@ -102,7 +103,8 @@ public sealed class GroupModel
         double? trip = member.Protection == MotorProtection.OverloadRelay
             ? TripHeat.TripS(jam / plate.RatedCurrentA, Math.Min(current / plate.RatedCurrentA, 1), member.Trip)
             : null;
-        return new GroupMotorAtWork(member, model, speed, current, jam, trip, LateStartS(model, speed, shaft.TorqueNm));
+        double? longest = member.Protection == MotorProtection.OverloadRelay ? TripHeat.LongestTripS(jam / plate.RatedCurrentA, 0, member.Trip) : null;
+        return new GroupMotorAtWork(member, model, speed, current, jam, trip, longest, LateStartS(model, speed, shaft.TorqueNm));
     }
 
     // Mean of locked and breakdown torque less the load carries the inertia to speed.

@@ -15,6 +15,8 @@ namespace Cuadrilla.Core.Assessment.Starting;
 /// <param name="DipAtPccPct">The same at the PCC.</param>
 /// <param name="LeastSurplusPu">Smallest torque over the load's on the way, once nothing is raised any more.</param>
 /// <param name="TripHeatPu">Heat of the protection, 1 trips; by class.</param>
+/// <param name="HotTripHeatPu">The same when restarted warm from running: heat before = (I_run/I_set)².</param>
+/// <param name="StallTripPu">Time in which the slowest relay trips with the rotor locked, warm, parts of the time the rotor stands; by class.</param>
 /// <param name="RotorHeatPu">Rotor's heat in parts of what it stands locked for the stall time.</param>
 /// <param name="StartsPerHour">Starts an hour that the motor's heat budget leaves.</param>
 public sealed record StartCase(
@@ -30,6 +32,8 @@ public sealed record StartCase(
     double DipAtPccPct,
     double LeastSurplusPu,
     IReadOnlyDictionary<TripClass, double> TripHeatPu,
+    IReadOnlyDictionary<TripClass, double> HotTripHeatPu,
+    IReadOnlyDictionary<TripClass, double> StallTripPu,
     double RotorHeatPu,
     double StartsPerHour);
 

@@ -104,7 +104,7 @@ public static class StartStudy
             ConverterChoice.SoftStarter s => CageStart.SoftStarter(circuit, bus, s.Settings, plate.RatedCurrentA, load),
             _ => CageStart.AcrossTheLine(circuit, bus, load),
         };
-        return Simulated(id, name, isChosen, model, place, drive, load, circuit);
+        return Simulated(id, name, isChosen, model, place, drive, load, circuit, way is ConverterChoice.SoftStarter { Settings.CurrentLimitPct: > 0 } soft ? soft.Settings.CurrentLimitPct / 100 * plate.RatedCurrentA : double.PositiveInfinity);
     }
 
     /// <summary>The soft starter that would be taken: the smallest for the motor, with the usual settings of such a machine.</summary>
@@ -167,7 +167,7 @@ public static class StartStudy
     }
 
     private static StartCase Simulated(
-        string id, string name, bool isChosen, DrivePointModel model, StartPlace place, IStartDrive drive, IReadOnlyList<LoadPoint> load, CageCircuit? circuit)
+        string id, string name, bool isChosen, DrivePointModel model, StartPlace place, IStartDrive drive, IReadOnlyList<LoadPoint> load, CageCircuit? circuit, double limitA = double.PositiveInfinity)
     {
         var inertia = model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2;
         var plate = model.Connected!.Plate;
@@ -175,14 +175,15 @@ public static class StartStudy
         var run = StartSimulation.Run(drive, load, inertia, StartSimulation.StepFor(expected));
         var dip = run.Moments.Max(m => 100 * (1 - (m.State.BusVoltageV / place.VoltageV)));
         var surplus = run.Moments
-            .Where(m => m.TimeS >= drive.SettledAtS && m.LoadTorqueNm > 0 && m.SpeedRadPerS < 0.97 * drive.TargetRadPerS)
+            .Where(m => (m.TimeS >= drive.SettledAtS || m.State.LineCurrentA >= 0.99 * limitA) && m.LoadTorqueNm > 0 && m.SpeedRadPerS < 0.97 * drive.TargetRadPerS)
             .Select(m => m.State.TorqueNm / m.LoadTorqueNm)
             .DefaultIfEmpty(double.PositiveInfinity)
             .Min();
         double rotor = 0;
+        var running = Math.Min(1, model.Motor.At(model.Load.At(1).SpeedRpm, model.Load.At(1).TorqueNm, model.Feed).CurrentA / plate.RatedCurrentA);
         if (circuit is not null)
         {
-            rotor = run.Energy.RotorJ / (CageCircuitFit.Run(plate).Circuit.At(1, plate.RatedVoltageV).RotorLossW * model.Input.Defaults.StallTimeS);
+            rotor = run.Energy.RotorJ / (CageCircuitFit.Run(plate).Circuit.At(1, plate.RatedVoltageV).RotorLossW * model.StallTimeS);
         }
 
         return new StartCase(
@@ -191,6 +192,8 @@ public static class StartStudy
             run.Moments.Max(m => m.State.StarterCurrentA),
             dip, dip * place.PccSharePu, surplus,
             Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c)),
+            Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c, running)),
+            circuit is null ? new Dictionary<TripClass, double>() : Classes.ToDictionary(c => c, c => TripHeat.LongestTripS(plate.LockedRotorCurrentPu, running, c) / model.StallTimeS),
             rotor,
             StartsPerHour(model, run));
     }
@@ -240,7 +243,7 @@ public static class StartStudy
     }
 
     private static StartCase Impossible(string id, string name, bool isChosen, string why) => new(
-        id, name, isChosen, why, null, 0, 0, 0, 0, 0, 0, new Dictionary<TripClass, double>(), 0, 0);
+        id, name, isChosen, why, null, 0, 0, 0, 0, 0, 0, new Dictionary<TripClass, double>(), new Dictionary<TripClass, double>(), new Dictionary<TripClass, double>(), 0, 0);
 
     // Star for ever: nothing will be raised, so that a stand is seen as one.
     private sealed class Settled(IStartDrive inner) : IStartDrive

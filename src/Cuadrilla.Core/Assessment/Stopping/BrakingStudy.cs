@@ -7,64 +7,83 @@ namespace Cuadrilla.Core.Assessment.Stopping;
 /// Power and energy that reach the link from the motor: shaft power less what motor, cable and converter lose. See
 /// <c>docs/methods/braking.md</c>.
 /// </summary>
-/// <param name="PeakW">Largest power into the link, W; 0 when nothing comes back.</param>
-/// <param name="MeanW">Mean over the cycle, or over all time for a load that always drives, W.</param>
-/// <param name="EnergyJ">Energy of one cycle or stop, J.</param>
 /// <param name="What">What returns it.</param>
-public readonly record struct BrakingDemand(double PeakW, double MeanW, double EnergyJ, string What);
+/// <param name="Profile">Powers one after the other.</param>
+/// <param name="Repeats">True for what goes on for ever; a stop comes once.</param>
+public sealed record BrakingDemand(string What, IReadOnlyList<ReturnedPower> Profile, bool Repeats)
+{
+    /// <summary>Largest power into the link, W; 0 when nothing comes back.</summary>
+    public double PeakW { get; } = Profile.Count == 0 ? 0 : Profile.Max(p => p.PowerW);
+
+    /// <summary>Energy of one cycle or stop, J.</summary>
+    public double EnergyJ { get; } = Profile.Sum(p => p.DurationS * p.PowerW);
+
+    /// <summary>True for a stop, which may take longer where its energy has nowhere to go.</summary>
+    public bool IsStop { get; init; }
+
+    /// <summary>Mean of what repeats, W; 0 for what comes once.</summary>
+    public double MeanW => Repeats ? EnergyJ / Profile.Sum(p => p.DurationS) : 0;
+}
 
 /// <summary>Where braking energy comes from.</summary>
 public static class BrakingStudy
 {
-    private const int Samples = 24;
+    // A load that drives for ever is looked at for so long.
+    private const double SteadyS = 60;
 
-    /// <summary>What comes back to the link of a complete drive point on a converter.</summary>
-    public static BrakingDemand Of(DrivePointModel model)
+    /// <summary>The demand with the largest power of a complete drive point on a converter.</summary>
+    public static BrakingDemand Of(DrivePointModel model) => All(model).MaxBy(d => d.PeakW) ?? new BrakingDemand(string.Empty, [], false);
+
+    /// <summary>
+    /// Everything that may come back to the link: the cycle, its rated load let down after a lift that was broken off, a load that drives for ever at any level,
+    /// and the stop that is asked for.
+    /// </summary>
+    public static IReadOnlyList<BrakingDemand> All(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
         var load = model.Load!;
+        var demands = new List<BrakingDemand>();
         if (load.Cycle is { } cycle)
         {
-            var returned = new List<ReturnedPower>();
-            foreach (var s in cycle.Stretches)
+            demands.Add(new BrakingDemand("the cycle", Profile(model, cycle), true));
+            if (load.BrokenOff.Count > 0)
             {
-                var torque = LoadCycle.TorqueNm(s, model.Motor!.Plate.InertiaKgM2);
-                for (var i = 0; i < Samples; i++)
-                {
-                    var rpm = s.StartRpm + ((s.EndRpm - s.StartRpm) * (i + 0.5) / Samples);
-                    returned.Add(new ReturnedPower(s.DurationS / Samples, Returned(model, rpm, torque)));
-                }
+                demands.Add(new BrakingDemand("the rated load let down after a lift that was broken off", Profile(model, new LoadCycle(load.BrokenOff)), false));
             }
-
-            var sum = BrakeResistor.Of(returned, model.Converter!.Item.Brake?.ChopperV ?? model.Input.Defaults.LinkRatingV);
-            return new BrakingDemand(sum.PeakW, sum.MeanW, sum.EnergyJ, "the cycle");
         }
-
-        var steady = load.PointsAt(1).Max(p => Returned(model, p.SpeedRpm, p.TorqueNm));
-        if (steady > 0)
+        else
         {
-            return new BrakingDemand(steady, steady, 0, "the load drives the motor");
+            var steady = load.Levels().SelectMany(load.SizingPointsAt).Max(p => Returned(model, p));
+            demands.Add(new BrakingDemand("the load drives the motor", [new ReturnedPower(SteadyS, steady)], true));
         }
 
-        return WantedStopS(model) is { } stop ? Stop(model, stop) : default;
+        if (WantedStopS(model) is { } stop && !double.IsNaN(load.InertiaKgM2) && load.StartPoints().Any(p => p.SpeedRpm != 0))
+        {
+            demands.Add(Stop(model, stop));
+        }
+
+        return [.. demands.Where(d => d.PeakW > 0)];
     }
 
-    /// <summary>Stop time the engineer wants; null when none is stated or the load has a cycle.</summary>
+    /// <summary>Stop time the engineer wants; null when none is stated.</summary>
     public static double? WantedStopS(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        return model.Input.DrivePoint.Load is HighInertiaLoad { StopTimeS: { IsKnown: true } stop } ? stop.Value : null;
+        return model.Load is { StopTimeS: { IsKnown: true } stop, RatedSpeedRpm: not 0 } ? stop.Value : null;
     }
+
+    private static List<ReturnedPower> Profile(DrivePointModel model, LoadCycle cycle) =>
+    [
+        .. cycle.Slices(model.Motor!.Plate.InertiaKgM2).Select(s => new ReturnedPower(s.DurationS, s.Rests ? 0 : Returned(model, s.Shaft(1)))),
+    ];
 
     private static BrakingDemand Stop(DrivePointModel model, double stopS)
     {
-        var run = StopStudy.Unhindered(model, stopS);
-        return new BrakingDemand(run.PeakReturnedW, 0, run.ReturnedJ, FormattableString.Invariant($"the stop in {stopS:0.#} s"));
+        var moments = StopStudy.Unhindered(model, stopS).Moments;
+        return new BrakingDemand(
+            FormattableString.Invariant($"the stop in {stopS:0.#} s"),
+            [.. moments.Zip(moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.ReturnedW)))], false) { IsStop = true };
     }
 
-    private static double Returned(DrivePointModel model, double rpm, double torqueNm)
-    {
-        var point = model.PointOf(new ShaftPoint(1, Math.Abs(rpm), rpm < 0 ? -torqueNm : torqueNm));
-        return Math.Max(0, -point.LinkW);
-    }
+    private static double Returned(DrivePointModel model, ShaftPoint point) => Math.Max(0, -model.PointOf(point).LinkW);
 }

@@ -23,17 +23,14 @@ public static class StopStudy
             yield return name;
         }
 
-        if (model.Load is { } load)
+        if (model.Load is { } load && double.IsNaN(load.InertiaKgM2))
         {
-            if (double.IsNaN(load.InertiaKgM2))
-            {
-                yield return "inertia of the machine";
-            }
+            yield return "inertia of the machine";
+        }
 
-            if (load.Cycle is not null)
-            {
-                yield return "a load that runs steadily: a cycle has its own stops";
-            }
+        if (model.Load is { RatedSpeedRpm: 0 })
+        {
+            yield return "a machine that turns";
         }
     }
 
@@ -121,7 +118,7 @@ public static class StopStudy
         var circuit = CageCircuitFit.Run(model.Connected!.Plate).Circuit;
         var brake = new DcBrake(circuit, pct / 100 * model.Connected.Plate.RatedCurrentA);
         var run = StopSimulation.Run(InputOf(model, null, null, false, 1) with { LargestNm = brake.TorqueNm, ReturnedW = (_, _) => 0 });
-        var stands = circuit.At(1, model.Connected.Plate.RatedVoltageV).RotorLossW * model.Input.Defaults.StallTimeS;
+        var stands = circuit.At(1, model.Connected.Plate.RatedVoltageV).RotorLossW * model.StallTimeS;
         return new StopCase("direct-current", name, chosen is not null, string.Empty, run, run.MotorJ / stands);
     }
 
@@ -165,10 +162,15 @@ public static class StopStudy
         var motor = model.Motor!;
         var converter = model.Converter;
         double Rpm(double omega) => omega * 60 / (2 * Math.PI);
+
+
+        // From where the masses hold most: of a winder the roll at which they do, of a duty above rated speed its highest.
+        var top = load.Cycle is null ? load.Levels().Select(l => Math.Abs(load.At(l).SpeedRpm / load.RatedSpeedRpm)).Append(1).Max() : 1;
+        var start = load.StartPoints().MaxBy(p => (p.InertiaKgM2 + motor.Plate.InertiaKgM2) * p.SpeedRpm * p.SpeedRpm);
         return new StopInput(
-            load.InertiaKgM2 + motor.Plate.InertiaKgM2,
-            load.RatedSpeedRpm * 2 * Math.PI / 60,
-            omega => Math.Abs(load.TorqueAtSpeedNm(Rpm(omega))),
+            start.InertiaKgM2 + motor.Plate.InertiaKgM2,
+            top * Math.Abs(start.SpeedRpm) * 2 * Math.PI / 60,
+            omega => load.StoppingTorqueNm(Rpm(omega)),
             omega => converter is null ? 0 : Math.Min(
                 motor.BreakdownTorqueNm(Rpm(omega)) / (1 + (model.Input.Defaults.PeakMarginPct / 100)),
                 motor.TorqueAtCurrentNm(Rpm(omega), converter.SiteCurrentA * converter.Overload.CurrentPu)),

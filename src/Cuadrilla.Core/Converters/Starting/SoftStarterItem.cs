@@ -13,6 +13,7 @@ namespace Cuadrilla.Core.Converters.Starting;
 /// <param name="WidthMm">Width, mm.</param>
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="PriceIndex">Price in index points.</param>
+/// <param name="Derating">What is left of its currents in warm or thin air.</param>
 public sealed record SoftStarterItem(
     string Id,
     string Series,
@@ -25,7 +26,8 @@ public sealed record SoftStarterItem(
     double ShortCircuitKa,
     double WidthMm,
     double MassKg,
-    double PriceIndex);
+    double PriceIndex,
+    SiteDerating Derating);
 
 /// <summary>Settings with which a kind of machine usually starts: a starting point, not a recommendation.</summary>
 /// <param name="Application">Kind of machine.</param>

@@ -26,7 +26,21 @@ public abstract record Braking
     /// <summary>Chopper and resistor.</summary>
     /// <param name="ResistanceOhm">Resistance, ohm.</param>
     /// <param name="ContinuousKw">Power that the resistor burns for ever, kW.</param>
-    public sealed record Resistor(Given ResistanceOhm, Given ContinuousKw) : Braking;
+    public sealed record Resistor(Given ResistanceOhm, Given ContinuousKw) : Braking
+    {
+        /// <summary>Time over which its mean power counts, s, 60 to 600; unknown: the project's.</summary>
+        public Given WindowS { get; init; }
+
+        /// <summary>What it stands for shorter times, ascending; empty: as wire-wound resistors usually do.</summary>
+        public IReadOnlyList<ResistorPulse> Pulses { get; init; } = [];
+
+        /// <inheritdoc/>
+        public bool Equals(Resistor? other) => other is not null && ResistanceOhm == other.ResistanceOhm && ContinuousKw == other.ContinuousKw
+            && WindowS == other.WindowS && Pulses.SequenceEqual(other.Pulses);
+
+        /// <inheritdoc/>
+        public override int GetHashCode() => HashCode.Combine(ResistanceOhm, ContinuousKw, WindowS, Pulses.Count);
+    }
 
     /// <summary>Back to the line, through a front end that lets power pass both ways.</summary>
     public sealed record ToLine : Braking;

@@ -16,7 +16,7 @@ public enum StopEnd
 /// <summary>What a stop is made of.</summary>
 /// <param name="InertiaKgM2">All masses at the motor's shaft, kg·m².</param>
 /// <param name="TopRadPerS">Speed before, rad/s.</param>
-/// <param name="LoadNm">Torque of the load over speed in rad/s, Nm; positive holds back.</param>
+/// <param name="LoadNm">Torque of the load over speed in rad/s, Nm; positive holds back, negative drives on.</param>
 /// <param name="LargestNm">Largest braking torque over speed, Nm.</param>
 /// <param name="ReturnedW">Power into the link at a speed and braking torque, W; negative when drawn.</param>
 /// <param name="WantedS">Time of the ramp, s; null brakes as hard as it may.</param>
@@ -85,6 +85,7 @@ public static class StopSimulation
         var moments = new List<StopMoment>(Steps + 1);
         double time = 0, voltage = input.Link?.RestV ?? 0, highest = voltage, peak = 0, returned = 0, burnt = 0, toLine = 0, motor = 0, loadWork = 0;
         var end = StopEnd.Stopped;
+        var tripSpeed = 0.0;
         for (var i = 0; i < Steps; i++)
         {
             var (from, to) = (Speed(input.TopRadPerS, i), Speed(input.TopRadPerS, i + 1));
@@ -103,9 +104,10 @@ public static class StopSimulation
             moments.Add(new StopMoment(time, from, torque, voltage, power));
             if (input.Link is { } link)
             {
-                var step = LinkStep.Of(link, voltage, power, span);
+                var step = LinkMotion.Of(link.Limits, voltage, power, span);
                 (voltage, burnt, toLine) = (step.VoltageV, burnt + step.BurntJ, toLine + step.ToLineJ);
-                highest = Math.Max(highest, voltage);
+                (highest, span) = (Math.Max(highest, step.HighestV), step.ElapsedS);
+                end = step.Trips ? StopEnd.LinkTrips : end;
             }
 
             peak = Math.Max(peak, power);
@@ -113,9 +115,10 @@ public static class StopSimulation
             motor += torque * omega * span;
             loadWork += load * omega * span;
             time += span;
-            if (input.Link is { } l && voltage > l.TripV)
+            if (end == StopEnd.LinkTrips)
             {
-                end = StopEnd.LinkTrips;
+                // At that instant the output is off; what follows is coasting.
+                tripSpeed = from - (net * span / input.InertiaKgM2);
                 break;
             }
         }
@@ -124,7 +127,12 @@ public static class StopSimulation
 
         StopResult Result(StopEnd how)
         {
-            var last = how == StopEnd.Stopped ? 0 : Speed(input.TopRadPerS, moments.Count);
+            var last = how switch
+            {
+                StopEnd.Stopped => 0,
+                StopEnd.LinkTrips => tripSpeed,
+                _ => Speed(input.TopRadPerS, moments.Count),
+            };
             moments.Add(new StopMoment(Math.Min(time, LongestS), last, 0, voltage, 0));
             return new StopResult(how, how == StopEnd.NeverStops ? double.PositiveInfinity : time, moments, highest, peak, returned, burnt, toLine, motor, loadWork);
         }
@@ -147,11 +155,10 @@ public static class StopSimulation
             return wanted;
         }
 
-        // What the capacitor still takes is spread over the time the step lasts with that torque.
-        var room = Math.Max(0, 0.5 * link.CapacitanceF * ((link.HoldV * link.HoldV) - (voltage * voltage)));
-        double Allowed(double torque) => (link.ResistorOhm is { } ohm ? link.ChopperV * link.ChopperV / ohm : 0)
-            + (room * Math.Max(0, torque + load) / (input.InertiaKgM2 * width));
-        if (input.ReturnedW(omega, wanted) <= Allowed(wanted))
+        // The step lasts as long as that torque makes it last.
+        bool Holds(double torque) => input.ReturnedW(omega, torque) is var power
+            && (power <= 0 || LinkMotion.Of(link.Limits, voltage, power, Math.Min(LongestS, input.InertiaKgM2 * width / Math.Max(torque + load, 1e-12))).HighestV <= Math.Max(link.HoldV, voltage));
+        if (Holds(wanted))
         {
             return wanted;
         }
@@ -160,7 +167,7 @@ public static class StopSimulation
         for (var i = 0; i < 40; i++)
         {
             var middle = (low + high) / 2;
-            (low, high) = input.ReturnedW(omega, middle) <= Allowed(middle) ? (middle, high) : (low, middle);
+            (low, high) = Holds(middle) ? (middle, high) : (low, middle);
         }
 
         return low;

@@ -94,8 +94,8 @@ public sealed record LineCurrent(
     public double FundamentalA => Orders[0].Magnitude;
 
     /// <summary>Total harmonic distortion of the current, orders 2 to 50, per cent of the fundamental.</summary>
-    public double ThdiPct { get; } =
-        100 * Math.Sqrt(Orders.Skip(1).Sum(i => (i.Real * i.Real) + (i.Imaginary * i.Imaginary))) / Orders[0].Magnitude;
+    public double ThdiPct { get; } = Orders[0].Magnitude <= 0 ? 0
+        : 100 * Math.Sqrt(Orders.Skip(1).Sum(i => (i.Real * i.Real) + (i.Imaginary * i.Imaginary))) / Orders[0].Magnitude;
 }
 
 /// <summary>A cycle of line current that can be read at any angle.</summary>

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Converters.Stopping;
+
 namespace Cuadrilla.Core.Lineups.DcBus;
 
 /// <summary>What feeds a common DC bus.</summary>
@@ -94,18 +96,24 @@ public static class CommonBusStudy
         double peak = 0, square = 0, drawn = 0, back = 0, taken = 0, given = 0, exchanged = 0, supplied = 0, returned = 0, burnt = 0;
         var trips = false;
         double? offAt = null;
+        var ohm = supply.ChopperW > 0 ? supply.ChopperV * supply.ChopperV / supply.ChopperW : (double?)null;
+        var limits = new LinkLimits(capacitance, supply.RestV, supply.ChopperV, ohm, supply.TripV, supply.ReturnW, supply.UndervoltageV, supply.MainsOff);
         foreach (var next in Times(members, span).Skip(1))
         {
-            var width = next - time;
-            var powers = members.Select(m => m.At(time + (width / 2))).ToArray();
+            var powers = members.Select(m => m.At(time + ((next - time) / 2))).ToArray();
             var positive = powers.Where(p => p > 0).Sum();
             var negative = -powers.Where(p => p < 0).Sum();
             var net = positive - negative;
-            var step = Step(net, width, voltage, capacitance, supply);
-            moments.Add(new BusMoment(time, net, step.SupplyW, step.ChopperW, voltage, powers));
-            voltage = step.BusV;
-            highest = Math.Max(highest, voltage);
-            trips |= voltage > supply.TripV;
+            var step = LinkMotion.Of(limits, voltage, -net, next - time);
+            var width = step.ElapsedS;
+            if (width > 0)
+            {
+                moments.Add(new BusMoment(time, net, (step.FromLineJ - step.ToLineJ) / width, step.BurntJ / width, voltage, powers));
+            }
+
+            voltage = step.VoltageV;
+            highest = Math.Max(highest, step.HighestV);
+            trips |= step.Trips;
             peak = Math.Max(peak, net);
             square += Math.Max(0, net) * Math.Max(0, net) * width;
             drawn += Math.Max(0, net) * width;
@@ -113,13 +121,13 @@ public static class CommonBusStudy
             taken += positive * width;
             given += negative * width;
             exchanged += Math.Min(positive, negative) * width;
-            supplied += Math.Max(0, step.SupplyW) * width;
-            returned += Math.Max(0, -step.SupplyW) * width;
-            burnt += step.ChopperW * width;
-            time = next;
+            supplied += step.FromLineJ;
+            returned += step.ToLineJ;
+            burnt += step.BurntJ;
+            time += width;
 
-            // Beyond its limits the members switch off, and what follows is not theirs.
-            if (voltage > supply.TripV || (supply.MainsOff && voltage < supply.UndervoltageV))
+            // At that instant the members switch off, and what follows is not theirs.
+            if (step.Trips || step.FallsLow)
             {
                 offAt = time;
                 break;
@@ -144,7 +152,7 @@ public static class CommonBusStudy
 
         foreach (var member in members)
         {
-            for (var start = 0.0; start < span; start += member.CycleS)
+            for (var start = 0.0; start < span; start += member.Repeats ? member.CycleS : span)
             {
                 var at = start;
                 foreach (var power in member.Powers)
@@ -168,28 +176,5 @@ public static class CommonBusStudy
         }
 
         return clean;
-    }
-
-    // Capacitors above the rest voltage feed the members first; the supply holds the rest voltage.
-    private static (double SupplyW, double ChopperW, double BusV) Step(double net, double width, double voltage, double capacitance, BusSupply supply)
-    {
-        double Energy(double v) => 0.5 * capacitance * v * v;
-        var stored = Energy(voltage);
-        if (net >= 0)
-        {
-            if (supply.MainsOff)
-            {
-                return (0, 0, Math.Sqrt(2 * Math.Max(0, stored - (net * width)) / capacitance));
-            }
-
-            var fromCapacitor = Math.Min(net * width, stored - Energy(supply.RestV));
-            var left = stored - fromCapacitor;
-            return (net - (fromCapacitor / width), 0, Math.Sqrt(2 * left / capacitance));
-        }
-
-        var toLine = supply.MainsOff ? 0 : Math.Min(-net, supply.ReturnW);
-        var surplus = (-net - toLine) * width;
-        var burnt = Math.Clamp(stored + surplus - Energy(supply.ChopperV), 0, supply.ChopperW * width);
-        return (-toLine, burnt / width, Math.Sqrt(2 * (stored + surplus - burnt) / capacitance));
     }
 }

@@ -70,7 +70,7 @@ internal sealed class CageElectrics : IMotorElectrics
     private ElectricalState AtVoltage(Func<double, double> frequencyAt, Func<double, double> speedAt, double torquePu, double voltagePu)
     {
         var target = voltagePu * plate.RatedVoltageV;
-        var least = Math.Max(Math.Sqrt(Math.Abs(torquePu) / plate.BreakdownTorquePu), 0.02);
+        var least = Math.Clamp(Math.Sqrt(Math.Abs(torquePu) / plate.BreakdownTorquePu), 0.02, MostFluxPu);
         ElectricalState Of(double flux) => State(frequencyAt(flux), speedAt(flux), torquePu, flux);
         double Miss(ElectricalState s) => Math.Log(Math.Max(s.VoltageV, 1e-12) / target);
         var (flux, state) = (Math.Max(1, least), Of(Math.Max(1, least)));

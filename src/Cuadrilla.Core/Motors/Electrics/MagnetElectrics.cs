@@ -10,6 +10,8 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
     private const int LossRounds = 4;
     private const int Halvings = 50;
     private const double MostDirectPu = 0.8;
+    private const double MostFluxPu = 3;
+    private const double MostCurrentPu = 20;
 
     private readonly double direct;
     private readonly double quadrature;
@@ -103,12 +105,13 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
 
     private ElectricalState State(double speed, double torque, double limitPu)
     {
-        double flux = 1, current = Math.Abs(torque);
+        double flux = 1, current = Math.Min(Math.Abs(torque), MostCurrentPu);
         var found = default(ElectricalState);
         for (var i = 0; i < LossRounds; i++)
         {
             found = ForAirGap(speed, AirGapPu(speed, torque, flux, current), limitPu);
-            (flux, current) = (found.FluxPu, found.CurrentA / Plate.RatedCurrentA);
+            // Far beyond its torque the losses say nothing any more: they are those of a bounded flux and current.
+            (flux, current) = (Math.Min(found.FluxPu, MostFluxPu), Math.Min(found.CurrentA / Plate.RatedCurrentA, MostCurrentPu));
         }
 
         return found;
@@ -144,7 +147,8 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
         return Of(speed, low, airGap, true);
     }
 
-    private double Least(double q) => quadrature > 0 ? direct * q * q / (quadrature * quadrature) : 0;
+    // Never more than what takes the magnets' linkage away.
+    private double Least(double q) => Math.Max(direct * q * q / (quadrature * quadrature), -magnetPu / Math.Max(reactanceD, 1e-3));
 
     // Torque for a q-current of one; reluctance helps where x_q is larger.
     private double Factor(double d) => Math.Max(magnetPu + ((reactanceD - reactanceQ) * d), 0.05);
