@@ -37,7 +37,8 @@ internal static class ConverterSeries
             ShortCircuitKa(file, kw),
             kind.Brake ? new ChopperLimits(Math.Round(file.Brake.ChopperV * file.Brake.ChopperV / (file.Brake.PeakPu * kw * 1e3), 2), file.Brake.ChopperV) : null,
             Size(file, kw, kind.WidthFactor, kind.MassFactor, kind.AirflowFactor, lightA),
-            Price(file, kw, kind.PriceFactor));
+            Price(file, kw, kind.PriceFactor))
+        { SwitchingLoss = kind.Front == "thyristor" ? SwitchingLoss.None : file.Derating.SwitchingLoss[kind.Switching == "servo" ? "servo" : kw <= file.Derating.SmallUpToKw ? "small" : "large"] };
     }
 
     private static SupplyModuleItem Module(ConverterSeriesFile file, double kw, ConverterSeriesFile.ModuleRule kind)
@@ -118,7 +119,8 @@ internal static class ConverterSeries
             rule.AltitudePctPer100M,
             rule.AltitudeMaxM,
             [.. curve.Select(p => new SwitchingFactor(p[0], p[1]))],
-            rule.SinglePhaseFeedPu);
+            rule.SinglePhaseFeedPu)
+        { LowFrequencyHz = rule.LowFrequencyHz, LowFrequencyPu = switching == "servo" ? rule.LowFrequencyServoPu : rule.LowFrequencyPu };
     }
 
     private static double Tidy(double currentA) => currentA < 10 ? Math.Round(currentA, 1) : currentA < 100 ? Math.Round(currentA * 2) / 2 : Math.Round(currentA);

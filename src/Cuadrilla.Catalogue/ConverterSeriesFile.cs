@@ -41,7 +41,11 @@ internal sealed record ConverterSeriesFile(
         IReadOnlyList<double[]> SwitchingLarge,
         IReadOnlyList<double[]> SwitchingServo,
         double SinglePhaseFeedPu,
-        double SmallUpToKw);
+        double SmallUpToKw,
+        double LowFrequencyHz,
+        double LowFrequencyPu,
+        double LowFrequencyServoPu,
+        IReadOnlyDictionary<string, SwitchingLoss> SwitchingLoss);
 
     internal sealed record BrakeRule(double ChopperV, double PeakPu);
 

@@ -28,7 +28,12 @@ internal static class MotorSeries
         var rule = new AnchorRule(file, size.Kw);
         var powerW = size.Kw * 1e3;
         var lossPu = file.LossPu(poles.Poles, c.Class, size.Kw);
-        var powerFactor = Math.Round(rule.Of(a => a.PowerFactor) + c.PowerFactorAdd + poles.PowerFactorAdd, 3);
+        var frame = MotorSeriesFile.Frame(size, poles.Poles);
+
+        // Many poles cost small motors most of their power factor: between 4 and 132 kW the difference shrinks with the logarithm.
+        var large = Math.Clamp(Math.Log(size.Kw / 4) / Math.Log(132.0 / 4), 0, 1);
+        var powerFactor = Math.Round(
+            rule.Of(a => a.PowerFactor) + c.PowerFactorAdd + poles.PowerFactorAdd + (large * (poles.PowerFactorAddLarge - poles.PowerFactorAdd)), 3);
         var rotorW = rule.Of(a => a.RotorShare) * lossPu * powerW;
         var speedRpm = Math.Round(120 * file.RatedFrequencyHz / poles.Poles * (1 - (rotorW / (powerW + rotorW))), 0);
         var efficiency = 1 / (1 + lossPu);
@@ -43,20 +48,21 @@ internal static class MotorSeries
             poles.Poles,
             Math.Round(rule.Of(a => a.BreakdownPu), 2),
             AnchorRule.Significant(c.InertiaFactor * poles.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
-            poles.MaxSpeedRpm > 0 ? Math.Max(poles.MaxSpeedRpm, 120 * file.RatedFrequencyHz / poles.Poles * 1.05) : rule.Of(a => a.MaxSpeedRpm),
+            file.SafeRpm(frame, poles.Poles),
             rule.Split(a => a.Stator, a => a.Iron, a => a.Friction, a => a.Stray),
             MotorTechnology.CageInduction,
             size.Kw <= file.Cage.DoubleVoltageUpToKw ? Math.Round(file.RatedVoltageV / Math.Sqrt(3), 0) : file.RatedVoltageV)
         {
             LockedRotorCurrentPu = Math.Round(poles.LockedFactor * c.LockedCurrentFactor * rule.Of(a => a.LockedCurrentPu), 2),
             LockedRotorTorquePu = Math.Round(poles.LockedFactor * rule.Of(a => a.LockedTorquePu), 2),
+            Limits = file.Limits.Limits,
         };
         return new MotorItem(
             Id($"cage-{poles.Poles}p-{c.Class.ToLowerInvariant()}", size.Kw),
             file.Series,
             c.Class,
             poles.Poles,
-            file.Frame(size.Kw * Math.Pow(poles.Poles / 4.0, poles.SizeExponent)),
+            frame,
             AnchorRule.Significant(rule.Scaled(a => a.LengthMm) * Math.Pow(poles.Poles / 4.0, 0.35 * poles.SizeExponent)),
             AnchorRule.Significant(c.MassFactor * poles.MassFactor * rule.Scaled(a => a.MassKg)),
             AnchorRule.Significant(c.PriceFactor * poles.PriceFactor * rule.Scaled(a => a.PriceIndex)),
@@ -88,8 +94,15 @@ internal static class MotorSeries
                     rule.Split(_ => s.Stator, _ => s.Iron, _ => s.Friction, _ => s.Stray),
                     s.Technology,
                     0,
-                    s.MagnetisingPu,
-                    s.BackEmfPu * file.RatedVoltageV / s.SpeedRpm * 1000);
+                    s.MagnetisingPu)
+                { Limits = file.Limits.Limits, SaliencyPu = s.SaliencyPu };
+
+                // The voltage of the magnets is the one that the rest of the plate implies.
+                if (plate.HasMagnets)
+                {
+                    plate = plate with { BackEmfVPerKrpm = AnchorRule.Significant(MagnetVoltage.ImpliedVPerKrpm(plate)) };
+                }
+
                 yield return new MotorItem(
                     Id(s.Key + "-" + efficiencyClass.ToLowerInvariant(), size.Kw),
                     file.Series,
@@ -131,7 +144,8 @@ internal static class MotorSeries
             AnchorRule.Significant(d.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
             Math.Round(d.MaxSpeedPu * d.SpeedRpm, 0),
             rule.Split(_ => d.Stator, _ => d.Iron, _ => d.Friction, _ => d.Stray, d.FieldShare),
-            MotorTechnology.DcSeparatelyExcited);
+            MotorTechnology.DcSeparatelyExcited)
+        { Limits = file.Limits.Limits };
         yield return new MotorItem(
             Id(d.Key, size.Kw),
             file.Series,

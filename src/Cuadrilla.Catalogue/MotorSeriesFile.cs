@@ -17,6 +17,8 @@ internal sealed record MotorSeriesFile(
     MotorSeriesFile.CageRule Cage,
     IReadOnlyList<MotorSeriesFile.SynchronousRule> Synchronous,
     MotorSeriesFile.DcRule Dc,
+    IReadOnlyList<MotorSeriesFile.SafeSpeed> SafeSpeeds,
+    MotorSeriesFile.LimitRule Limits,
     double HysteresisPu,
     double FrictionExponent,
     MotorSeriesFile.ConverterLossRule ConverterLoss)
@@ -33,9 +35,6 @@ internal sealed record MotorSeriesFile(
         return efficiencyClass switch
         {
             "IE5" => LossRules.Ie5OverIe4 * LossPu(poles, "IE4", kw),
-            "IE4" => LossRules.Ie4OverIe3 * LossPu(poles, "IE3", kw),
-            "IE2" => LossRules.Ie2OverIe3 * LossPu(poles, "IE3", kw),
-            "IE3" when poles == 8 => LossRules.EightPolesOverSix * LossPu(6, "IE3", kw),
             _ => throw new InvalidDataException($"No efficiency for {poles} poles, {efficiencyClass}."),
         };
     }
@@ -43,11 +42,31 @@ internal sealed record MotorSeriesFile(
     /// <summary>Frame of the 4-pole cage motor of at least so many kW.</summary>
     public string Frame(double kw) => (Sizes.FirstOrDefault(s => s.Kw >= kw - 1e-9) ?? Sizes[^1]).Frame;
 
-    internal sealed record Size(double Kw, string Frame);
+    /// <summary>Frame of the cage motor of a size and pole number.</summary>
+    public static string Frame(Size size, int poles) => size.Frames.GetValueOrDefault(poles, size.Frame);
+
+    /// <summary>Safe speed of a cage motor, rpm.</summary>
+    public double SafeRpm(string frame, int poles)
+    {
+        var height = double.Parse(frame.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
+        return SafeSpeeds.First(s => height <= s.ToShaftHeightMm).Rpm[poles];
+    }
+
+    /// <param name="Kw">Rated power, kW.</param>
+    /// <param name="Frame">Frame with 4 poles.</param>
+    /// <param name="Frames">Frame with other pole numbers.</param>
+    internal sealed record Size(double Kw, string Frame, IReadOnlyDictionary<int, string> Frames);
+
+    internal sealed record SafeSpeed(double ToShaftHeightMm, IReadOnlyDictionary<int, double> Rpm);
+
+    internal sealed record LimitRule(double RatedRiseK, double StallTimeS, double WithstandV, bool ForConverter, string Source)
+    {
+        public MotorLimits Limits => new() { RatedRiseK = RatedRiseK, StallTimeS = StallTimeS, WithstandV = WithstandV, ForConverter = ForConverter };
+    }
 
     internal sealed record EfficiencyRow(int Poles, string Class, IReadOnlyList<double> Values);
 
-    internal sealed record LossRuleSet(double Ie2OverIe3, double Ie4OverIe3, double Ie5OverIe4, double EightPolesOverSix, string Source);
+    internal sealed record LossRuleSet(double Ie5OverIe4, string Source);
 
     internal sealed record Anchor(
         double Kw,
@@ -58,7 +77,6 @@ internal sealed record MotorSeriesFile(
         double InertiaKgM2,
         double MassKg,
         double PriceIndex,
-        double MaxSpeedRpm,
         double RotorShare,
         double Stator,
         double Iron,
@@ -69,7 +87,7 @@ internal sealed record MotorSeriesFile(
     internal sealed record CageRule(double DoubleVoltageUpToKw, IReadOnlyList<PoleRule> Poles, IReadOnlyList<ClassRule> Classes);
 
     internal sealed record PoleRule(
-        int Poles, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor, double MaxSpeedRpm, double SizeExponent, double LockedFactor);
+        int Poles, double PowerFactorAdd, double PowerFactorAddLarge, double InertiaFactor, double MassFactor, double PriceFactor, double SizeExponent, double LockedFactor);
 
     internal sealed record ClassRule(string Class, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor, double LockedCurrentFactor);
 
@@ -84,7 +102,7 @@ internal sealed record MotorSeriesFile(
         double PowerFactor,
         double BreakdownPu,
         double MagnetisingPu,
-        double BackEmfPu,
+        double SaliencyPu,
         double InertiaFactor,
         double MassFactor,
         double PriceFactor,

@@ -59,5 +59,5 @@ public sealed class ConverterAtSite
 
     /// <summary>Loss of inverter and diode bridge at an output frequency and current, W; what lies ahead of the link not included.</summary>
     public double LossW(double frequencyPu, double outputCurrentA) =>
-        Item.Losses.At(frequencyPu, outputCurrentA / Item.LightCurrentA, Item.StandbyW);
+        Item.StandbyW + ((Item.Losses.At(frequencyPu, outputCurrentA / Item.LightCurrentA, Item.StandbyW) - Item.StandbyW) * Item.SwitchingLoss.FactorPu(SwitchingKhz));
 }

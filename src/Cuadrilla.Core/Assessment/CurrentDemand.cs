@@ -11,23 +11,26 @@ public static class CurrentDemand
     private const double SteadyAfterS = 600;
 
     /// <summary>The current to be given for ever, A: of the worst steady point, or the rms over the cycle.</summary>
-    public static (double CurrentA, double SpeedRpm, string Where) Continuous(DrivePointModel model, MotorLossModel? other = null)
+    public static (double CurrentA, double SpeedRpm, string Where, double LowPu) Continuous(DrivePointModel model, MotorLossModel? other = null)
     {
         var load = model.Load!;
         var motor = other ?? model.Motor!;
         if (load.Cycle is { } cycle)
         {
             var squares = Stretches(model, motor, cycle).Sum(s => s.CurrentA * s.CurrentA * s.DurationS);
-            return (Math.Sqrt(squares / cycle.DurationS), load.RatedSpeedRpm, "rms over the cycle");
+            return (Math.Sqrt(squares / cycle.DurationS), load.RatedSpeedRpm, "rms over the cycle", 1);
         }
 
-        (double CurrentA, double SpeedRpm, string Where) worst = default;
+        (double CurrentA, double SpeedRpm, string Where, double LowPu) worst = (0, 0, string.Empty, 1);
         foreach (var point in model.SteadyPoints())
         {
-            var current = motor.At(point.SpeedRpm, point.TorqueNm, model.Feed).CurrentA;
-            if (current > worst.CurrentA)
+            var there = motor.At(point.SpeedRpm, point.TorqueNm, model.Feed);
+
+            // What lasts at a few hertz loads the same transistors for long: the item carries less then.
+            var low = model.Converter?.Item.Derating.OutputPu(there.FrequencyHz) ?? 1;
+            if (there.CurrentA / low > worst.CurrentA / worst.LowPu)
             {
-                worst = (current, point.SpeedRpm, $"load at {Text.N(100 * point.LevelPu, 3)} % {load.LevelName}");
+                worst = (there.CurrentA, point.SpeedRpm, point.What ?? $"load at {Text.N(100 * point.LevelPu, 3)} % {load.LevelName}", low);
             }
         }
 

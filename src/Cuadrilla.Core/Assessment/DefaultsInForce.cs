@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 
@@ -6,7 +7,6 @@ namespace Cuadrilla.Core.Assessment;
 
 /// <summary>Defaults with the project's overrides applied. Equal by value, so results can be kept under it.</summary>
 /// <param name="TightMarginPct">Margin below which a check that holds is called tight, %.</param>
-/// <param name="MotorRatedRiseK">Temperature rise of catalogue motors at their rated point, K.</param>
 /// <param name="RiseClassBK">Rise permitted when used to class B, K.</param>
 /// <param name="RiseClassFK">Rise permitted when used to class F, K.</param>
 /// <param name="OwnFanStandstillPu">Cooling left at standstill with an own fan.</param>
@@ -21,7 +21,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="WaveSpeedMPerUs">Speed of a wave on a motor cable, m/µs.</param>
 /// <param name="RiseTimeUs">Rise time of the converter's pulses, µs.</param>
 /// <param name="ReflectionPu">Reflection at the motor's terminals, parts of the pulse.</param>
-/// <param name="WithstandV">Peak voltage the winding stands, V.</param>
+/// <param name="UnstatedWithstandV">Peak voltage that any winding stands, V.</param>
 /// <param name="BearingShaftHeightMm">Shaft height from which a bearing is to be insulated, mm.</param>
 /// <param name="BearingKw">Power from which a bearing is to be insulated, kW.</param>
 /// <param name="CopperOhmMm2PerM">Resistivity of copper at operating temperature, Ω·mm²/m.</param>
@@ -29,7 +29,7 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="CableReactanceOhmPerM">Reactance of cables, Ω/m.</param>
 /// <param name="CableCapacitanceFPerM">Capacitance of a motor cable to earth, F/m.</param>
 /// <param name="StarDeltaGapS">Gap between star and delta, s.</param>
-/// <param name="StallTimeS">Time a warm rotor stands locked at full voltage, s.</param>
+/// <param name="LightLoadFluxPu">Flux that a converter keeps at light load where it lowers it, parts of the rated.</param>
 /// <param name="DipAtMotorPct">Largest dip at the bus of a starting motor, %.</param>
 /// <param name="DipFrequentPct">Largest dip at the PCC for starts more often than hourly, %.</param>
 /// <param name="DipRarePct">Largest dip at the PCC for rarer starts, %.</param>
@@ -44,7 +44,6 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="Harmonics">Those of harmonics beside the point of common coupling.</param>
 public sealed record DefaultsInForce(
     double TightMarginPct,
-    double MotorRatedRiseK,
     double RiseClassBK,
     double RiseClassFK,
     double OwnFanStandstillPu,
@@ -59,7 +58,7 @@ public sealed record DefaultsInForce(
     double WaveSpeedMPerUs,
     double RiseTimeUs,
     double ReflectionPu,
-    double WithstandV,
+    double UnstatedWithstandV,
     double BearingShaftHeightMm,
     double BearingKw,
     double CopperOhmMm2PerM,
@@ -67,7 +66,7 @@ public sealed record DefaultsInForce(
     double CableReactanceOhmPerM,
     double CableCapacitanceFPerM,
     double StarDeltaGapS,
-    double StallTimeS,
+    double LightLoadFluxPu,
     double DipAtMotorPct,
     double DipFrequentPct,
     double DipRarePct,
@@ -81,6 +80,9 @@ public sealed record DefaultsInForce(
     LineupDefaults Lineups,
     HarmonicDefaults Harmonics)
 {
+    /// <summary>Least efficiency classes of new motors.</summary>
+    public LawfulMotor LeastMotorClass { get; init; }
+
     /// <summary>Constants of cables.</summary>
     public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM);
 
@@ -92,7 +94,6 @@ public sealed record DefaultsInForce(
         double Of(string key) => overrides.FirstOrDefault(o => o.Key == key)?.Value ?? defaults.First(d => d.Key == key).Value;
         return new DefaultsInForce(
             Of("tight-margin-pct"),
-            Of("motor-rated-rise-k"),
             Of("rise-class-b-k"),
             Of("rise-class-f-k"),
             Of("own-fan-standstill-pu"),
@@ -107,7 +108,7 @@ public sealed record DefaultsInForce(
             Of("cable-wave-m-per-us"),
             Of("rise-time-us"),
             Of("reflection-pu"),
-            Of("withstand-v"),
+            Of("unstated-withstand-v"),
             Of("bearing-shaft-height-mm"),
             Of("bearing-kw"),
             Of("copper-ohm-mm2-per-m"),
@@ -115,7 +116,7 @@ public sealed record DefaultsInForce(
             Of("cable-reactance-mohm-per-m") / 1e3,
             Of("cable-capacitance-nf-per-m") * 1e-9,
             Of("star-delta-gap-s"),
-            Of("stall-time-s"),
+            Of("light-load-flux-pu"),
             Of("dip-motor-bus-pct"),
             Of("dip-pcc-frequent-pct"),
             Of("dip-pcc-rare-pct"),
@@ -127,6 +128,7 @@ public sealed record DefaultsInForce(
             Of("resistor-price-points-per-kw"),
             new LoadDefaults(Of("conveyor-regeneration-friction"), Of("track-rolling-friction")),
             LineupDefaults.Resolve(Of),
-            HarmonicDefaults.Resolve(Of));
+            HarmonicDefaults.Resolve(Of))
+        { LeastMotorClass = new LawfulMotor((int)Math.Round(Of("least-motor-ie")), (int)Math.Round(Of("least-motor-ie-75-200-kw"))) };
     }
 }

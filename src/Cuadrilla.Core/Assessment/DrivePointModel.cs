@@ -59,7 +59,7 @@ public sealed class DrivePointModel
             if (item is not null)
             {
                 (Connected, Voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
-                Motor = new MotorLossModel(Connected.Plate, Connected.BaseFrequencyPu);
+                Motor = LossModel(Connected);
                 MotorItem = item;
                 Budget = BudgetFor(input, motor, item.Plate);
             }
@@ -123,8 +123,8 @@ public sealed class DrivePointModel
     /// <summary>The way of the voltage to the motor, or null without motor.</summary>
     public OutputVoltage? Voltage { get; }
 
-    /// <summary>Time the warm rotor stands locked at full voltage, s: its maker's, else the project's assumption.</summary>
-    public double StallTimeS => Connected?.Plate.Limits.StallTimeS is { IsKnown: true } stated ? stated.Value : Input.Defaults.StallTimeS;
+    /// <summary>Time the warm rotor stands locked at full voltage, s, as its maker states it; NaN when it is not stated.</summary>
+    public double StallTimeS => Connected?.Plate.Limits.StallTimeS is { IsKnown: true } stated ? stated.Value : double.NaN;
 
     /// <summary>Starter of a motor that runs on the line, or null.</summary>
     public StarterAtSite? Starter { get; }
@@ -156,6 +156,13 @@ public sealed class DrivePointModel
         }
     }
 
+    /// <summary>Loss model of a motor in this place, its flux lowered at light load where the converter does so.</summary>
+    public MotorLossModel LossModel(ConnectedMotor connected)
+    {
+        ArgumentNullException.ThrowIfNull(connected);
+        return new MotorLossModel(connected.Plate, connected.BaseFrequencyPu, Choice is { LightLoadFlux: LightLoadFlux.Lowered } ? Input.Defaults.LightLoadFluxPu : 1);
+    }
+
     /// <summary>Thermal budget for a motor choice at a site.</summary>
     public static ThermalBudget BudgetFor(DrivePointInput input, MotorChoice.FromCatalogue choice, MotorPlate plate)
     {
@@ -167,7 +174,7 @@ public sealed class DrivePointModel
             input.Site.AltitudeM,
             choice.Cooling,
             choice.RiseUsed == ThermalClass.B ? input.Defaults.RiseClassBK : input.Defaults.RiseClassFK,
-            plate.Limits.RatedRiseK is { IsKnown: true } rise ? rise.Value : input.Defaults.MotorRatedRiseK,
+            plate.Limits.RatedRiseK is { IsKnown: true } rise ? rise.Value : input.Defaults.RiseClassFK,
             input.Defaults.OwnFanStandstillPu);
     }
 
@@ -221,7 +228,10 @@ public sealed class DrivePointModel
     /// <summary>Points at which the drive works for ever: every level of the duty, every diameter of a winder; none in a cycle.</summary>
     public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null
         ? []
-        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.SizingPointsAt) : Load.Levels().Select(l => LineShaft.Of(this, l).Shaft);
+        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.SizingPointsAt).Concat(Alone(1))
+        : Load.Levels().Select(l => LineShaft.Of(this, l).Shaft).Concat(Alone(LineShaft.Of(this, 1).Shaft.SpeedRpm / Load.RatedSpeedRpm));
+
+    private IEnumerable<ShaftPoint> Alone(double speedPu) => Load!.Alone(speedPu) is { } alone ? [alone] : [];
 
     /// <summary>Operating point from shaft to busbar at a level; requires everything that <see cref="Missing"/> names.</summary>
     /// <param name="levelPu">Flow, speed or rate of cycles, parts of the rated.</param>

@@ -24,6 +24,7 @@ public abstract record ConverterChoice
     /// <param name="Control">How it controls its motor.</param>
     /// <param name="Modules">Equal modules side by side on one motor, 1 to 8.</param>
     /// <param name="Wiring">How several modules reach the motor.</param>
+    /// <param name="LightLoadFlux">What becomes of a cage motor's flux at light load.</param>
     public sealed record FromCatalogue(
         string ItemId,
         OverloadDuty Duty,
@@ -34,7 +35,8 @@ public abstract record ConverterChoice
         SupplyFeed Feed = SupplyFeed.ThreePhase,
         MotorControl Control = MotorControl.Vector,
         int Modules = 1,
-        ModuleWiring Wiring = ModuleWiring.SeparateWindings) : ConverterChoice;
+        ModuleWiring Wiring = ModuleWiring.SeparateWindings,
+        LightLoadFlux LightLoadFlux = LightLoadFlux.Constant) : ConverterChoice;
 
     /// <summary>That of the first member of its group.</summary>
     public sealed record OfGroup : ConverterChoice;
@@ -88,6 +90,16 @@ public enum OverloadDuty
 
     /// <summary>Large overload, smaller continuous current.</summary>
     Heavy,
+}
+
+/// <summary>What becomes of a cage motor's flux at light load.</summary>
+public enum LightLoadFlux
+{
+    /// <summary>It stays whole: full torque at once, for hoists and axes.</summary>
+    Constant,
+
+    /// <summary>It falls with the root of the torque, as a fan curve does: less loss at light load.</summary>
+    Lowered,
 }
 
 /// <summary>How a converter controls its motor.</summary>

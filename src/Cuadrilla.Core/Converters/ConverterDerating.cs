@@ -19,6 +19,15 @@ public sealed record ConverterDerating(
     IReadOnlyList<SwitchingFactor> Switching,
     double SinglePhaseFeedPu)
 {
+    /// <summary>Output frequency below which less is carried for long, Hz: the same transistors conduct for long at its peak.</summary>
+    public double LowFrequencyHz { get; init; }
+
+    /// <summary>Factor below it.</summary>
+    public double LowFrequencyPu { get; init; } = 1;
+
+    /// <summary>Factor for an output frequency that lasts.</summary>
+    public double OutputPu(double frequencyHz) => frequencyHz < LowFrequencyHz ? LowFrequencyPu : 1;
+
     /// <summary>Factor for the air at the converter; 0 above the highest permitted.</summary>
     public double AmbientPu(double airC) =>
         airC > AmbientMaxC ? 0 : 1 - (AmbientPctPerK / 100 * Math.Max(0, airC - AmbientFreeC));

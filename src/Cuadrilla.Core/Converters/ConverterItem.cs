@@ -124,6 +124,9 @@ public sealed record ConverterItem(
         return (Bridges * DcChokeResistanceOhm * dcRms * dcRms) + FrontEnd.LossW(linkW, RatedKw * 1e3);
     }
 
+    /// <summary>How its loss grows with the switching frequency.</summary>
+    public SwitchingLoss SwitchingLoss { get; init; } = SwitchingLoss.None;
+
     /// <summary>Several like it side by side, or the part of it that one of its motors uses.</summary>
     /// <param name="number">How many, or which part.</param>
     /// <param name="sharePu">Current they give together in parts of their sum.</param>
@@ -145,6 +148,21 @@ public sealed record ConverterItem(
     private const double LargeChokePct = 4.5;
 
     private double PerUnitOhm(double pct) => pct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3 / Bridges);
+}
+
+/// <summary>
+/// Loss at two switching frequencies: what is lost beside stand-by grows in a straight line through both, since every pulse costs the same.
+/// </summary>
+/// <param name="ReferenceKhz">Frequency of the eight points, kHz.</param>
+/// <param name="SecondKhz">Second frequency, kHz.</param>
+/// <param name="SecondPu">Loss there, stand-by left out, in parts of that at the first.</param>
+public sealed record SwitchingLoss(double ReferenceKhz, double SecondKhz, double SecondPu)
+{
+    /// <summary>Nothing known: the same at every frequency.</summary>
+    public static SwitchingLoss None { get; } = new(0, 1, 1);
+
+    /// <summary>Loss beside stand-by at a frequency in parts of that of the eight points.</summary>
+    public double FactorPu(double khz) => Math.Max(0.3, 1 + ((SecondPu - 1) * (khz - ReferenceKhz) / (SecondKhz - ReferenceKhz)));
 }
 
 /// <summary>Limits of a brake chopper.</summary>

@@ -143,7 +143,7 @@ public sealed record OwnConverter(
         }
 
         open.Add("derating curves");
-        return item with { OwnName = Name, OwnCatalogue = $"{Catalogue}, {Version}", Estimated = open };
+        return item with { SwitchingLoss = like.SwitchingLoss, OwnName = Name, OwnCatalogue = $"{Catalogue}, {Version}", Estimated = open };
     }
 
     private FrontEnd Front(FrontEnd like) => (like, ChokePct) switch

@@ -26,6 +26,9 @@ public sealed class FluidMachineModel : LoadModel
 {
     private const double GravityMPerS2 = 9.80665;
 
+    // Largest flow at which the parabola of the efficiency still describes a machine, parts of the rated.
+    private const double RunOutPu = 1.4;
+
     private readonly double staticFraction;
     private readonly double shutOffPu;
 
@@ -112,6 +115,29 @@ public sealed class FluidMachineModel : LoadModel
         };
         var power = common.RatedFlowM3PerS.Value * pressurePa / common.RatedEfficiency.Value;
         return new FluidMachineModel(power, common.RatedSpeedRpm.Value, common.StaticFraction.Value, common.ShutOffPu.Value, common);
+    }
+
+    /// <summary>
+    /// Alone against the shared system one machine delivers more than its rated flow: a·n² − (a−1)·x² = s + (1−s)·(x/m)² with m machines needed at rated flow.
+    /// Beyond <see cref="RunOutPu"/> the curves say nothing: the power there is taken.
+    /// </summary>
+    /// <param name="speedPu">Speed, parts of the rated.</param>
+    public override ShaftPoint? Alone(double speedPu)
+    {
+        if (Common.Path is not ParallelPath.Common { Running: > 1 } path)
+        {
+            return null;
+        }
+
+        var needed = path.NeededAtRatedFlow;
+        var square = ((shutOffPu * speedPu * speedPu) - staticFraction) / (shutOffPu - 1 + ((1 - staticFraction) / (needed * needed)));
+        if (square <= 0)
+        {
+            return null;
+        }
+
+        var own = Math.Min(Math.Sqrt(square), RunOutPu * speedPu);
+        return Point(own / needed, own, speedPu, PumpPoint.MachineHeadPu(own, speedPu, shutOffPu)).Shaft with { What = "one machine alone on the shared system" };
     }
 
     /// <summary>Operating point when speed is adjusted to the flow.</summary>

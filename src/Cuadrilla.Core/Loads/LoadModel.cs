@@ -6,6 +6,9 @@ namespace Cuadrilla.Core.Loads;
 /// <param name="TorqueNm">Torque, Nm; negative when the load drives the motor.</param>
 public readonly record struct ShaftPoint(double LevelPu, double SpeedRpm, double TorqueNm)
 {
+    /// <summary>What it is where the level does not say it; else null.</summary>
+    public string? What { get; init; }
+
     /// <summary>Shaft power, W; negative when it comes back.</summary>
     public double PowerW => TorqueNm * 2 * Math.PI * SpeedRpm / 60;
 }
@@ -75,6 +78,10 @@ public abstract class LoadModel
     /// Points that size a drive at a level: those at which it works, and those at which it could, with the least and the largest resistance.
     /// </summary>
     public virtual IReadOnlyList<ShaftPoint> SizingPointsAt(double levelPu) => PointsAt(levelPu);
+
+    /// <summary>One of several machines on a shared system running alone at a speed, parts of the rated; null where it never is.</summary>
+    /// <param name="speedPu">Speed, parts of the rated.</param>
+    public virtual ShaftPoint? Alone(double speedPu) => null;
 
     /// <summary>Least torque with which the load holds back while it stops, Nm; negative where it drives on.</summary>
     public virtual double StoppingTorqueNm(double speedRpm) => TorqueAtSpeedNm(speedRpm);

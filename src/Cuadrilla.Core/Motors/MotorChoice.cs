@@ -17,7 +17,8 @@ public abstract record MotorChoice
     /// <param name="Connection">How the winding is linked.</param>
     /// <param name="InsulatedBearing">With an insulated bearing at the non-drive end.</param>
     /// <param name="Reason">Why this one when it is not the best candidate; empty when none was given.</param>
-    public sealed record FromCatalogue(string ItemId, MotorCooling Cooling, ThermalClass RiseUsed, MotorConnection Connection, bool InsulatedBearing, string Reason) : MotorChoice;
+    /// <param name="ThermistorTrips">True when thermistors in its winding switch it off.</param>
+    public sealed record FromCatalogue(string ItemId, MotorCooling Cooling, ThermalClass RiseUsed, MotorConnection Connection, bool InsulatedBearing, string Reason, bool ThermistorTrips = false) : MotorChoice;
 }
 
 /// <summary>How a motor is cooled.</summary>

@@ -22,7 +22,7 @@ public enum ExplosionProtection
 }
 
 /// <summary>
-/// What the maker of a motor states it stands, beside its plate. Unknown: the project's usual value, said as an assumption.
+/// What the maker of a motor states it stands, beside its plate. Where a verdict rests on what is not stated, it needs data.
 /// </summary>
 public sealed record MotorLimits
 {
@@ -46,9 +46,6 @@ public sealed record MotorLimits
 
     /// <summary>True when its certificate states converter operation.</summary>
     public bool CertifiedForConverter { get; init; }
-
-    /// <summary>True when thermistors in its winding trip the supply, as the certificate of a motor on a converter asks.</summary>
-    public bool ThermistorTrips { get; init; }
 
     /// <summary>Nothing stated.</summary>
     public static MotorLimits None { get; } = new();

@@ -32,8 +32,9 @@ public sealed class MotorLossModel
     /// Highest voltage at the terminals in parts of the plate's, which is the frequency up to which the flux stays at its rated value: 1.73 for
     /// a motor linked in delta for 230 V on 400 V, 0.575 for one of 400 V on 230 V.
     /// </param>
+    /// <param name="leastFluxPu">Flux that the converter keeps at light load, parts of the rated; 1 when it keeps it whole. Cage motors only.</param>
     /// <exception cref="ArgumentException">The plate contradicts itself.</exception>
-    public MotorLossModel(MotorPlate plate, double baseFrequencyPu = 1)
+    public MotorLossModel(MotorPlate plate, double baseFrequencyPu = 1, double leastFluxPu = 1)
     {
         ArgumentNullException.ThrowIfNull(plate);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(baseFrequencyPu);
@@ -43,7 +44,7 @@ public sealed class MotorLossModel
         losses = new RatedLosses(plate);
         electrics = plate.Technology switch
         {
-            MotorTechnology.CageInduction => new CageElectrics(plate, losses),
+            MotorTechnology.CageInduction => new CageElectrics(plate, losses, leastFluxPu),
             MotorTechnology.SynchronousReluctance => new ReluctanceElectrics(plate, losses),
             MotorTechnology.PermanentMagnet or MotorTechnology.Servo => new MagnetElectrics(plate, losses),
             MotorTechnology.DcSeparatelyExcited => new DcElectrics(plate, losses),

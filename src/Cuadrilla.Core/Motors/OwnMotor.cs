@@ -69,6 +69,9 @@ public sealed record OwnMotor(
     Given LossN50T25W,
     Given LossN25T25W)
 {
+    /// <summary>What its maker states it stands.</summary>
+    public MotorLimits Limits { get; init; } = MotorLimits.None;
+
     /// <summary>Largest contradiction between power, voltage, current, efficiency and power factor that a rounded plate may show.</summary>
     public const double PlateTolerancePu = 0.05;
 
@@ -154,6 +157,7 @@ public sealed record OwnMotor(
             LockedRotorCurrentPu = Or(LockedRotorCurrentPu, like.Plate.LockedRotorCurrentPu),
             LockedRotorTorquePu = Or(LockedRotorTorquePu, like.Plate.LockedRotorTorquePu),
             SaliencyPu = like.Plate.SaliencyPu,
+            Limits = Limits,
         };
         if (NoLoadCurrentA.IsKnown && Technology == MotorTechnology.CageInduction)
         {

@@ -130,7 +130,7 @@ internal static class MechanicalLoadValidation
                 i < 2 || l.Points[i - 2].TimeS != point.TimeS || double.IsNaN(point.TimeS), $"{at}/points/{i}/timeS", "Time", FormattableString.Invariant($"{point.TimeS} s a third time"),
                 "two points at one time at most: a step of the torque");
             p.Require(
-                i == 0 || l.Points[i - 1].TimeS < point.TimeS || l.Points[i - 1].SpeedRpm == point.SpeedRpm || double.IsNaN(point.SpeedRpm), $"{at}/points/{i}/speedRpm", "Speed",
+                i == 0 || l.Points[i - 1].TimeS != point.TimeS || l.Points[i - 1].SpeedRpm == point.SpeedRpm || double.IsNaN(point.SpeedRpm), $"{at}/points/{i}/speedRpm", "Speed",
                 FormattableString.Invariant($"{point.SpeedRpm} rpm"), "the same at a step: torque can jump, speed can't");
             last = point.TimeS;
             p.Number($"{at}/points/{i}/speedRpm", "Speed", point.SpeedRpm, -20_000, 20_000, "rpm");

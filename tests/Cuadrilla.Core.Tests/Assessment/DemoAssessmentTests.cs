@@ -166,14 +166,17 @@ public sealed class DemoAssessmentTests
         Assert.Equal(Verdict.Fails, Of(Motor("dp-13", "pm-ie5-5.5"), "motor.technology-rule", "dp-13"));
         Assert.Equal(Verdict.Fails, Of(Motor("dp-01", "dc-160"), "motor.technology-rule", "dp-01"));
         Assert.Equal(Verdict.NeedsData, Of(Motor("dp-01", "dc-160"), "energy.best-alternative", "dp-01"));
-        var fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 2900 } } });
+        var fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 2200 } } });
         Assert.Equal(Verdict.Holds, Of(fast, "motor.speed", "dp-02"));
         fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 3900 } } });
         Assert.Equal(Verdict.Fails, Of(fast, "motor.speed", "dp-02"));
         Assert.Equal(Verdict.Fails, Of(Motor("dp-02", "cage-4p-ie3-55", MotorConnection.Star), "motor.connection", "dp-02"));
         Assert.Equal(Verdict.Holds, Of(Motor("dp-02", "cage-4p-ie3-55"), "motor.connection", "dp-02"));
-        var stiff = Demo with { Overrides = [new DefaultOverride("withstand-v", 1000, "old winding")] };
-        Assert.Equal(Verdict.Fails, Of(stiff, "motor.insulation", "dp-01"));
+
+        // The hoist's chopper lifts the link to 760 V; a long cable then asks for more than the winding stands.
+        var steep = Demo with { Overrides = [new DefaultOverride("reflection-pu", 1.2, "test")] };
+        Assert.Equal(Verdict.Fails, Of(steep, "motor.insulation", "dp-05"));
+        Assert.Equal(Verdict.Holds, Of(Demo, "motor.insulation", "dp-01"));
         var link = Demo with { Overrides = [new DefaultOverride("link-rating-v", 300, "test")] };
         Assert.Equal(Verdict.Fails, Of(link with { Lineups = Motor("dp-02", "pm-ie5-55").Lineups }, "motor.speed", "dp-02"));
     }
@@ -263,7 +266,7 @@ public sealed class DemoAssessmentTests
         foreach (var (a, b) in fresh.Zip(after).Where(x => x.First.Figure.IsKnown))
         {
             // The demo resonates when one transformer is out: there a figure may end anywhere within what 0.1 points of THDi are worth.
-            Assert.Equal(a.Figure.Value, b.Figure.Value, 2e-3 * Math.Abs(a.Figure.Value));
+            Assert.Equal(a.Figure.Value, b.Figure.Value, 3e-3 * Math.Abs(a.Figure.Value));
         }
     }
 

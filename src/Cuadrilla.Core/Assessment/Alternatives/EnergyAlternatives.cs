@@ -62,7 +62,7 @@ public static class EnergyAlternatives
         }
 
         var fitting = new FittingConverters(model);
-        foreach (var motor in model.Data.Motors.Values.Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)).Prepend(chosenMotor))
+        foreach (var motor in model.Data.Motors.Values.Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor) && model.Input.Defaults.LeastMotorClass.Against(m).Length == 0).Prepend(chosenMotor))
         {
             foreach (var (lossModel, converter) in fitting.For(motor))
             {

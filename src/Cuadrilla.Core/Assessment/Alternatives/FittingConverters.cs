@@ -82,7 +82,7 @@ internal sealed class FittingConverters
         if (!leastA.TryGetValue(motor.Id, out var least))
         {
             var connected = model.Linked(motor.Plate, Connection(motor), null, null).Connected;
-            least = CurrentDemand.Continuous(model, new MotorLossModel(connected.Plate, connected.BaseFrequencyPu)).CurrentA;
+            least = CurrentDemand.Continuous(model, model.LossModel(connected)).CurrentA;
             leastA.Add(motor.Id, least);
         }
 
@@ -107,8 +107,9 @@ internal sealed class FittingConverters
         if (!needs.TryGetValue(key, out var need))
         {
             var connected = model.Linked(motor.Plate, Connection(motor), item, model.Filter).Connected;
-            var lossModel = new MotorLossModel(connected.Plate, connected.BaseFrequencyPu);
-            need = new Need(lossModel, CurrentDemand.Continuous(model, lossModel).CurrentA, StartDemand.Missing(model).Any() ? [] : CurrentDemand.InTime(model, lossModel));
+            var lossModel = model.LossModel(connected);
+            var (currentA, _, _, lowPu) = CurrentDemand.Continuous(model, lossModel);
+            need = new Need(lossModel, currentA / lowPu, StartDemand.Missing(model).Any() ? [] : CurrentDemand.InTime(model, lossModel));
             needs.Add(key, need);
         }
 

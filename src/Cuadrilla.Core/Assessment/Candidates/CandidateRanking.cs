@@ -106,9 +106,12 @@ public static class CandidateRanking
         var fails = judged.Concat(rules).Where(c => c.Verdict == Verdict.Fails).ToList();
         var worst = judged.FirstOrDefault();
         var mismatch = model.Motor is { } motor && model.Converter is { } converter ? DrivePointModel.Mismatch(motor.Plate, converter.Item, model.Input.OnDcBus) : string.Empty;
-        var fits = judged.Count > 0 && fails.Count == 0 && (forMotor || mismatch.Length == 0);
+
+        // The motor that stands there may stay; a new one has to be lawful.
+        var against = forMotor && !isChosen ? model.Input.Defaults.LeastMotorClass.Against(model.MotorItem!) : string.Empty;
+        var fits = judged.Count > 0 && fails.Count == 0 && (forMotor || mismatch.Length == 0) && against.Length == 0;
         var (kwh, cost) = fits ? Cost(model, priceIndex) : (null, null);
-        var reason = !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : judged.Count == 0
+        var reason = against.Length > 0 ? "Not permitted: " + against : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : judged.Count == 0
             ? "Needs data: " + string.Join(", ", model.Missing(withConverter: true).Distinct())
             : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
         return new Candidate(id, name, kw, currentA, fits, reason, worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, model.MotorChoice is { } m && forMotor ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);

@@ -145,6 +145,11 @@ internal static class BrakingChecks
                 "Relief: another way of braking.", new Reason("direct current brakes cage motors", Case(model, "direct-current").Impossible, Source, [])) { IsRule = true };
         }
 
+        if (choice is Braking.DcInjection && double.IsNaN(model.StallTimeS))
+        {
+            return Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle, ["stall time of the motor, warm, by its maker: the rotor takes all energy"]);
+        }
+
         var (time, heatPct, how) = choice switch
         {
             Braking.Coast => (Case(model, "coast").Run!.TimeS, 0, "coasting"),

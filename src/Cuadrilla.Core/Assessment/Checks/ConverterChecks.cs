@@ -35,16 +35,16 @@ internal static class ConverterChecks
 
         var converter = model.Converter!;
         var site = model.Input.Site;
-        var (current, speed, where) = CurrentDemand.Continuous(model);
+        var (current, speed, where, low) = CurrentDemand.Continuous(model);
         if (model.Input.Group is not null && model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor!.Plate.RatedCurrentA > current)
         {
             // In a group each motor counts with its rated current and the group's reserve.
-            (current, where) = (model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA, "rated current with the group's reserve, against its part of the group's converter");
+            (current, where, low) = (model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA, "rated current with the group's reserve, against its part of the group's converter", 1);
         }
 
         var reason = new Reason(
-            "I_motor ≤ I_N · k_ambient · k_altitude · k_switching · k_feed",
-            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} · {Text.N(converter.FeedPu)} = {Text.N(converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",
+            "I_motor ≤ I_N · k_ambient · k_altitude · k_switching · k_feed · k_low frequency",
+            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} · {Text.N(converter.FeedPu)}{(low < 1 ? $" · {Text.N(low)} below {Text.N(converter.Item.Derating.LowFrequencyHz)} Hz" : string.Empty)} = {Text.N(low * converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",
             "Derating rules of the catalogue item; motor current from docs/methods/motor-losses.md",
             [
                 Text.In("motor current to be given for ever", current, "A", where),
@@ -54,8 +54,8 @@ internal static class ConverterChecks
                 Text.In("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
             ]);
         return CheckWriter.Judged(
-            id, model.Id, BoardRow.Converter, title, current, converter.SiteCurrentA, "A", LimitSense.AtMost,
-            model.Input.Defaults.TightMarginPct, Relief(converter, current), reason);
+            id, model.Id, BoardRow.Converter, title, current, low * converter.SiteCurrentA, "A", LimitSense.AtMost,
+            model.Input.Defaults.TightMarginPct, Relief(converter, current / low), reason);
     }
 
     private static string Relief(ConverterAtSite converter, double currentA)

@@ -39,13 +39,13 @@ internal static class EnergyCheck
                 Text.In("hours a year", chosen.Points.Sum(p => p.HoursPerYear), "h", "load duty"),
             ]);
 
-        // A recorded reason turns a failure into a choice that stands.
+        // Advice: a dearer choice is tight until a reason is recorded, and stands with one.
         var check = CheckWriter.Judged(
             Id, model.Id, BoardRow.Load, Title, above, limit, "%", LimitSense.AtMost, 0,
             $"Relief: {best.Name}, or record why this one is wanted.", reason);
-        return check.Verdict == Verdict.Fails && recorded.Length > 0
-            ? check with { Verdict = Verdict.Tight, MarginPct = Given.Of(0), Relief = "Stands with the reason recorded: " + recorded }
-            : check;
+        return check.Verdict != Verdict.Fails ? check
+            : recorded.Length > 0 ? check with { Verdict = Verdict.Holds, MarginPct = Given.Of(0), Relief = "Stands with the reason recorded: " + recorded }
+            : check with { Verdict = Verdict.Tight, MarginPct = Given.Of(0) };
     }
 
     private static string Recorded(DrivePointModel model)

@@ -3,7 +3,7 @@ using Cuadrilla.Core.Lineups.Arrangements;
 
 namespace Cuadrilla.Core.Assessment.Checks;
 
-/// <summary><c>follower.setting</c> and <c>follower.limits</c> of each ratio follower, over all scenarios.</summary>
+/// <summary><c>follower.setting</c>, <c>follower.limits</c> and <c>follower.flow</c> of each ratio follower, over all scenarios.</summary>
 internal static class FollowerChecks
 {
     private const string Source = "docs/methods/follower.md";
@@ -17,7 +17,7 @@ internal static class FollowerChecks
         IEnumerable<Check> checks = model.Missing.Count > 0
             ? new[] { ("follower.setting", "Setting of the ratio"), ("follower.limits", "Speeds of the follower") }
                 .Select(c => Check.Lacking(c.Item1, string.Empty, BoardRow.Plant, $"{c.Item2}, {model.Ratio.Name}", model.Missing))
-            : [Setting(model, supply), Limits(model, supply)];
+            : [Setting(model, supply), Limits(model, supply), .. Flow(model, supply)];
         return checks.Select(c => c.At(model.Ratio.Id));
     }
 
@@ -44,6 +44,24 @@ internal static class FollowerChecks
                     Text.In("leader moves", model.Input.Leader.UnitsPerTurn, model.Ratio.Leader.Unit, "a turn of its motor"),
                     Text.In("follower moves", model.Input.Follower.UnitsPerTurn, model.Ratio.Follower.Unit, "a turn of its motor"),
                 ]));
+    }
+
+    // Speed is a measure of flow for what displaces, not for a centrifugal machine.
+    private static IEnumerable<Check> Flow(FollowerModel model, SupplyContext supply)
+    {
+        if (model.FlowError is not { } error)
+        {
+            yield break;
+        }
+
+        yield return CheckWriter.Judged(
+            "follower.flow", string.Empty, BoardRow.Plant, $"Flow of a centrifugal leader, {model.Ratio.Name}", error.ErrorPct, supply.Defaults.Lineups.FollowerRoundingPct, "%", LimitSense.AtMost,
+            supply.Defaults.TightMarginPct, "Relief: follow the signal of a flow meter, or the leader's curve; a leader that displaces.",
+            new Reason(
+                "q(n) from a·n² − (a−1)·q² = s + (1−s)·q²; error = (n/n_max)/(q/q_max) − 1, largest over the leader's range",
+                $"{model.LeaderTag} at {Text.N(error.SpeedRpm)} rpm: the share of the speed is {Text.N(error.ErrorPct, 3)} % off that of the flow; permitted {Text.N(supply.Defaults.Lineups.FollowerRoundingPct)} %",
+                Source + "; docs/methods/fluid-machine.md",
+                [Text.In("least speed of the leader", model.Input!.Leader.LeastRpm, "rpm", "follower"), Text.In("largest speed", model.Input.Leader.LargestRpm, "rpm", "follower")]));
     }
 
     private static Check Limits(FollowerModel model, SupplyContext supply)

@@ -5,7 +5,7 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Core.Assessment.Checks;
 
 /// <summary>
-/// <c>motor.speed</c>, <c>motor.connection</c>, <c>motor.insulation</c>, <c>motor.bearings</c> and <c>motor.technology-rule</c>.
+/// <c>motor.speed</c>, <c>motor.connection</c>, <c>motor.insulation</c>, <c>motor.explosion-protection</c>, <c>motor.bearings</c> and <c>motor.technology-rule</c>.
 /// </summary>
 internal static class MotorRuleChecks
 {
@@ -15,6 +15,7 @@ internal static class MotorRuleChecks
         yield return Judging.One("motor.skip-band", model.Id, BoardRow.Motor, "Motor, skipped speeds", () => SkipBandCheck.Of(model));
         yield return Judging.One("motor.connection", model.Id, BoardRow.Motor, "Motor, winding connection and base speed", () => Connection(model));
         yield return Judging.One("motor.insulation", model.Id, BoardRow.Motor, "Motor, peak voltage at the terminals", () => Insulation(model));
+        yield return Judging.One("motor.explosion-protection", model.Id, BoardRow.Motor, "Motor, explosion protection", () => Explosion(model));
         yield return Judging.One("motor.bearings", model.Id, BoardRow.Motor, "Motor, bearing currents", () => Bearings(model));
         yield return Judging.One("motor.technology-rule", model.Id, BoardRow.Motor, "Motor kind for this duty", () => Technology(model));
     }
@@ -137,20 +138,80 @@ internal static class MotorRuleChecks
         var critical = defaults.WaveSpeedMPerUs * riseTime / 2;
         var reflection = model.Filter is { Sinusoidal: true } ? 0 : Math.Min(1, length.Value / critical);
         var supply = OutputVoltage.SupplyOf(model.Converter?.Item, model.Input.BusVoltageV);
-        var link = Math.Sqrt(2) * 1.1 * supply;
+        var (link, inService) = HighestLink(model, supply);
         var peak = link * (1 + (defaults.ReflectionPu * reflection));
+        var withstand = Withstand(model.Connected!);
         var reason = new Reason(
-            "U_peak = √2·1.1·U·(1 + Γ·min(1, l/l_cr)), l_cr = v·t_r/2",
-            $"{Text.N(link)} V·(1 + {Text.N(defaults.ReflectionPu)}·min(1, {Text.N(length.Value)}/{Text.N(critical)})) = {Text.N(peak)} V",
+            "U_peak = U_link,highest·(1 + Γ·min(1, l/l_cr)), l_cr = v·t_r/2",
+            $"link {inService} {Text.N(link)} V·(1 + {Text.N(defaults.ReflectionPu)}·min(1, {Text.N(length.Value)}/{Text.N(critical)})) = {Text.N(peak)} V",
             "Reflected wave; IEC TS 60034-25, NEMA MG 1 part 31. Fast repetition can add to it",
             [
                 Text.In("cable length", length.Value, "m", "motor cable"),
                 Text.In("rise time", riseTime, "µs", model.Filter?.Name ?? "project default"),
-                Text.In("supply", supply, "V", "bus, 10 % above nominal"),
+                Text.In("supply", supply, "V", "bus"),
+                Text.In("withstand of the winding", withstand is { } stands ? Text.N(stands) + " V" : "not stated", model.Motor.Plate.Limits.WithstandV.IsKnown ? "motor" : "3.1·U_N of a motor made for converters"),
             ]);
+        if (withstand is null && peak > defaults.UnstatedWithstandV)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, [$"peak voltage that the winding stands, at least {Text.N(peak)} V; any winding stands {Text.N(defaults.UnstatedWithstandV)} V"]);
+        }
+
         return CheckWriter.Judged(
-            id, model.Id, BoardRow.Motor, title, peak, defaults.WithstandV, "V", LimitSense.AtMost, defaults.TightMarginPct,
+            id, model.Id, BoardRow.Motor, title, peak, withstand ?? defaults.UnstatedWithstandV, "V", LimitSense.AtMost, defaults.TightMarginPct,
             "Relief: dv/dt filter, sine filter, reinforced insulation, a shorter cable.", reason);
+    }
+
+    // The maker's figure, else 3.1 times the rated voltage of a motor made for converters (NEMA MG 1 part 31); else nothing is known.
+    private static double? Withstand(ConnectedMotor motor) =>
+        motor.Plate.Limits is { WithstandV.IsKnown: true } stated ? stated.WithstandV.Value : motor.Plate.Limits.ForConverter ? 3.1 * motor.LinkedVoltageV : null;
+
+    private static (double Volts, string What) HighestLink(DrivePointModel model, double supplyV)
+    {
+        var item = model.Converter?.Item;
+        var diodes = Math.Sqrt(2) * 1.1 * supplyV;
+        var active = item?.FrontEnd is Converters.FrontEnds.FrontEnd.Active ? Math.Sqrt(2) * 1.2 * supplyV : 0;
+        var chopper = model.Choice?.Braking is Converters.Stopping.Braking.Resistor && item?.Brake is { } brake ? brake.ChopperV : 0;
+        return new[] { (diodes, "with the line 10 % high"), (active, "held by the active front end"), (chopper, "while the chopper works") }.MaxBy(l => l.Item1);
+    }
+
+    private static Check Explosion(DrivePointModel model)
+    {
+        const string id = "motor.explosion-protection";
+        const string title = "Motor, explosion protection";
+        if (model.MotorItem is not { } item || model.MotorChoice is not { } choice)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);
+        }
+
+        var limits = item.Plate.Limits;
+        if (limits.Explosion == ExplosionProtection.None)
+        {
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "no explosion protection stated: for safe areas only");
+        }
+
+        if (model.Starter is not null)
+        {
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "on the line its certificate stands as it is; trip times by the certificate");
+        }
+
+        List<string> missing = [];
+        if (!limits.CertifiedForConverter)
+        {
+            missing.Add("certificate of the motor for operation on a converter, with its range of speed and torque");
+        }
+
+        if (!choice.ThermistorTrips)
+        {
+            missing.Add("thermistors in its winding that switch it off");
+        }
+
+        return missing.Count > 0
+            ? Check.Lacking(id, model.Id, BoardRow.Motor, title, missing)
+            : CheckWriter.Rule(
+                id, model.Id, BoardRow.Motor, title, Verdict.Holds, string.Empty,
+                new Reason(
+                    "on a converter: certificate states it, thermistors trip", "both stated; zone, temperature class and gas or dust group are for a licensed person to compare with the certificate",
+                    "IEC 60079-14. Cuadrilla designs no safety function", []));
     }
 
     private static Check Bearings(DrivePointModel model)

@@ -19,7 +19,7 @@ internal static class ParallelCheck
             return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, missing);
         }
 
-        var (current, rpm, _) = CurrentDemand.Continuous(model);
+        var (current, rpm, _, _) = CurrentDemand.Continuous(model);
         var all = model.Converter!.SiteCurrentA;
         var left = all * (choice.Modules - 1) / choice.Modules;
         var torque = model.Motor!.TorqueAtCurrentNm(rpm, left);

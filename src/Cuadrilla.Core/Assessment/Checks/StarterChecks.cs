@@ -85,7 +85,7 @@ internal static class StarterChecks
         place.Scenario, "Relief: let the start reach its speed first; the protection must trip before the stall time of the motor's maker.",
         new Reason(
             "a start that does not end heats winding and rotor without end",
-            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.StallTimeS)} s locked would be, and rising",
+            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {(double.IsNaN(model.StallTimeS) ? "heat not compared, stall time not stated" : $"{Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.StallTimeS)} s locked would be")}, and rising",
             Source,
             Inputs(model, place))) { IsRule = true };
 
@@ -95,6 +95,11 @@ internal static class StarterChecks
 
     private static Check Heat(DrivePointModel model, StartCase start, StartPlace place)
     {
+        if (double.IsNaN(model.StallTimeS))
+        {
+            return Check.Lacking(All[1].Id, model.Id, BoardRow.Converter, All[1].Title, ["stall time of the motor, warm, by its maker"]);
+        }
+
         var trip = model.Starter!.Trip;
 
         // More than one start an hour comes from a warm motor, whose relay is warm too.
@@ -112,7 +117,7 @@ internal static class StarterChecks
                 "dθ/dt = ((I/I_set)² − θ)/τ against 1.15², θ_0 = (I_run/I_set)² when warm, fastest relay of the class; t_trip of the slowest with a locked rotor, warm ≤ stall time; rotor heat against locked-rotor loss × stall time",
                 $"class {Words(trip)}: {Text.N(100 * start.TripHeatPu[trip], 3)} % of its trip level from cold, {Text.N(100 * start.HotTripHeatPu[trip], 3)} % warm{(hot ? ", which counts" : string.Empty)}; locked, warm: trips within {Text.N(start.StallTripPu[trip] * model.StallTimeS, 3)} s; rotor {Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.StallTimeS)} s locked would be",
                 "IEC 60947-4-1 and 60947-4-2, shortest and longest trip time of the class at 7.2 times the set current",
-                [.. Inputs(model, place), Text.In("stall time, warm", model.StallTimeS, "s", model.Connected!.Plate.Limits.StallTimeS.IsKnown ? "motor" : "assumed: project default")]),
+                [.. Inputs(model, place), Text.In("stall time, warm", model.StallTimeS, "s", "motor")]),
             place.Scenario);
     }
 

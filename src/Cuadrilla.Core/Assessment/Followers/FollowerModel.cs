@@ -7,6 +7,11 @@ namespace Cuadrilla.Core.Assessment.Followers;
 /// <summary>A ratio follower with what is known of its two drive points.</summary>
 public sealed class FollowerModel
 {
+    private const int Samples = 20;
+
+    // No flow while it is dosed to: far beyond anything permitted.
+    private const double NoFlowPct = 1000;
+
     private readonly DrivePointModel leader;
 
     private FollowerModel(RatioFollower ratio, DrivePointModel leader, DrivePointModel follower, IReadOnlyList<string> missing)
@@ -66,6 +71,29 @@ public sealed class FollowerModel
         Need(missing, ratio.SampleTimeS, "sampling time");
         DrivePointModel Model(string id) => studies.First(s => s.Model.Id == id).Model;
         return new FollowerModel(ratio, Model(ratio.Leader.PointId), Model(ratio.Follower.PointId), missing);
+    }
+
+    /// <summary>
+    /// A fan or pump as leader delivers no flow in proportion to its speed: largest difference between its share of the speed and that of the flow over its
+    /// range, % of the flow, and the speed where; null for leaders that displace.
+    /// </summary>
+    public (double ErrorPct, double SpeedRpm)? FlowError
+    {
+        get
+        {
+            if (leader.Load is not Loads.FluidMachineModel fluid || Input is null || Input.Leader.LargestRpm <= 0)
+            {
+                return null;
+            }
+
+            double Flow(double rpm) => fluid.MostFlowPu(rpm / fluid.RatedSpeedRpm);
+            var top = Flow(Input.Leader.LargestRpm);
+            return Enumerable.Range(0, Samples + 1)
+                .Select(i => Input.Leader.LeastRpm + ((Input.Leader.LargestRpm - Input.Leader.LeastRpm) * i / Samples))
+                .Where(rpm => rpm > 0)
+                .Select(rpm => (Flow(rpm) is > 0 and var flow && top > 0 ? 100 * Math.Abs((rpm / Input.Leader.LargestRpm / (flow / top)) - 1) : NoFlowPct, rpm))
+                .MaxBy(x => x.Item1);
+        }
     }
 
     /// <summary>Speed of the leader in a scenario, rpm; null when it stands or its load is not known.</summary>

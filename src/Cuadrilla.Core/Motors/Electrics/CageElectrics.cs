@@ -14,15 +14,16 @@ internal sealed class CageElectrics : IMotorElectrics
 
     private readonly MotorPlate plate;
     private readonly RatedLosses losses;
+    private readonly double leastFlux;
     private readonly double slip;
     private readonly double emfV;
     private readonly double torqueCurrentA;
     private readonly double ohm;
     private readonly double reactanceOhm;
 
-    public CageElectrics(MotorPlate plate, RatedLosses losses)
+    public CageElectrics(MotorPlate plate, RatedLosses losses, double leastFluxPu)
     {
-        (this.plate, this.losses) = (plate, losses);
+        (this.plate, this.losses, leastFlux) = (plate, losses, leastFluxPu);
         slip = plate.RatedSlip;
         var lossesBehindW = losses.IronW(1, 1) + losses.FrictionW(1) + losses.StrayW(1, 1);
         var convertedW = plate.RatedPowerW + losses.RotorW + lossesBehindW;
@@ -45,7 +46,9 @@ internal sealed class CageElectrics : IMotorElectrics
     /// <inheritdoc/>
     public ElectricalState At(double speedPu, double torquePu, double limitPu)
     {
-        var rated = State(Frequency(speedPu, torquePu, 1), speedPu, torquePu, 1);
+        // At light load a converter may lower the flux with the root of the torque: currents fall in proportion, slip stays.
+        var wanted = Math.Clamp(Math.Sqrt(Math.Abs(torquePu)), leastFlux, 1);
+        var rated = State(Frequency(speedPu, torquePu, wanted), speedPu, torquePu, wanted);
         return rated.VoltageV <= limitPu * plate.RatedVoltageV * (1 + 1e-9)
             ? rated
             : AtVoltage(flux => Frequency(speedPu, torquePu, flux), _ => speedPu, torquePu, limitPu);

@@ -1,0 +1,27 @@
+using System.Globalization;
+
+namespace Cuadrilla.Core.Motors;
+
+/// <summary>
+/// Least efficiency classes of new cage motors: a project's setting, proposed as EU 2019/1781 has them (IE3 from 0.75 kW; IE4 from 75 to 200 kW with 2 to 6 poles).
+/// A motor that stands already may stay; a new one below the class is not permitted and never best.
+/// </summary>
+/// <param name="LeastIe">Least class from 0.75 kW.</param>
+/// <param name="LeastLargeIe">Least class from 75 to 200 kW with 2 to 6 poles.</param>
+public readonly record struct LawfulMotor(int LeastIe, int LeastLargeIe)
+{
+    /// <summary>Why a motor may not be put to use; empty when it may.</summary>
+    public string Against(MotorItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        var kw = item.Plate.RatedPowerW / 1e3;
+        if (item.Technology != MotorTechnology.CageInduction || kw is < 0.75 or > 1000
+            || !item.EfficiencyClass.StartsWith("IE", StringComparison.Ordinal) || !int.TryParse(item.EfficiencyClass[2..], CultureInfo.InvariantCulture, out var found))
+        {
+            return string.Empty;
+        }
+
+        var least = kw is >= 75 and <= 200 && item.Poles <= 6 ? Math.Max(LeastIe, LeastLargeIe) : LeastIe;
+        return found >= least ? string.Empty : FormattableString.Invariant($"IE{found}, and the project asks for IE{least} at least");
+    }
+}
