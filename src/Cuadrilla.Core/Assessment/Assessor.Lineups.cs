@@ -18,7 +18,7 @@ public sealed partial class Assessor
         var found = plant.Lineups.SelectMany(l => l.DcBuses.Select(b => (Lineup: l, Bus: b))).FirstOrDefault(x => x.Bus.Id == busId);
         return found.Bus is null
             ? null
-            : DcBusModel.Of(plant, found.Lineup, found.Bus, Studies(plant, found.Bus.MemberIds), data, DefaultsInForce.Resolve(data.Defaults, plant.Overrides));
+            : DcBusModel.Of(plant, found.Lineup, found.Bus, Studies(plant, found.Bus.MemberIds), data, DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz));
     }
 
     /// <summary>A group of motors on one converter; null when there is none of that key.</summary>

@@ -35,7 +35,7 @@ public sealed partial class Assessor
     public DrivePointStudy Study(PlantSpecification plant, DrivePoint point)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return drivePoints.Get(InputOf(plant, point, plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides)));
+        return drivePoints.Get(InputOf(plant, point, plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz)));
     }
 
     /// <summary>Every way of starting a drive point, on the plant's bus in its weakest scenario; empty while something is missing.</summary>
@@ -61,7 +61,7 @@ public sealed partial class Assessor
     public PlantAssessment Run(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides);
+        var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var buses = plant.BusOfDrivePoints();
         var studies = plant.AllDrivePoints().AsParallel().AsOrdered().Select(p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults))).ToList();
         var complete = studies.Where(s => s.IsComplete).Select(s => s.Model).ToList();
@@ -73,12 +73,12 @@ public sealed partial class Assessor
         List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(), .. scenarios.SelectMany(s => s.Faults)];
         incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
         var demand = PccDemand.Of(plant, scenarios);
-        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults };
+        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = Supply.BusVoltages.Of(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         foreach (var study in studies)
         {
             checks.AddRange(InThePlant(study, supply, buses[study.Model.Id]));
-            checks.AddRange(study.Checks);
+            checks.AddRange(study.Checks.Select(c => AtLowest(c, study.Model, supply, buses[study.Model.Id])));
         }
 
         return new PlantAssessment(
@@ -90,6 +90,23 @@ public sealed partial class Assessor
             demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV))
         {
             Faults = [.. faults, .. checks.Select(c => c.Fault).OfType<Fault>()],
+        };
+    }
+
+    // Judged at the nominal voltage while nothing else is known; in the plant at the lowest of its bus.
+    private static Check AtLowest(Check check, DrivePointModel model, SupplyContext supply, Plant.Bus bus)
+    {
+        if (check.Fault is not null || check.Verdict is Verdict.NeedsData or Verdict.NotApplicable || supply.Voltages.GetValueOrDefault(bus.Id) is not { LowestPct: < 100 } range)
+        {
+            return check;
+        }
+
+        return check.Id switch
+        {
+            "converter.output-voltage" when !model.Input.OnDcBus => Judging.One(check.Id, model.Id, check.Row, check.Title, () => OutputVoltageCheck.Of(model, range.LowestPct / 100, range.LowestScenario)),
+            "motor.peak" when model.Starter is not null => Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorChecks.Peak(model, range.LowestPct / 100, range.LowestScenario)),
+            "motor.connection" when model.Starter is not null => Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorRuleChecks.Connection(model, range)),
+            _ => check,
         };
     }
 

@@ -83,6 +83,9 @@ public sealed record DefaultsInForce(
     /// <summary>Least efficiency classes of new motors.</summary>
     public LawfulMotor LeastMotorClass { get; init; }
 
+    /// <summary>The same at a frequency: reactances are stated at 50 Hz.</summary>
+    public DefaultsInForce At(double frequencyHz) => this with { CableReactanceOhmPerM = CableReactanceOhmPerM * frequencyHz / 50 };
+
     /// <summary>Constants of cables.</summary>
     public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM);
 

@@ -42,6 +42,15 @@ public sealed record ScenarioResult(
     /// <summary>What each central active filter in service gives, and what it would have to give, A, by key.</summary>
     public required IReadOnlyDictionary<string, (double GivenA, double AskedA)> FilterCurrents { get; init; }
 
+    /// <summary>Power of everything that runs, by its bus, whether its front end could be solved or not.</summary>
+    public required IReadOnlyList<(string BusId, double LineW)> Running { get; init; }
+
+    /// <summary>The network as a dip of a tenth of a second and more sees it: a generator by its transient reactance.</summary>
+    public required SupplyNetwork ForDips { get; init; }
+
+    /// <summary>The network that withstand is judged by: source at its strongest, transformers corrected by K_T (IEC 60909-0).</summary>
+    public required SupplyNetwork ForWithstand { get; init; }
+
     /// <summary>What threw while it was computed; usually nothing.</summary>
     public IReadOnlyList<Fault> Faults { get; init; } = [];
 

@@ -13,6 +13,7 @@ public sealed record EquipmentLimits(string Source, string Edition, double FromA
 {
     private const int HighestOrder = 40;
     private const int FirstWeighted = 14;
+    private const double EvenPct = 16;
 
     /// <summary>
     /// The least short-circuit ratio R_sce at which a spectrum is admitted, with what decides it; null when no row admits it.
@@ -27,6 +28,14 @@ public sealed record EquipmentLimits(string Source, string Edition, double FromA
         var thc = Math.Sqrt(Enumerable.Range(2, HighestOrder - 1).Sum(h => Pct(h) * Pct(h)));
         var pwhc = Math.Sqrt(Enumerable.Range(FirstWeighted, HighestOrder - FirstWeighted + 1).Sum(h => h * Pct(h) * Pct(h)));
         var by = "every order within the first row";
+
+        // Even orders are limited to 16/h per cent in every row.
+        if (Enumerable.Range(1, 6).Select(i => 2 * i).FirstOrDefault(h => Pct(h) > EvenPct / h) > 0)
+        {
+            return null;
+        }
+
+        EquipmentRow? before = null;
         foreach (var row in balanced ? Balanced : Other)
         {
             var over = row.OrdersPct.Where(o => Pct(o.Key) > o.Value).Select(o => FormattableString.Invariant($"order {o.Key} at {Pct(o.Key):0.#} %")).ToList();
@@ -42,13 +51,22 @@ public sealed record EquipmentLimits(string Source, string Edition, double FromA
 
             if (over.Count == 0)
             {
-                return (row.Ratio, by);
+                return (before is null ? row.Ratio : Between(before, row, Pct, thc, pwhc), by);
             }
+
+            before = row;
 
             by = string.Join(", ", over);
         }
 
         return null;
+    }
+
+    // Between two rows limits run in straight lines: the ratio at which the last of them admits the spectrum.
+    private static double Between(EquipmentRow lower, EquipmentRow upper, Func<int, double> pct, double thc, double pwhc)
+    {
+        double At(double found, double low, double high) => found <= low ? lower.Ratio : lower.Ratio + ((upper.Ratio - lower.Ratio) * (found - low) / (high - low));
+        return lower.OrdersPct.Select(o => At(pct(o.Key), o.Value, upper.OrdersPct[o.Key])).Append(At(thc, lower.ThcPct, upper.ThcPct)).Append(At(pwhc, lower.PwhcPct, upper.PwhcPct)).Max();
     }
 }
 

@@ -12,6 +12,12 @@ namespace Cuadrilla.Core.Plant;
 public sealed record Source(
     string BusId, double FrequencyHz, SourceStrength Strength, Given UnbalancePct, Given BackgroundV5Pct, Given BackgroundV7Pct)
 {
+    /// <summary>Lowest steady voltage, % of nominal; unknown: exactly nominal.</summary>
+    public Given LowestPct { get; init; }
+
+    /// <summary>Highest steady voltage, % of nominal; unknown: exactly nominal.</summary>
+    public Given HighestPct { get; init; }
+
     /// <summary>Names of disturbances that have not been stated.</summary>
     public IEnumerable<string> NotStated()
     {
@@ -53,5 +59,15 @@ public abstract record SourceStrength
     /// <param name="SubtransientPct">Subtransient reactance X″d, % of the rated impedance.</param>
     /// <param name="NegativeSequencePct">Reactance X2, %; unknown: X″d is taken.</param>
     /// <param name="XrRatio">Reactance over resistance, 0.1 to 100.</param>
-    public sealed record Generator(Given RatedKva, Given SubtransientPct, Given NegativeSequencePct, Given XrRatio) : SourceStrength;
+    public sealed record Generator(Given RatedKva, Given SubtransientPct, Given NegativeSequencePct, Given XrRatio) : SourceStrength
+    {
+        /// <summary>Rated active power, kW.</summary>
+        public Given RatedKw { get; init; }
+
+        /// <summary>Transient reactance X′d, % of the rated impedance: it governs a dip of a tenth of a second and more.</summary>
+        public Given TransientPct { get; init; }
+
+        /// <summary>Governing class G1 to G3 of ISO 8528-5, as 1 to 3.</summary>
+        public Given GoverningClass { get; init; }
+    }
 }

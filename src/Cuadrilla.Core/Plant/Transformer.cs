@@ -76,6 +76,9 @@ public sealed record Transformer(
     Given EddyLossPu,
     Given OtherStrayLossPu)
 {
+    /// <summary>No-load voltage of the fed side with its tap, % of that bus's nominal; unknown: exactly nominal.</summary>
+    public Given NoLoadSecondaryPct { get; init; }
+
     /// <summary>Rated current at a voltage, A.</summary>
     public double RatedCurrentA(double voltageV) => RatedKva * 1e3 / (Math.Sqrt(3) * voltageV);
 

@@ -65,10 +65,15 @@ internal static class SupplyValidation
         {
             p.Number("/source/strength/ratedKva", "Generator rating", generator.RatedKva, 1, 500_000, "kVA");
             p.Number("/source/strength/subtransientPct", "Subtransient reactance", generator.SubtransientPct, 3, 60, "%");
+            p.Number("/source/strength/ratedKw", "Active power of the generator", generator.RatedKw, 0.5, generator.RatedKva.IsKnown ? generator.RatedKva.Value : 500_000, "kW");
+            p.Number("/source/strength/transientPct", "Transient reactance", generator.TransientPct, 3, 100, "%");
+            p.Number("/source/strength/governingClass", "Governing class", generator.GoverningClass, 1, 3, string.Empty);
             p.Number("/source/strength/negativeSequencePct", "Negative-sequence reactance", generator.NegativeSequencePct, 3, 60, "%");
             p.Number("/source/strength/xrRatio", "X/R of the generator", generator.XrRatio, 0.1, 100, string.Empty);
         }
 
+        p.Number("/source/lowestPct", "Lowest voltage of the source", plant.Source.LowestPct, 70, plant.Source.HighestPct.IsKnown ? plant.Source.HighestPct.Value : 130, "%");
+        p.Number("/source/highestPct", "Highest voltage of the source", plant.Source.HighestPct, 70, 130, "%");
         p.Number("/source/unbalancePct", "Unbalance", plant.Source.UnbalancePct, 0, 10, "%");
         p.Number("/source/backgroundV5Pct", "Background 5th", plant.Source.BackgroundV5Pct, -15, 15, "%");
         p.Number("/source/backgroundV7Pct", "Background 7th", plant.Source.BackgroundV7Pct, -15, 15, "%");
@@ -77,6 +82,7 @@ internal static class SupplyValidation
     private static void Bus(Bus bus, string at, ProblemList p)
     {
         p.Number(at + "/nominalVoltageV", "Voltage of the bus", bus.NominalVoltageV, 100, 69_000, "V");
+        p.Number(at + "/environmentClass", "Class of environment", bus.EnvironmentClass, 1, 3, string.Empty);
         p.Number(at + "/withstandKa", "Withstand of the switchgear", bus.WithstandKa, 0.1, 300, "kA");
     }
 
@@ -86,6 +92,7 @@ internal static class SupplyValidation
         KnownBus(plant, at + "/toBusId", t.ToBusId, p);
         p.Require(t.FromBusId != t.ToBusId, at + "/toBusId", "Fed bus", "the same bus", "another bus");
         p.Number(at + "/ratedKva", "Transformer rating", t.RatedKva, 1, 100_000, "kVA");
+        p.Number(at + "/noLoadSecondaryPct", "No-load voltage", t.NoLoadSecondaryPct, 80, 120, "%");
         p.Number(at + "/ukPct", "Short-circuit voltage", t.UkPct, 0.5, 25, "%");
         p.Number(at + "/loadLossKw", "Load loss", t.LoadLossKw, 0, Math.Max(0, t.UkPct / 100 * t.RatedKva * 0.99), "kW");
         p.Number(at + "/noLoadLossKw", "No-load loss", t.NoLoadLossKw, 0, Math.Max(0, 0.05 * t.RatedKva), "kW");

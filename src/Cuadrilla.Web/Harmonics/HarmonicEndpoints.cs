@@ -134,7 +134,7 @@ internal static class HarmonicEndpoints
             return Problems.NotFound("No bus is live in this scenario.");
         }
 
-        var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides);
+        var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var study = HarmonicStudy.Of(plant, result, bus.BusId, assessor.Rectifier);
         var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name))).ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);

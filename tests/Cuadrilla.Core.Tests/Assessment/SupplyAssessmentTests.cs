@@ -113,7 +113,8 @@ public sealed class SupplyAssessmentTests
         var check = new Assessor(Data).Run(weak).Checks.Single(c => c is { Id: "supply.fault-level", ElementId: "bus-a" });
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Contains("licensed", check.Relief, StringComparison.Ordinal);
-        var large = Demo with
+        var bare = DemoChanges.Changed("dp-12", p => p with { Feeder = new Core.Lineups.Feeder.OnBusbar() });
+        var large = bare with
         {
             Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { RatedKva = 3150, LoadLossKw = 25 })] },
         };

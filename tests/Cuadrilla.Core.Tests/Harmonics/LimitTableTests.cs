@@ -36,13 +36,17 @@ public sealed class LimitTableTests
 
     [Theory]
     [InlineData(10, 7, 3, 1.9, 33.0)]
-    [InlineData(12, 7, 3, 1.9, 66.0)]
-    [InlineData(30, 14, 8, 5, 250.0)]
-    [InlineData(38, 20, 8, 5, 350.0)]
-    public void A_spectrum_needs_the_first_row_that_admits_it(double h5, double h7, double h11, double h13, double ratio)
+    [InlineData(12, 7, 3, 1.9, 47.730181)]
+    [InlineData(30, 14, 8, 5, 239.166667)]
+    [InlineData(38, 20, 8, 5, 327.777778)]
+    public void Between_rows_the_limits_run_in_straight_lines(double h5, double h7, double h11, double h13, double ratio)
     {
         var needed = ReferenceCatalogue.Data.Equipment.Needed(Orders((5, h5), (7, h7), (11, h11), (13, h13)), balanced: true);
-        Assert.Equal(ratio, needed!.Value.Ratio);
+        Assert.Equal(ratio, needed!.Value.Ratio, 1e-5);
+
+        // Even orders: 16/h per cent of the reference current, whatever the ratio.
+        Assert.Null(ReferenceCatalogue.Data.Equipment.Needed(Orders((2, 8.1)), balanced: true));
+        Assert.NotNull(ReferenceCatalogue.Data.Equipment.Needed(Orders((2, 7.9)), balanced: true));
     }
 
     [Fact]
@@ -50,10 +54,10 @@ public sealed class LimitTableTests
     {
         var limits = ReferenceCatalogue.Data.Equipment;
         Assert.Null(limits.Needed(Orders((5, 60)), balanced: true));
-        Assert.Equal(66, limits.Needed(Orders((3, 23)), balanced: false)!.Value.Ratio);
+        Assert.Equal(33 + (33 * (23 - 21.6) / (24 - 21.6)), limits.Needed(Orders((3, 23)), balanced: false)!.Value.Ratio, 1e-9);
 
-        // Weighted orders from 14 on: 8 % of the 25th is √25·8 = 40 %, admitted from 350 on only.
-        Assert.Equal(350, limits.Needed(Orders((25, 8)), balanced: true)!.Value.Ratio);
+        // Weighted orders from 14 on: 8 % of the 25th is √25·8 = 40 %, a quarter of the way from 250 to 350.
+        Assert.Equal(275, limits.Needed(Orders((25, 8)), balanced: true)!.Value.Ratio, 1e-9);
     }
 
     [Fact]

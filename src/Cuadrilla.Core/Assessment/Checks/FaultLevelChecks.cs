@@ -19,7 +19,7 @@ internal static class FaultLevelChecks
         foreach (var bus in supply.Plant.Distribution.Buses.Where(b => b.WithstandKa.IsKnown))
         {
             var title = $"Fault level of {bus.Name}";
-            if (Worst(bus.Id, supply) is not var (scenario, faultA))
+            if (Worst(bus.Id, supply) is not var (scenario, faultA, motorsA))
             {
                 yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, NetworkData.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
                 continue;
@@ -35,9 +35,9 @@ internal static class FaultLevelChecks
                 Id, string.Empty, BoardRow.Plant, title, faultA / 1e3, bus.WithstandKa.Value, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
                 "Relief: open a coupler, stronger switchgear, a reactor. " + Caution,
                 new Reason(
-                    "I_sc = U/(√3·|Z|), all paths in parallel",
-                    $"{Text.N(bus.NominalVoltageV)} V/(√3·{Text.N(1e3 * bus.NominalVoltageV / Math.Sqrt(3) / faultA)} mΩ) = {Text.N(faultA / 1e3)} kA; motors that feed back are not counted",
-                    "IEC 60909-0 without voltage factor",
+                    "I_k = c_max·U/(√3·|Z|) + ΣI_LR of motors on the line at the bus, transformers by K_T, all paths in parallel",
+                    $"{Text.N(Supply.WithstandCurrents.CMax(bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + {Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
+                    "IEC 60909-0, largest currents; peak and thermal withstand are the switchgear maker's",
                     [Text.In("withstand of the switchgear", bus.WithstandKa.Value, "kA", bus.Name)]),
                 scenario).At(bus.Id);
         }
@@ -47,6 +47,11 @@ internal static class FaultLevelChecks
     public static Check OfConverter(DrivePointModel model, Bus bus, SupplyContext supply)
     {
         const string title = "Fault level at the converter";
+        if (model.Input.OnDcBus)
+        {
+            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "fed from a common DC bus: its supply module is judged, and a fuse of its own keeps faults apart");
+        }
+
         if (model.Starter is { Item: null })
         {
             return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
@@ -74,15 +79,16 @@ internal static class FaultLevelChecks
         }
 
         var (scenario, behind) = WorstOhm(bus.Id, supply);
-        var faultA = bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.WholeFeeder!.Value).Magnitude;
+        var cMax = Supply.WithstandCurrents.CMax(bus.NominalVoltageV);
+        var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.WholeFeeder!.Value).Magnitude;
         var withstand = model.Starter?.Item?.ShortCircuitKa ?? model.Converter!.Item.ShortCircuitKa;
         return CheckWriter.Judged(
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,
             new Reason(
-                "I_sc = U/(√3·|Z_bus + Z_feeder|) against the converter's rated conditional short-circuit current",
+                "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), Z_bus with motors on the line and K_T, against the rated conditional short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(withstand)} kA",
-                "IEC 60909-0 without voltage factor; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
+                "IEC 60909-0; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
                 [
                     Text.In("impedance behind the bus", 1e3 * behind.Magnitude, "mΩ", bus.Name),
                     Text.In("feeder", 1e3 * model.WholeFeeder.Value.Magnitude, "mΩ", "drive point"),
@@ -101,7 +107,7 @@ internal static class FaultLevelChecks
             missing.Add($"a supply module for {model.Bus.Name}");
         }
 
-        if (missing.Count > 0 || Worst(model.BusId, supply) is not var (scenario, faultA) || double.IsInfinity(faultA))
+        if (missing.Count > 0 || Worst(model.BusId, supply) is not var (scenario, faultA, _) || double.IsInfinity(faultA))
         {
             return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
         }
@@ -110,24 +116,26 @@ internal static class FaultLevelChecks
             "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, model.Module!.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: current-limiting fuses as the maker states, an open coupler. A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
             new Reason(
-                "I_sc = U/(√3·|Z_bus|) against the module's rated conditional short-circuit current",
+                "I_k = c_max·U/(√3·|Z_bus|) + ΣI_LR of motors against the module's rated conditional short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(model.Module.ShortCircuitKa)} kA",
-                "IEC 60909-0 without voltage factor; IEC 61800-5-1; the maker's fuses are part of the rating",
+                "IEC 60909-0; IEC 61800-5-1; the maker's fuses are part of the rating",
                 []),
             scenario);
     }
 
-    private static (string Scenario, double FaultA)? Worst(string busId, SupplyContext supply)
+    private static (string Scenario, double FaultA, double MotorsA)? Worst(string busId, SupplyContext supply)
     {
-        var cases = supply.Scenarios
-            .SelectMany(s => s.Buses.Where(b => b.BusId == busId).Select(b => (s.ScenarioName, b.LargestFaultA)))
+        var cases = supply.Scenarios.Where(s => s.Strongest.IsLive(busId))
+            .Select(s => (s.ScenarioName, Fault: Supply.WithstandCurrents.At(supply.Plant, s, busId)))
             .ToList();
-        return cases.Count == 0 ? null : cases.MaxBy(c => c.LargestFaultA);
+        return cases.Count == 0 ? null : cases.MaxBy(c => c.Fault.Ampere) is var (name, fault) ? (name, fault.Ampere, fault.MotorsA) : null;
     }
 
+    // The bus as one impedance behind c_max·U: what motors add makes it smaller.
     private static (string Scenario, System.Numerics.Complex Ohm) WorstOhm(string busId, SupplyContext supply)
     {
-        var worst = supply.Scenarios.Where(s => s.Strongest.IsLive(busId)).MaxBy(s => s.Buses.First(b => b.BusId == busId).LargestFaultA)!;
-        return (worst.ScenarioName, worst.Strongest.ImpedanceOhm(busId));
+        var (worst, fault) = supply.Scenarios.Where(s => s.Strongest.IsLive(busId)).Select(s => (s, Fault: Supply.WithstandCurrents.At(supply.Plant, s, busId))).MaxBy(s => s.Fault.Ampere);
+        var ohm = worst.ForWithstand.ImpedanceOhm(busId);
+        return (worst.ScenarioName, fault.Ampere > 0 && double.IsFinite(fault.Ampere) ? ohm * ((fault.Ampere - fault.MotorsA) / fault.Ampere) : ohm);
     }
 }

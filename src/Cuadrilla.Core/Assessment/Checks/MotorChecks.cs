@@ -107,7 +107,8 @@ internal static class MotorChecks
         return "Relief: " + string.Join(", ", cures) + ".";
     }
 
-    private static Check Peak(DrivePointModel model)
+    /// <summary>The peak torque of a motor on the line at the lowest voltage of its bus, of another at what its converter gives.</summary>
+    public static Check Peak(DrivePointModel model, double lowestPu = 1, string scenario = "")
     {
         const string id = PeakId;
         const string title = PeakTitle;
@@ -123,10 +124,10 @@ internal static class MotorChecks
 
         // Torque and flux both change over the duty: what counts is the point nearest to its own breakdown torque.
         var (needed, atRpm, at) = Demands(model).MaxBy(d => d.TorqueNm / Math.Max(model.Motor.BreakdownTorqueNm(d.SpeedRpm), 1e-9));
-        var breakdown = model.Motor.BreakdownTorqueNm(atRpm);
+        var breakdown = model.Motor.BreakdownTorqueNm(atRpm) * lowestPu * lowestPu;
         var limit = breakdown / keep;
         var repeats = model.Load!.Cycle is not null;
-        var limits = $"nearest {at}: {Text.N(needed)} Nm at {Text.N(atRpm)} rpm against {Text.N(breakdown)}/{Text.N(keep)} = {Text.N(limit)} Nm";
+        var limits = $"nearest {at}: {Text.N(needed)} Nm at {Text.N(atRpm)} rpm against {Text.N(breakdown)}/{Text.N(keep)} = {Text.N(limit)} Nm" + (lowestPu < 1 ? $", the bus at {Text.N(100 * lowestPu)} %" : string.Empty);
         var reason = new Reason(
             repeats
                 ? "T_peak = max over the cycle of |T_load + J_motor·α| ≤ T_breakdown·φ²/(1 + margin)"
@@ -144,7 +145,7 @@ internal static class MotorChecks
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, needed, limit, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
-            repeats ? "Relief: gentler acceleration, or a larger motor." : "Relief: a longer start time, or a larger motor.", reason);
+            repeats ? "Relief: gentler acceleration, or a larger motor." : "Relief: a longer start time, or a larger motor.", reason, scenario);
     }
 
     // Largest torques with the speeds at which they are asked.

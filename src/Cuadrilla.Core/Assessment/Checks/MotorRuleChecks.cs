@@ -48,7 +48,8 @@ internal static class MotorRuleChecks
             id, model.Id, BoardRow.Motor, title, highest, limit, "rpm", LimitSense.AtMost, 0, "Relief: another gear ratio, fewer poles.", reason);
     }
 
-    private static Check Connection(DrivePointModel model)
+    /// <summary>The connection of the winding; on the line at the voltages of its bus.</summary>
+    public static Check Connection(DrivePointModel model, Supply.BusVoltageRange? range = null)
     {
         const string id = "motor.connection";
         const string title = "Motor, winding connection and base speed";
@@ -68,7 +69,7 @@ internal static class MotorRuleChecks
         var winding = plate.DeltaVoltageV <= 0 ? "its only connection" : connected.IsDelta ? "delta" : "star";
         if (model.Starter is not null)
         {
-            return OnLine(model, connected, winding);
+            return OnLine(model, connected, winding, range);
         }
 
         // The winding connection decides here; what converter, filter and cable take off is the converter's check.
@@ -97,9 +98,13 @@ internal static class MotorRuleChecks
     }
 
     // On the line voltage over frequency is the flux: too much saturates the iron, too little takes the torque (IEC 60034-1, zones A and B).
-    private static Check OnLine(DrivePointModel model, ConnectedMotor connected, string winding)
+    private static Check OnLine(DrivePointModel model, ConnectedMotor connected, string winding, Supply.BusVoltageRange? range)
     {
-        var (volts, hertz) = (model.Input.BusVoltageV, model.Input.FrequencyHz);
+        // Of the lowest and the highest voltage the one that is further off.
+        var hertz = model.Input.FrequencyHz;
+        double Flux(double pct) => pct * model.Input.BusVoltageV / connected.LinkedVoltageV / (hertz / connected.Plate.RatedFrequencyHz);
+        var part = new[] { range?.LowestPct ?? 100, range?.HighestPct ?? 100 }.MaxBy(p => Math.Abs(Flux(p) - 100)) / 100;
+        var volts = part * model.Input.BusVoltageV;
         var plate = connected.Plate;
         var fluxPct = 100 * volts / connected.LinkedVoltageV / (hertz / plate.RatedFrequencyHz);
         var high = fluxPct >= 100;

@@ -43,8 +43,8 @@ internal static class NeutralChecks
             Id, string.Empty, BoardRow.Plant, title, neutral, group.NeutralA.Value, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: spread the phases, a neutral of full or double cross-section, fewer capacitor-input loads on one neutral.",
             new Reason(
-                "I_N = I·√((1.5·u)² + (3·k_3)²)",
-                $"{Text.N(phaseA)} A·√((1.5·{Text.N(uneven)})² + (3·{Text.N(third)})²) = {Text.N(neutral)} A",
+                "I_N = I·√(f(u)² + (3·k_3)²), f = 3·u with two phases as full and the third as empty as they can be",
+                $"{Text.N(phaseA)} A, u = {Text.N(uneven)}, k_3 = {Text.N(third)}: {Text.N(neutral)} A",
                 "Symmetrical components; IEC 60364-5-52 annex E for the conductors",
                 [
                     Text.In("mean fundamental of the phases", phaseA, "A", group.Name),

@@ -7,7 +7,10 @@ internal static class OutputVoltageCheck
     private const string Title = "Voltage at the motor";
     private const double SupplyTolerancePu = 0.1;
 
-    public static Check Of(DrivePointModel model)
+    /// <param name="model">The drive point.</param>
+    /// <param name="lowestPu">Lowest voltage of its bus, parts of nominal.</param>
+    /// <param name="scenario">Where.</param>
+    public static Check Of(DrivePointModel model, double lowestPu = 1, string scenario = "")
     {
         if (model.Starter is not null)
         {
@@ -37,7 +40,8 @@ internal static class OutputVoltageCheck
         var fastest = model.Load!.Cycle is not null ? model.Load.RatedSpeedRpm : model.SteadyPoints().Max(p => p.SpeedRpm);
         var full = plate.RatedSpeedRpm * Math.Max(1, voltage.SupplyV / linked);
         var asked = Math.Min(Math.Abs(fastest), full);
-        var available = plate.RatedSpeedRpm * voltage.AtMotorV / linked;
+        var missingV = voltage.SupplyV * (1 - Math.Min(1, lowestPu));
+        var available = plate.RatedSpeedRpm * (voltage.AtMotorV - missingV) / linked;
         var short100 = asked > 0 ? Math.Max(0, 100 * (1 - (available / asked))) : 0;
         var filter = model.Filter;
         var khz = model.Converter.SwitchingKhz;
@@ -55,13 +59,15 @@ internal static class OutputVoltageCheck
             Id, model.Id, BoardRow.Converter, Title, short100, defaults.LostVoltsPct, "%", LimitSense.AtMost, defaults.TightMarginPct,
             "Relief: a shorter or thicker cable, another filter, a front end that loses less, a motor wound for the lower voltage, a lower speed.",
             new Reason(
-                "U_motor = U_supply − front end − filter − cable; n_base = n_N·U_motor/U_linked; missing = 1 − n_base/n_asked",
-                $"{Text.N(voltage.SupplyV)} − {Text.N(voltage.FrontV, 3)} − {Text.N(voltage.FilterV, 3)} − {Text.N(voltage.CableV, 3)} = {Text.N(voltage.AtMotorV)} V at rated current; full flux to {Text.N(available)} rpm, asked to {Text.N(asked)} rpm: {Text.N(short100, 3)} % missing (permitted {Text.N(defaults.LostVoltsPct)} %)",
+                "U_motor = U_supply,lowest − front end − filter − cable; n_base = n_N·U_motor/U_linked; missing = 1 − n_base/n_asked",
+                $"{Text.N(voltage.SupplyV - missingV)} − {Text.N(voltage.FrontV, 3)} − {Text.N(voltage.FilterV, 3)} − {Text.N(voltage.CableV, 3)} = {Text.N(voltage.AtMotorV - missingV)} V at rated current; full flux to {Text.N(available)} rpm, asked to {Text.N(asked)} rpm: {Text.N(short100, 3)} % missing (permitted {Text.N(defaults.LostVoltsPct)} %)",
                 "docs/methods/output-voltage.md; output never above the supply; beyond the base speed the flux is weakened and motor.peak and motor.continuous judge it",
                 [
                     Text.In("linked voltage", linked, "V", "motor plate"),
                     Text.In("fastest steady point", fastest, "rpm", "load"),
                     Text.In("motor cable", 1e3 * model.Cable!.Value.Magnitude, "mΩ", "motor cable"),
-                ]));
+                    Text.In("lowest voltage of the bus", 100 * lowestPu, "%", "supply.voltage"),
+                ]),
+            scenario);
     }
 }

@@ -35,8 +35,10 @@ internal static class PccChecks
             yield break;
         }
 
-        yield return Tdd(plant, data.PccLimits, defaults, scenarios, demand!);
-        yield return Orders(plant, data.PccLimits, defaults, scenarios, demand!);
+        Check Doubted(Check check) => demand!.IsStated ? check : check.AtBestTight(
+            "the maximum demand is not stated and taken from the largest scenario: with less demand the limit is nearer", "Relief: state the maximum demand of the installation (15 or 30 min).");
+        yield return Doubted(Tdd(plant, data.PccLimits, defaults, scenarios, demand!));
+        yield return Doubted(Orders(plant, data.PccLimits, defaults, scenarios, demand!));
         yield return Voltage(plant, data.PccLimits, defaults, scenarios);
     }
 

@@ -4,10 +4,13 @@ namespace Cuadrilla.Core.Assessment.Checks;
 
 /// <summary>Demand current at the PCC and the short-circuit ratio that follows.</summary>
 /// <param name="CurrentA">I_L, A at PCC voltage.</param>
-/// <param name="FaultA">I_sc at the PCC, A: the least of all scenarios.</param>
+/// <param name="FaultA">I_sc at the PCC, A: the largest of all scenarios, the source at its strongest.</param>
 /// <param name="Origin">Where I_L comes from.</param>
 public sealed record PccDemand(double CurrentA, double FaultA, string Origin)
 {
+    /// <summary>True when the demand is stated, not taken from a scenario.</summary>
+    public bool IsStated { get; init; }
+
     /// <summary>Isc/IL.</summary>
     public double Ratio => FaultA / CurrentA;
 
@@ -20,11 +23,11 @@ public sealed record PccDemand(double CurrentA, double FaultA, string Origin)
             return null;
         }
 
-        var fault = live.Min(s => s.Network.FaultA(plant.Pcc.BusId));
+        var fault = live.Max(s => s.Strongest.FaultA(plant.Pcc.BusId));
         if (plant.Pcc.MaximumDemandKva.IsKnown)
         {
             var voltage = plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV;
-            return new PccDemand(plant.Pcc.MaximumDemandKva.Value * 1e3 / (Math.Sqrt(3) * voltage), fault, "maximum demand as stated");
+            return new PccDemand(plant.Pcc.MaximumDemandKva.Value * 1e3 / (Math.Sqrt(3) * voltage), fault, "maximum demand as stated") { IsStated = true };
         }
 
         var largest = live.MaxBy(s => s.Pcc.FundamentalA)!;

@@ -11,6 +11,8 @@ internal static class PlantChecks
         IEnumerable<Check> Family(string id, string title, Func<IEnumerable<Check>> judge) => Judging.All(id, string.Empty, BoardRow.Plant, title, judge);
         IEnumerable<Check> checks =
         [
+            .. Family("supply.voltage", "Voltage of buses", () => VoltageChecks.Of(supply, missing)),
+            .. Family("supply.generator-loading", "Loading of the generator", () => GeneratorChecks.Of(supply)),
             .. Family("supply.unbalance", "Unbalance of the supply", () => [UnbalanceCheck.Of(supply), .. UnbalanceCheck.OfMotors(supply)]),
             .. Family("supply.feed", "Feed in every scenario", () => [FeedCheck.Of(supply)]),
             .. Family("supply.transformer-loading", "Loading of transformers", () => TransformerChecks.Of(supply, missing)),

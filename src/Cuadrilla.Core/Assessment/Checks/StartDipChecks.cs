@@ -33,7 +33,7 @@ internal static class StartDipChecks
     private static Check Of(BusLoad.LineMotor motor, SupplyContext supply)
     {
         var title = $"Dip when {motor.Name} starts";
-        var missing = NetworkData.Missing(supply.Plant).ToList();
+        List<string> missing = [.. NetworkData.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
         if (missing.Count > 0)
         {
             return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing);
@@ -42,14 +42,15 @@ internal static class StartDipChecks
         var plant = supply.Plant;
         var powerFactor = motor.LockedRotorPowerFactor.IsKnown ? motor.LockedRotorPowerFactor.Value : supply.Defaults.LockedRotorPowerFactor;
         var frequent = motor.StartsPerHour > 1;
-        var limits = (Motor: supply.Defaults.DipAtMotorPct, Pcc: frequent ? supply.Defaults.DipFrequentPct : supply.Defaults.DipRarePct);
+        var (pccPct, why) = GeneratorChecks.DipLimit(supply, frequent)!.Value;
+        var limits = (Motor: supply.Defaults.DipAtMotorPct, Pcc: pccPct);
         var cases = new List<(string Scenario, StartDip.Result? Dip)>();
         foreach (var result in supply.Scenarios.Where(s => s.Network.IsLive(motor.BusId) && s.Network.IsLive(plant.Pcc.BusId)))
         {
             if (plant.Scenarios.First(s => s.Id == result.ScenarioId).LoadLevelPuOf(motor.Id) > 0)
             {
                 cases.Add((result.ScenarioName, StartDip.Run(
-                    result.Network, Standing(plant, result, motor.Id), motor.BusId, motor.LockedRotorVa(), powerFactor, plant.Pcc.BusId)));
+                    result.ForDips, Standing(plant, result, motor.Id), motor.BusId, motor.LockedRotorVa(), powerFactor, plant.Pcc.BusId)));
             }
         }
 
@@ -76,7 +77,7 @@ internal static class StartDipChecks
             new Reason(
                 "Y·V = I with the motor's locked-rotor admittance at its bus; dip = 1 − V_during/V_before",
                 $"bus: {Text.N(100 * dip.AtMotor.BeforePu)} % → {Text.N(100 * dip.AtMotor.DuringPu)} %, dip {Text.N(dip.AtMotor.DipPct, 3)} % (limit {Text.N(limits.Motor)} %); "
-                    + $"PCC: dip {Text.N(dip.AtCoupling.DipPct, 3)} % (limit {Text.N(limits.Pcc)} %, {(frequent ? "frequent" : "rare")} starts); "
+                    + $"PCC: dip {Text.N(dip.AtCoupling.DipPct, 3)} % (limit {Text.N(limits.Pcc)} %, {why}); "
                     + $"shortcut S_start/S_sc: {Text.N(dip.ShortcutPct, 3)} %",
                 "docs/methods/start-dip.md",
                 [

@@ -26,7 +26,7 @@ internal static class StarterChecks
 
     public static IEnumerable<Check> Of(DrivePointModel model, StartPlace? place, SupplyContext supply, Func<StartKey, StartCase> simulated)
     {
-        List<string> missing = [.. StartStudy.Missing(model), .. Plant.Network.NetworkData.Missing(supply.Plant)];
+        List<string> missing = [.. StartStudy.Missing(model), .. Plant.Network.NetworkData.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
         if (missing.Count == 0 && place is null)
         {
             missing.Add("a scenario in which it runs");
@@ -175,14 +175,14 @@ internal static class StarterChecks
     private static Check Dip(DrivePointModel model, StartCase start, StartPlace place, SupplyContext supply)
     {
         var frequent = model.Input.DrivePoint.Converter.StartsWanted() > 1;
-        var pcc = frequent ? supply.Defaults.DipFrequentPct : supply.Defaults.DipRarePct;
+        var (pcc, why) = GeneratorChecks.DipLimit(supply, frequent)!.Value;
         var byPcc = start.DipAtPccPct / pcc > start.DipPct / supply.Defaults.DipAtMotorPct;
         return CheckWriter.Judged(
             All[4].Id, model.Id, BoardRow.Supply, byPcc ? All[4].Title + ", at the PCC" : All[4].Title, byPcc ? start.DipAtPccPct : start.DipPct,
             byPcc ? pcc : supply.Defaults.DipAtMotorPct, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct, "Relief: a lower current limit, a stronger bus, a converter.",
             new Reason(
                 "largest 1 − V/V_before over the simulated start, source, standing load and motor as phasors",
-                $"bus: {Text.N(start.DipPct, 3)} % (limit {Text.N(supply.Defaults.DipAtMotorPct)} %); PCC: {Text.N(start.DipAtPccPct, 3)} % (limit {Text.N(pcc)} %, {(frequent ? "frequent" : "rare")} starts)",
+                $"bus: {Text.N(start.DipPct, 3)} % (limit {Text.N(supply.Defaults.DipAtMotorPct)} %); PCC: {Text.N(start.DipAtPccPct, 3)} % (limit {Text.N(pcc)} %, {why})",
                 Source,
                 Inputs(model, place)),
             place.Scenario);

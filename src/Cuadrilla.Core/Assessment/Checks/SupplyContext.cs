@@ -17,6 +17,9 @@ internal sealed record SupplyContext(
     PccDemand? Demand,
     IReadOnlyList<string> Incomplete)
 {
+    /// <summary>Steady voltage of each live bus.</summary>
+    public IReadOnlyDictionary<string, Supply.BusVoltageRange> Voltages { get; init; } = new Dictionary<string, Supply.BusVoltageRange>();
+
     /// <summary>What threw on the way: where a scenario or a drive is missing, nothing that rests on all of them holds.</summary>
     public IReadOnlyList<Fault> Faults { get; init; } = [];
 }

@@ -10,6 +10,36 @@ internal static class TransformerChecks
     public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<string> missing) =>
         supply.Plant.Distribution.Transformers.Select(t => Of(t, supply, missing).At(t.Id));
 
+    // Active power of all drives and loads on the buses behind the transformers that feed the same node: a bound from below.
+    private static Check? Overload(Transformer transformer, SupplyContext supply)
+    {
+        (string Name, double Pct, double Kw, double Kva)? worst = null;
+        foreach (var result in supply.Scenarios.Where(s => s.Network.Branches.Any(b => b.ElementId == transformer.Id)))
+        {
+            var scenario = supply.Plant.Scenarios.First(s => s.Id == result.ScenarioId);
+            var node = result.Network.NodeOf(transformer.ToBusId);
+            bool Behind(string busId) => result.Network.IsLive(busId) && result.Network.NodeOf(busId) == node;
+            var watts = result.Running.Where(d => Behind(d.BusId)).Sum(d => Math.Max(0, d.LineW))
+                + supply.Plant.Distribution.Loads.Where(l => Behind(l.BusId)).Sum(l => l.PowerVa().Real * scenario.LoadLevelPuOf(l.Id));
+            var kva = supply.Plant.Distribution.Transformers.Where(t => result.Network.Branches.Any(b => b.ElementId == t.Id) && Behind(t.ToBusId)).Sum(t => t.RatedKva);
+            if (kva > 0 && (worst is null || watts / 1e3 / kva * 100 > worst.Value.Pct))
+            {
+                worst = (result.ScenarioName, watts / 1e3 / kva * 100, watts / 1e3, kva);
+            }
+        }
+
+        return worst is { } w && w.Pct > supply.Defaults.TransformerLoadingPct
+            ? CheckWriter.Judged(
+                Id, string.Empty, BoardRow.Plant, $"Loading of {transformer.Name}", w.Pct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                "Relief: less simultaneous load, another transformer, a larger one.",
+                new Reason(
+                    "ΣP/ΣS_N of what hangs behind it: the least it can be, harmonics and reactive power left out",
+                    $"{Text.N(w.Kw)} kW on {Text.N(w.Kva)} kVA = {Text.N(w.Pct)} %; the currents themselves could not be solved",
+                    "Definition", []),
+                w.Name)
+            : null;
+    }
+
     private static Check Of(Transformer transformer, SupplyContext supply, IReadOnlyList<string> missing)
     {
         var title = $"Loading of {transformer.Name}";
@@ -26,6 +56,12 @@ internal static class TransformerChecks
 
         if (lacking.Count > 0)
         {
+            // Whatever the harmonics are: what is too much at the fundamental alone fails.
+            if (supply.Incomplete.Count == 0 && lacking.Count == missing.Count && Overload(transformer, supply) is { } overload)
+            {
+                return overload;
+            }
+
             return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, lacking);
         }
 

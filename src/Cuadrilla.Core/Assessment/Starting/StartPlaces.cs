@@ -20,15 +20,15 @@ internal static class StartPlaces
         {
             var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
             if (!scenario.StateOf(drivePointId).Running || !result.Network.IsLive(bus.Id)
-                || result.Network.Behind(bus.Id, StartDipChecks.Standing(plant, result, drivePointId)) is not var (voltage, ohm))
+                || result.ForDips.Behind(bus.Id, StartDipChecks.Standing(plant, result, drivePointId)) is not var (voltage, ohm))
             {
                 continue;
             }
 
             if (worst is null || ohm.Magnitude > worst.Ohm.Magnitude)
             {
-                var share = result.Network.IsLive(plant.Pcc.BusId) && ohm != Complex.Zero
-                    ? result.Network.TransferPu(plant.Pcc.BusId, bus.Id).Magnitude / Math.Max(1e-12, result.Network.TransferPu(bus.Id, bus.Id).Magnitude)
+                var share = result.ForDips.IsLive(plant.Pcc.BusId) && ohm != Complex.Zero
+                    ? result.ForDips.TransferPu(plant.Pcc.BusId, bus.Id).Magnitude / Math.Max(1e-12, result.ForDips.TransferPu(bus.Id, bus.Id).Magnitude)
                     : 0;
                 worst = new StartPlace(result.ScenarioName, InSteps(voltage, VoltageStep), InSteps(ohm), Math.Min(1, share));
             }
