@@ -838,6 +838,8 @@ export interface components {
             kind: "resistor";
             resistanceOhm: components["schemas"]["Given"];
             continuousKw: components["schemas"]["Given"];
+            windowS?: components["schemas"]["Given"];
+            pulses?: components["schemas"]["ResistorPulse"][];
         };
         BrakingToLine: {
             /** @enum {string} */
@@ -849,6 +851,8 @@ export interface components {
             /** Format: double */
             nominalVoltageV: number;
             withstandKa: components["schemas"]["Given"];
+            earthing?: components["schemas"]["EarthingSystem"];
+            environmentClass?: components["schemas"]["Given"];
         };
         BusDocument: {
             busId: string;
@@ -973,6 +977,9 @@ export interface components {
             /** Format: int32 */
             steps: number;
             detuningPct: components["schemas"]["Given"];
+            capacitorRatedV?: components["schemas"]["Given"];
+            /** Format: double */
+            detuningPu?: number;
         };
         CatalogueDocument: {
             version: string;
@@ -1082,6 +1089,7 @@ export interface components {
              */
             modules: number;
             wiring?: components["schemas"]["ModuleWiring"];
+            lightLoadFlux?: components["schemas"]["LightLoadFlux"];
         };
         ConverterChoiceNotChosen: {
             /** @enum {string} */
@@ -1292,6 +1300,7 @@ export interface components {
             gearEfficiency: components["schemas"]["Given"];
             inertiaKgM2: components["schemas"]["Given"];
             startTimeS: components["schemas"]["Given"];
+            stopTimeS?: components["schemas"]["Given"];
         };
         DutyPoint: {
             /** Format: double */
@@ -1299,6 +1308,8 @@ export interface components {
             /** Format: double */
             hoursPerYear: number;
         };
+        /** @enum {unknown} */
+        EarthingSystem: "not-stated" | "tn-s" | "tn-cs" | "tn-c" | "tt" | "it" | "corner-earthed";
         EditRequest: {
             /** Format: int64 */
             basedOn: number;
@@ -1306,6 +1317,8 @@ export interface components {
             who: string;
             specification: components["schemas"]["PlantSpecification"];
         };
+        /** @enum {unknown} */
+        ExplosionProtection: "none" | "flameproof" | "increased-safety" | "pressurised" | "dust-by-enclosure";
         Feeder: components["schemas"]["FeederOnBusbar"] | components["schemas"]["FeederByCable"];
         FeederByCable: {
             /** @enum {string} */
@@ -1340,6 +1353,7 @@ export interface components {
             presentControl: components["schemas"]["PresentControl"];
             path: components["schemas"]["ParallelPath"];
             vaneCurve: components["schemas"]["VanePoint"][];
+            stopTimeS?: components["schemas"]["Given"];
         };
         FollowerDocument: {
             missing: string[];
@@ -1454,6 +1468,8 @@ export interface components {
             /** Format: double */
             jamTripS: null | number;
             /** Format: double */
+            jamTripLongestS: null | number;
+            /** Format: double */
             lateStartS: null | number;
         };
         HarmonicStudyDocument: {
@@ -1519,6 +1535,11 @@ export interface components {
             currentA: number;
             source: string;
         };
+        /**
+         * @default constant
+         * @enum {unknown}
+         */
+        LightLoadFlux: "constant" | "lowered";
         /** @enum {unknown} */
         LimitSense: "at-most" | "at-least";
         LineCurrentDocument: {
@@ -1650,6 +1671,7 @@ export interface components {
             beltKgPerM: components["schemas"]["Given"];
             drumDiameterM: components["schemas"]["Given"];
             breakawayPct: components["schemas"]["Given"];
+            regenerationFriction?: components["schemas"]["Given"];
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
@@ -1676,7 +1698,6 @@ export interface components {
             runningTorqueNm: components["schemas"]["Given"];
             ratedSpeedRpm: components["schemas"]["Given"];
             breakawayPct: components["schemas"]["Given"];
-            stopTimeS: components["schemas"]["Given"];
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
@@ -1693,6 +1714,7 @@ export interface components {
             falls: components["schemas"]["Given"];
             drumDiameterM: components["schemas"]["Given"];
             efficiency: components["schemas"]["Given"];
+            rollingFriction?: components["schemas"]["Given"];
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
@@ -1911,6 +1933,8 @@ export interface components {
             connection: components["schemas"]["MotorConnection"];
             insulatedBearing: boolean;
             reason: string;
+            /** @default false */
+            thermistorTrips: boolean;
         };
         MotorChoiceNotChosen: {
             /** @enum {string} */
@@ -1944,6 +1968,15 @@ export interface components {
             technology?: components["schemas"]["MotorTechnology"];
             /** Format: double */
             shaftHeightMm?: number;
+        };
+        MotorLimits: {
+            ratedRiseK?: components["schemas"]["Given"];
+            stallTimeS?: components["schemas"]["Given"];
+            startsPerHour?: components["schemas"]["Given"];
+            withstandV?: components["schemas"]["Given"];
+            forConverter?: boolean;
+            explosion?: components["schemas"]["ExplosionProtection"];
+            certifiedForConverter?: boolean;
         };
         MotorPlate: {
             /** Format: double */
@@ -1987,9 +2020,12 @@ export interface components {
             backEmfVPerKrpm: number;
             measured?: null | components["schemas"]["SevenPointLosses"];
             /** Format: double */
+            saliencyPu?: number;
+            /** Format: double */
             lockedRotorCurrentPu?: number;
             /** Format: double */
             lockedRotorTorquePu?: number;
+            limits?: components["schemas"]["MotorLimits"];
             startsOnTheLine?: boolean;
             /** Format: double */
             ratedTorqueNm?: number;
@@ -2146,6 +2182,13 @@ export interface components {
             lossN50T50W: components["schemas"]["Given"];
             lossN50T25W: components["schemas"]["Given"];
             lossN25T25W: components["schemas"]["Given"];
+            ratedRiseK?: components["schemas"]["Given"];
+            stallTimeS?: components["schemas"]["Given"];
+            startsPerHour?: components["schemas"]["Given"];
+            withstandV?: components["schemas"]["Given"];
+            forConverter?: boolean;
+            explosion?: components["schemas"]["ExplosionProtection"];
+            certifiedForConverter?: boolean;
             /** Format: double */
             impliedPowerFactor?: number;
         };
@@ -2318,6 +2361,12 @@ export interface components {
             value: string;
             unit: string;
             origin: string;
+        };
+        ResistorPulse: {
+            /** Format: double */
+            timeS?: number;
+            /** Format: double */
+            powerPu?: number;
         };
         ReturnedEnergy: {
             /** Format: double */
@@ -2509,6 +2558,20 @@ export interface components {
             /** Format: double */
             cabinetAirC?: number;
         };
+        SiteDerating: {
+            /** Format: double */
+            ambientFreeC: number;
+            /** Format: double */
+            ambientPctPerK: number;
+            /** Format: double */
+            ambientMaxC: number;
+            /** Format: double */
+            altitudeFreeM: number;
+            /** Format: double */
+            altitudePctPer100M: number;
+            /** Format: double */
+            altitudeMaxM: number;
+        };
         SkipBand: {
             /** Format: double */
             fromRpm: number;
@@ -2540,6 +2603,7 @@ export interface components {
             massKg: number;
             /** Format: double */
             priceIndex: number;
+            derating: components["schemas"]["SiteDerating"];
         };
         SoftStarterSettings: {
             mode: components["schemas"]["SoftStartMode"];
@@ -2584,6 +2648,8 @@ export interface components {
             unbalancePct: components["schemas"]["Given"];
             backgroundV5Pct: components["schemas"]["Given"];
             backgroundV7Pct: components["schemas"]["Given"];
+            lowestPct?: components["schemas"]["Given"];
+            highestPct?: components["schemas"]["Given"];
         };
         SourceStrength: components["schemas"]["SourceStrengthNotStated"] | components["schemas"]["SourceStrengthAssumedInfinite"] | components["schemas"]["SourceStrengthFaultLevel"] | components["schemas"]["SourceStrengthGenerator"];
         SourceStrengthAssumedInfinite: {
@@ -2604,6 +2670,9 @@ export interface components {
             subtransientPct: components["schemas"]["Given"];
             negativeSequencePct: components["schemas"]["Given"];
             xrRatio: components["schemas"]["Given"];
+            ratedKw?: components["schemas"]["Given"];
+            transientPct?: components["schemas"]["Given"];
+            governingClass?: components["schemas"]["Given"];
         };
         SourceStrengthNotStated: {
             /** @enum {string} */
@@ -2898,6 +2967,7 @@ export interface components {
             cooling: components["schemas"]["TransformerCooling"];
             eddyLossPu: components["schemas"]["Given"];
             otherStrayLossPu: components["schemas"]["Given"];
+            noLoadSecondaryPct?: components["schemas"]["Given"];
         };
         /** @enum {unknown} */
         TransformerCooling: "dry" | "oil";

@@ -91,7 +91,14 @@ export function freshElementId(specification: Specification, stem: string): stri
 export function newBus(specification: Specification): Bus {
   const last = specification.distribution.buses.at(-1);
   const id = freshElementId(specification, "bus");
-  return { id, name: `bus ${id.slice(4)}`, nominalVoltageV: last?.nominalVoltageV ?? 400, withstandKa: null };
+  return {
+    id,
+    name: `bus ${id.slice(4)}`,
+    nominalVoltageV: last?.nominalVoltageV ?? 400,
+    withstandKa: null,
+    earthing: "not-stated",
+    environmentClass: null,
+  };
 }
 
 /** A new transformer from the source's bus to the last one of a lower voltage. */
@@ -116,6 +123,8 @@ export function newTransformer(specification: Specification): Transformer | unde
     cooling: "dry",
     eddyLossPu: null,
     otherStrayLossPu: null,
+    // Proposed for a new transformer, and said where it counts.
+    noLoadSecondaryPct: 105,
   };
 }
 

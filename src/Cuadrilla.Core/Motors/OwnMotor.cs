@@ -69,8 +69,26 @@ public sealed record OwnMotor(
     Given LossN50T25W,
     Given LossN25T25W)
 {
-    /// <summary>What its maker states it stands.</summary>
-    public MotorLimits Limits { get; init; } = MotorLimits.None;
+    /// <summary>Temperature rise at the rated point on a sinusoidal supply, K.</summary>
+    public Given RatedRiseK { get; init; }
+
+    /// <summary>Time the warm rotor stands locked at full voltage, s.</summary>
+    public Given StallTimeS { get; init; }
+
+    /// <summary>Starts an hour it stands.</summary>
+    public Given StartsPerHour { get; init; }
+
+    /// <summary>Peak voltage between phases the winding stands, V.</summary>
+    public Given WithstandV { get; init; }
+
+    /// <summary>True when its maker states it for a converter supply.</summary>
+    public bool ForConverter { get; init; }
+
+    /// <summary>Explosion protection.</summary>
+    public ExplosionProtection Explosion { get; init; }
+
+    /// <summary>True when its certificate states converter operation.</summary>
+    public bool CertifiedForConverter { get; init; }
 
     /// <summary>Largest contradiction between power, voltage, current, efficiency and power factor that a rounded plate may show.</summary>
     public const double PlateTolerancePu = 0.05;
@@ -157,7 +175,16 @@ public sealed record OwnMotor(
             LockedRotorCurrentPu = Or(LockedRotorCurrentPu, like.Plate.LockedRotorCurrentPu),
             LockedRotorTorquePu = Or(LockedRotorTorquePu, like.Plate.LockedRotorTorquePu),
             SaliencyPu = like.Plate.SaliencyPu,
-            Limits = Limits,
+            Limits = new MotorLimits
+            {
+                RatedRiseK = RatedRiseK,
+                StallTimeS = StallTimeS,
+                StartsPerHour = StartsPerHour,
+                WithstandV = WithstandV,
+                ForConverter = ForConverter,
+                Explosion = Explosion,
+                CertifiedForConverter = CertifiedForConverter,
+            },
         };
         if (NoLoadCurrentA.IsKnown && Technology == MotorTechnology.CageInduction)
         {

@@ -41,10 +41,10 @@ internal static class OwnMotorValidation
         p.Number(at + "/powerFactor", "Power factor", m.PowerFactor, 0.2, 1, string.Empty);
         p.Number(at + "/poles", "Poles", m.Poles, 2, 60, string.Empty);
         p.Require(m.Poles % 2 == 0, at + "/poles", "Poles", $"{m.Poles}", "an even number");
-        p.Number(at + "/limits/ratedRiseK", "Rated temperature rise", m.Limits.RatedRiseK, 20, 180, "K");
-        p.Number(at + "/limits/stallTimeS", "Stall time, warm", m.Limits.StallTimeS, 1, 120, "s");
-        p.Number(at + "/limits/startsPerHour", "Starts an hour", m.Limits.StartsPerHour, 0, 1000, "1/h", minExcluded: true);
-        p.Number(at + "/limits/withstandV", "Peak voltage the winding stands", m.Limits.WithstandV, 300, 20_000, "V");
+        p.Number(at + "/ratedRiseK", "Rated temperature rise", m.RatedRiseK, 20, 180, "K");
+        p.Number(at + "/stallTimeS", "Stall time, warm", m.StallTimeS, 1, 120, "s");
+        p.Number(at + "/startsPerHour", "Starts an hour", m.StartsPerHour, 0, 1000, "1/h", minExcluded: true);
+        p.Number(at + "/withstandV", "Peak voltage the winding stands", m.WithstandV, 300, 20_000, "V");
         p.Number(at + "/breakdownTorquePu", "Breakdown torque", m.BreakdownTorquePu, 1.3, 8, "× rated");
         p.Number(at + "/noLoadCurrentA", "No-load current", m.NoLoadCurrentA, 0, Math.Max(0, 0.95 * m.RatedCurrentA), "A", minExcluded: true);
         p.Number(at + "/lockedRotorCurrentPu", "Locked-rotor current", m.LockedRotorCurrentPu, 2, 12, "× rated");

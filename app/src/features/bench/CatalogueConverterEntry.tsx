@@ -20,7 +20,7 @@ const brakings: Readonly<Record<Braking["kind"], string>> = {
 function brakingOf(kind: Braking["kind"]): Braking {
   switch (kind) {
     case "resistor":
-      return { kind, resistanceOhm: null, continuousKw: null };
+      return { kind, resistanceOhm: null, continuousKw: null, windowS: null, pulses: [] };
     case "flux":
       return { kind, fluxPct: 120 };
     case "dc-injection":
@@ -72,6 +72,12 @@ export function CatalogueConverterEntry({
           "vector-with-encoder": "vector with encoder",
         }}
         onCommit={(control) => edit("control", change({ control }))}
+      />
+      <ChoiceField
+        label="Flux at light load"
+        value={converter.lightLoadFlux ?? "constant"}
+        choices={{ constant: "whole: full torque at once", lowered: "lowered with the torque, as fans allow" }}
+        onCommit={(lightLoadFlux) => edit("flux at light load", change({ lightLoadFlux }))}
       />
       <QuantityField
         label="Modules in parallel"
@@ -161,6 +167,15 @@ function BrakingEntry({
           value={braking.continuousKw}
           note="It gets hot enough to burn: place and cover it by its maker’s instructions."
           onCommit={(continuousKw) => edit("brake resistor", change({ braking: { ...braking, continuousKw } }))}
+        />
+        <QuantityField
+          label="Window of its mean power"
+          optional
+          placeholder="project’s"
+          quantity={quantities.timeS}
+          value={braking.windowS ?? null}
+          note="Shorter pulses as wire-wound resistors stand them, 20 times for 1 s to twice for 60 s."
+          onCommit={(windowS) => edit("brake resistor", change({ braking: { ...braking, windowS } }))}
         />
       </>
     );

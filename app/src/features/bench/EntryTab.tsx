@@ -198,6 +198,11 @@ function MotorEntry({ point, edit }: Props) {
         value={motor.insulatedBearing}
         onCommit={(insulatedBearing) => edit("insulated bearing", withMotor({ insulatedBearing }))}
       />
+      <SwitchField
+        label="Thermistors in the winding switch it off"
+        value={motor.thermistorTrips}
+        onCommit={(thermistorTrips) => edit("thermistors", withMotor({ thermistorTrips }))}
+      />
       <SkipBandEntry
         bands={point.skipBands}
         onChange={(skipBands) => edit("skip bands", (p) => ({ ...p, skipBands: [...skipBands] }))}

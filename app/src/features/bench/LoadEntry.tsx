@@ -119,6 +119,14 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
         value={c.startTimeS}
         onCommit={(v) => edit("start time", common({ startTimeS: v }))}
       />
+      <QuantityField
+        label="Stop time"
+        optional
+        placeholder="coasts"
+        quantity={quantities.timeS}
+        value={c.stopTimeS ?? null}
+        onCommit={(v) => edit("stop time", common({ stopTimeS: v }))}
+      />
       <ChoiceField
         label="Flow control today"
         value={c.presentControl}

@@ -30,6 +30,7 @@ const full: DrivePoint = {
     riseUsed: "f",
     connection: "fitting",
     insulatedBearing: true,
+    thermistorTrips: false,
     reason: "",
   },
   converter: {

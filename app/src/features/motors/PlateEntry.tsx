@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Outcome } from "../../components/draft";
 import { parseQuantity } from "../../lib/units";
 import { freeKeys } from "../../lib/columns";
-import { emptyMotor, plateFields, type OwnMotor } from "./plate";
+import { emptyMotor, plateFields, type OwnMotor, explosionNames } from "./plate";
 import { TechnologyChoice } from "./TechnologyChoice";
 
 /** A data plate typed by hand; it is checked as a whole when it is taken. */
@@ -22,10 +22,17 @@ export function PlateEntry({
     ratedFrequencyHz: "50",
     poles: "4",
   });
+  const [stated, setStated] = useState<
+    Required<Pick<OwnMotor, "forConverter" | "explosion" | "certifiedForConverter">>
+  >({
+    forConverter: false,
+    explosion: "none",
+    certifiedForConverter: false,
+  });
   const [problem, setProblem] = useState<Outcome>();
   const submit = async () => {
     const key = freeKeys("own", new Set(taken.map((m) => m.id)))();
-    const motor: Record<string, unknown> = { ...emptyMotor(key, name.trim(), technology) };
+    const motor: Record<string, unknown> = { ...emptyMotor(key, name.trim(), technology), ...stated };
     for (const f of plateFields) {
       const text = texts[f.key]?.trim() ?? "";
       const parsed = text === "" ? undefined : parseQuantity(text, f.quantity);
@@ -74,6 +81,38 @@ export function PlateEntry({
             </span>
           </label>
         ))}
+        <label className="flex items-center justify-between gap-2">
+          Made for converters
+          <input
+            type="checkbox"
+            checked={stated.forConverter}
+            onChange={(e) => setStated({ ...stated, forConverter: e.target.checked })}
+          />
+        </label>
+        <label className="flex items-center justify-between gap-2">
+          Explosion protection
+          <select
+            className="entry w-44"
+            value={stated.explosion}
+            onChange={(e) => setStated({ ...stated, explosion: e.target.value as keyof typeof explosionNames })}
+          >
+            {Object.entries(explosionNames).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        {stated.explosion !== "none" && (
+          <label className="flex items-center justify-between gap-2">
+            Certificate states converter operation
+            <input
+              type="checkbox"
+              checked={stated.certifiedForConverter}
+              onChange={(e) => setStated({ ...stated, certifiedForConverter: e.target.checked })}
+            />
+          </label>
+        )}
       </div>
       {problem !== undefined && (
         <p role="alert" className="mt-2 text-fails">

@@ -3,6 +3,15 @@ import { freeKeys, type ColumnField, type Mapping, type ReadRow } from "../../li
 import { readNumber } from "../../lib/csv";
 import { quantities, type Quantity } from "../../lib/units";
 
+/** Explosion protections with their names. */
+export const explosionNames = {
+  none: "none: safe areas",
+  flameproof: "flameproof enclosure, Ex db",
+  "increased-safety": "increased safety, Ex eb",
+  pressurised: "pressurised, Ex pxb",
+  "dust-by-enclosure": "dust, by enclosure, Ex tb",
+} as const;
+
 /** A real motor of the project. */
 export type OwnMotor = Specification["motors"][number];
 
@@ -33,6 +42,8 @@ const narrowWords: ReadonlySet<NumberKey> = new Set<NumberKey>([
   "lockedRotorCurrentPu",
   "lockedRotorTorquePu",
   "maxSpeedRpm",
+  "stallTimeS",
+  "withstandV",
   "lossN90T100W",
   "lossN50T100W",
   "lossN25T100W",
@@ -70,6 +81,10 @@ export const plateFields: readonly PlateField[] = [
   field("backEmfVPerKrpm", "Magnets, V at 1000 rpm", q.plain, /emf|ke\b/i),
   field("inertiaKgM2", "Inertia", q.inertiaKgM2, /inertia|^j\b/i),
   field("maxSpeedRpm", "Mechanical limit", q.speedRpm, /max.*speed|limit/i),
+  field("ratedRiseK", "Temperature rise at rated load, K", q.plain, /rise/i),
+  field("stallTimeS", "Stall time, warm", q.timeS, /stall|locked.*time/i),
+  field("startsPerHour", "Starts an hour", q.plain, /starts/i),
+  field("withstandV", "Winding stands, peak", q.voltageV, /withstand|peak.*v/i),
   field("shaftHeightMm", "Shaft height", q.lengthMm, /height|frame/i),
   field("lengthMm", "Length", q.lengthMm, /length/i),
   field("massKg", "Mass", q.massKg, /mass|weight|kg$/i),
@@ -140,6 +155,13 @@ export function emptyMotor(id: string, name: string, technology: OwnMotor["techn
     backEmfVPerKrpm: null,
     inertiaKgM2: null,
     maxSpeedRpm: null,
+    ratedRiseK: null,
+    stallTimeS: null,
+    startsPerHour: null,
+    withstandV: null,
+    forConverter: false,
+    explosion: "none",
+    certifiedForConverter: false,
     shaftHeightMm: null,
     lengthMm: null,
     massKg: null,

@@ -23,6 +23,16 @@ const vectorGroups: Readonly<Record<Transformer["vectorGroup"], string>> = {
   dzn0: "Dzn0",
 };
 
+const earthings = {
+  "not-stated": "not stated",
+  "tn-s": "TN-S",
+  "tn-cs": "TN-C-S",
+  "tn-c": "TN-C",
+  tt: "TT",
+  it: "IT",
+  "corner-earthed": "corner",
+} as const;
+
 /** Buses by name, for choices. */
 export function useBusNames(filter: (bus: Bus) => boolean = () => true): Record<string, string> {
   const { project } = useProject();
@@ -87,6 +97,30 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
               quantity={quantities.currentKa}
               value={b.withstandKa}
               onCommit={(withstandKa) => change(b, { withstandKa })}
+            />
+          ),
+        },
+        {
+          heading: "earthing",
+          cell: (b) => (
+            <CellChoice
+              label={`Earthing system of ${b.name}`}
+              value={b.earthing ?? "not-stated"}
+              choices={earthings}
+              onCommit={(earthing) => change(b, { earthing })}
+            />
+          ),
+        },
+        {
+          heading: "class",
+          cell: (b) => (
+            <CellQuantity
+              label={`Class of environment of ${b.name}`}
+              optional
+              width="w-10"
+              quantity={quantities.plain}
+              value={b.environmentClass ?? null}
+              onCommit={(environmentClass) => change(b, { environmentClass })}
             />
           ),
         },
@@ -179,6 +213,19 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
             />
           ),
         })),
+        {
+          heading: "no-load U, %",
+          cell: (t) => (
+            <CellQuantity
+              label={`No-load voltage of ${t.name} with its tap`}
+              optional
+              width="w-14"
+              quantity={quantities.percent}
+              value={t.noLoadSecondaryPct ?? null}
+              onCommit={(noLoadSecondaryPct) => change(t, { noLoadSecondaryPct })}
+            />
+          ),
+        },
         {
           heading: "group",
           cell: (t) => (

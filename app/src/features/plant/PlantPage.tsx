@@ -34,7 +34,16 @@ function strengthOf(kind: Strength["kind"]): Strength {
     case "fault-level":
       return { kind, shortCircuitMva: null, leastMva: null, xrRatio: null };
     case "generator":
-      return { kind, ratedKva: null, subtransientPct: null, negativeSequencePct: null, xrRatio: null };
+      return {
+        kind,
+        ratedKva: null,
+        ratedKw: null,
+        subtransientPct: null,
+        transientPct: null,
+        negativeSequencePct: null,
+        xrRatio: null,
+        governingClass: null,
+      };
     default:
       return { kind };
   }
@@ -133,6 +142,29 @@ export function PlantPage({
                 onCommit={(v) => source({ strength: { ...strength, ratedKva: v } })}
               />
               <QuantityField
+                label="Active power"
+                optional
+                quantity={quantities.powerKw}
+                value={strength.ratedKw ?? null}
+                onCommit={(v) => source({ strength: { ...strength, ratedKw: v } })}
+              />
+              <QuantityField
+                label="Transient X′d"
+                optional
+                quantity={quantities.percent}
+                value={strength.transientPct ?? null}
+                note="Governs dips of 0.1 s and more."
+                onCommit={(v) => source({ strength: { ...strength, transientPct: v } })}
+              />
+              <QuantityField
+                label="Governing class G"
+                optional
+                quantity={quantities.plain}
+                value={strength.governingClass ?? null}
+                note="1 to 3, ISO 8528-5."
+                onCommit={(v) => source({ strength: { ...strength, governingClass: v } })}
+              />
+              <QuantityField
                 label="Subtransient X″d"
                 optional
                 quantity={quantities.percent}
@@ -156,6 +188,22 @@ export function PlantPage({
               />
             </>
           )}
+          <QuantityField
+            label="Lowest voltage"
+            optional
+            placeholder="nominal"
+            quantity={quantities.percent}
+            value={s.source.lowestPct ?? null}
+            onCommit={(v) => source({ lowestPct: v })}
+          />
+          <QuantityField
+            label="Highest voltage"
+            optional
+            placeholder="nominal"
+            quantity={quantities.percent}
+            value={s.source.highestPct ?? null}
+            onCommit={(v) => source({ highestPct: v })}
+          />
           <QuantityField
             label="Unbalance"
             optional

@@ -16,6 +16,12 @@ const train: readonly EntryField[] = [
     note: "Drum, coupling, rotor; carried masses follow from the other entries.",
   },
   { key: "startTimeS", label: "Start time", quantity: quantities.timeS },
+  {
+    key: "stopTimeS",
+    label: "Stop time",
+    quantity: quantities.timeS,
+    note: "From its fastest; quicker than it stops by itself drives energy back.",
+  },
 ];
 
 /** Entries of a load whose torque follows from mechanics. */
@@ -59,7 +65,7 @@ export function MechanicalEntry({ load, edit }: { readonly load: Mechanical; rea
       {load.kind === "profile" && (
         <ProfileEntry points={load.points} onChange={(points) => edit("profile", set("points", points))} />
       )}
-      <h3 className="section-title">Gear and start</h3>
+      <h3 className="section-title">Gear, start and stop</h3>
       {train
         .filter((f) => f.key !== "startTimeS" || (load.kind !== "servo-axis" && load.kind !== "profile"))
         .map((f) => (

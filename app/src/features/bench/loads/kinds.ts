@@ -45,18 +45,19 @@ export const fieldsOf: Readonly<Record<Mechanical["kind"], readonly EntryField[]
     breakaway,
     { key: "minSpeedPu", label: "Lowest speed", quantity: q.fractionPercent },
   ],
-  "high-inertia": [
-    { key: "runningTorqueNm", label: "Torque at rated speed", quantity: q.torqueNm },
-    speed,
-    breakaway,
-    { key: "stopTimeS", label: "Stop time", quantity: q.timeS, note: "Faster than coasting drives energy back." },
-  ],
+  "high-inertia": [{ key: "runningTorqueNm", label: "Torque at rated speed", quantity: q.torqueNm }, speed, breakaway],
   conveyor: [
     { key: "massFlowKgPerS", label: "Material carried", quantity: q.massFlowKgPerS },
     { key: "lengthM", label: "Length", quantity: q.lengthM },
     { key: "liftM", label: "Lift", quantity: q.lengthM, note: "Negative downhill." },
     { key: "beltSpeedMPerS", label: "Belt speed", quantity: q.linearSpeedMPerS },
     { key: "frictionFactor", label: "Friction factor f", quantity: q.plain, note: "0.02 to 0.03 is common." },
+    {
+      key: "regenerationFriction",
+      label: "Friction factor while it drives",
+      quantity: q.plain,
+      note: "Empty: the project’s, 0.012.",
+    },
     { key: "secondaryFactor", label: "Secondary factor C", quantity: q.plain },
     { key: "rollerKgPerM", label: "Idlers, per metre", quantity: q.kgPerM },
     { key: "beltKgPerM", label: "Belt, per metre", quantity: q.kgPerM },
@@ -95,6 +96,12 @@ export const fieldsOf: Readonly<Record<Mechanical["kind"], readonly EntryField[]
     { key: "speedMPerS", label: "Speed", quantity: q.linearSpeedMPerS },
     { key: "liftM", label: "Way", quantity: q.lengthM },
     { key: "cyclesPerHour", label: "Cycles an hour", quantity: q.plain },
+    {
+      key: "rollingFriction",
+      label: "Rolling friction of the track",
+      quantity: q.plain,
+      note: "Empty: the project’s, 0.01; nothing on a vertical track.",
+    },
     { key: "falls", label: "Falls of rope", quantity: q.plain },
     { key: "drumDiameterM", label: "Drum diameter", quantity: q.diameterMm },
     { key: "efficiency", label: "Ropes and guides, efficiency", quantity: q.fractionPercent },
@@ -138,6 +145,7 @@ const emptyFluid: FluidMachine = {
   shutOffPu: null,
   inertiaKgM2: null,
   startTimeS: null,
+  stopTimeS: null,
   duty: [],
   presentControl: "not-stated",
   vaneCurve: [],
@@ -171,7 +179,13 @@ function emptyMechanical(kind: Mechanical["kind"], was: Load): Mechanical {
   const kept = "train" in was ? was : undefined;
   const load: Record<string, unknown> = {
     kind,
-    train: kept?.train ?? { gearRatio: null, gearEfficiency: null, inertiaKgM2: null, startTimeS: null },
+    train: kept?.train ?? {
+      gearRatio: null,
+      gearEfficiency: null,
+      inertiaKgM2: null,
+      startTimeS: null,
+      stopTimeS: null,
+    },
     duty: kept?.duty ?? [],
   };
   for (const field of fieldsOf[kind]) {

@@ -1,0 +1,144 @@
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
+using Check = Cuadrilla.Core.Assessment.Check;
+
+namespace Cuadrilla.Core.Tests.Motors;
+
+/// <summary>What motors stand by their makers, what the law asks of them, and the columns of the efficiency table.</summary>
+public sealed class MotorLimitTests
+{
+    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
+    private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+
+    [Theory]
+    [InlineData(8, "ie2", 0.75, 66.2)]
+    [InlineData(6, "ie4", 200, 96.3)]
+    [InlineData(8, "ie4", 160, 95.1)]
+    [InlineData(2, "ie2", 0.75, 77.4)]
+    [InlineData(2, "ie4", 355, 96.5)]
+    [InlineData(8, "ie3", 11, 88.6)]
+    [InlineData(6, "ie2", 45, 92.7)]
+    [InlineData(4, "ie3", 11, 91.4)]
+    public void Efficiencies_are_those_of_the_table(int poles, string efficiencyClass, double kw, double pct) =>
+        Assert.Equal(pct, 100 * Motor($"cage-{poles}p-{efficiencyClass}-{kw.ToString(System.Globalization.CultureInfo.InvariantCulture)}").Plate.Efficiency, 1e-6);
+
+    [Theory]
+    [InlineData("cage-2p-ie3-1.1", "80 M")]
+    [InlineData("cage-2p-ie3-18.5", "160 L")]
+    [InlineData("cage-2p-ie3-37", "200 L")]
+    [InlineData("cage-6p-ie3-2.2", "112 M")]
+    [InlineData("cage-6p-ie3-3", "132 S")]
+    [InlineData("cage-6p-ie3-160", "315 L")]
+    [InlineData("cage-8p-ie3-1.5", "112 M")]
+    [InlineData("cage-8p-ie3-4", "160 M")]
+    [InlineData("cage-8p-ie3-55", "315 S")]
+    public void Frames_follow_the_pole_number(string id, string frame) => Assert.Equal(frame, Motor(id).Frame);
+
+    [Fact]
+    public void Efficiency_rises_with_power_and_class_in_every_column()
+    {
+        foreach (var group in Data.Motors.Values.Where(m => m.Technology == MotorTechnology.CageInduction && m.OwnName.Length == 0).GroupBy(m => (m.Poles, m.EfficiencyClass)))
+        {
+            var rising = group.OrderBy(m => m.Plate.RatedPowerW).Select(m => m.Plate.Efficiency).ToList();
+            Assert.Equal(rising.Order(), rising);
+            Assert.Equal(25, rising.Count);
+        }
+
+        Assert.True(Motor("cage-8p-ie3-200").Plate.PowerFactor >= 0.8);
+        Assert.True(Motor("cage-4p-ie3-55").Plate.MaxSpeedRpm <= 2300);
+    }
+
+    [Theory]
+    [InlineData("cage-2p-ie2-55", "IE2")]
+    [InlineData("cage-4p-ie3-90", "IE4")]
+    public void A_motor_below_the_least_class_is_not_permitted(string id, string why)
+    {
+        var against = new LawfulMotor(3, 4).Against(Motor(id));
+        Assert.Contains(why, against, StringComparison.Ordinal);
+        Assert.Empty(new LawfulMotor(0, 0).Against(Motor(id)));
+    }
+
+    [Fact]
+    public void What_the_law_forbids_is_never_best()
+    {
+        var study = new Assessor(Data).Study(Demo, Demo.AllDrivePoints().Single(p => p.Id == "dp-02"));
+        var motors = CandidateRanking.Motors(study.Model.Input, Data);
+        Assert.All(motors.Where(c => c.Fits && !c.IsChosen), c => Assert.DoesNotContain("-ie2-", c.ItemId, StringComparison.Ordinal));
+        Assert.Contains(motors, c => c.Reason.StartsWith("Not permitted", StringComparison.Ordinal));
+        Assert.All(study.Alternatives.Where(a => !a.HasChosenMotor), a => Assert.DoesNotContain("IE2 cage", a.Motor, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_winding_whose_withstand_is_not_stated_needs_it_where_the_verdict_rests_on_it()
+    {
+        Check Of(Given withstand, double cableM) => Run(Own() with { WithstandV = withstand }, "motor.insulation", cableM);
+        Assert.Equal(Verdict.NeedsData, Of(Given.Unknown, 80).Verdict);
+        Assert.Contains("at least", Of(Given.Unknown, 80).Relief, StringComparison.Ordinal);
+        Assert.NotEqual(Verdict.NeedsData, Of(Given.Unknown, 0.5).Verdict);
+        Assert.Equal(Verdict.Holds, Of(1600, 80).Verdict);
+        Assert.Equal(Verdict.Fails, Of(1000, 80).Verdict);
+    }
+
+    [Fact]
+    public void A_motor_with_explosion_protection_needs_certificate_and_thermistors_on_a_converter()
+    {
+        Check Of(bool certified, bool thermistors) => Run(
+            Own() with { Explosion = ExplosionProtection.Flameproof, CertifiedForConverter = certified }, "motor.explosion-protection", 20, thermistors);
+        Assert.Equal(Verdict.NeedsData, Of(false, true).Verdict);
+        Assert.Equal(Verdict.NeedsData, Of(true, false).Verdict);
+        Assert.Equal(Verdict.Holds, Of(true, true).Verdict);
+        Assert.Equal(Verdict.NotApplicable, Run(Own(), "motor.explosion-protection", 20).Verdict);
+    }
+
+    [Fact]
+    public void A_loss_grows_in_a_straight_line_with_the_switching_frequency()
+    {
+        var item = Data.Converters["six-pulse-choke-22"];
+        double Loss(double khz) => new ConverterAtSite(item, Core.Converters.OverloadDuty.Light, khz, Demo.Site).LossW(0.9, item.LightCurrentA) - item.StandbyW;
+        Assert.Equal(item.Losses.F90I100W - item.StandbyW, Loss(4), 1e-6);
+        Assert.Equal(1.25 * Loss(4), Loss(8), 1e-6);
+        Assert.Equal(1.125 * Loss(4), Loss(6), 1e-6);
+    }
+
+    [Fact]
+    public void A_lowered_flux_saves_at_light_load_and_changes_nothing_at_full()
+    {
+        var plate = Motor("cage-4p-ie3-160").Plate;
+        MotorLossModel whole = new(plate), lowered = new(plate, 1, 0.5);
+        var rated = plate.RatedTorqueNm;
+        Assert.Equal(whole.At(1480, rated, MotorFeed.Converter).LossW, lowered.At(1480, rated, MotorFeed.Converter).LossW, 1e-6);
+
+        // A fan at a quarter of its speed asks for a sixteenth of the torque.
+        var n = plate.RatedSpeedRpm / 4;
+        MotorPoint a = whole.At(n, rated / 16, MotorFeed.Converter), b = lowered.At(n, rated / 16, MotorFeed.Converter);
+        Assert.True(b.Efficiency > a.Efficiency + 0.03, $"{a.Efficiency} {b.Efficiency}");
+        Assert.True(b.CurrentA < 0.75 * a.CurrentA);
+    }
+
+    [Fact]
+    public void Below_five_hertz_an_item_carries_less_for_long()
+    {
+        var slow = Changed("dp-03", p => p with { Load = new Core.Loads.ConstantTorqueLoad(new Core.Loads.DriveTrain(1, 1, 0.1, 5), [new(0.05, 2000)], 10, 1450, 100, 0.05) });
+        var model = new Assessor(Data).Study(slow, slow.AllDrivePoints().Single(p => p.Id == "dp-03")).Model;
+        var (_, rpm, _, low) = CurrentDemand.Continuous(model);
+        Assert.Equal(0.7, low);
+        Assert.True(rpm < 150);
+    }
+
+    private static MotorItem Motor(string id) => Data.Motors[id];
+
+    private static OwnMotor Own() => new(
+        "own", "plate", MotorTechnology.CageInduction, "IE3", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
+        0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
+
+    private static Check Run(OwnMotor motor, string id, double cableM, bool thermistors = false) => new Assessor(Data).Run(Changed("dp-02", p => p with
+    {
+        Motor = new MotorChoice.FromCatalogue("own", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty, thermistors),
+        Cable = p.Cable with { LengthM = cableM },
+    }) with { Motors = [.. Demo.Motors, motor] }).Checks.Single(c => c.Id == id && c.DrivePointId == "dp-02");
+}
