@@ -112,14 +112,15 @@ internal static class ScenarioStudy
             iteration)
         { FilterCurrents = sums.FilterCurrents, Faults = faults,
             Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],
-            ForDips = SupplyNetwork.Of(Transient(plant), scenario, SourceView.Weakest, defaults.Cables)!,
+            ForDips = Transient(plant) is { } transient ? SupplyNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)! : network,
             ForWithstand = SupplyNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables)!,
         };
     }
 
-    private static PlantSpecification Transient(PlantSpecification plant) => plant.Source.Strength is Plant.SourceStrength.Generator { TransientPct.IsKnown: true } g
+    // Null where nothing but the source's first instant is known, or needed.
+    private static PlantSpecification? Transient(PlantSpecification plant) => plant.Source.Strength is Plant.SourceStrength.Generator { TransientPct.IsKnown: true } g
         ? plant with { Source = plant.Source with { Strength = g with { SubtransientPct = g.TransientPct } } }
-        : plant;
+        : null;
 
     // One drive that can't be computed leaves the others to be; what rests on all of them is then not judged.
     private static OperatingPoint? PointOf(DrivePointModel model, DrivePointState state, Scenario scenario, List<Fault> faults)

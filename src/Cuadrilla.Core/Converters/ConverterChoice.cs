@@ -98,7 +98,7 @@ public enum LightLoadFlux
     /// <summary>It stays whole: full torque at once, for hoists and axes.</summary>
     Constant,
 
-    /// <summary>It falls with the root of the torque, as a fan curve does: less loss at light load.</summary>
+    /// <summary>It falls with the root of the torque below half of it, as a fan curve does: less loss at light load.</summary>
     Lowered,
 }
 

@@ -20,6 +20,13 @@ public static class ProjectUpgrade
     private const string FirstLoad = "load-1";
     private const string StopField = "stopTimeS";
 
+    private static readonly Dictionary<string, string> OfMotors = new(StringComparer.Ordinal)
+    {
+        ["motor-rated-rise-k"] = "ratedRiseK",
+        ["stall-time-s"] = "stallTimeS",
+        ["withstand-v"] = "withstandV",
+    };
+
     private static readonly string[] NewMotorFields =
     [
         "lockedRotorCurrentPu", "lockedRotorTorquePu", "halfLoadPowerFactor", "lossN90T100W", "lossN50T100W", "lossN25T100W", "lossN90T50W", "lossN50T50W", "lossN50T25W", "lossN25T25W",
@@ -65,6 +72,7 @@ public static class ProjectUpgrade
     {
         using var document = JsonDocument.Parse(utf8.ToArray());
         return !document.RootElement.TryGetProperty("converters", out _)
+            || (document.RootElement.TryGetProperty("overrides", out var overrides) && overrides.EnumerateArray().Any(o => o.TryGetProperty("key", out var key) && OfMotors.ContainsKey(key.GetString() ?? string.Empty)))
             || (document.RootElement.TryGetProperty("lineups", out var lineups) && lineups.EnumerateArray().Any(l => !l.TryGetProperty("arrangements", out _) || HasStopOfVersion4(l)));
     }
 
@@ -97,6 +105,17 @@ public static class ProjectUpgrade
             {
                 train[StopField] = stop;
             }
+        }
+
+        // Project values that belong to motors now: an override becomes what the project's own motors stand; the catalogue's state their own.
+        foreach (var item in (s["overrides"] as JsonArray ?? []).OfType<JsonObject>().Where(o => OfMotors.ContainsKey(o["key"]?.ToString() ?? string.Empty)).ToList())
+        {
+            foreach (var motor in (s["motors"] as JsonArray ?? []).OfType<JsonObject>())
+            {
+                motor[OfMotors[item["key"]!.ToString()]] = item["value"]?.DeepClone();
+            }
+
+            s["overrides"]!.AsArray().Remove(item);
         }
     }
 

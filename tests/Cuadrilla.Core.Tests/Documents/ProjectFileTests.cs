@@ -108,6 +108,13 @@ public sealed class ProjectFileTests
         Assert.Equal(90, heavy.Train.StopTimeS.Value);
         var stored = JsonNode.Parse(file)!["specification"]!;
         Assert.Equal(ProjectFile.Write(plant, Data), ProjectFile.Write(ProjectUpgrade.ReadStored(stored.ToJsonString()), Data));
+
+        // What was a value of the project is one of its own motors.
+        stored["overrides"]!.AsArray().Add(new JsonObject { ["key"] = "withstand-v", ["value"] = 1300, ["reason"] = "old windings" });
+        var upgraded = ProjectUpgrade.ReadStored(stored.ToJsonString());
+        Assert.DoesNotContain(upgraded.Overrides, o => o.Key == "withstand-v");
+        Assert.NotEmpty(upgraded.Motors);
+        Assert.All(upgraded.Motors, m => Assert.Equal(1300, m.WithstandV.Value));
     }
 
     [Fact]

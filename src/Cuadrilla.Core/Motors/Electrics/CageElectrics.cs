@@ -46,8 +46,9 @@ internal sealed class CageElectrics : IMotorElectrics
     /// <inheritdoc/>
     public ElectricalState At(double speedPu, double torquePu, double limitPu)
     {
-        // At light load a converter may lower the flux with the root of the torque: currents fall in proportion, slip stays.
-        var wanted = Math.Clamp(Math.Sqrt(Math.Abs(torquePu)), leastFlux, 1);
+        // Below half torque a converter may lower the flux with the root of the torque: currents fall in proportion, slip stays. Nearer to full load that
+        // would cost more copper than it saves iron.
+        var wanted = Math.Clamp(Math.Sqrt(2 * Math.Abs(torquePu)), leastFlux, 1);
         var rated = State(Frequency(speedPu, torquePu, wanted), speedPu, torquePu, wanted);
         return rated.VoltageV <= limitPu * plate.RatedVoltageV * (1 + 1e-9)
             ? rated
