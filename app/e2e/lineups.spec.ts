@@ -14,7 +14,7 @@ test("the film bus trips in a common stop, a resistor takes the energy", async (
   const stop = sheet
     .getByRole("list", { name: "Checks of the bus" })
     .getByRole("button", { name: /Stop of all members/ });
-  await expect(stop).toContainText("820 V");
+  await expect(stop).toContainText("kW");
   await sheet.getByLabel("Brake resistor").fill("15");
   await sheet.getByLabel("Brake resistor").press("Enter");
   await sheet.getByLabel("Its continuous power").fill("1");
