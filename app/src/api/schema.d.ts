@@ -870,6 +870,8 @@ export interface components {
             lowestVoltagePct: number;
             lowestVoltageScenario: string;
             /** Format: double */
+            highestVoltagePct: number;
+            /** Format: double */
             thdvPct: number;
         };
         /** @enum {unknown} */

@@ -89,6 +89,7 @@ public sealed partial class Assessor
             demand,
             demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV))
         {
+            Voltages = supply.Voltages,
             Faults = [.. faults, .. checks.Select(c => c.Fault).OfType<Fault>()],
         };
     }

@@ -17,6 +17,9 @@ public sealed record PlantAssessment(
     Checks.PccDemand? Demand,
     CurrentLimitRow? CurrentLimits)
 {
+    /// <summary>Steady voltage of each live bus over all scenarios.</summary>
+    public IReadOnlyDictionary<string, Supply.BusVoltageRange> Voltages { get; init; } = new Dictionary<string, Supply.BusVoltageRange>();
+
     /// <summary>What threw while it was made; each cost a check, a drive or a scenario, none of them counts as holding.</summary>
     public IReadOnlyList<Fault> Faults { get; init; } = [];
 

@@ -38,8 +38,9 @@ public sealed record SupplyDocument(
 /// <param name="LeastFaultScenario">Where it is.</param>
 /// <param name="ResistanceMohm">Impedance behind the bus where the fault current is least, mΩ.</param>
 /// <param name="ReactanceMohm">Likewise.</param>
-/// <param name="LowestVoltagePct">Lowest fundamental voltage, % of nominal.</param>
+/// <param name="LowestVoltagePct">Lowest steady voltage, source low, taps as set, % of nominal.</param>
 /// <param name="LowestVoltageScenario">Where it is.</param>
+/// <param name="HighestVoltagePct">Highest one, source high and least load, % of nominal.</param>
 /// <param name="ThdvPct">Largest distortion from the plant's own currents, %.</param>
 public sealed record BusDocument(
     string BusId,
@@ -51,6 +52,7 @@ public sealed record BusDocument(
     double ReactanceMohm,
     double LowestVoltagePct,
     string LowestVoltageScenario,
+    double HighestVoltagePct,
     double ThdvPct)
 {
     internal static BusDocument? Of(string busId, PlantAssessment assessment)
@@ -65,6 +67,7 @@ public sealed record BusDocument(
         var least = cases.MinBy(c => c.Bus.LeastFaultA);
         var low = cases.MinBy(c => c.Bus.VoltagePu);
         var impedance = least.Scenario.Network.ImpedanceOhm(busId);
+        var range = assessment.Voltages.GetValueOrDefault(busId);
         return new BusDocument(
             busId,
             Kilo(largest.Bus.LargestFaultA),
@@ -73,8 +76,9 @@ public sealed record BusDocument(
             least.Scenario.ScenarioName,
             1e3 * impedance.Real,
             1e3 * impedance.Imaginary,
-            100 * low.Bus.VoltagePu,
-            low.Scenario.ScenarioName,
+            range?.LowestPct ?? 100 * low.Bus.VoltagePu,
+            range?.LowestScenario ?? low.Scenario.ScenarioName,
+            range?.HighestPct ?? 100 * low.Bus.VoltagePu,
             cases.Max(c => c.Bus.ThdvPct));
     }
 

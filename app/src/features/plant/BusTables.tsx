@@ -135,12 +135,12 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
           ),
         },
         {
-          heading: "lowest U",
+          heading: "U, lowest / highest",
           cell: (b) => {
             const found = of(b);
             return (
               <span className="font-mono whitespace-nowrap" title={found?.lowestVoltageScenario}>
-                {found ? `${n(found.lowestVoltagePct, 4)} %` : "–"}
+                {found ? `${n(found.lowestVoltagePct, 4)} / ${n(found.highestVoltagePct, 4)} %` : "–"}
               </span>
             );
           },
@@ -206,7 +206,7 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
           cell: (t: Transformer) => (
             <CellQuantity
               label={`${words} of ${t.name}`}
-              width="w-16"
+              width="w-14"
               quantity={quantity}
               value={t[key]}
               onCommit={(v) => change(t, { [key]: v })}
@@ -214,7 +214,7 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
           ),
         })),
         {
-          heading: "no-load U, %",
+          heading: "U0, %",
           cell: (t) => (
             <CellQuantity
               label={`No-load voltage of ${t.name} with its tap`}

@@ -242,12 +242,12 @@ export function PlantPage({
             onCommit={(v) => pcc({ maximumDemandKva: v })}
           />
           <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 border-l-4 border-plum bg-card p-2">
-            <dt>Least fault current</dt>
+            <dt>Fault current, largest / least</dt>
             <dd className="font-mono">
               {supply
-                ? coupling?.leastFaultKa == null
+                ? coupling?.largestFaultKa == null || coupling.leastFaultKa == null
                   ? "infinite"
-                  : `${n(coupling.leastFaultKa, 4)} kA`
+                  : `${n(coupling.largestFaultKa, 4)} / ${n(coupling.leastFaultKa, 4)} kA`
                 : "needs data"}
             </dd>
             <dt>Impedance behind it</dt>
