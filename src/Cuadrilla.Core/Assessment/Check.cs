@@ -149,6 +149,11 @@ public sealed record Check(
     /// <param name="relief">What helps.</param>
     public Check AtBestTight(string why, string relief) => Verdict == Verdict.Holds ? this with { Verdict = Verdict.Tight, Relief = relief, Reason = Reason with { WithNumbers = $"{Reason.WithNumbers}; {why}" } } : this;
 
+    /// <summary>The same check where the project's code does not judge it: its figure stays, its verdict goes.</summary>
+    public Check ShownOnly() => Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails
+        ? this with { Verdict = Verdict.NotApplicable, Relief = string.Empty, Reason = Reason with { WithNumbers = "shown, not judged by the project's harmonics code: " + Reason.WithNumbers } }
+        : this;
+
     /// <summary>The same check of an element of the supply.</summary>
     public Check At(string elementId) => this with { ElementId = elementId };
 

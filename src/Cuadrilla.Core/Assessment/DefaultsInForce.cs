@@ -80,6 +80,9 @@ public sealed record DefaultsInForce(
     LineupDefaults Lineups,
     HarmonicDefaults Harmonics)
 {
+    /// <summary>Which school of harmonic limits judges.</summary>
+    public HarmonicsCode Code { get; init; }
+
     /// <summary>Least efficiency classes of new motors.</summary>
     public LawfulMotor LeastMotorClass { get; init; }
 
@@ -132,6 +135,6 @@ public sealed record DefaultsInForce(
             new LoadDefaults(Of("conveyor-regeneration-friction"), Of("track-rolling-friction")),
             LineupDefaults.Resolve(Of),
             HarmonicDefaults.Resolve(Of))
-        { LeastMotorClass = new LawfulMotor((int)Math.Round(Of("least-motor-ie")), (int)Math.Round(Of("least-motor-ie-75-200-kw"))) };
+        { Code = (HarmonicsCode)(int)Math.Round(Of("harmonics-code")), LeastMotorClass = new LawfulMotor((int)Math.Round(Of("least-motor-ie")), (int)Math.Round(Of("least-motor-ie-75-200-kw"))) };
     }
 }

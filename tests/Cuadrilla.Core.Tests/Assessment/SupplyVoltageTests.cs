@@ -115,6 +115,21 @@ public sealed class SupplyVoltageTests
         Assert.NotEqual(Verdict.Holds, tdd.Verdict);
     }
 
+    [Theory]
+    [InlineData(1, "harmonics.plant-voltage", "harmonics.pcc-tdd")]
+    [InlineData(2, "harmonics.pcc-tdd", "harmonics.plant-voltage")]
+    public void The_other_school_of_limits_is_shown_and_not_judged(double code, string shown, string judged)
+    {
+        var found = new Assessor(Data).Run(Demo with { Overrides = [new DefaultOverride("harmonics-code", code, "agreed")] }).Checks;
+        Assert.All(found.Where(c => c.Id == shown), c =>
+        {
+            Assert.Equal(Verdict.NotApplicable, c.Verdict);
+            Assert.True(c.Figure.IsKnown);
+            Assert.StartsWith("shown, not judged", c.Reason.WithNumbers, StringComparison.Ordinal);
+        });
+        Assert.Contains(found, c => c.Id == judged && c.Verdict == Verdict.Fails);
+    }
+
     private static PlantSpecification With(double lowestPct, double noLoadPct) => Demo with
     {
         Source = Demo.Source with { LowestPct = lowestPct },

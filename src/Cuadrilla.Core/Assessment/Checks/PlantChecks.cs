@@ -24,8 +24,15 @@ internal static class PlantChecks
             .. Family("harmonics.capacitor", "Load of capacitor banks", () => CapacitorChecks.Of(supply, missing)),
             .. Family("harmonics.active-filter", "Current of active filters", () => ActiveFilterChecks.Of(supply, missing)),
         ];
-        return checks.Select(c => c.Doubted(supply.Faults));
+        return checks.Select(c => c.Doubted(supply.Faults)).Select(c => Judges(supply.Defaults.Code, c.Id) ? c : c.ShownOnly());
     }
+
+    private static bool Judges(HarmonicsCode code, string id) => code switch
+    {
+        HarmonicsCode.DemandDistortion => id != "harmonics.plant-voltage",
+        HarmonicsCode.Compatibility => !id.StartsWith("harmonics.pcc-", StringComparison.Ordinal),
+        _ => true,
+    };
 
     /// <summary>Checks of common DC buses, groups, shared shafts and followers.</summary>
     public static IEnumerable<Check> OfArrangements(SupplyContext supply, IReadOnlyList<DrivePointStudy> studies)
