@@ -74,6 +74,18 @@ public sealed class MotorLimitTests
     }
 
     [Fact]
+    public void The_duty_counts_before_a_converter_is_chosen()
+    {
+        var open = Changed("dp-02", p => p with { Converter = new Core.Converters.ConverterChoice.NotChosen() });
+        var model = new Assessor(Data).Study(open, open.AllDrivePoints().Single(p => p.Id == "dp-02")).Model;
+        var fitting = CandidateRanking.Motors(model.Input, Data).TakeWhile(c => c.Fits).ToList();
+        Assert.All(fitting.Where(c => !c.ItemId.StartsWith("dc", StringComparison.Ordinal)), c => Assert.NotNull(c.LifetimeCost));
+
+        // By lifetime, not by price: the cheapest to buy is not the first.
+        Assert.NotEqual(fitting.MinBy(c => c.PriceIndex)!.ItemId, fitting[0].ItemId);
+    }
+
+    [Fact]
     public void A_winding_whose_withstand_is_not_stated_needs_it_where_the_verdict_rests_on_it()
     {
         Check Of(Given withstand, double cableM) => Run(Own() with { WithstandV = withstand }, "motor.insulation", cableM);

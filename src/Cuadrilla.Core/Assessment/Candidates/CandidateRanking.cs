@@ -119,17 +119,31 @@ public static class CandidateRanking
 
     private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)
     {
-        if (EnergyAlternatives.Missing(model).Any())
+        var missing = EnergyAlternatives.Missing(model).ToList();
+
+        // The duty counts as soon as it is entered: motors are compared on the converter that would be taken, the same kind for all.
+        var assumed = missing is ["converter"] ? Assumed(model) : null;
+        if (missing.Count > 0 && assumed is null)
         {
             return (null, null);
         }
 
         var points = model.Load!.Duty
             .Where(d => d.HoursPerYear > 0)
-            .Select(d => new Energy.EnergyPoint(d.LevelPu, d.HoursPerYear, MeanPower.Of(model, d.LevelPu).LineW));
+            .Select(d => new Energy.EnergyPoint(
+                d.LevelPu, d.HoursPerYear, (assumed is null ? MeanPower.Of(model, d.LevelPu) : MeanPower.OnConverter(model, model.Motor!, assumed, d.LevelPu)).LineW));
         var year = Energy.YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
         return (year.EnergyKwh, year.LifetimeCost);
     }
+
+    // The smallest generic six-pulse unit with choke that carries the motor's rated current at this place.
+    private static ConverterAtSite? Assumed(DrivePointModel model) =>
+        model.Motor!.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null
+        : model.Data.Converters.Values
+            .Where(c => c.OwnName.Length == 0 && c is { Kind: ConverterKind.SixPulse, ChokePct: > 0 } && c.FrontEnd is Core.Converters.FrontEnds.FrontEnd.Diode)
+            .OrderBy(c => c.RatedKw)
+            .Select(c => new ConverterAtSite(c, OverloadDuty.Light, 4, model.Input.Site))
+            .FirstOrDefault(c => c.SiteCurrentA >= model.Motor.Plate.RatedCurrentA);
 
     private static double Usage(Check check) => check.Sense == LimitSense.AtMost
         ? 100 * check.Figure.Value / Math.Max(check.Limit.Value, 1e-9)
