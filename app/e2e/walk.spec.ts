@@ -61,7 +61,7 @@ test("a motor that fits is chosen among the candidates and the ledger follows", 
   const list = page.getByRole("list", { name: "Candidates, best first" });
   await expect(list.getByRole("button").first()).toContainText("55 kW");
   await expect(list.getByRole("button", { name: /IE3 cage 45 kW.*chosen/ })).toContainText(
-    "Motor, continuous torque: 289 > 260 Nm",
+    "Motor, continuous torque: 289 > 259 Nm",
   );
   await list.getByRole("button").first().click();
   await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/55 kW.*(Holds|Tight)/);

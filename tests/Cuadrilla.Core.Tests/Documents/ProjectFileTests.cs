@@ -110,11 +110,14 @@ public sealed class ProjectFileTests
         Assert.Equal(ProjectFile.Write(plant, Data), ProjectFile.Write(ProjectUpgrade.ReadStored(stored.ToJsonString()), Data));
 
         // What was a value of the project is one of its own motors.
+        var own = new Core.Motors.OwnMotor(
+            "own", "old mill motor", Core.Motors.MotorTechnology.CageInduction, "IE1", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
+            0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
+        stored["motors"]!.AsArray().Add(JsonNode.Parse(ProjectFile.Write(plant with { Motors = [own] }, Data))!["specification"]!["motors"]![0]!.DeepClone());
         stored["overrides"]!.AsArray().Add(new JsonObject { ["key"] = "withstand-v", ["value"] = 1300, ["reason"] = "old windings" });
         var upgraded = ProjectUpgrade.ReadStored(stored.ToJsonString());
         Assert.DoesNotContain(upgraded.Overrides, o => o.Key == "withstand-v");
-        Assert.NotEmpty(upgraded.Motors);
-        Assert.All(upgraded.Motors, m => Assert.Equal(1300, m.WithstandV.Value));
+        Assert.Equal(1300, Assert.Single(upgraded.Motors).WithstandV.Value);
     }
 
     [Fact]
