@@ -4,9 +4,16 @@ namespace Cuadrilla.Catalogue;
 
 /// <summary>Layout of the file of equipment limits.</summary>
 internal sealed record EquipmentLimitsFile(
-    string Source, string Edition, double FromA, double ToA, IReadOnlyList<EquipmentLimitsFile.Row> Balanced, IReadOnlyList<EquipmentLimitsFile.Row> Other)
+    string Source,
+    string Edition,
+    double FromA,
+    double ToA,
+    IReadOnlyList<EquipmentLimitsFile.Row> Balanced,
+    IReadOnlyList<EquipmentLimitsFile.Row> ByFifthAngle,
+    IReadOnlyList<EquipmentLimitsFile.Row> Other)
 {
-    public static EquipmentLimits Build(EquipmentLimitsFile file) => new(file.Source, file.Edition, file.FromA, file.ToA, [.. file.Balanced.Select(Of)], [.. file.Other.Select(Of)]);
+    public static EquipmentLimits Build(EquipmentLimitsFile file) => new(
+        file.Source, file.Edition, file.FromA, file.ToA, [.. file.Balanced.Select(Of)], [.. file.ByFifthAngle.Select(Of)], [.. file.Other.Select(Of)]);
 
     private static EquipmentRow Of(Row row) => new(row.Ratio, row.Orders, row.Thc, row.Pwhc);
 

@@ -121,6 +121,7 @@ public sealed partial class Assessor
             checks.Add(Judging.One(FaultLevelChecks.ConverterId, model.Id, BoardRow.Supply, "Fault level at the converter", () => FaultLevelChecks.OfConverter(model, bus, supply)));
         }
 
+        checks.AddRange(Judging.All(AltitudeCheck.Id, model.Id, BoardRow.Converter, AltitudeCheck.Title, () => AltitudeCheck.Of(model, supply.Plant.Site, bus)));
         checks.AddRange(Judging.All(EquipmentChecks.EquipmentId, model.Id, BoardRow.Supply, "Current on a public system", () => EquipmentChecks.Of(model, supply, bus)));
         if (model.Starter is not null)
         {

@@ -35,9 +35,13 @@ internal static class HarmonicCalculations
             }
         }
 
+        if (input.FifthDeg is { } angle)
+        {
+            ranges.Number("fifthDeg", angle, -360, 360);
+        }
+
         ranges.Done();
-        orders[0] = orders[0] == Complex.Zero ? 100 : orders[0];
-        var needed = ReferenceCatalogue.Data.Equipment.Needed(orders, input.Balanced);
+        var needed = ReferenceCatalogue.Data.Equipment.Needed(orders, 100, input.Balanced, input.FifthDeg ?? double.NaN);
         return new EquipmentOutput(needed?.Ratio, needed?.By ?? "no row admits it");
     }
 
@@ -66,7 +70,7 @@ internal static class HarmonicCalculations
 
     internal sealed record ResonanceOutput(double ParallelOrder, double? SeriesOrder, IReadOnlyList<double> Gains);
 
-    internal sealed record EquipmentInput(IReadOnlyList<OrderPct> Orders, bool Balanced = true);
+    internal sealed record EquipmentInput(IReadOnlyList<OrderPct> Orders, bool Balanced = true, double? FifthDeg = null);
 
     internal sealed record OrderPct(int Order, double Pct);
 

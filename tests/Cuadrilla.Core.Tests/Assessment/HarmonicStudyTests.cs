@@ -143,6 +143,38 @@ public sealed class HarmonicStudyTests
     }
 
     [Fact]
+    public void The_rated_input_current_decides_whatever_the_drive_does_at_present()
+    {
+        var publicly = Demo with { Pcc = Demo.Pcc with { BusId = "bus-a" } };
+        var slow = publicly with { Scenarios = [.. publicly.Scenarios.Select(s => s with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, true, 0.6, 1))] })] };
+        Check[] Of(PlantSpecification plant) => [.. new Assessor(Data).Run(plant).Checks.Where(c => c.Id == "harmonics.equipment" && c.Figure.IsKnown).OrderBy(c => c.DrivePointId, StringComparer.Ordinal)];
+        var (full, part) = (Of(publicly), Of(slow));
+
+        Assert.NotEmpty(full);
+        Assert.Equal(full.Select(c => (c.DrivePointId, c.Verdict)), part.Select(c => (c.DrivePointId, c.Verdict)));
+        Assert.All(full.Zip(part), p => Assert.Equal(p.First.Limit.Value, p.Second.Limit.Value, 1e-3 * p.First.Limit.Value));
+        Assert.All(full, c => Assert.Contains("angle of the 5th", c.Reason.WithNumbers, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Above_2000_m_the_earthing_system_decides()
+    {
+        PlantSpecification At(double altitudeM, EarthingSystem earthing) => Demo with
+        {
+            Site = Demo.Site with { AltitudeM = altitudeM },
+            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b with { Earthing = earthing })] },
+        };
+        Verdict? Of(PlantSpecification plant) => new Assessor(Data).Run(plant).Checks.SingleOrDefault(c => c is { Id: "converter.altitude", DrivePointId: "dp-01" })?.Verdict;
+
+        Assert.Null(Of(At(2000, EarthingSystem.NotStated)));
+        Assert.Equal(Verdict.NeedsData, Of(At(2001, EarthingSystem.NotStated)));
+        Assert.Equal(Verdict.Holds, Of(At(2500, EarthingSystem.TnS)));
+        Assert.Equal(Verdict.Fails, Of(At(2500, EarthingSystem.It)));
+        Assert.Equal(Verdict.Fails, Of(At(2500, EarthingSystem.CornerEarthed)));
+        Assert.Equal(Verdict.Fails, Of(At(4900, EarthingSystem.TnS)));
+    }
+
+    [Fact]
     public void Distortion_at_the_drive_is_judged_only_where_the_buyer_asks()
     {
         Assert.DoesNotContain(Found.Checks, c => c.Id == "harmonics.terminal-thdi");

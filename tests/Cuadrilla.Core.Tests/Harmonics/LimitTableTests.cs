@@ -41,23 +41,43 @@ public sealed class LimitTableTests
     [InlineData(38, 20, 8, 5, 327.777778)]
     public void Between_rows_the_limits_run_in_straight_lines(double h5, double h7, double h11, double h13, double ratio)
     {
-        var needed = ReferenceCatalogue.Data.Equipment.Needed(Orders((5, h5), (7, h7), (11, h11), (13, h13)), balanced: true);
+        var needed = ReferenceCatalogue.Data.Equipment.Needed(Orders((5, h5), (7, h7), (11, h11), (13, h13)), 100, balanced: true);
         Assert.Equal(ratio, needed!.Value.Ratio, 1e-5);
 
         // Even orders: 16/h per cent of the reference current, whatever the ratio.
-        Assert.Null(ReferenceCatalogue.Data.Equipment.Needed(Orders((2, 8.1)), balanced: true));
-        Assert.NotNull(ReferenceCatalogue.Data.Equipment.Needed(Orders((2, 7.9)), balanced: true));
+        Assert.Null(ReferenceCatalogue.Data.Equipment.Needed(Orders((2, 8.1)), 100, balanced: true));
+        Assert.NotNull(ReferenceCatalogue.Data.Equipment.Needed(Orders((2, 7.9)), 100, balanced: true));
     }
 
     [Fact]
     public void A_spectrum_beyond_every_row_has_no_ratio_and_triplens_have_rows_of_their_own()
     {
         var limits = ReferenceCatalogue.Data.Equipment;
-        Assert.Null(limits.Needed(Orders((5, 60)), balanced: true));
-        Assert.Equal(33 + (33 * (23 - 21.6) / (24 - 21.6)), limits.Needed(Orders((3, 23)), balanced: false)!.Value.Ratio, 1e-9);
+        Assert.Null(limits.Needed(Orders((5, 60)), 100, balanced: true));
+        Assert.Equal(33 + (33 * (23 - 21.6) / (24 - 21.6)), limits.Needed(Orders((3, 23)), 100, balanced: false)!.Value.Ratio, 1e-9);
 
         // Weighted orders from 14 on: 8 % of the 25th is √25·8 = 40 %, a quarter of the way from 250 to 350.
-        Assert.Equal(275, limits.Needed(Orders((25, 8)), balanced: true)!.Value.Ratio, 1e-9);
+        Assert.Equal(275, limits.Needed(Orders((5, 6), (25, 8)), 100, balanced: true)!.Value.Ratio, 1e-9);
+    }
+
+    [Theory]
+    [InlineData(30, 14, 120.0, 33 + (87 * (30 - 10.7) / (40 - 10.7)))]
+    [InlineData(30, 14, -240.0, 33 + (87 * (30 - 10.7) / (40 - 10.7)))]
+    [InlineData(30, 14, 151.0, 239.166667)]
+    [InlineData(30, 14, 89.0, 239.166667)]
+    [InlineData(30, 14, double.NaN, 239.166667)]
+    [InlineData(39, 24, 100.0, 33 + (87 * (39 - 10.7) / (40 - 10.7)))]
+    public void The_angle_of_the_fifth_admits_the_table_made_for_it(double h5, double h7, double fifthDeg, double ratio) =>
+        Assert.Equal(ratio, ReferenceCatalogue.Data.Equipment.Needed(Orders((5, h5), (7, h7), (11, 8), (13, 5)), 100, balanced: true, fifthDeg)!.Value.Ratio, 1e-5);
+
+    [Fact]
+    public void A_small_fifth_and_seventh_need_no_angle()
+    {
+        var limits = ReferenceCatalogue.Data.Equipment;
+
+        // 9 % of the 11th: between rows 120 (7 %) and 250 (12 %) of the one table, between 33 (3.1 %) and 120 (15 %) of the other.
+        Assert.Equal(33 + (87 * (9 - 3.1) / (15 - 3.1)), limits.Needed(Orders((5, 4.9), (7, 4.9), (11, 9)), 100, balanced: true)!.Value.Ratio, 1e-9);
+        Assert.Equal(120 + (130 * (9 - 7) / 5.0), limits.Needed(Orders((5, 5.1), (7, 4.9), (11, 9)), 100, balanced: true)!.Value.Ratio, 1e-9);
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+import { PulseEntry } from "./PulseEntry";
 import type { ConverterItem, DrivePoint } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
@@ -174,8 +175,11 @@ function BrakingEntry({
           placeholder="project’s"
           quantity={quantities.timeS}
           value={braking.windowS ?? null}
-          note="Shorter pulses as wire-wound resistors stand them, 20 times for 1 s to twice for 60 s."
           onCommit={(windowS) => edit("brake resistor", change({ braking: { ...braking, windowS } }))}
+        />
+        <PulseEntry
+          pulses={braking.pulses ?? []}
+          onChange={(pulses) => edit("pulses of the brake resistor", change({ braking: { ...braking, pulses } }))}
         />
       </>
     );

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Outcome } from "../../components/draft";
 import { ListEntry } from "../lists/ListEntry";
-import { motorNameHeads, plateFields, readMotors, type OwnMotor } from "./plate";
+import { motorNameHeads, listFields, readMotors, type OwnMotor } from "./plate";
 import { TechnologyChoice } from "./TechnologyChoice";
 
 /** Motors from a list. */
@@ -18,7 +18,7 @@ export function MotorListEntry({
   return (
     <ListEntry
       what="motors"
-      fields={plateFields}
+      fields={listFields}
       nameHeads={motorNameHeads}
       read={(rows, mapping) => readMotors(rows, mapping, technology, new Set(taken.map((m) => m.id)))}
       onTake={onTake}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { readCsv } from "../../lib/csv";
 import { guessMapping } from "../../lib/columns";
-import { motorNameHeads, plateFields, readMotors } from "./plate";
+import { listFields, motorNameHeads, plateFields, readMotors } from "./plate";
 
 const heads = "Motor;kW;Voltage;Current A;No-load current A;Hz;Speed rpm;Efficiency %;cos phi;Poles;Max speed";
 const table = readCsv(`${heads}
@@ -42,5 +42,23 @@ describe("motors from a list", () => {
   it("names a needed column that the list lacks", () => {
     const rows = readMotors([["x", "45"]], { name: 0, ratedPowerKw: 1 }, "cage-induction", new Set());
     expect(rows[0]).toEqual({ ok: false, problem: "row 1: Voltage is “”" });
+  });
+
+  it("reads what a maker states in words, and names a word that says nothing", () => {
+    const stated = readCsv(`${heads};Explosion protection;Certificate for converters;Made for converters
+a;45;400;80;;50;1479;94;0,86;4;;Ex db IIC T4;yes;x
+b;45;400;80;;50;1479;94;0,86;4;;;;no
+c;45;400;80;;50;1479;94;0,86;4;;perhaps;yes;x`);
+    const rows = readMotors(
+      stated.rows,
+      guessMapping(listFields, stated.heads, motorNameHeads),
+      "cage-induction",
+      new Set(),
+    );
+    expect(rows[0]).toMatchObject({
+      value: { explosion: "flameproof", certifiedForConverter: true, forConverter: true },
+    });
+    expect(rows[1]).toMatchObject({ value: { explosion: "none", certifiedForConverter: false, forConverter: false } });
+    expect(rows[2]).toEqual({ ok: false, problem: "row 3: Explosion protection is “perhaps”" });
   });
 });

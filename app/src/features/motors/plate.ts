@@ -104,19 +104,62 @@ export const plateFields: readonly PlateField[] = [
   ),
 ];
 
+/** What a maker states in words rather than numbers. */
+export type StatedKey = "forConverter" | "explosion" | "certifiedForConverter";
+
+/** Columns of a list that hold words. */
+export const statedFields: readonly ColumnField<StatedKey>[] = [
+  {
+    key: "forConverter",
+    label: "Made for converters (yes, no)",
+    needed: false,
+    heads: /made for|converter duty/i,
+    narrow: true,
+  },
+  { key: "explosion", label: "Explosion protection", needed: false, heads: /explosion|\bex\b|atex/i, narrow: true },
+  {
+    key: "certifiedForConverter",
+    label: "Certificate states converters (yes, no)",
+    needed: false,
+    heads: /certif/i,
+    narrow: true,
+  },
+];
+
+/** Columns that a list of motors may have. */
+export const listFields: readonly ColumnField<NumberKey | StatedKey>[] = [...plateFields, ...statedFields];
+
+const explosionWords: readonly (readonly [OwnMotor["explosion"] & string, RegExp])[] = [
+  ["none", /^(none|no|–|-|safe area.*)$/i],
+  ["flameproof", /flameproof|\bdb\b|\bex ?d\b/i],
+  ["increased-safety", /increased|\beb\b|\bex ?e\b/i],
+  ["pressurised", /press|\bpxb\b|\bex ?p\b/i],
+  ["dust-by-enclosure", /dust|\bt[bc]\b|\bex ?t\b/i],
+];
+
+// Undefined: a word that says nothing known.
+function readStated(key: StatedKey, text: string): Partial<OwnMotor> | undefined {
+  if (key === "explosion") {
+    const found = explosionWords.find(([, word]) => word.test(text));
+    return found && { explosion: found[0] };
+  }
+  const yes = /^(yes|y|true|1|x)$/i.test(text);
+  return yes || /^(no|n|false|0|–|-)$/i.test(text) ? { [key]: yes } : undefined;
+}
+
 /** Words that name the column of names. */
 export const motorNameHeads = /name|type|motor|model|tag/i;
 
 /** Reads rows of a list; keys start after those that are taken. */
 export function readMotors(
   rows: readonly (readonly string[])[],
-  mapping: Mapping<NumberKey>,
+  mapping: Mapping<NumberKey | StatedKey>,
   technology: OwnMotor["technology"],
   taken: ReadonlySet<string>,
 ): ReadRow<OwnMotor>[] {
   const keys = freeKeys("own", taken);
   return rows.map((row, i): ReadRow<OwnMotor> => {
-    const cell = (key: NumberKey | "name") => row[mapping[key] ?? -1]?.trim() ?? "";
+    const cell = (key: NumberKey | StatedKey | "name") => row[mapping[key] ?? -1]?.trim() ?? "";
     const values: Partial<Record<NumberKey, number | null>> = {};
     for (const f of plateFields) {
       const text = cell(f.key);
@@ -126,8 +169,17 @@ export function readMotors(
       }
       values[f.key] = value ?? null;
     }
+    let stated: Partial<OwnMotor> = {};
+    for (const f of statedFields) {
+      const text = cell(f.key);
+      const value = text === "" ? {} : readStated(f.key, text);
+      if (value === undefined) {
+        return { ok: false, problem: `row ${i + 1}: ${f.label} is “${text}”` };
+      }
+      stated = { ...stated, ...value };
+    }
     const motor = emptyMotor(keys(), cell("name") || `motor ${i + 1}`, technology);
-    return { ok: true, value: { ...motor, ...values } as OwnMotor };
+    return { ok: true, value: { ...motor, ...values, ...stated } as OwnMotor };
   });
 }
 
