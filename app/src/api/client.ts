@@ -6,7 +6,7 @@ export const api = createClient<paths>({ baseUrl: "" });
 
 type Schemas = components["schemas"];
 
-export type ResistorPulse = components["schemas"]["ResistorPulse"];
+export type ResistorPulse = Required<Schemas["ResistorPulse"]>;
 export type Project = Schemas["ProjectDocument"];
 export type Specification = Schemas["PlantSpecification"];
 export type Assessment = Schemas["AssessmentDocument"];

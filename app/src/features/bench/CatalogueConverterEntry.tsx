@@ -1,5 +1,5 @@
 import { PulseEntry } from "./PulseEntry";
-import type { ConverterItem, DrivePoint } from "../../api/client";
+import type { ConverterItem, DrivePoint, ResistorPulse } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
 import type { PointEdit } from "./usePointEdit";
@@ -178,7 +178,7 @@ function BrakingEntry({
           onCommit={(windowS) => edit("brake resistor", change({ braking: { ...braking, windowS } }))}
         />
         <PulseEntry
-          pulses={braking.pulses ?? []}
+          pulses={(braking.pulses ?? []) as ResistorPulse[]}
           onChange={(pulses) => edit("pulses of the brake resistor", change({ braking: { ...braking, pulses } }))}
         />
       </>

@@ -3,7 +3,7 @@ import { CellQuantity } from "../../components/CellFields";
 import type { Outcome } from "../../components/draft";
 import { quantities } from "../../lib/units";
 
-type Pulses = readonly ResistorPulse[];
+type Pulses = ResistorPulse[];
 
 // Where a maker's own rating begins: as wire-wound resistors in air stand it, to be replaced.
 const start: Pulses = [
