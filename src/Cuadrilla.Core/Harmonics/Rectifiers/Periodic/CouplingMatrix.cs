@@ -1,0 +1,436 @@
+using System.Numerics;
+
+namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+
+/// <summary>
+/// How each order of the line current moves with each order of the EMF about an orbit: δi_n = ½·Σ_m (P_nm·δs_m + Q_nm·δs_m*).
+/// Between switching instants small changes obey linear equations with constant coefficients, solved in closed form: Π_m·e^{jmθ} with
+/// Π_m = (jm − A)⁻¹·B plus e^{Aθ}·c; a switching instant moves with the change and carries it on by the difference of the slopes. The load of
+/// constant power is taken at the mean link voltage: the matrix is exact but for the ripple's second order, which an iteration makes good.
+/// </summary>
+internal sealed class CouplingMatrix
+{
+    private readonly SwitchedCircuit circuit;
+    private readonly int[] orders;
+    private readonly int size;
+    private readonly double span;
+    private readonly Complex[] line;
+    private readonly double loadSlope;
+
+    private CouplingMatrix(SwitchedCircuit circuit, OrbitResult.Settled orbit, double linkMean)
+    {
+        this.circuit = circuit;
+        size = circuit.Size;
+        orders = [.. orbit.IsSixfold ? SpaceVector.Sixfold : SpaceVector.All];
+        span = orbit.IsSixfold ? Math.PI / 3 : Math.PI;
+        line = new Complex[size];
+        for (var x = 0; x < circuit.Phases; x++)
+        {
+            line[x] = 2.0 / 3 * circuit.Axes[x];
+        }
+
+        loadSlope = circuit.LoadPower > 0 ? -circuit.LoadPower / (linkMean * linkMean) : circuit.LoadConductance;
+        Direct = new Complex[orders.Length, orders.Length];
+        Conjugate = new Complex[orders.Length, orders.Length];
+    }
+
+    /// <summary>Orders of rows and columns.</summary>
+    public IReadOnlyList<int> Orders => orders;
+
+    /// <summary>P.</summary>
+    public Complex[,] Direct { get; }
+
+    /// <summary>Q.</summary>
+    public Complex[,] Conjugate { get; }
+
+    /// <summary>Of an orbit.</summary>
+    /// <param name="circuit">The bridges.</param>
+    /// <param name="orbit">Their orbit.</param>
+    /// <param name="linkMean">Mean link voltage.</param>
+    /// <param name="emf">EMF of the orbit.</param>
+    public static CouplingMatrix Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, double linkMean, SpaceVector emf)
+    {
+        var matrix = new CouplingMatrix(circuit, orbit, linkMean);
+        matrix.Build(orbit, [.. emf.Parts()]);
+        return matrix;
+    }
+
+    private void Build(OrbitResult.Settled orbit, (int M, Complex Part)[] emf)
+    {
+        var (places, directions) = PeriodicOrbit.Directions(circuit, orbit.Conduction);
+        var count = orders.Length;
+        var forced = new Complex[count][];
+        for (var m = 0; m < count; m++)
+        {
+            forced[m] = new Complex[size];
+        }
+
+        var free = Array.ConvertAll(directions, d => d[..size]);
+        var stretches = new List<Stretch>();
+        var pieces = orbit.Pieces;
+        for (var i = 0; i < pieces.Count;)
+        {
+            var (start, mode) = (pieces[i].StartRad, pieces[i].Mode);
+            SeriesPiece last;
+            do
+            {
+                last = pieces[i++];
+            }
+            while (last.EndsBy is null && i < pieces.Count && pieces[i].Mode == mode);
+            var stretch = new Stretch(this, mode, start, last.StartRad + last.WidthRad - start, Clone(forced), Array.ConvertAll(free, f => (double[])f.Clone()));
+            stretches.Add(stretch);
+            stretch.Carry(forced, free);
+            if (last.EndsBy is { } guard)
+            {
+                Jump(last, guard, i < pieces.Count ? pieces[i].Mode : NextMode(orbit), forced, free, emf);
+            }
+        }
+
+        // What repeats: the start of the forced part follows from the end.
+        var matrix = new double[places.Length, places.Length];
+        foreach (var f in free)
+        {
+            PeriodicOrbit.Rename(circuit, f, orbit.IsSixfold);
+        }
+
+        for (var r = 0; r < places.Length; r++)
+        {
+            for (var c = 0; c < places.Length; c++)
+            {
+                matrix[r, c] = (r == c ? 1 : 0) - free[c][places[r]];
+            }
+        }
+
+        var right = new double[places.Length, 2 * count];
+        for (var m = 0; m < count; m++)
+        {
+            for (var r = 0; r < places.Length; r++)
+            {
+                var end = Renamed(forced[m], places[r], orbit.IsSixfold);
+                (right[r, 2 * m], right[r, (2 * m) + 1]) = (end.Real, end.Imaginary);
+            }
+        }
+
+        SmallLinearSystem.SolveInPlace(matrix, right);
+        foreach (var stretch in stretches)
+        {
+            stretch.Collect(right);
+        }
+    }
+
+    // Diodes that conduct where the section begins again.
+    private SwitchedMode NextMode(OrbitResult.Settled orbit)
+    {
+        var conduction = orbit.Conduction;
+        var next = conduction;
+        for (var x = 0; x < circuit.Phases; x++)
+        {
+            next = next.With(PeriodicOrbit.Source(circuit, x, orbit.IsSixfold), -conduction.Side(x));
+        }
+
+        return circuit.Mode(next);
+    }
+
+    private Complex Renamed(Complex[] state, int place, bool isSixfold) =>
+        place < circuit.Phases ? -state[PeriodicOrbit.Source(circuit, place, isSixfold)] : state[place];
+
+    private static Complex[][] Clone(Complex[][] of) => Array.ConvertAll(of, c => (Complex[])c.Clone());
+
+    private void Jump(SeriesPiece last, SwitchingGuard guard, SwitchedMode next, Complex[][] forced, double[][] free, (int M, Complex Part)[] emf)
+    {
+        var angle = last.StartRad + last.WidthRad;
+        var state = new double[circuit.Stride];
+        last.At(last.WidthRad, state);
+        Complex at = default, slope = default;
+        foreach (var (m, part) in emf)
+        {
+            var turned = part * Complex.FromPolarCoordinates(1, m * angle);
+            at += turned;
+            slope += turned * new Complex(0, m);
+        }
+
+        var before = Slopes(last.Mode, state, at);
+        var after = Slopes(next, state, at);
+        var apart = new double[size];
+        double rate = (guard.Row[size] * slope.Real) + (guard.Row[size + 1] * slope.Imaginary), largest = 0, most = 0;
+        for (var c = 0; c < size; c++)
+        {
+            rate += guard.Row[c] * before[c];
+            apart[c] = before[c] - after[c];
+            largest = Math.Max(largest, Math.Abs(apart[c]));
+            most = Math.Max(most, Math.Abs(before[c]));
+        }
+
+        if (largest > 1e-7 * most && rate != 0)
+        {
+            foreach (var column in free)
+            {
+                double by = 0;
+                for (var c = 0; c < size; c++)
+                {
+                    by += guard.Row[c] * column[c];
+                }
+
+                for (var c = 0; c < size; c++)
+                {
+                    column[c] -= apart[c] * by / rate;
+                }
+            }
+
+            for (var m = 0; m < orders.Length; m++)
+            {
+                var by = new Complex(guard.Row[size], -guard.Row[size + 1]) * Complex.FromPolarCoordinates(1, orders[m] * angle);
+                for (var c = 0; c < size; c++)
+                {
+                    by += guard.Row[c] * forced[m][c];
+                }
+
+                for (var c = 0; c < size; c++)
+                {
+                    forced[m][c] -= apart[c] / rate * by;
+                }
+            }
+        }
+    }
+
+    private double[] Slopes(SwitchedMode mode, double[] state, Complex emf)
+    {
+        var slopes = new double[size];
+        for (var r = 0; r < size; r++)
+        {
+            var sum = (mode.Matrix[r, size] * emf.Real) + (mode.Matrix[r, size + 1] * emf.Imaginary);
+            for (var c = 0; c < size; c++)
+            {
+                sum += mode.Matrix[r, c] * state[c];
+            }
+
+            slopes[r] = sum;
+        }
+
+        var volts = state[circuit.Link];
+        slopes[circuit.Link] -= (circuit.LoadPower > 0 ? circuit.LoadPower / volts : circuit.LoadConductance * volts) / circuit.Susceptance;
+        return slopes;
+    }
+
+    /// <summary>A stretch with the same diodes: closed form of what small changes do in it.</summary>
+    private sealed class Stretch
+    {
+        private readonly CouplingMatrix of;
+        private readonly double start;
+        private readonly double width;
+        private readonly Complex[][] forcedAtStart;
+        private readonly double[][] freeAtStart;
+        private readonly double[,] transition;
+        private readonly Complex[][] particular;
+        private readonly Complex[][,] resolvents;
+
+        public Stretch(CouplingMatrix of, SwitchedMode mode, double start, double width, Complex[][] forcedAtStart, double[][] freeAtStart)
+        {
+            (this.of, this.start, this.width, this.forcedAtStart, this.freeAtStart) = (of, start, width, forcedAtStart, freeAtStart);
+            var n = of.size;
+            var a = new double[n, n];
+            for (var r = 0; r < n; r++)
+            {
+                for (var c = 0; c < n; c++)
+                {
+                    a[r, c] = mode.Matrix[r, c];
+                }
+            }
+
+            a[of.circuit.Link, of.circuit.Link] -= of.loadSlope / of.circuit.Susceptance;
+            transition = MatrixExponential.Of(a, width);
+            resolvents = new Complex[of.orders.Length][,];
+            particular = new Complex[of.orders.Length][];
+            for (var m = 0; m < of.orders.Length; m++)
+            {
+                resolvents[m] = Resolvent(a, of.orders[m]);
+                particular[m] = new Complex[n];
+                for (var r = 0; r < n; r++)
+                {
+                    for (var c = 0; c < n; c++)
+                    {
+                        particular[m][r] += resolvents[m][r, c] * new Complex(mode.Matrix[c, n], -mode.Matrix[c, n + 1]);
+                    }
+                }
+            }
+        }
+
+        /// <summary>Carries forced and free parts to the end.</summary>
+        public void Carry(Complex[][] forced, double[][] free)
+        {
+            var n = of.size;
+            foreach (var column in free)
+            {
+                var before = (double[])column.Clone();
+                for (var r = 0; r < n; r++)
+                {
+                    double sum = 0;
+                    for (var c = 0; c < n; c++)
+                    {
+                        sum += transition[r, c] * before[c];
+                    }
+
+                    column[r] = sum;
+                }
+            }
+
+            for (var m = 0; m < forced.Length; m++)
+            {
+                var first = Complex.FromPolarCoordinates(1, of.orders[m] * start);
+                var last = Complex.FromPolarCoordinates(1, of.orders[m] * (start + width));
+                var own = new Complex[n];
+                for (var c = 0; c < n; c++)
+                {
+                    own[c] = forced[m][c] - (particular[m][c] * first);
+                }
+
+                for (var r = 0; r < n; r++)
+                {
+                    var sum = particular[m][r] * last;
+                    for (var c = 0; c < n; c++)
+                    {
+                        sum += transition[r, c] * own[c];
+                    }
+
+                    forced[m][r] = sum;
+                }
+            }
+        }
+
+        /// <summary>Adds its part of the Fourier integrals, once the start of the forced part is known.</summary>
+        public void Collect(double[,] starts)
+        {
+            var (n, count) = (of.size, of.orders.Length);
+            var own = new Complex[count][];
+            var through = new Complex[count];
+            var opposite = new Complex[count];
+            for (var m = 0; m < count; m++)
+            {
+                own[m] = new Complex[n];
+                var turn = Complex.FromPolarCoordinates(1, of.orders[m] * start);
+                for (var c = 0; c < n; c++)
+                {
+                    own[m][c] = forcedAtStart[m][c] - (particular[m][c] * turn);
+                    for (var f = 0; f < freeAtStart.Length; f++)
+                    {
+                        own[m][c] += freeAtStart[f][c] * new Complex(starts[f, 2 * m], starts[f, (2 * m) + 1]);
+                    }
+
+                    through[m] += of.line[c] * particular[m][c];
+                    opposite[m] += of.line[c] * Complex.Conjugate(particular[m][c]);
+                }
+            }
+
+            var row = new Complex[n];
+            for (var k = 0; k < count; k++)
+            {
+                Row(k, row);
+                for (var m = 0; m < count; m++)
+                {
+                    var direct = through[m] * Integral(of.orders[m] - of.orders[k]);
+                    var conjugate = opposite[m] * Integral(-of.orders[m] - of.orders[k]);
+                    for (var c = 0; c < n; c++)
+                    {
+                        direct += row[c] * own[m][c];
+                        conjugate += row[c] * Complex.Conjugate(own[m][c]);
+                    }
+
+                    of.Direct[k, m] += direct / of.span;
+                    of.Conjugate[k, m] += conjugate / of.span;
+                }
+            }
+        }
+
+        // ∫ line·e^{A(θ−start)}·e^{−jnθ} dθ = e^{−jn·start}·line·(A − jn)⁻¹·(e^{A·width}·e^{−jn·width} − 1).
+        private void Row(int k, Complex[] row)
+        {
+            var n = of.size;
+            var order = of.orders[k];
+            var left = new Complex[n];
+            for (var c = 0; c < n; c++)
+            {
+                for (var r = 0; r < n; r++)
+                {
+                    left[c] -= of.line[r] * resolvents[k][r, c];
+                }
+            }
+
+            var turn = Complex.FromPolarCoordinates(1, -order * start);
+            var end = Complex.FromPolarCoordinates(1, -order * width);
+            for (var c = 0; c < n; c++)
+            {
+                var sum = -left[c];
+                for (var r = 0; r < n; r++)
+                {
+                    sum += left[r] * transition[r, c] * end;
+                }
+
+                row[c] = sum * turn;
+            }
+        }
+
+        // ∫ e^{jmθ} dθ.
+        private Complex Integral(int m) => m == 0
+            ? width
+            : (Complex.FromPolarCoordinates(1, m * (start + width)) - Complex.FromPolarCoordinates(1, m * start)) / new Complex(0, m);
+
+        // (jm − A)⁻¹ by elimination with row pivoting.
+        private static Complex[,] Resolvent(double[,] a, int m)
+        {
+            var n = a.GetLength(0);
+            var matrix = new Complex[n, n];
+            var inverse = new Complex[n, n];
+            for (var r = 0; r < n; r++)
+            {
+                for (var c = 0; c < n; c++)
+                {
+                    matrix[r, c] = new Complex(-a[r, c], r == c ? m : 0);
+                }
+
+                inverse[r, r] = 1;
+            }
+
+            for (var p = 0; p < n; p++)
+            {
+                var best = p;
+                for (var r = p + 1; r < n; r++)
+                {
+                    best = matrix[r, p].Magnitude > matrix[best, p].Magnitude ? r : best;
+                }
+
+                for (var c = 0; c < n && best != p; c++)
+                {
+                    (matrix[p, c], matrix[best, c]) = (matrix[best, c], matrix[p, c]);
+                    (inverse[p, c], inverse[best, c]) = (inverse[best, c], inverse[p, c]);
+                }
+
+                var scale = 1 / matrix[p, p];
+                for (var r = 0; r < n; r++)
+                {
+                    var factor = matrix[r, p] * scale;
+                    if (r == p || factor == Complex.Zero)
+                    {
+                        continue;
+                    }
+
+                    for (var c = 0; c < n; c++)
+                    {
+                        matrix[r, c] -= factor * matrix[p, c];
+                        inverse[r, c] -= factor * inverse[p, c];
+                    }
+                }
+            }
+
+            for (var r = 0; r < n; r++)
+            {
+                var scale = 1 / matrix[r, r];
+                for (var c = 0; c < n; c++)
+                {
+                    inverse[r, c] *= scale;
+                }
+            }
+
+            return inverse;
+        }
+    }
+}

@@ -1,0 +1,143 @@
+using System.Numerics;
+
+namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+
+/// <summary>
+/// Orders, rms, power and means of an orbit in the units of its circuit, by eight-point Gauss–Legendre quadrature on each stretch, so that the
+/// kinks at the switching instants lie on the ends of stretches. A sixth or half of a cycle stands for the whole.
+/// </summary>
+internal sealed class OrbitSpectrum
+{
+    private static readonly double[] Nodes =
+    [
+        0.019855071751231884, 0.10166676129318664, 0.2372337950418355, 0.40828267875217511,
+        0.59171732124782489, 0.7627662049581645, 0.89833323870681336, 0.98014492824876812,
+    ];
+
+    private static readonly double[] Weights =
+    [
+        0.050614268145188130, 0.11119051722668724, 0.15685332293894364, 0.18134189168918099,
+        0.18134189168918099, 0.15685332293894364, 0.11119051722668724, 0.050614268145188130,
+    ];
+
+    private readonly SwitchedCircuit circuit;
+    private readonly double[] chokeSquares;
+
+    public OrbitSpectrum(SwitchedCircuit circuit, OrbitResult.Settled orbit, SpaceVector emf)
+    {
+        this.circuit = circuit;
+        chokeSquares = new double[circuit.Bridges];
+        var span = orbit.IsSixfold ? Math.PI / 3 : Math.PI;
+        var (first, step) = orbit.IsSixfold ? (-47, 6) : (-SpaceVector.HighestOrder, 2);
+        var count = ((SpaceVector.HighestOrder - first) / step) + 1;
+        var sums = new Complex[count];
+        Span<double> state = stackalloc double[circuit.Stride];
+        foreach (var piece in orbit.Pieces)
+        {
+            for (var node = 0; node < Nodes.Length; node++)
+            {
+                piece.At(Nodes[node] * piece.WidthRad, state);
+                var angle = piece.StartRad + (Nodes[node] * piece.WidthRad);
+                Add(state, Weights[node] * piece.WidthRad / span, angle, first, step, sums);
+            }
+        }
+
+        Line = new SpaceVector();
+        var line = Line;
+        for (var i = 0; i < count; i++)
+        {
+            line[first + (i * step)] = sums[i];
+        }
+
+        if (orbit.IsSixfold)
+        {
+            var mean = (Squares[0] + Squares[1] + Squares[2]) / 3;
+            var peak = Peaks.Max();
+            (Squares[0], Squares[1], Squares[2]) = (mean, mean, mean);
+            (Peaks[0], Peaks[1], Peaks[2]) = (peak, peak, peak);
+        }
+
+        // Only orders that the EMF has carry power.
+        for (var phase = 0; phase < 3; phase++)
+        {
+            for (var h = 1; h <= SpaceVector.HighestOrder; h += 2)
+            {
+                Powers[phase] += 0.5 * (emf.Phasor(h, phase) * Complex.Conjugate(line.Phasor(h, phase))).Real;
+            }
+        }
+    }
+
+    /// <summary>Line current.</summary>
+    public SpaceVector Line { get; }
+
+    /// <summary>Mean square of each phase's line current.</summary>
+    public double[] Squares { get; } = new double[3];
+
+    /// <summary>Crest of each phase's line current.</summary>
+    public double[] Peaks { get; } = new double[3];
+
+    /// <summary>Mean power of each phase's EMF.</summary>
+    public double[] Powers { get; } = new double[3];
+
+    /// <summary>Mean link voltage.</summary>
+    public double LinkMean { get; private set; }
+
+    /// <summary>Mean square of the link voltage.</summary>
+    public double LinkSquare { get; private set; }
+
+    /// <summary>Lowest link voltage.</summary>
+    public double LinkLow { get; private set; } = double.PositiveInfinity;
+
+    /// <summary>Highest link voltage.</summary>
+    public double LinkHigh { get; private set; } = double.NegativeInfinity;
+
+    /// <summary>Mean of the sum of the bridges' currents.</summary>
+    public double ChokeMean { get; private set; }
+
+    /// <summary>Mean square of the current of the bridge that carries most.</summary>
+    public double ChokeSquare => chokeSquares.Max();
+
+    /// <summary>Least sum of the bridges' currents.</summary>
+    public double ChokeLow { get; private set; } = double.PositiveInfinity;
+
+    private void Add(ReadOnlySpan<double> state, double weight, double angle, int first, int step, Complex[] sums)
+    {
+        var line = circuit.LineCurrent(state);
+        for (var phase = 0; phase < 3; phase++)
+        {
+            var (cos, sin) = phase switch { 0 => (1, 0.0), 1 => (-0.5, Math.Sqrt(3) / 2), _ => (-0.5, -Math.Sqrt(3) / 2) };
+            var current = (line.Real * cos) + (line.Imaginary * sin);
+            Squares[phase] += weight * current * current;
+            Peaks[phase] = Math.Max(Peaks[phase], Math.Abs(current));
+        }
+
+        double all = 0;
+        for (var k = 0; k < circuit.Bridges; k++)
+        {
+            double own = 0;
+            for (var x = k * circuit.PhasesOfBridge; x < (k + 1) * circuit.PhasesOfBridge; x++)
+            {
+                own += Math.Max(0, state[x]);
+            }
+
+            own = circuit.HasChokes ? state[circuit.Choke(k)] : own;
+            chokeSquares[k] += weight * own * own;
+            all += own;
+        }
+
+        var volts = state[circuit.Link];
+        LinkMean += weight * volts;
+        LinkSquare += weight * volts * volts;
+        LinkLow = Math.Min(LinkLow, volts);
+        LinkHigh = Math.Max(LinkHigh, volts);
+        ChokeMean += weight * all;
+        ChokeLow = Math.Min(ChokeLow, all);
+        var rotor = Complex.FromPolarCoordinates(weight, -first * angle) * line;
+        var turn = Complex.FromPolarCoordinates(1, -step * angle);
+        for (var i = 0; i < sums.Length; i++)
+        {
+            sums[i] += rotor;
+            rotor *= turn;
+        }
+    }
+}

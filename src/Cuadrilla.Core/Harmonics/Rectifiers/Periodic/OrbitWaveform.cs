@@ -1,0 +1,45 @@
+namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+
+/// <summary>A cycle of an orbit, for pictures.</summary>
+/// <param name="circuit">The bridges.</param>
+/// <param name="orbit">The orbit.</param>
+/// <param name="amperes">Size of a unit of current, A.</param>
+/// <param name="volts">Size of a unit of voltage, V.</param>
+internal sealed class OrbitWaveform(SwitchedCircuit circuit, OrbitResult.Settled orbit, double amperes, double volts) : IRectifierWaveform
+{
+    /// <summary>The orbit, where the next search may begin.</summary>
+    public OrbitResult.Settled Orbit => orbit;
+
+    /// <inheritdoc/>
+    public double LineCurrentA(double angleRad) => amperes * circuit.LineCurrent(At(angleRad)).Real;
+
+    /// <inheritdoc/>
+    public double LinkVoltageV(double angleRad) => volts * At(angleRad)[circuit.Link];
+
+    private double[] At(double angleRad)
+    {
+        var repeat = orbit.IsSixfold ? Math.PI / 3 : Math.PI;
+        var later = angleRad - orbit.StartRad;
+        var times = (int)Math.Floor(later / repeat);
+        var angle = orbit.StartRad + (later - (times * repeat));
+        var piece = orbit.Pieces.LastOrDefault(p => p.StartRad <= angle + 1e-12) ?? orbit.Pieces[0];
+        var state = new double[circuit.Stride];
+        piece.At(angle - piece.StartRad, state);
+        for (var i = 0; i < ((times % 6) + 6) % 6; i++)
+        {
+            Later(state);
+        }
+
+        return state;
+    }
+
+    // One repeat angle on: the inverse of the renaming that brings a state back.
+    private void Later(double[] state)
+    {
+        var before = state.AsSpan(0, circuit.Phases).ToArray();
+        for (var x = 0; x < circuit.Phases; x++)
+        {
+            state[PeriodicOrbit.Source(circuit, x, orbit.IsSixfold)] = -before[x];
+        }
+    }
+}

@@ -1,0 +1,385 @@
+namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+
+/// <summary>What the search for a repeating state found.</summary>
+internal abstract record OrbitResult
+{
+    private OrbitResult()
+    {
+    }
+
+    /// <summary>A state that repeats and attracts.</summary>
+    /// <param name="Start">State at the start of the section.</param>
+    /// <param name="Conduction">Which diodes conduct there.</param>
+    /// <param name="Pieces">One repeat angle.</param>
+    /// <param name="StartRad">Where it begins.</param>
+    /// <param name="IsSixfold">True when it is a sixth of a cycle, else half of one.</param>
+    /// <param name="Multiplier">Spectral radius of the map over the repeat angle.</param>
+    public sealed record Settled(double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier) : OrbitResult;
+
+    /// <summary>The supply can't deliver the power: the link voltage collapses.</summary>
+    public sealed record Collapsed : OrbitResult;
+
+    /// <summary>None that repeats and attracts; the multiplier is NaN when none at all was found.</summary>
+    public sealed record Unsettled(double Multiplier) : OrbitResult;
+}
+
+/// <summary>
+/// Shooting over the repeat angle by Newton's method, with the slopes carried along by the integrator. The repeat angle is a sixth of a cycle
+/// where three phases are alike, else half a cycle.
+/// </summary>
+internal sealed class PeriodicOrbit
+{
+    private const double Converged = 1e-12;
+    private const double GoodEnough = 1e-10;
+    private const double Near = 0.02;
+    private const int MostRounds = 18;
+    private const double Stable = 1 - 1e-6;
+    private static readonly int[] PatienceSixths = [12, 60, 300, 900];
+
+    // Sections to try, clear of the usual switching instants; multiples of a cell apart.
+    private static readonly double[] Sections = [0.3, 0.3 + (3 * EmfSeries.CellRad), 0.3 + (7 * EmfSeries.CellRad), 0.3 + (11 * EmfSeries.CellRad)];
+
+    private readonly SwitchedCircuit circuit;
+    private readonly SpaceVector emf;
+    private readonly double scale;
+    private readonly double noLoadVoltage;
+    private readonly bool isSixfold;
+    private SeriesIntegrator integrator;
+    private double startRad;
+
+    private PeriodicOrbit(SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage)
+    {
+        (this.circuit, this.emf, this.scale, this.noLoadVoltage) = (circuit, emf, scale, noLoadVoltage);
+        isSixfold = circuit.PhasesOfBridge == 3 && emf.IsSixfold;
+        startRad = Sections[0];
+        integrator = new SeriesIntegrator(circuit, new EmfSeries(emf, startRad, RepeatRad), scale);
+    }
+
+    private double RepeatRad => isSixfold ? Math.PI / 3 : Math.PI;
+
+    /// <summary>Solves a circuit.</summary>
+    /// <param name="circuit">The bridges.</param>
+    /// <param name="emf">EMF in the time of its own fundamental: its part 1 is −j·|e|.</param>
+    /// <param name="scale">A usual current.</param>
+    /// <param name="noLoadVoltage">Rectified EMF without load.</param>
+    /// <param name="near">Orbit of a circuit that hardly differs, of the same size; null: none known.</param>
+    /// <param name="patient">False: given up sooner.</param>
+    public static OrbitResult Solve(SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, OrbitResult.Settled? near, bool patient = true)
+    {
+        var search = new PeriodicOrbit(circuit, emf, scale, noLoadVoltage);
+        try
+        {
+            if (near is not null && near.Start.Length == circuit.Stride && search.From(near) is { } found)
+            {
+                return found;
+            }
+
+            return search.FromRest(patient);
+        }
+        catch (RectifierSearchException)
+        {
+            return new OrbitResult.Unsettled(double.NaN);
+        }
+    }
+
+    private OrbitResult? From(OrbitResult.Settled near)
+    {
+        try
+        {
+            Section(near.StartRad);
+            return Newton((double[])near.Start.Clone(), near.Conduction) is OrbitResult.Settled found ? found : null;
+        }
+        catch (RectifierSearchException)
+        {
+            return null;
+        }
+        finally
+        {
+            Section(Sections[0]);
+        }
+    }
+
+    private void Section(double at)
+    {
+        if (at != startRad)
+        {
+            startRad = at;
+            integrator = new SeriesIntegrator(circuit, new EmfSeries(emf, startRad, RepeatRad), scale);
+        }
+    }
+
+    private OrbitResult FromRest(bool patient)
+    {
+        var (state, conduction) = (new double[circuit.Stride], Conduction.None);
+        state[circuit.Link] = 0.95 * noLoadVoltage;
+        OrbitResult last = new OrbitResult.Unsettled(double.NaN);
+        foreach (var (sixths, section) in PatienceSixths.Zip(Sections))
+        {
+            // The circuit itself is followed towards its orbit, further each time that Newton did not find it.
+            integrator.SetRough(true);
+            for (var i = 0; i < (isSixfold ? sixths : sixths / 3); i++)
+            {
+                Map(state, ref conduction, null);
+            }
+
+            integrator.SetRough(false);
+
+            if (Newton((double[])state.Clone(), conduction) is { } found)
+            {
+                if (found is not OrbitResult.Unsettled)
+                {
+                    return found;
+                }
+
+                last = found;
+            }
+
+            if (!patient && sixths > 12)
+            {
+                break;
+            }
+
+            // Another section of the orbit: where a diode switches just at the old one, the map is not smooth there.
+            var next = Sections[(Array.IndexOf(Sections, section) + 1) % Sections.Length];
+            if (next > startRad)
+            {
+                new SeriesIntegrator(circuit, new EmfSeries(emf, startRad, next - startRad), scale).Advance(state, ref conduction);
+                Section(next);
+            }
+        }
+
+        // A link that falls below the clamp where the search ended is one that the supply can't hold.
+        var pieces = new List<SeriesPiece>();
+        for (var i = 0; i < PatienceSixths[0]; i++)
+        {
+            Map(state, ref conduction, null, pieces);
+        }
+
+        return HasCollapsed(pieces) ? new OrbitResult.Collapsed() : last;
+    }
+
+    // Null where it leads nowhere.
+    private OrbitResult? Newton(double[] state, Conduction conduction)
+    {
+        double[,]? slopes = null;
+        List<Coordinate> free = [];
+        var before = double.PositiveInfinity;
+        for (var round = 0; round < MostRounds; round++)
+        {
+            var (image, after) = ((double[])state.Clone(), conduction);
+            var coordinates = Free(circuit, conduction);
+            var isFresh = slopes is null || before > Near || !coordinates.SequenceEqual(free);
+            var moves = isFresh ? coordinates.Select(c => Unit(circuit, c, conduction)).ToArray() : null;
+            Map(image, ref after, moves);
+            if (isFresh)
+            {
+                free = coordinates;
+                slopes = new double[free.Count, free.Count];
+                for (var c = 0; c < free.Count; c++)
+                {
+                    for (var r = 0; r < free.Count; r++)
+                    {
+                        slopes[r, c] = moves![c][free[r].Index];
+                    }
+                }
+            }
+
+            var distance = Distance(image, state);
+            if (!double.IsFinite(distance))
+            {
+                return null;
+            }
+
+            // Rounding is where a further round gains nothing.
+            if (distance < Converged || (distance < GoodEnough && distance > 0.3 * before))
+            {
+                return Judge(state, conduction);
+            }
+
+            if (distance > 0.3 * before && !isFresh)
+            {
+                (slopes, before) = (null, double.PositiveInfinity);
+                continue;
+            }
+
+            before = distance;
+            var matrix = new double[free.Count, free.Count];
+            var right = new double[free.Count];
+            for (var r = 0; r < free.Count; r++)
+            {
+                right[r] = image[free[r].Index] - state[free[r].Index];
+                for (var c = 0; c < free.Count; c++)
+                {
+                    matrix[r, c] = (r == c ? 1 : 0) - slopes![r, c];
+                }
+            }
+
+            if (after.Key != conduction.Key || SmallLinearSystem.Solve(matrix, right) is not { } step)
+            {
+                // Not the same diodes at both ends: follow the circuit.
+                (state, conduction, slopes, before) = (image, after, null, double.PositiveInfinity);
+                continue;
+            }
+
+            Move(state, ref conduction, free, step);
+        }
+
+        return null;
+    }
+
+    private OrbitResult Judge(double[] state, Conduction conduction)
+    {
+        var pieces = new List<SeriesPiece>();
+        var free = Free(circuit, conduction);
+        var moves = free.Select(c => Unit(circuit, c, conduction)).ToArray();
+        var (end, after) = ((double[])state.Clone(), conduction);
+        Map(end, ref after, moves, pieces);
+        var slopes = new double[free.Count, free.Count];
+        for (var c = 0; c < free.Count; c++)
+        {
+            for (var r = 0; r < free.Count; r++)
+            {
+                slopes[r, c] = moves[c][free[r].Index];
+            }
+        }
+
+        var multiplier = SmallLinearSystem.SpectralRadius(slopes);
+        if (HasCollapsed(pieces))
+        {
+            return new OrbitResult.Collapsed();
+        }
+
+        return multiplier < Stable ? new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, multiplier) : new OrbitResult.Unsettled(multiplier);
+    }
+
+    private bool HasCollapsed(List<SeriesPiece> pieces) =>
+        circuit.LoadPower > 0 && pieces.Exists(p => p.Series[circuit.Link] < circuit.ClampVoltage);
+
+    private void Move(double[] state, ref Conduction conduction, List<Coordinate> free, double[] step)
+    {
+        for (var k = 0; k < free.Count; k++)
+        {
+            state[free[k].Index] += step[k];
+            if (free[k].Closing >= 0)
+            {
+                state[free[k].Closing] -= step[k];
+            }
+        }
+
+        state[circuit.Link] = Math.Max(0.2 * noLoadVoltage, state[circuit.Link]);
+        for (var bridge = 0; bridge < circuit.Bridges; bridge++)
+        {
+            double choke = 0;
+            for (var x = bridge * circuit.PhasesOfBridge; x < (bridge + 1) * circuit.PhasesOfBridge; x++)
+            {
+                if (!conduction.Freewheels(bridge))
+                {
+                    conduction = conduction.With(x, conduction.Side(x) == 0 ? 0 : Math.Abs(state[x]) < 1e-13 * scale ? conduction.Side(x) : Math.Sign(state[x]));
+                }
+
+                choke += Math.Max(0, state[x]);
+            }
+
+            if (circuit.HasChokes)
+            {
+                state[circuit.Choke(bridge)] = conduction.Freewheels(bridge) ? Math.Max(choke, state[circuit.Choke(bridge)]) : choke;
+            }
+        }
+    }
+
+    // One repeat angle, the phases renamed so that a state that repeats comes back.
+    private void Map(double[] state, ref Conduction conduction, double[][]? moves, List<SeriesPiece>? pieces = null)
+    {
+        integrator.Advance(state, ref conduction, moves, pieces);
+        Rename(circuit, state, isSixfold);
+        foreach (var column in moves ?? [])
+        {
+            Rename(circuit, column, isSixfold);
+        }
+
+        var renamed = conduction;
+        for (var x = 0; x < circuit.Phases; x++)
+        {
+            renamed = renamed.With(x, -conduction.Side(Source(circuit, x, isSixfold)));
+        }
+
+        conduction = renamed;
+    }
+
+    /// <summary>Phase whose current, with the other sign, a phase has one repeat angle later.</summary>
+    public static int Source(SwitchedCircuit circuit, int phase, bool isSixfold)
+    {
+        // After a sixth of a cycle a is −c of before, b is −a, c is −b.
+        var from = phase - (phase % circuit.PhasesOfBridge);
+        return isSixfold ? from + ((phase - from + 2) % 3) : phase;
+    }
+
+    /// <summary>Renames the phases of a state after one repeat angle.</summary>
+    public static void Rename(SwitchedCircuit circuit, Span<double> state, bool isSixfold)
+    {
+        Span<double> before = stackalloc double[circuit.Phases];
+        state[..circuit.Phases].CopyTo(before);
+        for (var x = 0; x < circuit.Phases; x++)
+        {
+            state[x] = -before[Source(circuit, x, isSixfold)];
+        }
+    }
+
+    private static double[] Unit(SwitchedCircuit circuit, Coordinate coordinate, Conduction conduction)
+    {
+        var unit = new double[circuit.Stride];
+        unit[coordinate.Index] = 1;
+        if (coordinate.Closing < 0)
+        {
+            return unit;
+        }
+
+        unit[coordinate.Closing] = -1;
+        if (circuit.HasChokes && !conduction.Freewheels(circuit.BridgeOf(coordinate.Index)))
+        {
+            unit[circuit.Choke(circuit.BridgeOf(coordinate.Index))] = (conduction.Side(coordinate.Index) > 0 ? 1 : 0) - (conduction.Side(coordinate.Closing) > 0 ? 1 : 0);
+        }
+
+        return unit;
+    }
+
+    /// <summary>Directions in which a state may be moved, and the place where each is read again.</summary>
+    public static (int[] Places, double[][] Directions) Directions(SwitchedCircuit circuit, Conduction conduction)
+    {
+        var free = Free(circuit, conduction);
+        return ([.. free.Select(c => c.Index)], [.. free.Select(c => Unit(circuit, c, conduction))]);
+    }
+
+    // Of each bridge the currents that flow but the last, which closes the sum; the link; the choke of a bridge that freewheels.
+    private static List<Coordinate> Free(SwitchedCircuit circuit, Conduction conduction)
+    {
+        var free = new List<Coordinate>();
+        for (var k = 0; k < circuit.Bridges; k++)
+        {
+            var freewheels = conduction.Freewheels(k);
+            var live = Enumerable.Range(k * circuit.PhasesOfBridge, circuit.PhasesOfBridge).Where(x => freewheels || conduction.Side(x) != 0).ToList();
+            free.AddRange(live.SkipLast(1).Select(x => new Coordinate(x, live[^1])));
+            if (freewheels)
+            {
+                free.Add(new Coordinate(circuit.Choke(k), -1));
+            }
+        }
+
+        free.Add(new Coordinate(circuit.Link, -1));
+        return free;
+    }
+
+    private double Distance(double[] a, double[] b)
+    {
+        double worst = 0;
+        for (var i = 0; i < circuit.Size; i++)
+        {
+            worst = Math.Max(worst, Math.Abs(a[i] - b[i]) / (i == circuit.Link ? noLoadVoltage : scale));
+        }
+
+        return worst;
+    }
+
+    // A place of the state that may be moved, and the phase that takes it back; −1 where none must.
+    private readonly record struct Coordinate(int Index, int Closing);
+}

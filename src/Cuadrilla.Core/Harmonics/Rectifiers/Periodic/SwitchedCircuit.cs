@@ -1,0 +1,119 @@
+using System.Numerics;
+
+namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+
+/// <summary>
+/// Bridges on one source and one link, in any units that belong together, the angle of the fundamental as time: EMFs behind common
+/// resistance and reactance, own ones of each phase, ideal diodes, a choke for each bridge, one capacitor, a load. A single-phase bridge is
+/// one of two phases with half the loop each. State: phase currents, link voltage, current of each choke where there are chokes.
+/// </summary>
+/// <param name="PhasesOfBridge">3, or 2 for a single-phase bridge.</param>
+/// <param name="Axes">Axis of each phase: it sees Re(axis*·e); the line takes ⅔·Σ axis·i.</param>
+/// <param name="CommonR">Resistance ahead of all bridges, per phase.</param>
+/// <param name="CommonX">Reactance ahead of all bridges, per phase.</param>
+/// <param name="OwnR">Resistance of each phase of a bridge.</param>
+/// <param name="OwnX">Reactance of each phase of a bridge.</param>
+/// <param name="ChokeR">Resistance of a choke.</param>
+/// <param name="ChokeX">Reactance of a choke; 0: none.</param>
+/// <param name="Susceptance">Susceptance of the capacitor.</param>
+/// <param name="LoadPower">Power of a constant-power load; 0 with a resistor.</param>
+/// <param name="LoadConductance">Conductance of a resistor; 0 with constant power.</param>
+/// <param name="ClampVoltage">Below it constant power draws no more current: it acts only on the way to an orbit.</param>
+internal sealed record SwitchedCircuit(
+    int PhasesOfBridge,
+    Complex[] Axes,
+    double CommonR,
+    double CommonX,
+    double[] OwnR,
+    double[] OwnX,
+    double ChokeR,
+    double ChokeX,
+    double Susceptance,
+    double LoadPower,
+    double LoadConductance,
+    double ClampVoltage)
+{
+    private readonly Dictionary<int, SwitchedMode> modes = [];
+
+    /// <summary>Phases of all bridges.</summary>
+    public int Phases => Axes.Length;
+
+    /// <summary>Bridges.</summary>
+    public int Bridges => Phases / PhasesOfBridge;
+
+    /// <summary>True where chokes have currents of their own.</summary>
+    public bool HasChokes => ChokeX > 0;
+
+    /// <summary>Place of the link voltage in the state.</summary>
+    public int Link => Phases;
+
+    /// <summary>Numbers of a state.</summary>
+    public int Size => Phases + 1 + (HasChokes ? Bridges : 0);
+
+    /// <summary>Length of a state, filled up to whole vectors.</summary>
+    public int Stride => (Size + 3) / 4 * 4;
+
+    /// <summary>Place of the current of a choke.</summary>
+    public int Choke(int bridge) => Phases + 1 + bridge;
+
+    /// <summary>Bridge of a phase.</summary>
+    public int BridgeOf(int phase) => phase / PhasesOfBridge;
+
+    /// <summary>Drop that a current of one phase causes in another through the common impedance.</summary>
+    public double Between(int x, int y) => 2.0 / 3 * ((Axes[x].Real * Axes[y].Real) + (Axes[x].Imaginary * Axes[y].Imaginary));
+
+    /// <summary>The equations of a combination of conducting diodes, worked out once.</summary>
+    public SwitchedMode Mode(in Conduction conduction)
+    {
+        if (!modes.TryGetValue(conduction.Key, out var mode))
+        {
+            modes[conduction.Key] = mode = new SwitchedMode(this, conduction);
+        }
+
+        return mode;
+    }
+
+    /// <summary>Space vector of the line current of a state.</summary>
+    public Complex LineCurrent(ReadOnlySpan<double> state)
+    {
+        double re = 0, im = 0;
+        for (var x = 0; x < Phases; x++)
+        {
+            re += Axes[x].Real * state[x];
+            im += Axes[x].Imaginary * state[x];
+        }
+
+        return new Complex(2.0 / 3 * re, 2.0 / 3 * im);
+    }
+}
+
+/// <summary>
+/// Which diodes conduct: each phase on the top rail, on the bottom rail or floating; a bridge that freewheels has a leg conducting through both
+/// its diodes, so that its rails are shorted and its choke's current runs by itself.
+/// </summary>
+internal readonly struct Conduction
+{
+    private const int Floating = 1;
+    private readonly uint sides;
+    private readonly byte freewheel;
+
+    private Conduction(uint sides, byte freewheel) => (this.sides, this.freewheel) = (sides, freewheel);
+
+    /// <summary>Nothing conducts.</summary>
+    public static Conduction None { get; } = new(0x55555, 0);
+
+    /// <summary>A key: equal for equal combinations.</summary>
+    public int Key => (int)(sides | ((uint)freewheel << 20));
+
+    /// <summary>+1 top, −1 bottom, 0 floating.</summary>
+    public int Side(int phase) => (int)((sides >> (2 * phase)) & 3) - Floating;
+
+    /// <summary>True when the rails of a bridge are shorted.</summary>
+    public bool Freewheels(int bridge) => (freewheel & (1 << bridge)) != 0;
+
+    /// <summary>With a phase on another side.</summary>
+    public Conduction With(int phase, int side) => new((sides & ~(3u << (2 * phase))) | ((uint)(side + Floating) << (2 * phase)), freewheel);
+
+    /// <summary>With the rails of a bridge shorted or not.</summary>
+    public Conduction WithFreewheel(int bridge, bool on) => new(sides, (byte)(on ? freewheel | (1 << bridge) : freewheel & ~(1 << bridge)));
+}
