@@ -14,7 +14,6 @@ namespace Cuadrilla.Core.Assessment;
 public sealed partial class Assessor
 {
     private readonly EngineeringData data;
-    private readonly StudyMemory<RectifierInput, RectifierResult> rectifiers = new(RectifierStudy.Run, 8000);
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
     private readonly FrontMemory fronts = new();
@@ -53,9 +52,6 @@ public sealed partial class Assessor
         var place = StartPlaces.Of(plant, Run(plant).Scenarios, point.Id, plant.BusOfDrivePoints()[point.Id]);
         return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(model, place), []);
     }
-
-    /// <summary>The front end of a circuit, remembered.</summary>
-    public RectifierResult Rectifier(RectifierInput input) => rectifiers.Get(input);
 
     /// <summary>Assesses a valid specification.</summary>
     public PlantAssessment Run(PlantSpecification plant)
@@ -136,7 +132,7 @@ public sealed partial class Assessor
     {
         try
         {
-            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, (input, near) => rectifiers.Get(input, i => RectifierStudy.Run(i, near)), fronts.Of(plant.Name, scenario.Id));
+            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts.Of(plant.Name, scenario.Id));
             if (result is not null)
             {
                 fronts.Keep(plant.Name, result);

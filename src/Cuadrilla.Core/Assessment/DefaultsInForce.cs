@@ -90,7 +90,7 @@ public sealed record DefaultsInForce(
     public DefaultsInForce At(double frequencyHz) => this with { CableReactanceOhmPerM = CableReactanceOhmPerM * frequencyHz / 50 };
 
     /// <summary>Constants of cables.</summary>
-    public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM);
+    public CableConstants Cables => new(CopperOhmMm2PerM, AluminiumOhmMm2PerM, CableReactanceOhmPerM) { Rise = Harmonics.Rise };
 
     /// <summary>Resolves defaults and overrides; an override of an unknown key is refused earlier, by validation.</summary>
     public static DefaultsInForce Resolve(IReadOnlyList<DefaultValue> defaults, IReadOnlyList<DefaultOverride> overrides)

@@ -13,12 +13,18 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="ReactorLossPu">Resistance of reactors ahead of capacitors, parts of their reactance at the fundamental.</param>
 public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, double CapacitorCurrentPu, double CapacitorVoltagePu, double LeakageMismatchPu, double DampingPu, double ActiveFilterPointsPerA, double ActiveFilterLossPu, double TerminalThdiPct, double ReactorLossPu)
 {
+    /// <summary>How resistance rises with the order.</summary>
+    public Plant.Network.ResistanceRise Rise { get; init; } = Plant.Network.ResistanceRise.Usual;
+
     /// <summary>Resolves them.</summary>
     /// <param name="of">Value of a key.</param>
     public static HarmonicDefaults Resolve(Func<string, double> of)
     {
         ArgumentNullException.ThrowIfNull(of);
         return new HarmonicDefaults(
-            (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("leakage-mismatch-pct") / 100, of("harmonic-damping-pct") / 100, of("active-filter-points-per-a"), of("active-filter-loss-pct") / 100, of("terminal-thdi-pct"), of("reactor-loss-pct") / 100);
+            (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("leakage-mismatch-pct") / 100, of("harmonic-damping-pct") / 100, of("active-filter-points-per-a"), of("active-filter-loss-pct") / 100, of("terminal-thdi-pct"), of("reactor-loss-pct") / 100)
+        {
+            Rise = new Plant.Network.ResistanceRise((Plant.Network.ResistanceLaw)(int)Math.Round(of("resistance-law")), of("resistance-from-order")),
+        };
     }
 }

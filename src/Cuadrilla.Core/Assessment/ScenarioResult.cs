@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Assessment.Supply;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Plant.Network;
 
@@ -69,17 +70,17 @@ public sealed record ScenarioResult(
 public sealed record DriveInScenario(
     string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput? Circuit, double EmfV, string BusId, double EmfAngleRad)
 {
-    /// <summary>What it was solved at.</summary>
-    internal FrontPlace Place { get; init; }
+    /// <summary>True for a single-phase front end between phase and neutral.</summary>
+    internal bool IsToNeutral => Circuit is { Kind: RectifierKind.SinglePhase } loop && loop.LineVoltageV < 0.75 * EmfV;
 
-    /// <summary>EMF it was solved at.</summary>
-    internal FrontEmf Emf { get; init; }
+    /// <summary>EMF it was solved at, in the frame of the source, per unit.</summary>
+    internal SpaceVector Emf { get; init; }
 
-    /// <summary>EMF where the search ended, not in steps.</summary>
-    internal FrontEmf Guess { get; init; }
+    /// <summary>The same in the time of its own voltage; empty without circuit.</summary>
+    internal SpaceVector OwnEmf { get; init; }
 
-    /// <summary>Points of THDi that an EMF of 1 would move, as the search found.</summary>
-    internal double Sensitivity { get; init; }
+    /// <summary>Orbit of its circuit; null without.</summary>
+    internal OrbitResult.Settled? Orbit { get; init; }
 
     /// <summary>Its converter.</summary>
     internal Converters.ConverterItem? Item { get; init; }

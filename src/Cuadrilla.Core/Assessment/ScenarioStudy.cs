@@ -20,7 +20,6 @@ internal static class ScenarioStudy
     /// <param name="defaults">Defaults in force.</param>
     /// <param name="models">Drive points that are complete.</param>
     /// <param name="modules">Supply modules of common DC buses.</param>
-    /// <param name="rectifier">Solver of a front end, usually one that remembers.</param>
     /// <param name="before">Front ends as the last run of this scenario left them.</param>
     public static ScenarioResult? Run(
         PlantSpecification plant,
@@ -28,7 +27,6 @@ internal static class ScenarioStudy
         DefaultsInForce defaults,
         IReadOnlyList<DrivePointModel> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
-        Func<RectifierInput, RectifierResult?, RectifierResult> rectifier,
         IReadOnlyDictionary<string, DriveInScenario> before)
     {
         if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
@@ -82,7 +80,7 @@ internal static class ScenarioStudy
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
-        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before), faults);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before), faults);
         List<string> unsettled =
         [
             .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),
@@ -101,7 +99,7 @@ internal static class ScenarioStudy
             [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],
             [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
-                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id, plant.Source, scan) }),
+                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),
             ],
             running.Sum(r => r.Point.DcLoadW),
             drives ?? [],
@@ -153,7 +151,7 @@ internal static class ScenarioStudy
         catch (Exception problem) when (Fault.IsContained(problem))
         {
             faults.Add(Fault.Of($"front ends in '{scenario.Name}'", problem is AggregateException { InnerException: { } inner } ? inner : problem));
-            return (null, new FrontIteration(0, 0, string.Empty));
+            return (null, FrontIteration.None);
         }
     }
 
@@ -194,7 +192,7 @@ internal static class ScenarioStudy
     }
 
     private static string Swinging(string scenario, string tag, FrontIteration iteration) => FormattableString.Invariant(
-        $"waveforms and network do not settle with each other in '{scenario}': after {iteration.Rounds} rounds THDi would still move by {iteration.ResidualPoints:0.00} points, most at {tag} (limit {FrontIteration.LimitPoints:0.0}). A resonance stands too near an order that is drawn: a reactor ahead of the capacitors, or fewer of them, moves it.");
+        $"waveforms and network do not settle with each other in '{scenario}': after {iteration.Rounds} rounds they contradict each other by {iteration.ResidualPu:0.0e+0} of nominal voltage at order {iteration.ResidualOrder}, most at {tag} (limit {FrontIteration.LimitPu:0e+0}). A resonance stands too near an order that is drawn: a reactor ahead of the capacitors, or fewer of them, moves it.");
 
     private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance
         ? FormattableString.Invariant($" It settles from {capacitance * 1e6:0} µF upwards, or with more resistance or a smaller choke.")

@@ -1,3 +1,4 @@
+using System.Numerics;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Plant;
@@ -17,6 +18,32 @@ public sealed record Source(
 
     /// <summary>Highest steady voltage, % of nominal; unknown: exactly nominal.</summary>
     public Given HighestPct { get; init; }
+
+    /// <summary>Angle of the fifth-order voltage at the rising zero of the fundamental (sines), degrees; unknown: it may stand anywhere.</summary>
+    public Given BackgroundV5Deg { get; init; }
+
+    /// <summary>Angle of the seventh-order voltage likewise.</summary>
+    public Given BackgroundV7Deg { get; init; }
+
+    /// <summary>True when the angle of an order of the background is stated, or there is none of it.</summary>
+    public bool KnowsAngleOf(int order) => order switch
+    {
+        5 => BackgroundV5Deg.IsKnown || BackgroundPu(5) == Complex.Zero,
+        7 => BackgroundV7Deg.IsKnown || BackgroundPu(7) == Complex.Zero,
+        _ => true,
+    };
+
+    /// <summary>Background voltage of an order as a phasor (sines) of phase A, parts of nominal; angle 0 where none is stated.</summary>
+    public Complex BackgroundPu(int order)
+    {
+        var (size, angle) = order switch
+        {
+            5 => (BackgroundV5Pct, BackgroundV5Deg),
+            7 => (BackgroundV7Pct, BackgroundV7Deg),
+            _ => (Given.Unknown, Given.Unknown),
+        };
+        return size.IsKnown ? Complex.FromPolarCoordinates(1, angle.IsKnown ? angle.Value * Math.PI / 180 : 0) * (size.Value / 100) : Complex.Zero;
+    }
 
     /// <summary>Names of disturbances that have not been stated.</summary>
     public IEnumerable<string> NotStated()

@@ -77,6 +77,8 @@ internal static class SupplyValidation
         p.Number("/source/unbalancePct", "Unbalance", plant.Source.UnbalancePct, 0, 10, "%");
         p.Number("/source/backgroundV5Pct", "Background 5th", plant.Source.BackgroundV5Pct, -15, 15, "%");
         p.Number("/source/backgroundV7Pct", "Background 7th", plant.Source.BackgroundV7Pct, -15, 15, "%");
+        p.Number("/source/backgroundV5Deg", "Angle of the background 5th", plant.Source.BackgroundV5Deg, -360, 360, "°");
+        p.Number("/source/backgroundV7Deg", "Angle of the background 7th", plant.Source.BackgroundV7Deg, -360, 360, "°");
     }
 
     private static void Bus(Bus bus, string at, ProblemList p)

@@ -47,9 +47,10 @@ internal sealed record FrontStoryDocument(
 
 /// <summary>How waveforms and network settled with each other.</summary>
 /// <param name="Rounds">How often the front ends were solved.</param>
-/// <param name="ResidualPoints">What the next round would still move a THDi by, points.</param>
+/// <param name="ResidualPu">Largest contradiction between network and front ends, parts of nominal voltage.</param>
+/// <param name="ResidualOrder">Order at which it is.</param>
 /// <param name="Settled">True below the limit.</param>
-internal sealed record IterationDocument(int Rounds, double ResidualPoints, bool Settled);
+internal sealed record IterationDocument(int Rounds, double ResidualPu, int ResidualOrder, bool Settled);
 
 /// <summary>A figure in every scenario; null where there is none.</summary>
 internal sealed record MatrixRowDocument(string Id, string Name, string Unit, double Limit, IReadOnlyList<double?> Figures, int Worst);
@@ -135,7 +136,7 @@ internal static class HarmonicEndpoints
         }
 
         var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
-        var study = HarmonicStudy.Of(plant, result, bus.BusId, assessor.Rectifier);
+        var study = HarmonicStudy.Of(plant, result, bus.BusId);
         var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name))).ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         string Tag(string key) => tags.GetValueOrDefault(key, key);
@@ -157,7 +158,7 @@ internal static class HarmonicEndpoints
                     Tag(f.DrivePointId), f.Pulses, f.ThdiPct, Finite(f.WithoutUnbalancePct), Finite(f.WithoutDistortionPct), Finite(f.WithoutMismatchPct), Finite(f.IdealPct), f.ThirdA,
                     f.UnbalancePct, f.DistortionPct)),
             ],
-            new IterationDocument(result.Iteration.Rounds, result.Iteration.ResidualPoints, result.Iteration.IsSettled),
+            new IterationDocument(result.Iteration.Rounds, result.Iteration.ResidualPu, result.Iteration.ResidualOrder, result.Iteration.IsSettled),
             [.. study.BusVoltagePct.Select((v, i) => new WaveDocument(i, study.BusA.Count == 0 ? null : study.BusA[i], v))]));
     }
 

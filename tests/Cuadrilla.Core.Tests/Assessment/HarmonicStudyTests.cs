@@ -22,7 +22,7 @@ public sealed class HarmonicStudyTests
     {
         foreach (var scenario in Found.Scenarios)
         {
-            var study = HarmonicStudy.Of(Demo, scenario, "bus-a", RectifierStudy.Run);
+            var study = HarmonicStudy.Of(Demo, scenario, "bus-a");
             Assert.Equal(100, study.Contributions.Sum(c => c.SharePct), 6);
             for (var h = 2; h <= 50; h++)
             {
@@ -38,7 +38,7 @@ public sealed class HarmonicStudyTests
         var plant = Demo with { Distribution = Demo.Distribution with { ActiveFilters = [new ActiveFilter("af", "Filter", "bus-a", 40)] } };
         var scenario = new Assessor(Data).Run(plant).Scenarios[0];
         Assert.True(scenario.FilterCurrents["af"].AskedA > 1.2 * scenario.FilterCurrents["af"].GivenA);
-        var study = HarmonicStudy.Of(plant, scenario, "bus-a", RectifierStudy.Run);
+        var study = HarmonicStudy.Of(plant, scenario, "bus-a");
         for (var h = 2; h <= 50; h++)
         {
             var sum = study.Contributions.Aggregate(Complex.Zero, (s, c) => s + c.OrdersA[h - 1]);
@@ -73,7 +73,7 @@ public sealed class HarmonicStudyTests
         bare = bare with { Scenarios = [Scenario.AsUsual("all", "all")], Lineups = [bare.Lineups[0] with { Arrangements = [] }] };
         var result = new Assessor(Data).Run(bare).Scenarios[0];
         var bank = bare.Distribution.CapacitorBanks[0];
-        var study = HarmonicStudy.Of(bare, result, bank.BusId, RectifierStudy.Run);
+        var study = HarmonicStudy.Of(bare, result, bank.BusId);
         var impedance = result.Network.ImpedanceOhm(bank.BusId);
         var expected = Math.Sqrt(bank.CapacitorOhm(bank.Steps, result.Network.VoltageV(bank.BusId)) / impedance.Imaginary);
 
@@ -288,7 +288,7 @@ public sealed class HarmonicStudyTests
         var mismatched = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("leakage-mismatch-pct", 10, "test report")] };
         var assessor = new Assessor(Data);
         var result = assessor.Run(mismatched).Scenarios[0];
-        var story = HarmonicStudy.Of(mismatched, result, "bus-a", assessor.Rectifier).Fronts.Single(f => f.DrivePointId == "dp-27");
+        var story = HarmonicStudy.Of(mismatched, result, "bus-a").Fronts.Single(f => f.DrivePointId == "dp-27");
         Assert.Equal(18, story.Pulses);
         Assert.True(story.UnbalancePct > 0);
         Assert.True(story.IdealPct < story.WithoutUnbalancePct && story.WithoutUnbalancePct < story.ThdiPct);

@@ -33,7 +33,7 @@ public sealed record BankInScenario(string BankId, double CurrentPu, double Volt
 
         var volts = network.VoltageV(bank.BusId);
         var fundamental = sums.VoltagePu(bank.BusId);
-        var voltages = sums.WithBackgroundPct(bank.BusId, plant.Source, scan);
+        var voltages = sums.WithBackgroundPct(bank.BusId);
         double current = fundamental * fundamental, voltage = fundamental * fundamental, most = 0;
         var worst = 1;
         for (var h = 2; h <= voltages.Length; h++)

@@ -1,315 +1,204 @@
 using System.Numerics;
+using Cuadrilla.Core.Assessment.Supply.Balance;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
-using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Assessment.Supply;
 
 /// <summary>
-/// Finds the line currents of a scenario together with the voltages that they leave. Six-pulse bridges whose buses have the same clock hour
-/// conduct together and share the voltage drop: each sees Σ_k Z_bk·P_k/P_own of the buses k, with the buses' transfer impedances, plus its
-/// feeder; all others see the impedance once. What the real network does differently (other groups, capacitor banks, filters, skin effect,
-/// the line's own distortion) comes back as EMF of each place, and the front ends are solved again until no THDi would move by 0.1 points.
-/// See <c>docs/methods/plant-harmonics.md</c>.
-/// The ratios P_k/P_own are taken in steps of 0.4 %, voltages in steps of 0.05 % and harmonic EMFs in steps of 0.01 %; a front end whose EMF
-/// has moved by less than 0.02 points' worth stays as it was solved, also from one edit to the next.
+/// Finds the line currents of a scenario together with the voltages that they leave: sets up the <see cref="HarmonicBalance"/>, begins where
+/// the last run ended or at the voltages of a load flow, and says what does not settle. See <c>docs/methods/plant-harmonics.md</c>.
 /// </summary>
 internal sealed class DriveFronts
 {
-    private const double RatioStep = 0.004;
-    private const double VoltageStep = 0.0005;
-    private const double EmfStep = 0.0001;
-    private const int MostRounds = 60;
-    private const int MostRoundsFromBefore = 15;
-    private const int MixingDepth = 12;
-
-    private const int LeastForSamples = 2;
-    private const int MostSampleRounds = 8;
-    private const double NearPoints = 0.5;
-
-    // A little closer than what counts as settled, so that figures hardly depend on where a search began.
-    private const double StopPoints = 0.08;
-    private const double StaysPoints = 0.02;
-    private const double FineStaysPoints = 0.001;
-    private const double FineStopPoints = 0.02;
-    private const int RoughRounds = 4;
-    private const int HopelessRounds = 4;
-
-    // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess of the drop that others cause.
+    // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess.
     private const double DisplacementOfOthers = 0.96;
 
-    private readonly PlantSpecification plant;
-    private readonly Scenario scenario;
+    private const double BeyondOrder = 200;
+
+    // A circuit without any inductance is none; so little changes nothing that the orders solved can tell.
+    private const double LeastHeldPu = 0.001;
+
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
-    private readonly Complex[] shunts;
-    private readonly HarmonicLoads loads;
     private readonly FrontSettings settings;
-    private readonly FrontPlaces places;
-    private readonly Complex[] seenPu;
-    private readonly double[] sensitivity;
-    private readonly int[] samples;
-    private bool isFine;
-    private readonly IReadOnlyList<int> everyone;
-    private readonly DriveInScenario[] drives;
+    private readonly OrderNetworks orders;
+    private readonly BalanceFront[] fronts;
 
     private DriveFronts(
         PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
     {
-        (this.plant, this.scenario, this.network, this.running, this.shunts, this.loads, this.settings) = (plant, scenario, network, running, shunts, loads, settings);
-        places = new FrontPlaces(network, plant.Source, running, new NetworkScan(plant, scenario, network, loads));
-        seenPu = new Complex[running.Count];
-        sensitivity = [.. running.Select(r => settings.Before.TryGetValue(r.Id, out var before) && before.Item == r.Item ? before.Sensitivity : Sensitivity(r))];
-        drives = new DriveInScenario[running.Count];
-        samples = Samples();
-        everyone = [.. Enumerable.Range(0, running.Count)];
+        (this.network, this.running, this.settings) = (network, running, settings);
+        var isBalanced = !(plant.Source.UnbalancePct is { IsKnown: true, Value: not 0 })
+            && running.All(r => r.Feed == SupplyFeed.ThreePhase && r.Item.FrontEnd is not FrontEnd.SinglePhase);
+        var nodes = running.Select(r => network.NodeOf(r.BusId))
+            .Concat(FilterInjection.InService(plant.Distribution.ActiveFilters, network).Select(f => network.NodeOf(f.BusId)))
+            .Where(n => n != SupplyNetwork.Reference).Distinct().Order().ToList();
+        orders = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, isBalanced ? SpaceVector.Sixfold : SpaceVector.All);
+        fronts = Fronts(busId => BareBankPu(plant, scenario, network, busId));
+        Filters = FilterInjection.Of(plant.Distribution.ActiveFilters, network, orders);
     }
+
+    private IReadOnlyList<FilterInjection> Filters { get; }
 
     /// <summary>Solves them; no drives when the network can't carry the load.</summary>
     public static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Solve(
         PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
     {
-        var fronts = new DriveFronts(plant, scenario, network, running, shunts, loads, settings);
-        if (fronts.FirstGuess() is not { } guess)
+        if (running.Count == 0)
         {
-            return (null, new FrontIteration(0, 0, string.Empty));
+            return ([], FrontIteration.None);
         }
 
-        if (settings.Before.Count > 0 && fronts.Iterate(fronts.AsBefore(guess), MostRoundsFromBefore) is { IsSettled: true } again)
+        var search = new DriveFronts(plant, scenario, network, running, shunts, loads, settings);
+        if (search.LoadFlowVoltages(shunts) is not { } voltages)
         {
-            return (fronts.drives, again);
+            return (null, FrontIteration.None);
         }
 
-        // Fresh: also where the last run ended too far away to begin there.
-        return (fronts.drives, fronts.Iterate(fronts.Approach(guess), MostRounds));
+        var balance = new HarmonicBalance(search.orders, search.fronts, search.Filters);
+        var start = search.Start(voltages);
+        var found = settings.Before.Count > 0 ? balance.Run(search.AsBefore(start), search.OrbitsBefore()) : null;
+        if (found is not { IsSettled: true })
+        {
+            found = balance.Run(start, new OrbitResult.Settled?[running.Count]);
+        }
+
+        return (search.Drives(found), search.Iteration(found));
     }
 
-    private FrontIteration Iterate(double[] guess, int mostRounds)
-    {
-        var mixing = new AndersonMixing(MixingDepth);
-        var hopeless = 0;
-        for (var round = 1; ; round++)
-        {
-            // Where the network resonates what is left out by steps is multiplied: then every step counts.
-            isFine = round > RoughRounds;
-            Solve(guess, everyone);
-            var sums = new HarmonicSums(plant, scenario, network, shunts, drives, loads, only: HarmonicEmf.Orders);
-            var asked = places.Asked(sums, drives, guess);
-            var (residual, worst) = (0.0, string.Empty);
-            for (var i = 0; i < drives.Length; i++)
-            {
-                var points = sensitivity[i] * places.Distance(asked, guess, i);
-                (residual, worst) = points > residual ? (points, drives[i].DrivePointId) : (residual, worst);
-            }
+    private FrontIteration Iteration(BalanceResult found) => new(
+        found.Rounds, found.ResidualPu, Math.Abs(found.ResidualOrder), found.Worst < 0 ? string.Empty : running[found.Worst].Id);
 
-            // A front end without any steady state is said and nothing is judged: the others need not settle with it.
-            hopeless = drives.Any(d => d.Front is RectifierResult.NoSteadyState) ? hopeless + 1 : 0;
-            if (residual < (isFine ? FineStopPoints : StopPoints) || round == mostRounds || hopeless == HopelessRounds)
+    private List<DriveInScenario> Drives(BalanceResult found) =>
+    [
+        .. running.Select((r, i) => new DriveInScenario(
+            r.Id, r.Point, found.Answers[i].Front, fronts[i].Circuit?.Input, network.VoltageV(r.BusId) * found.Emfs[i][1].Magnitude, r.BusId,
+            (Complex.ImaginaryOne * found.Emfs[i][1]).Phase)
+        {
+            Emf = found.Emfs[i], OwnEmf = found.Answers[i].Emf, Orbit = found.Answers[i].Orbit, Item = r.Item,
+        }),
+    ];
+
+    // What each circuit holds of the network. Six-pulse bridges that conduct alike hold the impedance of all of them, in parts of their loads, and
+    // a bank without reactor on their bus likewise: what lies beyond the orders solved is then as it is, and the EMF that is left nearly a sine.
+    private BalanceFront[] Fronts(Func<string, double> bareBankPu)
+    {
+        var found = new BalanceFront[running.Count];
+        foreach (var group in Enumerable.Range(0, running.Count).GroupBy(i => ConductsLike(i)))
+        {
+            var loadOf = group.GroupBy(i => running[i].BusId).Select(g => (BusId: g.Key, LoadW: g.Sum(i => running[i].Point.DcLoadW))).ToList();
+            foreach (var (busId, loadW) in loadOf)
             {
-                for (var i = 0; i < drives.Length; i++)
+                var whole = loadOf.Aggregate(Complex.Zero, (s, k) => s + (network.TransferPu(busId, k.BusId) * k.LoadW));
+                foreach (var i in group.Where(i => running[i].BusId == busId))
                 {
-                    drives[i] = drives[i] with { Sensitivity = sensitivity[i] };
+                    var drive = running[i];
+                    var together = drive.ConductsTogether && drive.Point.DcLoadW > 0;
+                    var seen = together ? whole / drive.Point.DcLoadW : network.TransferPu(busId, busId);
+                    var bank = together ? bareBankPu(busId) * drive.Point.DcLoadW / loadW : bareBankPu(busId);
+                    found[i] = FrontOf(drive, drive.Item.FrontEnd is FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered ? Complex.Zero : seen, bank);
                 }
-
-                return new FrontIteration(round, residual, worst);
             }
-
-            guess = FrontPlaces.Limited(mixing.Next(guess, [.. asked.Select((a, k) => a - guess[k])]), guess);
         }
+
+        return found;
     }
 
-    // In a large plant one front end of each kind and place stands for its like until the EMFs are nearly found.
-    private double[] Approach(double[] guess)
+    // Bridges without a choke draw their current at other instants than those with one.
+    private string ConductsLike(int i) => running[i] is { ConductsTogether: true, Item.FrontEnd: FrontEnd.Diode diode }
+        ? FormattableString.Invariant($"{network.ClockHour(running[i].BusId)} {diode.ChokePct > 0}")
+        : FormattableString.Invariant($"#{i}");
+
+    private BalanceFront FrontOf(RunningDrive drive, Complex seenPu, double bankPu)
     {
-        if (running.Count < LeastForSamples * Math.Max(1, samples.Distinct().Count()))
+        var (volts, ohm) = (network.VoltageV(drive.BusId), network.BaseOhm(drive.BusId));
+        var holdsBank = bankPu > 0 && seenPu.Imaginary > 0 && drive.Item.FrontEnd is FrontEnd.Diode && drive.Feed == SupplyFeed.ThreePhase;
+        var inCircuit = holdsBank ? new Complex(0, LeastHeldPu * seenPu.Imaginary) : seenPu;
+        var place = new FrontPlace(volts, (inCircuit * ohm) + drive.FeederOhm, network.FrequencyHz, 0, default, settings.LeakageMismatchPu);
+        var circuit = FrontSolver.Unbounded(drive, place) is null ? FrontSolver.CircuitOf(drive, place) : null;
+        return new BalanceFront(
+            drive,
+            orders.PlaceOf(network.NodeOf(drive.BusId)),
+            seenPu,
+            holdsBank ? bankPu : 0,
+            -network.ClockHour(drive.BusId) * Math.PI / 6,
+            network.BaseA(drive.BusId),
+            volts,
+            circuit is null ? null : FrontCircuit.Of(circuit, 0, holdsBank ? (seenPu * ohm, bankPu / ohm) : null),
+            place);
+    }
+
+    // Capacitors without reactor on the node of a bus, per unit.
+    private static double BareBankPu(PlantSpecification plant, Scenario scenario, SupplyNetwork network, string busId) => plant.Distribution.CapacitorBanks
+        .Where(b => network.IsLive(b.BusId) && network.NodeOf(b.BusId) == network.NodeOf(busId) && b.DetuningPu == 0 && scenario.StepsOnOf(b) > 0)
+        .Sum(b => network.BaseOhm(b.BusId) / b.CapacitorOhm(scenario.StepsOnOf(b), network.VoltageV(b.BusId)));
+
+    // Voltages of the fundamental with all drives as constant powers.
+    private Complex[]? LoadFlowVoltages(Complex[] shunts)
+    {
+        var powers = new Complex[network.NodeCount];
+        foreach (var drive in running.Where(r => network.NodeOf(r.BusId) != SupplyNetwork.Reference))
         {
-            return guess;
+            powers[network.NodeOf(drive.BusId)] += PowerOf(drive) / SupplyNetwork.BaseVa;
         }
 
-        var mixing = new AndersonMixing(MixingDepth);
-        List<int> chosen = [.. samples.Distinct()];
-        for (var round = 0; round < MostSampleRounds; round++)
+        return LoadFlow.Run(network, shunts, powers);
+    }
+
+    // EMFs behind what the circuits hold: with the line's own distortion, without the drives'.
+    private SpaceVector[] Start(Complex[] voltages)
+    {
+        var start = new SpaceVector[running.Count];
+        for (var i = 0; i < start.Length; i++)
         {
-            Solve(guess, chosen);
-            DriveInScenario[] like = [.. samples.Select((sample, i) => Like(running[i], drives[sample]))];
-            var asked = places.Asked(new HarmonicSums(plant, scenario, network, shunts, like, loads, only: HarmonicEmf.Orders), like, guess);
-            var residual = chosen.Max(i => sensitivity[i] * places.Distance(asked, guess, i));
-            guess = FrontPlaces.Limited(mixing.Next(guess, [.. asked.Select((a, k) => a - guess[k])]), guess);
-            if (residual < NearPoints)
+            var (node, place) = (network.NodeOf(running[i].BusId), fronts[i].Place);
+            var emf = new SpaceVector();
+            for (var k = 0; k < orders.Orders.Count; k++)
             {
-                break;
+                emf[orders.Orders[k]] = fronts[i].GainAt(orders.Orders[k]) * (place < 0 ? orders.Emf(orders.Orders[k]) : orders.Open(k, place));
             }
-        }
 
-        return guess;
-    }
-
-    // The current of another front end in proportion to the load.
-    private static DriveInScenario Like(RunningDrive drive, DriveInScenario sample)
-    {
-        if (sample.Front is not RectifierResult.LineDraw draw || drive.Id == sample.DrivePointId)
-        {
-            return sample;
-        }
-
-        var part = drive.Point.DcLoadW / sample.Point.DcLoadW;
-        LineCurrent[] phases = [.. draw.Phases.Select(p => new LineCurrent([.. p.Orders.Select(o => part * o)], part * p.RmsA, part * p.PeakA, p.DisplacementPowerFactor, p.TruePowerFactor))];
-        return sample with { DrivePointId = drive.Id, Front = new RectifierResult.Stated(phases, draw.Waveform, draw.Provenance) };
-    }
-
-    // The most loaded front end of each kind in a place.
-    private int[] Samples()
-    {
-        var sample = new int[running.Count];
-        foreach (var alike in Enumerable.Range(0, running.Count).GroupBy(i => (places.PlaceOf[i], running[i].Item.Family, running[i].Feed)))
-        {
-            var first = alike.MaxBy(i => running[i].Point.DcLoadW);
-            foreach (var i in alike)
+            if (place >= 0)
             {
-                sample[i] = first;
+                var current = Complex.Conjugate(PowerOf(running[i]) / SupplyNetwork.BaseVa / voltages[node]);
+                emf[1] = -Complex.ImaginaryOne * ((fronts[i].GainAt(1) * voltages[node]) + (fronts[i].SeenPu * current));
             }
+
+            start[i] = emf;
         }
 
-        return sample;
+        return start;
     }
 
-    // Impedances that the front ends see, and the voltages behind them if all others drew what is usual; null: no voltage settles.
-    private double[]? FirstGuess()
-    {
-        var fundamental = new Complex[running.Count];
-        foreach (var members in places.Groups)
-        {
-            if (VoltagesWithout(members) is not { } voltages)
-            {
-                return null;
-            }
+    private SpaceVector[] AsBefore(SpaceVector[] start) =>
+    [
+        .. start.Select((s, i) => settings.Before.TryGetValue(running[i].Id, out var before) && before.BusId == running[i].BusId && !before.Emf.IsEmpty ? Kept(before.Emf) : s),
+    ];
 
-            var loadOfBus = members.GroupBy(i => running[i].BusId).Select(g => (First: g.First(), LoadW: g.Sum(i => running[i].Point.DcLoadW))).ToList();
-            foreach (var i in members)
-            {
-                seenPu[i] = members.Count == 1
-                    ? places.Transfer(i, i)
-                    : loadOfBus.Aggregate(Complex.Zero, (sum, k) => sum + (places.Transfer(i, k.First) * InSteps(k.LoadW / running[i].Point.DcLoadW, RatioStep)));
-                var node = network.NodeOf(running[i].BusId);
-                fundamental[i] = node == SupplyNetwork.Reference ? Complex.One : voltages[node];
-            }
+    // Orders that this network does not know stay out.
+    private SpaceVector Kept(SpaceVector before)
+    {
+        var kept = new SpaceVector();
+        foreach (var m in orders.Orders)
+        {
+            kept[m] = before[m];
         }
 
-        return places.FirstGuess(fundamental);
+        return kept;
     }
 
-    // An earlier run has found where it settles.
-    private double[] AsBefore(double[] first)
-    {
-        var guess = (double[])first.Clone();
-        for (var i = 0; i < running.Count; i++)
-        {
-            if (settings.Before.TryGetValue(running[i].Id, out var before) && before.BusId == running[i].BusId)
-            {
-                places.WriteOf(guess, i, Complex.FromPolarCoordinates(before.Guess.Magnitude, before.EmfAngleRad), before.Guess.Harmonic);
-            }
-        }
-
-        return guess;
-    }
-
-    private void Solve(double[] guess, IReadOnlyList<int> which) => Parallel.ForEach(which, i =>
-    {
-        var drive = running[i];
-        var (fundamental, harmonic) = places.Read(guess, i);
-        var emf = new FrontEmf(isFine ? fundamental.Magnitude : InSteps(fundamental.Magnitude, VoltageStep), drive.Feed == SupplyFeed.TwoPhases ? default : isFine ? harmonic : InSteps(harmonic));
-        var place = new FrontPlace(
-            network.VoltageV(drive.BusId) * emf.Magnitude,
-            (seenPu[i] * network.BaseOhm(drive.BusId)) + drive.FeederOhm,
-            network.FrequencyHz,
-            plant.Source.UnbalancePct.IsKnown ? plant.Source.UnbalancePct.Value / 100 : 0,
-            emf.Harmonic,
-            settings.LeakageMismatchPu);
-        var known = drives[i] ?? settings.Before.GetValueOrDefault(drive.Id);
-        var exact = new FrontEmf(fundamental.Magnitude, harmonic);
-        if (known is not null && known.BusId == drive.BusId && known.Point == drive.Point && known.Item == drive.Item && known.Place.IsAlike(place) && sensitivity[i] * known.Emf.Distance(emf) < (isFine ? FineStaysPoints : StaysPoints))
-        {
-            drives[i] = known with { EmfAngleRad = fundamental.Phase, Guess = exact };
-            return;
-        }
-
-        var (front, circuit) = FrontSolver.Solve(drive, place, input => settings.Rectifier(input, (known ?? drives[samples[i]])?.Front));
-        var now = new DriveInScenario(drive.Id, drive.Point, front, circuit, place.EmfV, drive.BusId, fundamental.Phase) { Place = place, Emf = emf, Guess = exact, Item = drive.Item };
-        if (drives[i] is { } last && last.Emf.Distance(emf) is > EmfStep and var moved)
-        {
-            // What the last two solutions say of this front end.
-            sensitivity[i] = Math.Clamp(Math.Abs(Distortion(now) - Distortion(last)) / moved, LeastSensitivity, MostSensitivity);
-        }
-
-        drives[i] = now;
-    });
-
-    private const double LeastSensitivity = 150;
-    private const double MostSensitivity = 2000;
-
-    // Points of THDi for an EMF of 1, until two solutions tell: without choke the line current answers strongly.
-    private static double Sensitivity(RunningDrive drive) => drive.Item.FrontEnd switch
-    {
-        FrontEnd.Diode { Bridges: > 1 } => 400,
-        FrontEnd.Diode { ChokePct: > 0 } or FrontEnd.Diode { ReactorPct: > 0 } => 400,
-        FrontEnd.Diode or FrontEnd.SinglePhase => 1000,
-        _ => 0,
-    };
-
-    private static double Distortion(DriveInScenario drive) => drive.Front is RectifierResult.LineDraw draw ? draw.WorstPhase.ThdiPct : 0;
-
-    // Fundamental voltages with every drive but the members.
-    private Complex[]? VoltagesWithout(List<int> members)
-    {
-        var others = new Complex[network.NodeCount];
-        var own = members.ToHashSet();
-        for (var i = 0; i < running.Count; i++)
-        {
-            if (own.Contains(i) || network.NodeOf(running[i].BusId) == SupplyNetwork.Reference)
-            {
-                continue;
-            }
-
-            others[network.NodeOf(running[i].BusId)] += PowerOf(running[i]) / SupplyNetwork.BaseVa;
-        }
-
-        return LoadFlow.Run(network, shunts, others);
-    }
+    private OrbitResult.Settled?[] OrbitsBefore() => [.. running.Select(r => settings.Before.GetValueOrDefault(r.Id)?.Orbit)];
 
     private static Complex PowerOf(RunningDrive drive) => drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
         ? new Complex(1, Math.Tan(Math.Acos(DisplacementOfOthers))) * drive.Point.DcLoadW
         : new Complex(drive.Point.LineW, Alternatives.MeanPower.At(drive.Point, drive.Item).LineVar);
-
-    private static HarmonicEmf InSteps(HarmonicEmf emf) =>
-        HarmonicEmf.Of(h => new Complex(EmfStep * Math.Round(emf[h].Real / EmfStep), EmfStep * Math.Round(emf[h].Imaginary / EmfStep)));
-
-    private static double InSteps(double value, double step) => Math.Exp(step * Math.Round(Math.Log(value) / step));
 }
 
 /// <summary>What the search for the line currents of a scenario works with.</summary>
 /// <param name="LeakageMismatchPu">How far the leakages of phase-shifting transformers differ.</param>
-/// <param name="Rectifier">Solver of a front end; told of a result that hardly differs where one is known.</param>
 /// <param name="Before">Front ends as the last run of this scenario left them, by key; empty the first time.</param>
-internal sealed record FrontSettings(
-    double LeakageMismatchPu, Func<RectifierInput, RectifierResult?, RectifierResult> Rectifier, IReadOnlyDictionary<string, DriveInScenario> Before);
-
-/// <summary>EMF behind a front end.</summary>
-/// <param name="Magnitude">Fundamental, parts of nominal.</param>
-/// <param name="Harmonic">Harmonic orders, parts of the fundamental.</param>
-internal readonly record struct FrontEmf(double Magnitude, HarmonicEmf Harmonic)
-{
-    /// <summary>Distance to another one.</summary>
-    public double Distance(FrontEmf other)
-    {
-        var sum = (Magnitude - other.Magnitude) * (Magnitude - other.Magnitude);
-        foreach (var h in HarmonicEmf.Orders)
-        {
-            var apart = (Harmonic[h] - other.Harmonic[h]).Magnitude;
-            sum += apart * apart;
-        }
-
-        return Math.Sqrt(sum);
-    }
-}
+internal sealed record FrontSettings(double LeakageMismatchPu, IReadOnlyDictionary<string, DriveInScenario> Before);

@@ -1,14 +1,20 @@
+using Cuadrilla.Core.Assessment.Supply.Balance;
+
 namespace Cuadrilla.Core.Assessment.Supply;
 
 /// <summary>How waveforms and network settled with each other in a scenario.</summary>
 /// <param name="Rounds">How often the front ends were solved.</param>
-/// <param name="ResidualPoints">What the next round would still move a THDi by, the largest, points.</param>
-/// <param name="WorstId">Front end that would move most; empty when none would.</param>
-public sealed record FrontIteration(int Rounds, double ResidualPoints, string WorstId)
+/// <param name="ResidualPu">Largest contradiction between network and front ends at any order, parts of nominal voltage.</param>
+/// <param name="ResidualOrder">Order at which it is.</param>
+/// <param name="WorstId">Front end at which it is; empty where nothing runs.</param>
+public sealed record FrontIteration(int Rounds, double ResidualPu, int ResidualOrder, string WorstId)
 {
-    /// <summary>THDi that moves by less has settled, points.</summary>
-    public const double LimitPoints = 0.1;
+    /// <summary>Nothing was searched.</summary>
+    public static FrontIteration None { get; } = new(0, 0, 1, string.Empty);
 
-    /// <summary>True when it settled.</summary>
-    public bool IsSettled => ResidualPoints < LimitPoints;
+    /// <summary>Contradiction up to which they count as found, parts of nominal voltage.</summary>
+    public static double LimitPu => BalanceResult.LimitPu;
+
+    /// <summary>True when they are.</summary>
+    public bool IsSettled => ResidualPu <= LimitPu;
 }

@@ -13,16 +13,7 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="UnbalancePu">Negative-sequence EMF, parts of the positive.</param>
 /// <param name="Background">Harmonic EMFs in the time of the drive's own voltage.</param>
 /// <param name="LeakageMismatchPu">How far the leakages of a phase-shifting transformer differ.</param>
-internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background, double LeakageMismatchPu)
-{
-    // An impedance that differs by less moves THDi by less than 0.03 points.
-    private const double SamePu = 0.002;
-
-    /// <summary>True when all but the EMF is the same, the impedance as nearly as it matters.</summary>
-    public bool IsAlike(FrontPlace other) =>
-        (this with { EmfV = other.EmfV, Background = other.Background, SeenOhm = other.SeenOhm }) == other
-        && (SeenOhm - other.SeenOhm).Magnitude <= SamePu * SeenOhm.Magnitude;
-}
+internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background, double LeakageMismatchPu);
 
 /// <summary>Finds the line current of one converter, by the way that its front end asks for.</summary>
 internal static class FrontSolver
@@ -34,39 +25,55 @@ internal static class FrontSolver
     public static (RectifierResult Front, RectifierInput? Circuit) Solve(
         RunningDrive drive, in FrontPlace place, Func<RectifierInput, RectifierResult> rectifier)
     {
+        if (Unbounded(drive, place) is { } none)
+        {
+            return (none, null);
+        }
+
+        return CircuitOf(drive, place) is { } circuit ? (rectifier(circuit), circuit) : (Stated(drive, place), null);
+    }
+
+    /// <summary>Why its current has no bound: an ideal voltage on a capacitor. Null where something limits it.</summary>
+    public static RectifierResult.NoSteadyState? Unbounded(RunningDrive drive, in FrontPlace place) =>
+        drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase && place.SeenOhm.Imaginary + drive.Item.LineSideH(place.FrequencyHz) <= 0
+            ? new RectifierResult.NoSteadyState(
+                "Nothing limits its line current: an infinite source on its own bus, no reactance in feeder or unit. State the fault level, the feeder or a choke.")
+            : null;
+
+    /// <summary>The circuit of a diode front end; null for those told by closed form or catalogue data.</summary>
+    public static RectifierInput? CircuitOf(RunningDrive drive, in FrontPlace place)
+    {
         var (item, point) = (drive.Item, drive.Point);
         var twoConductors = drive.Feed == SupplyFeed.TwoPhases;
         switch (item.FrontEnd)
         {
-            case FrontEnd.Diode or FrontEnd.SinglePhase when place.SeenOhm.Imaginary + item.LineSideH(place.FrequencyHz) <= 0:
-                // An ideal voltage on a capacitor: the current has no bound, and no spectrum.
-                return (new RectifierResult.NoSteadyState("Nothing limits its line current: an infinite source on its own bus, no reactance in feeder or unit. State the fault level, the feeder or a choke."), null);
             case FrontEnd.Diode { Bridges: 1 } when !twoConductors:
-                var six = Circuit(item, RectifierKind.SixPulse, point, place);
-                return (rectifier(six), six);
+                return Circuit(item, RectifierKind.SixPulse, point, place);
             case FrontEnd.Diode { Bridges: > 1 } diode when !twoConductors:
                 // The transformer's losses come through it too.
-                var whole = Circuit(item, RectifierKind.SixPulse, point, place) with { DcLoadW = point.DcLoadW + item.FrontEnd.LossW(point.DcLoadW, item.RatedKw * 1e3) };
-                var coupled = whole with
+                return Circuit(item, RectifierKind.SixPulse, point, place) with
                 {
+                    DcLoadW = point.DcLoadW + item.FrontEnd.LossW(point.DcLoadW, item.RatedKw * 1e3),
+
                     // The solver wants some inductance ahead of all bridges; on an ideal voltage so little that it changes nothing.
                     SourceInductanceH = Math.Max(place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz), LeastSourcePu * item.LineSideH(place.FrequencyHz)),
                     Bridges = diode.Bridges,
                     LeakageH = item.LineSideH(place.FrequencyHz),
                     LeakageMismatchPu = place.LeakageMismatchPu,
                 };
-                return (rectifier(coupled), coupled);
             case FrontEnd.Diode or FrontEnd.SinglePhase:
-                var single = SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV));
-                return (rectifier(single), single);
-            case FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered:
-                return (FromSpectrum(item, item.FrontEnd.CatalogueSpectrum!, point, place.EmfV), null);
-            case FrontEnd.Thyristor:
-                return (drive.Armature is not null ? Armature(item, point, place) : Bus(item, point, place), null);
+                return SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV));
             default:
-                throw new InvalidOperationException("This converter has no front end of its own.");
+                return null;
         }
     }
+
+    private static RectifierResult Stated(RunningDrive drive, in FrontPlace place) => drive.Item.FrontEnd switch
+    {
+        FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered => FromSpectrum(drive.Item, drive.Item.FrontEnd.CatalogueSpectrum!, drive.Point, place.EmfV),
+        FrontEnd.Thyristor => drive.Armature is not null ? Armature(drive.Item, drive.Point, place) : Bus(drive.Item, drive.Point, place),
+        _ => throw new InvalidOperationException("This converter has no front end of its own."),
+    };
 
     private static RectifierInput Circuit(ConverterItem item, RectifierKind kind, OperatingPoint point, in FrontPlace place)
     {

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 namespace Cuadrilla.Core.Assessment.Supply;
 
@@ -12,7 +13,7 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="IdealPct">Without any of these.</param>
 /// <param name="ThirdA">Third order of the worst phase, A.</param>
 /// <param name="UnbalancePct">Unbalance of the line, %.</param>
-/// <param name="DistortionPct">Distortion of the voltage behind it, orders 5 to 13, %.</param>
+/// <param name="DistortionPct">Distortion of the EMF behind it, %.</param>
 public sealed record FrontStory(
     string DrivePointId,
     int Pulses,
@@ -27,36 +28,55 @@ public sealed record FrontStory(
 {
     // Six-pulse bridges are told of as far as they matter; those of more pulses always.
     private const int MostSixPulse = 2;
+    private const double LeastPct = 1e-6;
 
     /// <summary>Tells of those that matter.</summary>
     /// <param name="drives">Front ends, the largest contributors first.</param>
-    /// <param name="rectifier">Solver, usually one that remembers.</param>
-    public static IReadOnlyList<FrontStory> Of(IEnumerable<DriveInScenario> drives, Func<RectifierInput, RectifierResult> rectifier)
+    public static IReadOnlyList<FrontStory> Of(IEnumerable<DriveInScenario> drives)
     {
         ArgumentNullException.ThrowIfNull(drives);
-        ArgumentNullException.ThrowIfNull(rectifier);
-        var solved = drives.Where(d => d is { Circuit.Kind: RectifierKind.SixPulse, Front: RectifierResult.SteadyState }).ToList();
+        var solved = drives.Where(d => d is { Circuit.Kind: RectifierKind.SixPulse, Front: RectifierResult.SteadyState, OwnEmf.IsEmpty: false }).ToList();
         return
         [
-            .. solved.Where(d => d.Circuit!.Bridges > 1).Concat(solved.Where(d => d.Circuit!.Bridges == 1).Take(MostSixPulse)).Select(d => Of(d, rectifier)),
+            .. solved.Where(d => d.Circuit!.Bridges > 1).Concat(solved.Where(d => d.Circuit!.Bridges == 1).Take(MostSixPulse)).Select(Of),
         ];
     }
 
-    private static FrontStory Of(DriveInScenario drive, Func<RectifierInput, RectifierResult> rectifier)
+    private static FrontStory Of(DriveInScenario drive)
     {
         var circuit = drive.Circuit!;
         var front = (RectifierResult.SteadyState)drive.Front;
-        double Thdi(RectifierInput input) => rectifier(input) is RectifierResult.LineDraw draw ? draw.WorstPhase.ThdiPct : double.NaN;
+        var equal = circuit with { LeakageMismatchPu = 0 };
+        bool IsUnbalance(int m) => (m - 1) % 6 != 0;
+        bool IsDistortion(int m) => Math.Abs(m) > 1;
+        var emf = drive.OwnEmf;
+        double Size(Func<int, bool> of) => 100 * Math.Sqrt(emf.Parts().Where(p => of(p.M)).Sum(p => Math.Pow(p.Part.Magnitude, 2))) / emf[1].Magnitude;
+        var (unbalance, distortion) = (Size(m => m == -1), Size(IsDistortion));
         return new FrontStory(
             drive.DrivePointId,
             6 * circuit.Bridges,
             front.WorstPhase.ThdiPct,
-            circuit.UnbalancePu > 0 ? Thdi(circuit with { UnbalancePu = 0 }) : double.NaN,
-            circuit.Background.IsZero ? double.NaN : Thdi(circuit with { Background = default }),
-            circuit.LeakageMismatchPu != 0 ? Thdi(circuit with { LeakageMismatchPu = 0 }) : double.NaN,
-            Thdi(circuit with { UnbalancePu = 0, Background = default, LeakageMismatchPu = 0 }),
+            unbalance > LeastPct ? Thdi(circuit, emf, m => !IsUnbalance(m)) : double.NaN,
+            distortion > LeastPct ? Thdi(circuit, emf, m => !IsDistortion(m)) : double.NaN,
+            circuit.LeakageMismatchPu != 0 ? Thdi(equal, emf, _ => true) : double.NaN,
+            Thdi(equal, emf, m => m == 1),
             front.Phases.Max(p => p.Orders[2].Magnitude),
-            100 * circuit.UnbalancePu,
-            100 * Math.Sqrt(circuit.Background.SquareSum));
+            unbalance,
+            distortion);
+    }
+
+    // The same circuit behind some of the orders of its EMF only.
+    private static double Thdi(RectifierInput input, SpaceVector emf, Func<int, bool> keep)
+    {
+        var kept = new SpaceVector();
+        foreach (var (m, part) in emf.Parts().Where(p => keep(p.M)))
+        {
+            kept[m] = part;
+        }
+
+        var circuit = FrontCircuit.Of(input);
+        return circuit.Orbit(kept, null) is OrbitResult.Settled orbit
+            ? circuit.Result(orbit, kept, new OrbitSpectrum(circuit.Circuit, orbit, kept)).WorstPhase.ThdiPct
+            : double.NaN;
     }
 }

@@ -30,8 +30,7 @@ public sealed record HarmonicStudy(
     /// <param name="plant">The plant.</param>
     /// <param name="result">A scenario that was solved.</param>
     /// <param name="busId">A bus that is live in it.</param>
-    /// <param name="rectifier">Solver of a front end, usually one that remembers.</param>
-    public static HarmonicStudy Of(PlantSpecification plant, ScenarioResult result, string busId, Func<RectifierInput, RectifierResult> rectifier)
+    public static HarmonicStudy Of(PlantSpecification plant, ScenarioResult result, string busId)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
@@ -46,7 +45,7 @@ public sealed record HarmonicStudy(
             present,
             contributions,
             [.. present.Where(h => h <= HighestTold).Select(h => OrderStory.Of(h, contributions))],
-            FrontStory.Of(contributions.Select(c => result.Drives.First(d => d.DrivePointId == c.DrivePointId)), rectifier),
+            FrontStory.Of(contributions.Select(c => result.Drives.First(d => d.DrivePointId == c.DrivePointId))),
             current.Count == 0 ? [] : Wave(current, Math.Sqrt(2)),
             Wave(voltage, 1));
     }

@@ -176,23 +176,42 @@ internal sealed class HarmonicSums
     }
 
     /// <summary>
-    /// Voltage of every order at a bus, % of nominal, of the worst phase, the line's own 5th and 7th added to it as they arrive there: as if
-    /// both met in phase.
+    /// Voltage of every order at a bus, % of nominal, of the worst phase, the line's own distortion with it: as phasors where its angle is
+    /// stated, else as if both met in phase.
     /// </summary>
-    public double[] WithBackgroundPct(string busId, Source source, NetworkScan scan)
+    public double[] WithBackgroundPct(string busId)
     {
+        var (shift, node) = (Shift(busId), network.NodeOf(busId));
         var worst = Enumerable.Range(0, Phases).Select(k => VoltagePct(busId, k)).ToList();
         double[] sum = [.. Enumerable.Range(0, LineCurrent.HighestOrder).Select(h => worst.Max(w => w[h]))];
-        foreach (var (order, pct) in new[] { (5, source.BackgroundV5Pct), (7, source.BackgroundV7Pct) })
+        foreach (var order in new[] { 5, 7 })
         {
-            if (pct is { IsKnown: true, Value: > 0 })
+            if (plant.Source.BackgroundPu(order) == Complex.Zero)
             {
-                var node = network.NodeOf(busId);
-                sum[order - 1] += pct.Value * (node == SupplyNetwork.Reference ? 1 : scan.GainOfSource(order)[node].Magnitude);
+                continue;
             }
+
+            var line = Sequences.OfBalanced(plant.Source.BackgroundPu(order) * (node == SupplyNetwork.Reference ? 1 : GainOfSource(order)[node]), order);
+            var own = VoltageOf(node, order);
+            sum[order - 1] = plant.Source.KnowsAngleOf(order)
+                ? 100 * Enumerable.Range(0, 3).Max(k => (own + line).ToBus(shift).Phase(k).Magnitude)
+                : sum[order - 1] + (100 * (line.Positive + line.Negative).Magnitude);
         }
 
         return sum;
+    }
+
+    // Voltage of each node for an EMF of one of the source, at an order.
+    private Complex[] GainOfSource(int order)
+    {
+        var matrix = network.Admittance(order);
+        var shunts = StandingLoads.Harmonic(plant, scenario, network, order, loads);
+        for (var i = 0; i < network.NodeCount; i++)
+        {
+            matrix[i, i] += shunts[i];
+        }
+
+        return new ComplexLu(matrix).Solve(network.SourceCurrentsPu(order));
     }
 
     /// <summary>Total harmonic distortion of the voltage at a live bus, worst phase, %.</summary>
@@ -210,7 +229,8 @@ internal sealed class HarmonicSums
                 sum + (b.Sign * (FundamentalAt(b.Branch.From) - FundamentalAt(b.Branch.To)) / b.Branch.ImpedancePu));
             var negative = network.Downstream(node).Aggregate(default(Sequences), (sum, b) => sum + (NegativeFundamental(b.Branch) * b.Sign));
             var own = node == SupplyNetwork.Reference ? ReferenceLoad(busId) : fundamentalShunts[node] * fundamental[node];
-            return new Sequences(leaving + own, Complex.Zero) + negative + direct;
+            var standing = IsBalanced || node == SupplyNetwork.Reference ? Complex.Zero : NegativeShunts[node] * NegativeAt(node);
+            return new Sequences(leaving + own, standing) + negative + direct;
         }
 
         if (orders[order - 1] is not { } solved)
@@ -228,20 +248,38 @@ internal sealed class HarmonicSums
         .Where(l => network.IsLive(l.BusId) && network.NodeOf(l.BusId) == network.NodeOf(busId))
         .Aggregate(Complex.Zero, (sum, l) => sum + (Complex.Conjugate(l.PowerVa()) * scenario.LoadLevelPuOf(l.Id) / SupplyNetwork.BaseVa));
 
-    // Under unbalance the front ends draw a negative sequence of the fundamental too; it divides as the positive one does.
-    private Sequences NegativeFundamental(NetworkBranch branch)
+    // Under unbalance the front ends draw a negative sequence of the fundamental too, and the source drives one through all loads.
+    private Sequences NegativeFundamental(NetworkBranch branch) => IsBalanced
+        ? default
+        : new Sequences(Complex.Zero, (NegativeAt(branch.From) - NegativeAt(branch.To)) / branch.ImpedancePu);
+
+    private Complex NegativeAt(int node)
     {
-        if (IsBalanced)
+        var source = plant.Source.UnbalancePct.IsKnown ? plant.Source.UnbalancePct.Value / 100 : 0;
+        if (node == SupplyNetwork.Reference)
         {
-            return default;
+            return source;
         }
 
-        var voltages = negativeFundamental ??= new ComplexLu(network.Admittance(1)).Solve([.. drawn[0].Select(d => -d.Negative)]);
-        Complex At(int node) => node == SupplyNetwork.Reference ? Complex.Zero : voltages[node];
-        return new Sequences(Complex.Zero, (At(branch.From) - At(branch.To)) / branch.ImpedancePu);
+        if (negativeFundamental is null)
+        {
+            var matrix = network.Admittance(1);
+            var shunts = NegativeShunts;
+            for (var i = 0; i < network.NodeCount; i++)
+            {
+                matrix[i, i] += shunts[i];
+            }
+
+            negativeFundamental = new ComplexLu(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => (s * source) - drawn[0][i].Negative)]);
+        }
+
+        return negativeFundamental[node];
     }
 
+    private Complex[] NegativeShunts => negativeShunts ??= StandingLoads.Harmonic(plant, scenario, network, 1, loads);
+
     private Complex[]? negativeFundamental;
+    private Complex[]? negativeShunts;
 
     private Complex[] Fundamental()
     {
@@ -288,12 +326,12 @@ internal sealed class HarmonicSums
     internal static Sequences InFrameOfSource(DriveInScenario drive, RectifierResult.LineDraw draw, int order, SupplyNetwork network)
     {
         var shift = -network.ClockHour(drive.BusId) * Hour;
-        return SequencesOf(drive, draw, order).ToSource(order, drive.EmfAngleRad + shift, shift) * (1 / network.BaseA(drive.BusId));
+        return SequencesOf(draw, order, drive.IsToNeutral).ToSource(order, drive.EmfAngleRad + shift, shift) * (1 / network.BaseA(drive.BusId));
     }
 
     // A current between two conductors is solved in the time of their own voltage. Between phases A and B that is 30° ahead of
     // phase A; between A and the neutral it is phase A's, and what is left of the zero sequence stays in the neutral.
-    private static Sequences SequencesOf(DriveInScenario drive, RectifierResult.LineDraw draw, int order)
+    internal static Sequences SequencesOf(RectifierResult.LineDraw draw, int order, bool isToNeutral)
     {
         if (draw.Phases.Count == 3)
         {
@@ -303,7 +341,7 @@ internal sealed class HarmonicSums
         }
 
         var current = draw.Phases[0].Orders[order - 1];
-        if (drive.Circuit!.LineVoltageV < 0.9 * drive.EmfV)
+        if (isToNeutral)
         {
             return Sequences.Of(current, Complex.Zero, Complex.Zero);
         }

@@ -48,19 +48,6 @@ internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, S
         return (Solve(node, order, banks: true) * network.BaseOhm(busId), HasBanks ? Solve(node, order, banks: false) * network.BaseOhm(busId) : Solve(node, order, banks: true) * network.BaseOhm(busId));
     }
 
-    /// <summary>Voltage at every node for one at the source's terminals, at an order: how the line's own distortion arrives.</summary>
-    public Complex[] GainOfSource(double order)
-    {
-        var drawn = network.Branches
-            .Where(b => b.From == SupplyNetwork.Reference || b.To == SupplyNetwork.Reference)
-            .Aggregate(new Complex[network.NodeCount], (currents, b) =>
-            {
-                currents[b.From == SupplyNetwork.Reference ? b.To : b.From] += 1 / b.At(order);
-                return currents;
-            });
-        return Factors(order, banks: true).Solve(drawn);
-    }
-
     /// <summary>Orders at which the impedance has a maximum.</summary>
     public static IReadOnlyList<ScanPoint> Peaks(IReadOnlyList<ScanPoint> scan) =>
     [

@@ -56,13 +56,13 @@ internal static class StandingLoads
             if (load is BusLoad.LineMotor motor && scenario.LoadLevelPuOf(motor.Id) is > 0 and var level)
             {
                 var angle = Math.Acos(motor.LockedRotorPowerFactor.IsKnown ? motor.LockedRotorPowerFactor.Value : loads.LockedRotorPowerFactor);
-                shunts[node] += Still(motor.LockedRotorVa() * level, angle, order);
+                shunts[node] += Still(network.Rise, motor.LockedRotorVa() * level, angle, order);
             }
         }
 
         foreach (var (drive, node) in OnNodes(loads.OnLine, d => d.BusId, network))
         {
-            shunts[node] += Still(drive.LockedRotorVa, Math.Acos(loads.LockedRotorPowerFactor), order);
+            shunts[node] += Still(network.Rise, drive.LockedRotorVa, Math.Acos(loads.LockedRotorPowerFactor), order);
         }
 
         foreach (var (filter, node) in OnNodes(loads.Filters, f => f.BusId, network))
@@ -74,10 +74,10 @@ internal static class StandingLoads
         return shunts;
     }
 
-    private static Complex Still(double lockedRotorVa, double angle, double order)
+    private static Complex Still(ResistanceRise rise, double lockedRotorVa, double angle, double order)
     {
         var still = Complex.FromPolarCoordinates(SupplyNetwork.BaseVa / lockedRotorVa, angle);
-        return 1 / new Complex(still.Real * SkinEffect.OfWinding(order), still.Imaginary * order);
+        return 1 / new Complex(still.Real * rise.OfWinding(order), still.Imaginary * order);
     }
 
     private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, double reactorLossPu, Complex[] shunts)

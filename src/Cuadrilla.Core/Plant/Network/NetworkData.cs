@@ -9,6 +9,9 @@ namespace Cuadrilla.Core.Plant.Network;
 /// <param name="ReactanceOhmPerM">Reactance of cables in trefoil, Ω/m.</param>
 public sealed record CableConstants(double CopperOhmMm2PerM, double AluminiumOhmMm2PerM, double ReactanceOhmPerM)
 {
+    /// <summary>How resistance rises with the order.</summary>
+    public ResistanceRise Rise { get; init; } = ResistanceRise.Usual;
+
     /// <summary>Resistivity of a metal, Ω·mm²/m.</summary>
     public double ResistivityOf(ConductorMaterial material) => material == ConductorMaterial.Copper ? CopperOhmMm2PerM : AluminiumOhmMm2PerM;
 

@@ -1,9 +1,8 @@
 namespace Cuadrilla.Core.Plant.Network;
 
 /// <summary>
-/// How resistance grows with the order. Cables: skin effect of a round conductor by IEC 60287-1-1, x_s² = 8·π·f·10⁻⁷/R′,
-/// without proximity effect. Source and transformers: √h, which leaves less damping than rules with a higher power and is
-/// therefore on the safe side at a resonance.
+/// How the resistance of a cable grows with the order: skin effect of a round conductor by IEC 60287-1-1, x_s² = 8·π·f·10⁻⁷/R′,
+/// without proximity effect. Which law a project takes: <see cref="ResistanceRise"/>.
 /// </summary>
 public static class SkinEffect
 {
@@ -25,7 +24,4 @@ public static class SkinEffect
     /// <summary>Resistance at an order in parts of that at the fundamental, of a cable's conductor.</summary>
     public static double OfConductor(double resistanceOhmPerM, double frequencyHz, double order) =>
         (1 + SkinFactor(resistanceOhmPerM, frequencyHz * order)) / (1 + SkinFactor(resistanceOhmPerM, frequencyHz));
-
-    /// <summary>Resistance at an order in parts of that at the fundamental, of a source or transformer.</summary>
-    public static double OfWinding(double order) => Math.Sqrt(order);
 }

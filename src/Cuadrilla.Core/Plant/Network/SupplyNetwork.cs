@@ -47,6 +47,9 @@ public sealed partial class SupplyNetwork
     /// <summary>Frequency, Hz.</summary>
     public double FrequencyHz { get; }
 
+    /// <summary>How resistance rises with the order.</summary>
+    public ResistanceRise Rise { get; private init; } = ResistanceRise.Usual;
+
     /// <summary>True when the source was assumed infinite.</summary>
     public bool AssumedInfinite { get; }
 
@@ -163,19 +166,19 @@ public sealed partial class SupplyNetwork
         return matrix;
     }
 
-    /// <summary>Currents that the source's EMF of 1 drives into each node at the fundamental.</summary>
-    internal Complex[] SourceCurrentsPu()
+    /// <summary>Currents that an EMF of 1 of the source drives into each node at an order, the nodes held at earth.</summary>
+    internal Complex[] SourceCurrentsPu(double order = 1)
     {
         var currents = new Complex[NodeCount];
         foreach (var branch in branches)
         {
             if (branch.From == Reference && branch.To != Reference)
             {
-                currents[branch.To] += 1 / branch.ImpedancePu;
+                currents[branch.To] += 1 / branch.At(order);
             }
             else if (branch.To == Reference && branch.From != Reference)
             {
-                currents[branch.From] += 1 / branch.ImpedancePu;
+                currents[branch.From] += 1 / branch.At(order);
             }
         }
 

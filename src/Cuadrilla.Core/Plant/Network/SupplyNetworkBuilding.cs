@@ -59,9 +59,9 @@ public sealed partial class SupplyNetwork
             nodes,
             distribution.Buses.ToDictionary(b => b.Id, StringComparer.Ordinal),
             hours,
-            source is { } s ? [new NetworkBranch(string.Empty, Reference, nodes[plant.Source.BusId], s.ImpedancePu, SkinEffect.OfWinding, s.HarmonicReactanceRise), .. branches] : [.. branches],
+            source is { } s ? [new NetworkBranch(string.Empty, Reference, nodes[plant.Source.BusId], s.ImpedancePu, cables.Rise.OfWinding, s.HarmonicReactanceRise), .. branches] : [.. branches],
             plant.Source.FrequencyHz,
-            source is null);
+            source is null) { Rise = cables.Rise };
     }
 
     /// <summary>
@@ -127,7 +127,7 @@ public sealed partial class SupplyNetwork
         {
             // At a base voltage of √BaseVa an ohm is a per unit.
             var impedance = FaultLevel.TransformerImpedance(Math.Sqrt(BaseVa), new FaultLevel.TransformerInput(t.RatedKva, t.UkPct, t.LoadLossKw));
-            yield return new Edge(t.Id, t.FromBusId, t.ToBusId, impedance, SkinEffect.OfWinding, t.ClockHour());
+            yield return new Edge(t.Id, t.FromBusId, t.ToBusId, impedance, cables.Rise.OfWinding, t.ClockHour());
         }
 
         foreach (var cable in distribution.Links.OfType<BusLink.Cable>().Where(c => scenario.IsClosed(c.Id, c.NormallyClosed)))
@@ -137,7 +137,7 @@ public sealed partial class SupplyNetwork
             var ohm = CableImpedance.Of(cable.LengthM.Value, cable.CrossSectionMm2.Value, cable.ParallelRuns, resistivity, cables.ReactanceOf(cable.Laying, frequencyHz));
             var perMetre = resistivity / cable.CrossSectionMm2.Value;
             yield return new Edge(
-                cable.Id, cable.FromBusId, cable.ToBusId, ohm * BaseVa / (voltage * voltage), h => SkinEffect.OfConductor(perMetre, frequencyHz, h), 0);
+                cable.Id, cable.FromBusId, cable.ToBusId, ohm * BaseVa / (voltage * voltage), h => cables.Rise.OfConductor(perMetre, frequencyHz, h), 0);
         }
     }
 

@@ -132,7 +132,17 @@ internal sealed class CouplingMatrix
     }
 
     private Complex Renamed(Complex[] state, int place, bool isSixfold) =>
-        place < circuit.Phases ? -state[PeriodicOrbit.Source(circuit, place, isSixfold)] : state[place];
+        place < circuit.Phases ? -state[PeriodicOrbit.Source(circuit, place, isSixfold)]
+            : place >= circuit.FirstOfBank ? TurnedBack(state, place, isSixfold)
+            : state[place];
+
+    // Real or imaginary part of a space vector after the renaming; both parts are complex here.
+    private Complex TurnedBack(Complex[] state, int place, bool isSixfold)
+    {
+        var first = circuit.FirstOfBank + ((place - circuit.FirstOfBank) / 2 * 2);
+        var (sin, cos) = Math.SinCos(isSixfold ? -Math.PI / 3 : -Math.PI);
+        return place == first ? (cos * state[first]) - (sin * state[first + 1]) : (sin * state[first]) + (cos * state[first + 1]);
+    }
 
     private static Complex[][] Clone(Complex[][] of) => Array.ConvertAll(of, c => (Complex[])c.Clone());
 

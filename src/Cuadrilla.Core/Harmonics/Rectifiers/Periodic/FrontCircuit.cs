@@ -38,7 +38,8 @@ internal sealed class FrontCircuit
     /// <summary>Builds it.</summary>
     /// <param name="input">Circuit in SI units, validated.</param>
     /// <param name="conductancePu">Conductance of a resistive load; 0: constant power.</param>
-    public static FrontCircuit Of(RectifierInput input, double conductancePu = 0)
+    /// <param name="bankOhm">Impedance between EMF and a bank without reactor at its terminals, and the bank's susceptance, S; null: none.</param>
+    public static FrontCircuit Of(RectifierInput input, double conductancePu = 0, (Complex AheadOhm, double SusceptanceS)? bankOhm = null)
     {
         var isSingle = input.Kind == RectifierKind.SinglePhase;
         var volts = input.LineVoltageV * (isSingle ? Math.Sqrt(2) : Math.Sqrt(2.0 / 3));
@@ -66,7 +67,10 @@ internal sealed class FrontCircuit
                 omega * input.DcCapacitanceF * ohm,
                 conductancePu > 0 ? 0 : 1,
                 conductancePu,
-                0.6 * 0.97 * (isSingle ? 1 : Math.Sqrt(3))),
+                0.6 * 0.97 * (isSingle ? 1 : Math.Sqrt(3)))
+            {
+                Bank = bankOhm is var (ahead, susceptance) ? new BankAhead(ahead.Real / ohm, ahead.Imaginary / ohm, susceptance * ohm) : null,
+            },
             input,
             volts,
             amperes);

@@ -1,3 +1,5 @@
+using System.Numerics;
+
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>What the search for a repeating state found.</summary>
@@ -112,6 +114,7 @@ internal sealed class PeriodicOrbit
     {
         var (state, conduction) = (new double[circuit.Stride], Conduction.None);
         state[circuit.Link] = 0.95 * noLoadVoltage;
+        StartBank(state);
         OrbitResult last = new OrbitResult.Unsettled(double.NaN);
         foreach (var (sixths, section) in PatienceSixths.Zip(Sections))
         {
@@ -156,6 +159,22 @@ internal sealed class PeriodicOrbit
         }
 
         return HasCollapsed(pieces) ? new OrbitResult.Collapsed() : last;
+    }
+
+    // Voltage and current of the bank as the fundamental without bridges would have them.
+    private void StartBank(double[] state)
+    {
+        if (circuit.Bank is not { } bank)
+        {
+            return;
+        }
+
+        var shunt = new Complex(0, bank.Susceptance);
+        var at = emf[1] * Complex.FromPolarCoordinates(1, startRad);
+        var volts = at / (1 + (new Complex(bank.R, bank.X) * shunt));
+        var current = volts * shunt;
+        (state[circuit.FirstOfBank], state[circuit.FirstOfBank + 1]) = (current.Real, current.Imaginary);
+        (state[circuit.FirstOfBank + 2], state[circuit.FirstOfBank + 3]) = (volts.Real, volts.Imaginary);
     }
 
     // Null where it leads nowhere.
@@ -323,6 +342,13 @@ internal sealed class PeriodicOrbit
         {
             state[x] = -before[Source(circuit, x, isSixfold)];
         }
+
+        // Space vectors: turned back by the angle of the repeat.
+        for (var i = circuit.FirstOfBank; i < circuit.Size; i += 2)
+        {
+            var turned = new Complex(state[i], state[i + 1]) * Complex.FromPolarCoordinates(1, isSixfold ? -Math.PI / 3 : -Math.PI);
+            (state[i], state[i + 1]) = (turned.Real, turned.Imaginary);
+        }
     }
 
     private static double[] Unit(SwitchedCircuit circuit, Coordinate coordinate, Conduction conduction)
@@ -366,6 +392,7 @@ internal sealed class PeriodicOrbit
         }
 
         free.Add(new Coordinate(circuit.Link, -1));
+        free.AddRange(Enumerable.Range(circuit.FirstOfBank, circuit.Size - circuit.FirstOfBank).Select(i => new Coordinate(i, -1)));
         return free;
     }
 
@@ -374,7 +401,7 @@ internal sealed class PeriodicOrbit
         double worst = 0;
         for (var i = 0; i < circuit.Size; i++)
         {
-            worst = Math.Max(worst, Math.Abs(a[i] - b[i]) / (i == circuit.Link ? noLoadVoltage : scale));
+            worst = Math.Max(worst, Math.Abs(a[i] - b[i]) / (i == circuit.Link || i >= circuit.FirstOfBank + 2 ? noLoadVoltage : scale));
         }
 
         return worst;

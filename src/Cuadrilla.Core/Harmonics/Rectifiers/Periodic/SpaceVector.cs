@@ -67,6 +67,33 @@ internal readonly struct SpaceVector
         return new SpaceVector(turned);
     }
 
+    /// <summary>True for one that was never made.</summary>
+    public bool IsEmpty => parts is null;
+
+    /// <summary>This and a multiple of another.</summary>
+    public SpaceVector Plus(SpaceVector other, double factor)
+    {
+        var sum = (Complex[])parts.Clone();
+        for (var i = 0; i < Count; i++)
+        {
+            sum[i] += factor * other.parts[i];
+        }
+
+        return new SpaceVector(sum);
+    }
+
+    /// <summary>Largest size of a part, and its order.</summary>
+    public (double Size, int Order) Largest()
+    {
+        var (size, order) = (0.0, 1);
+        for (var i = 0; i < Count; i++)
+        {
+            (size, order) = parts[i].Magnitude > size ? (parts[i].Magnitude, OrderAt(i)) : (size, order);
+        }
+
+        return (size, order);
+    }
+
     /// <summary>A copy that can be changed by itself.</summary>
     public SpaceVector Copy() => new((Complex[])parts.Clone());
 

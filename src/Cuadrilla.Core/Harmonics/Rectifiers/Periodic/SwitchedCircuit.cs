@@ -35,6 +35,9 @@ internal sealed record SwitchedCircuit(
 {
     private readonly Dictionary<int, SwitchedMode> modes = [];
 
+    /// <summary>A capacitor bank between the EMF and the bridges; null: none.</summary>
+    public BankAhead? Bank { get; init; }
+
     /// <summary>Phases of all bridges.</summary>
     public int Phases => Axes.Length;
 
@@ -48,7 +51,13 @@ internal sealed record SwitchedCircuit(
     public int Link => Phases;
 
     /// <summary>Numbers of a state.</summary>
-    public int Size => Phases + 1 + (HasChokes ? Bridges : 0);
+    public int Size => FirstOfBank + (Bank is null ? 0 : 4);
+
+    /// <summary>Place of the first number of the bank: real and imaginary part of the current from the EMF, then of the voltage at the bank.</summary>
+    public int FirstOfBank => Phases + 1 + (HasChokes ? Bridges : 0);
+
+    /// <summary>Places of the voltage that the bridges see: of the bank where there is one, else of the EMF behind the state.</summary>
+    public (int Re, int Im) Seen => Bank is null ? (Size, Size + 1) : (FirstOfBank + 2, FirstOfBank + 3);
 
     /// <summary>Length of a state, filled up to whole vectors.</summary>
     public int Stride => (Size + 3) / 4 * 4;
@@ -86,6 +95,12 @@ internal sealed record SwitchedCircuit(
         return new Complex(2.0 / 3 * re, 2.0 / 3 * im);
     }
 }
+
+/// <summary>A capacitor bank without reactor at the terminals of the bridges, behind the impedance that it resonates with.</summary>
+/// <param name="R">Resistance between EMF and bank, per phase.</param>
+/// <param name="X">Reactance between EMF and bank, per phase.</param>
+/// <param name="Susceptance">Susceptance of the bank, per phase of a star.</param>
+internal sealed record BankAhead(double R, double X, double Susceptance);
 
 /// <summary>
 /// Which diodes conduct: each phase on the top rail, on the bottom rail or floating; a bridge that freewheels has a leg conducting through both

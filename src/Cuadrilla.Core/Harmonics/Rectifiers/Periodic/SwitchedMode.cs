@@ -82,7 +82,8 @@ internal sealed class SwitchedMode
 
     private void Build()
     {
-        int n = circuit.Size, re = n, im = n + 1, link = circuit.Link;
+        var (n, link) = (circuit.Size, circuit.Link);
+        var (re, im) = circuit.Seen;
         var live = Enumerable.Range(0, circuit.Phases).Where(IsLive).ToArray();
         var conducting = live.Select(circuit.BridgeOf).Distinct().ToArray();
         var matrix = new double[live.Length + conducting.Length, live.Length + conducting.Length];
@@ -118,8 +119,32 @@ internal sealed class SwitchedMode
             }
         }
 
+        BuildBank();
         BuildLinkAndChokes();
         BuildVolts(live, conducting, right);
+    }
+
+    // x·dj/dθ = e − r·j − u and b·du/dθ = j − i, as space vectors.
+    private void BuildBank()
+    {
+        if (circuit.Bank is not { } bank)
+        {
+            return;
+        }
+
+        var (n, first) = (circuit.Size, circuit.FirstOfBank);
+        for (var part = 0; part < 2; part++)
+        {
+            Matrix[first + part, n + part] = 1 / bank.X;
+            Matrix[first + part, first + part] = -bank.R / bank.X;
+            Matrix[first + part, first + 2 + part] = -1 / bank.X;
+            Matrix[first + 2 + part, first + part] = 1 / bank.Susceptance;
+            for (var x = 0; x < circuit.Phases; x++)
+            {
+                var axis = part == 0 ? circuit.Axes[x].Real : circuit.Axes[x].Imaginary;
+                Matrix[first + 2 + part, x] = -2.0 / 3 * axis / bank.Susceptance;
+            }
+        }
     }
 
     private void BuildLinkAndChokes()
@@ -163,8 +188,8 @@ internal sealed class SwitchedMode
                 continue;
             }
 
-            phaseVolts[x, n] = circuit.Axes[x].Real;
-            phaseVolts[x, n + 1] = circuit.Axes[x].Imaginary;
+            phaseVolts[x, circuit.Seen.Re] = circuit.Axes[x].Real;
+            phaseVolts[x, circuit.Seen.Im] = circuit.Axes[x].Imaginary;
             var star = Array.IndexOf(conducting, circuit.BridgeOf(x));
             foreach (var y in live)
             {

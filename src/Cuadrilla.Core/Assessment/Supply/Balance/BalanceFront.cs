@@ -1,0 +1,98 @@
+using System.Numerics;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+
+namespace Cuadrilla.Core.Assessment.Supply.Balance;
+
+/// <summary>What a front end answers to an EMF.</summary>
+/// <param name="Current">Its line current in the frame of the source, per unit of the network; nothing where none repeats.</param>
+/// <param name="Front">The same for itself, in the time of its own voltage.</param>
+/// <param name="Orbit">Orbit of its circuit; null where it has none.</param>
+/// <param name="Spectrum">What the orbit says; null likewise.</param>
+/// <param name="Emf">EMF in the time of its own voltage that it was solved at; empty where it has no circuit.</param>
+internal sealed record FrontAnswer(SpaceVector Current, RectifierResult Front, OrbitResult.Settled? Orbit, OrbitSpectrum? Spectrum, SpaceVector Emf);
+
+/// <summary>
+/// A front end of a scenario as the balance of currents and voltages sees it: it hangs from a place of the network, sees an impedance that its
+/// own circuit holds, and answers the EMF behind that with a current. How much of the network its circuit holds is free: the EMF takes back
+/// what is not so, order by order.
+/// </summary>
+/// <param name="Drive">What runs.</param>
+/// <param name="Place">Place among the network's; −1 on an infinite bus.</param>
+/// <param name="SeenPu">Part of the network's impedance that its circuit holds, at the fundamental.</param>
+/// <param name="BankPu">Susceptance of a bank at its terminals that its circuit holds behind that impedance; 0: none.</param>
+/// <param name="ShiftRad">Angle of the vector groups ahead of it.</param>
+/// <param name="BaseA">Base current of its bus, A.</param>
+/// <param name="BusV">Nominal voltage of its bus, V.</param>
+/// <param name="Circuit">Its circuit; null where closed form or catalogue data tell its current.</param>
+/// <param name="FrontPlace">What closed form and catalogue data need.</param>
+internal sealed record BalanceFront(
+    RunningDrive Drive, int Place, Complex SeenPu, double BankPu, double ShiftRad, double BaseA, double BusV, FrontCircuit? Circuit, FrontPlace FrontPlace)
+{
+    private const double Loop = Math.PI / 6;
+
+    /// <summary>Impedance that its circuit holds of the network, at an order of space vectors.</summary>
+    public Complex SeenAt(int order) => new(SeenPu.Real, order * SeenPu.Imaginary);
+
+    /// <summary>EMF that its circuit needs for a voltage at its terminals, without its own current: 1 without bank.</summary>
+    public Complex GainAt(int order) => BankPu == 0 ? Complex.One : 1 + (SeenAt(order) * new Complex(0, order * BankPu));
+
+    /// <summary>True when it conducts between two conductors only.</summary>
+    public bool IsLoop => Circuit?.Input.Kind == RectifierKind.SinglePhase;
+
+    // Between two phases the loop's voltage is √3 times that of a phase and 30° ahead; between phase and neutral it is the phase's.
+    private bool IsAcross => IsLoop && Circuit!.Input.LineVoltageV > 0.9 * BusV;
+
+    private double LoopRad => IsAcross ? Loop : 0;
+
+    /// <summary>Size of a circuit's unit of line current in the network.</summary>
+    public double CurrentPu => Circuit is null ? 0 : (IsAcross ? Math.Sqrt(3) : 1) * Circuit.CurrentBaseA / (Math.Sqrt(2) * BaseA);
+
+    /// <summary>Angles by which its own frame is turned and ahead in time, for an EMF in the frame of the source.</summary>
+    public (double Turn, double Ahead) FrameOf(SpaceVector emf)
+    {
+        var ahead = (Complex.ImaginaryOne * emf[1]).Phase + ShiftRad;
+        return (ShiftRad + LoopRad, ahead + LoopRad);
+    }
+
+    /// <summary>Solves it.</summary>
+    /// <param name="emf">EMF in the frame of the source, per unit of nominal.</param>
+    /// <param name="near">Orbit of nearly the same; null: none known.</param>
+    public FrontAnswer Answer(SpaceVector emf, OrbitResult.Settled? near)
+    {
+        if (Circuit is null)
+        {
+            return Stated(emf);
+        }
+
+        var (turn, ahead) = FrameOf(emf);
+        var own = emf.Turned(turn, ahead);
+        var orbit = Circuit.Orbit(own, near);
+        if (orbit is not OrbitResult.Settled settled)
+        {
+            return new FrontAnswer(new SpaceVector(), RectifierStudy.None(Circuit.Input, orbit), null, null, own);
+        }
+
+        var spectrum = new OrbitSpectrum(Circuit.Circuit, settled, own);
+        return new FrontAnswer(
+            spectrum.Line.Turned(-turn, -ahead, CurrentPu), Circuit.Result(settled, own, spectrum), settled, spectrum, own);
+    }
+
+    private FrontAnswer Stated(SpaceVector emf)
+    {
+        var place = FrontPlace with { EmfV = BusV * emf[1].Magnitude };
+        var (front, _) = FrontSolver.Solve(Drive, place, RectifierStudy.Run);
+        var current = new SpaceVector();
+        if (front is RectifierResult.LineDraw draw)
+        {
+            var wave = (Complex.ImaginaryOne * emf[1]).Phase;
+            for (var h = 1; h <= SpaceVector.HighestOrder; h += 2)
+            {
+                var part = HarmonicSums.SequencesOf(draw, h, false).ToSource(h, wave + ShiftRad, ShiftRad) * (1 / BaseA);
+                current.Set(h, part.Positive, part.Negative);
+            }
+        }
+
+        return new FrontAnswer(current, front, null, null, new SpaceVector());
+    }
+}

@@ -1,0 +1,107 @@
+namespace Cuadrilla.Core.Numerics;
+
+/// <summary>LU factors of a dense real matrix with partial pivoting (Doolittle), rows kept in one array.</summary>
+internal sealed class RealLu
+{
+    private const double SingularPu = 1e-14;
+    private readonly double[] lu;
+    private readonly int[] rows;
+    private readonly int n;
+
+    /// <summary>Factors a square matrix, row by row in one array, which is overwritten.</summary>
+    /// <exception cref="ArithmeticException">The matrix is singular to rounding.</exception>
+    public RealLu(double[] matrix, int size)
+    {
+        (lu, n) = (matrix, size);
+        rows = [.. Enumerable.Range(0, n)];
+        var largest = 0.0;
+        foreach (var value in matrix)
+        {
+            largest = Math.Max(largest, Math.Abs(value));
+        }
+
+        for (var k = 0; k < n; k++)
+        {
+            Pivot(k, largest);
+            var pivotRow = lu.AsSpan((k * n) + k + 1, n - k - 1);
+            for (var i = k + 1; i < n; i++)
+            {
+                var factor = lu[(i * n) + k] / lu[(k * n) + k];
+                lu[(i * n) + k] = factor;
+                if (factor != 0)
+                {
+                    Subtract(lu.AsSpan((i * n) + k + 1, n - k - 1), pivotRow, factor);
+                }
+            }
+        }
+    }
+
+    /// <summary>Solves for one right-hand side.</summary>
+    public double[] Solve(ReadOnlySpan<double> right)
+    {
+        var x = new double[n];
+        for (var i = 0; i < n; i++)
+        {
+            var sum = right[rows[i]];
+            for (var j = 0; j < i; j++)
+            {
+                sum -= lu[(i * n) + j] * x[j];
+            }
+
+            x[i] = sum;
+        }
+
+        for (var i = n - 1; i >= 0; i--)
+        {
+            var sum = x[i];
+            for (var j = i + 1; j < n; j++)
+            {
+                sum -= lu[(i * n) + j] * x[j];
+            }
+
+            x[i] = sum / lu[(i * n) + i];
+        }
+
+        return x;
+    }
+
+    private static void Subtract(Span<double> from, ReadOnlySpan<double> row, double factor)
+    {
+        var width = System.Numerics.Vector<double>.Count;
+        var i = 0;
+        for (; i <= from.Length - width; i += width)
+        {
+            (new System.Numerics.Vector<double>(from[i..]) - (factor * new System.Numerics.Vector<double>(row[i..]))).CopyTo(from[i..]);
+        }
+
+        for (; i < from.Length; i++)
+        {
+            from[i] -= factor * row[i];
+        }
+    }
+
+    private void Pivot(int k, double largest)
+    {
+        var best = k;
+        for (var i = k + 1; i < n; i++)
+        {
+            best = Math.Abs(lu[(i * n) + k]) > Math.Abs(lu[(best * n) + k]) ? i : best;
+        }
+
+        if (!(Math.Abs(lu[(best * n) + k]) > SingularPu * largest))
+        {
+            throw new ArithmeticException("The matrix is singular.");
+        }
+
+        if (best == k)
+        {
+            return;
+        }
+
+        (rows[k], rows[best]) = (rows[best], rows[k]);
+        for (var j = 0; j < n; j++)
+        {
+            (lu[(k * n) + j], lu[(best * n) + j]) = (lu[(best * n) + j], lu[(k * n) + j]);
+        }
+    }
+}
