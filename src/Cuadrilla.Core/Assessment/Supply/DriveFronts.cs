@@ -38,7 +38,8 @@ internal sealed class DriveFronts
             .Concat(FilterInjection.InService(plant.Distribution.ActiveFilters, network).Select(f => network.NodeOf(f.BusId)))
             .Where(n => n != SupplyNetwork.Reference).Distinct().Order().ToList();
         orders = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, isBalanced ? SpaceVector.Sixfold : SpaceVector.All);
-        fronts = Fronts(busId => BareBankPu(plant, scenario, network, busId));
+        var held = new HeldNetworks(plant, scenario, network, loads, running).Of();
+        fronts = [.. running.Select((r, i) => FrontOf(r, held[i]))];
         Filters = FilterInjection.Of(plant.Distribution.ActiveFilters, network, orders);
     }
 
@@ -83,59 +84,21 @@ internal sealed class DriveFronts
         }),
     ];
 
-    // What each circuit holds of the network. Six-pulse bridges that conduct alike hold the impedance of all of them, in parts of their loads, and
-    // a bank without reactor on their bus likewise: what lies beyond the orders solved is then as it is, and the EMF that is left nearly a sine.
-    private BalanceFront[] Fronts(Func<string, double> bareBankPu)
-    {
-        var found = new BalanceFront[running.Count];
-        foreach (var group in Enumerable.Range(0, running.Count).GroupBy(i => ConductsLike(i)))
-        {
-            var loadOf = group.GroupBy(i => running[i].BusId).Select(g => (BusId: g.Key, LoadW: g.Sum(i => running[i].Point.DcLoadW))).ToList();
-            foreach (var (busId, loadW) in loadOf)
-            {
-                var whole = loadOf.Aggregate(Complex.Zero, (s, k) => s + (network.TransferPu(busId, k.BusId) * k.LoadW));
-                foreach (var i in group.Where(i => running[i].BusId == busId))
-                {
-                    var drive = running[i];
-                    var together = drive.ConductsTogether && drive.Point.DcLoadW > 0;
-                    var seen = together ? whole / drive.Point.DcLoadW : network.TransferPu(busId, busId);
-                    var bank = together ? bareBankPu(busId) * drive.Point.DcLoadW / loadW : bareBankPu(busId);
-                    found[i] = FrontOf(drive, drive.Item.FrontEnd is FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered ? Complex.Zero : seen, bank);
-                }
-            }
-        }
-
-        return found;
-    }
-
-    // Bridges without a choke draw their current at other instants than those with one.
-    private string ConductsLike(int i) => running[i] is { ConductsTogether: true, Item.FrontEnd: FrontEnd.Diode diode }
-        ? FormattableString.Invariant($"{network.ClockHour(running[i].BusId)} {diode.ChokePct > 0}")
-        : FormattableString.Invariant($"#{i}");
-
-    private BalanceFront FrontOf(RunningDrive drive, Complex seenPu, double bankPu)
+    private BalanceFront FrontOf(RunningDrive drive, HeldNetwork held)
     {
         var (volts, ohm) = (network.VoltageV(drive.BusId), network.BaseOhm(drive.BusId));
-        var holdsBank = bankPu > 0 && seenPu.Imaginary > 0 && drive.Item.FrontEnd is FrontEnd.Diode && drive.Feed == SupplyFeed.ThreePhase;
-        var inCircuit = holdsBank ? new Complex(0, LeastHeldPu * seenPu.Imaginary) : seenPu;
-        var place = new FrontPlace(volts, (inCircuit * ohm) + drive.FeederOhm, network.FrequencyHz, 0, default, settings.LeakageMismatchPu);
+        var place = new FrontPlace(volts, (held.BehindPu * ohm) + drive.FeederOhm, network.FrequencyHz, 0, default, settings.LeakageMismatchPu);
         var circuit = FrontSolver.Unbounded(drive, place) is null ? FrontSolver.CircuitOf(drive, place) : null;
         return new BalanceFront(
             drive,
             orders.PlaceOf(network.NodeOf(drive.BusId)),
-            seenPu,
-            holdsBank ? bankPu : 0,
+            held,
             -network.ClockHour(drive.BusId) * Math.PI / 6,
             network.BaseA(drive.BusId),
             volts,
-            circuit is null ? null : FrontCircuit.Of(circuit, 0, holdsBank ? (seenPu * ohm, bankPu / ohm) : null),
+            circuit is null ? null : FrontCircuit.Of(circuit, 0, held.BankPu > 0 ? (held.AheadPu * ohm, held.BankPu / ohm) : null),
             place);
     }
-
-    // Capacitors without reactor on the node of a bus, per unit.
-    private static double BareBankPu(PlantSpecification plant, Scenario scenario, SupplyNetwork network, string busId) => plant.Distribution.CapacitorBanks
-        .Where(b => network.IsLive(b.BusId) && network.NodeOf(b.BusId) == network.NodeOf(busId) && b.DetuningPu == 0 && scenario.StepsOnOf(b) > 0)
-        .Sum(b => network.BaseOhm(b.BusId) / b.CapacitorOhm(scenario.StepsOnOf(b), network.VoltageV(b.BusId)));
 
     // Voltages of the fundamental with all drives as constant powers.
     private Complex[]? LoadFlowVoltages(Complex[] shunts)
@@ -159,13 +122,13 @@ internal sealed class DriveFronts
             var emf = new SpaceVector();
             for (var k = 0; k < orders.Orders.Count; k++)
             {
-                emf[orders.Orders[k]] = fronts[i].GainAt(orders.Orders[k]) * (place < 0 ? orders.Emf(orders.Orders[k]) : orders.Open(k, place));
+                emf[orders.Orders[k]] = fronts[i].Held.GainAt(orders.Orders[k]) * (place < 0 ? orders.Emf(orders.Orders[k]) : orders.Open(k, place));
             }
 
             if (place >= 0)
             {
                 var current = Complex.Conjugate(PowerOf(running[i]) / SupplyNetwork.BaseVa / voltages[node]);
-                emf[1] = -Complex.ImaginaryOne * ((fronts[i].GainAt(1) * voltages[node]) + (fronts[i].SeenPu * current));
+                emf[1] = -Complex.ImaginaryOne * ((fronts[i].Held.GainAt(1) * voltages[node]) + (fronts[i].Held.SeenAt(1) * current));
             }
 
             start[i] = emf;

@@ -19,23 +19,16 @@ internal sealed record FrontAnswer(SpaceVector Current, RectifierResult Front, O
 /// </summary>
 /// <param name="Drive">What runs.</param>
 /// <param name="Place">Place among the network's; −1 on an infinite bus.</param>
-/// <param name="SeenPu">Part of the network's impedance that its circuit holds, at the fundamental.</param>
-/// <param name="BankPu">Susceptance of a bank at its terminals that its circuit holds behind that impedance; 0: none.</param>
+/// <param name="Held">What its circuit holds of the network.</param>
 /// <param name="ShiftRad">Angle of the vector groups ahead of it.</param>
 /// <param name="BaseA">Base current of its bus, A.</param>
 /// <param name="BusV">Nominal voltage of its bus, V.</param>
 /// <param name="Circuit">Its circuit; null where closed form or catalogue data tell its current.</param>
 /// <param name="FrontPlace">What closed form and catalogue data need.</param>
 internal sealed record BalanceFront(
-    RunningDrive Drive, int Place, Complex SeenPu, double BankPu, double ShiftRad, double BaseA, double BusV, FrontCircuit? Circuit, FrontPlace FrontPlace)
+    RunningDrive Drive, int Place, HeldNetwork Held, double ShiftRad, double BaseA, double BusV, FrontCircuit? Circuit, FrontPlace FrontPlace)
 {
     private const double Loop = Math.PI / 6;
-
-    /// <summary>Impedance that its circuit holds of the network, at an order of space vectors.</summary>
-    public Complex SeenAt(int order) => new(SeenPu.Real, order * SeenPu.Imaginary);
-
-    /// <summary>EMF that its circuit needs for a voltage at its terminals, without its own current: 1 without bank.</summary>
-    public Complex GainAt(int order) => BankPu == 0 ? Complex.One : 1 + (SeenAt(order) * new Complex(0, order * BankPu));
 
     /// <summary>True when it conducts between two conductors only.</summary>
     public bool IsLoop => Circuit?.Input.Kind == RectifierKind.SinglePhase;

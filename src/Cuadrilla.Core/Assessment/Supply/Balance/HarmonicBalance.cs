@@ -60,7 +60,7 @@ internal sealed class HarmonicBalance
         {
             var isFresh = step is null;
             step ??= Step(emfs, answers, parts);
-            var changes = step.Solve(fronts, residuals);
+            var changes = step.Solve(residuals);
             var (found, next) = (state, residuals);
             var part = 1.0;
             for (var halving = 0; ; halving++, part *= 0.5)
@@ -146,7 +146,7 @@ internal sealed class HarmonicBalance
             var residual = new SpaceVector();
             foreach (var m in networks.Orders)
             {
-                residual[m] = (fronts[i].GainAt(m) * (fronts[i].Place < 0 ? networks.Emf(m) : volts[fronts[i].Place][m])) + (fronts[i].SeenAt(m) * answers[i].Current[m]) - emfs[i][m];
+                residual[m] = (fronts[i].Held.GainAt(m) * (fronts[i].Place < 0 ? networks.Emf(m) : volts[fronts[i].Place][m])) + (fronts[i].Held.SeenAt(m) * answers[i].Current[m]) - emfs[i][m];
             }
 
             residuals[i] = residual;

@@ -5,20 +5,19 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Assessment.Supply.Balance;
 
 /// <summary>
-/// One step of Newton's method on currents and voltages: δE = r + δV + Z_s·J·δE at each front end and δV = −Z·Σ J·δE at each place. Front ends are
-/// eliminated first, those alike together; what is left are the voltages of the places, found by a Krylov method with the places' own blocks
-/// as preconditioner.
+/// One step of Newton's method on currents and voltages: δE = r + G·δV + Z_s·J·δE at each front end and δV = −Z·Σ J·δE at each place. Unknown are
+/// the mean changes of the EMFs of front ends alike, found by a Krylov method; each kind by itself is the preconditioner, next to one where its
+/// circuits hold the network as it is.
 /// </summary>
 internal sealed class LinearStep
 {
     private const double TolerancePu = 1e-4;
-    private const int MostSteps = 60;
+    private const int MostSteps = 80;
     private readonly OrderNetworks networks;
     private readonly IReadOnlyList<FilterInjection> filters;
     private readonly IReadOnlyList<double> filterParts;
     private readonly List<Kind> kinds = [];
     private readonly int width;
-    private readonly RealLu[] blocks;
 
     /// <param name="networks">The network.</param>
     /// <param name="fronts">Front ends.</param>
@@ -35,98 +34,82 @@ internal sealed class LinearStep
         width = 2 * networks.Orders.Count;
         foreach (var group in Enumerable.Range(0, fronts.Count).GroupBy(i => likes[i]))
         {
-            if (slopes[group.Key] is { } slope)
-            {
-                kinds.Add(new Kind(fronts[group.Key], slope, [.. group], [.. group.Select(i => scales[i])], networks.Orders));
-            }
+            kinds.Add(new Kind(networks, fronts[group.Key], slopes[group.Key] ?? new double[width * width], [.. group], [.. group.Select(i => scales[i])]));
         }
 
-        blocks = new RealLu[networks.Nodes.Count];
-        for (var p = 0; p < blocks.Length; p++)
-        {
-            blocks[p] = Block(p);
-        }
+        Parallel.ForEach(kinds, k => k.Factor());
     }
 
     /// <summary>Changes of the EMFs for residuals.</summary>
-    public SpaceVector[] Solve(IReadOnlyList<BalanceFront> fronts, SpaceVector[] residuals)
+    public SpaceVector[] Solve(SpaceVector[] residuals)
     {
         var flat = Array.ConvertAll(residuals, Flat);
-        var drawn = new double[networks.Nodes.Count * width];
-        foreach (var kind in kinds.Where(k => k.Front.Place >= 0))
+        var right = new double[kinds.Count * width];
+        for (var k = 0; k < kinds.Count; k++)
         {
-            var sum = new double[width];
-            foreach (var (i, scale) in kind.Members)
+            foreach (var (i, scale) in kinds[k].Members)
             {
-                Add(sum, flat[i], scale);
-            }
-
-            Add(drawn.AsSpan(kind.Front.Place * width, width), kind.Current(sum));
-        }
-
-        var right = Voltages(drawn);
-        for (var i = 0; i < right.Length; i++)
-        {
-            right[i] = -right[i];
-        }
-
-        var moved = Gmres.Solve(Preconditioned, Precondition(right), TolerancePu, MostSteps);
-        var changes = new SpaceVector[fronts.Count];
-        foreach (var kind in kinds)
-        {
-            foreach (var (i, _) in kind.Members)
-            {
-                var asked = (double[])flat[i].Clone();
-                if (kind.Front.Place >= 0)
-                {
-                    Add(asked, kind.Raised(moved.AsSpan(kind.Front.Place * width, width)), 1);
-                }
-
-                changes[i] = Vector(kind.Emf(asked));
+                Add(right.AsSpan(k * width, width), flat[i], scale / kinds[k].Total);
             }
         }
 
-        for (var i = 0; i < changes.Length; i++)
+        var moved = Gmres.Solve(x => Preconditioned(Applied(x)), Preconditioned(right), TolerancePu, MostSteps);
+        var changes = new SpaceVector[residuals.Length];
+        for (var k = 0; k < kinds.Count; k++)
         {
-            if (changes[i].IsEmpty)
+            var mean = right.AsSpan(k * width, width);
+            foreach (var (i, _) in kinds[k].Members)
             {
-                var asked = (double[])flat[i].Clone();
-                if (fronts[i].Place >= 0)
+                var change = moved.AsSpan(k * width, width).ToArray();
+                if (kinds[k].Members.Length > 1)
                 {
-                    Add(asked, moved.AsSpan(fronts[i].Place * width, width), 1);
+                    // What one of a kind differs by from the mean moves it at the same voltage.
+                    var apart = (double[])flat[i].Clone();
+                    Add(apart, mean, -1);
+                    Add(change, kinds[k].AtSameVoltage(apart), 1);
                 }
 
-                changes[i] = Vector(asked);
+                changes[i] = Vector(change);
             }
         }
 
         return changes;
     }
 
-    private double[] Preconditioned(double[] voltages)
+    private double[] Preconditioned(double[] of)
     {
-        var drawn = new double[voltages.Length];
-        foreach (var kind in kinds.Where(k => k.Front.Place >= 0))
+        var found = new double[of.Length];
+        for (var k = 0; k < kinds.Count; k++)
         {
-            var current = kind.Current(kind.Raised(voltages.AsSpan(kind.Front.Place * width, width)));
-            Add(drawn.AsSpan(kind.Front.Place * width, width), current, kind.Total);
+            kinds[k].Alone(of.AsSpan(k * width, width)).CopyTo(found, k * width);
         }
 
-        var back = Voltages(drawn);
-        for (var i = 0; i < back.Length; i++)
-        {
-            back[i] += voltages[i];
-        }
-
-        return Precondition(back);
+        return found;
     }
 
-    private double[] Precondition(double[] right)
+    // e − Z_s·J·e + G·Z·ΣJ·e.
+    private double[] Applied(double[] emfs)
     {
-        var found = new double[right.Length];
-        for (var p = 0; p < blocks.Length; p++)
+        var drawn = new double[networks.Nodes.Count * width];
+        var found = (double[])emfs.Clone();
+        for (var k = 0; k < kinds.Count; k++)
         {
-            blocks[p].Solve(right.AsSpan(p * width, width)).CopyTo(found, p * width);
+            var current = kinds[k].Current(emfs.AsSpan(k * width, width));
+            var held = kinds[k].Held(current);
+            Add(found.AsSpan(k * width, width), held, -1);
+            if (kinds[k].Place >= 0)
+            {
+                Add(drawn.AsSpan(kinds[k].Place * width, width), current, kinds[k].Total);
+            }
+        }
+
+        var voltages = Voltages(drawn);
+        for (var k = 0; k < kinds.Count; k++)
+        {
+            if (kinds[k].Place >= 0)
+            {
+                Add(found.AsSpan(k * width, width), kinds[k].Raised(voltages.AsSpan(kinds[k].Place * width, width)), 1);
+            }
         }
 
         return found;
@@ -152,50 +135,21 @@ internal sealed class LinearStep
         {
             for (var r = 0; r < places; r++)
             {
-                var sum = Complex.Zero;
+                double re = 0, im = 0;
                 for (var c = 0; c < places; c++)
                 {
-                    sum += networks.Impedance(k, r, c) * new Complex(drawn[(c * width) + (2 * k)], drawn[(c * width) + (2 * k) + 1]);
+                    var z = networks.Impedance(k, r, c);
+                    var (a, b) = (drawn[(c * width) + (2 * k)], drawn[(c * width) + (2 * k) + 1]);
+                    re += (z.Real * a) - (z.Imaginary * b);
+                    im += (z.Real * b) + (z.Imaginary * a);
                 }
 
-                voltages[(r * width) + (2 * k)] = sum.Real;
-                voltages[(r * width) + (2 * k) + 1] = sum.Imaginary;
+                voltages[(r * width) + (2 * k)] = re;
+                voltages[(r * width) + (2 * k) + 1] = im;
             }
         }
 
         return voltages;
-    }
-
-    // 1 + Z_pp·Y_p with Y_p of all front ends of the place.
-    private RealLu Block(int place)
-    {
-        var block = new double[width * width];
-        foreach (var kind in kinds.Where(k => k.Front.Place == place))
-        {
-            var admittance = kind.Admittance();
-            for (var i = 0; i < block.Length; i++)
-            {
-                block[i] += kind.Total * admittance[i];
-            }
-        }
-
-        for (var k = 0; k < networks.Orders.Count; k++)
-        {
-            var z = networks.Impedance(k, place, place);
-            for (var c = 0; c < width; c++)
-            {
-                var value = z * new Complex(block[(2 * k * width) + c], block[(((2 * k) + 1) * width) + c]);
-                block[(2 * k * width) + c] = value.Real;
-                block[(((2 * k) + 1) * width) + c] = value.Imaginary;
-            }
-        }
-
-        for (var i = 0; i < width; i++)
-        {
-            block[(i * width) + i] += 1;
-        }
-
-        return new RealLu(block, width);
     }
 
     private double[] Flat(SpaceVector vector)
@@ -221,7 +175,7 @@ internal sealed class LinearStep
         return vector;
     }
 
-    private static void Add(Span<double> to, ReadOnlySpan<double> what, double factor = 1)
+    private static void Add(Span<double> to, ReadOnlySpan<double> what, double factor)
     {
         for (var i = 0; i < to.Length; i++)
         {
@@ -229,73 +183,58 @@ internal sealed class LinearStep
         }
     }
 
-    /// <summary>Front ends of one place whose slopes differ in size only.</summary>
+    /// <summary>Front ends of one place whose slopes differ in size only; what their circuits hold times the slope is the same for all.</summary>
     private sealed class Kind
     {
         private readonly double[] slope;
-        private readonly RealLu eliminated;
-        private readonly Complex[] gains;
         private readonly int width;
+        private readonly Complex[] held;
+        private readonly Complex[] gains;
+        private readonly Complex[] own;
+        private RealLu? alone;
+        private RealLu? sameVoltage;
 
-        public Kind(BalanceFront front, double[] slope, int[] members, double[] scales, IReadOnlyList<int> orders)
+        public Kind(OrderNetworks networks, BalanceFront front, double[] slope, int[] members, double[] scales)
         {
-            (Front, this.slope, width) = (front, slope, 2 * orders.Count);
+            (this.slope, width, Place) = (slope, 2 * networks.Orders.Count, front.Place);
             Members = [.. members.Zip(scales)];
             Total = scales.Sum();
-            gains = [.. orders.Select(front.GainAt)];
-
-            // 1 − Z_s·J: the same for all, since their circuits see the more impedance the smaller they are.
-            var matrix = new double[width * width];
-            for (var k = 0; k < orders.Count; k++)
+            held = [.. networks.Orders.Select(front.Held.SeenAt)];
+            gains = [.. networks.Orders.Select(front.Held.GainAt)];
+            own = [.. networks.Orders.Select((_, k) => Place < 0 ? Complex.Zero : (gains[k] * networks.Impedance(k, Place, Place) * Total) - held[k])];
+            if (Place < 0)
             {
-                var z = front.SeenAt(orders[k]);
-                for (var c = 0; c < width; c++)
-                {
-                    var value = z * new Complex(slope[(2 * k * width) + c], slope[(((2 * k) + 1) * width) + c]);
-                    matrix[(2 * k * width) + c] = -value.Real;
-                    matrix[(((2 * k) + 1) * width) + c] = -value.Imaginary;
-                }
+                own = [.. held.Select(h => -h)];
             }
-
-            for (var i = 0; i < width; i++)
-            {
-                matrix[(i * width) + i] += 1;
-            }
-
-            eliminated = new RealLu(matrix, width);
         }
 
-        public BalanceFront Front { get; }
+        public int Place { get; }
 
         public (int Front, double Scale)[] Members { get; }
 
         public double Total { get; }
 
-        // Change of the EMF that a change of the voltage at the terminals asks for.
-        public double[] Raised(ReadOnlySpan<double> volts)
+        public void Factor()
         {
-            var raised = new double[width];
-            for (var k = 0; k < width / 2; k++)
-            {
-                var part = gains[k] * new Complex(volts[2 * k], volts[(2 * k) + 1]);
-                (raised[2 * k], raised[(2 * k) + 1]) = (part.Real, part.Imaginary);
-            }
-
-            return raised;
+            alone = OnePlus(own, 1);
+            sameVoltage = Members.Length > 1 ? OnePlus(held, -1) : null;
         }
 
-        public double[] Emf(ReadOnlySpan<double> asked) => eliminated.Solve(asked);
+        public double[] Alone(ReadOnlySpan<double> of) => alone!.Solve(of);
 
-        public double[] Current(ReadOnlySpan<double> asked)
+        public double[] AtSameVoltage(ReadOnlySpan<double> of) => sameVoltage!.Solve(of);
+
+        /// <summary>J times a change of the EMF.</summary>
+        public double[] Current(ReadOnlySpan<double> emf)
         {
-            var emf = eliminated.Solve(asked);
             var current = new double[width];
             for (var r = 0; r < width; r++)
             {
                 double sum = 0;
+                var row = slope.AsSpan(r * width, width);
                 for (var c = 0; c < width; c++)
                 {
-                    sum += slope[(r * width) + c] * emf[c];
+                    sum += row[c] * emf[c];
                 }
 
                 current[r] = sum;
@@ -304,22 +243,44 @@ internal sealed class LinearStep
             return current;
         }
 
-        public double[] Admittance()
+        /// <summary>Z_s times a current.</summary>
+        public double[] Held(ReadOnlySpan<double> current) => Times(held, current);
+
+        /// <summary>G times a voltage.</summary>
+        public double[] Raised(ReadOnlySpan<double> volts) => Times(gains, volts);
+
+        private double[] Times(Complex[] factors, ReadOnlySpan<double> of)
         {
-            var admittance = new double[width * width];
-            var unit = new double[width];
-            for (var c = 0; c < width; c++)
+            var product = new double[width];
+            for (var k = 0; k < factors.Length; k++)
             {
-                Array.Clear(unit);
-                unit[c] = 1;
-                var current = Current(Raised(unit));
-                for (var r = 0; r < width; r++)
+                var part = factors[k] * new Complex(of[2 * k], of[(2 * k) + 1]);
+                (product[2 * k], product[(2 * k) + 1]) = (part.Real, part.Imaginary);
+            }
+
+            return product;
+        }
+
+        // 1 + sign·factors·J.
+        private RealLu OnePlus(Complex[] factors, double sign)
+        {
+            var matrix = new double[width * width];
+            for (var k = 0; k < factors.Length; k++)
+            {
+                int re = 2 * k * width, im = re + width;
+                for (var c = 0; c < width; c++)
                 {
-                    admittance[(r * width) + c] = current[r];
+                    var value = sign * factors[k] * new Complex(slope[re + c], slope[im + c]);
+                    (matrix[re + c], matrix[im + c]) = (value.Real, value.Imaginary);
                 }
             }
 
-            return admittance;
+            for (var i = 0; i < width; i++)
+            {
+                matrix[(i * width) + i] += 1;
+            }
+
+            return new RealLu(matrix, width);
         }
     }
 }
