@@ -73,7 +73,19 @@ public sealed record DriveInScenario(
     /// <summary>True for a single-phase front end between phase and neutral.</summary>
     internal bool IsToNeutral => Circuit is { Kind: RectifierKind.SinglePhase } loop && loop.LineVoltageV < 0.75 * EmfV;
 
-    /// <summary>EMF it was solved at, in the frame of the source, per unit.</summary>
+    /// <summary>What it was solved at, where orders were mixed.</summary>
+    internal FrontPlace Place { get; init; }
+
+    /// <summary>EMF it was solved at, where orders were mixed.</summary>
+    internal FrontEmf MixedEmf { get; init; }
+
+    /// <summary>EMF where the mixing ended, not in steps.</summary>
+    internal FrontEmf Guess { get; init; }
+
+    /// <summary>Points of THDi that an EMF of 1 would move, as the mixing found.</summary>
+    internal double Sensitivity { get; init; }
+
+    /// <summary>EMF it was solved at, in the frame of the source, per unit; empty where orders were mixed.</summary>
     internal SpaceVector Emf { get; init; }
 
     /// <summary>The same in the time of its own voltage; empty without circuit.</summary>

@@ -22,12 +22,12 @@ public sealed class FrontIterationTests
     private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
 
     // Bank in kvar; THDi of the drive, %; orders 5, 7, 11, 13 of the drive and of the source, A; permitted distance of these, parts of the
-    // fundamental. 120 kvar resonate at 7.07: there the resistance tells, which rises with the order in the plant and not in the simulation.
+    // fundamental. 120 kvar resonate at 7.07. Resistances constant, as in the simulation.
     public static TheoryData<double, double, double[], double[], double, double> Simulated => new()
     {
         { 0, 32.563, [34.335, 9.729, 6.775, 3.770], [34.335, 9.729, 6.775, 3.770], 0.001, 0.001 },
-        { 30, 32.834, [34.664, 8.990, 6.850, 2.672], [39.538, 11.854, 16.984, 16.008], 0.01, 0.025 },
-        { 120, 32.908, [35.090, 2.306, 8.093, 3.634], [69.201, 56.575, 5.832, 1.557], 0.015, 0.05 },
+        { 30, 32.834, [34.664, 8.990, 6.850, 2.672], [39.538, 11.854, 16.984, 16.008], 0.001, 0.002 },
+        { 120, 32.908, [35.090, 2.306, 8.093, 3.634], [69.201, 56.575, 5.832, 1.557], 0.001, 0.003 },
     };
 
     [Theory]
@@ -37,7 +37,7 @@ public sealed class FrontIterationTests
         var (drive, sums, iteration) = Settle(kvar, 1);
         Assert.True(iteration.IsSettled, iteration.ToString());
         var current = ((RectifierResult.LineDraw)drive.Front).PhaseA;
-        Assert.Equal(thdiPct, current.ThdiPct, 0.7);
+        Assert.Equal(thdiPct, current.ThdiPct, 0.02);
         var source = sums.AtCoupling("bus")[0].CurrentA;
         foreach (var (order, i) in new[] { 5, 7, 11, 13 }.Select((h, i) => (h, i)))
         {
@@ -50,11 +50,55 @@ public sealed class FrontIterationTests
     public void Without_anything_but_the_source_one_solution_is_enough()
     {
         var (drive, _, iteration) = Settle(0, 1);
-        Assert.True(iteration.IsSettled);
+        Assert.True(iteration.Rounds <= 2);
 
         // The circuit of the front end is the network, but for the resistance that rises with the order.
-        Assert.All(drive.Emf.Parts().Where(p => p.M != 1), p => Assert.InRange(p.Part.Magnitude, 0, 2e-3));
-        Assert.Equal(1, drive.Emf[1].Magnitude, 1e-4);
+        Assert.InRange(drive.Guess.Harmonic.Largest, 0, 2e-3);
+        Assert.Equal(1, drive.Guess.Magnitude, 1e-4);
+    }
+
+    [Fact]
+    public void What_does_not_settle_is_said_with_its_residual_and_the_front_end_that_moves_most()
+    {
+        // Front ends that never answer twice alike can't settle with any network.
+        var calls = 0;
+        RectifierResult Restless(RectifierInput input, RectifierResult? near) =>
+            RectifierStudy.Run(input with { DcLoadW = input.DcLoadW * (Interlocked.Increment(ref calls) % 3 == 0 ? 1 : 0.6) });
+        var assessor = new Assessor(Data);
+        var models = Demo.AllDrivePoints().Select(p => assessor.Study(Demo, p)).Where(s => s.IsComplete).Select(s => s.Model).ToList();
+        var defaults = DefaultsInForce.Resolve(Data.Defaults, Demo.Overrides);
+        var scenario = Demo.Scenarios.Single(s => s.Name == "night, kiln only");
+        var bare = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [] } };
+        ScenarioResult Run(Func<RectifierInput, RectifierResult?, RectifierResult> rectifier) => ScenarioStudy.Run(
+            bare, scenario, defaults, models, Data.SupplyModules, rectifier, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal))!;
+
+        var restless = Run(Restless);
+        Assert.False(restless.Iteration.IsSettled);
+        Assert.Equal(60, restless.Iteration.Rounds);
+        var said = Assert.Single(restless.Unsettled, u => u.Contains("do not settle", StringComparison.Ordinal));
+        Assert.Contains(FormattableString.Invariant($"{restless.Iteration.Residual:0.00} points"), said, StringComparison.Ordinal);
+        Assert.Contains(scenario.Name, said, StringComparison.Ordinal);
+
+        var calm = Run(RectifierStudy.Run);
+        Assert.True(calm.Iteration.IsSettled);
+        Assert.Empty(calm.Unsettled);
+    }
+
+    [Fact]
+    public void Mixing_finds_a_fixed_point_that_plain_repetition_runs_away_from()
+    {
+        // x ↦ A·x + b with |A| beyond one: x = b/(1 − a) in each of three coupled directions.
+        double[,] a = { { -1.8, 0.3, 0 }, { 0.2, 0.4, -0.5 }, { 0, 0.6, -2.2 } };
+        double[] b = [1, -2, 0.5];
+        double[] Map(double[] x) => [.. Enumerable.Range(0, 3).Select(r => b[r] + Enumerable.Range(0, 3).Sum(c => a[r, c] * x[c]))];
+        var mixing = new AndersonMixing(5);
+        var x = new double[3];
+        for (var i = 0; i < 6; i++)
+        {
+            x = mixing.Next(x, [.. Map(x).Zip(x, (m, g) => m - g)]);
+        }
+
+        Assert.All(Map(x).Zip(x), p => Assert.Equal(p.First, p.Second, 1e-4));
     }
 
     private static (DriveInScenario Drive, HarmonicSums Sums, FrontIteration Iteration) Settle(double kvar, int count)
@@ -69,7 +113,7 @@ public sealed class FrontIterationTests
             Lineups = [],
         };
         var defaults = DefaultsInForce.Resolve(Data.Defaults, plant.Overrides);
-        var network = SupplyNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, defaults.Cables)!;
+        var network = SupplyNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, defaults.Cables with { Rise = new ResistanceRise(ResistanceLaw.Constant, 1) })!;
         var item = Data.Converters["six-pulse-reactor-75"];
         var point = OperatingPoint.OfBus(75e3, item);
         Assert.Equal(75e3, point.DcLoadW, 1.0);
@@ -78,7 +122,7 @@ public sealed class FrontIterationTests
         var loads = new HarmonicLoads([], [], defaults.LockedRotorPowerFactor, 0, 0);
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = DriveFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
+            plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, RectifierStudy.Run, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
         return (drives![0], new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives, loads), iteration);
     }
 }

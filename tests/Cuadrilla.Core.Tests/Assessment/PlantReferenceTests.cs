@@ -5,6 +5,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Assessment.Supply;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
+using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
@@ -119,7 +120,7 @@ public sealed class PlantReferenceTests
         var running = All("drives").Select(d => Running(d, volts[Text(d, "bus")], hertz)).ToList();
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = DriveFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
+            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, RectifierStudy.Run, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AlwaysBalance = true });
         return (plant, new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives!, Loads), iteration, network);
 
         RunningDrive Running(JsonElement d, double busV, double frequencyHz)

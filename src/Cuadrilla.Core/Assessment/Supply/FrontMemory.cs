@@ -12,8 +12,12 @@ internal sealed class FrontMemory
     private static readonly FrozenDictionary<string, DriveInScenario> None = FrozenDictionary<string, DriveInScenario>.Empty;
     private readonly ConcurrentDictionary<(string Plant, string Scenario), FrozenDictionary<string, DriveInScenario>> kept = new();
 
+    // Balances end so near that figures do not tell where they began: all assessors may begin where any ended.
+    private static readonly FrontMemory Balanced = new();
+
     /// <summary>Front ends of a scenario by key; empty where it was never run.</summary>
-    public IReadOnlyDictionary<string, DriveInScenario> Of(string plant, string scenarioId) => kept.GetValueOrDefault((plant, scenarioId), None);
+    public IReadOnlyDictionary<string, DriveInScenario> Of(string plant, string scenarioId) =>
+        kept.TryGetValue((plant, scenarioId), out var own) ? own : Balanced.kept.GetValueOrDefault((plant, scenarioId), None);
 
     /// <summary>Keeps them, unless they did not settle.</summary>
     public void Keep(string plant, ScenarioResult result)
@@ -27,6 +31,11 @@ internal sealed class FrontMemory
         if (kept.Count >= Capacity)
         {
             kept.Clear();
+        }
+
+        if (result.Iteration.IsBalance && this != Balanced)
+        {
+            Balanced.Keep(plant, result);
         }
 
         kept[(plant, result.ScenarioId)] = result.Drives.ToFrozenDictionary(d => d.DrivePointId, StringComparer.Ordinal);

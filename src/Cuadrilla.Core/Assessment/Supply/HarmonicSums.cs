@@ -201,8 +201,10 @@ internal sealed class HarmonicSums
         return sum;
     }
 
-    // Voltage of each node for an EMF of one of the source, at an order.
-    private Complex[] GainOfSource(int order)
+    private Complex[] GainOfSource(int order) => GainOfSource(plant, scenario, network, loads, order);
+
+    /// <summary>Voltage of each node for an EMF of one of the source, at an order.</summary>
+    internal static Complex[] GainOfSource(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads, int order)
     {
         var matrix = network.Admittance(order);
         var shunts = StandingLoads.Harmonic(plant, scenario, network, order, loads);

@@ -62,6 +62,39 @@ internal sealed class ComplexLu
         return x;
     }
 
+    /// <summary>Solves with the transposed matrix.</summary>
+    public Complex[] SolveTransposed(IReadOnlyList<Complex> right)
+    {
+        var n = rows.Length;
+        var x = new Complex[n];
+        for (var i = 0; i < n; i++)
+        {
+            x[i] = right[i];
+            for (var j = 0; j < i; j++)
+            {
+                x[i] -= lu[j, i] * x[j];
+            }
+
+            x[i] /= lu[i, i];
+        }
+
+        for (var i = n - 1; i >= 0; i--)
+        {
+            for (var j = i + 1; j < n; j++)
+            {
+                x[i] -= lu[j, i] * x[j];
+            }
+        }
+
+        var solved = new Complex[n];
+        for (var i = 0; i < n; i++)
+        {
+            solved[rows[i]] = x[i];
+        }
+
+        return solved;
+    }
+
     private void Pivot(int k, int n)
     {
         var best = k;

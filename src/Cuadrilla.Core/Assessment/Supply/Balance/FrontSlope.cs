@@ -26,6 +26,8 @@ internal static class FrontSlope
 
         var (turn, ahead) = front.FrameOf(emf);
         var scale = front.CurrentPu / 2;
+        Complex[] turns = [.. orders.Select(m => Complex.FromPolarCoordinates(1, m * ahead))];
+        var back = Complex.FromPolarCoordinates(scale, -2 * turn);
         for (var r = 0; r < n; r++)
         {
             for (var c = 0; c < n; c++)
@@ -37,8 +39,8 @@ internal static class FrontSlope
 
                 Write(
                     slope, n, r, c,
-                    coupling.Direct[at[r], at[c]] * Complex.FromPolarCoordinates(scale, (orders[r] - orders[c]) * ahead),
-                    coupling.Conjugate[at[r], at[c]] * Complex.FromPolarCoordinates(scale, ((orders[r] + orders[c]) * ahead) - (2 * turn)));
+                    coupling.Direct[at[r], at[c]] * (scale * turns[r] * Complex.Conjugate(turns[c])),
+                    coupling.Conjugate[at[r], at[c]] * (back * turns[r] * turns[c]));
             }
         }
 

@@ -120,17 +120,18 @@ internal sealed class HeldNetworks
             : new HeldNetwork(Complex.Zero, 0, sum * part);
     }
 
-    // Bridges with other reactances or at another load draw their current at other instants.
+    // Bridges draw their current at the same instants where their reactances are alike in parts of their loads.
     private string ConductsLike(int i)
     {
-        if (running[i] is not { ConductsTogether: true, Item: { FrontEnd: Converters.FrontEnds.FrontEnd.Diode } item } drive)
+        if (running[i] is not { ConductsTogether: true, Item: { FrontEnd: Converters.FrontEnds.FrontEnd.Diode diode } item } drive)
         {
             return FormattableString.Invariant($"#{i}");
         }
 
+        var key = FormattableString.Invariant($"{network.ClockHour(drive.BusId)} {diode.ChokePct > 0}");
         var ohm = item.RatedVoltageV * item.RatedVoltageV / drive.Point.DcLoadW;
         int Step(double henry) => henry > 0 ? (int)Math.Round(AlikeSteps * Math.Log(2 * Math.PI * network.FrequencyHz * henry / ohm)) : int.MinValue;
-        return FormattableString.Invariant($"{network.ClockHour(drive.BusId)} {Step(item.DcChokeH(network.FrequencyHz))} {Step(item.LineSideH(network.FrequencyHz))}");
+        return FormattableString.Invariant($"{key} {Step(item.DcChokeH(network.FrequencyHz))} {Step(item.LineSideH(network.FrequencyHz))}");
     }
 
     private (string BusId, double Pu) BankNear(string busId)

@@ -6,8 +6,8 @@ namespace Cuadrilla.Core.Assessment.Supply.Balance;
 
 /// <summary>
 /// One step of Newton's method on currents and voltages: δE = r + G·δV + Z_s·J·δE at each front end and δV = −Z·Σ J·δE at each place. Unknown are
-/// the mean changes of the EMFs of front ends alike, found by a Krylov method; each kind by itself is the preconditioner, next to one where its
-/// circuits hold the network as it is.
+/// the mean changes of the EMFs of front ends alike, found by a Krylov method; each place by itself, with all that hangs there, is the
+/// preconditioner.
 /// </summary>
 internal sealed class LinearStep
 {
@@ -17,6 +17,7 @@ internal sealed class LinearStep
     private readonly IReadOnlyList<FilterInjection> filters;
     private readonly IReadOnlyList<double> filterParts;
     private readonly List<Kind> kinds = [];
+    private readonly RealLu[] boards;
     private readonly int width;
 
     /// <param name="networks">The network.</param>
@@ -38,6 +39,8 @@ internal sealed class LinearStep
         }
 
         Parallel.ForEach(kinds, k => k.Factor());
+        boards = new RealLu[networks.Nodes.Count];
+        Parallel.For(0, boards.Length, p => boards[p] = Board(p));
     }
 
     /// <summary>Changes of the EMFs for residuals.</summary>
@@ -76,15 +79,79 @@ internal sealed class LinearStep
         return changes;
     }
 
+    // Each place by itself, all kinds that hang there together.
     private double[] Preconditioned(double[] of)
     {
         var found = new double[of.Length];
+        var drawn = new double[boards.Length * width];
         for (var k = 0; k < kinds.Count; k++)
         {
-            kinds[k].Alone(of.AsSpan(k * width, width)).CopyTo(found, k * width);
+            var alone = kinds[k].AtSameVoltage(of.AsSpan(k * width, width));
+            alone.CopyTo(found, k * width);
+            if (kinds[k].Place >= 0)
+            {
+                Add(drawn.AsSpan(kinds[k].Place * width, width), kinds[k].Current(alone), kinds[k].Total);
+            }
+        }
+
+        for (var p = 0; p < boards.Length; p++)
+        {
+            var dropped = new double[width];
+            for (var m = 0; m < networks.Orders.Count; m++)
+            {
+                var part = -networks.Impedance(m, p, p) * new Complex(drawn[(p * width) + (2 * m)], drawn[(p * width) + (2 * m) + 1]);
+                (dropped[2 * m], dropped[(2 * m) + 1]) = (part.Real, part.Imaginary);
+            }
+
+            var volts = boards[p].Solve(dropped);
+            for (var k = 0; k < kinds.Count; k++)
+            {
+                if (kinds[k].Place == p)
+                {
+                    Add(found.AsSpan(k * width, width), kinds[k].AtSameVoltage(kinds[k].Raised(volts)), 1);
+                }
+            }
         }
 
         return found;
+    }
+
+    // 1 + Z·Y with the admittance of all that hangs on a place.
+    private RealLu Board(int place)
+    {
+        var matrix = new double[width * width];
+        var unit = new double[width];
+        foreach (var kind in kinds.Where(k => k.Place == place))
+        {
+            for (var c = 0; c < width; c++)
+            {
+                Array.Clear(unit);
+                unit[c] = 1;
+                var current = kind.Current(kind.AtSameVoltage(kind.Raised(unit)));
+                for (var r = 0; r < width; r++)
+                {
+                    matrix[(r * width) + c] += kind.Total * current[r];
+                }
+            }
+        }
+
+        for (var m = 0; m < networks.Orders.Count; m++)
+        {
+            var z = networks.Impedance(m, place, place);
+            int re = 2 * m * width, im = re + width;
+            for (var c = 0; c < width; c++)
+            {
+                var value = z * new Complex(matrix[re + c], matrix[im + c]);
+                (matrix[re + c], matrix[im + c]) = (value.Real, value.Imaginary);
+            }
+        }
+
+        for (var i = 0; i < width; i++)
+        {
+            matrix[(i * width) + i] += 1;
+        }
+
+        return new RealLu(matrix, width);
     }
 
     // e − Z_s·J·e + G·Z·ΣJ·e.
@@ -190,8 +257,6 @@ internal sealed class LinearStep
         private readonly int width;
         private readonly Complex[] held;
         private readonly Complex[] gains;
-        private readonly Complex[] own;
-        private RealLu? alone;
         private RealLu? sameVoltage;
 
         public Kind(OrderNetworks networks, BalanceFront front, double[] slope, int[] members, double[] scales)
@@ -201,11 +266,6 @@ internal sealed class LinearStep
             Total = scales.Sum();
             held = [.. networks.Orders.Select(front.Held.SeenAt)];
             gains = [.. networks.Orders.Select(front.Held.GainAt)];
-            own = [.. networks.Orders.Select((_, k) => Place < 0 ? Complex.Zero : (gains[k] * networks.Impedance(k, Place, Place) * Total) - held[k])];
-            if (Place < 0)
-            {
-                own = [.. held.Select(h => -h)];
-            }
         }
 
         public int Place { get; }
@@ -214,14 +274,9 @@ internal sealed class LinearStep
 
         public double Total { get; }
 
-        public void Factor()
-        {
-            alone = OnePlus(own, 1);
-            sameVoltage = Members.Length > 1 ? OnePlus(held, -1) : null;
-        }
+        public void Factor() => sameVoltage = OnePlus(held, -1);
 
-        public double[] Alone(ReadOnlySpan<double> of) => alone!.Solve(of);
-
+        /// <summary>Change of the EMF at an unmoved voltage of the terminals.</summary>
         public double[] AtSameVoltage(ReadOnlySpan<double> of) => sameVoltage!.Solve(of);
 
         /// <summary>J times a change of the EMF.</summary>

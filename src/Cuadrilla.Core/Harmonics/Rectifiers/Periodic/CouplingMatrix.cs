@@ -16,6 +16,7 @@ internal sealed class CouplingMatrix
     private readonly double span;
     private readonly Complex[] line;
     private readonly double loadSlope;
+    private readonly Dictionary<SwitchedMode, (double[,] A, Complex[][] Particular, Complex[][] Lefts)> solutions = [];
 
     private CouplingMatrix(SwitchedCircuit circuit, OrbitResult.Settled orbit, double linkMean)
     {
@@ -232,11 +233,23 @@ internal sealed class CouplingMatrix
         private readonly double[][] freeAtStart;
         private readonly double[,] transition;
         private readonly Complex[][] particular;
-        private readonly Complex[][,] resolvents;
+        private readonly Complex[][] lefts;
 
         public Stretch(CouplingMatrix of, SwitchedMode mode, double start, double width, Complex[][] forcedAtStart, double[][] freeAtStart)
         {
             (this.of, this.start, this.width, this.forcedAtStart, this.freeAtStart) = (of, start, width, forcedAtStart, freeAtStart);
+            if (!of.solutions.TryGetValue(mode, out var solution))
+            {
+                of.solutions[mode] = solution = Solution(of, mode);
+            }
+
+            (var a, particular, lefts) = solution;
+            transition = MatrixExponential.Of(a, width);
+        }
+
+        // (jm − A)⁻¹·B and line·(A − jm)⁻¹ for each order; a negative order's are those of the positive one, the line's axes apart.
+        private static (double[,] A, Complex[][] Particular, Complex[][] Lefts) Solution(CouplingMatrix of, SwitchedMode mode)
+        {
             var n = of.size;
             var a = new double[n, n];
             for (var r = 0; r < n; r++)
@@ -248,21 +261,35 @@ internal sealed class CouplingMatrix
             }
 
             a[of.circuit.Link, of.circuit.Link] -= of.loadSlope / of.circuit.Susceptance;
-            transition = MatrixExponential.Of(a, width);
-            resolvents = new Complex[of.orders.Length][,];
-            particular = new Complex[of.orders.Length][];
+            var particular = new Complex[of.orders.Length][];
+            var lefts = new Complex[of.orders.Length][];
+            var drive = new Complex[n];
+            for (var r = 0; r < n; r++)
+            {
+                drive[r] = new Complex(mode.Matrix[r, n], -mode.Matrix[r, n + 1]);
+            }
+
+            var matrix = new Complex[n, n];
             for (var m = 0; m < of.orders.Length; m++)
             {
-                resolvents[m] = Resolvent(a, of.orders[m]);
-                particular[m] = new Complex[n];
                 for (var r = 0; r < n; r++)
                 {
                     for (var c = 0; c < n; c++)
                     {
-                        particular[m][r] += resolvents[m][r, c] * new Complex(mode.Matrix[c, n], -mode.Matrix[c, n + 1]);
+                        matrix[r, c] = new Complex(-a[r, c], r == c ? of.orders[m] : 0);
                     }
                 }
+
+                var lu = new Plant.Network.ComplexLu(matrix);
+                particular[m] = lu.Solve(drive);
+                lefts[m] = lu.SolveTransposed(of.line);
+                for (var c = 0; c < n; c++)
+                {
+                    lefts[m][c] = -lefts[m][c];
+                }
             }
+
+            return (a, particular, lefts);
         }
 
         /// <summary>Carries forced and free parts to the end.</summary>
@@ -331,22 +358,34 @@ internal sealed class CouplingMatrix
                 }
             }
 
+            // Orders are odd, so their sums and differences are even.
+            var integrals = new Complex[(2 * SpaceVector.HighestOrder) + 1];
+            for (var i = 0; i < integrals.Length; i++)
+            {
+                integrals[i] = Integral((2 * i) - (2 * SpaceVector.HighestOrder));
+            }
+
             var row = new Complex[n];
             for (var k = 0; k < count; k++)
             {
                 Row(k, row);
                 for (var m = 0; m < count; m++)
                 {
-                    var direct = through[m] * Integral(of.orders[m] - of.orders[k]);
-                    var conjugate = opposite[m] * Integral(-of.orders[m] - of.orders[k]);
+                    var direct = through[m] * integrals[((of.orders[m] - of.orders[k]) / 2) + SpaceVector.HighestOrder];
+                    var conjugate = opposite[m] * integrals[((-of.orders[m] - of.orders[k]) / 2) + SpaceVector.HighestOrder];
+                    double re = 0, im = 0, oppositeRe = 0, oppositeIm = 0;
+                    var of1 = own[m];
                     for (var c = 0; c < n; c++)
                     {
-                        direct += row[c] * own[m][c];
-                        conjugate += row[c] * Complex.Conjugate(own[m][c]);
+                        double a = row[c].Real, b = row[c].Imaginary, x = of1[c].Real, y = of1[c].Imaginary;
+                        re += (a * x) - (b * y);
+                        im += (a * y) + (b * x);
+                        oppositeRe += (a * x) + (b * y);
+                        oppositeIm += (b * x) - (a * y);
                     }
 
-                    of.Direct[k, m] += direct / of.span;
-                    of.Conjugate[k, m] += conjugate / of.span;
+                    of.Direct[k, m] += (direct + new Complex(re, im)) / of.span;
+                    of.Conjugate[k, m] += (conjugate + new Complex(oppositeRe, oppositeIm)) / of.span;
                 }
             }
         }
@@ -356,26 +395,18 @@ internal sealed class CouplingMatrix
         {
             var n = of.size;
             var order = of.orders[k];
-            var left = new Complex[n];
-            for (var c = 0; c < n; c++)
-            {
-                for (var r = 0; r < n; r++)
-                {
-                    left[c] -= of.line[r] * resolvents[k][r, c];
-                }
-            }
-
+            var left = lefts[k];
             var turn = Complex.FromPolarCoordinates(1, -order * start);
             var end = Complex.FromPolarCoordinates(1, -order * width);
             for (var c = 0; c < n; c++)
             {
-                var sum = -left[c];
+                var sum = Complex.Zero;
                 for (var r = 0; r < n; r++)
                 {
-                    sum += left[r] * transition[r, c] * end;
+                    sum += left[r] * transition[r, c];
                 }
 
-                row[c] = sum * turn;
+                row[c] = ((sum * end) - left[c]) * turn;
             }
         }
 
@@ -383,64 +414,5 @@ internal sealed class CouplingMatrix
         private Complex Integral(int m) => m == 0
             ? width
             : (Complex.FromPolarCoordinates(1, m * (start + width)) - Complex.FromPolarCoordinates(1, m * start)) / new Complex(0, m);
-
-        // (jm − A)⁻¹ by elimination with row pivoting.
-        private static Complex[,] Resolvent(double[,] a, int m)
-        {
-            var n = a.GetLength(0);
-            var matrix = new Complex[n, n];
-            var inverse = new Complex[n, n];
-            for (var r = 0; r < n; r++)
-            {
-                for (var c = 0; c < n; c++)
-                {
-                    matrix[r, c] = new Complex(-a[r, c], r == c ? m : 0);
-                }
-
-                inverse[r, r] = 1;
-            }
-
-            for (var p = 0; p < n; p++)
-            {
-                var best = p;
-                for (var r = p + 1; r < n; r++)
-                {
-                    best = matrix[r, p].Magnitude > matrix[best, p].Magnitude ? r : best;
-                }
-
-                for (var c = 0; c < n && best != p; c++)
-                {
-                    (matrix[p, c], matrix[best, c]) = (matrix[best, c], matrix[p, c]);
-                    (inverse[p, c], inverse[best, c]) = (inverse[best, c], inverse[p, c]);
-                }
-
-                var scale = 1 / matrix[p, p];
-                for (var r = 0; r < n; r++)
-                {
-                    var factor = matrix[r, p] * scale;
-                    if (r == p || factor == Complex.Zero)
-                    {
-                        continue;
-                    }
-
-                    for (var c = 0; c < n; c++)
-                    {
-                        matrix[r, c] -= factor * matrix[p, c];
-                        inverse[r, c] -= factor * inverse[p, c];
-                    }
-                }
-            }
-
-            for (var r = 0; r < n; r++)
-            {
-                var scale = 1 / matrix[r, r];
-                for (var c = 0; c < n; c++)
-                {
-                    inverse[r, c] *= scale;
-                }
-            }
-
-            return inverse;
-        }
     }
 }

@@ -16,7 +16,9 @@ internal abstract record OrbitResult
     /// <param name="StartRad">Where it begins.</param>
     /// <param name="IsSixfold">True when it is a sixth of a cycle, else half of one.</param>
     /// <param name="Multiplier">Spectral radius of the map over the repeat angle.</param>
-    public sealed record Settled(double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier) : OrbitResult;
+    /// <param name="Slopes">How the end of the repeat angle moves with its start, of this orbit or of one near.</param>
+    public sealed record Settled(
+        double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier, double[,] Slopes) : OrbitResult;
 
     /// <summary>The supply can't deliver the power: the link voltage collapses.</summary>
     public sealed record Collapsed : OrbitResult;
@@ -36,6 +38,9 @@ internal sealed class PeriodicOrbit
     private const double Near = 0.02;
     private const int MostRounds = 18;
     private const double Stable = 1 - 1e-6;
+
+    // Up to here slopes of an orbit near prove that disturbances die out.
+    private const double SurelyStable = 0.98;
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
     // Sections to try, clear of the usual switching instants; multiples of a cell apart.
@@ -89,7 +94,7 @@ internal sealed class PeriodicOrbit
         try
         {
             Section(near.StartRad);
-            return Newton((double[])near.Start.Clone(), near.Conduction) is OrbitResult.Settled found ? found : null;
+            return Newton((double[])near.Start.Clone(), near.Conduction, near.IsSixfold == isSixfold ? near : null) is OrbitResult.Settled found ? found : null;
         }
         catch (RectifierSearchException)
         {
@@ -177,30 +182,25 @@ internal sealed class PeriodicOrbit
         (state[circuit.FirstOfBank + 2], state[circuit.FirstOfBank + 3]) = (volts.Real, volts.Imaginary);
     }
 
-    // Null where it leads nowhere.
-    private OrbitResult? Newton(double[] state, Conduction conduction)
+    // Null where it leads nowhere. Slopes of an orbit near serve as long as each round gains enough.
+    private OrbitResult? Newton(double[] state, Conduction conduction, OrbitResult.Settled? near = null)
     {
-        double[,]? slopes = null;
-        List<Coordinate> free = [];
+        var slopes = near?.Slopes;
+        var free = near is null ? [] : Free(circuit, near.Conduction);
         var before = double.PositiveInfinity;
         for (var round = 0; round < MostRounds; round++)
         {
             var (image, after) = ((double[])state.Clone(), conduction);
             var coordinates = Free(circuit, conduction);
-            var isFresh = slopes is null || before > Near || !coordinates.SequenceEqual(free);
-            var moves = isFresh ? coordinates.Select(c => Unit(circuit, c, conduction)).ToArray() : null;
-            Map(image, ref after, moves);
+            var isFresh = slopes is null || (near is null && before > Near) || !coordinates.SequenceEqual(free);
+            var pieces = new List<SeriesPiece>(64);
             if (isFresh)
             {
-                free = coordinates;
-                slopes = new double[free.Count, free.Count];
-                for (var c = 0; c < free.Count; c++)
-                {
-                    for (var r = 0; r < free.Count; r++)
-                    {
-                        slopes[r, c] = moves![c][free[r].Index];
-                    }
-                }
+                (free, slopes) = (coordinates, Slopes(image, conduction, ref after, coordinates, pieces));
+            }
+            else
+            {
+                Map(image, ref after, null, pieces);
             }
 
             var distance = Distance(image, state);
@@ -212,12 +212,12 @@ internal sealed class PeriodicOrbit
             // Rounding is where a further round gains nothing.
             if (distance < Converged || (distance < GoodEnough && distance > 0.3 * before))
             {
-                return Judge(state, conduction);
+                return Judge(state, conduction, pieces, slopes!, isFresh || near is not null);
             }
 
             if (distance > 0.3 * before && !isFresh)
             {
-                (slopes, before) = (null, double.PositiveInfinity);
+                (slopes, near, before) = (null, null, double.PositiveInfinity);
                 continue;
             }
 
@@ -236,7 +236,7 @@ internal sealed class PeriodicOrbit
             if (after.Key != conduction.Key || SmallLinearSystem.Solve(matrix, right) is not { } step)
             {
                 // Not the same diodes at both ends: follow the circuit.
-                (state, conduction, slopes, before) = (image, after, null, double.PositiveInfinity);
+                (state, conduction, slopes, near, before) = (image, after, null, null, double.PositiveInfinity);
                 continue;
             }
 
@@ -246,13 +246,12 @@ internal sealed class PeriodicOrbit
         return null;
     }
 
-    private OrbitResult Judge(double[] state, Conduction conduction)
+    // One repeat angle and how its end moves with its start.
+    private double[,] Slopes(double[] state, Conduction conduction, ref Conduction after, List<Coordinate> free, List<SeriesPiece>? pieces)
     {
-        var pieces = new List<SeriesPiece>();
-        var free = Free(circuit, conduction);
         var moves = free.Select(c => Unit(circuit, c, conduction)).ToArray();
-        var (end, after) = ((double[])state.Clone(), conduction);
-        Map(end, ref after, moves, pieces);
+        after = conduction;
+        Map(state, ref after, moves, pieces);
         var slopes = new double[free.Count, free.Count];
         for (var c = 0; c < free.Count; c++)
         {
@@ -262,13 +261,27 @@ internal sealed class PeriodicOrbit
             }
         }
 
-        var multiplier = SmallLinearSystem.SpectralRadius(slopes);
+        return slopes;
+    }
+
+    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isOfHere)
+    {
         if (HasCollapsed(pieces))
         {
             return new OrbitResult.Collapsed();
         }
 
-        return multiplier < Stable ? new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, multiplier) : new OrbitResult.Unsettled(multiplier);
+        var multiplier = SmallLinearSystem.SpectralRadius(slopes);
+        if (!isOfHere || multiplier > SurelyStable)
+        {
+            var after = conduction;
+            slopes = Slopes((double[])state.Clone(), conduction, ref after, Free(circuit, conduction), null);
+            multiplier = SmallLinearSystem.SpectralRadius(slopes);
+        }
+
+        return multiplier < Stable
+            ? new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, multiplier, slopes)
+            : new OrbitResult.Unsettled(multiplier);
     }
 
     private bool HasCollapsed(List<SeriesPiece> pieces) =>
