@@ -1525,8 +1525,11 @@ export interface components {
         IterationDocument: {
             /** Format: int32 */
             rounds: number;
+            allOrders: boolean;
             /** Format: double */
-            residualPoints: number;
+            residual: number;
+            /** Format: int32 */
+            residualOrder: number;
             settled: boolean;
         };
         LadderRung: {
@@ -2652,6 +2655,8 @@ export interface components {
             backgroundV7Pct: components["schemas"]["Given"];
             lowestPct?: components["schemas"]["Given"];
             highestPct?: components["schemas"]["Given"];
+            backgroundV5Deg?: components["schemas"]["Given"];
+            backgroundV7Deg?: components["schemas"]["Given"];
         };
         SourceStrength: components["schemas"]["SourceStrengthNotStated"] | components["schemas"]["SourceStrengthAssumedInfinite"] | components["schemas"]["SourceStrengthFaultLevel"] | components["schemas"]["SourceStrengthGenerator"];
         SourceStrengthAssumedInfinite: {

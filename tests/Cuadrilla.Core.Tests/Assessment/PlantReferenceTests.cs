@@ -6,6 +6,7 @@ using Cuadrilla.Core.Assessment.Supply;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
@@ -31,7 +32,7 @@ public sealed class PlantReferenceTests
     public void Agrees_with_the_simulation_in_time(string id)
     {
         var given = Cases.Single(c => c.GetProperty("id").GetString() == id);
-        var (plant, sums, iteration, network) = Solve(given);
+        var (plant, sums, iteration, network, _) = Solve(given);
         Assert.True(iteration.IsSettled, iteration.ToString());
         var results = given.GetProperty("results");
         var wrong = new List<string>();
@@ -81,9 +82,78 @@ public sealed class PlantReferenceTests
         Assert.True(wrong.Count == 0, $"{iteration}\n{string.Join("\n", wrong)}");
     }
 
+    [Theory]
+    [InlineData("PL01")]
+    [InlineData("PL02")]
+    [InlineData("PL04")]
+    [InlineData("PL08")]
+    public void What_the_source_gives_is_what_loads_and_resistances_take(string id)
+    {
+        var given = Cases.Single(c => c.GetProperty("id").GetString() == id);
+        var (plant, sums, _, network, drives) = Solve(given);
+        var volts = network.VoltageV("S");
+        var current = sums.AtCoupling("S")[0].CurrentA;
+        double Square(IEnumerable<Complex> orders) => orders.Sum(i => i.Magnitude * i.Magnitude);
+        var strength = (SourceStrength.FaultLevel)plant.Source.Strength;
+        var sourceOhm = FaultLevel.SourceImpedance(volts, strength.ShortCircuitMva.Value, strength.XrRatio.Value).Real;
+
+        // Only the fundamental of a sinusoidal EMF carries power.
+        var found = Math.Sqrt(3) * volts * current[0].Real;
+        var taken = 3 * sourceOhm * Square(current);
+        foreach (var t in plant.Distribution.Transformers)
+        {
+            var fed = network.VoltageV(t.ToBusId);
+            taken += 3 * t.LoadLossKw * 1e3 * fed * fed / Math.Pow(t.RatedKva * 1e3, 2) * Square(sums.Through(t)[0].OrdersA);
+        }
+
+        foreach (var drive in drives)
+        {
+            var front = (RectifierResult.SteadyState)drive.Front;
+            var feeder = given.GetProperty("drives").EnumerateArray().Single(d => d.GetProperty("id").GetString() == drive.DrivePointId).GetProperty("feederResistanceMohm").GetDouble() * 1e-3;
+            taken += drive.Point.DcLoadW + (3 * feeder * front.PhaseA.RmsA * front.PhaseA.RmsA)
+                + (drive.Circuit!.Bridges * drive.Circuit.DcChokeResistanceOhm * front.DcCurrentRmsA * front.DcCurrentRmsA);
+        }
+
+        Assert.Equal(taken, found, 1e-4 * taken);
+    }
+
+    [Theory]
+    [InlineData("PL01")]
+    [InlineData("PL05")]
+    [InlineData("PL09")]
+    public void The_same_state_is_found_from_wherever_the_search_begins(string id)
+    {
+        var given = Cases.Single(c => c.GetProperty("id").GetString() == id);
+        var first = Solve(given);
+        var random = new Random(7);
+        for (var start = 0; start < 5; start++)
+        {
+            var before = first.Drives.ToDictionary(d => d.DrivePointId, d => d with { Emf = Shaken(d.Emf, random) }, StringComparer.Ordinal);
+            var again = Solve(given, before);
+            Assert.True(again.Iteration.IsSettled, again.Iteration.ToString());
+            foreach (var (one, other) in first.Drives.Zip(again.Drives))
+            {
+                Assert.All(SpaceVector.All, m => Assert.InRange((one.Emf[m] - other.Emf[m]).Magnitude, 0, 1e-6));
+            }
+        }
+    }
+
+    // Each order that is there moved by up to 2 % of the fundamental in any direction.
+    private static SpaceVector Shaken(SpaceVector emf, Random random)
+    {
+        var shaken = emf.Copy();
+        foreach (var (m, part) in emf.Parts().ToList())
+        {
+            shaken[m] = part + Complex.FromPolarCoordinates(0.02 * random.NextDouble() / Math.Max(1, Math.Abs(m) / 5.0), 2 * Math.PI * random.NextDouble());
+        }
+
+        return shaken;
+    }
+
     private static HarmonicLoads Loads { get; } = new([], [], 0.3, 1, 0);
 
-    private static (PlantSpecification Plant, HarmonicSums Sums, FrontIteration Iteration, SupplyNetwork Network) Solve(JsonElement given)
+    private static (PlantSpecification Plant, HarmonicSums Sums, FrontIteration Iteration, SupplyNetwork Network, IReadOnlyList<DriveInScenario> Drives) Solve(
+        JsonElement given, IReadOnlyDictionary<string, DriveInScenario>? before = null)
     {
         var source = given.GetProperty("source");
         double Of(JsonElement e, string key) => e.GetProperty(key).GetDouble();
@@ -120,8 +190,8 @@ public sealed class PlantReferenceTests
         var running = All("drives").Select(d => Running(d, volts[Text(d, "bus")], hertz)).ToList();
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = DriveFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, RectifierStudy.Run, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AlwaysBalance = true });
-        return (plant, new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives!, Loads), iteration, network);
+            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, RectifierStudy.Run, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AlwaysBalance = true });
+        return (plant, new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives!, Loads), iteration, network, drives!);
 
         RunningDrive Running(JsonElement d, double busV, double frequencyHz)
         {

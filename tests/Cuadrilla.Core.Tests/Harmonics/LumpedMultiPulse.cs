@@ -1,5 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Tests.Harmonics.Second;
 using Cuadrilla.Core.Plant.Network;
 
 namespace Cuadrilla.Core.Tests.Harmonics;

@@ -1,11 +1,12 @@
 using System.Numerics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Tests.Harmonics.Second;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 
 /// <summary>
-/// One three-phase bridge on both solvers: that of a single bridge, and that of coupled bridges with one of them. They share no equation,
-/// no switching logic and no search.
+/// Bridges on two solvers: that of the product (power series, shooting with the slopes of the equations) and a second one that only tests use
+/// (Dormand–Prince steps, shooting by differences). They share no equation, no switching logic and no search.
 /// </summary>
 public sealed class TwoSolversTests
 {
@@ -81,5 +82,32 @@ public sealed class TwoSolversTests
         Assert.Equal([-1, 1, -1, 1], HarmonicEmf.Orders.Select(HarmonicEmf.TurnOf));
         Assert.Equal(input.Background, HarmonicEmf.Of(h => input.Background[h]));
         Assert.Equal(Complex.Zero, input.Background[3]);
+    }
+
+    [Theory]
+    [InlineData(2, 0, 0, 0)]
+    [InlineData(2, 0.015, 0.01, 0.1)]
+    [InlineData(3, 0, 0.02, 0)]
+    [InlineData(3, 0.02, 0, 0.05)]
+    public void So_they_do_behind_shifted_secondaries(int bridges, double unbalance, double fifth, double mismatch)
+    {
+        const double ratedW = 200e3, volts = 400, hertz = 50;
+        var ohm = volts * volts / ratedW;
+        var omega = 2 * Math.PI * hertz;
+        var input = new RectifierInput(
+            RectifierKind.SixPulse, volts, hertz, ohm / 300, ohm / 40 / omega, 0.03 * ohm * bridges / omega, 0, 80e-6 * 200, ratedW, DcLoadModel.ConstantPower,
+            unbalance, new HarmonicEmf(fifth, 0), 0, bridges, 0.05 * ohm * bridges / omega, mismatch);
+        var one = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input));
+        var other = Assert.IsType<RectifierResult.SteadyState>(MultiPulseStudy.Run(input));
+        Assert.Equal(one.DcVoltageMeanV, other.DcVoltageMeanV, 1e-4 * one.DcVoltageMeanV);
+        Assert.Equal(one.ActivePowerW, other.ActivePowerW, 1e-4 * one.ActivePowerW);
+        for (var p = 0; p < 3; p++)
+        {
+            Assert.Equal(one.Phases[p].ThdiPct, other.Phases[p].ThdiPct, 0.01);
+            for (var h = 0; h < 25; h++)
+            {
+                Assert.True((one.Phases[p].Orders[h] - other.Phases[p].Orders[h]).Magnitude < 3e-4 * one.PhaseA.FundamentalA, $"phase {p}, order {h + 1}");
+            }
+        }
     }
 }

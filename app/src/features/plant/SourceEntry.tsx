@@ -180,6 +180,17 @@ export function SourceEntry() {
         value={s.source.backgroundV5Pct}
         onCommit={(v) => source({ backgroundV5Pct: v })}
       />
+      {s.source.backgroundV5Pct ? (
+        <QuantityField
+          label="Its angle, degrees"
+          optional
+          placeholder="may be any"
+          quantity={quantities.plain}
+          value={s.source.backgroundV5Deg ?? null}
+          note="Of the 5th, sines, at the rising zero of the fundamental; empty: added as if in phase."
+          onCommit={(v) => source({ backgroundV5Deg: v })}
+        />
+      ) : null}
       <QuantityField
         label="Background 7th"
         optional
@@ -188,6 +199,17 @@ export function SourceEntry() {
         value={s.source.backgroundV7Pct}
         onCommit={(v) => source({ backgroundV7Pct: v })}
       />
+      {s.source.backgroundV7Pct ? (
+        <QuantityField
+          label="Its angle, degrees"
+          optional
+          placeholder="may be any"
+          quantity={quantities.plain}
+          value={s.source.backgroundV7Deg ?? null}
+          note="Of the 7th, sines, at the rising zero of the fundamental; empty: added as if in phase."
+          onCommit={(v) => source({ backgroundV7Deg: v })}
+        />
+      ) : null}
     </section>
   );
 }

@@ -51,7 +51,8 @@ internal sealed record BalanceFront(
     /// <summary>Solves it.</summary>
     /// <param name="emf">EMF in the frame of the source, per unit of nominal.</param>
     /// <param name="near">Orbit of nearly the same; null: none known.</param>
-    public FrontAnswer Answer(SpaceVector emf, OrbitResult.Settled? near)
+    /// <param name="precision">How near its start the orbit has to end.</param>
+    public FrontAnswer Answer(SpaceVector emf, OrbitResult.Settled? near, double precision)
     {
         if (Circuit is null)
         {
@@ -60,7 +61,7 @@ internal sealed record BalanceFront(
 
         var (turn, ahead) = FrameOf(emf);
         var own = emf.Turned(turn, ahead);
-        var orbit = Circuit.Orbit(own, near);
+        var orbit = Circuit.Orbit(own, near, precision: precision);
         if (orbit is not OrbitResult.Settled settled)
         {
             return new FrontAnswer(new SpaceVector(), RectifierStudy.None(Circuit.Input, orbit), null, null, own);

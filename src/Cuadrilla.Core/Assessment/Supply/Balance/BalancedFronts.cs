@@ -1,5 +1,4 @@
 using System.Numerics;
-using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Plant.Network;
@@ -21,28 +20,38 @@ internal sealed class BalancedFronts
     // A circuit without any inductance is none; so little changes nothing that the orders solved can tell.
     private const double LeastHeldPu = 0.001;
 
+    // Up to here the orders that only unbalance makes are drawn but do not come back to the front ends.
+    private const double LittleUnbalancePct = 1;
+
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
     private readonly FrontSettings settings;
     private readonly OrderNetworks orders;
     private readonly BalanceFront[] fronts;
+    private readonly OrderNetworks? unbalance;
 
     private BalancedFronts(
         PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
     {
         (this.network, this.running, this.settings) = (network, running, settings);
-        var isBalanced = !(plant.Source.UnbalancePct is { IsKnown: true, Value: not 0 })
-            && running.All(r => r.Feed == SupplyFeed.ThreePhase && r.Item.FrontEnd is not FrontEnd.SinglePhase);
+        IReadOnlyList<int> solved = settings.AlwaysBalance || UnbalancePct(plant) > LittleUnbalancePct ? SpaceVector.All : SpaceVector.Sixfold;
         var nodes = running.Select(r => network.NodeOf(r.BusId))
             .Concat(FilterInjection.InService(plant.Distribution.ActiveFilters, network).Select(f => network.NodeOf(f.BusId)))
             .Where(n => n != SupplyNetwork.Reference).Distinct().Order().ToList();
-        orders = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, isBalanced ? SpaceVector.Sixfold : SpaceVector.All);
+        orders = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, solved);
         var held = new HeldNetworks(plant, scenario, network, loads, running).Of();
         fronts = [.. running.Select((r, i) => FrontOf(r, held[i]))];
+        if (solved.Count < SpaceVector.Count && UnbalancePct(plant) > 0)
+        {
+            unbalance = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, [-1]);
+        }
+
         Filters = FilterInjection.Of(plant.Distribution.ActiveFilters, network, orders);
     }
 
     private IReadOnlyList<FilterInjection> Filters { get; }
+
+    private static double UnbalancePct(PlantSpecification plant) => plant.Source.UnbalancePct.IsKnown ? plant.Source.UnbalancePct.Value : 0;
 
     /// <summary>Solves them; no drives when the network can't carry the load.</summary>
     public static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Solve(
@@ -73,15 +82,28 @@ internal sealed class BalancedFronts
     private FrontIteration Iteration(BalanceResult found) => FrontIteration.OfBalance(
         found.Rounds, found.ResidualPu, Math.Abs(found.ResidualOrder), found.Worst < 0 ? string.Empty : running[found.Worst].Id);
 
-    private List<DriveInScenario> Drives(BalanceResult found) =>
-    [
-        .. running.Select((r, i) => new DriveInScenario(
-            r.Id, r.Point, found.Answers[i].Front, fronts[i].Circuit?.Input, network.VoltageV(r.BusId) * found.Emfs[i][1].Magnitude, r.BusId,
-            (Complex.ImaginaryOne * found.Emfs[i][1]).Phase)
+    private DriveInScenario[] Drives(BalanceResult found)
+    {
+        var drives = new DriveInScenario[running.Count];
+        Parallel.For(0, drives.Length, i =>
         {
-            Emf = found.Emfs[i], OwnEmf = found.Answers[i].Emf, Orbit = found.Answers[i].Orbit, Item = r.Item,
-        }),
-    ];
+            var (drive, answer, emf) = (running[i], found.Answers[i], found.Emfs[i]);
+            if (unbalance is not null && fronts[i].Circuit is not null && answer.Orbit is not null)
+            {
+                // A little unbalance is the source's, as it arrives.
+                var uneven = emf.Copy();
+                uneven[-1] = fronts[i].Held.GainAt(-1) * (fronts[i].Place < 0 ? unbalance.Emf(-1) : unbalance.Open(0, fronts[i].Place));
+                answer = fronts[i].Answer(uneven, answer.Orbit, PeriodicOrbit.Finest);
+            }
+
+            drives[i] = new DriveInScenario(
+                drive.Id, drive.Point, answer.Front, fronts[i].Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId, (Complex.ImaginaryOne * emf[1]).Phase)
+            {
+                Emf = emf, OwnEmf = answer.Emf, Orbit = found.Answers[i].Orbit, Item = drive.Item,
+            };
+        });
+        return drives;
+    }
 
     private BalanceFront FrontOf(RunningDrive drive, HeldNetwork held)
     {

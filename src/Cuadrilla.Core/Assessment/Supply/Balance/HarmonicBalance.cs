@@ -52,7 +52,7 @@ internal sealed class HarmonicBalance
     public BalanceResult Run(SpaceVector[] start, OrbitResult.Settled?[] near)
     {
         var emfs = start;
-        var answers = Answers(emfs, near, null, null);
+        var answers = Answers(emfs, near, null, null, PeriodicOrbit.Finest);
         var (residuals, parts) = Residuals(emfs, answers);
         var state = Result(emfs, answers, 1, residuals);
         LinearStep? step = null;
@@ -66,7 +66,7 @@ internal sealed class HarmonicBalance
             for (var halving = 0; ; halving++, part *= 0.5)
             {
                 var moved = emfs.Select((e, i) => e.Plus(changes[i], part)).ToArray();
-                var tried = Answers(moved, Orbits(answers), emfs, answers);
+                var tried = Answers(moved, Orbits(answers), emfs, answers, PrecisionAt(state.ResidualPu));
                 (next, var nextParts) = Residuals(moved, tried);
                 found = Result(moved, tried, state.Rounds + 1, next);
                 var gains = found.ResidualPu < (1 - (0.1 * part)) * state.ResidualPu && Silent(tried) <= Silent(answers);
@@ -98,16 +98,19 @@ internal sealed class HarmonicBalance
         return state;
     }
 
+    // Orbits need be no nearer than what is left between them and the network. Newton's method gains some digits at once.
+    private static double PrecisionAt(double residualPu) => Math.Clamp(1e-5 * residualPu * residualPu, PeriodicOrbit.Finest, 1e-9);
+
     private static int Silent(FrontAnswer[] answers) => answers.Count(a => a.Front is RectifierResult.NoSteadyState);
 
     private static OrbitResult.Settled?[] Orbits(FrontAnswer[] answers) => Array.ConvertAll(answers, a => a.Orbit);
 
-    private FrontAnswer[] Answers(SpaceVector[] emfs, OrbitResult.Settled?[] near, SpaceVector[]? lastEmfs, FrontAnswer[]? last)
+    private FrontAnswer[] Answers(SpaceVector[] emfs, OrbitResult.Settled?[] near, SpaceVector[]? lastEmfs, FrontAnswer[]? last, double precision)
     {
         var answers = new FrontAnswer[fronts.Count];
         Parallel.For(0, fronts.Count, i => answers[i] = lastEmfs is not null && emfs[i].Plus(lastEmfs[i], -1).Largest().Size < SamePu
             ? last![i]
-            : fronts[i].Answer(emfs[i], near[i]));
+            : fronts[i].Answer(emfs[i], near[i], precision));
         return answers;
     }
 

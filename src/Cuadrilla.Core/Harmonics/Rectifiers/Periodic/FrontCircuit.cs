@@ -106,8 +106,9 @@ internal sealed class FrontCircuit
     /// <param name="emf">EMF in the time of its own fundamental, parts of the base.</param>
     /// <param name="near">Orbit of a circuit that hardly differs; null: none known.</param>
     /// <param name="patient">False: given up sooner.</param>
-    public OrbitResult Orbit(SpaceVector emf, OrbitResult.Settled? near, bool patient = true) =>
-        PeriodicOrbit.Solve(circuit, emf, Math.Max(1, 1 / NoLoad(emf)), NoLoad(emf), near, patient);
+    /// <param name="precision">How near its start the orbit has to end, in parts of the usual.</param>
+    public OrbitResult Orbit(SpaceVector emf, OrbitResult.Settled? near, bool patient = true, double precision = PeriodicOrbit.Finest) =>
+        PeriodicOrbit.Solve(circuit, emf, Math.Max(1, 1 / NoLoad(emf)), NoLoad(emf), near, patient, precision);
 
     /// <summary>What an orbit says, in SI units.</summary>
     public RectifierResult.SteadyState Result(OrbitResult.Settled orbit, SpaceVector emf, OrbitSpectrum spectrum)

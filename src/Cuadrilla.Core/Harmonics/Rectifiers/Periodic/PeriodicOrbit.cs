@@ -33,8 +33,10 @@ internal abstract record OrbitResult
 /// </summary>
 internal sealed class PeriodicOrbit
 {
-    private const double Converged = 1e-12;
-    private const double GoodEnough = 1e-10;
+    /// <summary>As near as rounding lets it.</summary>
+    public const double Finest = 1e-12;
+
+    private const double GoodEnough = 100;
     private const double Near = 0.02;
     private const int MostRounds = 18;
     private const double Stable = 1 - 1e-6;
@@ -51,12 +53,13 @@ internal sealed class PeriodicOrbit
     private readonly double scale;
     private readonly double noLoadVoltage;
     private readonly bool isSixfold;
+    private readonly double precision;
     private SeriesIntegrator integrator;
     private double startRad;
 
-    private PeriodicOrbit(SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage)
+    private PeriodicOrbit(SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, double precision)
     {
-        (this.circuit, this.emf, this.scale, this.noLoadVoltage) = (circuit, emf, scale, noLoadVoltage);
+        (this.circuit, this.emf, this.scale, this.noLoadVoltage, this.precision) = (circuit, emf, scale, noLoadVoltage, precision);
         isSixfold = circuit.PhasesOfBridge == 3 && emf.IsSixfold;
         startRad = Sections[0];
         integrator = new SeriesIntegrator(circuit, new EmfSeries(emf, startRad, RepeatRad), scale);
@@ -71,9 +74,11 @@ internal sealed class PeriodicOrbit
     /// <param name="noLoadVoltage">Rectified EMF without load.</param>
     /// <param name="near">Orbit of a circuit that hardly differs, of the same size; null: none known.</param>
     /// <param name="patient">False: given up sooner.</param>
-    public static OrbitResult Solve(SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, OrbitResult.Settled? near, bool patient = true)
+    /// <param name="precision">Distance of start and end of the orbit that is near enough, in parts of the usual.</param>
+    public static OrbitResult Solve(
+        SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, OrbitResult.Settled? near, bool patient = true, double precision = Finest)
     {
-        var search = new PeriodicOrbit(circuit, emf, scale, noLoadVoltage);
+        var search = new PeriodicOrbit(circuit, emf, scale, noLoadVoltage, precision);
         try
         {
             if (near is not null && near.Start.Length == circuit.Stride && search.From(near) is { } found)
@@ -210,7 +215,7 @@ internal sealed class PeriodicOrbit
             }
 
             // Rounding is where a further round gains nothing.
-            if (distance < Converged || (distance < GoodEnough && distance > 0.3 * before))
+            if (distance < precision || (distance < GoodEnough * precision && distance > 0.3 * before))
             {
                 return Judge(state, conduction, pieces, slopes!, isFresh || near is not null);
             }

@@ -108,7 +108,14 @@ internal sealed class SwitchedMode
 
         if (live.Length > 0)
         {
-            SmallLinearSystem.SolveInPlace(matrix, right);
+            try
+            {
+                SmallLinearSystem.SolveInPlace(matrix, right);
+            }
+            catch (InvalidOperationException problem)
+            {
+                throw new RectifierSearchException("The reactances of the bridge differ by more than numbers can hold.", problem);
+            }
         }
 
         for (var column = 0; column < n + 2; column++)

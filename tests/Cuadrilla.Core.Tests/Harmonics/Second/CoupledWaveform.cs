@@ -1,4 +1,6 @@
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>Reads the settled half cycle of coupled bridges at any angle.</summary>
 internal sealed class CoupledWaveform(CoupledCircuit circuit, IReadOnlyList<CoupledStep> steps) : IRectifierWaveform

@@ -1,4 +1,4 @@
-namespace Cuadrilla.Core.Harmonics.Rectifiers;
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>Gauss–Legendre quadrature with four points on the interval from 0 to 1: exact for polynomials up to the seventh degree.</summary>
 internal static class FourPointQuadrature

@@ -1,6 +1,7 @@
 using System.Numerics;
+using Cuadrilla.Core.Harmonics.Rectifiers;
 
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>
 /// Orders, rms, power and means of the primary current of a settled orbit, per unit, by four-point Gauss–Legendre quadrature on each step.

@@ -1,7 +1,7 @@
 using System.Numerics;
-using Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+using Cuadrilla.Core.Harmonics.Rectifiers;
 
-namespace Cuadrilla.Core.Harmonics.Rectifiers;
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>
 /// Two or three six-pulse bridges behind a transformer that shifts their voltages by ±15° or by +20°, 0° and −20°, on one source and one

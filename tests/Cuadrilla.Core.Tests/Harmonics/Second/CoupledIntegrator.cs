@@ -1,4 +1,4 @@
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>One accepted step, enough to interpolate inside it.</summary>
 /// <param name="StartRad">Angle of its start.</param>

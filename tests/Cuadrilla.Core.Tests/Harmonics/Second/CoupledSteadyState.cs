@@ -1,4 +1,6 @@
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>What the search for a repeating state of coupled bridges found.</summary>
 internal abstract record CoupledOrbit

@@ -1,4 +1,6 @@
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>
 /// A combination of conducting diodes. Within it everything is linear in the currents, the link voltage and the EMF: slopes, voltages of

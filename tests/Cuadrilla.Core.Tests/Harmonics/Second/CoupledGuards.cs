@@ -1,4 +1,4 @@
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>What changes in a combination of conducting diodes.</summary>
 /// <param name="Phase">The phase; of a pair the upper one.</param>

@@ -1,7 +1,7 @@
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
 
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>
 /// Up to nine phase currents and the link voltage, then two places for the EMF of the moment: twelve numbers kept as three vectors, because

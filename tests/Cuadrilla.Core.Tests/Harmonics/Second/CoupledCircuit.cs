@@ -1,6 +1,7 @@
 using System.Numerics;
+using Cuadrilla.Core.Harmonics.Rectifiers;
 
-namespace Cuadrilla.Core.Harmonics.Rectifiers.Coupled;
+namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>
 /// One six-pulse bridge, or two or three behind shifted secondaries, on one source and one link, per unit. Bases as for one bridge: peak of the
