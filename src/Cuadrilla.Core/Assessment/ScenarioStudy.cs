@@ -82,7 +82,7 @@ internal static class ScenarioStudy
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
-        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before), faults);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before) { AllOrders = defaults.Harmonics.AllOrders }, faults);
         List<string> unsettled =
         [
             .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),

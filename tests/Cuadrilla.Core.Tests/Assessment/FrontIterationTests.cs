@@ -52,9 +52,24 @@ public sealed class FrontIterationTests
         var (drive, _, iteration) = Settle(0, 1);
         Assert.True(iteration.Rounds <= 2);
 
-        // The circuit of the front end is the network, but for the resistance that rises with the order.
-        Assert.InRange(drive.Guess.Harmonic.Largest, 0, 2e-3);
-        Assert.Equal(1, drive.Guess.Magnitude, 1e-4);
+        // The circuit of the front end is the network: no EMF but the source's is left.
+        Assert.All(drive.Emf.Parts().Where(p => p.M != 1), p => Assert.InRange(p.Part.Magnitude, 0, 1e-8));
+        Assert.Equal(1, drive.Emf[1].Magnitude, 1e-8);
+    }
+
+    [Fact]
+    public void A_project_may_ask_for_all_orders_together()
+    {
+        var asked = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("harmonics-all-orders", 1, "bank without reactor")] };
+        var found = new Assessor(Data).Run(asked);
+        Assert.All(found.Scenarios, s => Assert.True(s.Iteration is { IsBalance: true, IsSettled: true }, s.Iteration.ToString()));
+        Assert.All(new Assessor(Data).Run(Demo).Scenarios, s => Assert.False(s.Iteration.IsBalance));
+
+        // Where it ended the next search begins and stays.
+        var again = new Assessor(Data).Run(asked);
+        Assert.All(again.Scenarios, s => Assert.Equal(1, s.Iteration.Rounds));
+        Assert.Equal(found.Scenarios[0].Pcc.HarmonicA, again.Scenarios[0].Pcc.HarmonicA, 1e-6 * found.Scenarios[0].Pcc.HarmonicA);
+        Assert.Equal(Verdict.Fails, found.Checks.Single(c => c is { Id: "harmonics.resonance", ElementId: "caps" }).Verdict);
     }
 
     [Fact]
@@ -68,9 +83,8 @@ public sealed class FrontIterationTests
         var models = Demo.AllDrivePoints().Select(p => assessor.Study(Demo, p)).Where(s => s.IsComplete).Select(s => s.Model).ToList();
         var defaults = DefaultsInForce.Resolve(Data.Defaults, Demo.Overrides);
         var scenario = Demo.Scenarios.Single(s => s.Name == "night, kiln only");
-        var bare = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [] } };
         ScenarioResult Run(Func<RectifierInput, RectifierResult?, RectifierResult> rectifier) => ScenarioStudy.Run(
-            bare, scenario, defaults, models, Data.SupplyModules, rectifier, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal))!;
+            Demo, scenario, defaults, models, Data.SupplyModules, rectifier, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal))!;
 
         var restless = Run(Restless);
         Assert.False(restless.Iteration.IsSettled);
@@ -122,7 +136,7 @@ public sealed class FrontIterationTests
         var loads = new HarmonicLoads([], [], defaults.LockedRotorPowerFactor, 0, 0);
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = DriveFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, RectifierStudy.Run, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
+            plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, RectifierStudy.Run, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AllOrders = true });
         return (drives![0], new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives, loads), iteration);
     }
 }

@@ -190,7 +190,7 @@ public sealed class PlantReferenceTests
         var running = All("drives").Select(d => Running(d, volts[Text(d, "bus")], hertz)).ToList();
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = DriveFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, RectifierStudy.Run, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AlwaysBalance = true });
+            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, RectifierStudy.Run, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AllOrders = true, LittleUnbalancePct = 0 });
         return (plant, new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives!, Loads), iteration, network, drives!);
 
         RunningDrive Running(JsonElement d, double busV, double frequencyHz)

@@ -7,21 +7,17 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Core.Assessment.Supply;
 
 /// <summary>
-/// Finds the line currents of a scenario together with the voltages that they leave. Where a capacitor bank without reactor is in service,
-/// so that any order may be lifted, all orders are solved together (<see cref="BalancedFronts"/>); elsewhere the orders to 13 are fed back
-/// (<see cref="MixedFronts"/>). See <c>docs/methods/plant-harmonics.md</c>.
+/// Finds the line currents of a scenario together with the voltages that they leave: where the project says so all orders together
+/// (<see cref="BalancedFronts"/>), else with the orders to 13 fed back (<see cref="MixedFronts"/>). See <c>docs/methods/plant-harmonics.md</c>.
 /// </summary>
 internal static class DriveFronts
 {
     /// <summary>Solves them; no drives when the network can't carry the load.</summary>
     public static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Solve(
         PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings) =>
-        running.Count > 0 && (settings.AlwaysBalance || HasBareBank(plant, scenario, network))
+        running.Count > 0 && settings.AllOrders
             ? BalancedFronts.Solve(plant, scenario, network, running, shunts, loads, settings)
             : MixedFronts.Solve(plant, scenario, network, running, shunts, loads, settings);
-
-    private static bool HasBareBank(PlantSpecification plant, Scenario scenario, SupplyNetwork network) => plant.Distribution.CapacitorBanks
-        .Any(b => b.DetuningPu == 0 && scenario.StepsOnOf(b) > 0 && network.IsLive(b.BusId) && network.NodeOf(b.BusId) != SupplyNetwork.Reference);
 }
 
 /// <summary>What the search for the line currents of a scenario works with.</summary>
@@ -31,6 +27,9 @@ internal static class DriveFronts
 internal sealed record FrontSettings(
     double LeakageMismatchPu, Func<RectifierInput, RectifierResult?, RectifierResult> Rectifier, IReadOnlyDictionary<string, DriveInScenario> Before)
 {
-    /// <summary>True: all orders together in any plant.</summary>
-    public bool AlwaysBalance { get; init; }
+    /// <summary>True: all orders together.</summary>
+    public bool AllOrders { get; init; }
+
+    /// <summary>Unbalance up to which the orders that only it makes are drawn but do not come back to the front ends, %.</summary>
+    public double LittleUnbalancePct { get; init; } = 1;
 }

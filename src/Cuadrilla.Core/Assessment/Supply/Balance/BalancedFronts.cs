@@ -20,9 +20,6 @@ internal sealed class BalancedFronts
     // A circuit without any inductance is none; so little changes nothing that the orders solved can tell.
     private const double LeastHeldPu = 0.001;
 
-    // Up to here the orders that only unbalance makes are drawn but do not come back to the front ends.
-    private const double LittleUnbalancePct = 1;
-
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
     private readonly FrontSettings settings;
@@ -34,7 +31,7 @@ internal sealed class BalancedFronts
         PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
     {
         (this.network, this.running, this.settings) = (network, running, settings);
-        IReadOnlyList<int> solved = settings.AlwaysBalance || UnbalancePct(plant) > LittleUnbalancePct ? SpaceVector.All : SpaceVector.Sixfold;
+        IReadOnlyList<int> solved = UnbalancePct(plant) > settings.LittleUnbalancePct ? SpaceVector.All : SpaceVector.Sixfold;
         var nodes = running.Select(r => network.NodeOf(r.BusId))
             .Concat(FilterInjection.InService(plant.Distribution.ActiveFilters, network).Select(f => network.NodeOf(f.BusId)))
             .Where(n => n != SupplyNetwork.Reference).Distinct().Order().ToList();
