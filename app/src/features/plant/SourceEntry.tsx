@@ -1,5 +1,6 @@
 import type { Specification } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
+import type { Outcome } from "../../components/draft";
 import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
 import { useBusNames } from "./BusTables";
@@ -24,6 +25,45 @@ function strengthOf(kind: Strength["kind"]): Strength {
     default:
       return { kind };
   }
+}
+
+/** An order of the line's own distortion; its angle is asked for once there is some. */
+function BackgroundFields({
+  order,
+  pct,
+  deg,
+  onPct,
+  onDeg,
+}: {
+  readonly order: string;
+  readonly pct: number | null;
+  readonly deg: number | null;
+  readonly onPct: (value: number | null) => Promise<Outcome>;
+  readonly onDeg: (value: number | null) => Promise<Outcome>;
+}) {
+  return (
+    <>
+      <QuantityField
+        label={`Background ${order}`}
+        optional
+        placeholder="none stated"
+        quantity={quantities.percent}
+        value={pct}
+        onCommit={onPct}
+      />
+      {pct ? (
+        <QuantityField
+          label={`Angle of the ${order}, °`}
+          optional
+          placeholder="may be any"
+          quantity={quantities.plain}
+          value={deg}
+          note="Sines, at the rising zero of the fundamental; empty: added as if in phase."
+          onCommit={onDeg}
+        />
+      ) : null}
+    </>
+  );
 }
 
 /** Name, source and what the line brings with it. */
@@ -172,44 +212,20 @@ export function SourceEntry() {
         value={s.source.unbalancePct}
         onCommit={(v) => source({ unbalancePct: v })}
       />
-      <QuantityField
-        label="Background 5th"
-        optional
-        placeholder="none stated"
-        quantity={quantities.percent}
-        value={s.source.backgroundV5Pct}
-        onCommit={(v) => source({ backgroundV5Pct: v })}
+      <BackgroundFields
+        order="5th"
+        pct={s.source.backgroundV5Pct}
+        deg={s.source.backgroundV5Deg ?? null}
+        onPct={(v) => source({ backgroundV5Pct: v })}
+        onDeg={(v) => source({ backgroundV5Deg: v })}
       />
-      {s.source.backgroundV5Pct ? (
-        <QuantityField
-          label="Its angle, degrees"
-          optional
-          placeholder="may be any"
-          quantity={quantities.plain}
-          value={s.source.backgroundV5Deg ?? null}
-          note="Of the 5th, sines, at the rising zero of the fundamental; empty: added as if in phase."
-          onCommit={(v) => source({ backgroundV5Deg: v })}
-        />
-      ) : null}
-      <QuantityField
-        label="Background 7th"
-        optional
-        placeholder="none stated"
-        quantity={quantities.percent}
-        value={s.source.backgroundV7Pct}
-        onCommit={(v) => source({ backgroundV7Pct: v })}
+      <BackgroundFields
+        order="7th"
+        pct={s.source.backgroundV7Pct}
+        deg={s.source.backgroundV7Deg ?? null}
+        onPct={(v) => source({ backgroundV7Pct: v })}
+        onDeg={(v) => source({ backgroundV7Deg: v })}
       />
-      {s.source.backgroundV7Pct ? (
-        <QuantityField
-          label="Its angle, degrees"
-          optional
-          placeholder="may be any"
-          quantity={quantities.plain}
-          value={s.source.backgroundV7Deg ?? null}
-          note="Of the 7th, sines, at the rising zero of the fundamental; empty: added as if in phase."
-          onCommit={(v) => source({ backgroundV7Deg: v })}
-        />
-      ) : null}
     </section>
   );
 }
