@@ -85,14 +85,11 @@ public sealed record DriveInScenario(
     /// <summary>Points of THDi that an EMF of 1 would move, as the mixing found.</summary>
     internal double Sensitivity { get; init; }
 
-    /// <summary>EMF it was solved at, in the frame of the source, per unit; empty where orders were mixed.</summary>
-    internal SpaceVector Emf { get; init; }
+    /// <summary>Where the search for its circuit ended; null where orders were mixed.</summary>
+    internal Supply.Balance.FrontSearch? Search { get; init; }
 
-    /// <summary>The same in the time of its own voltage; empty without circuit.</summary>
+    /// <summary>EMF of its circuit in the time of its own voltage; empty without circuit.</summary>
     internal SpaceVector OwnEmf { get; init; }
-
-    /// <summary>Orbit of its circuit; null without.</summary>
-    internal OrbitResult.Settled? Orbit { get; init; }
 
     /// <summary>Its converter.</summary>
     internal Converters.ConverterItem? Item { get; init; }

@@ -30,8 +30,8 @@ internal static class Gmres
             var column = new double[step + 2];
             for (var k = 0; k <= step; k++)
             {
-                column[k] = Dot(next, basis[k]);
-                Add(next, basis[k], -column[k]);
+                column[k] = DenseRows.Dot(next, basis[k]);
+                DenseRows.Add(next, basis[k], -column[k]);
             }
 
             column[step + 1] = Length(next);
@@ -76,32 +76,13 @@ internal static class Gmres
         var x = new double[n];
         for (var k = 0; k < weights.Length; k++)
         {
-            Add(x, basis[k], weights[k]);
+            DenseRows.Add(x, basis[k], weights[k]);
         }
 
         return x;
     }
 
-    private static double Dot(double[] a, double[] b)
-    {
-        double sum = 0;
-        for (var i = 0; i < a.Length; i++)
-        {
-            sum += a[i] * b[i];
-        }
-
-        return sum;
-    }
-
-    private static double Length(double[] a) => Math.Sqrt(Dot(a, a));
-
-    private static void Add(double[] to, double[] what, double factor)
-    {
-        for (var i = 0; i < to.Length; i++)
-        {
-            to[i] += factor * what[i];
-        }
-    }
+    private static double Length(double[] a) => Math.Sqrt(DenseRows.Dot(a, a));
 
     private static double[] Scaled(double[] a, double factor) => Array.ConvertAll(a, v => v * factor);
 }

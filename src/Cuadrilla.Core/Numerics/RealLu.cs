@@ -30,7 +30,7 @@ internal sealed class RealLu
                 lu[(i * n) + k] = factor;
                 if (factor != 0)
                 {
-                    Subtract(lu.AsSpan((i * n) + k + 1, n - k - 1), pivotRow, factor);
+                    DenseRows.Add(lu.AsSpan((i * n) + k + 1, n - k - 1), pivotRow, -factor);
                 }
             }
         }
@@ -65,18 +65,33 @@ internal sealed class RealLu
         return x;
     }
 
-    private static void Subtract(Span<double> from, ReadOnlySpan<double> row, double factor)
+    /// <summary>Solves for many right-hand sides at once, the columns of a matrix kept row by row; replaced by what is found.</summary>
+    public void SolveInPlace(double[] rights, int columns)
     {
-        var width = System.Numerics.Vector<double>.Count;
-        var i = 0;
-        for (; i <= from.Length - width; i += width)
+        var ordered = (double[])rights.Clone();
+        for (var i = 0; i < n; i++)
         {
-            (new System.Numerics.Vector<double>(from[i..]) - (factor * new System.Numerics.Vector<double>(row[i..]))).CopyTo(from[i..]);
+            var row = rights.AsSpan(i * columns, columns);
+            ordered.AsSpan(rows[i] * columns, columns).CopyTo(row);
+            for (var j = 0; j < i; j++)
+            {
+                DenseRows.Add(row, rights.AsSpan(j * columns, columns), -lu[(i * n) + j]);
+            }
         }
 
-        for (; i < from.Length; i++)
+        for (var i = n - 1; i >= 0; i--)
         {
-            from[i] -= factor * row[i];
+            var row = rights.AsSpan(i * columns, columns);
+            for (var j = i + 1; j < n; j++)
+            {
+                DenseRows.Add(row, rights.AsSpan(j * columns, columns), -lu[(i * n) + j]);
+            }
+
+            var inverse = 1 / lu[(i * n) + i];
+            for (var c = 0; c < columns; c++)
+            {
+                row[c] *= inverse;
+            }
         }
     }
 

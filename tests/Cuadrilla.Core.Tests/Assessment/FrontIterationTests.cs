@@ -53,8 +53,8 @@ public sealed class FrontIterationTests
         Assert.True(iteration.Rounds <= 2);
 
         // The circuit of the front end is the network: no EMF but the source's is left.
-        Assert.All(drive.Emf.Parts().Where(p => p.M != 1), p => Assert.InRange(p.Part.Magnitude, 0, 1e-8));
-        Assert.Equal(1, drive.Emf[1].Magnitude, 1e-8);
+        Assert.All(drive.Search!.Emf.Parts().Where(p => p.M != 1), p => Assert.InRange(p.Part.Magnitude, 0, 1e-8));
+        Assert.Equal(1, drive.Search!.Emf[1].Magnitude, 1e-8);
     }
 
     [Fact]

@@ -66,9 +66,7 @@ public sealed class PlantReferenceTests
             var expected = bus.Value.TryGetProperty("thdvPhasesPctOfNominal", out var each) ? Doubles(each).Max() : bus.Value.GetProperty("thdvPctOfNominal").GetDouble();
             var level = bus.Value.TryGetProperty("fundamentalPctOfNominal", out var f) ? f.GetDouble() : double.NaN;
             Compare($"U1 of {bus.Name}, %", level, 100 * sums.VoltagePu(bus.Name), 0.02);
-
-            // Two unlike drives at one bank, near two resonances: what each does to the other beyond the 49th order is not solved.
-            Compare($"THDv of {bus.Name}", expected, sums.ThdvPct(bus.Name), (id == "PL07" ? 0.013 : 0.01) * expected);
+            Compare($"THDv of {bus.Name}", expected, sums.ThdvPct(bus.Name), 0.01 * expected);
         }
 
         foreach (var bank in results.GetProperty("banks").EnumerateObject())
@@ -128,12 +126,12 @@ public sealed class PlantReferenceTests
         var random = new Random(7);
         for (var start = 0; start < 5; start++)
         {
-            var before = first.Drives.ToDictionary(d => d.DrivePointId, d => d with { Emf = Shaken(d.Emf, random) }, StringComparer.Ordinal);
+            var before = first.Drives.ToDictionary(d => d.DrivePointId, d => d with { Search = d.Search! with { Emf = Shaken(d.Search.Emf, random) } }, StringComparer.Ordinal);
             var again = Solve(given, before);
             Assert.True(again.Iteration.IsSettled, again.Iteration.ToString());
             foreach (var (one, other) in first.Drives.Zip(again.Drives))
             {
-                Assert.All(SpaceVector.All, m => Assert.InRange((one.Emf[m] - other.Emf[m]).Magnitude, 0, 1e-6));
+                Assert.All(SpaceVector.All, m => Assert.InRange((one.Search!.Emf[m] - other.Search!.Emf[m]).Magnitude, 0, 1e-6));
             }
         }
     }

@@ -43,7 +43,7 @@ public sealed class CouplingMatrixTests
         var emf = front.StatedEmf();
         var orbit = Assert.IsType<OrbitResult.Settled>(front.Orbit(emf, null));
         var spectrum = new OrbitSpectrum(front.Circuit, orbit, emf);
-        var matrix = CouplingMatrix.Of(front.Circuit, orbit, spectrum.LinkMean, emf);
+        var matrix = CouplingMatrix.Of(front.Circuit, orbit, [spectrum.LinkMean], emf);
         var largest = 0.0;
         const double by = 1e-6;
         foreach (var m in matrix.Orders.Where(m => Math.Abs(m) < 26))

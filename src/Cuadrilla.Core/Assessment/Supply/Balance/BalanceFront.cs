@@ -4,14 +4,6 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 namespace Cuadrilla.Core.Assessment.Supply.Balance;
 
-/// <summary>What a front end answers to an EMF.</summary>
-/// <param name="Current">Its line current in the frame of the source, per unit of the network; nothing where none repeats.</param>
-/// <param name="Front">The same for itself, in the time of its own voltage.</param>
-/// <param name="Orbit">Orbit of its circuit; null where it has none.</param>
-/// <param name="Spectrum">What the orbit says; null likewise.</param>
-/// <param name="Emf">EMF in the time of its own voltage that it was solved at; empty where it has no circuit.</param>
-internal sealed record FrontAnswer(SpaceVector Current, RectifierResult Front, OrbitResult.Settled? Orbit, OrbitSpectrum? Spectrum, SpaceVector Emf);
-
 /// <summary>
 /// A front end of a scenario as the balance of currents and voltages sees it: it hangs from a place of the network, sees an impedance that its
 /// own circuit holds, and answers the EMF behind that with a current. How much of the network its circuit holds is free: the EMF takes back
@@ -64,12 +56,13 @@ internal sealed record BalanceFront(
         var orbit = Circuit.Orbit(own, near, precision: precision);
         if (orbit is not OrbitResult.Settled settled)
         {
-            return new FrontAnswer(new SpaceVector(), RectifierStudy.None(Circuit.Input, orbit), null, null, own);
+            return new FrontAnswer(new SpaceVector(), [], RectifierStudy.None(Circuit.Input, orbit), null, [], own);
         }
 
-        var spectrum = new OrbitSpectrum(Circuit.Circuit, settled, own);
-        return new FrontAnswer(
-            spectrum.Line.Turned(-turn, -ahead, CurrentPu), Circuit.Result(settled, own, spectrum), settled, spectrum, own);
+        var spectra = Circuit.Circuit.Links.Select((_, l) => new OrbitSpectrum(Circuit.Circuit, settled, own, l)).ToArray();
+        var parts = Array.ConvertAll(spectra, s => s.Line.Turned(-turn, -ahead, CurrentPu));
+        var sum = parts.Skip(1).Aggregate(parts[0], (s, p) => s.Plus(p, 1));
+        return new FrontAnswer(sum, parts, Circuit.Result(settled, own, spectra[0]), settled, spectra, own);
     }
 
     private FrontAnswer Stated(SpaceVector emf)
@@ -87,6 +80,6 @@ internal sealed record BalanceFront(
             }
         }
 
-        return new FrontAnswer(current, front, null, null, new SpaceVector());
+        return new FrontAnswer(current, [current], front, null, [], new SpaceVector());
     }
 }

@@ -15,16 +15,12 @@ internal sealed class BalancedFronts
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess.
     private const double DisplacementOfOthers = 0.96;
 
-    private const double BeyondOrder = 200;
-
-    // A circuit without any inductance is none; so little changes nothing that the orders solved can tell.
-    private const double LeastHeldPu = 0.001;
-
-    private readonly SupplyNetwork network;
+        private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
     private readonly FrontSettings settings;
     private readonly OrderNetworks orders;
     private readonly BalanceFront[] fronts;
+    private readonly IReadOnlyList<BalanceUnit> units;
     private readonly OrderNetworks? unbalance;
 
     private BalancedFronts(
@@ -36,8 +32,10 @@ internal sealed class BalancedFronts
             .Concat(FilterInjection.InService(plant.Distribution.ActiveFilters, network).Select(f => network.NodeOf(f.BusId)))
             .Where(n => n != SupplyNetwork.Reference).Distinct().Order().ToList();
         orders = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, solved);
-        var held = new HeldNetworks(plant, scenario, network, loads, running).Of();
-        fronts = [.. running.Select((r, i) => FrontOf(r, held[i]))];
+        var held = new HeldNetworks(plant, scenario, network, loads, running);
+        var parts = held.Of();
+        fronts = [.. running.Select((r, i) => FrontOf(r, parts[i]))];
+        units = new FrontClusters(network, running, fronts, held).Units();
         if (solved.Count < SpaceVector.Count && UnbalancePct(plant) > 0)
         {
             unbalance = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, [-1]);
@@ -65,41 +63,68 @@ internal sealed class BalancedFronts
             return (null, FrontIteration.None);
         }
 
-        var balance = new HarmonicBalance(search.orders, search.fronts, search.Filters);
+        var balance = new HarmonicBalance(search.orders, search.units, search.Filters);
         var start = search.Start(voltages);
         var found = settings.Before.Count > 0 ? balance.Run(search.AsBefore(start), search.OrbitsBefore()) : null;
         if (found is not { IsSettled: true })
         {
-            found = balance.Run(start, new OrbitResult.Settled?[running.Count]);
+            found = balance.Run(start, new OrbitResult.Settled?[search.units.Count]);
         }
 
         return (search.Drives(found), search.Iteration(found));
     }
 
     private FrontIteration Iteration(BalanceResult found) => FrontIteration.OfBalance(
-        found.Rounds, found.ResidualPu, Math.Abs(found.ResidualOrder), found.Worst < 0 ? string.Empty : running[found.Worst].Id);
+        found.Rounds, found.ResidualPu, Math.Abs(found.ResidualOrder), found.Worst < 0 ? string.Empty : running[units[found.Worst].Members[0].Front].Id);
 
     private DriveInScenario[] Drives(BalanceResult found)
     {
         var drives = new DriveInScenario[running.Count];
-        Parallel.For(0, drives.Length, i =>
+        Parallel.For(0, units.Count, u =>
         {
-            var (drive, answer, emf) = (running[i], found.Answers[i], found.Emfs[i]);
-            if (unbalance is not null && fronts[i].Circuit is not null && answer.Orbit is not null)
+            var unit = units[u];
+            var (front, emf, orbit) = (unit.Front, found.Emfs[u], found.Answers[u].Orbit);
+            var answer = orbit is not null && unbalance is not null ? front.Answer(Uneven(front, emf), orbit, PeriodicOrbit.Finest) : found.Answers[u];
+            foreach (var member in unit.Members)
             {
-                // A little unbalance is the source's, as it arrives.
-                var uneven = emf.Copy();
-                uneven[-1] = fronts[i].Held.GainAt(-1) * (fronts[i].Place < 0 ? unbalance.Emf(-1) : unbalance.Open(0, fronts[i].Place));
-                answer = fronts[i].Answer(uneven, answer.Orbit, PeriodicOrbit.Finest);
+                drives[member.Front] = Drive(unit, member, answer, emf, found.Volts) with { Search = new FrontSearch(emf, orbit) };
             }
-
-            drives[i] = new DriveInScenario(
-                drive.Id, drive.Point, answer.Front, fronts[i].Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId, (Complex.ImaginaryOne * emf[1]).Phase)
-            {
-                Emf = emf, OwnEmf = answer.Emf, Orbit = found.Answers[i].Orbit, Item = drive.Item,
-            };
         });
         return drives;
+    }
+
+    // A little unbalance is the source's, as it arrives.
+    private SpaceVector Uneven(BalanceFront front, SpaceVector emf)
+    {
+        var uneven = emf.Copy();
+        uneven[-1] = front.Held.GainAt(-1) * (front.Place < 0 ? unbalance!.Emf(-1) : unbalance!.Open(0, front.Place));
+        return uneven;
+    }
+
+    private DriveInScenario Drive(BalanceUnit unit, UnitMember member, FrontAnswer answer, SpaceVector emf, SpaceVector[] volts)
+    {
+        var (drive, own, isOne) = (running[member.Front], fronts[member.Front], unit.Members.Count == 1);
+        var result = isOne || answer.Orbit is null
+            ? answer.Front
+            : unit.Front.Circuit!.Result(answer.Orbit, answer.Emf, answer.Spectra[member.Kind], member.Kind, member.Share);
+        return new DriveInScenario(
+            drive.Id, drive.Point, result, own.Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId, (Complex.ImaginaryOne * emf[1]).Phase)
+        {
+            OwnEmf = isOne || answer.Orbit is null ? answer.Emf : EmfAlone(own, answer.Parts[member.Kind], member.Share, volts[member.Place]), Item = drive.Item,
+        };
+    }
+
+    // What it would see if its circuit were solved by itself.
+    private SpaceVector EmfAlone(BalanceFront front, SpaceVector current, double share, SpaceVector volts)
+    {
+        var emf = new SpaceVector();
+        foreach (var m in orders.Orders)
+        {
+            emf[m] = (front.Held.GainAt(m) * volts[m]) + (front.Held.SeenAt(m) * current[m] * share);
+        }
+
+        var (turn, ahead) = front.FrameOf(emf);
+        return emf.Turned(turn, ahead);
     }
 
     private BalanceFront FrontOf(RunningDrive drive, HeldNetwork held)
@@ -133,32 +158,36 @@ internal sealed class BalancedFronts
     // EMFs behind what the circuits hold: with the line's own distortion, without the drives'.
     private SpaceVector[] Start(Complex[] voltages)
     {
-        var start = new SpaceVector[running.Count];
-        for (var i = 0; i < start.Length; i++)
+        var start = new SpaceVector[units.Count];
+        for (var u = 0; u < start.Length; u++)
         {
-            var (node, place) = (network.NodeOf(running[i].BusId), fronts[i].Place);
+            var (front, place) = (units[u].Front, units[u].Front.Place);
             var emf = new SpaceVector();
             for (var k = 0; k < orders.Orders.Count; k++)
             {
-                emf[orders.Orders[k]] = fronts[i].Held.GainAt(orders.Orders[k]) * (place < 0 ? orders.Emf(orders.Orders[k]) : orders.Open(k, place));
+                emf[orders.Orders[k]] = front.Held.GainAt(orders.Orders[k]) * (place < 0 ? orders.Emf(orders.Orders[k]) : orders.Open(k, place));
             }
 
             if (place >= 0)
             {
-                var current = Complex.Conjugate(PowerOf(running[i]) / SupplyNetwork.BaseVa / voltages[node]);
-                emf[1] = -Complex.ImaginaryOne * ((fronts[i].Held.GainAt(1) * voltages[node]) + (fronts[i].Held.SeenAt(1) * current));
+                var at = voltages[orders.Nodes[place]];
+                var current = units[u].Members.Aggregate(Complex.Zero, (s, m) => s + Complex.Conjugate(PowerOf(running[m.Front]) / SupplyNetwork.BaseVa / at));
+                emf[1] = -Complex.ImaginaryOne * ((front.Held.GainAt(1) * at) + (front.Held.SeenAt(1) * current));
             }
 
-            start[i] = emf;
+            start[u] = emf;
         }
 
         return start;
     }
 
-    private SpaceVector[] AsBefore(SpaceVector[] start) =>
-    [
-        .. start.Select((s, i) => settings.Before.TryGetValue(running[i].Id, out var before) && before.BusId == running[i].BusId && !before.Emf.IsEmpty ? Kept(before.Emf) : s),
-    ];
+    private FrontSearch? Before(int unit)
+    {
+        var member = running[units[unit].Members[0].Front];
+        return settings.Before.TryGetValue(member.Id, out var before) && before.BusId == member.BusId ? before.Search : null;
+    }
+
+    private SpaceVector[] AsBefore(SpaceVector[] start) => [.. start.Select((s, u) => Before(u) is { } before ? Kept(before.Emf) : s)];
 
     // Orders that this network does not know stay out.
     private SpaceVector Kept(SpaceVector before)
@@ -172,7 +201,7 @@ internal sealed class BalancedFronts
         return kept;
     }
 
-    private OrbitResult.Settled?[] OrbitsBefore() => [.. running.Select(r => settings.Before.GetValueOrDefault(r.Id)?.Orbit)];
+    private OrbitResult.Settled?[] OrbitsBefore() => [.. units.Select((_, u) => Before(u)?.Orbit)];
 
     private static Complex PowerOf(RunningDrive drive) => drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
         ? new Complex(1, Math.Tan(Math.Acos(DisplacementOfOthers))) * drive.Point.DcLoadW

@@ -94,6 +94,13 @@ internal sealed class HeldNetworks
         return held;
     }
 
+    /// <summary>What a circuit of all that hangs close to a bus holds.</summary>
+    public HeldNetwork OfBus(RunningDrive drive)
+    {
+        var (busId, load) = (drive.BusId, drive.Point.DcLoadW);
+        return Of(drive, busId, BankNear(busId).Pu, network.TransferPu(busId, busId) * load, Beyond(busId, busId) * load, load);
+    }
+
     private HeldNetwork Of(RunningDrive drive, string busId, double bankPu, Complex whole, double left, double togetherW)
     {
         var load = drive.Point.DcLoadW;

@@ -5,41 +5,40 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Assessment.Supply.Balance;
 
 /// <summary>
-/// One step of Newton's method on currents and voltages: δE = r + G·δV + Z_s·J·δE at each front end and δV = −Z·Σ J·δE at each place. Unknown are
-/// the mean changes of the EMFs of front ends alike, found by a Krylov method; each place by itself, with all that hangs there, is the
+/// One step of Newton's method on currents and voltages. Front ends answer changes of the voltage at their place with δi = A·(r + G·δv), the
+/// network answers δv = −Z·Σδi; what is left to solve are the voltages of the places, by a Krylov method with each place by itself as
 /// preconditioner.
 /// </summary>
 internal sealed class LinearStep
 {
-    private const double TolerancePu = 1e-4;
-    private const int MostSteps = 80;
+    private const double TolerancePu = 1e-5;
+    private const int MostSteps = 300;
     private readonly OrderNetworks networks;
+    private readonly IReadOnlyList<BalanceUnit> units;
     private readonly IReadOnlyList<FilterInjection> filters;
     private readonly IReadOnlyList<double> filterParts;
-    private readonly List<Kind> kinds = [];
-    private readonly RealLu[] boards;
+    private readonly FrontAdmittance?[] sloped;
+    private readonly (int Place, FrontAdmittance Front, double[] Raised, IReadOnlyList<(int Place, double Part)> Draws)[] answering;
+    private readonly RealLu?[] boards;
     private readonly int width;
 
     /// <param name="networks">The network.</param>
-    /// <param name="fronts">Front ends.</param>
-    /// <param name="likes">For each the front end whose slope stands for it, scaled.</param>
-    /// <param name="slopes">Slope of those that stand for others, by index, in the network's units; null where nothing moves.</param>
-    /// <param name="scales">Size of each front end's slope in parts of that of the one that stands for it.</param>
+    /// <param name="units">Front ends.</param>
+    /// <param name="sloped">Each made linear; null where nothing moves.</param>
     /// <param name="filters">Central filters.</param>
     /// <param name="filterParts">Their present parts.</param>
     public LinearStep(
-        OrderNetworks networks, IReadOnlyList<BalanceFront> fronts, int[] likes, IReadOnlyDictionary<int, double[]?> slopes, double[] scales,
-        IReadOnlyList<FilterInjection> filters, IReadOnlyList<double> filterParts)
+        OrderNetworks networks, IReadOnlyList<BalanceUnit> units, FrontAdmittance?[] sloped, IReadOnlyList<FilterInjection> filters, IReadOnlyList<double> filterParts)
     {
-        (this.networks, this.filters, this.filterParts) = (networks, filters, filterParts);
+        (this.networks, this.units, this.sloped) = (networks, units, sloped);
+        (this.filters, this.filterParts) = (filters, filterParts);
         width = 2 * networks.Orders.Count;
-        foreach (var group in Enumerable.Range(0, fronts.Count).GroupBy(i => likes[i]))
-        {
-            kinds.Add(new Kind(networks, fronts[group.Key], slopes[group.Key] ?? new double[width * width], [.. group], [.. group.Select(i => scales[i])]));
-        }
-
-        Parallel.ForEach(kinds, k => k.Factor());
-        boards = new RealLu[networks.Nodes.Count];
+        answering =
+        [
+            .. Enumerable.Range(0, units.Count).Where(i => units[i].Front.Place >= 0 && sloped[i] is not null)
+                .Select(i => (units[i].Front.Place, sloped[i]!, sloped[i]!.Raised(), units[i].Draws)),
+        ];
+        boards = new RealLu?[networks.Nodes.Count];
         Parallel.For(0, boards.Length, p => boards[p] = Board(p));
     }
 
@@ -47,103 +46,73 @@ internal sealed class LinearStep
     public SpaceVector[] Solve(SpaceVector[] residuals)
     {
         var flat = Array.ConvertAll(residuals, Flat);
-        var right = new double[kinds.Count * width];
-        for (var k = 0; k < kinds.Count; k++)
+        var drawn = new double[boards.Length * width];
+        var current = new double[width];
+        for (var i = 0; i < flat.Length; i++)
         {
-            foreach (var (i, scale) in kinds[k].Members)
+            if (sloped[i] is { } front)
             {
-                Add(right.AsSpan(k * width, width), flat[i], scale / kinds[k].Total);
+                front.Current(flat[i], current);
+                Draw(drawn, current, units[i].Draws);
             }
         }
 
-        var moved = Gmres.Solve(x => Preconditioned(Applied(x)), Preconditioned(right), TolerancePu, MostSteps);
+        var right = Array.ConvertAll(Voltages(drawn), v => -v);
+        var volts = Gmres.Solve(x => Preconditioned(Applied(x)), Preconditioned(right), TolerancePu, MostSteps);
         var changes = new SpaceVector[residuals.Length];
-        for (var k = 0; k < kinds.Count; k++)
+        Parallel.For(0, changes.Length, i =>
         {
-            var mean = right.AsSpan(k * width, width);
-            foreach (var (i, _) in kinds[k].Members)
+            if (units[i].Front.Place >= 0)
             {
-                var change = moved.AsSpan(k * width, width).ToArray();
-                if (kinds[k].Members.Length > 1)
-                {
-                    // What one of a kind differs by from the mean moves it at the same voltage.
-                    var apart = (double[])flat[i].Clone();
-                    Add(apart, mean, -1);
-                    Add(change, kinds[k].AtSameVoltage(apart), 1);
-                }
-
-                changes[i] = Vector(change);
+                Raise(i, At(volts, units[i].Front.Place), flat[i]);
             }
-        }
 
+            changes[i] = Vector(sloped[i] is { } front ? front.Emf(flat[i]) : flat[i]);
+        });
         return changes;
     }
 
-    // Each place by itself, all kinds that hang there together.
-    private double[] Preconditioned(double[] of)
+    private void Raise(int unit, ReadOnlySpan<double> volts, double[] emf)
     {
-        var found = new double[of.Length];
-        var drawn = new double[boards.Length * width];
-        for (var k = 0; k < kinds.Count; k++)
+        for (var k = 0; k < networks.Orders.Count; k++)
         {
-            var alone = kinds[k].AtSameVoltage(of.AsSpan(k * width, width));
-            alone.CopyTo(found, k * width);
-            if (kinds[k].Place >= 0)
-            {
-                Add(drawn.AsSpan(kinds[k].Place * width, width), kinds[k].Current(alone), kinds[k].Total);
-            }
+            var raised = units[unit].Front.Held.GainAt(networks.Orders[k]) * new Complex(volts[2 * k], volts[(2 * k) + 1]);
+            emf[2 * k] += raised.Real;
+            emf[(2 * k) + 1] += raised.Imaginary;
         }
-
-        for (var p = 0; p < boards.Length; p++)
-        {
-            var dropped = new double[width];
-            for (var m = 0; m < networks.Orders.Count; m++)
-            {
-                var part = -networks.Impedance(m, p, p) * new Complex(drawn[(p * width) + (2 * m)], drawn[(p * width) + (2 * m) + 1]);
-                (dropped[2 * m], dropped[(2 * m) + 1]) = (part.Real, part.Imaginary);
-            }
-
-            var volts = boards[p].Solve(dropped);
-            for (var k = 0; k < kinds.Count; k++)
-            {
-                if (kinds[k].Place == p)
-                {
-                    Add(found.AsSpan(k * width, width), kinds[k].AtSameVoltage(kinds[k].Raised(volts)), 1);
-                }
-            }
-        }
-
-        return found;
     }
 
-    // 1 + Z·Y with the admittance of all that hangs on a place.
-    private RealLu Board(int place)
+    private Span<double> At(double[] all, int place) => all.AsSpan(place * width, width);
+
+    private void Draw(double[] drawn, ReadOnlySpan<double> current, IReadOnlyList<(int Place, double Part)> draws)
+    {
+        foreach (var (place, part) in draws)
+        {
+            DenseRows.Add(At(drawn, place), current, part);
+        }
+    }
+
+    // 1 + Z·Y of all that sees a place, by itself; null where nothing does.
+    private RealLu? Board(int place)
     {
         var matrix = new double[width * width];
-        var unit = new double[width];
-        foreach (var kind in kinds.Where(k => k.Place == place))
+        var product = new double[width * width];
+        var isSeen = false;
+        foreach (var (_, _, raised, draws) in answering.Where(a => a.Place == place))
         {
-            for (var c = 0; c < width; c++)
+            isSeen = true;
+            for (var k = 0; k < networks.Orders.Count; k++)
             {
-                Array.Clear(unit);
-                unit[c] = 1;
-                var current = kind.Current(kind.AtSameVoltage(kind.Raised(unit)));
-                for (var r = 0; r < width; r++)
+                var z = draws.Aggregate(Complex.Zero, (s, d) => s + (d.Part * networks.Impedance(k, place, d.Place)));
+                int re = 2 * k * width, im = re + width;
+                for (var c = 0; c < width; c++)
                 {
-                    matrix[(r * width) + c] += kind.Total * current[r];
+                    var value = z * new Complex(raised[re + c], raised[im + c]);
+                    (product[re + c], product[im + c]) = (value.Real, value.Imaginary);
                 }
             }
-        }
 
-        for (var m = 0; m < networks.Orders.Count; m++)
-        {
-            var z = networks.Impedance(m, place, place);
-            int re = 2 * m * width, im = re + width;
-            for (var c = 0; c < width; c++)
-            {
-                var value = z * new Complex(matrix[re + c], matrix[im + c]);
-                (matrix[re + c], matrix[im + c]) = (value.Real, value.Imaginary);
-            }
+            DenseRows.Add(matrix, product, 1);
         }
 
         for (var i = 0; i < width; i++)
@@ -151,34 +120,33 @@ internal sealed class LinearStep
             matrix[(i * width) + i] += 1;
         }
 
-        return new RealLu(matrix, width);
+        return isSeen ? new RealLu(matrix, width) : null;
     }
 
-    // e − Z_s·J·e + G·Z·ΣJ·e.
-    private double[] Applied(double[] emfs)
+    private double[] Preconditioned(double[] of)
     {
-        var drawn = new double[networks.Nodes.Count * width];
-        var found = (double[])emfs.Clone();
-        for (var k = 0; k < kinds.Count; k++)
+        var found = (double[])of.Clone();
+        for (var p = 0; p < boards.Length; p++)
         {
-            var current = kinds[k].Current(emfs.AsSpan(k * width, width));
-            var held = kinds[k].Held(current);
-            Add(found.AsSpan(k * width, width), held, -1);
-            if (kinds[k].Place >= 0)
-            {
-                Add(drawn.AsSpan(kinds[k].Place * width, width), current, kinds[k].Total);
-            }
+            boards[p]?.Solve(At(of, p)).CopyTo(At(found, p));
         }
 
-        var voltages = Voltages(drawn);
-        for (var k = 0; k < kinds.Count; k++)
+        return found;
+    }
+
+    // v + Z·Y·v.
+    private double[] Applied(double[] volts)
+    {
+        var drawn = new double[volts.Length];
+        var current = new double[width];
+        foreach (var (place, _, raised, draws) in answering)
         {
-            if (kinds[k].Place >= 0)
-            {
-                Add(found.AsSpan(k * width, width), kinds[k].Raised(voltages.AsSpan(kinds[k].Place * width, width)), 1);
-            }
+            DenseRows.Multiply(raised, At(volts, place), current);
+            Draw(drawn, current, draws);
         }
 
+        var found = Voltages(drawn);
+        DenseRows.Add(found, volts, 1);
         return found;
     }
 
@@ -187,7 +155,7 @@ internal sealed class LinearStep
     {
         if (filters.Count > 0)
         {
-            var vectors = Enumerable.Range(0, networks.Nodes.Count).Select(p => Vector(drawn.AsSpan(p * width, width))).ToArray();
+            var vectors = Enumerable.Range(0, boards.Length).Select(p => Vector(At(drawn, p))).ToArray();
             for (var f = 0; f < filters.Count; f++)
             {
                 filters[f].Add(vectors, filterParts[f]);
@@ -196,14 +164,13 @@ internal sealed class LinearStep
             drawn = [.. vectors.SelectMany(Flat)];
         }
 
-        var (count, places) = (networks.Orders.Count, networks.Nodes.Count);
         var voltages = new double[drawn.Length];
-        for (var k = 0; k < count; k++)
+        for (var k = 0; k < networks.Orders.Count; k++)
         {
-            for (var r = 0; r < places; r++)
+            for (var r = 0; r < boards.Length; r++)
             {
                 double re = 0, im = 0;
-                for (var c = 0; c < places; c++)
+                for (var c = 0; c < boards.Length; c++)
                 {
                     var z = networks.Impedance(k, r, c);
                     var (a, b) = (drawn[(c * width) + (2 * k)], drawn[(c * width) + (2 * k) + 1]);
@@ -240,102 +207,5 @@ internal sealed class LinearStep
         }
 
         return vector;
-    }
-
-    private static void Add(Span<double> to, ReadOnlySpan<double> what, double factor)
-    {
-        for (var i = 0; i < to.Length; i++)
-        {
-            to[i] += factor * what[i];
-        }
-    }
-
-    /// <summary>Front ends of one place whose slopes differ in size only; what their circuits hold times the slope is the same for all.</summary>
-    private sealed class Kind
-    {
-        private readonly double[] slope;
-        private readonly int width;
-        private readonly Complex[] held;
-        private readonly Complex[] gains;
-        private RealLu? sameVoltage;
-
-        public Kind(OrderNetworks networks, BalanceFront front, double[] slope, int[] members, double[] scales)
-        {
-            (this.slope, width, Place) = (slope, 2 * networks.Orders.Count, front.Place);
-            Members = [.. members.Zip(scales)];
-            Total = scales.Sum();
-            held = [.. networks.Orders.Select(front.Held.SeenAt)];
-            gains = [.. networks.Orders.Select(front.Held.GainAt)];
-        }
-
-        public int Place { get; }
-
-        public (int Front, double Scale)[] Members { get; }
-
-        public double Total { get; }
-
-        public void Factor() => sameVoltage = OnePlus(held, -1);
-
-        /// <summary>Change of the EMF at an unmoved voltage of the terminals.</summary>
-        public double[] AtSameVoltage(ReadOnlySpan<double> of) => sameVoltage!.Solve(of);
-
-        /// <summary>J times a change of the EMF.</summary>
-        public double[] Current(ReadOnlySpan<double> emf)
-        {
-            var current = new double[width];
-            for (var r = 0; r < width; r++)
-            {
-                double sum = 0;
-                var row = slope.AsSpan(r * width, width);
-                for (var c = 0; c < width; c++)
-                {
-                    sum += row[c] * emf[c];
-                }
-
-                current[r] = sum;
-            }
-
-            return current;
-        }
-
-        /// <summary>Z_s times a current.</summary>
-        public double[] Held(ReadOnlySpan<double> current) => Times(held, current);
-
-        /// <summary>G times a voltage.</summary>
-        public double[] Raised(ReadOnlySpan<double> volts) => Times(gains, volts);
-
-        private double[] Times(Complex[] factors, ReadOnlySpan<double> of)
-        {
-            var product = new double[width];
-            for (var k = 0; k < factors.Length; k++)
-            {
-                var part = factors[k] * new Complex(of[2 * k], of[(2 * k) + 1]);
-                (product[2 * k], product[(2 * k) + 1]) = (part.Real, part.Imaginary);
-            }
-
-            return product;
-        }
-
-        // 1 + sign·factors·J.
-        private RealLu OnePlus(Complex[] factors, double sign)
-        {
-            var matrix = new double[width * width];
-            for (var k = 0; k < factors.Length; k++)
-            {
-                int re = 2 * k * width, im = re + width;
-                for (var c = 0; c < width; c++)
-                {
-                    var value = sign * factors[k] * new Complex(slope[re + c], slope[im + c]);
-                    (matrix[re + c], matrix[im + c]) = (value.Real, value.Imaginary);
-                }
-            }
-
-            for (var i = 0; i < width; i++)
-            {
-                matrix[(i * width) + i] += 1;
-            }
-
-            return new RealLu(matrix, width);
-        }
     }
 }

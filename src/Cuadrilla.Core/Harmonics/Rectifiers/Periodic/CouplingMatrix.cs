@@ -15,10 +15,10 @@ internal sealed class CouplingMatrix
     private readonly int size;
     private readonly double span;
     private readonly Complex[] line;
-    private readonly double loadSlope;
+    private readonly double[] loadSlopes;
     private readonly Dictionary<SwitchedMode, (double[,] A, Complex[][] Particular, Complex[][] Lefts)> solutions = [];
 
-    private CouplingMatrix(SwitchedCircuit circuit, OrbitResult.Settled orbit, double linkMean)
+    private CouplingMatrix(SwitchedCircuit circuit, OrbitResult.Settled orbit, double[] linkMeans)
     {
         this.circuit = circuit;
         size = circuit.Size;
@@ -30,7 +30,7 @@ internal sealed class CouplingMatrix
             line[x] = 2.0 / 3 * circuit.Axes[x];
         }
 
-        loadSlope = circuit.LoadPower > 0 ? -circuit.LoadPower / (linkMean * linkMean) : circuit.LoadConductance;
+        loadSlopes = [.. circuit.Links.Select((l, i) => l.LoadSlope(linkMeans[i]))];
         Direct = new Complex[orders.Length, orders.Length];
         Conjugate = new Complex[orders.Length, orders.Length];
     }
@@ -47,11 +47,11 @@ internal sealed class CouplingMatrix
     /// <summary>Of an orbit.</summary>
     /// <param name="circuit">The bridges.</param>
     /// <param name="orbit">Their orbit.</param>
-    /// <param name="linkMean">Mean link voltage.</param>
+    /// <param name="linkMeans">Mean link voltages.</param>
     /// <param name="emf">EMF of the orbit.</param>
-    public static CouplingMatrix Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, double linkMean, SpaceVector emf)
+    public static CouplingMatrix Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, double[] linkMeans, SpaceVector emf)
     {
-        var matrix = new CouplingMatrix(circuit, orbit, linkMean);
+        var matrix = new CouplingMatrix(circuit, orbit, linkMeans);
         matrix.Build(orbit, [.. emf.Parts()]);
         return matrix;
     }
@@ -218,8 +218,11 @@ internal sealed class CouplingMatrix
             slopes[r] = sum;
         }
 
-        var volts = state[circuit.Link];
-        slopes[circuit.Link] -= (circuit.LoadPower > 0 ? circuit.LoadPower / volts : circuit.LoadConductance * volts) / circuit.Susceptance;
+        for (var l = 0; l < circuit.Links.Length; l++)
+        {
+            slopes[circuit.Link(l)] -= circuit.Links[l].LoadCurrent(state[circuit.Link(l)]) / circuit.Links[l].Susceptance;
+        }
+
         return slopes;
     }
 
@@ -260,7 +263,11 @@ internal sealed class CouplingMatrix
                 }
             }
 
-            a[of.circuit.Link, of.circuit.Link] -= of.loadSlope / of.circuit.Susceptance;
+            for (var l = 0; l < of.loadSlopes.Length; l++)
+            {
+                a[of.circuit.Link(l), of.circuit.Link(l)] -= of.loadSlopes[l] / of.circuit.Links[l].Susceptance;
+            }
+
             var particular = new Complex[of.orders.Length][];
             var lefts = new Complex[of.orders.Length][];
             var drive = new Complex[n];

@@ -4,11 +4,13 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
 /// A diode front end as a circuit in per unit: peak of the nominal EMF (single phase: of the loop's), the DC load, the angle of the
-/// fundamental. Answers an EMF with the line current that repeats.
+/// fundamental. Answers an EMF with the line current that repeats. Several six-pulse front ends on one source may be one circuit.
 /// </summary>
 internal sealed class FrontCircuit
 {
     private const double Degree = Math.PI / 180;
+    private const double ClampPu = 0.6 * 0.97;
+    private const double LeastOwnPu = 2e-6;
     private readonly SwitchedCircuit circuit;
 
     private FrontCircuit(SwitchedCircuit circuit, RectifierInput input, double voltageBaseV, double currentBaseA) =>
@@ -62,19 +64,57 @@ internal sealed class FrontCircuit
                 isShared ? sourceX : 0,
                 [.. axes.Select(_ => isShared ? 0 : share * sourceR)],
                 [.. axes.Select((_, x) => isShared ? Leakage(x / 3) : share * sourceX)],
-                input.DcChokeResistanceOhm / ohm,
-                omega * input.DcChokeH / ohm,
-                omega * input.DcCapacitanceF * ohm,
-                conductancePu > 0 ? 0 : 1,
-                conductancePu,
-                0.6 * 0.97 * (isSingle ? 1 : Math.Sqrt(3)))
+                [.. shifts.Select(_ => input.DcChokeResistanceOhm / ohm)],
+                [.. shifts.Select(_ => omega * input.DcChokeH / ohm)],
+                [new SwitchedLink(omega * input.DcCapacitanceF * ohm, conductancePu > 0 ? 0 : 1, conductancePu)],
+                [.. shifts.Select(_ => 0)],
+                ClampPu * (isSingle ? 1 : Math.Sqrt(3)))
             {
-                Bank = bankOhm is var (ahead, susceptance) ? new BankAhead(ahead.Real / ohm, ahead.Imaginary / ohm, susceptance * ohm) : null,
+                Bank = Bank(bankOhm, ohm),
             },
             input,
             volts,
             amperes);
     }
+
+    /// <summary>Builds one of several six-pulse front ends behind an impedance that they share; the source of each is its own.</summary>
+    /// <param name="inputs">Circuits in SI units, of one voltage and frequency.</param>
+    /// <param name="sharedOhm">What they share, per phase.</param>
+    /// <param name="bankOhm">As with one.</param>
+    public static FrontCircuit OfSeveral(IReadOnlyList<RectifierInput> inputs, Complex sharedOhm, (Complex AheadOhm, double SusceptanceS)? bankOhm)
+    {
+        var volts = inputs[0].LineVoltageV * Math.Sqrt(2.0 / 3);
+        var amperes = inputs.Sum(i => i.DcLoadW) / volts;
+        var ohm = volts / amperes;
+        var omega = 2 * Math.PI * inputs[0].FrequencyHz;
+        Complex[] axes = [.. inputs.SelectMany(_ => Enumerable.Range(0, 3).Select(k => Complex.FromPolarCoordinates(1, 120 * k * Degree)))];
+        double Own(int phase) => omega * inputs[phase / 3].SourceInductanceH / ohm;
+
+        // Two that nothing keeps apart would share their current at will.
+        double Least(int phase) => LeastOwnPu * volts * amperes / inputs[phase / 3].DcLoadW;
+        return new FrontCircuit(
+            new SwitchedCircuit(
+                3,
+                axes,
+                sharedOhm.Real / ohm,
+                sharedOhm.Imaginary / ohm,
+                [.. axes.Select((_, x) => inputs[x / 3].SourceResistanceOhm / ohm)],
+                [.. axes.Select((_, x) => Math.Max(Own(x), Least(x)))],
+                [.. inputs.Select(i => i.DcChokeResistanceOhm / ohm)],
+                [.. inputs.Select(i => omega * i.DcChokeH / ohm)],
+                [.. inputs.Select(i => new SwitchedLink(omega * i.DcCapacitanceF * ohm, i.DcLoadW / (volts * amperes), 0))],
+                [.. Enumerable.Range(0, inputs.Count)],
+                ClampPu * Math.Sqrt(3))
+            {
+                Bank = Bank(bankOhm, ohm),
+            },
+            inputs[0],
+            volts,
+            amperes);
+    }
+
+    private static BankAhead? Bank((Complex AheadOhm, double SusceptanceS)? bankOhm, double ohm) =>
+        bankOhm is var (ahead, susceptance) ? new BankAhead(ahead.Real / ohm, ahead.Imaginary / ohm, susceptance * ohm) : null;
 
     /// <summary>The EMF that the input itself states, in the time of its own fundamental.</summary>
     public SpaceVector StatedEmf()
@@ -111,12 +151,18 @@ internal sealed class FrontCircuit
         PeriodicOrbit.Solve(circuit, emf, Math.Max(1, 1 / NoLoad(emf)), NoLoad(emf), near, patient, precision);
 
     /// <summary>What an orbit says, in SI units.</summary>
-    public RectifierResult.SteadyState Result(OrbitResult.Settled orbit, SpaceVector emf, OrbitSpectrum spectrum)
+    /// <param name="orbit">The orbit.</param>
+    /// <param name="emf">EMF it was found at.</param>
+    /// <param name="spectrum">What it says of a link and the bridges that feed it.</param>
+    /// <param name="link">Which link.</param>
+    /// <param name="share">Part of its current that is told of.</param>
+    public RectifierResult.SteadyState Result(OrbitResult.Settled orbit, SpaceVector emf, OrbitSpectrum spectrum, int link = 0, double share = 1)
     {
+        var unit = share * CurrentBaseA;
         var isSingle = Input.Kind == RectifierKind.SinglePhase;
 
         // A loop's current is all of it in one conductor and back in the other.
-        var (count, amperes) = isSingle ? (1, 1.5 * CurrentBaseA) : (3, CurrentBaseA);
+        var (count, amperes) = isSingle ? (1, 1.5 * unit) : (3, unit);
         var phases = new LineCurrent[count];
         for (var p = 0; p < count; p++)
         {
@@ -141,14 +187,14 @@ internal sealed class FrontCircuit
         var power = isSingle ? 1.5 * spectrum.Powers[0] : spectrum.Powers.Sum();
         return new RectifierResult.SteadyState(
             phases,
-            power * VoltageBaseV * CurrentBaseA,
+            power * VoltageBaseV * unit,
             spectrum.LinkMean * VoltageBaseV,
             (spectrum.LinkHigh - spectrum.LinkLow) * VoltageBaseV,
-            spectrum.ChokeMean * CurrentBaseA,
-            Math.Sqrt(spectrum.ChokeSquare) * CurrentBaseA,
+            spectrum.ChokeMean * unit,
+            Math.Sqrt(spectrum.ChokeSquare) * unit,
             spectrum.ChokeLow > 0.005 * spectrum.ChokeMean,
             orbit.Multiplier,
-            new OrbitWaveform(circuit, orbit, amperes, VoltageBaseV));
+            new OrbitWaveform(circuit, orbit, amperes, VoltageBaseV, link));
     }
 
     private double NoLoad(SpaceVector emf) =>

@@ -4,7 +4,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
 /// Orders, rms, power and means of an orbit in the units of its circuit, by eight-point Gauss–Legendre quadrature on each stretch, so that the
-/// kinks at the switching instants lie on the ends of stretches. A sixth or half of a cycle stands for the whole.
+/// kinks at the switching instants lie on the ends of stretches. A sixth or half of a cycle stands for the whole. Told of one link and the
+/// bridges that feed it.
 /// </summary>
 internal sealed class OrbitSpectrum
 {
@@ -22,10 +23,15 @@ internal sealed class OrbitSpectrum
 
     private readonly SwitchedCircuit circuit;
     private readonly double[] chokeSquares;
+    private readonly int link;
+    private readonly int firstBridge;
+    private readonly int bridges;
 
-    public OrbitSpectrum(SwitchedCircuit circuit, OrbitResult.Settled orbit, SpaceVector emf)
+    public OrbitSpectrum(SwitchedCircuit circuit, OrbitResult.Settled orbit, SpaceVector emf, int link = 0)
     {
-        this.circuit = circuit;
+        (this.circuit, this.link) = (circuit, link);
+        firstBridge = Array.IndexOf(circuit.LinkOf, link);
+        bridges = circuit.LinkOf.Count(l => l == link);
         chokeSquares = new double[circuit.Bridges];
         var span = orbit.IsSixfold ? Math.PI / 3 : Math.PI;
         var (first, step) = orbit.IsSixfold ? (-47, 6) : (-SpaceVector.HighestOrder, 2);
@@ -102,7 +108,7 @@ internal sealed class OrbitSpectrum
 
     private void Add(ReadOnlySpan<double> state, double weight, double angle, int first, int step, Complex[] sums)
     {
-        var line = circuit.LineCurrent(state);
+        var line = circuit.LineCurrent(state, firstBridge * circuit.PhasesOfBridge, bridges * circuit.PhasesOfBridge);
         for (var phase = 0; phase < 3; phase++)
         {
             var (cos, sin) = phase switch { 0 => (1, 0.0), 1 => (-0.5, Math.Sqrt(3) / 2), _ => (-0.5, -Math.Sqrt(3) / 2) };
@@ -112,7 +118,7 @@ internal sealed class OrbitSpectrum
         }
 
         double all = 0;
-        for (var k = 0; k < circuit.Bridges; k++)
+        for (var k = firstBridge; k < firstBridge + bridges; k++)
         {
             double own = 0;
             for (var x = k * circuit.PhasesOfBridge; x < (k + 1) * circuit.PhasesOfBridge; x++)
@@ -120,12 +126,12 @@ internal sealed class OrbitSpectrum
                 own += Math.Max(0, state[x]);
             }
 
-            own = circuit.HasChokes ? state[circuit.Choke(k)] : own;
+            own = circuit.ChokeX[k] > 0 ? state[circuit.Choke(k)] : own;
             chokeSquares[k] += weight * own * own;
             all += own;
         }
 
-        var volts = state[circuit.Link];
+        var volts = state[circuit.Link(link)];
         LinkMean += weight * volts;
         LinkSquare += weight * volts * volts;
         LinkLow = Math.Min(LinkLow, volts);

@@ -5,16 +5,21 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// <param name="orbit">The orbit.</param>
 /// <param name="amperes">Size of a unit of current, A.</param>
 /// <param name="volts">Size of a unit of voltage, V.</param>
-internal sealed class OrbitWaveform(SwitchedCircuit circuit, OrbitResult.Settled orbit, double amperes, double volts) : IRectifierWaveform
+/// <param name="link">Link that it tells of, with the bridges that feed it.</param>
+internal sealed class OrbitWaveform(SwitchedCircuit circuit, OrbitResult.Settled orbit, double amperes, double volts, int link = 0) : IRectifierWaveform
 {
     /// <summary>The orbit, where the next search may begin.</summary>
     public OrbitResult.Settled Orbit => orbit;
 
     /// <inheritdoc/>
-    public double LineCurrentA(double angleRad) => amperes * circuit.LineCurrent(At(angleRad)).Real;
+    public double LineCurrentA(double angleRad) => amperes * circuit.LineCurrent(At(angleRad), First, Count).Real;
 
     /// <inheritdoc/>
-    public double LinkVoltageV(double angleRad) => volts * At(angleRad)[circuit.Link];
+    public double LinkVoltageV(double angleRad) => volts * At(angleRad)[circuit.Link(link)];
+
+    private int First => Array.IndexOf(circuit.LinkOf, link) * circuit.PhasesOfBridge;
+
+    private int Count => circuit.LinkOf.Count(l => l == link) * circuit.PhasesOfBridge;
 
     private double[] At(double angleRad)
     {

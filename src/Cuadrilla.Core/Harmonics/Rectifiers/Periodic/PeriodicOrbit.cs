@@ -123,7 +123,11 @@ internal sealed class PeriodicOrbit
     private OrbitResult FromRest(bool patient)
     {
         var (state, conduction) = (new double[circuit.Stride], Conduction.None);
-        state[circuit.Link] = 0.95 * noLoadVoltage;
+        for (var l = 0; l < circuit.Links.Length; l++)
+        {
+            state[circuit.Link(l)] = 0.95 * noLoadVoltage;
+        }
+
         StartBank(state);
         OrbitResult last = new OrbitResult.Unsettled(double.NaN);
         foreach (var (sixths, section) in PatienceSixths.Zip(Sections))
@@ -290,7 +294,7 @@ internal sealed class PeriodicOrbit
     }
 
     private bool HasCollapsed(List<SeriesPiece> pieces) =>
-        circuit.LoadPower > 0 && pieces.Exists(p => p.Series[circuit.Link] < circuit.ClampVoltage);
+        Enumerable.Range(0, circuit.Links.Length).Any(l => circuit.Links[l].LoadPower > 0 && pieces.Exists(p => p.Series[circuit.Link(l)] < circuit.ClampVoltage));
 
     private void Move(double[] state, ref Conduction conduction, List<Coordinate> free, double[] step)
     {
@@ -303,7 +307,11 @@ internal sealed class PeriodicOrbit
             }
         }
 
-        state[circuit.Link] = Math.Max(0.2 * noLoadVoltage, state[circuit.Link]);
+        for (var l = 0; l < circuit.Links.Length; l++)
+        {
+            state[circuit.Link(l)] = Math.Max(0.2 * noLoadVoltage, state[circuit.Link(l)]);
+        }
+
         for (var bridge = 0; bridge < circuit.Bridges; bridge++)
         {
             double choke = 0;
@@ -317,7 +325,7 @@ internal sealed class PeriodicOrbit
                 choke += Math.Max(0, state[x]);
             }
 
-            if (circuit.HasChokes)
+            if (circuit.ChokeX[bridge] > 0)
             {
                 state[circuit.Choke(bridge)] = conduction.Freewheels(bridge) ? Math.Max(choke, state[circuit.Choke(bridge)]) : choke;
             }
@@ -379,7 +387,7 @@ internal sealed class PeriodicOrbit
         }
 
         unit[coordinate.Closing] = -1;
-        if (circuit.HasChokes && !conduction.Freewheels(circuit.BridgeOf(coordinate.Index)))
+        if (circuit.ChokeX[circuit.BridgeOf(coordinate.Index)] > 0 && !conduction.Freewheels(circuit.BridgeOf(coordinate.Index)))
         {
             unit[circuit.Choke(circuit.BridgeOf(coordinate.Index))] = (conduction.Side(coordinate.Index) > 0 ? 1 : 0) - (conduction.Side(coordinate.Closing) > 0 ? 1 : 0);
         }
@@ -409,7 +417,7 @@ internal sealed class PeriodicOrbit
             }
         }
 
-        free.Add(new Coordinate(circuit.Link, -1));
+        free.AddRange(Enumerable.Range(0, circuit.Links.Length).Select(l => new Coordinate(circuit.Link(l), -1)));
         free.AddRange(Enumerable.Range(circuit.FirstOfBank, circuit.Size - circuit.FirstOfBank).Select(i => new Coordinate(i, -1)));
         return free;
     }
@@ -419,7 +427,7 @@ internal sealed class PeriodicOrbit
         double worst = 0;
         for (var i = 0; i < circuit.Size; i++)
         {
-            worst = Math.Max(worst, Math.Abs(a[i] - b[i]) / (i == circuit.Link || i >= circuit.FirstOfBank + 2 ? noLoadVoltage : scale));
+            worst = Math.Max(worst, Math.Abs(a[i] - b[i]) / (circuit.IsVoltage(i) ? noLoadVoltage : scale));
         }
 
         return worst;

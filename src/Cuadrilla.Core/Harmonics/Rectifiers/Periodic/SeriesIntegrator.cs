@@ -42,11 +42,11 @@ internal sealed class SeriesIntegrator
     private readonly double[] series;
     private readonly double[] moved;
     private readonly double[] looked;
-    private readonly double[] volts = new double[Terms];
+    private readonly double[][] volts;
     private readonly double[] emfRe = new double[Terms];
     private readonly double[] emfIm = new double[Terms];
-    private readonly double[] load = new double[Terms];
-    private readonly double[] loadSlope = new double[Terms];
+    private readonly double[][] load;
+    private readonly double[][] loadSlope;
     private readonly double[] guard = new double[Terms];
     private int degree = Full;
     private double precision = 1e-13;
@@ -62,6 +62,9 @@ internal sealed class SeriesIntegrator
         series = new double[stride * Terms];
         moved = new double[stride * Terms];
         looked = new double[stride];
+        volts = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
+        load = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
+        loadSlope = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
     }
 
     /// <summary>On the way to an orbit a few terms are enough; what is reported is exact to rounding.</summary>
@@ -130,9 +133,6 @@ internal sealed class SeriesIntegrator
         }
     }
 
-    private double LoadCurrent(double linkVolts) =>
-        circuit.LoadPower > 0 ? circuit.LoadPower / Math.Max(linkVolts, circuit.ClampVoltage) : circuit.LoadConductance * linkVolts;
-
     private static double Polynomial(ReadOnlySpan<double> coefficients, double at)
     {
         var sum = coefficients[^1];
@@ -146,18 +146,22 @@ internal sealed class SeriesIntegrator
 
     private void Expand(SwitchedMode mode, double[] state, int terms)
     {
-        var link = circuit.Link;
-        var isClamped = circuit.LoadPower > 0 && state[link] < circuit.ClampVoltage;
         state.AsSpan(0, stride).CopyTo(series);
-        volts[0] = state[link];
-        var inverse = 1 / circuit.Susceptance;
+        for (var l = 0; l < volts.Length; l++)
+        {
+            volts[l][0] = state[circuit.Link(l)];
+        }
+
         for (var k = 0; k < terms; k++)
         {
-            load[k] = LoadTerm(k, isClamped);
             Through(mode, series, k, emfRe[k], emfIm[k]);
-            var at = ((k + 1) * stride) + link;
-            series[at] -= load[k] * inverse / (k + 1);
-            volts[k + 1] = series[at];
+            for (var l = 0; l < volts.Length; l++)
+            {
+                load[l][k] = LoadTerm(circuit.Links[l], volts[l], load[l], k);
+                var at = ((k + 1) * stride) + circuit.Link(l);
+                series[at] -= load[l][k] / (circuit.Links[l].Susceptance * (k + 1));
+                volts[l][k + 1] = series[at];
+            }
         }
     }
 
@@ -181,19 +185,19 @@ internal sealed class SeriesIntegrator
     }
 
     // ι·v = P term by term.
-    private double LoadTerm(int k, bool isClamped)
+    private double LoadTerm(SwitchedLink link, double[] volts, double[] load, int k)
     {
-        if (circuit.LoadPower <= 0)
+        if (link.LoadPower <= 0)
         {
-            return circuit.LoadConductance * volts[k];
+            return link.LoadConductance * volts[k];
         }
 
         if (k == 0)
         {
-            return circuit.LoadPower / Math.Max(volts[0], circuit.ClampVoltage);
+            return link.LoadPower / Math.Max(volts[0], circuit.ClampVoltage);
         }
 
-        if (isClamped)
+        if (volts[0] < circuit.ClampVoltage)
         {
             return 0;
         }
@@ -213,7 +217,7 @@ internal sealed class SeriesIntegrator
         double last = 0, before = 0;
         for (var i = 0; i < size; i++)
         {
-            var unit = i == circuit.Link ? Math.Abs(volts[0]) : scale;
+            var unit = circuit.IsVoltage(i) && i < circuit.FirstOfBank ? Math.Abs(series[i]) : scale;
             last = Math.Max(last, Math.Abs(series[(degree * stride) + i]) / unit);
             before = Math.Max(before, Math.Abs(series[((degree - 1) * stride) + i]) / unit);
         }
@@ -405,7 +409,7 @@ internal sealed class SeriesIntegrator
             choke += conduction.Side(x) > 0 ? state[x] : 0;
         }
 
-        if (circuit.HasChokes)
+        if (circuit.ChokeX[change.Bridge] > 0)
         {
             state[circuit.Choke(change.Bridge)] = choke;
         }
@@ -458,7 +462,13 @@ internal sealed class SeriesIntegrator
         var both = new double[2 * stride];
         looked.CopyTo(both, 0);
         Through(mode, both, 0, re, im);
-        both[stride + circuit.Link] -= LoadCurrent(state[circuit.Link]) / circuit.Susceptance;
+        for (var l = 0; l < circuit.Links.Length; l++)
+        {
+            var link = circuit.Links[l];
+            var at = state[circuit.Link(l)];
+            both[stride + circuit.Link(l)] -= link.LoadCurrent(link.LoadPower > 0 ? Math.Max(at, circuit.ClampVoltage) : at) / link.Susceptance;
+        }
+
         return both[stride..];
     }
 
@@ -477,7 +487,7 @@ internal sealed class SeriesIntegrator
             choke += conduction.Side(x) > 0 ? column[x] : 0;
         }
 
-        if (circuit.HasChokes)
+        if (circuit.ChokeX[bridge] > 0)
         {
             column[circuit.Choke(bridge)] = choke;
         }
@@ -486,22 +496,28 @@ internal sealed class SeriesIntegrator
     // Small changes obey the equations made linear: the load of constant power moves by −ι/v.
     private void Carry(SwitchedMode mode, double[][] moves, double width)
     {
-        var link = circuit.Link;
-        SlopeOfLoad();
-        var inverse = 1 / circuit.Susceptance;
+        for (var l = 0; l < volts.Length; l++)
+        {
+            SlopeOfLoad(circuit.Links[l], volts[l], load[l], loadSlope[l]);
+        }
+
         foreach (var column in moves)
         {
             column.AsSpan(0, stride).CopyTo(moved);
             for (var k = 0; k < degree; k++)
             {
-                double drawn = 0;
-                for (var j = 0; j <= k; j++)
-                {
-                    drawn += loadSlope[j] * moved[((k - j) * stride) + link];
-                }
-
                 Through(mode, moved, k, 0, 0);
-                moved[((k + 1) * stride) + link] -= drawn * inverse / (k + 1);
+                for (var l = 0; l < volts.Length; l++)
+                {
+                    var link = circuit.Link(l);
+                    double drawn = 0;
+                    for (var j = 0; j <= k; j++)
+                    {
+                        drawn += loadSlope[l][j] * moved[((k - j) * stride) + link];
+                    }
+
+                    moved[((k + 1) * stride) + link] -= drawn / (circuit.Links[l].Susceptance * (k + 1));
+                }
             }
 
             Evaluate(moved, stride, degree, width, column);
@@ -509,12 +525,12 @@ internal sealed class SeriesIntegrator
     }
 
     // Series of dι/dv = −ι²/P, and ι is a series already.
-    private void SlopeOfLoad()
+    private void SlopeOfLoad(SwitchedLink link, double[] volts, double[] load, double[] loadSlope)
     {
         Array.Clear(loadSlope);
-        if (circuit.LoadPower <= 0)
+        if (link.LoadPower <= 0)
         {
-            loadSlope[0] = circuit.LoadConductance;
+            loadSlope[0] = link.LoadConductance;
             return;
         }
 
@@ -531,7 +547,7 @@ internal sealed class SeriesIntegrator
                 sum += load[j] * load[k - j];
             }
 
-            loadSlope[k] = -sum / circuit.LoadPower;
+            loadSlope[k] = -sum / link.LoadPower;
         }
     }
 }

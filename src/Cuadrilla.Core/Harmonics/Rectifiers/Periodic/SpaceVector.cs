@@ -82,6 +82,18 @@ internal readonly struct SpaceVector
         return new SpaceVector(sum);
     }
 
+    /// <summary>Sum of the squares of its parts.</summary>
+    public double Square()
+    {
+        double square = 0;
+        foreach (var part in parts)
+        {
+            square += (part.Real * part.Real) + (part.Imaginary * part.Imaginary);
+        }
+
+        return square;
+    }
+
     /// <summary>Largest size of a part, and its order.</summary>
     public (double Size, int Order) Largest()
     {

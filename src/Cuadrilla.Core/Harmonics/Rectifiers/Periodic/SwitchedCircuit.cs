@@ -3,9 +3,10 @@ using System.Numerics;
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
-/// Bridges on one source and one link, in any units that belong together, the angle of the fundamental as time: EMFs behind common
-/// resistance and reactance, own ones of each phase, ideal diodes, a choke for each bridge, one capacitor, a load. A single-phase bridge is
-/// one of two phases with half the loop each. State: phase currents, link voltage, current of each choke where there are chokes.
+/// Bridges on one source, in any units that belong together, the angle of the fundamental as time: EMFs behind common resistance and
+/// reactance, own ones of each phase, ideal diodes, a choke for each bridge, links with a capacitor and a load that one or several bridges
+/// feed. A single-phase bridge is one of two phases with half the loop each. State: phase currents, link voltages, current of each choke where
+/// there are chokes.
 /// </summary>
 /// <param name="PhasesOfBridge">3, or 2 for a single-phase bridge.</param>
 /// <param name="Axes">Axis of each phase: it sees Re(axis*·e); the line takes ⅔·Σ axis·i.</param>
@@ -13,11 +14,10 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// <param name="CommonX">Reactance ahead of all bridges, per phase.</param>
 /// <param name="OwnR">Resistance of each phase of a bridge.</param>
 /// <param name="OwnX">Reactance of each phase of a bridge.</param>
-/// <param name="ChokeR">Resistance of a choke.</param>
-/// <param name="ChokeX">Reactance of a choke; 0: none.</param>
-/// <param name="Susceptance">Susceptance of the capacitor.</param>
-/// <param name="LoadPower">Power of a constant-power load; 0 with a resistor.</param>
-/// <param name="LoadConductance">Conductance of a resistor; 0 with constant power.</param>
+/// <param name="ChokeR">Resistance of each bridge's choke.</param>
+/// <param name="ChokeX">Reactance of each bridge's choke; 0: none.</param>
+/// <param name="Links">Capacitors and loads.</param>
+/// <param name="LinkOf">Link that each bridge feeds.</param>
 /// <param name="ClampVoltage">Below it constant power draws no more current: it acts only on the way to an orbit.</param>
 internal sealed record SwitchedCircuit(
     int PhasesOfBridge,
@@ -26,14 +26,13 @@ internal sealed record SwitchedCircuit(
     double CommonX,
     double[] OwnR,
     double[] OwnX,
-    double ChokeR,
-    double ChokeX,
-    double Susceptance,
-    double LoadPower,
-    double LoadConductance,
+    double[] ChokeR,
+    double[] ChokeX,
+    SwitchedLink[] Links,
+    int[] LinkOf,
     double ClampVoltage)
 {
-    private readonly Dictionary<int, SwitchedMode> modes = [];
+    private readonly Dictionary<long, SwitchedMode> modes = [];
 
     /// <summary>A capacitor bank between the EMF and the bridges; null: none.</summary>
     public BankAhead? Bank { get; init; }
@@ -45,16 +44,19 @@ internal sealed record SwitchedCircuit(
     public int Bridges => Phases / PhasesOfBridge;
 
     /// <summary>True where chokes have currents of their own.</summary>
-    public bool HasChokes => ChokeX > 0;
+    public bool HasChokes { get; } = ChokeX.Any(x => x > 0);
 
-    /// <summary>Place of the link voltage in the state.</summary>
-    public int Link => Phases;
+    /// <summary>Place of the voltage of a link in the state.</summary>
+    public int Link(int link) => Phases + link;
+
+    /// <summary>True for places of the state that are voltages.</summary>
+    public bool IsVoltage(int place) => (place >= Phases && place < Phases + Links.Length) || place >= FirstOfBank + 2;
 
     /// <summary>Numbers of a state.</summary>
     public int Size => FirstOfBank + (Bank is null ? 0 : 4);
 
     /// <summary>Place of the first number of the bank: real and imaginary part of the current from the EMF, then of the voltage at the bank.</summary>
-    public int FirstOfBank => Phases + 1 + (HasChokes ? Bridges : 0);
+    public int FirstOfBank => Phases + Links.Length + (HasChokes ? Bridges : 0);
 
     /// <summary>Places of the voltage that the bridges see: of the bank where there is one, else of the EMF behind the state.</summary>
     public (int Re, int Im) Seen => Bank is null ? (Size, Size + 1) : (FirstOfBank + 2, FirstOfBank + 3);
@@ -63,7 +65,7 @@ internal sealed record SwitchedCircuit(
     public int Stride => (Size + 3) / 4 * 4;
 
     /// <summary>Place of the current of a choke.</summary>
-    public int Choke(int bridge) => Phases + 1 + bridge;
+    public int Choke(int bridge) => Phases + Links.Length + bridge;
 
     /// <summary>Bridge of a phase.</summary>
     public int BridgeOf(int phase) => phase / PhasesOfBridge;
@@ -83,10 +85,13 @@ internal sealed record SwitchedCircuit(
     }
 
     /// <summary>Space vector of the line current of a state.</summary>
-    public Complex LineCurrent(ReadOnlySpan<double> state)
+    public Complex LineCurrent(ReadOnlySpan<double> state) => LineCurrent(state, 0, Phases);
+
+    /// <summary>Space vector of the current of some phases.</summary>
+    public Complex LineCurrent(ReadOnlySpan<double> state, int firstPhase, int count)
     {
         double re = 0, im = 0;
-        for (var x = 0; x < Phases; x++)
+        for (var x = firstPhase; x < firstPhase + count; x++)
         {
             re += Axes[x].Real * state[x];
             im += Axes[x].Imaginary * state[x];
@@ -94,6 +99,19 @@ internal sealed record SwitchedCircuit(
 
         return new Complex(2.0 / 3 * re, 2.0 / 3 * im);
     }
+}
+
+/// <summary>A capacitor and its load.</summary>
+/// <param name="Susceptance">Susceptance of the capacitor.</param>
+/// <param name="LoadPower">Power of a constant-power load; 0 with a resistor.</param>
+/// <param name="LoadConductance">Conductance of a resistor; 0 with constant power.</param>
+internal sealed record SwitchedLink(double Susceptance, double LoadPower, double LoadConductance)
+{
+    /// <summary>Slope of the load's current over the voltage, at a voltage.</summary>
+    public double LoadSlope(double volts) => LoadPower > 0 ? -LoadPower / (volts * volts) : LoadConductance;
+
+    /// <summary>Current that the load draws.</summary>
+    public double LoadCurrent(double volts) => LoadPower > 0 ? LoadPower / volts : LoadConductance * volts;
 }
 
 /// <summary>A capacitor bank without reactor at the terminals of the bridges, behind the impedance that it resonates with.</summary>
@@ -109,16 +127,17 @@ internal sealed record BankAhead(double R, double X, double Susceptance);
 internal readonly struct Conduction
 {
     private const int Floating = 1;
-    private readonly uint sides;
+    private const int KeptBits = 40;
+    private readonly ulong sides;
     private readonly byte freewheel;
 
-    private Conduction(uint sides, byte freewheel) => (this.sides, this.freewheel) = (sides, freewheel);
+    private Conduction(ulong sides, byte freewheel) => (this.sides, this.freewheel) = (sides, freewheel);
 
     /// <summary>Nothing conducts.</summary>
-    public static Conduction None { get; } = new(0x55555, 0);
+    public static Conduction None { get; } = new(0x5555555555, 0);
 
-    /// <summary>A key: equal for equal combinations.</summary>
-    public int Key => (int)(sides | ((uint)freewheel << 20));
+    /// <summary>A key: equal for equal combinations of up to 20 phases.</summary>
+    public long Key => (long)sides | ((long)freewheel << KeptBits);
 
     /// <summary>+1 top, −1 bottom, 0 floating.</summary>
     public int Side(int phase) => (int)((sides >> (2 * phase)) & 3) - Floating;
@@ -127,7 +146,7 @@ internal readonly struct Conduction
     public bool Freewheels(int bridge) => (freewheel & (1 << bridge)) != 0;
 
     /// <summary>With a phase on another side.</summary>
-    public Conduction With(int phase, int side) => new((sides & ~(3u << (2 * phase))) | ((uint)(side + Floating) << (2 * phase)), freewheel);
+    public Conduction With(int phase, int side) => new((sides & ~(3ul << (2 * phase))) | ((ulong)(side + Floating) << (2 * phase)), freewheel);
 
     /// <summary>With the rails of a bridge shorted or not.</summary>
     public Conduction WithFreewheel(int bridge, bool on) => new(sides, (byte)(on ? freewheel | (1 << bridge) : freewheel & ~(1 << bridge)));

@@ -74,6 +74,8 @@ internal sealed class SwitchedMode
     /// <summary>What ends it.</summary>
     public SwitchingGuard[] Guards { get; }
 
+    private int LinkOf(int bridge) => circuit.Link(circuit.LinkOf[bridge]);
+
     private bool IsLive(int phase) => Conduction.Side(phase) != 0 || Conduction.Freewheels(circuit.BridgeOf(phase));
 
     private bool IsTop(int phase) => Conduction.Side(phase) > 0 && !Conduction.Freewheels(circuit.BridgeOf(phase));
@@ -82,7 +84,7 @@ internal sealed class SwitchedMode
 
     private void Build()
     {
-        var (n, link) = (circuit.Size, circuit.Link);
+        var n = circuit.Size;
         var (re, im) = circuit.Seen;
         var live = Enumerable.Range(0, circuit.Phases).Where(IsLive).ToArray();
         var conducting = live.Select(circuit.BridgeOf).Distinct().ToArray();
@@ -94,8 +96,8 @@ internal sealed class SwitchedMode
             for (var c = 0; c < live.Length; c++)
             {
                 var y = live[c];
-                matrix[r, c] = (circuit.CommonX * circuit.Between(x, y)) + (x == y ? circuit.OwnX[x] : 0) + (SharesRail(x, y) ? circuit.ChokeX : 0);
-                right[r, y] -= (circuit.CommonR * circuit.Between(x, y)) + (x == y ? circuit.OwnR[x] : 0) + (SharesRail(x, y) ? circuit.ChokeR : 0);
+                matrix[r, c] = (circuit.CommonX * circuit.Between(x, y)) + (x == y ? circuit.OwnX[x] : 0) + (SharesRail(x, y) ? circuit.ChokeX[circuit.BridgeOf(x)] : 0);
+                right[r, y] -= (circuit.CommonR * circuit.Between(x, y)) + (x == y ? circuit.OwnR[x] : 0) + (SharesRail(x, y) ? circuit.ChokeR[circuit.BridgeOf(x)] : 0);
             }
 
             var star = live.Length + Array.IndexOf(conducting, circuit.BridgeOf(x));
@@ -103,7 +105,7 @@ internal sealed class SwitchedMode
             matrix[star, r] = 1;
             right[r, re] = circuit.Axes[x].Real;
             right[r, im] = circuit.Axes[x].Imaginary;
-            right[r, link] = IsTop(x) ? -1 : 0;
+            right[r, LinkOf(circuit.BridgeOf(x))] = IsTop(x) ? -1 : 0;
         }
 
         if (live.Length > 0)
@@ -156,26 +158,27 @@ internal sealed class SwitchedMode
 
     private void BuildLinkAndChokes()
     {
-        int n = circuit.Size, link = circuit.Link;
+        var n = circuit.Size;
         for (var k = 0; k < circuit.Bridges; k++)
         {
+            var (link, susceptance) = (LinkOf(k), circuit.Links[circuit.LinkOf[k]].Susceptance);
             if (Conduction.Freewheels(k))
             {
-                Matrix[link, circuit.Choke(k)] += 1 / circuit.Susceptance;
-                Matrix[circuit.Choke(k), link] = -1 / circuit.ChokeX;
-                Matrix[circuit.Choke(k), circuit.Choke(k)] = -circuit.ChokeR / circuit.ChokeX;
+                Matrix[link, circuit.Choke(k)] += 1 / susceptance;
+                Matrix[circuit.Choke(k), link] = -1 / circuit.ChokeX[k];
+                Matrix[circuit.Choke(k), circuit.Choke(k)] = -circuit.ChokeR[k] / circuit.ChokeX[k];
                 continue;
             }
 
             railVolts[k, link] = 1;
             foreach (var x in PhasesOf(k).Where(IsTop))
             {
-                Matrix[link, x] += 1 / circuit.Susceptance;
-                railVolts[k, x] += circuit.ChokeR;
+                Matrix[link, x] += 1 / susceptance;
+                railVolts[k, x] += circuit.ChokeR[k];
                 for (var column = 0; column < n + 2; column++)
                 {
-                    railVolts[k, column] += circuit.ChokeX * Matrix[x, column];
-                    if (circuit.HasChokes)
+                    railVolts[k, column] += circuit.ChokeX[k] * Matrix[x, column];
+                    if (circuit.ChokeX[k] > 0)
                     {
                         Matrix[circuit.Choke(k), column] += Matrix[x, column];
                     }
@@ -242,13 +245,13 @@ internal sealed class SwitchedMode
         {
             foreach (var (x, y) in phases.SelectMany(x => phases.Where(y => y != x).Select(y => (x, y))))
             {
-                yield return new SwitchingGuard(SwitchingKind.PairTurnsOn, bridge, x, y, Row(c => (c == circuit.Link ? 1 : 0) - phaseVolts[x, c] + phaseVolts[y, c]));
+                yield return new SwitchingGuard(SwitchingKind.PairTurnsOn, bridge, x, y, Row(c => (c == LinkOf(bridge) ? 1 : 0) - phaseVolts[x, c] + phaseVolts[y, c]));
             }
 
             yield break;
         }
 
-        if (circuit.HasChokes)
+        if (circuit.ChokeX[bridge] > 0)
         {
             yield return new SwitchingGuard(SwitchingKind.FreewheelStarts, bridge, 0, 0, Row(c => railVolts[bridge, c]));
         }
