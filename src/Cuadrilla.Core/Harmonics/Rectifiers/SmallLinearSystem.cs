@@ -51,6 +51,25 @@ internal static class SmallLinearSystem
         return right;
     }
 
+    /// <summary>Product of two square matrices.</summary>
+    public static double[,] Product(double[,] left, double[,] right)
+    {
+        var n = left.GetLength(0);
+        var product = new double[n, n];
+        for (var r = 0; r < n; r++)
+        {
+            for (var k = 0; k < n; k++)
+            {
+                for (var c = 0; c < n; c++)
+                {
+                    product[r, c] += left[r, k] * right[k, c];
+                }
+            }
+        }
+
+        return product;
+    }
+
     /// <summary>Solves for all columns of the right side, which becomes the solution; the matrix is used up.</summary>
     /// <exception cref="InvalidOperationException">The matrix is singular.</exception>
     public static void SolveInPlace(double[,] matrix, double[,] right)

@@ -15,7 +15,10 @@ internal sealed class BalancedFronts
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess.
     private const double DisplacementOfOthers = 0.96;
 
-        private readonly SupplyNetwork network;
+        // Of what is told, not fed back.
+    private const double UnevenPrecision = 1e-9;
+
+    private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
     private readonly FrontSettings settings;
     private readonly OrderNetworks orders;
@@ -65,10 +68,11 @@ internal sealed class BalancedFronts
 
         var balance = new HarmonicBalance(search.orders, search.units, search.Filters);
         var start = search.Start(voltages);
-        var found = settings.Before.Count > 0 ? balance.Run(search.AsBefore(start), search.OrbitsBefore()) : null;
+        var before = search.units.Select((_, u) => search.Before(u)).ToArray();
+        var found = before.Any(b => b is not null) ? balance.Run([.. start.Select((s, u) => before[u] is { } b ? search.Kept(b.Emf) : s)], before) : null;
         if (found is not { IsSettled: true })
         {
-            found = balance.Run(start, new OrbitResult.Settled?[search.units.Count]);
+            found = balance.Run(start, new FrontSearch?[start.Length]);
         }
 
         return (search.Drives(found), search.Iteration(found));
@@ -82,15 +86,27 @@ internal sealed class BalancedFronts
         var drives = new DriveInScenario[running.Count];
         Parallel.For(0, units.Count, u =>
         {
-            var unit = units[u];
-            var (front, emf, orbit) = (unit.Front, found.Emfs[u], found.Answers[u].Orbit);
-            var answer = orbit is not null && unbalance is not null ? front.Answer(Uneven(front, emf), orbit, PeriodicOrbit.Finest) : found.Answers[u];
+            var (unit, emf, answer) = (units[u], found.Emfs[u], found.Answers[u]);
+            var before = Before(u);
+            var uneven = answer.Orbit is null || unbalance is null ? answer
+                : before is not null && ReferenceEquals(before.Answer, answer) && ReferenceEquals(before.Circuit, unit.Front.Circuit?.Circuit) && Fits(before.Uneven, unit.Front, emf) ? before.Uneven
+                : unit.Front.Answer(Uneven(unit.Front, emf), answer.Orbit, UnevenPrecision);
             foreach (var member in unit.Members)
             {
-                drives[member.Front] = Drive(unit, member, answer, emf, found.Volts) with { Search = new FrontSearch(emf, orbit) };
+                drives[member.Front] = Drive(unit, member, uneven, emf, found.Volts) with
+                {
+                    Search = new FrontSearch(emf, unit.Front.Circuit?.Circuit, answer, uneven, found.Slopes?[u] ?? before?.Slope),
+                };
             }
         });
         return drives;
+    }
+
+    // The same unbalance arrives as before.
+    private bool Fits(FrontAnswer uneven, BalanceFront front, SpaceVector emf)
+    {
+        var (turn, ahead) = front.FrameOf(emf);
+        return uneven.Emf.Plus(Uneven(front, emf).Turned(turn, ahead), -1).Largest().Size < UnevenPrecision;
     }
 
     // A little unbalance is the source's, as it arrives.
@@ -187,8 +203,6 @@ internal sealed class BalancedFronts
         return settings.Before.TryGetValue(member.Id, out var before) && before.BusId == member.BusId ? before.Search : null;
     }
 
-    private SpaceVector[] AsBefore(SpaceVector[] start) => [.. start.Select((s, u) => Before(u) is { } before ? Kept(before.Emf) : s)];
-
     // Orders that this network does not know stay out.
     private SpaceVector Kept(SpaceVector before)
     {
@@ -200,8 +214,6 @@ internal sealed class BalancedFronts
 
         return kept;
     }
-
-    private OrbitResult.Settled?[] OrbitsBefore() => [.. units.Select((_, u) => Before(u)?.Orbit)];
 
     private static Complex PowerOf(RunningDrive drive) => drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
         ? new Complex(1, Math.Tan(Math.Acos(DisplacementOfOthers))) * drive.Point.DcLoadW

@@ -4,5 +4,8 @@ namespace Cuadrilla.Core.Assessment.Supply.Balance;
 
 /// <summary>Where the search for a circuit ended: the next one begins there.</summary>
 /// <param name="Emf">EMF in the frame of the source, per unit.</param>
-/// <param name="Orbit">Its orbit; null where it has none.</param>
-internal sealed record FrontSearch(SpaceVector Emf, OrbitResult.Settled? Orbit);
+/// <param name="Circuit">The circuit; null where closed form or catalogue data tell its current.</param>
+/// <param name="Answer">What it answers.</param>
+/// <param name="Uneven">What it answers with the line's little unbalance; the same where there is none.</param>
+/// <param name="Slope">How its current moved with its EMF on the way there; null where nothing moved or nothing was asked.</param>
+internal sealed record FrontSearch(SpaceVector Emf, SwitchedCircuit? Circuit, FrontAnswer Answer, FrontAnswer Uneven, double[]? Slope);

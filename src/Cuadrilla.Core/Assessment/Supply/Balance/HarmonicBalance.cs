@@ -6,13 +6,14 @@ namespace Cuadrilla.Core.Assessment.Supply.Balance;
 /// <summary>Where a search for the balance ended.</summary>
 /// <param name="Emfs">EMF of each circuit in the frame of the source, per unit.</param>
 /// <param name="Answers">What each answers to it.</param>
+/// <param name="Slopes">How each moved with it when that was last asked; null: it never was.</param>
 /// <param name="Volts">Voltages of the network's places.</param>
 /// <param name="Rounds">How often the front ends were solved.</param>
 /// <param name="ResidualPu">Largest contradiction between network and front ends, parts of nominal voltage.</param>
 /// <param name="ResidualOrder">Order at which it is; negative: turning backwards.</param>
 /// <param name="Worst">Front end at which it is; −1: none.</param>
 internal sealed record BalanceResult(
-    SpaceVector[] Emfs, FrontAnswer[] Answers, SpaceVector[] Volts, int Rounds, double ResidualPu, int ResidualOrder, int Worst)
+    SpaceVector[] Emfs, FrontAnswer[] Answers, double[]?[]? Slopes, SpaceVector[] Volts, int Rounds, double ResidualPu, int ResidualOrder, int Worst)
 {
     /// <summary>Contradiction at which currents and voltages count as found, parts of nominal voltage.</summary>
     public const double LimitPu = 1e-9;
@@ -32,6 +33,7 @@ internal sealed class HarmonicBalance
     private const double LeastPart = 1e-3;
     private const double KeptGain = 0.1;
     private const double SamePu = 1e-12;
+    private const double FirstPrecision = 1e-9;
 
     private readonly OrderNetworks networks;
     private readonly IReadOnlyList<BalanceUnit> units;
@@ -45,42 +47,52 @@ internal sealed class HarmonicBalance
 
     /// <summary>Searches it.</summary>
     /// <param name="start">EMFs to begin with.</param>
-    /// <param name="near">Orbits that may be near, by front end.</param>
-    public BalanceResult Run(SpaceVector[] start, OrbitResult.Settled?[] near)
+    /// <param name="before">Where an earlier search ended, by unit; null where there was none.</param>
+    public BalanceResult Run(SpaceVector[] start, FrontSearch?[] before)
     {
-        var at = Evaluated(start, near, null, PeriodicOrbit.Finest);
+        var at = Evaluated(start, Array.ConvertAll(before, b => b?.Answer.Orbit), (i, emf) => Known(before[i], i, emf), FirstPrecision);
         var (rounds, part) = (1, 1.0);
-        (LinearStep Step, SpaceVector[] Changes)? last = null;
+
+        // Slopes of an earlier search serve as long as they gain enough.
+        var slopes = Array.TrueForAll(before, b => b is not null) ? Array.ConvertAll(before, b => b!.Slope) : null;
+        var step = slopes is null || at.IsSettled || slopes.Any(s => s is not null && s.Length != Width * Width) ? null : Step(at, slopes);
+        var (isFresh, changes) = (false, step?.Solve(at.Residuals));
         while (rounds < MostRounds && !at.IsSettled)
         {
-            var isFresh = last is null;
-            var step = last?.Step ?? Step(at);
-            var changes = last?.Changes ?? step.Solve(at.Residuals);
+            if (step is null)
+            {
+                slopes = Slopes(at);
+                (step, isFresh) = (Step(at, slopes), true);
+                changes = step.Solve(at.Residuals);
+            }
+
             BalancePoint? found = null;
-            last = null;
+            var next = changes!;
             while (found is null && part > LeastPart)
             {
-                var tried = Evaluated(Moved(at.Emfs, changes, part), Orbits(at.Answers), at, PrecisionAt(at.ResidualPu));
+                var from = at;
+                var tried = Evaluated(
+                    Moved(at.Emfs, changes!, part), Array.ConvertAll(at.Answers, a => a.Orbit), (i, emf) => Same(emf, from.Emfs[i]) ? from.Answers[i] : null, PrecisionAt(at.ResidualPu));
                 rounds++;
-                var next = step.Solve(tried.Residuals);
-                var gain = Size(next) / Size(changes);
-                var bend = 2 * Size(Moved(next, changes, part - 1)) / (part * Size(changes));
+                next = step.Solve(tried.Residuals);
+                var gain = Size(next) / Size(changes!);
                 var left = Size(tried.Residuals) / Size(at.Residuals);
-                if (Environment.GetEnvironmentVariable("TR") is not null) Console.WriteLine($"{rounds} fresh {isFresh} {at.ResidualPu:e2} -> {tried.ResidualPu:e2} part {part:g3} gain {gain:g3} {left:g3}");
+                var bend = 2 * Size(Moved(next, changes!, part - 1)) / (part * Size(changes!));
                 if (tried.Silent <= at.Silent && (gain < 1 - (part / 4) || left < 1 - (part / 2) || tried.IsSettled))
                 {
-                    (found, last) = (tried, part == 1 && gain < KeptGain ? (step, next) : null);
+                    (found, isFresh) = (tried, false);
+                    step = part == 1 && gain < KeptGain ? step : null;
                     part = Math.Min(1, part * Math.Clamp(1 / bend, 1, 4));
+                    break;
                 }
-                else if (!isFresh)
+
+                if (!isFresh)
                 {
                     break;
                 }
-                else
-                {
-                    // How far from linear it is along the way tells how far to go.
-                    part *= Math.Clamp(1 / bend, 0.1, 0.5);
-                }
+
+                // How far from linear it is along the way tells how far to go.
+                part *= Math.Clamp(1 / bend, 0.1, 0.5);
             }
 
             if (found is null && isFresh)
@@ -88,11 +100,19 @@ internal sealed class HarmonicBalance
                 break;
             }
 
-            (at, part) = found is null ? (at, 1) : (found, part);
+            // Slopes of elsewhere that did not gain: once more from here with fresh ones.
+            (at, changes, step) = found is null ? (at, null, null) : (found, next, step);
         }
 
-        return new BalanceResult(at.Emfs, at.Answers, at.Volts, rounds, at.ResidualPu, at.Order, at.Worst);
+        return new BalanceResult(at.Emfs, at.Answers, slopes, at.Volts, rounds, at.ResidualPu, at.Order, at.Worst);
     }
+
+    private int Width => 2 * networks.Orders.Count;
+
+    private FrontAnswer? Known(FrontSearch? before, int unit, SpaceVector emf) =>
+        before?.Circuit is { } circuit && ReferenceEquals(circuit, units[unit].Front.Circuit?.Circuit) && Same(emf, before.Emf) ? before.Answer : null;
+
+    private static bool Same(SpaceVector one, SpaceVector other) => one.Plus(other, -1).Largest().Size < SamePu;
 
     private static SpaceVector[] Moved(SpaceVector[] from, SpaceVector[] by, double part) => [.. from.Select((f, i) => f.Plus(by[i], part))];
 
@@ -101,14 +121,10 @@ internal sealed class HarmonicBalance
     // Orbits need be no nearer than what is left between them and the network. Newton's method gains some digits at once.
     private static double PrecisionAt(double residualPu) => Math.Clamp(1e-5 * residualPu * residualPu, PeriodicOrbit.Finest, 1e-9);
 
-    private static OrbitResult.Settled?[] Orbits(FrontAnswer[] answers) => Array.ConvertAll(answers, a => a.Orbit);
-
-    private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, BalancePoint? before, double precision)
+    private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, Func<int, SpaceVector, FrontAnswer?> known, double precision)
     {
         var answers = new FrontAnswer[units.Count];
-        Parallel.For(0, units.Count, i => answers[i] = before is not null && emfs[i].Plus(before.Emfs[i], -1).Largest().Size < SamePu
-            ? before.Answers[i]
-            : units[i].Front.Answer(emfs[i], near[i], precision));
+        Parallel.For(0, units.Count, i => answers[i] = known(i, emfs[i]) ?? units[i].Front.Answer(emfs[i], near[i], precision));
         var (residuals, volts, parts) = Residuals(emfs, answers);
         return new BalancePoint(emfs, answers, residuals, volts, parts);
     }
@@ -159,12 +175,17 @@ internal sealed class HarmonicBalance
         return (residuals, atPlaces, parts);
     }
 
-    private LinearStep Step(BalancePoint at)
+    private double[]?[] Slopes(BalancePoint at)
+    {
+        var slopes = new double[]?[units.Count];
+        Parallel.For(0, units.Count, i => slopes[i] = Slope(units[i].Front, at.Answers[i], at.Emfs[i]));
+        return slopes;
+    }
+
+    private LinearStep Step(BalancePoint at, double[]?[] slopes)
     {
         var own = new FrontAdmittance?[units.Count];
-        Parallel.For(0, units.Count, i => own[i] = Slope(units[i].Front, at.Answers[i], at.Emfs[i]) is { } slope
-            ? new FrontAdmittance(units[i].Front, slope, networks.Orders)
-            : null);
+        Parallel.For(0, units.Count, i => own[i] = slopes[i] is { } slope ? new FrontAdmittance(units[i].Front, slope, networks.Orders) : null);
         return new LinearStep(networks, units, own, filters, at.FilterParts);
     }
 

@@ -14,7 +14,7 @@ internal sealed class FrontCircuit
     private readonly SwitchedCircuit circuit;
 
     private FrontCircuit(SwitchedCircuit circuit, RectifierInput input, double voltageBaseV, double currentBaseA) =>
-        (this.circuit, Input, VoltageBaseV, CurrentBaseA) = (circuit, input, voltageBaseV, currentBaseA);
+        (this.circuit, Input, VoltageBaseV, CurrentBaseA) = (circuit.Shared(), input, voltageBaseV, currentBaseA);
 
     /// <summary>What it was made from.</summary>
     public RectifierInput Input { get; }

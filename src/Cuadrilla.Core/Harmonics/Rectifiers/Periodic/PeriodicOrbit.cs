@@ -99,7 +99,9 @@ internal sealed class PeriodicOrbit
         try
         {
             Section(near.StartRad);
-            return Newton((double[])near.Start.Clone(), near.Conduction, near.IsSixfold == isSixfold ? near : null) is OrbitResult.Settled found ? found : null;
+            return Newton((double[])near.Start.Clone(), near.Conduction, SlopesFor(near) is { } slopes ? near with { Slopes = slopes } : null) is OrbitResult.Settled found
+                ? found
+                : null;
         }
         catch (RectifierSearchException)
         {
@@ -110,6 +112,12 @@ internal sealed class PeriodicOrbit
             Section(Sections[0]);
         }
     }
+
+    // Three sixths on end are half a cycle.
+    private double[,]? SlopesFor(OrbitResult.Settled near) =>
+        near.IsSixfold == isSixfold ? near.Slopes
+        : near.IsSixfold ? SmallLinearSystem.Product(near.Slopes, SmallLinearSystem.Product(near.Slopes, near.Slopes))
+        : null;
 
     private void Section(double at)
     {

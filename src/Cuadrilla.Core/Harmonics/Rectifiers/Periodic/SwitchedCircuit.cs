@@ -1,4 +1,6 @@
+using System.Collections.Concurrent;
 using System.Numerics;
+using System.Runtime.InteropServices;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
@@ -32,7 +34,9 @@ internal sealed record SwitchedCircuit(
     int[] LinkOf,
     double ClampVoltage)
 {
-    private readonly Dictionary<long, SwitchedMode> modes = [];
+    private const int MostMade = 2000;
+    private static readonly ConcurrentDictionary<string, SwitchedCircuit> Made = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<long, SwitchedMode> modes = new();
 
     /// <summary>A capacitor bank between the EMF and the bridges; null: none.</summary>
     public BankAhead? Bank { get; init; }
@@ -73,15 +77,27 @@ internal sealed record SwitchedCircuit(
     /// <summary>Drop that a current of one phase causes in another through the common impedance.</summary>
     public double Between(int x, int y) => 2.0 / 3 * ((Axes[x].Real * Axes[y].Real) + (Axes[x].Imaginary * Axes[y].Imaginary));
 
+    /// <summary>The same circuit as it was made before with these numbers, with what is worked out for it already.</summary>
+    public SwitchedCircuit Shared()
+    {
+        double[] numbers =
+        [
+            PhasesOfBridge, Bridges, Links.Length, CommonR, CommonX, ClampVoltage, Bank?.R ?? 0, Bank?.X ?? 0, Bank?.Susceptance ?? 0,
+            .. Axes.SelectMany(a => new[] { a.Real, a.Imaginary }), .. OwnR, .. OwnX, .. ChokeR, .. ChokeX,
+            .. Links.SelectMany(l => new[] { l.Susceptance, l.LoadPower, l.LoadConductance }), .. LinkOf.Select(l => (double)l),
+        ];
+        if (Made.Count > MostMade)
+        {
+            Made.Clear();
+        }
+
+        return Made.GetOrAdd(new string(MemoryMarshal.Cast<double, char>(numbers)), this);
+    }
+
     /// <summary>The equations of a combination of conducting diodes, worked out once.</summary>
     public SwitchedMode Mode(in Conduction conduction)
     {
-        if (!modes.TryGetValue(conduction.Key, out var mode))
-        {
-            modes[conduction.Key] = mode = new SwitchedMode(this, conduction);
-        }
-
-        return mode;
+        return modes.TryGetValue(conduction.Key, out var mode) ? mode : modes.GetOrAdd(conduction.Key, new SwitchedMode(this, conduction));
     }
 
     /// <summary>Space vector of the line current of a state.</summary>
