@@ -16,7 +16,6 @@ public sealed partial class Assessor
     private readonly EngineeringData data;
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
-    private readonly StudyMemory<RectifierInput, RectifierResult> rectifiers = new(RectifierStudy.Run, 8000);
     private readonly FrontMemory fronts = new();
 
     /// <summary>Creates an assessor.</summary>
@@ -133,7 +132,7 @@ public sealed partial class Assessor
     {
         try
         {
-            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, (input, near) => rectifiers.Get(input, i => RectifierStudy.Run(i, near)), fronts.Of(plant.Name, scenario.Id));
+            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts.Of(plant.Name, scenario.Id));
             if (result is not null)
             {
                 fronts.Keep(plant.Name, result);

@@ -13,9 +13,6 @@ namespace Cuadrilla.Core.Assessment;
 /// <param name="ReactorLossPu">Resistance of reactors ahead of capacitors, parts of their reactance at the fundamental.</param>
 public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, double CapacitorCurrentPu, double CapacitorVoltagePu, double LeakageMismatchPu, double DampingPu, double ActiveFilterPointsPerA, double ActiveFilterLossPu, double TerminalThdiPct, double ReactorLossPu)
 {
-    /// <summary>True: waveforms and network are solved together on all orders, not to the 13th only.</summary>
-    public bool AllOrders { get; init; }
-
     /// <summary>How resistance rises with the order.</summary>
     public Plant.Network.ResistanceRise Rise { get; init; } = Plant.Network.ResistanceRise.Usual;
 
@@ -28,7 +25,6 @@ public sealed record HarmonicDefaults(int PlantClass, double ResonanceGain, doub
             (int)Math.Round(of("plant-class")), of("resonance-gain"), of("capacitor-current-pu"), of("capacitor-voltage-pu"), of("leakage-mismatch-pct") / 100, of("harmonic-damping-pct") / 100, of("active-filter-points-per-a"), of("active-filter-loss-pct") / 100, of("terminal-thdi-pct"), of("reactor-loss-pct") / 100)
         {
             Rise = new Plant.Network.ResistanceRise((Plant.Network.ResistanceLaw)(int)Math.Round(of("resistance-law")), of("resistance-from-order")),
-            AllOrders = of("harmonics-all-orders") >= 0.5,
         };
     }
 }

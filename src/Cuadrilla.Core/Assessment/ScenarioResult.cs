@@ -73,19 +73,7 @@ public sealed record DriveInScenario(
     /// <summary>True for a single-phase front end between phase and neutral.</summary>
     internal bool IsToNeutral => Circuit is { Kind: RectifierKind.SinglePhase } loop && loop.LineVoltageV < 0.75 * EmfV;
 
-    /// <summary>What it was solved at, where orders were mixed.</summary>
-    internal FrontPlace Place { get; init; }
-
-    /// <summary>EMF it was solved at, where orders were mixed.</summary>
-    internal FrontEmf MixedEmf { get; init; }
-
-    /// <summary>EMF where the mixing ended, not in steps.</summary>
-    internal FrontEmf Guess { get; init; }
-
-    /// <summary>Points of THDi that an EMF of 1 would move, as the mixing found.</summary>
-    internal double Sensitivity { get; init; }
-
-    /// <summary>Where the search for its circuit ended; null where orders were mixed.</summary>
+    /// <summary>Where the search for its circuit ended.</summary>
     internal Supply.Balance.FrontSearch? Search { get; init; }
 
     /// <summary>EMF of its circuit in the time of its own voltage; empty without circuit.</summary>

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Assessment.Supply.Balance;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
@@ -20,7 +21,6 @@ internal static class ScenarioStudy
     /// <param name="defaults">Defaults in force.</param>
     /// <param name="models">Drive points that are complete.</param>
     /// <param name="modules">Supply modules of common DC buses.</param>
-    /// <param name="rectifier">Solver of a front end, usually one that remembers.</param>
     /// <param name="before">Front ends as the last run of this scenario left them.</param>
     public static ScenarioResult? Run(
         PlantSpecification plant,
@@ -28,7 +28,6 @@ internal static class ScenarioStudy
         DefaultsInForce defaults,
         IReadOnlyList<DrivePointModel> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
-        Func<RectifierInput, RectifierResult?, RectifierResult> rectifier,
         IReadOnlyDictionary<string, DriveInScenario> before)
     {
         if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
@@ -82,7 +81,7 @@ internal static class ScenarioStudy
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
         var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
-        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, rectifier, before) { AllOrders = defaults.Harmonics.AllOrders }, faults);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before), faults);
         List<string> unsettled =
         [
             .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),
@@ -148,7 +147,7 @@ internal static class ScenarioStudy
     {
         try
         {
-            return DriveFronts.Solve(plant, scenario, network, running, shunts, loads, settings);
+            return BalancedFronts.Solve(plant, scenario, network, running, shunts, loads, settings);
         }
         catch (Exception problem) when (Fault.IsContained(problem))
         {
@@ -195,10 +194,8 @@ internal static class ScenarioStudy
 
     private static string Swinging(string scenario, string tag, FrontIteration iteration) =>
         FormattableString.Invariant($"waveforms and network do not settle with each other in '{scenario}': after {iteration.Rounds} rounds ")
-        + (iteration.IsBalance
-            ? FormattableString.Invariant(
-                $"they contradict each other by {iteration.Residual:0.0e+0} of nominal voltage at order {iteration.ResidualOrder}, most at {tag} (limit {iteration.Limit:0e+0})")
-            : FormattableString.Invariant($"THDi would still move by {iteration.Residual:0.00} points, most at {tag} (limit {iteration.Limit:0.0})"))
+        + FormattableString.Invariant(
+            $"they contradict each other by {iteration.ResidualPu:0.0e+0} of nominal voltage at order {iteration.ResidualOrder}, most at {tag} (limit {FrontIteration.LimitPu:0e+0})")
         + ". A resonance stands too near an order that is drawn: a reactor ahead of the capacitors, or fewer of them, moves it.";
 
     private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance

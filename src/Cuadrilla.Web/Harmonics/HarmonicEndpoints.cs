@@ -47,11 +47,10 @@ internal sealed record FrontStoryDocument(
 
 /// <summary>How waveforms and network settled with each other.</summary>
 /// <param name="Rounds">How often the front ends were solved.</param>
-/// <param name="AllOrders">True where all orders were solved together.</param>
-/// <param name="Residual">Then the largest contradiction between network and front ends, parts of nominal voltage; else what the next round would move a THDi by, points.</param>
-/// <param name="ResidualOrder">Order at which it is; 0 where orders were mixed.</param>
+/// <param name="ResidualPu">Largest contradiction between network and front ends, parts of nominal voltage.</param>
+/// <param name="ResidualOrder">Order at which it is.</param>
 /// <param name="Settled">True below the limit.</param>
-internal sealed record IterationDocument(int Rounds, bool AllOrders, double Residual, int ResidualOrder, bool Settled);
+internal sealed record IterationDocument(int Rounds, double ResidualPu, int ResidualOrder, bool Settled);
 
 /// <summary>A figure in every scenario; null where there is none.</summary>
 internal sealed record MatrixRowDocument(string Id, string Name, string Unit, double Limit, IReadOnlyList<double?> Figures, int Worst);
@@ -159,7 +158,7 @@ internal static class HarmonicEndpoints
                     Tag(f.DrivePointId), f.Pulses, f.ThdiPct, Finite(f.WithoutUnbalancePct), Finite(f.WithoutDistortionPct), Finite(f.WithoutMismatchPct), Finite(f.IdealPct), f.ThirdA,
                     f.UnbalancePct, f.DistortionPct)),
             ],
-            new IterationDocument(result.Iteration.Rounds, result.Iteration.IsBalance, result.Iteration.Residual, result.Iteration.ResidualOrder, result.Iteration.IsSettled),
+            new IterationDocument(result.Iteration.Rounds, result.Iteration.ResidualPu, result.Iteration.ResidualOrder, result.Iteration.IsSettled),
             [.. study.BusVoltagePct.Select((v, i) => new WaveDocument(i, study.BusA.Count == 0 ? null : study.BusA[i], v))]));
     }
 

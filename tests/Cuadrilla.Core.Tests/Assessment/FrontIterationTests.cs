@@ -2,6 +2,7 @@ using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Assessment.Supply.Balance;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Plant;
@@ -58,61 +59,15 @@ public sealed class FrontIterationTests
     }
 
     [Fact]
-    public void A_project_may_ask_for_all_orders_together()
+    public void The_demo_settles_and_the_next_search_begins_where_it_ended_and_stays()
     {
-        var asked = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("harmonics-all-orders", 1, "bank without reactor")] };
-        var found = new Assessor(Data).Run(asked);
-        Assert.All(found.Scenarios, s => Assert.True(s.Iteration is { IsBalance: true, IsSettled: true }, s.Iteration.ToString()));
-        Assert.All(new Assessor(Data).Run(Demo).Scenarios, s => Assert.False(s.Iteration.IsBalance));
-
-        // Where it ended the next search begins and stays.
-        var again = new Assessor(Data).Run(asked);
+        var named = Demo with { Name = "settles" };
+        var found = new Assessor(Data).Run(named);
+        Assert.All(found.Scenarios, s => Assert.True(s.Iteration.IsSettled, s.Iteration.ToString()));
+        var again = new Assessor(Data).Run(named);
         Assert.All(again.Scenarios, s => Assert.Equal(1, s.Iteration.Rounds));
         Assert.Equal(found.Scenarios[0].Pcc.HarmonicA, again.Scenarios[0].Pcc.HarmonicA, 1e-6 * found.Scenarios[0].Pcc.HarmonicA);
         Assert.Equal(Verdict.Fails, found.Checks.Single(c => c is { Id: "harmonics.resonance", ElementId: "caps" }).Verdict);
-    }
-
-    [Fact]
-    public void What_does_not_settle_is_said_with_its_residual_and_the_front_end_that_moves_most()
-    {
-        // Front ends that never answer twice alike can't settle with any network.
-        var calls = 0;
-        RectifierResult Restless(RectifierInput input, RectifierResult? near) =>
-            RectifierStudy.Run(input with { DcLoadW = input.DcLoadW * (Interlocked.Increment(ref calls) % 3 == 0 ? 1 : 0.6) });
-        var assessor = new Assessor(Data);
-        var models = Demo.AllDrivePoints().Select(p => assessor.Study(Demo, p)).Where(s => s.IsComplete).Select(s => s.Model).ToList();
-        var defaults = DefaultsInForce.Resolve(Data.Defaults, Demo.Overrides);
-        var scenario = Demo.Scenarios.Single(s => s.Name == "night, kiln only");
-        ScenarioResult Run(Func<RectifierInput, RectifierResult?, RectifierResult> rectifier) => ScenarioStudy.Run(
-            Demo, scenario, defaults, models, Data.SupplyModules, rectifier, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal))!;
-
-        var restless = Run(Restless);
-        Assert.False(restless.Iteration.IsSettled);
-        Assert.Equal(60, restless.Iteration.Rounds);
-        var said = Assert.Single(restless.Unsettled, u => u.Contains("do not settle", StringComparison.Ordinal));
-        Assert.Contains(FormattableString.Invariant($"{restless.Iteration.Residual:0.00} points"), said, StringComparison.Ordinal);
-        Assert.Contains(scenario.Name, said, StringComparison.Ordinal);
-
-        var calm = Run(RectifierStudy.Run);
-        Assert.True(calm.Iteration.IsSettled);
-        Assert.Empty(calm.Unsettled);
-    }
-
-    [Fact]
-    public void Mixing_finds_a_fixed_point_that_plain_repetition_runs_away_from()
-    {
-        // x ↦ A·x + b with |A| beyond one: x = b/(1 − a) in each of three coupled directions.
-        double[,] a = { { -1.8, 0.3, 0 }, { 0.2, 0.4, -0.5 }, { 0, 0.6, -2.2 } };
-        double[] b = [1, -2, 0.5];
-        double[] Map(double[] x) => [.. Enumerable.Range(0, 3).Select(r => b[r] + Enumerable.Range(0, 3).Sum(c => a[r, c] * x[c]))];
-        var mixing = new AndersonMixing(5);
-        var x = new double[3];
-        for (var i = 0; i < 6; i++)
-        {
-            x = mixing.Next(x, [.. Map(x).Zip(x, (m, g) => m - g)]);
-        }
-
-        Assert.All(Map(x).Zip(x), p => Assert.Equal(p.First, p.Second, 1e-4));
     }
 
     private static (DriveInScenario Drive, HarmonicSums Sums, FrontIteration Iteration) Settle(double kvar, int count)
@@ -135,8 +90,8 @@ public sealed class FrontIterationTests
         var running = Enumerable.Range(0, count).Select(i => new RunningDrive($"d{i}", item, SupplyFeed.ThreePhase, Complex.Zero, null, point, "bus")).ToList();
         var loads = new HarmonicLoads([], [], defaults.LockedRotorPowerFactor, 0, 0);
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
-        var (drives, iteration) = DriveFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, RectifierStudy.Run, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AllOrders = true });
+        var (drives, iteration) = BalancedFronts.Solve(
+            plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
         return (drives![0], new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives, loads), iteration);
     }
 }

@@ -3,6 +3,7 @@ using System.Text.Json;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Assessment.Supply.Balance;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
@@ -187,8 +188,8 @@ public sealed class PlantReferenceTests
         var network = SupplyNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, cables)!;
         var running = All("drives").Select(d => Running(d, volts[Text(d, "bus")], hertz)).ToList();
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
-        var (drives, iteration) = DriveFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, RectifierStudy.Run, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { AllOrders = true, LittleUnbalancePct = 0 });
+        var (drives, iteration) = BalancedFronts.Solve(
+            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { LittleUnbalancePct = 0 });
         return (plant, new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives!, Loads), iteration, network, drives!);
 
         RunningDrive Running(JsonElement d, double busV, double frequencyHz)

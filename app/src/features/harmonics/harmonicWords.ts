@@ -42,15 +42,10 @@ export function spoiledBy(front: HarmonicStudy["fronts"][number]): string {
 /** How waveforms and network settled with each other, in a sentence. */
 export function settledWords(iteration: HarmonicStudy["iteration"]): string {
   const rounds = `${iteration.rounds} ${iteration.rounds === 1 ? "round" : "rounds"}`;
-  if (iteration.allOrders) {
-    const by = `${iteration.residual.toExponential(0)} of nominal voltage at order ${iteration.residualOrder}`;
-    return iteration.settled
-      ? `Waveforms and network agree on all orders after ${rounds}, to ${by}.`
-      : `Waveforms and network did not settle in ${rounds}: they contradict each other by ${by}.`;
-  }
+  const by = `${iteration.residualPu.toExponential(0)} of nominal voltage at order ${iteration.residualOrder}`;
   return iteration.settled
-    ? `Waveforms and network settled with each other in ${rounds}; another would move no THDi by more than ${n(iteration.residual, 2)} points.`
-    : `Waveforms and network did not settle in ${rounds}: another would still move a THDi by ${n(iteration.residual, 3)} points.`;
+    ? `Waveforms and network agree on all orders after ${rounds}, to ${by}.`
+    : `Waveforms and network did not settle in ${rounds}: they contradict each other by ${by}.`;
 }
 
 /** What a maximum of the impedance means, in a sentence. */

@@ -33,7 +33,7 @@ internal sealed class FrontMemory
             kept.Clear();
         }
 
-        if (result.Iteration.IsBalance && this != Balanced)
+        if (this != Balanced)
         {
             Balanced.Keep(plant, result);
         }

@@ -13,16 +13,7 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="UnbalancePu">Negative-sequence EMF, parts of the positive.</param>
 /// <param name="Background">Harmonic EMFs in the time of the drive's own voltage.</param>
 /// <param name="LeakageMismatchPu">How far the leakages of a phase-shifting transformer differ.</param>
-internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background, double LeakageMismatchPu)
-{
-    // An impedance that differs by less moves THDi by less than 0.03 points.
-    private const double SamePu = 0.002;
-
-    /// <summary>True when all but the EMF is the same, the impedance as nearly as it matters.</summary>
-    public bool IsAlike(FrontPlace other) =>
-        (this with { EmfV = other.EmfV, Background = other.Background, SeenOhm = other.SeenOhm }) == other
-        && (SeenOhm - other.SeenOhm).Magnitude <= SamePu * SeenOhm.Magnitude;
-}
+internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background, double LeakageMismatchPu);
 
 /// <summary>Finds the line current of one converter, by the way that its front end asks for.</summary>
 internal static class FrontSolver

@@ -11,6 +11,8 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="FifthDeg">Angle of the 5th against the fundamental phase voltage at the bus (sines), degrees; NaN where the catalogue states no angles.</param>
 internal sealed record RatedFront(RectifierResult.LineDraw Draw, double FifthDeg)
 {
+    private static readonly StudyMemory<RectifierInput, RectifierResult> Solved = new(RectifierStudy.Run, 4000);
+
     /// <summary>Solves it; null where no current repeats itself.</summary>
     /// <param name="model">A drive on a converter of its own.</param>
     /// <param name="network">Network of a scenario in which its bus is live.</param>
@@ -25,7 +27,7 @@ internal sealed record RatedFront(RectifierResult.LineDraw Draw, double FifthDeg
         var volts = network.VoltageV(busId);
         var bus = network.ImpedanceOhm(busId);
         var place = new FrontPlace(volts, bus + drive.FeederOhm, network.FrequencyHz, 0, default, 0);
-        if (FrontSolver.Solve(drive, place, RectifierStudy.Run) is not (RectifierResult.LineDraw draw, var circuit))
+        if (FrontSolver.Solve(drive, place, Solved.Get) is not (RectifierResult.LineDraw draw, var circuit))
         {
             return null;
         }

@@ -78,7 +78,7 @@ internal sealed class BalancedFronts
         return (search.Drives(found), search.Iteration(found));
     }
 
-    private FrontIteration Iteration(BalanceResult found) => FrontIteration.OfBalance(
+    private FrontIteration Iteration(BalanceResult found) => new(
         found.Rounds, found.ResidualPu, Math.Abs(found.ResidualOrder), found.Worst < 0 ? string.Empty : running[units[found.Worst].Members[0].Front].Id);
 
     private DriveInScenario[] Drives(BalanceResult found)
