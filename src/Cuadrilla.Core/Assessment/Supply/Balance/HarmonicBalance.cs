@@ -29,11 +29,12 @@ internal sealed record BalanceResult(
 /// </summary>
 internal sealed class HarmonicBalance
 {
-    private const int MostRounds = 80;
+    private const int MostRounds = 60;
     private const double LeastPart = 1e-3;
     private const double KeptGain = 0.1;
     private const double SamePu = 1e-12;
     private const double FirstPrecision = 1e-9;
+    private const int MostAgain = 2;
 
     private readonly OrderNetworks networks;
     private readonly IReadOnlyList<BalanceUnit> units;
@@ -51,61 +52,87 @@ internal sealed class HarmonicBalance
     public BalanceResult Run(SpaceVector[] start, FrontSearch?[] before)
     {
         var at = Evaluated(start, Array.ConvertAll(before, b => b?.Answer.Orbit), (i, emf) => Known(before[i], i, emf), FirstPrecision);
-        var (rounds, part) = (1, 1.0);
+        var rounds = 1;
+        var slopes = SlopesOf(before);
+        for (var again = 0; ; again++)
+        {
+            (at, slopes, rounds) = Settle(at, slopes, rounds);
+            if (!at.IsSettled || at.Silent == 0 || again == MostAgain)
+            {
+                break;
+            }
 
-        // Slopes of an earlier search serve as long as they gain enough.
-        var slopes = Array.TrueForAll(before, b => b is not null) ? Array.ConvertAll(before, b => b!.Slope) : null;
-        var step = slopes is null || at.IsSettled || slopes.Any(s => s is not null && s.Length != Width * Width) ? null : Step(at, slopes);
-        var (isFresh, changes) = (false, step?.Solve(at.Residuals));
+            // What found no current on the way may find one where the others have settled.
+            var silent = at.Silent;
+            var settled = at;
+            at = Evaluated(at.Emfs, Orbits(at), (i, _) => IsSilent(settled.Answers[i]) ? null : settled.Answers[i], PeriodicOrbit.Finest);
+            if (at.Silent == silent)
+            {
+                break;
+            }
+        }
+
+        return new BalanceResult(at.Emfs, at.Answers, slopes, at.Volts, rounds, at.ResidualPu, at.Order, at.Worst);
+    }
+
+    // Newton's method with steps that become shorter where they do not gain; slopes of elsewhere serve as long as they gain enough.
+    private (BalancePoint At, double[]?[]? Slopes, int Rounds) Settle(BalancePoint at, double[]?[]? slopes, int rounds)
+    {
+        var step = slopes is null || at.IsSettled ? null : Step(at, slopes);
+        var (isFresh, part, changes) = (false, 1.0, step?.Solve(at.Residuals) ?? []);
         while (rounds < MostRounds && !at.IsSettled)
         {
             if (step is null)
             {
                 slopes = Slopes(at);
-                (step, isFresh) = (Step(at, slopes), true);
-                changes = step.Solve(at.Residuals);
+                if ((step = Step(at, slopes)) is null)
+                {
+                    break;
+                }
+
+                (isFresh, changes) = (true, step.Solve(at.Residuals));
             }
 
-            BalancePoint? found = null;
-            var next = changes!;
-            while (found is null && part > LeastPart)
+            var tried = Tried(at, changes, part);
+            rounds++;
+            var next = step.Solve(tried.Residuals);
+            var gain = Size(next) / Size(changes);
+            var left = Size(tried.Residuals) / Size(at.Residuals);
+
+            // How far from linear it is along the way tells how far to go.
+            var bend = 2 * Size(Moved(next, changes, part - 1)) / (part * Size(changes));
+            if (tried.Silent <= at.Silent && (gain < 1 - (part / 4) || left < 1 - (part / 2) || tried.IsSettled))
             {
-                var from = at;
-                var tried = Evaluated(
-                    Moved(at.Emfs, changes!, part), Array.ConvertAll(at.Answers, a => a.Orbit), (i, emf) => Same(emf, from.Emfs[i]) ? from.Answers[i] : null, PrecisionAt(at.ResidualPu));
-                rounds++;
-                next = step.Solve(tried.Residuals);
-                var gain = Size(next) / Size(changes!);
-                var left = Size(tried.Residuals) / Size(at.Residuals);
-                var bend = 2 * Size(Moved(next, changes!, part - 1)) / (part * Size(changes!));
-                if (tried.Silent <= at.Silent && (gain < 1 - (part / 4) || left < 1 - (part / 2) || tried.IsSettled))
-                {
-                    (found, isFresh) = (tried, false);
-                    step = part == 1 && gain < KeptGain ? step : null;
-                    part = Math.Min(1, part * Math.Clamp(1 / bend, 1, 4));
-                    break;
-                }
-
-                if (!isFresh)
-                {
-                    break;
-                }
-
-                // How far from linear it is along the way tells how far to go.
-                part *= Math.Clamp(1 / bend, 0.1, 0.5);
+                (at, changes, isFresh) = (tried, next, false);
+                step = part == 1 && gain < KeptGain ? step : null;
+                part = Math.Min(1, part * Math.Clamp(1 / bend, 1, 4));
             }
-
-            if (found is null && isFresh)
+            else if (!isFresh)
+            {
+                (step, part) = (null, 1);
+            }
+            else if ((part *= Math.Clamp(1 / bend, 0.1, 0.5)) < LeastPart)
             {
                 break;
             }
-
-            // Slopes of elsewhere that did not gain: once more from here with fresh ones.
-            (at, changes, step) = found is null ? (at, null, null) : (found, next, step);
         }
 
-        return new BalanceResult(at.Emfs, at.Answers, slopes, at.Volts, rounds, at.ResidualPu, at.Order, at.Worst);
+        return (at, slopes, rounds);
     }
+
+    // Front ends that found no current are not asked again on the way.
+    private BalancePoint Tried(BalancePoint from, SpaceVector[] changes, double part) => Evaluated(
+        Moved(from.Emfs, changes, part),
+        Orbits(from),
+        (i, emf) => IsSilent(from.Answers[i]) || Same(emf, from.Emfs[i]) ? from.Answers[i] : null,
+        PrecisionAt(from.ResidualPu));
+
+    private static bool IsSilent(FrontAnswer answer) => answer.Front is RectifierResult.NoSteadyState;
+
+    private static OrbitResult.Settled?[] Orbits(BalancePoint at) => Array.ConvertAll(at.Answers, a => a.Orbit);
+
+    private double[]?[]? SlopesOf(FrontSearch?[] before) =>
+        Array.TrueForAll(before, b => b is not null && (b.Slope is null || b.Slope.Length == Width * Width)) ? Array.ConvertAll(before, b => b!.Slope) : null;
 
     private int Width => 2 * networks.Orders.Count;
 
@@ -182,11 +209,19 @@ internal sealed class HarmonicBalance
         return slopes;
     }
 
-    private LinearStep Step(BalancePoint at, double[]?[] slopes)
+    // Null where some change would move it without bound.
+    private LinearStep? Step(BalancePoint at, double[]?[] slopes)
     {
-        var own = new FrontAdmittance?[units.Count];
-        Parallel.For(0, units.Count, i => own[i] = slopes[i] is { } slope ? new FrontAdmittance(units[i].Front, slope, networks.Orders) : null);
-        return new LinearStep(networks, units, own, filters, at.FilterParts);
+        try
+        {
+            var own = new FrontAdmittance?[units.Count];
+            Parallel.For(0, units.Count, i => own[i] = slopes[i] is { } slope ? new FrontAdmittance(units[i].Front, slope, networks.Orders) : null);
+            return new LinearStep(networks, units, own, filters, at.FilterParts);
+        }
+        catch (Exception problem) when (problem is ArithmeticException or AggregateException { InnerException: ArithmeticException })
+        {
+            return null;
+        }
     }
 
     private double[]? Slope(BalanceFront front, FrontAnswer answer, SpaceVector emf) => answer switch

@@ -43,6 +43,7 @@ internal sealed class PeriodicOrbit
 
     // Up to here slopes of an orbit near prove that disturbances die out.
     private const double SurelyStable = 0.98;
+    private const int StaysDownSixths = 6;
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
     // Sections to try, clear of the usual switching instants; multiples of a cell apart.
@@ -99,7 +100,7 @@ internal sealed class PeriodicOrbit
         try
         {
             Section(near.StartRad);
-            return Newton((double[])near.Start.Clone(), near.Conduction, SlopesFor(near) is { } slopes ? near with { Slopes = slopes } : null) is OrbitResult.Settled found
+            return Newton((double[])near.Start.Clone(), near.Conduction, SlopesFor(near) is { } slopes ? near with { Slopes = slopes, Multiplier = near.IsSixfold == isSixfold ? near.Multiplier : Math.Pow(near.Multiplier, 3) } : null) is OrbitResult.Settled found
                 ? found
                 : null;
         }
@@ -148,6 +149,10 @@ internal sealed class PeriodicOrbit
             }
 
             integrator.SetRough(false);
+            if (sixths > PatienceSixths[0] && StaysDown(state, conduction))
+            {
+                return new OrbitResult.Collapsed();
+            }
 
             if (Newton((double[])state.Clone(), conduction) is { } found)
             {
@@ -181,6 +186,20 @@ internal sealed class PeriodicOrbit
         }
 
         return HasCollapsed(pieces) ? new OrbitResult.Collapsed() : last;
+    }
+
+    // A link that has come to rest below the clamp draws no more than what it gets there.
+    private bool StaysDown(double[] state, Conduction conduction)
+    {
+        var copy = (double[])state.Clone();
+        var pieces = new List<SeriesPiece>();
+        for (var i = 0; i < StaysDownSixths; i++)
+        {
+            Map(copy, ref conduction, null, pieces);
+        }
+
+        return Enumerable.Range(0, circuit.Links.Length)
+            .Any(l => circuit.Links[l].LoadPower > 0 && pieces.TrueForAll(p => p.Series[circuit.Link(l)] < circuit.ClampVoltage));
     }
 
     // Voltage and current of the bank as the fundamental without bridges would have them.
@@ -229,7 +248,7 @@ internal sealed class PeriodicOrbit
             // Rounding is where a further round gains nothing.
             if (distance < precision || (distance < GoodEnough * precision && distance > 0.3 * before))
             {
-                return Judge(state, conduction, pieces, slopes!, isFresh || near is not null);
+                return Judge(state, conduction, pieces, slopes!, isFresh, near?.Multiplier);
             }
 
             if (distance > 0.3 * before && !isFresh)
@@ -281,15 +300,16 @@ internal sealed class PeriodicOrbit
         return slopes;
     }
 
-    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isOfHere)
+    // The multiplier of an orbit near proves that disturbances die out where it is far from one.
+    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isFresh, double? ofNear)
     {
         if (HasCollapsed(pieces))
         {
             return new OrbitResult.Collapsed();
         }
 
-        var multiplier = SmallLinearSystem.SpectralRadius(slopes);
-        if (!isOfHere || multiplier > SurelyStable)
+        var multiplier = !isFresh && ofNear is { } known ? known : SmallLinearSystem.SpectralRadius(slopes);
+        if ((!isFresh && ofNear is null) || multiplier > SurelyStable)
         {
             var after = conduction;
             slopes = Slopes((double[])state.Clone(), conduction, ref after, Free(circuit, conduction), null);
