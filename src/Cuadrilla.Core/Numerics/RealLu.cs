@@ -36,6 +36,19 @@ internal sealed class RealLu
         }
     }
 
+    /// <summary>Factors of a matrix, overwritten; null where it is singular to rounding or holds what is no number.</summary>
+    public static RealLu? OrNull(double[] matrix, int size)
+    {
+        try
+        {
+            return new RealLu(matrix, size);
+        }
+        catch (ArithmeticException)
+        {
+            return null;
+        }
+    }
+
     /// <summary>Solves for one right-hand side.</summary>
     public double[] Solve(ReadOnlySpan<double> right)
     {

@@ -90,7 +90,7 @@ internal sealed class BalancedFronts
             var before = Before(u);
             var uneven = answer.Orbit is null || unbalance is null ? answer
                 : before is not null && ReferenceEquals(before.Answer, answer) && ReferenceEquals(before.Circuit, unit.Front.Circuit?.Circuit) && Fits(before.Uneven, unit.Front, emf) ? before.Uneven
-                : unit.Front.Answer(Uneven(unit.Front, emf), answer.Orbit, UnevenPrecision);
+                : unit.Front.Answer(Uneven(unit.Front, emf), before?.Uneven.Orbit is { IsSixfold: false } half ? half : answer.Orbit, UnevenPrecision);
             foreach (var member in unit.Members)
             {
                 drives[member.Front] = Drive(unit, member, uneven, emf, found.Volts) with

@@ -146,7 +146,7 @@ internal sealed class HarmonicBalance
     private static double Size(SpaceVector[] of) => Math.Sqrt(of.Sum(v => v.Square()));
 
     // Orbits need be no nearer than what is left between them and the network. Newton's method gains some digits at once.
-    private static double PrecisionAt(double residualPu) => Math.Clamp(1e-5 * residualPu * residualPu, PeriodicOrbit.Finest, 1e-9);
+    private static double PrecisionAt(double residualPu) => Math.Clamp(1e-5 * residualPu, PeriodicOrbit.Finest, FirstPrecision);
 
     private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, Func<int, SpaceVector, FrontAnswer?> known, double precision)
     {

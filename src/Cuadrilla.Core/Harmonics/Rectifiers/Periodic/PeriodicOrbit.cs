@@ -1,4 +1,5 @@
 using System.Numerics;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
@@ -223,16 +224,18 @@ internal sealed class PeriodicOrbit
     {
         var slopes = near?.Slopes;
         var free = near is null ? [] : Free(circuit, near.Conduction);
+        var (coordinates, key) = (free, near?.Conduction.Key ?? -1);
+        RealLu? factors = null;
         var before = double.PositiveInfinity;
         for (var round = 0; round < MostRounds; round++)
         {
             var (image, after) = ((double[])state.Clone(), conduction);
-            var coordinates = Free(circuit, conduction);
+            (coordinates, key) = key == conduction.Key ? (coordinates, key) : (Free(circuit, conduction), conduction.Key);
             var isFresh = slopes is null || (near is null && before > Near) || !coordinates.SequenceEqual(free);
             var pieces = new List<SeriesPiece>(64);
             if (isFresh)
             {
-                (free, slopes) = (coordinates, Slopes(image, conduction, ref after, coordinates, pieces));
+                (free, slopes, factors) = (coordinates, Slopes(image, conduction, ref after, coordinates, pieces), null);
             }
             else
             {
@@ -258,28 +261,34 @@ internal sealed class PeriodicOrbit
             }
 
             before = distance;
-            var matrix = new double[free.Count, free.Count];
-            var right = new double[free.Count];
-            for (var r = 0; r < free.Count; r++)
-            {
-                right[r] = image[free[r].Index] - state[free[r].Index];
-                for (var c = 0; c < free.Count; c++)
-                {
-                    matrix[r, c] = (r == c ? 1 : 0) - slopes![r, c];
-                }
-            }
-
-            if (after.Key != conduction.Key || SmallLinearSystem.Solve(matrix, right) is not { } step)
+            factors ??= Factors(slopes!);
+            if (after.Key != conduction.Key || factors is null)
             {
                 // Not the same diodes at both ends: follow the circuit.
                 (state, conduction, slopes, near, before) = (image, after, null, null, double.PositiveInfinity);
                 continue;
             }
 
-            Move(state, ref conduction, free, step);
+            Move(state, ref conduction, free, factors.Solve([.. free.Select(f => image[f.Index] - state[f.Index])]));
         }
 
         return null;
+    }
+
+    // 1 − S; null where it is singular.
+    private static RealLu? Factors(double[,] slopes)
+    {
+        var n = slopes.GetLength(0);
+        var matrix = new double[n * n];
+        for (var r = 0; r < n; r++)
+        {
+            for (var c = 0; c < n; c++)
+            {
+                matrix[(r * n) + c] = (r == c ? 1 : 0) - slopes[r, c];
+            }
+        }
+
+        return RealLu.OrNull(matrix, n);
     }
 
     // One repeat angle and how its end moves with its start.
