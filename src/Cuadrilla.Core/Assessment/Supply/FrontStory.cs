@@ -76,7 +76,7 @@ public sealed record FrontStory(
 
         var circuit = FrontCircuit.Of(input);
         return circuit.Orbit(kept, null) is OrbitResult.Settled orbit
-            ? circuit.Result(orbit, kept, new OrbitSpectrum(circuit.Circuit, orbit, kept)).WorstPhase.ThdiPct
+            ? circuit.Result(orbit, kept, OrbitSpectrum.Of(circuit.Circuit, orbit, kept)[0]).WorstPhase.ThdiPct
             : double.NaN;
     }
 }

@@ -36,7 +36,7 @@ public static class RectifierStudy
                 break;
             }
 
-            var next = 1 / new OrbitSpectrum(circuit.Circuit, settled, emf).LinkSquare;
+            var next = 1 / OrbitSpectrum.Of(circuit.Circuit, settled, emf)[0].LinkSquare;
             var change = Math.Abs(next - conductance);
             conductance = next;
             if (change < 1e-10 * conductance)
@@ -67,7 +67,7 @@ public static class RectifierStudy
     {
         var emf = circuit.StatedEmf();
         return circuit.Orbit(emf, near) is var orbit && orbit is OrbitResult.Settled settled
-            ? circuit.Result(settled, emf, new OrbitSpectrum(circuit.Circuit, settled, emf))
+            ? circuit.Result(settled, emf, OrbitSpectrum.Of(circuit.Circuit, settled, emf)[0])
             : None(circuit.Input, orbit);
     }
 

@@ -1,3 +1,6 @@
+using System.Runtime.InteropServices;
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Harmonics.Rectifiers;
 
 /// <summary>Dense algebra on the few coordinates of one or several bridges.</summary>
@@ -51,19 +54,23 @@ internal static class SmallLinearSystem
         return right;
     }
 
-    /// <summary>Product of two square matrices.</summary>
-    public static double[,] Product(double[,] left, double[,] right)
+    /// <summary>Product of two square matrices, times a factor.</summary>
+    public static double[,] Product(double[,] left, double[,] right, double factor = 1)
     {
         var n = left.GetLength(0);
         var product = new double[n, n];
+        if (n == 0)
+        {
+            return product;
+        }
+
+        var rows = MemoryMarshal.CreateSpan(ref product[0, 0], n * n);
+        var from = MemoryMarshal.CreateSpan(ref right[0, 0], n * n);
         for (var r = 0; r < n; r++)
         {
             for (var k = 0; k < n; k++)
             {
-                for (var c = 0; c < n; c++)
-                {
-                    product[r, c] += left[r, k] * right[k, c];
-                }
+                DenseRows.Add(rows.Slice(r * n, n), from.Slice(k * n, n), factor * left[r, k]);
             }
         }
 
@@ -143,7 +150,7 @@ internal static class SmallLinearSystem
             }
 
             logarithm += Math.Log(norm) * weight;
-            power = Square(power, 1 / norm);
+            power = Product(power, power, 1 / (norm * norm));
             weight /= 2;
         }
 
@@ -166,27 +173,5 @@ internal static class SmallLinearSystem
         }
 
         return worst;
-    }
-
-    /// <summary>(factor·matrix)².</summary>
-    public static double[,] Square(double[,] matrix, double factor)
-    {
-        var n = matrix.GetLength(0);
-        var result = new double[n, n];
-        for (var row = 0; row < n; row++)
-        {
-            for (var column = 0; column < n; column++)
-            {
-                var sum = 0.0;
-                for (var k = 0; k < n; k++)
-                {
-                    sum += matrix[row, k] * matrix[k, column];
-                }
-
-                result[row, column] = sum * factor * factor;
-            }
-        }
-
-        return result;
     }
 }

@@ -16,7 +16,7 @@ internal static class MatrixExponential
         var term = Identity(n);
         for (var k = 1; k <= Terms; k++)
         {
-            term = Product(term, matrix, scale / k);
+            term = SmallLinearSystem.Product(term, matrix, scale / k);
             for (var r = 0; r < n; r++)
             {
                 for (var c = 0; c < n; c++)
@@ -28,7 +28,7 @@ internal static class MatrixExponential
 
         for (var i = 0; i < halvings; i++)
         {
-            sum = Product(sum, sum, 1);
+            sum = SmallLinearSystem.Product(sum, sum, 1);
         }
 
         return sum;
@@ -43,24 +43,5 @@ internal static class MatrixExponential
         }
 
         return identity;
-    }
-
-    private static double[,] Product(double[,] a, double[,] b, double factor)
-    {
-        var n = a.GetLength(0);
-        var product = new double[n, n];
-        for (var r = 0; r < n; r++)
-        {
-            for (var k = 0; k < n; k++)
-            {
-                var left = a[r, k] * factor;
-                for (var c = 0; c < n; c++)
-                {
-                    product[r, c] += left * b[k, c];
-                }
-            }
-        }
-
-        return product;
     }
 }

@@ -27,35 +27,59 @@ internal sealed class OrbitSpectrum
     private readonly int firstBridge;
     private readonly int bridges;
 
-    public OrbitSpectrum(SwitchedCircuit circuit, OrbitResult.Settled orbit, SpaceVector emf, int link = 0)
+    private OrbitSpectrum(SwitchedCircuit circuit, int link)
     {
         (this.circuit, this.link) = (circuit, link);
         firstBridge = Array.IndexOf(circuit.LinkOf, link);
         bridges = circuit.LinkOf.Count(l => l == link);
         chokeSquares = new double[circuit.Bridges];
+    }
+
+    /// <summary>What an orbit says of each link of its circuit.</summary>
+    /// <param name="circuit">The bridges.</param>
+    /// <param name="orbit">Their orbit.</param>
+    /// <param name="emf">EMF of the orbit.</param>
+    public static OrbitSpectrum[] Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, SpaceVector emf)
+    {
+        var spectra = circuit.Links.Select((_, l) => new OrbitSpectrum(circuit, l)).ToArray();
         var span = orbit.IsSixfold ? Math.PI / 3 : Math.PI;
-        var (first, step) = orbit.IsSixfold ? (-47, 6) : (-SpaceVector.HighestOrder, 2);
-        var count = ((SpaceVector.HighestOrder - first) / step) + 1;
-        var sums = new Complex[count];
+        IReadOnlyList<int> orders = orbit.IsSixfold ? SpaceVector.Sixfold : SpaceVector.All;
         Span<double> state = stackalloc double[circuit.Stride];
+        Span<Complex> turns = stackalloc Complex[orders.Count];
         foreach (var piece in orbit.Pieces)
         {
             for (var node = 0; node < Nodes.Length; node++)
             {
                 piece.At(Nodes[node] * piece.WidthRad, state);
                 var angle = piece.StartRad + (Nodes[node] * piece.WidthRad);
-                Add(state, Weights[node] * piece.WidthRad / span, angle, first, step, sums);
+                var weight = Weights[node] * piece.WidthRad / span;
+
+                // Orders are a constant step apart.
+                var turn = Complex.FromPolarCoordinates(weight, -orders[0] * angle);
+                var step = Complex.FromPolarCoordinates(1, -(orders[1] - orders[0]) * angle);
+                for (var k = 0; k < turns.Length; k++, turn *= step)
+                {
+                    turns[k] = turn;
+                }
+
+                foreach (var spectrum in spectra)
+                {
+                    spectrum.Add(state, weight, orders, turns);
+                }
             }
         }
 
-        Line = new SpaceVector();
-        var line = Line;
-        for (var i = 0; i < count; i++)
+        foreach (var spectrum in spectra)
         {
-            line[first + (i * step)] = sums[i];
+            spectrum.Finish(orbit.IsSixfold, emf);
         }
 
-        if (orbit.IsSixfold)
+        return spectra;
+    }
+
+    private void Finish(bool isSixfold, SpaceVector emf)
+    {
+        if (isSixfold)
         {
             var mean = (Squares[0] + Squares[1] + Squares[2]) / 3;
             var peak = Peaks.Max();
@@ -68,13 +92,13 @@ internal sealed class OrbitSpectrum
         {
             for (var h = 1; h <= SpaceVector.HighestOrder; h += 2)
             {
-                Powers[phase] += 0.5 * (emf.Phasor(h, phase) * Complex.Conjugate(line.Phasor(h, phase))).Real;
+                Powers[phase] += 0.5 * (emf.Phasor(h, phase) * Complex.Conjugate(Line.Phasor(h, phase))).Real;
             }
         }
     }
 
     /// <summary>Line current.</summary>
-    public SpaceVector Line { get; }
+    public SpaceVector Line { get; } = new();
 
     /// <summary>Mean square of each phase's line current.</summary>
     public double[] Squares { get; } = new double[3];
@@ -106,7 +130,7 @@ internal sealed class OrbitSpectrum
     /// <summary>Least sum of the bridges' currents.</summary>
     public double ChokeLow { get; private set; } = double.PositiveInfinity;
 
-    private void Add(ReadOnlySpan<double> state, double weight, double angle, int first, int step, Complex[] sums)
+    private void Add(ReadOnlySpan<double> state, double weight, IReadOnlyList<int> orders, ReadOnlySpan<Complex> turns)
     {
         var line = circuit.LineCurrent(state, firstBridge * circuit.PhasesOfBridge, bridges * circuit.PhasesOfBridge);
         for (var phase = 0; phase < 3; phase++)
@@ -138,12 +162,10 @@ internal sealed class OrbitSpectrum
         LinkHigh = Math.Max(LinkHigh, volts);
         ChokeMean += weight * all;
         ChokeLow = Math.Min(ChokeLow, all);
-        var rotor = Complex.FromPolarCoordinates(weight, -first * angle) * line;
-        var turn = Complex.FromPolarCoordinates(1, -step * angle);
-        for (var i = 0; i < sums.Length; i++)
+        var sums = Line;
+        for (var k = 0; k < turns.Length; k++)
         {
-            sums[i] += rotor;
-            rotor *= turn;
+            sums[orders[k]] += turns[k] * line;
         }
     }
 }

@@ -39,11 +39,13 @@ internal sealed class PeriodicOrbit
 
     private const double GoodEnough = 100;
     private const double Near = 0.02;
-    private const int MostRounds = 18;
+    private const int MostRounds = 40;
+    private const int LeastRounds = 8;
+    private const double MostGain = 0.8;
     private const double Stable = 1 - 1e-6;
 
     // Up to here slopes of an orbit near prove that disturbances die out.
-    private const double SurelyStable = 0.98;
+    private const double SurelyStable = 0.998;
     private const int StaysDownSixths = 6;
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
@@ -226,13 +228,14 @@ internal sealed class PeriodicOrbit
         var free = near is null ? [] : Free(circuit, near.Conduction);
         var (coordinates, key) = (free, near?.Conduction.Key ?? -1);
         RealLu? factors = null;
+        var pieces = new List<SeriesPiece>(64);
         var before = double.PositiveInfinity;
         for (var round = 0; round < MostRounds; round++)
         {
             var (image, after) = ((double[])state.Clone(), conduction);
             (coordinates, key) = key == conduction.Key ? (coordinates, key) : (Free(circuit, conduction), conduction.Key);
             var isFresh = slopes is null || (near is null && before > Near) || !coordinates.SequenceEqual(free);
-            var pieces = new List<SeriesPiece>(64);
+            integrator.Recycle(pieces);
             if (isFresh)
             {
                 (free, slopes, factors) = (coordinates, Slopes(image, conduction, ref after, coordinates, pieces), null);
@@ -254,7 +257,7 @@ internal sealed class PeriodicOrbit
                 return Judge(state, conduction, pieces, slopes!, isFresh, near?.Multiplier);
             }
 
-            if (distance > 0.3 * before && !isFresh)
+            if (!isFresh && IsDearer(distance, before, free.Count))
             {
                 (slopes, near, before) = (null, null, double.PositiveInfinity);
                 continue;
@@ -273,6 +276,13 @@ internal sealed class PeriodicOrbit
         }
 
         return null;
+    }
+
+    // New slopes cost about as much as going round once for each coordinate.
+    private bool IsDearer(double distance, double before, int coordinates)
+    {
+        var gain = distance / before;
+        return gain > MostGain || (gain > 0 && Math.Log(precision / distance) / Math.Log(gain) > Math.Max(LeastRounds, coordinates));
     }
 
     // 1 − S; null where it is singular.

@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Runtime.Intrinsics;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
@@ -42,6 +43,7 @@ internal sealed class SeriesIntegrator
     private readonly double[] series;
     private readonly double[] moved;
     private readonly double[] looked;
+    private readonly Stack<double[]> spare = new();
     private readonly double[][] volts;
     private readonly double[] emfRe = new double[Terms];
     private readonly double[] emfIm = new double[Terms];
@@ -97,7 +99,7 @@ internal sealed class SeriesIntegrator
                 Carry(mode, moves, width);
             }
 
-            pieces?.Add(new SeriesPiece(emf.StartOf(cell) + offset, width, mode, (double[])series.Clone(), found));
+            pieces?.Add(new SeriesPiece(emf.StartOf(cell) + offset, width, mode, Kept(), found));
             Evaluate(series, stride, degree, width, state);
             (cell, offset) = width >= rest - ShortestRad ? (cell + 1, 0) : (cell, offset + width);
             if (found is null)
@@ -114,6 +116,24 @@ internal sealed class SeriesIntegrator
             Switch(mode, found, state, ref conduction, width, moves);
             mode = null;
         }
+    }
+
+    /// <summary>Takes stretches back that nobody needs, so that others may be kept in their place.</summary>
+    public void Recycle(List<SeriesPiece> pieces)
+    {
+        foreach (var piece in pieces)
+        {
+            spare.Push(piece.Series);
+        }
+
+        pieces.Clear();
+    }
+
+    private double[] Kept()
+    {
+        var kept = spare.TryPop(out var used) ? used : new double[series.Length];
+        series.CopyTo(kept, 0);
+        return kept;
     }
 
     /// <summary>Values of the series at a distance.</summary>
@@ -175,7 +195,7 @@ internal sealed class SeriesIntegrator
         {
             var sum = Vector256.Create(re) * Vector256.LoadUnsafe(ref columns, (nuint)((size * stride) + v));
             sum = Vector256.FusedMultiplyAdd(Vector256.Create(im), Vector256.LoadUnsafe(ref columns, (nuint)(((size + 1) * stride) + v)), sum);
-            for (var c = 0; c < size; c++)
+            foreach (var c in mode.Live)
             {
                 sum = Vector256.FusedMultiplyAdd(Vector256.Create(Unsafe.Add(ref from, c)), Vector256.LoadUnsafe(ref columns, (nuint)((c * stride) + v)), sum);
             }
@@ -255,13 +275,7 @@ internal sealed class SeriesIntegrator
     {
         for (var k = 0; k < terms; k++)
         {
-            var sum = (of.Row[size] * emfRe[k]) + (of.Row[size + 1] * emfIm[k]);
-            for (var c = 0; c < size; c++)
-            {
-                sum += of.Row[c] * series[(k * stride) + c];
-            }
-
-            guard[k] = sum;
+            guard[k] = (of.Row[size] * emfRe[k]) + (of.Row[size + 1] * emfIm[k]) + DenseRows.Dot(of.Row.AsSpan(0, size), series.AsSpan(k * stride, size));
         }
     }
 
@@ -277,13 +291,7 @@ internal sealed class SeriesIntegrator
             double re = Polynomial(emfRe.AsSpan(0, degree + 1), at), im = Polynomial(emfIm.AsSpan(0, degree + 1), at);
             foreach (var candidate in mode.Guards)
             {
-                var value = (candidate.Row[size] * re) + (candidate.Row[size + 1] * im);
-                for (var c = 0; c < size; c++)
-                {
-                    value += candidate.Row[c] * looked[c];
-                }
-
-                if (value < 0)
+                if ((candidate.Row[size] * re) + (candidate.Row[size + 1] * im) + DenseRows.Dot(candidate.Row.AsSpan(0, size), looked.AsSpan(0, size)) < 0)
                 {
                     GuardSeries(candidate, degree + 1);
                     var root = Root(before, first is null ? at : Math.Min(at, width));

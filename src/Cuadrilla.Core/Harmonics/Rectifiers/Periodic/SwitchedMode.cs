@@ -59,6 +59,7 @@ internal sealed class SwitchedMode
             }
         }
 
+        Live = [.. Enumerable.Range(0, n).Where(c => Enumerable.Range(0, n).Any(r => Matrix[r, c] != 0) && (c >= circuit.Phases || IsLive(c)))];
         Guards = [.. Enumerable.Range(0, circuit.Bridges).SelectMany(GuardsOf)];
     }
 
@@ -70,6 +71,9 @@ internal sealed class SwitchedMode
 
     /// <summary>The same column by column, each filled up to whole vectors.</summary>
     public double[] Columns { get; }
+
+    /// <summary>Numbers of the state that something depends on: those of blocked phases are zero.</summary>
+    public int[] Live { get; }
 
     /// <summary>What ends it.</summary>
     public SwitchingGuard[] Guards { get; }
