@@ -5,6 +5,8 @@ using Cuadrilla.Core.Assessment.Candidates;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Bench;
 
@@ -21,7 +23,7 @@ public class AssessmentBenchmarks
     [GlobalSetup]
     public void Setup()
     {
-        plant = MadePlant.Of(DrivePoints);
+        plant = MadePlant.Of(DemoPlant.Read(ReferenceCatalogue.Data), DrivePoints);
         warm = new Assessor(ReferenceCatalogue.Data);
         warm.Run(plant);
     }

@@ -5,6 +5,8 @@ using Cuadrilla.Core.Assessment.Candidates;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Demo;
+using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Bench;
 
@@ -18,7 +20,7 @@ public class CandidateBenchmarks
     [GlobalSetup]
     public void Setup()
     {
-        var plant = MadePlant.Of(1);
+        var plant = MadePlant.Of(DemoPlant.Read(ReferenceCatalogue.Data), 1);
         var data = ReferenceCatalogue.Data;
         input = new Assessor(data).Study(plant, plant.Lineups[0].DrivePoints[0]).Model.Input;
         var motors = new Dictionary<string, MotorItem>(StringComparer.Ordinal);

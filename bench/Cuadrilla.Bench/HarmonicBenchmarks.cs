@@ -5,6 +5,7 @@ using Cuadrilla.Core.Assessment.Mitigation;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Demo;
+using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Bench;
 
@@ -24,7 +25,7 @@ public class HarmonicBenchmarks
     [GlobalSetup]
     public void Setup()
     {
-        plant = MadePlant.OfManyBuses(DrivePoints, 20, 6);
+        plant = MadePlant.OfManyBuses(DemoPlant.Read(ReferenceCatalogue.Data), DrivePoints, 20, 6);
         warm = new Assessor(ReferenceCatalogue.Data);
         warm.Run(plant);
     }

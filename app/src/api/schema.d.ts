@@ -1525,9 +1525,8 @@ export interface components {
         IterationDocument: {
             /** Format: int32 */
             rounds: number;
-            allOrders: boolean;
             /** Format: double */
-            residual: number;
+            residualPu: number;
             /** Format: int32 */
             residualOrder: number;
             settled: boolean;

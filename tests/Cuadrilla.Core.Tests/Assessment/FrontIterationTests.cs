@@ -9,6 +9,7 @@ using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Demo;
+using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 
@@ -68,6 +69,18 @@ public sealed class FrontIterationTests
         Assert.All(again.Scenarios, s => Assert.Equal(1, s.Iteration.Rounds));
         Assert.Equal(found.Scenarios[0].Pcc.HarmonicA, again.Scenarios[0].Pcc.HarmonicA, 1e-6 * found.Scenarios[0].Pcc.HarmonicA);
         Assert.Equal(Verdict.Fails, found.Checks.Single(c => c is { Id: "harmonics.resonance", ElementId: "caps" }).Verdict);
+    }
+
+    [Fact]
+    public void What_does_not_settle_is_said_with_its_residual_and_no_harmonic_check_is_judged()
+    {
+        // Two banks on a weak source, one without known reactor: no state was found there.
+        var assessment = new Assessor(Data).Run(RandomPlant.Of(57, Data, 12));
+        var restless = Assert.Single(assessment.Scenarios, s => !s.Iteration.IsSettled);
+        var said = Assert.Single(restless.Unsettled, u => u.Contains("do not settle", StringComparison.Ordinal));
+        Assert.Contains(FormattableString.Invariant($"{restless.Iteration.ResidualPu:0.0e+0} of nominal voltage at order {restless.Iteration.ResidualOrder}"), said, StringComparison.Ordinal);
+        Assert.Contains(restless.ScenarioName, said, StringComparison.Ordinal);
+        Assert.All(assessment.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)), c => Assert.Contains(c.Verdict, new[] { Verdict.NeedsData, Verdict.NotApplicable }));
     }
 
     private static (DriveInScenario Drive, HarmonicSums Sums, FrontIteration Iteration) Settle(double kvar, int count)

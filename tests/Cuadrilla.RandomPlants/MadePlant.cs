@@ -1,4 +1,3 @@
-using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Lineups;
@@ -6,16 +5,18 @@ using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Documents.Demo;
 
-namespace Cuadrilla.Bench;
+namespace Cuadrilla.RandomPlants;
 
 /// <summary>A made plant of any size: the demo's supply, every drive point different in load, cable and choke.</summary>
-internal static class MadePlant
+public static class MadePlant
 {
-    public static PlantSpecification Of(int drivePoints)
+    /// <summary>One bus, the demo's others beside it.</summary>
+    /// <param name="demo">The demo plant.</param>
+    /// <param name="drivePoints">How many.</param>
+    public static PlantSpecification Of(PlantSpecification demo, int drivePoints)
     {
-        var demo = DemoPlant.Read(ReferenceCatalogue.Data);
+        ArgumentNullException.ThrowIfNull(demo);
         var fan = (FanLoad)demo.Lineups[0].DrivePoints[0].Load;
         var points = Enumerable.Range(0, drivePoints).Select(i => Point(demo.Lineups[0].DrivePoints[0], fan, i)).ToList();
         return demo with
@@ -34,10 +35,13 @@ internal static class MadePlant
     /// A plant of many buses: two transformers of different hour for every 50 drive points, distribution boards on cables behind them, a detuned
     /// bank, and scenarios that switch lineups off and levels down.
     /// </summary>
-    public static PlantSpecification OfManyBuses(int drivePoints, int boards, int scenarios)
+    /// <param name="demo">The demo plant.</param>
+    /// <param name="drivePoints">How many.</param>
+    /// <param name="boards">Buses of low voltage.</param>
+    /// <param name="scenarios">Scenarios.</param>
+    public static PlantSpecification OfManyBuses(PlantSpecification demo, int drivePoints, int boards, int scenarios)
     {
-        var demo = DemoPlant.Read(ReferenceCatalogue.Data);
-        var plant = Of(drivePoints);
+        var plant = Of(demo, drivePoints);
         var pattern = demo.Distribution;
         var lowVoltage = pattern.Buses.First(b => b.Id == "bus-a");
         var transformer = pattern.Transformers[0];
