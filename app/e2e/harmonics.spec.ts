@@ -20,7 +20,7 @@ test("harmonics are explained: scenarios, phasors, resonance, and a reactor cure
   await expect(why.getByRole("list", { name: "What spoils the front ends" })).toContainText(
     /DP-27, 18-pulse: THDi .* without the .* unbalance/,
   );
-  await expect(why.getByText(/Waveforms and network settled with each other/)).toBeVisible();
+  await expect(why.getByText(/Waveforms and network agree on all orders/)).toBeVisible();
 
   await page.getByRole("button", { name: "Mitigation workbench" }).click();
   const sheet = page.getByRole("dialog", { name: "Mitigation workbench" });
