@@ -1062,6 +1062,8 @@ export interface components {
             tag: string;
             /** Format: double */
             sharePct: number;
+            /** Format: double */
+            takenOutChangeA: null | number;
             orders: components["schemas"]["PhasorDocument"][];
         };
         ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"] | components["schemas"]["ConverterChoiceOfGroup"];

@@ -59,7 +59,12 @@ internal sealed record MatrixRowDocument(string Id, string Name, string Unit, do
 internal sealed record ScanDocument(double Order, double Mohm, double WithoutBanksMohm);
 
 /// <summary>A front end's part at the coupling.</summary>
-internal sealed record ContributionDocument(string Id, string Tag, double SharePct, IReadOnlyList<PhasorDocument> Orders);
+/// <param name="Id">Drive point, DC bus or group.</param>
+/// <param name="Tag">Its tag.</param>
+/// <param name="SharePct">Its part of the harmonic current, its own current through the linear network, %.</param>
+/// <param name="TakenOutChangeA">What taking it out changes the harmonic current by, all others settled anew, A; null where it was not asked or does not settle.</param>
+/// <param name="Orders">Its phasors.</param>
+internal sealed record ContributionDocument(string Id, string Tag, double SharePct, double? TakenOutChangeA, IReadOnlyList<PhasorDocument> Orders);
 
 /// <summary>A phasor of one order.</summary>
 internal sealed record PhasorDocument(int Order, double RmsA, double AngleDeg);
@@ -109,6 +114,7 @@ internal sealed record MitigationChoice(string DrivePointId, string ItemId, bool
 internal static class HarmonicEndpoints
 {
     private const int HighestDrawn = 25;
+    private const int MostTakenOut = 12;
 
     public static void MapHarmonics(this WebApplication app)
     {
@@ -140,6 +146,8 @@ internal static class HarmonicEndpoints
         var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name))).ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         string Tag(string key) => tags.GetValueOrDefault(key, key);
+        var taken = assessor.Without(plant, result, [.. study.Contributions.OrderByDescending(c => Math.Abs(c.SharePct)).Take(MostTakenOut).Select(c => c.DrivePointId)])
+            .ToDictionary(r => r.DrivePointId, r => r.ChangeA, StringComparer.Ordinal);
         return Results.Ok(new HarmonicStudyDocument(
             result.ScenarioId,
             bus.BusId,
@@ -149,7 +157,7 @@ internal static class HarmonicEndpoints
             study.PresentOrders,
             [
                 .. study.Contributions.Select(c => new ContributionDocument(
-                    c.DrivePointId, Tag(c.DrivePointId), c.SharePct,
+                    c.DrivePointId, Tag(c.DrivePointId), c.SharePct, Finite(taken.GetValueOrDefault(c.DrivePointId, double.NaN)),
                     [.. study.PresentOrders.Where(h => h <= HighestDrawn).Select(h => new PhasorDocument(h, c.OrdersA[h - 1].Magnitude, c.OrdersA[h - 1].Phase * 180 / Math.PI))])),
             ],
             [.. study.Stories.Select(s => new OrderStoryDocument(s.Order, s.ArithmeticA, s.VectorA, Tag(s.FirstId), Tag(s.SecondId), s.ApartDeg, s.CancelledA))],

@@ -221,6 +221,25 @@ public sealed class HarmonicStudyTests
     }
 
     [Fact]
+    public void What_is_taken_out_changes_the_current_by_what_a_plant_without_it_shows()
+    {
+        var assessor = new Assessor(Data);
+        var found = assessor.Run(Demo).Scenarios[0];
+        var (large, group, bus) = (found.Drives.MaxBy(d => d.Point.DcLoadW)!.DrivePointId, "group-exit", "dc-film");
+        var removed = assessor.Without(Demo, found, [large, group, bus]);
+        Assert.Equal([large, group, bus], removed.Select(r => r.DrivePointId));
+        Assert.All(removed, r => Assert.Equal(r.HarmonicA - found.Pcc.HarmonicA, r.ChangeA, 1e-12));
+
+        // The same plant with the drive switched off, searched from nothing.
+        var off = Demo with { Name = "without", Scenarios = [Demo.Scenarios[0] with { States = [.. Demo.Scenarios[0].States, new DrivePointState(large, false, 1, 1)] }] };
+        Assert.Equal(new Assessor(Data).Run(off).Scenarios[0].Pcc.HarmonicA, removed[0].HarmonicA, 2e-6 * removed[0].HarmonicA);
+
+        // It does not superpose: the linear share says something else.
+        var share = HarmonicStudy.Of(Demo, found, "bus-a").Contributions.Single(c => c.DrivePointId == large).SharePct / 100 * found.Pcc.HarmonicA;
+        Assert.True(Math.Abs(share + removed[0].ChangeA) > 0.02 * found.Pcc.HarmonicA);
+    }
+
+    [Fact]
     public void One_drive_alone_can_be_looked_at()
     {
         var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], new Assessor(Data));

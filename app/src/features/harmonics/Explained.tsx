@@ -100,6 +100,12 @@ function Shares({ study }: { readonly study: HarmonicStudy }) {
           <th>front end</th>
           <th className="num">share of TDD</th>
           <th />
+          <th
+            className="num"
+            title="Change of the harmonic current at the coupling when it is taken out and all others settle anew"
+          >
+            taken out, A
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -114,11 +120,17 @@ function Shares({ study }: { readonly study: HarmonicStudy }) {
                 title={c.sharePct < 0 ? "cancels others" : undefined}
               />
             </td>
+            <td className="num">{c.takenOutChangeA === null ? "–" : signed(c.takenOutChangeA)}</td>
           </tr>
         ))}
       </tbody>
     </table>
   );
+}
+
+/** A change with its sign. */
+function signed(change: number): string {
+  return `${change < 0 ? "−" : "+"}${n(Math.abs(change), 3)}`;
 }
 
 function Scan({ study }: { readonly study: HarmonicStudy }) {
