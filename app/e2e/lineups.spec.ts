@@ -3,7 +3,7 @@ import { cell, importDemo, open } from "./plant";
 
 test("the film bus trips in a common stop, a resistor takes the energy", async ({ page, request }) => {
   await open(page, await importDemo(request));
-  await page.getByRole("button", { name: /film bus/ }).click();
+  await page.getByRole("button", { name: /film bus$/ }).click();
   const sheet = page.getByRole("dialog", { name: "Common DC bus: film bus" });
   const lab = sheet.getByRole("region", { name: "Laboratory of the bus" });
   await expect(lab.getByRole("figure", { name: "Power on the bus" })).toBeVisible();

@@ -54,7 +54,7 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.keyboard.press("Escape");
   await cell(page, "DP-01", "load").click();
   await shoot("load");
-  await page.getByRole("button", { name: /film bus/ }).click();
+  await page.getByRole("button", { name: /film bus$/ }).click();
   await page.getByRole("button", { name: "Emergency stop" }).click();
   await shoot("dc-bus");
   await page.keyboard.press("Escape");

@@ -104,10 +104,10 @@ test("the reason of a check opens from the ledger", async ({ page, request }) =>
   await open(page, await importDemo(request));
   await page
     .getByRole("region", { name: /Ledger/ })
-    .getByRole("button", { name: /Voltage distortion, 400 V bus A/ })
+    .getByRole("button", { name: /Resonance of power-factor ban/ })
     .click();
   const dialog = page.getByRole("dialog");
-  await expect(dialog).toContainText("transformer 2 out");
+  await expect(dialog).toContainText("full production");
   await expect(dialog).toContainText("Relief:");
   await page.keyboard.press("Escape");
   await expect(dialog).toHaveCount(0);
