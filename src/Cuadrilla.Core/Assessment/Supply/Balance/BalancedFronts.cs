@@ -1,5 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Converters.FrontEnds;
+using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
@@ -23,7 +24,7 @@ internal sealed class BalancedFronts
     private readonly FrontSettings settings;
     private readonly OrderNetworks orders;
     private readonly BalanceFront[] fronts;
-    private readonly IReadOnlyList<BalanceUnit> units;
+    private IReadOnlyList<BalanceUnit> units;
     private readonly OrderNetworks? unbalance;
 
     private BalancedFronts(
@@ -66,16 +67,33 @@ internal sealed class BalancedFronts
             return (null, FrontIteration.None);
         }
 
-        var balance = new HarmonicBalance(search.orders, search.units, search.Filters);
-        var start = search.Start(voltages);
-        var before = search.units.Select((_, u) => search.Before(u)).ToArray();
-        var found = before.Any(b => b is not null) ? balance.Run([.. start.Select((s, u) => before[u] is { } b ? search.Kept(b.Emf) : s)], before) : null;
-        if (found is not { IsSettled: true })
+        var found = search.Found(voltages);
+        if (search.Apart(found) is { } apart)
         {
-            found = balance.Run(start, new FrontSearch?[start.Length]);
+            // One that finds no state must not silence those beside it.
+            search.units = apart;
+            found = search.Found(voltages);
         }
 
         return (search.Drives(found), search.Iteration(found));
+    }
+
+    private BalanceResult Found(Complex[] voltages)
+    {
+        var balance = new HarmonicBalance(orders, units, Filters);
+        var start = Start(voltages);
+        var before = units.Select((_, u) => Before(u)).ToArray();
+        var found = before.Any(b => b is not null) ? balance.Run([.. start.Select((s, u) => before[u] is { } b ? Kept(b.Emf) : s)], before) : null;
+        return found is { IsSettled: true } ? found : balance.Run(start, new FrontSearch?[start.Length]);
+    }
+
+    // Members of circuits without a state each by itself; null where all have one.
+    private List<BalanceUnit>? Apart(BalanceResult found)
+    {
+        bool IsSilent(int u) => units[u].Members.Count > 1 && found.Answers[u].Front is RectifierResult.NoSteadyState;
+        return Enumerable.Range(0, units.Count).Any(IsSilent)
+            ? [.. units.SelectMany((unit, u) => IsSilent(u) ? unit.Members.Select(m => BalanceUnit.Of(fronts[m.Front], m.Front)) : [unit])]
+            : null;
     }
 
     private FrontIteration Iteration(BalanceResult found) => new(
