@@ -45,8 +45,9 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
         }
 
         var file = JsonReading.Read<ProjectFile>(CheckHeader(utf8) < CurrentVersion ? ProjectUpgrade.FileOfEarlier(utf8) : utf8, ProjectJson.Options);
-        Require(file.Specification, data, "/specification");
-        return file.Specification;
+        var specification = ProjectUpgrade.WithoutGone(file.Specification);
+        Require(specification, data, "/specification");
+        return specification;
     }
 
     /// <summary>Refuses a specification that holds values out of range.</summary>

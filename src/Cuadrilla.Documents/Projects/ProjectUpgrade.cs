@@ -27,6 +27,9 @@ public static class ProjectUpgrade
         ["withstand-v"] = "withstandV",
     };
 
+    // Whether all orders are solved together was once a choice.
+    private static readonly HashSet<string> Gone = new(StringComparer.Ordinal) { "harmonics-all-orders" };
+
     private static readonly string[] NewMotorFields =
     [
         "lockedRotorCurrentPu", "lockedRotorTorquePu", "halfLoadPowerFactor", "lossN90T100W", "lossN50T100W", "lossN25T100W", "lossN90T50W", "lossN50T50W", "lossN50T25W", "lossN25T25W",
@@ -38,8 +41,13 @@ public static class ProjectUpgrade
     {
         ArgumentNullException.ThrowIfNull(document);
         var utf8 = Encoding.UTF8.GetBytes(document);
-        return JsonReading.Read<PlantSpecification>(IsEarlier(utf8) ? Upgraded(JsonNode.Parse(utf8)!.AsObject()) : utf8, ProjectJson.Options);
+        return WithoutGone(JsonReading.Read<PlantSpecification>(IsEarlier(utf8) ? Upgraded(JsonNode.Parse(utf8)!.AsObject()) : utf8, ProjectJson.Options));
     }
+
+    /// <summary>Without overrides of project values that no longer exist: nothing depends on them.</summary>
+    internal static PlantSpecification WithoutGone(PlantSpecification specification) => specification.Overrides.Any(o => Gone.Contains(o.Key))
+        ? specification with { Overrides = [.. specification.Overrides.Where(o => !Gone.Contains(o.Key))] }
+        : specification;
 
     /// <summary>A project file of an earlier version as one in force; what doesn't fit is left for the reader to name.</summary>
     internal static byte[] FileOfEarlier(ReadOnlySpan<byte> utf8)

@@ -135,6 +135,17 @@ public sealed class ProjectFileTests
     }
 
     [Fact]
+    public void A_project_value_that_no_longer_exists_is_left_out_and_the_others_stay()
+    {
+        var demo = DemoPlant.Read(Data);
+        var kept = new DefaultOverride("plant-class", 3, "welding");
+        var stated = demo with { Overrides = [new DefaultOverride("harmonics-all-orders", 1, "bank without reactor"), kept] };
+        Assert.Equal([kept], ProjectFile.Read(ProjectFile.Write(stated, Data), Data).Overrides);
+        var stored = Encoding.UTF8.GetString(System.Text.Json.JsonSerializer.SerializeToUtf8Bytes(stated, ProjectJson.Options));
+        Assert.Equal([kept], ProjectUpgrade.ReadStored(stored).Overrides);
+    }
+
+    [Fact]
     public void Voltages_of_different_vector_groups_are_never_joined()
     {
         var root = JsonNode.Parse(DemoPlant.File())!;

@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// </summary>
 internal sealed class FrontMemory
 {
-    private const int Capacity = 200;
+    private const int Capacity = 60;
     private static readonly FrozenDictionary<string, DriveInScenario> None = FrozenDictionary<string, DriveInScenario>.Empty;
     private readonly ConcurrentDictionary<(string Plant, string Scenario), FrozenDictionary<string, DriveInScenario>> kept = new();
 

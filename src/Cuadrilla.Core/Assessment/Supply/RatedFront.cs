@@ -11,7 +11,7 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="FifthDeg">Angle of the 5th against the fundamental phase voltage at the bus (sines), degrees; NaN where the catalogue states no angles.</param>
 internal sealed record RatedFront(RectifierResult.LineDraw Draw, double FifthDeg)
 {
-    private static readonly StudyMemory<RectifierInput, RectifierResult> Solved = new(RectifierStudy.Run, 4000);
+    private static readonly StudyMemory<RectifierInput, RectifierResult> Solved = new(RectifierStudy.Run, 1000);
 
     /// <summary>Solves it; null where no current repeats itself.</summary>
     /// <param name="model">A drive on a converter of its own.</param>

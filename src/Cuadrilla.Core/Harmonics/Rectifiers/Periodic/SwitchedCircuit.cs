@@ -34,7 +34,7 @@ internal sealed record SwitchedCircuit(
     int[] LinkOf,
     double ClampVoltage)
 {
-    private const int MostMade = 2000;
+    private const int MostMade = 120;
     private static readonly ConcurrentDictionary<string, SwitchedCircuit> Made = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<long, SwitchedMode> modes = new();
 
