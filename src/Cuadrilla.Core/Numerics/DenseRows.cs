@@ -1,4 +1,7 @@
 using System.Numerics;
+using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
 
 namespace Cuadrilla.Core.Numerics;
 
@@ -17,18 +20,27 @@ internal static class DenseRows
     /// <summary>Σ a·b.</summary>
     public static double Dot(ReadOnlySpan<double> a, ReadOnlySpan<double> b)
     {
-        var lanes = Vector<double>.Count;
-        var sums = Vector<double>.Zero;
-        var i = 0;
-        for (; i <= a.Length - lanes; i += lanes)
+        ArgumentOutOfRangeException.ThrowIfLessThan(b.Length, a.Length);
+        ref var x = ref MemoryMarshal.GetReference(a);
+        ref var y = ref MemoryMarshal.GetReference(b);
+        Vector256<double> even = default, odd = default;
+        nuint i = 0, length = (nuint)a.Length;
+        for (; i + 8 <= length; i += 8)
         {
-            sums += new Vector<double>(a[i..]) * new Vector<double>(b[i..]);
+            even = Vector256.FusedMultiplyAdd(Vector256.LoadUnsafe(ref x, i), Vector256.LoadUnsafe(ref y, i), even);
+            odd = Vector256.FusedMultiplyAdd(Vector256.LoadUnsafe(ref x, i + 4), Vector256.LoadUnsafe(ref y, i + 4), odd);
         }
 
-        var sum = Vector.Sum(sums);
-        for (; i < a.Length; i++)
+        if (i + 4 <= length)
         {
-            sum += a[i] * b[i];
+            even = Vector256.FusedMultiplyAdd(Vector256.LoadUnsafe(ref x, i), Vector256.LoadUnsafe(ref y, i), even);
+            i += 4;
+        }
+
+        var sum = Vector256.Sum(even + odd);
+        for (; i < length; i++)
+        {
+            sum = Math.FusedMultiplyAdd(Unsafe.Add(ref x, i), Unsafe.Add(ref y, i), sum);
         }
 
         return sum;

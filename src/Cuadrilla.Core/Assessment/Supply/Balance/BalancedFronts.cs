@@ -16,8 +16,9 @@ internal sealed class BalancedFronts
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess.
     private const double DisplacementOfOthers = 0.96;
 
-        // Of what is told, not fed back.
-    private const double UnevenPrecision = 1e-9;
+    // Of what is told, not fed back.
+    private const double ToldPrecision = 1e-8;
+    private const double SameUnbalancePu = 1e-9;
 
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
@@ -108,7 +109,7 @@ internal sealed class BalancedFronts
             var before = Before(u);
             var uneven = answer.Orbit is null || unbalance is null ? answer
                 : before is not null && ReferenceEquals(before.Answer, answer) && ReferenceEquals(before.Circuit, unit.Front.Circuit?.Circuit) && Fits(before.Uneven, unit.Front, emf) ? before.Uneven
-                : unit.Front.Answer(Uneven(unit.Front, emf), before?.Uneven.Orbit is { IsSixfold: false } half ? half : answer.Orbit, UnevenPrecision);
+                : unit.Front.Answer(Uneven(unit.Front, emf), NearUneven(before, answer.Orbit), ToldPrecision);
             foreach (var member in unit.Members)
             {
                 drives[member.Front] = Drive(unit, member, uneven, emf, found.Volts) with
@@ -120,11 +121,18 @@ internal sealed class BalancedFronts
         return drives;
     }
 
+    // It moves about as the even orbit does.
+    private static OrbitResult.Settled NearUneven(FrontSearch? before, OrbitResult.Settled even) => before switch
+    {
+        { Uneven.Orbit: { IsSixfold: false } uneven, Answer.Orbit: { } old } => uneven.MovedAs(old, even),
+        _ => even,
+    };
+
     // The same unbalance arrives as before.
     private bool Fits(FrontAnswer uneven, BalanceFront front, SpaceVector emf)
     {
         var (turn, ahead) = front.FrameOf(emf);
-        return uneven.Emf.Plus(Uneven(front, emf).Turned(turn, ahead), -1).Largest().Size < UnevenPrecision;
+        return uneven.Emf.Plus(Uneven(front, emf).Turned(turn, ahead), -1).Largest().Size < SameUnbalancePu;
     }
 
     // A little unbalance is the source's, as it arrives.

@@ -33,7 +33,8 @@ internal sealed class HarmonicBalance
     private const double LeastPart = 1e-3;
     private const double KeptGain = 0.1;
     private const double SamePu = 1e-12;
-    private const double FirstPrecision = 1e-9;
+    private const double FirstPrecision = 1e-7;
+    private const double LastPrecision = 0.03 * BalanceResult.LimitPu;
     private const int MostAgain = 2;
 
     private readonly OrderNetworks networks;
@@ -146,7 +147,7 @@ internal sealed class HarmonicBalance
     private static double Size(SpaceVector[] of) => Math.Sqrt(of.Sum(v => v.Square()));
 
     // Orbits need be no nearer than what is left between them and the network. Newton's method gains some digits at once.
-    private static double PrecisionAt(double residualPu) => Math.Clamp(1e-5 * residualPu, PeriodicOrbit.Finest, FirstPrecision);
+    private static double PrecisionAt(double residualPu) => Math.Clamp(1e-3 * residualPu, LastPrecision, FirstPrecision);
 
     private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, Func<int, SpaceVector, FrontAnswer?> known, double precision)
     {

@@ -11,10 +11,10 @@ internal sealed class FrontCircuit
     private const double Degree = Math.PI / 180;
     private const double ClampPu = 0.6 * 0.97;
     private const double LeastOwnPu = 2e-6;
-    private readonly SwitchedCircuit circuit;
+    private readonly Lazy<SwitchedCircuit> circuit;
 
     private FrontCircuit(SwitchedCircuit circuit, RectifierInput input, double voltageBaseV, double currentBaseA) =>
-        (this.circuit, Input, VoltageBaseV, CurrentBaseA) = (circuit.Shared(), input, voltageBaseV, currentBaseA);
+        (this.circuit, Input, VoltageBaseV, CurrentBaseA) = (new Lazy<SwitchedCircuit>(() => KnownCircuits.Same(circuit)), input, voltageBaseV, currentBaseA);
 
     /// <summary>What it was made from.</summary>
     public RectifierInput Input { get; }
@@ -26,7 +26,7 @@ internal sealed class FrontCircuit
     public double CurrentBaseA { get; }
 
     /// <summary>The circuit.</summary>
-    public SwitchedCircuit Circuit => circuit;
+    public SwitchedCircuit Circuit => circuit.Value;
 
     /// <summary>Angles by which the secondaries of a transformer for several bridges are shifted, degrees.</summary>
     public static double[] ShiftsDeg(int bridges) => bridges switch
@@ -148,7 +148,7 @@ internal sealed class FrontCircuit
     /// <param name="patient">False: given up sooner.</param>
     /// <param name="precision">How near its start the orbit has to end, in parts of the usual.</param>
     public OrbitResult Orbit(SpaceVector emf, OrbitResult.Settled? near, bool patient = true, double precision = PeriodicOrbit.Finest) =>
-        PeriodicOrbit.Solve(circuit, emf, Math.Max(1, 1 / NoLoad(emf)), NoLoad(emf), near, patient, precision);
+        PeriodicOrbit.Solve(Circuit, emf, Math.Max(1, 1 / NoLoad(emf)), NoLoad(emf), near, patient, precision);
 
     /// <summary>What an orbit says, in SI units.</summary>
     /// <param name="orbit">The orbit.</param>
@@ -194,7 +194,7 @@ internal sealed class FrontCircuit
             Math.Sqrt(spectrum.ChokeSquare) * unit,
             spectrum.ChokeLow > 0.005 * spectrum.ChokeMean,
             orbit.Multiplier,
-            new OrbitWaveform(circuit, orbit, amperes, VoltageBaseV, link));
+            new OrbitWaveform(Circuit, orbit, amperes, VoltageBaseV, link));
     }
 
     private double NoLoad(SpaceVector emf) =>

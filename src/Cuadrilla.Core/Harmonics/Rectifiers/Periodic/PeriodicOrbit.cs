@@ -19,7 +19,15 @@ internal abstract record OrbitResult
     /// <param name="Multiplier">Spectral radius of the map over the repeat angle.</param>
     /// <param name="Slopes">How the end of the repeat angle moves with its start, of this orbit or of one near.</param>
     public sealed record Settled(
-        double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier, double[,] Slopes) : OrbitResult;
+        double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier, double[,] Slopes) : OrbitResult
+    {
+        /// <summary>Begins where another orbit moved from and to; as it is where the two do not begin at the same instant with the same diodes.</summary>
+        public Settled MovedAs(Settled from, Settled to) =>
+            Start.Length == to.Start.Length && from.Start.Length == to.Start.Length && StartRad == from.StartRad && StartRad == to.StartRad
+            && Conduction.Key == from.Conduction.Key && Conduction.Key == to.Conduction.Key
+                ? this with { Start = [.. Start.Select((x, i) => x + to.Start[i] - from.Start[i])] }
+                : this;
+    }
 
     /// <summary>The supply can't deliver the power: the link voltage collapses.</summary>
     public sealed record Collapsed : OrbitResult;
@@ -42,6 +50,7 @@ internal sealed class PeriodicOrbit
     private const int MostRounds = 40;
     private const int LeastRounds = 8;
     private const double MostGain = 0.8;
+    private const double MostCorrection = 0.5;
     private const double Stable = 1 - 1e-6;
 
     // Up to here slopes of an orbit near prove that disturbances die out.
@@ -228,6 +237,7 @@ internal sealed class PeriodicOrbit
         var free = near is null ? [] : Free(circuit, near.Conduction);
         var (coordinates, key) = (free, near?.Conduction.Key ?? -1);
         RealLu? factors = null;
+        List<double[]> steps = [];
         var pieces = new List<SeriesPiece>(64);
         var before = double.PositiveInfinity;
         for (var round = 0; round < MostRounds; round++)
@@ -264,7 +274,11 @@ internal sealed class PeriodicOrbit
             }
 
             before = distance;
-            factors ??= Factors(slopes!);
+            if (factors is null)
+            {
+                (factors, steps) = (Factors(slopes!), []);
+            }
+
             if (after.Key != conduction.Key || factors is null)
             {
                 // Not the same diodes at both ends: follow the circuit.
@@ -272,10 +286,31 @@ internal sealed class PeriodicOrbit
                 continue;
             }
 
-            Move(state, ref conduction, free, factors.Solve([.. free.Select(f => image[f.Index] - state[f.Index])]));
+            Move(state, ref conduction, free, Step(factors.Solve([.. free.Select(f => image[f.Index] - state[f.Index])]), steps));
         }
 
         return null;
+    }
+
+    // Broyden's method: what the steps so far have shown corrects slopes that are not those of here (C. T. Kelley, Iterative Methods for Linear
+    // and Nonlinear Equations, 7.3).
+    private static double[] Step(double[] step, List<double[]> before)
+    {
+        for (var j = 0; j < before.Count; j++)
+        {
+            var part = DenseRows.Dot(before[j], step) / DenseRows.Dot(before[j], before[j]);
+            if (j < before.Count - 1)
+            {
+                DenseRows.Add(step, before[j + 1], part);
+            }
+            else if (Math.Abs(part) < MostCorrection)
+            {
+                step = Array.ConvertAll(step, s => s / (1 - part));
+            }
+        }
+
+        before.Add(step);
+        return step;
     }
 
     // New slopes cost about as much as going round once for each coordinate.

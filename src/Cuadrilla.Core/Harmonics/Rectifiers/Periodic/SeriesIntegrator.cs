@@ -45,11 +45,15 @@ internal sealed class SeriesIntegrator
     private readonly double[] looked;
     private readonly Stack<double[]> spare = new();
     private readonly double[][] volts;
+    private readonly double[][] movedVolts;
     private readonly double[] emfRe = new double[Terms];
     private readonly double[] emfIm = new double[Terms];
+
+    // The last term first, so that products of series are products of rows.
     private readonly double[][] load;
     private readonly double[][] loadSlope;
     private readonly double[] guard = new double[Terms];
+    private readonly double[][] guards;
     private int degree = Full;
     private double precision = 1e-13;
 
@@ -65,8 +69,10 @@ internal sealed class SeriesIntegrator
         moved = new double[stride * Terms];
         looked = new double[stride];
         volts = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
+        movedVolts = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
         load = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
         loadSlope = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
+        guards = [.. Enumerable.Range(0, SettlingDegree + 1).Select(_ => new double[circuit.Bridges * SwitchedMode.MostGuards])];
     }
 
     /// <summary>On the way to an orbit a few terms are enough; what is reported is exact to rounding.</summary>
@@ -141,7 +147,29 @@ internal sealed class SeriesIntegrator
     {
         var at = Vector256.Create(offsetRad);
         ref var first = ref MemoryMarshal.GetReference(series);
-        for (var v = 0; v < state.Length; v += 4)
+        ref var to = ref MemoryMarshal.GetReference(state);
+        var v = 0;
+        for (; v + 16 <= state.Length; v += 16)
+        {
+            ref var last = ref Unsafe.Add(ref first, (degree * stride) + v);
+            var (s0, s1) = (Vector256.LoadUnsafe(ref last), Vector256.LoadUnsafe(ref last, 4));
+            var (s2, s3) = (Vector256.LoadUnsafe(ref last, 8), Vector256.LoadUnsafe(ref last, 12));
+            for (var k = degree - 1; k >= 0; k--)
+            {
+                ref var of = ref Unsafe.Add(ref first, (k * stride) + v);
+                s0 = Vector256.FusedMultiplyAdd(s0, at, Vector256.LoadUnsafe(ref of));
+                s1 = Vector256.FusedMultiplyAdd(s1, at, Vector256.LoadUnsafe(ref of, 4));
+                s2 = Vector256.FusedMultiplyAdd(s2, at, Vector256.LoadUnsafe(ref of, 8));
+                s3 = Vector256.FusedMultiplyAdd(s3, at, Vector256.LoadUnsafe(ref of, 12));
+            }
+
+            s0.StoreUnsafe(ref to, (nuint)v);
+            s1.StoreUnsafe(ref to, (nuint)(v + 4));
+            s2.StoreUnsafe(ref to, (nuint)(v + 8));
+            s3.StoreUnsafe(ref to, (nuint)(v + 12));
+        }
+
+        for (; v < state.Length; v += 4)
         {
             var sum = Vector256.LoadUnsafe(ref first, (nuint)((degree * stride) + v));
             for (var k = degree - 1; k >= 0; k--)
@@ -149,7 +177,7 @@ internal sealed class SeriesIntegrator
                 sum = Vector256.FusedMultiplyAdd(sum, at, Vector256.LoadUnsafe(ref first, (nuint)((k * stride) + v)));
             }
 
-            sum.StoreUnsafe(ref MemoryMarshal.GetReference(state), (nuint)v);
+            sum.StoreUnsafe(ref to, (nuint)v);
         }
     }
 
@@ -177,32 +205,17 @@ internal sealed class SeriesIntegrator
             Through(mode, series, k, emfRe[k], emfIm[k]);
             for (var l = 0; l < volts.Length; l++)
             {
-                load[l][k] = LoadTerm(circuit.Links[l], volts[l], load[l], k);
+                load[l][Full - k] = LoadTerm(circuit.Links[l], volts[l], load[l], k);
                 var at = ((k + 1) * stride) + circuit.Link(l);
-                series[at] -= load[l][k] / (circuit.Links[l].Susceptance * (k + 1));
+                series[at] -= load[l][Full - k] / (circuit.Links[l].Susceptance * (k + 1));
                 volts[l][k + 1] = series[at];
             }
         }
     }
 
     // The next coefficients of all numbers but for the load: matrix times the last ones, over the degree.
-    private void Through(SwitchedMode mode, double[] of, int k, double re, double im)
-    {
-        ref var columns = ref MemoryMarshal.GetArrayDataReference(mode.Columns);
-        ref var from = ref Unsafe.Add(ref MemoryMarshal.GetArrayDataReference(of), k * stride);
-        var part = Vector256.Create(1.0 / (k + 1));
-        for (var v = 0; v < stride; v += 4)
-        {
-            var sum = Vector256.Create(re) * Vector256.LoadUnsafe(ref columns, (nuint)((size * stride) + v));
-            sum = Vector256.FusedMultiplyAdd(Vector256.Create(im), Vector256.LoadUnsafe(ref columns, (nuint)(((size + 1) * stride) + v)), sum);
-            foreach (var c in mode.Live)
-            {
-                sum = Vector256.FusedMultiplyAdd(Vector256.Create(Unsafe.Add(ref from, c)), Vector256.LoadUnsafe(ref columns, (nuint)((c * stride) + v)), sum);
-            }
-
-            (sum * part).StoreUnsafe(ref from, (nuint)(stride + v));
-        }
-    }
+    private void Through(SwitchedMode mode, double[] of, int k, double re, double im) =>
+        mode.Equations.Multiply(of.AsSpan(k * stride, stride), re, im, 1.0 / (k + 1), of.AsSpan((k + 1) * stride, stride));
 
     // ι·v = P term by term.
     private double LoadTerm(SwitchedLink link, double[] volts, double[] load, int k)
@@ -222,13 +235,7 @@ internal sealed class SeriesIntegrator
             return 0;
         }
 
-        double sum = 0;
-        for (var j = 1; j <= k; j++)
-        {
-            sum += volts[j] * load[k - j];
-        }
-
-        return -sum / volts[0];
+        return -DenseRows.Dot(volts.AsSpan(1, k), load.AsSpan(Full - k + 1, k)) / volts[0];
     }
 
     // How far the series are exact.
@@ -289,10 +296,12 @@ internal sealed class SeriesIntegrator
             var at = look * width;
             Evaluate(series, stride, degree, at, looked);
             double re = Polynomial(emfRe.AsSpan(0, degree + 1), at), im = Polynomial(emfIm.AsSpan(0, degree + 1), at);
-            foreach (var candidate in mode.Guards)
+            mode.GuardRows.Multiply(looked, re, im, 1, guards[0]);
+            for (var g = 0; g < mode.Guards.Length; g++)
             {
-                if ((candidate.Row[size] * re) + (candidate.Row[size + 1] * im) + DenseRows.Dot(candidate.Row.AsSpan(0, size), looked.AsSpan(0, size)) < 0)
+                if (guards[0][g] < 0)
                 {
+                    var candidate = mode.Guards[g];
                     GuardSeries(candidate, degree + 1);
                     var root = Root(before, first is null ? at : Math.Min(at, width));
                     (width, first) = first is null || root < width ? (root, candidate) : (width, first);
@@ -345,14 +354,19 @@ internal sealed class SeriesIntegrator
             Expand(mode, state, SettlingDegree);
             SwitchingGuard? broken = null;
             var worst = 0.0;
-            foreach (var candidate in mode.Guards)
+            for (var k = 0; k <= SettlingDegree; k++)
             {
-                GuardSeries(candidate, SettlingDegree + 1);
-                var ahead = guard[0] + (Glance * (guard[1] + (Glance * (guard[2] + (Glance * guard[3])))));
-                var value = Math.Abs(guard[0]) > Nothing * (1 + scale) ? guard[0] : Math.Min(ahead, 0);
+                mode.GuardRows.Multiply(series.AsSpan(k * stride, stride), emfRe[k], emfIm[k], 1, guards[k]);
+            }
+
+            for (var g = 0; g < mode.Guards.Length; g++)
+            {
+                var now = guards[0][g];
+                var ahead = now + (Glance * (guards[1][g] + (Glance * (guards[2][g] + (Glance * guards[3][g])))));
+                var value = Math.Abs(now) > Nothing * (1 + scale) ? now : Math.Min(ahead, 0);
                 if (value < worst)
                 {
-                    (worst, broken) = (value, candidate);
+                    (worst, broken) = (value, mode.Guards[g]);
                 }
             }
 
@@ -518,12 +532,8 @@ internal sealed class SeriesIntegrator
                 for (var l = 0; l < volts.Length; l++)
                 {
                     var link = circuit.Link(l);
-                    double drawn = 0;
-                    for (var j = 0; j <= k; j++)
-                    {
-                        drawn += loadSlope[l][j] * moved[((k - j) * stride) + link];
-                    }
-
+                    movedVolts[l][k] = moved[(k * stride) + link];
+                    var drawn = DenseRows.Dot(movedVolts[l].AsSpan(0, k + 1), loadSlope[l].AsSpan(Full - k, k + 1));
                     moved[((k + 1) * stride) + link] -= drawn / (circuit.Links[l].Susceptance * (k + 1));
                 }
             }
@@ -538,7 +548,7 @@ internal sealed class SeriesIntegrator
         Array.Clear(loadSlope);
         if (link.LoadPower <= 0)
         {
-            loadSlope[0] = link.LoadConductance;
+            loadSlope[Full] = link.LoadConductance;
             return;
         }
 
@@ -552,10 +562,10 @@ internal sealed class SeriesIntegrator
             double sum = 0;
             for (var j = 0; j <= k; j++)
             {
-                sum += load[j] * load[k - j];
+                sum += load[Full - j] * load[Full - k + j];
             }
 
-            loadSlope[k] = -sum / link.LoadPower;
+            loadSlope[Full - k] = -sum / link.LoadPower;
         }
     }
 }

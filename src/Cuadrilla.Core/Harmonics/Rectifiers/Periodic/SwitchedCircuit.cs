@@ -34,8 +34,6 @@ internal sealed record SwitchedCircuit(
     int[] LinkOf,
     double ClampVoltage)
 {
-    private const int MostMade = 120;
-    private static readonly ConcurrentDictionary<string, SwitchedCircuit> Made = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<long, SwitchedMode> modes = new();
 
     /// <summary>A capacitor bank between the EMF and the bridges; null: none.</summary>
@@ -77,8 +75,8 @@ internal sealed record SwitchedCircuit(
     /// <summary>Drop that a current of one phase causes in another through the common impedance.</summary>
     public double Between(int x, int y) => 2.0 / 3 * ((Axes[x].Real * Axes[y].Real) + (Axes[x].Imaginary * Axes[y].Imaginary));
 
-    /// <summary>The same circuit as it was made before with these numbers, with what is worked out for it already.</summary>
-    public SwitchedCircuit Shared()
+    /// <summary>All its numbers: circuits of equal numbers are the same.</summary>
+    public string Key()
     {
         double[] numbers =
         [
@@ -86,12 +84,7 @@ internal sealed record SwitchedCircuit(
             .. Axes.SelectMany(a => new[] { a.Real, a.Imaginary }), .. OwnR, .. OwnX, .. ChokeR, .. ChokeX,
             .. Links.SelectMany(l => new[] { l.Susceptance, l.LoadPower, l.LoadConductance }), .. LinkOf.Select(l => (double)l),
         ];
-        if (Made.Count > MostMade)
-        {
-            Made.Clear();
-        }
-
-        return Made.GetOrAdd(new string(MemoryMarshal.Cast<double, char>(numbers)), this);
+        return new string(MemoryMarshal.Cast<double, char>(numbers));
     }
 
     /// <summary>The equations of a combination of conducting diodes, worked out once.</summary>

@@ -37,6 +37,9 @@ internal sealed record SwitchingGuard(SwitchingKind Kind, int Bridge, int Phase,
 /// </summary>
 internal sealed class SwitchedMode
 {
+    /// <summary>More guards than that no bridge has.</summary>
+    public const int MostGuards = 8;
+
     private readonly SwitchedCircuit circuit;
     private readonly double[,] phaseVolts;
     private readonly double[,] railVolts;
@@ -50,17 +53,9 @@ internal sealed class SwitchedMode
         phaseVolts = new double[circuit.Phases, n + 2];
         railVolts = new double[circuit.Bridges, n + 2];
         Build();
-        Columns = new double[(n + 2) * circuit.Stride];
-        for (var c = 0; c < n + 2; c++)
-        {
-            for (var r = 0; r < n; r++)
-            {
-                Columns[(c * circuit.Stride) + r] = Matrix[r, c];
-            }
-        }
-
-        Live = [.. Enumerable.Range(0, n).Where(c => Enumerable.Range(0, n).Any(r => Matrix[r, c] != 0) && (c >= circuit.Phases || IsLive(c)))];
+        Equations = new ColumnMatrix(n, n, (r, c) => Matrix[r, c], c => c >= circuit.Phases || IsLive(c));
         Guards = [.. Enumerable.Range(0, circuit.Bridges).SelectMany(GuardsOf)];
+        GuardRows = new ColumnMatrix(Guards.Length, n, (r, c) => Guards[r].Row[c], _ => true);
     }
 
     /// <summary>The combination.</summary>
@@ -69,14 +64,14 @@ internal sealed class SwitchedMode
     /// <summary>A and, in the last two columns, B; the load's current not included.</summary>
     public double[,] Matrix { get; }
 
-    /// <summary>The same column by column, each filled up to whole vectors.</summary>
-    public double[] Columns { get; }
-
-    /// <summary>Numbers of the state that something depends on: those of blocked phases are zero.</summary>
-    public int[] Live { get; }
+    /// <summary>The same for whole states; numbers of blocked phases are zero.</summary>
+    public ColumnMatrix Equations { get; }
 
     /// <summary>What ends it.</summary>
     public SwitchingGuard[] Guards { get; }
+
+    /// <summary>All of them as one matrix.</summary>
+    public ColumnMatrix GuardRows { get; }
 
     private int LinkOf(int bridge) => circuit.Link(circuit.LinkOf[bridge]);
 

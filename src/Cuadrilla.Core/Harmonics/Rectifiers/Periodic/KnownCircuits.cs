@@ -1,0 +1,37 @@
+namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+
+/// <summary>
+/// Circuits that were solved lately, with what is worked out for them: a plant asks for the same ones after each edit. What was not asked for
+/// while as much again came in is forgotten. Safe for use from several threads.
+/// </summary>
+internal static class KnownCircuits
+{
+    // What is kept of a circuit grows with the square of its numbers: some eighty of six bridges, many more of one.
+    private const int MostNumbers = 80 * 30 * 30;
+    private static readonly Lock Gate = new();
+    private static Dictionary<string, SwitchedCircuit> young = new(StringComparer.Ordinal);
+    private static Dictionary<string, SwitchedCircuit> old = new(StringComparer.Ordinal);
+    private static int numbers;
+
+    /// <summary>The circuit of these numbers that is known; the one given where none is.</summary>
+    public static SwitchedCircuit Same(SwitchedCircuit circuit)
+    {
+        var key = circuit.Key();
+        lock (Gate)
+        {
+            if (young.TryGetValue(key, out var known))
+            {
+                return known;
+            }
+
+            if (numbers > MostNumbers)
+            {
+                (old, young, numbers) = (young, new Dictionary<string, SwitchedCircuit>(StringComparer.Ordinal), 0);
+            }
+
+            known = old.GetValueOrDefault(key, circuit);
+            numbers += circuit.Size * circuit.Size;
+            return young[key] = known;
+        }
+    }
+}
