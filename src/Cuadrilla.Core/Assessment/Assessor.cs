@@ -53,33 +53,6 @@ public sealed partial class Assessor
         return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(model, place), []);
     }
 
-    /// <summary>Takes front ends of a scenario out, one at a time.</summary>
-    /// <param name="plant">The plant.</param>
-    /// <param name="result">A scenario of it that was solved.</param>
-    /// <param name="frontIds">Which: drive points, common DC buses, groups.</param>
-    public IReadOnlyList<Removal> Without(PlantSpecification plant, ScenarioResult result, IReadOnlyList<string> frontIds)
-    {
-        ArgumentNullException.ThrowIfNull(plant);
-        ArgumentNullException.ThrowIfNull(result);
-        var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
-        var complete = plant.AllDrivePoints().Select(p => Study(plant, p)).Where(s => s.IsComplete).Select(s => s.Model).ToList();
-        var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-        var before = result.Drives.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
-        return [.. frontIds.AsParallel().AsOrdered().Select(id => Removed(id))];
-
-        Removal Removed(string id)
-        {
-            var members = complete.Where(m => m.Id == id || plant.DcBusOf(m.Id)?.Id == id || m.Input.Group?.GroupId == id).Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
-            var rest = scenario with
-            {
-                States = [.. scenario.States.Where(s => !members.Contains(s.DrivePointId)), .. members.Select(m => new DrivePointState(m, false, 1, 1))],
-            };
-            var found = ScenarioStudy.Run(plant, rest, defaults, complete, data.SupplyModules, before);
-            var current = found is { Iteration.IsSettled: true, Unsettled.Count: 0 } ? found.Pcc.HarmonicA : double.NaN;
-            return new Removal(id, current, current - result.Pcc.HarmonicA);
-        }
-    }
-
     /// <summary>Assesses a valid specification.</summary>
     public PlantAssessment Run(PlantSpecification plant)
     {

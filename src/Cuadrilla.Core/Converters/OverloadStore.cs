@@ -23,6 +23,37 @@ public sealed record StoreMoment(double TimeS, double CurrentA, double FilledPct
 public sealed record OverloadStore(double LargestPct, double PeakPct, bool Recovers, IReadOnlyList<StoreMoment> Trace)
 {
     private const int MostCycles = 500;
+    private const double Same = 1e-9;
+
+    /// <summary>True when a converter carries a duty for ever: it never trips, and its peak suffices.</summary>
+    /// <param name="rating">Overload rating.</param>
+    /// <param name="continuousA">Continuous current at the site, A, &gt; 0.</param>
+    /// <param name="duty">Currents one after the other, at least one.</param>
+    /// <param name="repeats">True when the duty repeats for ever; else it comes once, from an empty store.</param>
+    public static bool Carries(OverloadRating rating, double continuousA, IReadOnlyList<CurrentForTime> duty, bool repeats)
+    {
+        ArgumentNullException.ThrowIfNull(rating);
+        ArgumentNullException.ThrowIfNull(duty);
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(continuousA);
+        var (holds, emptying) = StoreOf(rating);
+
+        // After one cycle from an empty store the next ends where it began, or each ends higher than the one before.
+        double heat = 0, before = 0;
+        for (var cycle = 0; cycle < (repeats ? 2 : 1); cycle++)
+        {
+            before = heat;
+            foreach (var (duration, current) in duty)
+            {
+                heat = After(heat, current / continuousA, duration, emptying);
+                if (heat > holds || current > rating.PeakPu * continuousA)
+                {
+                    return false;
+                }
+            }
+        }
+
+        return !repeats || heat - before < Same * holds;
+    }
 
     /// <summary>Runs a duty.</summary>
     /// <param name="rating">Overload rating.</param>
@@ -34,8 +65,7 @@ public sealed record OverloadStore(double LargestPct, double PeakPct, bool Recov
         ArgumentNullException.ThrowIfNull(rating);
         ArgumentNullException.ThrowIfNull(duty);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(continuousA);
-        var holds = ((rating.CurrentPu * rating.CurrentPu) - 1) * rating.TimeS;
-        var emptying = holds / Math.Max(rating.CycleS - rating.TimeS, 1e-9);
+        var (holds, emptying) = StoreOf(rating);
         double start = 0, largest = 0;
         var recovers = !repeats;
         var trace = new List<StoreMoment>();
@@ -47,14 +77,13 @@ public sealed record OverloadStore(double LargestPct, double PeakPct, bool Recov
             foreach (var (duration, current) in duty)
             {
                 trace.Add(new StoreMoment(time, current, 100 * heat / holds));
-                var ratio = current / continuousA;
-                heat = ratio > 1 ? heat + (((ratio * ratio) - 1) * duration) : Math.Max(0, heat - (emptying * duration));
+                heat = After(heat, current / continuousA, duration, emptying);
                 largest = Math.Max(largest, heat);
                 time += duration;
             }
 
             trace.Add(new StoreMoment(time, 0, 100 * heat / holds));
-            if (repeats && Math.Abs(heat - start) < 1e-9 * holds)
+            if (repeats && Math.Abs(heat - start) < Same * holds)
             {
                 recovers = true;
                 break;
@@ -70,4 +99,13 @@ public sealed record OverloadStore(double LargestPct, double PeakPct, bool Recov
 
         return new OverloadStore(100 * largest / holds, 100 * duty.Max(d => d.CurrentA) / (rating.PeakPu * continuousA), recovers, trace);
     }
+
+    private static (double Holds, double Emptying) StoreOf(OverloadRating rating)
+    {
+        var holds = ((rating.CurrentPu * rating.CurrentPu) - 1) * rating.TimeS;
+        return (holds, holds / Math.Max(rating.CycleS - rating.TimeS, 1e-9));
+    }
+
+    private static double After(double heat, double ratio, double durationS, double emptying) =>
+        ratio > 1 ? heat + (((ratio * ratio) - 1) * durationS) : Math.Max(0, heat - (emptying * durationS));
 }

@@ -1,4 +1,5 @@
 using System.Numerics;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Motors;
 
@@ -130,8 +131,8 @@ public static class CageCircuitFit
             }
         }
 
-        var matrix = new Complex[Unknowns, Unknowns];
-        var right = new Complex[Unknowns];
+        var matrix = new double[Unknowns * Unknowns];
+        var right = new double[Unknowns];
         for (var a = 0; a < Unknowns; a++)
         {
             for (var i = 0; i < Unknowns; i++)
@@ -139,14 +140,15 @@ public static class CageCircuitFit
                 right[a] -= jacobian[i, a] * r[i];
                 for (var b = 0; b < Unknowns; b++)
                 {
-                    matrix[a, b] += jacobian[i, a] * jacobian[i, b];
+                    matrix[(a * Unknowns) + b] += jacobian[i, a] * jacobian[i, b];
                 }
             }
 
-            matrix[a, a] += damping * (matrix[a, a].Real + 1e-12);
+            matrix[(a * Unknowns) + a] += damping * (matrix[(a * Unknowns) + a] + 1e-12);
         }
 
-        return [.. new Plant.Network.ComplexLu(matrix).Solve(right).Select(v => v.Real)];
+        // Singular: no step, so that the damping grows.
+        return RealLu.OrNull(matrix, Unknowns)?.Solve(right) ?? new double[Unknowns];
     }
 
     private static double Square(double[] r) => r.Sum(v => v * v);

@@ -162,7 +162,7 @@ internal static class HarmonicEndpoints
             ],
             [.. study.Stories.Select(s => new OrderStoryDocument(s.Order, s.ArithmeticA, s.VectorA, Tag(s.FirstId), Tag(s.SecondId), s.ApartDeg, s.CancelledA))],
             [
-                .. study.Fronts.Select(f => new FrontStoryDocument(
+                .. assessor.Spoiled(plant, result).Select(f => new FrontStoryDocument(
                     Tag(f.DrivePointId), f.Pulses, f.ThdiPct, Finite(f.WithoutUnbalancePct), Finite(f.WithoutDistortionPct), Finite(f.WithoutMismatchPct), Finite(f.IdealPct), f.ThirdA,
                     f.UnbalancePct, f.DistortionPct)),
             ],

@@ -307,12 +307,26 @@ public sealed class HarmonicStudyTests
         var mismatched = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("leakage-mismatch-pct", 10, "test report")] };
         var assessor = new Assessor(Data);
         var result = assessor.Run(mismatched).Scenarios[0];
-        var story = HarmonicStudy.Of(mismatched, result, "bus-a").Fronts.Single(f => f.DrivePointId == "dp-27");
+        var story = assessor.Spoiled(mismatched, result).Single(f => f.DrivePointId == "dp-27");
         Assert.Equal(18, story.Pulses);
         Assert.True(story.UnbalancePct > 0);
         Assert.True(story.IdealPct < story.WithoutUnbalancePct && story.WithoutUnbalancePct < story.ThdiPct);
         Assert.True(story.WithoutMismatchPct < story.ThdiPct);
         Assert.True(story.ThirdA > 0);
+
+        // Each figure is that of a plant of its own without the cause, searched from nothing.
+        double Thdi(PlantSpecification plant) => ((RectifierResult.LineDraw)new Assessor(Data).Run(plant with { Name = "without" }).Scenarios[0]
+            .Drives.Single(d => d.DrivePointId == "dp-27").Front).WorstPhase.ThdiPct;
+        var balanced = mismatched with { Source = mismatched.Source with { UnbalancePct = 0 } };
+        Assert.Equal(Thdi(balanced), story.WithoutUnbalancePct, 2e-6 * story.ThdiPct);
+        Assert.Equal(Thdi(Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("leakage-mismatch-pct", 0, "equal")] }), story.WithoutMismatchPct, 2e-6 * story.ThdiPct);
+        var states = mismatched.AllDrivePoints().Where(p => p.Id != "dp-27" && p.Converter is not (ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter)).Select(p => new DrivePointState(p.Id, false, 1, 1));
+        var alone = mismatched with
+        {
+            Source = mismatched.Source with { BackgroundV5Pct = 0, BackgroundV7Pct = 0 },
+            Scenarios = [mismatched.Scenarios[0] with { States = [.. mismatched.Scenarios[0].States.Where(s => s.DrivePointId == "dp-27"), .. states] }],
+        };
+        Assert.Equal(Thdi(alone), story.WithoutDistortionPct, 2e-6 * story.ThdiPct);
     }
 
     [Fact]

@@ -43,6 +43,16 @@ public sealed class OverloadTests
     }
 
     [Fact]
+    public void What_carries_a_duty_for_ever_is_told_after_two_cycles_as_after_many() => Gen
+        .Select(Gen.Select(Gen.Double[1, 90], Gen.Double[10, 190]).Array[1, 6], Gen.Bool)
+        .Sample(drawn =>
+        {
+            CurrentForTime[] duty = [.. drawn.Item1.Select(d => new CurrentForTime(d.Item1, d.Item2))];
+            var store = OverloadStore.Of(Heavy, 100, duty, drawn.Item2);
+            Assert.Equal(store is { Recovers: true, LargestPct: <= 100, PeakPct: <= 100 }, OverloadStore.Carries(Heavy, 100, duty, drawn.Item2));
+        });
+
+    [Fact]
     public void More_current_never_heats_less() => Gen.Select(Gen.Double[60, 300], Gen.Double[60, 180], Gen.Double[0, 200]).Sample(x =>
     {
         var (first, second, more) = x;

@@ -16,7 +16,7 @@ export function storyOf(story: HarmonicStudy["stories"][number]): string {
     : `${sum} ${firstTag} and ${secondTag} cancel most: ${n(apartDeg, 3)}° apart, ${n(cancelledA, 3)} A.`;
 }
 
-/** What spoils a front end, in a sentence: the same circuit without each of the causes. */
+/** What spoils a front end, in a sentence: the plant settled anew without each of the causes. */
 export function spoiledBy(front: HarmonicStudy["fronts"][number]): string {
   const causes: string[] = [];
   if (front.withoutUnbalancePct !== null) {
@@ -24,7 +24,7 @@ export function spoiledBy(front: HarmonicStudy["fronts"][number]): string {
   }
   if (front.withoutDistortionPct !== null) {
     causes.push(
-      `${n(front.withoutDistortionPct, 3)} % on an undistorted voltage (it sees ${n(front.distortionPct, 2)} %)`,
+      `${n(front.withoutDistortionPct, 3)} % by itself on an undistorted line (it sees ${n(front.distortionPct, 2)} %)`,
     );
   }
   if (front.withoutMismatchPct !== null) {

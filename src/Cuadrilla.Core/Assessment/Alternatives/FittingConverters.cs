@@ -94,11 +94,8 @@ internal sealed class FittingConverters
 
     private MotorConnection Connection(MotorItem motor) => motor.Id == model.MotorItem!.Id ? model.MotorChoice!.Connection : MotorConnection.Fitting;
 
-    private bool Stands(ConverterAtSite converter, Need need)
-    {
-        var store = OverloadStore.Of(converter.Overload, converter.SiteCurrentA, need.InTime, model.Load!.Cycle is not null);
-        return store is { Recovers: true, LargestPct: <= 100, PeakPct: <= 100 };
-    }
+    private bool Stands(ConverterAtSite converter, Need need) =>
+        OverloadStore.Carries(converter.Overload, converter.SiteCurrentA, need.InTime, model.Load!.Cycle is not null);
 
     // The motor behind a front end: what it gives decides flux and current.
     private Need NeedOf(MotorItem motor, ConverterItem item)

@@ -10,7 +10,6 @@ namespace Cuadrilla.Core.Assessment.Supply;
 /// <param name="PresentOrders">Orders that the front ends draw in earnest.</param>
 /// <param name="Contributions">Each front end's part at the coupling, the largest first.</param>
 /// <param name="Stories">Who adds and who cancels, for the orders present up to 25.</param>
-/// <param name="Fronts">What unbalance, distortion and unequal leakages do to front ends that matter.</param>
 /// <param name="BusA">Current into the bus over a cycle, phase A, A: the sum of all that hangs on it and behind it.</param>
 /// <param name="BusVoltagePct">Voltage of the bus over a cycle, phase A, % of the crest of its nominal value.</param>
 public sealed record HarmonicStudy(
@@ -19,7 +18,6 @@ public sealed record HarmonicStudy(
     IReadOnlyList<int> PresentOrders,
     IReadOnlyList<Contribution> Contributions,
     IReadOnlyList<OrderStory> Stories,
-    IReadOnlyList<FrontStory> Fronts,
     IReadOnlyList<double> BusA,
     IReadOnlyList<double> BusVoltagePct)
 {
@@ -45,7 +43,6 @@ public sealed record HarmonicStudy(
             present,
             contributions,
             [.. present.Where(h => h <= HighestTold).Select(h => OrderStory.Of(h, contributions))],
-            FrontStory.Of(contributions.Select(c => result.Drives.First(d => d.DrivePointId == c.DrivePointId))),
             current.Count == 0 ? [] : Wave(current, Math.Sqrt(2)),
             Wave(voltage, 1));
     }

@@ -1,6 +1,7 @@
 using System.Numerics;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;

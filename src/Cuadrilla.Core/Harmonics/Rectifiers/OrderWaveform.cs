@@ -20,5 +20,28 @@ internal sealed class OrderWaveform(IReadOnlyList<Complex> orders) : IRectifierW
     public double LinkVoltageV(double angleRad) => double.NaN;
 
     /// <summary>Largest value of a cycle, read every half degree.</summary>
-    public double PeakA() => Enumerable.Range(0, 720).Max(i => Math.Abs(LineCurrentA(i * Math.PI / 360)));
+    public double PeakA()
+    {
+        const int Instants = 720;
+        var sums = new double[Instants];
+        for (var h = 1; h <= orders.Count; h++)
+        {
+            if (orders[h - 1] == Complex.Zero)
+            {
+                continue;
+            }
+
+            // Turned on from instant to instant.
+            var at = Math.Sqrt(2) * orders[h - 1];
+            var (sin, cos) = Math.SinCos(h * 2 * Math.PI / Instants);
+            double re = at.Real, im = at.Imaginary;
+            for (var i = 0; i < Instants; i++)
+            {
+                sums[i] += im;
+                (re, im) = ((re * cos) - (im * sin), (re * sin) + (im * cos));
+            }
+        }
+
+        return sums.Max(Math.Abs);
+    }
 }

@@ -1,4 +1,5 @@
 using System.Numerics;
+using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Plant.Network;
 using Cuadrilla.Core.Specification;
 

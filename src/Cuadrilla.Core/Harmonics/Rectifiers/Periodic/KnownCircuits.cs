@@ -6,8 +6,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// </summary>
 internal static class KnownCircuits
 {
-    // What is kept of a circuit grows with the square of its numbers: some eighty of six bridges, many more of one.
-    private const int MostNumbers = 80 * 30 * 30;
+    // What is kept of a circuit grows with the square of its numbers: some fifty of six bridges, many more of one.
+    private const int MostNumbers = 50 * 30 * 30;
     private static readonly Lock Gate = new();
     private static Dictionary<string, SwitchedCircuit> young = new(StringComparer.Ordinal);
     private static Dictionary<string, SwitchedCircuit> old = new(StringComparer.Ordinal);

@@ -1,3 +1,5 @@
+using System.Numerics;
+
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>What ends a combination of conducting diodes.</summary>
@@ -43,6 +45,7 @@ internal sealed class SwitchedMode
     private readonly SwitchedCircuit circuit;
     private readonly double[,] phaseVolts;
     private readonly double[,] railVolts;
+    private ModeSolution? solution;
 
     public SwitchedMode(SwitchedCircuit circuit, Conduction conduction)
     {
@@ -72,6 +75,18 @@ internal sealed class SwitchedMode
 
     /// <summary>All of them as one matrix.</summary>
     public ColumnMatrix GuardRows { get; }
+
+    /// <summary>What small changes do; the one asked for last is kept.</summary>
+    public ModeSolution Solution(double[] loadSlopes, Complex[] line, int[] orders)
+    {
+        var known = solution;
+        if (known is null || !known.IsOf(loadSlopes, orders))
+        {
+            solution = known = new ModeSolution(circuit, this, loadSlopes, line, orders);
+        }
+
+        return known;
+    }
 
     private int LinkOf(int bridge) => circuit.Link(circuit.LinkOf[bridge]);
 
