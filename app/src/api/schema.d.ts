@@ -716,6 +716,12 @@ export interface components {
             /** Format: double */
             powerKw: number;
         };
+        BackgroundOrder: {
+            /** Format: int32 */
+            order: number;
+            pct: components["schemas"]["Given"];
+            deg: components["schemas"]["Given"];
+        };
         BankState: {
             bankId: string;
             /** Format: int32 */
@@ -2658,6 +2664,7 @@ export interface components {
             highestPct?: components["schemas"]["Given"];
             backgroundV5Deg?: components["schemas"]["Given"];
             backgroundV7Deg?: components["schemas"]["Given"];
+            furtherBackground?: components["schemas"]["BackgroundOrder"][];
         };
         SourceStrength: components["schemas"]["SourceStrengthNotStated"] | components["schemas"]["SourceStrengthAssumedInfinite"] | components["schemas"]["SourceStrengthFaultLevel"] | components["schemas"]["SourceStrengthGenerator"];
         SourceStrengthAssumedInfinite: {

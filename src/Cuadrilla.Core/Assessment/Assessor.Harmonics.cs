@@ -41,7 +41,7 @@ public sealed partial class Assessor
         {
             var isAlone = left.HasFlag(SpoilingCause.Distortion);
             var source = left.HasFlag(SpoilingCause.Unbalance) ? plant.Source with { UnbalancePct = 0 } : plant.Source;
-            source = isAlone ? source with { BackgroundV5Pct = 0, BackgroundV7Pct = 0 } : source;
+            source = isAlone ? source.Undistorted() : source;
             var defaults = left.HasFlag(SpoilingCause.Mismatch)
                 ? anew.Defaults with { Harmonics = anew.Defaults.Harmonics with { LeakageMismatchPu = 0 } }
                 : anew.Defaults;

@@ -25,25 +25,31 @@ public sealed record Source(
     /// <summary>Angle of the seventh-order voltage likewise.</summary>
     public Given BackgroundV7Deg { get; init; }
 
+    /// <summary>Background of further orders, where it was measured.</summary>
+    public IReadOnlyList<BackgroundOrder> FurtherBackground { get; init; } = [];
+
+    /// <summary>Orders of the background that there is something of.</summary>
+    public IEnumerable<int> BackgroundOrders() => FurtherBackground.Select(b => b.Order).Prepend(7).Prepend(5).Where(h => BackgroundPu(h) != Complex.Zero);
+
     /// <summary>True when the angle of an order of the background is stated, or there is none of it.</summary>
-    public bool KnowsAngleOf(int order) => order switch
-    {
-        5 => BackgroundV5Deg.IsKnown || BackgroundPu(5) == Complex.Zero,
-        7 => BackgroundV7Deg.IsKnown || BackgroundPu(7) == Complex.Zero,
-        _ => true,
-    };
+    public bool KnowsAngleOf(int order) => Background(order).Deg.IsKnown || BackgroundPu(order) == Complex.Zero;
 
     /// <summary>Background voltage of an order as a phasor (sines) of phase A, parts of nominal; angle 0 where none is stated.</summary>
     public Complex BackgroundPu(int order)
     {
-        var (size, angle) = order switch
-        {
-            5 => (BackgroundV5Pct, BackgroundV5Deg),
-            7 => (BackgroundV7Pct, BackgroundV7Deg),
-            _ => (Given.Unknown, Given.Unknown),
-        };
+        var (size, angle) = Background(order);
         return size.IsKnown ? Complex.FromPolarCoordinates(1, angle.IsKnown ? angle.Value * Math.PI / 180 : 0) * (size.Value / 100) : Complex.Zero;
     }
+
+    /// <summary>The same source without any distortion of its own.</summary>
+    public Source Undistorted() => this with { BackgroundV5Pct = 0, BackgroundV7Pct = 0, FurtherBackground = [] };
+
+    private (Given Pct, Given Deg) Background(int order) => order switch
+    {
+        5 => (BackgroundV5Pct, BackgroundV5Deg),
+        7 => (BackgroundV7Pct, BackgroundV7Deg),
+        _ => FurtherBackground.FirstOrDefault(b => b.Order == order) is { } further ? (further.Pct, further.Deg) : (Given.Unknown, Given.Unknown),
+    };
 
     /// <summary>Names of disturbances that have not been stated.</summary>
     public IEnumerable<string> NotStated()
@@ -58,6 +64,16 @@ public sealed record Source(
             yield return "background distortion";
         }
     }
+}
+
+/// <summary>An order of the line's own distortion beside the 5th and 7th.</summary>
+/// <param name="Order">One that three balanced phases know: 11, 13, 17 … 49.</param>
+/// <param name="Pct">Voltage without this plant, % of nominal.</param>
+/// <param name="Deg">Its angle at the rising zero of the fundamental (sines), degrees; unknown: it may stand anywhere.</param>
+public sealed record BackgroundOrder(int Order, Given Pct, Given Deg)
+{
+    /// <summary>Orders that it may be of.</summary>
+    public static IReadOnlyList<int> Orders { get; } = [.. Enumerable.Range(2, 7).SelectMany(k => new[] { (6 * k) - 1, (6 * k) + 1 })];
 }
 
 /// <summary>What is known of the source's fault level.</summary>

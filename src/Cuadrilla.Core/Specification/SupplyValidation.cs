@@ -1,3 +1,4 @@
+using System.Globalization;
 using Cuadrilla.Core.Plant;
 
 namespace Cuadrilla.Core.Specification;
@@ -79,6 +80,17 @@ internal static class SupplyValidation
         p.Number("/source/backgroundV7Pct", "Background 7th", plant.Source.BackgroundV7Pct, -15, 15, "%");
         p.Number("/source/backgroundV5Deg", "Angle of the background 5th", plant.Source.BackgroundV5Deg, -360, 360, "°");
         p.Number("/source/backgroundV7Deg", "Angle of the background 7th", plant.Source.BackgroundV7Deg, -360, 360, "°");
+        foreach (var (further, i) in plant.Source.FurtherBackground.Select((b, i) => (b, i)))
+        {
+            var at = $"/source/furtherBackground/{i}";
+            p.Require(
+                BackgroundOrder.Orders.Contains(further.Order), at + "/order", "Order of the background", further.Order.ToString(CultureInfo.InvariantCulture),
+                $"one of {string.Join(", ", BackgroundOrder.Orders)}");
+            p.Require(
+                plant.Source.FurtherBackground.Count(b => b.Order == further.Order) == 1, at + "/order", "Order of the background", $"{further.Order} twice", "each order once");
+            p.Number(at + "/pct", "Background of a further order", further.Pct, -15, 15, "%");
+            p.Number(at + "/deg", "Angle of a further order", further.Deg, -360, 360, "°");
+        }
     }
 
     private static void Bus(Bus bus, string at, ProblemList p)

@@ -122,6 +122,47 @@ public sealed class HarmonicStudyTests
     }
 
     [Fact]
+    public void A_measured_order_of_the_line_reaches_the_buses_and_the_drives_with_its_angle()
+    {
+        PlantSpecification With(double deg, bool running) => Demo with
+        {
+            Name = $"13th at {deg}, {running}",
+            Source = Demo.Source.Undistorted() with { UnbalancePct = 0, FurtherBackground = [new(13, 2, deg)] },
+            Scenarios = [running ? Demo.Scenarios[0] : Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, false, 1, 1))] }],
+        };
+
+        // Nothing running: what the network lets through of 2 %.
+        var still = new Assessor(Data).Run(With(40, false)).Scenarios[0];
+        var gain = HarmonicSums.GainOfSource(With(40, false), Demo.Scenarios[0], still.Network, still.Loads, 13)[still.Network.NodeOf("bus-a")];
+        Assert.Equal(2 * gain.Magnitude, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[12], 1e-9);
+        Assert.Equal(0, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[10], 1e-12);
+
+        // Running: the drives answer it, one way or the other by its angle, and the EMF of each holds it.
+        double Thirteenth(double deg)
+        {
+            var found = new Assessor(Data).Run(With(deg, true)).Scenarios[0];
+            Assert.True(found.Iteration.IsSettled);
+            return ((RectifierResult.LineDraw)found.Drives.Single(d => d.DrivePointId == "dp-01").Front).PhaseA.Orders[12].Magnitude;
+        }
+
+        Assert.True(Math.Abs(Thirteenth(0) - Thirteenth(180)) > 0.2 * Thirteenth(0));
+    }
+
+    [Theory]
+    [InlineData(9, "one of 11, 13")]
+    [InlineData(7, "one of 11, 13")]
+    [InlineData(50, "one of 11, 13")]
+    public void Other_orders_of_the_line_are_refused(int order, string allowed)
+    {
+        var plant = Demo with { Source = Demo.Source with { FurtherBackground = [new(order, 1, 0)] } };
+        var problem = Assert.Single(SpecificationValidation.Problems(plant, Data));
+        Assert.Equal("/source/furtherBackground/0/order", problem.Pointer);
+        Assert.Contains(allowed, problem.Message, StringComparison.Ordinal);
+        var twice = Demo with { Source = Demo.Source with { FurtherBackground = [new(11, 1, 0), new(11, 2, 0)] } };
+        Assert.All(SpecificationValidation.Problems(twice, Data), p => Assert.Contains("once", p.Message, StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void Inside_the_plant_the_class_decides()
     {
         var third = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("plant-class", 3, "large converters")] };

@@ -66,6 +66,17 @@ function BackgroundFields({
   );
 }
 
+type Further = NonNullable<Specification["source"]["furtherBackground"]>[number];
+
+// What three balanced phases know beside the 5th and 7th.
+const furtherOrders = Array.from({ length: 7 }, (_, i) => [6 * (i + 2) - 1, 6 * (i + 2) + 1]).flat();
+
+const nth = (order: number): string =>
+  `${order}${order % 10 === 1 && order !== 11 ? "st" : order % 10 === 3 && order !== 13 ? "rd" : "th"}`;
+
+const changed = (all: readonly Further[], one: Further): Further[] =>
+  [...all.filter((b) => b.order !== one.order), one].sort((a, b) => a.order - b.order);
+
 /** Name, source and what the line brings with it. */
 export function SourceEntry() {
   const { project, edit } = useProject();
@@ -74,6 +85,7 @@ export function SourceEntry() {
     edit("Source", (x) => ({ ...x, source: { ...x.source, ...change } }));
   const buses = useBusNames();
   const strength = s.source.strength;
+  const further = s.source.furtherBackground ?? [];
   return (
     <section>
       <h3 className="section-title">Source</h3>
@@ -225,6 +237,29 @@ export function SourceEntry() {
         deg={s.source.backgroundV7Deg ?? null}
         onPct={(v) => source({ backgroundV7Pct: v })}
         onDeg={(v) => source({ backgroundV7Deg: v })}
+      />
+      {further.map((b) => (
+        <BackgroundFields
+          key={b.order}
+          order={nth(b.order)}
+          pct={b.pct}
+          deg={b.deg}
+          onPct={(pct) => source({ furtherBackground: changed(further, { ...b, pct }) })}
+          onDeg={(deg) => source({ furtherBackground: changed(further, { ...b, deg }) })}
+        />
+      ))}
+      <ChoiceField
+        label="Background of another order"
+        value="none"
+        choices={{
+          none: "none",
+          ...Object.fromEntries(
+            furtherOrders
+              .filter((h) => !further.some((b) => b.order === h))
+              .map((h) => [String(h), `add the ${nth(h)}`] as const),
+          ),
+        }}
+        onCommit={(h) => source({ furtherBackground: changed(further, { order: Number(h), pct: null, deg: null }) })}
       />
     </section>
   );

@@ -21,6 +21,10 @@ internal static class FrontSolver
     // Of the leakage behind it.
     private const double LeastSourcePu = 1e-4;
 
+    /// <summary>Why a thyristor bridge has no current that repeats.</summary>
+    public const string CanNotCommutate =
+        "The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.";
+
     /// <summary>Its current and, where one was solved, the circuit.</summary>
     public static (RectifierResult Front, RectifierInput? Circuit) Solve(
         RunningDrive drive, in FrontPlace place, Func<RectifierInput, RectifierResult> rectifier)
@@ -71,7 +75,7 @@ internal static class FrontSolver
     private static RectifierResult Stated(RunningDrive drive, in FrontPlace place) => drive.Item.FrontEnd switch
     {
         FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered => FromSpectrum(drive.Item, drive.Item.FrontEnd.CatalogueSpectrum!, drive.Point, place.EmfV),
-        FrontEnd.Thyristor => drive.Armature is not null ? Armature(drive.Item, drive.Point, place) : Bus(drive.Item, drive.Point, place),
+        FrontEnd.Thyristor => Thyristor(drive, place),
         _ => throw new InvalidOperationException("This converter has no front end of its own."),
     };
 
@@ -122,9 +126,19 @@ internal static class FrontSolver
         return StatedCurrents.Balanced(orders, 0, "catalogue data");
     }
 
-    private static RectifierResult Armature(ConverterItem item, OperatingPoint point, in FrontPlace place)
+    /// <summary>The bridge of a thyristor front end at an EMF, and the active power drawn beside it; null where it gives or takes nothing.</summary>
+    public static (ThyristorInput Input, double BesideW, bool FollowsEmf)? ThyristorOf(RunningDrive drive, in FrontPlace place)
     {
+        var (item, point) = (drive.Item, drive.Point);
         var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
+        if (drive.Armature is null)
+        {
+            // Regenerative thyristors hold the bus a tenth below what diodes would give, so that they can commutate back.
+            var volts = 0.9 * item.NoLoadLinkVoltageV * place.EmfV / item.RatedVoltageV;
+            return point.LinkW == 0
+                ? null
+                : (new ThyristorInput(place.EmfV, reactance, Math.CopySign(volts, point.LinkW), Math.Abs(point.LinkW) / volts), point.FrontLossW, true);
+        }
 
         // The field has a supply of its own, whose harmonics are small beside the armature's and left out: it and the reactor's
         // loss add to the active current. The bridge gives the armature's power and the losses on the way to it.
@@ -132,33 +146,21 @@ internal static class FrontSolver
         var motor = point.Motor;
         var armatureW = motor.InputW - motor.RotorW + point.CableLossW + point.ConverterLossW;
         var armatureV = motor.VoltageV;
-        var result = armatureW != 0 && armatureV > 0
-            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, Math.CopySign(armatureV, armatureW), Math.Abs(armatureW) / armatureV))
+        return armatureW != 0 && armatureV > 0
+            ? (new ThyristorInput(place.EmfV, reactance, Math.CopySign(armatureV, armatureW), Math.Abs(armatureW) / armatureV), motor.RotorW + point.FrontLossW, false)
             : null;
-        return Thyristor(result, motor.RotorW + point.FrontLossW, place.EmfV);
     }
 
-    // Regenerative thyristors hold the bus a tenth below what diodes would give, so that they can commutate back.
-    private static RectifierResult Bus(ConverterItem item, OperatingPoint point, in FrontPlace place)
+    private static RectifierResult Thyristor(RunningDrive drive, in FrontPlace place)
     {
-        var reactance = place.SeenOhm.Imaginary + (2 * Math.PI * place.FrequencyHz * item.LineSideH(place.FrequencyHz));
-        var volts = 0.9 * item.NoLoadLinkVoltageV * place.EmfV / item.RatedVoltageV;
-        var result = point.LinkW != 0
-            ? ThyristorBridge.Run(new ThyristorInput(place.EmfV, reactance, Math.CopySign(volts, point.LinkW), Math.Abs(point.LinkW) / volts))
-            : null;
-        return Thyristor(result, point.FrontLossW, place.EmfV);
-    }
-
-    private static RectifierResult Thyristor(ThyristorResult? result, double besideW, double emfV)
-    {
-        if (result is null)
+        if (ThyristorOf(drive, place) is not var (input, besideW, _) || ThyristorBridge.Run(input) is not { } result)
         {
-            return new RectifierResult.NoSteadyState("The thyristor bridge can't commutate this current at this voltage: lower the armature voltage or the reactance ahead of it.");
+            return new RectifierResult.NoSteadyState(CanNotCommutate);
         }
 
         Complex[] orders = [.. result.Orders];
         var before = orders[0].Magnitude;
-        orders[0] += besideW / (Math.Sqrt(3) * emfV);
+        orders[0] += besideW / (Math.Sqrt(3) * place.EmfV);
         var rms = Math.Sqrt((result.RmsA * result.RmsA) - (before * before) + (orders[0].Magnitude * orders[0].Magnitude));
         return StatedCurrents.Balanced(orders, rms, "closed form with overlap, smooth current");
     }

@@ -185,13 +185,8 @@ internal sealed class HarmonicSums
         var (shift, node) = (Shift(busId), network.NodeOf(busId));
         var worst = Enumerable.Range(0, Phases).Select(k => VoltagePct(busId, k)).ToList();
         double[] sum = [.. Enumerable.Range(0, LineCurrent.HighestOrder).Select(h => worst.Max(w => w[h]))];
-        foreach (var order in new[] { 5, 7 })
+        foreach (var order in plant.Source.BackgroundOrders())
         {
-            if (plant.Source.BackgroundPu(order) == Complex.Zero)
-            {
-                continue;
-            }
-
             var line = Sequences.OfBalanced(plant.Source.BackgroundPu(order) * (node == SupplyNetwork.Reference ? 1 : GainOfSource(order)[node]), order);
             var own = VoltageOf(node, order);
             sum[order - 1] = plant.Source.KnowsAngleOf(order)

@@ -22,6 +22,9 @@ internal sealed record BalanceFront(
 {
     private const double Loop = Math.PI / 6;
 
+    /// <summary>Its thyristor bridge; null for all others.</summary>
+    public ThyristorFront? Thyristor { get; init; }
+
     /// <summary>True when it conducts between two conductors only.</summary>
     public bool IsLoop => Circuit?.Input.Kind == RectifierKind.SinglePhase;
 
@@ -31,7 +34,7 @@ internal sealed record BalanceFront(
     private double LoopRad => IsAcross ? Loop : 0;
 
     /// <summary>Size of a circuit's unit of line current in the network.</summary>
-    public double CurrentPu => Circuit is null ? 0 : (IsAcross ? Math.Sqrt(3) : 1) * Circuit.CurrentBaseA / (Math.Sqrt(2) * BaseA);
+    public double CurrentPu => Circuit is null ? (Thyristor?.Input.DcCurrentA ?? 0) / (Math.Sqrt(2) * BaseA) : (IsAcross ? Math.Sqrt(3) : 1) * Circuit.CurrentBaseA / (Math.Sqrt(2) * BaseA);
 
     /// <summary>Angles by which its own frame is turned and ahead in time, for an EMF in the frame of the source.</summary>
     public (double Turn, double Ahead) FrameOf(SpaceVector emf)
@@ -46,13 +49,13 @@ internal sealed record BalanceFront(
     /// <param name="precision">How near its start the orbit has to end.</param>
     public FrontAnswer Answer(SpaceVector emf, OrbitResult.Settled? near, double precision)
     {
-        if (Circuit is null)
-        {
-            return Stated(emf);
-        }
-
         var (turn, ahead) = FrameOf(emf);
         var own = emf.Turned(turn, ahead);
+        if (Circuit is null)
+        {
+            return Thyristor is null ? Stated(emf) : Fired(Thyristor, own, turn, ahead);
+        }
+
         var orbit = Circuit.Orbit(own, near, precision: precision);
         if (orbit is not OrbitResult.Settled settled)
         {
@@ -63,6 +66,17 @@ internal sealed record BalanceFront(
         var parts = Array.ConvertAll(spectra, s => s.Line.Turned(-turn, -ahead, CurrentPu));
         var sum = parts.Skip(1).Aggregate(parts[0], (s, p) => s.Plus(p, 1));
         return new FrontAnswer(sum, parts, Circuit.Result(settled, own, spectra[0]), settled, spectra, own);
+    }
+
+    private FrontAnswer Fired(ThyristorFront thyristor, SpaceVector own, double turn, double ahead)
+    {
+        if (thyristor.At(own) is not var (line, squares))
+        {
+            return new FrontAnswer(new SpaceVector(), [], ThyristorFront.None, null, [], own);
+        }
+
+        var current = line.Turned(-turn, -ahead, CurrentPu);
+        return new FrontAnswer(current, [current], thyristor.Result(own, line, squares), null, [], own);
     }
 
     private FrontAnswer Stated(SpaceVector emf)

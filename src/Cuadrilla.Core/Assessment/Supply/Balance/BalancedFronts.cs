@@ -107,7 +107,8 @@ internal sealed class BalancedFronts
         {
             var (unit, emf, answer) = (units[u], found.Emfs[u], found.Answers[u]);
             var before = Before(u);
-            var uneven = answer.Orbit is null || unbalance is null ? answer
+            var uneven = unbalance is null || (answer.Orbit is null && unit.Front.Thyristor is null) ? answer
+                : answer.Orbit is null ? unit.Front.Answer(Uneven(unit.Front, emf), null, ToldPrecision)
                 : before is not null && ReferenceEquals(before.Answer, answer) && ReferenceEquals(before.Circuit, unit.Front.Circuit?.Circuit) && Fits(before.Uneven, unit.Front, emf) ? before.Uneven
                 : unit.Front.Answer(Uneven(unit.Front, emf), NearUneven(before, answer.Orbit), ToldPrecision);
             foreach (var member in unit.Members)
@@ -182,7 +183,12 @@ internal sealed class BalancedFronts
             network.BaseA(drive.BusId),
             volts,
             circuit is null ? null : FrontCircuit.Of(circuit, 0, held.BankPu > 0 ? (held.AheadPu * ohm, held.BankPu / ohm) : null),
-            place);
+            place)
+        {
+            Thyristor = drive.Item.FrontEnd is FrontEnd.Thyristor && FrontSolver.ThyristorOf(drive, place) is var (input, besideW, follows)
+                ? new ThyristorFront(input, besideW, follows)
+                : null,
+        };
     }
 
     // Voltages of the fundamental with all drives as constant powers.

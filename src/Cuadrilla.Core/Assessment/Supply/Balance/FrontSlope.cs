@@ -14,7 +14,7 @@ internal static class FrontSlope
     /// <param name="coupling">Matrix of a circuit alike, in the time of its own voltage.</param>
     /// <param name="emf">EMF in the frame of the source.</param>
     /// <param name="orders">Orders of rows and columns.</param>
-    public static double[] Of(BalanceFront front, CouplingMatrix coupling, SpaceVector emf, IReadOnlyList<int> orders)
+    public static double[] Of(BalanceFront front, OrderCoupling coupling, SpaceVector emf, IReadOnlyList<int> orders)
     {
         var n = orders.Count;
         var slope = new double[4 * n * n];

@@ -229,6 +229,8 @@ internal sealed class HarmonicBalance
     {
         { Orbit: { } orbit } => FrontSlope.Of(
             front, CouplingMatrix.Of(front.Circuit!.Circuit, orbit, [.. answer.Spectra.Select(s => s.LinkMean)], answer.Emf), emf, networks.Orders),
+        { Front: RectifierResult.LineDraw } when front.Thyristor is { } thyristor =>
+            thyristor.Coupling(answer.Emf, networks.Orders) is { } coupling ? FrontSlope.Of(front, coupling, emf, networks.Orders) : null,
         { Front: RectifierResult.LineDraw } => FrontSlope.OfConstantPower(answer.Current, emf, networks.Orders),
         _ => null,
     };

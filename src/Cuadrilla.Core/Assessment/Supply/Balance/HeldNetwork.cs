@@ -113,7 +113,8 @@ internal sealed class HeldNetworks
             case Converters.FrontEnds.FrontEnd.Active or Converters.FrontEnds.FrontEnd.Direct or Converters.FrontEnds.FrontEnd.Filtered:
                 return default;
             case Converters.FrontEnds.FrontEnd.Thyristor:
-                return new HeldNetwork(Complex.Zero, 0, sum);
+                // Its closed form knows reactance only.
+                return new HeldNetwork(Complex.Zero, 0, sum.Imaginary <= 0 ? Complex.Zero : new Complex(0, Math.Clamp(reactance, LeastPu * sum.Imaginary, sum.Imaginary)));
         }
 
         if (sum.Imaginary <= 0)

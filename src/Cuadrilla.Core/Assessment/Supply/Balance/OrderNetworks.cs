@@ -91,8 +91,8 @@ internal sealed class OrderNetworks
     {
         1 => -Complex.ImaginaryOne,
         -1 => Complex.ImaginaryOne * Pu(source.UnbalancePct),
-        -5 => Complex.ImaginaryOne * Complex.Conjugate(source.BackgroundPu(5)),
-        7 => -Complex.ImaginaryOne * source.BackgroundPu(7),
+        < 0 when -order % 6 == 5 => Complex.ImaginaryOne * Complex.Conjugate(source.BackgroundPu(-order)),
+        > 0 when order % 6 == 1 => -Complex.ImaginaryOne * source.BackgroundPu(order),
         _ => Complex.Zero,
     };
 

@@ -18,6 +18,8 @@ internal sealed class CouplingMatrix
     private readonly double span;
     private readonly Complex[] line;
     private readonly double[] loadSlopes;
+    private readonly Complex[,] direct;
+    private readonly Complex[,] conjugate;
 
     private CouplingMatrix(SwitchedCircuit circuit, OrbitResult.Settled orbit, double[] linkMeans)
     {
@@ -33,29 +35,20 @@ internal sealed class CouplingMatrix
 
         // In steps so fine that they change nothing, so that what is worked out for one orbit serves the next.
         loadSlopes = [.. circuit.Links.Select((l, i) => l.LoadSlope(Math.Exp(MeanStep * Math.Round(Math.Log(linkMeans[i]) / MeanStep))))];
-        Direct = new Complex[orders.Length, orders.Length];
-        Conjugate = new Complex[orders.Length, orders.Length];
+        direct = new Complex[orders.Length, orders.Length];
+        conjugate = new Complex[orders.Length, orders.Length];
     }
-
-    /// <summary>Orders of rows and columns.</summary>
-    public IReadOnlyList<int> Orders => orders;
-
-    /// <summary>P.</summary>
-    public Complex[,] Direct { get; }
-
-    /// <summary>Q.</summary>
-    public Complex[,] Conjugate { get; }
 
     /// <summary>Of an orbit.</summary>
     /// <param name="circuit">The bridges.</param>
     /// <param name="orbit">Their orbit.</param>
     /// <param name="linkMeans">Mean link voltages.</param>
     /// <param name="emf">EMF of the orbit.</param>
-    public static CouplingMatrix Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, double[] linkMeans, SpaceVector emf)
+    public static OrderCoupling Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, double[] linkMeans, SpaceVector emf)
     {
         var matrix = new CouplingMatrix(circuit, orbit, linkMeans);
         matrix.Build(orbit, [.. emf.Parts()]);
-        return matrix;
+        return new OrderCoupling(matrix.orders, matrix.direct, matrix.conjugate);
     }
 
     private void Build(OrbitResult.Settled orbit, (int M, Complex Part)[] emf)
@@ -112,7 +105,7 @@ internal sealed class CouplingMatrix
         SmallLinearSystem.SolveInPlace(matrix, right);
         foreach (var stretch in stretches)
         {
-            stretch.Collect(right, Direct, Conjugate, span);
+            stretch.Collect(right, direct, conjugate, span);
         }
     }
 
