@@ -11,6 +11,8 @@ namespace Cuadrilla.RandomPlants;
 /// <summary>A made plant of any size: the demo's supply, every drive point different in load, cable and choke.</summary>
 public static class MadePlant
 {
+    private static readonly double Golden = (Math.Sqrt(5) - 1) / 2;
+
     /// <summary>One bus, the demo's others beside it.</summary>
     /// <param name="demo">The demo plant.</param>
     /// <param name="drivePoints">How many.</param>
@@ -84,11 +86,14 @@ public static class MadePlant
     private static DrivePoint Point(DrivePoint pattern, FanLoad fan, int i)
     {
         var kw = new[] { 7.5, 11, 15, 22, 30, 37, 45, 55 }[i % 8];
+
+        // Never twice the same, and spread alike however many there are.
+        var spread = i * Golden % 1;
         var key = kw.ToString(System.Globalization.CultureInfo.InvariantCulture);
         var common = fan.Common with
         {
-            RatedFlowM3PerS = kw * (0.78 + (0.0006 * i)) * 1e3 * 0.835 / 2900,
-            StaticFraction = 0.05 + (0.001 * i),
+            RatedFlowM3PerS = kw * (0.78 + (0.12 * spread)) * 1e3 * 0.835 / 2900,
+            StaticFraction = 0.05 + (0.2 * spread),
             InertiaKgM2 = 0.05 * kw,
         };
         return pattern with
@@ -96,7 +101,7 @@ public static class MadePlant
             Id = $"p{i}",
             Tag = $"DP-{i + 1:000}",
             Name = $"Fan {i + 1}",
-            Cable = pattern.Cable with { LengthM = 20 + i },
+            Cable = pattern.Cable with { LengthM = 20 + (200 * spread) },
             Motor = new MotorChoice.FromCatalogue($"cage-4p-ie{3 + (i % 2)}-{key}", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, false, string.Empty),
             Converter = new ConverterChoice.FromCatalogue($"six-pulse-{(i % 3 == 0 ? "plain" : "choke")}-{key}", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()),
             Load = fan with { Common = common },

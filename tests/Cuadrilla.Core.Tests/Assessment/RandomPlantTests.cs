@@ -43,6 +43,45 @@ public sealed class RandomPlantTests
         Assert.True(problems.Count == 0, $"{problems.Count} problems, the first: {string.Join('\n', problems.Take(20))}");
     }
 
+    [Fact]
+    public void The_same_currents_are_found_wherever_the_search_began()
+    {
+        var data = ReferenceCatalogue.Data;
+        var compared = 0;
+        foreach (var seed in Enumerable.Range(5000, 30))
+        {
+            var plant = RandomPlant.Of(seed, data);
+            var found = new Assessor(data).Run(plant with { Name = $"from nothing {seed}" });
+
+            // After a plant with other loads, and after one with half of the drive points.
+            foreach (var (level, step) in new[] { (0.6, 1), (1.0, 2) })
+            {
+                var assessor = new Assessor(data);
+                var named = plant with { Name = $"from {level} {step} {seed}" };
+                assessor.Run(named with
+                {
+                    Scenarios =
+                    [
+                        .. named.Scenarios.Select(s => s with
+                        {
+                            States = [.. named.AllDrivePoints().Select((p, i) => new DrivePointState(p.Id, s.StateOf(p.Id).Running && i % step == 0, level, s.StateOf(p.Id).LoadPu))],
+                        }),
+                    ],
+                });
+                foreach (var (one, other) in found.Scenarios.Zip(assessor.Run(named).Scenarios).Where(s => s.First.Iteration.IsSettled && s.Second.Iteration.IsSettled))
+                {
+                    foreach (var (a, b) in one.Drives.Zip(other.Drives).Where(d => d.First.Search is not null))
+                    {
+                        compared++;
+                        Assert.True(a.Search!.Emf.Plus(b.Search!.Emf, -1).Largest().Size < 1e-6, $"seed {seed}, {one.ScenarioId}, {a.DrivePointId}");
+                    }
+                }
+            }
+        }
+
+        Assert.InRange(compared, 50, int.MaxValue);
+    }
+
     private static List<string> OfSeeds(int first, int count)
     {
         var data = ReferenceCatalogue.Data;

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Numerics;
 using Cuadrilla.Core.Numerics;
 
@@ -31,6 +32,7 @@ public sealed partial class SupplyNetwork
     private readonly Dictionary<string, int> clockHours;
     private readonly IReadOnlyList<NetworkBranch> branches;
     private readonly ComplexLu fundamental;
+    private readonly ConcurrentDictionary<int, Complex[]> columns = new();
 
     private SupplyNetwork(
         Dictionary<string, int> nodes, Dictionary<string, Bus> buses, Dictionary<string, int> clockHours, IReadOnlyList<NetworkBranch> branches, double frequencyHz, bool assumedInfinite)
@@ -73,7 +75,7 @@ public sealed partial class SupplyNetwork
     public Complex TransferPu(string busId, string otherBusId)
     {
         int node = nodes[busId], other = nodes[otherBusId];
-        return node == Reference || other == Reference ? Complex.Zero : fundamental.Solve(Unit(other))[node];
+        return node == Reference || other == Reference ? Complex.Zero : columns.GetOrAdd(other, o => fundamental.Solve(Unit(o)))[node];
     }
 
     /// <summary>Three-phase fault current at a live bus, A; infinite at an infinite source. Running motors add nothing here.</summary>

@@ -232,7 +232,18 @@ internal sealed class BalancedFronts
     private FrontSearch? Before(int unit)
     {
         var member = running[units[unit].Members[0].Front];
-        return settings.Before.TryGetValue(member.Id, out var before) && before.BusId == member.BusId ? before.Search : null;
+        if (!settings.Before.TryGetValue(member.Id, out var before) || before.BusId != member.BusId)
+        {
+            return null;
+        }
+
+        // The same circuit again is the one that was solved then, even where that has been forgotten since.
+        if (before.Search?.Circuit is { } circuit && units[unit].Front.Circuit is { } own)
+        {
+            own.SameAs(circuit);
+        }
+
+        return before.Search;
     }
 
     // Orders that this network does not know stay out.

@@ -11,10 +11,11 @@ internal sealed class FrontCircuit
     private const double Degree = Math.PI / 180;
     private const double ClampPu = 0.6 * 0.97;
     private const double LeastOwnPu = 2e-6;
+    private readonly SwitchedCircuit made;
     private readonly Lazy<SwitchedCircuit> circuit;
 
     private FrontCircuit(SwitchedCircuit circuit, RectifierInput input, double voltageBaseV, double currentBaseA) =>
-        (this.circuit, Input, VoltageBaseV, CurrentBaseA) = (new Lazy<SwitchedCircuit>(() => KnownCircuits.Same(circuit)), input, voltageBaseV, currentBaseA);
+        (made, this.circuit, Input, VoltageBaseV, CurrentBaseA) = (circuit, new Lazy<SwitchedCircuit>(() => KnownCircuits.Same(circuit)), input, voltageBaseV, currentBaseA);
 
     /// <summary>What it was made from.</summary>
     public RectifierInput Input { get; }
@@ -27,6 +28,16 @@ internal sealed class FrontCircuit
 
     /// <summary>The circuit.</summary>
     public SwitchedCircuit Circuit => circuit.Value;
+
+    /// <summary>Takes a circuit of the same numbers, with what is worked out for it; another is left alone.</summary>
+    public void SameAs(SwitchedCircuit other)
+    {
+        if (!circuit.IsValueCreated && other.Key() == made.Key())
+        {
+            KnownCircuits.Same(other, isPreferred: true);
+            _ = circuit.Value;
+        }
+    }
 
     /// <summary>Angles by which the secondaries of a transformer for several bridges are shifted, degrees.</summary>
     public static double[] ShiftsDeg(int bridges) => bridges switch

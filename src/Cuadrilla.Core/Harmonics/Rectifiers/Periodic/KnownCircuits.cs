@@ -14,14 +14,16 @@ internal static class KnownCircuits
     private static int numbers;
 
     /// <summary>The circuit of these numbers that is known; the one given where none is.</summary>
-    public static SwitchedCircuit Same(SwitchedCircuit circuit)
+    /// <param name="circuit">The circuit.</param>
+    /// <param name="isPreferred">True: it takes the place of one that is known.</param>
+    public static SwitchedCircuit Same(SwitchedCircuit circuit, bool isPreferred = false)
     {
         var key = circuit.Key();
         lock (Gate)
         {
             if (young.TryGetValue(key, out var known))
             {
-                return known;
+                return isPreferred ? young[key] = circuit : known;
             }
 
             if (numbers > MostNumbers)
@@ -29,7 +31,7 @@ internal static class KnownCircuits
                 (old, young, numbers) = (young, new Dictionary<string, SwitchedCircuit>(StringComparer.Ordinal), 0);
             }
 
-            known = old.GetValueOrDefault(key, circuit);
+            known = isPreferred ? circuit : old.GetValueOrDefault(key, circuit);
             numbers += circuit.Size * circuit.Size;
             return young[key] = known;
         }

@@ -35,6 +35,7 @@ internal sealed record SwitchedCircuit(
     double ClampVoltage)
 {
     private readonly ConcurrentDictionary<long, SwitchedMode> modes = new();
+    private string? key;
 
     /// <summary>A capacitor bank between the EMF and the bridges; null: none.</summary>
     public BankAhead? Bank { get; init; }
@@ -76,7 +77,9 @@ internal sealed record SwitchedCircuit(
     public double Between(int x, int y) => 2.0 / 3 * ((Axes[x].Real * Axes[y].Real) + (Axes[x].Imaginary * Axes[y].Imaginary));
 
     /// <summary>All its numbers: circuits of equal numbers are the same.</summary>
-    public string Key()
+    public string Key() => key ??= KeyOf();
+
+    private string KeyOf()
     {
         double[] numbers =
         [
