@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { fieldText, money, n, withUnit } from "./format";
+import { fieldText, money, n, pair, withUnit } from "./format";
 
 describe("numbers as they are shown", () => {
   it("keeps significant digits and never an exponent", () => {
@@ -15,6 +15,12 @@ describe("numbers as they are shown", () => {
     expect(n(null)).toBe("–");
     expect(n(Number.NaN)).toBe("–");
     expect(withUnit(undefined, "A")).toBe("–");
+  });
+
+  it("tells a figure from its limit where they differ", () => {
+    expect(pair(110.25, 110)).toEqual(["110.3", "110.0"]);
+    expect(pair(50, 100)).toEqual(["50.0", "100"]);
+    expect(pair(100, 100)).toEqual(["100", "100"]);
   });
 
   it("rounds money to whole units", () => {

@@ -15,6 +15,16 @@ export function n(value: number | null | undefined, significant = 3): string {
   return (value < 0 ? "−" : "") + grouped + (fraction ? `.${fraction}` : "");
 }
 
+/** A figure and what it is held against, with so many digits that unequal ones look unequal. */
+export function pair(figure: number, limit: number): [string, string] {
+  for (let digits = 3; digits < 6; digits++) {
+    if (n(figure, digits) !== n(limit, digits)) {
+      return [n(figure, digits), n(limit, digits)];
+    }
+  }
+  return [n(figure), n(limit)];
+}
+
 /** Whole units of money. */
 export function money(value: number | null | undefined): string {
   return value === null || value === undefined ? "–" : n(Math.round(value), 1);

@@ -89,7 +89,7 @@ public sealed class FluidMachineModel : LoadModel
         Need(common.RatedEfficiency, "rated efficiency of the machine", absent);
         Need(common.RatedSpeedRpm, "rated speed", absent);
         Need(common.StaticFraction, "static share", absent);
-        Need(common.ShutOffPu, "shut-off pressure or head", absent);
+        Need(common.ShutOffPu, "pressure or head at no flow", absent);
         switch (load)
         {
             case FanLoad fan:

@@ -27,15 +27,20 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
     return <Failed what="The candidates could not be read." detail={candidates.error.message} />;
   }
   const list = candidates.data;
-  const best = list[0];
+  // Best first: where the first does not fit, none does.
+  const best = list[0]?.fits ? list[0] : undefined;
   const fitting = list.filter((c) => c.fits).length;
   const shown = all ? list : list.slice(0, Math.max(12, list.findIndex((c) => c.isChosen) + 1));
   return (
     <>
       <p className="text-soft">
-        {fitting} of {list.length} fit. Best: lowest lifetime cost
-        {best?.lifetimeCost === null ? " (by price: the duty is open)" : ` in ${project.specification.tariff.currency}`}
-        .
+        {best === undefined
+          ? `None of ${list.length} fits: each says why.`
+          : `${fitting} of ${list.length} fit. Best: lowest lifetime cost${
+              best.lifetimeCost === null
+                ? " (by price: the duty is open)"
+                : ` in ${project.specification.tariff.currency}`
+            }.`}
       </p>
       {kind === "motor" && (
         <button type="button" className="button mt-1" onClick={() => setComparing(true)}>

@@ -50,7 +50,8 @@ export function CandidateSearch({
   const candidates = useCandidates(point, kind);
   const choose = useChoose();
   const [query, setQuery] = useState(first);
-  const best = candidates.data?.[0];
+  // Best first: where the first does not fit, none does.
+  const best = candidates.data?.[0]?.fits ? candidates.data[0] : undefined;
   return (
     <Sheet
       title={`Choose a ${kind}${columns.length > 1 ? ` for ${columns.length} drive points` : ""}`}

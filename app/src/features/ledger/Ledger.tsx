@@ -1,7 +1,7 @@
 import type { Check } from "../../api/client";
 import { MarginBar } from "../../components/MarginBar";
 import { VerdictMark } from "../../components/VerdictMark";
-import { n } from "../../lib/format";
+import { pair } from "../../lib/format";
 import { findPoint } from "../../lib/specification";
 import { checkKey, usage, verdictWords } from "../../lib/verdict";
 import { useProject } from "../project/ProjectContext";
@@ -66,5 +66,6 @@ export function figureText(check: Check): string {
   if (check.figure === null || check.limit === null) {
     return check.verdict === "needs-data" ? "data missing" : "no figure";
   }
-  return `${n(check.figure)} ${check.sense === "at-most" ? "of" : "for at least"} ${n(check.limit)} ${check.unit}`;
+  const [figure, limit] = pair(check.figure, check.limit);
+  return `${figure} ${check.sense === "at-most" ? "of" : "for at least"} ${limit} ${check.unit}`;
 }

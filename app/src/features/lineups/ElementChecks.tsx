@@ -1,6 +1,6 @@
 import type { CheckKey } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
-import { n } from "../../lib/format";
+import { pair } from "../../lib/format";
 import { useProject } from "../project/ProjectContext";
 
 /** Checks of a bus, a group, a shaft, a follower or a brake, each with its figure; a click opens the reason. */
@@ -24,7 +24,7 @@ export function ElementChecks({
             <VerdictMark verdict={c.verdict} size={10} labelled />
             <span className="flex-1">{name === "" ? c.title : c.title.replace(`, ${name}`, "")}</span>
             <span className="font-mono text-[12px]">
-              {c.figure == null || c.limit == null ? "" : `${n(c.figure)} of ${n(c.limit)} ${c.unit}`}
+              {c.figure == null || c.limit == null ? "" : `${pair(c.figure, c.limit).join(" of ")} ${c.unit}`}
             </span>
           </button>
         </li>

@@ -2,7 +2,9 @@ import { useState } from "react";
 import type { Outcome } from "../../components/draft";
 import { parseQuantity } from "../../lib/units";
 import { freeKeys } from "../../lib/columns";
+import { useProject } from "../project/ProjectContext";
 import { emptyMotor, plateFields, type OwnMotor, explosionNames } from "./plate";
+import { proposedPlate } from "./proposedPlate";
 import { TechnologyChoice } from "./TechnologyChoice";
 
 /** A data plate typed by hand; it is checked as a whole when it is taken. */
@@ -17,11 +19,8 @@ export function PlateEntry({
 }) {
   const [name, setName] = useState("");
   const [technology, setTechnology] = useState<OwnMotor["technology"]>("cage-induction");
-  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({
-    ratedVoltageV: "400",
-    ratedFrequencyHz: "50",
-    poles: "4",
-  });
+  const { specification } = useProject().project;
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>(() => proposedPlate(specification));
   const [stated, setStated] = useState<
     Required<Pick<OwnMotor, "forConverter" | "explosion" | "certifiedForConverter">>
   >({

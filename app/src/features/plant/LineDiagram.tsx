@@ -9,6 +9,10 @@ import { BusPart, FeederPart, SourcePart, StubPart, TiePart } from "./LineElemen
 import { ink, Part, plum, soft } from "./LinePart";
 import { layout, type PlacedPoint } from "./lineLayout";
 
+// Words stand on a ground of their own, so that no line runs through them; saved with the picture.
+const readable =
+  ".line-diagram text { paint-order: stroke; stroke: #fbf9f5; stroke-width: 4px; stroke-linejoin: round; }";
+
 /** Single-line diagram of the plant, drawn from the specification with its figures; every element leads to its entries. */
 export function LineDiagram({
   onCell,
@@ -51,6 +55,7 @@ export function LineDiagram({
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Single-line diagram, scrolls sideways">
         <svg
           ref={drawing}
+          className="line-diagram"
           xmlns="http://www.w3.org/2000/svg"
           width={whole ? "100%" : plan.width}
           height={whole ? undefined : plan.height}
@@ -59,6 +64,7 @@ export function LineDiagram({
           fontSize="11"
           fill={ink}
         >
+          <style>{readable}</style>
           <rect width={plan.width} height={plan.height} fill="#fbf9f5" />
           <SourcePart plan={plan} onOpen={() => onEntry("Strength")} />
           {plan.ties.map((t) => (

@@ -44,7 +44,7 @@ internal static class LoadFigures
             "docs/methods/pump-point.md; below it the cube law is not valid, nothing is delivered",
             [
                 Text.In("static share", common.StaticFraction.Value, string.Empty, "load"),
-                Text.In("shut-off pressure or head", common.ShutOffPu.Value, "× rated", "load"),
+                Text.In("pressure or head at no flow", common.ShutOffPu.Value, "× rated", "load"),
             ]));
         var half = load.AtFlow(0.5);
         var share = 100 * half.PowerW / load.RatedPowerW;
