@@ -6,12 +6,8 @@ import type { Selection } from "../board/selection";
 import { useItems } from "../project/useCatalogue";
 import { useProject } from "../project/ProjectContext";
 import { BusPart, FeederPart, SourcePart, StubPart, TiePart } from "./LineElements";
-import { ink, Part, plum, soft } from "./LinePart";
+import { ink, onGround, Part, plum, soft } from "./LinePart";
 import { layout, type PlacedPoint } from "./lineLayout";
-
-// Words stand on a ground of their own, so that no line runs through them; saved with the picture.
-const readable =
-  ".line-diagram text { paint-order: stroke; stroke: #fbf9f5; stroke-width: 4px; stroke-linejoin: round; }";
 
 /** Single-line diagram of the plant, drawn from the specification with its figures; every element leads to its entries. */
 export function LineDiagram({
@@ -55,7 +51,6 @@ export function LineDiagram({
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Single-line diagram, scrolls sideways">
         <svg
           ref={drawing}
-          className="line-diagram"
           xmlns="http://www.w3.org/2000/svg"
           width={whole ? "100%" : plan.width}
           height={whole ? undefined : plan.height}
@@ -64,7 +59,6 @@ export function LineDiagram({
           fontSize="11"
           fill={ink}
         >
-          <style>{readable}</style>
           <rect width={plan.width} height={plan.height} fill="#fbf9f5" />
           <SourcePart plan={plan} onOpen={() => onEntry("Strength")} />
           {plan.ties.map((t) => (
@@ -87,7 +81,7 @@ export function LineDiagram({
                 strokeWidth="2.5"
                 fill="none"
               />
-              <text x={l.fromX} y={l.busY + 51} fontWeight="bold">
+              <text x={l.fromX} y={l.busY + 51} fontWeight="bold" {...onGround}>
                 {l.lineup.tag} {l.lineup.name}
               </text>
               {l.points.map((p) => (
@@ -165,7 +159,7 @@ function Branch({
           fill="none"
         />
         <text x={x + 18} y={y + 50} fill={soft}>
-          {starter ?? (converterKw === undefined ? "open" : `${converterKw} kW`)}
+          {starter ?? (converterKw === undefined ? "open" : `${n(converterKw)} kW`)}
         </text>
         <path d={`M${x} ${y + 60}V${y + 80}`} stroke={ink} strokeWidth="1.5" />
       </Part>
@@ -181,7 +175,7 @@ function Branch({
           M
         </text>
         <text x={x + 18} y={y + 98} fill={soft}>
-          {motor ? `${motor.plate.ratedPowerW / 1000} kW` : "open"}
+          {motor ? `${n(motor.plate.ratedPowerW / 1000)} kW` : "open"}
         </text>
       </Part>
       <text x={x} y={y + 124} textAnchor="middle" fontWeight="bold" fill={plum}>

@@ -2,7 +2,7 @@ import type { BusLoad, Transformer, Verdict } from "../../api/client";
 import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
 import { useProject } from "../project/ProjectContext";
-import { ink, Part, soft } from "./LinePart";
+import { ink, onGround, Part, soft } from "./LinePart";
 import type { Plan, PlacedBus, PlacedFeeder, PlacedStub, PlacedTie } from "./lineLayout";
 
 function useVerdictOf(): (element: string) => Verdict | undefined {
@@ -61,7 +61,7 @@ export function BusPart({
       onOpen={onOpen}
     >
       <path d={`M${fromX} ${y}H${toX}`} stroke={ink} strokeWidth="4" />
-      <text x={fromX + 16} y={y - 6}>
+      <text x={fromX + 16} y={y - 6} {...onGround}>
         <tspan fontWeight="bold">{bus.name}</tspan>
         {bus.name.includes(voltage) ? "" : `, ${voltage}`}, {fault}
         {specification.pcc.busId === bus.id ? " · PCC" : ""}

@@ -5,6 +5,10 @@ import { verdictWords } from "../../lib/verdict";
 export const ink = "#1f1b24";
 export const soft = "#5a5361";
 export const plum = "#6b2e5f";
+
+/** Words on a ground of their own, so that no line drawn before runs through them. */
+export const onGround = { paintOrder: "stroke", stroke: "#fbf9f5", strokeWidth: 4, strokeLinejoin: "round" } as const;
+
 const colours: Readonly<Record<Verdict, string>> = {
   holds: "#33638f",
   tight: "#b27a12",
