@@ -1289,6 +1289,7 @@ export interface components {
             yearKwh: null | number;
             /** Format: double */
             savingPerYear: null | number;
+            linePhase: string;
         };
         DrivePointSheet: {
             tag: string;

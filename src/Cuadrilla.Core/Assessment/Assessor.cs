@@ -186,8 +186,11 @@ public sealed partial class Assessor
             shaft?.SpeedRpm,
             study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group ? study.Model.Converter?.SiteCurrentA / group.PartPu : study.Model.Converter?.SiteCurrentA,
             front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
-            front?.WorstPhase.ThdiPct,
+            front?.LoadedPhase.ThdiPct,
             chosen?.Year.EnergyKwh,
-            chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear);
+            chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear)
+        {
+            LinePhase = front?.LoadedPhaseName ?? string.Empty,
+        };
     }
 }

@@ -42,8 +42,8 @@ public sealed record PlantAssessment(
 /// <param name="ShaftPowerW">Shaft power at the rated point, W; null while the load is incomplete.</param>
 /// <param name="ShaftSpeedRpm">Speed at the rated point, rpm; null while the load is incomplete.</param>
 /// <param name="SiteCurrentA">Continuous converter current at the site, A; null without converter.</param>
-/// <param name="LineRmsA">Rms line current in the first scenario it runs in, A; null when not solved.</param>
-/// <param name="ThdiPct">Distortion of that current, %; null when not solved.</param>
+/// <param name="LineRmsA">Rms line current of the most loaded phase in the first scenario it runs in, A; null when not solved.</param>
+/// <param name="ThdiPct">Distortion of the same current, %; null when not solved.</param>
 /// <param name="YearKwh">Energy of a year, kWh; null while incomplete.</param>
 /// <param name="SavingPerYear">Cost saved against the present control, currency a year; null when there is nothing to compare.</param>
 public sealed record DrivePointSummary(
@@ -55,4 +55,8 @@ public sealed record DrivePointSummary(
     double? LineRmsA,
     double? ThdiPct,
     double? YearKwh,
-    double? SavingPerYear);
+    double? SavingPerYear)
+{
+    /// <summary>Phase of that current: A, B or C; empty where all carry the same or there is only one.</summary>
+    public string LinePhase { get; init; } = string.Empty;
+}

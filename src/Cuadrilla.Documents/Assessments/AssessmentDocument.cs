@@ -104,7 +104,8 @@ public sealed record DrivePointDocument(
     double? LineCurrentA,
     double? ThdiPct,
     double? YearKwh,
-    double? SavingPerYear)
+    double? SavingPerYear,
+    string LinePhase)
 {
     /// <summary>Builds it.</summary>
     public static DrivePointDocument Of(DrivePointSummary summary)
@@ -124,6 +125,7 @@ public sealed record DrivePointDocument(
             summary.LineRmsA,
             summary.ThdiPct,
             summary.YearKwh,
-            summary.SavingPerYear);
+            summary.SavingPerYear,
+            summary.LinePhase);
     }
 }

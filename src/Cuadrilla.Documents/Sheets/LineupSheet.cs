@@ -184,7 +184,7 @@ public sealed record DrivePointSheet(
 
         if (summary.LineRmsA is { } line && summary.ThdiPct is { } thdi)
         {
-            yield return new SheetLine("Line current", $"{Text.N(line)} A rms, THDi {Text.N(thdi)} %");
+            yield return new SheetLine("Line current", $"{Text.N(line)} A rms{(summary.LinePhase.Length > 0 ? $" in phase {summary.LinePhase}, the most loaded" : string.Empty)}, THDi {Text.N(thdi)} %");
         }
 
         if (summary.YearKwh is { } energy)

@@ -4,6 +4,7 @@ using Cuadrilla.Core.Assessment.Bench;
 using Cuadrilla.Core.Assessment.Candidates;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
+using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
@@ -137,4 +138,28 @@ public sealed class DemoSupplyTests
     private static PlantSpecification With(string id, Func<DrivePoint, DrivePoint> change) => With(Demo, id, change);
 
     private static PlantSpecification With(PlantSpecification plant, string id, Func<DrivePoint, DrivePoint> change) => DemoChanges.Changed(plant, id, change);
+
+    [Fact]
+    public void A_cell_tells_current_and_distortion_of_one_and_the_same_phase()
+    {
+        var uneven = new Assessor(Data).Run(Demo with { Name = "uneven", Source = Demo.Source with { UnbalancePct = 1 } });
+        var apart = 0;
+        var fronts = uneven.Scenarios.SelectMany(s => s.Drives).DistinctBy(d => d.DrivePointId).ToDictionary(d => d.DrivePointId, d => d.Front);
+        foreach (var summary in uneven.DrivePoints.Where(d => d.LinePhase.Length > 0 && fronts.ContainsKey(d.DrivePointId)))
+        {
+            var draw = (RectifierResult.LineDraw)fronts[summary.DrivePointId];
+            var phase = draw.Phases["ABC".IndexOf(summary.LinePhase, StringComparison.Ordinal)];
+            Assert.Equal(phase.RmsA, summary.LineRmsA);
+            Assert.Equal(phase.ThdiPct, summary.ThdiPct);
+            Assert.Equal(draw.Phases.Max(p => p.RmsA), phase.RmsA);
+            apart += draw.WorstPhase == phase ? 0 : 1;
+        }
+
+        // The most loaded phase is not the most distorted one.
+        Assert.True(apart > 0);
+        var even = new Assessor(Data).Run(Demo with { Name = "even", Source = Demo.Source with { UnbalancePct = 0 } });
+        var balanced = even.Scenarios[0].Drives.Where(d => d.Front is RectifierResult.LineDraw { IsBalanced: true }).Select(d => d.DrivePointId).ToHashSet(StringComparer.Ordinal);
+        Assert.NotEmpty(balanced);
+        Assert.All(even.DrivePoints.Where(d => balanced.Contains(d.DrivePointId)), d => Assert.Empty(d.LinePhase));
+    }
 }

@@ -63,6 +63,7 @@ describe("what a cell says", () => {
       choice: "2 × 95 mm² · 14 m",
       detail: "248 A · THDi 39 %",
     });
+    expect(cellText("supply", full, { ...figures, linePhase: "B" }, items).detail).toBe("248 A (B) · THDi 39 %");
     expect(cellText("converter", full, figures, items)).toEqual({
       choice: "6-pulse, 4 % choke",
       detail: "160 kW light · 275 A",

@@ -46,7 +46,7 @@ function supply(
       ? (figures?.shaftPowerKw ?? 0) < 0
         ? "draws none, it brakes"
         : "line current open"
-      : `${n(figures.lineCurrentA)} A${figures.thdiPct === null ? " · on the line" : ` · THDi ${n(figures.thdiPct, 2)} %`}`;
+      : `${n(figures.lineCurrentA)} A${figures.linePhase ? ` (${figures.linePhase})` : ""}${figures.thdiPct === null ? " · on the line" : ` · THDi ${n(figures.thdiPct, 2)} %`}`;
   if (feeder.kind === "on-busbar") {
     return { choice: "on the busbar", detail: line };
   }

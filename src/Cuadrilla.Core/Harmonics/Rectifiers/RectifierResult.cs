@@ -24,6 +24,9 @@ public abstract record RectifierResult
         /// <summary>The phase with the largest rms current.</summary>
         public LineCurrent LoadedPhase => Phases.MaxBy(p => p.RmsA)!;
 
+        /// <summary>Its name: A, B or C; empty where all carry the same or there is only one.</summary>
+        public string LoadedPhaseName => Phases.Count < 3 || IsBalanced ? string.Empty : "ABC".Substring(Phases.ToList().IndexOf(LoadedPhase), 1);
+
         /// <summary>True when three phases carry the same.</summary>
         public bool IsBalanced => Phases.Count == 3 && Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < 1e-6 * Phases[0].RmsA;
     }
