@@ -189,6 +189,7 @@ internal static class ScenarioStudy
                 .Select(d => (d.DrivePointId, None: (RectifierResult.NoSteadyState)d.Front))
                 .Select(x => $"{tags[x.DrivePointId]}: {x.None.Reason}{Cure(x.None)}"),
             .. iteration.IsSettled ? [] : new[] { Swinging(scenario.Name, tags[iteration.WorstId], iteration) },
+            .. iteration.Second is { } second ? [TwoStates(scenario.Name, tags[second.WorstId], second)] : Array.Empty<string>(),
         ];
     }
 
@@ -197,6 +198,12 @@ internal static class ScenarioStudy
         + FormattableString.Invariant(
             $"they contradict each other by {iteration.ResidualPu:0.0e+0} of nominal voltage at order {iteration.ResidualOrder}, most at {tag} (limit {FrontIteration.LimitPu:0e+0})")
         + ". A resonance stands too near an order that is drawn: a reactor ahead of the capacitors, or fewer of them, moves it.";
+
+    /// <summary>Why nothing is judged where a second state exists.</summary>
+    internal static string TwoStates(string scenario, string tag, SecondState second) =>
+        FormattableString.Invariant($"two states repeat in '{scenario}': {tag} draws a current of {second.ThdiPct:0.#} % distortion in one and of ")
+        + FormattableString.Invariant($"{second.OtherThdiPct:0.#} % in the other, the voltages {second.ApartPu:0.0e+0} of nominal apart at order {Math.Abs(second.Order)}")
+        + ". Which one the plant takes depends on how it got there. A reactor ahead of the capacitors, or fewer of them, leaves one.";
 
     private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance
         ? FormattableString.Invariant($" It settles from {capacitance * 1e6:0} µF upwards, or with more resistance or a smaller choke.")

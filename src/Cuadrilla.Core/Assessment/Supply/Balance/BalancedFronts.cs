@@ -76,7 +76,19 @@ internal sealed class BalancedFronts
             found = search.Found(voltages);
         }
 
-        return (search.Drives(found), search.Iteration(found));
+        var looks = SecondStates.AreLikely(search.orders) && found.IsSettled;
+        return (search.Drives(found), search.Iteration(found) with
+        {
+            IsLookedForTwice = looks, Second = looks ? SecondStates.Of(found, search.Elsewhere(found), u => search.running[search.units[u].Members[0].Front].Id) : null,
+        });
+    }
+
+    // The harmonics with the other sign are as far from where it settled as anything likely.
+    private BalanceResult Elsewhere(BalanceResult found)
+    {
+        var start = SecondStates.Mirrored(found.Emfs);
+        var near = units.Select((unit, u) => new FrontSearch(found.Emfs[u], unit.Front.Circuit?.Circuit, found.Answers[u], found.Answers[u], found.Slopes?[u])).ToArray();
+        return new HarmonicBalance(orders, units, Filters).Run(start, near);
     }
 
     private BalanceResult Found(Complex[] voltages)
