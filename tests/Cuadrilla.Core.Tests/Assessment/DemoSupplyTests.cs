@@ -94,7 +94,7 @@ public sealed class DemoSupplyTests
         Assert.Contains("unbalance", Check(silent, "supply.data", "dp-01").Reason.WithNumbers, StringComparison.Ordinal);
         var front = (Core.Harmonics.Rectifiers.RectifierResult.SteadyState)worse.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front;
         Assert.False(front.IsBalanced);
-        Assert.Equal(front.WorstPhase.ThdiPct, worse.DrivePoints.Single(d => d.DrivePointId == "dp-02").ThdiPct!.Value, 9);
+        Assert.Equal(front.LoadedPhase.ThdiPct, worse.DrivePoints.Single(d => d.DrivePointId == "dp-02").ThdiPct!.Value, 9);
 
         // Each question is put to the phase that is worst for it: heat to the most loaded, distortion to the most distorted.
         var scenario = worse.Scenarios[0];
