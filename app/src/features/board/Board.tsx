@@ -262,6 +262,7 @@ function LineupBoard({
                         row={row}
                         choice={text.choice}
                         detail={text.detail}
+                        more={text.more}
                         check={check}
                         before={check && usedBefore.get(checkKey(check))}
                         focused={selection?.point === p.id && selection.row === row}

@@ -11,6 +11,7 @@ interface Props {
   readonly row: Row;
   readonly choice: string;
   readonly detail: string;
+  readonly more: string | undefined;
   readonly check: Check | undefined;
   readonly before: number | undefined;
   readonly focused: boolean;
@@ -25,6 +26,7 @@ export const BoardCell = memo(function BoardCell({
   row,
   choice,
   detail,
+  more,
   check,
   before,
   focused,
@@ -32,7 +34,7 @@ export const BoardCell = memo(function BoardCell({
   onPick,
 }: Props) {
   const ring = focused ? "border-plum ring-2 ring-plum" : selected ? "border-plum bg-plum-wash" : "border-rule";
-  const verdict = check ? `, ${verdictWords[check.verdict]}: ${check.title}` : "";
+  const verdict = check ? `${verdictWords[check.verdict]}: ${check.title}` : undefined;
   return (
     <button
       type="button"
@@ -40,8 +42,8 @@ export const BoardCell = memo(function BoardCell({
       id={cellId(point, row)}
       tabIndex={focused ? 0 : -1}
       aria-selected={selected}
-      aria-label={`${tag} ${row}: ${choice}, ${detail}${verdict}`}
-      title={check ? `${verdictWords[check.verdict]}: ${check.title}` : undefined}
+      aria-label={`${tag} ${row}: ${[choice, detail, more, verdict].filter(Boolean).join(", ")}`}
+      title={[more && `${detail}: ${more}`, verdict].filter(Boolean).join("\n") || undefined}
       onClick={(event: MouseEvent) => onPick(point, row, event.shiftKey)}
       className={`block h-[50px] w-full rounded border bg-card px-2 py-1 text-left outline-none ${ring}`}
     >

@@ -63,7 +63,11 @@ describe("what a cell says", () => {
       choice: "2 × 95 mm² · 14 m",
       detail: "248 A · THDi 39 %",
     });
-    expect(cellText("supply", full, { ...figures, linePhase: "B" }, items).detail).toBe("248 A (B) · THDi 39 %");
+    expect(cellText("supply", full, { ...figures, linePhase: "B" }, items)).toEqual({
+      choice: "2 × 95 mm² · 14 m",
+      detail: "248 A · THDi 39 %",
+      more: "both of phase B, the most loaded",
+    });
     expect(cellText("converter", full, figures, items)).toEqual({
       choice: "6-pulse, 4 % choke",
       detail: "160 kW light · 275 A",

@@ -6,6 +6,9 @@ import type { Row } from "./selection";
 export interface CellText {
   readonly choice: string;
   readonly detail: string;
+
+  /** What the cell has no room for. */
+  readonly more?: string;
 }
 
 /** Catalogue items by key. */
@@ -46,11 +49,12 @@ function supply(
       ? (figures?.shaftPowerKw ?? 0) < 0
         ? "draws none, it brakes"
         : "line current open"
-      : `${n(figures.lineCurrentA)} A${figures.linePhase ? ` (${figures.linePhase})` : ""}${figures.thdiPct === null ? " · on the line" : ` · THDi ${n(figures.thdiPct, 2)} %`}`;
-  if (feeder.kind === "on-busbar") {
-    return { choice: "on the busbar", detail: line };
-  }
-  return { choice: run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM), detail: line };
+      : `${n(figures.lineCurrentA)} A${figures.thdiPct === null ? " · on the line" : ` · THDi ${n(figures.thdiPct, 2)} %`}`;
+  const laid =
+    feeder.kind === "on-busbar" ? "on the busbar" : run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM);
+  return figures?.linePhase
+    ? { choice: laid, detail: line, more: `both of phase ${figures.linePhase}, the most loaded` }
+    : { choice: laid, detail: line };
 }
 
 function converter(
