@@ -79,6 +79,9 @@ public sealed record DriveInScenario(
     /// <summary>EMF of its circuit in the time of its own voltage; empty without circuit.</summary>
     internal SpaceVector OwnEmf { get; init; }
 
+    /// <summary>Its feeder from the busbar, ohm per phase.</summary>
+    internal System.Numerics.Complex FeederOhm { get; init; }
+
     /// <summary>Its converter.</summary>
     internal Converters.ConverterItem? Item { get; init; }
 }

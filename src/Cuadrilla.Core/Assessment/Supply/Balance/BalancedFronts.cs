@@ -76,11 +76,25 @@ internal sealed class BalancedFronts
             found = search.Found(voltages);
         }
 
-        var looks = SecondStates.AreLikely(search.orders) && found.IsSettled;
+        var looks = found.IsSettled && SecondStates.AreLikely(search.orders, search.FundamentalPu(found));
         return (search.Drives(found), search.Iteration(found) with
         {
             IsLookedForTwice = looks, Second = looks ? SecondStates.Of(found, search.Elsewhere(found), u => search.running[search.units[u].Members[0].Front].Id) : null,
         });
+    }
+
+    private double[] FundamentalPu(BalanceResult found)
+    {
+        var drawn = new double[orders.Nodes.Count];
+        foreach (var (unit, answer) in units.Zip(found.Answers))
+        {
+            foreach (var (place, part) in unit.Draws)
+            {
+                drawn[place] += part * answer.Current[1].Magnitude;
+            }
+        }
+
+        return drawn;
     }
 
     // The harmonics with the other sign are as far from where it settled as anything likely.
@@ -88,7 +102,7 @@ internal sealed class BalancedFronts
     {
         var start = SecondStates.Mirrored(found.Emfs);
         var near = units.Select((unit, u) => new FrontSearch(found.Emfs[u], unit.Front.Circuit?.Circuit, found.Answers[u], found.Answers[u], found.Slopes?[u])).ToArray();
-        return new HarmonicBalance(orders, units, Filters).Run(start, near);
+        return new HarmonicBalance(orders, units, Filters).Run(start, near, emfs => SecondStates.AreNear(emfs, found.Emfs));
     }
 
     private BalanceResult Found(Complex[] voltages)
@@ -166,6 +180,7 @@ internal sealed class BalancedFronts
             drive.Id, drive.Point, result, own.Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId, (Complex.ImaginaryOne * emf[1]).Phase)
         {
             OwnEmf = isOne || answer.Orbit is null ? answer.Emf : EmfAlone(own, answer.Parts[member.Kind], member.Share, volts[member.Place]), Item = drive.Item,
+            FeederOhm = drive.FeederOhm,
         };
     }
 

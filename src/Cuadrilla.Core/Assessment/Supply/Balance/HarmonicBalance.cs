@@ -50,14 +50,15 @@ internal sealed class HarmonicBalance
     /// <summary>Searches it.</summary>
     /// <param name="start">EMFs to begin with.</param>
     /// <param name="before">Where an earlier search ended, by unit; null where there was none.</param>
-    public BalanceResult Run(SpaceVector[] start, FrontSearch?[] before)
+    /// <param name="isEnough">True where a search may end before it has settled; null: nowhere.</param>
+    public BalanceResult Run(SpaceVector[] start, FrontSearch?[] before, Func<SpaceVector[], bool>? isEnough = null)
     {
         var at = Evaluated(start, Array.ConvertAll(before, b => b?.Answer.Orbit), (i, emf) => Known(before[i], i, emf), FirstPrecision);
         var rounds = 1;
         var slopes = SlopesOf(before);
         for (var again = 0; ; again++)
         {
-            (at, slopes, rounds) = Settle(at, slopes, rounds);
+            (at, slopes, rounds) = Settle(at, slopes, rounds, isEnough);
             if (!at.IsSettled || at.Silent == 0 || again == MostAgain)
             {
                 break;
@@ -77,11 +78,12 @@ internal sealed class HarmonicBalance
     }
 
     // Newton's method with steps that become shorter where they do not gain; slopes of elsewhere serve as long as they gain enough.
-    private (BalancePoint At, double[]?[]? Slopes, int Rounds) Settle(BalancePoint at, double[]?[]? slopes, int rounds)
+    private (BalancePoint At, double[]?[]? Slopes, int Rounds) Settle(
+        BalancePoint at, double[]?[]? slopes, int rounds, Func<SpaceVector[], bool>? isEnough)
     {
         var step = slopes is null || at.IsSettled ? null : Step(at, slopes);
         var (isFresh, part, changes) = (false, 1.0, step?.Solve(at.Residuals) ?? []);
-        while (rounds < MostRounds && !at.IsSettled)
+        while (rounds < MostRounds && !at.IsSettled && isEnough?.Invoke(at.Emfs) != true)
         {
             if (step is null)
             {

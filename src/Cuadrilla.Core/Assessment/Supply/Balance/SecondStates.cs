@@ -12,11 +12,16 @@ internal static class SecondStates
     // So many times its inductance alone an impedance must be lifted.
     private const double LeastRise = 2;
 
-    // The search ends a thousand times nearer.
-    private const double SamePu = 1e-6;
+    // An ideal rectangular current (1/h of the fundamental) must leave so much voltage there: the way back from less is too weak to hold another state.
+    private const double LeastVoltagePu = 0.08;
 
-    /// <summary>True where the network lifts some order at some place.</summary>
-    public static bool AreLikely(OrderNetworks networks)
+    // Nearer ones differ in no verdict.
+    private const double SamePu = 1e-3;
+
+    /// <summary>True where the network lifts some order at some place, and the currents drawn can leave much of it there.</summary>
+    /// <param name="networks">The network by order.</param>
+    /// <param name="fundamentalPu">Fundamental currents of the front ends by place.</param>
+    public static bool AreLikely(OrderNetworks networks, double[] fundamentalPu)
     {
         var first = Enumerable.Range(0, networks.Orders.Count).First(k => networks.Orders[k] == 1);
         for (var p = 0; p < networks.Nodes.Count; p++)
@@ -24,7 +29,8 @@ internal static class SecondStates
             var plain = networks.Impedance(first, p, p).Magnitude;
             for (var k = 0; k < networks.Orders.Count; k++)
             {
-                if (networks.Impedance(k, p, p).Magnitude > LeastRise * Math.Abs(networks.Orders[k]) * plain)
+                var order = Math.Abs(networks.Orders[k]);
+                if (networks.Impedance(k, p, p).Magnitude > LeastRise * order * plain && LeftPu(networks, k, p, fundamentalPu) > LeastVoltagePu)
                 {
                     return true;
                 }
@@ -32,6 +38,31 @@ internal static class SecondStates
         }
 
         return false;
+    }
+
+    private static double LeftPu(OrderNetworks networks, int k, int p, double[] fundamentalPu)
+    {
+        var left = 0.0;
+        for (var q = 0; q < fundamentalPu.Length; q++)
+        {
+            left += networks.Impedance(k, p, q).Magnitude * fundamentalPu[q] / Math.Abs(networks.Orders[k]);
+        }
+
+        return left;
+    }
+
+    /// <summary>True where EMFs are so near that the state is the same.</summary>
+    public static bool AreNear(SpaceVector[] emfs, SpaceVector[] found)
+    {
+        for (var u = 0; u < emfs.Length; u++)
+        {
+            if (emfs[u].Plus(found[u], -1).Largest().Size > SamePu)
+            {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /// <summary>EMFs with their harmonics reversed.</summary>
