@@ -1,10 +1,10 @@
 using BenchmarkDotNet.Attributes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Alternatives;
-using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Bench;

@@ -1,10 +1,11 @@
 using BenchmarkDotNet.Attributes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Candidates;
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.RandomPlants;
 

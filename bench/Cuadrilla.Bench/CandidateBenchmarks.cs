@@ -1,10 +1,11 @@
 using BenchmarkDotNet.Attributes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.RandomPlants;
 

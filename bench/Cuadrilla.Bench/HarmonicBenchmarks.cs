@@ -1,9 +1,10 @@
 using BenchmarkDotNet.Attributes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Mitigation;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Mitigation;
+using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.RandomPlants;
 

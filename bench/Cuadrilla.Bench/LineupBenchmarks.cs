@@ -1,7 +1,8 @@
 using BenchmarkDotNet.Attributes;
-using Cuadrilla.Core.Lineups.Brakes;
-using Cuadrilla.Core.Lineups.DcBus;
-using Cuadrilla.Core.Lineups.Sharing;
+using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DcBuses;
+using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Bench;
 

@@ -1,7 +1,7 @@
 using System.Diagnostics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Bench;

@@ -1,10 +1,10 @@
 using BenchmarkDotNet.Attributes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Starting;
-using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Bench;

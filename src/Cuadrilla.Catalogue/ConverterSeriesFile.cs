@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

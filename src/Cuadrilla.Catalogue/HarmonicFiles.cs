@@ -1,4 +1,5 @@
-using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Harmonics.Limits;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

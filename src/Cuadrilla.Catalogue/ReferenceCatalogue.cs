@@ -1,5 +1,8 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Calculations;
 using Cuadrilla.Documents.Projects;
@@ -46,7 +47,7 @@ internal static class Program
     {
         if (new FileInfo(file) is { Exists: true, Length: > ProjectFile.MaxBytes } large)
         {
-            throw new InputException(Core.Specification.InputProblem.Of(
+            throw new InputException(InputProblem.Of(
                 string.Empty, "File size", $"{large.Length} bytes", $"at most {ProjectFile.MaxBytes} bytes"));
         }
 

@@ -1,9 +1,8 @@
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.RandomPlants;

@@ -1,9 +1,8 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.RandomPlants;
 

@@ -1,6 +1,6 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.RandomPlants;
 

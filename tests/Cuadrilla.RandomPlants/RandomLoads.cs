@@ -1,5 +1,5 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.RandomPlants;
 

@@ -1,6 +1,6 @@
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Lineups;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.RandomPlants;

@@ -1,6 +1,8 @@
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.RandomPlants;

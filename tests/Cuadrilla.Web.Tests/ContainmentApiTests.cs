@@ -1,6 +1,6 @@
 using System.Net;
 using Cuadrilla.Catalogue;
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;

@@ -1,6 +1,9 @@
-using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Assessment;
 

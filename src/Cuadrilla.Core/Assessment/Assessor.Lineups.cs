@@ -1,10 +1,11 @@
-using Cuadrilla.Core.Assessment.Brakes;
-using Cuadrilla.Core.Assessment.DcBuses;
-using Cuadrilla.Core.Assessment.Followers;
-using Cuadrilla.Core.Assessment.Groups;
-using Cuadrilla.Core.Assessment.Sharing;
-using Cuadrilla.Core.Lineups.Arrangements;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Brakes;
+using Cuadrilla.Core.Studies.DcBuses;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Followers;
+using Cuadrilla.Core.Studies.Groups;
+using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Core.Assessment;
 

@@ -1,9 +1,16 @@
-using Cuadrilla.Core.Assessment.Checks;
-using Cuadrilla.Core.Assessment.Starting;
-using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Groups;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Starting;
+using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Assessment;
 
@@ -43,7 +50,7 @@ public sealed partial class Assessor
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(point);
         var model = Study(plant, point).Model;
-        List<string> missing = [.. StartStudy.Missing(model), .. Plant.Network.NetworkData.Missing(plant)];
+        List<string> missing = [.. StartStudy.Missing(model), .. NetworkData.Missing(plant)];
         if (missing.Count > 0)
         {
             return (null, [], missing);
@@ -69,7 +76,7 @@ public sealed partial class Assessor
         List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(), .. scenarios.SelectMany(s => s.Faults)];
         incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
         var demand = PccDemand.Of(plant, scenarios);
-        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = Supply.BusVoltages.Of(plant, scenarios) };
+        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         foreach (var study in studies)
         {
@@ -91,7 +98,7 @@ public sealed partial class Assessor
     }
 
     // Judged at the nominal voltage while nothing else is known; in the plant at the lowest of its bus.
-    private static Check AtLowest(Check check, DrivePointModel model, SupplyContext supply, Plant.Bus bus)
+    private static Check AtLowest(Check check, DrivePointModel model, SupplyContext supply, Bus bus)
     {
         if (check.Fault is not null || check.Verdict is Verdict.NeedsData or Verdict.NotApplicable || supply.Voltages.GetValueOrDefault(bus.Id) is not { LowestPct: < 100 } range)
         {
@@ -108,7 +115,7 @@ public sealed partial class Assessor
     }
 
     // What a drive point's checks ask of the plant around it.
-    private IEnumerable<Check> InThePlant(DrivePointStudy study, SupplyContext supply, Plant.Bus bus)
+    private IEnumerable<Check> InThePlant(DrivePointStudy study, SupplyContext supply, Bus bus)
     {
         var model = study.Model;
         List<Check> checks = [Judging.One("supply.data", model.Id, BoardRow.Supply, "Supply data", () => SupplyDataCheck.Of(model, supply.Plant))];
@@ -148,11 +155,11 @@ public sealed partial class Assessor
 
     private DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults)
     {
-        var group = Groups.GroupFeeds.Of(plant, point, data);
-        var converter = group?.Choice ?? point.Converter as Converters.ConverterChoice.FromCatalogue;
+        var group = GroupFeeds.Of(plant, point, data);
+        var converter = group?.Choice ?? point.Converter as ConverterChoice.FromCatalogue;
         return new DrivePointInput(
             point, plant.Site, plant.Tariff, busVoltageV, plant.Source.FrequencyHz, defaults,
-            point.Motor is Motors.MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
+            point.Motor is MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
             converter is null ? null : plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId),
             plant.DcBusOf(point.Id) is not null,
             group);

@@ -1,5 +1,5 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.FrontEnds;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Converters;
 

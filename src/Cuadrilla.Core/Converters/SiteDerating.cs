@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Core.Converters;
 

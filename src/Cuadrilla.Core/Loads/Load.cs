@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Core.Loads;
 

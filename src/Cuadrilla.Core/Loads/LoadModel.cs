@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>A point at the motor's shaft.</summary>
@@ -55,7 +57,7 @@ public abstract class LoadModel
     public virtual LoadCycle? Cycle => null;
 
     /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
-    public Specification.Given StopTimeS { get; protected init; }
+    public Given StopTimeS { get; protected init; }
 
     /// <summary>What a cycle does not show and still must be mastered: the rated load let down after a lift that was broken off; usually nothing.</summary>
     public virtual IReadOnlyList<CycleStretch> BrokenOff => [];

@@ -1,3 +1,4 @@
+
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>Which motor an engineer has chosen.</summary>

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Motors.Electrics;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Motors;
 

@@ -1,9 +1,8 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
-using Cuadrilla.Core.Lineups;
-using Cuadrilla.Core.Lineups.Arrangements;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Specification;
 

@@ -1,7 +1,10 @@
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Harmonics.Limits;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
 
 namespace Cuadrilla.Documents.Assessments;
 

@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 
 namespace Cuadrilla.Documents.Assessments;

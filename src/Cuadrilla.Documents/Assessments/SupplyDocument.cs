@@ -1,6 +1,8 @@
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Harmonics.Limits;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Documents.Assessments;
 

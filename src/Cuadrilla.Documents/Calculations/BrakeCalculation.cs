@@ -1,4 +1,5 @@
-using Cuadrilla.Core.Lineups.Brakes;
+using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Checks;
 
 namespace Cuadrilla.Documents.Calculations;
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Studies.Followers;
 using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Documents.Calculations;
@@ -40,7 +41,7 @@ public sealed class Calculation
         Of<ConverterCalculations.BrakeInput>("brake-resistor", ConverterCalculations.BrakeResistor),
         Of<PlantCalculations.CompareInput>("comparison", PlantCalculations.Compare),
         Of<LineupCalculations.DroopInput>("droop-share", LineupCalculations.Droop),
-        Of<Core.Lineups.Followers.FollowerInput>("follower", FollowerCalculation.Run),
+        Of<FollowerInput>("follower", FollowerCalculation.Run),
         Of<LineupCalculations.BusInput>("common-bus", LineupCalculations.CommonBus),
         Of<GroupCalculation.Input>("motor-group", GroupCalculation.Run),
         Of<SharedShaftCalculation.Input>("shared-shaft", SharedShaftCalculation.Run),

@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Lineups.Followers;
+using Cuadrilla.Core.Studies.Followers;
 
 namespace Cuadrilla.Documents.Calculations;
 

@@ -1,5 +1,5 @@
 using Cuadrilla.Core.Converters.Starting;
-using Cuadrilla.Core.Lineups.Groups;
+using Cuadrilla.Core.Studies.Groups;
 
 namespace Cuadrilla.Documents.Calculations;
 

@@ -1,7 +1,7 @@
 using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Harmonics.Measured;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Documents.Calculations;
 

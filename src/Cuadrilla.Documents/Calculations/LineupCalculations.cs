@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Lineups.DcBus;
-using Cuadrilla.Core.Lineups.Sharing;
+using Cuadrilla.Core.Studies.DcBuses;
+using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Documents.Calculations;
 

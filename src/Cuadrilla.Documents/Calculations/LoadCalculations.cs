@@ -1,5 +1,7 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Documents.Calculations;
@@ -7,7 +9,7 @@ namespace Cuadrilla.Documents.Calculations;
 /// <summary>The engines <c>pump-point</c>, <c>fluid-machine</c> and <c>load</c>.</summary>
 internal static class LoadCalculations
 {
-    private static readonly LoadDefaults Defaults = Core.Assessment.DefaultsInForce.Resolve(Catalogue.ReferenceCatalogue.Data.Defaults, []).Loads;
+    private static readonly LoadDefaults Defaults = DefaultsInForce.Resolve(Catalogue.ReferenceCatalogue.Data.Defaults, []).Loads;
 
     public static object PumpPoint(PumpPointInput input, InputRanges ranges)
     {

@@ -1,8 +1,8 @@
 using System.Numerics;
-using Cuadrilla.Core.Energy;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Studies.Energy;
 
 namespace Cuadrilla.Documents.Calculations;
 
@@ -89,7 +89,7 @@ internal static class PlantCalculations
         }
 
         ranges.Done();
-        return Core.Energy.YearlyEnergy.Of(input.Points, input.PriceIndex, tariff);
+        return Core.Studies.Energy.YearlyEnergy.Of(input.Points, input.PriceIndex, tariff);
     }
 
     private static Complex[] Orders(IReadOnlyList<OrderInput> orders, string at, InputRanges ranges)

@@ -1,6 +1,8 @@
 using System.Text.Json.Serialization;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Documents.Calculations;
 

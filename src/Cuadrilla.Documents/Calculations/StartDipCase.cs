@@ -1,6 +1,6 @@
 using System.Numerics;
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Documents.Calculations;

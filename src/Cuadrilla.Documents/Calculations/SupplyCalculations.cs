@@ -1,4 +1,5 @@
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Documents.Calculations;
 
@@ -20,7 +21,7 @@ internal static class SupplyCalculations
         }
 
         ranges.Done();
-        var result = Core.Plant.FaultLevel.Run(input.NominalVoltageV, input.SourceMva, input.SourceXr, input.Transformers);
+        var result = Core.Network.FaultLevel.Run(input.NominalVoltageV, input.SourceMva, input.SourceXr, input.Transformers);
         return new FaultLevelOutput(result.IscKa, result.ROhm, result.XOhm);
     }
 
@@ -38,7 +39,7 @@ internal static class SupplyCalculations
         }
 
         ranges.Done();
-        var result = Core.Plant.WindingHeat.Run(input.OrdersA, input.EddyLossPu, input.OtherStrayLossPu ?? 0);
+        var result = Core.Network.WindingHeat.Run(input.OrdersA, input.EddyLossPu, input.OtherStrayLossPu ?? 0);
         return new WindingHeatOutput(result.HarmonicLossFactor, result.MaxCurrentPu);
     }
 
@@ -71,7 +72,7 @@ internal static class SupplyCalculations
             .Number("unevenPct", input.UnevenPct, 0, 200)
             .Number("thirdHarmonicPct", input.ThirdHarmonicPct, 0, 100)
             .Done();
-        return new NeutralOutput(Core.Plant.NeutralCurrent.Of(input.PhaseFundamentalA, input.UnevenPct / 100, input.ThirdHarmonicPct / 100));
+        return new NeutralOutput(Core.Network.NeutralCurrent.Of(input.PhaseFundamentalA, input.UnevenPct / 100, input.ThirdHarmonicPct / 100));
     }
 
     public static object SkinEffect(SkinInput input, InputRanges ranges)
@@ -81,7 +82,7 @@ internal static class SupplyCalculations
             .Number("frequencyHz", input.FrequencyHz, 45, 65)
             .Number("order", input.Order, 1, 100)
             .Done();
-        return new SkinOutput(Core.Plant.Network.SkinEffect.OfConductor(input.ResistanceMohmPerM / 1e3, input.FrequencyHz, input.Order));
+        return new SkinOutput(Core.Cables.SkinEffect.OfConductor(input.ResistanceMohmPerM / 1e3, input.FrequencyHz, input.Order));
     }
 
     internal sealed record StartDipInput(

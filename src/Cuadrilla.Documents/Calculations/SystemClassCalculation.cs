@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Energy;
+using Cuadrilla.Core.Studies.Energy;
 
 namespace Cuadrilla.Documents.Calculations;
 

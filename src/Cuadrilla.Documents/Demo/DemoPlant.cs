@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Projects;
 

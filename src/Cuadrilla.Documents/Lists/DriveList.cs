@@ -2,11 +2,15 @@ using System.Globalization;
 using System.Text;
 using CsvHelper;
 using CsvHelper.Configuration;
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Starting;
 using MiniExcelLibs;
 
 namespace Cuadrilla.Documents.Lists;
@@ -50,7 +54,7 @@ public static class DriveList
         return memory.ToArray();
     }
 
-    private static string StarterName(Core.Lineups.DrivePoint point, EngineeringData data) =>
+    private static string StarterName(DrivePoint point, EngineeringData data) =>
         StarterAtSite.Of(point.Converter, data) is { } starter ? starter.Name : "not chosen";
 
     /// <summary>

@@ -1,7 +1,7 @@
 using System.Buffers.Binary;
 using System.Globalization;
 using System.Text;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Documents.Measurements;

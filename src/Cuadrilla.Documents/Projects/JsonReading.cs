@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Text;
 using System.Text.Json;
 using System.Text.RegularExpressions;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Documents.Projects;
 

@@ -1,6 +1,8 @@
 using System.Text.Json;
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
 
 namespace Cuadrilla.Documents.Projects;
 

@@ -2,14 +2,13 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Lineups;
-using Cuadrilla.Core.Lineups.Arrangements;
-using Cuadrilla.Core.Lineups.Brakes;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Documents.Projects;

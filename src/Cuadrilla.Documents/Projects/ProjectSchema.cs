@@ -1,7 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Documents.Projects;
 

@@ -1,6 +1,7 @@
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Documents.Projects;

@@ -1,9 +1,9 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Lineups;
-using Cuadrilla.Core.Lineups.Arrangements;
-using Cuadrilla.Core.Lineups.Brakes;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
 
 namespace Cuadrilla.Documents.Sheets;
 

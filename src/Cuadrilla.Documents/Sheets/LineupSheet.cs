@@ -1,10 +1,13 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Assessments;
 
 namespace Cuadrilla.Documents.Sheets;

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using SkiaSharp;
 
 namespace Cuadrilla.Documents.Sheets;

@@ -1,4 +1,6 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Lists;
 using SkiaSharp;

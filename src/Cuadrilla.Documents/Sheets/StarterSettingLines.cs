@@ -1,6 +1,7 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Studies.DrivePoints;
 
 namespace Cuadrilla.Documents.Sheets;
 

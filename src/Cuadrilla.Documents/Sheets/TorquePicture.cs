@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Studies.DrivePoints.Pictures;
 using SkiaSharp;
 
 namespace Cuadrilla.Documents.Sheets;

@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Checks;
 using SkiaSharp;
 
 namespace Cuadrilla.Documents.Sheets;

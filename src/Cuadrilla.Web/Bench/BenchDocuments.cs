@@ -1,9 +1,11 @@
-using Cuadrilla.Core.Assessment.Alternatives;
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Bench;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Energy;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Starting;
+using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Web.Bench;
 

@@ -1,10 +1,12 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Alternatives;
-using Cuadrilla.Core.Assessment.Bench;
-using Cuadrilla.Core.Assessment.Candidates;
-using Cuadrilla.Core.Assessment.Starting;
-using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
@@ -93,7 +95,7 @@ internal static class BenchEndpoints
             [.. study.Alternatives.Select(a => Alternative(a, reference, plant))],
             reference?.Id ?? string.Empty,
             [
-                .. Core.Energy.SensitivityCorner.Grid([.. study.Alternatives.Select(a => a.Year)], plant.Tariff).Select(c => new SensitivityDocument(
+                .. SensitivityCorner.Grid([.. study.Alternatives.Select(a => a.Year)], plant.Tariff).Select(c => new SensitivityDocument(
                     c.HoursPu, c.PricePu, study.Alternatives[c.Best].Id, study.Alternatives[c.Best].Name, c.LifetimeCost)),
             ],
             study.Model.Converter is { } converter ? Ladder(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
@@ -109,14 +111,14 @@ internal static class BenchEndpoints
         [.. a.Points.Select(p => new AlternativePoint(p.LevelPu, p.HoursPerYear, p.LineW / 1e3))],
         a.PartSpeed,
         a.Returned,
-        reference is null || a.Id == reference.Id ? null : Core.Energy.Comparison.Of(a.Year, reference.Year, plant.Tariff));
+        reference is null || a.Id == reference.Id ? null : Comparison.Of(a.Year, reference.Year, plant.Tariff));
 
     private static IReadOnlyList<LadderRung> Ladder(ConverterAtSite converter, double airC, double altitudeM)
     {
         var derating = converter.Item.Derating;
         var rungs = new List<LadderRung>
         {
-            new($"rated, {(converter.Duty == Core.Converters.OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA, Text.Converter(converter.Item)),
+            new($"rated, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA, Text.Converter(converter.Item)),
         };
         void Add(string name, double factor, string source) => rungs.Add(new LadderRung(name, factor, rungs[^1].CurrentA * factor, source));
         Add(

@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Assessment.Starting;
 using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Studies.Starting;
 
 namespace Cuadrilla.Web.Bench;
 

@@ -1,8 +1,8 @@
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Stopping;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Stopping;
 
 namespace Cuadrilla.Web.Bench;
 

@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;

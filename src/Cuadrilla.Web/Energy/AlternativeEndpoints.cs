@@ -1,7 +1,6 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Alternatives;
-using Cuadrilla.Core.Energy;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

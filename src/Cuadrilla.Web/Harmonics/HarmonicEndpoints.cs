@@ -1,7 +1,8 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Mitigation;
-using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Mitigation;
+using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

@@ -1,9 +1,10 @@
 using System.Numerics;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics.Measured;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Documents.Measurements;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Http;

@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Base;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Web.Http;
@@ -68,7 +69,7 @@ internal static class RequestBody
     {
         if (!request.HasJsonContentType())
         {
-            throw new InputException(Core.Specification.InputProblem.Of(
+            throw new InputException(InputProblem.Of(
                 string.Empty, "Content type", request.ContentType is { Length: > 0 } type ? $"'{type}'" : "absent", "application/json"));
         }
 

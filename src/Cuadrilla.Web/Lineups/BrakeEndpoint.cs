@@ -1,6 +1,6 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Brakes;
-using Cuadrilla.Core.Lineups.Brakes;
+using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Studies.Brakes;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

@@ -1,7 +1,6 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.DcBuses;
-using Cuadrilla.Core.Lineups.DcBus;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

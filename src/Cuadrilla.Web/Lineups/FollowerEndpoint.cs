@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Followers;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Followers;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 
@@ -44,7 +45,7 @@ internal static class FollowerEndpoint
                     : Problems.NotFound("There is no such follower."))
         .WithName("getFollower").WithTags("Lineups").Produces<FollowerDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
 
-    private static FollowerDocument Of(FollowerModel model, Core.Specification.PlantSpecification plant)
+    private static FollowerDocument Of(FollowerModel model, PlantSpecification plant)
     {
         if (model.Setting is not { } s || model.Input is not { } input)
         {

@@ -1,6 +1,6 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Groups;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Studies.Groups;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

@@ -1,7 +1,6 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Sharing;
-using Cuadrilla.Core.Lineups.Sharing;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Studies.Shafts;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

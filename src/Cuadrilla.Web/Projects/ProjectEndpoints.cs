@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
 using Cuadrilla.Documents.Projects;

@@ -1,5 +1,7 @@
 using System.Text.Json;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
 using Cuadrilla.Documents.Assessments;

@@ -1,5 +1,5 @@
 using System.Globalization;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Http;
 using MiniExcelLibs;

@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification.Validation;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;

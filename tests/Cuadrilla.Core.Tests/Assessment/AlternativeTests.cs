@@ -1,11 +1,12 @@
+using CsCheck;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Energy;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Documents.Demo;
-using CsCheck;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 

@@ -1,13 +1,16 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Arrangements;
-using Cuadrilla.Core.Assessment.Groups;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Lineups;
-using Cuadrilla.Core.Lineups.Arrangements;
-using Cuadrilla.Core.Lineups.Brakes;
-using Cuadrilla.Core.Lineups.Sharing;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Comparison;
+using Cuadrilla.Core.Studies.Followers;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Shafts;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;
@@ -174,11 +177,11 @@ public sealed class ArrangementAssessmentTests
     [Fact]
     public void A_follower_slower_than_its_leader_falls_behind_by_half_the_product()
     {
-        var ramp = Core.Lineups.Followers.RampMismatch.Of(4, 1200, 1500, 10, 0.02);
+        var ramp = RampMismatch.Of(4, 1200, 1500, 10, 0.02);
 
         Assert.Equal(8, ramp.ReachS, 12);
         Assert.Equal(0.5 * 1200 / 60 * 4 * 0.02, ramp.MissingUnits, 12);
-        Assert.Equal(0, Core.Lineups.Followers.RampMismatch.Of(9, 1200, 1500, 10, 0.02).MissingUnits);
+        Assert.Equal(0, RampMismatch.Of(9, 1200, 1500, 10, 0.02).MissingUnits);
     }
 
     [Fact]
@@ -239,7 +242,7 @@ public sealed class ArrangementAssessmentTests
     [Fact]
     public void An_axis_with_too_little_motor_has_an_inertia_ratio_that_fails()
     {
-        var heavy = Changed(Demo, "dp-23", p => p with { Load = ((Core.Loads.ServoAxisLoad)p.Load) with { MassKg = 900 } });
+        var heavy = Changed(Demo, "dp-23", p => p with { Load = ((ServoAxisLoad)p.Load) with { MassKg = 900 } });
         var check = new Assessor(Data).Run(heavy).Checks.Single(c => c is { Id: "motor.inertia-ratio", DrivePointId: "dp-23" });
 
         Assert.Equal(Verdict.Fails, check.Verdict);

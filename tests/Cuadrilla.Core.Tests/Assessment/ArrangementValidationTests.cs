@@ -1,8 +1,7 @@
+using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Lineups;
-using Cuadrilla.Core.Lineups.Arrangements;
-using Cuadrilla.Core.Lineups.Brakes;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;

@@ -1,10 +1,13 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Stopping;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Stopping;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;
@@ -92,7 +95,7 @@ public sealed class BrakingTests
         Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Braking = braking },
     })).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == id);
 
-    private static DrivePointModel Model(string id, Func<Core.Lineups.DrivePoint, Core.Lineups.DrivePoint> change)
+    private static DrivePointModel Model(string id, Func<DrivePoint, DrivePoint> change)
     {
         var plant = Changed(id, change);
         return new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;

@@ -1,10 +1,10 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
-using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 

@@ -1,10 +1,12 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Bench;
-using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints.Pictures;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Assessment;

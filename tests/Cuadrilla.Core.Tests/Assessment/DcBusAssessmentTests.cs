@@ -1,8 +1,12 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.DcBuses;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.DcBuses;
+using Cuadrilla.Core.Studies.Plants;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 

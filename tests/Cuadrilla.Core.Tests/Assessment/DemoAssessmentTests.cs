@@ -1,14 +1,15 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Bench;
-using Cuadrilla.Core.Assessment.Candidates;
-using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Assessment;

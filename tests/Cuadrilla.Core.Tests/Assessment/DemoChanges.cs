@@ -1,8 +1,7 @@
 using Cuadrilla.Catalogue;
-using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Demo;
 

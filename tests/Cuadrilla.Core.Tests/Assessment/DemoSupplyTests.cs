@@ -1,15 +1,16 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Bench;
-using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Lineups;
-using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Assessment;
@@ -32,8 +33,8 @@ public sealed class DemoSupplyTests
             Distribution = p.Distribution with { CapacitorBanks = [] },
         };
         var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()) });
-        Core.Assessment.ScenarioResult Found(PlantSpecification p) => new Assessor(Data).Run(Balanced(p)).Scenarios[0];
-        double Own(Core.Assessment.ScenarioResult r) => ((Core.Harmonics.Rectifiers.RectifierResult.SteadyState)r.Drives.Single(d => d.DrivePointId == "dp-02").Front).PhaseA.ThdiPct;
+        ScenarioResult Found(PlantSpecification p) => new Assessor(Data).Run(Balanced(p)).Scenarios[0];
+        double Own(ScenarioResult r) => ((RectifierResult.SteadyState)r.Drives.Single(d => d.DrivePointId == "dp-02").Front).PhaseA.ThdiPct;
         var (plain, choked) = (Found(Demo), Found(changed));
         Assert.True(choked.Pcc.CurrentA[4].Magnitude < plain.Pcc.CurrentA[4].Magnitude);
         Assert.True(Own(choked) < Own(plain) / 2);
@@ -68,7 +69,7 @@ public sealed class DemoSupplyTests
     [Fact]
     public void Drives_alike_on_one_bus_flatten_each_others_current()
     {
-        double Thdi(PlantAssessment a) => ((Core.Harmonics.Rectifiers.RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-05").Front).PhaseA.ThdiPct;
+        double Thdi(PlantAssessment a) => ((RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-05").Front).PhaseA.ThdiPct;
         Scenario Only(params string[] ids) => Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => !ids.Contains(p.Id)).Select(p => new DrivePointState(p.Id, false, 1, 1))] };
         double With(params string[] ids) => Thdi(new Assessor(Data).Run(Demo with { Name = string.Join(' ', ids), Scenarios = [Only(ids)] }));
         var (alone, two, three) = (With("dp-05"), With("dp-05", "dp-07"), With("dp-05", "dp-07", "dp-06"));
@@ -92,7 +93,7 @@ public sealed class DemoSupplyTests
         var silent = new Assessor(Data).Run(Demo with { Source = Demo.Source with { UnbalancePct = Given.Unknown } });
         Assert.Equal(Verdict.NotApplicable, Check(silent, "supply.unbalance", string.Empty).Verdict);
         Assert.Contains("unbalance", Check(silent, "supply.data", "dp-01").Reason.WithNumbers, StringComparison.Ordinal);
-        var front = (Core.Harmonics.Rectifiers.RectifierResult.SteadyState)worse.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front;
+        var front = (RectifierResult.SteadyState)worse.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-02").Front;
         Assert.False(front.IsBalanced);
         Assert.Equal(front.LoadedPhase.ThdiPct, worse.DrivePoints.Single(d => d.DrivePointId == "dp-02").ThdiPct!.Value, 9);
 
@@ -105,7 +106,7 @@ public sealed class DemoSupplyTests
         // At the bus of one transformer alone, without linear load: its heat is that of the most loaded phase.
         var bare = new Assessor(Data).Run(With(3) with
         {
-            Pcc = new Core.Plant.CommonCoupling("bus-a", Given.Unknown),
+            Pcc = new CommonCoupling("bus-a", Given.Unknown),
             Distribution = Demo.Distribution with { Loads = [], CapacitorBanks = [] },
         }).Scenarios[0];
         Assert.True(bare.PccPhases.Max(p => p.RmsA) > 1.005 * bare.PccPhases.Min(p => p.RmsA), "the phases differ");

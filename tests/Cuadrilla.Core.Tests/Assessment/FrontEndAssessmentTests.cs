@@ -1,12 +1,21 @@
 using System.Numerics;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Alternatives;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Plants;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 
@@ -99,7 +108,7 @@ public sealed class FrontEndAssessmentTests
         Check Braking(string item, Braking braking, OverloadDuty duty = OverloadDuty.Heavy) => new Assessor(Data).Run(DemoChanges.Changed("dp-05", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue(item, duty, 4, string.Empty, braking),
-            Load = ((Core.Loads.HoistLoad)p.Load) with { MassKg = 2600, ReturnMassKg = 900 },
+            Load = ((HoistLoad)p.Load) with { MassKg = 2600, ReturnMassKg = 900 },
         })).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == "dp-05");
         Assert.Equal(Verdict.Holds, Braking("active-45", new Braking.ToLine()).Verdict);
         Assert.Equal(Verdict.Fails, Braking("active-7.5", new Braking.ToLine(), OverloadDuty.Light).Verdict);
@@ -122,7 +131,7 @@ public sealed class FrontEndAssessmentTests
         List<string> Families(string id)
         {
             var input = Model(DemoChanges.Demo, id).Input;
-            return [.. Core.Assessment.Candidates.CandidateRanking.Converters(input, Data).Where(c => c.Fits).Select(c => Data.Converters[c.ItemId].Family)];
+            return [.. CandidateRanking.Converters(input, Data).Where(c => c.Fits).Select(c => Data.Converters[c.ItemId].Family)];
         }
 
         var glazing = Families("dp-11");

@@ -1,13 +1,17 @@
 using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Supply;
-using Cuadrilla.Core.Assessment.Supply.Balance;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Supply;
+using Cuadrilla.Core.Studies.Supply.Balance;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.RandomPlants;
 

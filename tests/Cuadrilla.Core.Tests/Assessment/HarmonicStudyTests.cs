@@ -1,11 +1,17 @@
 using System.Numerics;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Mitigation;
-using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.Mitigation;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Supply;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;
@@ -257,7 +263,7 @@ public sealed class HarmonicStudyTests
         Assert.True(filter.CurrentA > 0);
 
         // What a way says is what the plant comes to with its choices.
-        var tried = active.Choices.Aggregate(Demo, (plant, c) => Changed(plant, c.Key, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value, Braking = new Core.Converters.Stopping.Braking.ToLine() } }));
+        var tried = active.Choices.Aggregate(Demo, (plant, c) => Changed(plant, c.Key, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value, Braking = new Braking.ToLine() } }));
         Assert.Equal(active.TddPct, new Assessor(Data).Run(tried).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value, 2e-3 * active.TddPct);
     }
 
@@ -373,7 +379,7 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void The_capacitor_of_a_line_filter_is_part_of_the_network()
     {
-        var active = Changed(Demo, "dp-05", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "active-" + ((ConverterChoice.FromCatalogue)p.Converter).ItemId.Split('-')[^1], Braking = new Core.Converters.Stopping.Braking.ToLine() } });
+        var active = Changed(Demo, "dp-05", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "active-" + ((ConverterChoice.FromCatalogue)p.Converter).ItemId.Split('-')[^1], Braking = new Braking.ToLine() } });
         var result = new Assessor(Data).Run(active).Scenarios[0];
         var filter = result.Loads.Filters.Single(f => f.FrontId == "dp-05");
         Assert.DoesNotContain(Found.Scenarios[0].Loads.Filters, f => f.FrontId == "dp-05");

@@ -1,9 +1,9 @@
-using Cuadrilla.Catalogue;
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Energy;
-using Cuadrilla.Core.Plant;
 using CsCheck;
-using Check = Cuadrilla.Core.Assessment.Check;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Studies.Energy;
+using Check = Cuadrilla.Core.Checks.Check;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 

@@ -1,10 +1,12 @@
 using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Supply;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.RandomPlants;
 

@@ -1,12 +1,15 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Alternatives;
-using Cuadrilla.Core.Assessment.Bench;
-using Cuadrilla.Core.Assessment.Stopping;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Energy;
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Stopping;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 
@@ -107,7 +110,7 @@ public sealed class PlantAlternativeTests
     [InlineData("direct")]
     public void A_wanted_stop_is_judged_by_the_way_that_is_chosen(string way)
     {
-        Core.Converters.Stopping.Braking braking = way switch
+        Braking braking = way switch
         {
             "flux" => new Braking.Flux(130),
             "coast" => new Braking.Coast(),

@@ -1,16 +1,17 @@
 using System.Numerics;
 using System.Text.Json;
 using Cuadrilla.Catalogue;
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Supply;
-using Cuadrilla.Core.Assessment.Supply.Balance;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Supply;
+using Cuadrilla.Core.Studies.Supply.Balance;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Assessment;

@@ -1,11 +1,11 @@
 using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Supply;
-using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Core.Tests.Assessment;

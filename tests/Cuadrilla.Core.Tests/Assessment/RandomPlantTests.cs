@@ -4,11 +4,14 @@ using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.RandomPlants;
-using Check = Cuadrilla.Core.Assessment.Check;
+using Check = Cuadrilla.Core.Checks.Check;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 

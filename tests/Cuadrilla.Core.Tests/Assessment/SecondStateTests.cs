@@ -1,11 +1,15 @@
 using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Supply.Balance;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Supply;
+using Cuadrilla.Core.Studies.Supply.Balance;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Assessment;

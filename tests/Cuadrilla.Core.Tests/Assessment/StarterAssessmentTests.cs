@@ -1,10 +1,11 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Lineups;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.Plants;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Assessment;
@@ -21,7 +22,7 @@ public sealed class StarterAssessmentTests
     {
         var settings = DemoChanges.Data.StartPresets[0].Settings with { CurrentLimitPct = limitPct };
         var plant = DemoChanges.Demo with { StartPresets = [new StartPreset(name, settings, TripClass.Class20)] };
-        Assert.Equal(pointer, Core.Specification.SpecificationValidation.Problems(plant, DemoChanges.Data).Select(p => p.Pointer).SingleOrDefault());
+        Assert.Equal(pointer, SpecificationValidation.Problems(plant, DemoChanges.Data).Select(p => p.Pointer).SingleOrDefault());
     }
 
     private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints().Single(p => p.Id == "dp-04").Converter;

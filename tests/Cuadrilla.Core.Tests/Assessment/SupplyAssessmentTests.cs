@@ -1,6 +1,9 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Demo;
 
@@ -113,7 +116,7 @@ public sealed class SupplyAssessmentTests
         var check = new Assessor(Data).Run(weak).Checks.Single(c => c is { Id: "supply.fault-level", ElementId: "bus-a" });
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Contains("licensed", check.Relief, StringComparison.Ordinal);
-        var bare = DemoChanges.Changed("dp-12", p => p with { Feeder = new Core.Lineups.Feeder.OnBusbar() });
+        var bare = DemoChanges.Changed("dp-12", p => p with { Feeder = new Feeder.OnBusbar() });
         var large = bare with
         {
             Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { RatedKva = 3150, LoadLossKw = 25 })] },

@@ -1,10 +1,15 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Supply;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Harmonics.Limits;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Documents.Demo;
-using Check = Cuadrilla.Core.Assessment.Check;
+using Check = Cuadrilla.Core.Checks.Check;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 

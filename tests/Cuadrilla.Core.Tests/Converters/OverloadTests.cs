@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Converters;
 using CsCheck;
+using Cuadrilla.Core.Converters;
 
 namespace Cuadrilla.Core.Tests.Converters;
 

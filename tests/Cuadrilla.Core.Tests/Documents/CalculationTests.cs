@@ -1,9 +1,10 @@
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using CsCheck;
+using Cuadrilla.Catalogue;
 using Cuadrilla.Documents.Calculations;
 using Cuadrilla.Documents.Projects;
-using CsCheck;
 
 namespace Cuadrilla.Core.Tests.Documents;
 
@@ -89,7 +90,7 @@ public sealed class CalculationTests
     [Fact]
     public void A_plate_by_hand_gives_back_its_own_figures()
     {
-        var plate = JsonSerializer.SerializeToNode(Catalogue.ReferenceCatalogue.Data.Motors["cage-4p-ie3-45"].Plate, ProjectJson.Options)!;
+        var plate = JsonSerializer.SerializeToNode(ReferenceCatalogue.Data.Motors["cage-4p-ie3-45"].Plate, ProjectJson.Options)!;
         var rpm = (double)plate["ratedSpeedRpm"]!;
         var result = Run("motor-losses", new JsonObject { ["plate"] = plate, ["speedRpm"] = rpm, ["torqueNm"] = 45e3 / (2 * Math.PI * rpm / 60), ["feed"] = "line" });
         Assert.Equal(100 * (double)plate["efficiency"]!, (double)result["efficiencyPct"]!, 4);

@@ -3,7 +3,15 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Lists;
 using Cuadrilla.Documents.Projects;
@@ -53,7 +61,7 @@ public sealed class ProjectFileTests
         var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-1.cuadrilla.json")), Data);
         Assert.Equal(["network connection", "400 V bus A"], plant.Distribution.Buses.Select(b => b.Name));
         Assert.Equal(1600, plant.Distribution.Transformers.Single().RatedKva);
-        Assert.Equal(840, Assert.IsType<Core.Plant.BusLoad.Linear>(plant.Distribution.Loads.Single()).PowerKw);
+        Assert.Equal(840, Assert.IsType<BusLoad.Linear>(plant.Distribution.Loads.Single()).PowerKw);
         Assert.All(plant.Lineups, l => Assert.Equal(plant.Pcc.BusId, l.BusId));
         Assert.Equal(11, plant.AllDrivePoints().Count());
 
@@ -70,8 +78,8 @@ public sealed class ProjectFileTests
         Assert.Equal(0, plant.Tariff.ReactivePerKvarh);
         Assert.Equal(11, plant.AllDrivePoints().Count());
         Assert.All(
-            plant.AllDrivePoints().Select(p => p.Converter).OfType<Core.Converters.ConverterChoice.FromCatalogue>(),
-            c => Assert.Equal((Core.Converters.OutputFilter.None, Core.Converters.SupplyFeed.ThreePhase), (c.Filter, c.Feed)));
+            plant.AllDrivePoints().Select(p => p.Converter).OfType<ConverterChoice.FromCatalogue>(),
+            c => Assert.Equal((OutputFilter.None, SupplyFeed.ThreePhase), (c.Filter, c.Feed)));
         Assert.Empty(SpecificationValidation.Problems(plant, Data));
 
         // Written again it is of the version in force, and reads the same.
@@ -86,12 +94,12 @@ public sealed class ProjectFileTests
         var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-3.cuadrilla.json")), Data);
         Assert.Empty(SpecificationValidation.Problems(plant, Data));
         Assert.Equal(13, plant.AllDrivePoints().Count());
-        Assert.All(plant.AllDrivePoints(), p => Assert.IsType<Core.Lineups.Brakes.HoldingBrake.None>(p.Brake));
+        Assert.All(plant.AllDrivePoints(), p => Assert.IsType<HoldingBrake.None>(p.Brake));
         Assert.All(plant.Lineups, l => Assert.Empty(l.Arrangements));
-        Assert.IsType<Core.Lineups.ServoControl.None>(plant.Lineups.SelectMany(l => l.DcBuses).Single().Control);
+        Assert.IsType<ServoControl.None>(plant.Lineups.SelectMany(l => l.DcBuses).Single().Control);
         Assert.All(
-            plant.AllDrivePoints().Select(p => p.Converter).OfType<Core.Converters.ConverterChoice.FromCatalogue>(),
-            c => Assert.Equal((Core.Converters.MotorControl.Vector, 1), (c.Control, c.Modules)));
+            plant.AllDrivePoints().Select(p => p.Converter).OfType<ConverterChoice.FromCatalogue>(),
+            c => Assert.Equal((MotorControl.Vector, 1), (c.Control, c.Modules)));
 
         // The store keeps specifications without a version: it is known by what they lack.
         var stored = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-3.cuadrilla.json")))!["specification"]!;
@@ -104,14 +112,14 @@ public sealed class ProjectFileTests
         var file = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-4.cuadrilla.json"));
         var plant = ProjectFile.Read(file, Data);
         Assert.Empty(SpecificationValidation.Problems(plant, Data));
-        var heavy = Assert.Single(plant.AllDrivePoints().Select(p => p.Load).OfType<Core.Loads.HighInertiaLoad>());
+        var heavy = Assert.Single(plant.AllDrivePoints().Select(p => p.Load).OfType<HighInertiaLoad>());
         Assert.Equal(90, heavy.Train.StopTimeS.Value);
         var stored = JsonNode.Parse(file)!["specification"]!;
         Assert.Equal(ProjectFile.Write(plant, Data), ProjectFile.Write(ProjectUpgrade.ReadStored(stored.ToJsonString()), Data));
 
         // What was a value of the project is one of its own motors.
-        var own = new Core.Motors.OwnMotor(
-            "own", "old mill motor", Core.Motors.MotorTechnology.CageInduction, "IE1", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
+        var own = new OwnMotor(
+            "own", "old mill motor", MotorTechnology.CageInduction, "IE1", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
             0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
         stored["motors"]!.AsArray().Add(JsonNode.Parse(ProjectFile.Write(plant with { Motors = [own] }, Data))!["specification"]!["motors"]![0]!.DeepClone());
         stored["overrides"]!.AsArray().Add(new JsonObject { ["key"] = "withstand-v", ["value"] = 1300, ["reason"] = "old windings" });

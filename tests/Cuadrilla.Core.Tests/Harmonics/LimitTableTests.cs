@@ -1,6 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Catalogue;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 

@@ -1,7 +1,7 @@
 using System.Numerics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Tests.Harmonics.Second;
-using Cuadrilla.Core.Plant.Network;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 

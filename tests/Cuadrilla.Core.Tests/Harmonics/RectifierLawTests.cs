@@ -1,5 +1,6 @@
-using Cuadrilla.Core.Harmonics.Rectifiers;
 using CsCheck;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Loads;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 

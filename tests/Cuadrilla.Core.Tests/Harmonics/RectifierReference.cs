@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Loads;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 

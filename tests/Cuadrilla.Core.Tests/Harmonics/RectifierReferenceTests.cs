@@ -1,6 +1,7 @@
 using System.Numerics;
 using System.Text.Json;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Loads;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 

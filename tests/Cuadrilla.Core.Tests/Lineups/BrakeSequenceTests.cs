@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Lineups.Brakes;
+using Cuadrilla.Core.Brakes;
 
 namespace Cuadrilla.Core.Tests.Lineups;
 

@@ -1,5 +1,5 @@
 using CsCheck;
-using Cuadrilla.Core.Lineups.DcBus;
+using Cuadrilla.Core.Studies.DcBuses;
 
 namespace Cuadrilla.Core.Tests.Lineups;
 

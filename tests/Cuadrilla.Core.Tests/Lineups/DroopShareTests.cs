@@ -1,5 +1,5 @@
 using CsCheck;
-using Cuadrilla.Core.Lineups.Sharing;
+using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Core.Tests.Lineups;
 

@@ -1,5 +1,5 @@
 using CsCheck;
-using Cuadrilla.Core.Lineups.Followers;
+using Cuadrilla.Core.Studies.Followers;
 
 namespace Cuadrilla.Core.Tests.Lineups;
 

@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Lineups.Sharing;
+using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Core.Tests.Lineups;
 

@@ -1,6 +1,6 @@
-using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Specification;
 using CsCheck;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Loads;
 
 namespace Cuadrilla.Core.Tests.Loads;
 

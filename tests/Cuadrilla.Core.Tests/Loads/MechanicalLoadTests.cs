@@ -1,6 +1,7 @@
-using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Specification;
 using CsCheck;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Specification.Validation;
 
 namespace Cuadrilla.Core.Tests.Loads;
 

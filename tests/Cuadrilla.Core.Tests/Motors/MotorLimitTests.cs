@@ -1,11 +1,17 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Candidates;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Documents.Demo;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
-using Check = Cuadrilla.Core.Assessment.Check;
+using Check = Cuadrilla.Core.Checks.Check;
 
 namespace Cuadrilla.Core.Tests.Motors;
 
@@ -76,7 +82,7 @@ public sealed class MotorLimitTests
     [Fact]
     public void The_duty_counts_before_a_converter_is_chosen()
     {
-        var open = Changed("dp-02", p => p with { Converter = new Core.Converters.ConverterChoice.NotChosen() });
+        var open = Changed("dp-02", p => p with { Converter = new ConverterChoice.NotChosen() });
         var model = new Assessor(Data).Study(open, open.AllDrivePoints().Single(p => p.Id == "dp-02")).Model;
         var fitting = CandidateRanking.Motors(model.Input, Data).TakeWhile(c => c.Fits).ToList();
         Assert.All(fitting.Where(c => !c.ItemId.StartsWith("dc", StringComparison.Ordinal)), c => Assert.NotNull(c.LifetimeCost));
@@ -111,7 +117,7 @@ public sealed class MotorLimitTests
     public void A_loss_grows_in_a_straight_line_with_the_switching_frequency()
     {
         var item = Data.Converters["six-pulse-choke-22"];
-        double Loss(double khz) => new ConverterAtSite(item, Core.Converters.OverloadDuty.Light, khz, Demo.Site).LossW(0.9, item.LightCurrentA) - item.StandbyW;
+        double Loss(double khz) => new ConverterAtSite(item, OverloadDuty.Light, khz, Demo.Site).LossW(0.9, item.LightCurrentA) - item.StandbyW;
         Assert.Equal(item.Losses.F90I100W - item.StandbyW, Loss(4), 1e-6);
         Assert.Equal(1.25 * Loss(4), Loss(8), 1e-6);
         Assert.Equal(1.125 * Loss(4), Loss(6), 1e-6);
@@ -135,7 +141,7 @@ public sealed class MotorLimitTests
     [Fact]
     public void Below_five_hertz_an_item_carries_less_for_long()
     {
-        var slow = Changed("dp-03", p => p with { Load = new Core.Loads.ConstantTorqueLoad(new Core.Loads.DriveTrain(1, 1, 0.1, 5), [new(0.05, 2000)], 10, 1450, 100, 0.05) });
+        var slow = Changed("dp-03", p => p with { Load = new ConstantTorqueLoad(new DriveTrain(1, 1, 0.1, 5), [new(0.05, 2000)], 10, 1450, 100, 0.05) });
         var model = new Assessor(Data).Study(slow, slow.AllDrivePoints().Single(p => p.Id == "dp-03")).Model;
         var (_, rpm, _, low) = CurrentDemand.Continuous(model);
         Assert.Equal(0.7, low);

@@ -1,6 +1,6 @@
+using CsCheck;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Motors;
-using CsCheck;
 
 namespace Cuadrilla.Core.Tests.Motors;
 

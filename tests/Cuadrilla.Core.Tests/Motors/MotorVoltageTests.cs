@@ -1,7 +1,7 @@
 using System.Numerics;
+using CsCheck;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Motors;
-using CsCheck;
 
 namespace Cuadrilla.Core.Tests.Motors;
 

@@ -1,9 +1,12 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Assessment.Candidates;
-using Cuadrilla.Core.Lineups;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Motors;

@@ -1,8 +1,9 @@
 using System.Numerics;
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Plant.Network;
-using Cuadrilla.Core.Specification;
 using CsCheck;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 using MathNet.Numerics.LinearAlgebra;
 
 namespace Cuadrilla.Core.Tests.Plant;

@@ -1,6 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Harmonics;
-using Cuadrilla.Core.Plant;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Tests.Plant;
 

@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Plant;
-using Cuadrilla.Core.Plant.Network;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Tests.Plant;

@@ -1,6 +1,6 @@
 using CsCheck;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Lineups.DcBus;
+using Cuadrilla.Core.Studies.DcBuses;
 
 namespace Cuadrilla.Core.Tests.Stopping;
 

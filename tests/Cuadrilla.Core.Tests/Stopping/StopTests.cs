@@ -1,6 +1,6 @@
+using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Catalogue;
 
 namespace Cuadrilla.Core.Tests.Stopping;
 

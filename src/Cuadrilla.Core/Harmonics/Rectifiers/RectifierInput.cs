@@ -1,3 +1,4 @@
+
 namespace Cuadrilla.Core.Harmonics.Rectifiers;
 
 /// <summary>Number of phases feeding the diode bridge.</summary>

@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Tests.Harmonics.Second;
 

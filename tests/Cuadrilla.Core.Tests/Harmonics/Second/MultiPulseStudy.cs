@@ -1,4 +1,5 @@
 using System.Numerics;
+using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 
 namespace Cuadrilla.Core.Tests.Harmonics.Second;

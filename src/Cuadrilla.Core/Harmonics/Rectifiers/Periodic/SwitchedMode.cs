@@ -1,4 +1,5 @@
 using System.Numerics;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 

@@ -1,4 +1,0 @@
-namespace Cuadrilla.Core.Assessment.Starting;
-
-/// <summary>What a simulated start rests on: the key under which it is kept.</summary>
-internal sealed record StartKey(DrivePointInput Input, StartPlace Place);

@@ -1,0 +1,55 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Network;
+
+namespace Cuadrilla.Core.Specification.Validation;
+
+/// <summary>Entries of the operating scenarios.</summary>
+internal static class ScenarioValidation
+{
+    public static void Check(PlantSpecification plant, ProblemList p)
+    {
+        p.Require(plant.Scenarios.Count is >= 1 and <= 20, "/scenarios", "Number of scenarios", $"{plant.Scenarios.Count}", "1 to 20");
+        var d = plant.Distribution;
+        var points = plant.AllDrivePoints().Concat(plant.Lineups.SelectMany(l => l.SetAside).SelectMany(v => v.DrivePoints)).Select(x => x.Id).ToHashSet(StringComparer.Ordinal);
+        var loads = d.Loads.Select(l => l.Id).ToHashSet(StringComparer.Ordinal);
+        var switches = d.Transformers.Select(t => t.Id).Concat(d.Links.Select(l => l.Id)).ToHashSet(StringComparer.Ordinal);
+        var steps = d.CapacitorBanks.GroupBy(b => b.Id).ToDictionary(g => g.Key, g => g.First().Steps, StringComparer.Ordinal);
+        var ids = new HashSet<string>(StringComparer.Ordinal);
+        for (var i = 0; i < plant.Scenarios.Count; i++)
+        {
+            var scenario = plant.Scenarios[i];
+            var at = $"/scenarios/{i}";
+            p.Words(at + "/id", "Scenario key", scenario.Id, 1, 60);
+            p.Unique(at + "/id", "Scenario key", scenario.Id, ids);
+            p.Words(at + "/name", "Scenario name", scenario.Name, 1, 60);
+            Each(scenario.States, at + "/states", "drivePointId", "Drive point", s => s.DrivePointId, points, p, (s, here) =>
+            {
+                p.Number(here + "/levelPu", "Level", s.LevelPu, 0, 1.2, "of rated", minExcluded: true);
+                p.Number(here + "/loadPu", "Load", s.LoadPu, 0, 1.5, "of the load's torque");
+            });
+            Each(scenario.LoadStates, at + "/loadStates", "loadId", "Load", s => s.LoadId, loads, p, (s, here) =>
+                p.Number(here + "/levelPu", "Level", s.LevelPu, 0, 2, "of full"));
+            Each(scenario.Switches, at + "/switches", "elementId", "Switch", s => s.ElementId, switches, p, (_, _) => { });
+            Each(scenario.BankStates, at + "/bankStates", "bankId", "Capacitor bank", s => s.BankId, [.. steps.Keys], p, (s, here) =>
+                p.Number(here + "/stepsOn", "Steps on", s.StepsOn, 0, steps.GetValueOrDefault(s.BankId, 24), string.Empty));
+            foreach (var element in SupplyNetwork.PhaseConflicts(d, scenario, plant.Source.BusId))
+            {
+                p.Require(
+                    false, at + "/switches", "Switching state", $"'{element}' joins buses of different vector group in '{scenario.Name}'", "open it, or give both sides the same clock number");
+            }
+        }
+    }
+
+    private static void Each<T>(
+        IReadOnlyList<T> items, string at, string field, string name, Func<T, string> key, HashSet<string> known, ProblemList p, Action<T, string> check)
+    {
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        for (var i = 0; i < items.Count; i++)
+        {
+            var id = key(items[i]);
+            p.Require(known.Contains(id), $"{at}/{i}/{field}", name, $"'{id}'", "one of this plant");
+            p.Unique($"{at}/{i}/{field}", name, id, seen);
+            check(items[i], $"{at}/{i}");
+        }
+    }
+}

@@ -1,0 +1,166 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.FrontEnds;
+using Cuadrilla.Core.Converters.Stopping;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Energy;
+
+namespace Cuadrilla.Core.Studies.Candidates;
+
+/// <summary>
+/// Judges every motor or converter of the catalogue for a drive point by the same checks that judge the chosen one, best
+/// first: those that fit by lifetime cost (by price while the duty is unknown), then the others by how far they miss.
+/// </summary>
+public static class CandidateRanking
+{
+    /// <summary>Motors for a drive point.</summary>
+    public static IReadOnlyList<Candidate> Motors(DrivePointInput input, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(input);
+        ArgumentNullException.ThrowIfNull(data);
+        var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
+        var template = current ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, string.Empty);
+        return Rank(data.Motors.Values.Select(item =>
+        {
+            var model = Build(input, data, input.DrivePoint with { Motor = ForItem(template, item, current) });
+            return Judge(
+                model,
+                MotorChecks.Of(model),
+                MotorRuleChecks.Of(model),
+                item.Id,
+                FormattableString.Invariant($"{Text.Motor(item)} {item.Plate.RatedPowerW / 1e3:0.##} kW, {item.Poles}-pole, {item.Frame}"),
+                item.Plate.RatedPowerW / 1e3,
+                item.Plate.RatedCurrentA,
+                item.PriceIndex,
+                current?.ItemId == item.Id,
+                forMotor: true);
+        }));
+    }
+
+    /// <summary>Converters for a drive point.</summary>
+    public static IReadOnlyList<Candidate> Converters(DrivePointInput input, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(input);
+        ArgumentNullException.ThrowIfNull(data);
+        var current = input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
+        var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing(), OutputFilter.None, SupplyFeed.ThreePhase);
+        return Rank(data.Converters.Values.Select(item =>
+        {
+            var choice = template with { ItemId = item.Id };
+            var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data, input.DrivePoint with { Converter = choice });
+            var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
+            return Judge(
+                model,
+                ConverterChecks.Of(model).Concat(match),
+                [],
+                item.Id,
+                FormattableString.Invariant($"{Text.Converter(item)}, {item.RatedKw:0.##} kW"),
+                item.RatedKw,
+                item.RatedCurrentA(template.Duty),
+                item.PriceIndex,
+                current?.ItemId == item.Id,
+                forMotor: false);
+        }), id => IsSpecial(data.Converters[id], data, current));
+    }
+
+    /// <summary>
+    /// The settings with which an item is judged: those of the present choice, but a servo motor has no fan and a large one gets
+    /// its insulated bearing, which belongs to the purchase.
+    /// </summary>
+    public static MotorChoice.FromCatalogue ForItem(MotorChoice.FromCatalogue template, MotorItem item, MotorChoice.FromCatalogue? current)
+    {
+        ArgumentNullException.ThrowIfNull(template);
+        ArgumentNullException.ThrowIfNull(item);
+        if (current?.ItemId == item.Id)
+        {
+            return current;
+        }
+
+        var cooling = item.Technology == MotorTechnology.Servo
+            ? MotorCooling.Surface
+            : template.Cooling == MotorCooling.Surface ? MotorCooling.OwnFan : template.Cooling;
+        return template with { ItemId = item.Id, Cooling = cooling, InsulatedBearing = true };
+    }
+
+    private static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
+        DrivePointModel.Build(input with { DrivePoint = point }, data);
+
+    // Single-phase inputs and servo drives are bought for other reasons than price: they never lead unless one is chosen.
+    private static bool IsSpecial(ConverterItem item, EngineeringData data, ConverterChoice.FromCatalogue? current) =>
+        item.Kind is ConverterKind.SinglePhaseInput or ConverterKind.Servo
+        && (current is null || !data.Converters.TryGetValue(current.ItemId, out var chosen) || chosen.Kind != item.Kind);
+
+    private static IReadOnlyList<Candidate> Rank(IEnumerable<Candidate> candidates, Func<string, bool>? special = null) =>
+    [
+        .. candidates
+            .OrderByDescending(c => c.Fits)
+            .ThenBy(c => c.Fits && special is not null && special(c.ItemId))
+            .ThenBy(c => c.Fits ? c.LifetimeCost ?? c.PriceIndex : Math.Abs(Math.Log(Math.Max(c.UsagePct, 1e-3) / 100)))
+            .ThenBy(c => c.ItemId, StringComparer.Ordinal),
+    ];
+
+    private static Candidate Judge(
+        DrivePointModel model, IEnumerable<Check> sizing, IEnumerable<Check> rules, string id, string name, double kw, double currentA, double priceIndex, bool isChosen, bool forMotor)
+    {
+        var judged = sizing.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails).OrderBy(c => c.MarginPct.Value).ToList();
+        var fails = judged.Concat(rules).Where(c => c.Verdict == Verdict.Fails).ToList();
+        var worst = judged.FirstOrDefault();
+        var mismatch = model.Motor is { } motor && model.Converter is { } converter ? DrivePointModel.Mismatch(motor.Plate, converter.Item, model.Input.OnDcBus) : string.Empty;
+
+        // The motor that stands there may stay; a new one has to be lawful.
+        var against = forMotor && !isChosen ? model.Input.Defaults.LeastMotorClass.Against(model.MotorItem!) : string.Empty;
+        var fits = judged.Count > 0 && fails.Count == 0 && (forMotor || mismatch.Length == 0) && against.Length == 0;
+        var (kwh, cost) = fits ? Cost(model, priceIndex) : (null, null);
+        var reason = against.Length > 0 ? "Not permitted: " + against : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : judged.Count == 0
+            ? "Needs data: " + string.Join(", ", model.Missing(withConverter: true).Distinct())
+            : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
+        return new Candidate(id, name, kw, currentA, fits, reason, worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, model.MotorChoice is { } m && forMotor ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);
+    }
+
+    private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)
+    {
+        var missing = EnergyAlternatives.Missing(model).ToList();
+
+        // The duty counts as soon as it is entered: motors are compared on the converter that would be taken, the same kind for all.
+        var assumed = missing is ["converter"] ? Assumed(model) : null;
+        if (missing.Count > 0 && assumed is null)
+        {
+            return (null, null);
+        }
+
+        var points = model.Load!.Duty
+            .Where(d => d.HoursPerYear > 0)
+            .Select(d => new EnergyPoint(
+                d.LevelPu, d.HoursPerYear, (assumed is null ? MeanPower.Of(model, d.LevelPu) : MeanPower.OnConverter(model, model.Motor!, assumed, d.LevelPu)).LineW));
+        var year = YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
+        return (year.EnergyKwh, year.LifetimeCost);
+    }
+
+    // The smallest generic six-pulse unit with choke that carries the motor's rated current at this place.
+    private static ConverterAtSite? Assumed(DrivePointModel model) =>
+        model.Motor!.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null
+        : model.Data.Converters.Values
+            .Where(c => c.OwnName.Length == 0 && c is { Kind: ConverterKind.SixPulse, ChokePct: > 0 } && c.FrontEnd is FrontEnd.Diode)
+            .OrderBy(c => c.RatedKw)
+            .Select(c => new ConverterAtSite(c, OverloadDuty.Light, 4, model.Input.Site))
+            .FirstOrDefault(c => c.SiteCurrentA >= model.Motor.Plate.RatedCurrentA);
+
+    private static double Usage(Check check) => check.Sense == LimitSense.AtMost
+        ? 100 * check.Figure.Value / Math.Max(check.Limit.Value, 1e-9)
+        : 100 * check.Limit.Value / Math.Max(check.Figure.Value, 1e-9);
+
+    private static string Say(Check check)
+    {
+        if (!check.Figure.IsKnown)
+        {
+            return $"{check.Title}: {check.Reason.WithNumbers}";
+        }
+
+        var sign = check.Sense == LimitSense.AtMost ? (check.Verdict == Verdict.Fails ? ">" : "≤") : check.Verdict == Verdict.Fails ? "<" : "≥";
+        return $"{check.Title}: {Text.N(check.Figure.Value, 3)} {sign} {Text.N(check.Limit.Value, 3)} {check.Unit}";
+    }
+}

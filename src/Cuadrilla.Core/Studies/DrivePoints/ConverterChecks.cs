@@ -1,0 +1,81 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
+
+namespace Cuadrilla.Core.Studies.DrivePoints;
+
+/// <summary><c>converter.continuous</c>; with it what else sizes a converter.</summary>
+internal static class ConverterChecks
+{
+    public static IEnumerable<Check> Of(DrivePointModel model)
+    {
+        yield return Judging.One("converter.continuous", model.Id, BoardRow.Converter, "Converter current", () => model.Starter is null
+            ? Continuous(model)
+            : Check.NotConcerned("converter.continuous", model.Id, BoardRow.Converter, "Converter current", "the motor runs on the line"));
+        yield return Judging.One("converter.overload", model.Id, BoardRow.Converter, "Converter overload", () => OverloadCheck.Of(model));
+        yield return Judging.One("converter.output-voltage", model.Id, BoardRow.Converter, "Voltage at the motor", () => OutputVoltageCheck.Of(model));
+    }
+
+    internal static List<string> Missing(DrivePointModel model)
+    {
+        var missing = model.Missing(withConverter: false).ToList();
+        if (model.Converter is null)
+        {
+            missing.Add("converter");
+        }
+
+        return missing;
+    }
+
+    private static Check Continuous(DrivePointModel model)
+    {
+        const string id = "converter.continuous";
+        const string title = "Converter current";
+        var missing = Missing(model);
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(id, model.Id, BoardRow.Converter, title, missing);
+        }
+
+        var converter = model.Converter!;
+        var site = model.Input.Site;
+        var (current, speed, where, low) = CurrentDemand.Continuous(model);
+        if (model.Input.Group is not null && model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor!.Plate.RatedCurrentA > current)
+        {
+            // In a group each motor counts with its rated current and the group's reserve.
+            (current, where, low) = (model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA, "rated current with the group's reserve, against its part of the group's converter", 1);
+        }
+
+        var reason = new Reason(
+            "I_motor ≤ I_N · k_ambient · k_altitude · k_switching · k_feed · k_low frequency",
+            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} · {Text.N(converter.FeedPu)}{(low < 1 ? $" · {Text.N(low)} below {Text.N(converter.Item.Derating.LowFrequencyHz)} Hz" : string.Empty)} = {Text.N(low * converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",
+            "Derating rules of the catalogue item; motor current from docs/methods/motor-losses.md",
+            [
+                Text.In("motor current to be given for ever", current, "A", where),
+                Text.In("rated current", converter.RatedCurrentA, "A", $"catalogue converter, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload"),
+                Text.In("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
+                Text.In("altitude", site.AltitudeM, "m", "site"),
+                Text.In("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
+            ]);
+        return CheckWriter.Judged(
+            id, model.Id, BoardRow.Converter, title, current, low * converter.SiteCurrentA, "A", LimitSense.AtMost,
+            model.Input.Defaults.TightMarginPct, Relief(converter, current / low), reason);
+    }
+
+    private static string Relief(ConverterAtSite converter, double currentA)
+    {
+        var cures = new List<string>();
+        if (converter.AmbientPu < 1)
+        {
+            cures.Add("cooler cabinet air");
+        }
+
+        if (converter.SwitchingPu < 1)
+        {
+            cures.Add("a lower switching frequency");
+        }
+
+        cures.Add(FormattableString.Invariant($"a size of at least {Math.Ceiling(currentA / Math.Max(converter.SiteCurrentA / converter.RatedCurrentA, 1e-9))} A"));
+        return "Relief: " + string.Join(", ", cures) + ".";
+    }
+}

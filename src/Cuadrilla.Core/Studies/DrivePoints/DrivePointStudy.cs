@@ -1,0 +1,41 @@
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Studies.Brakes;
+using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Stopping;
+
+namespace Cuadrilla.Core.Studies.DrivePoints;
+
+/// <summary>All that follows from one drive point by itself.</summary>
+/// <param name="Model">Its models.</param>
+/// <param name="Checks">Its checks.</param>
+/// <param name="Alternatives">Alternatives by lifetime cost; empty while something is missing.</param>
+public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check> Checks, IReadOnlyList<EnergyAlternative> Alternatives)
+{
+    /// <summary>True when operating points from shaft to busbar can be computed.</summary>
+    public bool IsComplete { get; } = !Model.Missing(withConverter: true).Any();
+
+    /// <summary>Runs the study.</summary>
+    public static DrivePointStudy Run(DrivePointModel model)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        IReadOnlyList<EnergyAlternative> alternatives = [];
+        var best = Judging.One(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, () =>
+        {
+            alternatives = EnergyAlternatives.Missing(model).Any() ? [] : EnergyAlternatives.Of(model);
+            return EnergyCheck.Of(model, alternatives);
+        });
+        IReadOnlyList<Check> checks =
+        [
+            .. MotorChecks.Of(model),
+            .. MotorRuleChecks.Of(model),
+            .. ConverterChecks.Of(model),
+            .. Judging.All("converter.braking", model.Id, BoardRow.Converter, "Braking energy", () => BrakingChecks.Of(model)),
+            best,
+            Judging.One(SystemClassCheck.Id, model.Id, BoardRow.Converter, SystemClassCheck.Title, () => SystemClassCheck.Of(model)),
+            .. Judging.All("parallel.rating", model.Id, BoardRow.Converter, "Parallel modules", () => ParallelCheck.Of(model)),
+            .. Judging.All("motor.inertia-ratio", model.Id, BoardRow.Motor, "Inertia of load over motor", () => InertiaRatioCheck.Of(model)),
+            .. Judging.All("brake.sequence", model.Id, BoardRow.Motor, "Brake sequence", () => BrakeChecks.Of(model)),
+        ];
+        return new DrivePointStudy(model, checks, alternatives);
+    }
+}

@@ -1,0 +1,48 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
+
+namespace Cuadrilla.Core.Studies.DrivePoints;
+
+/// <summary><c>parallel.rating</c>: several modules on one motor, and what is left when one is out.</summary>
+internal static class ParallelCheck
+{
+    private const string Id = "parallel.rating";
+    private const string Title = "Parallel modules";
+    private const string Source = "docs/methods/parallel-modules.md";
+
+    public static IEnumerable<Check> Of(DrivePointModel model) => model.Choice is { Modules: > 1 } choice ? [Rating(model, choice)] : [];
+
+    private static Check Rating(DrivePointModel model, ConverterChoice.FromCatalogue choice)
+    {
+        var missing = ConverterChecks.Missing(model);
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, missing);
+        }
+
+        var (current, rpm, _, _) = CurrentDemand.Continuous(model);
+        var all = model.Converter!.SiteCurrentA;
+        var left = all * (choice.Modules - 1) / choice.Modules;
+        var torque = model.Motor!.TorqueAtCurrentNm(rpm, left);
+        var needed = Math.Abs(model.Load!.TorqueAtSpeedNm(rpm));
+        var share = model.Input.Defaults.Lineups.ModuleSharePu;
+        var reason = new Reason(
+            "I_motor ≤ n·I_module·k_share; n − 1 modules carry what (n − 1)/n of it gives",
+            $"{choice.Modules}·{Text.N(all / choice.Modules / share)}·{Text.N(share)} = {Text.N(all)} A against {Text.N(current)} A; with one module out {Text.N(left)} A: {(needed > 0 ? $"{Text.N(Math.Min(100, 100 * torque / needed), 3)} % of the load's torque at {Text.N(rpm)} rpm" : $"{Text.N(torque)} Nm")}; cables of equal length and section from every module",
+            Source,
+            [Text.In("share", share, string.Empty, "project default"), Text.In("wiring", Words(choice.Wiring), "converter choice")]);
+        const string relief = "Relief: another module, larger ones. Isolate and discharge every module before work on one.";
+        return choice.Wiring == ModuleWiring.OneWindingBare
+            ? CheckWriter.Rule(Id, model.Id, BoardRow.Converter, Title + ", no chokes between the modules", Verdict.Fails, "Relief: an output choke behind each module, or a motor with separate windings.", reason)
+            : CheckWriter.Judged(Id, model.Id, BoardRow.Converter, Title, current, all, "A", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason);
+    }
+
+    private static string Words(ModuleWiring wiring) => wiring switch
+    {
+        ModuleWiring.SeparateWindings => "a winding for each module",
+        ModuleWiring.OneWindingWithChokes => "one winding, a choke behind each module",
+        ModuleWiring.OneWindingBare => "one winding without chokes",
+        _ => throw new InvalidOperationException("Unknown wiring."),
+    };
+}

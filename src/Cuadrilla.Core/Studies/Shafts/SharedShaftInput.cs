@@ -1,0 +1,90 @@
+namespace Cuadrilla.Core.Studies.Shafts;
+
+/// <summary>A motor with its controller on a shared shaft.</summary>
+/// <param name="RatedNm">Rated torque, Nm, &gt; 0.</param>
+/// <param name="LargestNm">Torque that motor and converter give at most, Nm.</param>
+/// <param name="InertiaKgM2">Inertia of the motor, kg·m².</param>
+/// <param name="DroopPct">Fall of its speed from no load to rated torque, %; used with droop only.</param>
+/// <param name="SpeedErrorPct">Error of its speed reference, %.</param>
+/// <param name="TorqueErrorPct">Error of its torque, % of rated; used by torque followers.</param>
+public sealed record SharingUnit(double RatedNm, double LargestNm, double InertiaKgM2, double DroopPct, double SpeedErrorPct, double TorqueErrorPct);
+
+/// <summary>How the units share.</summary>
+public enum SharingKind
+{
+    /// <summary>Speed control with droop.</summary>
+    Droop,
+
+    /// <summary>Followers take the leader's torque reference.</summary>
+    TorqueFollower,
+
+    /// <summary>Speed control of all, without droop.</summary>
+    SpeedFollower,
+
+    /// <summary>Speed control of all, followers trimmed towards the leader's share.</summary>
+    SpeedTrim,
+}
+
+/// <summary>A shaft over time: part load, a step, a unit lost, the unit back.</summary>
+/// <param name="Units">Two to eight, the leader first.</param>
+/// <param name="Kind">How they share.</param>
+/// <param name="SpeedRadPerS">Speed reference, rad/s, &gt; 0.</param>
+/// <param name="LoadInertiaKgM2">Inertia of the load at the motors' shaft, kg·m², &gt; 0.</param>
+/// <param name="IdleNm">Torque of the load before the step, Nm.</param>
+/// <param name="LoadNm">Torque of the load after it, Nm.</param>
+/// <param name="StiffnessNmPerRad">Stiffness between each unit and the load, Nm/rad; infinite: rigid.</param>
+/// <param name="DampingNmSPerRad">Damping there, Nm·s/rad.</param>
+/// <param name="SpeedWindowPct">Speed band of torque followers, %.</param>
+/// <param name="TrimPct">Largest trim, %.</param>
+/// <param name="TrimLimitPct">Torque limit of trimmed followers, % of rated.</param>
+/// <param name="LostUnit">Unit that is lost; -1: none.</param>
+/// <param name="StepAtS">Moment of the load step, s.</param>
+/// <param name="LostAtS">Moment of the loss, s.</param>
+/// <param name="BackAtS">Moment of the reconnection, s.</param>
+/// <param name="SpanS">Time looked at, s.</param>
+public sealed record SharingInput(
+    IReadOnlyList<SharingUnit> Units,
+    SharingKind Kind,
+    double SpeedRadPerS,
+    double LoadInertiaKgM2,
+    double IdleNm,
+    double LoadNm,
+    double StiffnessNmPerRad,
+    double DampingNmSPerRad,
+    double SpeedWindowPct,
+    double TrimPct,
+    double TrimLimitPct,
+    int LostUnit,
+    double StepAtS = 2,
+    double LostAtS = 8,
+    double BackAtS = 12,
+    double SpanS = 20)
+{
+    /// <summary>True when all turn as one mass.</summary>
+    public bool IsRigid => double.IsPositiveInfinity(StiffnessNmPerRad);
+}
+
+/// <summary>A moment of a shared shaft.</summary>
+/// <param name="TimeS">Time, s.</param>
+/// <param name="SpeedRadPerS">Speed of the load, rad/s.</param>
+/// <param name="SharesNm">Torque that each unit brings through its coupling, Nm.</param>
+/// <param name="LoadNm">Torque of the load, Nm.</param>
+/// <param name="AcceleratingNm">Torque that accelerates the load's inertia, Nm; shares = load + this.</param>
+public sealed record SharingMoment(double TimeS, double SpeedRadPerS, double[] SharesNm, double LoadNm, double AcceleratingNm);
+
+/// <summary>What the units do over the events.</summary>
+/// <param name="Moments">Moments kept, in order.</param>
+/// <param name="ImbalancePct">At the end of the loaded stretch: largest deviation of a unit's load from the mean, % of rated torque.</param>
+/// <param name="CirculatingNm">Torque that the units give each other then beyond equal shares, Nm.</param>
+/// <param name="LoadedPu">Torque of each unit then, parts of its rated.</param>
+/// <param name="AfterLossPu">Torque of each unit before the reconnection, parts of its rated.</param>
+/// <param name="SpeedPu">Speed at the end of the loaded stretch, parts of the reference.</param>
+/// <param name="SpeedAfterLossPu">Speed before the reconnection, parts of the reference.</param>
+public sealed record SharingResult(
+    IReadOnlyList<SharingMoment> Moments,
+    double ImbalancePct,
+    double CirculatingNm,
+    IReadOnlyList<double> LoadedPu,
+    IReadOnlyList<double> AfterLossPu,
+    double SpeedPu,
+    double SpeedAfterLossPu);

@@ -1,0 +1,6 @@
+using Cuadrilla.Core.Studies.DrivePoints;
+
+namespace Cuadrilla.Core.Studies.Starting;
+
+/// <summary>What a simulated start rests on: the key under which it is kept.</summary>
+internal sealed record StartKey(DrivePointInput Input, StartPlace Place);

@@ -1,0 +1,144 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Studies.DcBuses;
+using Cuadrilla.Core.Studies.DrivePoints;
+
+namespace Cuadrilla.Core.Studies.Supply;
+
+/// <summary>
+/// <c>supply.fault-level</c> and <c>converter.short-circuit-rating</c>: fault current against what switchgear and converters stand, source at its strongest, worst
+/// switching state named.
+/// </summary>
+internal static class FaultLevelChecks
+{
+    private const string Id = "supply.fault-level";
+    public const string ConverterId = "converter.short-circuit-rating";
+    private const string Caution = "Protection and arc-flash studies are the work of licensed people; this check is neither.";
+
+    /// <summary>Each bus whose switchgear's withstand is stated.</summary>
+    public static IEnumerable<Check> OfBuses(SupplyContext supply)
+    {
+        foreach (var bus in supply.Plant.Distribution.Buses.Where(b => b.WithstandKa.IsKnown))
+        {
+            var title = $"Fault level of {bus.Name}";
+            if (Worst(bus.Id, supply) is not var (scenario, faultA, motorsA))
+            {
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, NetworkData.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                continue;
+            }
+
+            if (double.IsInfinity(faultA))
+            {
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, ["fault level of the source: an infinite one has no limit here"]).At(bus.Id);
+                continue;
+            }
+
+            yield return CheckWriter.Judged(
+                Id, string.Empty, BoardRow.Plant, title, faultA / 1e3, bus.WithstandKa.Value, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                "Relief: open a coupler, stronger switchgear, a reactor. " + Caution,
+                new Reason(
+                    "I_k = c_max·U/(√3·|Z|) + ΣI_LR of motors on the line at the bus, transformers by K_T, all paths in parallel",
+                    $"{Text.N(WithstandCurrents.CMax(bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + {Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
+                    "IEC 60909-0, largest currents; peak and thermal withstand are the switchgear maker's",
+                    [Text.In("withstand of the switchgear", bus.WithstandKa.Value, "kA", bus.Name)]),
+                scenario).At(bus.Id);
+        }
+    }
+
+    /// <summary>A converter's rated short-circuit current against the fault level behind its feeder.</summary>
+    public static Check OfConverter(DrivePointModel model, Bus bus, SupplyContext supply)
+    {
+        const string title = "Fault level at the converter";
+        if (model.Input.OnDcBus)
+        {
+            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "fed from a common DC bus: its supply module is judged, and a fuse of its own keeps faults apart");
+        }
+
+        if (model.Starter is { Item: null })
+        {
+            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
+        }
+
+        List<string> missing = [.. NetworkData.Missing(supply.Plant)];
+        if (model.Converter is null && model.Starter is null)
+        {
+            missing.Add("converter");
+        }
+
+        if (model.Feeder is null)
+        {
+            missing.Add("length and cross-section of the feeder");
+        }
+
+        if (missing.Count == 0 && Worst(bus.Id, supply) is null)
+        {
+            missing.Add($"a closed path to {bus.Name}");
+        }
+
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(ConverterId, model.Id, BoardRow.Supply, title, missing);
+        }
+
+        var (scenario, behind) = WorstOhm(bus.Id, supply);
+        var cMax = WithstandCurrents.CMax(bus.NominalVoltageV);
+        var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.WholeFeeder!.Value).Magnitude;
+        var withstand = model.Starter?.Item?.ShortCircuitKa ?? model.Converter!.Item.ShortCircuitKa;
+        return CheckWriter.Judged(
+            ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,
+            new Reason(
+                "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), Z_bus with motors on the line and K_T, against the rated conditional short-circuit current",
+                $"{Text.N(faultA / 1e3)} kA against {Text.N(withstand)} kA",
+                "IEC 60909-0; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
+                [
+                    Text.In("impedance behind the bus", 1e3 * behind.Magnitude, "mΩ", bus.Name),
+                    Text.In("feeder", 1e3 * model.WholeFeeder.Value.Magnitude, "mΩ", "drive point"),
+                    Text.In("rated short-circuit current", withstand, "kA", "catalogue converter"),
+                ]),
+            scenario);
+    }
+
+    /// <summary>The rated short-circuit current of a common bus's supply module.</summary>
+    public static Check OfSupplyModule(DcBusModel model, SupplyContext supply)
+    {
+        var title = $"Fault level at the supply module, {model.Bus.Name}";
+        List<string> missing = [.. NetworkData.Missing(supply.Plant)];
+        if (model.Module is null)
+        {
+            missing.Add($"a supply module for {model.Bus.Name}");
+        }
+
+        if (missing.Count > 0 || Worst(model.BusId, supply) is not var (scenario, faultA, _) || double.IsInfinity(faultA))
+        {
+            return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
+        }
+
+        return CheckWriter.Judged(
+            "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, model.Module!.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: current-limiting fuses as the maker states, an open coupler. A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
+            new Reason(
+                "I_k = c_max·U/(√3·|Z_bus|) + ΣI_LR of motors against the module's rated conditional short-circuit current",
+                $"{Text.N(faultA / 1e3)} kA against {Text.N(model.Module.ShortCircuitKa)} kA",
+                "IEC 60909-0; IEC 61800-5-1; the maker's fuses are part of the rating",
+                []),
+            scenario);
+    }
+
+    private static (string Scenario, double FaultA, double MotorsA)? Worst(string busId, SupplyContext supply)
+    {
+        var cases = supply.Scenarios.Where(s => s.Strongest.IsLive(busId))
+            .Select(s => (s.ScenarioName, Fault: WithstandCurrents.At(supply.Plant, s, busId)))
+            .ToList();
+        return cases.Count == 0 ? null : cases.MaxBy(c => c.Fault.Ampere) is var (name, fault) ? (name, fault.Ampere, fault.MotorsA) : null;
+    }
+
+    // The bus as one impedance behind c_max·U: what motors add makes it smaller.
+    private static (string Scenario, System.Numerics.Complex Ohm) WorstOhm(string busId, SupplyContext supply)
+    {
+        var (worst, fault) = supply.Scenarios.Where(s => s.Strongest.IsLive(busId)).Select(s => (s, Fault: WithstandCurrents.At(supply.Plant, s, busId))).MaxBy(s => s.Fault.Ampere);
+        var ohm = worst.ForWithstand.ImpedanceOhm(busId);
+        return (worst.ScenarioName, fault.Ampere > 0 && double.IsFinite(fault.Ampere) ? ohm * ((fault.Ampere - fault.MotorsA) / fault.Ampere) : ohm);
+    }
+}

@@ -1,0 +1,10 @@
+namespace Cuadrilla.Core.Studies.Supply;
+
+/// <summary>What the search for the line currents of a scenario works with.</summary>
+/// <param name="LeakageMismatchPu">How far the leakages of phase-shifting transformers differ.</param>
+/// <param name="Before">Front ends as the last run of this scenario left them, by key; empty the first time.</param>
+internal sealed record FrontSettings(double LeakageMismatchPu, IReadOnlyDictionary<string, DriveInScenario> Before)
+{
+    /// <summary>Unbalance up to which the orders that only it makes are drawn but do not come back to the front ends, %.</summary>
+    public double LittleUnbalancePct { get; init; } = 1;
+}

@@ -1,0 +1,91 @@
+using System.Numerics;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Studies.Starting;
+
+namespace Cuadrilla.Core.Studies.Supply;
+
+/// <summary><c>supply.generator-loading</c>: apparent and active power of everything that runs against a generator, over all scenarios; and what a generator's dip may be.</summary>
+internal static class GeneratorChecks
+{
+    private const string Id = "supply.generator-loading";
+    private const string Title = "Loading of the generator";
+
+    public static IEnumerable<Check> Of(SupplyContext supply)
+    {
+        if (supply.Plant.Source.Strength is not SourceStrength.Generator generator)
+        {
+            yield break;
+        }
+
+        List<string> missing = [.. NetworkData.Missing(supply.Plant), .. supply.Incomplete];
+        if (!generator.RatedKw.IsKnown)
+        {
+            missing.Add("rated active power of the generator, kW");
+        }
+
+        if (missing.Count == 0 && supply.Scenarios.Count == 0)
+        {
+            missing.Add("a scenario");
+        }
+
+        if (missing.Count > 0)
+        {
+            yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, Title, missing);
+            yield break;
+        }
+
+        var (name, power) = supply.Scenarios.Select(s => (s.ScenarioName, Power: PowerVa(supply, s)))
+            .MaxBy(p => Math.Max(p.Power.Magnitude / generator.RatedKva.Value, p.Power.Real / generator.RatedKw.Value));
+        double apparent = 100 * power.Magnitude / 1e3 / generator.RatedKva.Value, active = 100 * power.Real / 1e3 / generator.RatedKw.Value;
+        yield return CheckWriter.Judged(
+            Id, string.Empty, BoardRow.Plant, active > apparent ? Title + ", active power" : Title, Math.Max(apparent, active), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: less at once, a larger generator. What comes back must not exceed what else is drawn: a generator takes little back.",
+            new Reason(
+                "|ΣS|/S_N and ΣP/P_N, losses of transformers with the fundamental included",
+                $"{Text.N(power.Magnitude / 1e3)} kVA of {Text.N(generator.RatedKva.Value)}, {Text.N(power.Real / 1e3)} kW of {Text.N(generator.RatedKw.Value)} kW",
+                "ISO 8528-1; docs/methods/supply-network.md",
+                [Text.In("rated power", generator.RatedKva.Value, "kVA", "generator"), Text.In("rated active power", generator.RatedKw.Value, "kW", "generator")]),
+            name);
+    }
+
+    /// <summary>Largest dip at the coupling of a start, %, and what says so; null while a generator's class is not stated.</summary>
+    public static (double Pct, string Why)? DipLimit(SupplyContext supply, bool frequent) => supply.Plant.Source.Strength switch
+    {
+        SourceStrength.Generator { GoverningClass.IsKnown: true } g => g.GoverningClass.Value switch
+        {
+            1 => (25, "generator of class G1"),
+            2 => (20, "generator of class G2"),
+            _ => (15, "generator of class G3"),
+        },
+        SourceStrength.Generator => null,
+        _ => frequent ? (supply.Defaults.DipFrequentPct, "frequent starts") : (supply.Defaults.DipRarePct, "rare starts"),
+    };
+
+    /// <summary>What a dip behind a generator needs beside the network's data.</summary>
+    public static IEnumerable<string> DipMissing(SupplyContext supply)
+    {
+        if (supply.Plant.Source.Strength is not SourceStrength.Generator generator)
+        {
+            yield break;
+        }
+
+        if (!generator.TransientPct.IsKnown)
+        {
+            yield return "transient reactance X′d of the generator: it governs a dip of a tenth of a second and more";
+        }
+
+        if (!generator.GoverningClass.IsKnown)
+        {
+            yield return "governing class of the generator (ISO 8528-5)";
+        }
+    }
+
+    private static Complex PowerVa(SupplyContext supply, ScenarioResult result)
+    {
+        var standing = StartDipChecks.Standing(supply.Plant, result, string.Empty);
+        var sum = standing.PowersPu.Aggregate(Complex.Zero, (a, b) => a + b) + Complex.Conjugate(standing.ShuntsPu.Aggregate(Complex.Zero, (a, b) => a + b));
+        return (sum * SupplyNetwork.BaseVa) + result.Transformers.Sum(t => t.WindingLossW);
+    }
+}

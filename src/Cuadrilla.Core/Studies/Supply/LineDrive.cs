@@ -1,0 +1,23 @@
+using System.Numerics;
+using Cuadrilla.Core.Studies.DrivePoints;
+
+namespace Cuadrilla.Core.Studies.Supply;
+
+/// <summary>A drive point that runs on the line in a scenario.</summary>
+/// <param name="DrivePointId">Which one.</param>
+/// <param name="Point">Its operating point.</param>
+/// <param name="BusId">Bus that it hangs from.</param>
+/// <param name="PowerVa">P + jQ at nominal voltage.</param>
+/// <param name="LockedRotorVa">Apparent power with locked rotor, VA.</param>
+public sealed record LineDrive(string DrivePointId, OperatingPoint Point, string BusId, Complex PowerVa, double LockedRotorVa)
+{
+    /// <summary>Of an operating point.</summary>
+    internal static LineDrive Of(DrivePointModel model, OperatingPoint point, string busId)
+    {
+        var plate = model.Motor!.Plate;
+        var reactive = point.Motor.InputW * Math.Tan(Math.Acos(Math.Min(1, point.Motor.PowerFactor)));
+        return new LineDrive(
+            model.Id, point, busId, new Complex(point.LineW, reactive),
+            Math.Sqrt(3) * plate.RatedVoltageV * plate.RatedCurrentA * plate.LockedRotorCurrentPu);
+    }
+}

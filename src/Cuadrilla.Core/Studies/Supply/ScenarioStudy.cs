@@ -1,0 +1,212 @@
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Harmonics;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Supply.Balance;
+
+namespace Cuadrilla.Core.Studies.Supply;
+
+/// <summary>Runs one scenario: operating points, voltages, front ends, sums on the network.</summary>
+internal static class ScenarioStudy
+{
+    private static readonly PccStudy.Result Nothing = PccStudy.Of(
+        new System.Numerics.Complex[LineCurrent.HighestOrder], [100, .. new double[LineCurrent.HighestOrder - 1]]);
+
+    /// <summary>Runs it; null while the supply is not stated.</summary>
+    /// <param name="plant">The plant.</param>
+    /// <param name="scenario">The scenario.</param>
+    /// <param name="defaults">Defaults in force.</param>
+    /// <param name="models">Drive points that are complete.</param>
+    /// <param name="modules">Supply modules of common DC buses.</param>
+    /// <param name="before">Front ends as the last run of this scenario left them.</param>
+    public static ScenarioResult? Run(
+        PlantSpecification plant,
+        Scenario scenario,
+        DefaultsInForce defaults,
+        IReadOnlyList<DrivePointModel> models,
+        IReadOnlyDictionary<string, SupplyModuleItem> modules,
+        IReadOnlyDictionary<string, DriveInScenario> before)
+    {
+        if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
+        {
+            return null;
+        }
+
+        var buses = plant.BusOfDrivePoints();
+        var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag).ToList();
+        var running = new List<RunningDrive>(models.Count);
+        var onBus = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
+        var inGroup = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
+        var onLine = new List<LineDrive>();
+        var faults = new List<Fault>();
+        foreach (var model in models)
+        {
+            var state = scenario.StateOf(model.Id);
+            if (!state.Running || !network.IsLive(buses[model.Id].Id))
+            {
+                continue;
+            }
+
+            if (PointOf(model, state, scenario, faults) is not { } point)
+            {
+                continue;
+            }
+
+            if (model.Starter is not null)
+            {
+                onLine.Add(LineDrive.Of(model, point, buses[model.Id].Id));
+            }
+            else if (model.Input.OnDcBus)
+            {
+                var bus = plant.DcBusOf(model.Id)!.Id;
+                (onBus.TryGetValue(bus, out var list) ? list : onBus[bus] = []).Add((model, point));
+            }
+            else if (model.Input.Group is { } group)
+            {
+                (inGroup.TryGetValue(group.GroupId, out var list) ? list : inGroup[group.GroupId] = []).Add((model, point));
+            }
+            else if (point.DrawsFromLine)
+            {
+                running.Add(RunningDrive.Of(model, point, buses[model.Id].Id));
+            }
+        }
+
+        running.AddRange(plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules))).OfType<RunningDrive>());
+
+        running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
+
+        var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
+        var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
+        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before), faults);
+        List<string> unsettled =
+        [
+            .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),
+            .. drives is not null ? Unsettled(plant, scenario, drives, iteration) : faults.Count == 0 ? ["the network can't carry the load: no voltage settles"] : [],
+        ];
+        var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], loads);
+        var scan = new NetworkScan(plant, scenario, network, loads);
+        var pcc = sums.AtCoupling(plant.Pcc.BusId);
+        return new ScenarioResult(
+            scenario.Id,
+            scenario.Name,
+            network,
+            strongest,
+            pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
+            pcc.Length == 0 ? [Nothing] : pcc,
+            [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],
+            [
+                .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
+                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),
+            ],
+            running.Sum(r => r.Point.DcLoadW),
+            drives ?? [],
+            loads,
+            unsettled,
+            unfed,
+            [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
+            iteration)
+        { FilterCurrents = sums.FilterCurrents, Faults = faults,
+            Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],
+            ForDips = Transient(plant) is { } transient ? SupplyNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)! : network,
+            ForWithstand = SupplyNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables)!,
+        };
+    }
+
+    // Null where nothing but the source's first instant is known, or needed.
+    private static PlantSpecification? Transient(PlantSpecification plant) => plant.Source.Strength is SourceStrength.Generator { TransientPct.IsKnown: true } g
+        ? plant with { Source = plant.Source with { Strength = g with { SubtransientPct = g.TransientPct } } }
+        : null;
+
+    // One drive that can't be computed leaves the others to be; what rests on all of them is then not judged.
+    private static OperatingPoint? PointOf(DrivePointModel model, DrivePointState state, Scenario scenario, List<Fault> faults)
+    {
+        try
+        {
+            return model.At(state.LevelPu, state.LoadPu);
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            faults.Add(Fault.Of($"{model.Input.DrivePoint.Tag} in '{scenario.Name}'", problem));
+            return null;
+        }
+    }
+
+    private static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Fronts(
+        PlantSpecification plant,
+        Scenario scenario,
+        SupplyNetwork network,
+        IReadOnlyList<RunningDrive> running,
+        System.Numerics.Complex[] shunts,
+        HarmonicLoads loads,
+        FrontSettings settings,
+        List<Fault> faults)
+    {
+        try
+        {
+            return BalancedFronts.Solve(plant, scenario, network, running, shunts, loads, settings);
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            faults.Add(Fault.Of($"front ends in '{scenario.Name}'", problem is AggregateException { InnerException: { } inner } ? inner : problem));
+            return (null, FrontIteration.None);
+        }
+    }
+
+    // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.
+    private static RunningDrive? DcBusFront(
+        CommonDcBus bus, string busId, Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>> onBus, IReadOnlyDictionary<string, SupplyModuleItem> modules)
+    {
+        if (!onBus.TryGetValue(bus.Id, out var members) || !modules.TryGetValue(bus.SupplyModuleId, out var module))
+        {
+            return null;
+        }
+
+        var item = module.AsFront(members.Sum(m => m.Model.Converter!.Item.DcCapacitanceUf) * 1e-6);
+        var point = OperatingPoint.OfBus(members.Sum(m => m.Point.LinkW), item);
+        return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase, System.Numerics.Complex.Zero, null, point, busId) : null;
+    }
+
+    // All motors of a group take their power through one converter.
+    private static RunningDrive? GroupFront(string id, List<(DrivePointModel Model, OperatingPoint Point)> members, IReadOnlyDictionary<string, Bus> buses)
+    {
+        var head = members[0].Model;
+        var point = OperatingPoint.OfBus(members.Sum(m => m.Model.Input.Group!.Count * m.Point.LinkW), head.WholeItem!);
+        return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem!, head.Converter!.Feed, head.WholeFeeder!.Value, null, point, buses[head.Id].Id) : null;
+    }
+
+    private static List<string> Unsettled(PlantSpecification plant, Scenario scenario, IReadOnlyList<DriveInScenario> drives, FrontIteration iteration)
+    {
+        var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
+            .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name)))
+            .ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
+        return
+        [
+            .. drives.Where(d => d.Front is RectifierResult.NoSteadyState)
+                .Select(d => (d.DrivePointId, None: (RectifierResult.NoSteadyState)d.Front))
+                .Select(x => $"{tags[x.DrivePointId]}: {x.None.Reason}{Cure(x.None)}"),
+            .. iteration.IsSettled ? [] : new[] { Swinging(scenario.Name, tags[iteration.WorstId], iteration) },
+            .. iteration.Second is { } second ? [TwoStates(scenario.Name, tags[second.WorstId], second)] : Array.Empty<string>(),
+        ];
+    }
+
+    private static string Swinging(string scenario, string tag, FrontIteration iteration) =>
+        FormattableString.Invariant($"waveforms and network do not settle with each other in '{scenario}': after {iteration.Rounds} rounds ")
+        + FormattableString.Invariant(
+            $"they contradict each other by {iteration.ResidualPu:0.0e+0} of nominal voltage at order {iteration.ResidualOrder}, most at {tag} (limit {FrontIteration.LimitPu:0e+0})")
+        + ". A resonance stands too near an order that is drawn: a reactor ahead of the capacitors, or fewer of them, moves it.";
+
+    /// <summary>Why nothing is judged where a second state exists.</summary>
+    internal static string TwoStates(string scenario, string tag, SecondState second) =>
+        FormattableString.Invariant($"two states repeat in '{scenario}': {tag} draws a current of {second.ThdiPct:0.#} % distortion in one and of ")
+        + FormattableString.Invariant($"{second.OtherThdiPct:0.#} % in the other, the voltages {second.ApartPu:0.0e+0} of nominal apart at order {Math.Abs(second.Order)}")
+        + ". Which one the plant takes depends on how it got there. A reactor ahead of the capacitors, or fewer of them, leaves one.";
+
+    private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance
+        ? FormattableString.Invariant($" It settles from {capacitance * 1e6:0} µF upwards, or with more resistance or a smaller choke.")
+        : string.Empty;
+}

@@ -1,0 +1,96 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
+
+namespace Cuadrilla.Core.Studies.Supply;
+
+/// <summary><c>supply.transformer-loading</c> of each transformer, over all scenarios, worst named.</summary>
+internal static class TransformerChecks
+{
+    private const string Id = "supply.transformer-loading";
+
+    public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<string> missing) =>
+        supply.Plant.Distribution.Transformers.Select(t => Of(t, supply, missing).At(t.Id));
+
+    // Active power of all drives and loads on the buses behind the transformers that feed the same node: a bound from below.
+    private static Check? Overload(Transformer transformer, SupplyContext supply)
+    {
+        (string Name, double Pct, double Kw, double Kva)? worst = null;
+        foreach (var result in supply.Scenarios.Where(s => s.Network.Branches.Any(b => b.ElementId == transformer.Id)))
+        {
+            var scenario = supply.Plant.Scenarios.First(s => s.Id == result.ScenarioId);
+            var node = result.Network.NodeOf(transformer.ToBusId);
+            bool Behind(string busId) => result.Network.IsLive(busId) && result.Network.NodeOf(busId) == node;
+            var watts = result.Running.Where(d => Behind(d.BusId)).Sum(d => Math.Max(0, d.LineW))
+                + supply.Plant.Distribution.Loads.Where(l => Behind(l.BusId)).Sum(l => l.PowerVa().Real * scenario.LoadLevelPuOf(l.Id));
+            var kva = supply.Plant.Distribution.Transformers.Where(t => result.Network.Branches.Any(b => b.ElementId == t.Id) && Behind(t.ToBusId)).Sum(t => t.RatedKva);
+            if (kva > 0 && (worst is null || watts / 1e3 / kva * 100 > worst.Value.Pct))
+            {
+                worst = (result.ScenarioName, watts / 1e3 / kva * 100, watts / 1e3, kva);
+            }
+        }
+
+        return worst is { } w && w.Pct > supply.Defaults.TransformerLoadingPct
+            ? CheckWriter.Judged(
+                Id, string.Empty, BoardRow.Plant, $"Loading of {transformer.Name}", w.Pct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                "Relief: less simultaneous load, another transformer, a larger one.",
+                new Reason(
+                    "ΣP/ΣS_N of what hangs behind it: the least it can be, harmonics and reactive power left out",
+                    $"{Text.N(w.Kw)} kW on {Text.N(w.Kva)} kVA = {Text.N(w.Pct)} %; the currents themselves could not be solved",
+                    "Definition", []),
+                w.Name)
+            : null;
+    }
+
+    private static Check Of(Transformer transformer, SupplyContext supply, IReadOnlyList<string> missing)
+    {
+        var title = $"Loading of {transformer.Name}";
+        List<string> lacking = [.. missing];
+        if (!transformer.EddyLossPu.IsKnown)
+        {
+            lacking.Add($"rated eddy-loss share of {transformer.Name}");
+        }
+
+        if (transformer is { Cooling: TransformerCooling.Oil, OtherStrayLossPu.IsKnown: false })
+        {
+            lacking.Add($"other stray loss of {transformer.Name}");
+        }
+
+        if (lacking.Count > 0)
+        {
+            // Whatever the harmonics are: what is too much at the fundamental alone fails.
+            if (supply.Incomplete.Count == 0 && lacking.Count == missing.Count && Overload(transformer, supply) is { } overload)
+            {
+                return overload;
+            }
+
+            return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, lacking);
+        }
+
+        var cases = supply.Scenarios
+            .SelectMany(s => s.Transformers.Where(t => t.TransformerId == transformer.Id).Select(t => (Scenario: s, State: t)))
+            .ToList();
+        if (cases.Count == 0)
+        {
+            return Check.NotConcerned(Id, string.Empty, BoardRow.Plant, title, "out of service in every scenario");
+        }
+
+        var (scenario, state) = cases.MaxBy(c => c.State.LoadingPct);
+        var oil = transformer.Cooling == TransformerCooling.Oil;
+        var reason = new Reason(
+            oil
+                ? "100·I_rms/(I_rated·I_max), I_max = √((1 + P_EC + P_OSL)/(1 + F_HL·P_EC + F_STR·P_OSL))"
+                : "100·I_rms/(I_rated·I_max), I_max = √((1 + P_EC)/(1 + F_HL·P_EC)), F_HL = Σ(h·I_h)²/ΣI_h²",
+            $"100·{Text.N(state.RmsA)}/({Text.N(state.RatedA)}·{Text.N(state.Heat?.MaxCurrentPu ?? 1)}) = {Text.N(state.LoadingPct)} %, F_HL = {Text.N(state.Heat?.HarmonicLossFactor ?? 1)}, K = {Text.N(state.KFactor)}",
+            "IEEE C57.110; all scenarios, worst named",
+            [
+                Text.In("rms current at its fed side", state.RmsA, "A", "drives, loads and capacitors behind it"),
+                Text.In("rated power", transformer.RatedKva, "kVA", transformer.Name),
+                Text.In("rated eddy-loss share", transformer.EddyLossPu.Value, "pu", transformer.Name),
+                .. oil ? [Text.In("other stray loss", transformer.OtherStrayLossPu.Value, "pu", transformer.Name)] : Array.Empty<ReasonInput>(),
+            ]);
+        return CheckWriter.Judged(
+            Id, string.Empty, BoardRow.Plant, title, state.LoadingPct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost,
+            supply.Defaults.TightMarginPct, "Relief: less simultaneous load, converters with choke, another transformer, a larger one.", reason, scenario.ScenarioName);
+    }
+}
