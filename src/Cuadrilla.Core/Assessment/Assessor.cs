@@ -18,7 +18,7 @@ namespace Cuadrilla.Core.Assessment;
 /// Assesses specifications against one catalogue. Studies are kept by the value of their inputs, so after an edit only what
 /// depends on it runs again. Safe for use from several threads.
 /// </summary>
-public sealed partial class Assessor
+public sealed partial class Assessor : IPlantStudies
 {
     private readonly EngineeringData data;
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
@@ -50,7 +50,7 @@ public sealed partial class Assessor
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(point);
         var model = Study(plant, point).Model;
-        List<string> missing = [.. StartStudy.Missing(model), .. NetworkData.Missing(plant)];
+        List<string> missing = [.. StartStudy.Missing(model), .. PlantNetwork.Missing(plant)];
         if (missing.Count > 0)
         {
             return (null, [], missing);

@@ -1,5 +1,3 @@
-using Cuadrilla.Core.Catalogue;
-
 namespace Cuadrilla.Core.Base;
 
 /// <summary>Curves given as points.</summary>
@@ -27,3 +25,6 @@ public static class Curve
         return points[^1].Y;
     }
 }
+
+/// <summary>A point of a curve.</summary>
+public readonly record struct CurvePoint(double X, double Y);

@@ -1,8 +1,8 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Harmonics.Limits;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Catalogue;
 
@@ -37,32 +37,7 @@ public sealed record EngineeringData(
     IReadOnlyList<OutputFilterItem> OutputFilters,
     IReadOnlyList<CurvePoint> ReferenceModules,
     EquipmentLimits Equipment,
-    CompatibilityLevels Compatibility)
-{
-    /// <summary>The same with a project's own motors and converters beside the catalogue's.</summary>
-    public EngineeringData With(PlantSpecification plant)
-    {
-        ArgumentNullException.ThrowIfNull(plant);
-        if (plant.Motors.Count == 0 && plant.Converters.Count == 0)
-        {
-            return this;
-        }
-
-        var motors = new Dictionary<string, MotorItem>(Motors, StringComparer.Ordinal);
-        foreach (var motor in plant.Motors)
-        {
-            motors[motor.Id] = motor.Item(Motors.Values);
-        }
-
-        var converters = new Dictionary<string, ConverterItem>(Converters, StringComparer.Ordinal);
-        foreach (var converter in plant.Converters)
-        {
-            converters[converter.Id] = converter.Item(Converters.Values);
-        }
-
-        return this with { Motors = motors, Converters = converters };
-    }
-}
+    CompatibilityLevels Compatibility);
 
 /// <summary>A default that a project may override.</summary>
 /// <param name="Key">Stable key.</param>
@@ -74,5 +49,8 @@ public sealed record EngineeringData(
 /// <param name="Source">Where it comes from.</param>
 public sealed record DefaultValue(string Key, string Name, double Value, string Unit, double Min, double Max, string Source);
 
-/// <summary>A point of a curve.</summary>
-public readonly record struct CurvePoint(double X, double Y);
+/// <summary>A project value that replaces a default of the catalogue.</summary>
+/// <param name="Key">Key of the default, for example <c>tight-margin-pct</c>.</param>
+/// <param name="Value">The project's value in the unit of the default.</param>
+/// <param name="Reason">Why.</param>
+public sealed record DefaultOverride(string Key, double Value, string Reason);

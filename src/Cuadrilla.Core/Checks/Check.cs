@@ -175,7 +175,14 @@ public sealed record Reason(string Formula, string WithNumbers, string Source, I
 /// <param name="Value">Its value as shown.</param>
 /// <param name="Unit">Its unit.</param>
 /// <param name="Origin">Where it was entered or computed.</param>
-public sealed record ReasonInput(string Name, string Value, string Unit, string Origin);
+public sealed record ReasonInput(string Name, string Value, string Unit, string Origin)
+{
+    /// <summary>A number.</summary>
+    public static ReasonInput Of(string name, double value, string unit, string origin) => new(name, Text.N(value), unit, origin);
+
+    /// <summary>A word.</summary>
+    public static ReasonInput Of(string name, string value, string origin) => new(name, value, string.Empty, origin);
+}
 
 /// <summary>A number on a bench or a sheet, with its reason.</summary>
 /// <param name="Id">Stable key within its subject.</param>

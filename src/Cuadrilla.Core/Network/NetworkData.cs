@@ -1,7 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Cables;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Network;
 
@@ -27,22 +26,6 @@ public sealed record CableConstants(double CopperOhmMm2PerM, double AluminiumOhm
 /// <summary>What a network needs to know of source and links.</summary>
 internal static class NetworkData
 {
-    /// <summary>Names of what is missing before the network can be built.</summary>
-    public static IEnumerable<string> Missing(PlantSpecification plant)
-    {
-        foreach (var name in MissingOf(plant.Source.Strength))
-        {
-            yield return name;
-        }
-
-        // A cable that no scenario closes carries nothing and may wait.
-        foreach (var cable in plant.Distribution.Links.OfType<BusLink.Cable>()
-            .Where(c => (!c.LengthM.IsKnown || !c.CrossSectionMm2.IsKnown) && plant.Scenarios.Any(s => s.IsClosed(c.Id, c.NormallyClosed))))
-        {
-            yield return $"length and cross-section of {cable.Name}";
-        }
-    }
-
     /// <summary>The branch between the source's EMF and its bus; null for an infinite source.</summary>
     public static (Complex ImpedancePu, double HarmonicReactanceRise)? SourceBranch(Source source, double voltageV, SourceView view)
     {
@@ -62,15 +45,4 @@ internal static class NetworkData
                 throw new InvalidOperationException("The source's strength has not been stated.");
         }
     }
-
-    private static IEnumerable<string> MissingOf(SourceStrength strength) => strength switch
-    {
-        SourceStrength.NotStated => ["fault level of the source (or assume it infinite)"],
-        SourceStrength.FaultLevel f => Names((f.ShortCircuitMva, "fault level of the source"), (f.XrRatio, "X/R of the source")),
-        SourceStrength.Generator g => Names(
-            (g.RatedKva, "rated power of the generator"), (g.SubtransientPct, "subtransient reactance of the generator"), (g.XrRatio, "X/R of the generator")),
-        _ => [],
-    };
-
-    private static IEnumerable<string> Names(params (Given Value, string Name)[] entries) => entries.Where(e => !e.Value.IsKnown).Select(e => e.Name);
 }

@@ -1,38 +1,33 @@
 using System.Numerics;
 using Cuadrilla.Core.Cables;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Network;
 
 /// <summary>How a network is made from the specification and a scenario's switches.</summary>
 public sealed partial class SupplyNetwork
 {
-    /// <summary>Builds it; null while something of <see cref="NetworkData.Missing"/> is missing.</summary>
-    /// <param name="plant">The plant.</param>
+    /// <summary>Builds it.</summary>
+    /// <param name="supply">The source, its strength stated.</param>
+    /// <param name="distribution">Buses, transformers and links; cables with length and cross-section.</param>
     /// <param name="scenario">The switching state.</param>
     /// <param name="view">Which strength of the source.</param>
     /// <param name="cables">Constants of cables.</param>
-    public static SupplyNetwork? Of(PlantSpecification plant, Scenario scenario, SourceView view, CableConstants cables)
+    public static SupplyNetwork Of(Source supply, Distribution distribution, Scenario scenario, SourceView view, CableConstants cables)
     {
-        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(supply);
+        ArgumentNullException.ThrowIfNull(distribution);
         ArgumentNullException.ThrowIfNull(scenario);
         ArgumentNullException.ThrowIfNull(cables);
-        if (NetworkData.Missing(plant).Any())
-        {
-            return null;
-        }
-
-        var distribution = plant.Distribution;
         var joints = Joints.Of(distribution, scenario);
-        var source = NetworkData.SourceBranch(plant.Source, distribution.Bus(plant.Source.BusId).NominalVoltageV, view);
-        var edges = Edges(distribution, scenario, plant.Source.FrequencyHz, cables).ToList();
-        var live = Live(joints, joints.RootOf(plant.Source.BusId), edges);
+        var source = NetworkData.SourceBranch(supply, distribution.Bus(supply.BusId).NominalVoltageV, view);
+        var edges = Edges(distribution, scenario, supply.FrequencyHz, cables).ToList();
+        var live = Live(joints, joints.RootOf(supply.BusId), edges);
 
         // Nodes are numbered in the order of the buses; an infinite source makes its bus the reference itself.
         var nodeOfRoot = new Dictionary<string, int>(StringComparer.Ordinal);
         if (source is null)
         {
-            nodeOfRoot[joints.RootOf(plant.Source.BusId)] = Reference;
+            nodeOfRoot[joints.RootOf(supply.BusId)] = Reference;
         }
 
         var next = 0;
@@ -60,8 +55,8 @@ public sealed partial class SupplyNetwork
             nodes,
             distribution.Buses.ToDictionary(b => b.Id, StringComparer.Ordinal),
             hours,
-            source is { } s ? [new NetworkBranch(string.Empty, Reference, nodes[plant.Source.BusId], s.ImpedancePu, cables.Rise.OfWinding, s.HarmonicReactanceRise), .. branches] : [.. branches],
-            plant.Source.FrequencyHz,
+            source is { } s ? [new NetworkBranch(string.Empty, Reference, nodes[supply.BusId], s.ImpedancePu, cables.Rise.OfWinding, s.HarmonicReactanceRise), .. branches] : [.. branches],
+            supply.FrequencyHz,
             source is null) { Rise = cables.Rise };
     }
 

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
@@ -50,9 +51,3 @@ public sealed record PlantSpecification(
         .SelectMany(l => l.DrivePoints.Select(p => (p.Id, Bus: Distribution.Bus(l.BusId))))
         .ToDictionary(x => x.Id, x => x.Bus, StringComparer.Ordinal);
 }
-
-/// <summary>A project value that replaces a default of the catalogue.</summary>
-/// <param name="Key">Key of the default, for example <c>tight-margin-pct</c>.</param>
-/// <param name="Value">The project's value in the unit of the default.</param>
-/// <param name="Reason">Why.</param>
-public sealed record DefaultOverride(string Key, double Value, string Reason);

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 
 namespace Cuadrilla.Documents.Assessments;
@@ -49,7 +50,7 @@ public sealed record ConverterDocument(
     {
         ArgumentNullException.ThrowIfNull(item);
         return new ConverterDocument(
-            item.Id, Text.Converter(item), item.Kind, item.Family, item.RatedKw, item.RatedVoltageV, item.LightCurrentA, item.HeavyCurrentA, item.ChokePct,
+            item.Id, ItemText.Converter(item), item.Kind, item.Family, item.RatedKw, item.RatedVoltageV, item.LightCurrentA, item.HeavyCurrentA, item.ChokePct,
             item.FrontEnd.ReturnsToLine, item.Brake is not null, item.Size.WidthMm, item.Size.HeightMm, item.Size.DepthMm, item.Size.MassKg, item.PriceIndex,
             item.OwnName, item.OwnCatalogue, item.Estimated);
     }

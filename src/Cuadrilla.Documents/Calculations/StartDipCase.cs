@@ -34,7 +34,7 @@ internal static class StartDipCase
             [],
             [],
             []);
-        var network = SupplyNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, new CableConstants(0.0225, 0.036, 8e-5))!;
+        var network = PlantNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, new CableConstants(0.0225, 0.036, 8e-5))!;
         var bus = network.NodeOf("bus");
         var shunts = new Complex[network.NodeCount];
         var powers = new Complex[network.NodeCount];

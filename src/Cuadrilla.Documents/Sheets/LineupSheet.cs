@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Motors;
@@ -119,7 +120,7 @@ public sealed record DrivePointSheet(
             ? $"{Text.N(load.RatedPowerW / 1e3)} kW, {Text.N(load.RatedTorqueNm)} Nm at {Text.N(load.RatedSpeedRpm)} rpm"
             : "not complete: " + string.Join(", ", model.LoadMissing));
         yield return new SheetLine("Motor", model.MotorItem is { } motor
-            ? $"{Text.Motor(motor)} {Text.N(motor.Plate.RatedPowerW / 1e3)} kW, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
+            ? $"{ItemText.Motor(motor)} {Text.N(motor.Plate.RatedPowerW / 1e3)} kW, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
             : "not chosen");
         if (point.Motor is MotorChoice.FromCatalogue { Reason.Length: > 0 } chosen)
         {
@@ -130,7 +131,7 @@ public sealed record DrivePointSheet(
             ? $"{point.Cable.ParallelRuns} × {Text.N(point.Cable.CrossSectionMm2.Value)} mm² {point.Cable.Material.ToString().ToLowerInvariant()}, {Text.N(point.Cable.LengthM.Value)} m{(point.Cable.Screened ? ", screened" : string.Empty)}"
             : "not complete");
         yield return new SheetLine("Converter", model.Converter is { } converter
-            ? $"{Text.Converter(converter.Item)}, {Text.N(converter.Item.RatedKw)} kW, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
+            ? $"{ItemText.Converter(converter.Item)}, {Text.N(converter.Item.RatedKw)} kW, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
             : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty) : "not chosen");
         if (model.Choice is { } choice)
         {

@@ -1,5 +1,5 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
@@ -118,7 +118,7 @@ internal static class BenchEndpoints
         var derating = converter.Item.Derating;
         var rungs = new List<LadderRung>
         {
-            new($"rated, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA, Text.Converter(converter.Item)),
+            new($"rated, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA, ItemText.Converter(converter.Item)),
         };
         void Add(string name, double factor, string source) => rungs.Add(new LadderRung(name, factor, rungs[^1].CurrentA * factor, source));
         Add(

@@ -1,5 +1,5 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Studies.Comparison;
+using Cuadrilla.Core.Studies.Arrangements;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

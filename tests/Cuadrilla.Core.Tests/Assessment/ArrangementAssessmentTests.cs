@@ -1,13 +1,14 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.Comparison;
+using Cuadrilla.Core.Studies.Arrangements;
 using Cuadrilla.Core.Studies.Followers;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Shafts;

@@ -99,7 +99,7 @@ public sealed class FrontIterationTests
             Lineups = [],
         };
         var defaults = DefaultsInForce.Resolve(Data.Defaults, plant.Overrides);
-        var network = SupplyNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, defaults.Cables with { Rise = new ResistanceRise(ResistanceLaw.Constant, 1) })!;
+        var network = PlantNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, defaults.Cables with { Rise = new ResistanceRise(ResistanceLaw.Constant, 1) })!;
         var item = Data.Converters["six-pulse-reactor-75"];
         var point = OperatingPoint.OfBus(75e3, item);
         Assert.Equal(75e3, point.DcLoadW, 1.0);

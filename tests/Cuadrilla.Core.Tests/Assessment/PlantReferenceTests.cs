@@ -186,7 +186,7 @@ public sealed class PlantReferenceTests
             Lineups = [],
         };
         var cables = new CableConstants(0.0225, 0.036, 8e-5) { Rise = new ResistanceRise(ResistanceLaw.Constant, 1) };
-        var network = SupplyNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, cables)!;
+        var network = PlantNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, cables)!;
         var running = All("drives").Select(d => Running(d, volts[Text(d, "bus")], hertz)).ToList();
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = BalancedFronts.Solve(

@@ -3,6 +3,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Core.Tests.Assessment;

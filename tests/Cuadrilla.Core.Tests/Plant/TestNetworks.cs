@@ -32,7 +32,7 @@ internal static class TestNetworks
         []);
 
     public static SupplyNetwork Network(PlantSpecification plant, Scenario? scenario = null, SourceView view = SourceView.Weakest) =>
-        SupplyNetwork.Of(plant, scenario ?? AsUsual, view, Cables)!;
+        PlantNetwork.Of(plant, scenario ?? AsUsual, view, Cables)!;
 
     private static Transformer Transformer(string id, string to, VectorGroup group) =>
         new(id, id, "mv", to, 1600, 6, 14, 2, group, TransformerCooling.Dry, 0.08, Given.Unknown);

@@ -48,7 +48,7 @@ internal static class BrakeChecks
                 "T_brake ≥ k·m·g·r, friction left out",
                 $"{Text.N(factor)}·{Text.N(hanging.GravityNm)} Nm = {Text.N(factor * hanging.GravityNm)} Nm against {Text.N(model.Brake.HoldingNm.Value)} Nm",
                 Source + "; where persons are exposed the lifting code decides",
-                [Text.In("torque of the hanging load at the motor", hanging.GravityNm, "Nm", "load, gear")]));
+                [ReasonInput.Of("torque of the hanging load at the motor", hanging.GravityNm, "Nm", "load, gear")]));
     }
 
     private static Check Sequence(BrakeModel model)
@@ -93,9 +93,9 @@ internal static class BrakeChecks
                 $"rolls back {Text.N(1e3 * rolled, 3)} mm, drops {Text.N(1e3 * dropped, 3)} mm of {Text.N(1e3 * limitM)} mm; closes at {Text.N(touched * 60 / (2 * Math.PI), 3)} rpm; power lost going down at full speed: {Text.N(lost.BrakeJ)} J of {Text.N(model.Brake.PermittedJ.Value)} J{wear}; closes in {Text.N(1e3 * times.CloseS, 3)} ms, {Text.N(1e3 * model.SuppressionS!.Value, 3)} ms of them by the suppression{(blind ? "; a hanging load wants both feedbacks, command and position" : string.Empty)}",
                 Source,
                 [
-                    Text.In("holding torque", times.HoldingNm, "Nm", "brake"),
-                    Text.In("torque proven", times.ProvenNm, "Nm", "brake control"),
-                    Text.In("torque of the load", model.Mechanics().GravityNm, "Nm", "load, gear"),
+                    ReasonInput.Of("holding torque", times.HoldingNm, "Nm", "brake"),
+                    ReasonInput.Of("torque proven", times.ProvenNm, "Nm", "brake control"),
+                    ReasonInput.Of("torque of the load", model.Mechanics().GravityNm, "Nm", "load, gear"),
                 ]));
         return blind && check.Verdict == Verdict.Holds ? check with { Verdict = Verdict.Tight, Relief = "Relief: both feedbacks, command and position, for a hanging load. " + Caution } : check;
     }

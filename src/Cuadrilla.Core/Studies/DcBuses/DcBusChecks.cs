@@ -71,7 +71,7 @@ internal static class DcBusChecks
                 "P_rms ≤ P_N; P_peak ≤ k·P_N; ∫(P² − P_N²)dt ≤ (k² − 1)·P_N²·t_k over the process of all members, motoring and regenerating added",
                 $"rms {Text.N(run.RmsW / 1e3)} kW against {Text.N(ratedKw)} kW at the site; largest {Text.N(run.PeakW / 1e3)} kW against {Text.N(ratedKw * module.PeakPu)} kW for {Text.N(module.PeakTimeS)} s, store {Text.N(store.LargestPct, 3)} % full{(store.Recovers ? string.Empty : ", never emptied")}; should all peaks meet {Text.N(run.SumOfPeaksW / 1e3)} kW; exchanged on the bus {Text.N(run.ExchangedJ / run.SpanS * 3.6e3 / 3.6e6)} kWh an hour",
                 Source,
-                [.. model.Members.Select(m => Text.In(m.Input.DrivePoint.Tag, m.At(1).LinkW / 1e3, "kW", "at its rated point"))]),
+                [.. model.Members.Select(m => ReasonInput.Of(m.Input.DrivePoint.Tag, m.At(1).LinkW / 1e3, "kW", "at its rated point"))]),
             name);
     }
 
@@ -98,7 +98,7 @@ internal static class DcBusChecks
             "−P_net ≤ P_return + U_chopper²/R; burnt in any stretch t ≤ k(t)·P_continuous·t of the resistor",
             $"{Text.N(run.PeakReturnW / 1e3)} kW at most come back together; the module returns {Text.N(source.ReturnW / 1e3)} kW, the resistor burns {Text.N(source.ChopperW / 1e3)} kW; mean burnt {Text.N(run.BurntJ / run.SpanS / 1e3)} kW, which asks for {Text.N(leastKw, 3)} kW continuous; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
             Source,
-            [Text.In("capacitance of the members", 1e6 * model.CapacitanceF, "µF", "catalogue")]);
+            [ReasonInput.Of("capacitance of the members", 1e6 * model.CapacitanceF, "µF", "catalogue")]);
         const string relief = "Relief: a module that returns power, chopper and resistor, a member that takes more while the others brake. " + Caution;
         if (able <= 0)
         {
@@ -131,7 +131,7 @@ internal static class DcBusChecks
                 "I = |ΣP behind the section|/U_d at the lowest bus voltage",
                 $"sections from the supply on: {string.Join(", ", worst.Sections.Select(w => Text.N(w / model.LowestV, 3)))} A at {Text.N(model.LowestV)} V",
                 Source,
-                [Text.In("line", model.LineV, "V", "bus, a tenth low")]),
+                [ReasonInput.Of("line", model.LineV, "V", "bus, a tenth low")]),
             worst.Name);
     }
 
@@ -160,7 +160,7 @@ internal static class DcBusChecks
             "all members brake on their ramps at once; −P_net(t) ≤ P_return + U_chopper²/R, else the voltage rises: ½·C·ΔU² = ∫ surplus",
             $"{Text.N(run.PeakReturnW / 1e3)} kW at most and {Text.N(run.GivenJ / 1e3)} kJ come back in {Text.N(model.Bus.StopTimeS.Value)} s; {Text.N(able / 1e3)} kW can go; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
             Source,
-            [Text.In("common stop", model.Bus.StopTimeS.Value, "s", "DC bus")]);
+            [ReasonInput.Of("common stop", model.Bus.StopTimeS.Value, "s", "DC bus")]);
         if (run.Trips)
         {
             return CheckWriter.Judged(

@@ -44,7 +44,7 @@ internal static class AltitudeCheck
                 "above 2000 m: star point earthed (TN, TT) and altitude within the converter's own limit",
                 $"{Text.N(site.AltitudeM)} m, {Name(bus.Earthing)} at {bus.Name}: {found}",
                 "IEC 61800-5-1 and IEC 60664-1 (clearances × 1.14 at 3000 m, × 1.29 at 4000 m)",
-                [Text.In("altitude", site.AltitudeM, "m", "site"), Text.In("highest permitted altitude", item.Derating.AltitudeMaxM, "m", item.Id)]));
+                [ReasonInput.Of("altitude", site.AltitudeM, "m", "site"), ReasonInput.Of("highest permitted altitude", item.Derating.AltitudeMaxM, "m", item.Id)]));
     }
 
     private static string Name(EarthingSystem system) => system switch

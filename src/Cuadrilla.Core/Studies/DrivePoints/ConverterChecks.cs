@@ -51,11 +51,11 @@ internal static class ConverterChecks
             $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} · {Text.N(converter.FeedPu)}{(low < 1 ? $" · {Text.N(low)} below {Text.N(converter.Item.Derating.LowFrequencyHz)} Hz" : string.Empty)} = {Text.N(low * converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",
             "Derating rules of the catalogue item; motor current from docs/methods/motor-losses.md",
             [
-                Text.In("motor current to be given for ever", current, "A", where),
-                Text.In("rated current", converter.RatedCurrentA, "A", $"catalogue converter, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload"),
-                Text.In("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
-                Text.In("altitude", site.AltitudeM, "m", "site"),
-                Text.In("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
+                ReasonInput.Of("motor current to be given for ever", current, "A", where),
+                ReasonInput.Of("rated current", converter.RatedCurrentA, "A", $"catalogue converter, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload"),
+                ReasonInput.Of("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
+                ReasonInput.Of("altitude", site.AltitudeM, "m", "site"),
+                ReasonInput.Of("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Converter, title, current, low * converter.SiteCurrentA, "A", LimitSense.AtMost,

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
@@ -15,7 +16,7 @@ internal static class FeedCheck
     {
         if (supply.Scenarios.Count == 0)
         {
-            return Check.Lacking(Id, string.Empty, BoardRow.Plant, Title, NetworkData.Missing(supply.Plant));
+            return Check.Lacking(Id, string.Empty, BoardRow.Plant, Title, PlantNetwork.Missing(supply.Plant));
         }
 
         var worst = supply.Scenarios.MaxBy(s => s.Unfed.Count)!;

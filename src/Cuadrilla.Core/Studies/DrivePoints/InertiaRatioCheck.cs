@@ -34,6 +34,6 @@ internal static class InertiaRatioCheck
             "Relief: a larger gear ratio, a motor with more inertia, a softer controller.",
             new Reason(
                 "J_load/J_motor, both at the motor's shaft", $"{Text.N(load)} kg·m²/{Text.N(motor)} kg·m² = {Text.N(load / motor, 3)}", "docs/methods/servo-lineup.md",
-                [Text.In("largest ratio", model.Input.Defaults.Lineups.ServoInertiaRatio, string.Empty, "project default")]));
+                [ReasonInput.Of("largest ratio", model.Input.Defaults.Lineups.ServoInertiaRatio, string.Empty, "project default")]));
     }
 }

@@ -81,12 +81,12 @@ internal static class MotorChecks
             $"{Text.N(plate.RatedLossW)} W · {Text.N(budget.CoolingPu(speed / plate.RatedSpeedRpm))} · ({Text.N(budget.RiseUsedK)} − ({Text.N(budget.AmbientC)} − 40))/{Text.N(budget.RatedRiseK)} · {Text.N(budget.AltitudePu)} = {Text.N(allowed)} W, met at {Text.N(available)} Nm; needed {Text.N(torque)} Nm at {Text.N(speed)} rpm",
             "Thermal budget with the loss model of docs/methods/motor-losses.md; converter addition included (IEC TS 60034-30-2)",
             [
-                Text.In("speed", speed, "rpm", where),
-                Text.In("torque there", torque, "Nm", "load"),
-                Text.In("rated losses", plate.RatedLossW, "W", "motor plate: P·(1/η − 1)"),
-                Text.In("ambient", budget.AmbientC, "°C", "site"),
-                Text.In("altitude", budget.AltitudeM, "m", "site"),
-                Text.In("temperature rise used", budget.RiseUsedK, "K", $"class {model.MotorChoice!.RiseUsed}, motor choice"),
+                ReasonInput.Of("speed", speed, "rpm", where),
+                ReasonInput.Of("torque there", torque, "Nm", "load"),
+                ReasonInput.Of("rated losses", plate.RatedLossW, "W", "motor plate: P·(1/η − 1)"),
+                ReasonInput.Of("ambient", budget.AmbientC, "°C", "site"),
+                ReasonInput.Of("altitude", budget.AltitudeM, "m", "site"),
+                ReasonInput.Of("temperature rise used", budget.RiseUsedK, "K", $"class {model.MotorChoice!.RiseUsed}, motor choice"),
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, torque, available, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
@@ -141,11 +141,11 @@ internal static class MotorChecks
                 : $"{Text.N(start.LoadTorqueNm)} + ({Text.N(start.MachineInertiaKgM2)} + {Text.N(plate.InertiaKgM2)})·{Text.N(start.EndSpeedRadPerS)}/{Text.N(start.TimeS)} = {Text.N(start.LoadTorqueNm + start.AccelerationTorqueNm)} Nm, breakaway {Text.N(start.BreakawayNm)} Nm; {limits}",
             "Breakdown torque ∝ flux², at every point of the duty, start and cycle; margin from project defaults",
             [
-                Text.In(repeats ? "largest torque of the cycle" : "load torque", start.LoadTorqueNm, "Nm", "load"),
-                Text.In("machine inertia at the motor's shaft", start.MachineInertiaKgM2, "kg·m²", "load"),
-                Text.In("motor inertia", plate.InertiaKgM2, "kg·m²", "catalogue motor"),
-                Text.In(repeats ? "duration of the largest torque" : "start time", start.TimeS, "s", "load"),
-                Text.In("breakdown torque", plate.BreakdownTorquePu, "× rated", "catalogue motor"),
+                ReasonInput.Of(repeats ? "largest torque of the cycle" : "load torque", start.LoadTorqueNm, "Nm", "load"),
+                ReasonInput.Of("machine inertia at the motor's shaft", start.MachineInertiaKgM2, "kg·m²", "load"),
+                ReasonInput.Of("motor inertia", plate.InertiaKgM2, "kg·m²", "catalogue motor"),
+                ReasonInput.Of(repeats ? "duration of the largest torque" : "start time", start.TimeS, "s", "load"),
+                ReasonInput.Of("breakdown torque", plate.BreakdownTorquePu, "× rated", "catalogue motor"),
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, needed, limit, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
@@ -202,9 +202,9 @@ internal static class MotorChecks
             $"{Text.N(model.Motor.Plate.RatedCurrentA)}/{Text.N(rated)} = {Text.N(currentPct, 3)} % (at least {Text.N(defaults.MatchCurrentPct)} %); {Text.N(model.Motor.MagnetisingCurrentA)}/{Text.N(rated)} = {Text.N(magnetisingPct, 3)} % (at least {Text.N(defaults.MatchMagnetisingPct)} %)",
             "Identification and phase-loss detection need enough current; magnetising current from the circle diagram (docs/methods/motor-losses.md)",
             [
-                Text.In("motor rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
-                Text.In("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
-                Text.In("converter rated current", rated, "A", "catalogue converter"),
+                ReasonInput.Of("motor rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
+                ReasonInput.Of("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
+                ReasonInput.Of("converter rated current", rated, "A", "catalogue converter"),
             ]);
         return CheckWriter.Judged(
             id,

@@ -47,7 +47,7 @@ internal static class MotorRuleChecks
             $"{Text.N(highest)} rpm against {Text.N(mechanical)} rpm (mechanical)"
                 + (plate.BackEmfVPerKrpm > 0 ? $", {Text.N(electrical)} rpm ({Text.N(defaults.LinkRatingV)} V/(√2·{Text.N(plate.BackEmfVPerKrpm)} V per 1000 rpm))" : string.Empty),
             "Mechanical limit of the catalogue item; IEC TS 60034-25. Above rated speed shorten the lubrication interval, skip critical speeds",
-            [Text.In("highest speed of the duty", highest, "rpm", "load"), Text.In("base speed", model.Motor.BaseSpeedRpm, "rpm", "plate as linked")]);
+            [ReasonInput.Of("highest speed of the duty", highest, "rpm", "load"), ReasonInput.Of("base speed", model.Motor.BaseSpeedRpm, "rpm", "plate as linked")]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, highest, limit, "rpm", LimitSense.AtMost, 0, "Relief: another gear ratio, fewer poles.", reason);
     }
@@ -89,9 +89,9 @@ internal static class MotorRuleChecks
             $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(supply)}/{Text.N(connected.LinkedVoltageV)} = {Text.N(basePu * plate.RatedFrequencyHz)} Hz, connected in {winding}: constant torque to {Text.N(baseRpm)} rpm, asked to {Text.N(asked)} rpm{beyond}",
             "docs/methods/connection.md; a converter's output can't exceed its supply",
             [
-                Text.In("supply", supply, "V", "bus"),
-                Text.In("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate"),
-                Text.In("line current as connected", plate.RatedCurrentA, "A", "motor plate"),
+                ReasonInput.Of("supply", supply, "V", "bus"),
+                ReasonInput.Of("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate"),
+                ReasonInput.Of("line current as connected", plate.RatedCurrentA, "A", "motor plate"),
             ]);
 
         // Above the plate's own speed the flux is weakened anyway: the other checks judge that. Here a supply too low for the winding is meant.
@@ -119,7 +119,7 @@ internal static class MotorRuleChecks
                 "(U/U_winding)/(f/f_N) between 90 and 110 %, tight beyond 95 to 105 %",
                 $"({Text.N(volts)} V/{Text.N(connected.LinkedVoltageV)} V)/({Text.N(hertz)} Hz/{Text.N(plate.RatedFrequencyHz)} Hz) = {Text.N(fluxPct)} %, connected in {winding}; it turns towards {Text.N(120 * hertz / plate.Poles)} rpm",
                 "IEC 60034-1, zones A and B of voltage and frequency; docs/methods/connection.md",
-                [Text.In("line voltage", volts, "V", "bus"), Text.In("line frequency", hertz, "Hz", "source"), Text.In("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate")]));
+                [ReasonInput.Of("line voltage", volts, "V", "bus"), ReasonInput.Of("line frequency", hertz, "Hz", "source"), ReasonInput.Of("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate")]));
     }
 
     private static Check Insulation(DrivePointModel model)
@@ -155,10 +155,10 @@ internal static class MotorRuleChecks
             $"link {inService} {Text.N(link)} V·(1 + {Text.N(defaults.ReflectionPu)}·min(1, {Text.N(length.Value)}/{Text.N(critical)})) = {Text.N(peak)} V",
             "Reflected wave; IEC TS 60034-25, NEMA MG 1 part 31. Fast repetition can add to it",
             [
-                Text.In("cable length", length.Value, "m", "motor cable"),
-                Text.In("rise time", riseTime, "µs", model.Filter?.Name ?? "project default"),
-                Text.In("supply", supply, "V", "bus"),
-                Text.In("withstand of the winding", withstand is { } stands ? Text.N(stands) + " V" : "not stated", model.Motor.Plate.Limits.WithstandV.IsKnown ? "motor" : "3.1·U_N of a motor made for converters"),
+                ReasonInput.Of("cable length", length.Value, "m", "motor cable"),
+                ReasonInput.Of("rise time", riseTime, "µs", model.Filter?.Name ?? "project default"),
+                ReasonInput.Of("supply", supply, "V", "bus"),
+                ReasonInput.Of("withstand of the winding", withstand is { } stands ? Text.N(stands) + " V" : "not stated", model.Motor.Plate.Limits.WithstandV.IsKnown ? "motor" : "3.1·U_N of a motor made for converters"),
             ]);
         if (withstand is null && peak > defaults.UnstatedWithstandV)
         {

@@ -66,10 +66,10 @@ internal static class OutputVoltageCheck
                 $"{Text.N(voltage.SupplyV - missingV)} − {Text.N(voltage.FrontV, 3)} − {Text.N(voltage.FilterV, 3)} − {Text.N(voltage.CableV, 3)} = {Text.N(voltage.AtMotorV - missingV)} V at rated current; full flux to {Text.N(available)} rpm, asked to {Text.N(asked)} rpm: {Text.N(short100, 3)} % missing (permitted {Text.N(defaults.LostVoltsPct)} %)",
                 "docs/methods/output-voltage.md; output never above the supply; beyond the base speed the flux is weakened and motor.peak and motor.continuous judge it",
                 [
-                    Text.In("linked voltage", linked, "V", "motor plate"),
-                    Text.In("fastest steady point", fastest, "rpm", "load"),
-                    Text.In("motor cable", 1e3 * model.Cable!.Value.Magnitude, "mΩ", "motor cable"),
-                    Text.In("lowest voltage of the bus", 100 * lowestPu, "%", "supply.voltage"),
+                    ReasonInput.Of("linked voltage", linked, "V", "motor plate"),
+                    ReasonInput.Of("fastest steady point", fastest, "rpm", "load"),
+                    ReasonInput.Of("motor cable", 1e3 * model.Cable!.Value.Magnitude, "mΩ", "motor cable"),
+                    ReasonInput.Of("lowest voltage of the bus", 100 * lowestPu, "%", "supply.voltage"),
                 ]),
             scenario);
     }

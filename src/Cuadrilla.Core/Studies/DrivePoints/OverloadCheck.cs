@@ -44,9 +44,9 @@ internal static class OverloadCheck
                 + (store.Recovers ? string.Empty : "; it does not recover from cycle to cycle"),
             "I²t with recovery, docs/methods/overload.md; overload curve of the catalogue item",
             [
-                Text.In("largest current", peakA, "A", repeats ? "motor model over the cycle" : "motor model along the start ramp"),
-                repeats ? Text.In("duration of the cycle", model.Load.Cycle!.DurationS, "s", "load") : Text.In("start time", model.Load.StartTimeS, "s", "load"),
-                Text.In("continuous current at site", continuous, "A", "converter.continuous"),
+                ReasonInput.Of("largest current", peakA, "A", repeats ? "motor model over the cycle" : "motor model along the start ramp"),
+                repeats ? ReasonInput.Of("duration of the cycle", model.Load.Cycle!.DurationS, "s", "load") : ReasonInput.Of("start time", model.Load.StartTimeS, "s", "load"),
+                ReasonInput.Of("continuous current at site", continuous, "A", "converter.continuous"),
             ]);
         return CheckWriter.Judged(
             Id, model.Id, BoardRow.Converter, Title + (byHeat ? ", I²t with recovery" : ", peak current"), store.Recovers ? Math.Max(store.LargestPct, store.PeakPct) : Math.Max(store.LargestPct, 101), 100, "%",

@@ -93,7 +93,7 @@ internal static class ServoLineupChecks
         DcBusModel model, SupplyContext supply, string id, string title, double figure, Given limit, string unit, string limitName, string relief, string formula, string numbers) => limit.IsKnown
         ? CheckWriter.Judged(
             id, string.Empty, BoardRow.Plant, Title(title, model), figure, limit.Value, unit, LimitSense.AtMost, supply.Defaults.TightMarginPct, relief,
-            new Reason(formula, $"{numbers} against {Text.N(limit.Value)} {unit}", Source, [Text.In(limitName, limit.Value, unit, "control of the lineup")]))
+            new Reason(formula, $"{numbers} against {Text.N(limit.Value)} {unit}", Source, [ReasonInput.Of(limitName, limit.Value, unit, "control of the lineup")]))
         : Check.Lacking(id, string.Empty, BoardRow.Plant, Title(title, model), [limitName]);
 
     private static string Title(string title, DcBusModel model) => $"{title}, {model.Bus.Name}";

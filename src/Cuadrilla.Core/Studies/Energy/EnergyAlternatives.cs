@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Converters.Starting;
@@ -110,11 +111,11 @@ public static class EnergyAlternatives
         var partSpeed = PartSpeed(model, lossModel, converter);
         var builtIn = item.FrontEnd is FrontEnd.Direct { HasBypass: true };
         var bypassed = isChosenMotor ? Bypassed(model, item, powers) : null;
-        var name = $"{Text.Motor(motor)} motor, {Text.Converter(item)}";
+        var name = $"{ItemText.Motor(motor)} motor, {ItemText.Converter(item)}";
         var isChosen = isChosenMotor && ReferenceEquals(converter, model.Converter);
         yield return Alternative(
             model, motor.Id + "+" + item.Id, item.Family, name, isChosen, motor.PriceIndex + (item.PriceIndex * filterPrice) + ResistorPrice(model, powers), builtIn && bypassed is not null ? bypassed : powers, partSpeed)
-            with { Motor = Text.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
+            with { Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
 
         if (!builtIn && bypassed is not null && item.Kind == ConverterKind.SixPulse && item.ChokePct > 0)
         {
@@ -136,7 +137,7 @@ public static class EnergyAlternatives
     {
         var powers = Points(model.Load!, level => MeanPower.OnLine(model, level, starter.RunningLossW));
         return Alternative(
-            model, model.MotorItem!.Id + "+starter", "line", $"{Text.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
+            model, model.MotorItem!.Id + "+starter", "line", $"{ItemText.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
             model.MotorItem.PriceIndex + starter.PriceIndex, powers, []) with { RunsOnLine = true };
     }
 

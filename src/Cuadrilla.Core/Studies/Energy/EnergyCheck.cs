@@ -33,11 +33,11 @@ internal static class EnergyCheck
                 + (recorded.Length > 0 ? $"; reason recorded: {recorded}" : string.Empty),
             "docs/methods/yearly-energy.md",
             [
-                Text.In("energy price", tariff.EnergyPerKwh, tariff.Currency + "/kWh", "tariff"),
-                Text.In("demand price", tariff.DemandPerKwYear, tariff.Currency + "/kW and year", "tariff"),
-                Text.In("years", tariff.Years, "a", "tariff"),
-                Text.In("discount rate", tariff.DiscountRatePct, "%", "tariff"),
-                Text.In("hours a year", chosen.Points.Sum(p => p.HoursPerYear), "h", "load duty"),
+                ReasonInput.Of("energy price", tariff.EnergyPerKwh, tariff.Currency + "/kWh", "tariff"),
+                ReasonInput.Of("demand price", tariff.DemandPerKwYear, tariff.Currency + "/kW and year", "tariff"),
+                ReasonInput.Of("years", tariff.Years, "a", "tariff"),
+                ReasonInput.Of("discount rate", tariff.DiscountRatePct, "%", "tariff"),
+                ReasonInput.Of("hours a year", chosen.Points.Sum(p => p.HoursPerYear), "h", "load duty"),
             ]);
 
         // Advice: a dearer choice is tight until a reason is recorded, and stands with one.

@@ -40,7 +40,7 @@ public static class PlantAlternatives
             return [];
         }
 
-        var names = data.Converters.Values.GroupBy(c => c.Family).ToDictionary(g => g.Key, g => Text.Converter(g.First()), StringComparer.Ordinal);
+        var names = data.Converters.Values.GroupBy(c => c.Family).ToDictionary(g => g.Key, g => ItemText.Converter(g.First()), StringComparer.Ordinal);
         var ways = complete.SelectMany(s => s.Alternatives).Where(a => a.HasChosenMotor).Select(a => a.Way).Distinct(StringComparer.Ordinal);
         var motors = complete.SelectMany(s => s.Alternatives.Where(a => !a.HasChosenMotor).Select(a => a.Motor)).Distinct(StringComparer.Ordinal);
         List<PlantWay> rows =

@@ -46,8 +46,8 @@ internal static class SystemClassCheck
             $"({Text.N(motor.LossW)} + {Text.N(Module(1, motor.CurrentA))})/({Text.N(referenceMotor)} + {Text.N(referenceModule)}) W = {Text.N(found.SystemPct, 3)} %: IES{found.Ies}; the converter alone {Text.N(found.ModulePct, 3)} %: IE{found.Ie}",
             "IEC 61800-9-2, docs/methods/system-class.md",
             [
-                Text.In("losses of the motor on the converter", motor.LossW, "W", "motor model"),
-                Text.In("losses of the converter at (100 %, 100 %)", Module(1, motor.CurrentA), "W", "catalogue converter, front end included"),
+                ReasonInput.Of("losses of the motor on the converter", motor.LossW, "W", "motor model"),
+                ReasonInput.Of("losses of the converter at (100 %, 100 %)", Module(1, motor.CurrentA), "W", "catalogue converter, front end included"),
             ]);
         return wanted <= 0
             ? Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, $"no class is asked; it is IES{found.Ies}")

@@ -43,9 +43,9 @@ internal static class FollowerChecks
                 $"ratio of the pulses {Text.N(s.PulseRatio, 6)}: enter {Text.N(s.DisplaySetting, 9)} ({model.Ratio.ImpliedDecimals} decimals not shown); rounding {Text.N(s.RoundingPct, 3)} % of {Text.N(d.FollowerRoundingPct)} %; one pulse is {Text.N(s.ResolutionPct, 3)} % of the least speed, {Text.N(d.FollowerResolutionPct)} % permitted; largest number {Text.N(model.Input!.LargestSetting, 9)}",
                 Source,
                 [
-                    Text.In("wanted ratio", model.Input.WantedRatio, $"{model.Ratio.Follower.Unit}/{model.Ratio.Leader.Unit}", "follower"),
-                    Text.In("leader moves", model.Input.Leader.UnitsPerTurn, model.Ratio.Leader.Unit, "a turn of its motor"),
-                    Text.In("follower moves", model.Input.Follower.UnitsPerTurn, model.Ratio.Follower.Unit, "a turn of its motor"),
+                    ReasonInput.Of("wanted ratio", model.Input.WantedRatio, $"{model.Ratio.Follower.Unit}/{model.Ratio.Leader.Unit}", "follower"),
+                    ReasonInput.Of("leader moves", model.Input.Leader.UnitsPerTurn, model.Ratio.Leader.Unit, "a turn of its motor"),
+                    ReasonInput.Of("follower moves", model.Input.Follower.UnitsPerTurn, model.Ratio.Follower.Unit, "a turn of its motor"),
                 ]));
     }
 
@@ -64,7 +64,7 @@ internal static class FollowerChecks
                 "q(n) from a·n² − (a−1)·q² = s + (1−s)·q²; error = (n/n_max)/(q/q_max) − 1, largest over the leader's range",
                 $"{model.LeaderTag} at {Text.N(error.SpeedRpm)} rpm: the share of the speed is {Text.N(error.ErrorPct, 3)} % off that of the flow; permitted {Text.N(supply.Defaults.Lineups.FollowerRoundingPct)} %",
                 Source + "; docs/methods/fluid-machine.md",
-                [Text.In("least speed of the leader", model.Input!.Leader.LeastRpm, "rpm", "follower"), Text.In("largest speed", model.Input.Leader.LargestRpm, "rpm", "follower")]));
+                [ReasonInput.Of("least speed of the leader", model.Input!.Leader.LeastRpm, "rpm", "follower"), ReasonInput.Of("largest speed", model.Input.Leader.LargestRpm, "rpm", "follower")]));
     }
 
     private static Check Limits(FollowerModel model, SupplyContext supply)
@@ -90,7 +90,7 @@ internal static class FollowerChecks
                 "n_F = n_L·r·u_L/u_F within the follower's limits at every speed of the leader; pulses a second within the input's limit",
                 $"{model.FollowerTag} turns {Text.N(s.FollowerAtLeastRpm)} to {Text.N(s.FollowerAtLargestRpm)} rpm while {model.LeaderTag} turns {Text.N(input.Leader.LeastRpm)} to {Text.N(input.Leader.LargestRpm)} rpm; it may turn {Text.N(input.Follower.LeastRpm)} to {Text.N(input.Follower.LargestRpm)} rpm; {Text.N(s.LargestPulseHz)} Hz of {Text.N(input.InputLimitHz)} Hz{ramp}",
                 Source,
-                [.. speeds.Where(x => x.Name.Length > 0).Select(x => Text.In($"{model.LeaderTag} in {x.Name}", x.Rpm, "rpm", "load"))]),
+                [.. speeds.Where(x => x.Name.Length > 0).Select(x => ReasonInput.Of($"{model.LeaderTag} in {x.Name}", x.Rpm, "rpm", "load"))]),
             worst.Scenario);
     }
 }

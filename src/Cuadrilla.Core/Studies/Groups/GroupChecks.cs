@@ -84,7 +84,7 @@ internal static class GroupChecks
                 "I_converter ≥ k·ΣI_N",
                 $"{Text.N(supply.Defaults.Lineups.GroupCurrentFactor)}·({string.Join(" + ", worst.Motors.Select(m => $"{m.Member.Count}·{Text.N(m.Model.Motor!.Plate.RatedCurrentA)}"))}) = {Text.N(worst.Current.WantedA)} A against {Text.N(whole.SiteCurrentA)} A at the site; they take {Text.N(worst.Motors.Sum(m => m.Member.Count * m.CurrentA))} A now; speeds within {Text.N(worst.SpreadPct, 2)} % by slip; {Text.N(cable)} m of motor cable in all branches, {Text.N(1e9 * cable * supply.Defaults.CableCapacitanceFPerM)} nF to charge with every pulse",
                 Source,
-                [Text.In("factor on the sum", supply.Defaults.Lineups.GroupCurrentFactor, string.Empty, "project default"), Text.In("cables of all branches", cable, "m", "motor cables")]),
+                [ReasonInput.Of("factor on the sum", supply.Defaults.Lineups.GroupCurrentFactor, string.Empty, "project default"), ReasonInput.Of("cables of all branches", cable, "m", "motor cables")]),
             worst.ScenarioName);
     }
 
@@ -138,7 +138,7 @@ internal static class GroupChecks
                 "s·Σ(I_N of the others) + I_standing(f) ≤ what the converter gives for the time of the start",
                 $"{motor.Model.Input.DrivePoint.Tag} takes {Text.N(motor.JamA)} A standing at {Text.N(100 * worst.FrequencyPu, 3)} % frequency for about {Text.N(motor.LateStartS, 2)} s; with the others {Text.N(worst.Current.LateStartA)} A against {Text.N(Allowed(worst))} A ({(supply.Defaults.Lineups.LateStartOnOverload ? "overload for that time" : "continuous")})",
                 Source,
-                [Text.In("simultaneity", model.Group.SimultaneityPct.IsKnown ? model.Group.SimultaneityPct.Value : 100, "%", "group")]),
+                [ReasonInput.Of("simultaneity", model.Group.SimultaneityPct.IsKnown ? model.Group.SimultaneityPct.Value : 100, "%", "group")]),
             worst.ScenarioName);
     }
 

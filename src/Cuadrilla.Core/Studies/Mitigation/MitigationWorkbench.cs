@@ -40,7 +40,7 @@ public static class MitigationWorkbench
     /// <param name="plant">The plant.</param>
     /// <param name="pointIds">Drive points looked at; only those with a diode front end of their own, or a converter that replaced one, change.</param>
     /// <param name="assessor">Assessor.</param>
-    public static (IReadOnlyList<MitigationWay> Ways, CentralFilter Filter) Of(PlantSpecification plant, IReadOnlyList<string> pointIds, Assessor assessor)
+    public static (IReadOnlyList<MitigationWay> Ways, CentralFilter Filter) Of(PlantSpecification plant, IReadOnlyList<string> pointIds, IPlantStudies assessor)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(pointIds);
@@ -85,11 +85,11 @@ public static class MitigationWorkbench
             }
         }
 
-        return choices.Count == 0 ? null : new Trial(family, Text.Converter(data.Converters[choices.Values.First()]), With(plant, choices, data), spoils) { Choices = choices };
+        return choices.Count == 0 ? null : new Trial(family, ItemText.Converter(data.Converters[choices.Values.First()]), With(plant, choices, data), spoils) { Choices = choices };
     }
 
     // On the low-voltage bus behind which most harmonic current is drawn, so large that it takes all of its part, in whole tens of amperes.
-    private static Trial? CentralFilterTrial(PlantSpecification plant, PlantAssessment now, Assessor assessor)
+    private static Trial? CentralFilterTrial(PlantSpecification plant, PlantAssessment now, IPlantStudies assessor)
     {
         var worst = now.Scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
         var bus = plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000 && worst.Network.IsLive(b.Id))
@@ -171,7 +171,7 @@ public static class MitigationWorkbench
         Braking = item.FrontEnd.ReturnsToLine ? new Braking.ToLine() : choice.Braking is Braking.ToLine ? new Braking.Nothing() : choice.Braking,
     };
 
-    private static MitigationWay Assessed(Trial trial, List<DrivePoint> points, Assessor assessor)
+    private static MitigationWay Assessed(Trial trial, List<DrivePoint> points, IPlantStudies assessor)
     {
         // Under a name of its own, so that the plant on the board keeps what was found of it.
         var plant = trial.Plant with { Name = trial.Id == "as-is" ? trial.Plant.Name : $"{trial.Plant.Name} · {trial.Id}" };
@@ -199,7 +199,7 @@ public static class MitigationWorkbench
     }
 
     // Loss in parts of its rating while the busiest of the drives runs; price by its current.
-    private static YearlyEnergy YearOf(ActiveFilter filter, PlantSpecification plant, List<DrivePointStudy> studies, Assessor assessor)
+    private static YearlyEnergy YearOf(ActiveFilter filter, PlantSpecification plant, List<DrivePointStudy> studies, IPlantStudies assessor)
     {
         var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides).Harmonics;
         var hours = studies.Select(s => s.Model.Load?.Duty.Sum(d => d.HoursPerYear) ?? 0).DefaultIfEmpty(0).Max();

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Followers;
@@ -16,7 +17,7 @@ internal static class PlantChecks
 {
     public static IEnumerable<Check> Of(SupplyContext supply)
     {
-        List<string> missing = [.. NetworkData.Missing(supply.Plant), .. supply.Incomplete, .. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()];
+        List<string> missing = [.. PlantNetwork.Missing(supply.Plant), .. supply.Incomplete, .. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()];
         IEnumerable<Check> Family(string id, string title, Func<IEnumerable<Check>> judge) => Judging.All(id, string.Empty, BoardRow.Plant, title, judge);
         IEnumerable<Check> checks =
         [

@@ -76,7 +76,7 @@ internal static class SharingChecks
                 formula + "; largest deviation of a unit from the mean, % of rated torque",
                 $"{Text.N(worst.TorqueNm)} Nm: {string.Join(", ", worst.Running.Select((i, k) => $"{model.Units[i].Input.DrivePoint.Tag} {Text.N(worst.Share.TorquesNm[k])} Nm"))} at {Text.N(100 * worst.Share.SpeedPu)} % speed",
                 Source,
-                [Text.In("largest deviation", supply.Defaults.Lineups.ShareImbalancePct, "%", "project default")]),
+                [ReasonInput.Of("largest deviation", supply.Defaults.Lineups.ShareImbalancePct, "%", "project default")]),
             worst.Scenario);
     }
 
@@ -90,7 +90,7 @@ internal static class SharingChecks
             "the rest carries T·T_N,i/ΣT_N; for ever up to rated current, above it (k² − 1)·t as overload and heat allow",
             $"without {worst.LostTag} {worst.Tag} gives {Text.N(worst.TorqueNm)} Nm and takes {Text.N(worst.CurrentA)} A: {(double.IsInfinity(worst.TimeS) ? "for ever" : worst.TimeS <= 0 ? $"not at all, beyond {worst.By}" : $"for {Text.N(worst.TimeS, 3)} s by {worst.By}")}",
             Source + "; overload curve of the converter; IEC 60034-1 for the motor",
-            [wanted.IsKnown ? Text.In("run on", wanted.Value, "s", "shared shaft") : Text.In("run on", "for ever", "shared shaft")]);
+            [wanted.IsKnown ? ReasonInput.Of("run on", wanted.Value, "s", "shared shaft") : ReasonInput.Of("run on", "for ever", "shared shaft")]);
         var relief = "Relief: larger units, a shorter time to stop in order, less load while one is out. " + Caution;
         return wanted.IsKnown && !double.IsInfinity(worst.TimeS)
             ? CheckWriter.Judged("share.unit-lost", string.Empty, BoardRow.Plant, title, worst.TimeS, wanted.Value, "s", LimitSense.AtLeast, supply.Defaults.TightMarginPct, relief, reason, worst.Scenario)

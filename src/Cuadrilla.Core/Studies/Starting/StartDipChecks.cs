@@ -35,7 +35,7 @@ internal static class StartDipChecks
     private static Check Of(BusLoad.LineMotor motor, SupplyContext supply)
     {
         var title = $"Dip when {motor.Name} starts";
-        List<string> missing = [.. NetworkData.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
+        List<string> missing = [.. PlantNetwork.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
         if (missing.Count > 0)
         {
             return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing);
@@ -83,9 +83,9 @@ internal static class StartDipChecks
                     + $"shortcut S_start/S_sc: {Text.N(dip.ShortcutPct, 3)} %",
                 "docs/methods/start-dip.md",
                 [
-                    Text.In("power with locked rotor", motor.LockedRotorVa() / 1e3, "kVA", motor.Name),
-                    Text.In("its power factor", powerFactor, string.Empty, motor.LockedRotorPowerFactor.IsKnown ? motor.Name : "default of the project, not stated"),
-                    Text.In("starts an hour", motor.StartsPerHour, "1/h", motor.Name),
+                    ReasonInput.Of("power with locked rotor", motor.LockedRotorVa() / 1e3, "kVA", motor.Name),
+                    ReasonInput.Of("its power factor", powerFactor, string.Empty, motor.LockedRotorPowerFactor.IsKnown ? motor.Name : "default of the project, not stated"),
+                    ReasonInput.Of("starts an hour", motor.StartsPerHour, "1/h", motor.Name),
                 ]),
             worst.Scenario);
     }

@@ -4,6 +4,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Supply;
 
@@ -29,7 +30,7 @@ internal static class StarterChecks
 
     public static IEnumerable<Check> Of(DrivePointModel model, StartPlace? place, SupplyContext supply, Func<StartKey, StartCase> simulated)
     {
-        List<string> missing = [.. StartStudy.Missing(model), .. NetworkData.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
+        List<string> missing = [.. StartStudy.Missing(model), .. PlantNetwork.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
         if (missing.Count == 0 && place is null)
         {
             missing.Add("a scenario in which it runs");
@@ -120,7 +121,7 @@ internal static class StarterChecks
                 "dθ/dt = ((I/I_set)² − θ)/τ against 1.15², θ_0 = (I_run/I_set)² when warm, fastest relay of the class; t_trip of the slowest with a locked rotor, warm ≤ stall time; rotor heat against locked-rotor loss × stall time",
                 $"class {Words(trip)}: {Text.N(100 * start.TripHeatPu[trip], 3)} % of its trip level from cold, {Text.N(100 * start.HotTripHeatPu[trip], 3)} % warm{(hot ? ", which counts" : string.Empty)}; locked, warm: trips within {Text.N(start.StallTripPu[trip] * model.StallTimeS, 3)} s; rotor {Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.StallTimeS)} s locked would be",
                 "IEC 60947-4-1 and 60947-4-2, shortest and longest trip time of the class at 7.2 times the set current",
-                [.. Inputs(model, place), Text.In("stall time, warm", model.StallTimeS, "s", "motor")]),
+                [.. Inputs(model, place), ReasonInput.Of("stall time, warm", model.StallTimeS, "s", "motor")]),
             place.Scenario);
     }
 
@@ -140,7 +141,7 @@ internal static class StarterChecks
                 "N ≤ what the maker states, else what such motors usually stand; N ≤ 3600·(P_allowed − P_running)/(Q_start − P_running·t); starter: N_rated·(I²t rated)/(I²t of this start)",
                 $"motor: {(stated.IsKnown ? Text.N(stated.Value) + " stated by its maker" : $"{Text.N(usual.UsualPerHour)} to {Text.N(usual.MostPerHour)} usual for its power")}, by heat {(double.IsFinite(start.StartsPerHour) ? Text.N(start.StartsPerHour, 3) : "any number")}, starter: {(double.IsFinite(byStarter) ? Text.N(byStarter, 3) : "not limited")}; wanted {Text.N(wanted)}",
                 Source,
-                [Text.In("heat of a start", (start.Run!.Energy.RotorJ + start.Run.Energy.StatorJ) / 1e3, "kJ", "simulated start")]));
+                [ReasonInput.Of("heat of a start", (start.Run!.Energy.RotorJ + start.Run.Energy.StatorJ) / 1e3, "kJ", "simulated start")]));
         return !stated.IsKnown && wanted > usual.UsualPerHour ? check.AtBestTight("between what any motor of its power stands and what needs the maker's word", "Relief: the number that the motor's maker states, fewer starts.") : check;
     }
 
@@ -172,7 +173,7 @@ internal static class StarterChecks
                     + $"the limit of {Text.N(settings.CurrentLimitPct)} % of the motor's current is {Text.N(inScale, 3)} % on this starter's scale"
                     + (settings.InsideDelta ? "; inside the delta: line current/√3. " + Caution : string.Empty),
                 "IEC 60947-4-2 rating form of the catalogue item",
-                [Text.In("set current of the motor", motorA, "A", "plate as linked"), Text.In("starter", item.RatedCurrentA, "A", "catalogue")]));
+                [ReasonInput.Of("set current of the motor", motorA, "A", "plate as linked"), ReasonInput.Of("starter", item.RatedCurrentA, "A", "catalogue")]));
     }
 
     private static Check Dip(DrivePointModel model, StartCase start, StartPlace place, SupplyContext supply)
@@ -218,9 +219,9 @@ internal static class StarterChecks
 
     private static IReadOnlyList<ReasonInput> Inputs(DrivePointModel model, StartPlace place) =>
     [
-        Text.In("inertia, machine and motor", model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2, "kg·m²", "load and motor"),
-        Text.In("locked-rotor current", model.Connected!.Plate.LockedRotorCurrentPu, "× rated", "motor"),
-        Text.In("locked-rotor torque", model.Connected.Plate.LockedRotorTorquePu, "× rated", "motor"),
-        Text.In("impedance behind the bus", 1e3 * place.Ohm.Magnitude, "mΩ", place.Scenario),
+        ReasonInput.Of("inertia, machine and motor", model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2, "kg·m²", "load and motor"),
+        ReasonInput.Of("locked-rotor current", model.Connected!.Plate.LockedRotorCurrentPu, "× rated", "motor"),
+        ReasonInput.Of("locked-rotor torque", model.Connected.Plate.LockedRotorTorquePu, "× rated", "motor"),
+        ReasonInput.Of("impedance behind the bus", 1e3 * place.Ohm.Magnitude, "mΩ", place.Scenario),
     ];
 }

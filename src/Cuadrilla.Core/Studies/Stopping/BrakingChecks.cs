@@ -85,7 +85,7 @@ internal static class BrakingChecks
                 "P_peak ≤ k·P_N of the front end, k the overload of the duty",
                 $"{back}; {Text.N(converter.Overload.CurrentPu)}·{Text.N(converter.Item.RatedKw)} kW = {Text.N(limit)} kW",
                 Source,
-                [Text.In("rated power", converter.Item.RatedKw, "kW", "catalogue converter")]));
+                [ReasonInput.Of("rated power", converter.Item.RatedKw, "kW", "catalogue converter")]));
     }
 
     private static Check Nowhere(DrivePointModel model, BrakingDemand demand, string back, string why) => new(
@@ -122,7 +122,7 @@ internal static class BrakingChecks
                 "R_min ≤ R ≤ U_chopper²/P_peak; in any stretch t: ∫P·dt ≤ k(t)·P_continuous·t, over the window k = 1",
                 $"{back}; {range}; chosen {Text.N(ohm)} Ω, {Text.N(resistor.ContinuousKw.Value)} kW; hottest {hot.What}: {Text.N(loading.EnergyJ / 1e3)} kJ in {Text.N(loading.TimeS, 3)} s, "
                     + $"stands {Text.N(loading.PermittedPu * rating.ContinuousW * loading.TimeS / 1e3)} kJ" + (resistor.Pulses.Count > 0 ? string.Empty : " as wire-wound resistors usually do"),
-                Source, [.. Inputs(model.Converter!.Item), Text.In("window of the mean", window, "s", resistor.WindowS.IsKnown ? "drive point" : "default")]));
+                Source, [.. Inputs(model.Converter!.Item), ReasonInput.Of("window of the mean", window, "s", resistor.WindowS.IsKnown ? "drive point" : "default")]));
     }
 
     private static string Range(ChopperLimits brake, BrakingDemand demand) =>
@@ -163,7 +163,7 @@ internal static class BrakingChecks
             "t = ∫J·dω/(T_absorbed + T_load), T_absorbed such that losses and the link's capacitor take all that returns; with direct current its own torque, the rotor takes ½·J·ω²",
             $"{how}: {Text.N(time, 3)} s from {Text.N(model.Load!.RatedSpeedRpm)} rpm, wanted {Text.N(wanted, 3)} s{(heatPct > 0 ? $"; rotor at {Text.N(heatPct, 3)} % of what it stands" : string.Empty)}",
             Source,
-            [Text.In("all masses", model.Load.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
+            [ReasonInput.Of("all masses", model.Load.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
         const string relief = "Relief: a longer stop, chopper and resistor, a front end that returns power.";
         return heatPct > 100 * time / wanted
             ? CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle + ", heat of the rotor", heatPct, 100, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason)
@@ -175,8 +175,8 @@ internal static class BrakingChecks
     private static IReadOnlyList<ReasonInput> Inputs(ConverterItem item) => item.Brake is { } brake
         ?
         [
-            Text.In("link voltage of the chopper", brake.ChopperV, "V", "catalogue converter"),
-            Text.In("least resistance", brake.LeastOhm, "Ω", "catalogue converter"),
+            ReasonInput.Of("link voltage of the chopper", brake.ChopperV, "V", "catalogue converter"),
+            ReasonInput.Of("least resistance", brake.LeastOhm, "Ω", "catalogue converter"),
         ]
         : [];
 }

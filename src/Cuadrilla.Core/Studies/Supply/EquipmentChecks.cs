@@ -73,8 +73,8 @@ internal static class EquipmentChecks
             $"{Text.N(least)} A/{Text.N(reference)} A = {Text.N(least / reference)}; angle of the 5th {angle}; {says}",
             $"{limits.Source}, {limits.Edition}",
             [
-                Text.In("least fault current at the bus", least, "A", bus.Name),
-                Text.In("rated input current", reference, "A", "front end alone at the converter's rated power, sinusoidal supply"),
+                ReasonInput.Of("least fault current at the bus", least, "A", bus.Name),
+                ReasonInput.Of("rated input current", reference, "A", "front end alone at the converter's rated power, sinusoidal supply"),
             ]);
         const string relief = "Relief: a choke, more pulses, an active front end, a stronger connection as agreed with the utility.";
         return needed is var (wanted, _)
@@ -90,6 +90,6 @@ internal static class EquipmentChecks
         new Reason(
             "THDi = √ΣI_h²/I_1 of the drive's own current, worst phase; it says nothing of the plant: TDD at the coupling does",
             $"{Text.N(worst.Draw.WorstPhase.ThdiPct)} % at {Text.N(worst.Draw.WorstPhase.RmsA)} A",
-            "The buyer's specification", [Text.In("asked", supply.Defaults.Harmonics.TerminalThdiPct, "%", "project default")]),
+            "The buyer's specification", [ReasonInput.Of("asked", supply.Defaults.Harmonics.TerminalThdiPct, "%", "project default")]),
         worst.Scenario);
 }

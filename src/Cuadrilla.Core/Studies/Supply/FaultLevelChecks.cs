@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 
@@ -24,7 +25,7 @@ internal static class FaultLevelChecks
             var title = $"Fault level of {bus.Name}";
             if (Worst(bus.Id, supply) is not var (scenario, faultA, motorsA))
             {
-                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, NetworkData.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
                 continue;
             }
 
@@ -41,7 +42,7 @@ internal static class FaultLevelChecks
                     "I_k = c_max·U/(√3·|Z|) + ΣI_LR of motors on the line at the bus, transformers by K_T, all paths in parallel",
                     $"{Text.N(WithstandCurrents.CMax(bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + {Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
                     "IEC 60909-0, largest currents; peak and thermal withstand are the switchgear maker's",
-                    [Text.In("withstand of the switchgear", bus.WithstandKa.Value, "kA", bus.Name)]),
+                    [ReasonInput.Of("withstand of the switchgear", bus.WithstandKa.Value, "kA", bus.Name)]),
                 scenario).At(bus.Id);
         }
     }
@@ -60,7 +61,7 @@ internal static class FaultLevelChecks
             return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
         }
 
-        List<string> missing = [.. NetworkData.Missing(supply.Plant)];
+        List<string> missing = [.. PlantNetwork.Missing(supply.Plant)];
         if (model.Converter is null && model.Starter is null)
         {
             missing.Add("converter");
@@ -93,9 +94,9 @@ internal static class FaultLevelChecks
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(withstand)} kA",
                 "IEC 60909-0; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
                 [
-                    Text.In("impedance behind the bus", 1e3 * behind.Magnitude, "mΩ", bus.Name),
-                    Text.In("feeder", 1e3 * model.WholeFeeder.Value.Magnitude, "mΩ", "drive point"),
-                    Text.In("rated short-circuit current", withstand, "kA", "catalogue converter"),
+                    ReasonInput.Of("impedance behind the bus", 1e3 * behind.Magnitude, "mΩ", bus.Name),
+                    ReasonInput.Of("feeder", 1e3 * model.WholeFeeder.Value.Magnitude, "mΩ", "drive point"),
+                    ReasonInput.Of("rated short-circuit current", withstand, "kA", "catalogue converter"),
                 ]),
             scenario);
     }
@@ -104,7 +105,7 @@ internal static class FaultLevelChecks
     public static Check OfSupplyModule(DcBusModel model, SupplyContext supply)
     {
         var title = $"Fault level at the supply module, {model.Bus.Name}";
-        List<string> missing = [.. NetworkData.Missing(supply.Plant)];
+        List<string> missing = [.. PlantNetwork.Missing(supply.Plant)];
         if (model.Module is null)
         {
             missing.Add($"a supply module for {model.Bus.Name}");

@@ -2,6 +2,7 @@ using System.Numerics;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Starting;
 
 namespace Cuadrilla.Core.Studies.Supply;
@@ -19,7 +20,7 @@ internal static class GeneratorChecks
             yield break;
         }
 
-        List<string> missing = [.. NetworkData.Missing(supply.Plant), .. supply.Incomplete];
+        List<string> missing = [.. PlantNetwork.Missing(supply.Plant), .. supply.Incomplete];
         if (!generator.RatedKw.IsKnown)
         {
             missing.Add("rated active power of the generator, kW");
@@ -46,7 +47,7 @@ internal static class GeneratorChecks
                 "|ΣS|/S_N and ΣP/P_N, losses of transformers with the fundamental included",
                 $"{Text.N(power.Magnitude / 1e3)} kVA of {Text.N(generator.RatedKva.Value)}, {Text.N(power.Real / 1e3)} kW of {Text.N(generator.RatedKw.Value)} kW",
                 "ISO 8528-1; docs/methods/supply-network.md",
-                [Text.In("rated power", generator.RatedKva.Value, "kVA", "generator"), Text.In("rated active power", generator.RatedKw.Value, "kW", "generator")]),
+                [ReasonInput.Of("rated power", generator.RatedKva.Value, "kVA", "generator"), ReasonInput.Of("rated active power", generator.RatedKw.Value, "kW", "generator")]),
             name);
     }
 

@@ -49,9 +49,9 @@ internal static class NeutralChecks
                 $"{Text.N(phaseA)} A, u = {Text.N(uneven)}, k_3 = {Text.N(third)}: {Text.N(neutral)} A",
                 "Symmetrical components; IEC 60364-5-52 annex E for the conductors",
                 [
-                    Text.In("mean fundamental of the phases", phaseA, "A", group.Name),
-                    Text.In("fullest phase above the mean", group.UnevenPct.Value, "%", group.Name),
-                    Text.In("third harmonic", group.ThirdHarmonicPct.Value, "%", group.Name),
+                    ReasonInput.Of("mean fundamental of the phases", phaseA, "A", group.Name),
+                    ReasonInput.Of("fullest phase above the mean", group.UnevenPct.Value, "%", group.Name),
+                    ReasonInput.Of("third harmonic", group.ThirdHarmonicPct.Value, "%", group.Name),
                 ]),
             worst.Name);
     }

@@ -106,9 +106,9 @@ internal static class PccChecks
             $"THDv {Text.N(thdv)} % (limit {Text.N(row.ThdPct)} %); largest order {order}: {Text.N(single)} % (limit {Text.N(row.EachPct)} %)",
             $"{limits.Source}, {limits.Edition}",
             [
-                Text.In("nominal voltage at the PCC", nominal, "V", "plant"),
-                Text.In("impedance behind the PCC", 1e3 * worst.Network.ImpedanceOhm(plant.Pcc.BusId).Magnitude, "mΩ", "network"),
-                Text.In("source", worst.Network.AssumedInfinite ? "assumed infinite: optimistic" : "fault level stated", "plant"),
+                ReasonInput.Of("nominal voltage at the PCC", nominal, "V", "plant"),
+                ReasonInput.Of("impedance behind the PCC", 1e3 * worst.Network.ImpedanceOhm(plant.Pcc.BusId).Magnitude, "mΩ", "network"),
+                ReasonInput.Of("source", worst.Network.AssumedInfinite ? "assumed infinite: optimistic" : "fault level stated", "plant"),
             ]);
         return CheckWriter.Judged(
             VoltageId, string.Empty, BoardRow.Plant, bySingle ? FormattableString.Invariant($"{VoltageTitle}, order {order}") : VoltageTitle + " distortion",

@@ -38,7 +38,7 @@ public sealed record PccDemand(double CurrentA, double FaultA, string Origin)
 
     internal IReadOnlyList<ReasonInput> Inputs() =>
     [
-        Text.In("maximum demand current I_L", CurrentA, "A", Origin),
-        Text.In("fault current Isc", FaultA, "A", "network behind the PCC"),
+        ReasonInput.Of("maximum demand current I_L", CurrentA, "A", Origin),
+        ReasonInput.Of("fault current Isc", FaultA, "A", "network behind the PCC"),
     ];
 }

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -22,7 +23,7 @@ internal static class PlantVoltageChecks
             var cases = supply.Scenarios.SelectMany(s => s.Buses.Where(b => b.BusId == bus.Id).Select(b => (s.ScenarioName, Bus: b))).ToList();
             if (missing.Count > 0 || cases.Count == 0)
             {
-                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing.Count > 0 ? missing : NetworkData.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
                 continue;
             }
 
@@ -38,7 +39,7 @@ internal static class PlantVoltageChecks
                     "Y_h·V_h = −I_h on the network of each order, the line's own distortion added as if in phase; each order and the total have a level, the nearest is shown",
                     $"THDv {Text.N(worst.Bus.TotalThdvPct)} % ({Text.N(level.ThdPct)} %), the plant's own share {Text.N(worst.Bus.ThdvPct)} %; {(worst.Order == 0 ? "the total decides" : $"order {worst.Order}: {Text.N(worst.Pct)} % ({Text.N(worst.Level)} %)")}; class {level.Number}",
                     $"{levels.Source}, {levels.Edition}; interharmonics and the band from 2 to 150 kHz are not computed",
-                    [Text.In("class", level.Number, string.Empty, bus.EnvironmentClass.IsKnown ? bus.Name : "project default")]),
+                    [ReasonInput.Of("class", level.Number, string.Empty, bus.EnvironmentClass.IsKnown ? bus.Name : "project default")]),
                 worst.ScenarioName).At(bus.Id);
         }
     }

@@ -31,7 +31,7 @@ internal static class ScenarioStudy
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
         IReadOnlyDictionary<string, DriveInScenario> before)
     {
-        if (SupplyNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
+        if (PlantNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
         {
             return null;
         }
@@ -80,7 +80,7 @@ internal static class ScenarioStudy
         running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
 
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
-        var strongest = SupplyNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
+        var strongest = PlantNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
         var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before), faults);
         List<string> unsettled =
@@ -112,8 +112,8 @@ internal static class ScenarioStudy
             iteration)
         { FilterCurrents = sums.FilterCurrents, Faults = faults,
             Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],
-            ForDips = Transient(plant) is { } transient ? SupplyNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)! : network,
-            ForWithstand = SupplyNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables)!,
+            ForDips = Transient(plant) is { } transient ? PlantNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)! : network,
+            ForWithstand = PlantNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables)!,
         };
     }
 

@@ -14,7 +14,7 @@ internal static class SupplyDataCheck
 
     public static Check Of(DrivePointModel model, PlantSpecification plant)
     {
-        var missing = NetworkData.Missing(plant).ToList();
+        var missing = PlantNetwork.Missing(plant).ToList();
         if (model.Feeder is null)
         {
             missing.Add("length and cross-section of the feeder");

@@ -84,10 +84,10 @@ internal static class TransformerChecks
             $"100·{Text.N(state.RmsA)}/({Text.N(state.RatedA)}·{Text.N(state.Heat?.MaxCurrentPu ?? 1)}) = {Text.N(state.LoadingPct)} %, F_HL = {Text.N(state.Heat?.HarmonicLossFactor ?? 1)}, K = {Text.N(state.KFactor)}",
             "IEEE C57.110; all scenarios, worst named",
             [
-                Text.In("rms current at its fed side", state.RmsA, "A", "drives, loads and capacitors behind it"),
-                Text.In("rated power", transformer.RatedKva, "kVA", transformer.Name),
-                Text.In("rated eddy-loss share", transformer.EddyLossPu.Value, "pu", transformer.Name),
-                .. oil ? [Text.In("other stray loss", transformer.OtherStrayLossPu.Value, "pu", transformer.Name)] : Array.Empty<ReasonInput>(),
+                ReasonInput.Of("rms current at its fed side", state.RmsA, "A", "drives, loads and capacitors behind it"),
+                ReasonInput.Of("rated power", transformer.RatedKva, "kVA", transformer.Name),
+                ReasonInput.Of("rated eddy-loss share", transformer.EddyLossPu.Value, "pu", transformer.Name),
+                .. oil ? [ReasonInput.Of("other stray loss", transformer.OtherStrayLossPu.Value, "pu", transformer.Name)] : Array.Empty<ReasonInput>(),
             ]);
         return CheckWriter.Judged(
             Id, string.Empty, BoardRow.Plant, title, state.LoadingPct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost,

@@ -25,7 +25,7 @@ internal static class UnbalanceCheck
                 "U_2/U_1 ≤ limit",
                 $"{Text.N(unbalance)} % against {Text.N(defaults.UnbalancePct)} %; each front end is solved with it, the worst phase is judged",
                 "IEC 61000-2-4; motors on the line: IEC 60034-26",
-                [Text.In("negative-sequence voltage", unbalance, "%", "source")]));
+                [ReasonInput.Of("negative-sequence voltage", unbalance, "%", "source")]));
     }
 
     /// <summary>Each motor on the line: its load against what the unbalance leaves.</summary>
@@ -47,7 +47,7 @@ internal static class UnbalanceCheck
                     "load ≤ derating(U_2/U_1)",
                     $"{Text.N(motor.LoadingPct)} % against {Text.N(permitted)} % at {Text.N(unbalance)} % unbalance",
                     "IEC 60034-26, NEMA MG 1",
-                    [Text.In("load in service", motor.LoadingPct, "%", motor.Name), Text.In("negative-sequence voltage", unbalance, "%", "source")])).At(motor.Id);
+                    [ReasonInput.Of("load in service", motor.LoadingPct, "%", motor.Name), ReasonInput.Of("negative-sequence voltage", unbalance, "%", "source")])).At(motor.Id);
         }
     }
 }

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -22,7 +23,7 @@ internal static class VoltageChecks
             var title = $"Voltage of {bus.Name}";
             if (missing.Count > 0 || !supply.Voltages.TryGetValue(bus.Id, out var range))
             {
-                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing.Count > 0 ? missing : NetworkData.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
                 continue;
             }
 
@@ -38,8 +39,8 @@ internal static class VoltageChecks
                         + (source.LowestPct.IsKnown && source.HighestPct.IsKnown ? string.Empty : "; the source's range is not stated and taken as none"),
                     "IEC 60038, IEC 60364-5-52; docs/methods/supply-network.md",
                     [
-                        Text.In("source, lowest", source.LowestPct.IsKnown ? source.LowestPct.Value : 100, "%", source.LowestPct.IsKnown ? "source" : "not stated"),
-                        Text.In("source, highest", source.HighestPct.IsKnown ? source.HighestPct.Value : 100, "%", source.HighestPct.IsKnown ? "source" : "not stated"),
+                        ReasonInput.Of("source, lowest", source.LowestPct.IsKnown ? source.LowestPct.Value : 100, "%", source.LowestPct.IsKnown ? "source" : "not stated"),
+                        ReasonInput.Of("source, highest", source.HighestPct.IsKnown ? source.HighestPct.Value : 100, "%", source.HighestPct.IsKnown ? "source" : "not stated"),
                     ]),
                 byLow ? range.LowestScenario : range.HighestScenario).At(bus.Id);
         }

@@ -42,9 +42,9 @@ public static class DrivePointFigures
             $"√({Text.N(model.Motor.MagnetisingCurrentA * point.FluxPu)}² + {Text.N(point.TorqueCurrentA)}²) = {Text.N(point.CurrentA)} A",
             "docs/methods/motor-losses.md; amperes size the converter, they are not energy",
             [
-                Text.In("torque", shaft.TorqueNm, "Nm", "load"),
-                Text.In("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
-                Text.In("rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
+                ReasonInput.Of("torque", shaft.TorqueNm, "Nm", "load"),
+                ReasonInput.Of("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
+                ReasonInput.Of("rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
             ]));
         if (point.ShaftW <= 0)
         {
@@ -55,7 +55,7 @@ public static class DrivePointFigures
             "η = P_shaft/(P_shaft + ΣP_loss)",
             $"{Text.N(point.ShaftW)}/({Text.N(point.ShaftW)} + {Text.N(point.LossW)}) = {Text.N(100 * point.Efficiency)} %",
             "docs/methods/motor-losses.md, converter addition included",
-            [Text.In("motor losses", point.LossW, "W", "motor model")]));
+            [ReasonInput.Of("motor losses", point.LossW, "W", "motor model")]));
     }
 
     private static IEnumerable<Figure> Front(DriveInScenario drive, RectifierResult.LineDraw draw, ScenarioResult scenario)
@@ -86,16 +86,16 @@ public static class DrivePointFigures
     {
         if (drive.Circuit is not { } circuit)
         {
-            return [Text.In("power at the busbar", drive.Point.LineW / 1e3, "kW", "loss chain"), Text.In("voltage", drive.EmfV, "V", scenario.ScenarioName)];
+            return [ReasonInput.Of("power at the busbar", drive.Point.LineW / 1e3, "kW", "loss chain"), ReasonInput.Of("voltage", drive.EmfV, "V", scenario.ScenarioName)];
         }
 
         return
         [
-            Text.In("link load", circuit.DcLoadW / 1e3, "kW", "loss chain"),
-            Text.In("impedance seen per phase", 1e3 * 2 * Math.PI * circuit.FrequencyHz * circuit.SourceInductanceH, "mΩ (reactance)", "bus scaled by the attenuation rule, feeder, reactor"),
-            Text.In("DC choke", 1e6 * circuit.DcChokeH, "µH", "catalogue converter"),
-            Text.In("link capacitance", 1e6 * circuit.DcCapacitanceF, "µF", "catalogue converter"),
-            Text.In("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
+            ReasonInput.Of("link load", circuit.DcLoadW / 1e3, "kW", "loss chain"),
+            ReasonInput.Of("impedance seen per phase", 1e3 * 2 * Math.PI * circuit.FrequencyHz * circuit.SourceInductanceH, "mΩ (reactance)", "bus scaled by the attenuation rule, feeder, reactor"),
+            ReasonInput.Of("DC choke", 1e6 * circuit.DcChokeH, "µH", "catalogue converter"),
+            ReasonInput.Of("link capacitance", 1e6 * circuit.DcCapacitanceF, "µF", "catalogue converter"),
+            ReasonInput.Of("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
         ];
     }
 
@@ -110,7 +110,7 @@ public static class DrivePointFigures
         var tariff = study.Model.Input.Tariff;
         var sum = string.Join(" + ", chosen.Points.Select(p => $"{Text.N(p.LineW / 1e3)}·{Text.N(p.HoursPerYear)}"));
         yield return new Figure("year-energy", "Energy of a year", chosen.Year.EnergyKwh / 1e3, "MWh", new Reason(
-            "E = ΣP·t", $"{sum} = {Text.N(chosen.Year.EnergyKwh, 6)} kWh", "docs/methods/yearly-energy.md", [Text.In("duty points", chosen.Points.Count, string.Empty, "load")]));
+            "E = ΣP·t", $"{sum} = {Text.N(chosen.Year.EnergyKwh, 6)} kWh", "docs/methods/yearly-energy.md", [ReasonInput.Of("duty points", chosen.Points.Count, string.Empty, "load")]));
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
         if (present is not null)
         {
@@ -120,8 +120,8 @@ public static class DrivePointFigures
                 $"{Text.N(present.Year.CostPerYear, 6)} − {Text.N(chosen.Year.CostPerYear, 6)} = {Text.N(saved, 6)} {tariff.Currency}",
                 "docs/methods/yearly-energy.md",
                 [
-                    Text.In("energy today", present.Year.EnergyKwh / 1e3, "MWh", present.Name),
-                    Text.In("energy then", chosen.Year.EnergyKwh / 1e3, "MWh", chosen.Name),
+                    ReasonInput.Of("energy today", present.Year.EnergyKwh / 1e3, "MWh", present.Name),
+                    ReasonInput.Of("energy then", chosen.Year.EnergyKwh / 1e3, "MWh", chosen.Name),
                 ]));
             if (saved > 0)
             {

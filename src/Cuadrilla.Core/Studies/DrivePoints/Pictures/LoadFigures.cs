@@ -23,7 +23,7 @@ internal static class LoadFigures
         "T = P/ω",
         $"{Text.N(load.RatedPowerW / 1e3)} kW/(2π·{Text.N(load.RatedSpeedRpm)}/60) = {Text.N(load.RatedTorqueNm)} Nm",
         "At the motor's shaft, gear included",
-        [Text.In("rated speed", load.RatedSpeedRpm, "rpm", "load")]));
+        [ReasonInput.Of("rated speed", load.RatedSpeedRpm, "rpm", "load")]));
 
     private static IEnumerable<Figure> Fluid(DrivePointModel model, FluidMachineModel load)
     {
@@ -36,17 +36,17 @@ internal static class LoadFigures
             $"{Text.N(common.RatedFlowM3PerS.Value)} m³/s · {Text.N(pressure)} Pa/{Text.N(common.RatedEfficiency.Value)} = {Text.N(load.RatedPowerW / 1e3)} kW",
             "docs/methods/fluid-machine.md",
             [
-                Text.In("rated flow", common.RatedFlowM3PerS.Value, "m³/s", "load"),
-                Text.In(fan is not null ? "rated pressure" : "rated head as pressure", pressure, "Pa", "load"),
-                Text.In("efficiency of the machine", common.RatedEfficiency.Value, string.Empty, "load"),
+                ReasonInput.Of("rated flow", common.RatedFlowM3PerS.Value, "m³/s", "load"),
+                ReasonInput.Of(fan is not null ? "rated pressure" : "rated head as pressure", pressure, "Pa", "load"),
+                ReasonInput.Of("efficiency of the machine", common.RatedEfficiency.Value, string.Empty, "load"),
             ]));
         yield return new Figure("flow-begins", "Speed at which flow begins", load.FlowBeginsAtRpm, "rpm", new Reason(
             "n = n_r·√(s/a)",
             $"{Text.N(load.RatedSpeedRpm)}·√({Text.N(common.StaticFraction.Value)}/{Text.N(common.ShutOffPu.Value)}) = {Text.N(load.FlowBeginsAtRpm)} rpm",
             "docs/methods/pump-point.md; below it the cube law is not valid, nothing is delivered",
             [
-                Text.In("static share", common.StaticFraction.Value, string.Empty, "load"),
-                Text.In("pressure or head at no flow", common.ShutOffPu.Value, "× rated", "load"),
+                ReasonInput.Of("static share", common.StaticFraction.Value, string.Empty, "load"),
+                ReasonInput.Of("pressure or head at no flow", common.ShutOffPu.Value, "× rated", "load"),
             ]));
         var half = load.AtFlow(0.5);
         var share = 100 * half.PowerW / load.RatedPowerW;
@@ -55,7 +55,7 @@ internal static class LoadFigures
             "P/P_r = q·h/(η/η_r) at h = s + (1−s)·q²",
             $"at half flow {Text.N(half.SpeedRpm)} rpm, head {Text.N(half.HeadPu)}: {Text.N(share, 3)} %{shared}",
             "docs/methods/fluid-machine.md; the cube law holds only without static head and with a path of its own",
-            [Text.In("static share", common.StaticFraction.Value, string.Empty, "load")]));
+            [ReasonInput.Of("static share", common.StaticFraction.Value, string.Empty, "load")]));
     }
 
     private static IEnumerable<Figure> Steady(DrivePointModel model, LoadModel load)
@@ -64,7 +64,7 @@ internal static class LoadFigures
             "P = T·ω",
             $"{Text.N(load.RatedTorqueNm)} Nm·2π·{Text.N(load.RatedSpeedRpm)}/60 = {Text.N(load.RatedPowerW / 1e3)} kW" + (load.RatedTorqueNm < 0 ? "; the load drives the motor" : string.Empty),
             "docs/methods/mechanical-loads.md",
-            [Text.In("torque at the motor's shaft", load.RatedTorqueNm, "Nm", "load")]));
+            [ReasonInput.Of("torque at the motor's shaft", load.RatedTorqueNm, "Nm", "load")]));
         yield return new Figure("breakaway", "Breakaway torque", load.BreakawayNm, "Nm", new Reason(
             "T_b = T·breakaway share", $"{Text.N(load.BreakawayNm)} Nm at the motor's shaft before anything turns", "docs/methods/mechanical-loads.md", []));
         if (double.IsNaN(load.InertiaKgM2))
@@ -75,7 +75,7 @@ internal static class LoadFigures
         var omega = load.RatedSpeedRpm * 2 * Math.PI / 60;
         var energy = 0.5 * load.InertiaKgM2 * omega * omega;
         yield return new Figure("kinetic-energy", "Energy in the turning masses", energy / 1e3, "kJ", new Reason(
-            "E = ½·J·ω²", $"½·{Text.N(load.InertiaKgM2)}·{Text.N(omega)}² = {Text.N(energy / 1e3)} kJ", "Definition", [Text.In("inertia at the motor's shaft", load.InertiaKgM2, "kg·m²", "load")]));
+            "E = ½·J·ω²", $"½·{Text.N(load.InertiaKgM2)}·{Text.N(omega)}² = {Text.N(energy / 1e3)} kJ", "Definition", [ReasonInput.Of("inertia at the motor's shaft", load.InertiaKgM2, "kg·m²", "load")]));
         if (load.RatedTorqueNm > 0)
         {
             var coast = load.InertiaKgM2 * omega / load.RatedTorqueNm;
@@ -88,7 +88,7 @@ internal static class LoadFigures
                     "P = (J·ω/t − T)·ω",
                     $"({Text.N(load.InertiaKgM2)}·{Text.N(omega)}/{Text.N(load.StopTimeS.Value)} − {Text.N(load.RatedTorqueNm)})·{Text.N(omega)} = {Text.N(braking / 1e3)} kW at the beginning",
                     "docs/methods/mechanical-loads.md; it falls straight to nothing with the speed",
-                    [Text.In("stop time", load.StopTimeS.Value, "s", "load")]));
+                    [ReasonInput.Of("stop time", load.StopTimeS.Value, "s", "load")]));
             }
         }
     }
@@ -101,7 +101,7 @@ internal static class LoadFigures
             load.Unwinds ? "P = −F·v + friction" : "P = F·v + friction",
             $"{Text.N(load.TensionN.Value * (1 - (load.TaperPct.Value / 100)))} N·{Text.N(load.LineSpeedMPerS.Value)} m/s, friction {Text.N(load.FrictionNm.Value)} Nm: {Text.N(full.PowerW / 1e3)} kW" + (load.Unwinds ? "; regenerates all the time" : string.Empty),
             "docs/methods/winder.md; tension comes from torque, not from a speed difference",
-            [Text.In("tension", load.TensionN.Value, "N", "load"), Text.In("line speed", load.LineSpeedMPerS.Value, "m/s", "load")]));
+            [ReasonInput.Of("tension", load.TensionN.Value, "N", "load"), ReasonInput.Of("line speed", load.LineSpeedMPerS.Value, "m/s", "load")]));
         yield return new Figure("torque-range", "Torque, full roll over core", full.TorqueNm / core.TorqueNm, "× core", new Reason(
             "T = F(D)·D/2", $"{Text.N(full.TorqueNm)} Nm at {Text.N(full.SpeedRpm)} rpm over {Text.N(core.TorqueNm)} Nm at {Text.N(core.SpeedRpm)} rpm", "docs/methods/winder.md", []));
         if (load.Unwinds)
@@ -119,7 +119,7 @@ internal static class LoadFigures
         yield return new Figure("shaft-power", "Largest shaft power", energy.PeakMotoringW / 1e3, "kW", new Reason(
             "P = T·ω", $"largest of the cycle, {Text.N(cycle.DurationS)} s long: {Text.N(energy.PeakMotoringW / 1e3)} kW", "docs/methods/load-cycles.md", []));
         yield return new Figure("peak-torque", "Largest torque", peak.TorqueNm, "Nm", new Reason(
-            "T = T_load + J·α", $"{Text.N(peak.TorqueNm)} Nm for {Text.N(peak.TimeS)} s at {Text.N(peak.SpeedRpm)} rpm", "docs/methods/load-cycles.md", [Text.In("motor inertia", inertia, "kg·m²", "motor choice")]));
+            "T = T_load + J·α", $"{Text.N(peak.TorqueNm)} Nm for {Text.N(peak.TimeS)} s at {Text.N(peak.SpeedRpm)} rpm", "docs/methods/load-cycles.md", [ReasonInput.Of("motor inertia", inertia, "kg·m²", "motor choice")]));
         yield return new Figure("rms-torque", "Rms torque over the cycle", cycle.RmsTorqueNm(inertia, _ => 1), "Nm", new Reason(
             "√(ΣT²·t/Σt)", $"{Text.N(cycle.RmsTorqueNm(inertia, _ => 1))} Nm with full cooling", "docs/methods/load-cycles.md", []));
         yield return new Figure("regenerated-energy", "Energy that comes back in a cycle", energy.RegeneratedJ / 1e3, "kJ", new Reason(

@@ -79,7 +79,7 @@ public static class LossChain
                     "P = 3·R·I²",
                     $"3·{Text.N(1e3 * feeder)} mΩ·{Text.N(point.Motor.CurrentA)}² = {Text.N(point.FeederLossW)} W",
                     "R = ρ·l/A at operating temperature",
-                    [Text.In("motor current", point.Motor.CurrentA, "A", "motor model")])),
+                    [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model")])),
                 ("starter", "Starter, bypass closed", point.ConverterLossW, new Reason(
                     "auxiliary loss of the catalogue item", $"{Text.N(point.ConverterLossW)} W", "docs/methods/catalogue.md", [])),
                 Cable(model, point),
@@ -92,7 +92,7 @@ public static class LossChain
             "P = 3·R·I²",
             $"3·{Text.N(1e3 * model.Cable!.Value.Real)} mΩ·{Text.N(point.Motor.CurrentA)}² = {Text.N(point.CableLossW)} W",
             "R = ρ·l/A at operating temperature",
-            [Text.In("motor current", point.Motor.CurrentA, "A", "motor model"), Text.In("cable resistance", 1e3 * model.Cable.Value.Real, "mΩ", "motor cable")]));
+            [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model"), ReasonInput.Of("cable resistance", 1e3 * model.Cable.Value.Real, "mΩ", "motor cable")]));
 
     private static (string, string, double, Reason) Motor(OperatingPoint point)
     {
@@ -101,7 +101,7 @@ public static class LossChain
             "P = stator + rotor + iron + friction + stray + converter addition",
             $"{Text.N(motor.StatorW)} + {Text.N(motor.RotorW)} + {Text.N(motor.IronW)} + {Text.N(motor.FrictionW)} + {Text.N(motor.StrayW)} + {Text.N(motor.HarmonicW)} = {Text.N(motor.LossW)} W",
             "docs/methods/motor-losses.md",
-            [Text.In("speed", point.Shaft.SpeedRpm, "rpm", "load"), Text.In("torque", point.Shaft.TorqueNm, "Nm", "load")]));
+            [ReasonInput.Of("speed", point.Shaft.SpeedRpm, "rpm", "load"), ReasonInput.Of("torque", point.Shaft.TorqueNm, "Nm", "load")]));
     }
 
     private static List<ChainLink> Linked(OperatingPoint point, List<(string Id, string Name, double LossW, Reason Reason)> losses)
@@ -139,7 +139,7 @@ public static class LossChain
             "P = Σ P_k·(I_rms/I_rated)²·P_drive/S_transformer over the transformers in its path",
             parts.Count > 0 ? string.Join("; ", parts) : "no transformer in its path",
             "Winding loss shared by power; no-load loss and stray addition not shared out",
-            [Text.In("power of the drive", powerW / 1e3, "kW", scenario.ScenarioName)]));
+            [ReasonInput.Of("power of the drive", powerW / 1e3, "kW", scenario.ScenarioName)]));
     }
 
     private static (string, string, double, Reason) Feeder(DrivePointModel model, DriveInScenario drive)
@@ -153,7 +153,7 @@ public static class LossChain
                 "P = 3·R·I_rms², harmonics included",
                 $"3·{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² = {Text.N(loss)} W",
                 "Line current of the solved front end; no skin effect",
-                [Text.In("line current, rms", rms, "A", "front end"), Text.In("feeder resistance", 1e3 * resistance, "mΩ", "feeder")]));
+                [ReasonInput.Of("line current, rms", rms, "A", "front end"), ReasonInput.Of("feeder resistance", 1e3 * resistance, "mΩ", "feeder")]));
         }
 
         return ("feeder", "Feeder", drive.Point.FeederLossW, Estimated());
@@ -183,14 +183,14 @@ public static class LossChain
                 "P = R·I_dc,rms² + P_fixed + P_load·(P/P_N)²",
                 $"{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² + {fixedAndLoad}; together {Text.N(loss)} W",
                 "Bridge current of the solved front end; fixed and load loss of the catalogue item",
-                [Text.In("bridge current, rms", rms, "A", "front end"), Text.In("choke resistance", 1e3 * resistance, "mΩ", "catalogue converter")]));
+                [ReasonInput.Of("bridge current, rms", rms, "A", "front end"), ReasonInput.Of("choke resistance", 1e3 * resistance, "mΩ", "catalogue converter")]));
         }
 
         return ("choke", name, drive.Point.FrontLossW, new Reason(
             "P = P_fixed + P_load·(P/P_N)²; a choke by block current",
             fixedAndLoad + $"; with choke {Text.N(drive.Point.FrontLossW)} W",
             "docs/methods/front-ends.md",
-            [Text.In("power through it", drive.Point.DcLoadW / 1e3, "kW", "loss chain")]));
+            [ReasonInput.Of("power through it", drive.Point.DcLoadW / 1e3, "kW", "loss chain")]));
     }
 
     private static (string, string, double, Reason) Filter(DrivePointModel model, OperatingPoint point) =>
@@ -198,7 +198,7 @@ public static class LossChain
             "P = p·P_N,motor·(I/I_N)²",
             $"{Text.N(model.Filter?.LossPct ?? 0)} %·{Text.N(model.Motor!.Plate.RatedPowerW / 1e3)} kW·({Text.N(point.Motor.CurrentA)}/{Text.N(model.Motor.Plate.RatedCurrentA)})² = {Text.N(point.FilterLossW)} W",
             "docs/methods/output-voltage.md",
-            [Text.In("motor current", point.Motor.CurrentA, "A", "motor model")]));
+            [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model")]));
 
     private static Reason Estimated() => new(
         "block current of the link power", "the front end has no one-cycle steady state; block current taken instead", "docs/methods/pcc.md", []);
@@ -212,9 +212,9 @@ public static class LossChain
             $"at ({Text.N(100 * frequency, 3)} %, {Text.N(100 * point.Motor.CurrentA / item.LightCurrentA, 3)} %): {Text.N(point.ConverterLossW)} W",
             "IEC 61800-9-2 points, docs/methods/converter-losses.md",
             [
-                Text.In("output frequency", point.Motor.FrequencyHz, "Hz", "motor model"),
-                Text.In("output current", point.Motor.CurrentA, "A", "motor model"),
-                Text.In("loss at (90 %, 100 %)", item.Losses.F90I100W, "W", "catalogue converter"),
+                ReasonInput.Of("output frequency", point.Motor.FrequencyHz, "Hz", "motor model"),
+                ReasonInput.Of("output current", point.Motor.CurrentA, "A", "motor model"),
+                ReasonInput.Of("loss at (90 %, 100 %)", item.Losses.F90I100W, "W", "catalogue converter"),
             ]);
     }
 }

@@ -1,8 +1,9 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
 
-namespace Cuadrilla.Core.Studies.Comparison;
+namespace Cuadrilla.Core.Studies.Arrangements;
 
 /// <summary>All ways of building a lineup beside each other, with a recommendation and its reasons.</summary>
 /// <param name="Scores">The way in force first, then those set aside.</param>
@@ -12,7 +13,7 @@ public sealed record LineupComparison(IReadOnlyList<LineupScore> Scores, string 
 {
     /// <summary>Compares them.</summary>
     /// <exception cref="InvalidOperationException">There is no such lineup.</exception>
-    public static LineupComparison Of(PlantSpecification plant, string lineupId, Assessor assessor)
+    public static LineupComparison Of(PlantSpecification plant, string lineupId, IPlantStudies assessor)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(assessor);

@@ -7,8 +7,9 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Plants;
 
-namespace Cuadrilla.Core.Studies.Comparison;
+namespace Cuadrilla.Core.Studies.Arrangements;
 
 /// <summary>What one way of building a lineup comes to in this plant.</summary>
 /// <param name="VariantId">Key of the way set aside; empty for the one in force.</param>
@@ -56,7 +57,7 @@ public sealed record LineupScore(
     private const int NamedFailures = 5;
 
     /// <summary>Scores the lineup as it stands in a plant.</summary>
-    public static LineupScore Of(PlantSpecification plant, string lineupId, string variantId, string name, Assessor assessor)
+    public static LineupScore Of(PlantSpecification plant, string lineupId, string variantId, string name, IPlantStudies assessor)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(assessor);

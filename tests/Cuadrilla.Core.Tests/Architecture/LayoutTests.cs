@@ -1,0 +1,40 @@
+using Cuadrilla.Core.Assessment;
+using NetArchTest.Rules;
+
+namespace Cuadrilla.Core.Tests.Architecture;
+
+/// <summary>Arrows between the folders of Core go one way: a folder uses only those above it here.</summary>
+public sealed class LayoutTests
+{
+    private const string Core = "Cuadrilla.Core";
+
+    // Items of the catalogue stand beside the formulae of their component, so the catalogue as a whole comes after all of them.
+    private static readonly string[] Folders =
+    [
+        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Assessment",
+    ];
+
+    public static TheoryData<string> Below => [.. Folders.SkipLast(1)];
+
+    [Theory]
+    [MemberData(nameof(Below))]
+    public void A_folder_uses_only_those_above_it(string folder)
+    {
+        var later = Folders.SkipWhile(f => f != folder).Skip(1).Select(f => $"{Core}.{f}").ToArray();
+        var result = Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.{folder}").ShouldNot().HaveDependencyOnAny(later).GetResult();
+        Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
+    }
+
+    [Fact]
+    public void The_rule_notices_a_dependency() => Assert.False(
+        Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.Studies").ShouldNot().HaveDependencyOnAny($"{Core}.Specification").GetResult().IsSuccessful);
+
+    [Fact]
+    public void Every_type_stands_in_one_of_the_folders()
+    {
+        var strangers = typeof(Assessor).Assembly.GetTypes()
+            .Where(t => t.Namespace is { } name && name.StartsWith("Cuadrilla", StringComparison.Ordinal))
+            .Where(t => !Folders.Any(f => (t.Namespace + ".").StartsWith($"{Core}.{f}.", StringComparison.Ordinal)));
+        Assert.Empty(strangers.Select(t => t.FullName));
+    }
+}
