@@ -23,11 +23,17 @@ public sealed partial class Assessor : IPlantStudies
     private readonly EngineeringData data;
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
-    private readonly FrontMemory fronts = new();
+    private readonly FrontMemory? fronts;
 
     /// <summary>Creates an assessor.</summary>
-    public Assessor(EngineeringData data)
+    /// <param name="data">The catalogue.</param>
+    /// <param name="warmStarts">
+    /// False: the search for voltages and waveforms never begins where an earlier one ended. Slower after an edit, and equal to the last bit
+    /// whatever was assessed before.
+    /// </param>
+    public Assessor(EngineeringData data, bool warmStarts = true)
     {
+        fronts = warmStarts ? new FrontMemory() : null;
         this.data = data ?? throw new ArgumentNullException(nameof(data));
         starts = new StudyMemory<StartKey, StartCase>(
             key => StartStudy.Of(DrivePointModel.Build(key.Input, data), key.Place, key.Input.DrivePoint.Converter), 1000);
@@ -139,10 +145,10 @@ public sealed partial class Assessor : IPlantStudies
     {
         try
         {
-            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts.Of(plant.Name, scenario.Id));
+            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing);
             if (result is not null)
             {
-                fronts.Keep(plant.Name, result);
+                fronts?.Keep(plant.Name, result);
             }
 
             return (result, null);

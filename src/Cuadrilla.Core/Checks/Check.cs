@@ -82,6 +82,15 @@ public sealed record Check(
     string Relief,
     Reason Reason)
 {
+    // Of the limit, %.
+    private const int MarginDecimals = 3;
+
+    /// <summary>The figure, six digits of it, in <see cref="Unit"/>.</summary>
+    public Given Figure { get; init; } = Digits.Kept(Figure);
+
+    /// <summary>Its limit, six digits of it, in the same unit.</summary>
+    public Given Limit { get; init; } = Digits.Kept(Limit);
+
     /// <summary>Bus, transformer or load of the supply that it concerns; empty for the plant or a drive point.</summary>
     public string ElementId { get; init; } = string.Empty;
 
@@ -109,7 +118,8 @@ public sealed record Check(
             marginPct = sense == LimitSense.AtMost ? 100 * (1 - (figure / limit)) : 100 * ((figure / limit) - 1);
         }
 
-        return marginPct < -1e-9 || double.IsNaN(marginPct) ? Verdict.Fails : marginPct < tightMarginPct ? Verdict.Tight : Verdict.Holds;
+        marginPct = Math.Round(marginPct, MarginDecimals);
+        return marginPct < 0 || double.IsNaN(marginPct) ? Verdict.Fails : marginPct < tightMarginPct ? Verdict.Tight : Verdict.Holds;
     }
 
     /// <summary>A check whose data are missing.</summary>

@@ -39,6 +39,8 @@ internal static class CheckWriter
                 holds ? string.Empty : relief, reason) { IsRule = true };
         }
 
+        // Judged as it is shown.
+        (figure, limit) = (Digits.Kept(figure), Digits.Kept(limit));
         var verdict = Check.Judge(figure, limit, sense, tightMarginPct, out var margin);
         return new Check(
             id, drivePointId, row, title, verdict, figure, limit, unit, sense, Given.Of(margin), scenario,

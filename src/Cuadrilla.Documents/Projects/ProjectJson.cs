@@ -19,6 +19,8 @@ namespace Cuadrilla.Documents.Projects;
 /// </summary>
 public static class ProjectJson
 {
+    private static readonly string[] ComputedIn = ["Cuadrilla.Core.Studies", "Cuadrilla.Core.Checks", "Cuadrilla.Documents.Assessments", "Cuadrilla.Web"];
+
     private static readonly Dictionary<Type, (Type Case, string Kind)[]> Hierarchies = new()
     {
         [typeof(SourceStrength)] =
@@ -104,7 +106,7 @@ public static class ProjectJson
         options.IgnoreReadOnlyProperties = true;
         options.MaxDepth = 32;
         options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds, FiniteOnly } };
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds, SixDigits, FiniteOnly } };
         options.Converters.Add(new GivenConverter());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
     }
@@ -126,6 +128,26 @@ public static class ProjectJson
             {
                 info.PolymorphismOptions.DerivedTypes.Add(new JsonDerivedType(type, kind));
             }
+        }
+    }
+
+    // What is computed leaves with six digits; what was entered as it was entered.
+    private static void SixDigits(JsonTypeInfo info)
+    {
+        if (!Array.Exists(ComputedIn, n => info.Type.Namespace?.StartsWith(n, StringComparison.Ordinal) == true))
+        {
+            return;
+        }
+
+        foreach (var property in info.Properties.Where(p => p.Get is not null))
+        {
+            var get = property.Get!;
+            property.Get = property.PropertyType switch
+            {
+                var t when t == typeof(double) || t == typeof(double?) => of => get(of) is double number ? Digits.Kept(number) : null,
+                var t when t == typeof(IReadOnlyList<double>) || t == typeof(double[]) => of => get(of) is IEnumerable<double> numbers ? numbers.Select(Digits.Kept).ToArray() : null,
+                _ => get,
+            };
         }
     }
 

@@ -15,6 +15,9 @@ internal sealed class FrontMemory
     // Balances end so near that figures do not tell where they began: all assessors may begin where any ended.
     private static readonly FrontMemory Balanced = new();
 
+    /// <summary>No front ends.</summary>
+    public static IReadOnlyDictionary<string, DriveInScenario> Nothing => None;
+
     /// <summary>Front ends of a scenario by key; empty where it was never run.</summary>
     public IReadOnlyDictionary<string, DriveInScenario> Of(string plant, string scenarioId) =>
         kept.TryGetValue((plant, scenarioId), out var own) ? own : Balanced.kept.GetValueOrDefault((plant, scenarioId), None);

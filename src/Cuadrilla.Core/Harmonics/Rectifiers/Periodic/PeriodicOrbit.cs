@@ -21,6 +21,9 @@ internal abstract record OrbitResult
     public sealed record Settled(
         double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier, double[,] Slopes) : OrbitResult
     {
+        /// <summary>Circuit and EMF that the multiplier was worked out at: here, or so near that it proves what it says here.</summary>
+        public required (SwitchedCircuit Circuit, SpaceVector Emf) JudgedAt { get; init; }
+
         /// <summary>Begins where another orbit moved from and to; as it is where the two do not begin at the same instant with the same diodes.</summary>
         public Settled MovedAs(Settled from, Settled to) =>
             Start.Length == to.Start.Length && from.Start.Length == to.Start.Length && StartRad == from.StartRad && StartRad == to.StartRad
@@ -53,8 +56,9 @@ internal sealed class PeriodicOrbit
     private const double MostCorrection = 0.5;
     private const double Stable = 1 - 1e-6;
 
-    // Up to here slopes of an orbit near prove that disturbances die out.
-    private const double SurelyStable = 0.998;
+    // Up to here the multiplier of an orbit of the same circuit, at an EMF no farther away than this, proves that disturbances die out.
+    private const double SurelyStable = 0.98;
+    private const double SurelyNearPu = 0.01;
     private const int StaysDownSixths = 6;
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
@@ -112,9 +116,7 @@ internal sealed class PeriodicOrbit
         try
         {
             Section(near.StartRad);
-            return Newton((double[])near.Start.Clone(), near.Conduction, SlopesFor(near) is { } slopes ? near with { Slopes = slopes, Multiplier = near.IsSixfold == isSixfold ? near.Multiplier : Math.Pow(near.Multiplier, 3) } : null) is OrbitResult.Settled found
-                ? found
-                : null;
+            return Newton((double[])near.Start.Clone(), near.Conduction, SlopesFor(near) is { } slopes ? near with { Slopes = slopes, Multiplier = MultiplierBy(near) } : null) as OrbitResult.Settled;
         }
         catch (RectifierSearchException)
         {
@@ -125,6 +127,12 @@ internal sealed class PeriodicOrbit
             Section(Sections[0]);
         }
     }
+
+    // NaN where an orbit near proves nothing: what grows here may have died out there.
+    private double MultiplierBy(OrbitResult.Settled near) =>
+        !ReferenceEquals(near.JudgedAt.Circuit, circuit) || emf.Plus(near.JudgedAt.Emf, -1).Largest().Size > SurelyNearPu ? double.NaN
+        : near.IsSixfold == isSixfold ? near.Multiplier
+        : Math.Pow(near.Multiplier, 3);
 
     // Three sixths on end are half a cycle.
     private double[,]? SlopesFor(OrbitResult.Settled near) =>
@@ -264,7 +272,7 @@ internal sealed class PeriodicOrbit
             // Rounding is where a further round gains nothing.
             if (distance < precision || (distance < GoodEnough * precision && distance > 0.3 * before))
             {
-                return Judge(state, conduction, pieces, slopes!, isFresh, near?.Multiplier);
+                return Judge(state, conduction, pieces, slopes!, isFresh, near);
             }
 
             if (!isFresh && IsDearer(distance, before, free.Count))
@@ -354,24 +362,27 @@ internal sealed class PeriodicOrbit
         return slopes;
     }
 
-    // The multiplier of an orbit near proves that disturbances die out where it is far from one.
-    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isFresh, double? ofNear)
+    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isFresh, OrbitResult.Settled? near)
     {
         if (HasCollapsed(pieces))
         {
             return new OrbitResult.Collapsed();
         }
 
-        var multiplier = !isFresh && ofNear is { } known ? known : SmallLinearSystem.SpectralRadius(slopes);
-        if ((!isFresh && ofNear is null) || multiplier > SurelyStable)
+        if (!isFresh && near is { Multiplier: <= SurelyStable })
+        {
+            return new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, near.Multiplier, slopes) { JudgedAt = near.JudgedAt };
+        }
+
+        if (!isFresh)
         {
             var after = conduction;
             slopes = Slopes((double[])state.Clone(), conduction, ref after, Free(circuit, conduction), null);
-            multiplier = SmallLinearSystem.SpectralRadius(slopes);
         }
 
+        var multiplier = SmallLinearSystem.SpectralRadius(slopes);
         return multiplier < Stable
-            ? new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, multiplier, slopes)
+            ? new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, multiplier, slopes) { JudgedAt = (circuit, emf) }
             : new OrbitResult.Unsettled(multiplier);
     }
 
