@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

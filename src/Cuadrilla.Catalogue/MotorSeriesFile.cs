@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

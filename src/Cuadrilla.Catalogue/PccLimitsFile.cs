@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Harmonics.Limits;
-using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

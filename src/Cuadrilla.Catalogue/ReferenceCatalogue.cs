@@ -1,8 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

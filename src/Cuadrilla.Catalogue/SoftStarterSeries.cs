@@ -1,7 +1,6 @@
 using System.Globalization;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
-using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Catalogue;
 

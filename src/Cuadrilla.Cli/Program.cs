@@ -3,16 +3,19 @@ using System.Text.Json.Nodes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Documents.Bench;
 using Cuadrilla.Documents.Calculations;
 using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Cli;
 
-/// <summary>Command line without a server: <c>assess FILE</c>, <c>calc NAME</c>, <c>schema</c>.</summary>
+/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>calc NAME</c>, <c>schema</c>.</summary>
 internal static class Program
 {
-    private const string Usage = "Usage: assess FILE | calc NAME < input.json | schema";
+    private const string Usage = "Usage: assess FILE | point FILE TAG | calc NAME < input.json | schema";
 
     private static int Main(string[] args)
     {
@@ -21,6 +24,7 @@ internal static class Program
             return args switch
             {
                 ["assess", var file] => Assess(file),
+                ["point", var file, var tag] => Point(file, tag),
                 ["calc", var name] => Calc(name),
                 ["schema"] => Print(ProjectSchema.Text()),
                 _ => Refuse(Usage),
@@ -45,16 +49,30 @@ internal static class Program
 
     private static int Assess(string file)
     {
+        var data = ReferenceCatalogue.Data;
+        var plant = Plant(file, data);
+        var assessment = new Assessor(data).Run(plant);
+        return Print(JsonSerializer.Serialize(AssessmentDocument.Of(plant, assessment, data.PccLimits, withReasons: true), ProjectJson.FileOptions) + "\n");
+    }
+
+    private static int Point(string file, string tag)
+    {
+        var data = ReferenceCatalogue.Data;
+        var plant = Plant(file, data);
+        var point = plant.AllDrivePoints().FirstOrDefault(p => p.Tag == tag)
+            ?? throw new InputException(InputProblem.Of(string.Empty, "Tag", $"'{tag}'", string.Join(", ", plant.AllDrivePoints().Select(p => p.Tag))));
+        return Print(JsonSerializer.Serialize(BenchDocument.Of(plant, point, new Assessor(data)), ProjectJson.FileOptions) + "\n");
+    }
+
+    private static PlantSpecification Plant(string file, EngineeringData data)
+    {
         if (new FileInfo(file) is { Exists: true, Length: > ProjectFile.MaxBytes } large)
         {
             throw new InputException(InputProblem.Of(
                 string.Empty, "File size", $"{large.Length} bytes", $"at most {ProjectFile.MaxBytes} bytes"));
         }
 
-        var data = ReferenceCatalogue.Data;
-        var plant = ProjectFile.Read(File.ReadAllBytes(file), data);
-        var assessment = new Assessor(data).Run(plant);
-        return Print(JsonSerializer.Serialize(AssessmentDocument.Of(plant, assessment, data.PccLimits, withReasons: true), ProjectJson.FileOptions) + "\n");
+        return ProjectFile.Read(File.ReadAllBytes(file), data);
     }
 
     private static int Calc(string name)

@@ -1,5 +1,7 @@
+using System.IO.Compression;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Data;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
@@ -12,6 +14,7 @@ using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Lineups;
 using Cuadrilla.Web.Projects;
 using Cuadrilla.Web.Tables;
+using Microsoft.AspNetCore.ResponseCompression;
 
 var builder = WebApplication.CreateSlimBuilder(args);
 builder.Configuration.AddCommandLine(args);
@@ -22,15 +25,23 @@ builder.WebHost.ConfigureKestrel(kestrel =>
     kestrel.Limits.MaxRequestBodySize = ProjectFile.MaxBytes;
 });
 builder.Services.ConfigureHttpJsonOptions(json => ProjectJson.Configure(json.SerializerOptions));
+builder.Services.AddResponseCompression(compression =>
+{
+    compression.EnableForHttps = true;
+    compression.MimeTypes = ["application/json", "application/problem+json", "text/javascript", "text/css", "text/html", "image/svg+xml", "text/csv"];
+});
+builder.Services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Optimal);
 builder.Services.AddOpenApi(OpenApiRules.Apply);
 builder.Services.AddSingleton(ReferenceCatalogue.Data);
-builder.Services.AddSingleton<Assessor>();
+builder.Services.AddSingleton(services => new Assessor(services.GetRequiredService<EngineeringData>()));
+builder.Services.AddMemoryCache(memory => memory.SizeLimit = ProjectReader.MostRecent);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IConfiguration>()["data"] ?? "data", "cuadrilla.db")));
 builder.Services.AddSingleton<ProjectStore>();
 builder.Services.AddSingleton<ProjectReader>();
 
 var app = builder.Build();
+app.UseResponseCompression();
 app.UseMiddleware<ProblemMiddleware>();
 app.UseMiddleware<SecurityHeaders>();
 app.MapOpenApi("/api/openapi.json");

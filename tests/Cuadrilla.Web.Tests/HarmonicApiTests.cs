@@ -18,7 +18,7 @@ public sealed class HarmonicApiTests(WebHost host) : IClassFixture<WebHost>
 
         Assert.Equal("t2-out", (string)worst["scenarioId"]!);
         Assert.Equal(("night-kiln", "bus-b"), ((string)asked["scenarioId"]!, (string)asked["busId"]!));
-        Assert.Equal(100, worst["contributions"]!.AsArray().Sum(c => (double)c!["sharePct"]!), 6);
+        Assert.Equal(100, worst["contributions"]!.AsArray().Sum(c => (double)c!["sharePct"]!), 3);
         Assert.Equal(361, worst["waves"]!.AsArray().Count);
         Assert.All(worst["matrix"]!.AsArray(), r => Assert.Equal(4, r!["figures"]!.AsArray().Count));
     }

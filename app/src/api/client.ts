@@ -8,6 +8,8 @@ type Schemas = components["schemas"];
 
 export type ResistorPulse = Required<Schemas["ResistorPulse"]>;
 export type Project = Schemas["ProjectDocument"];
+export type Saved = Schemas["SavedDocument"];
+export type SpecificationChange = Schemas["SpecificationChange"];
 export type Specification = Schemas["PlantSpecification"];
 export type Assessment = Schemas["AssessmentDocument"];
 export type Check = Schemas["CheckDocument"];

@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["saveChanges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/undo": {
         parameters: {
             query?: never;
@@ -740,7 +756,7 @@ export interface components {
             referenceId: string;
             sensitivity: components["schemas"]["SensitivityDocument"][];
             ladder: components["schemas"]["LadderRung"][];
-            overload: null | components["schemas"]["OverloadDocument"];
+            overload: null | components["schemas"]["OverloadTrace"];
             voltage: null | components["schemas"]["VoltageDocument"];
             lossYear: null | components["schemas"]["LossYear"];
             switching: components["schemas"]["AtSwitching"][];
@@ -1009,6 +1025,15 @@ export interface components {
             /** Format: double */
             outputW: number;
             reason: components["schemas"]["Reason"];
+        };
+        /** @enum {unknown} */
+        ChangeOperation: "add" | "remove" | "replace";
+        ChangeRequest: {
+            /** Format: int64 */
+            basedOn: number;
+            label: string;
+            who: string;
+            changes: components["schemas"]["SpecificationChange"][];
         };
         CheckDocument: {
             id: string;
@@ -1540,6 +1565,7 @@ export interface components {
             residualOrder: number;
             settled: boolean;
         };
+        JsonNode: unknown;
         LadderRung: {
             name: string;
             /** Format: double */
@@ -2106,7 +2132,9 @@ export interface components {
             pricePct: number;
             sinusoidal: boolean;
         };
-        OverloadDocument: {
+        /** @enum {unknown} */
+        OverloadDuty: "light" | "heavy";
+        OverloadTrace: {
             /** Format: double */
             continuousA: number;
             /** Format: double */
@@ -2116,8 +2144,6 @@ export interface components {
             recovers: boolean;
             trace: components["schemas"]["StoreMoment"][];
         };
-        /** @enum {unknown} */
-        OverloadDuty: "light" | "heavy";
         OwnConverter: {
             id: string;
             name: string;
@@ -2386,6 +2412,16 @@ export interface components {
             burntKwh: number;
             /** Format: double */
             toLineKwh: number;
+        };
+        SavedDocument: {
+            id: string;
+            /** Format: int64 */
+            edit: number;
+            label: string;
+            undoLabel: null | string;
+            redoLabel: null | string;
+            specification: null | components["schemas"]["PlantSpecification"];
+            assessment: components["schemas"]["AssessmentDocument"];
         };
         ScanDocument: {
             /** Format: double */
@@ -2693,6 +2729,11 @@ export interface components {
         SourceStrengthNotStated: {
             /** @enum {string} */
             kind: "not-stated";
+        };
+        SpecificationChange: {
+            op: components["schemas"]["ChangeOperation"];
+            path: string;
+            value?: null | components["schemas"]["JsonNode"];
         };
         StaleDocument: {
             type: string;
@@ -3098,6 +3139,13 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CatalogueDocument"];
                 };
+            };
+            /** @description Not Modified */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3770,6 +3818,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProjectDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleDocument"];
+                };
+            };
+        };
+    };
+    saveChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedDocument"];
                 };
             };
             /** @description Bad Request */

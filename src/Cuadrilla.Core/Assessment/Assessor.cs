@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
@@ -23,6 +24,7 @@ public sealed partial class Assessor : IPlantStudies
     private readonly EngineeringData data;
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
+    private readonly ConditionalWeakTable<PlantSpecification, Lazy<PlantAssessment>> whole = [];
     private readonly FrontMemory? fronts;
 
     /// <summary>Creates an assessor.</summary>
@@ -66,10 +68,15 @@ public sealed partial class Assessor : IPlantStudies
         return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(model, place), []);
     }
 
-    /// <summary>Assesses a valid specification.</summary>
+    /// <summary>Assesses a valid specification; the same object is assessed once, whoever asks, as long as somebody holds it.</summary>
     public PlantAssessment Run(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
+        return whole.GetValue(plant, p => new Lazy<PlantAssessment>(() => Assessed(p))).Value;
+    }
+
+    private PlantAssessment Assessed(PlantSpecification plant)
+    {
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var buses = plant.BusOfDrivePoints();
         var studies = plant.AllDrivePoints().AsParallel().AsOrdered().Select(p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults))).ToList();

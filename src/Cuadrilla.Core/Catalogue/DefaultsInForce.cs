@@ -1,7 +1,6 @@
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Catalogue;
 

@@ -1,5 +1,4 @@
 using System.Numerics;
-using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Cables;
 
 namespace Cuadrilla.Core.Network;

@@ -2,7 +2,6 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Limits;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;
 

@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Harmonics.Limits;
-using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Supply;

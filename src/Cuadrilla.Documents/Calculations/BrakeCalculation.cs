@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Brakes;
-using Cuadrilla.Core.Checks;
 
 namespace Cuadrilla.Documents.Calculations;
 

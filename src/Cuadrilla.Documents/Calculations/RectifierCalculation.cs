@@ -1,7 +1,5 @@
 using System.Text.Json.Serialization;
-using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Documents.Calculations;

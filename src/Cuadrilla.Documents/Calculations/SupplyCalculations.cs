@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Documents.Calculations;

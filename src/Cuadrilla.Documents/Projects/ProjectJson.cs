@@ -19,7 +19,7 @@ namespace Cuadrilla.Documents.Projects;
 /// </summary>
 public static class ProjectJson
 {
-    private static readonly string[] ComputedIn = ["Cuadrilla.Core.Studies", "Cuadrilla.Core.Checks", "Cuadrilla.Documents.Assessments", "Cuadrilla.Web"];
+    private static readonly string[] ComputedIn = ["Cuadrilla.Core.Studies", "Cuadrilla.Core.Checks", "Cuadrilla.Documents.Assessments", "Cuadrilla.Documents.Bench", "Cuadrilla.Web"];
 
     private static readonly Dictionary<Type, (Type Case, string Kind)[]> Hierarchies = new()
     {

@@ -1,7 +1,6 @@
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Documents.Projects;

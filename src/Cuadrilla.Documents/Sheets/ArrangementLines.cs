@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
-using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;

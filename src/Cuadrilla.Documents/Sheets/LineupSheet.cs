@@ -1,7 +1,6 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
-using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;

@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Base;
 using SkiaSharp;
 
 namespace Cuadrilla.Documents.Sheets;

@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
-using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Lists;
 using SkiaSharp;

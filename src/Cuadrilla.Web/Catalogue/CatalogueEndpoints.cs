@@ -3,6 +3,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Documents.Assessments;
+using Microsoft.Net.Http.Headers;
 
 namespace Cuadrilla.Web.Catalogue;
 
@@ -20,8 +21,21 @@ internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, do
 /// <summary>Catalogue endpoints.</summary>
 internal static class CatalogueEndpoints
 {
-    public static void MapCatalogue(this WebApplication app) => app.MapGet("/api/catalogue", (EngineeringData data) =>
-            new CatalogueDocument(data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets, data.OutputFilters,
-                [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))]))
+    public static void MapCatalogue(this WebApplication app) => app.MapGet("/api/catalogue", (HttpContext context, EngineeringData data) =>
+        {
+            // It does not change while the program runs: asked again, it is not sent again.
+            var tag = new EntityTagHeaderValue($"\"{data.Version}\"");
+            context.Response.GetTypedHeaders().ETag = tag;
+            context.Response.Headers.CacheControl = "private, no-cache";
+            return context.Request.GetTypedHeaders().IfNoneMatch.Any(known => known.Compare(tag, useStrongComparison: false))
+                ? Results.StatusCode(StatusCodes.Status304NotModified)
+                : Results.Ok(Document(data));
+        })
+        .Produces<CatalogueDocument>().Produces(StatusCodes.Status304NotModified)
         .WithName("getCatalogue").WithTags("Catalogue");
+
+    private static CatalogueDocument Document(EngineeringData data) => new(
+        data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets,
+        data.OutputFilters,
+        [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))]);
 }

@@ -21,6 +21,24 @@ internal sealed record ProjectDocument(
 /// <param name="Specification">The whole specification after the change.</param>
 internal sealed record EditRequest(long BasedOn, string Label, string Who, PlantSpecification Specification);
 
+/// <summary>Small changes to save.</summary>
+/// <param name="BasedOn">The edit they were made on.</param>
+/// <param name="Label">What was changed, 1 to 120 characters.</param>
+/// <param name="Who">Who changed it, 1 to 60 characters.</param>
+/// <param name="Changes">What differs from that edit.</param>
+internal sealed record ChangeRequest(long BasedOn, string Label, string Who, IReadOnlyList<SpecificationChange> Changes);
+
+/// <summary>Changes that are saved, and what follows.</summary>
+/// <param name="Id">Key of the project.</param>
+/// <param name="Edit">Number of the edit in force now.</param>
+/// <param name="Label">Label of that edit.</param>
+/// <param name="UndoLabel">What undo would take back; null when there is nothing.</param>
+/// <param name="RedoLabel">What redo would bring back; null when there is nothing.</param>
+/// <param name="Specification">What is stored where fields that the changes left out were filled in; else null: it is what they make.</param>
+/// <param name="Assessment">What follows.</param>
+internal sealed record SavedDocument(
+    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, PlantSpecification? Specification, AssessmentDocument Assessment);
+
 /// <summary>An undo or redo.</summary>
 /// <param name="BasedOn">The edit it was asked on.</param>
 /// <param name="Who">Who asked.</param>

@@ -23,6 +23,9 @@ internal static class ProjectEndpoints
         group.MapPost("/{id}/edits", EditAsync).WithName("saveEdit").Accepts<EditRequest>("application/json")
             .Produces<ProjectDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
             .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+        group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").Accepts<ChangeRequest>("application/json")
+            .Produces<SavedDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
+            .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))
             .WithName("undo").Accepts<StepRequest>("application/json")
@@ -59,6 +62,27 @@ internal static class ProjectEndpoints
         RequireWords("/who", "Who", edit.Who, 60);
         ProjectFile.Require(edit.Specification, reader.Data, "/specification");
         return Answer(store.Save(id, edit.BasedOn, ProjectReader.Write(edit.Specification), edit.Who, edit.Label), reader, edit.Specification);
+    }
+
+    private static async Task<IResult> ChangeAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader)
+    {
+        var wanted = await RequestBody.ReadAsync<ChangeRequest>(request);
+        RequireWords("/label", "Label", wanted.Label, 120);
+        RequireWords("/who", "Who", wanted.Who, 60);
+        if (store.Find(id) is not { } head || store.DocumentAt(id, wanted.BasedOn) is not { } before)
+        {
+            return Unknown();
+        }
+
+        if (head.Edit != wanted.BasedOn)
+        {
+            return Answer(new WriteOutcome.Stale(head, before), reader, null);
+        }
+
+        var (specification, isJustThat) = SpecificationPatch.Apply(ProjectReader.Read(before), wanted.Changes);
+        ProjectFile.Require(specification, reader.Data, "/specification");
+        var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(specification), wanted.Who, wanted.Label);
+        return outcome is WriteOutcome.Saved saved ? Results.Ok(reader.Saved(saved.Head, specification, isJustThat)) : Answer(outcome, reader, null);
     }
 
     private static async Task<IResult> StepAsync(HttpRequest request, ProjectReader reader, Func<long, string, WriteOutcome> step)

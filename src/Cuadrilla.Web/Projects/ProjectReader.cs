@@ -6,12 +6,16 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Projects;
+using Microsoft.Extensions.Caching.Memory;
 
 namespace Cuadrilla.Web.Projects;
 
 /// <summary>Between the store's JSON and the specification with its assessment.</summary>
-internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, ILogger<ProjectReader> logger)
+internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, IMemoryCache recent, ILogger<ProjectReader> logger)
 {
+    /// <summary>How many specifications are kept with their assessments, so that bench, checks and sheets of an edit assess nothing again.</summary>
+    public const int MostRecent = 16;
+
     public EngineeringData Data => assessor.Data;
 
     public static string Write(PlantSpecification specification) => JsonSerializer.Serialize(specification, ProjectJson.Options);
@@ -21,11 +25,21 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
     public ProjectDocument Create(PlantSpecification specification, string who, string label) =>
         Document(store.Create(Write(specification), who, label));
 
-    public PlantSpecification? Specification(string id) => store.Find(id) is { } head ? Read(head.Document) : null;
+    public PlantSpecification? Specification(string id) => store.Find(id) is { } head ? Specification(head) : null;
 
-    public ProjectDocument Document(ProjectHead head) => Document(head, Read(head.Document));
+    public ProjectDocument Document(ProjectHead head) => Document(head, Specification(head));
 
-    public ProjectDocument Document(ProjectHead head, PlantSpecification specification) => new(
+    private PlantSpecification Specification(ProjectHead head) => Kept(head, () => Read(head.Document));
+
+    private PlantSpecification Kept(ProjectHead head, Func<PlantSpecification> read) => recent.GetOrCreate((head.Id, head.Edit), entry =>
+    {
+        entry.Size = 1;
+        return read();
+    })!;
+
+    public ProjectDocument Document(ProjectHead head, PlantSpecification known) => With(head, Kept(head, () => known));
+
+    private ProjectDocument With(ProjectHead head, PlantSpecification specification) => new(
         head.Id,
         head.Edit,
         head.Label,
@@ -33,6 +47,10 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
         head.RedoLabel,
         specification,
         Assessed(specification));
+
+    /// <summary>The same without the specification where the client has it.</summary>
+    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, bool isKnown) =>
+        new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, isKnown ? null : specification, Assessed(Kept(head, () => specification)));
 
     // What is stored is stored: a plant whose assessment fails opens with its board, history and undo, and says so.
     private AssessmentDocument Assessed(PlantSpecification specification)

@@ -190,7 +190,7 @@ public sealed class ArrangementAssessmentTests
     {
         // 1300 kg on a drum of 0.5 m behind 38: 1300·9.80665·0.25/38.
         var check = Found.Checks.Single(c => c is { Id: "brake.holding", DrivePointId: "dp-05" });
-        Assert.Equal(1.5 * 1300 * 9.80665 * 0.25 / 38, check.Limit.Value, 9);
+        Assert.Equal(Digits.Kept(1.5 * 1300 * 9.80665 * 0.25 / 38), check.Limit.Value, 9);
         Assert.Equal(Verdict.Fails, BrakeCheck("brake.holding", b => b with { HoldingNm = 100 }).Verdict);
         Assert.Contains("Never stand under a load", BrakeCheck("brake.holding", b => b with { HoldingNm = 100 }).Relief, StringComparison.Ordinal);
     }
@@ -209,7 +209,7 @@ public sealed class ArrangementAssessmentTests
     [Fact]
     public void A_coil_wants_a_suppression_and_an_output_that_carries_it()
     {
-        Assert.Equal(130.0 / 205, BrakeCheck("brake.coil", b => b).Figure.Value, 12);
+        Assert.Equal(Digits.Kept(130.0 / 205), BrakeCheck("brake.coil", b => b).Figure.Value, 12);
         Assert.Equal(Verdict.Fails, BrakeCheck("brake.coil", b => b with { Coil = b.Coil with { OutputA = 0.5 } }).Verdict);
         Assert.Equal(Verdict.Fails, BrakeCheck("brake.coil", b => b with { Coil = b.Coil with { Suppression = CoilSuppression.None } }).Verdict);
         Assert.Equal(Verdict.NeedsData, BrakeCheck("brake.coil", b => b with { Coil = b.Coil with { PowerW = Given.Unknown } }).Verdict);
@@ -231,7 +231,7 @@ public sealed class ArrangementAssessmentTests
     public void A_servo_lineup_adds_up_its_24_volt_its_cables_and_its_axes()
     {
         // 1.2 + 0.8 + 3·0.9 + 22 W/24 V of the one brake.
-        Assert.Equal(1.2 + 0.8 + 2.7 + (22.0 / 24), Check(Demo, "lineup.control-supply", "dc-servo").Figure.Value, 9);
+        Assert.Equal(Digits.Kept(1.2 + 0.8 + 2.7 + (22.0 / 24)), Check(Demo, "lineup.control-supply", "dc-servo").Figure.Value, 9);
         Assert.Equal(14 + 16 + 19, Check(Demo, "lineup.cable-total", "dc-servo").Figure.Value, 9);
         Assert.Equal(3, Check(Demo, "lineup.axis-count", "dc-servo").Figure.Value);
         var turned = Bused(b => b with { MemberIds = ["dp-25", "dp-23", "dp-24"] });

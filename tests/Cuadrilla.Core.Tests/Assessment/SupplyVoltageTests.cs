@@ -46,7 +46,7 @@ public sealed class SupplyVoltageTests
         var old = Demo with { Source = Demo.Source with { LowestPct = Given.Unknown, HighestPct = Given.Unknown }, Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { NoLoadSecondaryPct = Given.Unknown })] } };
         var found = new Assessor(Data).Run(old);
         var least = found.Scenarios.Min(s => s.Buses.Single(b => b.BusId == "bus-a").VoltagePu);
-        Assert.Equal(100 * least, found.Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" }).Figure.Value, 1e-9);
+        Assert.Equal(Digits.Kept(100 * least), found.Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" }).Figure.Value, 1e-9);
     }
 
     [Fact]

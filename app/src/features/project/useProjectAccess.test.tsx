@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider, useQuery } from "@tanstack/react-quer
 import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import { useEffect } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Project, Specification } from "../../api/client";
+import type { Project, Specification, SpecificationChange } from "../../api/client";
 import type { ProjectAccess } from "./ProjectContext";
 import { projectKey, useProjectAccess } from "./useProjectAccess";
 
@@ -24,7 +24,7 @@ interface Answer {
 }
 interface Call {
   readonly path: string;
-  readonly body: { readonly basedOn: number; readonly specification?: Specification };
+  readonly body: { readonly basedOn: number; readonly changes?: readonly SpecificationChange[] };
 }
 
 const server = vi.hoisted(() => ({ answers: [] as unknown[], calls: [] as unknown[] }));
@@ -88,6 +88,16 @@ describe("saving edits", () => {
     await act(() => now().edit("c", altitude(900)));
     await screen.findByText(/^4 saved/);
     expect(now().before).toMatchObject({ edit: 3 });
+  });
+
+  it("sends only what differs and keeps what it sent where the server filled nothing in", async () => {
+    answer(saved({ ...project(2, 0), specification: null } as unknown as Project));
+    await act(() => now().edit("a", altitude(700)));
+    expect(sent[0]).toMatchObject({
+      path: "/api/projects/{id}/changes",
+      body: { basedOn: 1, changes: [{ op: "replace", path: "/site/altitudeM", value: 700 }] },
+    });
+    await waitFor(() => expect(now().project.specification.site.altitudeM).toBe(700));
   });
 
   it("sends nothing when nothing changes", async () => {

@@ -1,13 +1,22 @@
 import { useQueryClient } from "@tanstack/react-query";
+import { compare } from "fast-json-patch";
 import { useCallback, useMemo, useRef, useState } from "react";
-import { api, type InputProblem, type Project, type Specification, type Stale } from "../../api/client";
+import {
+  api,
+  type InputProblem,
+  type Project,
+  type Saved,
+  type Specification,
+  type SpecificationChange,
+  type Stale,
+} from "../../api/client";
 import type { Outcome } from "../../components/draft";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
 
 /** Key of a project among the queries. */
 export const projectKey = (id: string) => ["project", id] as const;
 
-type Answer = { data?: Project; error?: unknown; response: Response };
+type Answer<T = Project> = { data?: T; error?: unknown; response: Response };
 
 /** Who is named in the history. */
 export function who(): string {
@@ -46,18 +55,25 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   }, []);
 
   const send = useCallback(
-    async (label: string, specification: Specification, basedOn: number): Promise<Outcome> => {
-      let answer: Answer;
+    async (label: string, mine: Specification, on: Project): Promise<Outcome> => {
+      // What is undefined is absent, as it is in JSON.
+      const specification = JSON.parse(JSON.stringify(mine)) as Specification;
+      const changes = changesOf(on.specification, specification);
+      if (changes.length === 0) {
+        return undefined;
+      }
+      let answer: Answer<Saved>;
       try {
-        answer = await api.POST("/api/projects/{id}/edits", {
+        answer = await api.POST("/api/projects/{id}/changes", {
           params: { path: { id } },
-          body: { basedOn, label, who: who(), specification },
+          body: { basedOn: on.edit, label, who: who(), changes },
         });
       } catch {
         return "The server does not answer; nothing was saved. The entry is kept here.";
       }
       if (answer.data) {
-        accept(answer.data);
+        // Where it filled nothing in, the server does not send back what it was sent.
+        accept({ ...answer.data, specification: answer.data.specification ?? specification });
         return undefined;
       }
       if (answer.response.status === 409) {
@@ -72,9 +88,9 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   const edit = useCallback(
     (label: string, change: Change): Promise<Outcome> =>
       enqueue(async () => {
-        const { specification, edit: basedOn } = current();
-        const next = change(specification);
-        return next === undefined || next === specification ? undefined : send(label.slice(0, 120), next, basedOn);
+        const on = current();
+        const next = change(on.specification);
+        return next === undefined || next === on.specification ? undefined : send(label.slice(0, 120), next, on);
       }),
     [enqueue, current, send],
   );
@@ -112,7 +128,7 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
         }
         accept(conflict.stale.current);
         setConflict(undefined);
-        return merged === undefined ? undefined : send(conflict.label, merged, conflict.stale.current.edit);
+        return merged === undefined ? undefined : send(conflict.label, merged, conflict.stale.current);
       }),
     [enqueue, conflict, accept, send],
   );
@@ -132,6 +148,21 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
     [project, before, conflict, edit, step, settle, notice],
   );
   return { access, saving: pending > 0 };
+}
+
+/** What differs, as small changes. */
+function changesOf(before: Specification, after: Specification): SpecificationChange[] {
+  return compare(before, after).flatMap((change): SpecificationChange[] => {
+    switch (change.op) {
+      case "add":
+      case "replace":
+        return [{ op: change.op, path: change.path, value: change.value as SpecificationChange["value"] }];
+      case "remove":
+        return [{ op: change.op, path: change.path }];
+      default:
+        throw new Error(`A comparison never gives '${change.op}'.`);
+    }
+  });
 }
 
 /** What a value was before it became another, known in the same rendering. */

@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;

@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters.Stopping;

@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
-using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Supply;
 

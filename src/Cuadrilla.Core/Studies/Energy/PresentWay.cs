@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Base;
-using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Studies.DrivePoints;

@@ -1,5 +1,4 @@
 using Cuadrilla.Core.Base;
-using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Studies.DrivePoints;

@@ -1,5 +1,3 @@
-using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;

@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
-using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;

@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Specification;
 

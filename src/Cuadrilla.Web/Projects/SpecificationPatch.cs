@@ -1,0 +1,88 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Documents.Projects;
+using Microsoft.AspNetCore.JsonPatch.SystemTextJson;
+using Microsoft.AspNetCore.JsonPatch.SystemTextJson.Exceptions;
+using Microsoft.AspNetCore.JsonPatch.SystemTextJson.Operations;
+
+namespace Cuadrilla.Web.Projects;
+
+/// <summary>A small change of a specification: JSON Patch (RFC 6902), of its operations add, remove and replace.</summary>
+/// <param name="Op">What is done.</param>
+/// <param name="Path">JSON pointer into the specification.</param>
+internal sealed record SpecificationChange(ChangeOperation Op, string Path)
+{
+    /// <summary>What is put there; absent or null: nothing known.</summary>
+    public JsonNode? Value { get; init; }
+}
+
+/// <summary>What a change does at its path.</summary>
+internal enum ChangeOperation
+{
+    /// <summary>Puts a value into a list or a field.</summary>
+    Add,
+
+    /// <summary>Takes one away.</summary>
+    Remove,
+
+    /// <summary>Puts another in its place.</summary>
+    Replace,
+}
+
+/// <summary>Applies small changes to what is stored.</summary>
+internal static class SpecificationPatch
+{
+    private const int MostChanges = 20_000;
+
+    /// <summary>The specification after them, and whether it is just what they make: fields that they left out were not filled in.</summary>
+    /// <param name="before">What they were made on.</param>
+    /// <param name="changes">In their order.</param>
+    /// <exception cref="InputException">One does not apply, or what comes out is none.</exception>
+    public static (PlantSpecification Specification, bool IsJustThat) Apply(PlantSpecification before, IReadOnlyList<SpecificationChange> changes)
+    {
+        if (changes.Count is 0 or > MostChanges)
+        {
+            throw new InputException(InputProblem.Of("/changes", "Changes", $"{changes.Count}", $"1 to {MostChanges}"));
+        }
+
+        var document = JsonSerializer.SerializeToNode(before, ProjectJson.Options)!.AsObject();
+        for (var i = 0; i < changes.Count; i++)
+        {
+            Apply(document, changes[i], $"/changes/{i}");
+        }
+
+        var after = JsonReading.Read<PlantSpecification>(JsonSerializer.SerializeToUtf8Bytes(document), ProjectJson.Options, "/specification");
+        return (after, JsonNode.DeepEquals(document, JsonSerializer.SerializeToNode(after, ProjectJson.Options)));
+    }
+
+    private static void Apply(JsonObject document, SpecificationChange change, string pointer)
+    {
+        // The whole document is replaced by an edit, not by a change.
+        if (!change.Path.StartsWith('/'))
+        {
+            throw NotThere(change, pointer);
+        }
+
+        var operation = new Operation(change.Op.ToString().ToLowerInvariant(), change.Path, null, change.Value?.DeepClone());
+        var patch = new JsonPatchDocument([operation], ProjectJson.Options);
+        JsonPatchError? refused = null;
+        try
+        {
+            patch.ApplyTo(document, error => refused ??= error);
+        }
+        catch (JsonPatchException)
+        {
+            throw NotThere(change, pointer);
+        }
+
+        if (refused is not null)
+        {
+            throw NotThere(change, pointer);
+        }
+    }
+
+    private static InputException NotThere(SpecificationChange change, string pointer) => new(InputProblem.Of(
+        pointer + "/path", "Path", $"'{(change.Path.Length > 80 ? change.Path[..80] + "…" : change.Path)}'", $"a pointer to a field that {change.Op.ToString().ToLowerInvariant()} can reach"));
+}

@@ -1,0 +1,85 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace Cuadrilla.Web.Tests;
+
+/// <summary>Edits sent as small changes: as good as whole ones, refused whole, compressed on the wire.</summary>
+public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
+{
+    private readonly HttpClient client = host.CreateClient();
+
+    [Fact]
+    public async Task A_change_is_what_a_whole_edit_would_have_saved()
+    {
+        var one = await client.ImportDemo();
+        var other = await client.ImportDemo();
+        using var whole = await client.Save(one, 1, s => s["site"]!["altitudeM"] = 1250);
+        using var part = await Change(other, 1, Op("replace", "/site/altitudeM", 1250));
+        part.EnsureSuccessStatusCode();
+        var saved = await part.Body();
+        Assert.Equal((2, true), ((int)saved["edit"]!, saved["specification"] is null));
+        Assert.Equal((await whole.Body())["assessment"]!["counts"]!.ToJsonString(), saved["assessment"]!["counts"]!.ToJsonString());
+        Assert.Equal((await Get(one))["specification"]!.ToJsonString(), (await Get(other))["specification"]!.ToJsonString());
+    }
+
+    [Fact]
+    public async Task Lists_grow_and_shrink_and_what_was_left_out_comes_back_filled_in()
+    {
+        var project = await client.ImportDemo();
+        var bus = new JsonObject { ["id"] = "bus-new", ["name"] = "new", ["nominalVoltageV"] = 400, ["withstandKa"] = null };
+        using var added = await Change(project, 1, Op("add", "/distribution/buses/0", bus));
+        var saved = await added.Body();
+        Assert.Equal("bus-new", (string?)saved["specification"]!["distribution"]!["buses"]![0]!["id"]);
+        Assert.True(saved["specification"]!["distribution"]!["buses"]![0]!.AsObject().Count > bus.Count);
+        using var removed = await Change(project, 2, Op("remove", "/distribution/buses/0", null));
+        removed.EnsureSuccessStatusCode();
+        Assert.Equal(project["specification"]!.ToJsonString(), (await Get(project))["specification"]!.ToJsonString());
+    }
+
+    [Theory]
+    [InlineData("replace", "/site/depthM", "/changes/1/path")]
+    [InlineData("replace", "/lineups/99/name", "/changes/1/path")]
+    [InlineData("replace", "", "/changes/1/path")]
+    [InlineData("remove", "/site/altitudeM", "/specification")]
+    [InlineData("replace", "/site/altitudeM", "/specification/site/altitudeM")]
+    public async Task What_does_not_apply_is_refused_and_nothing_of_the_rest_is_saved(string op, string path, string pointer)
+    {
+        var project = await client.ImportDemo();
+        using var refused = await Change(project, 1, Op("replace", "/site/ambientMaxC", 35), Op(op, path, -99_999));
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.StartsWith(pointer, (string?)(await refused.Body())["errors"]![0]!["pointer"], StringComparison.Ordinal);
+        Assert.Equal(1, (int)(await Get(project))["edit"]!);
+    }
+
+    [Fact]
+    public async Task A_stale_change_is_refused_with_both_versions()
+    {
+        var project = await client.ImportDemo();
+        using var first = await Change(project, 1, Op("replace", "/site/altitudeM", 10));
+        using var late = await Change(project, 1, Op("replace", "/site/altitudeM", 20));
+        Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
+        var body = await late.Body();
+        Assert.Equal((640, 10), ((int)body["base"]!["site"]!["altitudeM"]!, (int)body["current"]!["specification"]!["site"]!["altitudeM"]!));
+        using var unknown = await Change(new JsonObject { ["id"] = "none" }, 1, Op("replace", "/site/altitudeM", 20));
+        Assert.Equal(HttpStatusCode.NotFound, unknown.StatusCode);
+    }
+
+    [Fact]
+    public async Task Answers_are_compressed_and_the_catalogue_is_not_sent_twice()
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/api/catalogue") { Headers = { { "Accept-Encoding", "br" } } };
+        using var answer = await client.SendAsync(request);
+        Assert.Equal("br", Assert.Single(answer.Content.Headers.ContentEncoding));
+        using var again = new HttpRequestMessage(HttpMethod.Get, "/api/catalogue") { Headers = { { "If-None-Match", answer.Headers.ETag!.ToString() } } };
+        using var same = await client.SendAsync(again);
+        Assert.Equal(HttpStatusCode.NotModified, same.StatusCode);
+    }
+
+    private static JsonObject Op(string op, string path, JsonNode? value) => new() { ["op"] = op, ["path"] = path, ["value"] = value };
+
+    private Task<HttpResponseMessage> Change(JsonNode project, long basedOn, params JsonObject[] changes) => client.PostAsJsonAsync(
+        $"/api/projects/{project["id"]}/changes", new JsonObject { ["basedOn"] = basedOn, ["label"] = "test", ["who"] = "tester", ["changes"] = new JsonArray([.. changes]) });
+
+    private async Task<JsonNode> Get(JsonNode project) => (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{project["id"]}"))!;
+}
