@@ -30,6 +30,19 @@ public sealed record ProjectHead
 
     /// <summary>The specification as JSON.</summary>
     public string Document { get; init; } = string.Empty;
+
+    /// <summary>Version it was written in; null for one stored before versions were.</summary>
+    public int? FormatVersion { get; init; }
+}
+
+/// <summary>A specification as it was stored. Filled by property, as a project is.</summary>
+public sealed record StoredDocument
+{
+    /// <summary>The specification as JSON.</summary>
+    public string Document { get; init; } = string.Empty;
+
+    /// <summary>Version it was written in; null for one stored before versions were.</summary>
+    public int? FormatVersion { get; init; }
 }
 
 /// <summary>A line of the history.</summary>
@@ -54,7 +67,7 @@ public abstract record WriteOutcome
     /// <summary>Somebody else was first: nothing was written.</summary>
     /// <param name="Head">What is in force now.</param>
     /// <param name="BaseDocument">The document the refused write was based on.</param>
-    public sealed record Stale(ProjectHead Head, string BaseDocument) : WriteOutcome;
+    public sealed record Stale(ProjectHead Head, StoredDocument BaseDocument) : WriteOutcome;
 
     /// <summary>There is nothing to undo or redo.</summary>
     public sealed record Nothing : WriteOutcome;

@@ -6,14 +6,17 @@ using Microsoft.Data.Sqlite;
 namespace Cuadrilla.Data;
 
 /// <summary>Projects and their chains of edits.</summary>
-public sealed class ProjectStore(Database database, TimeProvider clock)
+/// <param name="database">Where they are.</param>
+/// <param name="clock">Tells the time of an edit.</param>
+/// <param name="formatVersion">Version of the documents that are saved.</param>
+public sealed class ProjectStore(Database database, TimeProvider clock, int formatVersion)
 {
     private const string HeadSql =
         """
         SELECT p.id, e.sequence AS edit, e.label,
                CASE WHEN e.undo_to IS NULL THEN NULL ELSE d.label END AS undo_label,
                r.label AS redo_label,
-               d.document
+               d.document, d.format_version
         FROM project p
         JOIN edit e ON e.project_id = p.id AND e.sequence = p.head
         JOIN edit d ON d.project_id = p.id AND d.sequence = e.document_sequence
@@ -111,12 +114,12 @@ public sealed class ProjectStore(Database database, TimeProvider clock)
     }
 
     /// <summary>The document in force after an edit; null when there is none.</summary>
-    public string? DocumentAt(string id, long sequence)
+    public StoredDocument? DocumentAt(string id, long sequence)
     {
         using var connection = database.Open();
-        return connection.QuerySingleOrDefault<string>(
+        return connection.QuerySingleOrDefault<StoredDocument>(
             """
-            SELECT d.document FROM edit e JOIN edit d ON d.project_id = e.project_id AND d.sequence = e.document_sequence
+            SELECT d.document, d.format_version FROM edit e JOIN edit d ON d.project_id = e.project_id AND d.sequence = e.document_sequence
             WHERE e.project_id = @id AND e.sequence = @sequence
             """,
             new { id, sequence });
@@ -160,10 +163,10 @@ public sealed class ProjectStore(Database database, TimeProvider clock)
         long documentSequence, long? undoTo, long? redoTo, string? document) =>
         connection.Execute(
             """
-            INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, undo_to, redo_to, document)
-            VALUES (@id, @sequence, @at, @who, @label, @kind, @documentSequence, @undoTo, @redoTo, @document)
+            INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, undo_to, redo_to, document, format_version)
+            VALUES (@id, @sequence, @at, @who, @label, @kind, @documentSequence, @undoTo, @redoTo, @document, @version)
             """,
-            new { id, sequence, at = Now(), who, label, kind, documentSequence, undoTo, redoTo, document },
+            new { id, sequence, at = Now(), who, label, kind, documentSequence, undoTo, redoTo, document, version = document is null ? (int?)null : formatVersion },
             transaction);
 
     private string Now() => clock.GetUtcNow().ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);

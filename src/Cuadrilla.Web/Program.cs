@@ -37,7 +37,8 @@ builder.Services.AddSingleton(services => new Assessor(services.GetRequiredServi
 builder.Services.AddMemoryCache(memory => memory.SizeLimit = ProjectReader.MostRecent);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IConfiguration>()["data"] ?? "data", "cuadrilla.db")));
-builder.Services.AddSingleton<ProjectStore>();
+builder.Services.AddSingleton(services =>
+    new ProjectStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
 builder.Services.AddSingleton<ProjectReader>();
 
 var app = builder.Build();

@@ -1,10 +1,15 @@
 using Cuadrilla.Data;
+using Dapper;
+using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Web.Tests;
 
 /// <summary>The store on a real SQLite file.</summary>
 public sealed class StoreTests : IDisposable
 {
+    private const int Version = 6;
+    private const string FirstScript = "Cuadrilla.Data.Migrations.0001-projects.sql";
+
     private readonly string folder = Directory.CreateTempSubdirectory("cuadrilla-store-").FullName;
     private readonly Database database;
     private readonly ProjectStore store;
@@ -13,7 +18,7 @@ public sealed class StoreTests : IDisposable
     {
         database = new Database(Path.Combine(folder, "cuadrilla.db"));
         database.Migrate();
-        store = new ProjectStore(database, TimeProvider.System);
+        store = new ProjectStore(database, TimeProvider.System, Version);
     }
 
     [Fact]
@@ -23,6 +28,41 @@ public sealed class StoreTests : IDisposable
         database.Migrate();
         Assert.Equal(Document("works"), store.Find(id)!.Document);
         Assert.Empty(Directory.GetFiles(folder, "*.backup"));
+    }
+
+    [Fact]
+    public void A_document_keeps_the_version_it_was_written_in_and_so_does_its_undo()
+    {
+        var id = store.Create(Document("works"), "engineer", "new").Id;
+        var later = new ProjectStore(database, TimeProvider.System, Version + 1);
+        Assert.Equal(Version + 1, Assert.IsType<WriteOutcome.Saved>(later.Save(id, 1, Document("later"), "engineer", "edit")).Head.FormatVersion);
+        Assert.Equal(Version, Assert.IsType<WriteOutcome.Saved>(later.Undo(id, 2, "engineer")).Head.FormatVersion);
+        Assert.Equal((Version, Version + 1), (store.DocumentAt(id, 1)!.FormatVersion!.Value, store.DocumentAt(id, 2)!.FormatVersion!.Value));
+    }
+
+    [Fact]
+    public void What_was_stored_before_versions_were_has_none_and_is_backed_up_first()
+    {
+        var old = Path.Combine(folder, "old.db");
+        using (var connection = new SqliteConnection($"Data Source={old}"))
+        {
+            connection.Open();
+            using var script = new StreamReader(typeof(Database).Assembly.GetManifestResourceStream(FirstScript)!);
+            connection.Execute(script.ReadToEnd());
+            connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL)");
+            connection.Execute("INSERT INTO SchemaVersions (ScriptName, Applied) VALUES (@FirstScript, '2026-01-01')", new { FirstScript });
+            connection.Execute("INSERT INTO project (id, created_at, head) VALUES ('p', '2026-01-01', 1)");
+            connection.Execute(
+                "INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, document) VALUES ('p', 1, '2026-01-01', 'e', 'new', 'edit', 1, @document)",
+                new { document = Document("old works") });
+        }
+
+        SqliteConnection.ClearAllPools();
+        var migrated = new Database(old);
+        migrated.Migrate();
+        var head = new ProjectStore(migrated, TimeProvider.System, Version).Find("p")!;
+        Assert.Equal((Document("old works"), null), (head.Document, head.FormatVersion));
+        Assert.NotEmpty(Directory.GetFiles(folder, "old*backup*"));
     }
 
     [Fact]
@@ -45,7 +85,7 @@ public sealed class StoreTests : IDisposable
         Parallel.For(0, outcomes.Length, i => outcomes[i] = store.Save(id, 1, Document($"writer {i}"), "w", "race"));
         var saved = Assert.Single(outcomes.OfType<WriteOutcome.Saved>());
         Assert.Equal(15, outcomes.OfType<WriteOutcome.Stale>().Count());
-        Assert.All(outcomes.OfType<WriteOutcome.Stale>(), s => Assert.Equal(Document("works"), s.BaseDocument));
+        Assert.All(outcomes.OfType<WriteOutcome.Stale>(), s => Assert.Equal((Document("works"), Version), (s.BaseDocument.Document, s.BaseDocument.FormatVersion)));
         Assert.Equal(saved.Head.Document, store.Find(id)!.Document);
         Assert.Equal(2, store.History(id, 10).Count);
     }

@@ -1,8 +1,10 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Documents.Projects.Migrations;
 
 namespace Cuadrilla.Documents.Projects;
 
@@ -17,7 +19,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     public const string FormatName = "cuadrilla-project";
 
     /// <summary>Newest layout this program reads and the one it writes.</summary>
-    public const int CurrentVersion = 5;
+    public static int CurrentVersion => Migration.CurrentVersion;
 
     /// <summary>Largest file accepted, bytes.</summary>
     public const int MaxBytes = 16 * 1024 * 1024;
@@ -46,10 +48,10 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
             utf8 = utf8[3..];
         }
 
-        var file = JsonReading.Read<ProjectFile>(CheckHeader(utf8) < CurrentVersion ? ProjectUpgrade.FileOfEarlier(utf8) : utf8, ProjectJson.Options);
-        var specification = ProjectUpgrade.WithoutGone(file.Specification);
-        Require(specification, data, "/specification");
-        return specification;
+        var version = CheckHeader(utf8);
+        var file = JsonReading.Read<ProjectFile>(version < CurrentVersion ? Migrated(utf8, version) : utf8, ProjectJson.Options);
+        Require(file.Specification, data, "/specification");
+        return file.Specification;
     }
 
     /// <summary>Refuses a specification that holds values out of range.</summary>
@@ -72,13 +74,27 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
             throw new InputException(InputProblem.Of("/format", "Format", header.Format is null ? "absent" : $"'{header.Format}'", $"'{FormatName}'"));
         }
 
-        if (header.FormatVersion is < 1 or > CurrentVersion)
+        if (header.FormatVersion < 1 || header.FormatVersion > CurrentVersion)
         {
-            throw new InputException(InputProblem.Of(
-                "/formatVersion", "Format version", $"{header.FormatVersion}", $"1 to {CurrentVersion}; a newer file needs a newer program"));
+            throw NewerVersion(header.FormatVersion);
         }
 
         return header.FormatVersion;
+    }
+
+    internal static InputException NewerVersion(int version) =>
+        new(InputProblem.Of("/formatVersion", "Format version", $"{version}", $"1 to {CurrentVersion}; a newer file needs a newer program"));
+
+    private static byte[] Migrated(ReadOnlySpan<byte> utf8, int version)
+    {
+        var file = JsonNode.Parse(utf8)!.AsObject();
+        file["formatVersion"] = CurrentVersion;
+        if (file["specification"] is JsonObject specification)
+        {
+            Migration.Run(specification, version);
+        }
+
+        return JsonSerializer.SerializeToUtf8Bytes(file);
     }
 
     private static readonly JsonSerializerOptions HeaderOptions = new(JsonSerializerDefaults.Web) { MaxDepth = 64, NumberHandling = default };

@@ -20,7 +20,7 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 
     public static string Write(PlantSpecification specification) => JsonSerializer.Serialize(specification, ProjectJson.Options);
 
-    public static PlantSpecification Read(string document) => ProjectUpgrade.ReadStored(document);
+    public static PlantSpecification Read(StoredDocument stored) => StoredProject.Read(stored.Document, stored.FormatVersion);
 
     public ProjectDocument Create(PlantSpecification specification, string who, string label) =>
         Document(store.Create(Write(specification), who, label));
@@ -29,7 +29,7 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 
     public ProjectDocument Document(ProjectHead head) => Document(head, Specification(head));
 
-    private PlantSpecification Specification(ProjectHead head) => Kept(head, () => Read(head.Document));
+    private PlantSpecification Specification(ProjectHead head) => Kept(head, () => StoredProject.Read(head.Document, head.FormatVersion));
 
     private PlantSpecification Kept(ProjectHead head, Func<PlantSpecification> read) => recent.GetOrCreate((head.Id, head.Edit), entry =>
     {

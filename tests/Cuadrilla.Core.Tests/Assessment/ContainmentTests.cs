@@ -9,6 +9,7 @@ using Cuadrilla.Core.Network;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>A fault costs what it touches and nothing else; what a plant specifies is always one of its alternatives.</summary>
+[Trait("speed", "slow")]
 public sealed class ContainmentTests
 {
     private static readonly EngineeringData Data = DemoChanges.Data;

@@ -16,6 +16,7 @@ using Cuadrilla.Documents.Demo;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>What the supply does on the demo plant: fault level, unbalance, generator, drives on one bus.</summary>
+[Trait("speed", "slow")]
 public sealed class DemoSupplyTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;

@@ -20,6 +20,7 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>Every kind of converter through the whole assessment of the demo plant.</summary>
+[Trait("speed", "slow")]
 public sealed class FrontEndAssessmentTests
 {
     private static readonly EngineeringData Data = DemoChanges.Data;

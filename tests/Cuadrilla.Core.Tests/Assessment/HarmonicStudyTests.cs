@@ -17,6 +17,7 @@ using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>Harmonics of the demo plant explained: superposition, resonance, banks, scenarios, mitigation.</summary>
+[Trait("speed", "slow")]
 public sealed class HarmonicStudyTests
 {
     private static readonly Assessor Assessor = new(Data);

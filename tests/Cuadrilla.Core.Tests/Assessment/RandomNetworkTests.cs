@@ -11,6 +11,7 @@ using Cuadrilla.RandomPlants;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>What has to hold on any plant: currents sum to nothing at every node and order, and power is neither made nor lost.</summary>
+[Trait("speed", "slow")]
 public sealed class RandomNetworkTests
 {
     private const int Plants = 150;

@@ -16,6 +16,7 @@ using Check = Cuadrilla.Core.Checks.Check;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>Two thousand plants that nobody would draw: none breaks a study, every verdict says why.</summary>
+[Trait("speed", "slow")]
 public sealed class RandomPlantTests
 {
     private const int Plants = 2000;

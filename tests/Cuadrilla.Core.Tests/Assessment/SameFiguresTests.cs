@@ -10,6 +10,7 @@ using Cuadrilla.RandomPlants;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>The same specification gives the same figures, whatever was assessed before.</summary>
+[Trait("speed", "slow")]
 public sealed class SameFiguresTests
 {
     private const int BitEqual = 40;

@@ -11,6 +11,7 @@ using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>Starters through the whole assessment.</summary>
+[Trait("speed", "slow")]
 public sealed class StarterAssessmentTests
 {
     [Theory]

@@ -10,6 +10,7 @@ using Cuadrilla.Documents.Demo;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>The supply of the demo plant through the whole assessment.</summary>
+[Trait("speed", "slow")]
 public sealed class SupplyAssessmentTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;

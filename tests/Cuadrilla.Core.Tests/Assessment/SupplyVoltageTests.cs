@@ -14,6 +14,7 @@ using Check = Cuadrilla.Core.Checks.Check;
 namespace Cuadrilla.Core.Tests.Assessment;
 
 /// <summary>Steady voltages, generators and largest fault currents of the demo, changed one entry at a time.</summary>
+[Trait("speed", "slow")]
 public sealed class SupplyVoltageTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;

@@ -1,0 +1,112 @@
+using System.Text.Json.Nodes;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Documents.Demo;
+using Cuadrilla.Documents.Projects;
+using Cuadrilla.Documents.Projects.Migrations;
+
+namespace Cuadrilla.Core.Tests.Documents;
+
+/// <summary>Versions of the project: each migration by itself, what is stored, and that no field comes or goes without one.</summary>
+public sealed class MigrationTests
+{
+    private const string Fields = "fields-version-6.txt";
+
+    public static TheoryData<int> Earlier => [.. Enumerable.Range(1, ProjectFile.CurrentVersion - 1)];
+
+    [Theory]
+    [InlineData(2, """{"lineups":[{"drivePoints":[]}]}""", """{"lineups":[{"drivePoints":[],"dcBuses":[],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"converters":[],"startPresets":[]}""")]
+    [InlineData(
+        3, """{"lineups":[{"dcBuses":[{}],"drivePoints":[{}]}]}""",
+        """{"lineups":[{"dcBuses":[{"control":{"kind":"none"}}],"drivePoints":[{"brake":{"kind":"none"}}],"arrangements":[],"variantName":"","reason":"","setAside":[]}]}""")]
+    [InlineData(
+        4, """{"lineups":[{"drivePoints":[{"load":{"stopTimeS":90,"train":{}}}]}],"motors":[{}],"overrides":[{"key":"withstand-v","value":1300}]}""",
+        """{"lineups":[{"drivePoints":[{"load":{"train":{"stopTimeS":90}}}]}],"motors":[{"withstandV":1300}],"overrides":[]}""")]
+    [InlineData(5, """{"overrides":[{"key":"harmonics-all-orders"},{"key":"plant-class"}]}""", """{"overrides":[{"key":"plant-class"}]}""")]
+    [InlineData(6, """{"overrides":[{"key":"harmonics-all-orders"}]}""", """{"overrides":[{"key":"harmonics-all-orders"}]}""")]
+    public void From_a_version_on_all_migrations_run_and_none_before(int version, string before, string after)
+    {
+        var specification = JsonNode.Parse(before)!.AsObject();
+        Migration.Run(specification, version);
+        Assert.Equal(Sorted(JsonNode.Parse(after)!), Sorted(specification));
+    }
+
+    [Theory]
+    [MemberData(nameof(Earlier))]
+    public void A_file_of_every_version_is_read_as_file_and_as_stored(int version)
+    {
+        var file = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", $"plant-version-{version}.cuadrilla.json"));
+        var plant = ProjectFile.Read(file, ReferenceCatalogue.Data);
+        var stored = JsonNode.Parse(file)!["specification"]!.ToJsonString();
+        var written = ProjectFile.Write(plant, ReferenceCatalogue.Data);
+        Assert.Equal(written, ProjectFile.Write(StoredProject.Read(stored, version), ReferenceCatalogue.Data));
+        Assert.Equal(written, ProjectFile.Write(StoredProject.Read(stored, null), ReferenceCatalogue.Data));
+    }
+
+    [Fact]
+    public void What_is_in_force_is_not_changed_by_migrations()
+    {
+        var specification = JsonNode.Parse(DemoPlant.File())!["specification"]!.AsObject();
+        var before = specification.ToJsonString();
+        Migration.Run(specification, 1);
+        Assert.Equal(before, specification.ToJsonString());
+    }
+
+    [Fact]
+    public void A_newer_stored_document_is_named_as_such()
+    {
+        var refused = Assert.Throws<InputException>(() => StoredProject.Read("{}", ProjectFile.CurrentVersion + 1));
+        Assert.Contains("newer program", refused.Message, StringComparison.Ordinal);
+    }
+
+    // A field that comes, goes or changes its kind is a new version: with a migration, or with the rule that an absent one has a value that changes
+    // nothing. Then the list is written anew under the new version, and a file of the old one is frozen beside the others.
+    [Fact]
+    public void No_field_comes_or_goes_without_a_version()
+    {
+        var found = FieldsOf(JsonNode.Parse(ProjectSchema.Text())!, string.Empty).Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal).ToList();
+        var frozen = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", Fields));
+        Assert.Contains($"-{ProjectFile.CurrentVersion}.", Fields, StringComparison.Ordinal);
+        Assert.Equal(frozen, found);
+    }
+
+    // Paths with the kinds that stand there; what a schema refers to is followed by its own name only.
+    private static IEnumerable<string> FieldsOf(JsonNode schema, string at)
+    {
+        if (schema is not JsonObject node)
+        {
+            yield break;
+        }
+
+        if (node["type"] is { } type)
+        {
+            yield return $"{at}: {type.ToJsonString()}";
+        }
+
+        foreach (var (name, child) in node["properties"] as JsonObject ?? [])
+        {
+            var kind = child?["const"]?.ToJsonString();
+            yield return $"{at}/{name}{(kind is null ? string.Empty : " = " + kind)}";
+            foreach (var field in child is null ? [] : FieldsOf(child, $"{at}/{name}"))
+            {
+                yield return field;
+            }
+        }
+
+        foreach (var child in (node["items"] is { } items ? [items] : Array.Empty<JsonNode>()).Concat((node["anyOf"] as JsonArray ?? []).OfType<JsonNode>()))
+        {
+            var kind = child["properties"]?["kind"]?["const"]?.ToString();
+            foreach (var field in FieldsOf(child, kind is null ? at : $"{at}[{kind}]"))
+            {
+                yield return field;
+            }
+        }
+    }
+
+    private static string Sorted(JsonNode node) => node switch
+    {
+        JsonObject o => "{" + string.Join(',', o.OrderBy(p => p.Key, StringComparer.Ordinal).Select(p => $"{p.Key}:{(p.Value is null ? "null" : Sorted(p.Value))}")) + "}",
+        JsonArray a => "[" + string.Join(',', a.Select(v => v is null ? "null" : Sorted(v))) + "]",
+        _ => node.ToJsonString(),
+    };
+}
