@@ -32,13 +32,41 @@ export const xTitle = (value: string) => ({
 /** Size and margins of a picture on the bench. */
 export const bench = { width: 346, height: 226, margin: { top: 8, right: 8, bottom: 14, left: 8 } } as const;
 
-/** A time axis from nothing to the end of the data. */
-export const timeAxis = {
-  dataKey: "timeS",
-  type: "number" as const,
-  tick,
-  domain: [0, "dataMax"] as [number, string],
-  tickFormatter: (v: number) => n(v, 3),
-  label: xTitle("time, s"),
-  height: 34,
-};
+/** Round numbers from nothing up to a value, at most so many steps: 1, 2 or 5 times a power of ten apart. */
+export function roundTicks(to: number, most = 6): number[] {
+  if (!(to > 0) || !Number.isFinite(to)) {
+    return [0];
+  }
+  const power = 10 ** Math.floor(Math.log10(to / most));
+  const step = [1, 2, 5, 10].map((f) => f * power).find((f) => to / f <= most) ?? 10 * power;
+  return Array.from({ length: Math.floor(to / step + 1e-9) + 1 }, (_, i) => Number((i * step).toPrecision(12)));
+}
+
+/** A round number as a tick says it. */
+export function tickText(value: number): string {
+  const round = Number(value.toPrecision(6));
+  return Math.abs(round) >= 1000 ? n(round, 1) : String(round);
+}
+
+const units = [
+  { name: "ms", seconds: 1e-3, upTo: 0.5 },
+  { name: "s", seconds: 1, upTo: 600 },
+  { name: "min", seconds: 60, upTo: 3 * 3600 },
+  { name: "h", seconds: 3600, upTo: Infinity },
+] as const;
+
+/** A time axis from nothing to the end of what is shown, in a unit that fits, with round ticks. */
+export function timeAxis(rows: readonly { readonly timeS: number }[], most = 6) {
+  const end = rows.reduce((last, row) => Math.max(last, row.timeS), 0);
+  const unit = units.find((u) => end <= u.upTo) ?? units[1];
+  return {
+    dataKey: "timeS",
+    type: "number" as const,
+    tick,
+    domain: [0, end] as [number, number],
+    ticks: roundTicks(end / unit.seconds, most).map((t) => t * unit.seconds),
+    tickFormatter: (v: number) => tickText(v / unit.seconds),
+    label: xTitle(`time, ${unit.name}`),
+    height: 34,
+  };
+}

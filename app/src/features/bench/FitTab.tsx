@@ -1,6 +1,18 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceArea, Scatter, XAxis, YAxis } from "recharts";
 import type { Bench, DrivePoint } from "../../api/client";
-import { bench as size, blue, ink, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import {
+  bench as size,
+  blue,
+  ink,
+  plum,
+  roundTicks,
+  rule,
+  soft,
+  tick,
+  tickText,
+  xTitle,
+  yTitle,
+} from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 import type { Row } from "../board/selection";
@@ -75,6 +87,7 @@ function TorquePicture({
   readonly skipBands: DrivePoint["skipBands"];
 }) {
   const data = torque.points.map((p) => ({ ...p }));
+  const fastest = Math.max(...torque.points.map((p) => p.speedRpm));
   const highest = Math.max(
     ...torque.points.map((p) => Math.max(p.peakNm, p.continuousNm)),
     ...torque.working.map((w) => w.torqueNm),
@@ -109,17 +122,18 @@ function TorquePicture({
           dataKey="speedRpm"
           type="number"
           tick={tick}
-          domain={[0, "dataMax"]}
-          tickCount={7}
-          tickFormatter={(v: number) => String(Math.round(v))}
+          domain={[0, fastest]}
+          ticks={roundTicks(fastest)}
+          tickFormatter={tickText}
           label={xTitle("speed, rpm")}
           height={34}
           allowDuplicatedCategory={false}
         />
         <YAxis
           tick={tick}
-          domain={[0, Math.ceil(highest * 1.05)]}
-          tickFormatter={(v: number) => String(Math.round(v))}
+          domain={[0, highest * 1.05]}
+          ticks={roundTicks(highest * 1.05, 5)}
+          tickFormatter={tickText}
           width={52}
           label={yTitle("torque, Nm")}
         />

@@ -31,7 +31,7 @@ export function OverloadPicture({ overload }: { readonly overload: NonNullable<B
       >
         <ComposedChart {...size} height={168} data={data} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis} tickCount={6} />
+          <XAxis {...timeAxis(data, 5)} />
           <YAxis
             yAxisId="a"
             tick={tick}

@@ -87,7 +87,7 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
       >
         <ComposedChart {...size} height={200} data={[...run.trace]} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis} tickCount={9} />
+          <XAxis {...timeAxis(run.trace, 8)} />
           <YAxis
             tick={tick}
             width={56}
@@ -124,7 +124,7 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
       >
         <ComposedChart {...size} height={150} data={[...run.trace]} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis} tickCount={9} />
+          <XAxis {...timeAxis(run.trace, 8)} />
           <YAxis yAxisId="rpm" tick={tick} width={56} label={yTitle("rpm")} />
           <YAxis
             yAxisId="brake"
@@ -163,7 +163,7 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
       >
         <ComposedChart {...size} height={130} data={[...run.trace]} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis} tickCount={9} />
+          <XAxis {...timeAxis(run.trace, 8)} />
           <YAxis tick={tick} width={56} label={yTitle(unit)} tickFormatter={(v: number) => n(v, 3)} />
           <ReferenceLine y={0} stroke={soft} />
           <Line

@@ -164,7 +164,7 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
     >
       <ComposedChart {...size} data={rows} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis {...timeAxis} tickCount={9} />
+        <XAxis {...timeAxis(rows, 8)} />
         <YAxis tick={tick} width={56} label={yTitle("kW, below 0: given")} tickFormatter={(v: number) => n(v, 3)} />
         <ReferenceLine y={0} stroke={soft} />
         {members.map((tag, i) => (
@@ -219,7 +219,7 @@ function Voltage({ event, tripV }: EventProps & { readonly tripV: number }) {
     >
       <ComposedChart {...size} height={160} data={[...event.trace]} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis {...timeAxis} tickCount={9} />
+        <XAxis {...timeAxis(event.trace, 8)} />
         <YAxis
           tick={tick}
           width={56}

@@ -125,7 +125,7 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
       >
         <ComposedChart {...size} height={240} data={rows} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis} tickCount={11} />
+          <XAxis {...timeAxis(rows, 10)} />
           <YAxis tick={tick} width={56} label={yTitle("Nm")} tickFormatter={(v: number) => n(v, 3)} />
           <ReferenceLine y={0} stroke={soft} />
           {marks.map((at, i) => (
@@ -165,7 +165,7 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
       >
         <ComposedChart {...size} height={150} data={rows} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis} tickCount={11} />
+          <XAxis {...timeAxis(rows, 10)} />
           <YAxis
             tick={tick}
             width={56}

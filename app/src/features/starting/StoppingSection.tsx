@@ -157,7 +157,7 @@ function Picture({
     >
       <ComposedChart {...size} height={140} data={rows} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis {...timeAxis} tickCount={6} />
+        <XAxis {...timeAxis(rows, 5)} />
         <YAxis
           tick={tick}
           domain={what === "linkV" ? linkRange(limit) : [0, "auto"]}
@@ -207,7 +207,7 @@ function SoftStopPicture({ stop }: { readonly stop: NonNullable<Stopping["softSt
       >
         <ComposedChart {...size} height={140} data={[...stop.trace]} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis} tickCount={6} />
+          <XAxis {...timeAxis(stop.trace, 5)} />
           <YAxis
             yAxisId="n"
             tick={tick}
