@@ -34,7 +34,7 @@ builder.Services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Le
 builder.Services.AddOpenApi(OpenApiRules.Apply);
 builder.Services.AddSingleton(ReferenceCatalogue.Data);
 builder.Services.AddSingleton(services => new Assessor(services.GetRequiredService<EngineeringData>()));
-builder.Services.AddMemoryCache(memory => memory.SizeLimit = ProjectReader.MostRecent);
+builder.Services.AddMemoryCache(memory => (memory.SizeLimit, memory.CompactionPercentage) = (ProjectReader.MostRecent, 0.5));
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IConfiguration>()["data"] ?? "data", "cuadrilla.db")));
 builder.Services.AddSingleton(services =>

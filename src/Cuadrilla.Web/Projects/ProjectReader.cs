@@ -14,7 +14,10 @@ namespace Cuadrilla.Web.Projects;
 internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, IMemoryCache recent, ILogger<ProjectReader> logger)
 {
     /// <summary>How many specifications are kept with their assessments, so that bench, checks and sheets of an edit assess nothing again.</summary>
-    public const int MostRecent = 16;
+    public const int MostRecent = 32;
+
+    // Undo and a look at the edit before ask for these.
+    private const int MostOfProject = 4;
 
     public EngineeringData Data => assessor.Data;
 
@@ -33,6 +36,7 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 
     private PlantSpecification Kept(ProjectHead head, Func<PlantSpecification> read) => recent.GetOrCreate((head.Id, head.Edit), entry =>
     {
+        recent.Remove((head.Id, head.Edit - MostOfProject));
         entry.Size = 1;
         return read();
     })!;

@@ -39,6 +39,16 @@ public sealed class SameFiguresTests
     }
 
     [Fact]
+    public void The_same_specification_is_assessed_once()
+    {
+        var assessor = new Assessor(Data);
+        var plant = RandomPlant.Of(20_001, Data);
+        var found = Enumerable.Range(0, 8).AsParallel().WithDegreeOfParallelism(8).Select(_ => assessor.Run(plant)).ToList();
+        Assert.All(found, f => Assert.Same(found[0], f));
+        Assert.NotSame(found[0], assessor.Run(plant with { Name = plant.Name }));
+    }
+
+    [Fact]
     public void Without_warm_starts_they_are_equal_to_the_last_bit_in_any_order()
     {
         var plants = Enumerable.Range(30_000, BitEqual).Select(seed => RandomPlant.Of(seed, Data)).ToList();
