@@ -45,6 +45,24 @@ public sealed class FrontEndAssessmentTests
         Assert.Equal(rated.LineW, watt, rated.LineW * 0.02);
     }
 
+    [Theory]
+    [InlineData("dp-01")]
+    [InlineData("dp-14")]
+    public void A_longer_motor_cable_adds_its_heat_to_what_the_link_gives(string id)
+    {
+        var assessor = new Assessor(Data);
+        OperatingPoint At(double lengthM)
+        {
+            var plant = DemoChanges.Changed(DemoChanges.Demo, id, p => p with { Cable = p.Cable with { LengthM = lengthM } });
+            return assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model.At(1);
+        }
+
+        var (near, far) = (At(0), At(100));
+        Assert.Equal((0, near.Motor.InputW + near.FilterLossW + near.ConverterLossW), (near.CableLossW, near.LinkW));
+        Assert.True(far.CableLossW > 0);
+        Assert.Equal(far.CableLossW, far.LinkW - far.Motor.InputW - far.FilterLossW - far.ConverterLossW, 6);
+    }
+
     [Fact]
     public void Distortion_falls_from_six_to_eighteen_pulses_and_to_an_active_front_end()
     {

@@ -65,6 +65,24 @@ public sealed class StartTests
         }
     }
 
+    [Theory]
+    [InlineData(0.05)]
+    [InlineData(0.4)]
+    public void In_the_gap_between_star_and_delta_nothing_flows_and_the_load_slows_the_shaft(double gapS)
+    {
+        const double ChangeOverS = 1, LoadNm = 60, InertiaKgM2 = 4;
+        var drive = CageStart.StarDelta(Circuit, Stiff, ChangeOverS, gapS, [new LoadPoint(0, LoadNm)]);
+        var open = drive.At(ChangeOverS + (gapS / 2), 100, LoadNm);
+        Assert.Equal((0.0, 0.0, 0.0), (open.TorqueNm, open.LineCurrentA, open.InputW));
+        Assert.Equal(3, drive.At(ChangeOverS + gapS, 0, LoadNm).LineCurrentA / drive.At(0, 0, LoadNm).LineCurrentA, 1e-9);
+
+        // ω falls by T_L·t/J.
+        var run = StartSimulation.Run(drive, [new LoadPoint(0, LoadNm)], InertiaKgM2, 0.002);
+        var before = run.Moments.Last(m => m.TimeS <= ChangeOverS);
+        var after = run.Moments.First(m => m.TimeS >= ChangeOverS + gapS - 1e-9);
+        Assert.Equal(LoadNm * gapS / InertiaKgM2, before.SpeedRadPerS - after.SpeedRadPerS, 1e-3);
+    }
+
     [Fact]
     public void Without_load_the_rotor_takes_as_much_heat_as_the_masses_take_energy()
     {
