@@ -62,6 +62,23 @@ public sealed class Database
     }
 
     /// <summary>An open connection with the settings every use needs.</summary>
+    /// <summary>Why nothing could be read or saved now; null where both can be.</summary>
+    public string? Trouble()
+    {
+        try
+        {
+            using var connection = Open();
+            using var transaction = connection.BeginTransaction(deferred: false);
+            connection.ExecuteScalar<long>("SELECT count(*) FROM project p JOIN edit e ON e.project_id = p.id AND e.sequence = p.head", transaction: transaction);
+            transaction.Rollback();
+            return null;
+        }
+        catch (SqliteException problem)
+        {
+            return problem.Message;
+        }
+    }
+
     internal SqliteConnection Open()
     {
         var connection = new SqliteConnection(connectionString);

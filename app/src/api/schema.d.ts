@@ -3644,6 +3644,15 @@ export interface operations {
                     "application/json": components["schemas"]["HealthDocument"];
                 };
             };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
         };
     };
     readWorkbook: {

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Data;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Calculations;
 using Cuadrilla.Documents.Projects;
@@ -32,7 +33,10 @@ internal static class CalculationEndpoints
             .Produces<AssessmentDocument>().Produces<ProblemDocument>(400, Problems.ContentType);
         app.MapGet("/api/schema/project", () => Results.Text(ProjectSchema.Text(), "application/schema+json"))
             .WithName("getProjectSchema").WithTags("Calculations");
-        app.MapGet("/api/health", () => new HealthDocument("ok")).WithName("getHealth").WithTags("Calculations");
+        app.MapGet("/api/health", (Database database) => database.Trouble() is { } trouble
+                ? Problems.Of("unwell", "Projects can't be read or saved", StatusCodes.Status503ServiceUnavailable, trouble, [])
+                : Results.Ok(new HealthDocument("ok")))
+            .WithName("getHealth").WithTags("Calculations").Produces<HealthDocument>().Produces<ProblemDocument>(503, Problems.ContentType);
     }
 
     internal sealed record HealthDocument(string Status);

@@ -126,6 +126,14 @@ describe("saving edits", () => {
     expect(now().conflict).toBeUndefined();
   });
 
+  it("says that an undo got no answer", async () => {
+    answer(saved(project(2, 700, "a")));
+    await act(() => now().edit("a", altitude(700)));
+    act(() => now().undo());
+    await screen.findByText(/does not answer; whether it could undo/);
+    expect(now().project.edit).toBe(2);
+  });
+
   it("undoes on the edit in force, and says so when there is nothing", async () => {
     act(() => now().undo());
     await screen.findByText(/nothing to undo/);

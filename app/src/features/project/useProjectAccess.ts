@@ -104,7 +104,13 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
           return;
         }
         const path = direction === "undo" ? "/api/projects/{id}/undo" : "/api/projects/{id}/redo";
-        const answer: Answer = await api.POST(path, { params: { path: { id } }, body: { basedOn, who: who() } });
+        let answer: Answer;
+        try {
+          answer = await api.POST(path, { params: { path: { id } }, body: { basedOn, who: who() } });
+        } catch {
+          setNotice(`The server does not answer; whether it could ${direction} shows when it does.`);
+          return;
+        }
         if (answer.data) {
           accept(answer.data);
         } else if (answer.response.status === 409) {
