@@ -41,6 +41,11 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
     [InlineData("replace", "/site/depthM", "/changes/1/path")]
     [InlineData("replace", "/lineups/99/name", "/changes/1/path")]
     [InlineData("replace", "", "/changes/1/path")]
+    [InlineData("replace", "/", "/changes/1/path")]
+    [InlineData("add", "//", "/changes/1/path")]
+    [InlineData("replace", "/lineups/-1/name", "/changes/1/path")]
+    [InlineData("remove", "/lineups/99999999999999999999", "/changes/1/path")]
+    [InlineData("replace", "/site/altitudeM/x", "/changes/1/path")]
     [InlineData("remove", "/site/altitudeM", "/specification")]
     [InlineData("replace", "/site/altitudeM", "/specification/site/altitudeM")]
     public async Task What_does_not_apply_is_refused_and_nothing_of_the_rest_is_saved(string op, string path, string pointer)
@@ -50,6 +55,18 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
         Assert.StartsWith(pointer, (string?)(await refused.Body())["errors"]![0]!["pointer"], StringComparison.Ordinal);
         Assert.Equal(1, (int)(await Get(project))["edit"]!);
+    }
+
+    [Fact]
+    public async Task Gaps_in_lists_are_named()
+    {
+        var project = await client.ImportDemo();
+        using var gap = await Change(project, 1, Op("add", "/lineups/-", null));
+        Assert.Equal(HttpStatusCode.BadRequest, gap.StatusCode);
+        Assert.StartsWith("/specification/lineups/", (string?)(await gap.Body())["errors"]![0]!["pointer"], StringComparison.Ordinal);
+        using var nothing = await Change(project, 1, Op("replace", "/site/altitudeM", 10), null!);
+        Assert.Equal(HttpStatusCode.BadRequest, nothing.StatusCode);
+        Assert.Equal("/changes/1", (string?)(await nothing.Body())["errors"]![0]!["pointer"]);
     }
 
     [Fact]

@@ -118,7 +118,8 @@ public sealed record Check(
             marginPct = sense == LimitSense.AtMost ? 100 * (1 - (figure / limit)) : 100 * ((figure / limit) - 1);
         }
 
-        marginPct = Math.Round(marginPct, MarginDecimals);
+        // Adding nothing makes of −0 a plain 0.
+        marginPct = Math.Round(marginPct, MarginDecimals) + 0.0;
         return marginPct < 0 || double.IsNaN(marginPct) ? Verdict.Fails : marginPct < tightMarginPct ? Verdict.Tight : Verdict.Holds;
     }
 

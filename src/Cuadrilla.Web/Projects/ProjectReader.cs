@@ -14,10 +14,10 @@ namespace Cuadrilla.Web.Projects;
 internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, IMemoryCache recent, ILogger<ProjectReader> logger)
 {
     /// <summary>How many specifications are kept with their assessments, so that bench, checks and sheets of an edit assess nothing again.</summary>
-    public const int MostRecent = 32;
+    public const int MostRecent = 8;
 
-    // Undo and a look at the edit before ask for these.
-    private const int MostOfProject = 4;
+    // A large plant's assessment takes some tens of megabytes: of a project only the edit in force is kept.
+    private const int MostOfProject = 1;
 
     public EngineeringData Data => assessor.Data;
 

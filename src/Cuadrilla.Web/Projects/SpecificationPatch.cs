@@ -50,8 +50,10 @@ internal static class SpecificationPatch
         var document = JsonSerializer.SerializeToNode(before, ProjectJson.Options)!.AsObject();
         for (var i = 0; i < changes.Count; i++)
         {
-            Apply(document, changes[i], $"/changes/{i}");
+            Apply(document, changes[i] ?? throw new InputException(InputProblem.Of($"/changes/{i}", "Change", "null", "an object")), $"/changes/{i}");
         }
+
+        RefuseGaps(document, "/specification");
 
         var after = JsonReading.Read<PlantSpecification>(JsonSerializer.SerializeToUtf8Bytes(document), ProjectJson.Options, "/specification");
         return (after, JsonNode.DeepEquals(document, JsonSerializer.SerializeToNode(after, ProjectJson.Options)));
@@ -59,8 +61,8 @@ internal static class SpecificationPatch
 
     private static void Apply(JsonObject document, SpecificationChange change, string pointer)
     {
-        // The whole document is replaced by an edit, not by a change.
-        if (!change.Path.StartsWith('/'))
+        // The whole document is replaced by an edit, not by a change; and no field has an empty name.
+        if (!change.Path.StartsWith('/') || change.Path.EndsWith('/') || change.Path.Contains("//", StringComparison.Ordinal))
         {
             throw NotThere(change, pointer);
         }
@@ -80,6 +82,28 @@ internal static class SpecificationPatch
         if (refused is not null)
         {
             throw NotThere(change, pointer);
+        }
+    }
+
+    // A list holds things, or is shorter.
+    private static void RefuseGaps(JsonNode node, string pointer)
+    {
+        switch (node)
+        {
+            case JsonObject fields:
+                foreach (var (name, child) in fields.Where(f => f.Value is not null))
+                {
+                    RefuseGaps(child!, $"{pointer}/{name}");
+                }
+
+                break;
+            case JsonArray list:
+                for (var i = 0; i < list.Count; i++)
+                {
+                    RefuseGaps(list[i] ?? throw new InputException(InputProblem.Of($"{pointer}/{i}", "Entry of a list", "null", "a value")), $"{pointer}/{i}");
+                }
+
+                break;
         }
     }
 
