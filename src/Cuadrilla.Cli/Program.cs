@@ -1,9 +1,11 @@
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Bench;
@@ -12,10 +14,10 @@ using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Cli;
 
-/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>calc NAME</c>, <c>schema</c>.</summary>
+/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>, <c>schema</c>.</summary>
 internal static class Program
 {
-    private const string Usage = "Usage: assess FILE | point FILE TAG | calc NAME < input.json | schema";
+    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | schema";
 
     private static int Main(string[] args)
     {
@@ -25,6 +27,8 @@ internal static class Program
             {
                 ["assess", var file] => Assess(file),
                 ["point", var file, var tag] => Point(file, tag),
+                ["do", var file] => Do(file, null),
+                ["do", var file, var target] => Do(file, target),
                 ["calc", var name] => Calc(name),
                 ["schema"] => Print(ProjectSchema.Text()),
                 _ => Refuse(Usage),
@@ -64,6 +68,27 @@ internal static class Program
         return Print(JsonSerializer.Serialize(BenchDocument.Of(plant, point, new Assessor(data)), ProjectJson.FileOptions) + "\n");
     }
 
+    // A command, or a list of them, from standard input; the changed project goes to OUT, or to standard output.
+    private static int Do(string file, string? target)
+    {
+        var data = ReferenceCatalogue.Data;
+        var input = StandardInput();
+        var commands = input.AsSpan().TrimStart(" \t\r\n"u8).StartsWith("["u8)
+            ? JsonReading.Read<IReadOnlyList<PlantCommand>>(input, ProjectJson.Options)
+            : [JsonReading.Read<PlantCommand>(input, ProjectJson.Options)];
+        var done = CommandRun.All(Plant(file, data), commands, new Assessor(data));
+        var changed = ProjectFile.Write(done.After, data);
+        if (target is null)
+        {
+            return Print(Encoding.UTF8.GetString(changed) + "\n");
+        }
+
+        // Beside it first: a file is whole or as it was.
+        File.WriteAllBytes(target + ".new", changed);
+        File.Move(target + ".new", target, overwrite: true);
+        return Print(done.Label + "\n");
+    }
+
     private static PlantSpecification Plant(string file, EngineeringData data)
     {
         if (new FileInfo(file) is { Exists: true, Length: > ProjectFile.MaxBytes } large)
@@ -78,16 +103,21 @@ internal static class Program
     private static int Calc(string name)
     {
         var calculation = Calculation.Named(name);
+        return Print(calculation.Run(StandardInput()).ToJsonString(ProjectJson.Options) + "\n");
+    }
+
+    private static byte[] StandardInput()
+    {
         using var input = new MemoryStream();
         using var standard = Console.OpenStandardInput();
         standard.CopyTo(input);
-        return Print(calculation.Run(input.ToArray()).ToJsonString(ProjectJson.Options) + "\n");
+        return input.ToArray();
     }
 
     private static int Print(string text)
     {
         using var output = Console.OpenStandardOutput();
-        output.Write(System.Text.Encoding.UTF8.GetBytes(text));
+        output.Write(Encoding.UTF8.GetBytes(text));
         return 0;
     }
 

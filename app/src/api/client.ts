@@ -11,6 +11,10 @@ export type Project = Schemas["ProjectDocument"];
 export type Saved = Schemas["SavedDocument"];
 export type SpecificationChange = Schemas["SpecificationChange"];
 export type Specification = Schemas["PlantSpecification"];
+/** A change that asks for engineering, carried out by the server. */
+export type PlantCommand = Schemas["PlantCommand"];
+export type ElementKind = Schemas["ElementKind"];
+export type CommandDone = Schemas["CommandDocument"];
 export type Assessment = Schemas["AssessmentDocument"];
 export type Check = Schemas["CheckDocument"];
 /** What tells a check from all others of a plant. */

@@ -356,6 +356,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/commands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["runCommands"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/commands/possible": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askCommands"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/undo": {
         parameters: {
             query?: never;
@@ -867,6 +899,8 @@ export interface components {
             /** @enum {string} */
             kind: "to-line";
         };
+        /** @enum {unknown} */
+        BrakingWay: "nothing" | "coast" | "flux" | "dc-injection" | "resistor" | "to-line";
         Bus: {
             id: string;
             name: string;
@@ -979,6 +1013,7 @@ export interface components {
             /** Format: double */
             ratedCurrentA: number;
             fits: boolean;
+            needsData: boolean;
             reason: string;
             /** Format: double */
             usagePct: number;
@@ -1056,6 +1091,16 @@ export interface components {
         };
         /** @enum {unknown} */
         CoilSuppression: "none" | "diode" | "zener" | "varistor";
+        CommandDocument: {
+            createdIds: string[];
+            saved: components["schemas"]["ProjectDocument"];
+        };
+        CommandRequest: {
+            /** Format: int64 */
+            basedOn: number;
+            who: string;
+            commands: components["schemas"]["PlantCommand"][];
+        };
         CommonCoupling: {
             busId: string;
             maximumDemandKva: components["schemas"]["Given"];
@@ -1354,7 +1399,11 @@ export interface components {
             specification: components["schemas"]["PlantSpecification"];
         };
         /** @enum {unknown} */
+        ElementKind: "bus" | "transformer" | "cable" | "coupler" | "capacitor-bank" | "active-filter" | "linear" | "line-motor" | "single-phase-group";
+        /** @enum {unknown} */
         ExplosionProtection: "none" | "flameproof" | "increased-safety" | "pressurised" | "dust-by-enclosure";
+        /** @enum {unknown} */
+        FeedWay: "converter" | "across-the-line" | "star-delta" | "soft-starter";
         Feeder: components["schemas"]["FeederOnBusbar"] | components["schemas"]["FeederByCable"];
         FeederByCable: {
             /** @enum {string} */
@@ -1895,10 +1944,13 @@ export interface components {
              */
             channel: number;
         };
-        MitigationChoice: {
-            drivePointId: string;
-            itemId: string;
-            returnsToLine: boolean;
+        MitigationChange: {
+            choices: {
+                [key: string]: string;
+            };
+            move: null | components["schemas"]["MitigationMove"];
+            filter: null | components["schemas"]["ActiveFilter"];
+            detunes: boolean;
         };
         MitigationDocument: {
             /** Format: int32 */
@@ -1907,14 +1959,7 @@ export interface components {
             /** Format: double */
             filterA: number;
         };
-        MitigationFilterDocument: {
-            id: string;
-            name: string;
-            busId: string;
-            /** Format: double */
-            ratedCurrentA: number;
-        };
-        MitigationMoveDocument: {
+        MitigationMove: {
             lineupId: string;
             busId: string;
             drivePointId: string;
@@ -1945,9 +1990,7 @@ export interface components {
             /** Format: double */
             widthMm: number;
             spoils: string;
-            choices: components["schemas"]["MitigationChoice"][];
-            move: null | components["schemas"]["MitigationMoveDocument"];
-            filter: null | components["schemas"]["MitigationFilterDocument"];
+            change: components["schemas"]["MitigationChange"];
         };
         /**
          * @default separate-windings
@@ -2280,6 +2323,152 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"];
+        PlantCommandAddDrivePoint: {
+            /** @enum {string} */
+            kind: "add-drive-point";
+            lineupId: string;
+            afterId: string;
+        };
+        PlantCommandAddElement: {
+            /** @enum {string} */
+            kind: "add-element";
+            element: components["schemas"]["ElementKind"];
+        };
+        PlantCommandAddHoldingBrake: {
+            /** @enum {string} */
+            kind: "add-holding-brake";
+            pointId: string;
+        };
+        PlantCommandAddLineup: {
+            /** @enum {string} */
+            kind: "add-lineup";
+        };
+        PlantCommandAdoptWay: {
+            /** @enum {string} */
+            kind: "adopt-way";
+            variantId: string;
+            reason: string;
+            lineupId: string;
+        };
+        PlantCommandBrakeBy: {
+            /** @enum {string} */
+            kind: "brake-by";
+            pointIds: string[];
+            way: components["schemas"]["BrakingWay"];
+        };
+        PlantCommandChooseConverter: {
+            /** @enum {string} */
+            kind: "choose-converter";
+            pointIds: string[];
+            itemId: string;
+            reason: string;
+        };
+        PlantCommandChooseMotor: {
+            /** @enum {string} */
+            kind: "choose-motor";
+            pointIds: string[];
+            itemId: string;
+            reason: string;
+        };
+        PlantCommandCompareSingleDrives: {
+            /** @enum {string} */
+            kind: "compare-single-drives";
+            dcBusId: string;
+        };
+        PlantCommandCopyDrivePoint: {
+            /** @enum {string} */
+            kind: "copy-drive-point";
+            pointId: string;
+        };
+        PlantCommandDissolveArrangement: {
+            /** @enum {string} */
+            kind: "dissolve-arrangement";
+            arrangementId: string;
+        };
+        PlantCommandDissolveDcBus: {
+            /** @enum {string} */
+            kind: "dissolve-dc-bus";
+            dcBusId: string;
+        };
+        PlantCommandDropWay: {
+            /** @enum {string} */
+            kind: "drop-way";
+            variantId: string;
+            lineupId: string;
+        };
+        PlantCommandFeedBy: {
+            /** @enum {string} */
+            kind: "feed-by";
+            pointIds: string[];
+            way: components["schemas"]["FeedWay"];
+        };
+        PlantCommandJoinDcBus: {
+            /** @enum {string} */
+            kind: "join-dc-bus";
+            pointIds: string[];
+        };
+        PlantCommandJoinFollower: {
+            /** @enum {string} */
+            kind: "join-follower";
+            leaderId: string;
+            followerId: string;
+        };
+        PlantCommandJoinGroup: {
+            /** @enum {string} */
+            kind: "join-group";
+            pointIds: string[];
+        };
+        PlantCommandJoinShaft: {
+            /** @enum {string} */
+            kind: "join-shaft";
+            pointIds: string[];
+        };
+        PlantCommandMitigate: {
+            /** @enum {string} */
+            kind: "mitigate";
+            name: string;
+            change: components["schemas"]["MitigationChange"];
+        };
+        PlantCommandPutOnBoard: {
+            /** @enum {string} */
+            kind: "put-on-board";
+            variantId: string;
+            lineupId: string;
+        };
+        PlantCommandRemoveDrivePoints: {
+            /** @enum {string} */
+            kind: "remove-drive-points";
+            pointIds: string[];
+        };
+        PlantCommandRemoveLineup: {
+            /** @enum {string} */
+            kind: "remove-lineup";
+            lineupId: string;
+        };
+        PlantCommandSetWayAside: {
+            /** @enum {string} */
+            kind: "set-way-aside";
+            name: string;
+            lineupId: string;
+        };
+        PlantCommandShareBy: {
+            /** @enum {string} */
+            kind: "share-by";
+            arrangementId: string;
+            way: components["schemas"]["SharingWay"];
+        };
+        PlantCommandSizeBest: {
+            /** @enum {string} */
+            kind: "size-best";
+            pointIds: string[];
+            part: components["schemas"]["SizedPart"];
+        };
+        PlantCommandSplitOnShaft: {
+            /** @enum {string} */
+            kind: "split-on-shaft";
+            pointId: string;
+        };
         PlantSensitivityDocument: {
             /** Format: double */
             hoursPu: number;
@@ -2325,6 +2514,9 @@ export interface components {
             reactiveKvarh: number;
             returned: components["schemas"]["ReturnedEnergy"];
             against: null | components["schemas"]["Comparison"];
+        };
+        PossibleRequest: {
+            commands: components["schemas"]["PlantCommand"][];
         };
         PowerParts: {
             /** Format: double */
@@ -2593,6 +2785,8 @@ export interface components {
             accuracyPct: components["schemas"]["Given"];
             speedWindowPct: components["schemas"]["Given"];
         };
+        /** @enum {unknown} */
+        SharingWay: "droop" | "torque-follower" | "speed-follower" | "speed-trim";
         SheetLine: {
             name: string;
             value: string;
@@ -2621,6 +2815,8 @@ export interface components {
             /** Format: double */
             altitudeMaxM: number;
         };
+        /** @enum {unknown} */
+        SizedPart: "motor" | "converter" | "both";
         SkipBand: {
             /** Format: double */
             fromRpm: number;
@@ -3907,6 +4103,103 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["StaleDocument"];
+                };
+            };
+        };
+    };
+    runCommands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CommandRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommandDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleDocument"];
+                };
+            };
+        };
+    };
+    askCommands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PossibleRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
         };

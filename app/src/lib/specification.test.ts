@@ -1,18 +1,7 @@
 import { describe, expect, it } from "vitest";
-import type { Specification } from "../api/client";
+import type { DrivePoint, Specification } from "../api/client";
 import { columnIds, moved, validSelection } from "../features/board/selection";
-import {
-  addLineup,
-  addPoint,
-  changeLineup,
-  changePoints,
-  copyPoint,
-  findPoint,
-  moveLineup,
-  movePoint,
-  removeLineup,
-  removePoints,
-} from "./specification";
+import { changeLineup, changePoints, findPoint, moveLineup, movePoint } from "./specification";
 
 const empty = {
   lineups: [
@@ -31,37 +20,19 @@ const empty = {
   ],
   scenarios: [],
 } as unknown as Specification;
-const usual = { id: "s", name: "s", states: [], loadStates: [], switches: [], bankStates: [] };
-
-const three = () => addPoint(addPoint(addPoint(empty, "l1")[0], "l1")[0], "l1")[0];
+const withPoints = (...ids: string[]): Specification => ({
+  ...empty,
+  lineups: empty.lineups.map((l) => ({
+    ...l,
+    drivePoints: ids.map((id) => ({ id, tag: id.toUpperCase(), name: id })) as unknown as DrivePoint[],
+  })),
+});
+const three = () => withPoints("dp-01", "dp-02", "dp-03");
 
 describe("drive points", () => {
-  it("are added with the next free tag, after the one named", () => {
-    expect(columnIds(three())).toEqual(["dp-01", "dp-02", "dp-03"]);
-    const [next, point] = addPoint(three(), "l1", "dp-01");
-    expect(point.tag).toBe("DP-04");
-    expect(columnIds(next)).toEqual(["dp-01", "dp-04", "dp-02", "dp-03"]);
-  });
-
-  it("are copied with their state in scenarios", () => {
-    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1, loadPu: 1 }];
-    const start = { ...three(), scenarios: [{ ...usual, states }] };
-    const result = copyPoint(start, "dp-02");
-    expect(result?.[1].name).toBe("New drive point copy");
-    expect(result && columnIds(result[0])).toEqual(["dp-01", "dp-02", "dp-04", "dp-03"]);
-    expect(result?.[0].scenarios[0]?.states.map((s) => s.drivePointId)).toEqual(["dp-02", "dp-04"]);
-  });
-
   it("move and stop at the ends", () => {
     expect(columnIds(movePoint(three(), "dp-01", 1))).toEqual(["dp-02", "dp-01", "dp-03"]);
     expect(columnIds(movePoint(three(), "dp-01", -1))).toEqual(["dp-01", "dp-02", "dp-03"]);
-  });
-
-  it("are removed from the scenarios too", () => {
-    const states = [{ drivePointId: "dp-02", running: false, levelPu: 1, loadPu: 1 }];
-    const left = removePoints({ ...three(), scenarios: [{ ...usual, states }] }, ["dp-02"]);
-    expect(columnIds(left)).toEqual(["dp-01", "dp-03"]);
-    expect(left.scenarios[0]?.states).toEqual([]);
   });
 
   it("change without touching their neighbours", () => {
@@ -73,17 +44,12 @@ describe("drive points", () => {
 });
 
 describe("lineups", () => {
-  it("are added with a free tag, moved and removed with their drive points", () => {
-    const one = { ...three(), scenarios: [{ ...usual, states: [] }] };
-    const two = addLineup(one);
-    expect(two.lineups.map((l) => l.tag)).toEqual(["L1", "L2"]);
-    expect(two.lineups[1]?.busId).toBe(one.lineups[0]?.busId);
+  it("are moved, and changed without touching the others", () => {
+    const one = three();
+    const two = { ...one, lineups: [...one.lineups, ...empty.lineups.map((l) => ({ ...l, id: "l2", tag: "L2" }))] };
     expect(moveLineup(two, "l2", -1).lineups.map((l) => l.id)).toEqual(["l2", "l1"]);
     expect(moveLineup(two, "l2", 1)).toBe(two);
     expect(changeLineup(two, "l2", { name: "Packing" }).lineups[0]).toBe(two.lineups[0]);
-    const left = removeLineup(two, "l1");
-    expect(left.lineups.map((l) => l.id)).toEqual(["l2"]);
-    expect(columnIds(left)).toEqual([]);
   });
 });
 
@@ -102,7 +68,7 @@ describe("selection", () => {
   });
 
   it("falls back when its drive point is gone", () => {
-    expect(validSelection(removePoints(three(), ["dp-02"]), at)?.point).toBe("dp-01");
+    expect(validSelection(withPoints("dp-01", "dp-03"), at)?.point).toBe("dp-01");
     expect(validSelection(empty, at)).toBeUndefined();
   });
 });

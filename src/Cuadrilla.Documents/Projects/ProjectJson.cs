@@ -4,6 +4,7 @@ using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
@@ -66,6 +67,35 @@ public static class ProjectJson
             (typeof(ConverterChoice.StarDelta), "star-delta"),
             (typeof(ConverterChoice.SoftStarter), "soft-starter"),
             (typeof(ConverterChoice.OfGroup), "of-group"),
+        ],
+        [typeof(PlantCommand)] =
+        [
+            (typeof(AddDrivePoint), "add-drive-point"),
+            (typeof(CopyDrivePoint), "copy-drive-point"),
+            (typeof(RemoveDrivePoints), "remove-drive-points"),
+            (typeof(AddLineup), "add-lineup"),
+            (typeof(RemoveLineup), "remove-lineup"),
+            (typeof(JoinDcBus), "join-dc-bus"),
+            (typeof(DissolveDcBus), "dissolve-dc-bus"),
+            (typeof(CompareSingleDrives), "compare-single-drives"),
+            (typeof(JoinGroup), "join-group"),
+            (typeof(JoinShaft), "join-shaft"),
+            (typeof(SplitOnShaft), "split-on-shaft"),
+            (typeof(JoinFollower), "join-follower"),
+            (typeof(DissolveArrangement), "dissolve-arrangement"),
+            (typeof(ShareBy), "share-by"),
+            (typeof(SetWayAside), "set-way-aside"),
+            (typeof(PutOnBoard), "put-on-board"),
+            (typeof(AdoptWay), "adopt-way"),
+            (typeof(DropWay), "drop-way"),
+            (typeof(FeedBy), "feed-by"),
+            (typeof(BrakeBy), "brake-by"),
+            (typeof(AddHoldingBrake), "add-holding-brake"),
+            (typeof(ChooseMotor), "choose-motor"),
+            (typeof(ChooseConverter), "choose-converter"),
+            (typeof(SizeBest), "size-best"),
+            (typeof(AddElement), "add-element"),
+            (typeof(Mitigate), "mitigate"),
         ],
         [typeof(MotorChoice)] = [(typeof(MotorChoice.NotChosen), "not-chosen"), (typeof(MotorChoice.FromCatalogue), "catalogue")],
         [typeof(ParallelPath)] = [(typeof(ParallelPath.Own), "own"), (typeof(ParallelPath.Common), "common")],

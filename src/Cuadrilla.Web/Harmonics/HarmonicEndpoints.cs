@@ -82,7 +82,7 @@ internal sealed record WaveDocument(double AngleDeg, double? CurrentA, double Vo
 /// <param name="FilterA">Rated current of a central active filter at low voltage that would bring the coupling within its limits, A; 0: none needed.</param>
 internal sealed record MitigationDocument(int DrivePoints, IReadOnlyList<MitigationWayDocument> Ways, double FilterA);
 
-/// <summary>A way of mitigating.</summary>
+/// <summary>A way of mitigating; <c>Change</c> is what the command <c>mitigate</c> puts on the board.</summary>
 internal sealed record MitigationWayDocument(
     string Id,
     string Name,
@@ -98,18 +98,7 @@ internal sealed record MitigationWayDocument(
     double LifetimeCost,
     double WidthMm,
     string Spoils,
-    IReadOnlyList<MitigationChoice> Choices,
-    MitigationMoveDocument? Move,
-    MitigationFilterDocument? Filter);
-
-/// <summary>A lineup to hang from another bus, or a drive point to move into another lineup; what does not apply is empty.</summary>
-internal sealed record MitigationMoveDocument(string LineupId, string BusId, string DrivePointId, string ToLineupId);
-
-/// <summary>A central active filter to add.</summary>
-internal sealed record MitigationFilterDocument(string Id, string Name, string BusId, double RatedCurrentA);
-
-/// <summary>Converter of a drive point in a way of mitigating.</summary>
-internal sealed record MitigationChoice(string DrivePointId, string ItemId, bool ReturnsToLine);
+    MitigationChange Change);
 
 /// <summary>Harmonics explained, and the mitigation workbench.</summary>
 internal static class HarmonicEndpoints
@@ -178,15 +167,12 @@ internal static class HarmonicEndpoints
             .. plant.Lineups.Where(l => lineupId is null || l.Id == lineupId).SelectMany(l => l.DrivePoints).Select(p => p.Id).Where(p => drivePointId is null || p == drivePointId),
         ];
         var (ways, filter) = MitigationWorkbench.Of(plant, points, assessor);
-        var converters = assessor.Data.With(plant).Converters;
         return new MitigationDocument(
             points.Count,
             [
                 .. ways.Select(w => new MitigationWayDocument(
                     w.Id, w.Name, w.Changed, Finite(w.ThdiPct), Finite(w.TddPct), Finite(w.ThdvPct), Finite(w.OrderUsePct), w.Fails, w.Complies, w.Year.EnergyKwh, w.Year.EquipmentCost,
-                    w.Year.LifetimeCost, w.WidthMm, w.Spoils, [.. w.Choices.Select(c => new MitigationChoice(c.Key, c.Value, converters[c.Value].FrontEnd.ReturnsToLine))],
-                    w.Move is { } m ? new MitigationMoveDocument(m.LineupId, m.BusId, m.DrivePointId, m.ToLineupId) : null,
-                    w.Filter is { } f ? new MitigationFilterDocument(f.Id, f.Name, f.BusId, f.RatedCurrentA) : null)),
+                    w.Year.LifetimeCost, w.WidthMm, w.Spoils, w.Change)),
             ],
             filter.CurrentA);
     }

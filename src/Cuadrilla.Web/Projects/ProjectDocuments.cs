@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Assessments;
 
@@ -27,6 +28,21 @@ internal sealed record EditRequest(long BasedOn, string Label, string Who, Plant
 /// <param name="Who">Who changed it, 1 to 60 characters.</param>
 /// <param name="Changes">What differs from that edit.</param>
 internal sealed record ChangeRequest(long BasedOn, string Label, string Who, IReadOnlyList<SpecificationChange> Changes);
+
+/// <summary>Commands to carry out, all of them or none.</summary>
+/// <param name="BasedOn">The edit they were asked on.</param>
+/// <param name="Who">Who asked, 1 to 60 characters.</param>
+/// <param name="Commands">1 to 200, each on what the one before left.</param>
+internal sealed record CommandRequest(long BasedOn, string Who, IReadOnlyList<PlantCommand> Commands);
+
+/// <summary>Commands that might be carried out.</summary>
+/// <param name="Commands">1 to 200, each asked by itself.</param>
+internal sealed record PossibleRequest(IReadOnlyList<PlantCommand> Commands);
+
+/// <summary>Commands that are carried out and saved, and what follows.</summary>
+/// <param name="CreatedIds">Keys of what they created.</param>
+/// <param name="Saved">The edit in force now.</param>
+internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, ProjectDocument Saved);
 
 /// <summary>Changes that are saved, and what follows.</summary>
 /// <param name="Id">Key of the project.</param>

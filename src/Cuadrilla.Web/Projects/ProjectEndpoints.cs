@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
@@ -26,6 +27,11 @@ internal static class ProjectEndpoints
         group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").Accepts<ChangeRequest>("application/json")
             .Produces<SavedDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
             .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+        group.MapPost("/{id}/commands", CommandAsync).WithName("runCommands").Accepts<CommandRequest>("application/json")
+            .Produces<CommandDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
+            .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+        group.MapPost("/{id}/commands/possible", PossibleAsync).WithName("askCommands").Accepts<PossibleRequest>("application/json")
+            .Produces<IReadOnlyList<string>>().Produces<ProblemDocument>(400, Problems.ContentType).Produces<ProblemDocument>(404, Problems.ContentType);
         group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))
             .WithName("undo").Accepts<StepRequest>("application/json")
@@ -83,6 +89,32 @@ internal static class ProjectEndpoints
         ProjectFile.Require(specification, reader.Data, "/specification");
         var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(specification), wanted.Who, wanted.Label);
         return outcome is WriteOutcome.Saved saved ? Results.Ok(reader.Saved(saved.Head, specification, isJustThat)) : Answer(outcome, reader, null);
+    }
+
+    private static async Task<IResult> CommandAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader, Assessor assessor)
+    {
+        var wanted = await RequestBody.ReadAsync<CommandRequest>(request);
+        RequireWords("/who", "Who", wanted.Who, 60);
+        if (store.Find(id) is not { } head || store.DocumentAt(id, wanted.BasedOn) is not { } before)
+        {
+            return Unknown();
+        }
+
+        if (head.Edit != wanted.BasedOn)
+        {
+            return Answer(new WriteOutcome.Stale(head, before), reader, null);
+        }
+
+        var done = CommandRun.All(reader.Specification(id)!, wanted.Commands, assessor);
+        var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(done.After), wanted.Who, done.Label);
+        return outcome is WriteOutcome.Saved saved ? Results.Ok(new CommandDocument(done.CreatedIds, reader.Document(saved.Head, done.After))) : Answer(outcome, reader, null);
+    }
+
+    // What is shown with a button that can't be pressed.
+    private static async Task<IResult> PossibleAsync(string id, HttpRequest request, ProjectReader reader, Assessor assessor)
+    {
+        var wanted = await RequestBody.ReadAsync<PossibleRequest>(request);
+        return reader.Specification(id) is { } plant ? Results.Ok(CommandRun.Refusals(plant, wanted.Commands, assessor)) : Unknown();
     }
 
     private static async Task<IResult> StepAsync(HttpRequest request, ProjectReader reader, Func<long, string, WriteOutcome> step)

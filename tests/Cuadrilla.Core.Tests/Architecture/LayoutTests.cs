@@ -11,7 +11,7 @@ public sealed class LayoutTests
     // Items of the catalogue stand beside the formulae of their component, so the catalogue as a whole comes after all of them.
     private static readonly string[] Folders =
     [
-        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Assessment",
+        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 
     public static TheoryData<string> Below => [.. Folders.SkipLast(1)];

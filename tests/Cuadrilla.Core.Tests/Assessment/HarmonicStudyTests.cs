@@ -264,7 +264,7 @@ public sealed class HarmonicStudyTests
         Assert.True(filter.CurrentA > 0);
 
         // What a way says is what the plant comes to with its choices.
-        var tried = active.Choices.Aggregate(Demo, (plant, c) => Changed(plant, c.Key, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value, Braking = new Braking.ToLine() } }));
+        var tried = active.Change.Choices.Aggregate(Demo, (plant, c) => Changed(plant, c.Key, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value, Braking = new Braking.ToLine() } }));
         Assert.Equal(active.TddPct, new Assessor(Data).Run(tried).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value, 2e-3 * active.TddPct);
     }
 
@@ -292,7 +292,7 @@ public sealed class HarmonicStudyTests
     {
         var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], new Assessor(Data));
 
-        Assert.All(ways.Where(w => w.Id is not ("as-is" or "detuned") && w.Move is null && w.Filter is null), w => Assert.Equal(["dp-02"], w.Choices.Keys));
+        Assert.All(ways.Where(w => w.Id is not ("as-is" or "detuned") && w.Change.Move is null && w.Change.Filter is null), w => Assert.Equal(["dp-02"], w.Change.Choices.Keys));
         Assert.True(ways.Single(w => w.Id == "six-pulse-choke").ThdiPct < ways.Single(w => w.Id == "as-is").ThdiPct);
     }
 
@@ -302,12 +302,12 @@ public sealed class HarmonicStudyTests
         var (ways, rating) = MitigationWorkbench.Of(Demo, [.. Demo.AllDrivePoints().Select(p => p.Id)], new Assessor(Data));
         var asIs = ways.Single(w => w.Id == "as-is");
         var filter = ways.Single(w => w.Id == "active-filter");
-        Assert.True(filter.Filter!.RatedCurrentA >= rating.CurrentA);
-        var withFilter = Demo with { Distribution = Demo.Distribution with { ActiveFilters = [filter.Filter] } };
+        Assert.True(filter.Change.Filter!.RatedCurrentA >= rating.CurrentA);
+        var withFilter = Demo with { Distribution = Demo.Distribution with { ActiveFilters = [filter.Change.Filter] } };
         Assert.Equal(Verdict.Holds, new Assessor(Data).Run(withFilter).Checks.Single(c => c.Id == "harmonics.active-filter").Verdict);
         Assert.True(filter.TddPct < 0.9 * asIs.TddPct);
         Assert.True(filter.Year.EquipmentCost > asIs.Year.EquipmentCost && filter.Year.EnergyKwh > asIs.Year.EnergyKwh);
-        var moved = ways.First(w => w.Move is not null);
+        var moved = ways.First(w => w.Change.Move is not null);
         Assert.NotEqual(asIs.TddPct, moved.TddPct, 0.01);
         Assert.Contains(ways, w => w.Id == "six-pulse-choke-3");
         Assert.Contains(ways, w => w.Id == "six-pulse-choke-5");
@@ -321,7 +321,7 @@ public sealed class HarmonicStudyTests
     public void One_drive_moves_into_a_lineup_of_the_other_transformer()
     {
         var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], new Assessor(Data));
-        var move = ways.First(w => w.Move is not null).Move!;
+        var move = ways.First(w => w.Change.Move is not null).Change.Move!;
         Assert.Equal("dp-02", move.DrivePointId);
         Assert.NotEqual(Demo.Lineups.Single(l => l.DrivePoints.Any(p => p.Id == "dp-02")).BusId, Demo.Lineups.Single(l => l.Id == move.ToLineupId).BusId);
     }

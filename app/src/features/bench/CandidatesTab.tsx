@@ -9,11 +9,12 @@ import { useChoose } from "../board/useChoose";
 import { OwnConvertersSheet } from "../converters/OwnConvertersSheet";
 import { OwnMotorsSheet } from "../motors/OwnMotorsSheet";
 import { useProject } from "../project/ProjectContext";
+import { verdictOf } from "../board/verdictOf";
 import { TechnologySheet } from "./TechnologySheet";
 
 /** Every item of the catalogue, judged: best first, with the reason why it fits or not. */
 export function CandidatesTab({ selection, kind }: { readonly selection: Selection; readonly kind: CandidateKind }) {
-  const { project } = useProject();
+  const { project, run } = useProject();
   const candidates = useCandidates(selection.point, kind);
   const choose = useChoose();
   const [asking, setAsking] = useState<Candidate>();
@@ -30,12 +31,17 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
   // Best first: where the first does not fit, none does.
   const best = list[0]?.fits ? list[0] : undefined;
   const fitting = list.filter((c) => c.fits).length;
-  const shown = all ? list : list.slice(0, Math.max(12, list.findIndex((c) => c.isChosen) + 1));
+  // The first dozen, the one that stands, and what the engineer entered himself.
+  const { motors, converters } = project.specification;
+  const own = new Set([...motors, ...converters].map((item) => item.id));
+  const shown = all ? list : list.filter((c, i) => i < 12 || c.isChosen || own.has(c.itemId));
   return (
     <>
       <p className="text-soft">
         {best === undefined
-          ? `None of ${list.length} fits: each says why.`
+          ? list[0]?.needsData
+            ? "Which one fits is open: each says what is missing."
+            : `None of ${list.length} fits: each says why.`
           : `${fitting} of ${list.length} fit. Best: lowest lifetime cost${
               best.lifetimeCost === null
                 ? " (by price: the duty is open)"
@@ -55,6 +61,15 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
       {kind === "converter" && (
         <button type="button" className="button mt-1" onClick={() => setOwning(true)}>
           Own converters …
+        </button>
+      )}
+      {selection.columns.length > 1 && (
+        <button
+          type="button"
+          className="button mt-1 ml-1"
+          onClick={() => void run({ kind: "size-best", pointIds: [...selection.columns], part: kind })}
+        >
+          Best for each of {selection.columns.length}
         </button>
       )}
       {owning && kind === "motor" && <OwnMotorsSheet onClose={() => setOwning(false)} />}
@@ -87,10 +102,14 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
               type="button"
               className="block w-full text-left hover:bg-plum-wash"
               aria-pressed={c.isChosen}
-              onClick={() => (c.itemId === best?.itemId ? void choose(selection.columns, c, best) : setAsking(c))}
+              onClick={() =>
+                c.itemId === best?.itemId || (!best && c.needsData)
+                  ? void choose(selection.columns, c, best)
+                  : setAsking(c)
+              }
             >
               <span className="flex items-baseline gap-1.5">
-                <VerdictMark verdict={c.fits ? (c.usagePct > 90 ? "tight" : "holds") : "fails"} size={10} labelled />
+                <VerdictMark verdict={verdictOf(c)} size={10} labelled />
                 <span className="flex-1 font-semibold">
                   {c.name}
                   {c.itemId === best?.itemId && <span className="text-plum"> · best</span>}
@@ -138,7 +157,9 @@ function ReasonForm({
     >
       <label className="block">
         <span className="block">
-          <strong>{candidate.name}</strong> is not the best; {best?.name} is. Your choice stands. Why this one?
+          <strong>{candidate.name}</strong>{" "}
+          {best ? `is not the best; ${best.name} is.` : "does not fit, nor does another."} Your choice stands. Why this
+          one?
         </span>
         <input
           className="entry mt-1"

@@ -2,6 +2,7 @@ import { PulseEntry } from "./PulseEntry";
 import type { ConverterItem, DrivePoint, ResistorPulse } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { quantities } from "../../lib/units";
+import { useProject } from "../project/ProjectContext";
 import type { PointEdit } from "./usePointEdit";
 
 type CatalogueConverter = Extract<DrivePoint["converter"], { kind: "catalogue" }>;
@@ -17,30 +18,19 @@ const brakings: Readonly<Record<Braking["kind"], string>> = {
   "to-line": "back to the line",
 };
 
-/** A way of braking with values to start from. */
-function brakingOf(kind: Braking["kind"]): Braking {
-  switch (kind) {
-    case "resistor":
-      return { kind, resistanceOhm: null, continuousKw: null, windowS: null, pulses: [] };
-    case "flux":
-      return { kind, fluxPct: 120 };
-    case "dc-injection":
-      return { kind, currentPct: 100 };
-    default:
-      return { kind };
-  }
-}
-
 /** Settings of a converter: duty, switching, filter, feed, braking. */
 export function CatalogueConverterEntry({
   converter,
   item,
+  columns,
   edit,
 }: {
   readonly converter: CatalogueConverter;
   readonly item: ConverterItem | undefined;
+  readonly columns: readonly string[];
   readonly edit: PointEdit;
 }) {
+  const { run } = useProject();
   const change: Change = (part) => (p) =>
     p.converter.kind === "catalogue" ? { ...p, converter: { ...p.converter, ...part } } : p;
   return (
@@ -116,7 +106,7 @@ export function CatalogueConverterEntry({
         label="Brakes"
         value={converter.braking.kind}
         choices={brakings}
-        onCommit={(kind) => edit("braking", change({ braking: brakingOf(kind) }))}
+        onCommit={(way) => run({ kind: "brake-by", pointIds: [...columns], way }).then(() => undefined)}
       />
       <BrakingEntry braking={converter.braking} item={item} change={change} edit={edit} />
       <TextField

@@ -6,9 +6,9 @@ import type { Row } from "../board/selection";
 import { CatalogueConverterEntry } from "./CatalogueConverterEntry";
 import { LinkDrawing } from "./LinkDrawing";
 import { StarterEntry } from "../starting/StarterEntry";
-import { feedNames, feedOf } from "../starting/feeds";
-import { newBrake } from "../lineups/BrakeEntry";
-import { useCatalogue, useItems } from "../project/useCatalogue";
+import { feedNames } from "../starting/feeds";
+import { useProject } from "../project/ProjectContext";
+import { useItems } from "../project/useCatalogue";
 import { LoadEntry } from "./LoadEntry";
 import { SkipBandEntry } from "./SkipBandEntry";
 import { usePointEdit, type PointEdit } from "./usePointEdit";
@@ -48,7 +48,7 @@ export function EntryTab({
           <BrakeButton point={point} edit={one} onReason={onReason} />
         </>
       )}
-      {row === "converter" && <ConverterEntry point={point} edit={all} />}
+      {row === "converter" && <ConverterEntry point={point} columns={columns} edit={all} />}
     </>
   );
 }
@@ -225,6 +225,7 @@ function MotorEntry({ point, edit }: Props) {
 }
 
 function BrakeButton({ point, edit, onReason }: Props & { readonly onReason: (check: CheckKey) => void }) {
+  const { run } = useProject();
   const [open, setOpen] = useState(false);
   return (
     <>
@@ -233,7 +234,7 @@ function BrakeButton({ point, edit, onReason }: Props & { readonly onReason: (ch
         className="button mt-2 mr-2"
         onClick={() => {
           if (point.brake.kind === "none") {
-            void edit("holding brake", (p) => ({ ...p, brake: newBrake }));
+            void run({ kind: "add-holding-brake", pointId: point.id });
           }
           setOpen(true);
         }}
@@ -247,36 +248,35 @@ function BrakeButton({ point, edit, onReason }: Props & { readonly onReason: (ch
   );
 }
 
-function ConverterEntry({ point, edit }: Props) {
+function ConverterEntry({ point, columns, edit }: Props & { readonly columns: readonly string[] }) {
   const { converter } = point;
-  const { data } = useCatalogue();
+  const { run } = useProject();
   const items = useItems();
   if (converter.kind === "of-group") {
     return <p className="text-soft">It hangs on the converter of its group: choose that one at the first member.</p>;
   }
-  const motor = point.motor.kind === "catalogue" ? items.motors.get(point.motor.itemId) : undefined;
   return (
     <>
       <ChoiceField
         label="Fed by"
-        value={converter.kind === "not-chosen" ? "catalogue" : converter.kind}
+        value={converter.kind === "not-chosen" || converter.kind === "catalogue" ? "converter" : converter.kind}
         choices={{
-          catalogue: feedNames.catalogue,
+          converter: feedNames.catalogue,
           "across-the-line": feedNames["across-the-line"],
           "star-delta": feedNames["star-delta"],
           "soft-starter": feedNames["soft-starter"],
         }}
-        onCommit={(kind) => {
-          const next = feedOf(kind, motor, data);
-          return next
-            ? edit(`fed by ${feedNames[kind]}`, (p) => ({ ...p, converter: next }))
-            : Promise.resolve(undefined);
-        }}
+        onCommit={(way) => run({ kind: "feed-by", pointIds: [...columns], way }).then(() => undefined)}
       />
       {converter.kind === "not-chosen" ? (
         <p className="text-soft">No converter yet. Choose one under Candidates, or type its kW in the cell.</p>
       ) : converter.kind === "catalogue" ? (
-        <CatalogueConverterEntry converter={converter} item={items.converters.get(converter.itemId)} edit={edit} />
+        <CatalogueConverterEntry
+          converter={converter}
+          item={items.converters.get(converter.itemId)}
+          columns={columns}
+          edit={edit}
+        />
       ) : (
         <StarterEntry starter={converter} edit={edit} />
       )}

@@ -5,6 +5,7 @@ import { Empty, Failed, Loading } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
 import { money, n, withUnit } from "../../lib/format";
 import { useProject } from "../project/ProjectContext";
+import { verdictOf } from "../board/verdictOf";
 
 const names: Readonly<Record<TechnologyRow["technology"], string>> = {
   "cage-induction": "cage induction",
@@ -103,9 +104,7 @@ export function TechnologySheet({
                 </th>
                 {rows.data.map((r) => (
                   <td key={r.candidate.itemId} className="max-w-44 whitespace-normal">
-                    <VerdictWord
-                      verdict={r.candidate.fits ? (r.candidate.usagePct > 90 ? "tight" : "holds") : "fails"}
-                    />
+                    <VerdictWord verdict={verdictOf(r.candidate)} />
                     <span className="block text-soft">{r.candidate.reason}</span>
                   </td>
                 ))}

@@ -1,5 +1,5 @@
-import { joinable } from "../../lib/arrangements";
-import { useProject } from "../project/ProjectContext";
+import type { PlantCommand } from "../../api/client";
+import { usePossible } from "../project/usePossible";
 import type { Selection } from "./selection";
 import type { useBoardActions } from "./useBoardActions";
 
@@ -11,8 +11,8 @@ export function ArrangeButtons({
   readonly selection: Selection;
   readonly actions: ReturnType<typeof useBoardActions>;
 }) {
-  const { specification } = useProject().project;
   const { columns } = selection;
+  const why = usePossible(joins(columns));
   if (columns.length < 2) {
     return (
       <button
@@ -25,36 +25,23 @@ export function ArrangeButtons({
       </button>
     );
   }
-  const why = joinable(specification, columns);
   return (
     <>
       <span className="text-soft">join:</span>
-      <button type="button" className="button" onClick={actions.joinOnDcBus}>
+      <button type="button" className="button" disabled={why[0] !== ""} title={why[0]} onClick={actions.joinOnDcBus}>
         Common DC bus
       </button>
-      <button
-        type="button"
-        className="button"
-        disabled={why["motor-group"] !== ""}
-        title={why["motor-group"]}
-        onClick={actions.joinGroup}
-      >
+      <button type="button" className="button" disabled={why[1] !== ""} title={why[1]} onClick={actions.joinGroup}>
         One converter
       </button>
-      <button
-        type="button"
-        className="button"
-        disabled={why["shared-shaft"] !== ""}
-        title={why["shared-shaft"]}
-        onClick={actions.joinShaft}
-      >
+      <button type="button" className="button" disabled={why[2] !== ""} title={why[2]} onClick={actions.joinShaft}>
         Shared shaft
       </button>
       <button
         type="button"
         className="button"
-        disabled={why["ratio-follower"] !== ""}
-        title={why["ratio-follower"]}
+        disabled={why[3] !== ""}
+        title={columns.length === 2 ? why[3] : "A leader and one follower are needed."}
         onClick={actions.joinFollower}
       >
         Ratio
@@ -62,4 +49,18 @@ export function ArrangeButtons({
       <span className="text-plum">{columns.length} columns selected: a choice applies to all</span>
     </>
   );
+}
+
+// In the order of the buttons.
+function joins(columns: readonly string[]): PlantCommand[] {
+  const pointIds = [...columns];
+  const [leaderId = "", followerId = ""] = pointIds;
+  return pointIds.length < 2
+    ? []
+    : [
+        { kind: "join-dc-bus", pointIds },
+        { kind: "join-group", pointIds },
+        { kind: "join-shaft", pointIds },
+        ...(pointIds.length === 2 ? [{ kind: "join-follower" as const, leaderId, followerId }] : []),
+      ];
 }

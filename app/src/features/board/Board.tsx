@@ -2,7 +2,6 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type
 import type { CheckKey, Lineup } from "../../api/client";
 import { Empty } from "../../components/States";
 import { checkKey, usage } from "../../lib/verdict";
-import { addPoint } from "../../lib/specification";
 import { ArrangementBand } from "../lineups/ArrangementBand";
 import { DcBusBand } from "../lineups/DcBusBand";
 import { useItems } from "../project/useCatalogue";
@@ -153,7 +152,7 @@ function LineupBoard({
   readonly onSelect: (selection: Selection) => void;
   readonly onOpen: (opened: Opened) => void;
 }) {
-  const { project, before, edit } = useProject();
+  const { project, before, run } = useProject();
   const { specification, assessment } = project;
   const items = useItems();
   const checksOf = useCellChecks(assessment);
@@ -214,7 +213,7 @@ function LineupBoard({
           <button
             type="button"
             className="button"
-            onClick={() => void edit("Add drive point", (s) => addPoint(s, lineup.id)[0])}
+            onClick={() => void run({ kind: "add-drive-point", lineupId: lineup.id, afterId: "" })}
           >
             Add the first
           </button>

@@ -6,6 +6,7 @@ import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
+import { verdictOf } from "./verdictOf";
 import { useProject } from "../project/ProjectContext";
 import { useChoose } from "./useChoose";
 
@@ -84,7 +85,7 @@ export function CandidateSearch({
                 className="grid cursor-pointer grid-cols-[14px_240px_1fr] items-start gap-2 border-b border-rule px-1 py-1 data-[selected=true]:bg-plum-wash"
               >
                 <span className="pt-0.5">
-                  <VerdictMark verdict={c.fits ? (c.usagePct > 90 ? "tight" : "holds") : "fails"} labelled />
+                  <VerdictMark verdict={verdictOf(c)} labelled />
                 </span>
                 <span className={c.isChosen ? "font-bold" : ""}>
                   {c.name}

@@ -1,11 +1,11 @@
 import { ChoiceField, TextField } from "../../components/Fields";
 import { Sheet } from "../../components/Sheet";
-import { changeLineup, moveLineup, removeLineup } from "../../lib/specification";
+import { changeLineup, moveLineup } from "../../lib/specification";
 import { useProject } from "../project/ProjectContext";
 
 /** Tag, name and bus of a lineup; its place among the others; its removal. */
 export function LineupSheet({ id, onClose }: { readonly id: string; readonly onClose: () => void }) {
-  const { project, edit } = useProject();
+  const { project, edit, run } = useProject();
   const { lineups, distribution } = project.specification;
   const lineup = lineups.find((l) => l.id === id);
   if (!lineup) {
@@ -33,7 +33,7 @@ export function LineupSheet({ id, onClose }: { readonly id: string; readonly onC
           type="button"
           className="button"
           onClick={() => {
-            void edit(`Remove lineup ${lineup.tag}`, (s) => removeLineup(s, id));
+            void run({ kind: "remove-lineup", lineupId: id });
             onClose();
           }}
         >

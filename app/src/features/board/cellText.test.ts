@@ -1,10 +1,19 @@
 import { describe, expect, it } from "vitest";
 import type { ConverterItem, DrivePoint, DrivePointFigures, MotorItem } from "../../api/client";
-import { addPoint } from "../../lib/specification";
 import { cellText, type Items } from "./cellText";
 
-const nothing = { lineups: [{ id: "l1", tag: "L1", name: "x", drivePoints: [], setAside: [] }], scenarios: [] };
-const [, empty] = addPoint(nothing as unknown as Parameters<typeof addPoint>[0], "l1");
+const empty: DrivePoint = {
+  id: "dp-01",
+  tag: "DP-01",
+  name: "New drive point",
+  feeder: { kind: "on-busbar" },
+  converter: { kind: "not-chosen" },
+  cable: { lengthM: null, crossSectionMm2: null, parallelRuns: 1, material: "copper", screened: true },
+  motor: { kind: "not-chosen" },
+  load: { kind: "unspecified" },
+  skipBands: [],
+  brake: { kind: "none" },
+};
 const items: Items = {
   motors: new Map([
     [

@@ -1,71 +1,47 @@
-import { addLineup, addPoint, copyPoint, findPoint, movePoint, removePoints } from "../../lib/specification";
-import { joinFollower, joinGroup, joinShaft, splitOnShaft } from "../../lib/arrangements";
-import { joinOnDcBus } from "../../lib/dcBus";
+import { movePoint, findPoint } from "../../lib/specification";
 import { useProject } from "../project/ProjectContext";
-import { useCatalogue } from "../project/useCatalogue";
 import { columnIds, type Selection } from "./selection";
 
-/** Adding, copying, moving and removing drive points. */
+/** Adding, copying, moving and removing drive points, and joining them. */
 export function useBoardActions(selection: Selection | undefined, onSelect: (selection: Selection) => void) {
-  const { project, edit } = useProject();
+  const { project, edit, run } = useProject();
   const { specification } = project;
-  const { data } = useCatalogue();
   const row = selection?.row ?? "load";
+  const pointIds = [...(selection?.columns ?? [])];
   const select = (id: string | undefined) => {
     if (id !== undefined) {
       onSelect({ point: id, row, columns: [id] });
     }
   };
-  const tagsOf = (ids: readonly string[]) => ids.map((id) => findPoint(specification, id)?.tag ?? id).join(", ");
   return {
-    joinOnDcBus: () => {
-      if (selection && data) {
-        void edit(`Common DC bus of ${tagsOf(selection.columns)}`, (s) => joinOnDcBus(s, data, selection.columns));
-      }
-    },
-    joinGroup: () => {
-      if (selection && data) {
-        void edit(`One converter for ${tagsOf(selection.columns)}`, (s) => joinGroup(s, data, selection.columns));
-      }
-    },
-    joinShaft: () => {
-      if (selection) {
-        void edit(`Shared shaft of ${tagsOf(selection.columns)}`, (s) => joinShaft(s, selection.columns));
-      }
-    },
+    joinOnDcBus: () => void run({ kind: "join-dc-bus", pointIds }),
+    joinGroup: () => void run({ kind: "join-group", pointIds }),
+    joinShaft: () => void run({ kind: "join-shaft", pointIds }),
     splitOnShaft: () => {
       if (selection) {
-        void edit(`Two motors for ${tagsOf([selection.point])}`, (s) => splitOnShaft(s, selection.point));
+        void run({ kind: "split-on-shaft", pointId: selection.point });
       }
     },
     joinFollower: () => {
-      if (selection) {
-        void edit(`Ratio of ${tagsOf(selection.columns)}`, (s) => joinFollower(s, selection.columns));
+      const [leaderId, followerId] = pointIds;
+      if (leaderId !== undefined && followerId !== undefined) {
+        void run({ kind: "join-follower", leaderId, followerId });
       }
     },
-    addLineup: () => void edit("Add lineup", addLineup),
+    addLineup: () => void run({ kind: "add-lineup" }),
     add: () => {
       const lineup =
         specification.lineups.find((l) => l.drivePoints.some((p) => p.id === selection?.point)) ??
         specification.lineups[0];
       if (lineup) {
-        let added: string | undefined;
-        void edit("Add drive point", (s) => {
-          const [next, point] = addPoint(s, lineup.id, selection?.point);
-          added = point.id;
-          return next;
-        }).then(() => select(added));
+        void run({ kind: "add-drive-point", lineupId: lineup.id, afterId: selection?.point ?? "" }).then(([id]) =>
+          select(id),
+        );
       }
     },
     copy: () => {
       if (selection) {
-        const tag = findPoint(specification, selection.point)?.tag ?? "";
-        let copied: string | undefined;
-        void edit(`Copy ${tag}`, (s) => {
-          const result = copyPoint(s, selection.point);
-          copied = result?.[1].id;
-          return result?.[0];
-        }).then(() => select(copied));
+        void run({ kind: "copy-drive-point", pointId: selection.point }).then(([id]) => select(id));
       }
     },
     move: (by: number) => {
@@ -80,9 +56,7 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
         const next =
           ids.find((id, i) => i > ids.indexOf(selection.point) && !selection.columns.includes(id)) ??
           ids.findLast((id) => !selection.columns.includes(id));
-        void edit(`Remove ${tagsOf(selection.columns)}`, (s) => removePoints(s, selection.columns)).then(() =>
-          select(next),
-        );
+        void run({ kind: "remove-drive-points", pointIds }).then(() => select(next));
       }
     },
   };

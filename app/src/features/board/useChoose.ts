@@ -1,22 +1,11 @@
-import type { Candidate, DrivePoint } from "../../api/client";
-import { changePoints, findPoint } from "../../lib/specification";
+import type { Candidate } from "../../api/client";
 import { useProject } from "../project/ProjectContext";
 
-/** Puts a candidate, as it was judged, on one or several drive points. */
+/** Puts a candidate on one or several drive points, each with the settings it has. */
 export function useChoose() {
-  const { project, edit } = useProject();
-  return (columns: readonly string[], candidate: Candidate, best: Candidate | undefined, reason = "") => {
-    const tags = columns.map((id) => findPoint(project.specification, id)?.tag ?? id).join(", ");
-    const kept = candidate.itemId === best?.itemId ? "" : reason;
-    return edit(`${tags}: ${candidate.name}`, (s) =>
-      changePoints(s, columns, (p) => withCandidate(p, candidate, kept)),
-    );
+  const { run } = useProject();
+  return (columns: readonly string[], { itemId, motor }: Candidate, best: Candidate | undefined, reason = "") => {
+    const choice = { pointIds: [...columns], itemId, reason: itemId === best?.itemId ? "" : reason };
+    return run(motor ? { kind: "choose-motor", ...choice } : { kind: "choose-converter", ...choice });
   };
-}
-
-function withCandidate(point: DrivePoint, { motor, converter }: Candidate, reason: string): DrivePoint {
-  if (motor?.kind === "catalogue") {
-    return { ...point, motor: { ...motor, reason } };
-  }
-  return converter?.kind === "catalogue" ? { ...point, converter: { ...converter, reason } } : point;
 }

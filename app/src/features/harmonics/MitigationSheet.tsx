@@ -1,87 +1,15 @@
 import { useState } from "react";
-import { api, type Mitigation, type Specification } from "../../api/client";
+import { api, type Mitigation } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
-import { addElement } from "../../lib/distribution";
 import { n } from "../../lib/format";
-import { changePoints } from "../../lib/specification";
 import { useLab } from "../lineups/useLab";
 import { useProject } from "../project/ProjectContext";
 
-type Way = Mitigation["ways"][number];
-
-/** Puts a way of mitigating on the board; undo takes it off again. */
-export function applyWay(specification: Specification, way: Way): Specification {
-  if (way.id === "detuned") {
-    return {
-      ...specification,
-      distribution: {
-        ...specification.distribution,
-        capacitorBanks: specification.distribution.capacitorBanks.map((b) =>
-          b.detuningPct === null ? { ...b, detuningPct: 7 } : b,
-        ),
-      },
-    };
-  }
-  const { filter, move } = way;
-  if (filter) {
-    return addElement(
-      {
-        ...specification,
-        distribution: {
-          ...specification.distribution,
-          activeFilters: (specification.distribution.activeFilters ?? []).filter((f) => f.id !== filter.id),
-        },
-      },
-      "activeFilters",
-      filter,
-    );
-  }
-  if (move && move.lineupId !== "") {
-    return {
-      ...specification,
-      lineups: specification.lineups.map((l) => (l.id === move.lineupId ? { ...l, busId: move.busId } : l)),
-    };
-  }
-  if (move) {
-    const moved = specification.lineups.flatMap((l) => l.drivePoints).filter((p) => p.id === move.drivePointId);
-    return {
-      ...specification,
-      lineups: specification.lineups.map((l) => ({
-        ...l,
-        drivePoints: [
-          ...l.drivePoints.filter((p) => p.id !== move.drivePointId),
-          ...(l.id === move.toLineupId ? moved : []),
-        ],
-      })),
-    };
-  }
-  return way.choices.reduce(
-    (s, choice) =>
-      changePoints(s, [choice.drivePointId], (p) =>
-        p.converter.kind === "catalogue"
-          ? {
-              ...p,
-              converter: {
-                ...p.converter,
-                itemId: choice.itemId,
-                braking: choice.returnsToLine
-                  ? { kind: "to-line" }
-                  : p.converter.braking.kind === "to-line"
-                    ? { kind: "nothing" }
-                    : p.converter.braking,
-              },
-            }
-          : p,
-      ),
-    specification,
-  );
-}
-
 /** The mitigation workbench: front ends for the plant, a lineup or one drive, each assessed in the whole plant. */
 export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
-  const { project, edit } = useProject();
+  const { project, run } = useProject();
   const { lineups, tariff } = project.specification;
   const [scope, setScope] = useState("");
   const [kind, key] = scope.split(":");
@@ -166,7 +94,7 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
                       <button
                         type="button"
                         className="button"
-                        onClick={() => void edit(`Mitigation: ${w.name}`, (s) => applyWay(s, w))}
+                        onClick={() => void run({ kind: "mitigate", name: w.name, change: w.change })}
                       >
                         Try
                       </button>

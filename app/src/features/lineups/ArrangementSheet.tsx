@@ -1,8 +1,7 @@
 import type { CheckKey } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
-import { changeArrangement, dissolveArrangement, findArrangement, type Arrangement } from "../../lib/arrangements";
+import { changeArrangement, findArrangement, type Arrangement } from "../../lib/arrangements";
 import { useProject } from "../project/ProjectContext";
-import { useCatalogue } from "../project/useCatalogue";
 import { ElementChecks } from "./ElementChecks";
 import { FollowerEntry } from "./FollowerEntry";
 import { FollowerLab } from "./FollowerLab";
@@ -35,8 +34,7 @@ export function ArrangementSheet({
   readonly onReason: (check: CheckKey) => void;
   readonly onClose: () => void;
 }) {
-  const { project, edit } = useProject();
-  const { data } = useCatalogue();
+  const { project, edit, run } = useProject();
   const arrangement = findArrangement(project.specification, id);
   if (!arrangement) {
     return null;
@@ -64,10 +62,8 @@ export function ArrangementSheet({
             type="button"
             className="button mt-3"
             onClick={() => {
-              if (data) {
-                void edit(`Single drives instead of ${arrangement.name}`, (s) => dissolveArrangement(s, data, id));
-                onClose();
-              }
+              void run({ kind: "dissolve-arrangement", arrangementId: id });
+              onClose();
             }}
           >
             Make them single drives

@@ -5,27 +5,6 @@ import type { PointEdit } from "../bench/usePointEdit";
 
 type Brake = Extract<DrivePoint["brake"], { kind: "spring-applied" }>;
 
-/** A brake with nothing known yet but the usual order of things. */
-export const newBrake: Brake = {
-  kind: "spring-applied",
-  holdingNm: null,
-  releaseMs: null,
-  closeMs: null,
-  permittedJ: null,
-  permittedClampings: null,
-  coil: { voltageV: null, powerW: null, timeConstantMs: null, outputA: null, suppression: "diode" },
-  control: {
-    by: "converter",
-    provenPct: 70,
-    speedAfterReleaseMs: null,
-    closeBelowPct: 1,
-    closeDelayS: null,
-    holdMs: null,
-    commandFeedback: true,
-    positionFeedback: true,
-  },
-};
-
 /** Entries of a holding brake: torque and times, coil, commands. */
 export function BrakeEntry({ brake, edit }: { readonly brake: Brake; readonly edit: PointEdit }) {
   const withBrake = (part: Partial<Brake> | ((now: Brake) => Partial<Brake>)) => (p: DrivePoint) =>

@@ -3,7 +3,6 @@ import { api, type LineupComparison } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
-import { adopt, dropVariant, exchange, setAside } from "../../lib/variants";
 import { useProject } from "../project/ProjectContext";
 import { useLab } from "./useLab";
 
@@ -11,7 +10,7 @@ type Way = LineupComparison["ways"][number];
 
 /** Ways of building a lineup side by side: what each comes to, which is recommended and why; one is adopted with a reason. */
 export function ComparisonSheet({ id, onClose }: { readonly id: string; readonly onClose: () => void }) {
-  const { project, edit } = useProject();
+  const { project, run } = useProject();
   const [name, setName] = useState("");
   const [reason, setReason] = useState("");
   const lineup = project.specification.lineups.find((l) => l.id === id);
@@ -39,7 +38,7 @@ export function ComparisonSheet({ id, onClose }: { readonly id: string; readonly
           className="button"
           disabled={name.trim() === "" || lineup.setAside.length >= 3}
           onClick={() => {
-            void edit(`${lineup.tag}: set aside ${name.trim()}`, (s) => setAside(s, id, name.trim()));
+            void run({ kind: "set-way-aside", lineupId: id, name: name.trim() });
             setName("");
           }}
         >
@@ -65,14 +64,12 @@ export function ComparisonSheet({ id, onClose }: { readonly id: string; readonly
             comparison={query.data}
             currency={project.specification.tariff.currency}
             reasonGiven={reason.trim() !== ""}
-            onExchange={(way) =>
-              void edit(`${lineup.tag}: ${way.name} on the board`, (s) => exchange(s, id, way.variantId))
-            }
+            onExchange={(way) => void run({ kind: "put-on-board", lineupId: id, variantId: way.variantId })}
             onAdopt={(way) => {
-              void edit(`${lineup.tag}: adopt ${way.name}`, (s) => adopt(s, id, way.variantId, reason.trim()));
+              void run({ kind: "adopt-way", lineupId: id, variantId: way.variantId, reason: reason.trim() });
               setReason("");
             }}
-            onDrop={(way) => void edit(`${lineup.tag}: drop ${way.name}`, (s) => dropVariant(s, id, way.variantId))}
+            onDrop={(way) => void run({ kind: "drop-way", lineupId: id, variantId: way.variantId })}
           />
         </>
       )}

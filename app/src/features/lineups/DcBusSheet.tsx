@@ -1,10 +1,9 @@
 import type { CheckKey } from "../../api/client";
 import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
 import { Sheet } from "../../components/Sheet";
-import { changeDcBus, dissolveDcBus } from "../../lib/dcBus";
+import { changeDcBus } from "../../lib/dcBus";
 import { n } from "../../lib/format";
 import { quantities } from "../../lib/units";
-import { addVariant } from "../../lib/variants";
 import { useProject } from "../project/ProjectContext";
 import { useCatalogue } from "../project/useCatalogue";
 import { DcBusLab } from "./DcBusLab";
@@ -30,7 +29,7 @@ export function DcBusSheet({
   readonly onCompare: (lineupId: string) => void;
   readonly onClose: () => void;
 }) {
-  const { project, edit } = useProject();
+  const { project, edit, run } = useProject();
   const { data } = useCatalogue();
   const { lineups } = project.specification;
   const lineup = lineups.find((l) => l.dcBuses.some((b) => b.id === id));
@@ -106,14 +105,7 @@ export function DcBusSheet({
             <button
               type="button"
               className="button mt-3 mr-2"
-              onClick={() => {
-                if (data) {
-                  const single = dissolveDcBus(project.specification, data, id).lineups.find((l) => l.id === lineup.id);
-                  void edit(`${lineup.tag}: single drives beside ${bus.name}`, (s) =>
-                    single ? addVariant(s, lineup.id, `single drives for ${bus.name}`.slice(0, 60), single) : undefined,
-                  ).then(() => onCompare(lineup.id));
-                }
-              }}
+              onClick={() => void run({ kind: "compare-single-drives", dcBusId: id }).then(() => onCompare(lineup.id))}
             >
               Compare with single drives
             </button>
@@ -122,10 +114,8 @@ export function DcBusSheet({
             type="button"
             className="button mt-3"
             onClick={() => {
-              if (data) {
-                void edit(`Single drives instead of ${bus.name}`, (s) => dissolveDcBus(s, data, id));
-                onClose();
-              }
+              void run({ kind: "dissolve-dc-bus", dcBusId: id });
+              onClose();
             }}
           >
             Make them single drives

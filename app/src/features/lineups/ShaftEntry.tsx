@@ -16,17 +16,6 @@ export const methodNames: Readonly<Record<Method["kind"], string>> = {
   "speed-trim": "speed trim with torque limit",
 };
 
-function methodOf(kind: Method["kind"]): Method {
-  switch (kind) {
-    case "torque-follower":
-      return { kind, accuracyPct: 3, speedWindowPct: 5 };
-    case "speed-trim":
-      return { kind, trimPct: 2, torqueLimitPct: 120 };
-    default:
-      return { kind };
-  }
-}
-
 /** Entries of a shared shaft: way of sharing, coupling, each unit's droop and error. */
 export function ShaftEntry({
   shaft,
@@ -38,7 +27,7 @@ export function ShaftEntry({
     part: Partial<SharedShaft> | ((now: SharedShaft) => Partial<SharedShaft>),
   ) => Promise<Outcome>;
 }) {
-  const { project } = useProject();
+  const { project, run } = useProject();
   const { method, coupling } = shaft;
   const withUnit = (unit: Unit, part: Partial<Unit>) =>
     change("units", (now) => ({ units: now.units.map((u) => (u.pointId === unit.pointId ? { ...u, ...part } : u)) }));
@@ -49,7 +38,7 @@ export function ShaftEntry({
         label="Shares by"
         value={method.kind}
         choices={methodNames}
-        onCommit={(kind) => change("way of sharing", { method: methodOf(kind) })}
+        onCommit={(way) => run({ kind: "share-by", arrangementId: shaft.id, way }).then(() => undefined)}
       />
       {method.kind === "torque-follower" && (
         <>

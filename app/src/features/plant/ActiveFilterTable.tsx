@@ -1,6 +1,5 @@
 import type { CheckKey } from "../../api/client";
 import { CellChoice, CellQuantity, CellText } from "../../components/CellFields";
-import { newFilter } from "../../lib/distribution";
 import { withUnit } from "../../lib/format";
 import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
@@ -10,7 +9,7 @@ import { useElements } from "./useElements";
 
 /** Central active filters. */
 export function ActiveFilterTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
-  const { specification, assessment } = useProject().project;
+  const { assessment } = useProject().project;
   const asked = (id: string) =>
     assessment.checks.find((c) => c.id === "harmonics.active-filter" && c.elementId === id)?.figure;
   const { elements, change, add, remove } = useElements("activeFilters");
@@ -24,7 +23,7 @@ export function ActiveFilterTable({ onReason }: { readonly onReason: (check: Che
           : undefined
       }
       elements={elements}
-      add={[{ name: "Add active filter", run: () => add(newFilter(specification)) }]}
+      add={[{ name: "Add active filter", run: () => add("active-filter") }]}
       onRemove={remove}
       columns={[
         {

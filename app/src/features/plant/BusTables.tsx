@@ -1,7 +1,6 @@
 import type { Bus, CheckKey, Transformer } from "../../api/client";
 import { CellChoice, CellQuantity, CellText } from "../../components/CellFields";
 import { VerdictMark } from "../../components/VerdictMark";
-import { newBus, newTransformer } from "../../lib/distribution";
 import { n } from "../../lib/format";
 import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
@@ -70,7 +69,7 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
     <ElementTable
       title="Buses"
       elements={elements}
-      add={[{ name: "Add bus", run: () => add(newBus(specification)) }]}
+      add={[{ name: "Add bus", run: () => add("bus") }]}
       onRemove={remove}
       columns={[
         {
@@ -157,15 +156,14 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
 /** Transformers with their loading. */
 export function TransformerTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
   const { project } = useProject();
-  const { specification, assessment } = project;
+  const { assessment } = project;
   const { elements, change, add, remove } = useElements("transformers");
   const buses = useBusNames();
-  const fresh = newTransformer(specification);
   return (
     <ElementTable
       title="Transformers"
       elements={elements}
-      add={[{ name: "Add transformer", run: fresh && (() => add(fresh)) }]}
+      add={[{ name: "Add transformer", run: () => add("transformer") }]}
       onRemove={remove}
       columns={[
         {

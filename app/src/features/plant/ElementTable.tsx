@@ -19,7 +19,7 @@ export function ElementTable<T extends { readonly id: string; readonly name: str
   readonly note?: string | undefined;
   readonly elements: readonly T[];
   readonly columns: readonly Column<T>[];
-  readonly add: readonly { readonly name: string; readonly run: (() => Promise<string | undefined>) | undefined }[];
+  readonly add: readonly { readonly name: string; readonly run: () => void }[];
   readonly onRemove: (element: T) => Promise<string | undefined>;
 }) {
   const [problem, setProblem] = useState<string>();
@@ -28,13 +28,7 @@ export function ElementTable<T extends { readonly id: string; readonly name: str
       <h3 className="section-title flex flex-wrap items-center gap-2">
         {title}
         {add.map((a) => (
-          <button
-            key={a.name}
-            type="button"
-            className="button font-normal"
-            disabled={!a.run}
-            onClick={() => void a.run?.().then(setProblem)}
-          >
+          <button key={a.name} type="button" className="button font-normal" onClick={a.run}>
             {a.name}
           </button>
         ))}

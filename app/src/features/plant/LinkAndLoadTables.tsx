@@ -1,21 +1,14 @@
 import type { BusLink, BusLoad, CheckKey } from "../../api/client";
 import { CellChoice, CellQuantity, CellSwitch, CellText } from "../../components/CellFields";
-import { newBank, newLink, newLoad } from "../../lib/distribution";
 import { quantities, type Quantity } from "../../lib/units";
-import { useProject } from "../project/ProjectContext";
 import { ElementMark, useBusNames } from "./BusTables";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";
 
 /** Cables and couplers between buses. */
 export function LinkTable() {
-  const { specification } = useProject().project;
   const { elements, change, add, remove } = useElements("links");
   const buses = useBusNames();
-  const addOf = (kind: BusLink["kind"]) => {
-    const fresh = newLink(specification, kind);
-    return fresh && (() => add(fresh));
-  };
   const end = (l: BusLink, key: "fromBusId" | "toBusId", words: string) => (
     <CellChoice
       label={`${words} of ${l.name}`}
@@ -50,8 +43,8 @@ export function LinkTable() {
       title="Cables and couplers"
       elements={elements}
       add={[
-        { name: "Add cable", run: addOf("cable") },
-        { name: "Add coupler", run: addOf("coupler") },
+        { name: "Add cable", run: () => add("cable") },
+        { name: "Add coupler", run: () => add("coupler") },
       ]}
       onRemove={remove}
       columns={[
@@ -109,7 +102,6 @@ export function LinkTable() {
 
 /** Capacitor banks. */
 export function BankTable() {
-  const { specification } = useProject().project;
   const { elements, change, add, remove } = useElements("capacitorBanks");
   const buses = useBusNames();
   return (
@@ -117,7 +109,7 @@ export function BankTable() {
       title="Capacitor banks"
       note={elements.length > 0 ? "Reactor empty: none, the bank and the supply resonate." : undefined}
       elements={elements}
-      add={[{ name: "Add capacitor bank", run: () => add(newBank(specification)) }]}
+      add={[{ name: "Add capacitor bank", run: () => add("capacitor-bank") }]}
       onRemove={remove}
       columns={[
         {
@@ -223,7 +215,6 @@ const optionalKeys = new Set(["lockedRotorPowerFactor", "unevenPct", "thirdHarmo
 
 /** What hangs on the buses beside the lineups. */
 export function LoadTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
-  const { specification } = useProject().project;
   const { elements, change, add, remove } = useElements("loads");
   const buses = useBusNames();
   return (
@@ -232,7 +223,7 @@ export function LoadTable({ onReason }: { readonly onReason: (check: CheckKey) =
       elements={elements}
       add={(Object.keys(kinds) as BusLoad["kind"][]).map((kind) => ({
         name: `Add ${kinds[kind]}`,
-        run: () => add(newLoad(specification, kind)),
+        run: () => add(kind),
       }))}
       onRemove={remove}
       columns={[

@@ -1,5 +1,4 @@
 import {
-  addElement,
   changeElement,
   elementsOf,
   hangingOn,
@@ -7,18 +6,19 @@ import {
   type ElementList,
   type ElementOf,
 } from "../../lib/distribution";
+import type { ElementKind } from "../../api/client";
 import type { Outcome } from "../../components/draft";
 import { useProject } from "../project/ProjectContext";
 
 /** Edits of one list of the distribution. */
 export function useElements<L extends ElementList>(list: L) {
-  const { project, edit } = useProject();
+  const { project, edit, run } = useProject();
   const { specification } = project;
   return {
     elements: elementsOf(specification, list),
     change: (element: ElementOf<L>, part: Partial<ElementOf<L>>): Promise<Outcome> =>
       edit(element.name, (s) => changeElement(s, list, element.id, (e) => ({ ...e, ...part }))),
-    add: (element: ElementOf<L>): Promise<Outcome> => edit(`Add ${element.name}`, (s) => addElement(s, list, element)),
+    add: (element: ElementKind) => void run({ kind: "add-element", element }),
     remove: async (element: ElementOf<L>): Promise<Outcome> => {
       const hanging = list === "buses" ? hangingOn(specification, element.id) : [];
       if (hanging.length > 0) {

@@ -1,5 +1,5 @@
 import { createContext, useContext } from "react";
-import type { Assessment, Project, Specification, Stale } from "../../api/client";
+import type { Assessment, PlantCommand, Project, Specification, Stale } from "../../api/client";
 import type { Outcome } from "../../components/draft";
 
 /** Changes a specification; undefined when there is nothing to change. */
@@ -20,6 +20,8 @@ export interface ProjectAccess {
   readonly conflict: Conflict | undefined;
   /** Saves a change at once; the answer says why it was refused. */
   readonly edit: (label: string, change: Change) => Promise<Outcome>;
+  /** Has commands carried out, all of them or none; keys of what they created. A refusal is shown as a notice. */
+  readonly run: (...commands: readonly PlantCommand[]) => Promise<readonly string[]>;
   readonly undo: () => void;
   readonly redo: () => void;
   /** Takes the other side's version, or saves a merged one. */

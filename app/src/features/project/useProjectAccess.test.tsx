@@ -143,4 +143,23 @@ describe("saving edits", () => {
     await screen.findByText(/^3 saved/);
     expect(sent[1]?.path).toContain("/undo");
   });
+
+  it("has commands carried out on the edit in force and gives the keys of what they made", async () => {
+    const done = { data: { createdIds: ["dp-09"], saved: project(2, 640, "Add DP-09") }, response: { status: 200 } };
+    server.answers.push(done);
+    expect(await act(() => now().run({ kind: "add-drive-point", lineupId: "l1", afterId: "" }))).toEqual(["dp-09"]);
+    expect(sent[0]).toMatchObject({ path: "/api/projects/{id}/commands", body: { basedOn: 1 } });
+    await screen.findByText(/^2 saved/);
+  });
+
+  it("shows why a command is refused, takes a newer version, and says when there is no answer", async () => {
+    answer(refused(400, { errors: [{ message: "They stand in different lineups." }] }));
+    expect(await act(() => now().run({ kind: "join-shaft", pointIds: ["a", "b"] }))).toEqual([]);
+    await screen.findByText(/^1 saved They stand in different lineups/);
+    answer(refused(409, { current: project(5, 900) }));
+    await act(() => now().run({ kind: "join-shaft", pointIds: ["a", "b"] }));
+    await screen.findByText(/^5 saved Another window had saved/);
+    await act(() => now().run({ kind: "join-shaft", pointIds: ["a", "b"] }));
+    await screen.findByText(/nothing was changed/);
+  });
 });

@@ -3,7 +3,9 @@ import { compare } from "fast-json-patch";
 import { useCallback, useMemo, useRef, useState } from "react";
 import {
   api,
+  type CommandDone,
   type InputProblem,
+  type PlantCommand,
   type Project,
   type Saved,
   type Specification,
@@ -95,6 +97,34 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
     [enqueue, current, send],
   );
 
+  const run = useCallback(
+    (...commands: readonly PlantCommand[]): Promise<readonly string[]> =>
+      enqueue(async () => {
+        let answer: Answer<CommandDone>;
+        try {
+          answer = await api.POST("/api/projects/{id}/commands", {
+            params: { path: { id } },
+            body: { basedOn: current().edit, who: who(), commands: [...commands] },
+          });
+        } catch {
+          setNotice("The server does not answer; nothing was changed.");
+          return [];
+        }
+        if (answer.data) {
+          accept(answer.data.saved);
+          return answer.data.createdIds;
+        }
+        if (answer.response.status === 409) {
+          accept((answer.error as Stale).current);
+          setNotice("Another window had saved meanwhile; its version is shown now. Do it again if it is still wanted.");
+        } else {
+          setNotice(problemText(answer.error));
+        }
+        return [];
+      }),
+    [enqueue, current, accept, id],
+  );
+
   const step = useCallback(
     (direction: "undo" | "redo") => {
       void enqueue(async () => {
@@ -145,13 +175,14 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
       before,
       conflict,
       edit,
+      run,
       undo: () => step("undo"),
       redo: () => step("redo"),
       settle,
       notice,
       dismiss: () => setNotice(undefined),
     }),
-    [project, before, conflict, edit, step, settle, notice],
+    [project, before, conflict, edit, run, step, settle, notice],
   );
   return { access, saving: pending > 0 };
 }

@@ -9,6 +9,7 @@ namespace Cuadrilla.Core.Studies.Candidates;
 /// <param name="RatedKw">Nominal size, kW.</param>
 /// <param name="RatedCurrentA">Rated current, A.</param>
 /// <param name="Fits">True when every judged check holds or is tight.</param>
+/// <param name="NeedsData">True when nothing fails, but its size can't be judged yet.</param>
 /// <param name="Reason">Why it fits or not, the nearest limit first.</param>
 /// <param name="UsagePct">Use of the nearest limit, %.</param>
 /// <param name="YearKwh">Energy of a year, kWh; null when the duty or the rest of the chain is missing.</param>
@@ -23,6 +24,7 @@ public sealed record Candidate(
     double RatedKw,
     double RatedCurrentA,
     bool Fits,
+    bool NeedsData,
     string Reason,
     double UsagePct,
     double? YearKwh,

@@ -23,16 +23,15 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
-        var template = current ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, string.Empty);
         return Rank(data.Motors.Values.Select(item =>
         {
-            var model = Build(input, data, input.DrivePoint with { Motor = ForItem(template, item, current) });
+            var model = Build(input, data, input.DrivePoint with { Motor = WithItem(input.DrivePoint.Motor, item) });
             return Judge(
                 model,
                 MotorChecks.Of(model),
                 MotorRuleChecks.Of(model),
                 item.Id,
-                FormattableString.Invariant($"{ItemText.Motor(item)} {item.Plate.RatedPowerW / 1e3:0.##} kW, {item.Poles}-pole, {item.Frame}"),
+                NameOf(item),
                 item.Plate.RatedPowerW / 1e3,
                 item.Plate.RatedCurrentA,
                 item.PriceIndex,
@@ -47,10 +46,10 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var current = input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
-        var template = current ?? new ConverterChoice.FromCatalogue(string.Empty, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing(), OutputFilter.None, SupplyFeed.ThreePhase);
+        var duty = current?.Duty ?? OverloadDuty.Light;
         return Rank(data.Converters.Values.Select(item =>
         {
-            var choice = template with { ItemId = item.Id };
+            var choice = WithItem(input.Group?.Choice ?? input.DrivePoint.Converter, item);
             var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data, input.DrivePoint with { Converter = choice });
             var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
             return Judge(
@@ -58,9 +57,9 @@ public static class CandidateRanking
                 ConverterChecks.Of(model).Concat(match),
                 [],
                 item.Id,
-                FormattableString.Invariant($"{ItemText.Converter(item)}, {item.RatedKw:0.##} kW"),
+                NameOf(item),
                 item.RatedKw,
-                item.RatedCurrentA(template.Duty),
+                item.RatedCurrentA(duty),
                 item.PriceIndex,
                 current?.ItemId == item.Id,
                 forMotor: false);
@@ -68,22 +67,45 @@ public static class CandidateRanking
     }
 
     /// <summary>
-    /// The settings with which an item is judged: those of the present choice, but a servo motor has no fan and a large one gets
-    /// its insulated bearing, which belongs to the purchase.
+    /// The choice with which a motor is judged, and which choosing it puts in place: settings of the present choice, but a servo motor has no fan
+    /// and a new one gets its insulated bearing, which belongs to the purchase.
     /// </summary>
-    public static MotorChoice.FromCatalogue ForItem(MotorChoice.FromCatalogue template, MotorItem item, MotorChoice.FromCatalogue? current)
+    public static MotorChoice.FromCatalogue WithItem(MotorChoice now, MotorItem item)
     {
-        ArgumentNullException.ThrowIfNull(template);
         ArgumentNullException.ThrowIfNull(item);
-        if (current?.ItemId == item.Id)
+        var current = now as MotorChoice.FromCatalogue ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, string.Empty);
+        if (current.ItemId == item.Id)
         {
             return current;
         }
 
         var cooling = item.Technology == MotorTechnology.Servo
             ? MotorCooling.Surface
-            : template.Cooling == MotorCooling.Surface ? MotorCooling.OwnFan : template.Cooling;
-        return template with { ItemId = item.Id, Cooling = cooling, InsulatedBearing = true };
+            : current.Cooling == MotorCooling.Surface ? MotorCooling.OwnFan : current.Cooling;
+        return current with { ItemId = item.Id, Cooling = cooling, InsulatedBearing = true };
+    }
+
+    /// <summary>The choice with which a converter is judged, and which choosing it puts in place: settings of the present choice.</summary>
+    public static ConverterChoice.FromCatalogue WithItem(ConverterChoice now, ConverterItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        return now is ConverterChoice.FromCatalogue current
+            ? current with { ItemId = item.Id }
+            : new ConverterChoice.FromCatalogue(item.Id, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing(), OutputFilter.None, SupplyFeed.ThreePhase);
+    }
+
+    /// <summary>What a motor is, in short.</summary>
+    public static string NameOf(MotorItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        return FormattableString.Invariant($"{ItemText.Motor(item)} {item.Plate.RatedPowerW / 1e3:0.##} kW, {item.Poles}-pole, {item.Frame}");
+    }
+
+    /// <summary>What a converter is, in short.</summary>
+    public static string NameOf(ConverterItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        return FormattableString.Invariant($"{ItemText.Converter(item)}, {item.RatedKw:0.##} kW");
     }
 
     private static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
@@ -99,26 +121,34 @@ public static class CandidateRanking
         .. candidates
             .OrderByDescending(c => c.Fits)
             .ThenBy(c => c.Fits && special is not null && special(c.ItemId))
-            .ThenBy(c => c.Fits ? c.LifetimeCost ?? c.PriceIndex : Math.Abs(Math.Log(Math.Max(c.UsagePct, 1e-3) / 100)))
+            .ThenByDescending(c => c.NeedsData)
+            .ThenBy(c => c.Fits || c.NeedsData ? c.LifetimeCost ?? c.PriceIndex : Math.Abs(Math.Log(Math.Max(c.UsagePct, 1e-3) / 100)))
             .ThenBy(c => c.ItemId, StringComparer.Ordinal),
     ];
 
     private static Candidate Judge(
         DrivePointModel model, IEnumerable<Check> sizing, IEnumerable<Check> rules, string id, string name, double kw, double currentA, double priceIndex, bool isChosen, bool forMotor)
     {
-        var judged = sizing.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails).OrderBy(c => c.MarginPct.Value).ToList();
+        var all = sizing.ToList();
+        var judged = all.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails).OrderBy(c => c.MarginPct.Value).ToList();
+
+        // Before the load is known a voltage may fit, but no size does.
+        var sizes = forMotor ? MotorChecks.ContinuousId : ConverterChecks.ContinuousId;
+        var isSized = judged.Exists(c => c.Id == sizes);
         var fails = judged.Concat(rules).Where(c => c.Verdict == Verdict.Fails).ToList();
         var worst = judged.FirstOrDefault();
         var mismatch = model.Motor is { } motor && model.Converter is { } converter ? DrivePointModel.Mismatch(motor.Plate, converter.Item, model.Input.OnDcBus) : string.Empty;
 
         // The motor that stands there may stay; a new one has to be lawful.
         var against = forMotor && !isChosen ? model.Input.Defaults.LeastMotorClass.Against(model.MotorItem!) : string.Empty;
-        var fits = judged.Count > 0 && fails.Count == 0 && (forMotor || mismatch.Length == 0) && against.Length == 0;
+        var fits = isSized && fails.Count == 0 && (forMotor || mismatch.Length == 0) && against.Length == 0;
+        var refusal = against.Length > 0 ? "Not permitted: " + against : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : string.Empty;
+        var needsData = !isSized && fails.Count == 0 && refusal.Length == 0;
         var (kwh, cost) = fits ? Cost(model, priceIndex) : (null, null);
-        var reason = against.Length > 0 ? "Not permitted: " + against : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : judged.Count == 0
-            ? "Needs data: " + string.Join(", ", model.Missing(withConverter: true).Distinct())
+        var reason = refusal.Length > 0 ? refusal : needsData
+            ? "Needs data: " + all.First(c => c.Id == sizes).Relief
             : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
-        return new Candidate(id, name, kw, currentA, fits, reason, worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, model.MotorChoice is { } m && forMotor ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);
+        return new Candidate(id, name, kw, currentA, fits, needsData, reason, worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, model.MotorChoice is { } m && forMotor ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);
     }
 
     private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)

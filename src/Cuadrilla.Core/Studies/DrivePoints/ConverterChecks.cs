@@ -7,11 +7,14 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 /// <summary><c>converter.continuous</c>; with it what else sizes a converter.</summary>
 internal static class ConverterChecks
 {
+    /// <summary>Current for ever, which tells a converter's size.</summary>
+    internal const string ContinuousId = "converter.continuous";
+
     public static IEnumerable<Check> Of(DrivePointModel model)
     {
-        yield return Judging.One("converter.continuous", model.Id, BoardRow.Converter, "Converter current", () => model.Starter is null
+        yield return Judging.One(ContinuousId, model.Id, BoardRow.Converter, "Converter current", () => model.Starter is null
             ? Continuous(model)
-            : Check.NotConcerned("converter.continuous", model.Id, BoardRow.Converter, "Converter current", "the motor runs on the line"));
+            : Check.NotConcerned(ContinuousId, model.Id, BoardRow.Converter, "Converter current", "the motor runs on the line"));
         yield return Judging.One("converter.overload", model.Id, BoardRow.Converter, "Converter overload", () => OverloadCheck.Of(model));
         yield return Judging.One("converter.output-voltage", model.Id, BoardRow.Converter, "Voltage at the motor", () => OutputVoltageCheck.Of(model));
     }
@@ -29,7 +32,7 @@ internal static class ConverterChecks
 
     private static Check Continuous(DrivePointModel model)
     {
-        const string id = "converter.continuous";
+        const string id = ContinuousId;
         const string title = "Converter current";
         var missing = Missing(model);
         if (missing.Count > 0)

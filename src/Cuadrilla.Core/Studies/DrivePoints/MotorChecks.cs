@@ -9,7 +9,9 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 /// <summary><c>motor.continuous</c>, <c>motor.peak</c> and <c>motor.match</c>.</summary>
 internal static class MotorChecks
 {
-    private const string ContinuousId = "motor.continuous";
+    /// <summary>Torque for ever, which tells a motor's size.</summary>
+    internal const string ContinuousId = "motor.continuous";
+
     private const string ContinuousTitle = "Motor, continuous torque";
     private const string PeakId = "motor.peak";
     private const string PeakTitle = "Motor, peak torque";

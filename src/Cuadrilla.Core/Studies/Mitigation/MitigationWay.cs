@@ -1,4 +1,3 @@
-using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Studies.Energy;
 
 namespace Cuadrilla.Core.Studies.Mitigation;
@@ -16,9 +15,7 @@ namespace Cuadrilla.Core.Studies.Mitigation;
 /// <param name="Year">Energy, cost and price of the drive points looked at, and of what is added to the plant.</param>
 /// <param name="WidthMm">Width of their converters, mm.</param>
 /// <param name="Spoils">What spoils it.</param>
-/// <param name="Choices">Converter item of each changed drive point.</param>
-/// <param name="Move">What hangs from another bus; null when nothing does.</param>
-/// <param name="Filter">Central active filter that is added; null when none is.</param>
+/// <param name="Change">What it changes in the plant.</param>
 public sealed record MitigationWay(
     string Id,
     string Name,
@@ -32,9 +29,7 @@ public sealed record MitigationWay(
     YearlyEnergy Year,
     double WidthMm,
     string Spoils,
-    IReadOnlyDictionary<string, string> Choices,
-    MitigationMove? Move,
-    ActiveFilter? Filter);
+    MitigationChange Change);
 
 /// <summary>Something moved to a bus of another clock hour.</summary>
 /// <param name="LineupId">Lineup that is hung from another bus; empty when a single drive point moves.</param>

@@ -1,7 +1,6 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
@@ -49,29 +48,29 @@ public static class MitigationWorkbench
         var filter = CentralFilterRating.Of(plant, now, data);
         List<Trial> trials =
         [
-            new Trial("as-is", "as it is", plant, string.Empty),
-            .. Families.Select(f => OfFamily(f.Family, f.Spoils, points, plant, data)).OfType<Trial>(),
+            new Trial("as-is", "as it is", MitigationChange.None, string.Empty),
+            .. Families.Select(f => OfFamily(f.Family, f.Spoils, points, data)).OfType<Trial>(),
             .. VectorGroupMoves.Of(plant, pointIds, now).Select(m => new Trial(
-                $"move:{m.Move.LineupId}{m.Move.DrivePointId}:{m.Move.BusId}{m.Move.ToLineupId}", m.Name, m.Moved, "only 5, 7, 17, 19 … cancel, and only while both sides run") { Move = m.Move }),
+                $"move:{m.Move.LineupId}{m.Move.DrivePointId}:{m.Move.BusId}{m.Move.ToLineupId}", m.Name, MitigationChange.None with { Move = m.Move },
+                "only 5, 7, 17, 19 … cancel, and only while both sides run")),
         ];
         if (plant.Distribution.CapacitorBanks.Any(b => !b.DetuningPct.IsKnown))
         {
-            trials.Add(new Trial("detuned", "reactor of 7 % for the capacitor banks", plant with
-            {
-                Distribution = plant.Distribution with { CapacitorBanks = [.. plant.Distribution.CapacitorBanks.Select(b => b.DetuningPct.IsKnown ? b : b with { DetuningPct = UsualDetuningPct })] },
-            }, "takes a little of the reactive power; the banks' price is not in the sum"));
+            trials.Add(new Trial(
+                "detuned", "reactor of 7 % for the capacitor banks", MitigationChange.None with { Detunes = true },
+                "takes a little of the reactive power; the banks' price is not in the sum"));
         }
 
-        if (filter.CurrentA > 0 && CentralFilterTrial(plant, now, assessor) is { } central)
+        if (filter.CurrentA > 0 && CentralFilterTrial(plant, now, data, assessor) is { } central)
         {
             trials.Add(central);
         }
 
-        var ways = trials.AsParallel().AsOrdered().WithDegreeOfParallelism(Math.Max(1, Environment.ProcessorCount)).Select(t => Assessed(t, points, assessor)).ToList();
+        var ways = trials.AsParallel().AsOrdered().WithDegreeOfParallelism(Math.Max(1, Environment.ProcessorCount)).Select(t => Assessed(t, t.Change.On(plant, data), points, assessor)).ToList();
         return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w => w.Year.LifetimeCost)], filter);
     }
 
-    private static Trial? OfFamily(string family, string spoils, List<DrivePoint> points, PlantSpecification plant, EngineeringData data)
+    private static Trial? OfFamily(string family, string spoils, List<DrivePoint> points, EngineeringData data)
     {
         var choices = new Dictionary<string, string>(StringComparer.Ordinal);
         foreach (var point in points)
@@ -83,11 +82,11 @@ public static class MitigationWorkbench
             }
         }
 
-        return choices.Count == 0 ? null : new Trial(family, ItemText.Converter(data.Converters[choices.Values.First()]), With(plant, choices, data), spoils) { Choices = choices };
+        return choices.Count == 0 ? null : new Trial(family, ItemText.Converter(data.Converters[choices.Values.First()]), MitigationChange.None with { Choices = choices }, spoils);
     }
 
     // On the low-voltage bus behind which most harmonic current is drawn, so large that it takes all of its part, in whole tens of amperes.
-    private static Trial? CentralFilterTrial(PlantSpecification plant, PlantAssessment now, IPlantStudies assessor)
+    private static Trial? CentralFilterTrial(PlantSpecification plant, PlantAssessment now, EngineeringData data, IPlantStudies assessor)
     {
         var worst = now.Scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
         var bus = plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000 && worst.Network.IsLive(b.Id))
@@ -97,14 +96,8 @@ public static class MitigationWorkbench
             return null;
         }
 
-        PlantSpecification With(double ampere) => plant with
-        {
-            Distribution = plant.Distribution with
-            {
-                ActiveFilters = [.. plant.Distribution.ActiveFilters.Where(f => f.Id != FilterId), new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, ampere)],
-            },
-        };
-        var asked = assessor.Run(With(LargestFilterA) with { Name = $"{plant.Name} · active-filter" }).Scenarios
+        MitigationChange With(double ampere) => MitigationChange.None with { Filter = new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, ampere) };
+        var asked = assessor.Run(With(LargestFilterA).On(plant, data) with { Name = $"{plant.Name} · active-filter" }).Scenarios
             .Max(s => s.FilterCurrents.TryGetValue(FilterId, out var c) ? c.AskedA : 0);
         if (asked <= 0)
         {
@@ -112,10 +105,9 @@ public static class MitigationWorkbench
         }
 
         var fitted = With(Math.Min(LargestFilterA, 10 * Math.Ceiling(FilterReserve * asked / 10)));
-        var filter = fitted.Distribution.ActiveFilters[^1];
         return new Trial(
-            "active-filter", FormattableString.Invariant($"central active filter of {filter.RatedCurrentA:0} A at {bus.Name}"), fitted,
-            "its own filter shifts resonances; does nothing for the cables between it and the drives; 2 to 9 kHz not computed") { Filter = filter };
+            "active-filter", FormattableString.Invariant($"central active filter of {fitted.Filter!.RatedCurrentA:0} A at {bus.Name}"), fitted,
+            "its own filter shifts resonances; does nothing for the cables between it and the drives; 2 to 9 kHz not computed");
     }
 
     private const double LargestFilterA = 10_000;
@@ -125,18 +117,7 @@ public static class MitigationWorkbench
 
     private const string FilterId = "active-filter";
 
-    // A plant to be assessed, and what was done to it.
-    private sealed record Trial(string Id, string Name, PlantSpecification Plant, string Spoils)
-    {
-        public Dictionary<string, string> Choices { get; init; } = new(StringComparer.Ordinal);
-
-        public MitigationMove? Move { get; init; }
-
-        public ActiveFilter? Filter { get; init; }
-    }
-
-    // Below the 5th order whatever the network: √(1/0.07) = 3.8.
-    private const double UsualDetuningPct = 7;
+    private sealed record Trial(string Id, string Name, MitigationChange Change, string Spoils);
 
     private static bool Replaceable(DrivePoint point, PlantSpecification plant, EngineeringData data) =>
         point.Converter is ConverterChoice.FromCatalogue choice
@@ -148,39 +129,18 @@ public static class MitigationWorkbench
         .Where(c => c.Family == family && c.OwnName.Length == 0 && c.RatedKw >= now.RatedKw - 1e-9 && c.RatedKw <= LargestStep * now.RatedKw && Math.Abs((c.RatedVoltageV / now.RatedVoltageV) - 1) < 0.15)
         .MinBy(c => c.RatedKw);
 
-    private static PlantSpecification With(PlantSpecification plant, Dictionary<string, string> choices, EngineeringData data) => plant with
-    {
-        Lineups =
-        [
-            .. plant.Lineups.Select(l => l with
-            {
-                DrivePoints =
-                [
-                    .. l.DrivePoints.Select(p => choices.TryGetValue(p.Id, out var item) ? p with { Converter = Changed((ConverterChoice.FromCatalogue)p.Converter, data.Converters[item]) } : p),
-                ],
-            }),
-        ],
-    };
-
-    // What returns to the line needs no resistor.
-    private static ConverterChoice.FromCatalogue Changed(ConverterChoice.FromCatalogue choice, ConverterItem item) => choice with
-    {
-        ItemId = item.Id,
-        Braking = item.FrontEnd.ReturnsToLine ? new Braking.ToLine() : choice.Braking is Braking.ToLine ? new Braking.Nothing() : choice.Braking,
-    };
-
-    private static MitigationWay Assessed(Trial trial, List<DrivePoint> points, IPlantStudies assessor)
+    private static MitigationWay Assessed(Trial trial, PlantSpecification changed, List<DrivePoint> points, IPlantStudies assessor)
     {
         // Under a name of its own, so that the plant on the board keeps what was found of it.
-        var plant = trial.Plant with { Name = trial.Id == "as-is" ? trial.Plant.Name : $"{trial.Plant.Name} · {trial.Id}" };
+        var plant = trial.Id == "as-is" ? changed : changed with { Name = $"{changed.Name} · {trial.Id}" };
         var assessment = assessor.Run(plant);
         var looked = points.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
         var harmonic = assessment.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal) && (c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId))).ToList();
-        var shown = trial.Choices.Count > 0 ? trial.Choices.Keys.ToHashSet(StringComparer.Ordinal) : looked;
+        var shown = trial.Change.Choices.Count > 0 ? trial.Change.Choices.Keys.ToHashSet(StringComparer.Ordinal) : looked;
         var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => shown.Contains(d.DrivePointId)).Select(d => d.Front).OfType<RectifierResult.LineDraw>().ToList();
         var studies = plant.AllDrivePoints().Where(p => looked.Contains(p.Id)).Select(p => assessor.Study(plant, p)).ToList();
         var years = studies.Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Year).OfType<YearlyEnergy>().ToList();
-        if (trial.Filter is { } filter)
+        if (trial.Change.Filter is { } filter)
         {
             years.Add(YearOf(filter, plant, studies, assessor));
         }
@@ -191,9 +151,9 @@ public static class MitigationWorkbench
         double Figure(string check) => harmonic.Where(c => c.Id == check && c.Figure.IsKnown).Select(c => c.Figure.Value).DefaultIfEmpty(double.NaN).Max();
         double Use(string check) => harmonic.Where(c => c.Id == check && c is { Figure.IsKnown: true, Limit.IsKnown: true }).Select(c => 100 * c.Figure.Value / c.Limit.Value).DefaultIfEmpty(double.NaN).Max();
         return new MitigationWay(
-            trial.Id, trial.Name, trial.Choices.Count, draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(), Figure("harmonics.pcc-tdd"),
+            trial.Id, trial.Name, trial.Change.Choices.Count, draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(), Figure("harmonics.pcc-tdd"),
             assessment.Scenarios.SelectMany(s => s.Buses).Where(b => plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000).Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
-            Use("harmonics.pcc-orders"), fails, fails == 0, year, studies.Sum(s => s.Model.Converter?.Item.Size.WidthMm ?? 0), trial.Spoils, trial.Choices, trial.Move, trial.Filter);
+            Use("harmonics.pcc-orders"), fails, fails == 0, year, studies.Sum(s => s.Model.Converter?.Item.Size.WidthMm ?? 0), trial.Spoils, trial.Change);
     }
 
     // Loss in parts of its rating while the busiest of the drives runs; price by its current.

@@ -16,7 +16,7 @@ internal static class VectorGroupMoves
     /// <param name="plant">The plant.</param>
     /// <param name="pointIds">Drive points looked at.</param>
     /// <param name="assessment">The plant as it is.</param>
-    public static IReadOnlyList<(MitigationMove Move, string Name, PlantSpecification Moved)> Of(
+    public static IReadOnlyList<(MitigationMove Move, string Name)> Of(
         PlantSpecification plant, IReadOnlyCollection<string> pointIds, PlantAssessment assessment)
     {
         if (assessment.Scenarios.Count == 0)
@@ -29,7 +29,7 @@ internal static class VectorGroupMoves
             && network.ClockHour(from) % 2 != network.ClockHour(to) % 2
             && Math.Abs((network.VoltageV(from) / network.VoltageV(to)) - 1) < 0.01;
         double Load(IEnumerable<string> ids) => assessment.Scenarios.Max(s => s.Drives.Where(d => ids.Contains(d.DrivePointId)).Sum(d => d.Point.DcLoadW));
-        var moves = new List<(double LoadW, MitigationMove Move, string Name, PlantSpecification Moved)>();
+        var moves = new List<(double LoadW, MitigationMove Move, string Name)>();
         foreach (var lineup in plant.Lineups.Where(l => l.DrivePoints.Count > 0))
         {
             var ids = lineup.DrivePoints.Select(p => p.Id).ToList();
@@ -38,20 +38,18 @@ internal static class VectorGroupMoves
                 moves.AddRange(plant.Distribution.Buses.Where(b => Crosses(lineup.BusId, b.Id)).Select(b => (
                     Load([.. ids, .. lineup.DcBuses.Select(d => d.Id), .. lineup.Arrangements.Select(a => a.Id)]),
                     new MitigationMove(lineup.Id, b.Id, string.Empty, string.Empty),
-                    $"{lineup.Tag} {lineup.Name} moved to {b.Name}",
-                    With(plant, lineup, lineup with { BusId = b.Id }))));
+                    $"{lineup.Tag} {lineup.Name} moved to {b.Name}")));
             }
             else if (pointIds.Count == 1 && lineup.DrivePoints.FirstOrDefault(p => pointIds.Contains(p.Id)) is { } point && IsFree(lineup, point.Id))
             {
                 moves.AddRange(plant.Lineups.Where(l => Crosses(lineup.BusId, l.BusId)).Select(to => (
                     Load([point.Id]),
                     new MitigationMove(string.Empty, to.BusId, point.Id, to.Id),
-                    $"{point.Tag} moved into {to.Tag} {to.Name}, at {plant.Distribution.Bus(to.BusId).Name}",
-                    With(With(plant, lineup, lineup with { DrivePoints = [.. lineup.DrivePoints.Where(p => p.Id != point.Id)] }), to, to with { DrivePoints = [.. to.DrivePoints, point] }))));
+                    $"{point.Tag} moved into {to.Tag} {to.Name}, at {plant.Distribution.Bus(to.BusId).Name}")));
             }
         }
 
-        return [.. moves.Where(m => m.LoadW > 0).OrderByDescending(m => m.LoadW).Take(MostMoves).Select(m => (m.Move, m.Name, m.Moved))];
+        return [.. moves.Where(m => m.LoadW > 0).OrderByDescending(m => m.LoadW).Take(MostMoves).Select(m => (m.Move, m.Name))];
     }
 
     // What is coupled with others of its lineup can't leave it.
@@ -59,7 +57,4 @@ internal static class VectorGroupMoves
         lineup.DrivePoints.Count > 1
         && lineup.DcBuses.All(b => !b.MemberIds.Contains(pointId))
         && lineup.Arrangements.All(a => !a.PointIds().Contains(pointId));
-
-    private static PlantSpecification With(PlantSpecification plant, Lineup old, Lineup now) =>
-        plant with { Lineups = [.. plant.Lineups.Select(l => l.Id == old.Id ? now : l)] };
 }

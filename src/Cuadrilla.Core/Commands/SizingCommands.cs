@@ -1,0 +1,122 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Plants;
+
+namespace Cuadrilla.Core.Commands;
+
+/// <summary>Puts a motor of the catalogue, or of the project's own, on drive points, with the settings each has.</summary>
+/// <param name="PointIds">Which.</param>
+/// <param name="ItemId">The motor.</param>
+/// <param name="Reason">Why, where it is not the best candidate; empty when none is given.</param>
+public sealed record ChooseMotor(IReadOnlyList<string> PointIds, string ItemId, string Reason) : PlantCommand
+{
+    /// <inheritdoc/>
+    public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(studies);
+        var data = studies.Data.With(plant);
+        if (plant.Missing(PointIds) is { } missing)
+        {
+            return missing;
+        }
+
+        return ItemId is null || !data.Motors.TryGetValue(ItemId, out var item)
+            ? CommandOutcome.Unknown("itemId", "Motor", ItemId)
+            : CommandOutcome.Of(
+                plant.Changed([.. PointIds], p => p with { Motor = CandidateRanking.WithItem(p.Motor, item) with { Reason = Reason } }),
+                $"{plant.Tags(PointIds)}: {CandidateRanking.NameOf(item)}");
+    }
+}
+
+/// <summary>Puts a converter of the catalogue, or of the project's own, on drive points, with the settings each has.</summary>
+/// <param name="PointIds">Which; a member of a group stands for its group.</param>
+/// <param name="ItemId">The converter.</param>
+/// <param name="Reason">Why, where it is not the best candidate; empty when none is given.</param>
+public sealed record ChooseConverter(IReadOnlyList<string> PointIds, string ItemId, string Reason) : PlantCommand
+{
+    /// <inheritdoc/>
+    public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(studies);
+        var data = studies.Data.With(plant);
+        if (plant.Missing(PointIds) is { } missing)
+        {
+            return missing;
+        }
+
+        return ItemId is null || !data.Converters.TryGetValue(ItemId, out var item)
+            ? CommandOutcome.Unknown("itemId", "Converter", ItemId)
+            : CommandOutcome.Of(
+                plant.Changed(SizeBest.Feeding(plant, PointIds), p => p with { Converter = CandidateRanking.WithItem(p.Converter, item) with { Reason = Reason } }),
+                $"{plant.Tags(PointIds)}: {CandidateRanking.NameOf(item)}");
+    }
+}
+
+/// <summary>What is sized.</summary>
+public enum SizedPart
+{
+    /// <summary>The motor.</summary>
+    Motor,
+
+    /// <summary>The converter.</summary>
+    Converter,
+
+    /// <summary>The motor, then the converter that feeds it.</summary>
+    Both,
+}
+
+/// <summary>Puts the best candidate on each drive point: of those that fit the one of the lowest lifetime cost.</summary>
+/// <param name="PointIds">Which; a member of a group stands for its group.</param>
+/// <param name="Part">What is sized; a motor on the line keeps its starter.</param>
+public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : PlantCommand
+{
+    /// <inheritdoc/>
+    public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(studies);
+        if (plant.Missing(PointIds) is { } missing)
+        {
+            return missing;
+        }
+
+        var after = plant;
+        var data = studies.Data.With(plant);
+        List<string> without = [];
+        if (Part != SizedPart.Converter)
+        {
+            after = Sized(after, PointIds, input => CandidateRanking.Motors(input, data), without, studies);
+        }
+
+        if (Part != SizedPart.Motor)
+        {
+            var fed = Feeding(after, PointIds).Where(id => after.Point(id)!.Converter is ConverterChoice.FromCatalogue or ConverterChoice.NotChosen).ToList();
+            after = Sized(after, fed, input => CandidateRanking.Converters(input, data), without, studies);
+        }
+
+        return without.Count > 0
+            ? CommandOutcome.Not("pointIds", $"Nothing fits, or data is missing, at {string.Join(", ", without.Distinct(StringComparer.Ordinal))}: see their candidates.")
+            : CommandOutcome.Of(after, $"{plant.Tags(PointIds)}: best {Named}");
+    }
+
+    private string Named => Part switch { SizedPart.Motor => "motor", SizedPart.Converter => "converter", _ => "motor and converter" };
+
+    /// <summary>Drive points whose converters feed these: of a member of a group its first.</summary>
+    internal static IReadOnlyList<string> Feeding(PlantSpecification plant, IEnumerable<string> ids) =>
+        [.. ids.Select(id => plant.GroupOf(id)?.Members[0].PointId ?? id).Distinct(StringComparer.Ordinal)];
+
+    private static PlantSpecification Sized(
+        PlantSpecification plant, IReadOnlyList<string> ids, Func<DrivePointInput, IReadOnlyList<Candidate>> rank, List<string> without, IPlantStudies studies)
+    {
+        var best = ids.Distinct(StringComparer.Ordinal).AsParallel()
+            .Select(id => (Id: id, Ranked: rank(studies.Study(plant, plant.Point(id)!).Model.Input)))
+            .Where(x => x.Ranked is [{ Fits: true }, ..])
+            .ToDictionary(x => x.Id, x => x.Ranked[0], StringComparer.Ordinal);
+        without.AddRange(ids.Where(id => !best.ContainsKey(id)).Select(id => plant.Point(id)!.Tag));
+        return plant.Changed(best.Keys, p => p with { Motor = best[p.Id].Motor ?? p.Motor, Converter = best[p.Id].Converter ?? p.Converter });
+    }
+}
