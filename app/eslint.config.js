@@ -3,7 +3,7 @@ import hooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
 export default tseslint.config(
-  { ignores: ["node_modules", "src/api/schema.d.ts", "test-results"] },
+  { ignores: ["node_modules", "src/api/schema.d.ts", "scripts", "test-results"] },
   js.configs.recommended,
   ...tseslint.configs.strictTypeChecked,
   { languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } } },

@@ -66,8 +66,8 @@ test("a bus, its cable and a motor on the line are added, judged and taken away 
   const diagram = page.getByRole("region", { name: "Single-line diagram" }).first();
   await expect(diagram.getByRole("button", { name: /Bus, pump house/ })).toBeVisible();
   await page.getByRole("button", { name: "Add motor on the line" }).click();
-  await page.getByLabel("kW of load 1").fill("75");
-  await page.getByLabel("kW of load 1").press("Enter");
+  await page.getByLabel("Rated power of load 1").fill("75");
+  await page.getByLabel("Rated power of load 1").press("Enter");
   const checks = page.getByRole("region", { name: "Checks of the plant" });
   await checks.getByRole("button", { name: /Dip when load 1 starts/ }).click();
   const reason = page.getByRole("dialog");

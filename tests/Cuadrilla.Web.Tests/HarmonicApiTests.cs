@@ -30,8 +30,11 @@ public sealed class HarmonicApiTests(WebHost host) : IClassFixture<WebHost>
         var found = await (await client.GetAsync($"/api/projects/{id}/mitigation?drivePointId=dp-02")).Body();
         var active = found["ways"]!.AsArray().Single(w => (string)w!["id"]! == "active")!;
 
-        Assert.Equal("active-55", (string)active["choices"]![0]!["itemId"]!);
-        Assert.True((bool)active["choices"]![0]!["returnsToLine"]!);
+        Assert.Equal("active-55", (string)active["change"]!["choices"]!["dp-02"]!);
+        using var tried = await client.PostAsJsonAsync(
+            $"/api/projects/{id}/commands", new { basedOn = 1, who = "engineer", commands = new JsonArray(new JsonObject { ["kind"] = "mitigate", ["name"] = "active", ["change"] = active["change"]!.DeepClone() }) });
+        var converter = (await tried.Body())["saved"]!["specification"]!["lineups"]![0]!["drivePoints"]![1]!["converter"]!;
+        Assert.Equal(("active-55", "to-line"), ((string)converter["itemId"]!, (string)converter["braking"]!["kind"]!));
         Assert.True((double)found["filterA"]! > 0);
     }
 

@@ -649,10 +649,21 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         ActiveFilter: {
+            /**
+             * Key
+             * @description Stable key of the filter.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the filter.
+             */
             name: string;
             busId: string;
-            /** Format: double */
+            /**
+             * Rated current
+             * @description Compensating current for ever.
+             */
             ratedCurrentA: number;
         };
         AlternativeDocument: {
@@ -691,9 +702,25 @@ export interface components {
             /** @enum {string} */
             kind: "motor-group";
             members: components["schemas"]["GroupMember"][];
-            simultaneityPct: components["schemas"]["Given"];
+            /**
+             * Simultaneity
+             * @description Share of the rated currents that flows at once; open: all.
+             */
+            simultaneityPct: null | number;
+            /**
+             * Arrangement key
+             * @description Stable key of the arrangement.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the arrangement.
+             */
             name: string;
+            /**
+             * Reason
+             * @description Why this arrangement.
+             */
             reason: string;
         };
         ArrangementRatioFollower: {
@@ -701,16 +728,55 @@ export interface components {
             kind: "ratio-follower";
             leader: components["schemas"]["RatioAxis"];
             follower: components["schemas"]["RatioAxis"];
-            wantedRatio: components["schemas"]["Given"];
-            /** Format: int32 */
+            /**
+             * Wanted ratio
+             * @description Units of the follower for each unit of the leader.
+             */
+            wantedRatio: null | number;
+            /**
+             * Decimals not shown
+             * @description Decimals of the setting that the follower's display does not show.
+             */
             impliedDecimals: number;
-            largestSetting: components["schemas"]["Given"];
-            inputLimitHz: components["schemas"]["Given"];
-            sampleTimeS: components["schemas"]["Given"];
-            leaderRampS: components["schemas"]["Given"];
-            followerRampS: components["schemas"]["Given"];
+            /**
+             * Largest setting
+             * @description Largest number that the display takes.
+             */
+            largestSetting: null | number;
+            /**
+             * Pulse input up to
+             * @description Largest pulse frequency that the input counts.
+             */
+            inputLimitHz: null | number;
+            /**
+             * Sampling time
+             * @description Time over which pulses are counted.
+             */
+            sampleTimeS: null | number;
+            /**
+             * Leader’s ramp
+             * @description Time of the leader from rest to its largest speed.
+             */
+            leaderRampS: null | number;
+            /**
+             * Follower’s ramp
+             * @description Shortest time of the follower from rest to its largest speed.
+             */
+            followerRampS: null | number;
+            /**
+             * Arrangement key
+             * @description Stable key of the arrangement.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the arrangement.
+             */
             name: string;
+            /**
+             * Reason
+             * @description Why this arrangement.
+             */
             reason: string;
         };
         ArrangementSharedShaft: {
@@ -719,9 +785,25 @@ export interface components {
             units: components["schemas"]["ShaftUnit"][];
             method: components["schemas"]["SharingMethod"];
             coupling: components["schemas"]["ShaftCoupling"];
-            runOnS: components["schemas"]["Given"];
+            /**
+             * Runs on, one lost
+             * @description How long the rest is to carry the load when one unit is lost; open: for ever.
+             */
+            runOnS: null | number;
+            /**
+             * Arrangement key
+             * @description Stable key of the arrangement.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the arrangement.
+             */
             name: string;
+            /**
+             * Reason
+             * @description Why this arrangement.
+             */
             reason: string;
         };
         AssessmentDocument: {
@@ -767,8 +849,16 @@ export interface components {
         BackgroundOrder: {
             /** Format: int32 */
             order: number;
-            pct: components["schemas"]["Given"];
-            deg: components["schemas"]["Given"];
+            /**
+             * Background of a further order
+             * @description Harmonic voltage of this order that is there without this plant.
+             */
+            pct: null | number;
+            /**
+             * Angle of a further order
+             * @description Angle of this order to its fundamental.
+             */
+            deg: null | number;
         };
         BankState: {
             bankId: string;
@@ -797,21 +887,57 @@ export interface components {
         /** @enum {unknown} */
         BoardRow: "plant" | "supply" | "converter" | "cable" | "motor" | "load";
         BrakeCoil: {
-            voltageV: components["schemas"]["Given"];
-            powerW: components["schemas"]["Given"];
-            timeConstantMs: components["schemas"]["Given"];
-            outputA: components["schemas"]["Given"];
+            /**
+             * Voltage
+             * @description Rated direct voltage of the coil.
+             */
+            voltageV: null | number;
+            /**
+             * Power
+             * @description Power of the coil.
+             */
+            powerW: null | number;
+            /**
+             * Time constant L/R
+             * @description Inductance over resistance of the coil.
+             */
+            timeConstantMs: null | number;
+            /**
+             * Output or relay for
+             * @description Rating for direct current of what switches the coil.
+             */
+            outputA: null | number;
             suppression: components["schemas"]["CoilSuppression"];
         };
         /** @enum {unknown} */
         BrakeCommand: "converter" | "machine-controller";
         BrakeControl: {
             by: components["schemas"]["BrakeCommand"];
-            provenPct: components["schemas"]["Given"];
-            speedAfterReleaseMs: components["schemas"]["Given"];
-            closeBelowPct: components["schemas"]["Given"];
-            closeDelayS: components["schemas"]["Given"];
-            holdMs: components["schemas"]["Given"];
+            /**
+             * Released at torque
+             * @description Motor torque that must be there before the release.
+             */
+            provenPct: null | number;
+            /**
+             * Speed after release
+             * @description From the release command to the speed reference when no position feedback says it is open.
+             */
+            speedAfterReleaseMs: null | number;
+            /**
+             * Closes below speed
+             * @description Speed below which it closes.
+             */
+            closeBelowPct: null | number;
+            /**
+             * Closes at the latest after
+             * @description After the stop command, whichever comes first.
+             */
+            closeDelayS: null | number;
+            /**
+             * Torque held after close
+             * @description Torque held after the close command when no position feedback says it is closed.
+             */
+            holdMs: null | number;
             commandFeedback: boolean;
             positionFeedback: boolean;
         };
@@ -874,13 +1000,19 @@ export interface components {
         BrakingDcInjection: {
             /** @enum {string} */
             kind: "dc-injection";
-            /** Format: double */
+            /**
+             * Direct current
+             * @description Of the motor’s rated current; all energy heats the rotor.
+             */
             currentPct: number;
         };
         BrakingFlux: {
             /** @enum {string} */
             kind: "flux";
-            /** Format: double */
+            /**
+             * Flux
+             * @description Of the rated flux; the output voltage bounds it near base speed.
+             */
             fluxPct: number;
         };
         BrakingNothing: {
@@ -890,9 +1022,21 @@ export interface components {
         BrakingResistor: {
             /** @enum {string} */
             kind: "resistor";
-            resistanceOhm: components["schemas"]["Given"];
-            continuousKw: components["schemas"]["Given"];
-            windowS?: components["schemas"]["Given"];
+            /**
+             * Resistance
+             * @description Resistance of the brake resistor.
+             */
+            resistanceOhm: null | number;
+            /**
+             * Continuous power
+             * @description It gets hot enough to burn: place and cover it by its maker’s instructions.
+             */
+            continuousKw: null | number;
+            /**
+             * Window of its mean power
+             * @description Time over which its mean power counts; open: the project's.
+             */
+            windowS?: null | number;
             pulses?: components["schemas"]["ResistorPulse"][];
         };
         BrakingToLine: {
@@ -902,13 +1046,32 @@ export interface components {
         /** @enum {unknown} */
         BrakingWay: "nothing" | "coast" | "flux" | "dc-injection" | "resistor" | "to-line";
         Bus: {
+            /**
+             * Key
+             * @description Stable key of the bus.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the bus.
+             */
             name: string;
-            /** Format: double */
+            /**
+             * Voltage
+             * @description Nominal voltage between phases.
+             */
             nominalVoltageV: number;
-            withstandKa: components["schemas"]["Given"];
+            /**
+             * Withstand
+             * @description Rated short-time withstand current of the switchgear.
+             */
+            withstandKa: null | number;
             earthing?: components["schemas"]["EarthingSystem"];
-            environmentClass?: components["schemas"]["Given"];
+            /**
+             * Class of environment
+             * @description Compatibility class of IEC 61000-2-4 that its voltage is to keep.
+             */
+            environmentClass?: null | number;
         };
         BusDocument: {
             busId: string;
@@ -936,13 +1099,32 @@ export interface components {
         BusLinkCable: {
             /** @enum {string} */
             kind: "cable";
-            lengthM: components["schemas"]["Given"];
-            crossSectionMm2: components["schemas"]["Given"];
-            /** Format: int32 */
+            /**
+             * Length
+             * @description Length of the cable between the buses.
+             */
+            lengthM: null | number;
+            /**
+             * Cross-section
+             * @description Cross-section of a conductor.
+             */
+            crossSectionMm2: null | number;
+            /**
+             * Parallel runs
+             * @description Equal cables side by side.
+             */
             parallelRuns: number;
             material: components["schemas"]["ConductorMaterial"];
             laying: components["schemas"]["CableLaying"];
+            /**
+             * Key
+             * @description Stable key of the link.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the link.
+             */
             name: string;
             fromBusId: string;
             toBusId: string;
@@ -951,7 +1133,15 @@ export interface components {
         BusLinkCoupler: {
             /** @enum {string} */
             kind: "coupler";
+            /**
+             * Key
+             * @description Stable key of the link.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the link.
+             */
             name: string;
             fromBusId: string;
             toBusId: string;
@@ -961,45 +1151,115 @@ export interface components {
         BusLoadLineMotor: {
             /** @enum {string} */
             kind: "line-motor";
-            /** Format: double */
+            /**
+             * Rated power
+             * @description Shaft power on its plate.
+             */
             ratedKw: number;
-            /** Format: double */
+            /**
+             * Efficiency
+             * @description Efficiency on its plate.
+             */
             efficiencyPct: number;
-            /** Format: double */
+            /**
+             * Power factor
+             * @description Power factor on its plate.
+             */
             powerFactor: number;
-            /** Format: double */
+            /**
+             * Load in service
+             * @description Mean load of its rating.
+             */
             loadingPct: number;
-            /** Format: double */
+            /**
+             * Locked-rotor current
+             * @description Starting current over rated current.
+             */
             lockedRotorCurrentPu: number;
-            lockedRotorPowerFactor: components["schemas"]["Given"];
-            /** Format: double */
+            /**
+             * Locked-rotor power factor
+             * @description Power factor as it starts.
+             */
+            lockedRotorPowerFactor: null | number;
+            /**
+             * Starts an hour
+             * @description How often it starts, for the permitted dip.
+             */
             startsPerHour: number;
+            /**
+             * Key
+             * @description Stable key of the load.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the load.
+             */
             name: string;
             busId: string;
         };
         BusLoadLinear: {
             /** @enum {string} */
             kind: "linear";
-            /** Format: double */
+            /**
+             * Linear load
+             * @description Active power without harmonics.
+             */
             powerKw: number;
-            /** Format: double */
+            /**
+             * Power factor of the linear load
+             * @description Displacement power factor, lagging.
+             */
             powerFactor: number;
+            /**
+             * Key
+             * @description Stable key of the load.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the load.
+             */
             name: string;
             busId: string;
         };
         BusLoadSinglePhaseGroup: {
             /** @enum {string} */
             kind: "single-phase-group";
-            /** Format: double */
+            /**
+             * Single-phase load
+             * @description Active power of all three phases together.
+             */
             powerKw: number;
-            /** Format: double */
+            /**
+             * Power factor
+             * @description Displacement power factor, lagging.
+             */
             powerFactor: number;
-            unevenPct: components["schemas"]["Given"];
-            thirdHarmonicPct: components["schemas"]["Given"];
-            neutralA: components["schemas"]["Given"];
+            /**
+             * Fullest phase above the mean
+             * @description By how much the fullest phase carries more than the mean.
+             */
+            unevenPct: null | number;
+            /**
+             * Third harmonic
+             * @description Third harmonic of its current; it adds up in the neutral.
+             */
+            thirdHarmonicPct: null | number;
+            /**
+             * Neutral conductor
+             * @description Current that the neutral conductor carries for ever.
+             */
+            neutralA: null | number;
+            /**
+             * Key
+             * @description Stable key of the load.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the load.
+             */
             name: string;
             busId: string;
         };
@@ -1028,15 +1288,37 @@ export interface components {
             converter: null | components["schemas"]["ConverterChoice"];
         };
         CapacitorBank: {
+            /**
+             * Key
+             * @description Stable key of the bank.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the bank.
+             */
             name: string;
             busId: string;
-            /** Format: double */
+            /**
+             * Power of a step
+             * @description Reactive power of a step at the bus's nominal voltage, reactor included.
+             */
             stepKvar: number;
-            /** Format: int32 */
+            /**
+             * Steps
+             * @description Equal steps of the bank.
+             */
             steps: number;
-            detuningPct: components["schemas"]["Given"];
-            capacitorRatedV?: components["schemas"]["Given"];
+            /**
+             * Detuning
+             * @description Reactance of the reactor over that of the capacitors; open: no reactor.
+             */
+            detuningPct: null | number;
+            /**
+             * Rated voltage of the capacitors
+             * @description Rated voltage on the capacitors' own plate.
+             */
+            capacitorRatedV?: null | number;
             /** Format: double */
             detuningPu?: number;
         };
@@ -1103,17 +1385,49 @@ export interface components {
         };
         CommonCoupling: {
             busId: string;
-            maximumDemandKva: components["schemas"]["Given"];
+            /**
+             * Maximum demand
+             * @description 15 or 30 min; empty: the largest scenario.
+             */
+            maximumDemandKva: null | number;
         };
         CommonDcBus: {
+            /**
+             * DC bus key
+             * @description Stable key of the DC bus.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the DC bus.
+             */
             name: string;
             memberIds: string[];
             supplyModuleId: string;
-            resistorOhm: components["schemas"]["Given"];
-            resistorContinuousKw: components["schemas"]["Given"];
-            busbarA: components["schemas"]["Given"];
-            stopTimeS: components["schemas"]["Given"];
+            /**
+             * Brake resistor
+             * @description Resistor at the bus's chopper; open: none.
+             */
+            resistorOhm: null | number;
+            /**
+             * Its continuous power
+             * @description Power that the resistor burns for ever.
+             */
+            resistorContinuousKw: null | number;
+            /**
+             * Busbar
+             * @description Rated current of the DC busbar.
+             */
+            busbarA: null | number;
+            /**
+             * Common stop in
+             * @description Time in which all members are to stop together; open: not asked.
+             */
+            stopTimeS: null | number;
+            /**
+             * Reason
+             * @description Why this arrangement.
+             */
             reason: string;
             control: components["schemas"]["ServoControl"];
         };
@@ -1147,8 +1461,15 @@ export interface components {
             /** @enum {string} */
             kind: "across-the-line";
             trip: components["schemas"]["TripClass"];
-            /** Format: double */
+            /**
+             * Starts an hour
+             * @description Starts wanted in an hour.
+             */
             startsPerHour: number;
+            /**
+             * Reason
+             * @description Why this way of starting.
+             */
             reason: string;
         };
         ConverterChoiceFromCatalogue: {
@@ -1156,15 +1477,23 @@ export interface components {
             kind: "catalogue";
             itemId: string;
             duty: components["schemas"]["OverloadDuty"];
-            /** Format: double */
+            /**
+             * Switching frequency
+             * @description Higher is quieter and costs current and loss.
+             */
             switchingKhz: number;
+            /**
+             * Reason for this converter
+             * @description Why this one where it is not the best candidate.
+             */
             reason: string;
             braking: components["schemas"]["Braking"];
             filter?: components["schemas"]["OutputFilter"];
             feed?: components["schemas"]["SupplyFeed"];
             control?: components["schemas"]["MotorControl"];
             /**
-             * Format: int32
+             * Modules in parallel
+             * @description Equal modules side by side on one motor.
              * @default 1
              */
             modules: number;
@@ -1185,18 +1514,35 @@ export interface components {
             itemId: string;
             settings: components["schemas"]["SoftStarterSettings"];
             trip: components["schemas"]["TripClass"];
-            /** Format: double */
+            /**
+             * Starts an hour
+             * @description Starts wanted in an hour.
+             */
             startsPerHour: number;
+            /**
+             * Reason
+             * @description Why this way of starting.
+             */
             reason: string;
         };
         ConverterChoiceStarDelta: {
             /** @enum {string} */
             kind: "star-delta";
-            /** Format: double */
+            /**
+             * Time in star
+             * @description From switching on in star to the change to delta.
+             */
             changeOverS: number;
             trip: components["schemas"]["TripClass"];
-            /** Format: double */
+            /**
+             * Starts an hour
+             * @description Starts wanted in an hour.
+             */
             startsPerHour: number;
+            /**
+             * Reason
+             * @description Why this way of starting.
+             */
             reason: string;
         };
         ConverterDocument: {
@@ -1297,6 +1643,10 @@ export interface components {
             key: string;
             /** Format: double */
             value: number;
+            /**
+             * Reason
+             * @description Why the project's value replaces the default.
+             */
             reason: string;
         };
         DefaultValue: {
@@ -1320,8 +1670,20 @@ export interface components {
             activeFilters?: components["schemas"]["ActiveFilter"][];
         };
         DrivePoint: {
+            /**
+             * Drive point key
+             * @description Stable key of the drive point.
+             */
             id: string;
+            /**
+             * Tag
+             * @description Short name on drawings, for example DP-01.
+             */
             tag: string;
+            /**
+             * Name
+             * @description What people call the machine.
+             */
             name: string;
             feeder: components["schemas"]["Feeder"];
             converter: components["schemas"]["ConverterChoice"];
@@ -1371,22 +1733,54 @@ export interface components {
         DrivePointState: {
             drivePointId: string;
             running: boolean;
-            /** Format: double */
+            /**
+             * Level
+             * @description Flow, speed or rate of cycles in this scenario.
+             */
             levelPu: number;
-            /** Format: double */
+            /**
+             * Load
+             * @description Torque in this scenario over that of the load's curve.
+             */
             loadPu: number;
         };
         DriveTrain: {
-            gearRatio: components["schemas"]["Given"];
-            gearEfficiency: components["schemas"]["Given"];
-            inertiaKgM2: components["schemas"]["Given"];
-            startTimeS: components["schemas"]["Given"];
-            stopTimeS?: components["schemas"]["Given"];
+            /**
+             * Gear ratio
+             * @description Motor turns for one of the machine.
+             */
+            gearRatio: null | number;
+            /**
+             * Gear efficiency
+             * @description Efficiency of gear, belt or chain.
+             */
+            gearEfficiency: null | number;
+            /**
+             * Inertia at the machine
+             * @description Drum, coupling, rotor; carried masses follow from the other entries.
+             */
+            inertiaKgM2: null | number;
+            /**
+             * Start time
+             * @description From rest to rated speed.
+             */
+            startTimeS: null | number;
+            /**
+             * Stop time
+             * @description From its fastest; quicker than it stops by itself drives energy back.
+             */
+            stopTimeS?: null | number;
         };
         DutyPoint: {
-            /** Format: double */
+            /**
+             * Level
+             * @description Flow, speed or rate of cycles over so many hours.
+             */
             levelPu: number;
-            /** Format: double */
+            /**
+             * Hours a year
+             * @description Hours of a year at that level.
+             */
             hoursPerYear: number;
         };
         /** @enum {unknown} */
@@ -1408,9 +1802,20 @@ export interface components {
         FeederByCable: {
             /** @enum {string} */
             kind: "by-cable";
-            lengthM: components["schemas"]["Given"];
-            crossSectionMm2: components["schemas"]["Given"];
-            /** Format: int32 */
+            /**
+             * Length
+             * @description From the busbar to the converter.
+             */
+            lengthM: null | number;
+            /**
+             * Cross-section
+             * @description Cross-section of a conductor of the feeder.
+             */
+            crossSectionMm2: null | number;
+            /**
+             * Cables in parallel
+             * @description Equal feeder cables side by side.
+             */
             parallelRuns: number;
             material: components["schemas"]["ConductorMaterial"];
         };
@@ -1427,18 +1832,50 @@ export interface components {
             reason: components["schemas"]["Reason"];
         };
         FluidMachine: {
-            ratedFlowM3PerS: components["schemas"]["Given"];
-            ratedEfficiency: components["schemas"]["Given"];
-            ratedSpeedRpm: components["schemas"]["Given"];
-            staticFraction: components["schemas"]["Given"];
-            shutOffPu: components["schemas"]["Given"];
-            inertiaKgM2: components["schemas"]["Given"];
-            startTimeS: components["schemas"]["Given"];
+            /**
+             * Rated flow
+             * @description Flow at the rated point.
+             */
+            ratedFlowM3PerS: null | number;
+            /**
+             * Machine efficiency
+             * @description Efficiency of fan or pump at the rated point.
+             */
+            ratedEfficiency: null | number;
+            /**
+             * Rated speed
+             * @description Speed of the machine at the rated point.
+             */
+            ratedSpeedRpm: null | number;
+            /**
+             * Static share
+             * @description With a static share the cube law does not hold.
+             */
+            staticFraction: null | number;
+            /**
+             * Shut-off pressure or head
+             * @description Per cent of the rated; 125 % is common.
+             */
+            shutOffPu: null | number;
+            /**
+             * Inertia
+             * @description Moment of inertia of the machine at its shaft.
+             */
+            inertiaKgM2: null | number;
+            /**
+             * Start time
+             * @description From rest to rated speed.
+             */
+            startTimeS: null | number;
             duty: components["schemas"]["DutyPoint"][];
             presentControl: components["schemas"]["PresentControl"];
             path: components["schemas"]["ParallelPath"];
             vaneCurve: components["schemas"]["VanePoint"][];
-            stopTimeS?: components["schemas"]["Given"];
+            /**
+             * Stop time
+             * @description From rated speed to rest.
+             */
+            stopTimeS?: null | number;
         };
         FollowerDocument: {
             missing: string[];
@@ -1530,7 +1967,10 @@ export interface components {
         };
         GroupMember: {
             pointId: string;
-            /** Format: int32 */
+            /**
+             * Motors alike
+             * @description How many motors of this kind hang on the converter.
+             */
             count: number;
             protection: components["schemas"]["MotorProtection"];
             trip: components["schemas"]["TripClass"];
@@ -1591,11 +2031,31 @@ export interface components {
         HoldingBrakeSpringApplied: {
             /** @enum {string} */
             kind: "spring-applied";
-            holdingNm: components["schemas"]["Given"];
-            releaseMs: components["schemas"]["Given"];
-            closeMs: components["schemas"]["Given"];
-            permittedJ: components["schemas"]["Given"];
-            permittedClampings: components["schemas"]["Given"];
+            /**
+             * Holding torque
+             * @description Torque that the closed brake holds at the motor's shaft.
+             */
+            holdingNm: null | number;
+            /**
+             * Releases in
+             * @description From current on to free.
+             */
+            releaseMs: null | number;
+            /**
+             * Closes in
+             * @description Switched on the DC side, without suppression.
+             */
+            closeMs: null | number;
+            /**
+             * Permitted work
+             * @description Work that it stands in one emergency clamping.
+             */
+            permittedJ: null | number;
+            /**
+             * Clampings with it
+             * @description Emergency clampings with that work until the lining is worn.
+             */
+            permittedClampings: null | number;
             coil: components["schemas"]["BrakeCoil"];
             control: components["schemas"]["BrakeControl"];
         };
@@ -1652,14 +2112,34 @@ export interface components {
             orders: components["schemas"]["WaveOrder"][];
         };
         Lineup: {
+            /**
+             * Lineup key
+             * @description Stable key of the lineup.
+             */
             id: string;
+            /**
+             * Tag
+             * @description Short name on drawings, for example L1.
+             */
             tag: string;
+            /**
+             * Name
+             * @description What people call the lineup.
+             */
             name: string;
             busId: string;
             drivePoints: components["schemas"]["DrivePoint"][];
             dcBuses: components["schemas"]["CommonDcBus"][];
             arrangements: components["schemas"]["Arrangement"][];
+            /**
+             * Name of the way in force
+             * @description What the way on the board is called.
+             */
             variantName: string;
+            /**
+             * Reason
+             * @description Why this way was adopted.
+             */
             reason: string;
             setAside: components["schemas"]["LineupVariant"][];
         };
@@ -1680,7 +2160,15 @@ export interface components {
             notes: string[];
         };
         LineupVariant: {
+            /**
+             * Key of the way set aside
+             * @description Stable key of the way.
+             */
             id: string;
+            /**
+             * Name of the way set aside
+             * @description What people call this way.
+             */
             name: string;
             drivePoints: components["schemas"]["DrivePoint"][];
             dcBuses: components["schemas"]["CommonDcBus"][];
@@ -1739,70 +2227,210 @@ export interface components {
         LoadConstantTorqueLoad: {
             /** @enum {string} */
             kind: "constant-torque";
-            torqueNm: components["schemas"]["Given"];
-            ratedSpeedRpm: components["schemas"]["Given"];
-            breakawayPct: components["schemas"]["Given"];
-            minSpeedPu: components["schemas"]["Given"];
+            /**
+             * Torque of the machine
+             * @description Running torque at the machine's shaft.
+             */
+            torqueNm: null | number;
+            /**
+             * Rated speed of the machine
+             * @description Speed of the machine's shaft at the rated point.
+             */
+            ratedSpeedRpm: null | number;
+            /**
+             * Breakaway
+             * @description Of the running torque; 150 % is common.
+             */
+            breakawayPct: null | number;
+            /**
+             * Lowest speed
+             * @description Lowest speed at which it runs for long.
+             */
+            minSpeedPu: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
         LoadConveyorLoad: {
             /** @enum {string} */
             kind: "conveyor";
-            massFlowKgPerS: components["schemas"]["Given"];
-            lengthM: components["schemas"]["Given"];
-            liftM: components["schemas"]["Given"];
-            beltSpeedMPerS: components["schemas"]["Given"];
-            frictionFactor: components["schemas"]["Given"];
-            secondaryFactor: components["schemas"]["Given"];
-            rollerKgPerM: components["schemas"]["Given"];
-            beltKgPerM: components["schemas"]["Given"];
-            drumDiameterM: components["schemas"]["Given"];
-            breakawayPct: components["schemas"]["Given"];
-            regenerationFriction?: components["schemas"]["Given"];
+            /**
+             * Material carried
+             * @description Mass flow on the belt.
+             */
+            massFlowKgPerS: null | number;
+            /**
+             * Length
+             * @description Length between the pulleys.
+             */
+            lengthM: null | number;
+            /**
+             * Lift
+             * @description Negative downhill; not more than the length.
+             */
+            liftM: null | number;
+            /**
+             * Belt speed
+             * @description Speed of the belt at the rated point.
+             */
+            beltSpeedMPerS: null | number;
+            /**
+             * Friction factor f
+             * @description 0.02 to 0.03 is common.
+             */
+            frictionFactor: null | number;
+            /**
+             * Secondary factor C
+             * @description Secondary resistances, by the length of the belt (DIN 22101).
+             */
+            secondaryFactor: null | number;
+            /**
+             * Idlers, per metre
+             * @description Turning mass of the idlers, both strands.
+             */
+            rollerKgPerM: null | number;
+            /**
+             * Belt, per metre
+             * @description Mass of the belt, one strand.
+             */
+            beltKgPerM: null | number;
+            /**
+             * Drum diameter
+             * @description Diameter of the driven pulley.
+             */
+            drumDiameterM: null | number;
+            /**
+             * Breakaway
+             * @description Of the running torque; 150 % is common.
+             */
+            breakawayPct: null | number;
+            /**
+             * Friction factor while it drives
+             * @description Empty: the project’s, 0.012.
+             */
+            regenerationFriction?: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
         LoadDosingPumpLoad: {
             /** @enum {string} */
             kind: "dosing-pump";
-            displacementCm3PerRev: components["schemas"]["Given"];
-            pressureBar: components["schemas"]["Given"];
-            pumpEfficiency: components["schemas"]["Given"];
-            ratedSpeedRpm: components["schemas"]["Given"];
-            breakawayPct: components["schemas"]["Given"];
+            /**
+             * Volume of a turn
+             * @description Displacement of a turn of the pump.
+             */
+            displacementCm3PerRev: null | number;
+            /**
+             * Pressure difference
+             * @description Pressure that the pump builds up.
+             */
+            pressureBar: null | number;
+            /**
+             * Pump efficiency
+             * @description Mechanical and volumetric efficiency together.
+             */
+            pumpEfficiency: null | number;
+            /**
+             * Speed at the largest dose
+             * @description Speed of the pump at the largest dose.
+             */
+            ratedSpeedRpm: null | number;
+            /**
+             * Breakaway
+             * @description Of the running torque; 150 % is common.
+             */
+            breakawayPct: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
         LoadFanLoad: {
             /** @enum {string} */
             kind: "fan";
-            ratedPressurePa: components["schemas"]["Given"];
+            /**
+             * Rated pressure rise
+             * @description Total pressure rise at the rated flow.
+             */
+            ratedPressurePa: null | number;
             common: components["schemas"]["FluidMachine"];
         };
         LoadHighInertiaLoad: {
             /** @enum {string} */
             kind: "high-inertia";
-            runningTorqueNm: components["schemas"]["Given"];
-            ratedSpeedRpm: components["schemas"]["Given"];
-            breakawayPct: components["schemas"]["Given"];
+            /**
+             * Torque at rated speed
+             * @description Running torque at the machine's shaft.
+             */
+            runningTorqueNm: null | number;
+            /**
+             * Rated speed of the machine
+             * @description Speed of the machine's shaft at the rated point.
+             */
+            ratedSpeedRpm: null | number;
+            /**
+             * Breakaway
+             * @description Of the running torque; 150 % is common.
+             */
+            breakawayPct: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
         LoadHoistLoad: {
             /** @enum {string} */
             kind: "hoist";
-            massKg: components["schemas"]["Given"];
-            returnMassKg: components["schemas"]["Given"];
-            counterweightKg: components["schemas"]["Given"];
-            inclineDeg: components["schemas"]["Given"];
-            speedMPerS: components["schemas"]["Given"];
-            liftM: components["schemas"]["Given"];
-            cyclesPerHour: components["schemas"]["Given"];
-            falls: components["schemas"]["Given"];
-            drumDiameterM: components["schemas"]["Given"];
-            efficiency: components["schemas"]["Given"];
-            rollingFriction?: components["schemas"]["Given"];
+            /**
+             * Mass, upwards
+             * @description Mass moved on the way up.
+             */
+            massKg: null | number;
+            /**
+             * Mass, downwards
+             * @description Mass moved on the way down.
+             */
+            returnMassKg: null | number;
+            /**
+             * Counterweight
+             * @description Mass that balances it.
+             */
+            counterweightKg: null | number;
+            /**
+             * Angle of the track
+             * @description 90° for a hoist.
+             */
+            inclineDeg: null | number;
+            /**
+             * Speed
+             * @description Speed of the load.
+             */
+            speedMPerS: null | number;
+            /**
+             * Way
+             * @description Way of a cycle, one direction.
+             */
+            liftM: null | number;
+            /**
+             * Cycles an hour
+             * @description Cycles up and down in an hour.
+             */
+            cyclesPerHour: null | number;
+            /**
+             * Falls of rope
+             * @description Ropes that carry the load side by side.
+             */
+            falls: null | number;
+            /**
+             * Drum diameter
+             * @description Diameter of the rope drum or wheel.
+             */
+            drumDiameterM: null | number;
+            /**
+             * Ropes and guides, efficiency
+             * @description Efficiency of ropes, wheels and guides together.
+             */
+            efficiency: null | number;
+            /**
+             * Rolling friction of the track
+             * @description Empty: the project’s, 0.01; nothing on a vertical track.
+             */
+            rollingFriction?: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
@@ -1816,18 +2444,46 @@ export interface components {
         LoadPumpLoad: {
             /** @enum {string} */
             kind: "pump";
-            ratedHeadM: components["schemas"]["Given"];
-            densityKgPerM3: components["schemas"]["Given"];
+            /**
+             * Rated head
+             * @description Head at the rated flow.
+             */
+            ratedHeadM: null | number;
+            /**
+             * Density
+             * @description Density of the liquid; 1000 kg/m³ for water.
+             */
+            densityKgPerM3: null | number;
             common: components["schemas"]["FluidMachine"];
         };
         LoadRollerGroupLoad: {
             /** @enum {string} */
             kind: "roller-group";
-            rollers: components["schemas"]["Given"];
-            torqueEachNm: components["schemas"]["Given"];
-            simultaneityPct: components["schemas"]["Given"];
-            ratedSpeedRpm: components["schemas"]["Given"];
-            breakawayPct: components["schemas"]["Given"];
+            /**
+             * Rollers
+             * @description Rollers that one motor drives.
+             */
+            rollers: null | number;
+            /**
+             * Torque of a roller
+             * @description Torque of a loaded roller.
+             */
+            torqueEachNm: null | number;
+            /**
+             * Loaded at once
+             * @description Share of the rollers that carries at once.
+             */
+            simultaneityPct: null | number;
+            /**
+             * Rated speed of the machine
+             * @description Speed of the machine's shaft at the rated point.
+             */
+            ratedSpeedRpm: null | number;
+            /**
+             * Breakaway
+             * @description Of the running torque; 150 % is common.
+             */
+            breakawayPct: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
@@ -1835,19 +2491,50 @@ export interface components {
             /** @enum {string} */
             kind: "servo-axis";
             shape: components["schemas"]["MoveShape"];
-            massKg: components["schemas"]["Given"];
-            feedMPerRev: components["schemas"]["Given"];
-            distanceM: components["schemas"]["Given"];
-            moveTimeS: components["schemas"]["Given"];
-            dwellS: components["schemas"]["Given"];
-            frictionN: components["schemas"]["Given"];
-            inclineDeg: components["schemas"]["Given"];
+            /**
+             * Moved mass
+             * @description Mass that the axis moves.
+             */
+            massKg: null | number;
+            /**
+             * Way of a turn
+             * @description Way for a turn of screw, pinion or pulley.
+             */
+            feedMPerRev: null | number;
+            /**
+             * Distance
+             * @description Way of a move.
+             */
+            distanceM: null | number;
+            /**
+             * Time of a move
+             * @description Time from rest to rest.
+             */
+            moveTimeS: null | number;
+            /**
+             * Rest after it
+             * @description Rest after each move.
+             */
+            dwellS: null | number;
+            /**
+             * Friction
+             * @description Friction and process force along the axis.
+             */
+            frictionN: null | number;
+            /**
+             * Angle of the axis
+             * @description 90° vertical, 0° level.
+             */
+            inclineDeg: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
         LoadState: {
             loadId: string;
-            /** Format: double */
+            /**
+             * Level
+             * @description How much of the load is on in this scenario.
+             */
             levelPu: number;
         };
         LoadUnspecifiedLoad: {
@@ -1858,14 +2545,46 @@ export interface components {
             /** @enum {string} */
             kind: "winder";
             unwinds: boolean;
-            lineSpeedMPerS: components["schemas"]["Given"];
-            tensionN: components["schemas"]["Given"];
-            taperPct: components["schemas"]["Given"];
-            coreDiameterM: components["schemas"]["Given"];
-            fullDiameterM: components["schemas"]["Given"];
-            webWidthM: components["schemas"]["Given"];
-            densityKgPerM3: components["schemas"]["Given"];
-            frictionNm: components["schemas"]["Given"];
+            /**
+             * Line speed
+             * @description Speed of the web.
+             */
+            lineSpeedMPerS: null | number;
+            /**
+             * Tension at the core
+             * @description Tension of the whole web at the core.
+             */
+            tensionN: null | number;
+            /**
+             * Taper to the full roll
+             * @description By how much the tension falls to the full roll.
+             */
+            taperPct: null | number;
+            /**
+             * Core diameter
+             * @description Diameter of the empty core.
+             */
+            coreDiameterM: null | number;
+            /**
+             * Full diameter
+             * @description Diameter of the full roll; not less than the core.
+             */
+            fullDiameterM: null | number;
+            /**
+             * Width of the web
+             * @description Width of the web.
+             */
+            webWidthM: null | number;
+            /**
+             * Density of the roll
+             * @description Mean density of the wound roll.
+             */
+            densityKgPerM3: null | number;
+            /**
+             * Friction at the roll
+             * @description Friction torque at the roll's shaft.
+             */
+            frictionNm: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
@@ -1998,9 +2717,20 @@ export interface components {
          */
         ModuleWiring: "separate-windings" | "one-winding-with-chokes" | "one-winding-bare";
         MotorCable: {
-            lengthM: components["schemas"]["Given"];
-            crossSectionMm2: components["schemas"]["Given"];
-            /** Format: int32 */
+            /**
+             * Length
+             * @description From the converter to the motor.
+             */
+            lengthM: null | number;
+            /**
+             * Cross-section
+             * @description Cross-section of a conductor of the motor cable.
+             */
+            crossSectionMm2: null | number;
+            /**
+             * Cables in parallel
+             * @description Equal motor cables side by side.
+             */
             parallelRuns: number;
             material: components["schemas"]["ConductorMaterial"];
             screened: boolean;
@@ -2014,6 +2744,10 @@ export interface components {
             riseUsed: components["schemas"]["ThermalClass"];
             connection: components["schemas"]["MotorConnection"];
             insulatedBearing: boolean;
+            /**
+             * Reason for this motor
+             * @description Why this one where it is not the best candidate.
+             */
             reason: string;
             /** @default false */
             thermistorTrips: boolean;
@@ -2188,86 +2922,335 @@ export interface components {
             trace: components["schemas"]["StoreMoment"][];
         };
         OwnConverter: {
+            /**
+             * Converter key
+             * @description Stable key of the converter.
+             */
             id: string;
+            /**
+             * Name
+             * @description Name in its catalogue.
+             */
             name: string;
+            /**
+             * Catalogue
+             * @description Catalogue that it comes from.
+             */
             catalogue: string;
+            /**
+             * Version of the catalogue
+             * @description Version or date of that catalogue.
+             */
             version: string;
             kind: components["schemas"]["ConverterKind"];
-            /** Format: double */
+            /**
+             * Size
+             * @description Nominal size for light overload.
+             */
             ratedKw: number;
-            /** Format: double */
+            /**
+             * Voltage
+             * @description Rated line voltage.
+             */
             ratedVoltageV: number;
-            /** Format: double */
+            /**
+             * Current, light overload
+             * @description Continuous output current with the light overload.
+             */
             lightCurrentA: number;
-            heavyCurrentA: components["schemas"]["Given"];
-            chokePct: components["schemas"]["Given"];
-            lightOverloadPct: components["schemas"]["Given"];
-            heavyOverloadPct: components["schemas"]["Given"];
-            lossF0I25W: components["schemas"]["Given"];
-            lossF0I50W: components["schemas"]["Given"];
-            lossF0I100W: components["schemas"]["Given"];
-            lossF50I25W: components["schemas"]["Given"];
-            lossF50I50W: components["schemas"]["Given"];
-            lossF50I100W: components["schemas"]["Given"];
-            lossF90I50W: components["schemas"]["Given"];
-            lossF90I100W: components["schemas"]["Given"];
-            standbyW: components["schemas"]["Given"];
-            capacitanceUf: components["schemas"]["Given"];
-            leastBrakeOhm: components["schemas"]["Given"];
-            shortCircuitKa: components["schemas"]["Given"];
-            singlePhaseFeedPu: components["schemas"]["Given"];
-            widthMm: components["schemas"]["Given"];
-            heightMm: components["schemas"]["Given"];
-            depthMm: components["schemas"]["Given"];
-            massKg: components["schemas"]["Given"];
-            airflowM3PerH: components["schemas"]["Given"];
-            priceIndex: components["schemas"]["Given"];
+            /**
+             * Current, heavy overload
+             * @description Continuous output current with the heavy overload; not above that of the light one.
+             */
+            heavyCurrentA: null | number;
+            /**
+             * DC choke
+             * @description Reactance of the DC choke on the size; 0: none.
+             */
+            chokePct: null | number;
+            /**
+             * Light overload
+             * @description Overload current of the light duty, of its continuous current.
+             */
+            lightOverloadPct: null | number;
+            /**
+             * Heavy overload
+             * @description Overload current of the heavy duty, of its continuous current.
+             */
+            heavyOverloadPct: null | number;
+            /**
+             * Loss at 0 % f, 25 % I
+             * @description Loss at 0 % of the frequency and 25 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF0I25W: null | number;
+            /**
+             * Loss at 0 % f, 50 % I
+             * @description Loss at 0 % of the frequency and 50 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF0I50W: null | number;
+            /**
+             * Loss at 0 % f, 100 % I
+             * @description Loss at 0 % of the frequency and 100 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF0I100W: null | number;
+            /**
+             * Loss at 50 % f, 25 % I
+             * @description Loss at 50 % of the frequency and 25 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF50I25W: null | number;
+            /**
+             * Loss at 50 % f, 50 % I
+             * @description Loss at 50 % of the frequency and 50 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF50I50W: null | number;
+            /**
+             * Loss at 50 % f, 100 % I
+             * @description Loss at 50 % of the frequency and 100 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF50I100W: null | number;
+            /**
+             * Loss at 90 % f, 50 % I
+             * @description Loss at 90 % of the frequency and 50 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF90I50W: null | number;
+            /**
+             * Loss at 90 % f, 100 % I
+             * @description Loss at 90 % of the frequency and 100 % of the torque-producing current, IEC 61800-9-2; all eight or none.
+             */
+            lossF90I100W: null | number;
+            /**
+             * Stand-by loss
+             * @description Loss when energised but stopped.
+             */
+            standbyW: null | number;
+            /**
+             * Link capacitance
+             * @description Capacitance of the DC link.
+             */
+            capacitanceUf: null | number;
+            /**
+             * Least brake resistance
+             * @description Least resistance that its chopper switches.
+             */
+            leastBrakeOhm: null | number;
+            /**
+             * Rated short-circuit current
+             * @description Conditional short-circuit current at its input with the stated fuses.
+             */
+            shortCircuitKa: null | number;
+            /**
+             * Factor fed by two phases
+             * @description Part of its current that is left when two conductors feed it.
+             */
+            singlePhaseFeedPu: null | number;
+            /**
+             * Width
+             * @description Width in the cabinet.
+             */
+            widthMm: null | number;
+            /**
+             * Height
+             * @description Height in the cabinet.
+             */
+            heightMm: null | number;
+            /**
+             * Depth
+             * @description Depth in the cabinet.
+             */
+            depthMm: null | number;
+            /**
+             * Mass
+             * @description Mass of the unit.
+             */
+            massKg: null | number;
+            /**
+             * Cooling air
+             * @description Air that its fans move.
+             */
+            airflowM3PerH: null | number;
+            /**
+             * Price index
+             * @description Price in points of the catalogue's index.
+             */
+            priceIndex: null | number;
         };
         OwnMotor: {
+            /**
+             * Motor key
+             * @description Stable key of the motor.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the motor.
+             */
             name: string;
             technology: components["schemas"]["MotorTechnology"];
+            /**
+             * Class
+             * @description Efficiency class on the plate, IE1 to IE5; – for none.
+             */
             efficiencyClass: string;
-            /** Format: double */
+            /**
+             * Power
+             * @description Rated shaft power.
+             */
             ratedPowerKw: number;
-            /** Format: double */
+            /**
+             * Voltage
+             * @description Rated voltage between phases.
+             */
             ratedVoltageV: number;
-            deltaVoltageV: components["schemas"]["Given"];
-            /** Format: double */
+            /**
+             * Voltage in delta
+             * @description Rated voltage in delta where the plate states two.
+             */
+            deltaVoltageV: null | number;
+            /**
+             * Frequency
+             * @description Rated frequency.
+             */
             ratedFrequencyHz: number;
-            /** Format: double */
+            /**
+             * Speed
+             * @description Rated speed.
+             */
             ratedSpeedRpm: number;
-            /** Format: double */
+            /**
+             * Current at that voltage
+             * @description Rated current at the rated voltage.
+             */
             ratedCurrentA: number;
-            /** Format: double */
+            /**
+             * Efficiency
+             * @description Efficiency at the rated point.
+             */
             efficiencyPct: number;
-            /** Format: double */
+            /**
+             * Power factor
+             * @description Power factor at the rated point.
+             */
             powerFactor: number;
-            /** Format: int32 */
+            /**
+             * Poles
+             * @description Number of poles, an even number.
+             */
             poles: number;
-            breakdownTorquePu: components["schemas"]["Given"];
-            noLoadCurrentA: components["schemas"]["Given"];
-            lockedRotorCurrentPu: components["schemas"]["Given"];
-            lockedRotorTorquePu: components["schemas"]["Given"];
-            halfLoadPowerFactor: components["schemas"]["Given"];
-            backEmfVPerKrpm: components["schemas"]["Given"];
-            inertiaKgM2: components["schemas"]["Given"];
-            maxSpeedRpm: components["schemas"]["Given"];
-            shaftHeightMm: components["schemas"]["Given"];
-            lengthMm: components["schemas"]["Given"];
-            massKg: components["schemas"]["Given"];
-            priceIndex: components["schemas"]["Given"];
-            lossN90T100W: components["schemas"]["Given"];
-            lossN50T100W: components["schemas"]["Given"];
-            lossN25T100W: components["schemas"]["Given"];
-            lossN90T50W: components["schemas"]["Given"];
-            lossN50T50W: components["schemas"]["Given"];
-            lossN50T25W: components["schemas"]["Given"];
-            lossN25T25W: components["schemas"]["Given"];
-            ratedRiseK?: components["schemas"]["Given"];
-            stallTimeS?: components["schemas"]["Given"];
-            startsPerHour?: components["schemas"]["Given"];
-            withstandV?: components["schemas"]["Given"];
+            /**
+             * Breakdown torque, × rated
+             * @description Largest torque at rated voltage over rated torque.
+             */
+            breakdownTorquePu: null | number;
+            /**
+             * No-load current, measured
+             * @description Current without load at rated voltage; below 95 % of the rated current.
+             */
+            noLoadCurrentA: null | number;
+            /**
+             * Locked-rotor current, × rated
+             * @description Starting current over rated current.
+             */
+            lockedRotorCurrentPu: null | number;
+            /**
+             * Locked-rotor torque, × rated
+             * @description Starting torque over rated torque.
+             */
+            lockedRotorTorquePu: null | number;
+            /**
+             * Power factor at half load, measured
+             * @description Power factor at half load and rated voltage.
+             */
+            halfLoadPowerFactor: null | number;
+            /**
+             * Magnets, V at 1000 rpm
+             * @description Voltage between phases that the magnets induce at 1000 rpm.
+             */
+            backEmfVPerKrpm: null | number;
+            /**
+             * Inertia
+             * @description Moment of inertia of the rotor.
+             */
+            inertiaKgM2: null | number;
+            /**
+             * Mechanical limit
+             * @description Highest speed that bearings and rotor stand.
+             */
+            maxSpeedRpm: null | number;
+            /**
+             * Shaft height
+             * @description Height of the shaft above the feet.
+             */
+            shaftHeightMm: null | number;
+            /**
+             * Length
+             * @description Length over all.
+             */
+            lengthMm: null | number;
+            /**
+             * Mass
+             * @description Mass of the motor.
+             */
+            massKg: null | number;
+            /**
+             * Price index
+             * @description Price in points of the catalogue's index.
+             */
+            priceIndex: null | number;
+            /**
+             * Loss at 90 % n, 100 % T
+             * @description Measured loss at 90 % of rated speed and 100 % of rated torque, IEC 60034-2-3; all seven or none.
+             */
+            lossN90T100W: null | number;
+            /**
+             * Loss at 50 % n, 100 % T
+             * @description Measured loss at 50 % of rated speed and 100 % of rated torque, IEC 60034-2-3; all seven or none.
+             */
+            lossN50T100W: null | number;
+            /**
+             * Loss at 25 % n, 100 % T
+             * @description Measured loss at 25 % of rated speed and 100 % of rated torque, IEC 60034-2-3; all seven or none.
+             */
+            lossN25T100W: null | number;
+            /**
+             * Loss at 90 % n, 50 % T
+             * @description Measured loss at 90 % of rated speed and 50 % of rated torque, IEC 60034-2-3; all seven or none.
+             */
+            lossN90T50W: null | number;
+            /**
+             * Loss at 50 % n, 50 % T
+             * @description Measured loss at 50 % of rated speed and 50 % of rated torque, IEC 60034-2-3; all seven or none.
+             */
+            lossN50T50W: null | number;
+            /**
+             * Loss at 50 % n, 25 % T
+             * @description Measured loss at 50 % of rated speed and 25 % of rated torque, IEC 60034-2-3; all seven or none.
+             */
+            lossN50T25W: null | number;
+            /**
+             * Loss at 25 % n, 25 % T
+             * @description Measured loss at 25 % of rated speed and 25 % of rated torque, IEC 60034-2-3; all seven or none.
+             */
+            lossN25T25W: null | number;
+            /**
+             * Temperature rise at rated load, K
+             * @description Rise of the winding at the rated point on a sinusoidal supply.
+             */
+            ratedRiseK?: null | number;
+            /**
+             * Stall time, warm
+             * @description Time that the warm rotor stands locked at full voltage.
+             */
+            stallTimeS?: null | number;
+            /**
+             * Starts an hour
+             * @description Starts an hour that it stands.
+             */
+            startsPerHour?: null | number;
+            /**
+             * Winding stands, peak
+             * @description Peak voltage between phases that the winding stands repeatedly.
+             */
+            withstandV?: null | number;
             forConverter?: boolean;
             explosion?: components["schemas"]["ExplosionProtection"];
             certifiedForConverter?: boolean;
@@ -2282,9 +3265,15 @@ export interface components {
         ParallelPathCommon: {
             /** @enum {string} */
             kind: "common";
-            /** Format: int32 */
+            /**
+             * Machines running together
+             * @description Equal machines on one path.
+             */
             running: number;
-            /** Format: int32 */
+            /**
+             * Needed for rated flow
+             * @description How many of them give the rated flow; not more than run.
+             */
             neededAtRatedFlow: number;
         };
         ParallelPathOwn: {
@@ -2480,6 +3469,10 @@ export interface components {
             lifetimeCost: number;
         };
         PlantSpecification: {
+            /**
+             * Name of the plant
+             * @description What people call the plant; it stands on every sheet.
+             */
             name: string;
             site: components["schemas"]["Site"];
             tariff: components["schemas"]["Tariff"];
@@ -2539,11 +3532,20 @@ export interface components {
             errors: components["schemas"]["InputProblem"][];
         };
         ProfilePoint: {
-            /** Format: double */
+            /**
+             * Time
+             * @description Time of the point; it never goes back.
+             */
             timeS: number;
-            /** Format: double */
+            /**
+             * Speed
+             * @description Speed of the machine at that time.
+             */
             speedRpm: number;
-            /** Format: double */
+            /**
+             * Torque
+             * @description Torque at the machine's shaft, without acceleration.
+             */
             torqueNm: number;
         };
         ProjectDocument: {
@@ -2574,12 +3576,36 @@ export interface components {
         };
         RatioAxis: {
             pointId: string;
-            pulsesPerTurn: components["schemas"]["Given"];
-            gearRatio: components["schemas"]["Given"];
-            unitsPerMachineTurn: components["schemas"]["Given"];
+            /**
+             * Pulses a turn
+             * @description Pulses of a turn of the motor.
+             */
+            pulsesPerTurn: null | number;
+            /**
+             * Gear ratio
+             * @description Turns of the motor for a turn of the machine.
+             */
+            gearRatio: null | number;
+            /**
+             * Way or volume of a turn
+             * @description What a turn of the machine moves, in the stated unit.
+             */
+            unitsPerMachineTurn: null | number;
+            /**
+             * Unit
+             * @description Unit of what it moves: m, L, pieces.
+             */
             unit: string;
-            leastRpm: components["schemas"]["Given"];
-            largestRpm: components["schemas"]["Given"];
+            /**
+             * Least speed
+             * @description Least speed of the motor in use.
+             */
+            leastRpm: null | number;
+            /**
+             * Largest speed
+             * @description Largest speed of the motor in use, above the least.
+             */
+            largestRpm: null | number;
         };
         Reason: {
             formula: string;
@@ -2594,9 +3620,15 @@ export interface components {
             origin: string;
         };
         ResistorPulse: {
-            /** Format: double */
+            /**
+             * Time of a pulse
+             * @description Length of a pulse that the resistor stands; ascending.
+             */
             timeS?: number;
-            /** Format: double */
+            /**
+             * Power of a pulse
+             * @description Power that it stands for so long.
+             */
             powerPu?: number;
         };
         ReturnedEnergy: {
@@ -2624,7 +3656,15 @@ export interface components {
             withoutBanksMohm: number;
         };
         Scenario: {
+            /**
+             * Scenario key
+             * @description Stable key of the scenario.
+             */
             id: string;
+            /**
+             * Scenario name
+             * @description What people call this way of running.
+             */
             name: string;
             states: components["schemas"]["DrivePointState"][];
             loadStates: components["schemas"]["LoadState"][];
@@ -2687,16 +3727,48 @@ export interface components {
         ServoControlModular: {
             /** @enum {string} */
             kind: "modular";
-            largestAxes: components["schemas"]["Given"];
+            /**
+             * Axes it computes
+             * @description Axes that the control unit computes.
+             */
+            largestAxes: null | number;
             apart: boolean;
-            supply24A: components["schemas"]["Given"];
-            controlUnit24A: components["schemas"]["Given"];
-            supplyModule24A: components["schemas"]["Given"];
-            axisModule24A: components["schemas"]["Given"];
+            /**
+             * 24 V supply
+             * @description Rated current of the 24 V supply.
+             */
+            supply24A: null | number;
+            /**
+             * Control unit takes
+             * @description Current of the control unit at 24 V.
+             */
+            controlUnit24A: null | number;
+            /**
+             * Supply module takes
+             * @description Current of the supply module's electronics at 24 V.
+             */
+            supplyModule24A: null | number;
+            /**
+             * Each axis takes
+             * @description Current of each axis module with its encoder at 24 V.
+             */
+            axisModule24A: null | number;
             brakesOn24V: boolean;
-            largestCapacitanceUf: components["schemas"]["Given"];
-            largestCableM: components["schemas"]["Given"];
+            /**
+             * Link up to
+             * @description Largest capacitance on the link; open: the supply module's own limit.
+             */
+            largestCapacitanceUf: null | number;
+            /**
+             * Cables up to
+             * @description Largest sum of all motor cables behind the supply module.
+             */
+            largestCableM: null | number;
             safeGroups: number[];
+            /**
+             * Memory card
+             * @description Parameters and firmware of the memory card.
+             */
             firmwareNote: string;
         };
         ServoControlNone: {
@@ -2710,8 +3782,16 @@ export interface components {
         ShaftCouplingElastic: {
             /** @enum {string} */
             kind: "elastic";
-            stiffnessNmPerRad: components["schemas"]["Given"];
-            dampingNmSPerRad: components["schemas"]["Given"];
+            /**
+             * Stiffness, each
+             * @description Stiffness between each unit and the load, at the motor's shaft.
+             */
+            stiffnessNmPerRad: null | number;
+            /**
+             * Damping, each
+             * @description Damping between each unit and the load, at the motor's shaft.
+             */
+            dampingNmSPerRad: null | number;
         };
         ShaftCouplingRigid: {
             /** @enum {string} */
@@ -2759,8 +3839,16 @@ export interface components {
         };
         ShaftUnit: {
             pointId: string;
-            droopPct: components["schemas"]["Given"];
-            speedErrorPct: components["schemas"]["Given"];
+            /**
+             * Droop
+             * @description Fall of its speed from no load to rated torque.
+             */
+            droopPct: null | number;
+            /**
+             * Error of speed reference
+             * @description By how much its speed reference or measurement is off.
+             */
+            speedErrorPct: null | number;
         };
         /** @enum {unknown} */
         SharingKind: "droop" | "torque-follower" | "speed-follower" | "speed-trim";
@@ -2776,14 +3864,30 @@ export interface components {
         SharingMethodSpeedTrim: {
             /** @enum {string} */
             kind: "speed-trim";
-            trimPct: components["schemas"]["Given"];
-            torqueLimitPct: components["schemas"]["Given"];
+            /**
+             * Largest trim
+             * @description Largest trim of a follower's speed.
+             */
+            trimPct: null | number;
+            /**
+             * Torque limit
+             * @description Limit of a follower's torque, of rated.
+             */
+            torqueLimitPct: null | number;
         };
         SharingMethodTorqueFollower: {
             /** @enum {string} */
             kind: "torque-follower";
-            accuracyPct: components["schemas"]["Given"];
-            speedWindowPct: components["schemas"]["Given"];
+            /**
+             * Torque accuracy
+             * @description By how much a follower's torque may be off, of rated.
+             */
+            accuracyPct: null | number;
+            /**
+             * Speed window
+             * @description Speed off the reference at which a follower keeps its own speed.
+             */
+            speedWindowPct: null | number;
         };
         /** @enum {unknown} */
         SharingWay: "droop" | "torque-follower" | "speed-follower" | "speed-trim";
@@ -2792,11 +3896,20 @@ export interface components {
             value: string;
         };
         Site: {
-            /** Format: double */
+            /**
+             * Altitude
+             * @description Above sea level; thin air cools and insulates less.
+             */
             altitudeM: number;
-            /** Format: double */
+            /**
+             * Ambient, highest
+             * @description Hottest air at the motors and outside the cabinets.
+             */
             ambientMaxC: number;
-            /** Format: double */
+            /**
+             * Cabinet air above it
+             * @description By how much the air at the converters is warmer than outside.
+             */
             cabinetAirRiseK: number;
             /** Format: double */
             cabinetAirC?: number;
@@ -2818,9 +3931,15 @@ export interface components {
         /** @enum {unknown} */
         SizedPart: "motor" | "converter" | "both";
         SkipBand: {
-            /** Format: double */
+            /**
+             * Lower edge
+             * @description Lower edge of speeds that are not held, at the motor's shaft.
+             */
             fromRpm: number;
-            /** Format: double */
+            /**
+             * Upper edge
+             * @description Upper edge, above the lower one.
+             */
             toRpm: number;
         };
         /** @enum {unknown} */
@@ -2852,18 +3971,36 @@ export interface components {
         };
         SoftStarterSettings: {
             mode: components["schemas"]["SoftStartMode"];
-            /** Format: double */
+            /**
+             * Initial value
+             * @description Voltage, or current of the motor's set current, with which the ramp begins; a voltage up to 100 %.
+             */
             initialPct: number;
-            /** Format: double */
+            /**
+             * Ramp
+             * @description Time over which voltage or current rises.
+             */
             rampS: number;
-            /** Format: double */
+            /**
+             * Current limit
+             * @description Of the motor’s set current, not of the starter’s rating.
+             */
             currentLimitPct: number;
-            /** Format: double */
+            /**
+             * Kick voltage
+             * @description Voltage of a short pulse that breaks a stuck machine loose; 0: none.
+             */
             kickPct: number;
-            /** Format: double */
+            /**
+             * Kick time
+             * @description Length of that pulse.
+             */
             kickS: number;
             insideDelta: boolean;
-            /** Format: double */
+            /**
+             * Stop ramp
+             * @description Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop.
+             */
             stopRampS: number;
             /** Format: double */
             settledAtS?: number;
@@ -2887,16 +4024,47 @@ export interface components {
         };
         Source: {
             busId: string;
-            /** Format: double */
+            /**
+             * Frequency
+             * @description Rated frequency of the supply.
+             */
             frequencyHz: number;
             strength: components["schemas"]["SourceStrength"];
-            unbalancePct: components["schemas"]["Given"];
-            backgroundV5Pct: components["schemas"]["Given"];
-            backgroundV7Pct: components["schemas"]["Given"];
-            lowestPct?: components["schemas"]["Given"];
-            highestPct?: components["schemas"]["Given"];
-            backgroundV5Deg?: components["schemas"]["Given"];
-            backgroundV7Deg?: components["schemas"]["Given"];
+            /**
+             * Unbalance
+             * @description Negative-sequence voltage over positive-sequence voltage.
+             */
+            unbalancePct: null | number;
+            /**
+             * Background 5th
+             * @description 5th harmonic voltage that is there without this plant; negative turns it by half a turn.
+             */
+            backgroundV5Pct: null | number;
+            /**
+             * Background 7th
+             * @description 7th harmonic voltage that is there without this plant.
+             */
+            backgroundV7Pct: null | number;
+            /**
+             * Lowest voltage
+             * @description Lowest voltage of the source in service, of nominal.
+             */
+            lowestPct?: null | number;
+            /**
+             * Highest voltage
+             * @description Highest voltage of the source in service, of nominal.
+             */
+            highestPct?: null | number;
+            /**
+             * Angle of the 5th
+             * @description Angle of the 5th harmonic voltage to its fundamental.
+             */
+            backgroundV5Deg?: null | number;
+            /**
+             * Angle of the 7th
+             * @description Angle of the 7th harmonic voltage to its fundamental.
+             */
+            backgroundV7Deg?: null | number;
             furtherBackground?: components["schemas"]["BackgroundOrder"][];
         };
         SourceStrength: components["schemas"]["SourceStrengthNotStated"] | components["schemas"]["SourceStrengthAssumedInfinite"] | components["schemas"]["SourceStrengthFaultLevel"] | components["schemas"]["SourceStrengthGenerator"];
@@ -2907,20 +4075,60 @@ export interface components {
         SourceStrengthFaultLevel: {
             /** @enum {string} */
             kind: "fault-level";
-            shortCircuitMva: components["schemas"]["Given"];
-            leastMva: components["schemas"]["Given"];
-            xrRatio: components["schemas"]["Given"];
+            /**
+             * Fault level, largest
+             * @description Largest initial symmetrical short-circuit power at the source's bus.
+             */
+            shortCircuitMva: null | number;
+            /**
+             * Fault level, least
+             * @description For dips and distortion; not above the largest.
+             */
+            leastMva: null | number;
+            /**
+             * X/R of the source
+             * @description Reactance over resistance of the source.
+             */
+            xrRatio: null | number;
         };
         SourceStrengthGenerator: {
             /** @enum {string} */
             kind: "generator";
-            ratedKva: components["schemas"]["Given"];
-            subtransientPct: components["schemas"]["Given"];
-            negativeSequencePct: components["schemas"]["Given"];
-            xrRatio: components["schemas"]["Given"];
-            ratedKw?: components["schemas"]["Given"];
-            transientPct?: components["schemas"]["Given"];
-            governingClass?: components["schemas"]["Given"];
+            /**
+             * Generator
+             * @description Rated apparent power of the generator.
+             */
+            ratedKva: null | number;
+            /**
+             * Subtransient X″d
+             * @description Subtransient reactance on its rating.
+             */
+            subtransientPct: null | number;
+            /**
+             * Negative seq. X2
+             * @description Negative-sequence reactance on its rating.
+             */
+            negativeSequencePct: null | number;
+            /**
+             * X/R of the generator
+             * @description Reactance over resistance of the generator.
+             */
+            xrRatio: null | number;
+            /**
+             * Active power
+             * @description Power of its engine; not above its rated apparent power.
+             */
+            ratedKw?: null | number;
+            /**
+             * Transient X′d
+             * @description Governs dips of 0.1 s and more.
+             */
+            transientPct?: null | number;
+            /**
+             * Governing class G
+             * @description 1 to 3, ISO 8528-5.
+             */
+            governingClass?: null | number;
         };
         SourceStrengthNotStated: {
             /** @enum {string} */
@@ -2957,6 +4165,10 @@ export interface components {
             restPct: number;
         };
         StartPreset: {
+            /**
+             * Name of the preset
+             * @description Kind of machine that the settings are kept for.
+             */
             application: string;
             settings: components["schemas"]["SoftStarterSettings"];
             trip: components["schemas"]["TripClass"];
@@ -3121,26 +4333,50 @@ export interface components {
             points: components["schemas"]["SystemAtFlow"][];
         };
         Tariff: {
+            /**
+             * Currency
+             * @description Code or sign with which money is shown.
+             */
             currency: string;
-            /** Format: double */
+            /**
+             * Energy, per kWh
+             * @description Price of active energy.
+             */
             energyPerKwh: number;
-            /** Format: double */
+            /**
+             * Demand, per kW and year
+             * @description Price of the highest demand.
+             */
             demandPerKwYear: number;
-            /** Format: double */
+            /**
+             * CO₂, kg per kWh
+             * @description Emission of a kilowatt hour from this supply.
+             */
             co2KgPerKwh: number;
-            /** Format: double */
+            /**
+             * Money per price point
+             * @description What a point of the catalogue's price index costs.
+             */
             currencyPerIndexPoint: number;
-            /** Format: double */
+            /**
+             * Years compared
+             * @description Lifetime over which costs are compared.
+             */
             years: number;
-            /** Format: double */
+            /**
+             * Discount rate
+             * @description Yearly rate at which later money counts less.
+             */
             discountRatePct: number;
             /**
-             * Format: double
+             * Reactive energy, per kvarh
+             * @description Price of reactive energy beyond the free power factor; 0 where none is billed.
              * @default 0
              */
             reactivePerKvarh: number;
             /**
-             * Format: double
+             * Free down to power factor
+             * @description Displacement power factor above which reactive energy costs nothing.
              * @default 0.95
              */
             freePowerFactor: number;
@@ -3204,23 +4440,55 @@ export interface components {
             working: components["schemas"]["WorkingPoint"][];
         };
         Transformer: {
+            /**
+             * Key
+             * @description Stable key of the transformer.
+             */
             id: string;
+            /**
+             * Name
+             * @description What people call the transformer.
+             */
             name: string;
             fromBusId: string;
             toBusId: string;
-            /** Format: double */
+            /**
+             * Rating
+             * @description Rated apparent power.
+             */
             ratedKva: number;
-            /** Format: double */
+            /**
+             * Short-circuit voltage
+             * @description Impedance voltage at rated current, uk.
+             */
             ukPct: number;
-            /** Format: double */
+            /**
+             * Load loss
+             * @description Loss in the windings at rated current; not above what uk allows.
+             */
             loadLossKw: number;
-            /** Format: double */
+            /**
+             * No-load loss
+             * @description Loss in the core; not above 5 % of the rating.
+             */
             noLoadLossKw: number;
             vectorGroup: components["schemas"]["VectorGroup"];
             cooling: components["schemas"]["TransformerCooling"];
-            eddyLossPu: components["schemas"]["Given"];
-            otherStrayLossPu: components["schemas"]["Given"];
-            noLoadSecondaryPct?: components["schemas"]["Given"];
+            /**
+             * Eddy-loss share
+             * @description Winding eddy loss over the resistive loss at rated current, P_EC-R.
+             */
+            eddyLossPu: null | number;
+            /**
+             * Other stray loss
+             * @description Other stray loss over the resistive loss at rated current, P_OSL-R.
+             */
+            otherStrayLossPu: null | number;
+            /**
+             * No-load voltage
+             * @description Secondary voltage at no load with its tap, of the fed bus's nominal.
+             */
+            noLoadSecondaryPct?: null | number;
         };
         /** @enum {unknown} */
         TransformerCooling: "dry" | "oil";
@@ -3242,9 +4510,15 @@ export interface components {
             pct: number;
         };
         VanePoint: {
-            /** Format: double */
+            /**
+             * Flow
+             * @description Flow with inlet vanes; ascending.
+             */
             flowPu: number;
-            /** Format: double */
+            /**
+             * Power
+             * @description Shaft power at that flow.
+             */
             powerPu: number;
         };
         /** @enum {unknown} */

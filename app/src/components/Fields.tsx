@@ -5,18 +5,21 @@ import { useDraft, type Outcome } from "./draft";
 interface Shell {
   readonly label: string;
   readonly note?: string | undefined;
+  /** What it means and what may stand there; shown over the label. */
+  readonly help?: string | undefined;
 }
 
 function Row({
   id,
   label,
   note,
+  help,
   problem,
   children,
 }: Shell & { readonly id: string; readonly problem: Outcome; readonly children: ReactNode }) {
   return (
     <div className="grid grid-cols-[minmax(0,9.5rem)_minmax(0,1fr)] items-baseline gap-x-2 py-0.5">
-      <label htmlFor={id} className="text-soft">
+      <label htmlFor={id} className="text-soft" title={help}>
         {label}
       </label>
       <div className="min-w-0">
@@ -36,6 +39,7 @@ function Row({
 export function QuantityField({
   label,
   note,
+  help,
   quantity,
   value,
   optional = false,
@@ -57,7 +61,7 @@ export function QuantityField({
     return parsed.ok ? onCommit(parsed.value) : parsed.message;
   });
   return (
-    <Row id={id} label={label} note={note} problem={problem}>
+    <Row id={id} label={label} note={note} help={help} problem={problem}>
       <div className="flex items-baseline gap-1">
         <input
           id={id}
@@ -78,13 +82,14 @@ export function QuantityField({
 export function TextField({
   label,
   note,
+  help,
   value,
   onCommit,
 }: Shell & { readonly value: string; readonly onCommit: (value: string) => Promise<Outcome> }) {
   const id = useId();
   const { input, problem } = useDraft(value, (text) => onCommit(text.trim()));
   return (
-    <Row id={id} label={label} note={note} problem={problem}>
+    <Row id={id} label={label} note={note} help={help} problem={problem}>
       <input
         id={id}
         className="entry"

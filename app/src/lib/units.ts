@@ -69,6 +69,7 @@ export const quantities = {
     "l/s": 0.001,
     gpm: 6.30901964e-5,
   }),
+  airM3PerH: quantity("m³/h", 1, { "m³/h": 1, "m3/h": 1, "m³/s": 3600, "m3/s": 3600, cfm: 1.699010796 }),
   pressurePa: quantity("Pa", 1, { Pa: 1, kPa: 1000, mbar: 100, bar: 1e5, inH2O: 249.08891 }),
   headM: quantity("m", 1, { m: 1, ft: foot }),
   densityKgPerM3: quantity("kg/m³", 1, { "kg/m³": 1, "kg/m3": 1, "kg/l": 1000 }),

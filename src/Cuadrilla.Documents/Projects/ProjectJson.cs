@@ -122,6 +122,10 @@ public static class ProjectJson
     /// <summary>Indented form, for files.</summary>
     public static JsonSerializerOptions FileOptions { get; } = Create(indented: true);
 
+    /// <summary>Kinds of a closed hierarchy by the word that files use; empty for any other record.</summary>
+    public static IReadOnlyDictionary<string, Type> KindsOf(Type type) =>
+        Hierarchies.TryGetValue(type, out var cases) ? cases.ToDictionary(c => c.Kind, c => c.Case, StringComparer.Ordinal) : [];
+
     /// <summary>Applies the same rules to options made elsewhere.</summary>
     public static void Configure(JsonSerializerOptions options)
     {

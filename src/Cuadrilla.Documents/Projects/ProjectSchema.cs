@@ -1,7 +1,9 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
+using System.Text.Json.Serialization.Metadata;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Specification.Fields;
 
 namespace Cuadrilla.Documents.Projects;
 
@@ -16,9 +18,8 @@ public static class ProjectSchema
         var options = new JsonSchemaExporterOptions
         {
             TreatNullObliviousAsNonNullable = true,
-            TransformSchemaNode = (context, node) => context.TypeInfo.Type == typeof(Given)
-                ? new JsonObject { ["type"] = new JsonArray("number", "null"), ["description"] = "A number, or null while it is not known." }
-                : node,
+            TransformSchemaNode = (context, node) => Described(
+                context.TypeInfo.Type == typeof(Given) ? new JsonObject { ["type"] = new JsonArray("number", "null") } : node, context.PropertyInfo),
         };
         var schema = (JsonObject)ProjectJson.Options.GetJsonSchemaAsNode(typeof(ProjectFile), options);
         var document = new JsonObject
@@ -35,5 +36,34 @@ public static class ProjectSchema
         properties["format"] = new JsonObject { ["const"] = ProjectFile.FormatName };
         properties["formatVersion"] = new JsonObject { ["const"] = ProjectFile.CurrentVersion };
         return document.ToJsonString(Indented) + "\n";
+    }
+
+    // Name, help, unit and range of an entry, from the one table.
+    private static JsonNode Described(JsonNode node, JsonPropertyInfo? property)
+    {
+        if (property is null || node is not JsonObject schema
+            || FieldTable.Of(property.DeclaringType).FirstOrDefault(f => JsonNamingPolicy.CamelCase.ConvertName(f.Key) == property.Name) is not { } field)
+        {
+            return node;
+        }
+
+        schema["title"] = field.Name;
+        schema["description"] = field.Help;
+        if (field is NumberField number)
+        {
+            schema[number.IsAboveMin ? "exclusiveMinimum" : "minimum"] = number.Min;
+            schema["maximum"] = number.Max;
+            if (number.Unit.Length > 0)
+            {
+                schema["unit"] = number.Unit;
+            }
+        }
+        else if (field is TextField text)
+        {
+            schema["minLength"] = text.Least;
+            schema["maxLength"] = text.Most;
+        }
+
+        return schema;
     }
 }

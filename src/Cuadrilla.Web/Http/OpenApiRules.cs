@@ -1,4 +1,8 @@
+using System.Globalization;
+using System.Text.Json;
+using System.Text.Json.Nodes;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Specification.Fields;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -14,7 +18,7 @@ internal static class OpenApiRules
             if (context.JsonTypeInfo.Type == typeof(Given))
             {
                 schema.Type = JsonSchemaType.Number | JsonSchemaType.Null;
-                schema.Description = "A number, or null while it is not known.";
+                schema.Description ??= "A number, or null while it is not known.";
             }
 
             // The kind of a case is always written; the generator leaves it optional.
@@ -24,6 +28,7 @@ internal static class OpenApiRules
                 schema.Required.Add("kind");
             }
 
+            Describe(schema, context.JsonTypeInfo.Type);
             return Task.CompletedTask;
         });
         options.AddDocumentTransformer((document, _, _) =>
@@ -35,4 +40,50 @@ internal static class OpenApiRules
             return Task.CompletedTask;
         });
     }
+
+    // Name, help and range of each entry, from the one table.
+    private static void Describe(OpenApiSchema schema, Type record)
+    {
+        foreach (var field in FieldTable.Of(record))
+        {
+            var name = JsonNamingPolicy.CamelCase.ConvertName(field.Key);
+            if (schema.Properties?.ContainsKey(name) != true)
+            {
+                continue;
+            }
+
+            var plain = schema.Properties[name] as OpenApiSchema;
+            var described = new OpenApiSchema { Title = field.Name, Description = field.Help, Default = plain?.Default, Extensions = new Dictionary<string, IOpenApiExtension>() };
+            switch (field)
+            {
+                case NumberField number:
+                    described.Type = (number.IsWhole ? JsonSchemaType.Integer : JsonSchemaType.Number) | (number.IsOptional ? JsonSchemaType.Null : 0);
+                    described.Minimum = number.IsAboveMin ? null : Say(number.Min);
+                    described.ExclusiveMinimum = number.IsAboveMin ? Say(number.Min) : null;
+                    described.Maximum = Say(number.Max);
+                    Extend(described, "x-unit", number.Unit);
+                    Extend(described, "x-shown", number.Shown);
+                    break;
+                case TextField text:
+                    described.Type = JsonSchemaType.String;
+                    described.MinLength = text.Least;
+                    described.MaxLength = text.Most;
+                    break;
+            }
+
+            Extend(described, "x-when-open", field.WhenOpen);
+            Extend(described, "x-help-shown", field.IsHelpShown ? "yes" : string.Empty);
+            schema.Properties[name] = described;
+        }
+    }
+
+    private static void Extend(OpenApiSchema schema, string name, string value)
+    {
+        if (value.Length > 0)
+        {
+            schema.Extensions![name] = new JsonNodeExtension(JsonValue.Create(value));
+        }
+    }
+
+    private static string Say(double value) => value.ToString(CultureInfo.InvariantCulture);
 }

@@ -70,7 +70,7 @@ public sealed class OwnMotorTests
     [Fact]
     public void An_own_motor_is_judged_with_the_others_and_can_be_chosen()
     {
-        var plant = Demo with { Motors = [Own()] };
+        var plant = Demo with { Motors = [Own() with { RatedRiseK = 80 }] };
         var point = plant.AllDrivePoints().Single(p => p.Id == "dp-02");
         var ranked = CandidateRanking.Motors(new Assessor(Data).Study(plant, point).Model.Input, Data.With(plant));
         var candidate = ranked.Single(c => c.ItemId == "own-1");

@@ -1,7 +1,8 @@
 import { PulseEntry } from "./PulseEntry";
 import type { ConverterItem, DrivePoint, ResistorPulse } from "../../api/client";
-import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
-import { quantities } from "../../lib/units";
+import { ChoiceField } from "../../components/Fields";
+import { Entries, type ChangePart } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { useProject } from "../project/ProjectContext";
 import type { PointEdit } from "./usePointEdit";
 
@@ -33,6 +34,7 @@ export function CatalogueConverterEntry({
   const { run } = useProject();
   const change: Change = (part) => (p) =>
     p.converter.kind === "catalogue" ? { ...p, converter: { ...p.converter, ...part } } : p;
+  const part: ChangePart<CatalogueConverter> = (p, what) => edit(what, change(p));
   return (
     <>
       {item && (
@@ -48,12 +50,7 @@ export function CatalogueConverterEntry({
         choices={{ light: "light overload", heavy: "heavy overload" }}
         onCommit={(duty) => edit("overload duty", change({ duty }))}
       />
-      <QuantityField
-        label="Switching frequency"
-        quantity={quantities.switchingKhz}
-        value={converter.switchingKhz}
-        onCommit={(khz) => edit("switching frequency", change({ switchingKhz: khz ?? 4 }))}
-      />
+      <Entries of={fields.ConverterChoiceFromCatalogue} value={converter} keys={["switchingKhz"]} change={part} />
       <ChoiceField
         label="Control"
         value={converter.control ?? "vector"}
@@ -70,12 +67,7 @@ export function CatalogueConverterEntry({
         choices={{ constant: "whole: full torque at once", lowered: "lowered with the torque, as fans allow" }}
         onCommit={(lightLoadFlux) => edit("flux at light load", change({ lightLoadFlux }))}
       />
-      <QuantityField
-        label="Modules in parallel"
-        quantity={quantities.plain}
-        value={converter.modules}
-        onCommit={(modules) => edit("parallel modules", change({ modules: modules ?? 1 }))}
-      />
+      <Entries of={fields.ConverterChoiceFromCatalogue} value={converter} keys={["modules"]} change={part} />
       {converter.modules > 1 && (
         <ChoiceField
           label="Their wiring"
@@ -109,11 +101,7 @@ export function CatalogueConverterEntry({
         onCommit={(way) => run({ kind: "brake-by", pointIds: [...columns], way }).then(() => undefined)}
       />
       <BrakingEntry braking={converter.braking} item={item} change={change} edit={edit} />
-      <TextField
-        label="Reason for this converter"
-        value={converter.reason}
-        onCommit={(reason) => edit("reason for the converter", change({ reason }))}
-      />
+      <Entries of={fields.ConverterChoiceFromCatalogue} value={converter} keys={["reason"]} change={part} />
       <button
         type="button"
         className="button mt-2"
@@ -144,28 +132,11 @@ function BrakingEntry({
     return (
       <>
         {item && !item.hasChopper && <p className="text-fails">This converter has no chopper.</p>}
-        <QuantityField
-          label="Resistance"
-          optional
-          quantity={quantities.resistanceOhm}
-          value={braking.resistanceOhm}
-          onCommit={(resistanceOhm) => edit("brake resistor", change({ braking: { ...braking, resistanceOhm } }))}
-        />
-        <QuantityField
-          label="Continuous power"
-          optional
-          quantity={quantities.powerKw}
-          value={braking.continuousKw}
-          note="It gets hot enough to burn: place and cover it by its maker’s instructions."
-          onCommit={(continuousKw) => edit("brake resistor", change({ braking: { ...braking, continuousKw } }))}
-        />
-        <QuantityField
-          label="Window of its mean power"
-          optional
-          placeholder="project’s"
-          quantity={quantities.timeS}
-          value={braking.windowS ?? null}
-          onCommit={(windowS) => edit("brake resistor", change({ braking: { ...braking, windowS } }))}
+        <Entries
+          of={fields.BrakingResistor}
+          value={braking}
+          keys={["resistanceOhm", "continuousKw", "windowS"]}
+          change={(p) => edit("brake resistor", change({ braking: { ...braking, ...p } }))}
         />
         <PulseEntry
           pulses={(braking.pulses ?? []) as ResistorPulse[]}
@@ -176,23 +147,21 @@ function BrakingEntry({
   }
   if (braking.kind === "flux") {
     return (
-      <QuantityField
-        label="Flux"
-        quantity={quantities.percent}
-        value={braking.fluxPct}
-        note="Of the rated flux; the output voltage bounds it near base speed."
-        onCommit={(v) => edit("braking flux", change({ braking: { ...braking, fluxPct: v ?? 120 } }))}
+      <Entries
+        of={fields.BrakingFlux}
+        value={braking}
+        keys={["fluxPct"]}
+        change={(p) => edit("braking flux", change({ braking: { ...braking, ...p } }))}
       />
     );
   }
   if (braking.kind === "dc-injection") {
     return (
-      <QuantityField
-        label="Direct current"
-        quantity={quantities.percent}
-        value={braking.currentPct}
-        note="Of the motor’s rated current; all energy heats the rotor."
-        onCommit={(v) => edit("direct current", change({ braking: { ...braking, currentPct: v ?? 100 } }))}
+      <Entries
+        of={fields.BrakingDcInjection}
+        value={braking}
+        keys={["currentPct"]}
+        change={(p) => edit("direct current", change({ braking: { ...braking, ...p } }))}
       />
     );
   }

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from "react";
 import type { CheckKey, DrivePoint } from "../../api/client";
-import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
-import { quantities } from "../../lib/units";
+import { ChoiceField, SwitchField } from "../../components/Fields";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import type { Row } from "../board/selection";
 import { CatalogueConverterEntry } from "./CatalogueConverterEntry";
 import { LinkDrawing } from "./LinkDrawing";
@@ -35,8 +36,12 @@ export function EntryTab({
     <>
       {row === "load" && (
         <>
-          <TextField label="Tag" value={point.tag} onCommit={(tag) => one("tag", (p) => ({ ...p, tag }))} />
-          <TextField label="Name" value={point.name} onCommit={(name) => one("name", (p) => ({ ...p, name }))} />
+          <Entries
+            of={fields.DrivePoint}
+            value={point}
+            keys={["tag", "name"]}
+            change={(part, what) => one(what, (p) => ({ ...p, ...part }))}
+          />
           <LoadEntry point={point} edit={one} />
         </>
       )}
@@ -78,25 +83,11 @@ function FeederEntry({ point, edit }: Props) {
       />
       {feeder.kind === "by-cable" && (
         <>
-          <QuantityField
-            label="Length"
-            optional
-            quantity={quantities.lengthM}
-            value={feeder.lengthM}
-            onCommit={(lengthM) => edit("feeder length", withFeeder({ lengthM }))}
-          />
-          <QuantityField
-            label="Cross-section"
-            optional
-            quantity={quantities.crossSectionMm2}
-            value={feeder.crossSectionMm2}
-            onCommit={(crossSectionMm2) => edit("feeder cross-section", withFeeder({ crossSectionMm2 }))}
-          />
-          <QuantityField
-            label="Cables in parallel"
-            quantity={quantities.plain}
-            value={feeder.parallelRuns}
-            onCommit={(runs) => edit("feeder cables", withFeeder({ parallelRuns: runs ?? 1 }))}
+          <Entries
+            of={fields.FeederByCable}
+            value={feeder}
+            keys={["lengthM", "crossSectionMm2", "parallelRuns"]}
+            change={(part, what) => edit(`feeder ${what}`, withFeeder(part))}
           />
           <ChoiceField
             label="Conductor"
@@ -125,25 +116,11 @@ function CableEntry({ point, edit }: Props) {
   });
   return (
     <>
-      <QuantityField
-        label="Length"
-        optional
-        quantity={quantities.lengthM}
-        value={cable.lengthM}
-        onCommit={(lengthM) => edit("cable length", withCable({ lengthM }))}
-      />
-      <QuantityField
-        label="Cross-section"
-        optional
-        quantity={quantities.crossSectionMm2}
-        value={cable.crossSectionMm2}
-        onCommit={(crossSectionMm2) => edit("cable cross-section", withCable({ crossSectionMm2 }))}
-      />
-      <QuantityField
-        label="Cables in parallel"
-        quantity={quantities.plain}
-        value={cable.parallelRuns}
-        onCommit={(runs) => edit("cables in parallel", withCable({ parallelRuns: runs ?? 1 }))}
+      <Entries
+        of={fields.MotorCable}
+        value={cable}
+        keys={["lengthM", "crossSectionMm2", "parallelRuns"]}
+        change={(part, what) => edit(`cable ${what}`, withCable(part))}
       />
       <ChoiceField
         label="Conductor"
@@ -208,10 +185,11 @@ function MotorEntry({ point, edit }: Props) {
         onChange={(skipBands) => edit("skip bands", (p) => ({ ...p, skipBands: [...skipBands] }))}
       />
       <LinkDrawing link={motor.connection} />
-      <TextField
-        label="Reason for this motor"
-        value={motor.reason}
-        onCommit={(reason) => edit("reason for the motor", withMotor({ reason }))}
+      <Entries
+        of={fields.MotorChoiceFromCatalogue}
+        value={motor}
+        keys={["reason"]}
+        change={(part, what) => edit(what, withMotor(part))}
       />
       <button
         type="button"

@@ -1,5 +1,7 @@
 import type { DrivePoint, FluidMachine, Load } from "../../api/client";
-import { ChoiceField, QuantityField } from "../../components/Fields";
+import { ChoiceField } from "../../components/Fields";
+import { Entries, Entry, type ChangePart } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { quantities } from "../../lib/units";
 import { VaneCurveEntry } from "./loads/VaneCurveEntry";
 import { DutyEntry } from "./loads/DutyEntry";
@@ -32,101 +34,38 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
     (change: Partial<FluidMachine>) =>
     (p: DrivePoint): DrivePoint =>
       "common" in p.load ? { ...p, load: { ...p.load, common: { ...p.load.common, ...change } } } : p;
-  const fan =
-    (ratedPressurePa: number | null) =>
-    (p: DrivePoint): DrivePoint =>
-      p.load.kind === "fan" ? { ...p, load: { ...p.load, ratedPressurePa } } : p;
-  const pump =
-    (change: { ratedHeadM?: number | null; densityKgPerM3?: number | null }) =>
-    (p: DrivePoint): DrivePoint =>
-      p.load.kind === "pump" ? { ...p, load: { ...p.load, ...change } } : p;
+  const part: ChangePart<FluidMachine> = (change, what) => edit(what, common(change));
+  const of =
+    (kind: Fluid["kind"]): ChangePart<Fluid> =>
+    (change, what) =>
+      edit(what, (p) => (p.load.kind === kind ? { ...p, load: { ...p.load, ...change } as Fluid } : p));
   return (
     <>
-      <QuantityField
-        label="Rated flow"
-        optional
-        quantity={load.kind === "fan" ? quantities.flowM3PerS : quantities.flowM3PerH}
+      <Entry
+        field={fields.FluidMachine.ratedFlowM3PerS}
         value={c.ratedFlowM3PerS}
-        onCommit={(v) => edit("rated flow", common({ ratedFlowM3PerS: v }))}
+        quantity={load.kind === "fan" ? quantities.flowM3PerS : quantities.flowM3PerH}
+        onCommit={(v: number | null) => edit("rated flow", common({ ratedFlowM3PerS: v }))}
       />
       {load.kind === "fan" ? (
-        <QuantityField
-          label="Rated pressure rise"
-          optional
-          quantity={quantities.pressurePa}
-          value={load.ratedPressurePa}
-          onCommit={(v) => edit("rated pressure", fan(v))}
-        />
+        <Entries of={fields.LoadFanLoad} value={load} keys={["ratedPressurePa"]} change={of("fan")} />
       ) : (
-        <>
-          <QuantityField
-            label="Rated head"
-            optional
-            quantity={quantities.headM}
-            value={load.ratedHeadM}
-            onCommit={(v) => edit("rated head", pump({ ratedHeadM: v }))}
-          />
-          <QuantityField
-            label="Density"
-            optional
-            quantity={quantities.densityKgPerM3}
-            value={load.densityKgPerM3}
-            onCommit={(v) => edit("density", pump({ densityKgPerM3: v }))}
-          />
-        </>
+        <Entries of={fields.LoadPumpLoad} value={load} keys={["ratedHeadM", "densityKgPerM3"]} change={of("pump")} />
       )}
-      <QuantityField
-        label="Machine efficiency"
-        optional
-        quantity={quantities.fractionPercent}
-        value={c.ratedEfficiency}
-        onCommit={(v) => edit("machine efficiency", common({ ratedEfficiency: v }))}
-      />
-      <QuantityField
-        label="Rated speed"
-        optional
-        quantity={quantities.speedRpm}
-        value={c.ratedSpeedRpm}
-        onCommit={(v) => edit("rated speed", common({ ratedSpeedRpm: v }))}
-      />
-      <QuantityField
+      <Entries of={fields.FluidMachine} value={c} keys={["ratedEfficiency", "ratedSpeedRpm"]} change={part} />
+      <Entry
+        field={fields.FluidMachine.staticFraction}
         label={load.kind === "fan" ? "Static pressure share" : "Static head share"}
-        note="With a static share the cube law does not hold."
-        optional
-        quantity={quantities.fractionPercent}
         value={c.staticFraction}
-        onCommit={(v) => edit("static share", common({ staticFraction: v }))}
+        onCommit={(v: number | null) => edit("static share", common({ staticFraction: v }))}
       />
-      <QuantityField
+      <Entry
+        field={fields.FluidMachine.shutOffPu}
         label={load.kind === "fan" ? "Pressure at no flow" : "Head at no flow"}
-        note="Per cent of the rated; 125 % is common."
-        optional
-        quantity={quantities.fractionPercent}
         value={c.shutOffPu}
-        onCommit={(v) => edit("shut-off value", common({ shutOffPu: v }))}
+        onCommit={(v: number | null) => edit("shut-off value", common({ shutOffPu: v }))}
       />
-      <QuantityField
-        label="Inertia"
-        optional
-        quantity={quantities.inertiaKgM2}
-        value={c.inertiaKgM2}
-        onCommit={(v) => edit("inertia", common({ inertiaKgM2: v }))}
-      />
-      <QuantityField
-        label="Start time"
-        optional
-        quantity={quantities.timeS}
-        value={c.startTimeS}
-        onCommit={(v) => edit("start time", common({ startTimeS: v }))}
-      />
-      <QuantityField
-        label="Stop time"
-        optional
-        placeholder="coasts"
-        quantity={quantities.timeS}
-        value={c.stopTimeS ?? null}
-        onCommit={(v) => edit("stop time", common({ stopTimeS: v }))}
-      />
+      <Entries of={fields.FluidMachine} value={c} keys={["inertiaKgM2", "startTimeS", "stopTimeS"]} change={part} />
       <ChoiceField
         label="Flow control today"
         value={c.presentControl}
@@ -177,20 +116,12 @@ function PathEntry({
         onCommit={(kind) => onChange(kind === "own" ? { kind } : { kind, running: 2, neededAtRatedFlow: 1 })}
       />
       {path.kind === "common" && (
-        <>
-          <QuantityField
-            label="Machines running together"
-            quantity={quantities.plain}
-            value={path.running}
-            onCommit={(v) => onChange({ ...path, running: Math.round(v ?? 0) })}
-          />
-          <QuantityField
-            label="Needed for rated flow"
-            quantity={quantities.plain}
-            value={path.neededAtRatedFlow}
-            onCommit={(v) => onChange({ ...path, neededAtRatedFlow: Math.round(v ?? 0) })}
-          />
-        </>
+        <Entries
+          of={fields.ParallelPathCommon}
+          value={path}
+          keys={["running", "neededAtRatedFlow"]}
+          change={(change) => onChange({ ...path, ...change })}
+        />
       )}
     </>
   );

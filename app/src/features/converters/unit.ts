@@ -1,4 +1,5 @@
 import type { Specification } from "../../api/client";
+import { fields } from "../../fields/table";
 import { freeKeys, type ColumnField, type Mapping, type ReadRow } from "../../lib/columns";
 import { readNumber } from "../../lib/csv";
 
@@ -20,32 +21,27 @@ export const kindNames: Readonly<Record<OwnConverter["kind"], string>> = {
   "inverter-module": "inverter module",
 };
 
-type NumberKey = {
-  [K in keyof OwnConverter]-?: Exclude<OwnConverter[K], undefined> extends number | null ? K : never;
-}[keyof OwnConverter];
+type Unit = typeof fields.OwnConverter;
+type NumberKey = { [K in keyof Unit]: Unit[K]["kind"] extends "number" ? K : never }[keyof Unit];
 
 type Field = ColumnField<NumberKey>;
 
-const field = (key: NumberKey, label: string, heads: RegExp, part: Partial<Field> = {}): Field => ({
-  key,
-  label,
-  heads,
-  needed: false,
-  ...part,
-});
+const field = (key: NumberKey, heads: RegExp, part: Partial<Field> = {}): Field => {
+  const { name, unit, ...described } = fields.OwnConverter[key];
+  return { key, label: unit === "" ? name : `${name}, ${unit}`, heads, needed: !("optional" in described), ...part };
+};
 
 const narrow = { narrow: true };
-const needed = { needed: true };
 
 /** What a catalogue sheet says of a unit. */
 export const unitFields: readonly Field[] = [
-  field("ratedKw", "Size, kW", /power|kw|^p\b|size/i, needed),
-  field("ratedVoltageV", "Voltage, V", /volt|^u\b|^v$/i, needed),
-  field("lightCurrentA", "Current, light overload, A", /light|low|normal|^i\b|current|amp/i, needed),
-  field("heavyCurrentA", "Current, heavy overload, A", /heavy|high/i, narrow),
-  field("chokePct", "DC choke, %", /choke/i, narrow),
-  field("lightOverloadPct", "Light overload, %", /(light|low).*(overload|%)/i, narrow),
-  field("heavyOverloadPct", "Heavy overload, %", /(heavy|high).*(overload|%)/i, narrow),
+  field("ratedKw", /power|kw|^p\b|size/i),
+  field("ratedVoltageV", /volt|^u\b|^v$/i),
+  field("lightCurrentA", /light|low|normal|^i\b|current|amp/i),
+  field("heavyCurrentA", /heavy|high/i, narrow),
+  field("chokePct", /choke/i, narrow),
+  field("lightOverloadPct", /(light|low).*(overload|%)/i, narrow),
+  field("heavyOverloadPct", /(heavy|high).*(overload|%)/i, narrow),
   ...(
     [
       ["lossF0I25W", 0, 25],
@@ -57,25 +53,18 @@ export const unitFields: readonly Field[] = [
       ["lossF90I50W", 90, 50],
       ["lossF90I100W", 90, 100],
     ] as const
-  ).map(([key, frequency, current]) =>
-    field(
-      key,
-      `Loss at ${frequency} % f, ${current} % I, W`,
-      new RegExp(`loss\\D*\\b${frequency}\\D+${current}\\b`, "i"),
-      narrow,
-    ),
-  ),
-  field("standbyW", "Stand-by loss, W", /stand.?by/i, narrow),
-  field("capacitanceUf", "Link capacitance, µF", /capacit|[µu]f/i, narrow),
-  field("leastBrakeOhm", "Least brake resistance, Ω", /brak|ohm|Ω/i, narrow),
-  field("shortCircuitKa", "Rated short-circuit current, kA", /short|sccr|ka\b/i, narrow),
-  field("singlePhaseFeedPu", "Factor fed by two phases", /single.?phase|two.?phase/i, narrow),
-  field("widthMm", "Width, mm", /width/i),
-  field("heightMm", "Height, mm", /height/i),
-  field("depthMm", "Depth, mm", /depth/i),
-  field("massKg", "Mass, kg", /mass|weight|kg$/i),
-  field("airflowM3PerH", "Cooling air, m³/h", /air|m³\/h|m3\/h/i),
-  field("priceIndex", "Price, points", /price/i),
+  ).map(([key, frequency, current]) => field(key, new RegExp(`loss\\D*\\b${frequency}\\D+${current}\\b`, "i"), narrow)),
+  field("standbyW", /stand.?by/i, narrow),
+  field("capacitanceUf", /capacit|[µu]f/i, narrow),
+  field("leastBrakeOhm", /brak|ohm|Ω/i, narrow),
+  field("shortCircuitKa", /short|sccr|ka\b/i, narrow),
+  field("singlePhaseFeedPu", /single.?phase|two.?phase/i, narrow),
+  field("widthMm", /width/i),
+  field("heightMm", /height/i),
+  field("depthMm", /depth/i),
+  field("massKg", /mass|weight|kg$/i),
+  field("airflowM3PerH", /air|m³\/h|m3\/h/i),
+  field("priceIndex", /price/i),
 ];
 
 /** Words that name the column of names. */

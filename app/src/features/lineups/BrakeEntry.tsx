@@ -1,6 +1,7 @@
 import type { DrivePoint } from "../../api/client";
-import { ChoiceField, QuantityField, SwitchField } from "../../components/Fields";
-import { quantities } from "../../lib/units";
+import { ChoiceField, SwitchField } from "../../components/Fields";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import type { PointEdit } from "../bench/usePointEdit";
 
 type Brake = Extract<DrivePoint["brake"], { kind: "spring-applied" }>;
@@ -23,71 +24,19 @@ export function BrakeEntry({ brake, edit }: { readonly brake: Brake; readonly ed
     );
   return (
     <>
-      <QuantityField
-        label="Holding torque"
-        optional
-        quantity={quantities.torqueNm}
-        value={brake.holdingNm}
-        onCommit={(holdingNm) => edit("holding torque", withBrake({ holdingNm }))}
-      />
-      <QuantityField
-        label="Releases in"
-        optional
-        quantity={quantities.timeMs}
-        value={brake.releaseMs}
-        onCommit={(releaseMs) => edit("release time", withBrake({ releaseMs }))}
-      />
-      <QuantityField
-        label="Closes in"
-        optional
-        quantity={quantities.timeMs}
-        value={brake.closeMs}
-        note="Switched on the DC side, without suppression."
-        onCommit={(closeMs) => edit("closing time", withBrake({ closeMs }))}
-      />
-      <QuantityField
-        label="Permitted work"
-        optional
-        quantity={quantities.energyJ}
-        value={brake.permittedJ}
-        onCommit={(permittedJ) => edit("permitted work", withBrake({ permittedJ }))}
-      />
-      <QuantityField
-        label="Clampings with it"
-        optional
-        quantity={quantities.plain}
-        value={brake.permittedClampings}
-        onCommit={(permittedClampings) => edit("permitted clampings", withBrake({ permittedClampings }))}
+      <Entries
+        of={fields.HoldingBrakeSpringApplied}
+        value={brake}
+        keys={["holdingNm", "releaseMs", "closeMs", "permittedJ", "permittedClampings"]}
+        change={(part, what) => edit(what, withBrake(part))}
       />
       <fieldset className="mt-2 border-t border-rule pt-1">
         <legend className="pr-2 font-semibold">Coil</legend>
-        <QuantityField
-          label="Voltage"
-          optional
-          quantity={quantities.voltageV}
-          value={brake.coil.voltageV}
-          onCommit={(voltageV) => coil({ voltageV })}
-        />
-        <QuantityField
-          label="Power"
-          optional
-          quantity={quantities.powerW}
-          value={brake.coil.powerW}
-          onCommit={(powerW) => coil({ powerW })}
-        />
-        <QuantityField
-          label="Time constant L/R"
-          optional
-          quantity={quantities.timeMs}
-          value={brake.coil.timeConstantMs}
-          onCommit={(timeConstantMs) => coil({ timeConstantMs })}
-        />
-        <QuantityField
-          label="Output or relay for"
-          optional
-          quantity={quantities.currentA}
-          value={brake.coil.outputA}
-          onCommit={(outputA) => coil({ outputA })}
+        <Entries
+          of={fields.BrakeCoil}
+          value={brake.coil}
+          keys={["voltageV", "powerW", "timeConstantMs", "outputA"]}
+          change={coil}
         />
         <ChoiceField
           label="Suppression"
@@ -109,28 +58,11 @@ export function BrakeEntry({ brake, edit }: { readonly brake: Brake; readonly ed
           choices={{ converter: "converter", "machine-controller": "machine controller" }}
           onCommit={(by) => control({ by })}
         />
-        <QuantityField
-          label="Released at torque"
-          optional
-          quantity={quantities.percent}
-          value={brake.control.provenPct}
-          onCommit={(provenPct) => control({ provenPct })}
-        />
-        <QuantityField
-          label="Closes below speed"
-          optional
-          quantity={quantities.percent}
-          value={brake.control.closeBelowPct}
-          onCommit={(closeBelowPct) => control({ closeBelowPct })}
-        />
-        <QuantityField
-          label="Closes at the latest after"
-          optional
-          placeholder="none"
-          quantity={quantities.timeS}
-          value={brake.control.closeDelayS}
-          note="Whichever comes first."
-          onCommit={(closeDelayS) => control({ closeDelayS })}
+        <Entries
+          of={fields.BrakeControl}
+          value={brake.control}
+          keys={["provenPct", "closeBelowPct", "closeDelayS"]}
+          change={control}
         />
         <SwitchField
           label="Command read back"
@@ -143,22 +75,12 @@ export function BrakeEntry({ brake, edit }: { readonly brake: Brake; readonly ed
           onCommit={(positionFeedback) => control({ positionFeedback })}
         />
         {!brake.control.positionFeedback && (
-          <>
-            <QuantityField
-              label="Speed after release"
-              optional
-              quantity={quantities.timeMs}
-              value={brake.control.speedAfterReleaseMs}
-              onCommit={(speedAfterReleaseMs) => control({ speedAfterReleaseMs })}
-            />
-            <QuantityField
-              label="Torque held after close"
-              optional
-              quantity={quantities.timeMs}
-              value={brake.control.holdMs}
-              onCommit={(holdMs) => control({ holdMs })}
-            />
-          </>
+          <Entries
+            of={fields.BrakeControl}
+            value={brake.control}
+            keys={["speedAfterReleaseMs", "holdMs"]}
+            change={control}
+          />
         )}
       </fieldset>
     </>

@@ -1,9 +1,10 @@
 import type { CheckKey } from "../../api/client";
-import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
+import { ChoiceField } from "../../components/Fields";
 import { Sheet } from "../../components/Sheet";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { changeDcBus } from "../../lib/dcBus";
 import { n } from "../../lib/format";
-import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
 import { useCatalogue } from "../project/useCatalogue";
 import { DcBusLab } from "./DcBusLab";
@@ -37,13 +38,13 @@ export function DcBusSheet({
   if (!bus) {
     return null;
   }
-  const change = (what: string, part: Parameters<typeof changeDcBus>[2]) =>
+  const change = (part: Parameters<typeof changeDcBus>[2], what: string) =>
     edit(`${bus.name}: ${what}`, (s) => changeDcBus(s, id, part));
   return (
     <Sheet title={`Common DC bus: ${bus.name}`} open onClose={onClose} size="full">
       <div className="grid grid-cols-[21rem_minmax(0,1fr)] gap-x-6">
         <div>
-          <TextField label="Name" value={bus.name} onCommit={(name) => change("name", { name })} />
+          <Entries of={fields.CommonDcBus} value={bus} keys={["name"]} change={change} />
           <ChoiceField
             label="Supply module"
             value={bus.supplyModuleId}
@@ -53,39 +54,14 @@ export function DcBusSheet({
                 (data?.supplyModules ?? []).map((m) => [m.id, `${kinds[m.kind]}, ${n(m.ratedKw)} kW`]),
               ),
             }}
-            onCommit={(supplyModuleId) => change("supply module", { supplyModuleId })}
+            onCommit={(supplyModuleId) => change({ supplyModuleId }, "supply module")}
           />
-          <QuantityField
-            label="Brake resistor"
-            optional
-            placeholder="none"
-            quantity={quantities.resistanceOhm}
-            value={bus.resistorOhm}
-            onCommit={(resistorOhm) => change("brake resistor", { resistorOhm })}
+          <Entries
+            of={fields.CommonDcBus}
+            value={bus}
+            keys={["resistorOhm", "resistorContinuousKw", "busbarA", "stopTimeS", "reason"]}
+            change={change}
           />
-          <QuantityField
-            label="Its continuous power"
-            optional
-            quantity={quantities.powerKw}
-            value={bus.resistorContinuousKw}
-            onCommit={(resistorContinuousKw) => change("brake resistor", { resistorContinuousKw })}
-          />
-          <QuantityField
-            label="Busbar"
-            optional
-            quantity={quantities.currentA}
-            value={bus.busbarA}
-            onCommit={(busbarA) => change("busbar", { busbarA })}
-          />
-          <QuantityField
-            label="Common stop in"
-            optional
-            placeholder="not asked"
-            quantity={quantities.timeS}
-            value={bus.stopTimeS}
-            onCommit={(stopTimeS) => change("common stop", { stopTimeS })}
-          />
-          <TextField label="Reason" value={bus.reason} onCommit={(reason) => change("reason", { reason })} />
           <ServoEntry
             bus={bus}
             onChange={(next) =>

@@ -1,8 +1,8 @@
-import { QuantityField, TextField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import type { RatioFollower } from "../../lib/arrangements";
+import { Entries, Entry, type ChangePart } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
 
 type Axis = RatioFollower["leader"];
@@ -18,15 +18,15 @@ export function FollowerEntry({
     part: Partial<RatioFollower> | ((now: RatioFollower) => Partial<RatioFollower>),
   ) => Promise<Outcome>;
 }) {
+  const part: ChangePart<RatioFollower> = (p, what) => change(what, p);
   return (
     <>
-      <TextField label="Name" value={ratio.name} onCommit={(name) => change("name", { name })} />
-      <QuantityField
+      <Entries of={fields.ArrangementRatioFollower} value={ratio} keys={["name"]} change={part} />
+      <Entry
+        field={fields.ArrangementRatioFollower.wantedRatio}
         label={`Wanted, ${ratio.follower.unit} for each ${ratio.leader.unit}`}
-        optional
-        quantity={quantities.plain}
         value={ratio.wantedRatio}
-        onCommit={(wantedRatio) => change("wanted ratio", { wantedRatio })}
+        onCommit={(wantedRatio: number | null) => change("wanted ratio", { wantedRatio })}
       />
       <AxisEntry
         title="Leader"
@@ -40,48 +40,20 @@ export function FollowerEntry({
       />
       <fieldset className="mt-2 border-t border-rule pt-1">
         <legend className="pr-2 font-semibold">Display and input</legend>
-        <QuantityField
-          label="Decimals not shown"
-          quantity={quantities.plain}
-          value={ratio.impliedDecimals}
-          onCommit={(v) => change("decimals not shown", { impliedDecimals: v ?? 0 })}
+        <Entries
+          of={fields.ArrangementRatioFollower}
+          value={ratio}
+          keys={[
+            "impliedDecimals",
+            "largestSetting",
+            "inputLimitHz",
+            "sampleTimeS",
+            "leaderRampS",
+            "followerRampS",
+            "reason",
+          ]}
+          change={part}
         />
-        <QuantityField
-          label="Largest setting"
-          optional
-          quantity={quantities.plain}
-          value={ratio.largestSetting}
-          onCommit={(largestSetting) => change("largest setting", { largestSetting })}
-        />
-        <QuantityField
-          label="Pulse input up to"
-          optional
-          quantity={quantities.frequencyHz}
-          value={ratio.inputLimitHz}
-          onCommit={(inputLimitHz) => change("pulse input", { inputLimitHz })}
-        />
-        <QuantityField
-          label="Sampling time"
-          optional
-          quantity={quantities.timeS}
-          value={ratio.sampleTimeS}
-          onCommit={(sampleTimeS) => change("sampling time", { sampleTimeS })}
-        />
-        <QuantityField
-          label="Leader’s ramp"
-          optional
-          quantity={quantities.timeS}
-          value={ratio.leaderRampS}
-          onCommit={(leaderRampS) => change("leader’s ramp", { leaderRampS })}
-        />
-        <QuantityField
-          label="Follower’s ramp"
-          optional
-          quantity={quantities.timeS}
-          value={ratio.followerRampS}
-          onCommit={(followerRampS) => change("follower’s ramp", { followerRampS })}
-        />
-        <TextField label="Reason" value={ratio.reason} onCommit={(reason) => change("reason", { reason })} />
       </fieldset>
     </>
   );
@@ -102,42 +74,14 @@ function AxisEntry({
       <legend className="pr-2 font-semibold">
         {title} {findPoint(project.specification, axis.pointId)?.tag}
       </legend>
-      <QuantityField
-        label="Pulses a turn"
-        optional
-        quantity={quantities.plain}
-        value={axis.pulsesPerTurn}
-        onCommit={(pulsesPerTurn) => onChange({ pulsesPerTurn })}
-      />
-      <QuantityField
-        label="Gear ratio"
-        optional
-        quantity={quantities.plain}
-        value={axis.gearRatio}
-        onCommit={(gearRatio) => onChange({ gearRatio })}
-      />
-      <QuantityField
+      <Entries of={fields.RatioAxis} value={axis} keys={["pulsesPerTurn", "gearRatio"]} change={onChange} />
+      <Entry
+        field={fields.RatioAxis.unitsPerMachineTurn}
         label={`${axis.unit} a turn of the machine`}
-        optional
-        quantity={quantities.plain}
         value={axis.unitsPerMachineTurn}
-        onCommit={(unitsPerMachineTurn) => onChange({ unitsPerMachineTurn })}
+        onCommit={(unitsPerMachineTurn: number | null) => onChange({ unitsPerMachineTurn })}
       />
-      <TextField label="Unit" value={axis.unit} onCommit={(unit) => onChange({ unit })} />
-      <QuantityField
-        label="Least speed"
-        optional
-        quantity={quantities.speedRpm}
-        value={axis.leastRpm}
-        onCommit={(leastRpm) => onChange({ leastRpm })}
-      />
-      <QuantityField
-        label="Largest speed"
-        optional
-        quantity={quantities.speedRpm}
-        value={axis.largestRpm}
-        onCommit={(largestRpm) => onChange({ largestRpm })}
-      />
+      <Entries of={fields.RatioAxis} value={axis} keys={["unit", "leastRpm", "largestRpm"]} change={onChange} />
     </fieldset>
   );
 }

@@ -1,8 +1,9 @@
-import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
+import { ChoiceField, SwitchField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import type { MotorGroup } from "../../lib/arrangements";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
 
 type Member = MotorGroup["members"][number];
@@ -25,16 +26,12 @@ export function GroupEntry({
     }));
   return (
     <>
-      <TextField label="Name" value={group.name} onCommit={(name) => change("name", { name })} />
-      <QuantityField
-        label="Simultaneity"
-        optional
-        placeholder="all at once"
-        quantity={quantities.percent}
-        value={group.simultaneityPct}
-        onCommit={(simultaneityPct) => change("simultaneity", { simultaneityPct })}
+      <Entries
+        of={fields.ArrangementMotorGroup}
+        value={group}
+        keys={["name", "simultaneityPct", "reason"]}
+        change={(part, what) => change(what, part)}
       />
-      <TextField label="Reason" value={group.reason} onCommit={(reason) => change("reason", { reason })} />
       {group.members.map((m, i) => {
         const tag = findPoint(project.specification, m.pointId)?.tag ?? m.pointId;
         return (
@@ -43,12 +40,7 @@ export function GroupEntry({
               {tag}
               {i === 0 ? ", its converter feeds all" : ""}
             </legend>
-            <QuantityField
-              label="Motors alike"
-              quantity={quantities.plain}
-              value={m.count}
-              onCommit={(count) => withMember(m, { count: count ?? 1 })}
-            />
+            <Entries of={fields.GroupMember} value={m} keys={["count"]} change={(part) => withMember(m, part)} />
             <ChoiceField
               label="Overload protection"
               value={m.protection}

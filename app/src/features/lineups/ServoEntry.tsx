@@ -1,6 +1,8 @@
 import type { CommonDcBus } from "../../api/client";
-import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
+import { ChoiceField, QuantityField, SwitchField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
 import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
@@ -30,61 +32,24 @@ export function ServoEntry({
       />
       {control.kind === "modular" && (
         <>
-          <QuantityField
-            label="Axes it computes"
-            optional
-            quantity={quantities.plain}
-            value={control.largestAxes}
-            onCommit={(largestAxes) => change({ largestAxes })}
-          />
+          <Entries of={fields.ServoControlModular} value={control} keys={["largestAxes"]} change={change} />
           <SwitchField label="In a low-voltage cabinet" value={control.apart} onCommit={(apart) => change({ apart })} />
-          <QuantityField
-            label="24 V supply"
-            optional
-            quantity={quantities.currentA}
-            value={control.supply24A}
-            onCommit={(supply24A) => change({ supply24A })}
-          />
-          <QuantityField
-            label="Control unit takes"
-            optional
-            quantity={quantities.currentA}
-            value={control.controlUnit24A}
-            onCommit={(controlUnit24A) => change({ controlUnit24A })}
-          />
-          <QuantityField
-            label="Supply module takes"
-            optional
-            quantity={quantities.currentA}
-            value={control.supplyModule24A}
-            onCommit={(supplyModule24A) => change({ supplyModule24A })}
-          />
-          <QuantityField
-            label="Each axis takes"
-            optional
-            quantity={quantities.currentA}
-            value={control.axisModule24A}
-            onCommit={(axisModule24A) => change({ axisModule24A })}
+          <Entries
+            of={fields.ServoControlModular}
+            value={control}
+            keys={["supply24A", "controlUnit24A", "supplyModule24A", "axisModule24A"]}
+            change={change}
           />
           <SwitchField
             label="Brakes on it too"
             value={control.brakesOn24V}
             onCommit={(brakesOn24V) => change({ brakesOn24V })}
           />
-          <QuantityField
-            label="Link up to"
-            optional
-            placeholder="supply decides"
-            quantity={quantities.capacitanceUf}
-            value={control.largestCapacitanceUf}
-            onCommit={(largestCapacitanceUf) => change({ largestCapacitanceUf })}
-          />
-          <QuantityField
-            label="Cables up to"
-            optional
-            quantity={quantities.lengthM}
-            value={control.largestCableM}
-            onCommit={(largestCableM) => change({ largestCableM })}
+          <Entries
+            of={fields.ServoControlModular}
+            value={control}
+            keys={["largestCapacitanceUf", "largestCableM"]}
+            change={change}
           />
           {bus.memberIds.map((id, i) => (
             <QuantityField
@@ -95,11 +60,7 @@ export function ServoEntry({
               onCommit={(v) => change({ safeGroups: control.safeGroups.map((g, k) => (k === i ? (v ?? 0) : g)) })}
             />
           ))}
-          <TextField
-            label="Memory card"
-            value={control.firmwareNote}
-            onCommit={(firmwareNote) => change({ firmwareNote })}
-          />
+          <Entries of={fields.ServoControlModular} value={control} keys={["firmwareNote"]} change={change} />
         </>
       )}
     </fieldset>

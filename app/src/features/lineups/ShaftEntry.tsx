@@ -1,8 +1,9 @@
-import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
+import { ChoiceField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import type { SharedShaft } from "../../lib/arrangements";
+import { Entries, type ChangePart } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { quantities } from "../../lib/units";
 import { useProject } from "../project/ProjectContext";
 
 type Method = SharedShaft["method"];
@@ -29,11 +30,12 @@ export function ShaftEntry({
 }) {
   const { project, run } = useProject();
   const { method, coupling } = shaft;
+  const part: ChangePart<SharedShaft> = (p, what) => change(what, p);
   const withUnit = (unit: Unit, part: Partial<Unit>) =>
     change("units", (now) => ({ units: now.units.map((u) => (u.pointId === unit.pointId ? { ...u, ...part } : u)) }));
   return (
     <>
-      <TextField label="Name" value={shaft.name} onCommit={(name) => change("name", { name })} />
+      <Entries of={fields.ArrangementSharedShaft} value={shaft} keys={["name"]} change={part} />
       <ChoiceField
         label="Shares by"
         value={method.kind}
@@ -41,40 +43,20 @@ export function ShaftEntry({
         onCommit={(way) => run({ kind: "share-by", arrangementId: shaft.id, way }).then(() => undefined)}
       />
       {method.kind === "torque-follower" && (
-        <>
-          <QuantityField
-            label="Torque accuracy"
-            optional
-            quantity={quantities.percent}
-            value={method.accuracyPct}
-            onCommit={(accuracyPct) => change("torque accuracy", { method: { ...method, accuracyPct } })}
-          />
-          <QuantityField
-            label="Speed window"
-            optional
-            quantity={quantities.percent}
-            value={method.speedWindowPct}
-            onCommit={(speedWindowPct) => change("speed window", { method: { ...method, speedWindowPct } })}
-          />
-        </>
+        <Entries
+          of={fields.SharingMethodTorqueFollower}
+          value={method}
+          keys={["accuracyPct", "speedWindowPct"]}
+          change={(p, what) => change(what, { method: { ...method, ...p } })}
+        />
       )}
       {method.kind === "speed-trim" && (
-        <>
-          <QuantityField
-            label="Largest trim"
-            optional
-            quantity={quantities.percent}
-            value={method.trimPct}
-            onCommit={(trimPct) => change("trim", { method: { ...method, trimPct } })}
-          />
-          <QuantityField
-            label="Torque limit"
-            optional
-            quantity={quantities.percent}
-            value={method.torqueLimitPct}
-            onCommit={(torqueLimitPct) => change("torque limit", { method: { ...method, torqueLimitPct } })}
-          />
-        </>
+        <Entries
+          of={fields.SharingMethodSpeedTrim}
+          value={method}
+          keys={["trimPct", "torqueLimitPct"]}
+          change={(p, what) => change(what, { method: { ...method, ...p } })}
+        />
       )}
       <ChoiceField
         label="Coupling"
@@ -87,53 +69,25 @@ export function ShaftEntry({
         }
       />
       {coupling.kind === "elastic" && (
-        <>
-          <QuantityField
-            label="Stiffness, each"
-            optional
-            quantity={quantities.stiffnessNmPerRad}
-            value={coupling.stiffnessNmPerRad}
-            onCommit={(stiffnessNmPerRad) => change("stiffness", { coupling: { ...coupling, stiffnessNmPerRad } })}
-          />
-          <QuantityField
-            label="Damping, each"
-            optional
-            quantity={quantities.dampingNmSPerRad}
-            value={coupling.dampingNmSPerRad}
-            onCommit={(dampingNmSPerRad) => change("damping", { coupling: { ...coupling, dampingNmSPerRad } })}
-          />
-        </>
+        <Entries
+          of={fields.ShaftCouplingElastic}
+          value={coupling}
+          keys={["stiffnessNmPerRad", "dampingNmSPerRad"]}
+          change={(p, what) => change(what, { coupling: { ...coupling, ...p } })}
+        />
       )}
-      <QuantityField
-        label="Runs on, one lost"
-        optional
-        placeholder="for ever"
-        quantity={quantities.timeS}
-        value={shaft.runOnS}
-        onCommit={(runOnS) => change("run on", { runOnS })}
-      />
-      <TextField label="Reason" value={shaft.reason} onCommit={(reason) => change("reason", { reason })} />
+      <Entries of={fields.ArrangementSharedShaft} value={shaft} keys={["runOnS", "reason"]} change={part} />
       {shaft.units.map((u, i) => (
         <fieldset key={u.pointId} className="mt-2 border-t border-rule pt-1">
           <legend className="pr-2 font-semibold">
             {findPoint(project.specification, u.pointId)?.tag ?? u.pointId}
             {i === 0 && method.kind !== "droop" ? ", leads" : ""}
           </legend>
-          {method.kind === "droop" && (
-            <QuantityField
-              label="Droop"
-              optional
-              quantity={quantities.percent}
-              value={u.droopPct}
-              onCommit={(droopPct) => withUnit(u, { droopPct })}
-            />
-          )}
-          <QuantityField
-            label="Error of speed reference"
-            optional
-            quantity={quantities.percent}
-            value={u.speedErrorPct}
-            onCommit={(speedErrorPct) => withUnit(u, { speedErrorPct })}
+          <Entries
+            of={fields.ShaftUnit}
+            value={u}
+            keys={method.kind === "droop" ? ["droopPct", "speedErrorPct"] : ["speedErrorPct"]}
+            change={(p) => withUnit(u, p)}
           />
         </fieldset>
       ))}

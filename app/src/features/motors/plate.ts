@@ -1,7 +1,9 @@
 import type { Specification } from "../../api/client";
 import { freeKeys, type ColumnField, type Mapping, type ReadRow } from "../../lib/columns";
 import { readNumber } from "../../lib/csv";
-import { quantities, type Quantity } from "../../lib/units";
+import { quantityOf } from "../../fields/field";
+import { fields } from "../../fields/table";
+import type { Quantity } from "../../lib/units";
 
 /** Explosion protections with their names. */
 export const explosionNames = {
@@ -24,16 +26,14 @@ export const technologyNames: Readonly<Record<OwnMotor["technology"], string>> =
   "dc-separately-excited": "DC, separately excited",
 };
 
-type NumberKey = {
-  [K in keyof OwnMotor]-?: Exclude<OwnMotor[K], undefined> extends number | null ? K : never;
-}[keyof OwnMotor];
+type Plate = typeof fields.OwnMotor;
+type NumberKey = { [K in keyof Plate]: Plate[K]["kind"] extends "number" ? K : never }[keyof Plate];
 
 /** An entry of a plate. */
 export interface PlateField extends ColumnField<NumberKey> {
   readonly quantity: Quantity;
 }
 
-const q = quantities;
 // The narrow words first, so that a no-load current is not taken for the current.
 const narrowWords: ReadonlySet<NumberKey> = new Set<NumberKey>([
   "deltaVoltageV",
@@ -53,42 +53,45 @@ const narrowWords: ReadonlySet<NumberKey> = new Set<NumberKey>([
   "lossN25T25W",
 ]);
 
-const field = (key: NumberKey, label: string, quantity: Quantity, heads: RegExp, needed = false): PlateField => ({
-  key,
-  label,
-  quantity,
-  needed,
-  heads,
-  narrow: narrowWords.has(key),
-});
+const field = (key: NumberKey, heads: RegExp): PlateField => {
+  const described = fields.OwnMotor[key];
+  return {
+    key,
+    label: described.name,
+    quantity: quantityOf(described),
+    needed: !("optional" in described),
+    heads,
+    narrow: narrowWords.has(key),
+  };
+};
 
 /** What a data plate says, then what only a catalogue sheet does. */
 export const plateFields: readonly PlateField[] = [
-  field("ratedPowerKw", "Power", q.powerKw, /power(?! f)|kw|^p\b/i, true),
-  field("ratedVoltageV", "Voltage", q.voltageV, /^(rated )?volt|^u\b|^v$/i, true),
-  field("deltaVoltageV", "Voltage in delta", q.voltageV, /delta/i),
-  field("ratedCurrentA", "Current at that voltage", q.currentA, /current|amp|^i\b|^a$/i, true),
-  field("ratedFrequencyHz", "Frequency", q.frequencyHz, /freq|hz/i, true),
-  field("ratedSpeedRpm", "Speed", q.speedRpm, /^(rated )?speed|rpm|1\/min/i, true),
-  field("efficiencyPct", "Efficiency", q.percent, /eff|η/i, true),
-  field("powerFactor", "Power factor", q.plain, /factor|cos|pf/i, true),
-  field("poles", "Poles", q.plain, /pole/i, true),
-  field("breakdownTorquePu", "Breakdown torque, × rated", q.plain, /breakdown|pull/i),
-  field("noLoadCurrentA", "No-load current, measured", q.currentA, /no.?load/i),
-  field("lockedRotorCurrentPu", "Locked-rotor current, × rated", q.plain, /locked.*curr|starting curr|i[as]\/i/i),
-  field("lockedRotorTorquePu", "Locked-rotor torque, × rated", q.plain, /locked.*torq|starting torq/i),
-  field("halfLoadPowerFactor", "Power factor at half load, measured", q.plain, /half.?load|pf.?50/i),
-  field("backEmfVPerKrpm", "Magnets, V at 1000 rpm", q.plain, /emf|ke\b/i),
-  field("inertiaKgM2", "Inertia", q.inertiaKgM2, /inertia|^j\b/i),
-  field("maxSpeedRpm", "Mechanical limit", q.speedRpm, /max.*speed|limit/i),
-  field("ratedRiseK", "Temperature rise at rated load, K", q.plain, /rise/i),
-  field("stallTimeS", "Stall time, warm", q.timeS, /stall|locked.*time/i),
-  field("startsPerHour", "Starts an hour", q.plain, /starts/i),
-  field("withstandV", "Winding stands, peak", q.voltageV, /withstand|peak.*v/i),
-  field("shaftHeightMm", "Shaft height", q.lengthMm, /height|frame/i),
-  field("lengthMm", "Length", q.lengthMm, /length/i),
-  field("massKg", "Mass", q.massKg, /mass|weight|kg$/i),
-  field("priceIndex", "Price index", q.plain, /price/i),
+  field("ratedPowerKw", /power(?! f)|kw|^p\b/i),
+  field("ratedVoltageV", /^(rated )?volt|^u\b|^v$/i),
+  field("deltaVoltageV", /delta/i),
+  field("ratedCurrentA", /current|amp|^i\b|^a$/i),
+  field("ratedFrequencyHz", /freq|hz/i),
+  field("ratedSpeedRpm", /^(rated )?speed|rpm|1\/min/i),
+  field("efficiencyPct", /eff|η/i),
+  field("powerFactor", /factor|cos|pf/i),
+  field("poles", /pole/i),
+  field("breakdownTorquePu", /breakdown|pull/i),
+  field("noLoadCurrentA", /no.?load/i),
+  field("lockedRotorCurrentPu", /locked.*curr|starting curr|i[as]\/i/i),
+  field("lockedRotorTorquePu", /locked.*torq|starting torq/i),
+  field("halfLoadPowerFactor", /half.?load|pf.?50/i),
+  field("backEmfVPerKrpm", /emf|ke\b/i),
+  field("inertiaKgM2", /inertia|^j\b/i),
+  field("maxSpeedRpm", /max.*speed|limit/i),
+  field("ratedRiseK", /rise/i),
+  field("stallTimeS", /stall|locked.*time/i),
+  field("startsPerHour", /starts/i),
+  field("withstandV", /withstand|peak.*v/i),
+  field("shaftHeightMm", /height|frame/i),
+  field("lengthMm", /length/i),
+  field("massKg", /mass|weight|kg$/i),
+  field("priceIndex", /price/i),
   ...(
     [
       ["lossN90T100W", 90, 100],
@@ -99,9 +102,7 @@ export const plateFields: readonly PlateField[] = [
       ["lossN50T25W", 50, 25],
       ["lossN25T25W", 25, 25],
     ] as const
-  ).map(([key, speed, torque]) =>
-    field(key, `Loss at ${speed} % n, ${torque} % T`, q.powerW, new RegExp(`loss.*${speed}.+${torque}\\b`, "i")),
-  ),
+  ).map(([key, speed, torque]) => field(key, new RegExp(`loss.*${speed}.+${torque}\\b`, "i"))),
 ];
 
 /** What a maker states in words rather than numbers. */

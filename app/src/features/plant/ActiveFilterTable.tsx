@@ -1,7 +1,8 @@
 import type { CheckKey } from "../../api/client";
-import { CellChoice, CellQuantity, CellText } from "../../components/CellFields";
+import { CellChoice, CellText } from "../../components/CellFields";
 import { withUnit } from "../../lib/format";
-import { quantities } from "../../lib/units";
+import { CellEntry } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { useProject } from "../project/ProjectContext";
 import { ElementMark, useBusNames } from "./BusTables";
 import { ElementTable } from "./ElementTable";
@@ -44,11 +45,11 @@ export function ActiveFilterTable({ onReason }: { readonly onReason: (check: Che
         {
           heading: "rated, A",
           cell: (f) => (
-            <CellQuantity
-              label={`Rated current of ${f.name}`}
-              quantity={quantities.currentA}
+            <CellEntry
+              field={fields.ActiveFilter.ratedCurrentA}
+              whose={f.name}
               value={f.ratedCurrentA}
-              onCommit={(ratedCurrentA) => change(f, { ratedCurrentA })}
+              onCommit={(ratedCurrentA: number) => change(f, { ratedCurrentA })}
             />
           ),
         },

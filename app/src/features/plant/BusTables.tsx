@@ -1,8 +1,9 @@
 import type { Bus, CheckKey, Transformer } from "../../api/client";
-import { CellChoice, CellQuantity, CellText } from "../../components/CellFields";
+import { CellChoice, CellText } from "../../components/CellFields";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
-import { quantities } from "../../lib/units";
+import { CellEntry } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { useProject } from "../project/ProjectContext";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";
@@ -79,23 +80,22 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
         {
           heading: "voltage, V",
           cell: (b) => (
-            <CellQuantity
-              label={`Voltage of ${b.name}`}
-              quantity={quantities.voltageV}
+            <CellEntry
+              field={fields.Bus.nominalVoltageV}
+              whose={b.name}
               value={b.nominalVoltageV}
-              onCommit={(nominalVoltageV) => change(b, { nominalVoltageV })}
+              onCommit={(nominalVoltageV: number) => change(b, { nominalVoltageV })}
             />
           ),
         },
         {
           heading: "withstand, kA",
           cell: (b) => (
-            <CellQuantity
-              label={`Withstand of ${b.name}`}
-              optional
-              quantity={quantities.currentKa}
+            <CellEntry
+              field={fields.Bus.withstandKa}
+              whose={b.name}
               value={b.withstandKa}
-              onCommit={(withstandKa) => change(b, { withstandKa })}
+              onCommit={(withstandKa: number | null) => change(b, { withstandKa })}
             />
           ),
         },
@@ -113,13 +113,12 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
         {
           heading: "class",
           cell: (b) => (
-            <CellQuantity
-              label={`Class of environment of ${b.name}`}
-              optional
+            <CellEntry
+              field={fields.Bus.environmentClass}
+              whose={b.name}
               width="w-10"
-              quantity={quantities.plain}
-              value={b.environmentClass ?? null}
-              onCommit={(environmentClass) => change(b, { environmentClass })}
+              value={b.environmentClass}
+              onCommit={(environmentClass: number | null) => change(b, { environmentClass })}
             />
           ),
         },
@@ -194,33 +193,32 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
         },
         ...(
           [
-            ["kVA", "Rating", "ratedKva", quantities.ratingKva],
-            ["uk, %", "Short-circuit voltage", "ukPct", quantities.percent],
-            ["Pk, kW", "Load loss", "loadLossKw", quantities.powerKw],
-            ["P0, kW", "No-load loss", "noLoadLossKw", quantities.powerKw],
+            ["kVA", "ratedKva"],
+            ["uk, %", "ukPct"],
+            ["Pk, kW", "loadLossKw"],
+            ["P0, kW", "noLoadLossKw"],
           ] as const
-        ).map(([heading, words, key, quantity]) => ({
+        ).map(([heading, key]) => ({
           heading,
           cell: (t: Transformer) => (
-            <CellQuantity
-              label={`${words} of ${t.name}`}
+            <CellEntry
+              field={fields.Transformer[key]}
+              whose={t.name}
               width="w-14"
-              quantity={quantity}
               value={t[key]}
-              onCommit={(v) => change(t, { [key]: v })}
+              onCommit={(v: number) => change(t, { [key]: v })}
             />
           ),
         })),
         {
           heading: "U0, %",
           cell: (t) => (
-            <CellQuantity
-              label={`No-load voltage of ${t.name} with its tap`}
-              optional
+            <CellEntry
+              field={fields.Transformer.noLoadSecondaryPct}
+              whose={t.name}
               width="w-14"
-              quantity={quantities.percent}
-              value={t.noLoadSecondaryPct ?? null}
-              onCommit={(noLoadSecondaryPct) => change(t, { noLoadSecondaryPct })}
+              value={t.noLoadSecondaryPct}
+              onCommit={(noLoadSecondaryPct: number | null) => change(t, { noLoadSecondaryPct })}
             />
           ),
         },
@@ -249,13 +247,12 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
         {
           heading: "eddy, %",
           cell: (t) => (
-            <CellQuantity
-              label={`Eddy-loss share of ${t.name}`}
-              optional
+            <CellEntry
+              field={fields.Transformer.eddyLossPu}
+              whose={t.name}
               width="w-14"
-              quantity={quantities.fractionPercent}
               value={t.eddyLossPu}
-              onCommit={(eddyLossPu) => change(t, { eddyLossPu })}
+              onCommit={(eddyLossPu: number | null) => change(t, { eddyLossPu })}
             />
           ),
         },
@@ -263,13 +260,12 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
           heading: "stray, %",
           cell: (t) =>
             t.cooling === "oil" ? (
-              <CellQuantity
-                label={`Other stray loss of ${t.name}`}
-                optional
+              <CellEntry
+                field={fields.Transformer.otherStrayLossPu}
+                whose={t.name}
                 width="w-14"
-                quantity={quantities.fractionPercent}
                 value={t.otherStrayLossPu}
-                onCommit={(otherStrayLossPu) => change(t, { otherStrayLossPu })}
+                onCommit={(otherStrayLossPu: number | null) => change(t, { otherStrayLossPu })}
               />
             ) : (
               <span className="text-soft">–</span>

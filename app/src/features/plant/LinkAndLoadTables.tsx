@@ -1,6 +1,8 @@
 import type { BusLink, BusLoad, CheckKey } from "../../api/client";
-import { CellChoice, CellQuantity, CellSwitch, CellText } from "../../components/CellFields";
-import { quantities, type Quantity } from "../../lib/units";
+import { CellChoice, CellSwitch, CellText } from "../../components/CellFields";
+import { CellEntry } from "../../fields/Entries";
+import type { Field } from "../../fields/field";
+import { fields } from "../../fields/table";
 import { ElementMark, useBusNames } from "./BusTables";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";
@@ -17,25 +19,16 @@ export function LinkTable() {
       onCommit={(busId) => change(l, { [key]: busId })}
     />
   );
-  const cable = (l: BusLink, key: "lengthM" | "crossSectionMm2" | "parallelRuns", words: string, quantity: Quantity) =>
+  const cable = (l: BusLink, key: "lengthM" | "crossSectionMm2" | "parallelRuns", width: string) =>
     l.kind !== "cable" ? (
       <span className="text-soft">–</span>
-    ) : key === "parallelRuns" ? (
-      <CellQuantity
-        label={`${words} of ${l.name}`}
-        width="w-12"
-        quantity={quantity}
-        value={l.parallelRuns}
-        onCommit={(v) => change(l, { parallelRuns: Math.round(v) })}
-      />
     ) : (
-      <CellQuantity
-        label={`${words} of ${l.name}`}
-        optional
-        width="w-16"
-        quantity={quantity}
+      <CellEntry
+        field={fields.BusLinkCable[key]}
+        whose={l.name}
+        width={width}
         value={l[key]}
-        onCommit={(v) => change(l, { [key]: v })}
+        onCommit={(v: number) => change(l, { [key]: v })}
       />
     );
   return (
@@ -64,9 +57,9 @@ export function LinkTable() {
             />
           ),
         },
-        { heading: "length, m", cell: (l) => cable(l, "lengthM", "Length", quantities.lengthM) },
-        { heading: "mm²", cell: (l) => cable(l, "crossSectionMm2", "Cross-section", quantities.crossSectionMm2) },
-        { heading: "runs", cell: (l) => cable(l, "parallelRuns", "Parallel runs", quantities.plain) },
+        { heading: "length, m", cell: (l) => cable(l, "lengthM", "w-16") },
+        { heading: "mm²", cell: (l) => cable(l, "crossSectionMm2", "w-16") },
+        { heading: "runs", cell: (l) => cable(l, "parallelRuns", "w-12") },
         {
           heading: "metal",
           cell: (l) =>
@@ -130,36 +123,35 @@ export function BankTable() {
         {
           heading: "step, kvar",
           cell: (c) => (
-            <CellQuantity
-              label={`Power of a step of ${c.name}`}
-              quantity={quantities.powerKvar}
+            <CellEntry
+              field={fields.CapacitorBank.stepKvar}
+              whose={c.name}
               value={c.stepKvar}
-              onCommit={(stepKvar) => change(c, { stepKvar })}
+              onCommit={(stepKvar: number) => change(c, { stepKvar })}
             />
           ),
         },
         {
           heading: "steps",
           cell: (c) => (
-            <CellQuantity
-              label={`Steps of ${c.name}`}
+            <CellEntry
+              field={fields.CapacitorBank.steps}
+              whose={c.name}
               width="w-14"
-              quantity={quantities.plain}
               value={c.steps}
-              onCommit={(steps) => change(c, { steps: Math.round(steps) })}
+              onCommit={(steps: number) => change(c, { steps })}
             />
           ),
         },
         {
           heading: "reactor p, %",
           cell: (c) => (
-            <CellQuantity
-              label={`Detuning of ${c.name}`}
-              optional
+            <CellEntry
+              field={fields.CapacitorBank.detuningPct}
+              whose={c.name}
               width="w-14"
-              quantity={quantities.percent}
               value={c.detuningPct}
-              onCommit={(detuningPct) => change(c, { detuningPct })}
+              onCommit={(detuningPct: number | null) => change(c, { detuningPct })}
             />
           ),
         },
@@ -174,44 +166,35 @@ const kinds: Readonly<Record<BusLoad["kind"], string>> = {
   "single-phase-group": "single-phase",
 };
 
-type NumberKey<K extends BusLoad["kind"]> = Exclude<
-  keyof Extract<BusLoad, { kind: K }>,
-  "kind" | "id" | "name" | "busId"
->;
+// What is shown before each entry, in the order in which they are asked.
+const entries: Readonly<Record<BusLoad["kind"], readonly (readonly [string, string])[]>> = {
+  linear: [
+    ["powerKw", "kW"],
+    ["powerFactor", "cos φ"],
+  ],
+  "line-motor": [
+    ["ratedKw", "kW"],
+    ["powerFactor", "cos φ"],
+    ["efficiencyPct", "η, %"],
+    ["loadingPct", "load, %"],
+    ["lockedRotorCurrentPu", "I_lr/I_N"],
+    ["lockedRotorPowerFactor", "cos φ_lr"],
+    ["startsPerHour", "starts/h"],
+  ],
+  "single-phase-group": [
+    ["powerKw", "kW"],
+    ["powerFactor", "cos φ"],
+    ["unevenPct", "uneven, %"],
+    ["thirdHarmonicPct", "3rd, %"],
+    ["neutralA", "neutral, A"],
+  ],
+};
 
-const linear: readonly [NumberKey<"linear">, string, Quantity][] = [
-  ["powerKw", "kW", quantities.powerKw],
-  ["powerFactor", "cos φ", quantities.plain],
-];
-const lineMotor: readonly [NumberKey<"line-motor">, string, Quantity][] = [
-  ["ratedKw", "kW", quantities.powerKw],
-  ["powerFactor", "cos φ", quantities.plain],
-  ["efficiencyPct", "η, %", quantities.percent],
-  ["loadingPct", "load, %", quantities.percent],
-  ["lockedRotorCurrentPu", "I_lr/I_N", quantities.plain],
-  ["lockedRotorPowerFactor", "cos φ_lr", quantities.plain],
-  ["startsPerHour", "starts/h", quantities.plain],
-];
-const singlePhase: readonly [NumberKey<"single-phase-group">, string, Quantity][] = [
-  ["powerKw", "kW", quantities.powerKw],
-  ["powerFactor", "cos φ", quantities.plain],
-  ["unevenPct", "uneven, %", quantities.percent],
-  ["thirdHarmonicPct", "3rd, %", quantities.percent],
-  ["neutralA", "neutral, A", quantities.currentA],
-];
-
-function entriesOf(load: BusLoad): readonly [string, string, Quantity][] {
-  switch (load.kind) {
-    case "linear":
-      return linear;
-    case "line-motor":
-      return lineMotor;
-    case "single-phase-group":
-      return singlePhase;
-  }
-}
-
-const optionalKeys = new Set(["lockedRotorPowerFactor", "unevenPct", "thirdHarmonicPct", "neutralA"]);
+const described: Readonly<Record<BusLoad["kind"], Readonly<Record<string, Field>>>> = {
+  linear: fields.BusLoadLinear,
+  "line-motor": fields.BusLoadLineMotor,
+  "single-phase-group": fields.BusLoadSinglePhaseGroup,
+};
 
 /** What hangs on the buses beside the lineups. */
 export function LoadTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
@@ -247,29 +230,21 @@ export function LoadTable({ onReason }: { readonly onReason: (check: CheckKey) =
           heading: "entries",
           cell: (l) => (
             <span className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-              {entriesOf(l).map(([key, words, quantity]) => (
-                <span key={key} className="flex items-baseline gap-1 whitespace-nowrap">
-                  <span className="text-soft">{words}</span>
-                  {optionalKeys.has(key) ? (
-                    <CellQuantity
-                      label={`${words} of ${l.name}`}
-                      optional
+              {entries[l.kind].map(([key, symbol]) => {
+                const field = described[l.kind][key];
+                return field ? (
+                  <span key={key} className="flex items-baseline gap-1 whitespace-nowrap">
+                    <span className="text-soft">{symbol}</span>
+                    <CellEntry
+                      field={field}
+                      whose={l.name}
                       width="w-16"
-                      quantity={quantity}
-                      value={(l as Record<string, unknown>)[key] as number | null}
-                      onCommit={(v) => change(l, { [key]: v })}
+                      value={(l as unknown as Record<string, number | null>)[key]}
+                      onCommit={(v: number | null) => change(l, { [key]: v })}
                     />
-                  ) : (
-                    <CellQuantity
-                      label={`${words} of ${l.name}`}
-                      width="w-16"
-                      quantity={quantity}
-                      value={(l as Record<string, unknown>)[key] as number}
-                      onCommit={(v) => change(l, { [key]: v })}
-                    />
-                  )}
-                </span>
-              ))}
+                  </span>
+                ) : null;
+              })}
             </span>
           ),
         },

@@ -1,7 +1,8 @@
 import type { CheckKey } from "../../api/client";
-import { ChoiceField, QuantityField } from "../../components/Fields";
+import { ChoiceField } from "../../components/Fields";
 import { n } from "../../lib/format";
-import { quantities } from "../../lib/units";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import type { Selection } from "../board/selection";
 import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../project/ProjectContext";
@@ -53,15 +54,7 @@ export function PlantPage({
         <section>
           <h3 className="section-title">Point of common coupling</h3>
           <ChoiceField label="Bus" value={s.pcc.busId} choices={buses} onCommit={(busId) => pcc({ busId })} />
-          <QuantityField
-            label="Maximum demand"
-            optional
-            placeholder="computed"
-            quantity={quantities.ratingKva}
-            value={s.pcc.maximumDemandKva}
-            note="15 or 30 min; empty: the largest scenario."
-            onCommit={(v) => pcc({ maximumDemandKva: v })}
-          />
+          <Entries of={fields.CommonCoupling} value={s.pcc} keys={["maximumDemandKva"]} change={pcc} />
           <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 border-l-4 border-plum bg-card p-2">
             <dt>Fault current, largest / least</dt>
             <dd className="font-mono">

@@ -1,7 +1,8 @@
 import type { Specification } from "../../api/client";
-import { ChoiceField, QuantityField, TextField } from "../../components/Fields";
+import { ChoiceField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
-import { quantities } from "../../lib/units";
+import { Entries, Entry } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import { useProject } from "../project/ProjectContext";
 import { useBusNames } from "./BusTables";
 
@@ -43,24 +44,9 @@ function BackgroundFields({
 }) {
   return (
     <>
-      <QuantityField
-        label={`Background ${order}`}
-        optional
-        placeholder="none stated"
-        quantity={quantities.percent}
-        value={pct}
-        onCommit={onPct}
-      />
+      <Entry field={fields.BackgroundOrder.pct} label={`Background ${order}`} value={pct} onCommit={onPct} />
       {pct ? (
-        <QuantityField
-          label={`Angle of the ${order}, °`}
-          optional
-          placeholder="may be any"
-          quantity={quantities.plain}
-          value={deg}
-          note="Sines, at the rising zero of the fundamental; empty: added as if in phase."
-          onCommit={onDeg}
-        />
+        <Entry field={fields.BackgroundOrder.deg} label={`Angle of the ${order}, °`} value={deg} onCommit={onDeg} />
       ) : null}
     </>
   );
@@ -89,18 +75,14 @@ export function SourceEntry() {
   return (
     <section>
       <h3 className="section-title">Source</h3>
-      <TextField
-        label="Name of the plant"
-        value={s.name}
-        onCommit={(name) => edit("Name of the plant", (x) => ({ ...x, name }))}
+      <Entries
+        of={fields.PlantSpecification}
+        value={s}
+        keys={["name"]}
+        change={(part) => edit("Name of the plant", (x) => ({ ...x, ...part }))}
       />
       <ChoiceField label="Feeds" value={s.source.busId} choices={buses} onCommit={(busId) => source({ busId })} />
-      <QuantityField
-        label="Frequency"
-        quantity={quantities.frequencyHz}
-        value={s.source.frequencyHz}
-        onCommit={(v) => source({ frequencyHz: v ?? 0 })}
-      />
+      <Entries of={fields.Source} value={s.source} keys={["frequencyHz"]} change={source} />
       <ChoiceField
         label="Strength"
         value={strength.kind}
@@ -118,112 +100,30 @@ export function SourceEntry() {
         onCommit={(kind) => source({ strength: strengthOf(kind) })}
       />
       {strength.kind === "fault-level" && (
-        <>
-          <QuantityField
-            label="Fault level, largest"
-            optional
-            quantity={quantities.faultMva}
-            value={strength.shortCircuitMva}
-            onCommit={(v) => source({ strength: { ...strength, shortCircuitMva: v } })}
-          />
-          <QuantityField
-            label="Fault level, least"
-            optional
-            placeholder="as largest"
-            quantity={quantities.faultMva}
-            value={strength.leastMva}
-            note="For dips and distortion."
-            onCommit={(v) => source({ strength: { ...strength, leastMva: v } })}
-          />
-          <QuantityField
-            label="X/R"
-            optional
-            quantity={quantities.plain}
-            value={strength.xrRatio}
-            onCommit={(v) => source({ strength: { ...strength, xrRatio: v } })}
-          />
-        </>
+        <Entries
+          of={fields.SourceStrengthFaultLevel}
+          value={strength}
+          keys={["shortCircuitMva", "leastMva", "xrRatio"]}
+          change={(part) => source({ strength: { ...strength, ...part } })}
+        />
       )}
       {strength.kind === "generator" && (
-        <>
-          <QuantityField
-            label="Generator"
-            optional
-            quantity={quantities.ratingKva}
-            value={strength.ratedKva}
-            onCommit={(v) => source({ strength: { ...strength, ratedKva: v } })}
-          />
-          <QuantityField
-            label="Active power"
-            optional
-            quantity={quantities.powerKw}
-            value={strength.ratedKw ?? null}
-            onCommit={(v) => source({ strength: { ...strength, ratedKw: v } })}
-          />
-          <QuantityField
-            label="Transient X′d"
-            optional
-            quantity={quantities.percent}
-            value={strength.transientPct ?? null}
-            note="Governs dips of 0.1 s and more."
-            onCommit={(v) => source({ strength: { ...strength, transientPct: v } })}
-          />
-          <QuantityField
-            label="Governing class G"
-            optional
-            quantity={quantities.plain}
-            value={strength.governingClass ?? null}
-            note="1 to 3, ISO 8528-5."
-            onCommit={(v) => source({ strength: { ...strength, governingClass: v } })}
-          />
-          <QuantityField
-            label="Subtransient X″d"
-            optional
-            quantity={quantities.percent}
-            value={strength.subtransientPct}
-            onCommit={(v) => source({ strength: { ...strength, subtransientPct: v } })}
-          />
-          <QuantityField
-            label="Negative seq. X2"
-            optional
-            placeholder="as X″d"
-            quantity={quantities.percent}
-            value={strength.negativeSequencePct}
-            onCommit={(v) => source({ strength: { ...strength, negativeSequencePct: v } })}
-          />
-          <QuantityField
-            label="X/R"
-            optional
-            quantity={quantities.plain}
-            value={strength.xrRatio}
-            onCommit={(v) => source({ strength: { ...strength, xrRatio: v } })}
-          />
-        </>
+        <Entries
+          of={fields.SourceStrengthGenerator}
+          value={strength}
+          keys={[
+            "ratedKva",
+            "ratedKw",
+            "transientPct",
+            "governingClass",
+            "subtransientPct",
+            "negativeSequencePct",
+            "xrRatio",
+          ]}
+          change={(part) => source({ strength: { ...strength, ...part } })}
+        />
       )}
-      <QuantityField
-        label="Lowest voltage"
-        optional
-        placeholder="nominal"
-        quantity={quantities.percent}
-        value={s.source.lowestPct ?? null}
-        onCommit={(v) => source({ lowestPct: v })}
-      />
-      <QuantityField
-        label="Highest voltage"
-        optional
-        placeholder="nominal"
-        quantity={quantities.percent}
-        value={s.source.highestPct ?? null}
-        onCommit={(v) => source({ highestPct: v })}
-      />
-      <QuantityField
-        label="Unbalance"
-        optional
-        placeholder="none stated"
-        quantity={quantities.percent}
-        value={s.source.unbalancePct}
-        onCommit={(v) => source({ unbalancePct: v })}
-      />
+      <Entries of={fields.Source} value={s.source} keys={["lowestPct", "highestPct", "unbalancePct"]} change={source} />
       <BackgroundFields
         order="5th"
         pct={s.source.backgroundV5Pct}

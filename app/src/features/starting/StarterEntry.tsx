@@ -1,6 +1,7 @@
 import type { DrivePoint } from "../../api/client";
-import { ChoiceField, QuantityField, SwitchField, TextField } from "../../components/Fields";
-import { quantities } from "../../lib/units";
+import { ChoiceField, SwitchField } from "../../components/Fields";
+import { Entries, Entry, type ChangePart } from "../../fields/Entries";
+import { fields } from "../../fields/table";
 import type { PointEdit } from "../bench/usePointEdit";
 import { useProject } from "../project/ProjectContext";
 import { useCatalogue } from "../project/useCatalogue";
@@ -22,11 +23,11 @@ export function StarterEntry({ starter, edit }: { readonly starter: Starter; rea
   return (
     <>
       {starter.kind === "star-delta" && (
-        <QuantityField
-          label="Time in star"
-          quantity={quantities.timeS}
-          value={starter.changeOverS}
-          onCommit={(v) => change("time in star", { changeOverS: v ?? 5 })}
+        <Entries
+          of={fields.ConverterChoiceStarDelta}
+          value={starter}
+          keys={["changeOverS"]}
+          change={(part, what) => change(what, part)}
         />
       )}
       {starter.kind === "soft-starter" && (
@@ -62,16 +63,11 @@ export function StarterEntry({ starter, edit }: { readonly starter: Starter; rea
         choices={trips}
         onCommit={(trip) => change("trip class", { trip })}
       />
-      <QuantityField
-        label="Starts an hour"
-        quantity={quantities.plain}
-        value={starter.startsPerHour}
-        onCommit={(v) => change("starts an hour", { startsPerHour: v ?? 1 })}
-      />
-      <TextField
-        label="Reason"
-        value={starter.reason}
-        onCommit={(reason) => change("reason for the starter", { reason })}
+      <Entries
+        of={fields.ConverterChoiceAcrossTheLine}
+        value={starter}
+        keys={["startsPerHour", "reason"]}
+        change={(part, what) => change(what, part)}
       />
     </>
   );
@@ -84,6 +80,7 @@ function SettingsEntry({
   readonly settings: Soft["settings"];
   readonly change: (label: string, settings: Soft["settings"]) => Promise<string | undefined>;
 }) {
+  const part: ChangePart<Soft["settings"]> = (p, what) => change(what, { ...s, ...p });
   return (
     <>
       <ChoiceField
@@ -104,53 +101,27 @@ function SettingsEntry({
       />
       {s.mode !== "current-limit" && (
         <>
-          <QuantityField
+          <Entry
+            field={fields.SoftStarterSettings.initialPct}
             label={s.mode === "voltage-ramp" ? "Initial voltage" : "Initial current"}
-            quantity={quantities.percent}
             value={s.initialPct}
-            onCommit={(v) => change("initial value", { ...s, initialPct: v ?? 0 })}
+            onCommit={(initialPct: number) => change("initial value", { ...s, initialPct })}
           />
-          <QuantityField
-            label="Ramp"
-            quantity={quantities.timeS}
-            value={s.rampS}
-            onCommit={(v) => change("ramp", { ...s, rampS: v ?? 0 })}
-          />
+          <Entries of={fields.SoftStarterSettings} value={s} keys={["rampS"]} change={part} />
         </>
       )}
-      <QuantityField
-        label="Current limit"
-        quantity={quantities.percent}
-        value={s.currentLimitPct}
-        note="Of the motor’s set current, not of the starter’s rating."
-        onCommit={(v) => change("current limit", { ...s, currentLimitPct: v ?? 350 })}
+      <Entries
+        of={fields.SoftStarterSettings}
+        value={s}
+        keys={s.kickPct > 0 ? ["currentLimitPct", "kickPct", "kickS"] : ["currentLimitPct", "kickPct"]}
+        change={part}
       />
-      <QuantityField
-        label="Kick voltage"
-        quantity={quantities.percent}
-        value={s.kickPct}
-        onCommit={(v) => change("kick", { ...s, kickPct: v ?? 0 })}
-      />
-      {s.kickPct > 0 && (
-        <QuantityField
-          label="Kick time"
-          quantity={quantities.timeS}
-          value={s.kickS}
-          onCommit={(v) => change("kick time", { ...s, kickS: v ?? 0 })}
-        />
-      )}
       <SwitchField
         label="Inside the delta"
         value={s.insideDelta}
         onCommit={(insideDelta) => change("inside the delta", { ...s, insideDelta })}
       />
-      <QuantityField
-        label="Stop ramp"
-        quantity={quantities.timeS}
-        value={s.stopRampS}
-        note="Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop."
-        onCommit={(v) => change("stop ramp", { ...s, stopRampS: v ?? 0 })}
-      />
+      <Entries of={fields.SoftStarterSettings} value={s} keys={["stopRampS"]} change={part} />
     </>
   );
 }

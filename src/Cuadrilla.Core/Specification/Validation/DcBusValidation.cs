@@ -18,10 +18,7 @@ internal static class DcBusValidation
             {
                 var bus = lineup.DcBuses[k];
                 var at = $"/lineups/{i}/dcBuses/{k}";
-                p.Words(at + "/id", "DC bus key", bus.Id, 1, 60);
                 p.Unique(at + "/id", "DC bus key", bus.Id, ids);
-                p.Words(at + "/name", "Name of the DC bus", bus.Name, 1, 80);
-                p.Words(at + "/reason", "Reason", bus.Reason, 0, 300);
                 p.Require(bus.MemberIds.Count is >= 1 and <= 60, at + "/memberIds", "Members of the DC bus", $"{bus.MemberIds.Count}", "1 to 60");
                 for (var m = 0; m < bus.MemberIds.Count; m++)
                 {
@@ -31,10 +28,6 @@ internal static class DcBusValidation
 
                 p.Require(
                     bus.SupplyModuleId.Length == 0 || data.SupplyModules.ContainsKey(bus.SupplyModuleId), at + "/supplyModuleId", "Supply module", $"'{bus.SupplyModuleId}'", "an item of the catalogue, or nothing");
-                p.Number(at + "/resistorOhm", "Brake resistor", bus.ResistorOhm, 0.1, 2000, "Ω");
-                p.Number(at + "/resistorContinuousKw", "Continuous power of the resistor", bus.ResistorContinuousKw, 0.01, 1000, "kW");
-                p.Number(at + "/busbarA", "Rated current of the DC busbar", bus.BusbarA, 1, 10_000, "A");
-                p.Number(at + "/stopTimeS", "Common stop", bus.StopTimeS, 0.05, 600, "s");
                 Control(bus, at + "/control", p);
             }
         }
@@ -47,14 +40,6 @@ internal static class DcBusValidation
             return;
         }
 
-        p.Number(at + "/largestAxes", "Axes of the control unit", c.LargestAxes, 1, 64, string.Empty);
-        p.Number(at + "/supply24A", "24 V supply", c.Supply24A, 0.1, 200, "A");
-        p.Number(at + "/controlUnit24A", "24 V of the control unit", c.ControlUnit24A, 0, 50, "A");
-        p.Number(at + "/supplyModule24A", "24 V of the supply module", c.SupplyModule24A, 0, 50, "A");
-        p.Number(at + "/axisModule24A", "24 V of an axis module", c.AxisModule24A, 0, 50, "A");
-        p.Number(at + "/largestCapacitanceUf", "Largest link capacitance", c.LargestCapacitanceUf, 1, 1e7, "µF");
-        p.Number(at + "/largestCableM", "Largest sum of motor cables", c.LargestCableM, 1, 100_000, "m");
-        p.Words(at + "/firmwareNote", "Memory card", c.FirmwareNote, 0, 300);
         p.Require(c.SafeGroups.Count == bus.MemberIds.Count, at + "/safeGroups", "Groups of safe torque off", $"{c.SafeGroups.Count} entries", $"one for each of the {bus.MemberIds.Count} members");
         for (var i = 0; i < c.SafeGroups.Count; i++)
         {

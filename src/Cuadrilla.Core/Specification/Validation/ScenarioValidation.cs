@@ -19,19 +19,16 @@ internal static class ScenarioValidation
         {
             var scenario = plant.Scenarios[i];
             var at = $"/scenarios/{i}";
-            p.Words(at + "/id", "Scenario key", scenario.Id, 1, 60);
             p.Unique(at + "/id", "Scenario key", scenario.Id, ids);
-            p.Words(at + "/name", "Scenario name", scenario.Name, 1, 60);
-            Each(scenario.States, at + "/states", "drivePointId", "Drive point", s => s.DrivePointId, points, p, (s, here) =>
+            Each(scenario.States, at + "/states", "drivePointId", "Drive point", s => s.DrivePointId, points, p);
+            Each(scenario.LoadStates, at + "/loadStates", "loadId", "Load", s => s.LoadId, loads, p);
+            Each(scenario.Switches, at + "/switches", "elementId", "Switch", s => s.ElementId, switches, p);
+            Each(scenario.BankStates, at + "/bankStates", "bankId", "Capacitor bank", s => s.BankId, [.. steps.Keys], p);
+            for (var k = 0; k < scenario.BankStates.Count; k++)
             {
-                p.Number(here + "/levelPu", "Level", s.LevelPu, 0, 1.2, "of rated", minExcluded: true);
-                p.Number(here + "/loadPu", "Load", s.LoadPu, 0, 1.5, "of the load's torque");
-            });
-            Each(scenario.LoadStates, at + "/loadStates", "loadId", "Load", s => s.LoadId, loads, p, (s, here) =>
-                p.Number(here + "/levelPu", "Level", s.LevelPu, 0, 2, "of full"));
-            Each(scenario.Switches, at + "/switches", "elementId", "Switch", s => s.ElementId, switches, p, (_, _) => { });
-            Each(scenario.BankStates, at + "/bankStates", "bankId", "Capacitor bank", s => s.BankId, [.. steps.Keys], p, (s, here) =>
-                p.Number(here + "/stepsOn", "Steps on", s.StepsOn, 0, steps.GetValueOrDefault(s.BankId, 24), string.Empty));
+                p.Number($"{at}/bankStates/{k}/stepsOn", "Steps on", scenario.BankStates[k].StepsOn, 0, steps.GetValueOrDefault(scenario.BankStates[k].BankId, 24), string.Empty);
+            }
+
             foreach (var element in SupplyNetwork.PhaseConflicts(d, scenario, plant.Source.BusId))
             {
                 p.Require(
@@ -41,7 +38,7 @@ internal static class ScenarioValidation
     }
 
     private static void Each<T>(
-        IReadOnlyList<T> items, string at, string field, string name, Func<T, string> key, HashSet<string> known, ProblemList p, Action<T, string> check)
+        IReadOnlyList<T> items, string at, string field, string name, Func<T, string> key, HashSet<string> known, ProblemList p)
     {
         var seen = new HashSet<string>(StringComparer.Ordinal);
         for (var i = 0; i < items.Count; i++)
@@ -49,7 +46,6 @@ internal static class ScenarioValidation
             var id = key(items[i]);
             p.Require(known.Contains(id), $"{at}/{i}/{field}", name, $"'{id}'", "one of this plant");
             p.Unique($"{at}/{i}/{field}", name, id, seen);
-            check(items[i], $"{at}/{i}");
         }
     }
 }

@@ -1,28 +1,11 @@
 import type { DrivePoint } from "../../../api/client";
-import { ChoiceField, QuantityField } from "../../../components/Fields";
-import { quantities } from "../../../lib/units";
+import { ChoiceField } from "../../../components/Fields";
+import { Entries } from "../../../fields/Entries";
+import { fields } from "../../../fields/table";
 import type { PointEdit } from "../usePointEdit";
 import { DutyEntry } from "./DutyEntry";
-import { fieldsOf, levelName, type EntryField, type Mechanical } from "./kinds";
+import { fieldsOf, levelName, type Mechanical } from "./kinds";
 import { ProfileEntry } from "./ProfileEntry";
-
-const train: readonly EntryField[] = [
-  { key: "gearRatio", label: "Gear ratio", quantity: quantities.plain, note: "Motor turns for one of the machine." },
-  { key: "gearEfficiency", label: "Gear efficiency", quantity: quantities.fractionPercent },
-  {
-    key: "inertiaKgM2",
-    label: "Inertia at the machine",
-    quantity: quantities.inertiaKgM2,
-    note: "Drum, coupling, rotor; carried masses follow from the other entries.",
-  },
-  { key: "startTimeS", label: "Start time", quantity: quantities.timeS },
-  {
-    key: "stopTimeS",
-    label: "Stop time",
-    quantity: quantities.timeS,
-    note: "From its fastest; quicker than it stops by itself drives energy back.",
-  },
-];
 
 /** Entries of a load whose torque follows from mechanics. */
 export function MechanicalEntry({ load, edit }: { readonly load: Mechanical; readonly edit: PointEdit }) {
@@ -31,8 +14,7 @@ export function MechanicalEntry({ load, edit }: { readonly load: Mechanical; rea
     (p: DrivePoint): DrivePoint =>
       "train" in p.load ? { ...p, load: to(p.load) } : p;
   const set = (key: string, value: unknown) => change((l) => ({ ...l, [key]: value }));
-  const values = load as unknown as Record<string, number | null>;
-  const gear = load.train as Record<string, number | null>;
+  const moves = load.kind === "servo-axis" || load.kind === "profile";
   return (
     <>
       {load.kind === "winder" && (
@@ -51,39 +33,32 @@ export function MechanicalEntry({ load, edit }: { readonly load: Mechanical; rea
           onCommit={(v) => edit("shape of the move", set("shape", v))}
         />
       )}
-      {fieldsOf[load.kind].map((f) => (
-        <QuantityField
-          key={f.key}
-          label={f.label}
-          note={f.note}
-          optional
-          quantity={f.quantity}
-          value={values[f.key] ?? null}
-          onCommit={(v) => edit(f.label.toLowerCase(), set(f.key, v))}
-        />
-      ))}
+      <Entries
+        of={fieldsOf[load.kind]}
+        value={load as unknown as Record<string, number | null>}
+        keys={Object.keys(fieldsOf[load.kind])}
+        change={(part, what) =>
+          edit(
+            what,
+            change((l) => ({ ...l, ...part })),
+          )
+        }
+      />
       {load.kind === "profile" && (
         <ProfileEntry points={load.points} onChange={(points) => edit("profile", set("points", points))} />
       )}
       <h3 className="section-title">Gear, start and stop</h3>
-      {train
-        .filter((f) => f.key !== "startTimeS" || (load.kind !== "servo-axis" && load.kind !== "profile"))
-        .map((f) => (
-          <QuantityField
-            key={f.key}
-            label={f.label}
-            note={f.note}
-            optional
-            quantity={f.quantity}
-            value={gear[f.key] ?? null}
-            onCommit={(v) =>
-              edit(
-                f.label.toLowerCase(),
-                change((l) => ({ ...l, train: { ...l.train, [f.key]: v } })),
-              )
-            }
-          />
-        ))}
+      <Entries
+        of={fields.DriveTrain}
+        value={load.train}
+        keys={["gearRatio", "gearEfficiency", "inertiaKgM2", ...(moves ? [] : ["startTimeS" as const]), "stopTimeS"]}
+        change={(part, what) =>
+          edit(
+            what,
+            change((l) => ({ ...l, train: { ...l.train, ...part } })),
+          )
+        }
+      />
       {load.kind === "hoist" && (
         <p className="mt-3 border-l-4 border-tight bg-card p-2 text-[12px]">
           <strong>Caution:</strong> suspended load. Where people can be under it or on it, the lifting code and its

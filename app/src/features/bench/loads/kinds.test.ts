@@ -9,8 +9,8 @@ describe("kinds of load", () => {
     for (const kind of Object.keys(kindNames) as Load["kind"][]) {
       const load = ofKind(kind, unspecified) as unknown as Record<string, unknown>;
       expect(load["kind"]).toBe(kind);
-      for (const field of kind in fieldsOf ? fieldsOf[kind as keyof typeof fieldsOf] : []) {
-        expect(load[field.key]).toBeNull();
+      for (const key of kind in fieldsOf ? Object.keys(fieldsOf[kind as keyof typeof fieldsOf]) : []) {
+        expect(load[key]).toBeNull();
       }
       expect(levelName(kind)).not.toBe("");
     }

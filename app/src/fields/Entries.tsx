@@ -1,0 +1,99 @@
+import { CellQuantity, CellText } from "../components/CellFields";
+import type { Outcome } from "../components/draft";
+import { QuantityField, TextField } from "../components/Fields";
+import type { Quantity } from "../lib/units";
+import { editOf, quantityOf, rangeOf, type Field } from "./field";
+
+type Value = number | string | null | undefined;
+type Keys<F, T> = readonly (keyof F & keyof T & string)[];
+
+/** Changes part of a record; what names the edit. */
+export type ChangePart<T> = (part: Partial<T>, what: string) => Promise<Outcome>;
+
+/** One entry, described by the table. */
+export function Entry({
+  field,
+  value,
+  label = field.name,
+  placeholder,
+  quantity,
+  onCommit,
+}: {
+  readonly field: Field;
+  readonly value: Value;
+  readonly label?: string;
+  readonly placeholder?: string | undefined;
+  readonly quantity?: Quantity;
+  readonly onCommit: (value: never) => Promise<Outcome>;
+}) {
+  const commit = onCommit as (value: number | string | null) => Promise<Outcome>;
+  const note = field.helpShown ? field.help : undefined;
+  if (field.kind === "text") {
+    return <TextField label={label} note={note} help={field.help} value={String(value ?? "")} onCommit={commit} />;
+  }
+  const open = placeholder ?? field.whenOpen;
+  return (
+    <QuantityField
+      label={label}
+      note={note}
+      help={`${field.help} ${rangeOf(field)}.`}
+      quantity={quantity ?? quantityOf(field)}
+      value={typeof value === "number" ? value : null}
+      optional={field.optional === true}
+      {...(open === undefined ? {} : { placeholder: open })}
+      onCommit={(v) => commit(v !== null && field.whole ? Math.round(v) : v)}
+    />
+  );
+}
+
+/** Entries of a record in the order of their keys. */
+export function Entries<F extends Readonly<Record<string, Field>>, T extends object>({
+  of,
+  value,
+  keys,
+  change,
+}: {
+  readonly of: F;
+  readonly value: T;
+  readonly keys: Keys<F, T>;
+  readonly change: ChangePart<T>;
+}) {
+  return keys.map((key) => {
+    const field = of[key];
+    return field ? (
+      <Entry
+        key={key}
+        field={field}
+        value={value[key] as Value}
+        onCommit={(v: Value) => change({ [key]: v } as Partial<T>, editOf(field))}
+      />
+    ) : null;
+  });
+}
+
+/** One entry in a table; whose it is stands in the label. */
+export function CellEntry({
+  field,
+  value,
+  whose,
+  width,
+  onCommit,
+}: {
+  readonly field: Field;
+  readonly value: Value;
+  readonly whose: string;
+  readonly width?: string;
+  readonly onCommit: (value: never) => Promise<Outcome>;
+}) {
+  const commit = onCommit as (value: number | string | null) => Promise<Outcome>;
+  const label = `${field.name} of ${whose}`;
+  if (field.kind === "text") {
+    return <CellText label={label} value={String(value ?? "")} onCommit={commit} />;
+  }
+  const shared = { label, quantity: quantityOf(field), ...(width === undefined ? {} : { width }) };
+  return field.optional ? (
+    <CellQuantity {...shared} optional value={typeof value === "number" ? value : null} onCommit={commit} />
+  ) : (
+    <CellQuantity {...shared} value={Number(value ?? 0)} onCommit={(v) => commit(field.whole ? Math.round(v) : v)} />
+  );
+}
