@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Brakes;
 
 /// <summary>
@@ -51,7 +52,7 @@ public sealed class BrakeSequence
     private double CloseDelayS => fault == BrakeFault.ClosesAtSpeed ? Math.Min(times.CloseDelayS, move.RampS / 4) : times.CloseDelayS;
 
     /// <summary>Runs it.</summary>
-    /// <exception cref="ArgumentException">Without inertia, brake torque or ramp.</exception>
+    /// <exception cref="UnfitDataException">Without inertia, brake torque or ramp.</exception>
     public static BrakeSequenceResult Run(BrakeMechanics mechanics, BrakeTimes times, BrakeMove move, BrakeFault fault)
     {
         ArgumentNullException.ThrowIfNull(mechanics);
@@ -59,7 +60,7 @@ public sealed class BrakeSequence
         ArgumentNullException.ThrowIfNull(move);
         if (!(mechanics.InertiaKgM2 > 0) || !(times.HoldingNm > 0) || !(move.RampS > 0))
         {
-            throw new ArgumentException("A sequence needs an inertia, a brake torque and a ramp.", nameof(mechanics));
+            throw new UnfitDataException("A sequence needs an inertia, a brake torque and a ramp.");
         }
 
         return new BrakeSequence(mechanics, times, move, fault).Run();

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 using Cuadrilla.Core.Numerics;
 
@@ -18,13 +19,13 @@ public static class CageCircuitFit
     public sealed record Result(CageCircuit Circuit, double LargestDeviationPct);
 
     /// <summary>Fits a plate.</summary>
-    /// <exception cref="ArgumentException">It is no cage motor, or its locked-rotor values are not known.</exception>
+    /// <exception cref="UnfitDataException">It is no cage motor, or its locked-rotor values are not known.</exception>
     public static Result Run(MotorPlate plate)
     {
         ArgumentNullException.ThrowIfNull(plate);
         if (!plate.StartsOnTheLine)
         {
-            throw new ArgumentException("A start needs a cage motor with locked-rotor current and torque.", nameof(plate));
+            throw new UnfitDataException("A start needs a cage motor with locked-rotor current and torque.");
         }
 
         var phaseV = plate.RatedVoltageV / Math.Sqrt(3);

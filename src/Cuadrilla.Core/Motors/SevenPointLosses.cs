@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>
@@ -14,13 +15,13 @@ public sealed record SevenPointLosses
     private readonly double[] coefficients;
 
     /// <summary>Takes the losses, W, in the order of <see cref="Points"/>.</summary>
-    /// <exception cref="ArgumentException">They are not seven.</exception>
+    /// <exception cref="UnfitDataException">They are not seven.</exception>
     public SevenPointLosses(IReadOnlyList<double> lossesW)
     {
         ArgumentNullException.ThrowIfNull(lossesW);
         if (lossesW.Count != Points.Count)
         {
-            throw new ArgumentException("Seven losses are needed.", nameof(lossesW));
+            throw new UnfitDataException("Seven losses are needed.");
         }
 
         LossesW = [.. lossesW];

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 
 namespace Cuadrilla.Core.Network;
@@ -26,7 +27,7 @@ public static class FaultLevel
     /// <param name="sourceMva">Source short-circuit power, MVA; infinity for an ideal source.</param>
     /// <param name="sourceXr">Source X/R.</param>
     /// <param name="transformers">Transformers in series, may be empty.</param>
-    /// <exception cref="ArgumentException">A transformer's load loss exceeds what its short-circuit voltage allows, or nothing limits the current.</exception>
+    /// <exception cref="UnfitDataException">A transformer's load loss exceeds what its short-circuit voltage allows, or nothing limits the current.</exception>
     public static Result Run(double nominalVoltageV, double sourceMva, double sourceXr, IReadOnlyList<TransformerInput> transformers)
     {
         ArgumentNullException.ThrowIfNull(transformers);
@@ -38,7 +39,7 @@ public static class FaultLevel
 
         if (impedance == Complex.Zero)
         {
-            throw new ArgumentException("An ideal source without a transformer has no fault level.", nameof(transformers));
+            throw new UnfitDataException("An ideal source without a transformer has no fault level.");
         }
 
         return new Result(nominalVoltageV / Math.Sqrt(3) / impedance.Magnitude / 1e3, impedance.Real, impedance.Imaginary);
@@ -58,7 +59,7 @@ public static class FaultLevel
     }
 
     /// <summary>Transformer impedance seen at a voltage, ohm.</summary>
-    /// <exception cref="ArgumentException">The load loss exceeds what the short-circuit voltage allows.</exception>
+    /// <exception cref="UnfitDataException">The load loss exceeds what the short-circuit voltage allows.</exception>
     public static Complex TransformerImpedance(double nominalVoltageV, TransformerInput transformer)
     {
         var ratedVa = transformer.RatedKva * 1e3;
@@ -67,10 +68,8 @@ public static class FaultLevel
         var resistance = transformer.LoadLossKw * 1e3 * squareVoltage / (ratedVa * ratedVa);
         if (resistance > magnitude)
         {
-            throw new ArgumentException(
-                FormattableString.Invariant(
-                    $"A load loss of {transformer.LoadLossKw} kW is more than uk = {transformer.UkPct} % of {transformer.RatedKva} kVA allows ({transformer.UkPct / 100 * transformer.RatedKva:0.###} kW)."),
-                nameof(transformer));
+            throw new UnfitDataException(FormattableString.Invariant(
+                    $"A load loss of {transformer.LoadLossKw} kW is more than uk = {transformer.UkPct} % of {transformer.RatedKva} kVA allows ({transformer.UkPct / 100 * transformer.RatedKva:0.###} kW)."));
         }
 
         return new Complex(resistance, Math.Sqrt((magnitude * magnitude) - (resistance * resistance)));

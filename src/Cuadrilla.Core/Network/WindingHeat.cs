@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Network;
 
 /// <summary>
@@ -20,7 +21,7 @@ public static class WindingHeat
     /// <param name="orders">Currents, at least one above zero.</param>
     /// <param name="eddyLossPu">Rated eddy loss in parts of the I²R loss.</param>
     /// <param name="otherStrayLossPu">Rated other stray loss likewise; 0 for dry types.</param>
-    /// <exception cref="ArgumentException">No current at all.</exception>
+    /// <exception cref="UnfitDataException">No current at all.</exception>
     public static Result Run(IEnumerable<OrderCurrent> orders, double eddyLossPu, double otherStrayLossPu = 0)
     {
         ArgumentNullException.ThrowIfNull(orders);
@@ -35,7 +36,7 @@ public static class WindingHeat
 
         if (plain <= 0)
         {
-            throw new ArgumentException("There is no current.", nameof(orders));
+            throw new UnfitDataException("There is no current.");
         }
 
         var eddyFactor = weighted / plain;

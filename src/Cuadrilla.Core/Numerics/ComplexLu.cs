@@ -12,7 +12,7 @@ internal sealed class ComplexLu
     private readonly int[] rows;
 
     /// <summary>Factors a square matrix.</summary>
-    /// <exception cref="InvalidOperationException">The matrix is singular.</exception>
+    /// <exception cref="SingularMatrixException">The matrix is singular.</exception>
     public ComplexLu(Complex[,] matrix)
     {
         n = matrix.GetLength(0);
@@ -124,7 +124,7 @@ internal sealed class ComplexLu
 
         if (!(At(best, k).Magnitude >= Nothing))
         {
-            throw new InvalidOperationException("The network has a node without any connection.");
+            throw new SingularMatrixException();
         }
 
         if (best == k)

@@ -9,20 +9,33 @@ internal sealed class RealLu
     private readonly int n;
 
     /// <summary>Factors a square matrix, row by row in one array, which is overwritten.</summary>
-    /// <exception cref="ArithmeticException">The matrix is singular to rounding.</exception>
+    /// <exception cref="SingularMatrixException">The matrix is singular to rounding.</exception>
     public RealLu(double[] matrix, int size)
+        : this(size, matrix)
     {
-        (lu, n) = (matrix, size);
-        rows = [.. Enumerable.Range(0, n)];
+        if (!Factor())
+        {
+            throw new SingularMatrixException();
+        }
+    }
+
+    private RealLu(int size, double[] matrix) => (lu, n, rows) = (matrix, size, [.. Enumerable.Range(0, size)]);
+
+    private bool Factor()
+    {
         var largest = 0.0;
-        foreach (var value in matrix)
+        foreach (var value in lu)
         {
             largest = Math.Max(largest, Math.Abs(value));
         }
 
         for (var k = 0; k < n; k++)
         {
-            Pivot(k, largest);
+            if (!Pivot(k, largest))
+            {
+                return false;
+            }
+
             var pivotRow = lu.AsSpan((k * n) + k + 1, n - k - 1);
             for (var i = k + 1; i < n; i++)
             {
@@ -34,19 +47,15 @@ internal sealed class RealLu
                 }
             }
         }
+
+        return true;
     }
 
     /// <summary>Factors of a matrix, overwritten; null where it is singular to rounding or holds what is no number.</summary>
     public static RealLu? OrNull(double[] matrix, int size)
     {
-        try
-        {
-            return new RealLu(matrix, size);
-        }
-        catch (ArithmeticException)
-        {
-            return null;
-        }
+        var lu = new RealLu(size, matrix);
+        return lu.Factor() ? lu : null;
     }
 
     /// <summary>Solves for one right-hand side.</summary>
@@ -108,7 +117,7 @@ internal sealed class RealLu
         }
     }
 
-    private void Pivot(int k, double largest)
+    private bool Pivot(int k, double largest)
     {
         var best = k;
         for (var i = k + 1; i < n; i++)
@@ -118,12 +127,12 @@ internal sealed class RealLu
 
         if (!(Math.Abs(lu[(best * n) + k]) > SingularPu * largest))
         {
-            throw new ArithmeticException("The matrix is singular.");
+            return false;
         }
 
         if (best == k)
         {
-            return;
+            return true;
         }
 
         (rows[k], rows[best]) = (rows[best], rows[k]);
@@ -131,5 +140,7 @@ internal sealed class RealLu
         {
             (lu[(k * n) + j], lu[(best * n) + j]) = (lu[(best * n) + j], lu[(k * n) + j]);
         }
+
+        return true;
     }
 }

@@ -77,7 +77,7 @@ internal static class SmallLinearSystem
     }
 
     /// <summary>Solves for all columns of the right side, which becomes the solution; the matrix is used up.</summary>
-    /// <exception cref="InvalidOperationException">The matrix is singular.</exception>
+    /// <exception cref="SingularMatrixException">The matrix is singular.</exception>
     public static void SolveInPlace(double[,] matrix, double[,] right)
     {
         int n = matrix.GetLength(0), columns = right.GetLength(1);
@@ -91,7 +91,7 @@ internal static class SmallLinearSystem
 
             if (!(Math.Abs(matrix[best, pivot]) > 1e-14))
             {
-                throw new InvalidOperationException("The equations have no single solution.");
+                throw new SingularMatrixException();
             }
 
             for (var c = 0; c < n && best != pivot; c++)

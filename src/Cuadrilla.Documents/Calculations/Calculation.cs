@@ -90,7 +90,7 @@ public sealed class Calculation
         {
             return JsonSerializer.SerializeToNode(engine(input, ranges), ProjectJson.Options)!;
         }
-        catch (ArgumentException problem)
+        catch (UnfitDataException problem)
         {
             throw new InputException(InputProblem.Of(prefix, "Input", problem.Message, "values that fit together"));
         }

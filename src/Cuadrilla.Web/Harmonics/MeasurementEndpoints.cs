@@ -72,7 +72,7 @@ internal static class MeasurementEndpoints
         {
             found = SpectrumComparison.Of(measured, computed);
         }
-        catch (ArgumentException problem)
+        catch (UnfitDataException problem)
         {
             throw new InputException(InputProblem.Of("/text", "Measurement", problem.Message, "a spectrum with a fundamental"));
         }
@@ -102,7 +102,7 @@ internal static class MeasurementEndpoints
             var spectrum = WaveformSpectrum.Of(channel.Samples, recording.SamplesPerS, recording.FrequencyHz);
             return ([.. spectrum.Orders.Select(o => o.Magnitude)], channel.Unit, [.. recording.Channels.Select(c => c.Name)]);
         }
-        catch (ArgumentException problem)
+        catch (UnfitDataException problem)
         {
             throw new InputException(InputProblem.Of("/text", "Waveform", problem.Message, "a whole cycle"));
         }

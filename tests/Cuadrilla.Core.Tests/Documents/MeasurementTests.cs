@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Buffers.Binary;
 using System.Text;
 using Cuadrilla.Core.Harmonics.Measured;
@@ -112,7 +113,7 @@ public sealed class MeasurementTests
         var found = WaveformSpectrum.Of(Of("i", "A", 2048, 50, (1, 100, 0), (5, 20, 0)).Samples, 2048, 50);
         Assert.Equal(20, found.Orders[4].Magnitude, 0.4);
         Assert.Equal(20, found.HighestOrder);
-        Assert.Throws<ArgumentException>(() => WaveformSpectrum.Of([1, 2, 3], 2048, 50));
+        Assert.Throws<UnfitDataException>(() => WaveformSpectrum.Of([1, 2, 3], 2048, 50));
     }
 
     [Fact]
@@ -158,7 +159,7 @@ public sealed class MeasurementTests
         Assert.Equal(5, found.WorstOrder);
         Assert.Equal(-10, found.Orders[^1].DifferencePct, 12);
         Assert.Equal((30, 20), (found.MeasuredThdPct, found.ComputedThdPct));
-        Assert.Throws<ArgumentException>(() => SpectrumComparison.Of([0, 1], [1, 1]));
+        Assert.Throws<UnfitDataException>(() => SpectrumComparison.Of([0, 1], [1, 1]));
     }
 
     private static RecordedChannel Channel(string name, string unit, double first, double fifth, double seventh) =>

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
 
 namespace Cuadrilla.Core.Tests.Lineups;
@@ -132,7 +133,7 @@ public sealed class BrakeSequenceTests
     [Fact]
     public void Refuses_what_has_no_answer()
     {
-        Assert.Throws<ArgumentException>(() => BrakeSequence.Run(Hoist with { InertiaKgM2 = 0 }, Times, Up, BrakeFault.None));
-        Assert.Throws<ArgumentException>(() => BrakeSequence.Run(Hoist, Times with { HoldingNm = 0 }, Up, BrakeFault.None));
+        Assert.Throws<UnfitDataException>(() => BrakeSequence.Run(Hoist with { InertiaKgM2 = 0 }, Times, Up, BrakeFault.None));
+        Assert.Throws<UnfitDataException>(() => BrakeSequence.Run(Hoist, Times with { HoldingNm = 0 }, Up, BrakeFault.None));
     }
 }

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using CsCheck;
 using Cuadrilla.Core.Studies.Shafts;
 
@@ -64,7 +65,7 @@ public sealed class DroopShareTests
     [Fact]
     public void Without_droop_the_share_is_not_determined()
     {
-        Assert.Throws<ArgumentException>(() => DroopShare.Of(100, [new(100, 0, 0), new(100, 4, 0)]));
-        Assert.Throws<ArgumentException>(() => DroopShare.Of(100, []));
+        Assert.Throws<UnfitDataException>(() => DroopShare.Of(100, [new(100, 0, 0), new(100, 4, 0)]));
+        Assert.Throws<UnfitDataException>(() => DroopShare.Of(100, []));
     }
 }

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Studies.Groups;
 
@@ -27,7 +28,7 @@ public sealed class GroupCurrentTests
     }
 
     [Fact]
-    public void Refuses_an_empty_group() => Assert.Throws<ArgumentException>(() => GroupCurrent.Of([], 1.25, 1));
+    public void Refuses_an_empty_group() => Assert.Throws<UnfitDataException>(() => GroupCurrent.Of([], 1.25, 1));
 
     [Fact]
     public void A_jam_trips_a_relay_in_the_time_of_its_class()

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Core.Tests.Lineups;
@@ -103,9 +104,9 @@ public sealed class SharedShaftTests
     {
         var input = Input(SharingKind.Droop, double.PositiveInfinity);
 
-        Assert.Throws<ArgumentException>(() => SharedShaftStudy.Run(input with { Units = [input.Units[0]] }));
-        Assert.Throws<ArgumentException>(() => SharedShaftStudy.Run(input with { Units = [input.Units[0], input.Units[1] with { DroopPct = 0 }] }));
-        Assert.Throws<ArgumentException>(() => SharedShaftStudy.Run(input with { LoadInertiaKgM2 = 0 }));
+        Assert.Throws<UnfitDataException>(() => SharedShaftStudy.Run(input with { Units = [input.Units[0]] }));
+        Assert.Throws<UnfitDataException>(() => SharedShaftStudy.Run(input with { Units = [input.Units[0], input.Units[1] with { DroopPct = 0 }] }));
+        Assert.Throws<UnfitDataException>(() => SharedShaftStudy.Run(input with { LoadInertiaKgM2 = 0 }));
     }
 
     private static SharingInput Input(SharingKind kind, double stiffness) => new(

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using CsCheck;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Motors;
@@ -213,8 +214,8 @@ public sealed class MotorTests
     public void A_plate_that_contradicts_itself_is_refused()
     {
         var plate = Model().Plate;
-        Assert.Throws<ArgumentException>(() => new MotorLossModel(plate with { RatedSpeedRpm = 1500 }));
-        Assert.Throws<ArgumentException>(() => new MotorLossModel(plate with { RatedSpeedRpm = 1400, Efficiency = 0.97 }));
+        Assert.Throws<UnfitDataException>(() => new MotorLossModel(plate with { RatedSpeedRpm = 1500 }));
+        Assert.Throws<UnfitDataException>(() => new MotorLossModel(plate with { RatedSpeedRpm = 1400, Efficiency = 0.97 }));
     }
 
     private static MotorLossModel Model() => new(ReferenceCatalogue.Data.Motors["cage-4p-ie4-160"].Plate);

@@ -145,7 +145,7 @@ public sealed class OwnMotorTests
         var made = new SevenPointLosses([.. SevenPointLosses.Points.Select(p => Law(p.SpeedPu, p.TorquePu))]);
         Assert.Equal(Law(0.7, 0.8), made.At(0.7, 0.8), 8);
         Assert.Equal(Law(1, 1), made.At(1, -1), 8);
-        Assert.Throws<ArgumentException>(() => new SevenPointLosses([1, 2]));
+        Assert.Throws<UnfitDataException>(() => new SevenPointLosses([1, 2]));
     }
 
     private static OwnMotor Own() => new(

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Network;
@@ -25,7 +26,7 @@ public sealed class SupplyTests
     }
 
     [Fact]
-    public void Impossible_load_loss_is_refused() => Assert.Throws<ArgumentException>(
+    public void Impossible_load_loss_is_refused() => Assert.Throws<UnfitDataException>(
         () => FaultLevel.Run(400, 250, 10, [new FaultLevel.TransformerInput(100, 1, 2)]));
 
     [Fact]

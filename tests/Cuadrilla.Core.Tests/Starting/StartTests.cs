@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Converters.Starting;
@@ -24,7 +25,7 @@ public sealed class StartTests
             Assert.True(motor.Plate.RatedPowerW < 22e3 || c.RunningOhm.Real < c.StandstillOhm.Real, "deep bars raise the resistance at standstill: " + motor.Id);
         }
 
-        Assert.Throws<ArgumentException>(() => CageCircuitFit.Run(ReferenceCatalogue.Data.Motors["pm-ie5-55"].Plate));
+        Assert.Throws<UnfitDataException>(() => CageCircuitFit.Run(ReferenceCatalogue.Data.Motors["pm-ie5-55"].Plate));
     }
 
     [Fact]

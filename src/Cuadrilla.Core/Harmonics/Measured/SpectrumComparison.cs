@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Harmonics.Measured;
 
 /// <summary>An order as measured and as computed.</summary>
@@ -27,14 +28,14 @@ public sealed record SpectrumComparison(
     /// <summary>Compares rms values order by order.</summary>
     /// <param name="measured">Orders from 1 on, rms.</param>
     /// <param name="computed">Orders from 1 on, rms, in the same unit.</param>
-    /// <exception cref="ArgumentException">One of them has no fundamental.</exception>
+    /// <exception cref="UnfitDataException">One of them has no fundamental.</exception>
     public static SpectrumComparison Of(IReadOnlyList<double> measured, IReadOnlyList<double> computed)
     {
         ArgumentNullException.ThrowIfNull(measured);
         ArgumentNullException.ThrowIfNull(computed);
         if (measured.Count == 0 || computed.Count == 0 || !(measured[0] > 0) || !(computed[0] > 0))
         {
-            throw new ArgumentException("Both spectra need a fundamental above zero.", nameof(measured));
+            throw new UnfitDataException("Both spectra need a fundamental above zero.");
         }
 
         ComparedOrder[] orders =

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Measured;
@@ -18,7 +19,7 @@ public sealed record WaveformSpectrum(IReadOnlyList<Complex> Orders, int Cycles,
     /// <param name="samples">Samples at equal distance.</param>
     /// <param name="samplesPerS">Sampling rate, 1/s.</param>
     /// <param name="frequencyHz">Line frequency, Hz.</param>
-    /// <exception cref="ArgumentException">Less than a cycle, or fewer than eight samples in it.</exception>
+    /// <exception cref="UnfitDataException">Less than a cycle, or fewer than eight samples in it.</exception>
     public static WaveformSpectrum Of(IReadOnlyList<double> samples, double samplesPerS, double frequencyHz)
     {
         ArgumentNullException.ThrowIfNull(samples);
@@ -26,7 +27,7 @@ public sealed record WaveformSpectrum(IReadOnlyList<Complex> Orders, int Cycles,
         var most = Math.Min(MostCycles, (int)Math.Floor((samples.Count / perCycle) + 1e-9));
         if (!(perCycle >= 8) || most < 1)
         {
-            throw new ArgumentException(FormattableString.Invariant($"A whole cycle with at least eight samples is needed; here {samples.Count} samples, {perCycle:0.##} to a cycle."), nameof(samples));
+            throw new UnfitDataException(FormattableString.Invariant($"A whole cycle with at least eight samples is needed; here {samples.Count} samples, {perCycle:0.##} to a cycle."));
         }
 
         // More cycles where they fit equally well.

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>Losses of a plate at its rated point, and how each part grows. See <c>docs/methods/motor-losses.md</c>.</summary>
@@ -7,13 +8,12 @@ internal sealed class RatedLosses
     private readonly double otherW;
 
     /// <summary>Divides the rated loss.</summary>
-    /// <exception cref="ArgumentException">The plate contradicts itself.</exception>
+    /// <exception cref="UnfitDataException">The plate contradicts itself.</exception>
     public RatedLosses(MotorPlate plate)
     {
         if (plate.Technology == MotorTechnology.CageInduction && plate.RatedSlip is <= 0 or >= 0.3)
         {
-            throw new ArgumentException(
-                $"Rated speed {plate.RatedSpeedRpm} rpm must lie between 70 % and 100 % of the synchronous {plate.SynchronousSpeedRpm} rpm.", nameof(plate));
+            throw new UnfitDataException($"Rated speed {plate.RatedSpeedRpm} rpm must lie between 70 % and 100 % of the synchronous {plate.SynchronousSpeedRpm} rpm.");
         }
 
         split = plate.Split;
@@ -24,7 +24,7 @@ internal sealed class RatedLosses
         otherW = plate.RatedLossW - RotorW;
         if (otherW <= 0)
         {
-            throw new ArgumentException($"The slip at {plate.RatedSpeedRpm} rpm alone exceeds the losses that the efficiency allows.", nameof(plate));
+            throw new UnfitDataException($"The slip at {plate.RatedSpeedRpm} rpm alone exceeds the losses that the efficiency allows.");
         }
     }
 

@@ -56,7 +56,7 @@ internal static class OwnMotorValidation
         {
             _ = new MotorLossModel(m.Item([Probe(m)]).Plate);
         }
-        catch (ArgumentException problem)
+        catch (UnfitDataException problem)
         {
             p.Require(false, at + "/ratedSpeedRpm", "Rated speed", FormattableString.Invariant($"{m.RatedSpeedRpm:0.#} rpm"), "one that fits poles, frequency and efficiency: " + problem.Message);
         }

@@ -135,6 +135,6 @@ public static class TechnologyComparison
 
         var saved = (before - energy) * input.Tariff.EnergyPerKwh;
         var extra = (row.Candidate.PriceIndex - incumbent.Candidate.PriceIndex) * input.Tariff.CurrencyPerIndexPoint;
-        return saved > 0 ? Math.Max(0, extra) / saved : null;
+        return Comparison.Payback(extra, saved);
     }
 }

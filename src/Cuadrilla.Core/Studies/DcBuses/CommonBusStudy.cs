@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.Stopping;
 
 namespace Cuadrilla.Core.Studies.DcBuses;
@@ -86,7 +87,7 @@ public static class CommonBusStudy
         ArgumentNullException.ThrowIfNull(supply);
         if (members.Count == 0)
         {
-            throw new ArgumentException("A bus needs at least one member.", nameof(members));
+            throw new UnfitDataException("A bus needs at least one member.");
         }
 
         var span = members.Max(m => m.CycleS);

@@ -35,11 +35,16 @@ public sealed record Comparison(
         return new Comparison(
             extra,
             saved,
-            saved <= 0 ? null : Math.Max(0, extra) / saved,
+            Payback(extra, saved),
             (saved * tariff.AnnuityFactor) - extra,
             byHours == 0 ? null : Positive(needed / byHours),
             energy == 0 ? null : Positive((needed - reactive) / energy));
     }
+
+    /// <summary>Simple payback ΔI/ΔC, a; 0 when nothing extra is paid; null when nothing is saved.</summary>
+    /// <param name="extraCost">ΔI, currency.</param>
+    /// <param name="savedPerYear">ΔC, currency a year.</param>
+    public static double? Payback(double extraCost, double savedPerYear) => savedPerYear > 0 ? Math.Max(0, extraCost) / savedPerYear : null;
 
     private static double? Positive(double value) => double.IsFinite(value) && value > 0 ? value : null;
 }

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Studies.Groups;
 
 /// <summary>Like motors behind one converter.</summary>
@@ -20,13 +21,13 @@ public sealed record GroupCurrent(double SumA, double WantedA, double LateStartA
     /// <param name="motors">At least one kind.</param>
     /// <param name="reserve">Factor on the sum, usually 1.25.</param>
     /// <param name="simultaneityPu">Share of the rated currents that flows at once.</param>
-    /// <exception cref="ArgumentException">There is no motor.</exception>
+    /// <exception cref="UnfitDataException">There is no motor.</exception>
     public static GroupCurrent Of(IReadOnlyList<GroupMotors> motors, double reserve, double simultaneityPu)
     {
         ArgumentNullException.ThrowIfNull(motors);
         if (motors.Count == 0 || motors.Any(m => m.Count < 1))
         {
-            throw new ArgumentException("A group needs at least one motor of each kind.", nameof(motors));
+            throw new UnfitDataException("A group needs at least one motor of each kind.");
         }
 
         var sum = motors.Sum(m => m.Count * m.RatedCurrentA);

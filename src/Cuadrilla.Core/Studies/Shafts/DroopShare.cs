@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Studies.Shafts;
 
 /// <summary>A unit that shares a shaft under speed droop.</summary>
@@ -20,13 +21,13 @@ public sealed record DroopShare(double SpeedPu, IReadOnlyList<double> TorquesNm)
     /// <summary>Solves it.</summary>
     /// <param name="totalTorqueNm">Torque that the shaft asks for, Nm.</param>
     /// <param name="units">At least one.</param>
-    /// <exception cref="ArgumentException">There is no unit, or one without rated torque or droop.</exception>
+    /// <exception cref="UnfitDataException">There is no unit, or one without rated torque or droop.</exception>
     public static DroopShare Of(double totalTorqueNm, IReadOnlyList<DroopUnit> units)
     {
         ArgumentNullException.ThrowIfNull(units);
         if (units.Count == 0 || units.Any(u => !(u.RatedTorqueNm > 0) || !(u.DroopPct > 0)))
         {
-            throw new ArgumentException("Each unit needs a rated torque and a droop above zero: without droop the share is not determined.", nameof(units));
+            throw new UnfitDataException("Each unit needs a rated torque and a droop above zero: without droop the share is not determined.");
         }
 
         double stiffness = 0, free = 0;

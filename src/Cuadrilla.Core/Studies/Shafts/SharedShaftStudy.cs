@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Studies.Shafts;
 
 /// <summary>
@@ -17,18 +18,18 @@ public static class SharedShaftStudy
     private const int KeptMoments = 400;
 
     /// <summary>Runs it.</summary>
-    /// <exception cref="ArgumentException">A unit without torque or inertia, a shaft without inertia or speed, droop of zero.</exception>
+    /// <exception cref="UnfitDataException">A unit without torque or inertia, a shaft without inertia or speed, droop of zero.</exception>
     public static SharingResult Run(SharingInput input)
     {
         ArgumentNullException.ThrowIfNull(input);
         if (input.Units.Count < 2 || input.Units.Any(u => !(u.RatedNm > 0) || !(u.InertiaKgM2 > 0)) || !(input.LoadInertiaKgM2 > 0) || !(input.SpeedRadPerS > 0))
         {
-            throw new ArgumentException("A shared shaft needs two units with torque and inertia, an inertia of the load and a speed.", nameof(input));
+            throw new UnfitDataException("A shared shaft needs two units with torque and inertia, an inertia of the load and a speed.");
         }
 
         if (input.Kind == SharingKind.Droop && input.Units.Any(u => !(u.DroopPct > 0)))
         {
-            throw new ArgumentException("Without droop the share is not determined.", nameof(input));
+            throw new UnfitDataException("Without droop the share is not determined.");
         }
 
         var shaft = new Shaft(input);

@@ -129,7 +129,7 @@ internal sealed class SwitchedMode
             {
                 SmallLinearSystem.SolveInPlace(matrix, right);
             }
-            catch (InvalidOperationException problem)
+            catch (SingularMatrixException problem)
             {
                 throw new RectifierSearchException("The reactances of the bridge differ by more than numbers can hold.", problem);
             }

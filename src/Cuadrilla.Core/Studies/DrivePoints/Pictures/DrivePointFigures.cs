@@ -2,6 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Studies.Supply;
+using Cuadrilla.Core.Studies.Energy;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 
@@ -123,10 +124,10 @@ public static class DrivePointFigures
                     ReasonInput.Of("energy today", present.Year.EnergyKwh / 1e3, "MWh", present.Name),
                     ReasonInput.Of("energy then", chosen.Year.EnergyKwh / 1e3, "MWh", chosen.Name),
                 ]));
-            if (saved > 0)
+            if (Comparison.Payback(chosen.Year.EquipmentCost, saved) is { } years)
             {
-                yield return new Figure("payback", "Simple payback", chosen.Year.EquipmentCost / saved, "a", new Reason(
-                    "equipment/ΔC", $"{Text.N(chosen.Year.EquipmentCost, 6)}/{Text.N(saved, 6)} = {Text.N(chosen.Year.EquipmentCost / saved, 3)} a", "Definition", []));
+                yield return new Figure("payback", "Simple payback", years, "a", new Reason(
+                    "equipment/ΔC", $"{Text.N(chosen.Year.EquipmentCost, 6)}/{Text.N(saved, 6)} = {Text.N(years, 3)} a", "Definition", []));
             }
         }
     }

@@ -14,23 +14,31 @@ internal sealed class FrontAdmittance
     private readonly Complex[] gains;
     private readonly int width;
 
+    private FrontAdmittance(Complex[] held, Complex[] gains, double[] admittance) =>
+        (this.held, this.gains, this.admittance, width) = (held, gains, admittance, 2 * held.Length);
+
+    /// <summary>Null where at some change of the voltage the current would move without bound.</summary>
     /// <param name="front">The front end.</param>
     /// <param name="slope">J, row by row: how its current moves with its EMF.</param>
     /// <param name="orders">Orders of rows and columns.</param>
-    /// <exception cref="ArithmeticException">At some change of the voltage the current would move without bound.</exception>
-    public FrontAdmittance(BalanceFront front, double[] slope, IReadOnlyList<int> orders)
+    public static FrontAdmittance? OrNull(BalanceFront front, double[] slope, IReadOnlyList<int> orders)
     {
-        width = 2 * orders.Count;
-        held = [.. orders.Select(front.Held.SeenAt)];
-        gains = [.. orders.Select(front.Held.GainAt)];
+        var width = 2 * orders.Count;
+        Complex[] held = [.. orders.Select(front.Held.SeenAt)];
         var matrix = Columns(slope, held, -1);
         for (var i = 0; i < width; i++)
         {
             matrix[(i * width) + i] += 1;
         }
 
-        admittance = (double[])slope.Clone();
-        new RealLu(matrix, width).SolveInPlace(admittance, width);
+        if (RealLu.OrNull(matrix, width) is not { } factors)
+        {
+            return null;
+        }
+
+        var admittance = (double[])slope.Clone();
+        factors.SolveInPlace(admittance, width);
+        return new FrontAdmittance(held, [.. orders.Select(front.Held.GainAt)], admittance);
     }
 
     /// <summary>Change of the current for a change of the EMF ahead of what its circuit holds.</summary>
@@ -54,8 +62,9 @@ internal sealed class FrontAdmittance
     public double[] Raised() => Columns(admittance, gains, 1);
 
     // Each pair of columns times a complex number.
-    private double[] Columns(double[] of, Complex[] factors, double sign)
+    private static double[] Columns(double[] of, Complex[] factors, double sign)
     {
+        var width = 2 * factors.Length;
         var product = new double[of.Length];
         for (var r = 0; r < width; r++)
         {

@@ -215,16 +215,15 @@ internal sealed class HarmonicBalance
     // Null where some change would move it without bound.
     private LinearStep? Step(BalancePoint at, double[]?[] slopes)
     {
-        try
+        var own = new FrontAdmittance?[units.Count];
+        var solvable = new bool[units.Count];
+        Parallel.For(0, units.Count, i =>
         {
-            var own = new FrontAdmittance?[units.Count];
-            Parallel.For(0, units.Count, i => own[i] = slopes[i] is { } slope ? new FrontAdmittance(units[i].Front, slope, networks.Orders) : null);
-            return new LinearStep(networks, units, own, filters, at.FilterParts);
-        }
-        catch (Exception problem) when (problem is ArithmeticException or AggregateException { InnerException: ArithmeticException })
-        {
-            return null;
-        }
+            own[i] = slopes[i] is { } slope ? FrontAdmittance.OrNull(units[i].Front, slope, networks.Orders) : null;
+            solvable[i] = own[i] is not null || slopes[i] is null;
+        });
+        var step = Array.TrueForAll(solvable, s => s) ? new LinearStep(networks, units, own, filters, at.FilterParts) : null;
+        return step is { IsSolvable: true } ? step : null;
     }
 
     private double[]? Slope(BalanceFront front, FrontAnswer answer, SpaceVector emf) => answer switch

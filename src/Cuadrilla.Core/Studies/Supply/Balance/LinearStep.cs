@@ -39,8 +39,13 @@ internal sealed class LinearStep
                 .Select(i => (units[i].Front.Place, sloped[i]!, sloped[i]!.Raised(), units[i].Draws)),
         ];
         boards = new RealLu?[networks.Nodes.Count];
-        Parallel.For(0, boards.Length, p => boards[p] = Board(p));
+        var solvable = new bool[boards.Length];
+        Parallel.For(0, boards.Length, p => solvable[p] = Board(p, out boards[p]));
+        IsSolvable = Array.TrueForAll(solvable, s => s);
     }
+
+    /// <summary>False where at some place a change would move the voltage without bound.</summary>
+    public bool IsSolvable { get; }
 
     /// <summary>Changes of the EMFs for residuals.</summary>
     public SpaceVector[] Solve(SpaceVector[] residuals)
@@ -92,8 +97,8 @@ internal sealed class LinearStep
         }
     }
 
-    // 1 + Z·Y of all that sees a place, by itself; null where nothing does.
-    private RealLu? Board(int place)
+    // 1 + Z·Y of all that sees a place, by itself; null where nothing does. False where it can't be solved with.
+    private bool Board(int place, out RealLu? factors)
     {
         var matrix = new double[width * width];
         var product = new double[width * width];
@@ -120,7 +125,8 @@ internal sealed class LinearStep
             matrix[(i * width) + i] += 1;
         }
 
-        return isSeen ? new RealLu(matrix, width) : null;
+        factors = isSeen ? RealLu.OrNull(matrix, width) : null;
+        return factors is not null || !isSeen;
     }
 
     private double[] Preconditioned(double[] of)
