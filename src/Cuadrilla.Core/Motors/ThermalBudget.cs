@@ -15,16 +15,22 @@ namespace Cuadrilla.Core.Motors;
 public sealed record ThermalBudget(
     double AmbientC, double AltitudeM, MotorCooling Cooling, double RiseUsedK, double RatedRiseK, double StandstillCoolingPu)
 {
+    /// <summary>Air in which rated values hold, °C (IEC 60034-1).</summary>
+    public const double RatedAmbientC = 40;
+
+    /// <summary>Altitude up to which they hold, m (IEC 60034-1).</summary>
+    public const double RatedAltitudeM = 1000;
+
     /// <summary>Cooling at a speed in parts of the rated: k0 + (1−k0)·n^0.7 with an own fan, otherwise 1.</summary>
     public double CoolingPu(double speedPu) => Cooling != MotorCooling.OwnFan
         ? 1
         : StandstillCoolingPu + ((1 - StandstillCoolingPu) * Math.Pow(Math.Max(speedPu, 0), 0.7));
 
     /// <summary>Temperature factor.</summary>
-    public double TemperaturePu => Math.Max(0, (RiseUsedK - (AmbientC - 40)) / RatedRiseK);
+    public double TemperaturePu => Math.Max(0, (RiseUsedK - (AmbientC - RatedAmbientC)) / RatedRiseK);
 
     /// <summary>Altitude factor: 1 % less for each 100 m above 1000 m.</summary>
-    public double AltitudePu => AltitudeM <= 1000 ? 1 : Math.Max(0, 1 - (0.01 * (AltitudeM - 1000) / 100));
+    public double AltitudePu => AltitudeM <= RatedAltitudeM ? 1 : Math.Max(0, 1 - (0.01 * (AltitudeM - RatedAltitudeM) / 100));
 
     /// <summary>Losses the motor may have for ever at a speed, W.</summary>
     public double AllowedLossW(MotorPlate plate, double speedRpm)

@@ -79,8 +79,8 @@ internal static class MotorChecks
         var budget = model.Budget!;
         var allowed = budget.AllowedLossW(plate, speed);
         var reason = new Reason(
-            "P_loss(n, T) = P_N,loss · cooling(n) · (ΔΘ_used − (Θ_a − 40))/ΔΘ_rated · k_altitude, solved for T",
-            $"{Text.N(plate.RatedLossW)} W · {Text.N(budget.CoolingPu(speed / plate.RatedSpeedRpm))} · ({Text.N(budget.RiseUsedK)} − ({Text.N(budget.AmbientC)} − 40))/{Text.N(budget.RatedRiseK)} · {Text.N(budget.AltitudePu)} = {Text.N(allowed)} W, met at {Text.N(available)} Nm; needed {Text.N(torque)} Nm at {Text.N(speed)} rpm",
+            $"P_loss(n, T) = P_N,loss · cooling(n) · (ΔΘ_used − (Θ_a − {ThermalBudget.RatedAmbientC}))/ΔΘ_rated · k_altitude, solved for T",
+            $"{Text.N(plate.RatedLossW)} W · {Text.N(budget.CoolingPu(speed / plate.RatedSpeedRpm))} · ({Text.N(budget.RiseUsedK)} − ({Text.N(budget.AmbientC)} − {ThermalBudget.RatedAmbientC}))/{Text.N(budget.RatedRiseK)} · {Text.N(budget.AltitudePu)} = {Text.N(allowed)} W, met at {Text.N(available)} Nm; needed {Text.N(torque)} Nm at {Text.N(speed)} rpm",
             "Thermal budget with the loss model of docs/methods/motor-losses.md; converter addition included (IEC TS 60034-30-2)",
             [
                 ReasonInput.Of("speed", speed, "rpm", where),

@@ -14,11 +14,17 @@ public readonly record struct SystemClass(double SystemPct, double ModulePct, do
     /// <summary>Largest losses of each class, % of the reference, from class 0 on.</summary>
     public static IReadOnlyList<double> SystemLimitsPct { get; } = [double.PositiveInfinity, 120, 80];
 
+    /// <summary>The same for the drive module.</summary>
+    public static IReadOnlyList<double> ModuleLimitsPct { get; } = [double.PositiveInfinity, 125, 75];
+
     /// <summary>IES class, 0 to 2.</summary>
-    public int Ies => SystemPct > 120 ? 0 : SystemPct >= 80 ? 1 : 2;
+    public int Ies => ClassOf(SystemPct, SystemLimitsPct);
 
     /// <summary>IE class of the module, 0 to 2.</summary>
-    public int Ie => ModulePct > 125 ? 0 : ModulePct >= 75 ? 1 : 2;
+    public int Ie => ClassOf(ModulePct, ModuleLimitsPct);
+
+    // Class 1 reaches from its limit down to that of class 2, both included.
+    private static int ClassOf(double lossPct, IReadOnlyList<double> limitsPct) => lossPct > limitsPct[1] ? 0 : lossPct >= limitsPct[2] ? 1 : 2;
 
     /// <summary>Compares.</summary>
     /// <param name="motorW">Losses of the motor on the converter at its rated point, W.</param>
