@@ -1319,8 +1319,6 @@ export interface components {
              * @description Rated voltage on the capacitors' own plate.
              */
             capacitorRatedV?: null | number;
-            /** Format: double */
-            detuningPu?: number;
         };
         CatalogueDocument: {
             version: string;
@@ -2781,9 +2779,6 @@ export interface components {
             plate: components["schemas"]["MotorPlate"];
             /** @default  */
             ownName: string;
-            technology?: components["schemas"]["MotorTechnology"];
-            /** Format: double */
-            shaftHeightMm?: number;
         };
         MotorLimits: {
             ratedRiseK?: components["schemas"]["Given"];
@@ -2842,16 +2837,6 @@ export interface components {
             /** Format: double */
             lockedRotorTorquePu?: number;
             limits?: components["schemas"]["MotorLimits"];
-            startsOnTheLine?: boolean;
-            /** Format: double */
-            ratedTorqueNm?: number;
-            /** Format: double */
-            synchronousSpeedRpm?: number;
-            /** Format: double */
-            ratedSlip?: number;
-            hasMagnets?: boolean;
-            /** Format: double */
-            ratedLossW?: number;
         };
         /** @enum {unknown} */
         MotorProtection: "none" | "overload-relay" | "thermistor";
@@ -3254,8 +3239,6 @@ export interface components {
             forConverter?: boolean;
             explosion?: components["schemas"]["ExplosionProtection"];
             certifiedForConverter?: boolean;
-            /** Format: double */
-            impliedPowerFactor?: number;
         };
         OwnMotorDocument: {
             item: components["schemas"]["MotorItem"];
@@ -3911,8 +3894,6 @@ export interface components {
              * @description By how much the air at the converters is warmer than outside.
              */
             cabinetAirRiseK: number;
-            /** Format: double */
-            cabinetAirC?: number;
         };
         SiteDerating: {
             /** Format: double */
@@ -4002,8 +3983,6 @@ export interface components {
              * @description Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop.
              */
             stopRampS: number;
-            /** Format: double */
-            settledAtS?: number;
         };
         SoftStopDocument: {
             /** Format: double */
@@ -4380,8 +4359,6 @@ export interface components {
              * @default 0.95
              */
             freePowerFactor: number;
-            /** Format: double */
-            annuityFactor?: number;
         };
         TechnologyRow: {
             candidate: components["schemas"]["Candidate"];

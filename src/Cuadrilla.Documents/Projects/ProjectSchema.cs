@@ -19,7 +19,7 @@ public static class ProjectSchema
         {
             TreatNullObliviousAsNonNullable = true,
             TransformSchemaNode = (context, node) => Described(
-                context.TypeInfo.Type == typeof(Given) ? new JsonObject { ["type"] = new JsonArray("number", "null") } : node, context.PropertyInfo),
+                context.TypeInfo.Type == typeof(Given) ? new JsonObject { ["type"] = new JsonArray("number", "null") } : Stated(node, context.TypeInfo), context.PropertyInfo),
         };
         var schema = (JsonObject)ProjectJson.Options.GetJsonSchemaAsNode(typeof(ProjectFile), options);
         var document = new JsonObject
@@ -36,6 +36,17 @@ public static class ProjectSchema
         properties["format"] = new JsonObject { ["const"] = ProjectFile.FormatName };
         properties["formatVersion"] = new JsonObject { ["const"] = ProjectFile.CurrentVersion };
         return document.ToJsonString(Indented) + "\n";
+    }
+
+    // What is only computed is not stated.
+    private static JsonNode Stated(JsonNode node, JsonTypeInfo type)
+    {
+        foreach (var computed in type.Properties.Where(p => p.Set is null && p.AssociatedParameter is null))
+        {
+            (node["properties"] as JsonObject)?.Remove(computed.Name);
+        }
+
+        return node;
     }
 
     // Name, help, unit and range of an entry, from the one table.

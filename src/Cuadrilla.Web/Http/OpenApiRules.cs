@@ -28,6 +28,12 @@ internal static class OpenApiRules
                 schema.Required.Add("kind");
             }
 
+            // What is only computed is neither read nor written.
+            foreach (var computed in context.JsonTypeInfo.Properties.Where(p => p.Set is null && p.AssociatedParameter is null))
+            {
+                schema.Properties?.Remove(computed.Name);
+            }
+
             Describe(schema, context.JsonTypeInfo.Type);
             return Task.CompletedTask;
         });

@@ -43,6 +43,19 @@ public sealed class MigrationTests
         Assert.Equal(written, ProjectFile.Write(StoredProject.Read(stored, null), ReferenceCatalogue.Data));
     }
 
+    // Once a further version comes, these are what must still be readable: nothing that this one can hold is missing from them.
+    [Fact]
+    public void The_frozen_files_of_this_version_hold_every_kind_and_field_and_are_read_as_they_were_written()
+    {
+        var files = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{ProjectFile.CurrentVersion}-*.json").Select(File.ReadAllBytes).ToList();
+        var held = files.SelectMany(f => PathsIn(JsonNode.Parse(f), string.Empty)).ToHashSet(StringComparer.Ordinal);
+        var frozen = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", Fields));
+        Assert.All(frozen.Where(l => l.Length > 0 && !l.Contains(": ", StringComparison.Ordinal)), l => Assert.Contains(l.Split(" = ")[0], held));
+        Assert.All(files, f => Assert.Equal(
+            JsonNode.Parse(f)!["specification"]!.ToJsonString(),
+            JsonNode.Parse(ProjectFile.Write(ProjectFile.Read(f, ReferenceCatalogue.Data), ReferenceCatalogue.Data))!["specification"]!.ToJsonString()));
+    }
+
     [Fact]
     public void What_is_in_force_is_not_changed_by_migrations()
     {
@@ -69,6 +82,14 @@ public sealed class MigrationTests
         Assert.Contains($"-{ProjectFile.CurrentVersion}.", Fields, StringComparison.Ordinal);
         Assert.Equal(frozen, found);
     }
+
+    private static IEnumerable<string> PathsIn(JsonNode? node, string at) => node switch
+    {
+        JsonArray list => list.SelectMany(item => PathsIn(item, at)),
+        JsonObject record => new[] { at, $"{at}[{record["kind"]}]" }
+            .SelectMany(here => record.SelectMany(f => PathsIn(f.Value, $"{here}/{f.Key}").Prepend($"{here}/{f.Key}"))),
+        _ => [],
+    };
 
     // Paths with the kinds that stand there; what a schema refers to is followed by its own name only.
     private static IEnumerable<string> FieldsOf(JsonNode schema, string at)
