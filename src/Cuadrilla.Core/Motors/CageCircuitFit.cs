@@ -149,7 +149,7 @@ public static class CageCircuitFit
         }
 
         // Singular: no step, so that the damping grows.
-        return RealLu.OrNull(matrix, Unknowns)?.Solve(right) ?? new double[Unknowns];
+        return DenseLu<double>.OrNull(matrix, Unknowns)?.Solve(right) ?? new double[Unknowns];
     }
 
     private static double Square(double[] r) => r.Sum(v => v * v);

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>
@@ -25,7 +26,9 @@ public sealed record SevenPointLosses
         }
 
         LossesW = [.. lossesW];
-        coefficients = Solve([.. Points.Select(p => Terms(p.SpeedPu, p.TorquePu))], [.. lossesW]);
+
+        // The seven points of the standard make it regular.
+        coefficients = DenseLu<double>.Of([.. Points.SelectMany(p => Terms(p.SpeedPu, p.TorquePu))], Points.Count).Solve([.. lossesW]);
     }
 
     /// <summary>The losses as measured, W.</summary>
@@ -51,38 +54,4 @@ public sealed record SevenPointLosses
     public override int GetHashCode() => HashCode.Combine(LossesW[0], LossesW[^1]);
 
     private static double[] Terms(double n, double t) => [1, n, n * n, n * t * t, n * n * t * t, t, t * t];
-
-    // Gauss with partial pivoting; the seven points of the standard make it regular.
-    private static double[] Solve(double[][] rows, double[] right)
-    {
-        var count = right.Length;
-        for (var k = 0; k < count; k++)
-        {
-            var best = Enumerable.Range(k, count - k).MaxBy(i => Math.Abs(rows[i][k]));
-            (rows[k], rows[best]) = (rows[best], rows[k]);
-            (right[k], right[best]) = (right[best], right[k]);
-            for (var i = k + 1; i < count; i++)
-            {
-                var factor = rows[i][k] / rows[k][k];
-                for (var j = k; j < count; j++)
-                {
-                    rows[i][j] -= factor * rows[k][j];
-                }
-
-                right[i] -= factor * right[k];
-            }
-        }
-
-        for (var i = count - 1; i >= 0; i--)
-        {
-            for (var j = i + 1; j < count; j++)
-            {
-                right[i] -= rows[i][j] * right[j];
-            }
-
-            right[i] /= rows[i][i];
-        }
-
-        return right;
-    }
 }

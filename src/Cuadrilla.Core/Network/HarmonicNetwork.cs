@@ -28,7 +28,7 @@ internal sealed class HarmonicNetwork
             matrix[i, i] += shuntsPu[i];
         }
 
-        var factors = new ComplexLu(matrix);
+        var factors = DenseLu.Of(matrix);
         var positive = factors.Solve([.. drawnPu.Select(d => -d.Positive)]);
         var negative = drawnPu.Any(d => d.Negative != Complex.Zero) ? factors.Solve([.. drawnPu.Select(d => -d.Negative)]) : new Complex[network.NodeCount];
         voltages = [.. positive.Zip(negative, (p, n) => new Sequences(p, n))];

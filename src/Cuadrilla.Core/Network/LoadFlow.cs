@@ -23,7 +23,7 @@ internal static class LoadFlow
             matrix[i, i] += shuntsPu[i];
         }
 
-        var factors = new ComplexLu(matrix);
+        var factors = DenseLu.Of(matrix);
         var source = network.SourceCurrentsPu();
         var voltages = factors.Solve(source);
         if (powersPu.All(p => p == Complex.Zero))

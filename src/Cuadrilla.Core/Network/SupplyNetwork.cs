@@ -32,7 +32,7 @@ public sealed partial class SupplyNetwork
     private readonly Dictionary<string, Bus> buses;
     private readonly Dictionary<string, int> clockHours;
     private readonly IReadOnlyList<NetworkBranch> branches;
-    private readonly ComplexLu fundamental;
+    private readonly DenseLu<Complex> fundamental;
     private readonly ConcurrentDictionary<int, Complex[]> columns = new();
 
     private SupplyNetwork(
@@ -45,7 +45,7 @@ public sealed partial class SupplyNetwork
         FrequencyHz = frequencyHz;
         AssumedInfinite = assumedInfinite;
         NodeCount = nodes.Count == 0 ? 0 : nodes.Values.Max() + 1;
-        fundamental = new ComplexLu(Admittance(1));
+        fundamental = DenseLu.Of(Admittance(1));
     }
 
     /// <summary>Frequency, Hz.</summary>
@@ -128,7 +128,7 @@ public sealed partial class SupplyNetwork
             matrix[i, i] += standing.ShuntsPu[i] + (Complex.Conjugate(standing.PowersPu[i]) / (voltages[i].Magnitude * voltages[i].Magnitude));
         }
 
-        return (voltages[node].Magnitude * buses[busId].NominalVoltageV, new ComplexLu(matrix).Solve(Unit(node))[node] * BaseOhm(busId));
+        return (voltages[node].Magnitude * buses[busId].NominalVoltageV, DenseLu.Of(matrix).Solve(Unit(node))[node] * BaseOhm(busId));
     }
 
     /// <summary>Base current of a bus, A.</summary>

@@ -61,4 +61,30 @@ internal static class DenseRows
             to[i] += factor * what[i];
         }
     }
+
+    /// <summary>to += factor·what, complex numbers with real and imaginary part side by side.</summary>
+    public static void Add(Span<double> to, ReadOnlySpan<double> what, Complex factor)
+    {
+        ArgumentOutOfRangeException.ThrowIfLessThan(what.Length, to.Length);
+        ref var x = ref MemoryMarshal.GetReference(what);
+        ref var y = ref MemoryMarshal.GetReference(to);
+        var real = Vector256.Create(factor.Real);
+        var imaginary = Vector256.Create(-factor.Imaginary, factor.Imaginary, -factor.Imaginary, factor.Imaginary);
+        var turned = Vector256.Create(1L, 0, 3, 2);
+        nuint i = 0, length = (nuint)to.Length;
+        for (; i + 4 <= length; i += 4)
+        {
+            var two = Vector256.LoadUnsafe(ref x, i);
+            (Vector256.LoadUnsafe(ref y, i) + (two * real) + (Vector256.Shuffle(two, turned) * imaginary)).StoreUnsafe(ref y, i);
+        }
+
+        if (i < length)
+        {
+            to[(int)i] += (factor.Real * what[(int)i]) - (factor.Imaginary * what[(int)i + 1]);
+            to[(int)i + 1] += (factor.Real * what[(int)i + 1]) + (factor.Imaginary * what[(int)i]);
+        }
+    }
+
+    /// <summary>The numbers of a matrix in two indices, row by row.</summary>
+    public static Span<T> Of<T>(T[,] matrix) => MemoryMarshal.CreateSpan(ref Unsafe.As<byte, T>(ref MemoryMarshal.GetArrayDataReference(matrix)), matrix.Length);
 }

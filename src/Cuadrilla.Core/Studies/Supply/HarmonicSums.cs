@@ -208,7 +208,7 @@ internal sealed class HarmonicSums
             matrix[i, i] += shunts[i];
         }
 
-        return new ComplexLu(matrix).Solve(network.SourceCurrentsPu(order));
+        return DenseLu.Of(matrix).Solve(network.SourceCurrentsPu(order));
     }
 
     /// <summary>Total harmonic distortion of the voltage at a live bus, worst phase, %.</summary>
@@ -267,7 +267,7 @@ internal sealed class HarmonicSums
                 matrix[i, i] += shunts[i];
             }
 
-            negativeFundamental = new ComplexLu(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => (s * source) - drawn[0][i].Negative)]);
+            negativeFundamental = DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => (s * source) - drawn[0][i].Negative)]);
         }
 
         return negativeFundamental[node];
@@ -287,7 +287,7 @@ internal sealed class HarmonicSums
             matrix[i, i] += fundamentalShunts[i];
         }
 
-        return new ComplexLu(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => s - drawn[0][i].Positive)]);
+        return DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => s - drawn[0][i].Positive)]);
     }
 
     private Complex FundamentalAt(int node) => node == SupplyNetwork.Reference ? Complex.One : fundamental[node];

@@ -64,7 +64,7 @@ internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, S
         return Factors(order, banks).Solve(unit)[node].Magnitude;
     }
 
-    private ComplexLu Factors(double order, bool banks)
+    private DenseLu<Complex> Factors(double order, bool banks)
     {
         var matrix = network.Admittance(order);
         var shunts = StandingLoads.Harmonic(banks ? plant : WithoutBanks, scenario, network, order, loads);
@@ -73,7 +73,7 @@ internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, S
             matrix[i, i] += shunts[i];
         }
 
-        return new ComplexLu(matrix);
+        return DenseLu.Of(matrix);
     }
 
     private PlantSpecification WithoutBanks { get; } = plant with { Distribution = plant.Distribution with { CapacitorBanks = [] } };

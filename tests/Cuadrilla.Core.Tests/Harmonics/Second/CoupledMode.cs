@@ -45,7 +45,7 @@ internal sealed class CoupledMode
             right[r, link] = Sides[x] > 0 ? -1 : 0;
         }
 
-        SmallLinearSystem.SolveInPlace(matrix, right);
+        (DenseLu.OrNull(matrix) ?? throw new SingularMatrixException()).SolveInPlace(DenseRows.Of(right), right.GetLength(1));
         AnyBlocked = conducting.Length < circuit.Bridges;
         firstRail = phases;
         slopes = new CoupledState[phases + 3];

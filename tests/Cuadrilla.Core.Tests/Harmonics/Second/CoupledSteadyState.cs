@@ -151,15 +151,15 @@ internal sealed class CoupledSteadyState
             matrix[k, k] -= 1;
         }
 
-        return SmallLinearSystem.Solve(matrix, residual) is { } step && Array.TrueForAll(step, double.IsFinite) ? step : null;
+        return DenseLu.OrNull(matrix)?.Solve(residual) is { } step && Array.TrueForAll(step, double.IsFinite) ? step : null;
     }
 
     private CoupledOrbit Judge(in CoupledState state, int[] sides, double[,]? slopes)
     {
-        var multiplier = slopes is null ? double.NaN : SmallLinearSystem.SpectralRadius(slopes);
+        var multiplier = slopes is null ? double.NaN : SquareMatrix.SpectralRadius(slopes);
         if (!(multiplier < SurelyStable))
         {
-            multiplier = SmallLinearSystem.SpectralRadius(Derivative(state, sides, Mapped(state, sides), Free(sides, sides)));
+            multiplier = SquareMatrix.SpectralRadius(Derivative(state, sides, Mapped(state, sides), Free(sides, sides)));
             if (multiplier > Stable)
             {
                 return Failure(multiplier);

@@ -102,7 +102,7 @@ internal sealed class CouplingMatrix
             }
         }
 
-        SmallLinearSystem.SolveInPlace(matrix, right);
+        (DenseLu.OrNull(matrix) ?? throw new SingularMatrixException()).SolveInPlace(DenseRows.Of(right), right.GetLength(1));
         foreach (var stretch in stretches)
         {
             stretch.Collect(right, direct, conjugate, span);

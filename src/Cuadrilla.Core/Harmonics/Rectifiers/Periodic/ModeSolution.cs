@@ -54,7 +54,7 @@ internal sealed class ModeSolution
                 }
             }
 
-            var lu = new ComplexLu(matrix);
+            var lu = DenseLu.Of(matrix);
             var (particular, left) = (lu.Solve(drive), lu.SolveTransposed(line));
             for (var c = 0; c < Size; c++)
             {

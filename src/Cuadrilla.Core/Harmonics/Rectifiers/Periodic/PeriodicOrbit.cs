@@ -101,7 +101,7 @@ internal sealed class PeriodicOrbit
     // Three sixths on end are half a cycle.
     private double[,]? SlopesFor(OrbitResult.Settled near) =>
         near.IsSixfold == isSixfold ? near.Slopes
-        : near.IsSixfold ? SmallLinearSystem.Product(near.Slopes, SmallLinearSystem.Product(near.Slopes, near.Slopes))
+        : near.IsSixfold ? SquareMatrix.Product(near.Slopes, SquareMatrix.Product(near.Slopes, near.Slopes))
         : null;
 
     private void Section(double at)
@@ -208,7 +208,7 @@ internal sealed class PeriodicOrbit
         var slopes = near?.Slopes;
         var free = near is null ? [] : Free(circuit, near.Conduction);
         var (coordinates, key) = (free, near?.Conduction.Key ?? -1);
-        RealLu? factors = null;
+        DenseLu<double>? factors = null;
         List<double[]> steps = [];
         var pieces = new List<SeriesPiece>(64);
         var before = double.PositiveInfinity;
@@ -293,7 +293,7 @@ internal sealed class PeriodicOrbit
     }
 
     // 1 − S; null where it is singular.
-    private static RealLu? Factors(double[,] slopes)
+    private static DenseLu<double>? Factors(double[,] slopes)
     {
         var n = slopes.GetLength(0);
         var matrix = new double[n * n];
@@ -305,7 +305,7 @@ internal sealed class PeriodicOrbit
             }
         }
 
-        return RealLu.OrNull(matrix, n);
+        return DenseLu<double>.OrNull(matrix, n);
     }
 
     // One repeat angle and how its end moves with its start.
@@ -344,7 +344,7 @@ internal sealed class PeriodicOrbit
             slopes = Slopes((double[])state.Clone(), conduction, ref after, Free(circuit, conduction), null);
         }
 
-        var multiplier = SmallLinearSystem.SpectralRadius(slopes);
+        var multiplier = SquareMatrix.SpectralRadius(slopes);
         return multiplier < Stable
             ? new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, multiplier, slopes) { JudgedAt = (circuit, emf) }
             : new OrbitResult.Unsettled(multiplier);

@@ -125,14 +125,8 @@ internal sealed class SwitchedMode
 
         if (live.Length > 0)
         {
-            try
-            {
-                SmallLinearSystem.SolveInPlace(matrix, right);
-            }
-            catch (SingularMatrixException problem)
-            {
-                throw new RectifierSearchException("The reactances of the bridge differ by more than numbers can hold.", problem);
-            }
+            var factors = DenseLu.OrNull(matrix) ?? throw new RectifierSearchException("The reactances of the bridge differ by more than numbers can hold.");
+            factors.SolveInPlace(DenseRows.Of(right), right.GetLength(1));
         }
 
         for (var column = 0; column < n + 2; column++)

@@ -31,7 +31,7 @@ internal sealed class FrontAdmittance
             matrix[(i * width) + i] += 1;
         }
 
-        if (RealLu.OrNull(matrix, width) is not { } factors)
+        if (DenseLu<double>.OrNull(matrix, width) is not { } factors)
         {
             return null;
         }

@@ -44,7 +44,7 @@ internal sealed class HeldNetworks
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
     private readonly List<(string BusId, double Pu)> banks;
-    private readonly ComplexLu beyond;
+    private readonly DenseLu<Complex> beyond;
     private readonly Dictionary<int, Complex[]> columns = [];
 
     /// <param name="plant">The plant.</param>
@@ -69,7 +69,7 @@ internal sealed class HeldNetworks
             matrix[i, i] += shunts[i];
         }
 
-        beyond = new ComplexLu(matrix);
+        beyond = DenseLu.Of(matrix);
     }
 
     /// <summary>

@@ -19,7 +19,7 @@ internal sealed class LinearStep
     private readonly IReadOnlyList<double> filterParts;
     private readonly FrontAdmittance?[] sloped;
     private readonly (int Place, FrontAdmittance Front, double[] Raised, IReadOnlyList<(int Place, double Part)> Draws)[] answering;
-    private readonly RealLu?[] boards;
+    private readonly DenseLu<double>?[] boards;
     private readonly int width;
 
     /// <param name="networks">The network.</param>
@@ -38,7 +38,7 @@ internal sealed class LinearStep
             .. Enumerable.Range(0, units.Count).Where(i => units[i].Front.Place >= 0 && sloped[i] is not null)
                 .Select(i => (units[i].Front.Place, sloped[i]!, sloped[i]!.Raised(), units[i].Draws)),
         ];
-        boards = new RealLu?[networks.Nodes.Count];
+        boards = new DenseLu<double>?[networks.Nodes.Count];
         var solvable = new bool[boards.Length];
         Parallel.For(0, boards.Length, p => solvable[p] = Board(p, out boards[p]));
         IsSolvable = Array.TrueForAll(solvable, s => s);
@@ -98,7 +98,7 @@ internal sealed class LinearStep
     }
 
     // 1 + Z·Y of all that sees a place, by itself; null where nothing does. False where it can't be solved with.
-    private bool Board(int place, out RealLu? factors)
+    private bool Board(int place, out DenseLu<double>? factors)
     {
         var matrix = new double[width * width];
         var product = new double[width * width];
@@ -125,7 +125,7 @@ internal sealed class LinearStep
             matrix[(i * width) + i] += 1;
         }
 
-        factors = isSeen ? RealLu.OrNull(matrix, width) : null;
+        factors = isSeen ? DenseLu<double>.OrNull(matrix, width) : null;
         return factors is not null || !isSeen;
     }
 

@@ -113,7 +113,7 @@ internal sealed class OrderNetworks
         return conjugated;
     }
 
-    private static ComplexLu Factors(SupplyNetwork network, int order, Complex[] shunts)
+    private static DenseLu<Complex> Factors(SupplyNetwork network, int order, Complex[] shunts)
     {
         var matrix = network.Admittance(order);
         for (var i = 0; i < network.NodeCount; i++)
@@ -121,6 +121,6 @@ internal sealed class OrderNetworks
             matrix[i, i] += shunts[i];
         }
 
-        return new ComplexLu(matrix);
+        return DenseLu.Of(matrix);
     }
 }
