@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>
@@ -29,13 +31,7 @@ public static class MagnetisingFit
 
     private static double Halved(double most, Func<double, bool> isTooLittle)
     {
-        double low = LeastPu, high = Math.Min(MostPu, most);
-        for (var i = 0; i < 50; i++)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = isTooLittle(middle) ? (middle, high) : (low, middle);
-        }
-
+        var (low, high) = Halving.Between(LeastPu, Math.Min(MostPu, most), isTooLittle);
         return (low + high) / 2;
     }
 

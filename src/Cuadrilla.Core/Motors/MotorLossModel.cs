@@ -104,13 +104,7 @@ public sealed class MotorLossModel
 
         // g(n) = n − speed with the torque that n asks for rises: by halving between half of the synchronous speed and a little above it.
         var synchronous = 120 * frequencyHz / Plate.Poles;
-        double low = 0.5 * synchronous, high = 1.2 * synchronous;
-        for (var i = 0; i < 50; i++)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = Rpm(OnLine(frequencyHz, lineVoltageV, torqueAtRpm(middle))) > middle ? (middle, high) : (low, middle);
-        }
-
+        var (low, high) = Halving.Between(0.5 * synchronous, 1.2 * synchronous, rpm => Rpm(OnLine(frequencyHz, lineVoltageV, torqueAtRpm(rpm))) > rpm);
         return OnLine(frequencyHz, lineVoltageV, torqueAtRpm((low + high) / 2));
     }
 

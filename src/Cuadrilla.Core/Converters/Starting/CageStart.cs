@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Converters.Starting;
 
@@ -43,21 +44,7 @@ public static class CageStart
     private static double HighestSpeed(CageCircuit circuit, StartBus bus, IReadOnlyList<LoadPoint> load)
     {
         var full = new CageStartDrive(circuit, bus, new FullVoltage(), circuit.SynchronousRadPerS);
-        double low = 0.5 * circuit.SynchronousRadPerS, high = circuit.SynchronousRadPerS;
-        for (var i = 0; i < 60; i++)
-        {
-            var middle = (low + high) / 2;
-            var asked = StartSimulation.TorqueAt(load, middle);
-            if (full.At(0, middle, asked).TorqueNm > asked)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
-
-        return low;
+        bool Gains(double speed) => StartSimulation.TorqueAt(load, speed) is var asked && full.At(0, speed, asked).TorqueNm > asked;
+        return Halving.Between(0.5 * circuit.SynchronousRadPerS, circuit.SynchronousRadPerS, Gains, 60).Low;
     }
 }

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Converters.Stopping;
 
 /// <summary>How a stop ended.</summary>
@@ -163,13 +165,6 @@ public static class StopSimulation
             return wanted;
         }
 
-        double low = 0, high = wanted;
-        for (var i = 0; i < 40; i++)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = Holds(middle) ? (middle, high) : (low, middle);
-        }
-
-        return low;
+        return Halving.Between(0, wanted, Holds, 40).Low;
     }
 }

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
@@ -46,19 +48,7 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
     public double LargestTorquePu(double speedPu, double limitPu)
     {
         bool Gives(double torque) => State(Math.Abs(speedPu), torque, limitPu) is { WithinVoltage: true } s && s.CurrentA <= peakPu * Plate.RatedCurrentA * (1 + 1e-9);
-        double low = 0, high = Plate.BreakdownTorquePu;
-        if (Gives(high))
-        {
-            return high;
-        }
-
-        for (var i = 0; i < Halvings && high - low > 1e-10; i++)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = Gives(middle) ? (middle, high) : (low, middle);
-        }
-
-        return low;
+        return Gives(Plate.BreakdownTorquePu) ? Plate.BreakdownTorquePu : Halving.Between(0, Plate.BreakdownTorquePu, Gives, Halvings, 1e-10).Low;
     }
 
     /// <summary>Voltage of the magnets at rated speed that a plate with a d-current and saliency implies, parts of the plate's voltage.</summary>
@@ -83,23 +73,17 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
             return d + (plate.SaliencyPu * q / Math.Sqrt(1 - (m * m)) * m) - wanted;
         }
 
-        double low = 0, high = MostDirectPu;
-        if (Miss(low) >= 0)
+        if (Miss(0) >= 0)
         {
             return 0;
         }
 
-        if (Miss(high) <= 0)
+        if (Miss(MostDirectPu) <= 0)
         {
-            return high;
+            return MostDirectPu;
         }
 
-        for (var i = 0; i < Halvings; i++)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = Miss(middle) < 0 ? (middle, high) : (low, middle);
-        }
-
+        var (low, high) = Halving.Between(0, MostDirectPu, d => Miss(d) < 0, Halvings);
         return (low + high) / 2;
     }
 
@@ -132,19 +116,13 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
             return Of(speed, d, airGap, true);
         }
 
-        double high = d, low = Math.Min(d, -magnetPu / Math.Max(reactanceD, 1e-3));
+        var low = Math.Min(d, -magnetPu / Math.Max(reactanceD, 1e-3));
         if (Voltage(speed, low, airGap) > limitPu)
         {
             return Of(speed, low, airGap, false);
         }
 
-        for (var i = 0; i < Halvings && high - low > 1e-13; i++)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = Voltage(speed, middle, airGap) > limitPu ? (low, middle) : (middle, high);
-        }
-
-        return Of(speed, low, airGap, true);
+        return Of(speed, Halving.Between(low, d, part => Voltage(speed, part, airGap) <= limitPu, Halvings, 1e-13).Low, airGap, true);
     }
 
     // Never more than what takes the magnets' linkage away.

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
@@ -43,20 +45,15 @@ internal sealed class ReluctanceElectrics : SynchronousBase, IMotorElectrics
         }
 
         // The least voltage stands where both axes share it; between there and the best flux it rises.
-        double low = Math.Min(flux, Math.Sqrt(Math.Max(Math.Abs(torquePu) * Math.Max(linkageQ, 0) / linkageD, 1e-4))), high = flux;
+        var low = Math.Min(flux, Math.Sqrt(Math.Max(Math.Abs(torquePu) * Math.Max(linkageQ, 0) / linkageD, 1e-4)));
         var lowest = State(speedPu, torquePu, low);
         if (lowest.VoltageV > limitPu * Plate.RatedVoltageV)
         {
             return lowest with { WithinVoltage = false };
         }
 
-        for (var i = 0; i < Halvings && high - low > 1e-13; i++)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = State(speedPu, torquePu, middle).VoltageV > limitPu * Plate.RatedVoltageV ? (low, middle) : (middle, high);
-        }
-
-        return State(speedPu, torquePu, low);
+        bool Fits(double part) => State(speedPu, torquePu, part).VoltageV <= limitPu * Plate.RatedVoltageV;
+        return State(speedPu, torquePu, Halving.Between(low, flux, Fits, Halvings, 1e-13).Low);
     }
 
     /// <inheritdoc/>
