@@ -10,7 +10,7 @@ namespace Cuadrilla.Web.Calculations;
 /// <summary>Engines and assessment without a stored project.</summary>
 internal static class CalculationEndpoints
 {
-    public static void MapCalculations(this WebApplication app)
+    public static void MapCalculations(this IEndpointRouteBuilder app)
     {
         app.MapPost("/api/calc/{name}", async (string name, HttpRequest request) =>
             {
@@ -22,17 +22,16 @@ internal static class CalculationEndpoints
                 var answer = calculation.Run(await RequestBody.BytesAsync(request));
                 return Results.Text(answer.ToJsonString(ProjectJson.Options), "application/json");
             })
-            .WithName("calculate").WithTags("Calculations").Accepts<object>("application/json").Produces<object>()
-            .Produces<ProblemDocument>(400, Problems.ContentType).Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("calculate").WithTags("Calculations").Accepts<object>("application/json").Produces<object>();
         app.MapPost("/api/assess", async (HttpRequest request, Assessor assessor) =>
             {
                 var plant = ProjectFile.Read(await RequestBody.BytesAsync(request), assessor.Data);
                 return AssessmentDocument.Of(plant, assessor.Run(plant), assessor.Data.PccLimits, withReasons: true);
             })
             .WithName("assess").WithTags("Calculations").Accepts<ProjectFile>("application/json")
-            .Produces<AssessmentDocument>().Produces<ProblemDocument>(400, Problems.ContentType);
+            .Produces<AssessmentDocument>();
         app.MapGet("/api/schema/project", () => Results.Text(ProjectSchema.Text(), "application/schema+json"))
-            .WithName("getProjectSchema").WithTags("Calculations");
+            .WithName("getProjectSchema").WithTags("Calculations").Produces<object>(StatusCodes.Status200OK, "application/schema+json");
         app.MapGet("/api/health", (Database database) => database.Trouble() is { } trouble
                 ? Problems.Of("unwell", "Projects can't be read or saved", StatusCodes.Status503ServiceUnavailable, trouble, [])
                 : Results.Ok(new HealthDocument("ok")))

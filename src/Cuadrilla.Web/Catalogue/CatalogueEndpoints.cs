@@ -21,7 +21,7 @@ internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, do
 /// <summary>Catalogue endpoints.</summary>
 internal static class CatalogueEndpoints
 {
-    public static void MapCatalogue(this WebApplication app) => app.MapGet("/api/catalogue", (HttpContext context, EngineeringData data) =>
+    public static void MapCatalogue(this IEndpointRouteBuilder app) => app.MapGet("/api/catalogue", (HttpContext context, EngineeringData data) =>
         {
             // It does not change while the program runs: asked again, it is not sent again.
             var tag = new EntityTagHeaderValue($"\"{data.Version}\"");

@@ -35,14 +35,14 @@ internal sealed record PlantSensitivityDocument(double HoursPu, double PricePu, 
 /// <summary>Alternatives of a lineup and of the plant.</summary>
 internal static class AlternativeEndpoints
 {
-    public static void MapAlternatives(this WebApplication app) => app
+    public static void MapAlternatives(this IEndpointRouteBuilder app) => app
         .MapGet("/api/projects/{id}/alternatives", (string id, string? lineupId, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : lineupId is not null && plant.Lineups.All(l => l.Id != lineupId)
                     ? Problems.NotFound("There is no such lineup.")
                     : Results.Ok(Of(plant, lineupId, assessor)))
-        .WithName("getAlternatives").WithTags("Energy").Produces<PlantAlternativesDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        .WithName("getAlternatives").WithTags("Energy").Produces<PlantAlternativesDocument>();
 
     private static PlantAlternativesDocument Of(PlantSpecification plant, string? lineupId, Assessor assessor)
     {

@@ -106,14 +106,14 @@ internal static class HarmonicEndpoints
     private const int HighestDrawn = 25;
     private const int MostTakenOut = 12;
 
-    public static void MapHarmonics(this WebApplication app)
+    public static void MapHarmonics(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/projects/{id}/harmonics", (string id, string? scenarioId, string? busId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Study(plant, scenarioId, busId, assessor))
-            .WithName("getHarmonics").WithTags("Harmonics").Produces<HarmonicStudyDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("getHarmonics").WithTags("Harmonics").Produces<HarmonicStudyDocument>();
         app.MapGet("/api/projects/{id}/mitigation", (string id, string? lineupId, string? drivePointId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Results.Ok(Mitigation(plant, lineupId, drivePointId, assessor)))
-            .WithName("getMitigation").WithTags("Harmonics").Produces<MitigationDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("getMitigation").WithTags("Harmonics").Produces<MitigationDocument>();
     }
 
     private static IResult Study(PlantSpecification plant, string? scenarioId, string? busId, Assessor assessor)

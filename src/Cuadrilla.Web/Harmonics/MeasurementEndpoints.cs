@@ -48,14 +48,14 @@ internal static class MeasurementEndpoints
     private const int SamplesPerCycle = 256;
     private const int WrittenCycles = 10;
 
-    public static void MapMeasurements(this WebApplication app)
+    public static void MapMeasurements(this IEndpointRouteBuilder app)
     {
         app.MapPost("/api/projects/{id}/measurements/compare", (string id, MeasurementRequest request, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Compare(plant, request, assessor))
-            .WithName("compareMeasurement").WithTags("Harmonics").Produces<MeasurementDocument>().Produces<ProblemDocument>(400, Problems.ContentType).Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("compareMeasurement").WithTags("Harmonics").Produces<MeasurementDocument>();
         app.MapGet("/api/projects/{id}/waveforms/{part}", (string id, string part, string? scenarioId, string? busId, string? kind, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Waveforms(plant, part, scenarioId, busId, kind, assessor))
-            .WithName("getWaveforms").WithTags("Harmonics").Produces(200, contentType: "application/octet-stream").Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("getWaveforms").WithTags("Harmonics").Produces<Stream>(StatusCodes.Status200OK, "application/octet-stream");
     }
 
     private static IResult Compare(PlantSpecification plant, MeasurementRequest request, Assessor assessor)

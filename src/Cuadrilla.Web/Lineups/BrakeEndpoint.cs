@@ -37,14 +37,14 @@ internal sealed record BrakeTrace(double TimeS, BrakePhase Phase, double Positio
 /// <summary>The brake's endpoint.</summary>
 internal static class BrakeEndpoint
 {
-    public static void MapBrakes(this WebApplication app) => app
+    public static void MapBrakes(this IEndpointRouteBuilder app) => app
         .MapGet("/api/projects/{id}/drive-points/{point}/brake", (string id, string point, string? fault, bool? down, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.Brake(plant, point) is { } model
                     ? Results.Ok(Of(model, FaultOf(fault), down != true))
                     : Problems.NotFound("There is no such drive point with a brake."))
-        .WithName("getBrake").WithTags("Lineups").Produces<BrakeDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        .WithName("getBrake").WithTags("Lineups").Produces<BrakeDocument>();
 
     private static BrakeFault FaultOf(string? word) => Enum.GetValues<BrakeFault>()
         .FirstOrDefault(f => System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(f.ToString()) == word);

@@ -40,14 +40,14 @@ internal sealed record LineupWayDocument(
 /// <summary>The comparison's endpoint.</summary>
 internal static class ComparisonEndpoint
 {
-    public static void MapComparison(this WebApplication app) => app
+    public static void MapComparison(this IEndpointRouteBuilder app) => app
         .MapGet("/api/projects/{id}/lineups/{lineup}/comparison", (string id, string lineup, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : plant.Lineups.Any(l => l.Id == lineup)
                     ? Results.Ok(Of(LineupComparison.Of(plant, lineup, assessor)))
                     : Problems.NotFound("There is no such lineup."))
-        .WithName("getLineupComparison").WithTags("Lineups").Produces<LineupComparisonDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        .WithName("getLineupComparison").WithTags("Lineups").Produces<LineupComparisonDocument>();
 
     private static LineupComparisonDocument Of(LineupComparison found) => new(
         found.BestId, found.Why,

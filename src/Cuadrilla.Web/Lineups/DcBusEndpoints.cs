@@ -46,14 +46,14 @@ internal static class DcBusEndpoints
 {
     private const int Points = 240;
 
-    public static void MapLineups(this WebApplication app) => app
+    public static void MapLineups(this IEndpointRouteBuilder app) => app
         .MapGet("/api/projects/{id}/dc-buses/{bus}", (string id, string bus, string? scenarioId, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.DcBus(plant, bus) is { } model
                     ? Results.Ok(Of(model, plant.Scenarios.FirstOrDefault(s => s.Id == scenarioId) ?? plant.Scenarios[0]))
                     : Problems.NotFound("There is no such DC bus."))
-        .WithName("getDcBus").WithTags("Lineups").Produces<DcBusDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        .WithName("getDcBus").WithTags("Lineups").Produces<DcBusDocument>();
 
     private static DcBusDocument Of(DcBusModel model, Scenario scenario) => new(
         model.Missing,

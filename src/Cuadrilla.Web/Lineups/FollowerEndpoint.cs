@@ -36,14 +36,14 @@ internal sealed record FollowerScenarioDocument(string Scenario, double LeaderRp
 /// <summary>The follower's endpoint.</summary>
 internal static class FollowerEndpoint
 {
-    public static void MapFollowers(this WebApplication app) => app
+    public static void MapFollowers(this IEndpointRouteBuilder app) => app
         .MapGet("/api/projects/{id}/followers/{follower}", (string id, string follower, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.Follower(plant, follower) is { } model
                     ? Results.Ok(Of(model, plant))
                     : Problems.NotFound("There is no such follower."))
-        .WithName("getFollower").WithTags("Lineups").Produces<FollowerDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        .WithName("getFollower").WithTags("Lineups").Produces<FollowerDocument>();
 
     private static FollowerDocument Of(FollowerModel model, PlantSpecification plant)
     {

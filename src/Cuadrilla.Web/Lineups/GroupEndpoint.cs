@@ -34,14 +34,14 @@ internal sealed record GroupMotorDocument(
 /// <summary>The group's endpoint.</summary>
 internal static class GroupEndpoint
 {
-    public static void MapGroups(this WebApplication app) => app
+    public static void MapGroups(this IEndpointRouteBuilder app) => app
         .MapGet("/api/projects/{id}/groups/{group}", (string id, string group, string? scenarioId, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.Group(plant, group) is { } model
                     ? Results.Ok(Of(model, plant.Scenarios.FirstOrDefault(s => s.Id == scenarioId) ?? plant.Scenarios[0]))
                     : Problems.NotFound("There is no such group."))
-        .WithName("getGroup").WithTags("Lineups").Produces<GroupDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        .WithName("getGroup").WithTags("Lineups").Produces<GroupDocument>();
 
     private static GroupDocument Of(GroupModel model, Scenario scenario) => new(
         model.Missing, model.Whole?.SiteCurrentA, model.CableM, model.At(scenario) is { } work ? Of(work) : null);

@@ -36,14 +36,14 @@ internal static class ShaftEndpoint
 {
     private const double IdlePu = 0.3;
 
-    public static void MapShafts(this WebApplication app) => app
+    public static void MapShafts(this IEndpointRouteBuilder app) => app
         .MapGet("/api/projects/{id}/shafts/{shaft}", (string id, string shaft, string? scenarioId, string? kind, int? lost, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.Shaft(plant, shaft) is { } model
                     ? Results.Ok(Of(model, plant.Scenarios.FirstOrDefault(s => s.Id == scenarioId) ?? plant.Scenarios[0], KindOf(kind), lost ?? 1))
                     : Problems.NotFound("There is no such shaft."))
-        .WithName("getShaft").WithTags("Lineups").Produces<ShaftDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+        .WithName("getShaft").WithTags("Lineups").Produces<ShaftDocument>();
 
     private static SharingKind? KindOf(string? word) => word switch
     {

@@ -12,25 +12,25 @@ internal static class ExportEndpoints
 {
     private const string Spreadsheet = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
-    public static void MapExports(this WebApplication app)
+    public static void MapExports(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Exports");
         group.MapGet("/file", (string id, ProjectReader reader) => OnPlant(id, reader, plant => Results.File(
                 ProjectFile.Write(plant, reader.Data), "application/json", FileName(plant.Name) + ProjectFile.Extension)))
-            .WithName("exportProject");
+            .WithName("exportProject").Produces<Stream>(StatusCodes.Status200OK, "application/json");
         group.MapGet("/drive-list.csv", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
                 DriveList.Csv(plant, assessor.Run(plant), reader.Data), "text/csv", FileName(plant.Name) + "-drives.csv")))
-            .WithName("exportDriveListCsv");
+            .WithName("exportDriveListCsv").Produces<Stream>(StatusCodes.Status200OK, "text/csv");
         group.MapGet("/drive-list.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
                 DriveList.Xlsx(plant, assessor.Run(plant), reader.Data), Spreadsheet, FileName(plant.Name) + "-drives.xlsx")))
-            .WithName("exportDriveListXlsx");
+            .WithName("exportDriveListXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
         group.MapGet("/lineups/{lineup}/sheet", (string id, string lineup, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
                 OnPlant(id, reader, plant => Sheet(plant, lineup, assessor, clock, sheet => Results.Ok(sheet))))
-            .WithName("getSheet").Produces<LineupSheet>().Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("getSheet").Produces<LineupSheet>();
         group.MapGet("/lineups/{lineup}/sheet.pdf", (string id, string lineup, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
                 OnPlant(id, reader, plant => Sheet(plant, lineup, assessor, clock, sheet => Results.File(
                     SheetPdf.Write(sheet), "application/pdf", FileName($"{plant.Name} {sheet.Tag}") + ".pdf"))))
-            .WithName("getSheetPdf");
+            .WithName("getSheetPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
     }
 
     private static IResult Sheet(PlantSpecification plant, string lineupId, Assessor assessor, TimeProvider clock, Func<LineupSheet, IResult> answer)

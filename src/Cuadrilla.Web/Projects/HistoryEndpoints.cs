@@ -9,12 +9,12 @@ internal static class HistoryEndpoints
 {
     private const int Longest = 500;
 
-    public static void MapHistory(this WebApplication app)
+    public static void MapHistory(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}/history").WithTags("History");
         group.MapGet("/", (string id, ProjectStore store) => store.History(id, Longest)).WithName("listHistory");
         group.MapGet("/{sequence:long}", (string id, long sequence, ProjectStore store) =>
                 store.DocumentAt(id, sequence) is { } document ? Results.Ok(ProjectReader.Read(document)) : Problems.NotFound("There is no such edit."))
-            .WithName("getEdit").Produces<PlantSpecification>().Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("getEdit").Produces<PlantSpecification>();
     }
 }

@@ -10,36 +10,33 @@ namespace Cuadrilla.Web.Projects;
 /// <summary>Projects: list, create, import, read, edit, undo, redo.</summary>
 internal static class ProjectEndpoints
 {
-    public static void MapProjects(this WebApplication app)
+    public static void MapProjects(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects").WithTags("Projects");
         group.MapGet("/", (ProjectStore store) => store.List()).WithName("listProjects");
         group.MapPost("/", CreateAsync).WithName("createProject").Accepts<CreateRequest>("application/json")
-            .Produces<ProjectDocument>(StatusCodes.Status201Created).Produces<ProblemDocument>(400, Problems.ContentType);
+            .Produces<ProjectDocument>(StatusCodes.Status201Created);
         group.MapPost("/import", ImportAsync).WithName("importProject").Accepts<ProjectFile>("application/json")
-            .Produces<ProjectDocument>(StatusCodes.Status201Created).Produces<ProblemDocument>(400, Problems.ContentType);
+            .Produces<ProjectDocument>(StatusCodes.Status201Created);
         group.MapGet("/{id}", (string id, ProjectStore store, ProjectReader reader) =>
                 store.Find(id) is { } head ? Results.Ok(reader.Document(head)) : Unknown())
-            .WithName("getProject").Produces<ProjectDocument>().Produces<ProblemDocument>(404, Problems.ContentType);
+            .WithName("getProject").Produces<ProjectDocument>();
         group.MapPost("/{id}/edits", EditAsync).WithName("saveEdit").Accepts<EditRequest>("application/json")
-            .Produces<ProjectDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
-            .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+            .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").Accepts<ChangeRequest>("application/json")
-            .Produces<SavedDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
-            .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+            .Produces<SavedDocument>().Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/commands", CommandAsync).WithName("runCommands").Accepts<CommandRequest>("application/json")
-            .Produces<CommandDocument>().Produces<ProblemDocument>(400, Problems.ContentType)
-            .Produces<ProblemDocument>(404, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+            .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/commands/possible", PossibleAsync).WithName("askCommands").Accepts<PossibleRequest>("application/json")
-            .Produces<IReadOnlyList<string>>().Produces<ProblemDocument>(400, Problems.ContentType).Produces<ProblemDocument>(404, Problems.ContentType);
+            .Produces<IReadOnlyList<string>>();
         group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))
             .WithName("undo").Accepts<StepRequest>("application/json")
-            .Produces<ProjectDocument>().Produces<ProblemDocument>(400, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+            .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/redo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Redo(id, basedOn, who)))
             .WithName("redo").Accepts<StepRequest>("application/json")
-            .Produces<ProjectDocument>().Produces<ProblemDocument>(400, Problems.ContentType).Produces<StaleDocument>(409, Problems.ContentType);
+            .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
     }
 
     public static IResult Unknown() => Problems.NotFound("There is no such project.");

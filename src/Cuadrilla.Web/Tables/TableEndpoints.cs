@@ -1,7 +1,6 @@
 using System.Globalization;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Documents.Projects;
-using Cuadrilla.Web.Http;
 using MiniExcelLibs;
 
 namespace Cuadrilla.Web.Tables;
@@ -12,9 +11,9 @@ internal static class TableEndpoints
     private const string Workbook = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
     private const int MaxRows = 20_000;
 
-    public static void MapTables(this WebApplication app) => app.MapPost("/api/tables/xlsx", ReadAsync)
+    public static void MapTables(this IEndpointRouteBuilder app) => app.MapPost("/api/tables/xlsx", ReadAsync)
         .WithTags("Tables").WithName("readWorkbook").Accepts<Stream>(Workbook)
-        .Produces<IReadOnlyList<IReadOnlyList<string>>>().Produces<ProblemDocument>(400, Problems.ContentType);
+        .Produces<IReadOnlyList<IReadOnlyList<string>>>();
 
     private static async Task<IResult> ReadAsync(HttpRequest request)
     {
