@@ -45,7 +45,7 @@ export function roundTicks(to: number, most = 6): number[] {
 /** A round number as a tick says it. */
 export function tickText(value: number): string {
   const round = Number(value.toPrecision(6));
-  return Math.abs(round) >= 1000 ? n(round, 1) : String(round);
+  return Math.abs(round) >= 1000 ? n(round, 1) : String(round).replace("-", "−");
 }
 
 const units = [

@@ -1,6 +1,6 @@
 import { Bar, BarChart, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { bench as size, plum, rule, soft, tick, tickText, xTitle, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 import { FigureList, Missing } from "./FigureList";
@@ -65,7 +65,7 @@ export function LineTab({
             label={xTitle("angle of the phase EMF, °")}
             height={34}
           />
-          <YAxis tick={tick} width={52} label={yTitle("A")} tickFormatter={(v: number) => String(Math.round(v))} />
+          <YAxis tick={tick} width={52} label={yTitle("A")} tickFormatter={tickText} />
           <ReferenceLine y={0} stroke={soft} />
           <Line dataKey="fundamentalA" stroke={soft} strokeDasharray="4 3" dot={false} isAnimationActive={false} />
           <Line dataKey="currentA" stroke={plum} strokeWidth={1.8} dot={false} isAnimationActive={false} />

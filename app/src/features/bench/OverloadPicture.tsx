@@ -1,6 +1,17 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { amber, bench as size, ink, plum, rule, soft, tick, timeAxis, yTitle } from "../../components/charts/axes";
+import {
+  amber,
+  bench as size,
+  ink,
+  plum,
+  rule,
+  soft,
+  tick,
+  tickText,
+  timeAxis,
+  yTitle,
+} from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 
@@ -32,14 +43,7 @@ export function OverloadPicture({ overload }: { readonly overload: NonNullable<B
         <ComposedChart {...size} height={168} data={data} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
           <XAxis {...timeAxis(data, 5)} />
-          <YAxis
-            yAxisId="a"
-            tick={tick}
-            domain={[0, top]}
-            tickFormatter={(v: number) => String(Math.round(v))}
-            width={48}
-            label={yTitle("A")}
-          />
+          <YAxis yAxisId="a" tick={tick} domain={[0, top]} tickFormatter={tickText} width={48} label={yTitle("A")} />
           <YAxis
             yAxisId="heat"
             orientation="right"

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { HarmonicStudy } from "../../api/client";
-import { blue, plum, red, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import { blue, plum, red, rule, soft, tick, tickText, xTitle, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { n } from "../../lib/format";
 import { useProject } from "../project/ProjectContext";
@@ -161,7 +161,7 @@ function Scan({ study }: { readonly study: HarmonicStudy }) {
           height={34}
           label={xTitle("times the line frequency")}
         />
-        <YAxis tick={tick} width={56} label={yTitle("mΩ")} tickFormatter={(v: number) => n(v, 3)} />
+        <YAxis tick={tick} width={56} label={yTitle("mΩ")} tickFormatter={tickText} />
         {study.presentOrders
           .filter((h) => h <= 30)
           .map((h) => (

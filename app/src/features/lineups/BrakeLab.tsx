@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Brake } from "../../api/client";
-import { amber, blue, ink, plum, rule, soft, tick, timeAxis, yTitle } from "../../components/charts/axes";
+import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
@@ -164,7 +164,7 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
         <ComposedChart {...size} height={130} data={[...run.trace]} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
           <XAxis {...timeAxis(run.trace, 8)} />
-          <YAxis tick={tick} width={56} label={yTitle(unit)} tickFormatter={(v: number) => n(v, 3)} />
+          <YAxis tick={tick} width={56} label={yTitle(unit)} tickFormatter={tickText} />
           <ReferenceLine y={0} stroke={soft} />
           <Line
             dataKey="position"

@@ -2,7 +2,19 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type DcBus } from "../../api/client";
-import { amber, blue, ink, plum, red, rule, soft, tick, timeAxis, yTitle } from "../../components/charts/axes";
+import {
+  amber,
+  blue,
+  ink,
+  plum,
+  red,
+  rule,
+  soft,
+  tick,
+  tickText,
+  timeAxis,
+  yTitle,
+} from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
@@ -165,7 +177,7 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
       <ComposedChart {...size} data={rows} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
         <XAxis {...timeAxis(rows, 8)} />
-        <YAxis tick={tick} width={56} label={yTitle("kW, below 0: given")} tickFormatter={(v: number) => n(v, 3)} />
+        <YAxis tick={tick} width={56} label={yTitle("kW, below 0: given")} tickFormatter={tickText} />
         <ReferenceLine y={0} stroke={soft} />
         {members.map((tag, i) => (
           <Line

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Shaft } from "../../api/client";
-import { amber, blue, ink, plum, rule, soft, tick, timeAxis, yTitle } from "../../components/charts/axes";
+import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import type { SharedShaft } from "../../lib/arrangements";
@@ -126,7 +126,7 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
         <ComposedChart {...size} height={240} data={rows} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
           <XAxis {...timeAxis(rows, 10)} />
-          <YAxis tick={tick} width={56} label={yTitle("Nm")} tickFormatter={(v: number) => n(v, 3)} />
+          <YAxis tick={tick} width={56} label={yTitle("Nm")} tickFormatter={tickText} />
           <ReferenceLine y={0} stroke={soft} />
           {marks.map((at, i) => (
             <ReferenceLine
@@ -166,13 +166,7 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
         <ComposedChart {...size} height={150} data={rows} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
           <XAxis {...timeAxis(rows, 10)} />
-          <YAxis
-            tick={tick}
-            width={56}
-            domain={["auto", "auto"]}
-            label={yTitle("rpm")}
-            tickFormatter={(v: number) => n(v, 4)}
-          />
+          <YAxis tick={tick} width={56} domain={["auto", "auto"]} label={yTitle("rpm")} tickFormatter={tickText} />
           {marks.map((at) => (
             <ReferenceLine key={at} x={at} stroke={soft} strokeDasharray="2 3" />
           ))}

@@ -1,7 +1,7 @@
 import type { Specification } from "../../api/client";
 import { freeKeys, type ColumnField, type Mapping, type ReadRow } from "../../lib/columns";
 import { readNumber } from "../../lib/csv";
-import { quantityOf } from "../../fields/field";
+import { quantityOf, type Field } from "../../fields/field";
 import { fields } from "../../fields/table";
 import type { Quantity } from "../../lib/units";
 
@@ -186,45 +186,17 @@ export function readMotors(
 
 /** A motor with nothing entered but its kind. */
 export function emptyMotor(id: string, name: string, technology: OwnMotor["technology"]): OwnMotor {
+  const numbers = Object.entries(fields.OwnMotor as Readonly<Record<string, Field>>).filter(
+    ([, f]) => f.kind === "number",
+  );
   return {
+    ...Object.fromEntries(numbers.map(([key, f]) => [key, "optional" in f ? null : 0])),
     id,
     name,
     technology,
     efficiencyClass: "–",
-    ratedPowerKw: 0,
-    ratedVoltageV: 0,
-    deltaVoltageV: null,
-    ratedFrequencyHz: 0,
-    ratedSpeedRpm: 0,
-    ratedCurrentA: 0,
-    efficiencyPct: 0,
-    powerFactor: 0,
-    poles: 0,
-    breakdownTorquePu: null,
-    noLoadCurrentA: null,
-    lockedRotorCurrentPu: null,
-    lockedRotorTorquePu: null,
-    halfLoadPowerFactor: null,
-    backEmfVPerKrpm: null,
-    inertiaKgM2: null,
-    maxSpeedRpm: null,
-    ratedRiseK: null,
-    stallTimeS: null,
-    startsPerHour: null,
-    withstandV: null,
     forConverter: false,
     explosion: "none",
     certifiedForConverter: false,
-    shaftHeightMm: null,
-    lengthMm: null,
-    massKg: null,
-    priceIndex: null,
-    lossN90T100W: null,
-    lossN50T100W: null,
-    lossN25T100W: null,
-    lossN90T50W: null,
-    lossN50T50W: null,
-    lossN50T25W: null,
-    lossN25T25W: null,
-  };
+  } as unknown as OwnMotor;
 }

@@ -1,14 +1,26 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
 import { api, type Starting, type StartWay } from "../../api/client";
-import { bench as size, blue, ink, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
+import {
+  bench as size,
+  blue,
+  ink,
+  plum,
+  rule,
+  soft,
+  tick,
+  tickText,
+  timeAxis,
+  yTitle,
+} from "../../components/charts/axes";
 import { Frame, NumberTable } from "../../components/charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
 import { useProject } from "../project/ProjectContext";
 import { StoppingSection } from "./StoppingSection";
-import { endWords, rowsOf, type Drawn } from "./traces";
+import { endOf, endWords, rowsOf, type Drawn } from "./traces";
 
 const strokes: Readonly<Record<string, { stroke: string; strokeDasharray?: string }>> = {
   "across-the-line": { stroke: ink },
@@ -41,6 +53,7 @@ export function StartingTab({ point }: { readonly point: string }) {
 
 function Starts({ point }: { readonly point: string }) {
   const { project } = useProject();
+  const [upTo, setUpTo] = useState<string>();
   const starting = useQuery({
     queryKey: ["bench", project.id, point, "starting", project.edit],
     queryFn: async (): Promise<Starting> => {
@@ -63,24 +76,39 @@ function Starts({ point }: { readonly point: string }) {
   if (missing.length > 0) {
     return <Missing names={missing} />;
   }
-  const shown = ways.filter((w) => w.trace.length > 0);
+  const shown = ways.filter((w) => w.trace.length > 0).sort((a, b) => endOf(a) - endOf(b));
+  // A start of two seconds is not squeezed beside one of forty: the picture ends where the way looked at does.
+  const looked = shown.find((w) => w.id === upTo) ?? shown.find((w) => w.isChosen) ?? shown.at(-1);
   return (
     <>
       <p className="text-[12px] text-soft">
         Scenario: {scenario}, the weakest in which it runs; {n(busVoltageV, 4)} V before the start.
       </p>
       <Ways ways={ways} />
-      {pictures.map(([what, title, unit], i) => (
-        <Picture
-          key={what}
-          ways={shown}
-          what={what}
-          title={title}
-          unit={unit}
-          isFirst={i === 0}
-          isLast={i === pictures.length - 1}
-        />
-      ))}
+      {looked && (
+        <label className="mt-2 flex items-baseline gap-2 text-[12px] text-soft">
+          Time shown
+          <select className="entry w-auto" value={looked.id} onChange={(e) => setUpTo(e.target.value)}>
+            {shown.map((w) => (
+              <option key={w.id} value={w.id}>
+                to the end of {w.id.replaceAll("-", " ")}, {n(endOf(w))} s
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {looked &&
+        pictures.map(([what, title, unit], i) => (
+          <Picture
+            key={what}
+            ways={shown}
+            untilS={Math.max(0.1, endOf(looked))}
+            what={what}
+            title={title}
+            unit={unit}
+            isFirst={i === 0}
+          />
+        ))}
     </>
   );
 }
@@ -134,20 +162,20 @@ function Ways({ ways }: { readonly ways: readonly StartWay[] }) {
 
 function Picture({
   ways,
+  untilS,
   what,
   title,
   unit,
   isFirst,
-  isLast,
 }: {
   readonly ways: readonly StartWay[];
+  readonly untilS: number;
   readonly what: Drawn;
   readonly title: string;
   readonly unit: string;
   readonly isFirst: boolean;
-  readonly isLast: boolean;
 }) {
-  const rows = rowsOf(ways, what);
+  const rows = rowsOf(ways, what, untilS);
   return (
     <Frame
       title={title}
@@ -167,21 +195,13 @@ function Picture({
         />
       }
     >
-      <ComposedChart {...size} height={isLast ? 140 : 118} data={rows} accessibilityLayer={false}>
+      <ComposedChart {...size} height={140} data={rows} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis
-          dataKey="timeS"
-          type="number"
-          tick={isLast ? tick : false}
-          domain={[0, "dataMax"]}
-          tickCount={6}
-          tickFormatter={(v: number) => n(v, 3)}
-          {...(isLast ? { label: xTitle("time, s"), height: 34 } : { height: 6 })}
-        />
+        <XAxis {...timeAxis(rows, 6)} />
         <YAxis
           tick={tick}
           domain={what === "busVoltageV" ? ["dataMin - 5", "dataMax + 2"] : [0, "auto"]}
-          tickFormatter={(v: number) => String(Math.round(v))}
+          tickFormatter={tickText}
           width={52}
           label={yTitle(unit)}
         />

@@ -11,6 +11,7 @@ import {
   rule,
   soft,
   tick,
+  tickText,
   timeAxis,
   yTitle,
 } from "../../components/charts/axes";
@@ -161,7 +162,7 @@ function Picture({
         <YAxis
           tick={tick}
           domain={what === "linkV" ? linkRange(limit) : [0, "auto"]}
-          tickFormatter={(v: number) => String(Math.round(v))}
+          tickFormatter={tickText}
           width={52}
           label={yTitle(unit)}
         />
@@ -208,13 +209,7 @@ function SoftStopPicture({ stop }: { readonly stop: NonNullable<Stopping["softSt
         <ComposedChart {...size} height={140} data={[...stop.trace]} accessibilityLayer={false}>
           <CartesianGrid stroke={rule} vertical={false} />
           <XAxis {...timeAxis(stop.trace, 5)} />
-          <YAxis
-            yAxisId="n"
-            tick={tick}
-            width={52}
-            label={yTitle("rpm")}
-            tickFormatter={(v: number) => String(Math.round(v))}
-          />
+          <YAxis yAxisId="n" tick={tick} width={52} label={yTitle("rpm")} tickFormatter={tickText} />
           <YAxis
             yAxisId="a"
             orientation="right"

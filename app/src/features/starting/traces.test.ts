@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { StartWay } from "../../api/client";
-import { endWords, rowsOf, valueAt } from "./traces";
+import { endOf, endWords, rowsOf, valueAt } from "./traces";
 
 const moment = (timeS: number, speedRpm: number) => ({
   timeS,
@@ -29,8 +29,11 @@ describe("traces of starts", () => {
     expect(valueAt([], 0, "speedRpm")).toBeUndefined();
   });
 
-  it("share one time axis as long as the longest", () => {
-    const rows = rowsOf([way("a", "reached", 2), way("b", "reached", 8)], "speedRpm", 8);
+  it("share one time axis up to a time", () => {
+    const ways = [way("a", "reached", 2), way("b", "reached", 8)];
+    expect(ways.map(endOf)).toEqual([2, 8]);
+    expect(rowsOf(ways, "speedRpm", 2, 4).at(-1)).toMatchObject({ timeS: 2, a: 1480, b: 370 });
+    const rows = rowsOf(ways, "speedRpm", 8, 8);
     expect(rows).toHaveLength(9);
     expect(rows.at(-1)).toMatchObject({ timeS: 8, b: 1480, a: undefined });
     expect(rows[1]).toMatchObject({ timeS: 1, a: 740 });

@@ -25,11 +25,13 @@ export function valueAt<K extends string>(
   return from[what] + ((to[what] - from[what]) * (timeS - from.timeS)) / (to.timeS - from.timeS);
 }
 
-/** One time axis for all ways that can be, in so many steps. */
-export function rowsOf(ways: readonly StartWay[], what: Drawn, steps = 160): TraceRow[] {
-  const longest = Math.max(0.1, ...ways.map((w) => w.trace.at(-1)?.timeS ?? 0));
+/** When what is drawn of a way ends, s. */
+export const endOf = (way: StartWay): number => way.trace.at(-1)?.timeS ?? 0;
+
+/** One time axis for all ways that can be, up to a time, in so many steps. */
+export function rowsOf(ways: readonly StartWay[], what: Drawn, untilS: number, steps = 160): TraceRow[] {
   return Array.from({ length: steps + 1 }, (_, i) => {
-    const timeS = (longest * i) / steps;
+    const timeS = (untilS * i) / steps;
     const row: Record<string, number | undefined> = {};
     for (const way of ways) {
       row[way.id] = valueAt(way.trace, timeS, what);

@@ -1,6 +1,17 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../../api/client";
-import { bench as size, blue, ink, plum, rule, soft, tick, xTitle, yTitle } from "../../../components/charts/axes";
+import {
+  bench as size,
+  blue,
+  ink,
+  plum,
+  rule,
+  soft,
+  tick,
+  tickText,
+  xTitle,
+  yTitle,
+} from "../../../components/charts/axes";
 import { Frame, NumberTable } from "../../../components/charts/Frame";
 import { n } from "../../../lib/format";
 
@@ -28,7 +39,7 @@ export function WinderPicture({ winder }: { readonly winder: Bench["winder"] }) 
           type="number"
           tick={tick}
           domain={["dataMin", "dataMax"]}
-          tickFormatter={(v: number) => String(Math.round(v))}
+          tickFormatter={tickText}
           label={xTitle("diameter, mm")}
           height={34}
         />
