@@ -28,7 +28,7 @@ public static class MadePlant
             {
                 Transformers = [.. demo.Distribution.Transformers.Select(t => t with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints })],
             },
-            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", chunk, [], [], string.Empty, string.Empty, []))],
+            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", [.. chunk], [], [], string.Empty, string.Empty, []))],
         };
     }
 
@@ -78,7 +78,7 @@ public static class MadePlant
                     States = [.. plant.AllDrivePoints().Where((_, i) => k > 0 && i % (k + 1) == 0).Select(p => new DrivePointState(p.Id, false, 1, 1))],
                 }),
             ],
-            Lineups = [.. chunks.Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", low[i % low.Count].Id, chunk, [], [], string.Empty, string.Empty, []))],
+            Lineups = [.. chunks.Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", low[i % low.Count].Id, [.. chunk], [], [], string.Empty, string.Empty, []))],
         };
     }
 

@@ -15,7 +15,7 @@ internal static class RandomLineup
     public static Lineup Of(Draw draw, RandomChoices choices, EngineeringData data, int index, int firstPoint, int count, Bus bus)
     {
         var points = Enumerable.Range(firstPoint, count).Select(i => Point(draw, choices, i)).ToList();
-        var lineup = new Lineup($"l{index}", $"L{index + 1}", $"Lineup {index + 1}", bus.Id, points, [], [], string.Empty, string.Empty, []);
+        var lineup = new Lineup($"l{index}", $"L{index + 1}", $"Lineup {index + 1}", bus.Id, [.. points], [], [], string.Empty, string.Empty, []);
         if (count < 2)
         {
             return lineup;
@@ -64,7 +64,7 @@ internal static class RandomLineup
             $"{lineup.Id}-group", "Group",
             [.. members.Select(m => new GroupMember(m.Id, draw.Whole(1, 12), draw.One<MotorProtection>(), draw.One<TripClass>(), draw.Chance(60), draw.Chance(40)))],
             draw.Chance(50) ? Given.Unknown : draw.Even(30, 100), string.Empty);
-        return lineup with { DrivePoints = members, Arrangements = [group] };
+        return lineup with { DrivePoints = [.. members], Arrangements = [group] };
     }
 
     private static Lineup DcBus(Draw draw, RandomChoices choices, EngineeringData data, Lineup lineup)
@@ -78,7 +78,7 @@ internal static class RandomLineup
         var bus = new CommonDcBus(
             $"{lineup.Id}-dc", "DC bus", [.. points.Select(p => p.Id)], draw.Chance(10) ? string.Empty : draw.One([.. data.SupplyModules.Keys]), draw.Chance(40) ? Given.Unknown : draw.Size(1, 100),
             draw.Chance(40) ? Given.Unknown : draw.Size(0.1, 20), draw.Maybe(draw.One([50.0, 200, 800])), draw.Chance(40) ? Given.Unknown : draw.Size(0.1, 30), string.Empty, control);
-        return lineup with { DrivePoints = points, DcBuses = [bus] };
+        return lineup with { DrivePoints = [.. points], DcBuses = [bus] };
     }
 
     private static SharedShaft Shaft(Draw draw, Lineup lineup) => new(

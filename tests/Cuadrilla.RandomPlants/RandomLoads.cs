@@ -36,14 +36,14 @@ internal static class RandomLoads
         };
     }
 
-    public static IReadOnlyList<DutyPoint> Duty(Draw draw) => draw.Whole(0, 3) switch
+    public static ValueList<DutyPoint> Duty(Draw draw) => draw.Whole(0, 3) switch
     {
         0 => [],
         1 => [new DutyPoint(1, draw.One([0.0, 8760, 4000]))],
         _ => [.. Enumerable.Range(1, draw.Whole(1, 4)).Select(i => new DutyPoint(draw.One([0.05, 0.3, 0.6, 0.8, 1, 1.2]), draw.One([0.0, 500, 2000])))],
     };
 
-    private static FluidMachine Fluid(Draw draw, double flow, double rpm, IReadOnlyList<DutyPoint> duty, bool fan)
+    private static FluidMachine Fluid(Draw draw, double flow, double rpm, ValueList<DutyPoint> duty, bool fan)
     {
         var running = draw.Whole(2, 4);
         ParallelPath path = draw.Chance(25) ? new ParallelPath.Common(running, draw.Whole(1, running)) : new ParallelPath.Own();
@@ -58,7 +58,7 @@ internal static class RandomLoads
             draw.MaybeEven(1.01, 2), draw.MaybeSize(0.001, 500), draw.MaybeSize(0.5, 120), duty, control, path, []);
     }
 
-    private static ConveyorLoad Conveyor(Draw draw, DriveTrain train, IReadOnlyList<DutyPoint> duty)
+    private static ConveyorLoad Conveyor(Draw draw, DriveTrain train, ValueList<DutyPoint> duty)
     {
         var length = draw.Size(5, 2000);
         return new ConveyorLoad(
@@ -66,7 +66,7 @@ internal static class RandomLoads
             draw.MaybeEven(0.012, 0.05), draw.MaybeEven(1, 4), draw.MaybeEven(1, 60), draw.MaybeEven(1, 40), draw.MaybeEven(0.1, 1.5), draw.Maybe(draw.One([100.0, 150])));
     }
 
-    private static WinderLoad Winder(Draw draw, DriveTrain train, IReadOnlyList<DutyPoint> duty, double kw)
+    private static WinderLoad Winder(Draw draw, DriveTrain train, ValueList<DutyPoint> duty, double kw)
     {
         var speed = draw.Size(0.1, 20);
         var core = draw.Even(0.05, 0.4);
@@ -75,7 +75,7 @@ internal static class RandomLoads
             draw.MaybeEven(0.1, 3), draw.MaybeSize(100, 8000), draw.MaybeEven(0, 20));
     }
 
-    private static HoistLoad Hoist(Draw draw, DriveTrain train, IReadOnlyList<DutyPoint> duty, double kw)
+    private static HoistLoad Hoist(Draw draw, DriveTrain train, ValueList<DutyPoint> duty, double kw)
     {
         var speed = draw.Size(0.05, 3);
         var mass = Math.Clamp(kw * 1e3 / (9.81 * speed), 1, 1e6);
@@ -84,11 +84,11 @@ internal static class RandomLoads
             draw.MaybeSize(1, 100), draw.MaybeSize(1, 60), draw.Maybe(draw.One([1.0, 2, 4])), draw.MaybeEven(0.2, 1.5), draw.MaybeEven(0.5, 1));
     }
 
-    private static ServoAxisLoad Servo(Draw draw, DriveTrain train, IReadOnlyList<DutyPoint> duty) => new(
+    private static ServoAxisLoad Servo(Draw draw, DriveTrain train, ValueList<DutyPoint> duty) => new(
         train, duty, draw.One<MoveShape>(), draw.MaybeSize(0.5, 500), draw.MaybeSize(0.005, 1), draw.MaybeSize(0.01, 3), draw.MaybeSize(0.05, 5), draw.Maybe(draw.One([0.0, 0.5])),
         draw.MaybeEven(0, 200), draw.Maybe(draw.One([0.0, 90])));
 
-    private static ProfileLoad Profile(Draw draw, DriveTrain train, IReadOnlyList<DutyPoint> duty, double torqueNm, double rpm)
+    private static ProfileLoad Profile(Draw draw, DriveTrain train, ValueList<DutyPoint> duty, double torqueNm, double rpm)
     {
         var points = new List<ProfilePoint> { new(0, draw.One([0, rpm, -rpm]), draw.One([0, torqueNm])) };
         for (var i = 0; i < draw.Whole(1, 8); i++)
@@ -96,6 +96,6 @@ internal static class RandomLoads
             points.Add(new ProfilePoint(points[^1].TimeS + draw.Size(0.05, 60), rpm * draw.One([-1.0, 0, 0.5, 1]), torqueNm * draw.One([-1.0, 0, 0.5, 1, 2])));
         }
 
-        return new ProfileLoad(train, duty, points);
+        return new ProfileLoad(train, duty, [.. points]);
     }
 }

@@ -47,9 +47,9 @@ public static class RandomPlant
             distribution,
             new CommonCoupling(draw.One(distribution.Buses).Id, draw.Chance(50) ? Given.Unknown : draw.Size(20, 5000)),
             [],
-            lineups,
-            motors,
-            converters,
+            [.. lineups],
+            [.. motors],
+            [.. converters],
             [],
             RandomSupply.Overrides(draw, data));
         return plant with { Scenarios = RandomSupply.Scenarios(draw, plant) };

@@ -64,13 +64,13 @@ internal static class RandomSupply
         var banks = Enumerable.Range(0, draw.One([0, 0, 1, 2])).Select(i => new CapacitorBank(
             $"bank-{i}", $"bank {i}", draw.One(low).Id, draw.Size(1, 100), draw.Whole(1, 6), draw.Chance(35) ? Given.Unknown : draw.One([4.0, 100.0 / 9, 5.67, 7, 14, 4.1]))).ToList();
         var loads = Enumerable.Range(0, draw.Whole(0, 3)).Select(i => Load(draw, $"load-{i}", draw.One(low).Id)).ToList();
-        return new Distribution(buses, transformers, links, banks, loads)
+        return new Distribution([.. buses], [.. transformers], [.. links], [.. banks], [.. loads])
         {
             ActiveFilters = draw.Chance(10) ? [new ActiveFilter("filter-0", "filter", draw.One(low).Id, draw.Size(10, 400))] : [],
         };
     }
 
-    public static IReadOnlyList<Scenario> Scenarios(Draw draw, PlantSpecification plant)
+    public static ValueList<Scenario> Scenarios(Draw draw, PlantSpecification plant)
     {
         var scenarios = new List<Scenario> { Scenario.AsUsual("usual", "as usual") };
         for (var i = 0; i < draw.Whole(0, 2); i++)
@@ -85,10 +85,10 @@ internal static class RandomSupply
             scenarios.Add(SupplyNetwork.PhaseConflicts(plant.Distribution, scenario, plant.Source.BusId).Any() ? scenario with { Switches = [] } : scenario);
         }
 
-        return scenarios;
+        return [.. scenarios];
     }
 
-    public static IReadOnlyList<DefaultOverride> Overrides(Draw draw, EngineeringData data) =>
+    public static ValueList<DefaultOverride> Overrides(Draw draw, EngineeringData data) =>
     [
         .. data.Defaults.Where(_ => draw.Chance(4)).Select(d => new DefaultOverride(d.Key, draw.One([d.Min, d.Max, (d.Min + d.Max) / 2]), "tried")),
     ];

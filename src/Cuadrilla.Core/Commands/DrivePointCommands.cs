@@ -36,7 +36,7 @@ public sealed record AddDrivePoint(string LineupId, string AfterId) : PlantComma
         List<DrivePoint> points = [.. lineup.DrivePoints];
         var place = points.FindIndex(p => p.Id == afterId);
         points.Insert(place < 0 ? points.Count : place + 1, point);
-        return lineup with { DrivePoints = points };
+        return lineup with { DrivePoints = [.. points] };
     }
 }
 
@@ -111,10 +111,10 @@ public sealed record RemoveDrivePoints(IReadOnlyList<string> PointIds) : PlantCo
             {
                 case MotorGroup group when group.Members.Where(m => !ids.Contains(m.PointId)).ToList() is { Count: > 0 } members:
                     points[members[0].PointId] = points[members[0].PointId] with { Converter = points[group.Members[0].PointId].Converter };
-                    kept.Add(group with { Members = members });
+                    kept.Add(group with { Members = [.. members] });
                     break;
                 case SharedShaft shaft when shaft.Units.Where(u => !ids.Contains(u.PointId)).ToList() is { Count: > 1 } units:
-                    kept.Add(shaft with { Units = units });
+                    kept.Add(shaft with { Units = [.. units] });
                     break;
                 case RatioFollower ratio when !ratio.PointIds().Any(ids.Contains):
                     kept.Add(ratio);
@@ -125,7 +125,7 @@ public sealed record RemoveDrivePoints(IReadOnlyList<string> PointIds) : PlantCo
         return lineup with
         {
             DrivePoints = [.. lineup.DrivePoints.Where(p => !ids.Contains(p.Id)).Select(p => points[p.Id])],
-            Arrangements = kept,
+            Arrangements = [.. kept],
             DcBuses = [.. lineup.DcBuses.Select(b => Without(b, ids)).Where(b => b.MemberIds.Count > 0)],
         };
     }

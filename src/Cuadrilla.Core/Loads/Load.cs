@@ -51,32 +51,13 @@ public sealed record FluidMachine(
     Given ShutOffPu,
     Given InertiaKgM2,
     Given StartTimeS,
-    IReadOnlyList<DutyPoint> Duty,
+    ValueList<DutyPoint> Duty,
     PresentControl PresentControl,
     ParallelPath Path,
-    IReadOnlyList<VanePoint> VaneCurve)
+    ValueList<VanePoint> VaneCurve)
 {
     /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
     public Given StopTimeS { get; init; }
-
-    /// <summary>Equal when every value and every duty point is.</summary>
-    public bool Equals(FluidMachine? other) =>
-        other is not null
-        && RatedFlowM3PerS == other.RatedFlowM3PerS
-        && RatedEfficiency == other.RatedEfficiency
-        && RatedSpeedRpm == other.RatedSpeedRpm
-        && StaticFraction == other.StaticFraction
-        && ShutOffPu == other.ShutOffPu
-        && InertiaKgM2 == other.InertiaKgM2
-        && StartTimeS == other.StartTimeS
-        && StopTimeS == other.StopTimeS
-        && PresentControl == other.PresentControl
-        && Path == other.Path
-        && VaneCurve.SequenceEqual(other.VaneCurve)
-        && Duty.SequenceEqual(other.Duty);
-
-    /// <inheritdoc/>
-    public override int GetHashCode() => HashCode.Combine(RatedFlowM3PerS, RatedEfficiency, RatedSpeedRpm, StaticFraction, Duty.Count, PresentControl);
 }
 
 /// <summary>A point of a fan's curve with inlet vanes, both in parts of the rated.</summary>

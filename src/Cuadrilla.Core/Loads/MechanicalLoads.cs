@@ -16,15 +16,7 @@ public sealed record DriveTrain(Given GearRatio, Given GearEfficiency, Given Ine
 /// <summary>A machine whose torque follows from mechanics.</summary>
 /// <param name="Train">Gear and start.</param>
 /// <param name="Duty">Hours a year at each level, at most 8760 h together.</param>
-public abstract record MechanicalLoad(DriveTrain Train, IReadOnlyList<DutyPoint> Duty) : Load
-{
-    /// <summary>Equal when every value and every duty point is.</summary>
-    public virtual bool Equals(MechanicalLoad? other) =>
-        other is not null && EqualityContract == other.EqualityContract && Train == other.Train && Duty.SequenceEqual(other.Duty);
-
-    /// <inheritdoc/>
-    public override int GetHashCode() => HashCode.Combine(EqualityContract, Train, Duty.Count);
-}
+public abstract record MechanicalLoad(DriveTrain Train, ValueList<DutyPoint> Duty) : Load;
 
 /// <summary>Positive-displacement pump, screw, extruder, mixer or mill: torque hardly depends on speed.</summary>
 /// <param name="Train">Gear and start.</param>
@@ -34,7 +26,7 @@ public abstract record MechanicalLoad(DriveTrain Train, IReadOnlyList<DutyPoint>
 /// <param name="BreakawayPct">Torque at the first turn, % of the running torque.</param>
 /// <param name="MinSpeedPu">Lowest speed in use, parts of the rated.</param>
 public sealed record ConstantTorqueLoad(
-    DriveTrain Train, IReadOnlyList<DutyPoint> Duty, Given TorqueNm, Given RatedSpeedRpm, Given BreakawayPct, Given MinSpeedPu)
+    DriveTrain Train, ValueList<DutyPoint> Duty, Given TorqueNm, Given RatedSpeedRpm, Given BreakawayPct, Given MinSpeedPu)
     : MechanicalLoad(Train, Duty);
 
 /// <summary>A machine that is mainly inertia: large fan wheel, centrifuge, ball mill, saw.</summary>
@@ -44,7 +36,7 @@ public sealed record ConstantTorqueLoad(
 /// <param name="RatedSpeedRpm">Rated speed, rpm.</param>
 /// <param name="BreakawayPct">Torque at the first turn, % of the running torque.</param>
 public sealed record HighInertiaLoad(
-    DriveTrain Train, IReadOnlyList<DutyPoint> Duty, Given RunningTorqueNm, Given RatedSpeedRpm, Given BreakawayPct)
+    DriveTrain Train, ValueList<DutyPoint> Duty, Given RunningTorqueNm, Given RatedSpeedRpm, Given BreakawayPct)
     : MechanicalLoad(Train, Duty);
 
 /// <summary>A belt conveyor.</summary>
@@ -62,7 +54,7 @@ public sealed record HighInertiaLoad(
 /// <param name="BreakawayPct">Force at the first movement, % of the running force.</param>
 public sealed record ConveyorLoad(
     DriveTrain Train,
-    IReadOnlyList<DutyPoint> Duty,
+    ValueList<DutyPoint> Duty,
     Given MassFlowKgPerS,
     Given LengthM,
     Given LiftM,
@@ -88,7 +80,7 @@ public sealed record ConveyorLoad(
 /// <param name="BreakawayPct">Torque at the first turn, % of the running torque.</param>
 public sealed record RollerGroupLoad(
     DriveTrain Train,
-    IReadOnlyList<DutyPoint> Duty,
+    ValueList<DutyPoint> Duty,
     Given Rollers,
     Given TorqueEachNm,
     Given SimultaneityPct,
@@ -105,7 +97,7 @@ public sealed record RollerGroupLoad(
 /// <param name="BreakawayPct">Torque at the first turn, % of the running torque.</param>
 public sealed record DosingPumpLoad(
     DriveTrain Train,
-    IReadOnlyList<DutyPoint> Duty,
+    ValueList<DutyPoint> Duty,
     Given DisplacementCm3PerRev,
     Given PressureBar,
     Given PumpEfficiency,
@@ -126,7 +118,7 @@ public sealed record DosingPumpLoad(
 /// <param name="FrictionNm">Friction at the roll's shaft, Nm.</param>
 public sealed record WinderLoad(
     DriveTrain Train,
-    IReadOnlyList<DutyPoint> Duty,
+    ValueList<DutyPoint> Duty,
     bool Unwinds,
     Given LineSpeedMPerS,
     Given TensionN,
@@ -152,7 +144,7 @@ public sealed record WinderLoad(
 /// <param name="Efficiency">Efficiency of ropes, guides and drum, 0.2 to 1.</param>
 public sealed record HoistLoad(
     DriveTrain Train,
-    IReadOnlyList<DutyPoint> Duty,
+    ValueList<DutyPoint> Duty,
     Given MassKg,
     Given ReturnMassKg,
     Given CounterweightKg,
@@ -181,7 +173,7 @@ public sealed record HoistLoad(
 /// <param name="InclineDeg">Angle of the axis, 90° vertical, 0° level.</param>
 public sealed record ServoAxisLoad(
     DriveTrain Train,
-    IReadOnlyList<DutyPoint> Duty,
+    ValueList<DutyPoint> Duty,
     MoveShape Shape,
     Given MassKg,
     Given FeedMPerRev,
@@ -195,14 +187,7 @@ public sealed record ServoAxisLoad(
 /// <param name="Train">Gear and start.</param>
 /// <param name="Duty">Hours at each rate of cycles.</param>
 /// <param name="Points">At least two, time ascending from 0; the last closes the cycle.</param>
-public sealed record ProfileLoad(DriveTrain Train, IReadOnlyList<DutyPoint> Duty, IReadOnlyList<ProfilePoint> Points) : MechanicalLoad(Train, Duty)
-{
-    /// <summary>Equal when every value and every point is.</summary>
-    public bool Equals(ProfileLoad? other) => base.Equals(other) && Points.SequenceEqual(other!.Points);
-
-    /// <inheritdoc/>
-    public override int GetHashCode() => HashCode.Combine(base.GetHashCode(), Points.Count);
-}
+public sealed record ProfileLoad(DriveTrain Train, ValueList<DutyPoint> Duty, ValueList<ProfilePoint> Points) : MechanicalLoad(Train, Duty);
 
 /// <summary>A point of a profile at the machine's shaft.</summary>
 public sealed record ProfilePoint(double TimeS, double SpeedRpm, double TorqueNm);

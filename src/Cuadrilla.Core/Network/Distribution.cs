@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Network;
 
 /// <summary>Everything between the source and the lineups.</summary>
@@ -7,14 +9,14 @@ namespace Cuadrilla.Core.Network;
 /// <param name="CapacitorBanks">Capacitor banks.</param>
 /// <param name="Loads">What hangs on the buses beside the lineups.</param>
 public sealed record Distribution(
-    IReadOnlyList<Bus> Buses,
-    IReadOnlyList<Transformer> Transformers,
-    IReadOnlyList<BusLink> Links,
-    IReadOnlyList<CapacitorBank> CapacitorBanks,
-    IReadOnlyList<BusLoad> Loads)
+    ValueList<Bus> Buses,
+    ValueList<Transformer> Transformers,
+    ValueList<BusLink> Links,
+    ValueList<CapacitorBank> CapacitorBanks,
+    ValueList<BusLoad> Loads)
 {
     /// <summary>Central active filters.</summary>
-    public IReadOnlyList<ActiveFilter> ActiveFilters { get; init; } = [];
+    public ValueList<ActiveFilter> ActiveFilters { get; init; } = [];
 
     /// <summary>The bus with a key.</summary>
     /// <exception cref="InvalidOperationException">There is none; validation refuses such a plant.</exception>

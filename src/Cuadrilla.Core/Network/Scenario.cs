@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Network;
 
 /// <summary>A named state of the plant. What a list does not name is as usual: running, fully loaded, in its normal position.</summary>
@@ -10,10 +12,10 @@ namespace Cuadrilla.Core.Network;
 public sealed record Scenario(
     string Id,
     string Name,
-    IReadOnlyList<DrivePointState> States,
-    IReadOnlyList<LoadState> LoadStates,
-    IReadOnlyList<SwitchState> Switches,
-    IReadOnlyList<BankState> BankStates)
+    ValueList<DrivePointState> States,
+    ValueList<LoadState> LoadStates,
+    ValueList<SwitchState> Switches,
+    ValueList<BankState> BankStates)
 {
     /// <summary>A scenario in which everything is as usual.</summary>
     public static Scenario AsUsual(string id, string name) => new(id, name, [], [], [], []);

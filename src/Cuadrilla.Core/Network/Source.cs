@@ -26,7 +26,7 @@ public sealed record Source(
     public Given BackgroundV7Deg { get; init; }
 
     /// <summary>Background of further orders, where it was measured.</summary>
-    public IReadOnlyList<BackgroundOrder> FurtherBackground { get; init; } = [];
+    public ValueList<BackgroundOrder> FurtherBackground { get; init; } = [];
 
     /// <summary>Orders of the background that there is something of.</summary>
     public IEnumerable<int> BackgroundOrders() => FurtherBackground.Select(b => b.Order).Prepend(7).Prepend(5).Where(h => BackgroundPu(h) != Complex.Zero);

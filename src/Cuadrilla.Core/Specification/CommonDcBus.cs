@@ -16,7 +16,7 @@ namespace Cuadrilla.Core.Specification;
 public sealed record CommonDcBus(
     string Id,
     string Name,
-    IReadOnlyList<string> MemberIds,
+    ValueList<string> MemberIds,
     string SupplyModuleId,
     Given ResistorOhm,
     Given ResistorContinuousKw,

@@ -23,12 +23,12 @@ public sealed record Lineup(
     string Tag,
     string Name,
     string BusId,
-    IReadOnlyList<DrivePoint> DrivePoints,
-    IReadOnlyList<CommonDcBus> DcBuses,
-    IReadOnlyList<Arrangement> Arrangements,
+    ValueList<DrivePoint> DrivePoints,
+    ValueList<CommonDcBus> DcBuses,
+    ValueList<Arrangement> Arrangements,
     string VariantName,
     string Reason,
-    IReadOnlyList<LineupVariant> SetAside)
+    ValueList<LineupVariant> SetAside)
 {
     /// <summary>The lineup built the other way; nothing is set aside in it.</summary>
     public Lineup As(LineupVariant variant)
@@ -58,26 +58,8 @@ public sealed record DrivePoint(
     MotorCable Cable,
     MotorChoice Motor,
     Load Load,
-    IReadOnlyList<SkipBand> SkipBands,
-    HoldingBrake Brake)
-{
-    /// <summary>Equal when every value and every skip band is.</summary>
-    public bool Equals(DrivePoint? other) =>
-        other is not null
-        && Id == other.Id
-        && Tag == other.Tag
-        && Name == other.Name
-        && Feeder == other.Feeder
-        && Converter == other.Converter
-        && Cable == other.Cable
-        && Motor == other.Motor
-        && Load == other.Load
-        && Brake == other.Brake
-        && SkipBands.SequenceEqual(other.SkipBands);
-
-    /// <inheritdoc/>
-    public override int GetHashCode() => HashCode.Combine(Id, Feeder, Converter, Cable, Motor, Load, SkipBands.Count);
-}
+    ValueList<SkipBand> SkipBands,
+    HoldingBrake Brake);
 
 /// <summary>Connection from the lineup's busbar to the converter.</summary>
 public abstract record Feeder

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Specification;
 
 /// <summary>Another way to build a lineup, set aside beside the one in force.</summary>
@@ -7,4 +9,4 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="DcBuses">Its common DC buses.</param>
 /// <param name="Arrangements">Its arrangements.</param>
 public sealed record LineupVariant(
-    string Id, string Name, IReadOnlyList<DrivePoint> DrivePoints, IReadOnlyList<CommonDcBus> DcBuses, IReadOnlyList<Arrangement> Arrangements);
+    string Id, string Name, ValueList<DrivePoint> DrivePoints, ValueList<CommonDcBus> DcBuses, ValueList<Arrangement> Arrangements);

@@ -30,12 +30,12 @@ public sealed record PlantSpecification(
     Source Source,
     Distribution Distribution,
     CommonCoupling Pcc,
-    IReadOnlyList<Scenario> Scenarios,
-    IReadOnlyList<Lineup> Lineups,
-    IReadOnlyList<OwnMotor> Motors,
-    IReadOnlyList<OwnConverter> Converters,
-    IReadOnlyList<StartPreset> StartPresets,
-    IReadOnlyList<DefaultOverride> Overrides)
+    ValueList<Scenario> Scenarios,
+    ValueList<Lineup> Lineups,
+    ValueList<OwnMotor> Motors,
+    ValueList<OwnConverter> Converters,
+    ValueList<StartPreset> StartPresets,
+    ValueList<DefaultOverride> Overrides)
 {
     /// <summary>All drive points in the order of the board.</summary>
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);

@@ -34,6 +34,6 @@ public abstract record ServoControl
         bool BrakesOn24V,
         Given LargestCapacitanceUf,
         Given LargestCableM,
-        IReadOnlyList<int> SafeGroups,
+        ValueList<int> SafeGroups,
         string FirmwareNote) : ServoControl;
 }

@@ -188,7 +188,7 @@ public sealed class DemoAssessmentTests
     public void A_fans_own_curve_with_inlet_vanes_replaces_the_catalogues()
     {
         double Present(params VanePoint[] curve) => new Assessor(Data).Study(
-            With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = curve } } }), Point("dp-01") with { Load = ((FanLoad)Point("dp-01").Load) with { Common = ((FanLoad)Point("dp-01").Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = curve } } })
+            With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } }), Point("dp-01") with { Load = ((FanLoad)Point("dp-01").Load) with { Common = ((FanLoad)Point("dp-01").Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } })
             .Alternatives.Single(a => a.Id == "present").Year.EnergyKwh;
         var own = Data.InletVanes.Select(p => new VanePoint(p.X, p.Y)).ToArray();
         Assert.Equal(Present(), Present(own), 6);
@@ -200,7 +200,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void A_point_of_the_duty_inside_a_skip_band_fails_by_name()
     {
-        Check Of(params SkipBand[] bands) => Check(new Assessor(Data).Run(With("dp-01", p => p with { SkipBands = bands })), "motor.skip-band", "dp-01");
+        Check Of(params SkipBand[] bands) => Check(new Assessor(Data).Run(With("dp-01", p => p with { SkipBands = [.. bands] })), "motor.skip-band", "dp-01");
         Assert.Equal(Verdict.NotApplicable, Of().Verdict);
         Assert.Equal(Verdict.Holds, Of(new SkipBand(300, 400)).Verdict);
         var hit = Of(new SkipBand(300, 400), new SkipBand(1400, 1490));

@@ -248,7 +248,7 @@ public sealed class NetworkTests
             }
         }
 
-        return plant with { Distribution = plant.Distribution with { Buses = buses, Links = links } };
+        return plant with { Distribution = plant.Distribution with { Buses = [.. buses], Links = [.. links] } };
     }
 
     private static BusLink.Cable Cable(string id, string from, string to, Random random) => new(

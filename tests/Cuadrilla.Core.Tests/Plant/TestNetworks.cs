@@ -22,7 +22,7 @@ internal static class TestNetworks
             [Transformer("t1", "a", first), Transformer("t2", "b", second)],
             [new BusLink.Coupler("k", "coupler", "a", "b", coupled)],
             [],
-            loads ?? []),
+            [.. loads ?? []]),
         new CommonCoupling("mv", Given.Unknown),
         [AsUsual],
         [],

@@ -32,14 +32,7 @@ public abstract record Braking
         public Given WindowS { get; init; }
 
         /// <summary>What it stands for shorter times, ascending; empty: as wire-wound resistors usually do.</summary>
-        public IReadOnlyList<ResistorPulse> Pulses { get; init; } = [];
-
-        /// <inheritdoc/>
-        public bool Equals(Resistor? other) => other is not null && ResistanceOhm == other.ResistanceOhm && ContinuousKw == other.ContinuousKw
-            && WindowS == other.WindowS && Pulses.SequenceEqual(other.Pulses);
-
-        /// <inheritdoc/>
-        public override int GetHashCode() => HashCode.Combine(ResistanceOhm, ContinuousKw, WindowS, Pulses.Count);
+        public ValueList<ResistorPulse> Pulses { get; init; } = [];
     }
 
     /// <summary>Back to the line, through a front end that lets power pass both ways.</summary>

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
@@ -52,7 +53,7 @@ public sealed record MitigationChange(IReadOnlyDictionary<string, string> Choice
             }
             : point;
 
-    private static IReadOnlyList<Lineup> Moved(List<Lineup> lineups, MitigationMove move)
+    private static ValueList<Lineup> Moved(List<Lineup> lineups, MitigationMove move)
     {
         if (move.LineupId.Length > 0)
         {
@@ -62,6 +63,6 @@ public sealed record MitigationChange(IReadOnlyDictionary<string, string> Choice
         var moved = lineups.SelectMany(l => l.DrivePoints).Where(p => p.Id == move.DrivePointId).ToList();
         return lineups.Any(l => l.Id == move.ToLineupId)
             ? [.. lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != move.DrivePointId), .. l.Id == move.ToLineupId ? moved : []] })]
-            : lineups;
+            : [.. lineups];
     }
 }
