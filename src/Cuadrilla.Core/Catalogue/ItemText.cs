@@ -1,6 +1,4 @@
-using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Catalogue;
@@ -27,22 +25,19 @@ public static class ItemText
     public static string Converter(ConverterItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        var name = (item.Kind, item.FrontEnd) switch
+        var name = item.Kind switch
         {
-            (ConverterKind.SixPulse, FrontEnd.Diode { ChokePct: > 0 } d) => $"six-pulse, DC choke {Text.N(d.ChokePct, 2)} %",
-            (ConverterKind.SixPulse, FrontEnd.Diode { ReactorPct: > 0 } d) => $"six-pulse, AC reactor {Text.N(d.ReactorPct, 2)} %",
-            (ConverterKind.SixPulse, FrontEnd.Filtered) => "six-pulse, passive filter",
-            (ConverterKind.SixPulse, _) => "six-pulse, no choke",
-            (ConverterKind.TwelvePulse, _) => "twelve-pulse",
-            (ConverterKind.EighteenPulse, _) => "eighteen-pulse",
-            (ConverterKind.ActiveFrontEnd, _) => "active front end",
-            (ConverterKind.Direct, _) => "direct converter",
-            (ConverterKind.DirectWithBypass, _) => "direct converter with line bypass",
-            (ConverterKind.ThyristorOneQuadrant, _) => "thyristor converter, one quadrant",
-            (ConverterKind.ThyristorFourQuadrant, _) => "thyristor converter, four quadrants",
-            (ConverterKind.Servo, _) => "servo drive",
-            (ConverterKind.SinglePhaseInput, _) => "single-phase input",
-            (ConverterKind.InverterModule, _) => "inverter module",
+            ConverterKind.SixPulse => "six-pulse, " + item.FrontEnd.SixPulseName,
+            ConverterKind.TwelvePulse => "twelve-pulse",
+            ConverterKind.EighteenPulse => "eighteen-pulse",
+            ConverterKind.ActiveFrontEnd => "active front end",
+            ConverterKind.Direct => "direct converter",
+            ConverterKind.DirectWithBypass => "direct converter with line bypass",
+            ConverterKind.ThyristorOneQuadrant => "thyristor converter, one quadrant",
+            ConverterKind.ThyristorFourQuadrant => "thyristor converter, four quadrants",
+            ConverterKind.Servo => "servo drive",
+            ConverterKind.SinglePhaseInput => "single-phase input",
+            ConverterKind.InverterModule => "inverter module",
             _ => throw new InvalidOperationException("Unknown kind of converter."),
         };
         return item.OwnName.Length > 0 ? $"{item.OwnName} ({name})" : name;

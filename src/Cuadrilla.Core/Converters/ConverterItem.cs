@@ -53,15 +53,7 @@ public sealed record ConverterItem(
     /// <summary>Units of one family differ in size only; the word is the same in every plant.</summary>
     public string Family => Kind switch
     {
-        ConverterKind.SixPulse => FrontEnd switch
-        {
-            FrontEnd.Filtered => "six-pulse-filter",
-            FrontEnd.Diode { ChokePct: > 0 and < SmallChokePct } => "six-pulse-choke-3",
-            FrontEnd.Diode { ChokePct: > LargeChokePct } => "six-pulse-choke-5",
-            FrontEnd.Diode { ChokePct: > 0 } => "six-pulse-choke",
-            FrontEnd.Diode { ReactorPct: > 0 } => "six-pulse-reactor",
-            _ => "six-pulse-plain",
-        },
+        ConverterKind.SixPulse => "six-pulse-" + FrontEnd.SixPulseFamily,
         ConverterKind.TwelvePulse => "twelve-pulse",
         ConverterKind.EighteenPulse => "eighteen-pulse",
         ConverterKind.ActiveFrontEnd => "active",
@@ -82,35 +74,31 @@ public sealed record ConverterItem(
     public OverloadRating Overload(OverloadDuty duty) => duty == OverloadDuty.Light ? LightOverload : HeavyOverload;
 
     /// <summary>DC choke, % of U²/P; of one bridge on its share where there are several.</summary>
-    public double ChokePct => FrontEnd switch { FrontEnd.Diode d => d.ChokePct, FrontEnd.SinglePhase s => s.ChokePct, _ => 0 };
+    public double ChokePct => FrontEnd.DcChokePct;
 
     /// <summary>Inductance of the DC choke of one bridge, H.</summary>
     public double DcChokeH(double frequencyHz) => PerUnitOhm(ChokePct) / (2 * Math.PI * frequencyHz);
 
     /// <summary>Inductance per phase ahead of each bridge inside the converter (reactor, transformer), H.</summary>
-    public double LineSideH(double frequencyHz) => FrontEnd switch
-    {
-        FrontEnd.Diode d => (PerUnitOhm(d.TransformerUkPct) + (d.ReactorPct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3))) / (2 * Math.PI * frequencyHz),
-        FrontEnd.Thyristor t => t.ReactorPct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3) / (2 * Math.PI * frequencyHz),
-        _ => 0,
-    };
+    public double LineSideH(double frequencyHz) =>
+        (PerUnitOhm(FrontEnd.LeakagePct) + (FrontEnd.LineReactorPct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3))) / (2 * Math.PI * frequencyHz);
 
     /// <summary>Resistance of the DC choke of one bridge, ohm: its rated loss over the square of the mean link current at rated power.</summary>
     public double DcChokeResistanceOhm
     {
         get
         {
-            var loss = FrontEnd switch { FrontEnd.Diode { ChokePct: > 0 } d => d.ChokeLossPu, FrontEnd.SinglePhase { ChokePct: > 0 } s => s.ChokeLossPu, _ => 0 };
+            var loss = FrontEnd.DcChokeLossPu;
             var currentA = RatedKw * 1e3 / NoLoadLinkVoltageV / Bridges;
             return loss * RatedKw * 1e3 / Bridges / (currentA * currentA);
         }
     }
 
     /// <summary>Mean link voltage without drops, V: 3·√2/π·U of a three-phase bridge, √2·U of a single-phase one on its capacitor.</summary>
-    public double NoLoadLinkVoltageV => FrontEnd is FrontEnd.SinglePhase ? Math.Sqrt(2) * RatedVoltageV : 3 * Math.Sqrt(2) / Math.PI * RatedVoltageV;
+    public double NoLoadLinkVoltageV => FrontEnd.NoLoadLinkPu * RatedVoltageV;
 
     /// <summary>Number of bridges.</summary>
-    public int Bridges => FrontEnd is FrontEnd.Diode d ? d.Bridges : 1;
+    public int Bridges => FrontEnd.BridgeCount;
 
     /// <summary>
     /// Loss ahead of the link where the front end is not solved, W: block current I_dc = P/U_d0 times the form factor in the
@@ -119,8 +107,7 @@ public sealed record ConverterItem(
     /// <param name="linkW">Power into the link, W; negative when it comes back.</param>
     public double FrontLossW(double linkW)
     {
-        var form = FrontEnd switch { FrontEnd.Diode d => d.DcFormFactor, FrontEnd.SinglePhase s => s.DcFormFactor, FrontEnd.Filtered f => f.DcFormFactor, _ => 1 };
-        var dcRms = linkW / NoLoadLinkVoltageV / Bridges * form;
+        var dcRms = linkW / NoLoadLinkVoltageV / Bridges * FrontEnd.FormFactor;
         return (Bridges * DcChokeResistanceOhm * dcRms * dcRms) + FrontEnd.LossW(linkW, RatedKw * 1e3);
     }
 
@@ -142,10 +129,6 @@ public sealed record ConverterItem(
         Size = Size with { WidthMm = Size.WidthMm * number, MassKg = Size.MassKg * number, AirflowM3PerH = Size.AirflowM3PerH * number },
         PriceIndex = PriceIndex * number,
     };
-
-    // Chokes come in about 3, 4 and 5 %.
-    private const double SmallChokePct = 3.5;
-    private const double LargeChokePct = 4.5;
 
     private double PerUnitOhm(double pct) => pct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3 / Bridges);
 }

@@ -87,9 +87,7 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
         var reactive = item.FrontEnd switch
         {
             FrontEnd.Diode or FrontEnd.SinglePhase => DiodeTangent * point.DcLoadW,
-            FrontEnd.Direct d => d.Spectrum.ReactivePu(Math.Abs(point.DcLoadW) / ratedW) * ratedW,
-            FrontEnd.Filtered f => f.Spectrum.ReactivePu(Math.Abs(point.DcLoadW) / ratedW) * ratedW,
-            FrontEnd.Active a => a.Spectrum.ReactivePu(Math.Abs(point.DcLoadW) / ratedW) * ratedW,
+            { CatalogueSpectrum: { } spectrum } => spectrum.ReactivePu(Math.Abs(point.DcLoadW) / ratedW) * ratedW,
             FrontEnd.Thyristor => ThyristorVar(point, item),
             _ => 0,
         };

@@ -75,7 +75,7 @@ internal static class FrontSolver
 
     private static RectifierResult Stated(RunningDrive drive, in FrontPlace place) => drive.Item.FrontEnd switch
     {
-        FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered => FromSpectrum(drive.Item, drive.Item.FrontEnd.CatalogueSpectrum!, drive.Point, place.EmfV),
+        { CatalogueSpectrum: { } spectrum } => FromSpectrum(drive.Item, spectrum, drive.Point, place.EmfV),
         FrontEnd.Thyristor => Thyristor(drive, place),
         _ => throw new InvalidOperationException("This converter has no front end of its own."),
     };

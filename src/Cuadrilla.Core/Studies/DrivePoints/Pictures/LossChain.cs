@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
-using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Studies.Supply;
 
@@ -164,15 +163,7 @@ public static class LossChain
         var item = model.Converter!.Item;
         var resistance = item.DcChokeResistanceOhm;
         var rest = item.FrontEnd.LossW(drive.Point.DcLoadW, item.RatedKw * 1e3);
-        var name = item.FrontEnd switch
-        {
-            FrontEnd.Diode { Bridges: > 1 } => "Transformer and chokes",
-            FrontEnd.Diode { ReactorPct: > 0 } => "AC reactor",
-            FrontEnd.Active => "Active front end and filter",
-            FrontEnd.Direct or FrontEnd.Filtered => "Line filter",
-            FrontEnd.Thyristor => "Commutation reactor",
-            _ => "DC choke",
-        };
+        var name = item.FrontEnd.PartsName;
         var fixedAndLoad = $"{Text.N(100 * item.FrontEnd.FixedLossPu, 3)} % + {Text.N(100 * item.FrontEnd.LoadLossPu, 3)} %·(P/P_N)² of {Text.N(item.RatedKw)} kW = {Text.N(rest)} W";
         if (drive.Front is RectifierResult.SteadyState steady)
         {

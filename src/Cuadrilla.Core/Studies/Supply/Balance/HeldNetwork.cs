@@ -112,7 +112,7 @@ internal sealed class HeldNetworks
             : (network.TransferPu(busId, busId), Beyond(busId, busId), 1);
         switch (drive.Item.FrontEnd)
         {
-            case FrontEnd.Active or FrontEnd.Direct or FrontEnd.Filtered:
+            case { CatalogueSpectrum: not null }:
                 return default;
             case FrontEnd.Thyristor:
                 // Its closed form knows reactance only.
