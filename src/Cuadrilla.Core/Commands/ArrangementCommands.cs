@@ -43,7 +43,11 @@ public sealed record JoinGroup(IReadOnlyList<string> PointIds) : PlantCommand
 
         var data = studies.Data.With(plant);
         List<DrivePoint> members = [head, .. lineup.DrivePoints.Where(p => p.Id != head.Id && PointIds.Contains(p.Id))];
-        var converter = FamilySizes.Carrying(choice, ReservePu * members.Sum(m => FamilySizes.MotorCurrentA(m, data)), data) with { Control = MotorControl.Scalar };
+
+        // With a motor still open it stays as large as it is, and the checks of the group ask for the motor.
+        var currents = members.Select(m => FamilySizes.MotorCurrentA(m, data)).ToList();
+        var sized = currents.TrueForAll(a => a is not null) ? FamilySizes.Carrying(choice, ReservePu * currents.Sum()!.Value, data) : choice;
+        var converter = sized with { Control = MotorControl.Scalar };
         var number = plant.FreeNumber("group");
         var group = new MotorGroup(
             $"group-{number}", $"Group {number}", [.. members.Select(m => new GroupMember(m.Id, 1, MotorProtection.None, TripClass.Class10, false, false))], Given.Unknown, string.Empty);
@@ -171,7 +175,7 @@ public sealed record DissolveArrangement(string ArrangementId) : PlantCommand
     }
 
     private static ConverterChoice Own(ConverterChoice.FromCatalogue? shared, DrivePoint point, EngineeringData data) =>
-        shared is null ? new ConverterChoice.NotChosen() : FamilySizes.Carrying(shared, FamilySizes.MotorCurrentA(point, data), data);
+        shared is not null && FamilySizes.MotorCurrentA(point, data) is { } currentA ? FamilySizes.Carrying(shared, currentA, data) : new ConverterChoice.NotChosen();
 }
 
 /// <summary>Another way of sharing a shaft, with values to start from.</summary>

@@ -59,6 +59,11 @@ public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : Plant
             return CommandOutcome.Not("way", "The catalogue has no soft starter.");
         }
 
+        if (Way == FeedWay.SoftStarter && PointIds.Select(id => plant.Point(id)!).FirstOrDefault(p => FamilySizes.MotorCurrentA(p, data) is null) is { } open)
+        {
+            return CommandOutcome.Not("pointIds", $"{open.Tag} has no motor yet: a soft starter is taken for its motor's current.");
+        }
+
         return CommandOutcome.Of(plant.Changed([.. PointIds], p => p with { Converter = First(p, plant.Site, data) }), $"{plant.Tags(PointIds)}: fed by {Name}");
     }
 
@@ -81,7 +86,7 @@ public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : Plant
                 return new ConverterChoice.StarDelta(UsualChangeOverS, TripClass.Class10, UsualStartsPerHour, string.Empty);
             case FeedWay.SoftStarter:
                 var sizes = data.SoftStarters.Values.OrderBy(s => s.RatedCurrentA).ToList();
-                var currentA = FamilySizes.MotorCurrentA(point, data);
+                var currentA = FamilySizes.MotorCurrentA(point, data)!.Value;
                 var item = sizes.Find(s => s.RatedCurrentA * s.Derating.FactorPu(site) >= currentA) ?? sizes[^1];
                 var preset = data.StartPresets.FirstOrDefault(p => p.Application == ApplicationOf(point.Load)) ?? data.StartPresets[0];
                 return new ConverterChoice.SoftStarter(item.Id, preset.Settings, preset.Trip, UsualStartsPerHour, string.Empty);

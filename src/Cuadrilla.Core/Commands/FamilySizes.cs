@@ -31,9 +31,9 @@ internal static class FamilySizes
         return sizes.Find(m => m.RatedKw >= kw) ?? sizes.LastOrDefault();
     }
 
-    /// <summary>Rated current of a drive point's motor, A; 0 while none is chosen.</summary>
-    public static double MotorCurrentA(DrivePoint point, EngineeringData data) =>
-        point.Motor is MotorChoice.FromCatalogue motor && data.Motors.TryGetValue(motor.ItemId, out var item) ? item.Plate.RatedCurrentA : 0;
+    /// <summary>Rated current of a drive point's motor, A; null while none is chosen: then nothing is sized by it.</summary>
+    public static double? MotorCurrentA(DrivePoint point, EngineeringData data) =>
+        point.Motor is MotorChoice.FromCatalogue motor && data.Motors.TryGetValue(motor.ItemId, out var item) ? item.Plate.RatedCurrentA : null;
 
     private static List<ConverterItem> Generic(string family, double voltageV, EngineeringData data) =>
         [.. data.Converters.Values.Where(c => c.Family == family && c.OwnName.Length == 0 && Same(c.RatedVoltageV, voltageV)).OrderBy(c => c.RatedKw)];

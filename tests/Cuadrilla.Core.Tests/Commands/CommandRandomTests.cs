@@ -2,8 +2,11 @@ using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Commands;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.Mitigation;
+using Cuadrilla.Documents.Projects;
 using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Core.Tests.Commands;
@@ -32,8 +35,34 @@ public sealed class CommandRandomTests
         (ids, _) => new ChooseMotor(ids, Data.Motors.Keys.First(), "in store"),
         (ids, _) => new ChooseConverter(ids, Data.Converters.Keys.First(), "in store"),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),
+        (_, plant) => new CompareSingleDrives(Bus(plant)),
+        (_, plant) => new DissolveDcBus(Bus(plant)),
+        (_, plant) => new DissolveArrangement(Arrangement(plant)),
+        (ids, plant) => new ShareBy(Arrangement(plant), (SharingWay)(ids.Length % 4)),
+        (_, plant) => new PutOnBoard(plant.Lineups[0].Id, Way(plant)),
+        (_, plant) => new AdoptWay(plant.Lineups[0].Id, Way(plant), "cheaper"),
+        (_, plant) => new DropWay(plant.Lineups[0].Id, Way(plant)),
+        (ids, _) => new SizeBest(ids[..1], (SizedPart)(ids.Length % 3)),
+        (ids, plant) => new Mitigate("all at once", new MitigationChange(
+            new Dictionary<string, string> { [ids[0]] = Data.Converters.Keys.First() }, null, new ActiveFilter("tried", "tried", LowBus(plant), 50), true)),
         .. Enum.GetValues<ElementKind>().Select(kind => (Func<string[], PlantSpecification, PlantCommand>)((_, _) => new AddElement(kind))),
     ];
+
+    private static string Bus(PlantSpecification plant) => plant.Lineups.SelectMany(l => l.DcBuses).FirstOrDefault()?.Id ?? "none";
+
+    private static string Arrangement(PlantSpecification plant) => plant.Lineups.SelectMany(l => l.Arrangements).FirstOrDefault()?.Id ?? "none";
+
+    private static string Way(PlantSpecification plant) => plant.Lineups[0].SetAside is [var way, ..] ? way.Id : "none";
+
+    private static string LowBus(PlantSpecification plant) => plant.Distribution.Buses.First(b => b.NominalVoltageV <= 1000).Id;
+
+    [Fact]
+    public void Every_kind_is_tried()
+    {
+        var plant = RandomPlant.Of(40_000, Data);
+        var tried = Kinds.Select(k => k(["a", "b"], plant).GetType()).ToHashSet();
+        Assert.All(ProjectJson.KindsOf(typeof(PlantCommand)).Values, t => Assert.Contains(t, tried));
+    }
 
     [Fact]
     public void Every_command_leaves_a_valid_plant_or_says_why_not()
@@ -42,6 +71,9 @@ public sealed class CommandRandomTests
         foreach (var seed in Enumerable.Range(40_000, 60))
         {
             var plant = RandomPlant.Of(seed, Data);
+
+            // Half of them with a way set aside.
+            plant = seed % 2 == 0 && new SetWayAside(plant.Lineups[0].Id, "before").On(plant, Studies) is CommandOutcome.Done aside ? aside.After : plant;
             var random = new Random(seed);
             foreach (var kind in Kinds)
             {

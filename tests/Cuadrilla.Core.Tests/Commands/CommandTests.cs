@@ -133,6 +133,13 @@ public sealed class CommandTests
             Assert.Equal(Data.StartPresets.First(p => p.Application == "fan").Settings, choice.Settings);
         }
 
+        // Nothing is sized by a motor that is not there.
+        var open = Changed(Five, "dp-02", p => p with { Motor = new MotorChoice.NotChosen() });
+        Refused("DP-02 has no motor", new FeedBy(["dp-01", "dp-02"], FeedWay.SoftStarter), open);
+        var joined = Done(new JoinGroup(["dp-01", "dp-02"]), open);
+        Assert.Equal("six-pulse-choke-7.5", ((ConverterChoice.FromCatalogue)Of(joined, "dp-01").Converter).ItemId);
+        Assert.IsType<ConverterChoice.NotChosen>(Of(Done(new DissolveArrangement("group-1"), joined), "dp-02").Converter);
+
         Assert.Equal(new ConverterChoice.StarDelta(5, TripClass.Class10, 2, string.Empty), Of(Done(new FeedBy(["dp-01"], FeedWay.StarDelta), Five), "dp-01").Converter);
         Assert.IsType<ConverterChoice.NotChosen>(Of(Done(new FeedBy(["dp-01"], FeedWay.Converter), started), "dp-01").Converter);
         Refused("shares its supply", new FeedBy(["dp-02"], FeedWay.SoftStarter), Done(new JoinGroup(["dp-01", "dp-02"]), Five));
