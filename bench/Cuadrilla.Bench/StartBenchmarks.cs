@@ -12,8 +12,8 @@ namespace Cuadrilla.Bench;
 /// <summary>Starts in time. Bound: 20 ms for one, on the plant's bus.</summary>
 public class StartBenchmarks
 {
-    private DrivePointModel mill = null!;
-    private DrivePointModel fan = null!;
+    private CabledMotor mill = null!;
+    private CabledMotor fan = null!;
     private StartPlace place = null!;
 
     [GlobalSetup]
@@ -22,13 +22,13 @@ public class StartBenchmarks
         var plant = DemoPlant.Read(ReferenceCatalogue.Data);
         var assessor = new Assessor(ReferenceCatalogue.Data);
         DrivePoint Point(string id) => plant.AllDrivePoints().Single(p => p.Id == id);
-        mill = assessor.Study(plant, Point("dp-04")).Model;
-        fan = assessor.Study(plant, Point("dp-01")).Model;
+        mill = (CabledMotor)assessor.Study(plant, Point("dp-04")).Model;
+        fan = (CabledMotor)assessor.Study(plant, Point("dp-01")).Model;
         place = assessor.Starts(plant, Point("dp-04")).Place!;
     }
 
     [Benchmark(Description = "fit of the equivalent circuit")]
-    public double Fit() => CageCircuitFit.Run(fan.Connected!.Plate).LargestDeviationPct;
+    public double Fit() => CageCircuitFit.Run(fan.Connected.Plate).LargestDeviationPct;
 
     [Benchmark(Description = "ball mill by soft starter, until it sticks")]
     public StartCase Mill() => StartStudy.Of(mill, place, mill.Input.DrivePoint.Converter);

@@ -61,14 +61,14 @@ public sealed partial class Assessor
         private readonly Assessor assessor;
         private readonly PlantSpecification plant;
         private readonly Scenario scenario;
-        private readonly List<DrivePointModel> models;
+        private readonly List<CompleteDrive> models;
         private readonly Dictionary<string, DriveInScenario> before;
 
         public Anew(Assessor assessor, PlantSpecification plant, ScenarioResult result)
         {
             (this.assessor, this.plant) = (assessor, plant);
             scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-            models = [.. plant.AllDrivePoints().Select(p => assessor.Study(plant, p)).Where(s => s.IsComplete).Select(s => s.Model)];
+            models = [.. plant.AllDrivePoints().Select(p => assessor.Study(plant, p).Model).OfType<CompleteDrive>()];
             before = result.Drives.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
             Defaults = DefaultsInForce.Resolve(assessor.data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         }
@@ -82,7 +82,7 @@ public sealed partial class Assessor
         /// <summary>Settles it with some of the drive points; those on the line by themselves always run.</summary>
         public ScenarioResult? Run(PlantSpecification changed, DefaultsInForce defaults, Func<DrivePointModel, bool> runs)
         {
-            var off = models.Where(m => m.Starter is null && !runs(m)).Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
+            var off = models.Where(m => m is DriveOnConverter && !runs(m)).Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
             var states = scenario with
             {
                 States = [.. scenario.States.Where(s => !off.Contains(s.DrivePointId)), .. off.Select(m => new DrivePointState(m, false, 1, 1))],

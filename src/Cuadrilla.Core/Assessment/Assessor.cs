@@ -38,7 +38,10 @@ public sealed partial class Assessor : IPlantStudies
         fronts = warmStarts ? new FrontMemory() : null;
         this.data = data ?? throw new ArgumentNullException(nameof(data));
         starts = new StudyMemory<StartKey, StartCase>(
-            key => StartStudy.Of(DrivePointModel.Build(key.Input, data), key.Place, key.Input.DrivePoint.Converter), 1000);
+            key => DrivePointModel.Build(key.Input, data) is CabledMotor motor
+                ? StartStudy.Of(motor, key.Place, key.Input.DrivePoint.Converter)
+                : throw new InvalidOperationException("Asked for the start of a motor that is not known."),
+            1000);
         drivePoints = new StudyMemory<DrivePointInput, DrivePointStudy>(input => DrivePointStudy.Run(DrivePointModel.Build(input, data)), 4000);
     }
 
@@ -59,13 +62,13 @@ public sealed partial class Assessor : IPlantStudies
         ArgumentNullException.ThrowIfNull(point);
         var model = Study(plant, point).Model;
         List<string> missing = [.. StartStudy.Missing(model), .. PlantNetwork.Missing(plant)];
-        if (missing.Count > 0)
+        if (model is not CabledMotor motor || missing.Count > 0)
         {
             return (null, [], missing);
         }
 
         var place = StartPlaces.Of(plant, Run(plant).Scenarios, point.Id, plant.BusOfDrivePoints()[point.Id]);
-        return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(model, place), []);
+        return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(motor, place), []);
     }
 
     /// <summary>Assesses a valid specification; the same object is assessed once, whoever asks, as long as somebody holds it.</summary>
@@ -80,9 +83,9 @@ public sealed partial class Assessor : IPlantStudies
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var buses = plant.BusOfDrivePoints();
         var studies = plant.AllDrivePoints().AsParallel().AsOrdered().Select(p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults))).ToList();
-        var complete = studies.Where(s => s.IsComplete).Select(s => s.Model).ToList();
+        var complete = studies.Select(s => s.Model).OfType<CompleteDrive>().ToList();
         var incomplete = studies.Where(s => !s.IsComplete)
-            .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}")
+            .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}")
             .ToList();
         var solved = plant.Scenarios.AsParallel().AsOrdered().Select(s => Scenario(plant, s, defaults, complete)).ToList();
         var scenarios = solved.Select(s => s.Result).OfType<ScenarioResult>().ToList();
@@ -148,7 +151,7 @@ public sealed partial class Assessor : IPlantStudies
         return checks.Select(c => c.Doubted(supply.Faults));
     }
 
-    private (ScenarioResult? Result, Fault? Fault) Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<DrivePointModel> complete)
+    private (ScenarioResult? Result, Fault? Fault) Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<CompleteDrive> complete)
     {
         try
         {
@@ -201,7 +204,7 @@ public sealed partial class Assessor : IPlantStudies
         var shaft = study.Model.Load?.At(1);
         return new DrivePointSummary(
             study.Model.Id,
-            study.IsComplete ? study.Model.At(1) : null,
+            study.Complete?.At(1),
             shaft?.PowerW,
             shaft?.SpeedRpm,
             study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group ? study.Model.Converter?.SiteCurrentA / group.PartPu : study.Model.Converter?.SiteCurrentA,

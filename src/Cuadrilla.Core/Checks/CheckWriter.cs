@@ -36,7 +36,8 @@ internal static class CheckWriter
             var holds = sense == LimitSense.AtMost ? figure <= limit : figure >= limit;
             return new Check(
                 id, drivePointId, row, title, holds ? Verdict.Holds : Verdict.Fails, Plain(figure), Plain(limit), unit, sense, holds ? Given.Unknown : Given.Of(-100), scenario,
-                holds ? string.Empty : relief, reason) { IsRule = true };
+                holds ? string.Empty : relief, reason)
+            { IsRule = true };
         }
 
         // Judged as it is shown.
@@ -50,7 +51,8 @@ internal static class CheckWriter
     /// <summary>A rule that is kept or not, without a figure.</summary>
     public static Check Rule(string id, string drivePointId, BoardRow row, string title, Verdict verdict, string relief, Reason reason, string scenario = "") => new(
         id, drivePointId, row, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, scenario,
-        verdict == Verdict.Holds ? string.Empty : relief, reason) { IsRule = true };
+        verdict == Verdict.Holds ? string.Empty : relief, reason)
+    { IsRule = true };
 
     private static Given Plain(double value) => double.IsFinite(value) ? value : Given.Unknown;
 }

@@ -94,7 +94,8 @@ public sealed record AddElement(ElementKind Element) : PlantCommand
         var to = plant.Distribution.Buses.LastOrDefault(b => b.NominalVoltageV < from?.NominalVoltageV);
         return from is null || to is null ? null : new Transformer(
             id, Named(id), from.Id, to.Id, 1000, 6, 10, 1.2,
-            plant.Distribution.Transformers.FirstOrDefault(t => t.ToBusId == to.Id)?.VectorGroup ?? VectorGroup.Dyn11, TransformerCooling.Dry, Given.Unknown, Given.Unknown) { NoLoadSecondaryPct = 105 };
+            plant.Distribution.Transformers.FirstOrDefault(t => t.ToBusId == to.Id)?.VectorGroup ?? VectorGroup.Dyn11, TransformerCooling.Dry, Given.Unknown, Given.Unknown)
+        { NoLoadSecondaryPct = 105 };
     }
 
     // Between the last two buses of one voltage, open, so that nothing changes until its entries stand.

@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Base;
 using System.Numerics;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Motors;

@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Base;
 using System.Numerics;
+using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Core.Network;
 

@@ -57,7 +57,8 @@ public sealed partial class SupplyNetwork
             hours,
             source is { } s ? [new NetworkBranch(string.Empty, Reference, nodes[supply.BusId], s.ImpedancePu, cables.Rise.OfWinding, s.HarmonicReactanceRise), .. branches] : [.. branches],
             supply.FrequencyHz,
-            source is null) { Rise = cables.Rise };
+            source is null)
+        { Rise = cables.Rise };
     }
 
     /// <summary>

@@ -1,7 +1,8 @@
 using Cuadrilla.Core.Assessment;
-using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.DrivePoints.Pictures;
 using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Core.Studies.Supply;
@@ -47,17 +48,19 @@ public sealed record BenchDocument(
         var busId = plant.DcBusOf(point.Id)?.Id ?? plant.GroupOf(point.Id)?.Id;
         var busScenario = busId is null ? null : assessment.Scenarios.FirstOrDefault(s => s.Drives.Any(d => d.DrivePointId == busId));
         var busDrive = busScenario?.Drives.First(d => d.DrivePointId == busId);
-        IReadOnlyList<ChainLink> chain = busId is not null && study.IsComplete
-            ? LossChain.OfMember(study.Model, study.Model.At(1))
-            : drive is not null
-            ? LossChain.Of(study.Model, drive, scenario!)
-            : onLine is not null ? LossChain.Of(study.Model, onLine, where) : [];
+        var chain = study.Model switch
+        {
+            DriveOnConverter d when busId is not null => LossChain.OfMember(d, d.At(1)),
+            DriveOnConverter d when drive is not null => LossChain.Of(d, drive, scenario!),
+            DriveOnLine d when onLine is not null => LossChain.Of(d, onLine, where),
+            _ => [],
+        };
 
         // Compared with what stands today; without it, with what is specified.
         var reference = study.Alternatives.FirstOrDefault(a => a.Id == "present") ?? study.Alternatives.FirstOrDefault(a => a.IsChosen);
         return new BenchDocument(
             point.Id,
-            [.. study.Model.Missing(withConverter: true)],
+            [.. study.Model.Missing()],
             TorqueCurves.Of(study.Model),
             SystemCurves.Of(study.Model),
             LoadPictures.Winder(study.Model),
@@ -72,7 +75,7 @@ public sealed record BenchDocument(
             ],
             study.Model.Converter is { } converter ? DeratingLadder.Of(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
             OverloadTrace.Of(study.Model),
-            study.Model.Voltage is { } v && study.Model.Converter is not null ? new VoltageDocument(v.SupplyV, v.FrontV, v.FilterV, v.CableV, v.AtMotorV, study.Model.Connected!.LinkedVoltageV) : null,
+            study.Model is { Fitted: { Voltage: var v, Connected: var connected }, Converter: not null } ? new VoltageDocument(v.SupplyV, v.FrontV, v.FilterV, v.CableV, v.AtMotorV, connected.LinkedVoltageV) : null,
             LossYear.Of(study.Model),
             SwitchingPicture.Of(study.Model),
             DrivePointFigures.Of(study, drive, scenario));

@@ -18,13 +18,13 @@ internal static class StarterSettingLines
             yield break;
         }
 
-        yield return new SheetLine("Protection", $"trip class {TripName(starter.Trip)}{(model.Connected is { } c ? $", set current {Text.N(c.Plate.RatedCurrentA)} A" : string.Empty)}");
+        yield return new SheetLine("Protection", $"trip class {TripName(starter.Trip)}{(model.Fitted?.Connected is { } c ? $", set current {Text.N(c.Plate.RatedCurrentA)} A" : string.Empty)}");
         switch (starter.Choice)
         {
             case ConverterChoice.StarDelta s:
                 yield return new SheetLine("Time in star", $"{Text.N(s.ChangeOverS)} s");
                 break;
-            case ConverterChoice.SoftStarter soft when starter.Item is { } item && model.Connected is { } connected:
+            case ConverterChoice.SoftStarter soft when starter.Item is { } item && model.Fitted?.Connected is { } connected:
                 foreach (var line in Soft(soft.Settings, item, connected.Plate.RatedCurrentA))
                 {
                     yield return line;

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Bench;
@@ -31,7 +32,7 @@ internal static class BenchEndpoints
                 OnPoint(id, point, reader, (plant, found) =>
                 {
                     var (place, cases, missing) = assessor.Starts(plant, found);
-                    return Results.Ok(StartingDocument.Of(place, cases, missing, assessor.Study(plant, found).Model.Motor?.Plate.RatedCurrentA ?? 0));
+                    return Results.Ok(StartingDocument.Of(place, cases, missing, assessor.Study(plant, found).Model.Fitted?.Connected.Plate.RatedCurrentA ?? 0));
                 }))
             .WithName("getStarting").Produces<StartingDocument>();
         group.MapGet("/drive-points/{point}/stopping", (string id, string point, ProjectReader reader, Assessor assessor) =>
@@ -39,7 +40,7 @@ internal static class BenchEndpoints
                 {
                     var model = assessor.Study(plant, found).Model;
                     var (place, _, missing) = assessor.Starts(plant, found);
-                    return Results.Ok(StoppingDocument.Of(model, place is null || missing.Count > 0 ? null : StartStudy.Stop(model, place)));
+                    return Results.Ok(StoppingDocument.Of(model, place is not null && missing.Count == 0 && model is CabledMotor motor ? StartStudy.Stop(motor, place) : null));
                 }))
             .WithName("getStopping").Produces<StoppingDocument>();
         group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, string? elementId, ProjectReader reader, Assessor assessor) =>

@@ -17,10 +17,10 @@ internal sealed record StoppingDocument(IReadOnlyList<string> Missing, double? W
     public static StoppingDocument Of(DrivePointModel model, IReadOnlyList<StartMoment>? soft)
     {
         List<string> missing = [.. StopStudy.Missing(model)];
-        return missing.Count > 0
+        return model is not CompleteDrive drive || missing.Count > 0
             ? new StoppingDocument(missing, null, null, [], null)
             : new StoppingDocument(
-                missing, BrakingStudy.WantedStopS(model), StopStudy.TripV(model), [.. StopStudy.All(model).Select(StopWay.Of)],
+                missing, BrakingStudy.WantedStopS(drive), StopStudy.TripV(drive), [.. StopStudy.All(drive).Select(StopWay.Of)],
                 soft is null ? null : SoftStopDocument.Of(((ConverterChoice.SoftStarter)model.Input.DrivePoint.Converter).Settings.StopRampS, soft));
     }
 }

@@ -51,7 +51,7 @@ internal static class GroupEndpoint
         work.Current.LateIndex >= 0 ? work.Motors[work.Current.LateIndex].Model.Input.DrivePoint.Tag : string.Empty, work.SpreadPct,
         [
             .. work.Motors.Select(m => new GroupMotorDocument(
-                m.Model.Input.DrivePoint.Tag, m.Model.Input.DrivePoint.Name, m.Member.Count, m.Model.Motor!.Plate.RatedCurrentA, m.CurrentA, m.SpeedRpm, Finite(m.JamA), Finite(m.JamTripS), Finite(m.JamTripLongestS), Finite(m.LateStartS))),
+                m.Model.Input.DrivePoint.Tag, m.Model.Input.DrivePoint.Name, m.Member.Count, m.Model.Motor.Plate.RatedCurrentA, m.CurrentA, m.SpeedRpm, Finite(m.JamA), Finite(m.JamTripS), Finite(m.JamTripLongestS), Finite(m.LateStartS))),
         ]);
 
     private static double? Finite(double? value) => value is { } v && double.IsFinite(v) ? v : null;

@@ -9,6 +9,7 @@ using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Arrangements;
+using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Followers;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Shafts;
@@ -39,7 +40,7 @@ public sealed class ArrangementAssessmentTests
         var members = new Assessor(Data).Group(Demo, "group-exit")!.Members;
 
         Assert.DoesNotContain(scenario.Drives, d => d.DrivePointId is "dp-21" or "dp-22");
-        Assert.Equal(members.Sum(m => m.Member.Count * m.Model.At(1).LinkW), front.Point.LinkW, 6);
+        Assert.Equal(members.Sum(m => m.Member.Count * ((CompleteDrive)m.Model).At(1).LinkW), front.Point.LinkW, 6);
 
         // The parts of all motors make the whole converter.
         Assert.Equal(1, members.Sum(m => m.Member.Count * m.Model.Input.Group!.PartPu), 12);
@@ -52,7 +53,7 @@ public sealed class ArrangementAssessmentTests
     public void A_groups_year_counts_every_motor()
     {
         var study = new Assessor(Data).Study(Demo, Demo.AllDrivePoints().First(p => p.Id == "dp-21"));
-        var alone = study.Model.At(1).LineW * 8000 / 1e3;
+        var alone = study.Complete!.At(1).LineW * 8000 / 1e3;
 
         Assert.Equal(8 * alone, study.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh, 1e-6 * alone);
         Assert.All(study.Alternatives, a => Assert.True(a.IsChosen || a.Id is "present" || a.RunsOnLine));

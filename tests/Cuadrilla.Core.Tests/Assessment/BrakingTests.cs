@@ -19,14 +19,14 @@ public sealed class BrakingTests
     {
         var model = Model("dp-05", p => p);
         var demand = BrakingStudy.All(model)[0];
-        var cycle = model.Load!.Cycle!;
+        var cycle = model.Load.Cycle!;
 
         // By the parts: shaft power of each moment, and what motor, cable and converter take of it.
         double energy = 0, mechanical = 0;
-        foreach (var s in cycle.Slices(model.Motor!.Plate.InertiaKgM2).Where(s => !s.Rests))
+        foreach (var s in cycle.Slices(model.Motor.Plate.InertiaKgM2).Where(s => !s.Rests))
         {
             var motor = model.Motor.At(Math.Abs(s.SpeedRpm), s.SpeedRpm < 0 ? -s.TorqueNm : s.TorqueNm, MotorFeed.Converter);
-            var taken = motor.LossW + (3 * model.Cable!.Value.Real * motor.CurrentA * motor.CurrentA) + model.Converter!.LossW(motor.FrequencyHz / 50, motor.CurrentA);
+            var taken = motor.LossW + (3 * model.CableOhm.Real * motor.CurrentA * motor.CurrentA) + model.Converter.LossW(motor.FrequencyHz / 50, motor.CurrentA);
             energy += Math.Max(0, -motor.ShaftW - taken) * s.DurationS;
             mechanical += Math.Max(0, -motor.ShaftW) * s.DurationS;
         }
@@ -39,20 +39,20 @@ public sealed class BrakingTests
     [Fact]
     public void A_stop_without_a_path_grows_in_proportion_to_the_masses()
     {
-        DrivePointModel With(double inertia) => Model("dp-04", p => p with
+        DriveOnConverter With(double inertia) => Model("dp-04", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing()),
             Load = ((HighInertiaLoad)p.Load) with { Train = ((HighInertiaLoad)p.Load).Train with { InertiaKgM2 = inertia } },
         });
-        DrivePointModel one = With(52_000), two = With(104_000);
-        double Masses(DrivePointModel m) => m.Load!.InertiaKgM2 + m.Motor!.Plate.InertiaKgM2;
+        DriveOnConverter one = With(52_000), two = With(104_000);
+        double Masses(DriveOnConverter m) => m.Load.InertiaKgM2 + m.Motor.Plate.InertiaKgM2;
         Assert.Equal(Masses(two) / Masses(one), StopStudy.ShortestS(two, 1) / StopStudy.ShortestS(one, 1), 1);
 
         // What the capacitor takes beside the losses is the same for both, so the lighter one gains a little more from it.
         Assert.True(StopStudy.ShortestS(two, 1) / StopStudy.ShortestS(one, 1) > Masses(two) / Masses(one));
 
         // It is shorter than coasting against the load alone.
-        var omega = one.Load!.RatedSpeedRpm * 2 * Math.PI / 60;
+        var omega = one.Load.RatedSpeedRpm * 2 * Math.PI / 60;
         Assert.True(StopStudy.ShortestS(one, 1) < Masses(one) * omega / one.Load.RatedTorqueNm);
     }
 
@@ -95,9 +95,9 @@ public sealed class BrakingTests
         Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Braking = braking },
     })).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == id);
 
-    private static DrivePointModel Model(string id, Func<DrivePoint, DrivePoint> change)
+    private static DriveOnConverter Model(string id, Func<DrivePoint, DrivePoint> change)
     {
         var plant = Changed(id, change);
-        return new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
+        return (DriveOnConverter)new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
     }
 }

@@ -8,6 +8,7 @@ using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.Candidates;
+using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.DrivePoints.Pictures;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Demo;
@@ -112,7 +113,7 @@ public sealed class DemoAssessmentTests
                 continue;
             }
 
-            var chain = drive is not null ? LossChain.Of(study.Model, drive, Found.Scenarios[0]) : LossChain.Of(study.Model, onLine!, Found.Scenarios[0]);
+            var chain = study.Model is DriveOnLine line ? LossChain.Of(line, onLine!, Found.Scenarios[0]) : LossChain.Of((DriveOnConverter)study.Model, drive!, Found.Scenarios[0]);
             foreach (var (from, to) in chain.Zip(chain.Skip(1)))
             {
                 Assert.Equal(from.OutputW, to.InputW, 6);

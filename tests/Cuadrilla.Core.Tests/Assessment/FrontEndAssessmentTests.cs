@@ -54,7 +54,7 @@ public sealed class FrontEndAssessmentTests
         OperatingPoint At(double lengthM)
         {
             var plant = DemoChanges.Changed(DemoChanges.Demo, id, p => p with { Cable = p.Cable with { LengthM = lengthM } });
-            return assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model.At(1);
+            return assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Complete!.At(1);
         }
 
         var (near, far) = (At(0), At(100));
@@ -93,7 +93,7 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void A_front_end_that_returns_power_gives_a_hoist_back_what_motor_and_converter_leave()
     {
-        DrivePointModel On(string item, Braking braking) => Model(DemoChanges.Changed("dp-05", p => p with { Converter = new ConverterChoice.FromCatalogue(item, OverloadDuty.Heavy, 4, string.Empty, braking) }), "dp-05");
+        DriveOnConverter On(string item, Braking braking) => Model(DemoChanges.Changed("dp-05", p => p with { Converter = new ConverterChoice.FromCatalogue(item, OverloadDuty.Heavy, 4, string.Empty, braking) }), "dp-05");
         var resistor = On("six-pulse-choke-45", new Braking.Resistor(30, 2.5));
         var active = On("active-45", new Braking.ToLine());
         var burnt = Chosen(resistor);
@@ -102,9 +102,9 @@ public sealed class FrontEndAssessmentTests
         Assert.Equal(0, returned.Returned.BurntKwh);
 
         // What returns is the mechanical energy less what motor, cable, converter, front end and feeder keep.
-        var cycle = active.Load!.Cycle!;
+        var cycle = active.Load.Cycle!;
         double mechanical = 0, line = 0;
-        foreach (var s in cycle.Slices(active.Motor!.Plate.InertiaKgM2))
+        foreach (var s in cycle.Slices(active.Motor.Plate.InertiaKgM2))
         {
             var shaft = s.Shaft(1);
             if (shaft.PowerW < 0)
@@ -210,14 +210,14 @@ public sealed class FrontEndAssessmentTests
     public void Lost_volts_are_front_end_filter_and_cable_by_hand()
     {
         var model = Model(DemoChanges.Demo, "dp-06");
-        var voltage = model.Voltage!.Value;
-        var plate = model.Connected!.Plate;
-        var cable = model.Cable!.Value;
+        var voltage = model.Voltage;
+        var plate = model.Connected.Plate;
+        var cable = model.CableOhm;
         var sine = Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
         Assert.Equal(4, voltage.FilterV, 9);
-        Assert.Equal(400 * ((FrontEnd.Diode)model.Converter!.Item.FrontEnd).ChokeLossPu, voltage.FrontV, 9);
+        Assert.Equal(400 * ((FrontEnd.Diode)model.Converter.Item.FrontEnd).ChokeLossPu, voltage.FrontV, 9);
         Assert.Equal(Math.Sqrt(3) * plate.RatedCurrentA * ((cable.Real * plate.PowerFactor) + (cable.Imaginary * sine)), voltage.CableV, 9);
-        Assert.Equal(plate.RatedSpeedRpm * voltage.AtMotorV / 400, model.Motor!.BaseSpeedRpm, 6);
+        Assert.Equal(plate.RatedSpeedRpm * voltage.AtMotorV / 400, model.Motor.BaseSpeedRpm, 6);
 
         // The same by the drop of phasors over a length of 480 m, within the neglected square term.
         var phase = new Complex(plate.PowerFactor, -sine) * plate.RatedCurrentA;
@@ -247,7 +247,7 @@ public sealed class FrontEndAssessmentTests
         var plant = DemoChanges.Changed("dp-11", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "single-phase-4" } });
         var at230 = new Assessor(Data).Run(plant).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11");
         Assert.NotEqual(Verdict.NeedsData, at230.Verdict);
-        Assert.Equal(400 / Math.Sqrt(3), Model(plant, "dp-11").Voltage!.Value.SupplyV, 6);
+        Assert.Equal(400 / Math.Sqrt(3), Model(plant, "dp-11").Voltage.SupplyV, 6);
     }
 
     [Fact]
@@ -260,8 +260,8 @@ public sealed class FrontEndAssessmentTests
         var ie2 = Data.Motors["cage-4p-ie2-4"].Plate;
         var reference = new MotorLossModel(ie2).At(ie2.RatedSpeedRpm, ie2.RatedTorqueNm, MotorFeed.Converter).LossW + 374;
         var own = Model(DemoChanges.Demo, "dp-11");
-        var motor = new MotorLossModel(own.MotorItem!.Plate).At(own.MotorItem.Plate.RatedSpeedRpm, own.MotorItem.Plate.RatedTorqueNm, MotorFeed.Converter);
-        var module = own.Converter!.LossW(1, motor.CurrentA) + own.Converter.Item.FrontLossW(motor.InputW);
+        var motor = new MotorLossModel(own.MotorItem.Plate).At(own.MotorItem.Plate.RatedSpeedRpm, own.MotorItem.Plate.RatedTorqueNm, MotorFeed.Converter);
+        var module = own.Converter.LossW(1, motor.CurrentA) + own.Converter.Item.FrontLossW(motor.InputW);
         Assert.Equal(Digits.Kept(100 * (motor.LossW + module) / reference), check.Figure.Value, 6);
         var strict = new Assessor(Data).Run(DemoChanges.Demo with { Overrides = [new DefaultOverride("least-ies", 2, "tender")] });
         Assert.Equal(80, strict.Checks.Single(c => c.Id == "energy.system-class" && c.DrivePointId == "dp-11").Limit.Value);
@@ -280,7 +280,7 @@ public sealed class FrontEndAssessmentTests
         return (plant, "dp-01");
     }
 
-    private static EnergyAlternative Chosen(DrivePointModel model) => EnergyAlternatives.Of(model).Single(a => a.IsChosen);
+    private static EnergyAlternative Chosen(DriveOnConverter model) => EnergyAlternatives.Of(model).Single(a => a.IsChosen);
 
-    private static DrivePointModel Model(PlantSpecification plant, string id) => new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
+    private static DriveOnConverter Model(PlantSpecification plant, string id) => (DriveOnConverter)new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
 }

@@ -75,7 +75,7 @@ public sealed class PlantAlternativeTests
         var model = Model(id);
         var year = LossYear.Of(model)!;
         double shaft = 0;
-        foreach (var d in model.Load!.Duty)
+        foreach (var d in model.Load.Duty)
         {
             var points = model.Starter is null ? model.Load.PointsAt(d.LevelPu) : [LineShaft.Of(model, d.LevelPu).Shaft];
             shaft += points.Average(p => p.PowerW) * d.HoursPerYear / 1e3;
@@ -97,7 +97,7 @@ public sealed class PlantAlternativeTests
         Assert.True(Time("resistor") < Time("flux") && Time("flux") < Time("losses") && Time("losses") < Time("coast"));
 
         // Below the base speed over 1.2 the raised flux loses more; above it there is no voltage for it.
-        var motor = Model("dp-01").Motor!;
+        var motor = Model("dp-01").Motor;
         Assert.Equal(0, motor.ExtraFluxLossW(motor.BaseSpeedRpm * 1.01, 1.2, 3));
         Assert.True(motor.ExtraFluxLossW(0.5 * motor.BaseSpeedRpm, 1.2, 3) > 0);
         Assert.Equal(["coast"], StopStudy.All(Model("dp-04")).Select(c => c.Id));
@@ -136,5 +136,5 @@ public sealed class PlantAlternativeTests
         return [.. DemoChanges.Demo.AllDrivePoints().Select(p => assessor.Study(DemoChanges.Demo, p))];
     }
 
-    private static DrivePointModel Model(string id) => new Assessor(Data).Study(DemoChanges.Demo, DemoChanges.Demo.AllDrivePoints().Single(p => p.Id == id)).Model;
+    private static CompleteDrive Model(string id) => (CompleteDrive)new Assessor(Data).Study(DemoChanges.Demo, DemoChanges.Demo.AllDrivePoints().Single(p => p.Id == id)).Model;
 }

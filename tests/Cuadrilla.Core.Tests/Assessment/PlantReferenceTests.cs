@@ -165,7 +165,8 @@ public sealed class PlantReferenceTests
         {
             Source = new Source(
                 Text(source, "bus"), hertz, new SourceStrength.FaultLevel(Of(source, "faultLevelMva"), Given.Unknown, Of(source, "xrRatio")),
-                Of(source, "unbalancePct"), Of(source, "background5Pct"), Of(source, "background7Pct")) { BackgroundV5Deg = 0, BackgroundV7Deg = 0 },
+                Of(source, "unbalancePct"), Of(source, "background5Pct"), Of(source, "background7Pct"))
+            { BackgroundV5Deg = 0, BackgroundV7Deg = 0 },
             Distribution = new Distribution(
                 [.. volts.Select(v => new Bus(v.Key, v.Key, v.Value, Given.Unknown))],
                 [.. All("transformers").Select(t => Demo.Distribution.Transformers[0] with

@@ -9,6 +9,7 @@ using Cuadrilla.Core.Harmonics.Thyristors;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Core.Studies.Supply.Balance;
 
@@ -81,7 +82,7 @@ public sealed class ThyristorFrontTests
         Assert.True(drive.OwnEmf.Parts().Where(p => Math.Abs(p.M) > 1).Max(p => p.Part.Magnitude) > 0.01);
 
         // The power of all orders is what the closed form of a sine takes for the same output.
-        var running = RunningDrive.Of(assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == "dp-01")).Model, drive.Point, drive.BusId);
+        var running = RunningDrive.Of((DriveOnConverter)assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == "dp-01")).Model, drive.Point, drive.BusId);
         var watts = draw.Phases.Select((p, k) => Enumerable.Range(0, 25).Sum(i =>
         {
             var volts = drive.OwnEmf.Phasor((2 * i) + 1, k) * (400 / Math.Sqrt(3));

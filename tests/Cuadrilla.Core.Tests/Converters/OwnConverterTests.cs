@@ -34,7 +34,14 @@ public sealed class OwnConverterTests
     {
         var own = Own() with
         {
-            LossF0I25W = 300, LossF0I50W = 450, LossF0I100W = 900, LossF50I25W = 320, LossF50I50W = 500, LossF50I100W = 1000, LossF90I50W = 560, LossF90I100W = 1150,
+            LossF0I25W = 300,
+            LossF0I50W = 450,
+            LossF0I100W = 900,
+            LossF50I25W = 320,
+            LossF50I50W = 500,
+            LossF50I100W = 1000,
+            LossF90I50W = 560,
+            LossF90I100W = 1150,
         };
         var item = own.Item(Data.Converters.Values);
         Assert.Equal(new ConverterLossPoints(300, 450, 900, 320, 500, 1000, 560, 1150), item.Losses);

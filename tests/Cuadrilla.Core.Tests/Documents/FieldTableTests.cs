@@ -58,8 +58,32 @@ public sealed class FieldTableTests
         {
             var ending = number.Unit switch
             {
-                "kW" => "Kw", "kVA" => "Kva", "MVA" => "Mva", "V" => "V", "A" => "A", "m" => "M", "mm" => "Mm", "s" => "S", "ms" => "Ms", "rpm" => "Rpm", "Nm" => "Nm", "kg" => "Kg", "Hz" => "Hz",
-                "kHz" => "Khz", "%" => "Pct", "°C" => "C", "K" => "K", "Ω" => "Ohm", "kvar" => "Kvar", "J" => "J", "N" => "N", "Pa" => "Pa", "bar" => "Bar", "kg·m²" => "KgM2", "m³/s" => "M3PerS", _ => "",
+                "kW" => "Kw",
+                "kVA" => "Kva",
+                "MVA" => "Mva",
+                "V" => "V",
+                "A" => "A",
+                "m" => "M",
+                "mm" => "Mm",
+                "s" => "S",
+                "ms" => "Ms",
+                "rpm" => "Rpm",
+                "Nm" => "Nm",
+                "kg" => "Kg",
+                "Hz" => "Hz",
+                "kHz" => "Khz",
+                "%" => "Pct",
+                "°C" => "C",
+                "K" => "K",
+                "Ω" => "Ohm",
+                "kvar" => "Kvar",
+                "J" => "J",
+                "N" => "N",
+                "Pa" => "Pa",
+                "bar" => "Bar",
+                "kg·m²" => "KgM2",
+                "m³/s" => "M3PerS",
+                _ => "",
             };
             Assert.EndsWith(ending, number.Key.Replace("MPerRev", "MPerRevM", StringComparison.Ordinal), StringComparison.Ordinal);
         }

@@ -1,6 +1,6 @@
-using Cuadrilla.Core.Base;
 using System.Buffers.Binary;
 using System.Text;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics.Measured;
 using Cuadrilla.Documents.Measurements;
 using Cuadrilla.Documents.Projects;

@@ -66,8 +66,12 @@ public sealed class SeveralFrontsTests
 
     private static RectifierInput Twice(RectifierInput one) => one with
     {
-        SourceResistanceOhm = one.SourceResistanceOhm / 2, SourceInductanceH = one.SourceInductanceH / 2, DcChokeH = one.DcChokeH / 2,
-        DcChokeResistanceOhm = one.DcChokeResistanceOhm / 2, DcCapacitanceF = one.DcCapacitanceF * 2, DcLoadW = one.DcLoadW * 2,
+        SourceResistanceOhm = one.SourceResistanceOhm / 2,
+        SourceInductanceH = one.SourceInductanceH / 2,
+        DcChokeH = one.DcChokeH / 2,
+        DcChokeResistanceOhm = one.DcChokeResistanceOhm / 2,
+        DcCapacitanceF = one.DcCapacitanceF * 2,
+        DcLoadW = one.DcLoadW * 2,
     };
 
     private static RectifierInput Front(double loadW, double chokePu)

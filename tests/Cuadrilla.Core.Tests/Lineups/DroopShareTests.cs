@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Base;
 using CsCheck;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Core.Tests.Lineups;

@@ -142,7 +142,7 @@ public sealed class MotorLimitTests
     public void Below_five_hertz_an_item_carries_less_for_long()
     {
         var slow = Changed("dp-03", p => p with { Load = new ConstantTorqueLoad(new DriveTrain(1, 1, 0.1, 5), [new(0.05, 2000)], 10, 1450, 100, 0.05) });
-        var model = new Assessor(Data).Study(slow, slow.AllDrivePoints().Single(p => p.Id == "dp-03")).Model;
+        var model = (LoadedMotor)new Assessor(Data).Study(slow, slow.AllDrivePoints().Single(p => p.Id == "dp-03")).Model;
         var (_, rpm, _, low) = CurrentDemand.Continuous(model);
         Assert.Equal(0.7, low);
         Assert.True(rpm < 150);
@@ -158,5 +158,6 @@ public sealed class MotorLimitTests
     {
         Motor = new MotorChoice.FromCatalogue("own", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty, thermistors),
         Cable = p.Cable with { LengthM = cableM },
-    }) with { Motors = [.. Demo.Motors, motor] }).Checks.Single(c => c.Id == id && c.DrivePointId == "dp-02");
+    }) with
+    { Motors = [.. Demo.Motors, motor] }).Checks.Single(c => c.Id == id && c.DrivePointId == "dp-02");
 }

@@ -1,6 +1,6 @@
-using Cuadrilla.Core.Base;
 using CsCheck;
 using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Tests.Motors;

@@ -119,8 +119,13 @@ public sealed class OwnMotorTests
         double[] losses = [3100, 2500, 2300, 1500, 1050, 700, 560];
         var own = Own() with
         {
-            LossN90T100W = losses[0], LossN50T100W = losses[1], LossN25T100W = losses[2], LossN90T50W = losses[3],
-            LossN50T50W = losses[4], LossN50T25W = losses[5], LossN25T25W = losses[6],
+            LossN90T100W = losses[0],
+            LossN50T100W = losses[1],
+            LossN25T100W = losses[2],
+            LossN90T50W = losses[3],
+            LossN50T50W = losses[4],
+            LossN50T25W = losses[5],
+            LossN25T25W = losses[6],
         };
         var plate = own.Item(Data.Motors.Values).Plate;
         var model = new MotorLossModel(plate);

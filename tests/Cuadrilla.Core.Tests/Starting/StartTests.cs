@@ -1,6 +1,6 @@
-using Cuadrilla.Core.Base;
 using System.Numerics;
 using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
 

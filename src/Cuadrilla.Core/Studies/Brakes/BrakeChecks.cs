@@ -30,12 +30,12 @@ internal static class BrakeChecks
             missing.Add("holding torque of the brake");
         }
 
-        if (missing.Count > 0)
+        if (model.Point.Load is not { } load || missing.Count > 0)
         {
             return Check.Lacking(id, model.Point.Id, BoardRow.Motor, title, missing);
         }
 
-        if (model.Point.Load!.Hanging is not { } hanging)
+        if (load.Hanging is not { } hanging)
         {
             return Check.NotConcerned(id, model.Point.Id, BoardRow.Motor, title, "nothing hangs on this shaft");
         }

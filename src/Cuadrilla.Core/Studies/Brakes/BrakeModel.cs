@@ -45,6 +45,9 @@ public sealed class BrakeModel
     /// <summary>Current of the coil, A; null while it is not known.</summary>
     public double? CoilA => Brake.Coil is { PowerW.IsKnown: true, VoltageV.IsKnown: true } c ? CoilCircuit.CurrentA(c.PowerW.Value, c.VoltageV.Value) : null;
 
+    // What Missing names is then there.
+    private DriveOnConverter Drive => (DriveOnConverter)Point;
+
     private LineupDefaults Defaults => Point.Input.Defaults.Lineups;
 
     /// <summary>Resolves the brake of a drive point; null when it has none.</summary>
@@ -56,7 +59,7 @@ public sealed class BrakeModel
             return null;
         }
 
-        List<string> missing = [.. point.Missing(withConverter: true)];
+        List<string> missing = [.. point.Missing()];
         if (point.Starter is not null)
         {
             missing.Add("a converter: the sequence needs torque before the release");
@@ -102,10 +105,10 @@ public sealed class BrakeModel
     /// <summary>What motor and brake hold; requires everything that <see cref="Missing"/> names.</summary>
     public BrakeMechanics Mechanics()
     {
-        var load = Point.Load!;
-        var plate = Point.Motor!.Plate;
+        var load = Drive.Load;
+        var plate = Drive.Motor.Plate;
         return new BrakeMechanics(
-            load.InertiaKgM2 + plate.InertiaKgM2, load.Hanging?.GravityNm ?? 0, load.Hanging?.MPerRad ?? (1 / (2 * Math.PI)), plate.RatedTorqueNm, UnitLimits.LargestNm(Point, SpeedRpm), Defaults.MagnetisingS);
+            load.InertiaKgM2 + plate.InertiaKgM2, load.Hanging?.GravityNm ?? 0, load.Hanging?.MPerRad ?? (1 / (2 * Math.PI)), plate.RatedTorqueNm, UnitLimits.LargestNm(Drive, SpeedRpm), Defaults.MagnetisingS);
     }
 
     /// <summary>Its times; requires everything that <see cref="Missing"/> names.</summary>
@@ -116,7 +119,7 @@ public sealed class BrakeModel
             Brake.HoldingNm.Value,
             Brake.ReleaseMs.Value / 1e3,
             (Brake.CloseMs.Value / 1e3) + SuppressionS!.Value,
-            control.ProvenPct.Value / 100 * Point.Motor!.Plate.RatedTorqueNm,
+            control.ProvenPct.Value / 100 * Drive.Motor.Plate.RatedTorqueNm,
             control.SpeedAfterReleaseMs.IsKnown ? control.SpeedAfterReleaseMs.Value / 1e3 : 0,
             control.CloseBelowPct.Value / 100 * SpeedRpm * 2 * Math.PI / 60,
             control.CloseDelayS.IsKnown ? control.CloseDelayS.Value : double.PositiveInfinity,
@@ -134,10 +137,10 @@ public sealed class BrakeModel
             return null;
         }
 
-        var hanging = Point.Load!.Hanging;
-        var move = new BrakeMove((up ? 1 : -1) * SpeedRpm * 2 * Math.PI / 60, hanging?.RampS ?? Point.Load.StartTimeS, Math.Min(LongestTravelS, hanging?.TravelS ?? LongestTravelS));
+        var hanging = Drive.Load.Hanging;
+        var move = new BrakeMove((up ? 1 : -1) * SpeedRpm * 2 * Math.PI / 60, hanging?.RampS ?? Drive.Load.StartTimeS, Math.Min(LongestTravelS, hanging?.TravelS ?? LongestTravelS));
         return BrakeSequence.Run(Mechanics(), Times(), move, fault);
     }
 
-    private double SpeedRpm => Point.Load!.Hanging?.SpeedRpm ?? Point.Load.RatedSpeedRpm;
+    private double SpeedRpm => Drive.Load.Hanging?.SpeedRpm ?? Drive.Load.RatedSpeedRpm;
 }

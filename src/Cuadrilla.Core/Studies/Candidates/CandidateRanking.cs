@@ -137,10 +137,10 @@ public static class CandidateRanking
         var isSized = judged.Exists(c => c.Id == sizes);
         var fails = judged.Concat(rules).Where(c => c.Verdict == Verdict.Fails).ToList();
         var worst = judged.FirstOrDefault();
-        var mismatch = model.Motor is { } motor && model.Converter is { } converter ? DrivePointModel.Mismatch(motor.Plate, converter.Item, model.Input.OnDcBus) : string.Empty;
+        var mismatch = model is { Fitted.Item: { } motor, Converter: { } converter } ? DrivePointModel.Mismatch(motor.Plate, converter.Item, model.Input.OnDcBus) : string.Empty;
 
         // The motor that stands there may stay; a new one has to be lawful.
-        var against = forMotor && !isChosen ? model.Input.Defaults.LeastMotorClass.Against(model.MotorItem!) : string.Empty;
+        var against = forMotor && !isChosen && model.Fitted is { Item: var item } ? model.Input.Defaults.LeastMotorClass.Against(item) : string.Empty;
         var fits = isSized && fails.Count == 0 && (forMotor || mismatch.Length == 0) && against.Length == 0;
         var refusal = against.Length > 0 ? "Not permitted: " + against : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : string.Empty;
         var needsData = !isSized && fails.Count == 0 && refusal.Length == 0;
@@ -148,31 +148,28 @@ public static class CandidateRanking
         var reason = refusal.Length > 0 ? refusal : needsData
             ? "Needs data: " + all.First(c => c.Id == sizes).Relief
             : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
-        return new Candidate(id, name, kw, currentA, fits, needsData, reason, worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, model.MotorChoice is { } m && forMotor ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);
+        return new Candidate(id, name, kw, currentA, fits, needsData, reason, worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, forMotor && model.Fitted is { Choice: { } m } ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);
     }
 
     private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)
     {
-        var missing = EnergyAlternatives.Missing(model).ToList();
-
         // The duty counts as soon as it is entered: motors are compared on the converter that would be taken, the same kind for all.
-        var assumed = missing is ["converter"] ? Assumed(model) : null;
-        if (missing.Count > 0 && assumed is null)
+        Func<double, MeanPower>? power = EnergyAlternatives.Ready(model) is { } drive ? level => MeanPower.Of(drive, level)
+            : EnergyAlternatives.Missing(model).ToList() is ["converter"] && model is CabledMotor motor && Assumed(motor) is { } assumed ? level => MeanPower.OnConverter(motor, motor.Motor, assumed, level)
+            : null;
+        if (power is null || model.Load is not { } load)
         {
             return (null, null);
         }
 
-        var points = model.Load!.Duty
-            .Where(d => d.HoursPerYear > 0)
-            .Select(d => new EnergyPoint(
-                d.LevelPu, d.HoursPerYear, (assumed is null ? MeanPower.Of(model, d.LevelPu) : MeanPower.OnConverter(model, model.Motor!, assumed, d.LevelPu)).LineW));
+        var points = load.Duty.Where(d => d.HoursPerYear > 0).Select(d => new EnergyPoint(d.LevelPu, d.HoursPerYear, power(d.LevelPu).LineW));
         var year = YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
         return (year.EnergyKwh, year.LifetimeCost);
     }
 
     // The smallest generic six-pulse unit with choke that carries the motor's rated current at this place.
-    private static ConverterAtSite? Assumed(DrivePointModel model) =>
-        model.Motor!.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null
+    private static ConverterAtSite? Assumed(CabledMotor model) =>
+        model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null
         : model.Data.Converters.Values
             .Where(c => c.OwnName.Length == 0 && c is { Kind: ConverterKind.SixPulse, ChokePct: > 0 } && c.FrontEnd is FrontEnd.Diode)
             .OrderBy(c => c.RatedKw)

@@ -68,24 +68,28 @@ public static class TechnologyComparison
         var ranked = CandidateRanking.Motors(input, data);
         var chosen = ranked.Where(c => c.IsChosen);
         var best = ranked.GroupBy(c => data.Motors[c.ItemId].Technology).OrderBy(g => g.Key).Select(g => g.First());
-        var rows = chosen.Concat(best.Where(c => !c.IsChosen)).Select(c => Row(c, input, data)).ToList();
+        var rows = chosen.Concat(best.Where(c => !c.IsChosen)).Select(c => Row(c, input, data)).OfType<TechnologyRow>().ToList();
         var incumbent = rows.FirstOrDefault(r => r.IsIncumbent);
         return [.. rows.Select(r => r with { PaybackYears = Payback(r, incumbent, input) })];
     }
 
-    private static TechnologyRow Row(Candidate candidate, DrivePointInput input, EngineeringData data)
+    private static TechnologyRow? Row(Candidate candidate, DrivePointInput input, EngineeringData data)
     {
         var item = data.Motors[candidate.ItemId];
-        var model = DrivePointModel.Build(input with { DrivePoint = input.DrivePoint with { Motor = candidate.Motor! } }, data);
-        var shaft = model.Load!.At(1);
-        var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
+        if (candidate.Motor is not { } motor || DrivePointModel.Build(input with { DrivePoint = input.DrivePoint with { Motor = motor } }, data) is not LoadedMotor model)
+        {
+            return null;
+        }
+
+        var shaft = model.Load.At(1);
+        var point = model.Motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Converter);
         var needed = CurrentDemand.Continuous(model).CurrentA;
         var converter = item.Technology == MotorTechnology.DcSeparatelyExcited ? null : Smallest(model, needed, data);
-        var isComplete = !EnergyAlternatives.Missing(model).Any();
-        var year = isComplete
+        var drive = EnergyAlternatives.Ready(model);
+        var year = drive is not null
             ? YearlyEnergy.Of(
                 model.Load.Duty.Where(d => d.HoursPerYear > 0).Select(d => new EnergyPoint(
-                    d.LevelPu, d.HoursPerYear, MeanPower.Of(model, d.LevelPu).LineW)),
+                    d.LevelPu, d.HoursPerYear, MeanPower.Of(drive, d.LevelPu).LineW)),
                 item.PriceIndex,
                 input.Tariff)
             : null;
@@ -93,7 +97,7 @@ public static class TechnologyComparison
             candidate,
             item.Technology,
             candidate.IsChosen,
-            isComplete ? model.At(1).LineW / 1e3 : null,
+            drive?.At(1).LineW / 1e3,
             year?.EnergyKwh,
             point.CurrentA,
             point.PowerFactor,

@@ -33,7 +33,7 @@ public sealed class DcBusModel
     // Inverters switch off when the bus has fallen to about two thirds of its rest voltage.
     private const double UndervoltagePu = 0.65;
 
-    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DrivePointModel> members, IReadOnlyList<string> missing, DefaultsInForce defaults, Bus line, Site site)
+    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DriveOnConverter> members, IReadOnlyList<string> missing, DefaultsInForce defaults, Bus line, Site site)
     {
         SitePu = module?.Derating.FactorPu(site) ?? 1;
         Bus = bus;
@@ -52,7 +52,7 @@ public sealed class DcBusModel
     public SupplyModuleItem? Module { get; }
 
     /// <summary>Members that are complete, in their order.</summary>
-    public IReadOnlyList<DrivePointModel> Members { get; }
+    public IReadOnlyList<DriveOnConverter> Members { get; }
 
     /// <summary>What is missing before it can be computed.</summary>
     public IReadOnlyList<string> Missing { get; }
@@ -76,7 +76,7 @@ public sealed class DcBusModel
     public double LowestV => Module?.Kind == SupplyModuleKind.Active ? RestV : 0.9 * 3 * Math.Sqrt(2) / Math.PI * LineV;
 
     /// <summary>Capacitance of all members, F.</summary>
-    public double CapacitanceF => Members.Sum(m => m.Converter!.Item.DcCapacitanceUf) * 1e-6;
+    public double CapacitanceF => Members.Sum(m => m.Converter.Item.DcCapacitanceUf) * 1e-6;
 
     /// <summary>Resolves a bus.</summary>
     public static DcBusModel Of(PlantSpecification plant, Lineup lineup, CommonDcBus bus, IReadOnlyList<DrivePointStudy> studies, EngineeringData data, DefaultsInForce defaults)
@@ -86,15 +86,15 @@ public sealed class DcBusModel
         ArgumentNullException.ThrowIfNull(bus);
         ArgumentNullException.ThrowIfNull(data);
         var all = bus.MemberIds.Select(id => studies.First(s => s.Model.Id == id)).ToList();
-        var missing = all.Where(s => !s.IsComplete).Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing(withConverter: true))}").ToList();
-        missing.AddRange(all.Where(s => s.IsComplete && s.Model.Converter is null).Select(s => $"{s.Model.Input.DrivePoint.Tag}: a converter on the bus"));
+        var missing = all.Where(s => !s.IsComplete).Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}").ToList();
+        missing.AddRange(all.Where(s => s.Model is DriveOnLine).Select(s => $"{s.Model.Input.DrivePoint.Tag}: a converter on the bus"));
         var module = data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId);
         if (module is null)
         {
             missing.Add($"a supply module for {bus.Name}");
         }
 
-        return new DcBusModel(bus, module, [.. all.Where(s => s.IsComplete && s.Model.Converter is not null).Select(s => s.Model)], missing, defaults, plant.Distribution.Bus(lineup.BusId), plant.Site);
+        return new DcBusModel(bus, module, [.. all.Select(s => s.Model).OfType<DriveOnConverter>()], missing, defaults, plant.Distribution.Bus(lineup.BusId), plant.Site);
     }
 
     /// <summary>Runs an event; null while something is missing or, for a stop, no time is stated.</summary>
@@ -113,7 +113,7 @@ public sealed class DcBusModel
         }
 
         var members = running
-            .Select(m => new BusMember(m.Id, stops ? Stop(m, Bus.StopTimeS.Value) : Process(m, scenario.StateOf(m.Id)), m.Converter!.Item.DcCapacitanceUf * 1e-6) { Repeats = !stops })
+            .Select(m => new BusMember(m.Id, stops ? Stop(m, Bus.StopTimeS.Value) : Process(m, scenario.StateOf(m.Id)), m.Converter.Item.DcCapacitanceUf * 1e-6) { Repeats = !stops })
             .ToList();
         return CommonBusStudy.Run(members, Supply(what is BusEvent.MainsLoss or BusEvent.MainsLossStop));
     }
@@ -130,24 +130,24 @@ public sealed class DcBusModel
             RestV, Math.Max(RestV, chopperV), Math.Max(RestV, Defaults.LinkRatingV * LineV / 400), UndervoltagePu * RestV, mainsOff);
     }
 
-    private static IReadOnlyList<BusPower> Process(DrivePointModel model, DrivePointState state)
+    private static IReadOnlyList<BusPower> Process(DriveOnConverter model, DrivePointState state)
     {
-        if (model.Load!.Cycle is not { } cycle)
+        if (model.Load.Cycle is not { } cycle)
         {
             return [new BusPower(SteadyS, model.At(state.LevelPu, state.LoadPu).LinkW)];
         }
 
         return
         [
-            .. cycle.Slices(model.Motor!.Plate.InertiaKgM2).Select(s => new BusPower(
-                s.DurationS, s.Rests ? model.Converter!.Item.StandbyW : model.PointOf(s.Shaft(1) with { TorqueNm = s.Shaft(1).TorqueNm * state.LoadPu }).LinkW)),
+            .. cycle.Slices(model.Motor.Plate.InertiaKgM2).Select(s => new BusPower(
+                s.DurationS, s.Rests ? model.Converter.Item.StandbyW : model.PointOf(s.Shaft(1) with { TorqueNm = s.Shaft(1).TorqueNm * state.LoadPu }).LinkW)),
         ];
     }
 
     // Each from its worst speed and load; what stands then draws its stand-by power.
-    private static IReadOnlyList<BusPower> Stop(DrivePointModel model, double stopS)
+    private static IReadOnlyList<BusPower> Stop(DriveOnConverter model, double stopS)
     {
-        var standby = model.Converter!.Item.StandbyW;
+        var standby = model.Converter.Item.StandbyW;
         if (StopStudy.Missing(model).Any())
         {
             return [new BusPower(2 * stopS, standby)];

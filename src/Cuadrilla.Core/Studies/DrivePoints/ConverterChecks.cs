@@ -21,7 +21,7 @@ internal static class ConverterChecks
 
     internal static List<string> Missing(DrivePointModel model)
     {
-        var missing = model.Missing(withConverter: false).ToList();
+        var missing = model.MissingForMotor().ToList();
         if (model.Converter is null)
         {
             missing.Add("converter");
@@ -30,20 +30,18 @@ internal static class ConverterChecks
         return missing;
     }
 
-    private static Check Continuous(DrivePointModel model)
+    private static Check Continuous(DrivePointModel point)
     {
         const string id = ContinuousId;
         const string title = "Converter current";
-        var missing = Missing(model);
-        if (missing.Count > 0)
+        if (point is not LoadedMotor { Converter: { } converter } model)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Converter, title, missing);
+            return Check.Lacking(id, point.Id, BoardRow.Converter, title, Missing(point));
         }
 
-        var converter = model.Converter!;
         var site = model.Input.Site;
         var (current, speed, where, low) = CurrentDemand.Continuous(model);
-        if (model.Input.Group is not null && model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor!.Plate.RatedCurrentA > current)
+        if (model.Input.Group is not null && model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA > current)
         {
             // In a group each motor counts with its rated current and the group's reserve.
             (current, where, low) = (model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA, "rated current with the group's reserve, against its part of the group's converter", 1);

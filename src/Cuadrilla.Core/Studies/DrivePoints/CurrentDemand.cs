@@ -13,10 +13,10 @@ public static class CurrentDemand
     private const double SteadyAfterS = 600;
 
     /// <summary>The current to be given for ever, A: of the worst steady point, or the rms over the cycle.</summary>
-    public static (double CurrentA, double SpeedRpm, string Where, double LowPu) Continuous(DrivePointModel model, MotorLossModel? other = null)
+    public static (double CurrentA, double SpeedRpm, string Where, double LowPu) Continuous(LoadedMotor model, MotorLossModel? other = null)
     {
-        var load = model.Load!;
-        var motor = other ?? model.Motor!;
+        var load = model.Load;
+        var motor = other ?? model.Motor;
         if (load.Cycle is { } cycle)
         {
             var squares = Stretches(model, motor, cycle).Sum(s => s.CurrentA * s.CurrentA * s.DurationS);
@@ -40,15 +40,15 @@ public static class CurrentDemand
     }
 
     /// <summary>The current in time: over the cycle, or along the start ramp and steady after it.</summary>
-    public static IReadOnlyList<CurrentForTime> InTime(DrivePointModel model, MotorLossModel? other = null)
+    public static IReadOnlyList<CurrentForTime> InTime(LoadedMotor model, MotorLossModel? other = null)
     {
-        var ramp = Ramp(model, other ?? model.Motor!).Select(r => new CurrentForTime(r.DurationS, r.CurrentA));
-        return model.Load!.Cycle is not null ? [.. ramp] : [.. ramp, new CurrentForTime(SteadyAfterS, Continuous(model, other).CurrentA)];
+        var ramp = Ramp(model, other ?? model.Motor).Select(r => new CurrentForTime(r.DurationS, r.CurrentA));
+        return model.Load.Cycle is not null ? [.. ramp] : [.. ramp, new CurrentForTime(SteadyAfterS, Continuous(model, other).CurrentA)];
     }
 
-    private static IEnumerable<(double CurrentA, double DurationS)> Ramp(DrivePointModel model, MotorLossModel motor)
+    private static IEnumerable<(double CurrentA, double DurationS)> Ramp(LoadedMotor model, MotorLossModel motor)
     {
-        if (model.Load!.Cycle is { } cycle)
+        if (model.Load.Cycle is { } cycle)
         {
             return Stretches(model, motor, cycle);
         }
@@ -64,7 +64,7 @@ public static class CurrentDemand
     }
 
     // While the brake holds the motor is switched off.
-    private static IEnumerable<(double CurrentA, double DurationS)> Stretches(DrivePointModel model, MotorLossModel motor, LoadCycle cycle) =>
+    private static IEnumerable<(double CurrentA, double DurationS)> Stretches(LoadedMotor model, MotorLossModel motor, LoadCycle cycle) =>
         cycle.Slices(motor.Plate.InertiaKgM2).Select(s =>
             (s.Rests ? 0 : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.Feed).CurrentA, s.DurationS));
 }

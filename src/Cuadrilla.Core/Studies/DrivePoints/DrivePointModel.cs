@@ -7,35 +7,28 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Starting;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
-/// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
-public sealed record DrivePointInput(
-    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null, OwnConverter? OwnConverter = null, bool OnDcBus = false, GroupFeed? Group = null);
-
-/// <summary>What a motor of a group is fed by.</summary>
-/// <param name="GroupId">Key of the group.</param>
-/// <param name="Choice">The group's converter; null while none is chosen.</param>
-/// <param name="Feeder">Its feeder.</param>
-/// <param name="PartPu">Part of the converter that one motor of this kind uses: its rated current over the sum of all; 0 while a motor is missing.</param>
-/// <param name="Count">Motors of this kind.</param>
-/// <param name="IsHead">True for the member whose converter it is.</param>
-public sealed record GroupFeed(string GroupId, ConverterChoice.FromCatalogue? Choice, Feeder Feeder, double PartPu, int Count, bool IsHead);
-
 /// <summary>
-/// A drive point resolved against the catalogue: the models of its load, motor, cables and converter, as far as they are
-/// known, and the operating point at any flow.
+/// A drive point resolved against the catalogue, as far as it is known. What is complete is a <see cref="DriveOnConverter"/> or a
+/// <see cref="DriveOnLine"/>, both a <see cref="CompleteDrive"/>; on the way there a <see cref="CabledMotor"/> has what a start
+/// across the line asks for, a <see cref="LoadedMotor"/> what a motor is judged by. Anything else only says what it lacks.
 /// </summary>
-public sealed class DrivePointModel
+public class DrivePointModel
 {
-    // What its models are made of threw: nothing of it can be judged.
-    private DrivePointModel(DrivePointInput input, EngineeringData data, Fault fault)
+    /// <summary>A drive point of which no more is known than of another.</summary>
+    private protected DrivePointModel(DrivePointModel known)
     {
-        (Input, Data, Fault, LoadMissing) = (input, data, fault, ["not judged: " + fault.What]);
+        (Input, Data, Fault, Load, LoadMissing, Fitted) = (known.Input, known.Data, known.Fault, known.Load, known.LoadMissing, known.Fitted);
+        (Choice, WholeItem, Converter, Filter, Starter) = (known.Choice, known.WholeItem, known.Converter, known.Filter, known.Starter);
+        (Cable, Feeder, WholeFeeder) = (known.Cable, known.Feeder, known.WholeFeeder);
     }
+
+    // What its models are made of threw: nothing of it can be judged.
+    private DrivePointModel(DrivePointInput input, EngineeringData data, Fault fault) =>
+        (Input, Data, Fault, LoadMissing) = (input, data, fault, ["not judged: " + fault.What]);
 
     private DrivePointModel(DrivePointInput input, EngineeringData data)
     {
@@ -58,14 +51,11 @@ public sealed class DrivePointModel
         Starter = StarterAtSite.Of(point.Converter, data);
         if (point.Motor is MotorChoice.FromCatalogue motor)
         {
-            MotorChoice = motor;
             var item = input.Own?.Id == motor.ItemId ? input.Own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0)) : data.Motors.GetValueOrDefault(motor.ItemId);
             if (item is not null)
             {
-                (Connected, Voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
-                Motor = LossModel(Connected);
-                MotorItem = item;
-                Budget = BudgetFor(input, motor, item.Plate);
+                var (connected, voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
+                Fitted = new FittedMotor(motor, item, connected, LossModel(connected), FittedMotor.BudgetFor(input, motor, item.Plate), voltage);
             }
         }
 
@@ -92,49 +82,34 @@ public sealed class DrivePointModel
     public string Id => Input.DrivePoint.Id;
 
     /// <summary>Load model, or null while entries are missing.</summary>
-    public LoadModel? Load { get; }
+    public virtual LoadModel? Load { get; }
 
     /// <summary>Names of the load's missing entries.</summary>
     public IReadOnlyList<string> LoadMissing { get; }
 
-    /// <summary>Choice of the motor, or null.</summary>
-    public MotorChoice.FromCatalogue? MotorChoice { get; }
-
-    /// <summary>Catalogue item of the motor, or null.</summary>
-    public MotorItem? MotorItem { get; }
-
-    /// <summary>The motor's plate as linked and fed, or null.</summary>
-    public ConnectedMotor? Connected { get; }
-
-    /// <summary>Loss model of the motor, or null.</summary>
-    public MotorLossModel? Motor { get; }
-
-    /// <summary>Thermal budget of the motor, or null.</summary>
-    public ThermalBudget? Budget { get; }
+    /// <summary>The motor in its place, or null.</summary>
+    public virtual FittedMotor? Fitted { get; }
 
     /// <summary>Choice of the converter, of its group where it has one; null without.</summary>
-    public ConverterChoice.FromCatalogue? Choice { get; }
+    public virtual ConverterChoice.FromCatalogue? Choice { get; }
 
     /// <summary>All modules of the converter, that of the whole group where it feeds one; null without.</summary>
-    public ConverterItem? WholeItem { get; }
+    public virtual ConverterItem? WholeItem { get; }
 
     /// <summary>Converter at this site, or the part of it that one motor of a group uses; null without.</summary>
-    public ConverterAtSite? Converter { get; }
+    public virtual ConverterAtSite? Converter { get; }
 
     /// <summary>Filter at the converter's output, or null.</summary>
     public OutputFilterItem? Filter { get; }
 
-    /// <summary>The way of the voltage to the motor, or null without motor.</summary>
-    public OutputVoltage? Voltage { get; }
-
-    /// <summary>Time the warm rotor stands locked at full voltage, s, as its maker states it; NaN when it is not stated.</summary>
-    public double StallTimeS => Connected?.Plate.Limits.StallTimeS is { IsKnown: true } stated ? stated.Value : double.NaN;
-
     /// <summary>Starter of a motor that runs on the line, or null.</summary>
-    public StarterAtSite? Starter { get; }
+    public virtual StarterAtSite? Starter { get; }
 
     /// <summary>How the motor is fed when it runs.</summary>
     public MotorFeed Feed => Starter is null && Filter is not { Sinusoidal: true } ? MotorFeed.Converter : MotorFeed.Line;
+
+    /// <summary>How a motor behind the converter is fed.</summary>
+    public MotorFeed ConverterFeed => OperatingPoint.FeedOf(Filter);
 
     /// <summary>Motor cable, ohm per phase, or null while entries are missing.</summary>
     public Complex? Cable { get; }
@@ -145,14 +120,14 @@ public sealed class DrivePointModel
     /// <summary>Feeder of the converter, ohm per phase; null while entries are missing.</summary>
     public Complex? WholeFeeder { get; }
 
-    /// <summary>Builds the model.</summary>
+    /// <summary>Resolves a drive point as far as it is known.</summary>
     public static DrivePointModel Build(DrivePointInput input, EngineeringData data)
     {
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         try
         {
-            return new DrivePointModel(input, data);
+            return Resolved(new DrivePointModel(input, data));
         }
         catch (Exception problem) when (Fault.IsContained(problem))
         {
@@ -160,117 +135,66 @@ public sealed class DrivePointModel
         }
     }
 
-    /// <summary>Loss model of a motor in this place, its flux lowered at light load where the converter does so.</summary>
-    public MotorLossModel LossModel(ConnectedMotor connected)
-    {
-        ArgumentNullException.ThrowIfNull(connected);
-        return new MotorLossModel(connected.Plate, connected.BaseFrequencyPu, Choice is { LightLoadFlux: LightLoadFlux.Lowered } ? Input.Defaults.LightLoadFluxPu : 1);
-    }
+    /// <summary>Names of what is missing for a motor to be judged, in the order of the board.</summary>
+    public IEnumerable<string> MissingForMotor() => Fitted is null ? LoadMissing.Append("motor") : LoadMissing;
 
-    /// <summary>Thermal budget for a motor choice at a site.</summary>
-    public static ThermalBudget BudgetFor(DrivePointInput input, MotorChoice.FromCatalogue choice, MotorPlate plate)
+    /// <summary>Names of what is missing for operating points from shaft to busbar, in the order of the board.</summary>
+    public IEnumerable<string> Missing()
     {
-        ArgumentNullException.ThrowIfNull(input);
-        ArgumentNullException.ThrowIfNull(choice);
-        ArgumentNullException.ThrowIfNull(plate);
-        return new ThermalBudget(
-            input.Site.AmbientMaxC,
-            input.Site.AltitudeM,
-            choice.Cooling,
-            choice.RiseUsed == ThermalClass.B ? input.Defaults.RiseClassBK : input.Defaults.RiseClassFK,
-            plate.Limits.RatedRiseK is { IsKnown: true } rise ? rise.Value : input.Defaults.RiseClassFK,
-            input.Defaults.OwnFanStandstillPu);
-    }
-
-    /// <summary>Names of what is missing for operating points, in the order of the board.</summary>
-    public IEnumerable<string> Missing(bool withConverter)
-    {
-        foreach (var name in LoadMissing)
+        foreach (var name in MissingForMotor())
         {
             yield return name;
         }
 
-        if (Motor is null)
-        {
-            yield return "motor";
-        }
-
-        if (withConverter && Converter is null && Starter is null)
+        if (Converter is null && Starter is null)
         {
             yield return "converter";
         }
 
-        if (withConverter && Input.Group is { PartPu: <= 0 })
+        if (Input.Group is { PartPu: <= 0 })
         {
             yield return "motors of all members of its group";
         }
 
-        if (withConverter && Starter is not null && Motor is { Plate.StartsOnTheLine: false })
+        if (Starter is not null && Fitted is { Item.Plate.StartsOnTheLine: false })
         {
             yield return "a motor that starts on the line";
         }
 
-        if (withConverter && Motor is not null && Converter is not null)
+        if (Fitted is not null && Converter is not null && Mismatch(Fitted.Item.Plate, Converter.Item, Input.OnDcBus) is { Length: > 0 } mismatch)
         {
-            if (Mismatch(Motor.Plate, Converter.Item, Input.OnDcBus) is { Length: > 0 } mismatch)
-            {
-                yield return mismatch;
-            }
+            yield return mismatch;
         }
 
-        if (withConverter && Cable is null)
+        foreach (var name in MissingCables())
+        {
+            yield return name;
+        }
+    }
+
+    /// <summary>Names of what is missing of the cables.</summary>
+    public IEnumerable<string> MissingCables()
+    {
+        if (Cable is null)
         {
             yield return "length and cross-section of the motor cable";
         }
 
-        if (withConverter && Feeder is null)
+        if (Feeder is null)
         {
             yield return "length and cross-section of the feeder";
         }
     }
 
     /// <summary>Points at which the drive works for ever: every level of the duty, every diameter of a winder; none in a cycle.</summary>
-    public IEnumerable<ShaftPoint> SteadyPoints() => Load is null || Load.Cycle is not null
-        ? []
-        : Starter is null || Motor is null ? Load.Levels().SelectMany(Load.SizingPointsAt).Concat(Alone(1))
-        : Load.Levels().Select(l => LineShaft.Of(this, l).Shaft).Concat(Alone(LineShaft.Of(this, 1).Shaft.SpeedRpm / Load.RatedSpeedRpm));
+    public virtual IEnumerable<ShaftPoint> SteadyPoints() => Load is null or { Cycle: not null } ? [] : [.. Load.Levels().SelectMany(Load.SizingPointsAt), .. Load.Alone(1) is { } alone ? [alone] : Array.Empty<ShaftPoint>()];
 
-    private IEnumerable<ShaftPoint> Alone(double speedPu) => Load!.Alone(speedPu) is { } alone ? [alone] : [];
-
-    /// <summary>Operating point from shaft to busbar at a level; requires everything that <see cref="Missing"/> names.</summary>
-    /// <param name="levelPu">Flow, speed or rate of cycles, parts of the rated.</param>
-    /// <param name="loadPu">Torque in parts of what the load asks for there.</param>
-    /// <exception cref="InvalidOperationException">Something is missing.</exception>
-    public OperatingPoint At(double levelPu, double loadPu = 1)
+    /// <summary>Loss model of a motor in this place, its flux lowered at light load where the converter does so.</summary>
+    public MotorLossModel LossModel(ConnectedMotor connected)
     {
-        if (Starter is not null && Load is not null && Motor is not null && Cable is not null && Feeder is not null)
-        {
-            var (shaftOnLine, motorOnLine) = LineShaft.Of(this, levelPu, loadPu);
-            return OnLine(shaftOnLine, motorOnLine, Starter.RunningLossW);
-        }
-
-        if (Load is null || Motor is null || Converter is null || Cable is null || Feeder is null)
-        {
-            throw new InvalidOperationException("The drive point is not complete.");
-        }
-
-        var shaft = Load.At(levelPu);
-        return PointOf(shaft with { TorqueNm = shaft.TorqueNm * loadPu });
+        ArgumentNullException.ThrowIfNull(connected);
+        return new MotorLossModel(connected.Plate, connected.BaseFrequencyPu, Choice is { LightLoadFlux: LightLoadFlux.Lowered } ? Input.Defaults.LightLoadFluxPu : 1);
     }
-
-    /// <summary>The chain behind the chosen converter and filter, or another motor or converter in their place.</summary>
-    internal OperatingPoint PointOf(ShaftPoint shaft, MotorLossModel? motor = null, ConverterAtSite? converter = null) =>
-        OperatingPoint.Of(shaft, motor ?? Motor!, converter ?? Converter!, Filter, Cable!.Value, Feeder!.Value);
-
-    /// <summary>The same with the motor's point already known.</summary>
-    internal OperatingPoint PointOf(ShaftPoint shaft, MotorPoint motorPoint, MotorLossModel motor, ConverterAtSite converter) =>
-        OperatingPoint.Of(shaft, motorPoint, motor, converter, Filter, Cable!.Value, Feeder!.Value);
-
-    /// <summary>How a motor behind the converter is fed.</summary>
-    internal MotorFeed ConverterFeed => OperatingPoint.FeedOf(Filter);
-
-    /// <summary>The chain of the motor on the line.</summary>
-    internal OperatingPoint OnLine(ShaftPoint shaft, in MotorPoint motor, double bypassW) => OperatingPoint.OnLine(shaft, motor, bypassW, Cable!.Value, Feeder!.Value);
 
     /// <summary>A plate linked and fed at this place by a converter and filter, and the way of the voltage to it.</summary>
     internal (ConnectedMotor Connected, OutputVoltage Voltage) Linked(MotorPlate plate, MotorConnection connection, ConverterItem? converter, OutputFilterItem? filter)
@@ -292,6 +216,28 @@ public sealed class DrivePointModel
             (_, FrontEnd.DcLink) when !onDcBus => "a common DC bus for the inverter module",
             (_, not FrontEnd.DcLink) when onDcBus => "an inverter module, since it hangs on a common DC bus",
             _ => string.Empty,
+        };
+    }
+
+    private static DrivePointModel Resolved(DrivePointModel known)
+    {
+        if (known is not { Load: { } load, Fitted: { } fitted })
+        {
+            return known;
+        }
+
+        var loaded = new LoadedMotor(known, load, fitted);
+        if (known is not { Cable: { } cable, Feeder: { } feeder, WholeFeeder: { } wholeFeeder })
+        {
+            return loaded;
+        }
+
+        var cabled = new CabledMotor(loaded, cable, feeder, wholeFeeder);
+        return known.Missing().Any() ? cabled : known switch
+        {
+            { Starter: { } starter } => new DriveOnLine(cabled, starter),
+            { Choice: { } choice, WholeItem: { } item, Converter: { } converter } => new DriveOnConverter(cabled, choice, item, converter),
+            _ => cabled,
         };
     }
 

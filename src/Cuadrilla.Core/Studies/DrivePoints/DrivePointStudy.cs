@@ -12,7 +12,10 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check> Checks, IReadOnlyList<EnergyAlternative> Alternatives)
 {
     /// <summary>True when operating points from shaft to busbar can be computed.</summary>
-    public bool IsComplete { get; } = !Model.Missing(withConverter: true).Any();
+    public bool IsComplete => Model is CompleteDrive;
+
+    /// <summary>The complete drive; null while something is missing.</summary>
+    public CompleteDrive? Complete => Model as CompleteDrive;
 
     /// <summary>Runs the study.</summary>
     public static DrivePointStudy Run(DrivePointModel model)
@@ -21,7 +24,7 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
         IReadOnlyList<EnergyAlternative> alternatives = [];
         var best = Judging.One(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, () =>
         {
-            alternatives = EnergyAlternatives.Missing(model).Any() ? [] : EnergyAlternatives.Of(model);
+            alternatives = EnergyAlternatives.Ready(model) is { } drive ? EnergyAlternatives.Of(drive) : [];
             return EnergyCheck.Of(model, alternatives);
         });
         IReadOnlyList<Check> checks =

@@ -28,6 +28,7 @@ internal static class FeedCheck
                 "every bus with a running drive point has a closed path to the source",
                 fails ? $"without feed in '{worst.ScenarioName}': {string.Join(", ", worst.Unfed)}" : "so it is in every scenario",
                 "docs/methods/supply-network.md",
-                [])) { IsRule = true };
+                []))
+        { IsRule = true };
     }
 }

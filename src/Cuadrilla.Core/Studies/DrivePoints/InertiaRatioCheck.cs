@@ -7,28 +7,22 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 /// <summary><c>motor.inertia-ratio</c> of a servo axis.</summary>
 internal static class InertiaRatioCheck
 {
-    public static IEnumerable<Check> Of(DrivePointModel model)
+    public static IEnumerable<Check> Of(DrivePointModel point)
     {
         const string id = "motor.inertia-ratio";
         const string title = "Inertia of load over motor";
-        if (model.Input.DrivePoint.Load is not ServoAxisLoad)
+        if (point.Input.DrivePoint.Load is not ServoAxisLoad)
         {
             yield break;
         }
 
-        List<string> missing = [.. model.LoadMissing];
-        if (model.Motor is null)
+        if (point is not LoadedMotor model)
         {
-            missing.Add("motor");
-        }
-
-        if (missing.Count > 0)
-        {
-            yield return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+            yield return Check.Lacking(id, point.Id, BoardRow.Motor, title, point.MissingForMotor());
             yield break;
         }
 
-        double load = model.Load!.InertiaKgM2, motor = model.Motor!.Plate.InertiaKgM2;
+        double load = model.Load.InertiaKgM2, motor = model.Motor.Plate.InertiaKgM2;
         yield return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, load / motor, model.Input.Defaults.Lineups.ServoInertiaRatio, string.Empty, LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
             "Relief: a larger gear ratio, a motor with more inertia, a softer controller.",

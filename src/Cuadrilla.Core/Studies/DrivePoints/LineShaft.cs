@@ -20,10 +20,10 @@ internal static class LineShaft
     /// <param name="model">Drive point with load and a cage motor.</param>
     /// <param name="levelPu">Level of the duty.</param>
     /// <param name="loadPu">Torque in parts of what the load asks for.</param>
-    public static LinePoint Of(DrivePointModel model, double levelPu, double loadPu = 1)
+    public static LinePoint Of(LoadedMotor model, double levelPu, double loadPu = 1)
     {
-        var load = model.Load!;
-        var motor = model.Motor!;
+        var load = model.Load;
+        var motor = model.Motor;
         ShaftPoint Asked(double rpm) => load is FluidMachineModel fluid
             ? Fluid(model, fluid, levelPu, rpm).Shaft
             : new ShaftPoint(levelPu, rpm, (load.Cycle is null ? load.At(1) : load.At(levelPu)).TorqueNm);
@@ -39,7 +39,7 @@ internal static class LineShaft
         return new LinePoint(there with { TorqueNm = loadPu * there.TorqueNm }, point);
     }
 
-    private static FluidPoint Fluid(DrivePointModel model, FluidMachineModel fluid, double levelPu, double rpm)
+    private static FluidPoint Fluid(LoadedMotor model, FluidMachineModel fluid, double levelPu, double rpm)
     {
         var speed = rpm / fluid.RatedSpeedRpm;
         var most = fluid.MostFlowPu(speed);

@@ -29,9 +29,9 @@ internal static class MotorChecks
     /// What uses most of the continuous torque: a steady point, or the rms of the cycle against the torque at rated speed.
     /// </summary>
     public static (double SpeedRpm, double TorqueNm, double AvailableNm, string Where) MostUsed(
-        DrivePointModel model, MotorLossModel motor, ThermalBudget budget)
+        LoadedMotor model, MotorLossModel motor, ThermalBudget budget)
     {
-        var load = model.Load!;
+        var load = model.Load;
         if (load.Cycle is { } cycle)
         {
             var rated = motor.Plate.RatedSpeedRpm;
@@ -57,26 +57,25 @@ internal static class MotorChecks
         return worst;
     }
 
-    private static Check Continuous(DrivePointModel model)
+    private static Check Continuous(DrivePointModel point)
     {
         const string id = ContinuousId;
         const string title = ContinuousTitle;
-        var missing = model.Missing(withConverter: false).ToList();
-        if (missing.Count > 0)
+        if (point is not LoadedMotor model)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+            return Check.Lacking(id, point.Id, BoardRow.Motor, title, point.MissingForMotor());
         }
 
-        var (speed, torque, available, where) = MostUsed(model, model.Motor!, model.Budget!);
-        if (!model.Motor!.Plate.Limits.RatedRiseK.IsKnown && torque > available
-            && MostUsed(model, model.Motor, model.Budget! with { RatedRiseK = model.Input.Defaults.RiseClassBK }) is var cooler && cooler.TorqueNm <= cooler.AvailableNm)
+        var (speed, torque, available, where) = MostUsed(model, model.Motor, model.Budget);
+        if (!model.Motor.Plate.Limits.RatedRiseK.IsKnown && torque > available
+            && MostUsed(model, model.Motor, model.Budget with { RatedRiseK = model.Input.Defaults.RiseClassBK }) is var cooler && cooler.TorqueNm <= cooler.AvailableNm)
         {
             // With the rise of class F it fails, with that of class B it holds: the verdict rests on what is not stated.
             return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["rated temperature rise of the motor: with its rise of class B it would hold"]);
         }
 
-        var plate = model.Motor!.Plate;
-        var budget = model.Budget!;
+        var plate = model.Motor.Plate;
+        var budget = model.Budget;
         var allowed = budget.AllowedLossW(plate, speed);
         var reason = new Reason(
             $"P_loss(n, T) = P_N,loss · cooling(n) · (ΔΘ_used − (Θ_a − {ThermalBudget.RatedAmbientC}))/ΔΘ_rated · k_altitude, solved for T",
@@ -88,14 +87,14 @@ internal static class MotorChecks
                 ReasonInput.Of("rated losses", plate.RatedLossW, "W", "motor plate: P·(1/η − 1)"),
                 ReasonInput.Of("ambient", budget.AmbientC, "°C", "site"),
                 ReasonInput.Of("altitude", budget.AltitudeM, "m", "site"),
-                ReasonInput.Of("temperature rise used", budget.RiseUsedK, "K", $"class {model.MotorChoice!.RiseUsed}, motor choice"),
+                ReasonInput.Of("temperature rise used", budget.RiseUsedK, "K", $"class {model.MotorChoice.RiseUsed}, motor choice"),
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, torque, available, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
             Relief(model), reason);
     }
 
-    private static string Relief(DrivePointModel model)
+    private static string Relief(LoadedMotor model)
     {
         var choice = model.MotorChoice!;
         var cures = new List<string> { "next larger motor" };
@@ -104,7 +103,7 @@ internal static class MotorChecks
             cures.Add("temperature rise used to class F");
         }
 
-        if (choice.Cooling == MotorCooling.OwnFan && model.Load!.At(1).SpeedRpm < 0.8 * model.Motor!.Plate.RatedSpeedRpm)
+        if (choice.Cooling == MotorCooling.OwnFan && model.Load.At(1).SpeedRpm < 0.8 * model.Motor.Plate.RatedSpeedRpm)
         {
             cures.Add("separately driven fan");
         }
@@ -114,25 +113,25 @@ internal static class MotorChecks
     }
 
     /// <summary>The peak torque of a motor on the line at the lowest voltage of its bus, of another at what its converter gives.</summary>
-    public static Check Peak(DrivePointModel model, double lowestPu = 1, string scenario = "")
+    public static Check Peak(DrivePointModel point, double lowestPu = 1, string scenario = "")
     {
         const string id = PeakId;
         const string title = PeakTitle;
-        var missing = model.Missing(withConverter: false).Concat(StartDemand.Missing(model)).ToList();
-        if (missing.Count > 0)
+        var missing = point.MissingForMotor().Concat(StartDemand.Missing(point)).ToList();
+        if (point is not LoadedMotor model || missing.Count > 0)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+            return Check.Lacking(id, point.Id, BoardRow.Motor, title, missing);
         }
 
         var start = StartDemand.Of(model);
-        var plate = model.Motor!.Plate;
+        var plate = model.Motor.Plate;
         var keep = 1 + (model.Input.Defaults.PeakMarginPct / 100);
 
         // Torque and flux both change over the duty: what counts is the point nearest to its own breakdown torque.
         var (needed, atRpm, at) = Demands(model).MaxBy(d => d.TorqueNm / Math.Max(model.Motor.BreakdownTorqueNm(d.SpeedRpm), 1e-9));
         var breakdown = model.Motor.BreakdownTorqueNm(atRpm) * lowestPu * lowestPu;
         var limit = breakdown / keep;
-        var repeats = model.Load!.Cycle is not null;
+        var repeats = model.Load.Cycle is not null;
         var limits = $"nearest {at}: {Text.N(needed)} Nm at {Text.N(atRpm)} rpm against {Text.N(breakdown)}/{Text.N(keep)} = {Text.N(limit)} Nm" + (lowestPu < 1 ? $", the bus at {Text.N(100 * lowestPu)} %" : string.Empty);
         var reason = new Reason(
             repeats
@@ -155,10 +154,10 @@ internal static class MotorChecks
     }
 
     // Largest torques with the speeds at which they are asked.
-    private static IEnumerable<(double TorqueNm, double SpeedRpm, string At)> Demands(DrivePointModel model)
+    private static IEnumerable<(double TorqueNm, double SpeedRpm, string At)> Demands(LoadedMotor model)
     {
-        var load = model.Load!;
-        var motorKgM2 = model.Motor!.Plate.InertiaKgM2;
+        var load = model.Load;
+        var motorKgM2 = model.Motor.Plate.InertiaKgM2;
         if (load.Cycle is { } cycle)
         {
             return [.. new[] { (cycle, "in the cycle"), (new LoadCycle(load.BrokenOff), "letting down the rated load") }
@@ -180,32 +179,32 @@ internal static class MotorChecks
             return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line");
         }
 
-        if (model.Motor is null || model.Converter is null)
+        if (model is not { Fitted.Losses: { } motor, Converter: { } converter })
         {
             return Check.Lacking(
-                id, model.Id, BoardRow.Motor, title, new[] { model.Motor is null ? "motor" : null, model.Converter is null ? "converter" : null }.OfType<string>());
+                id, model.Id, BoardRow.Motor, title, new[] { model.Fitted is null ? "motor" : null, model.Converter is null ? "converter" : null }.OfType<string>());
         }
 
         var defaults = model.Input.Defaults;
-        var rated = model.Converter.RatedCurrentA;
+        var rated = converter.RatedCurrentA;
         if (rated <= 0)
         {
             return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["rated current of the converter for this duty"]);
         }
 
-        var magnetisingPct = 100 * model.Motor.MagnetisingCurrentA / rated;
-        var currentPct = 100 * model.Motor.Plate.RatedCurrentA / rated;
+        var magnetisingPct = 100 * motor.MagnetisingCurrentA / rated;
+        var currentPct = 100 * motor.Plate.RatedCurrentA / rated;
 
         // The nearer of the two limits is shown; both must hold. Magnets and a field winding need no magnetising current.
-        var magnetises = model.Motor.Plate.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance;
+        var magnetises = motor.Plate.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance;
         var byMagnetising = magnetises && magnetisingPct / defaults.MatchMagnetisingPct < currentPct / defaults.MatchCurrentPct;
         var reason = new Reason(
             "I_N,motor/I_N,converter ≥ limit and I_m/I_N,converter ≥ limit",
-            $"{Text.N(model.Motor.Plate.RatedCurrentA)}/{Text.N(rated)} = {Text.N(currentPct, 3)} % (at least {Text.N(defaults.MatchCurrentPct)} %); {Text.N(model.Motor.MagnetisingCurrentA)}/{Text.N(rated)} = {Text.N(magnetisingPct, 3)} % (at least {Text.N(defaults.MatchMagnetisingPct)} %)",
+            $"{Text.N(motor.Plate.RatedCurrentA)}/{Text.N(rated)} = {Text.N(currentPct, 3)} % (at least {Text.N(defaults.MatchCurrentPct)} %); {Text.N(motor.MagnetisingCurrentA)}/{Text.N(rated)} = {Text.N(magnetisingPct, 3)} % (at least {Text.N(defaults.MatchMagnetisingPct)} %)",
             "Identification and phase-loss detection need enough current; magnetising current from the circle diagram (docs/methods/motor-losses.md)",
             [
-                ReasonInput.Of("motor rated current", model.Motor.Plate.RatedCurrentA, "A", "motor plate"),
-                ReasonInput.Of("magnetising current", model.Motor.MagnetisingCurrentA, "A", "estimated from the plate"),
+                ReasonInput.Of("motor rated current", motor.Plate.RatedCurrentA, "A", "motor plate"),
+                ReasonInput.Of("magnetising current", motor.MagnetisingCurrentA, "A", "estimated from the plate"),
                 ReasonInput.Of("converter rated current", rated, "A", "catalogue converter"),
             ]);
         return CheckWriter.Judged(

@@ -24,18 +24,17 @@ internal static class MotorRuleChecks
         yield return Judging.One("motor.technology-rule", model.Id, BoardRow.Motor, "Motor kind for this duty", () => Technology(model));
     }
 
-    private static Check Speed(DrivePointModel model)
+    private static Check Speed(DrivePointModel point)
     {
         const string id = "motor.speed";
         const string title = "Motor, highest speed";
-        var missing = model.Missing(withConverter: false).ToList();
-        if (missing.Count > 0)
+        if (point is not LoadedMotor model)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+            return Check.Lacking(id, point.Id, BoardRow.Motor, title, point.MissingForMotor());
         }
 
-        var plate = model.Motor!.Plate;
-        var highest = model.Load!.Cycle is not null ? model.Load.RatedSpeedRpm : model.SteadyPoints().Max(p => p.SpeedRpm);
+        var plate = model.Motor.Plate;
+        var highest = model.Load.Cycle is not null ? model.Load.RatedSpeedRpm : model.SteadyPoints().Max(p => p.SpeedRpm);
         var mechanical = plate.MaxSpeedRpm;
         var defaults = model.Input.Defaults;
 
@@ -53,17 +52,16 @@ internal static class MotorRuleChecks
     }
 
     /// <summary>The connection of the winding; on the line at the voltages of its bus.</summary>
-    public static Check Connection(DrivePointModel model, BusVoltageRange? range = null)
+    public static Check Connection(DrivePointModel point, BusVoltageRange? range = null)
     {
         const string id = "motor.connection";
         const string title = "Motor, winding connection and base speed";
-        var missing = model.Missing(withConverter: false).ToList();
-        if (missing.Count > 0)
+        if (point is not LoadedMotor model)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, missing);
+            return Check.Lacking(id, point.Id, BoardRow.Motor, title, point.MissingForMotor());
         }
 
-        var connected = model.Connected!;
+        var connected = model.Connected;
         if (connected.Plate.Technology == MotorTechnology.DcSeparatelyExcited)
         {
             return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "a DC motor has an armature and a field, no winding connection to choose");
@@ -77,10 +75,10 @@ internal static class MotorRuleChecks
         }
 
         // The winding connection decides here; what converter, filter and cable take off is the converter's check.
-        var supply = model.Voltage!.Value.SupplyV;
+        var supply = model.Voltage.SupplyV;
         var basePu = new ConnectedMotor(plate, connected.IsDelta, connected.LinkedVoltageV, supply).BaseFrequencyPu;
         var baseRpm = plate.RatedSpeedRpm * basePu;
-        var asked = model.Load!.RatedSpeedRpm;
+        var asked = model.Load.RatedSpeedRpm;
         var beyond = basePu > 1
             ? "; more than the plate's power at that speed, if bearings, balance and insulation allow it"
             : string.Empty;
@@ -137,9 +135,9 @@ internal static class MotorRuleChecks
         }
 
         var length = model.Input.DrivePoint.Cable.LengthM;
-        if (model.Motor is null || !length.IsKnown)
+        if (model.Fitted is not { } motor || !length.IsKnown)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, new[] { model.Motor is null ? "motor" : null, length.IsKnown ? null : "length of the motor cable" }.OfType<string>());
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title, new[] { model.Fitted is null ? "motor" : null, length.IsKnown ? null : "length of the motor cable" }.OfType<string>());
         }
 
         var defaults = model.Input.Defaults;
@@ -149,7 +147,7 @@ internal static class MotorRuleChecks
         var supply = OutputVoltage.SupplyOf(model.Converter?.Item, model.Input.BusVoltageV);
         var (link, inService) = HighestLink(model, supply);
         var peak = link * (1 + (defaults.ReflectionPu * reflection));
-        var withstand = Withstand(model.Connected!);
+        var withstand = Withstand(motor.Connected);
         var reason = new Reason(
             "U_peak = U_link,highest·(1 + Γ·min(1, l/l_cr)), l_cr = v·t_r/2",
             $"link {inService} {Text.N(link)} V·(1 + {Text.N(defaults.ReflectionPu)}·min(1, {Text.N(length.Value)}/{Text.N(critical)})) = {Text.N(peak)} V",
@@ -158,7 +156,7 @@ internal static class MotorRuleChecks
                 ReasonInput.Of("cable length", length.Value, "m", "motor cable"),
                 ReasonInput.Of("rise time", riseTime, "µs", model.Filter?.Name ?? "project default"),
                 ReasonInput.Of("supply", supply, "V", "bus"),
-                ReasonInput.Of("withstand of the winding", withstand is { } stands ? Text.N(stands) + " V" : "not stated", model.Motor.Plate.Limits.WithstandV.IsKnown ? "motor" : "3.1·U_N of a motor made for converters"),
+                ReasonInput.Of("withstand of the winding", withstand is { } stands ? Text.N(stands) + " V" : "not stated", motor.Item.Plate.Limits.WithstandV.IsKnown ? "motor" : "3.1·U_N of a motor made for converters"),
             ]);
         if (withstand is null && peak > defaults.UnstatedWithstandV)
         {
@@ -187,7 +185,7 @@ internal static class MotorRuleChecks
     {
         const string id = "motor.explosion-protection";
         const string title = "Motor, explosion protection";
-        if (model.MotorItem is not { } item || model.MotorChoice is not { } choice)
+        if (model.Fitted is not { Item: { } item, Choice: { } choice })
         {
             return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);
         }
@@ -232,7 +230,7 @@ internal static class MotorRuleChecks
             return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line, on a sinusoidal voltage");
         }
 
-        if (model.MotorItem is not { } item || model.MotorChoice is not { } choice)
+        if (model.Fitted is not { Item: { } item, Choice: { } choice })
         {
             return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);
         }
@@ -249,14 +247,15 @@ internal static class MotorRuleChecks
                 "shaft height ≥ limit or power ≥ limit: insulated bearing",
                 $"shaft height {Text.N(item.ShaftHeightMm)} mm (limit {Text.N(defaults.BearingShaftHeightMm)}), {Text.N(kw)} kW (limit {Text.N(defaults.BearingKw)}); {(choice.InsulatedBearing ? "insulated" : "not insulated")}",
                 "IEC TS 60034-25",
-                [])) { IsRule = true };
+                []))
+        { IsRule = true };
     }
 
     private static Check Technology(DrivePointModel model)
     {
         const string id = "motor.technology-rule";
         const string title = "Motor kind for this duty";
-        if (model.MotorItem is not { } item)
+        if (model.Fitted?.Item is not { } item)
         {
             return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);
         }
@@ -275,6 +274,7 @@ internal static class MotorRuleChecks
         return new Check(
             id, model.Id, BoardRow.Motor, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost,
             Given.Unknown, string.Empty, relief,
-            new Reason("what each kind of motor can be used for", why, "docs/methods/motor-losses.md, technologies", [])) { IsRule = true };
+            new Reason("what each kind of motor can be used for", why, "docs/methods/motor-losses.md, technologies", []))
+        { IsRule = true };
     }
 }

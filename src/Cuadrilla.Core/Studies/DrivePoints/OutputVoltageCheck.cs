@@ -10,25 +10,24 @@ internal static class OutputVoltageCheck
     private const string Title = "Voltage at the motor";
     private const double SupplyTolerancePu = 0.1;
 
-    /// <param name="model">The drive point.</param>
+    /// <param name="point">The drive point.</param>
     /// <param name="lowestPu">Lowest voltage of its bus, parts of nominal.</param>
     /// <param name="scenario">Where.</param>
-    public static Check Of(DrivePointModel model, double lowestPu = 1, string scenario = "")
+    public static Check Of(DrivePointModel point, double lowestPu = 1, string scenario = "")
     {
-        if (model.Starter is not null)
+        if (point.Starter is not null)
         {
-            return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, "the motor runs on the line");
+            return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title, "the motor runs on the line");
         }
 
-        var missing = model.Missing(withConverter: true).ToList();
-        if (missing.Count > 0)
+        if (point is not DriveOnConverter model)
         {
-            return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, missing);
+            return Check.Lacking(Id, point.Id, BoardRow.Converter, Title, point.Missing());
         }
 
-        var item = model.Converter!.Item;
-        var voltage = model.Voltage!.Value;
-        var linked = model.Connected!.LinkedVoltageV;
+        var item = model.Converter.Item;
+        var voltage = model.Voltage;
+        var linked = model.Connected.LinkedVoltageV;
         var defaults = model.Input.Defaults;
         if (Math.Abs((voltage.SupplyV / item.RatedVoltageV) - 1) > SupplyTolerancePu)
         {
@@ -40,7 +39,7 @@ internal static class OutputVoltageCheck
 
         // Volts count as far as they are asked for: up to the fastest point, but not beyond what a converter without loss gives.
         var plate = model.Connected.Plate;
-        var fastest = model.Load!.Cycle is not null ? model.Load.RatedSpeedRpm : model.SteadyPoints().Max(p => p.SpeedRpm);
+        var fastest = model.Load.Cycle is not null ? model.Load.RatedSpeedRpm : model.SteadyPoints().Max(p => p.SpeedRpm);
         var full = plate.RatedSpeedRpm * Math.Max(1, voltage.SupplyV / linked);
         var asked = Math.Min(Math.Abs(fastest), full);
         var missingV = voltage.SupplyV * (1 - Math.Min(1, lowestPu));
@@ -68,7 +67,7 @@ internal static class OutputVoltageCheck
                 [
                     ReasonInput.Of("linked voltage", linked, "V", "motor plate"),
                     ReasonInput.Of("fastest steady point", fastest, "rpm", "load"),
-                    ReasonInput.Of("motor cable", 1e3 * model.Cable!.Value.Magnitude, "mΩ", "motor cable"),
+                    ReasonInput.Of("motor cable", 1e3 * model.CableOhm.Magnitude, "mΩ", "motor cable"),
                     ReasonInput.Of("lowest voltage of the bus", 100 * lowestPu, "%", "supply.voltage"),
                 ]),
             scenario);

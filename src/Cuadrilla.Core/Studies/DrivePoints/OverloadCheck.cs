@@ -11,21 +11,20 @@ internal static class OverloadCheck
     private const string Id = "converter.overload";
     private const string Title = "Converter overload";
 
-    public static Check Of(DrivePointModel model)
+    public static Check Of(DrivePointModel point)
     {
-        if (model.Starter is not null)
+        if (point.Starter is not null)
         {
-            return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, "the motor runs on the line");
+            return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title, "the motor runs on the line");
         }
 
-        var missing = ConverterChecks.Missing(model);
-        missing.AddRange(StartDemand.Missing(model));
-        if (missing.Count > 0)
+        var missing = ConverterChecks.Missing(point);
+        missing.AddRange(StartDemand.Missing(point));
+        if (point is not LoadedMotor { Converter: { } converter } model || missing.Count > 0)
         {
-            return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, missing);
+            return Check.Lacking(Id, point.Id, BoardRow.Converter, Title, missing);
         }
 
-        var converter = model.Converter!;
         var continuous = converter.SiteCurrentA;
         var rating = converter.Overload;
         if (continuous <= 0)
@@ -34,7 +33,7 @@ internal static class OverloadCheck
         }
 
         var duty = CurrentDemand.InTime(model);
-        var repeats = model.Load!.Cycle is not null;
+        var repeats = model.Load.Cycle is not null;
         var store = OverloadStore.Of(rating, continuous, duty, repeats);
         var peakA = duty.Max(d => d.CurrentA);
         var byHeat = !store.Recovers || store.LargestPct > store.PeakPct;

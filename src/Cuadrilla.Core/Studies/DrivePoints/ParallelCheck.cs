@@ -13,19 +13,18 @@ internal static class ParallelCheck
 
     public static IEnumerable<Check> Of(DrivePointModel model) => model.Choice is { Modules: > 1 } choice ? [Rating(model, choice)] : [];
 
-    private static Check Rating(DrivePointModel model, ConverterChoice.FromCatalogue choice)
+    private static Check Rating(DrivePointModel point, ConverterChoice.FromCatalogue choice)
     {
-        var missing = ConverterChecks.Missing(model);
-        if (missing.Count > 0)
+        if (point is not LoadedMotor { Converter: { } converter } model)
         {
-            return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, missing);
+            return Check.Lacking(Id, point.Id, BoardRow.Converter, Title, ConverterChecks.Missing(point));
         }
 
         var (current, rpm, _, _) = CurrentDemand.Continuous(model);
-        var all = model.Converter!.SiteCurrentA;
+        var all = converter.SiteCurrentA;
         var left = all * (choice.Modules - 1) / choice.Modules;
-        var torque = model.Motor!.TorqueAtCurrentNm(rpm, left);
-        var needed = Math.Abs(model.Load!.TorqueAtSpeedNm(rpm));
+        var torque = model.Motor.TorqueAtCurrentNm(rpm, left);
+        var needed = Math.Abs(model.Load.TorqueAtSpeedNm(rpm));
         var share = model.Input.Defaults.Lineups.ModuleSharePu;
         var reason = new Reason(
             "I_motor ≤ n·I_module·k_share; n − 1 modules carry what (n − 1)/n of it gives",

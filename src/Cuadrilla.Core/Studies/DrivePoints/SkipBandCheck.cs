@@ -36,6 +36,7 @@ internal static class SkipBandCheck
                 "no steady speed of the duty inside a skip band",
                 held.Count > 0 ? $"inside {named}: {string.Join(", ", held)}" : $"none inside {named}",
                 "Machine maker's statement; noise that vanishes when coasting down is electrical, noise that stays is mechanical",
-                [])) { IsRule = true };
+                []))
+        { IsRule = true };
     }
 }

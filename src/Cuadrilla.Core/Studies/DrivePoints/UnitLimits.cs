@@ -4,19 +4,19 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 internal static class UnitLimits
 {
     /// <summary>Largest torque at a speed, Nm: breakdown torque with its margin, or the converter's peak current.</summary>
-    public static double LargestNm(DrivePointModel model, double rpm)
+    public static double LargestNm(DriveOnConverter model, double rpm)
     {
-        var motor = model.Motor!;
-        var converter = model.Converter!;
+        var motor = model.Motor;
+        var converter = model.Converter;
         return Math.Min(
             motor.BreakdownTorqueNm(rpm) / (1 + (model.Input.Defaults.PeakMarginPct / 100)), motor.TorqueAtCurrentNm(rpm, converter.SiteCurrentA * converter.Overload.PeakPu));
     }
 
     /// <summary>For how long a torque may be given at a speed, s; infinite for ever, 0 not at all.</summary>
-    public static (double TimeS, double CurrentA, string By) PermittedS(DrivePointModel model, double rpm, double torqueNm)
+    public static (double TimeS, double CurrentA, string By) PermittedS(DriveOnConverter model, double rpm, double torqueNm)
     {
-        var current = model.Motor!.At(rpm, torqueNm, model.Feed).CurrentA;
-        var converter = model.Converter!;
+        var current = model.Motor.At(rpm, torqueNm, model.Feed).CurrentA;
+        var converter = model.Converter;
         var lineups = model.Input.Defaults.Lineups;
         if (Math.Abs(torqueNm) > LargestNm(model, rpm))
         {

@@ -10,20 +10,20 @@ namespace Cuadrilla.Core.Studies.Energy;
 /// </summary>
 internal sealed class DutyPowers
 {
-    private readonly DrivePointModel model;
+    private readonly CompleteDrive model;
     private readonly List<(DutyPoint Duty, IReadOnlyList<ShaftPoint> Points)> levels;
     private readonly Dictionary<MotorLossModel, MotorPoint[][]> motors = [];
 
-    public DutyPowers(DrivePointModel model)
+    public DutyPowers(CompleteDrive model)
     {
         this.model = model;
-        levels = [.. model.Load!.Duty.Where(d => d.HoursPerYear > 0).Select(d => (d, model.Load.Cycle is null ? model.Load.PointsAt(d.LevelPu) : []))];
+        levels = [.. model.Load.Duty.Where(d => d.HoursPerYear > 0).Select(d => (d, model.Load.Cycle is null ? model.Load.PointsAt(d.LevelPu) : []))];
     }
 
     /// <summary>Power at each level of the duty.</summary>
     public List<(DutyPoint Duty, MeanPower Power)> On(MotorLossModel motor, ConverterAtSite converter)
     {
-        if (model.Load!.Cycle is { } cycle)
+        if (model.Load.Cycle is { } cycle)
         {
             // A level of a cycle is how often it comes: its mean power is the same each time.
             var (moving, standing) = MeanPower.OfCycle(model, cycle, CycleOf(cycle, motor), motor, converter);

@@ -24,7 +24,7 @@ public static class EnergyAlternatives
     public static IEnumerable<string> Missing(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        foreach (var name in model.Missing(withConverter: true))
+        foreach (var name in model.Missing())
         {
             yield return name;
         }
@@ -35,8 +35,11 @@ public static class EnergyAlternatives
         }
     }
 
+    /// <summary>The drive whose alternatives can be compared; null while something is missing.</summary>
+    public static CompleteDrive? Ready(DrivePointModel model) => model is CompleteDrive drive && drive.Load.Duty.Any(d => d.HoursPerYear > 0) ? drive : null;
+
     /// <summary>Alternatives of a complete drive point, cheapest lifetime first.</summary>
-    public static IReadOnlyList<EnergyAlternative> Of(DrivePointModel model)
+    public static IReadOnlyList<EnergyAlternative> Of(CompleteDrive model)
     {
         ArgumentNullException.ThrowIfNull(model);
         var list = new List<EnergyAlternative>();
@@ -45,8 +48,8 @@ public static class EnergyAlternatives
             list.Add(present);
         }
 
-        var chosenMotor = model.MotorItem!;
-        if (model.Starter is { } starter)
+        var chosenMotor = model.MotorItem;
+        if (model is DriveOnLine { Starter: var starter })
         {
             list.Add(OnLine(model, starter, true));
         }
@@ -56,10 +59,10 @@ public static class EnergyAlternatives
         }
 
         var duty = new DutyPowers(model);
-        if (model.Input.Group is not null)
+        if (model is DriveOnConverter { Input.Group: not null, Converter: { } part })
         {
             // A motor of a group has no converter of its own to choose.
-            list.Add(On(model, duty, chosenMotor, model.Motor!, model.Converter!).First());
+            list.Add(On(model, duty, chosenMotor, model.Motor, part).First());
             return [.. list.OrderBy(a => a.Year.LifetimeCost)];
         }
 
@@ -89,7 +92,7 @@ public static class EnergyAlternatives
         [.. load.Duty.Where(d => d.HoursPerYear > 0).Select(d => (d, power(d.LevelPu)))];
 
     internal static EnergyAlternative Alternative(
-        DrivePointModel model, string id, string way, string name, bool isChosen, double priceIndex, List<(DutyPoint Duty, MeanPower Power)> powers, IReadOnlyList<PartSpeedPoint> partSpeed)
+        CompleteDrive model, string id, string way, string name, bool isChosen, double priceIndex, List<(DutyPoint Duty, MeanPower Power)> powers, IReadOnlyList<PartSpeedPoint> partSpeed)
     {
         var count = model.Input.Group?.Count ?? 1;
         List<EnergyPoint> points = [.. powers.Select(p => new EnergyPoint(p.Duty.LevelPu, p.Duty.HoursPerYear, count * p.Power.LineW, count * p.Power.LineVar))];
@@ -101,10 +104,10 @@ public static class EnergyAlternatives
 
     private static StarterAtSite AcrossTheLine { get; } = new(new ConverterChoice.AcrossTheLine(TripClass.Class10, 0, string.Empty), null);
 
-    private static IEnumerable<EnergyAlternative> On(DrivePointModel model, DutyPowers duty, MotorItem motor, MotorLossModel lossModel, ConverterAtSite converter)
+    private static IEnumerable<EnergyAlternative> On(CompleteDrive model, DutyPowers duty, MotorItem motor, MotorLossModel lossModel, ConverterAtSite converter)
     {
         var item = converter.Item;
-        var isChosenMotor = motor.Id == model.MotorItem!.Id;
+        var isChosenMotor = motor.Id == model.MotorItem.Id;
         var filterPrice = 1 + ((model.Filter?.PricePct ?? 0) / 100);
         var powers = duty.On(lossModel, converter);
         var partSpeed = PartSpeed(model, lossModel, converter);
@@ -114,41 +117,44 @@ public static class EnergyAlternatives
         var isChosen = isChosenMotor && ReferenceEquals(converter, model.Converter);
         yield return Alternative(
             model, motor.Id + "+" + item.Id, item.Family, name, isChosen, motor.PriceIndex + (item.PriceIndex * filterPrice) + ResistorPrice(model, powers), builtIn && bypassed is not null ? bypassed : powers, partSpeed)
-            with { Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
+            with
+        { Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
 
         if (!builtIn && bypassed is not null && item.Kind == ConverterKind.SixPulse && item.ChokePct > 0)
         {
             var price = motor.PriceIndex + (item.PriceIndex * (filterPrice + (model.Input.Defaults.BypassPricePct / 100)));
             yield return Alternative(
-                model, motor.Id + "+" + item.Id + "+bypass", item.Family + "+bypass", name + $", bypassed at full {model.Load!.LevelName}", false, price, bypassed, partSpeed)
-                with { RunsOnLine = true };
+                model, motor.Id + "+" + item.Id + "+bypass", item.Family + "+bypass", name + $", bypassed at full {model.Load.LevelName}", false, price, bypassed, partSpeed)
+                with
+            { RunsOnLine = true };
         }
     }
 
     // What comes back in every cycle needs a resistor where it can't return; its size is the mean at the busiest level.
-    private static double ResistorPrice(DrivePointModel model, List<(DutyPoint Duty, MeanPower Power)> powers)
+    private static double ResistorPrice(CompleteDrive model, List<(DutyPoint Duty, MeanPower Power)> powers)
     {
         var burntKw = powers.Select(p => p.Power.BurntW).DefaultIfEmpty(0).Max() / 1e3;
         return burntKw > 0 ? Math.Max(LeastResistorKw, burntKw) * model.Input.Defaults.ResistorPricePointsPerKw : 0;
     }
 
-    private static EnergyAlternative OnLine(DrivePointModel model, StarterAtSite starter, bool isChosen)
+    private static EnergyAlternative OnLine(CompleteDrive model, StarterAtSite starter, bool isChosen)
     {
-        var powers = Points(model.Load!, level => MeanPower.OnLine(model, level, starter.RunningLossW));
+        var powers = Points(model.Load, level => MeanPower.OnLine(model, level, starter.RunningLossW));
         return Alternative(
-            model, model.MotorItem!.Id + "+starter", "line", $"{ItemText.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
-            model.MotorItem.PriceIndex + starter.PriceIndex, powers, []) with { RunsOnLine = true };
+            model, model.MotorItem.Id + "+starter", "line", $"{ItemText.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
+            model.MotorItem.PriceIndex + starter.PriceIndex, powers, []) with
+        { RunsOnLine = true };
     }
 
     // Equal work is delivered on the line by fans and pumps, throttled, and by what runs at its rated level only.
-    private static bool WorksOnLine(DrivePointModel model) =>
-        model.Load!.Cycle is null && (model.Load is FluidMachineModel || model.Load.Duty.All(d => d.LevelPu == 1 || d.HoursPerYear == 0))
+    private static bool WorksOnLine(CompleteDrive model) =>
+        model.Load.Cycle is null && (model.Load is FluidMachineModel || model.Load.Duty.All(d => d.LevelPu == 1 || d.HoursPerYear == 0))
         && model.Load.PointsAt(1).Count == 1 && SpeedOfTheLine(model);
 
     // At full level the line takes over when the process stands the line's speed; auxiliaries of the converter stay on.
-    private static List<(DutyPoint Duty, MeanPower Power)>? Bypassed(DrivePointModel model, ConverterItem item, List<(DutyPoint Duty, MeanPower Power)> powers)
+    private static List<(DutyPoint Duty, MeanPower Power)>? Bypassed(CompleteDrive model, ConverterItem item, List<(DutyPoint Duty, MeanPower Power)> powers)
     {
-        if (!model.MotorItem!.Plate.StartsOnTheLine || model.Load!.Cycle is not null || !SpeedOfTheLine(model) || powers.All(p => p.Duty.LevelPu < FullLevelPu))
+        if (!model.MotorItem.Plate.StartsOnTheLine || model.Load.Cycle is not null || !SpeedOfTheLine(model) || powers.All(p => p.Duty.LevelPu < FullLevelPu))
         {
             return null;
         }
@@ -156,12 +162,12 @@ public static class EnergyAlternatives
         return [.. powers.Select(p => p.Duty.LevelPu < FullLevelPu ? p : (p.Duty, MeanPower.OnLine(model, p.Duty.LevelPu, item.StandbyW)))];
     }
 
-    private static bool SpeedOfTheLine(DrivePointModel model) =>
-        Math.Abs((model.Load!.RatedSpeedRpm / model.Motor!.Plate.RatedSpeedRpm) - 1) < 0.03 && model.Motor.Plate.RatedFrequencyHz == model.Input.FrequencyHz;
+    private static bool SpeedOfTheLine(CompleteDrive model) =>
+        Math.Abs((model.Load.RatedSpeedRpm / model.Motor.Plate.RatedSpeedRpm) - 1) < 0.03 && model.Motor.Plate.RatedFrequencyHz == model.Input.FrequencyHz;
 
-    private static List<PartSpeedPoint> PartSpeed(DrivePointModel model, MotorLossModel motor, ConverterAtSite converter)
+    private static List<PartSpeedPoint> PartSpeed(CompleteDrive model, MotorLossModel motor, ConverterAtSite converter)
     {
-        var load = model.Load!;
+        var load = model.Load;
         var points = new List<PartSpeedPoint>();
         foreach (var part in new[] { 1, 0.75, 0.5, 0.4, 0.25 })
         {

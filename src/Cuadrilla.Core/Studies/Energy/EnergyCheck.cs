@@ -51,7 +51,7 @@ internal static class EnergyCheck
 
     private static string Recorded(DrivePointModel model)
     {
-        var motor = model.MotorChoice?.Reason ?? string.Empty;
+        var motor = model.Fitted?.Choice.Reason ?? string.Empty;
         var converter = model.Input.DrivePoint.Converter.ReasonGiven();
         return string.Join("; ", new[] { motor, converter }.Where(r => r.Length > 0));
     }

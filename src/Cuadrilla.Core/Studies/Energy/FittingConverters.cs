@@ -15,7 +15,7 @@ internal sealed class FittingConverters
 {
     private const double SameVoltagePu = 0.15;
 
-    private readonly DrivePointModel model;
+    private readonly CompleteDrive model;
     private readonly OverloadDuty duty;
     private readonly double khz;
     private readonly SupplyFeed feed;
@@ -23,7 +23,7 @@ internal sealed class FittingConverters
     private readonly Dictionary<(string MotorId, double OutputPu), Need> needs = [];
     private readonly Dictionary<string, double> leastA = new(StringComparer.Ordinal);
 
-    public FittingConverters(DrivePointModel model)
+    public FittingConverters(CompleteDrive model)
     {
         this.model = model;
         (duty, khz, feed) = model.Converter is { } c ? (c.Duty, c.SwitchingKhz, c.Feed) : (OverloadDuty.Light, 4.0, SupplyFeed.ThreePhase);
@@ -42,10 +42,10 @@ internal sealed class FittingConverters
     public IEnumerable<(MotorLossModel Motor, ConverterAtSite Converter)> For(MotorItem motor)
     {
         // What is specified is always one of the ways, whatever its voltage or catalogue.
-        var specified = motor.Id == model.MotorItem!.Id ? model.Converter : null;
+        var specified = motor.Id == model.MotorItem.Id ? model.Converter : null;
         if (specified is not null)
         {
-            yield return (model.Motor!, specified);
+            yield return (model.Motor, specified);
         }
 
         foreach (var family in families.Where(f => f.Key != specified?.Item.Family))
@@ -95,10 +95,10 @@ internal sealed class FittingConverters
     // A single-phase input feeds the motor in another link, with another current.
     private static double SupplyShare(ConverterItem item) => item.FrontEnd is FrontEnd.SinglePhase or FrontEnd.Thyristor ? 0 : 1;
 
-    private MotorConnection Connection(MotorItem motor) => motor.Id == model.MotorItem!.Id ? model.MotorChoice!.Connection : MotorConnection.Fitting;
+    private MotorConnection Connection(MotorItem motor) => motor.Id == model.MotorItem.Id ? model.MotorChoice.Connection : MotorConnection.Fitting;
 
     private bool Stands(ConverterAtSite converter, Need need) =>
-        OverloadStore.Carries(converter.Overload, converter.SiteCurrentA, need.InTime, model.Load!.Cycle is not null);
+        OverloadStore.Carries(converter.Overload, converter.SiteCurrentA, need.InTime, model.Load.Cycle is not null);
 
     // The motor behind a front end: what it gives decides flux and current.
     private Need NeedOf(MotorItem motor, ConverterItem item)

@@ -19,23 +19,20 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
     private static readonly double DiodeTangent = Math.Tan(Math.Acos(DiodeDisplacement));
 
     /// <summary>As specified: on the chosen converter or starter of a complete drive point.</summary>
-    internal static MeanPower Of(DrivePointModel model, double levelPu)
+    internal static MeanPower Of(CompleteDrive drive, double levelPu) => drive switch
     {
-        if (model.Converter is { } converter)
-        {
-            return OnConverter(model, model.Motor!, converter, levelPu);
-        }
-
-        return OnLine(model, levelPu, model.Starter!.RunningLossW);
-    }
+        DriveOnConverter on => OnConverter(on, on.Motor, on.Converter, levelPu),
+        DriveOnLine on => OnLine(on, levelPu, on.Starter.RunningLossW),
+        _ => throw new InvalidOperationException("Unknown drive."),
+    };
 
     /// <summary>
     /// On a converter: over all diameters of a winder, over the cycle where there is one. Fewer cycles an hour leave the drive
     /// standing in between.
     /// </summary>
-    internal static MeanPower OnConverter(DrivePointModel model, MotorLossModel motor, ConverterAtSite converter, double levelPu)
+    internal static MeanPower OnConverter(CabledMotor model, MotorLossModel motor, ConverterAtSite converter, double levelPu)
     {
-        var load = model.Load!;
+        var load = model.Load;
         if (load.Cycle is { } cycle)
         {
             var (moving, standing) = OfCycle(model, cycle, null, motor, converter);
@@ -53,7 +50,7 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
     /// <param name="motor">The motor.</param>
     /// <param name="converter">The converter.</param>
     internal static (MeanPower Moving, MeanPower Standing) OfCycle(
-        DrivePointModel model, LoadCycle cycle, MotorPoint[]? points, MotorLossModel motor, ConverterAtSite converter)
+        CabledMotor model, LoadCycle cycle, MotorPoint[]? points, MotorLossModel motor, ConverterAtSite converter)
     {
         var standing = Standing(converter.Item);
         var sum = default(MeanPower);
@@ -69,11 +66,11 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
     }
 
     /// <summary>On the line, converter or starter bypassed.</summary>
-    internal static MeanPower OnLine(DrivePointModel model, double levelPu, double bypassW) =>
+    internal static MeanPower OnLine(CompleteDrive model, double levelPu, double bypassW) =>
         LineShaft.Of(model, levelPu) is var (shaft, motor) ? OnLine(model, motor, shaft, bypassW) : default;
 
     /// <summary>The same with the points of machine and motor known.</summary>
-    internal static MeanPower OnLine(DrivePointModel model, in MotorPoint motor, ShaftPoint shaft, double bypassW)
+    internal static MeanPower OnLine(CompleteDrive model, in MotorPoint motor, ShaftPoint shaft, double bypassW)
     {
         var point = model.OnLine(shaft, motor, bypassW);
         return new MeanPower(point.LineW, point.Motor.InputW * Math.Tan(Math.Acos(Math.Clamp(point.Motor.PowerFactor, 0.01, 1))), 0, 0);

@@ -36,7 +36,7 @@ public static class PresentWay
     }
 
     /// <summary>The alternative; null when no present control is stated.</summary>
-    internal static EnergyAlternative? Of(DrivePointModel model)
+    internal static EnergyAlternative? Of(CompleteDrive model)
     {
         if (model.Load is not FluidMachineModel load || load.Common.PresentControl == PresentControl.NotStated)
         {
@@ -44,7 +44,7 @@ public static class PresentWay
         }
 
         var plate = model.Data.Motors.Values
-            .Where(m => m.Technology == MotorTechnology.CageInduction && EnergyAlternatives.IsAlternative(m, model.MotorItem!))
+            .Where(m => m.Technology == MotorTechnology.CageInduction && EnergyAlternatives.IsAlternative(m, model.MotorItem))
             .MinBy(m => m.Plate.Efficiency);
         if (plate is null)
         {

@@ -11,20 +11,19 @@ internal static class SystemClassCheck
     public const string Id = "energy.system-class";
     public const string Title = "Efficiency class of the drive (IES)";
 
-    public static Check Of(DrivePointModel model)
+    public static Check Of(DrivePointModel point)
     {
-        if (model.Starter is not null)
+        if (point.Starter is not null)
         {
-            return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, "the motor runs on the line: the class is its own");
+            return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title, "the motor runs on the line: the class is its own");
         }
 
-        var missing = model.Missing(withConverter: true).ToList();
-        if (missing.Count > 0)
+        if (point is not DriveOnConverter model)
         {
-            return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, missing);
+            return Check.Lacking(Id, point.Id, BoardRow.Converter, Title, point.Missing());
         }
 
-        var plate = model.MotorItem!.Plate;
+        var plate = model.MotorItem.Plate;
         if (plate.Technology is MotorTechnology.DcSeparatelyExcited or MotorTechnology.Servo)
         {
             return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, "the classes are for motors of IEC 60034-30, not for DC and servo motors");
@@ -35,7 +34,7 @@ internal static class SystemClassCheck
             return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, "the reference has no motor or module of this size");
         }
 
-        var converter = model.Converter!;
+        var converter = model.Converter;
         var motor = new MotorLossModel(plate).At(plate.RatedSpeedRpm, plate.RatedTorqueNm, MotorFeed.Converter);
         double Module(double frequencyPu, double currentA) => converter.LossW(frequencyPu, currentA) + converter.Item.FrontLossW(motor.InputW);
         var found = SystemClass.Of(motor.LossW, Module(1, motor.CurrentA), Module(0.9, converter.Item.LightCurrentA), referenceMotor, referenceModule);

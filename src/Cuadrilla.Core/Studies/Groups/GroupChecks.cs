@@ -31,12 +31,12 @@ internal static class GroupChecks
     private static Check Kind(GroupModel model)
     {
         const string title = "Motors on one converter";
-        if (model.Members.Any(m => m.Model.Motor is null))
+        if (model.Members.Any(m => m.Model.Fitted is null))
         {
-            return Check.Lacking("group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model), model.Members.Where(m => m.Model.Motor is null).Select(m => m.Model.Input.DrivePoint.Tag + ": motor"));
+            return Check.Lacking("group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model), model.Members.Where(m => m.Model.Fitted is null).Select(m => m.Model.Input.DrivePoint.Tag + ": motor"));
         }
 
-        var wrong = model.Members.Where(m => m.Model.Motor!.Plate.Technology != MotorTechnology.CageInduction).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
+        var wrong = model.Members.Where(m => m.Model.Fitted?.Item.Technology != MotorTechnology.CageInduction).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
         return CheckWriter.Rule(
             "group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model), wrong.Count == 0 ? Verdict.Holds : Verdict.Fails, "Relief: cage induction motors, or a converter for each of the others.",
             new Reason(
@@ -82,7 +82,7 @@ internal static class GroupChecks
             FormattableString.Invariant($"Relief: a converter of at least {Math.Ceiling(worst.Current.WantedA * whole.RatedCurrentA / Math.Max(whole.SiteCurrentA, 1e-9))} A, fewer motors on it."),
             new Reason(
                 "I_converter ≥ k·ΣI_N",
-                $"{Text.N(supply.Defaults.Lineups.GroupCurrentFactor)}·({string.Join(" + ", worst.Motors.Select(m => $"{m.Member.Count}·{Text.N(m.Model.Motor!.Plate.RatedCurrentA)}"))}) = {Text.N(worst.Current.WantedA)} A against {Text.N(whole.SiteCurrentA)} A at the site; they take {Text.N(worst.Motors.Sum(m => m.Member.Count * m.CurrentA))} A now; speeds within {Text.N(worst.SpreadPct, 2)} % by slip; {Text.N(cable)} m of motor cable in all branches, {Text.N(1e9 * cable * supply.Defaults.CableCapacitanceFPerM)} nF to charge with every pulse",
+                $"{Text.N(supply.Defaults.Lineups.GroupCurrentFactor)}·({string.Join(" + ", worst.Motors.Select(m => $"{m.Member.Count}·{Text.N(m.Model.Motor.Plate.RatedCurrentA)}"))}) = {Text.N(worst.Current.WantedA)} A against {Text.N(whole.SiteCurrentA)} A at the site; they take {Text.N(worst.Motors.Sum(m => m.Member.Count * m.CurrentA))} A now; speeds within {Text.N(worst.SpreadPct, 2)} % by slip; {Text.N(cable)} m of motor cable in all branches, {Text.N(1e9 * cable * supply.Defaults.CableCapacitanceFPerM)} nF to charge with every pulse",
                 Source,
                 [ReasonInput.Of("factor on the sum", supply.Defaults.Lineups.GroupCurrentFactor, string.Empty, "project default"), ReasonInput.Of("cables of all branches", cable, "m", "motor cables")]),
             worst.ScenarioName);
@@ -93,7 +93,7 @@ internal static class GroupChecks
         const string title = "Protection of each motor";
         var bare = model.Members.Where(m => m.Member.Protection == MotorProtection.None).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
         var thin = model.Members.Where(m => !m.Member.BranchFuse).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
-        var jams = works.SelectMany(w => w.Motors).Where(m => m.JamTripS is not null).Select(m => $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at {Text.N(m.Model.Motor!.Plate.RatedCurrentA, 3)} A {(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
+        var jams = works.SelectMany(w => w.Motors).Where(m => m.JamTripS is not null).Select(m => $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at {Text.N(m.Model.Motor.Plate.RatedCurrentA, 3)} A {(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
         var never = works.SelectMany(w => w.Motors).Any(m => m.JamTripS is { } s && double.IsInfinity(s));
         List<string> faults = [.. bare.Select(t => $"{t} has no overload protection of its own"), .. thin.Select(t => $"the branch to {t} is neither fused nor rated for the converter's trip")];
         return CheckWriter.Rule(

@@ -15,7 +15,7 @@ namespace Cuadrilla.Core.Studies.Groups;
 /// <param name="JamTripS">Time in which its relay trips then, warm, the fastest of the class, s; null without relay.</param>
 /// <param name="JamTripLongestS">The same of the slowest of the class, from cold, s.</param>
 /// <param name="LateStartS">Time of a start on the running converter, s; infinite when it does not reach speed.</param>
-public sealed record GroupMotorAtWork(GroupMember Member, DrivePointModel Model, double SpeedRpm, double CurrentA, double JamA, double? JamTripS, double? JamTripLongestS, double LateStartS);
+public sealed record GroupMotorAtWork(GroupMember Member, CompleteDrive Model, double SpeedRpm, double CurrentA, double JamA, double? JamTripS, double? JamTripLongestS, double LateStartS);
 
 /// <summary>A group in a scenario.</summary>
 /// <param name="ScenarioName">The scenario.</param>
@@ -25,7 +25,7 @@ public sealed record GroupMotorAtWork(GroupMember Member, DrivePointModel Model,
 public sealed record GroupAtWork(string ScenarioName, double FrequencyPu, IReadOnlyList<GroupMotorAtWork> Motors, GroupCurrent Current)
 {
     /// <summary>Largest deviation of a motor's speed from the first's, each in parts of its synchronous speed, %.</summary>
-    public double SpreadPct => 100 * Motors.Max(m => Math.Abs((m.SpeedRpm / m.Model.Motor!.Plate.SynchronousSpeedRpm) - (Motors[0].SpeedRpm / Motors[0].Model.Motor!.Plate.SynchronousSpeedRpm)));
+    public double SpreadPct => 100 * Motors.Max(m => Math.Abs((m.SpeedRpm / m.Model.Motor.Plate.SynchronousSpeedRpm) - (Motors[0].SpeedRpm / Motors[0].Model.Motor.Plate.SynchronousSpeedRpm)));
 }
 
 /// <summary>A group resolved against the catalogue.</summary>
@@ -65,15 +65,23 @@ public sealed class GroupModel
         return new GroupModel(
             group,
             [.. found.Select(f => (f.Member, f.Study.Model))],
-            [.. found.Where(f => !f.Study.IsComplete).Select(f => $"{f.Study.Model.Input.DrivePoint.Tag}: {string.Join(", ", f.Study.Model.Missing(withConverter: true))}")]);
+            [.. found.Where(f => !f.Study.IsComplete).Select(f => $"{f.Study.Model.Input.DrivePoint.Tag}: {string.Join(", ", f.Study.Model.Missing())}")]);
     }
 
     /// <summary>The group in a scenario; null when none of it runs or something is missing.</summary>
     public GroupAtWork? At(Scenario scenario)
     {
         ArgumentNullException.ThrowIfNull(scenario);
-        List<(GroupMember Member, DrivePointModel Model)> running = [.. Members.Where(m => scenario.StateOf(m.Model.Id).Running)];
-        if (Missing.Count > 0 || running.Count == 0 || running.Any(m => m.Model.Motor!.Plate.Technology != MotorTechnology.CageInduction))
+        var running = new List<(GroupMember Member, CompleteDrive Model)>();
+        foreach (var (member, model) in Members.Where(m => scenario.StateOf(m.Model.Id).Running))
+        {
+            if (model is CompleteDrive drive)
+            {
+                running.Add((member, drive));
+            }
+        }
+
+        if (Missing.Count > 0 || running.Count == 0 || running.Any(m => m.Model.Motor.Plate.Technology != MotorTechnology.CageInduction))
         {
             return null;
         }
@@ -81,24 +89,24 @@ public sealed class GroupModel
         // The converter knows one frequency: the one at which the first motor has its speed.
         var first = running[0].Model;
         var wanted = first.At(scenario.StateOf(first.Id).LevelPu, scenario.StateOf(first.Id).LoadPu).Shaft;
-        var plate = first.Motor!.Plate;
+        var plate = first.Motor.Plate;
         var frequency = (wanted.SpeedRpm + SlipRpm(first, wanted.TorqueNm)) / plate.SynchronousSpeedRpm;
         List<GroupMotorAtWork> motors = [.. running.Select(m => AtWork(m.Member, m.Model, scenario.StateOf(m.Model.Id), frequency))];
         var sums = GroupCurrent.Of(
-            [.. motors.Select(m => new GroupMotors(m.Member.Count, m.Model.Motor!.Plate.RatedCurrentA, m.Member.SwitchedLate ? m.JamA : 0))],
+            [.. motors.Select(m => new GroupMotors(m.Member.Count, m.Model.Motor.Plate.RatedCurrentA, m.Member.SwitchedLate ? m.JamA : 0))],
             first.Input.Defaults.Lineups.GroupCurrentFactor,
             Group.SimultaneityPct.IsKnown ? Group.SimultaneityPct.Value / 100 : 1);
         return new GroupAtWork(scenario.Name, frequency, motors, sums);
     }
 
-    private static GroupMotorAtWork AtWork(GroupMember member, DrivePointModel model, DrivePointState state, double frequency)
+    private static GroupMotorAtWork AtWork(GroupMember member, CompleteDrive model, DrivePointState state, double frequency)
     {
-        var plate = model.Motor!.Plate;
+        var plate = model.Motor.Plate;
         var shaft = model.At(state.LevelPu, state.LoadPu).Shaft;
         var speed = Math.Max(0, (plate.SynchronousSpeedRpm * frequency) - SlipRpm(model, shaft.TorqueNm));
         var current = model.Motor.At(speed, shaft.TorqueNm, model.Feed).CurrentA;
         var jam = plate.StartsOnTheLine
-            ? CageCircuitFit.Run(model.Connected!.Plate).Circuit.StandingCurrentA(frequency, model.Connected.Plate.RatedVoltageV * Math.Min(frequency, model.Connected.BaseFrequencyPu))
+            ? CageCircuitFit.Run(model.Connected.Plate).Circuit.StandingCurrentA(frequency, model.Connected.Plate.RatedVoltageV * Math.Min(frequency, model.Connected.BaseFrequencyPu))
             : double.PositiveInfinity;
         double? trip = member.Protection == MotorProtection.OverloadRelay
             ? TripHeat.TripS(jam / plate.RatedCurrentA, Math.Min(current / plate.RatedCurrentA, 1), member.Trip)
@@ -108,17 +116,17 @@ public sealed class GroupModel
     }
 
     // Mean of locked and breakdown torque less the load carries the inertia to speed.
-    private static double LateStartS(DrivePointModel model, double rpm, double loadNm)
+    private static double LateStartS(LoadedMotor model, double rpm, double loadNm)
     {
-        var plate = model.Motor!.Plate;
+        var plate = model.Motor.Plate;
         var mean = (0.5 * (plate.LockedRotorTorquePu + plate.BreakdownTorquePu) * plate.RatedTorqueNm) - Math.Max(loadNm, 0);
-        var inertia = (double.IsNaN(model.Load!.InertiaKgM2) ? 0 : model.Load.InertiaKgM2) + plate.InertiaKgM2;
+        var inertia = (double.IsNaN(model.Load.InertiaKgM2) ? 0 : model.Load.InertiaKgM2) + plate.InertiaKgM2;
         return mean > 0 ? inertia * rpm * 2 * Math.PI / 60 / mean : double.PositiveInfinity;
     }
 
-    private static double SlipRpm(DrivePointModel model, double torqueNm)
+    private static double SlipRpm(LoadedMotor model, double torqueNm)
     {
-        var plate = model.Motor!.Plate;
+        var plate = model.Motor.Plate;
         return (plate.SynchronousSpeedRpm - plate.RatedSpeedRpm) * torqueNm / plate.RatedTorqueNm;
     }
 }

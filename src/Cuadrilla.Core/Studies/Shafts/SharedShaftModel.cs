@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Studies.Shafts;
 /// <summary>A shared shaft resolved against the catalogue.</summary>
 public sealed class SharedShaftModel
 {
-    private SharedShaftModel(SharedShaft shaft, IReadOnlyList<DrivePointModel> units, IReadOnlyList<string> missing)
+    private SharedShaftModel(SharedShaft shaft, IReadOnlyList<DriveOnConverter> units, IReadOnlyList<string> missing)
     {
         Shaft = shaft;
         Units = units;
@@ -18,8 +18,8 @@ public sealed class SharedShaftModel
     /// <summary>What is specified.</summary>
     public SharedShaft Shaft { get; }
 
-    /// <summary>Its units, in their order.</summary>
-    public IReadOnlyList<DrivePointModel> Units { get; }
+    /// <summary>Its units, in their order, as far as they are complete.</summary>
+    public IReadOnlyList<DriveOnConverter> Units { get; }
 
     /// <summary>What is missing before shares can be computed.</summary>
     public IReadOnlyList<string> Missing { get; }
@@ -32,9 +32,9 @@ public sealed class SharedShaftModel
     {
         ArgumentNullException.ThrowIfNull(shaft);
         var found = shaft.Units.Select(u => (Unit: u, Study: studies.First(s => s.Model.Id == u.PointId))).ToList();
-        List<string> missing = [.. found.Where(f => !f.Study.IsComplete).Select(f => $"{Tag(f.Study)}: {string.Join(", ", f.Study.Model.Missing(withConverter: true))}")];
-        missing.AddRange(found.Where(f => f.Study.IsComplete && f.Study.Model.Starter is not null).Select(f => Tag(f.Study) + ": a converter"));
-        missing.AddRange(found.Where(f => f.Study.IsComplete && double.IsNaN(f.Study.Model.Load!.InertiaKgM2)).Select(f => Tag(f.Study) + ": inertia of the machine"));
+        List<string> missing = [.. found.Where(f => !f.Study.IsComplete).Select(f => $"{Tag(f.Study)}: {string.Join(", ", f.Study.Model.Missing())}")];
+        missing.AddRange(found.Where(f => f.Study.Model is DriveOnLine).Select(f => Tag(f.Study) + ": a converter"));
+        missing.AddRange(found.Where(f => f.Study.Complete is { } drive && double.IsNaN(drive.Load.InertiaKgM2)).Select(f => Tag(f.Study) + ": inertia of the machine"));
         missing.AddRange(found.Where(f => !f.Unit.SpeedErrorPct.IsKnown).Select(f => Tag(f.Study) + ": error of its speed reference"));
         switch (shaft.Method)
         {
@@ -57,7 +57,7 @@ public sealed class SharedShaftModel
             Need(missing, elastic.DampingNmSPerRad, "damping of the coupling");
         }
 
-        return new SharedShaftModel(shaft, [.. found.Select(f => f.Study.Model)], missing);
+        return new SharedShaftModel(shaft, [.. found.Select(f => f.Study.Model).OfType<DriveOnConverter>()], missing);
     }
 
     /// <summary>Kind of a way of sharing.</summary>
@@ -74,7 +74,7 @@ public sealed class SharedShaftModel
     public (double TorqueNm, double Rpm)? LoadIn(Scenario scenario)
     {
         ArgumentNullException.ThrowIfNull(scenario);
-        List<DrivePointModel> running = [.. Units.Where(u => scenario.StateOf(u.Id).Running)];
+        List<DriveOnConverter> running = [.. Units.Where(u => scenario.StateOf(u.Id).Running)];
         if (Missing.Count > 0 || running.Count == 0)
         {
             return null;
@@ -113,7 +113,7 @@ public sealed class SharedShaftModel
             [.. running.Select(i => Unit(i, rpm))],
             kind ?? Kind,
             rpm * 2 * Math.PI / 60,
-            Math.Max(running.Sum(i => Units[i].Load!.InertiaKgM2), 1e-6),
+            Math.Max(running.Sum(i => Units[i].Load.InertiaKgM2), 1e-6),
             idlePu * torque,
             torque,
             elastic?.StiffnessNmPerRad.Value ?? double.PositiveInfinity,
@@ -135,9 +135,9 @@ public sealed class SharedShaftModel
     private double TrimLimitPct => Shaft.Method is SharingMethod.SpeedTrim t ? t.TorqueLimitPct.Value : DefaultTrimLimitPct;
 
     private SharingUnit Unit(int i, double rpm) => new(
-        Units[i].Motor!.Plate.RatedTorqueNm,
+        Units[i].Motor.Plate.RatedTorqueNm,
         UnitLimits.LargestNm(Units[i], rpm),
-        Units[i].Motor!.Plate.InertiaKgM2,
+        Units[i].Motor.Plate.InertiaKgM2,
         Shaft.Units[i].DroopPct.IsKnown ? Shaft.Units[i].DroopPct.Value : DefaultDroopPct,
         Shaft.Units[i].SpeedErrorPct.Value,
         Shaft.Method is SharingMethod.TorqueFollower t ? t.AccuracyPct.Value : 0);

@@ -39,7 +39,7 @@ internal static class SharingChecks
         var worst = works.MaxBy(w => w.Share.CirculatingNm)!;
         var scalar = model.Units.Where(u => u.Choice is { Control: MotorControl.Scalar }).Select(u => u.Input.DrivePoint.Tag).ToList();
         var blind = model.Units.Where(u => u.Choice is not { Control: MotorControl.VectorWithEncoder }).Select(u => u.Input.DrivePoint.Tag).ToList();
-        var hangs = model.Units.Any(u => u.Load!.Hanging is not null);
+        var hangs = model.Units.Any(u => u.Load.Hanging is not null);
         var rigid = model.Shaft.Coupling is ShaftCoupling.Rigid;
         var (verdict, why, relief) = model.Kind switch
         {
@@ -100,13 +100,13 @@ internal static class SharingChecks
     private static RestCase Rest(SharedShaftModel model, Work work, int lost)
     {
         List<int> rest = [.. work.Running.Where(i => i != lost)];
-        var rated = rest.Sum(i => model.Units[i].Motor!.Plate.RatedTorqueNm);
+        var rated = rest.Sum(i => model.Units[i].Motor.Plate.RatedTorqueNm);
         return rest.Select(i =>
         {
             var unit = model.Units[i];
-            var torque = work.TorqueNm * unit.Motor!.Plate.RatedTorqueNm / rated;
+            var torque = work.TorqueNm * unit.Motor.Plate.RatedTorqueNm / rated;
             var (time, current, by) = UnitLimits.PermittedS(unit, work.Rpm, torque);
-            var load = 100 * Math.Max(current / unit.Converter!.SiteCurrentA, current / unit.Motor.Plate.RatedCurrentA);
+            var load = 100 * Math.Max(current / unit.Converter.SiteCurrentA, current / unit.Motor.Plate.RatedCurrentA);
             return new RestCase(work.Scenario, model.Units[lost].Input.DrivePoint.Tag, unit.Input.DrivePoint.Tag, torque, current, time, by, load);
         }).MinBy(c => (c.TimeS, -c.LoadPct))!;
     }

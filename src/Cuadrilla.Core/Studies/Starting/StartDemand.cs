@@ -40,11 +40,11 @@ public readonly record struct StartDemand(
     }
 
     /// <summary>The demand of a complete drive point.</summary>
-    public static StartDemand Of(DrivePointModel model)
+    public static StartDemand Of(LoadedMotor model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        var load = model.Load!;
-        var motorInertia = model.Motor!.Plate.InertiaKgM2;
+        var load = model.Load;
+        var motorInertia = model.Motor.Plate.InertiaKgM2;
         if (load.Cycle is { } cycle)
         {
             var peak = cycle.Peak(motorInertia);

@@ -66,7 +66,8 @@ internal static class StartDipChecks
             return new Check(
                 Id, string.Empty, BoardRow.Plant, title, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
                 collapsed.Scenario, "Relief: a soft starter or converter, a stronger supply.",
-                new Reason("voltage with locked rotor", "no voltage settles: the network can't carry the start beside the running drives", "docs/methods/start-dip.md", [])) { IsRule = true };
+                new Reason("voltage with locked rotor", "no voltage settles: the network can't carry the start beside the running drives", "docs/methods/start-dip.md", []))
+            { IsRule = true };
         }
 
         var worst = cases.MaxBy(c => Math.Max(c.Dip!.Value.AtMotor.DipPct / limits.Motor, c.Dip.Value.AtCoupling.DipPct / limits.Pcc));

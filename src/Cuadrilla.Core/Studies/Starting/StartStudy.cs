@@ -21,7 +21,7 @@ public static class StartStudy
     public static IEnumerable<string> Missing(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        foreach (var name in model.Missing(withConverter: false))
+        foreach (var name in model.MissingForMotor())
         {
             yield return name;
         }
@@ -39,24 +39,19 @@ public static class StartStudy
             }
         }
 
-        if (model.Motor is { Plate.StartsOnTheLine: false })
+        if (model.Fitted is { Item.Plate.StartsOnTheLine: false })
         {
             yield return "a cage motor with locked-rotor current and torque";
         }
 
-        if (model.Cable is null)
+        foreach (var name in model.MissingCables())
         {
-            yield return "length and cross-section of the motor cable";
-        }
-
-        if (model.Feeder is null)
-        {
-            yield return "length and cross-section of the feeder";
+            yield return name;
         }
     }
 
     /// <summary>All ways of starting a complete drive point.</summary>
-    public static IReadOnlyList<StartCase> All(DrivePointModel model, StartPlace place)
+    public static IReadOnlyList<StartCase> All(CabledMotor model, StartPlace place)
     {
         ArgumentNullException.ThrowIfNull(model);
         ArgumentNullException.ThrowIfNull(place);
@@ -77,11 +72,11 @@ public static class StartStudy
     }
 
     /// <summary>One way of starting on the line.</summary>
-    public static StartCase Of(DrivePointModel model, StartPlace place, ConverterChoice way)
+    public static StartCase Of(CabledMotor model, StartPlace place, ConverterChoice way)
     {
         ArgumentNullException.ThrowIfNull(model);
         ArgumentNullException.ThrowIfNull(place);
-        var plate = model.Connected!.Plate;
+        var plate = model.Connected.Plate;
         var isChosen = way == model.Input.DrivePoint.Converter;
         var needsDelta = way is ConverterChoice.StarDelta or ConverterChoice.SoftStarter { Settings.InsideDelta: true };
         var (id, name) = way switch
@@ -98,7 +93,7 @@ public static class StartStudy
 
         var circuit = CircuitOf(model);
         var bus = BusOf(model, place);
-        var load = LoadCurve(model.Load!, circuit.SynchronousRadPerS);
+        var load = LoadCurve(model.Load, circuit.SynchronousRadPerS);
         var drive = way switch
         {
             ConverterChoice.StarDelta s => CageStart.StarDelta(circuit, bus, s.ChangeOverS, model.Input.Defaults.StarDeltaGapS, load),
@@ -109,7 +104,7 @@ public static class StartStudy
     }
 
     /// <summary>The soft starter that would be taken: the smallest for the motor, with the usual settings of such a machine.</summary>
-    public static ConverterChoice.SoftStarter SoftStarterFor(DrivePointModel model)
+    public static ConverterChoice.SoftStarter SoftStarterFor(CabledMotor model)
     {
         ArgumentNullException.ThrowIfNull(model);
         var application = model.Input.DrivePoint.Load switch
@@ -123,13 +118,13 @@ public static class StartStudy
         var preset = model.Data.StartPresets.First(p => p.Application == application);
         var item = model.Data.SoftStarters.Values
             .OrderBy(s => s.RatedCurrentA)
-            .FirstOrDefault(s => s.RatedCurrentA >= model.Connected!.Plate.RatedCurrentA && s.RatedCurrentA * s.StartCurrentPu >= preset.Settings.CurrentLimitPct / 100 * model.Connected.Plate.RatedCurrentA)
+            .FirstOrDefault(s => s.RatedCurrentA >= model.Connected.Plate.RatedCurrentA && s.RatedCurrentA * s.StartCurrentPu >= preset.Settings.CurrentLimitPct / 100 * model.Connected.Plate.RatedCurrentA)
             ?? model.Data.SoftStarters.Values.MaxBy(s => s.RatedCurrentA)!;
         return new ConverterChoice.SoftStarter(item.Id, preset.Settings, preset.Trip, 2, string.Empty);
     }
 
     /// <summary>The stop by the voltage ramp of the chosen soft starter; null without one, or without a ramp.</summary>
-    public static IReadOnlyList<StartMoment>? Stop(DrivePointModel model, StartPlace place)
+    public static IReadOnlyList<StartMoment>? Stop(CabledMotor model, StartPlace place)
     {
         ArgumentNullException.ThrowIfNull(model);
         ArgumentNullException.ThrowIfNull(place);
@@ -139,39 +134,39 @@ public static class StartStudy
         }
 
         var circuit = CircuitOf(model);
-        var load = LoadCurve(model.Load!, circuit.SynchronousRadPerS);
+        var load = LoadCurve(model.Load, circuit.SynchronousRadPerS);
         return SoftStop.Run(
-            circuit, BusOf(model, place), soft.Settings.StopRampS, load, model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2,
+            circuit, BusOf(model, place), soft.Settings.StopRampS, load, model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2,
             LineShaft.Of(model, 1).Shaft.SpeedRpm * 2 * Math.PI / 60);
     }
 
     /// <summary>The motor's circuit at the plant's frequency: it starts towards the line's synchronous speed, whatever its plate says.</summary>
-    internal static CageCircuit CircuitOf(DrivePointModel model)
+    internal static CageCircuit CircuitOf(CabledMotor model)
     {
-        var plate = model.Connected!.Plate;
+        var plate = model.Connected.Plate;
         return CageCircuitFit.Run(plate).Circuit.AtFrequency(model.Input.FrequencyHz / plate.RatedFrequencyHz);
     }
 
-    private static StartCase OnConverter(DrivePointModel model, StartPlace place)
+    private static StartCase OnConverter(CabledMotor model, StartPlace place)
     {
         var converter = model.Converter ?? new ConverterAtSite(
-            model.Data.Converters.Values.Where(c => c.Kind == ConverterKind.SixPulse && c.ChokePct > 0).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor!.Plate.RatedCurrentA)
+            model.Data.Converters.Values.Where(c => c.Kind == ConverterKind.SixPulse && c.ChokePct > 0).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
                 ?? model.Data.Converters.Values.MaxBy(c => c.RatedKw)!,
             OverloadDuty.Heavy, 4, model.Input.Site);
-        var rated = model.Load!.At(1).SpeedRpm * 2 * Math.PI / 60;
+        var rated = model.Load.At(1).SpeedRpm * 2 * Math.PI / 60;
         var ramp = double.IsNaN(model.Load.StartTimeS) ? 10 : model.Load.StartTimeS;
         var load = LoadCurve(model.Load, rated);
-        var inertia = model.Load.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2;
+        var inertia = model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2;
         var drive = new ConverterStartDrive(
             model.Motor, BusOf(model, place), converter.SiteCurrentA * converter.Overload.CurrentPu, inertia, rated, ramp, converter.LossW, FrontEndPowerFactor);
         return Simulated("converter", "converter", model.Starter is null, model, place, drive, load, null);
     }
 
     private static StartCase Simulated(
-        string id, string name, bool isChosen, DrivePointModel model, StartPlace place, IStartDrive drive, IReadOnlyList<LoadPoint> load, CageCircuit? circuit, double limitA = double.PositiveInfinity)
+        string id, string name, bool isChosen, CabledMotor model, StartPlace place, IStartDrive drive, IReadOnlyList<LoadPoint> load, CageCircuit? circuit, double limitA = double.PositiveInfinity)
     {
-        var inertia = model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2;
-        var plate = model.Connected!.Plate;
+        var inertia = model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2;
+        var plate = model.Connected.Plate;
         var expected = Math.Max(drive.SettledAtS, inertia * drive.TargetRadPerS / Math.Max(plate.RatedTorqueNm, 1e-9));
         var run = StartSimulation.Run(drive, load, inertia, StartSimulation.StepFor(expected));
         var dip = run.Moments.Max(m => 100 * (1 - (m.State.BusVoltageV / place.VoltageV)));
@@ -200,17 +195,17 @@ public static class StartStudy
     }
 
     // An hour of the motor's heat budget less what it loses running, over the heat of a start beyond that.
-    private static double StartsPerHour(DrivePointModel model, StartSimulation.Result run)
+    private static double StartsPerHour(CabledMotor model, StartSimulation.Result run)
     {
-        var shaft = model.Starter is null ? model.Load!.At(1) : LineShaft.Of(model, 1).Shaft;
-        var running = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, model.Feed).LossW;
-        var allowed = model.Budget!.AllowedLossW(model.Motor.Plate, shaft.SpeedRpm);
+        var shaft = model.Starter is null ? model.Load.At(1) : LineShaft.Of(model, 1).Shaft;
+        var running = model.Motor.At(shaft.SpeedRpm, shaft.TorqueNm, model.Feed).LossW;
+        var allowed = model.Budget.AllowedLossW(model.Motor.Plate, shaft.SpeedRpm);
         var heat = run.Energy.StatorJ + run.Energy.RotorJ - (running * run.TimeS);
         return heat <= 0 ? double.PositiveInfinity : Math.Max(0, 3600 * (allowed - running) / heat);
     }
 
-    private static StartBus BusOf(DrivePointModel model, StartPlace place) =>
-        new(place.VoltageV, place.Ohm + model.Feeder!.Value + model.Cable!.Value, place.Ohm);
+    private static StartBus BusOf(CabledMotor model, StartPlace place) =>
+        new(place.VoltageV, place.Ohm + model.FeederOhm + model.CableOhm, place.Ohm);
 
     // Torque over speed as the machine asks for it, with its breakaway fading within the first twentieth of the speed.
     private static List<LoadPoint> LoadCurve(LoadModel load, double topRadPerS)
@@ -228,16 +223,16 @@ public static class StartStudy
     }
 
     // Star until the speed stops rising: the time a start in star alone takes to 0.8 of the speed, or where it stands.
-    private static double StarTime(DrivePointModel model, StartPlace place)
+    private static double StarTime(CabledMotor model, StartPlace place)
     {
-        if (!model.Connected!.IsDelta)
+        if (!model.Connected.IsDelta)
         {
             return 5;
         }
 
         var circuit = CircuitOf(model);
-        var load = LoadCurve(model.Load!, circuit.SynchronousRadPerS);
-        var inertia = model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2;
+        var load = LoadCurve(model.Load, circuit.SynchronousRadPerS);
+        var inertia = model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2;
         var star = new CageStartDrive(circuit, BusOf(model, place), new StarDeltaLaw(1e6, 0), 0.8 * circuit.SynchronousRadPerS);
         var run = StartSimulation.Run(new Settled(star), load, inertia, StartSimulation.StepFor(3 * inertia * circuit.SynchronousRadPerS / model.Motor.Plate.RatedTorqueNm));
         return Math.Clamp(Math.Round(run.TimeS, 1), 0.5, 60);

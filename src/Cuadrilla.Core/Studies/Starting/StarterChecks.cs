@@ -27,32 +27,38 @@ internal static class StarterChecks
         ("supply.start-dip", BoardRow.Supply, "Dip at start"),
     ];
 
-    public static IEnumerable<Check> Of(DrivePointModel model, StartPlace? place, SupplyContext supply, Func<StartKey, StartCase> simulated)
+    public static IEnumerable<Check> Of(DrivePointModel point, StartPlace? place, SupplyContext supply, Func<StartKey, StartCase> simulated)
     {
-        List<string> missing = [.. StartStudy.Missing(model), .. PlantNetwork.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
+        List<string> missing = [.. StartStudy.Missing(point), .. PlantNetwork.Missing(supply.Plant), .. GeneratorChecks.DipMissing(supply)];
+        if (missing.Count == 0)
+        {
+            missing.AddRange(point.Missing());
+        }
+
         if (missing.Count == 0 && place is null)
         {
             missing.Add("a scenario in which it runs");
         }
 
-        if (missing.Count > 0)
+        if (point is not DriveOnLine model || place is null || missing.Count > 0)
         {
-            return All.Select(c => Check.Lacking(c.Id, model.Id, c.Row, c.Title, missing));
+            return All.Select(c => Check.Lacking(c.Id, point.Id, c.Row, c.Title, missing));
         }
 
-        var start = simulated(new StartKey(model.Input, place!));
+        var start = simulated(new StartKey(model.Input, place));
         return start.Run is null
             ? All.Select(c => c.Id == "starter.settings" ? Refused(model, start) : Check.NotConcerned(c.Id, model.Id, c.Row, c.Title, start.Impossible))
             : start.Run.End != StartEnd.Reached
-            ? [Reaches(model, start, place!), Stalled(model, start, place!), .. Unjudged(model), Dip(model, start, place!, supply)]
-            : [Reaches(model, start, place!), Heat(model, start, place!), Starts(model, start, supply), Settings(model, start, supply), Dip(model, start, place!, supply)];
+            ? [Reaches(model, start, place), Stalled(model, start, place), .. Unjudged(model), Dip(model, start, place, supply)]
+            : [Reaches(model, start, place), Heat(model, start, place), Starts(model, start, supply), Settings(model, start, supply), Dip(model, start, place, supply)];
     }
 
-    private static Check Refused(DrivePointModel model, StartCase start) => new(
+    private static Check Refused(DriveOnLine model, StartCase start) => new(
         "starter.settings", model.Id, BoardRow.Converter, All[3].Title, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
-        string.Empty, "Relief: a motor with that link, or another way of starting.", new Reason("the winding connection that it needs", start.Impossible, Source, [])) { IsRule = true };
+        string.Empty, "Relief: a motor with that link, or another way of starting.", new Reason("the winding connection that it needs", start.Impossible, Source, []))
+    { IsRule = true };
 
-    private static Check Reaches(DrivePointModel model, StartCase start, StartPlace place)
+    private static Check Reaches(DriveOnLine model, StartCase start, StartPlace place)
     {
         var run = start.Run!;
         var endRpm = run.EndRadPerS * 60 / (2 * Math.PI);
@@ -67,7 +73,8 @@ internal static class StarterChecks
                         ? $"sticks at {Text.N(endRpm)} rpm: torque and load meet there, {Text.N(run.Moments[^1].State.TorqueNm)} Nm"
                         : $"after {Text.N(run.TimeS)} s only {Text.N(endRpm)} rpm",
                     Source,
-                    Inputs(model, place))) { IsRule = run.End != StartEnd.Reached && endRpm <= 0 };
+                    Inputs(model, place)))
+            { IsRule = run.End != StartEnd.Reached && endRpm <= 0 };
         }
 
         var limited = double.IsFinite(start.LeastSurplusPu);
@@ -83,27 +90,28 @@ internal static class StarterChecks
     }
 
     // A rotor that stands under current heats until something trips: no figure of a start describes that.
-    private static Check Stalled(DrivePointModel model, StartCase start, StartPlace place) => new(
+    private static Check Stalled(DriveOnLine model, StartCase start, StartPlace place) => new(
         All[1].Id, model.Id, BoardRow.Converter, All[1].Title, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
         place.Scenario, "Relief: let the start reach its speed first; the protection must trip before the stall time of the motor's maker.",
         new Reason(
             "a start that does not end heats winding and rotor without end",
             $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {(double.IsNaN(model.StallTimeS) ? "heat not compared, stall time not stated" : $"{Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.StallTimeS)} s locked would be")}, and rising",
             Source,
-            Inputs(model, place))) { IsRule = true };
+            Inputs(model, place)))
+    { IsRule = true };
 
-    private static IEnumerable<Check> Unjudged(DrivePointModel model) => All
+    private static IEnumerable<Check> Unjudged(DriveOnLine model) => All
         .Where(c => c.Id is "starter.starts-per-hour" or "starter.settings")
         .Select(c => Check.NotConcerned(c.Id, model.Id, c.Row, c.Title, "the start does not reach its speed: see that first"));
 
-    private static Check Heat(DrivePointModel model, StartCase start, StartPlace place)
+    private static Check Heat(DriveOnLine model, StartCase start, StartPlace place)
     {
         if (double.IsNaN(model.StallTimeS))
         {
             return Check.Lacking(All[1].Id, model.Id, BoardRow.Converter, All[1].Title, ["stall time of the motor, warm, by its maker"]);
         }
 
-        var trip = model.Starter!.Trip;
+        var trip = model.Starter.Trip;
 
         // More than one start an hour comes from a warm motor, whose relay is warm too.
         var hot = model.Input.DrivePoint.Converter.StartsWanted() > 1;
@@ -124,11 +132,11 @@ internal static class StarterChecks
             place.Scenario);
     }
 
-    private static Check Starts(DrivePointModel model, StartCase start, SupplyContext supply)
+    private static Check Starts(DriveOnLine model, StartCase start, SupplyContext supply)
     {
         var wanted = model.Input.DrivePoint.Converter.StartsWanted();
-        var byStarter = model.Starter!.Item is { } item ? item.StartsPerHour * Allowance(model, item) / Math.Max(1e-9, Used(start, item)) : double.PositiveInfinity;
-        var plate = model.Connected!.Plate;
+        var byStarter = model.Starter.Item is { } item ? item.StartsPerHour * Allowance(model, item) / Math.Max(1e-9, Used(start, item)) : double.PositiveInfinity;
+        var plate = model.Connected.Plate;
         var usual = StartsAnHour.Of(plate.RatedPowerW);
         var stated = plate.Limits.StartsPerHour;
         var byMaker = stated.IsKnown ? stated.Value : usual.MostPerHour;
@@ -144,16 +152,16 @@ internal static class StarterChecks
         return !stated.IsKnown && wanted > usual.UsualPerHour ? check.AtBestTight("between what any motor of its power stands and what needs the maker's word", "Relief: the number that the motor's maker states, fewer starts.") : check;
     }
 
-    private static Check Settings(DrivePointModel model, StartCase start, SupplyContext supply)
+    private static Check Settings(DriveOnLine model, StartCase start, SupplyContext supply)
     {
-        if (model.Starter!.Item is not { } item)
+        if (model.Starter.Item is not { } item)
         {
             return Check.NotConcerned(All[3].Id, model.Id, BoardRow.Converter, All[3].Title, "contactors have no settings but the time in star");
         }
 
         var settings = ((ConverterChoice.SoftStarter)model.Starter.Choice).Settings;
         var share = settings.InsideDelta ? 1 / Math.Sqrt(3) : 1;
-        var motorA = model.Motor!.Plate.RatedCurrentA;
+        var motorA = model.Motor.Plate.RatedCurrentA;
         var siteA = item.RatedCurrentA * item.Derating.FactorPu(model.Input.Site);
         if (siteA <= 0)
         {
@@ -175,7 +183,7 @@ internal static class StarterChecks
                 [ReasonInput.Of("set current of the motor", motorA, "A", "plate as linked"), ReasonInput.Of("starter", item.RatedCurrentA, "A", "catalogue")]));
     }
 
-    private static Check Dip(DrivePointModel model, StartCase start, StartPlace place, SupplyContext supply)
+    private static Check Dip(DriveOnLine model, StartCase start, StartPlace place, SupplyContext supply)
     {
         var frequent = model.Input.DrivePoint.Converter.StartsWanted() > 1;
         var (pcc, why) = GeneratorChecks.DipLimit(supply, frequent)!.Value;
@@ -205,7 +213,7 @@ internal static class StarterChecks
         return item.RatedCurrentA > 0 ? sum : 0;
     }
 
-    private static double Allowance(DrivePointModel model, SoftStarterItem item) =>
+    private static double Allowance(DriveOnLine model, SoftStarterItem item) =>
         Math.Pow(item.StartCurrentPu * item.RatedCurrentA * item.Derating.FactorPu(model.Input.Site), 2) * item.StartTimeS;
 
     private static string Words(TripClass trip) => trip switch
@@ -216,10 +224,10 @@ internal static class StarterChecks
         _ => "30",
     };
 
-    private static IReadOnlyList<ReasonInput> Inputs(DrivePointModel model, StartPlace place) =>
+    private static IReadOnlyList<ReasonInput> Inputs(DriveOnLine model, StartPlace place) =>
     [
-        ReasonInput.Of("inertia, machine and motor", model.Load!.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2, "kg·m²", "load and motor"),
-        ReasonInput.Of("locked-rotor current", model.Connected!.Plate.LockedRotorCurrentPu, "× rated", "motor"),
+        ReasonInput.Of("inertia, machine and motor", model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor"),
+        ReasonInput.Of("locked-rotor current", model.Connected.Plate.LockedRotorCurrentPu, "× rated", "motor"),
         ReasonInput.Of("locked-rotor torque", model.Connected.Plate.LockedRotorTorquePu, "× rated", "motor"),
         ReasonInput.Of("impedance behind the bus", 1e3 * place.Ohm.Magnitude, "mΩ", place.Scenario),
     ];

@@ -24,28 +24,28 @@ internal static class BrakingChecks
             return [Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "the motor runs on the line"), Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle, "the motor runs on the line")];
         }
 
-        var missing = model.Missing(withConverter: true).ToList();
+        var missing = model.Missing().ToList();
         if (model.Load is { StopTimeS.IsKnown: true } load && double.IsNaN(load.InertiaKgM2))
         {
             missing.Add("inertia of the machine");
         }
 
-        if (missing.Count > 0)
+        if (missing.Count > 0 || model is not DriveOnConverter drive)
         {
             return [Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, missing), Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle, missing)];
         }
 
-        var choice = model.Choice!.Braking;
+        var choice = drive.Choice.Braking;
         return
         [
-            Judging.One(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, () => Energy(model, choice)),
-            Judging.One(StopId, model.Id, BoardRow.Converter, StopTitle, () => Stop(model, choice)),
+            Judging.One(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, () => Energy(drive, choice)),
+            Judging.One(StopId, model.Id, BoardRow.Converter, StopTitle, () => Stop(drive, choice)),
         ];
     }
 
-    private static Check Energy(DrivePointModel model, Braking choice)
+    private static Check Energy(DriveOnConverter model, Braking choice)
     {
-        var item = model.Converter!.Item;
+        var item = model.Converter.Item;
         var demands = BrakingStudy.All(model);
         if (demands.Count == 0)
         {
@@ -74,9 +74,9 @@ internal static class BrakingChecks
     private static string Back(BrakingDemand demand) => $"{demand.What}: {Text.N(demand.PeakW / 1e3)} kW at most"
         + (demand.Repeats ? $", {Text.N(demand.MeanW / 1e3)} kW mean" : $", {Text.N(demand.EnergyJ / 1e3)} kJ");
 
-    private static Check ToLine(DrivePointModel model, BrakingDemand demand, string back)
+    private static Check ToLine(DriveOnConverter model, BrakingDemand demand, string back)
     {
-        var converter = model.Converter!;
+        var converter = model.Converter;
         var limit = converter.Item.RatedKw * converter.Overload.CurrentPu;
         return CheckWriter.Judged(
             BrakingId, model.Id, BoardRow.Converter, BrakingTitle + (converter.Item.FrontEnd is FrontEnd.DcLink ? ", back to the common bus" : ", back to the line"), demand.PeakW / 1e3, limit, "kW", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
@@ -88,12 +88,12 @@ internal static class BrakingChecks
                 [ReasonInput.Of("rated power", converter.Item.RatedKw, "kW", "catalogue converter")]));
     }
 
-    private static Check Nowhere(DrivePointModel model, BrakingDemand demand, string back, string why) => new(
+    private static Check Nowhere(DriveOnConverter model, BrakingDemand demand, string back, string why) => new(
         BrakingId, model.Id, BoardRow.Converter, BrakingTitle, Verdict.Fails, demand.PeakW / 1e3, 0, "kW", LimitSense.AtMost, -100, string.Empty,
-        $"Relief: {(model.Converter!.Item.Brake is { } brake ? $"chopper with {Range(brake, demand)}, " : string.Empty)}a common link with drives that take it, a front end that returns power. " + Caution,
+        $"Relief: {(model.Converter.Item.Brake is { } brake ? $"chopper with {Range(brake, demand)}, " : string.Empty)}a common link with drives that take it, a front end that returns power. " + Caution,
         new Reason("P_back = −(P_shaft + losses) > 0", $"{back}; {why}", Source, Inputs(model.Converter.Item)));
 
-    private static Check Resistor(DrivePointModel model, Braking.Resistor resistor, ChopperLimits brake, IReadOnlyList<BrakingDemand> demands)
+    private static Check Resistor(DriveOnConverter model, Braking.Resistor resistor, ChopperLimits brake, IReadOnlyList<BrakingDemand> demands)
     {
         var worst = demands.MaxBy(d => d.PeakW)!;
         var window = resistor.WindowS.IsKnown ? resistor.WindowS.Value : model.Input.Defaults.Lineups.ResistorWindowS;
@@ -122,20 +122,20 @@ internal static class BrakingChecks
                 "R_min ≤ R ≤ U_chopper²/P_peak; in any stretch t: ∫P·dt ≤ k(t)·P_continuous·t, over the window k = 1",
                 $"{back}; {range}; chosen {Text.N(ohm)} Ω, {Text.N(resistor.ContinuousKw.Value)} kW; hottest {hot.What}: {Text.N(loading.EnergyJ / 1e3)} kJ in {Text.N(loading.TimeS, 3)} s, "
                     + $"stands {Text.N(loading.PermittedPu * rating.ContinuousW * loading.TimeS / 1e3)} kJ" + (resistor.Pulses.Count > 0 ? string.Empty : " as wire-wound resistors usually do"),
-                Source, [.. Inputs(model.Converter!.Item), ReasonInput.Of("window of the mean", window, "s", resistor.WindowS.IsKnown ? "drive point" : "default")]));
+                Source, [.. Inputs(model.Converter.Item), ReasonInput.Of("window of the mean", window, "s", resistor.WindowS.IsKnown ? "drive point" : "default")]));
     }
 
     private static string Range(ChopperLimits brake, BrakingDemand demand) =>
         $"resistor from {Text.N(brake.LeastOhm, 3)} to {Text.N(brake.ChopperV * brake.ChopperV / demand.PeakW, 3)} Ω";
 
-    private static Check Stop(DrivePointModel model, Braking choice)
+    private static Check Stop(DriveOnConverter model, Braking choice)
     {
         if (BrakingStudy.WantedStopS(model) is not { } wanted)
         {
             return Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle, "no stop time is asked of this load");
         }
 
-        if (choice is Braking.Resistor || model.Converter!.Item.FrontEnd.ReturnsToLine)
+        if (choice is Braking.Resistor || model.Converter.Item.FrontEnd.ReturnsToLine)
         {
             return Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle, choice is Braking.Resistor ? "a resistor takes the energy" : "the line takes the energy");
         }
@@ -144,7 +144,8 @@ internal static class BrakingChecks
         {
             return new Check(
                 StopId, model.Id, BoardRow.Converter, StopTitle, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
-                "Relief: another way of braking.", new Reason("direct current brakes cage motors", Case(model, "direct-current").Impossible, Source, [])) { IsRule = true };
+                "Relief: another way of braking.", new Reason("direct current brakes cage motors", Case(model, "direct-current").Impossible, Source, []))
+            { IsRule = true };
         }
 
         if (choice is Braking.DcInjection && double.IsNaN(model.StallTimeS))
@@ -161,16 +162,16 @@ internal static class BrakingChecks
         };
         var reason = new Reason(
             "t = ∫J·dω/(T_absorbed + T_load), T_absorbed such that losses and the link's capacitor take all that returns; with direct current its own torque, the rotor takes ½·J·ω²",
-            $"{how}: {Text.N(time, 3)} s from {Text.N(model.Load!.RatedSpeedRpm)} rpm, wanted {Text.N(wanted, 3)} s{(heatPct > 0 ? $"; rotor at {Text.N(heatPct, 3)} % of what it stands" : string.Empty)}",
+            $"{how}: {Text.N(time, 3)} s from {Text.N(model.Load.RatedSpeedRpm)} rpm, wanted {Text.N(wanted, 3)} s{(heatPct > 0 ? $"; rotor at {Text.N(heatPct, 3)} % of what it stands" : string.Empty)}",
             Source,
-            [ReasonInput.Of("all masses", model.Load.InertiaKgM2 + model.Motor!.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
+            [ReasonInput.Of("all masses", model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
         const string relief = "Relief: a longer stop, chopper and resistor, a front end that returns power.";
         return heatPct > 100 * time / wanted
             ? CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle + ", heat of the rotor", heatPct, 100, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason)
             : CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle, time, wanted, "s", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason);
     }
 
-    private static StopCase Case(DrivePointModel model, string id) => StopStudy.All(model).Single(c => c.Id == id);
+    private static StopCase Case(DriveOnConverter model, string id) => StopStudy.All(model).Single(c => c.Id == id);
 
     private static IReadOnlyList<ReasonInput> Inputs(ConverterItem item) => item.Brake is { } brake
         ?

@@ -33,16 +33,16 @@ public static class BrakingStudy
     private const double SteadyS = 60;
 
     /// <summary>The demand with the largest power of a complete drive point on a converter.</summary>
-    public static BrakingDemand Of(DrivePointModel model) => All(model).MaxBy(d => d.PeakW) ?? new BrakingDemand(string.Empty, [], false);
+    public static BrakingDemand Of(DriveOnConverter model) => All(model).MaxBy(d => d.PeakW) ?? new BrakingDemand(string.Empty, [], false);
 
     /// <summary>
     /// Everything that may come back to the link: the cycle, its rated load let down after a lift that was broken off, a load that drives for ever at any level,
     /// and the stop that is asked for.
     /// </summary>
-    public static IReadOnlyList<BrakingDemand> All(DrivePointModel model)
+    public static IReadOnlyList<BrakingDemand> All(DriveOnConverter model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        var load = model.Load!;
+        var load = model.Load;
         var demands = new List<BrakingDemand>();
         if (load.Cycle is { } cycle)
         {
@@ -73,18 +73,19 @@ public static class BrakingStudy
         return model.Load is { StopTimeS: { IsKnown: true } stop, RatedSpeedRpm: not 0 } ? stop.Value : null;
     }
 
-    private static List<ReturnedPower> Profile(DrivePointModel model, LoadCycle cycle) =>
+    private static List<ReturnedPower> Profile(DriveOnConverter model, LoadCycle cycle) =>
     [
-        .. cycle.Slices(model.Motor!.Plate.InertiaKgM2).Select(s => new ReturnedPower(s.DurationS, s.Rests ? 0 : Returned(model, s.Shaft(1)))),
+        .. cycle.Slices(model.Motor.Plate.InertiaKgM2).Select(s => new ReturnedPower(s.DurationS, s.Rests ? 0 : Returned(model, s.Shaft(1)))),
     ];
 
-    private static BrakingDemand Stop(DrivePointModel model, double stopS)
+    private static BrakingDemand Stop(DriveOnConverter model, double stopS)
     {
         var moments = StopStudy.Unhindered(model, stopS).Moments;
         return new BrakingDemand(
             FormattableString.Invariant($"the stop in {stopS:0.#} s"),
-            [.. moments.Zip(moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.ReturnedW)))], false) { IsStop = true };
+            [.. moments.Zip(moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.ReturnedW)))], false)
+        { IsStop = true };
     }
 
-    private static double Returned(DrivePointModel model, ShaftPoint point) => Math.Max(0, -model.PointOf(point).LinkW);
+    private static double Returned(DriveOnConverter model, ShaftPoint point) => Math.Max(0, -model.PointOf(point).LinkW);
 }

@@ -16,11 +16,11 @@ internal static class EquipmentChecks
     private const string ThdiId = "harmonics.terminal-thdi";
     private const double PublicVoltageV = 1000;
 
-    public static IEnumerable<Check> Of(DrivePointModel model, SupplyContext supply, Bus bus)
+    public static IEnumerable<Check> Of(DrivePointModel point, SupplyContext supply, Bus bus)
     {
-        var draws = supply.Scenarios.SelectMany(s => s.Drives.Where(d => d.DrivePointId == model.Id).Select(d => (s.ScenarioName, Drive: d, Draw: d.Front as RectifierResult.LineDraw)))
+        var draws = supply.Scenarios.SelectMany(s => s.Drives.Where(d => d.DrivePointId == point.Id).Select(d => (s.ScenarioName, Drive: d, Draw: d.Front as RectifierResult.LineDraw)))
             .Where(d => d.Draw is not null).Select(d => (d.ScenarioName, d.Drive, Draw: d.Draw!)).ToList();
-        if (draws.Count == 0)
+        if (point is not DriveOnConverter model || draws.Count == 0)
         {
             yield break;
         }
@@ -33,7 +33,7 @@ internal static class EquipmentChecks
     }
 
     private static Check Equipment(
-        DrivePointModel model, SupplyContext supply, Bus bus, (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst)
+        DriveOnConverter model, SupplyContext supply, Bus bus, (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst)
     {
         const string title = "Current on a public system";
         var limits = supply.Data.Equipment;
@@ -84,7 +84,7 @@ internal static class EquipmentChecks
             : CheckWriter.Rule(EquipmentId, model.Id, BoardRow.Supply, title, Verdict.Fails, relief, reason, worst.Scenario);
     }
 
-    private static Check Thdi(DrivePointModel model, SupplyContext supply, (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst) => CheckWriter.Judged(
+    private static Check Thdi(DriveOnConverter model, SupplyContext supply, (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst) => CheckWriter.Judged(
         ThdiId, model.Id, BoardRow.Supply, "THDi at the drive", worst.Draw.WorstPhase.ThdiPct, supply.Defaults.Harmonics.TerminalThdiPct, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
         "Relief: a choke, more pulses, an active front end; or agree on the distortion at the coupling, which is what the standards ask for.",
         new Reason(

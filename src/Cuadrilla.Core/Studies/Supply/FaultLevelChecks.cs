@@ -77,15 +77,14 @@ internal static class FaultLevelChecks
             missing.Add($"a closed path to {bus.Name}");
         }
 
-        if (missing.Count > 0)
+        if (model.WholeFeeder is not { } feederOhm || (model.Starter?.Item?.ShortCircuitKa ?? model.Converter?.Item.ShortCircuitKa) is not { } withstand || missing.Count > 0)
         {
             return Check.Lacking(ConverterId, model.Id, BoardRow.Supply, title, missing);
         }
 
         var (scenario, behind) = WorstOhm(bus.Id, supply);
         var cMax = WithstandCurrents.CMax(bus.NominalVoltageV);
-        var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + model.WholeFeeder!.Value).Magnitude;
-        var withstand = model.Starter?.Item?.ShortCircuitKa ?? model.Converter!.Item.ShortCircuitKa;
+        var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
         return CheckWriter.Judged(
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,
@@ -95,7 +94,7 @@ internal static class FaultLevelChecks
                 "IEC 60909-0; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
                 [
                     ReasonInput.Of("impedance behind the bus", 1e3 * behind.Magnitude, "mΩ", bus.Name),
-                    ReasonInput.Of("feeder", 1e3 * model.WholeFeeder.Value.Magnitude, "mΩ", "drive point"),
+                    ReasonInput.Of("feeder", 1e3 * feederOhm.Magnitude, "mΩ", "drive point"),
                     ReasonInput.Of("rated short-circuit current", withstand, "kA", "catalogue converter"),
                 ]),
             scenario);

@@ -12,9 +12,9 @@ namespace Cuadrilla.Core.Studies.Supply;
 public sealed record LineDrive(string DrivePointId, OperatingPoint Point, string BusId, Complex PowerVa, double LockedRotorVa)
 {
     /// <summary>Of an operating point.</summary>
-    internal static LineDrive Of(DrivePointModel model, OperatingPoint point, string busId)
+    internal static LineDrive Of(DriveOnLine model, OperatingPoint point, string busId)
     {
-        var plate = model.Motor!.Plate;
+        var plate = model.Motor.Plate;
         var reactive = point.Motor.InputW * Math.Tan(Math.Acos(Math.Min(1, point.Motor.PowerFactor)));
         return new LineDrive(
             model.Id, point, busId, new Complex(point.LineW, reactive),

@@ -19,9 +19,9 @@ internal sealed record RatedFront(RectifierResult.LineDraw Draw, double FifthDeg
     /// <param name="model">A drive on a converter of its own.</param>
     /// <param name="network">Network of a scenario in which its bus is live.</param>
     /// <param name="busId">Its bus.</param>
-    public static RatedFront? Of(DrivePointModel model, SupplyNetwork network, string busId)
+    public static RatedFront? Of(DriveOnConverter model, SupplyNetwork network, string busId)
     {
-        var (item, plate) = (model.Converter!.Item, model.Motor!.Plate);
+        var (item, plate) = (model.Converter.Item, model.Motor.Plate);
 
         // The catalogue's kW are those of a motor's shaft.
         var ratedW = (item.RatedKw * 1e3 / plate.Efficiency) + model.Converter.LossW(1, item.LightCurrentA);

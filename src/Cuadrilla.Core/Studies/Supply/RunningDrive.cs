@@ -17,9 +17,9 @@ namespace Cuadrilla.Core.Studies.Supply;
 internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Feed, Complex FeederOhm, MotorPlate? Armature, OperatingPoint Point, string BusId)
 {
     /// <summary>A drive with a front end of its own.</summary>
-    public static RunningDrive Of(DrivePointModel model, OperatingPoint point, string busId) => new(
-        model.Id, model.Converter!.Item, model.Converter.Feed, model.WholeFeeder!.Value,
-        model.Motor!.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? model.Motor.Plate : null, point, busId);
+    public static RunningDrive Of(DriveOnConverter model, OperatingPoint point, string busId) => new(
+        model.Id, model.Converter.Item, model.Converter.Feed, model.WholeFeederOhm,
+        model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? model.Motor.Plate : null, point, busId);
 
     /// <summary>True for a six-pulse bridge on three phases: those of one clock hour conduct together.</summary>
     public bool ConductsTogether => Feed == SupplyFeed.ThreePhase && Item.FrontEnd is FrontEnd.Diode { Bridges: 1 };

@@ -27,7 +27,7 @@ internal static class ScenarioStudy
         PlantSpecification plant,
         Scenario scenario,
         DefaultsInForce defaults,
-        IReadOnlyList<DrivePointModel> models,
+        IReadOnlyList<CompleteDrive> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
         IReadOnlyDictionary<string, DriveInScenario> before)
     {
@@ -39,8 +39,8 @@ internal static class ScenarioStudy
         var buses = plant.BusOfDrivePoints();
         var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag).ToList();
         var running = new List<RunningDrive>(models.Count);
-        var onBus = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
-        var inGroup = new Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>>(StringComparer.Ordinal);
+        var onBus = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);
+        var inGroup = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);
         var onLine = new List<LineDrive>();
         var faults = new List<Fault>();
         foreach (var model in models)
@@ -56,22 +56,22 @@ internal static class ScenarioStudy
                 continue;
             }
 
-            if (model.Starter is not null)
+            var busId = buses[model.Id].Id;
+            switch (model)
             {
-                onLine.Add(LineDrive.Of(model, point, buses[model.Id].Id));
-            }
-            else if (model.Input.OnDcBus)
-            {
-                var bus = plant.DcBusOf(model.Id)!.Id;
-                (onBus.TryGetValue(bus, out var list) ? list : onBus[bus] = []).Add((model, point));
-            }
-            else if (model.Input.Group is { } group)
-            {
-                (inGroup.TryGetValue(group.GroupId, out var list) ? list : inGroup[group.GroupId] = []).Add((model, point));
-            }
-            else if (point.DrawsFromLine)
-            {
-                running.Add(RunningDrive.Of(model, point, buses[model.Id].Id));
+                case DriveOnLine line:
+                    onLine.Add(LineDrive.Of(line, point, busId));
+                    break;
+                case DriveOnConverter { Input.OnDcBus: true } drive:
+                    var dcBus = plant.DcBusOf(model.Id)!.Id;
+                    (onBus.TryGetValue(dcBus, out var members) ? members : onBus[dcBus] = []).Add((drive, point));
+                    break;
+                case DriveOnConverter { Input.Group: { } group } drive:
+                    (inGroup.TryGetValue(group.GroupId, out var list) ? list : inGroup[group.GroupId] = []).Add((drive, point));
+                    break;
+                case DriveOnConverter drive when point.DrawsFromLine:
+                    running.Add(RunningDrive.Of(drive, point, busId));
+                    break;
             }
         }
 
@@ -110,7 +110,9 @@ internal static class ScenarioStudy
             unfed,
             [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
             iteration)
-        { FilterCurrents = sums.FilterCurrents, Faults = faults,
+        {
+            FilterCurrents = sums.FilterCurrents,
+            Faults = faults,
             Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],
             ForDips = Transient(plant) is { } transient ? PlantNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)! : network,
             ForWithstand = PlantNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables)!,
@@ -123,7 +125,7 @@ internal static class ScenarioStudy
         : null;
 
     // One drive that can't be computed leaves the others to be; what rests on all of them is then not judged.
-    private static OperatingPoint? PointOf(DrivePointModel model, DrivePointState state, Scenario scenario, List<Fault> faults)
+    private static OperatingPoint? PointOf(CompleteDrive model, DrivePointState state, Scenario scenario, List<Fault> faults)
     {
         try
         {
@@ -159,24 +161,24 @@ internal static class ScenarioStudy
 
     // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.
     private static RunningDrive? DcBusFront(
-        CommonDcBus bus, string busId, Dictionary<string, List<(DrivePointModel Model, OperatingPoint Point)>> onBus, IReadOnlyDictionary<string, SupplyModuleItem> modules)
+        CommonDcBus bus, string busId, Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>> onBus, IReadOnlyDictionary<string, SupplyModuleItem> modules)
     {
         if (!onBus.TryGetValue(bus.Id, out var members) || !modules.TryGetValue(bus.SupplyModuleId, out var module))
         {
             return null;
         }
 
-        var item = module.AsFront(members.Sum(m => m.Model.Converter!.Item.DcCapacitanceUf) * 1e-6);
+        var item = module.AsFront(members.Sum(m => m.Model.Converter.Item.DcCapacitanceUf) * 1e-6);
         var point = OperatingPoint.OfBus(members.Sum(m => m.Point.LinkW), item);
         return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase, System.Numerics.Complex.Zero, null, point, busId) : null;
     }
 
     // All motors of a group take their power through one converter.
-    private static RunningDrive? GroupFront(string id, List<(DrivePointModel Model, OperatingPoint Point)> members, IReadOnlyDictionary<string, Bus> buses)
+    private static RunningDrive? GroupFront(string id, List<(DriveOnConverter Model, OperatingPoint Point)> members, IReadOnlyDictionary<string, Bus> buses)
     {
         var head = members[0].Model;
-        var point = OperatingPoint.OfBus(members.Sum(m => m.Model.Input.Group!.Count * m.Point.LinkW), head.WholeItem!);
-        return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem!, head.Converter!.Feed, head.WholeFeeder!.Value, null, point, buses[head.Id].Id) : null;
+        var point = OperatingPoint.OfBus(members.Sum(m => m.Model.Input.Group!.Count * m.Point.LinkW), head.WholeItem);
+        return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem, head.Converter.Feed, head.WholeFeederOhm, null, point, buses[head.Id].Id) : null;
     }
 
     private static List<string> Unsettled(PlantSpecification plant, Scenario scenario, IReadOnlyList<DriveInScenario> drives, FrontIteration iteration)

@@ -38,6 +38,7 @@ internal static class SupplyDataCheck
                         : "; the source's operating range is not stated and taken as exactly nominal")
                     + (plant.Source.NotStated().Any() ? "; not stated and taken as none: " + string.Join(", ", plant.Source.NotStated()) : string.Empty),
                 "docs/methods/supply-network.md",
-                [])) { IsRule = true };
+                []))
+        { IsRule = true };
     }
 }

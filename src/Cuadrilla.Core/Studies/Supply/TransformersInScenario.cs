@@ -29,6 +29,7 @@ internal static class TransformersInScenario
             ratedA,
             heats.Count > 0 ? heats.MinBy(h => h.MaxCurrentPu) : null,
             WindingHeat.KFactor(loaded.OrdersA.Select((a, i) => new WindingHeat.OrderCurrent(i + 1, a.Magnitude)), ratedA),
-            transformer.LoadLossKw * 1e3 * phases.Average(p => p.RmsA * p.RmsA) / (ratedA * ratedA)) { RatedVa = transformer.RatedKva * 1e3 };
+            transformer.LoadLossKw * 1e3 * phases.Average(p => p.RmsA * p.RmsA) / (ratedA * ratedA))
+        { RatedVa = transformer.RatedKva * 1e3 };
     }
 }

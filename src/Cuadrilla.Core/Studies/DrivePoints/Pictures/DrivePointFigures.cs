@@ -1,8 +1,8 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
-using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 
@@ -20,9 +20,9 @@ public static class DrivePointFigures
             figures.AddRange(LoadFigures.Of(model, load));
         }
 
-        if (model.Load is not null && model.Motor is not null)
+        if (model is LoadedMotor loaded)
         {
-            figures.AddRange(Motor(model));
+            figures.AddRange(Motor(loaded));
         }
 
         if (drive is not null && scenario is not null && drive.Front is RectifierResult.LineDraw draw)
@@ -34,10 +34,10 @@ public static class DrivePointFigures
         return figures;
     }
 
-    private static IEnumerable<Figure> Motor(DrivePointModel model)
+    private static IEnumerable<Figure> Motor(LoadedMotor model)
     {
-        var shaft = model.Load!.At(1);
-        var point = model.Motor!.At(shaft.SpeedRpm, shaft.TorqueNm, model.Feed);
+        var shaft = model.Load.At(1);
+        var point = model.Motor.At(shaft.SpeedRpm, shaft.TorqueNm, model.Feed);
         yield return new Figure("motor-current", "Motor current at the rated point", point.CurrentA, "A", new Reason(
             "I = √(I_m² + I_q²)",
             $"√({Text.N(model.Motor.MagnetisingCurrentA * point.FluxPu)}² + {Text.N(point.TorqueCurrentA)}²) = {Text.N(point.CurrentA)} A",

@@ -113,7 +113,7 @@ internal static class LoadFigures
 
     private static IEnumerable<Figure> Cycle(DrivePointModel model, LoadCycle cycle)
     {
-        var inertia = model.Motor?.Plate.InertiaKgM2 ?? 0;
+        var inertia = model.Fitted?.Item.Plate.InertiaKgM2 ?? 0;
         var energy = cycle.Energy(inertia);
         var peak = cycle.Peak(inertia);
         yield return new Figure("shaft-power", "Largest shaft power", energy.PeakMotoringW / 1e3, "kW", new Reason(
@@ -127,10 +127,10 @@ internal static class LoadFigures
             $"{Text.N(energy.RegeneratedJ / 1e3)} kJ back, {Text.N(energy.MotoringJ / 1e3)} kJ given; largest {Text.N(energy.PeakRegeneratedW / 1e3)} kW, mean {Text.N(energy.MeanRegeneratedW / 1e3)} kW",
             "docs/methods/load-cycles.md",
             []));
-        if (inertia > 0 && model.Load!.InertiaKgM2 > 0)
+        if (inertia > 0 && model.Load is { InertiaKgM2: > 0 and var machine })
         {
-            yield return new Figure("inertia-ratio", "Load inertia over motor inertia", model.Load.InertiaKgM2 / inertia, "× motor", new Reason(
-                "J_load/J_motor", $"{Text.N(model.Load.InertiaKgM2)}/{Text.N(inertia)}", "At the motor's shaft", []));
+            yield return new Figure("inertia-ratio", "Load inertia over motor inertia", machine / inertia, "× motor", new Reason(
+                "J_load/J_motor", $"{Text.N(machine)}/{Text.N(inertia)}", "At the motor's shaft", []));
         }
     }
 }

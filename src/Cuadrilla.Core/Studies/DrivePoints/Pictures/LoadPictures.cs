@@ -48,7 +48,7 @@ public static class LoadPictures
         foreach (var s in cycle.Stretches)
         {
             // A hair inside the ends: at a step two values belong to one time.
-            var inertia = model.Motor?.Plate.InertiaKgM2 ?? 0;
+            var inertia = model.Fitted?.Item.Plate.InertiaKgM2 ?? 0;
             foreach (var x in s.IsConstant ? [0, 1] : s.IsSmooth ? Enumerable.Range(0, 17).Select(i => i / 16.0) : s.Breaks(inertia))
             {
                 var within = Math.Clamp(x, 1e-9, 1 - 1e-9);

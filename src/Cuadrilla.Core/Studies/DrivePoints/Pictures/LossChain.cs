@@ -24,7 +24,7 @@ public static class LossChain
     /// <param name="model">Complete drive point.</param>
     /// <param name="drive">Its state in the scenario.</param>
     /// <param name="scenario">The scenario.</param>
-    public static IReadOnlyList<ChainLink> Of(DrivePointModel model, DriveInScenario drive, ScenarioResult scenario)
+    public static IReadOnlyList<ChainLink> Of(DriveOnConverter model, DriveInScenario drive, ScenarioResult scenario)
     {
         ArgumentNullException.ThrowIfNull(model);
         ArgumentNullException.ThrowIfNull(drive);
@@ -46,7 +46,7 @@ public static class LossChain
     /// <summary>From the common DC bus, or the link of a group's converter, to the shaft of a member; what lies ahead belongs to all.</summary>
     /// <param name="model">Complete drive point on a common DC bus or in a group.</param>
     /// <param name="point">Its operating point.</param>
-    public static IReadOnlyList<ChainLink> OfMember(DrivePointModel model, OperatingPoint point)
+    public static IReadOnlyList<ChainLink> OfMember(DriveOnConverter model, OperatingPoint point)
     {
         ArgumentNullException.ThrowIfNull(model);
         return Linked(
@@ -63,13 +63,13 @@ public static class LossChain
     /// <param name="model">Complete drive point.</param>
     /// <param name="drive">Its state in the scenario.</param>
     /// <param name="scenario">The scenario.</param>
-    public static IReadOnlyList<ChainLink> Of(DrivePointModel model, LineDrive drive, ScenarioResult scenario)
+    public static IReadOnlyList<ChainLink> Of(DriveOnLine model, LineDrive drive, ScenarioResult scenario)
     {
         ArgumentNullException.ThrowIfNull(model);
         ArgumentNullException.ThrowIfNull(drive);
         ArgumentNullException.ThrowIfNull(scenario);
         var point = drive.Point;
-        var feeder = model.Feeder!.Value.Real;
+        var feeder = model.FeederOhm.Real;
         return Linked(
             point,
             [
@@ -86,12 +86,12 @@ public static class LossChain
             ]);
     }
 
-    private static (string, string, double, Reason) Cable(DrivePointModel model, OperatingPoint point) =>
+    private static (string, string, double, Reason) Cable(CompleteDrive model, OperatingPoint point) =>
         ("cable", "Motor cable", point.CableLossW, new Reason(
             "P = 3·R·I²",
-            $"3·{Text.N(1e3 * model.Cable!.Value.Real)} mΩ·{Text.N(point.Motor.CurrentA)}² = {Text.N(point.CableLossW)} W",
+            $"3·{Text.N(1e3 * model.CableOhm.Real)} mΩ·{Text.N(point.Motor.CurrentA)}² = {Text.N(point.CableLossW)} W",
             "R = ρ·l/A at operating temperature",
-            [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model"), ReasonInput.Of("cable resistance", 1e3 * model.Cable.Value.Real, "mΩ", "motor cable")]));
+            [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model"), ReasonInput.Of("cable resistance", 1e3 * model.CableOhm.Real, "mΩ", "motor cable")]));
 
     private static (string, string, double, Reason) Motor(OperatingPoint point)
     {
@@ -141,9 +141,9 @@ public static class LossChain
             [ReasonInput.Of("power of the drive", powerW / 1e3, "kW", scenario.ScenarioName)]));
     }
 
-    private static (string, string, double, Reason) Feeder(DrivePointModel model, DriveInScenario drive)
+    private static (string, string, double, Reason) Feeder(DriveOnConverter model, DriveInScenario drive)
     {
-        var resistance = model.Feeder!.Value.Real;
+        var resistance = model.FeederOhm.Real;
         if (drive.Front is RectifierResult.LineDraw { Phases.Count: 3 } steady)
         {
             var loss = resistance * steady.Phases.Sum(p => p.RmsA * p.RmsA);
@@ -158,9 +158,9 @@ public static class LossChain
         return ("feeder", "Feeder", drive.Point.FeederLossW, Estimated());
     }
 
-    private static (string, string, double, Reason) Front(DrivePointModel model, DriveInScenario drive)
+    private static (string, string, double, Reason) Front(DriveOnConverter model, DriveInScenario drive)
     {
-        var item = model.Converter!.Item;
+        var item = model.Converter.Item;
         var resistance = item.DcChokeResistanceOhm;
         var rest = item.FrontEnd.LossW(drive.Point.DcLoadW, item.RatedKw * 1e3);
         var name = item.FrontEnd.PartsName;
@@ -184,20 +184,20 @@ public static class LossChain
             [ReasonInput.Of("power through it", drive.Point.DcLoadW / 1e3, "kW", "loss chain")]));
     }
 
-    private static (string, string, double, Reason) Filter(DrivePointModel model, OperatingPoint point) =>
+    private static (string, string, double, Reason) Filter(DriveOnConverter model, OperatingPoint point) =>
         ("filter", model.Filter is { } f ? char.ToUpperInvariant(f.Name[0]) + f.Name[1..] : "Output filter", point.FilterLossW, new Reason(
             "P = p·P_N,motor·(I/I_N)²",
-            $"{Text.N(model.Filter?.LossPct ?? 0)} %·{Text.N(model.Motor!.Plate.RatedPowerW / 1e3)} kW·({Text.N(point.Motor.CurrentA)}/{Text.N(model.Motor.Plate.RatedCurrentA)})² = {Text.N(point.FilterLossW)} W",
+            $"{Text.N(model.Filter?.LossPct ?? 0)} %·{Text.N(model.Motor.Plate.RatedPowerW / 1e3)} kW·({Text.N(point.Motor.CurrentA)}/{Text.N(model.Motor.Plate.RatedCurrentA)})² = {Text.N(point.FilterLossW)} W",
             "docs/methods/output-voltage.md",
             [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model")]));
 
     private static Reason Estimated() => new(
         "block current of the link power", "the front end has no one-cycle steady state; block current taken instead", "docs/methods/pcc.md", []);
 
-    private static Reason ConverterReason(DrivePointModel model, OperatingPoint point)
+    private static Reason ConverterReason(DriveOnConverter model, OperatingPoint point)
     {
-        var item = model.Converter!.Item;
-        var frequency = model.Motor!.FrequencyShare(point.Motor);
+        var item = model.Converter.Item;
+        var frequency = model.Motor.FrequencyShare(point.Motor);
         return new Reason(
             "interpolated between the eight points (frequency, current)",
             $"at ({Text.N(100 * frequency, 3)} %, {Text.N(100 * point.Motor.CurrentA / item.LightCurrentA, 3)} %): {Text.N(point.ConverterLossW)} W",

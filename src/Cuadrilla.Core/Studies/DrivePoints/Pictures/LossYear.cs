@@ -16,28 +16,28 @@ public sealed record LossYear(IReadOnlyList<LinkYear> Links, double StandbyKwh, 
     private const double HoursInYear = 8760;
 
     /// <summary>Of a complete drive point with a duty; null otherwise.</summary>
-    public static LossYear? Of(DrivePointModel model)
+    public static LossYear? Of(DrivePointModel point)
     {
-        ArgumentNullException.ThrowIfNull(model);
-        if (EnergyAlternatives.Missing(model).Any())
+        ArgumentNullException.ThrowIfNull(point);
+        if (EnergyAlternatives.Ready(point) is not { } model)
         {
             return null;
         }
 
         var sums = new Dictionary<string, double>(StringComparer.Ordinal);
         double hours = 0;
-        foreach (var duty in model.Load!.Duty.Where(d => d.HoursPerYear > 0))
+        foreach (var duty in model.Load.Duty.Where(d => d.HoursPerYear > 0))
         {
             hours += duty.HoursPerYear;
-            foreach (var (point, part) in Points(model, duty.LevelPu))
+            foreach (var (at, part) in Points(model, duty.LevelPu))
             {
                 void Add(string id, double watt) => sums[id] = sums.GetValueOrDefault(id) + (watt * part * duty.HoursPerYear / 1e3);
-                Add("feeder", point.FeederLossW);
-                Add("choke", point.FrontLossW);
-                Add(model.Starter is null ? "converter" : "starter", point.ConverterLossW);
-                Add("filter", point.FilterLossW);
-                Add("cable", point.CableLossW);
-                Add("motor", point.Motor.LossW);
+                Add("feeder", at.FeederLossW);
+                Add("choke", at.FrontLossW);
+                Add(model.Starter is null ? "converter" : "starter", at.ConverterLossW);
+                Add("filter", at.FilterLossW);
+                Add("cable", at.CableLossW);
+                Add("motor", at.Motor.LossW);
             }
         }
 
@@ -45,21 +45,21 @@ public sealed record LossYear(IReadOnlyList<LinkYear> Links, double StandbyKwh, 
         return new LossYear([.. sums.Select(s => new LinkYear(s.Key, s.Value))], (model.Converter?.Item.StandbyW ?? 0) * other / 1e3, other);
     }
 
-    private static IEnumerable<(OperatingPoint Point, double Part)> Points(DrivePointModel model, double level)
+    private static IEnumerable<(OperatingPoint Point, double Part)> Points(CompleteDrive drive, double level)
     {
-        if (model.Load!.Cycle is not { } cycle)
+        if (drive is not DriveOnConverter model)
         {
-            if (model.Starter is not null)
-            {
-                return [(model.At(level), 1)];
-            }
+            return [(drive.At(level), 1)];
+        }
 
+        if (model.Load.Cycle is not { } cycle)
+        {
             var points = model.Load.PointsAt(level);
             return points.Select(p => (model.PointOf(p), 1.0 / points.Count));
         }
 
         // While the brake holds the motor is off.
-        return cycle.Slices(model.Motor!.Plate.InertiaKgM2).Where(s => !s.Rests)
+        return cycle.Slices(model.Motor.Plate.InertiaKgM2).Where(s => !s.Rests)
             .Select(s => (model.PointOf(s.Shaft(level)), level * s.DurationS / cycle.DurationS));
     }
 }

@@ -14,15 +14,15 @@ public sealed record OverloadTrace(double ContinuousA, double PeakA, double Larg
     private const double SteadyShown = 0.25;
 
     /// <summary>Of a drive point; null while something is missing.</summary>
-    public static OverloadTrace? Of(DrivePointModel model)
+    public static OverloadTrace? Of(DrivePointModel point)
     {
-        ArgumentNullException.ThrowIfNull(model);
-        if (model.Converter is not { SiteCurrentA: > 0 } converter || model.Missing(withConverter: true).Any() || StartDemand.Missing(model).Any())
+        ArgumentNullException.ThrowIfNull(point);
+        if (point is not DriveOnConverter { Converter: { SiteCurrentA: > 0 } converter } model || StartDemand.Missing(model).Any())
         {
             return null;
         }
 
-        var repeats = model.Load!.Cycle is not null;
+        var repeats = model.Load.Cycle is not null;
         var store = OverloadStore.Of(converter.Overload, converter.SiteCurrentA, CurrentDemand.InTime(model), repeats);
 
         // Of the steady time after a start a quarter of the ramp is enough to see.

@@ -19,10 +19,10 @@ public sealed record TorqueCurves(IReadOnlyList<TorqueAtSpeed> Points, IReadOnly
     private const int Intervals = 60;
 
     /// <summary>Curves of a drive point with load and motor; null while one is missing.</summary>
-    public static TorqueCurves? Of(DrivePointModel model)
+    public static TorqueCurves? Of(DrivePointModel point)
     {
-        ArgumentNullException.ThrowIfNull(model);
-        if (model.Load is null || model.Motor is null || model.Budget is null)
+        ArgumentNullException.ThrowIfNull(point);
+        if (point is not LoadedMotor model)
         {
             return null;
         }
@@ -46,11 +46,11 @@ public sealed record TorqueCurves(IReadOnlyList<TorqueAtSpeed> Points, IReadOnly
     }
 
     // Torques are drawn by their size: a motor that brakes needs as much of it as one that drives.
-    private static IEnumerable<WorkingPoint> PointsOf(DrivePointModel model)
+    private static IEnumerable<WorkingPoint> PointsOf(LoadedMotor model)
     {
-        if (model.Load!.Cycle is { } cycle)
+        if (model.Load.Cycle is { } cycle)
         {
-            return cycle.Slices(model.Motor!.Plate.InertiaKgM2).Where(s => !s.Rests)
+            return cycle.Slices(model.Motor.Plate.InertiaKgM2).Where(s => !s.Rests)
                 .Select(s => new WorkingPoint(1, 0, Math.Abs(s.SpeedRpm), Math.Abs(s.TorqueNm)))
                 .Distinct();
         }

@@ -80,7 +80,8 @@ internal sealed class BalancedFronts
         var looks = found.IsSettled && SecondStates.AreLikely(search.orders, search.FundamentalPu(found));
         return (search.Drives(found), search.Iteration(found) with
         {
-            IsLookedForTwice = looks, Second = looks ? SecondStates.Of(found, search.Elsewhere(found), u => search.running[search.units[u].Members[0].Front].Id) : null,
+            IsLookedForTwice = looks,
+            Second = looks ? SecondStates.Of(found, search.Elsewhere(found), u => search.running[search.units[u].Members[0].Front].Id) : null,
         });
     }
 
@@ -180,7 +181,8 @@ internal sealed class BalancedFronts
         return new DriveInScenario(
             drive.Id, drive.Point, result, own.Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId, (Complex.ImaginaryOne * emf[1]).Phase)
         {
-            OwnEmf = isOne || answer.Orbit is null ? answer.Emf : EmfAlone(own, answer.Parts[member.Kind], member.Share, volts[member.Place]), Item = drive.Item,
+            OwnEmf = isOne || answer.Orbit is null ? answer.Emf : EmfAlone(own, answer.Parts[member.Kind], member.Share, volts[member.Place]),
+            Item = drive.Item,
             FeederOhm = drive.FeederOhm,
         };
     }
