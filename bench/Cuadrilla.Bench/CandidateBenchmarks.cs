@@ -32,7 +32,7 @@ public class CandidateBenchmarks
 
         thousand = data with { Motors = motors };
         var hoist = new HoistLoad(new DriveTrain(30, 0.95, 1, 2), [], 1000, 300, 0, 90, 1, 20, 60, 1, 0.4, 0.85);
-        cycle = LoadModels.Build(hoist, new LoadDefaults(0.012, 0.01), out _)!.Cycle!;
+        cycle = LoadModels.Build(hoist, new LoadDefaults { RegenerationFriction = 0.012, RollingFriction = 0.01 }, out _)!.Cycle!;
     }
 
     [Benchmark(Description = "1,000 motors ranked for one load")]

@@ -5,85 +5,163 @@ using Cuadrilla.Core.Network;
 namespace Cuadrilla.Core.Catalogue;
 
 /// <summary>Defaults with the project's overrides applied. Equal by value, so results can be kept under it.</summary>
-/// <param name="TightMarginPct">Margin below which a check that holds is called tight, %.</param>
-/// <param name="RiseClassBK">Rise permitted when used to class B, K.</param>
-/// <param name="RiseClassFK">Rise permitted when used to class F, K.</param>
-/// <param name="OwnFanStandstillPu">Cooling left at standstill with an own fan.</param>
-/// <param name="PeakMarginPct">Margin to keep below the breakdown torque, %.</param>
-/// <param name="MatchMagnetisingPct">Least magnetising current in per cent of the converter's rated current.</param>
-/// <param name="MatchCurrentPct">Least motor current in per cent of the converter's rated current.</param>
-/// <param name="TransformerLoadingPct">Highest loading of a transformer, %.</param>
-/// <param name="UnbalancePct">Highest unbalance of the supply, %.</param>
-/// <param name="BestAlternativePct">By how much the chosen alternative may cost more than the best, %.</param>
-/// <param name="BypassPricePct">Price of a bypass, % of the converter's.</param>
-/// <param name="LinkRatingV">Highest link voltage a converter stands, V.</param>
-/// <param name="WaveSpeedMPerUs">Speed of a wave on a motor cable, m/µs.</param>
-/// <param name="RiseTimeUs">Rise time of the converter's pulses, µs.</param>
-/// <param name="ReflectionPu">Reflection at the motor's terminals, parts of the pulse.</param>
-/// <param name="UnstatedWithstandV">Peak voltage that any winding stands, V.</param>
-/// <param name="BearingShaftHeightMm">Shaft height from which a bearing is to be insulated, mm.</param>
-/// <param name="BearingKw">Power from which a bearing is to be insulated, kW.</param>
-/// <param name="CopperOhmMm2PerM">Resistivity of copper at operating temperature, Ω·mm²/m.</param>
-/// <param name="AluminiumOhmMm2PerM">Resistivity of aluminium at operating temperature, Ω·mm²/m.</param>
-/// <param name="CableReactanceOhmPerM">Reactance of cables, Ω/m.</param>
-/// <param name="CableCapacitanceFPerM">Capacitance of a motor cable to earth, F/m.</param>
-/// <param name="StarDeltaGapS">Gap between star and delta, s.</param>
-/// <param name="LightLoadFluxPu">Flux that a converter keeps at light load where it lowers it, parts of the rated.</param>
-/// <param name="DipAtMotorPct">Largest dip at the bus of a starting motor, %.</param>
-/// <param name="DipFrequentPct">Largest dip at the PCC for starts more often than hourly, %.</param>
-/// <param name="DipRarePct">Largest dip at the PCC for rarer starts, %.</param>
-/// <param name="LockedRotorPowerFactor">Power factor of a locked rotor where none is stated.</param>
-/// <param name="LinkHoldPct">Link voltage that a controller keeps by braking less, % of the highest permitted.</param>
-/// <param name="SaturationExponent">Power with which the magnetising current rises above rated flux.</param>
-/// <param name="LostVoltsPct">Voltage that may be missing at the motor's terminals, %.</param>
-/// <param name="ResistorPricePointsPerKw">Price of brake resistor and chopper, index points for each continuous kW.</param>
-/// <param name="LeastSystemClass">Least efficiency class of motor and converter together (IES).</param>
-/// <param name="Loads">Usual values of loads.</param>
-/// <param name="Lineups">Those of lineups.</param>
-/// <param name="Harmonics">Those of harmonics beside the point of common coupling.</param>
-public sealed record DefaultsInForce(
-    double TightMarginPct,
-    double RiseClassBK,
-    double RiseClassFK,
-    double OwnFanStandstillPu,
-    double PeakMarginPct,
-    double MatchMagnetisingPct,
-    double MatchCurrentPct,
-    double TransformerLoadingPct,
-    double UnbalancePct,
-    double BestAlternativePct,
-    double BypassPricePct,
-    double LinkRatingV,
-    double WaveSpeedMPerUs,
-    double RiseTimeUs,
-    double ReflectionPu,
-    double UnstatedWithstandV,
-    double BearingShaftHeightMm,
-    double BearingKw,
-    double CopperOhmMm2PerM,
-    double AluminiumOhmMm2PerM,
-    double CableReactanceOhmPerM,
-    double CableCapacitanceFPerM,
-    double StarDeltaGapS,
-    double LightLoadFluxPu,
-    double DipAtMotorPct,
-    double DipFrequentPct,
-    double DipRarePct,
-    double LockedRotorPowerFactor,
-    double LinkHoldPct,
-    double SaturationExponent,
-    double LostVoltsPct,
-    double LeastSystemClass,
-    double ResistorPricePointsPerKw,
-    LoadDefaults Loads,
-    LineupDefaults Lineups,
-    HarmonicDefaults Harmonics)
+public sealed record DefaultsInForce
 {
+    /// <summary>Margin below which a check that holds is called tight, %.</summary>
+    [Default("tight-margin-pct")]
+    public double TightMarginPct { get; init; }
+
+    /// <summary>Rise permitted when used to class B, K.</summary>
+    [Default("rise-class-b-k")]
+    public double RiseClassBK { get; init; }
+
+    /// <summary>Rise permitted when used to class F, K.</summary>
+    [Default("rise-class-f-k")]
+    public double RiseClassFK { get; init; }
+
+    /// <summary>Cooling left at standstill with an own fan.</summary>
+    [Default("own-fan-standstill-pu")]
+    public double OwnFanStandstillPu { get; init; }
+
+    /// <summary>Margin to keep below the breakdown torque, %.</summary>
+    [Default("peak-margin-pct")]
+    public double PeakMarginPct { get; init; }
+
+    /// <summary>Least magnetising current in per cent of the converter's rated current.</summary>
+    [Default("match-magnetising-pct")]
+    public double MatchMagnetisingPct { get; init; }
+
+    /// <summary>Least motor current in per cent of the converter's rated current.</summary>
+    [Default("match-current-pct")]
+    public double MatchCurrentPct { get; init; }
+
+    /// <summary>Highest loading of a transformer, %.</summary>
+    [Default("transformer-loading-pct")]
+    public double TransformerLoadingPct { get; init; }
+
+    /// <summary>Highest unbalance of the supply, %.</summary>
+    [Default("unbalance-pct")]
+    public double UnbalancePct { get; init; }
+
+    /// <summary>By how much the chosen alternative may cost more than the best, %.</summary>
+    [Default("best-alternative-pct")]
+    public double BestAlternativePct { get; init; }
+
+    /// <summary>Price of a bypass, % of the converter's.</summary>
+    [Default("bypass-price-pct")]
+    public double BypassPricePct { get; init; }
+
+    /// <summary>Highest link voltage a converter stands, V.</summary>
+    [Default("link-rating-v")]
+    public double LinkRatingV { get; init; }
+
+    /// <summary>Speed of a wave on a motor cable, m/µs.</summary>
+    [Default("cable-wave-m-per-us")]
+    public double WaveSpeedMPerUs { get; init; }
+
+    /// <summary>Rise time of the converter's pulses, µs.</summary>
+    [Default("rise-time-us")]
+    public double RiseTimeUs { get; init; }
+
+    /// <summary>Reflection at the motor's terminals, parts of the pulse.</summary>
+    [Default("reflection-pu")]
+    public double ReflectionPu { get; init; }
+
+    /// <summary>Peak voltage that any winding stands, V.</summary>
+    [Default("unstated-withstand-v")]
+    public double UnstatedWithstandV { get; init; }
+
+    /// <summary>Shaft height from which a bearing is to be insulated, mm.</summary>
+    [Default("bearing-shaft-height-mm")]
+    public double BearingShaftHeightMm { get; init; }
+
+    /// <summary>Power from which a bearing is to be insulated, kW.</summary>
+    [Default("bearing-kw")]
+    public double BearingKw { get; init; }
+
+    /// <summary>Resistivity of copper at operating temperature, Ω·mm²/m.</summary>
+    [Default("copper-ohm-mm2-per-m")]
+    public double CopperOhmMm2PerM { get; init; }
+
+    /// <summary>Resistivity of aluminium at operating temperature, Ω·mm²/m.</summary>
+    [Default("aluminium-ohm-mm2-per-m")]
+    public double AluminiumOhmMm2PerM { get; init; }
+
+    /// <summary>Reactance of cables, Ω/m.</summary>
+    [Default("cable-reactance-mohm-per-m", Divisor = 1e3)]
+    public double CableReactanceOhmPerM { get; init; }
+
+    /// <summary>Capacitance of a motor cable to earth, F/m.</summary>
+    [Default("cable-capacitance-nf-per-m", Divisor = 1e9)]
+    public double CableCapacitanceFPerM { get; init; }
+
+    /// <summary>Gap between star and delta, s.</summary>
+    [Default("star-delta-gap-s")]
+    public double StarDeltaGapS { get; init; }
+
+    /// <summary>Flux that a converter keeps at light load where it lowers it, parts of the rated.</summary>
+    [Default("light-load-flux-pu")]
+    public double LightLoadFluxPu { get; init; }
+
+    /// <summary>Largest dip at the bus of a starting motor, %.</summary>
+    [Default("dip-motor-bus-pct")]
+    public double DipAtMotorPct { get; init; }
+
+    /// <summary>Largest dip at the PCC for starts more often than hourly, %.</summary>
+    [Default("dip-pcc-frequent-pct")]
+    public double DipFrequentPct { get; init; }
+
+    /// <summary>Largest dip at the PCC for rarer starts, %.</summary>
+    [Default("dip-pcc-rare-pct")]
+    public double DipRarePct { get; init; }
+
+    /// <summary>Power factor of a locked rotor where none is stated.</summary>
+    [Default("locked-rotor-pf")]
+    public double LockedRotorPowerFactor { get; init; }
+
+    /// <summary>Link voltage that a controller keeps by braking less, % of the highest permitted.</summary>
+    [Default("link-hold-pct")]
+    public double LinkHoldPct { get; init; }
+
+    /// <summary>Power with which the magnetising current rises above rated flux.</summary>
+    [Default("saturation-exponent")]
+    public double SaturationExponent { get; init; }
+
+    /// <summary>Voltage that may be missing at the motor's terminals, %.</summary>
+    [Default("lost-volts-pct")]
+    public double LostVoltsPct { get; init; }
+
+    /// <summary>Least efficiency class of motor and converter together (IES).</summary>
+    [Default("least-ies")]
+    public double LeastSystemClass { get; init; }
+
+    /// <summary>Price of brake resistor and chopper, index points for each continuous kW.</summary>
+    [Default("resistor-price-points-per-kw")]
+    public double ResistorPricePointsPerKw { get; init; }
+
+    /// <summary>Usual values of loads.</summary>
+    public required LoadDefaults Loads { get; init; }
+
+    /// <summary>Those of lineups.</summary>
+    public required LineupDefaults Lineups { get; init; }
+
+    /// <summary>Those of harmonics beside the point of common coupling.</summary>
+    public required HarmonicDefaults Harmonics { get; init; }
+
     /// <summary>Which school of harmonic limits judges.</summary>
+    [Default("harmonics-code")]
     public HarmonicsCode Code { get; init; }
 
     /// <summary>Least efficiency classes of new motors.</summary>
-    public LawfulMotor LeastMotorClass { get; init; }
+    public LawfulMotor LeastMotorClass => new(LeastMotorIe, LeastMotorIe75To200Kw);
+
+    /// <summary>Least efficiency class of new motors (IE).</summary>
+    [Default("least-motor-ie")]
+    public int LeastMotorIe { get; init; }
+
+    /// <summary>The same from 75 to 200 kW.</summary>
+    [Default("least-motor-ie-75-200-kw")]
+    public int LeastMotorIe75To200Kw { get; init; }
 
     /// <summary>The same at a frequency: reactances are stated at 50 Hz.</summary>
     public DefaultsInForce At(double frequencyHz) => this with { CableReactanceOhmPerM = CableReactanceOhmPerM * frequencyHz / 50 };
@@ -97,43 +175,7 @@ public sealed record DefaultsInForce(
         ArgumentNullException.ThrowIfNull(defaults);
         ArgumentNullException.ThrowIfNull(overrides);
         double Of(string key) => overrides.FirstOrDefault(o => o.Key == key)?.Value ?? defaults.First(d => d.Key == key).Value;
-        return new DefaultsInForce(
-            Of("tight-margin-pct"),
-            Of("rise-class-b-k"),
-            Of("rise-class-f-k"),
-            Of("own-fan-standstill-pu"),
-            Of("peak-margin-pct"),
-            Of("match-magnetising-pct"),
-            Of("match-current-pct"),
-            Of("transformer-loading-pct"),
-            Of("unbalance-pct"),
-            Of("best-alternative-pct"),
-            Of("bypass-price-pct"),
-            Of("link-rating-v"),
-            Of("cable-wave-m-per-us"),
-            Of("rise-time-us"),
-            Of("reflection-pu"),
-            Of("unstated-withstand-v"),
-            Of("bearing-shaft-height-mm"),
-            Of("bearing-kw"),
-            Of("copper-ohm-mm2-per-m"),
-            Of("aluminium-ohm-mm2-per-m"),
-            Of("cable-reactance-mohm-per-m") / 1e3,
-            Of("cable-capacitance-nf-per-m") * 1e-9,
-            Of("star-delta-gap-s"),
-            Of("light-load-flux-pu"),
-            Of("dip-motor-bus-pct"),
-            Of("dip-pcc-frequent-pct"),
-            Of("dip-pcc-rare-pct"),
-            Of("locked-rotor-pf"),
-            Of("link-hold-pct"),
-            Of("saturation-exponent"),
-            Of("lost-volts-pct"),
-            Of("least-ies"),
-            Of("resistor-price-points-per-kw"),
-            new LoadDefaults(Of("conveyor-regeneration-friction"), Of("track-rolling-friction")),
-            LineupDefaults.Resolve(Of),
-            HarmonicDefaults.Resolve(Of))
-        { Code = (HarmonicsCode)(int)Math.Round(Of("harmonics-code")), LeastMotorClass = new LawfulMotor((int)Math.Round(Of("least-motor-ie")), (int)Math.Round(Of("least-motor-ie-75-200-kw"))) };
+        return DefaultAttribute.Fill(
+            new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of), Lineups = DefaultAttribute.Fill(new LineupDefaults(), Of), Harmonics = DefaultAttribute.Fill(new HarmonicDefaults(), Of) }, Of);
     }
 }

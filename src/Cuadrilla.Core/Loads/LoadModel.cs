@@ -21,11 +21,6 @@ public readonly record struct ShaftPoint(double LevelPu, double SpeedRpm, double
 /// <param name="InertiaKgM2">Inertia of the machine at the motor's shaft, kg·m².</param>
 public readonly record struct StartPoint(double SpeedRpm, double TorqueNm, double InertiaKgM2);
 
-/// <summary>Usual values of loads where none is entered; the project's, and said.</summary>
-/// <param name="RegenerationFriction">Friction factor of a belt while it drives the motor: low, so that nothing is counted on.</param>
-/// <param name="RollingFriction">Rolling friction of a car on a track.</param>
-public sealed record LoadDefaults(double RegenerationFriction, double RollingFriction);
-
 /// <summary>
 /// A load with everything known, seen from the motor's shaft: what all studies ask of it, whatever turns. Gears, drums and
 /// belts are behind it.

@@ -7,7 +7,7 @@ namespace Cuadrilla.Core.Tests.Loads;
 public sealed class CycleTests
 {
     private const double G = 9.80665;
-    private static readonly LoadDefaults Defaults = new(0.012, 0.01);
+    private static readonly LoadDefaults Defaults = new() { RegenerationFriction = 0.012, RollingFriction = 0.01 };
 
     [Fact]
     public void A_torque_that_passes_through_zero_does_not_cancel_itself()

@@ -213,7 +213,7 @@ public sealed class MechanicalLoadTests
         Assert.NotEqual(Made(), Made() with { MassKg = 1001 });
     }
 
-    private static LoadDefaults Defaults { get; } = new(0.012, 0.01);
+    private static LoadDefaults Defaults { get; } = new() { RegenerationFriction = 0.012, RollingFriction = 0.01 };
 
     private static LoadModel Build(Load load)
     {
