@@ -19,8 +19,21 @@ public class LineupBenchmarks
     public double CommonBus() => CommonBusStudy.Run(members, new BusSupply(40e3, 60e3, 0, 20e3, 566, 760, 820)).PeakW;
 
     [Benchmark(Description = "shared shaft, 4 units, 20 s")]
-    public double SharedShaft() => SharedShaftStudy.Run(new SharingInput(
-        [.. Enumerable.Range(0, 4).Select(i => new SharingUnit(150, 300, 0.2, 3, 0.05 * i, 0))], SharingKind.Droop, 150, 2, 100, 400, double.PositiveInfinity, 0, 5, 2, 150, 1)).ImbalancePct;
+    public double SharedShaft() => SharedShaftStudy.Run(new SharingInput
+    {
+        Units = [.. Enumerable.Range(0, 4).Select(i => new SharingUnit(150, 300, 0.2, 3, 0.05 * i, 0))],
+        Kind = SharingKind.Droop,
+        SpeedRadPerS = 150,
+        LoadInertiaKgM2 = 2,
+        IdleNm = 100,
+        LoadNm = 400,
+        StiffnessNmPerRad = double.PositiveInfinity,
+        DampingNmSPerRad = 0,
+        SpeedWindowPct = 5,
+        TrimPct = 2,
+        TrimLimitPct = 150,
+        LostUnit = 1,
+    }).ImbalancePct;
 
     [Benchmark(Description = "brake sequence, power lost")]
     public double BrakeRun() => BrakeSequence.Run(

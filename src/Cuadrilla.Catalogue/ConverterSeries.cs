@@ -19,49 +19,53 @@ internal static class ConverterSeries
         var ratedLossW = Rule(a => a.LossPu) * kw * 1e3 * kind.LossFactor;
         var lightA = Tidy((kind.AmpPerKw ?? (Rule(a => a.AmpPerKw) * kind.CurrentFactor)) * kw);
         var overload = file.Overload[kind.Overload];
-        return new ConverterItem(
-            string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
-            file.Series,
-            kind.Kind,
-            Front(file, kind, Rule(a => a.ChokeLossPu)),
-            kw,
-            kind.RatedVoltageV ?? file.RatedVoltageV,
-            lightA,
-            Tidy((kind.HeavyFactor ?? file.HeavyFactor) * lightA),
-            Math.Round(kind.CapacitanceUfPerKw * kw, 0),
-            Losses(file.LossShape, ratedLossW),
-            Math.Round(Rule(a => a.StandbyW) * kind.StandbyFactor, 0),
-            overload.Light,
-            overload.Heavy,
-            Derating(file.Derating, kw, kind.Switching),
-            ShortCircuitKa(file, kw),
-            kind.Brake ? new ChopperLimits(Math.Round(file.Brake.ChopperV * file.Brake.ChopperV / (file.Brake.PeakPu * kw * 1e3), 2), file.Brake.ChopperV) : null,
-            Size(file, kw, kind.WidthFactor, kind.MassFactor, kind.AirflowFactor, lightA),
-            Price(file, kw, kind.PriceFactor))
-        { SwitchingLoss = kind.Front == "thyristor" ? SwitchingLoss.None : file.Derating.SwitchingLoss[kind.Switching == "servo" ? "servo" : kw <= file.Derating.SmallUpToKw ? "small" : "large"] };
+        return new ConverterItem
+        {
+            Id = string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
+            Series = file.Series,
+            Kind = kind.Kind,
+            FrontEnd = Front(file, kind, Rule(a => a.ChokeLossPu)),
+            RatedKw = kw,
+            RatedVoltageV = kind.RatedVoltageV ?? file.RatedVoltageV,
+            LightCurrentA = lightA,
+            HeavyCurrentA = Tidy((kind.HeavyFactor ?? file.HeavyFactor) * lightA),
+            DcCapacitanceUf = Math.Round(kind.CapacitanceUfPerKw * kw, 0),
+            Losses = Losses(file.LossShape, ratedLossW),
+            StandbyW = Math.Round(Rule(a => a.StandbyW) * kind.StandbyFactor, 0),
+            LightOverload = overload.Light,
+            HeavyOverload = overload.Heavy,
+            Derating = Derating(file.Derating, kw, kind.Switching),
+            ShortCircuitKa = ShortCircuitKa(file, kw),
+            Brake = kind.Brake ? new ChopperLimits(Math.Round(file.Brake.ChopperV * file.Brake.ChopperV / (file.Brake.PeakPu * kw * 1e3), 2), file.Brake.ChopperV) : null,
+            Size = Size(file, kw, kind.WidthFactor, kind.MassFactor, kind.AirflowFactor, lightA),
+            PriceIndex = Price(file, kw, kind.PriceFactor),
+            SwitchingLoss = kind.Front == "thyristor" ? SwitchingLoss.None : file.Derating.SwitchingLoss[kind.Switching == "servo" ? "servo" : kw <= file.Derating.SmallUpToKw ? "small" : "large"],
+        };
     }
 
     private static SupplyModuleItem Module(ConverterSeriesFile file, double kw, ConverterSeriesFile.ModuleRule kind)
     {
         double Rule(Func<ConverterSeriesFile.Anchor, double> value) => LogInterpolation.At(file.Anchors, a => a.Kw, value, kw);
-        return new SupplyModuleItem(
-            string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
-            file.Series,
-            kind.Kind,
-            Front(file, kind, Rule(a => a.ChokeLossPu)),
-            kw,
-            file.RatedVoltageV,
-            kind.PeakPu,
-            kind.PeakTimeS,
-            kind.ReturnPu,
-            Math.Round(file.SupplyModules.PrechargeUfPerKw * kw, 0),
-            Math.Round(Rule(a => a.StandbyW), 0),
-            ShortCircuitKa(file, kw),
-            Size(file, kw, kind.WidthFactor, kind.MassFactor, 0.5, Rule(a => a.AmpPerKw) * kw),
-            Price(file, kw, kind.PriceFactor),
-            new SiteDerating(
+        return new SupplyModuleItem
+        {
+            Id = string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
+            Series = file.Series,
+            Kind = kind.Kind,
+            FrontEnd = Front(file, kind, Rule(a => a.ChokeLossPu)),
+            RatedKw = kw,
+            RatedVoltageV = file.RatedVoltageV,
+            PeakPu = kind.PeakPu,
+            PeakTimeS = kind.PeakTimeS,
+            ReturnPu = kind.ReturnPu,
+            PrechargeUf = Math.Round(file.SupplyModules.PrechargeUfPerKw * kw, 0),
+            StandbyW = Math.Round(Rule(a => a.StandbyW), 0),
+            ShortCircuitKa = ShortCircuitKa(file, kw),
+            Size = Size(file, kw, kind.WidthFactor, kind.MassFactor, 0.5, Rule(a => a.AmpPerKw) * kw),
+            PriceIndex = Price(file, kw, kind.PriceFactor),
+            Derating = new SiteDerating(
                 file.Derating.AmbientFreeC, file.Derating.AmbientPctPerK, file.Derating.AmbientMaxC,
-                file.Derating.AltitudeFreeM, file.Derating.AltitudePctPer100M, file.Derating.AltitudeMaxM));
+                file.Derating.AltitudeFreeM, file.Derating.AltitudePctPer100M, file.Derating.AltitudeMaxM),
+        };
     }
 
     private static FrontEnd Front(ConverterSeriesFile file, ConverterSeriesFile.FrontRule rule, double chokeLossPu) => rule.Front switch

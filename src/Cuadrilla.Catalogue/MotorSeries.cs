@@ -37,22 +37,22 @@ internal static class MotorSeries
         var rotorW = rule.Of(a => a.RotorShare) * lossPu * powerW;
         var speedRpm = Math.Round(120 * file.RatedFrequencyHz / poles.Poles * (1 - (rotorW / (powerW + rotorW))), 0);
         var efficiency = 1 / (1 + lossPu);
-        var plate = new MotorPlate(
-            powerW,
-            file.RatedVoltageV,
-            file.RatedFrequencyHz,
-            speedRpm,
-            powerW / (Math.Sqrt(3) * file.RatedVoltageV * efficiency * powerFactor),
-            efficiency,
-            powerFactor,
-            poles.Poles,
-            Math.Round(rule.Of(a => a.BreakdownPu), 2),
-            AnchorRule.Significant(c.InertiaFactor * poles.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
-            file.SafeRpm(frame, poles.Poles),
-            rule.Split(a => a.Stator, a => a.Iron, a => a.Friction, a => a.Stray),
-            MotorTechnology.CageInduction,
-            size.Kw <= file.Cage.DoubleVoltageUpToKw ? Math.Round(file.RatedVoltageV / Math.Sqrt(3), 0) : file.RatedVoltageV)
+        var plate = new MotorPlate
         {
+            RatedPowerW = powerW,
+            RatedVoltageV = file.RatedVoltageV,
+            RatedFrequencyHz = file.RatedFrequencyHz,
+            RatedSpeedRpm = speedRpm,
+            RatedCurrentA = powerW / (Math.Sqrt(3) * file.RatedVoltageV * efficiency * powerFactor),
+            Efficiency = efficiency,
+            PowerFactor = powerFactor,
+            Poles = poles.Poles,
+            BreakdownTorquePu = Math.Round(rule.Of(a => a.BreakdownPu), 2),
+            InertiaKgM2 = AnchorRule.Significant(c.InertiaFactor * poles.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
+            MaxSpeedRpm = file.SafeRpm(frame, poles.Poles),
+            Split = rule.Split(a => a.Stator, a => a.Iron, a => a.Friction, a => a.Stray),
+            Technology = MotorTechnology.CageInduction,
+            DeltaVoltageV = size.Kw <= file.Cage.DoubleVoltageUpToKw ? Math.Round(file.RatedVoltageV / Math.Sqrt(3), 0) : file.RatedVoltageV,
             LockedRotorCurrentPu = Math.Round(poles.LockedFactor * c.LockedCurrentFactor * rule.Of(a => a.LockedCurrentPu), 2),
             LockedRotorTorquePu = Math.Round(poles.LockedFactor * rule.Of(a => a.LockedTorquePu), 2),
             Limits = file.Limits.Limits,
@@ -79,23 +79,25 @@ internal static class MotorSeries
                 var lossPu = file.LossPu(4, efficiencyClass, size.Kw);
                 var efficiency = 1 / (1 + lossPu);
                 var powerW = size.Kw * 1e3;
-                var plate = new MotorPlate(
-                    powerW,
-                    file.RatedVoltageV,
-                    s.SpeedRpm * s.Poles / 120,
-                    s.SpeedRpm,
-                    powerW / (Math.Sqrt(3) * file.RatedVoltageV * efficiency * s.PowerFactor),
-                    efficiency,
-                    s.PowerFactor,
-                    s.Poles,
-                    s.BreakdownPu,
-                    AnchorRule.Significant(s.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
-                    Math.Round(s.MaxSpeedPu * s.SpeedRpm, 0),
-                    rule.Split(_ => s.Stator, _ => s.Iron, _ => s.Friction, _ => s.Stray),
-                    s.Technology,
-                    0,
-                    s.MagnetisingPu)
-                { Limits = file.Limits.Limits, SaliencyPu = s.SaliencyPu };
+                var plate = new MotorPlate
+                {
+                    RatedPowerW = powerW,
+                    RatedVoltageV = file.RatedVoltageV,
+                    RatedFrequencyHz = s.SpeedRpm * s.Poles / 120,
+                    RatedSpeedRpm = s.SpeedRpm,
+                    RatedCurrentA = powerW / (Math.Sqrt(3) * file.RatedVoltageV * efficiency * s.PowerFactor),
+                    Efficiency = efficiency,
+                    PowerFactor = s.PowerFactor,
+                    Poles = s.Poles,
+                    BreakdownTorquePu = s.BreakdownPu,
+                    InertiaKgM2 = AnchorRule.Significant(s.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
+                    MaxSpeedRpm = Math.Round(s.MaxSpeedPu * s.SpeedRpm, 0),
+                    Split = rule.Split(_ => s.Stator, _ => s.Iron, _ => s.Friction, _ => s.Stray),
+                    Technology = s.Technology,
+                    DeltaVoltageV = 0,
+                    MagnetisingPu = s.MagnetisingPu,
+                    Limits = file.Limits.Limits, SaliencyPu = s.SaliencyPu,
+                };
 
                 // The voltage of the magnets is the one that the rest of the plate implies.
                 if (plate.HasMagnets)
@@ -131,21 +133,23 @@ internal static class MotorSeries
 
         // The field takes its share of the losses; the armature current carries the rest of the input.
         var armatureW = powerW * (1 + ((1 - d.FieldShare) * lossPu));
-        var plate = new MotorPlate(
-            powerW,
-            d.ArmatureVoltageV,
-            0,
-            d.SpeedRpm,
-            armatureW / d.ArmatureVoltageV,
-            1 / (1 + lossPu),
-            1,
-            d.Poles,
-            d.BreakdownPu,
-            AnchorRule.Significant(d.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
-            Math.Round(d.MaxSpeedPu * d.SpeedRpm, 0),
-            rule.Split(_ => d.Stator, _ => d.Iron, _ => d.Friction, _ => d.Stray, d.FieldShare),
-            MotorTechnology.DcSeparatelyExcited)
-        { Limits = file.Limits.Limits };
+        var plate = new MotorPlate
+        {
+            RatedPowerW = powerW,
+            RatedVoltageV = d.ArmatureVoltageV,
+            RatedFrequencyHz = 0,
+            RatedSpeedRpm = d.SpeedRpm,
+            RatedCurrentA = armatureW / d.ArmatureVoltageV,
+            Efficiency = 1 / (1 + lossPu),
+            PowerFactor = 1,
+            Poles = d.Poles,
+            BreakdownTorquePu = d.BreakdownPu,
+            InertiaKgM2 = AnchorRule.Significant(d.InertiaFactor * rule.Scaled(a => a.InertiaKgM2)),
+            MaxSpeedRpm = Math.Round(d.MaxSpeedPu * d.SpeedRpm, 0),
+            Split = rule.Split(_ => d.Stator, _ => d.Iron, _ => d.Friction, _ => d.Stray, d.FieldShare),
+            Technology = MotorTechnology.DcSeparatelyExcited,
+            Limits = file.Limits.Limits,
+        };
         yield return new MotorItem(
             Id(d.Key, size.Kw),
             file.Series,

@@ -12,22 +12,24 @@ public static class ReferenceCatalogue
     /// <summary>The catalogue, shared and immutable.</summary>
     public static EngineeringData Data => Shared.Value;
 
-    private static EngineeringData Load() => new(
-        DataFile.Read<CatalogueFile>("catalogue.json").Version,
-        MotorSeries.Build(DataFile.Read<MotorSeriesFile>("motors.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
-        ConverterSeries.Build(Converters).ToDictionary(c => c.Id, StringComparer.Ordinal),
-        PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
-        DataFile.Read<DefaultsFile>("defaults.json").Values,
-        Curve("inlet-vanes.json"),
-        Curve("unbalance-derating.json"),
-        Curve("switching-noise.json"),
-        SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json")).ToDictionary(s => s.Id, StringComparer.Ordinal),
-        [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
-        ConverterSeries.SupplyModules(Converters).ToDictionary(m => m.Id, StringComparer.Ordinal),
-        DataFile.Read<FilterFile>("output-filters.json").Filters,
-        [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
-        EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
-        CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")));
+    private static EngineeringData Load() => new()
+    {
+        Version = DataFile.Read<CatalogueFile>("catalogue.json").Version,
+        Motors = MotorSeries.Build(DataFile.Read<MotorSeriesFile>("motors.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
+        Converters = ConverterSeries.Build(Converters).ToDictionary(c => c.Id, StringComparer.Ordinal),
+        PccLimits = PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
+        Defaults = DataFile.Read<DefaultsFile>("defaults.json").Values,
+        InletVanes = Curve("inlet-vanes.json"),
+        UnbalanceDerating = Curve("unbalance-derating.json"),
+        SwitchingNoise = Curve("switching-noise.json"),
+        SoftStarters = SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json")).ToDictionary(s => s.Id, StringComparer.Ordinal),
+        StartPresets = [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
+        SupplyModules = ConverterSeries.SupplyModules(Converters).ToDictionary(m => m.Id, StringComparer.Ordinal),
+        OutputFilters = DataFile.Read<FilterFile>("output-filters.json").Filters,
+        ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
+        Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
+        Compatibility = CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")),
+    };
 
     private static ConverterSeriesFile Converters => DataFile.Read<ConverterSeriesFile>("converters.json");
 

@@ -7,20 +7,22 @@ namespace Cuadrilla.Catalogue;
 /// <summary>Builds the generic soft starters and reads the presets.</summary>
 internal static class SoftStarterSeries
 {
-    public static IEnumerable<SoftStarterItem> Build(File file) => file.CurrentsA.Select(a => new SoftStarterItem(
-        string.Create(CultureInfo.InvariantCulture, $"soft-{a}"),
-        file.Series,
-        a,
-        file.StartCurrentPu,
-        file.StartTimeS,
-        file.StartsPerHour,
-        file.ThyristorWPerA,
-        Math.Round(file.Auxiliary.FixedW + (file.Auxiliary.WPerA * a), 1),
-        file.ShortCircuitKa,
-        Math.Round((file.Width.FixedMm + (file.Width.MmPerRootA * Math.Sqrt(a))) / 5) * 5,
-        Math.Round(file.Mass.FixedKg + (file.Mass.KgPerA * a), 1),
-        Math.Round(file.Price.FixedPoints + (file.Price.PointsPerA * a), 2),
-        file.Derating));
+    public static IEnumerable<SoftStarterItem> Build(File file) => file.CurrentsA.Select(a => new SoftStarterItem
+    {
+        Id = string.Create(CultureInfo.InvariantCulture, $"soft-{a}"),
+        Series = file.Series,
+        RatedCurrentA = a,
+        StartCurrentPu = file.StartCurrentPu,
+        StartTimeS = file.StartTimeS,
+        StartsPerHour = file.StartsPerHour,
+        ThyristorWPerA = file.ThyristorWPerA,
+        AuxiliaryW = Math.Round(file.Auxiliary.FixedW + (file.Auxiliary.WPerA * a), 1),
+        ShortCircuitKa = file.ShortCircuitKa,
+        WidthMm = Math.Round((file.Width.FixedMm + (file.Width.MmPerRootA * Math.Sqrt(a))) / 5) * 5,
+        MassKg = Math.Round(file.Mass.FixedKg + (file.Mass.KgPerA * a), 1),
+        PriceIndex = Math.Round(file.Price.FixedPoints + (file.Price.PointsPerA * a), 2),
+        Derating = file.Derating,
+    });
 
     public static IEnumerable<StartPreset> Presets(PresetFile file) => file.Presets.Select(p => new StartPreset(
         p.Application,

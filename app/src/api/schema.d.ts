@@ -2814,21 +2814,12 @@ export interface components {
             maxSpeedRpm: number;
             split: components["schemas"]["LossSplit"];
             technology?: components["schemas"]["MotorTechnology"];
-            /**
-             * Format: double
-             * @default 0
-             */
-            deltaVoltageV: number;
-            /**
-             * Format: double
-             * @default 0
-             */
-            magnetisingPu: number;
-            /**
-             * Format: double
-             * @default 0
-             */
-            backEmfVPerKrpm: number;
+            /** Format: double */
+            deltaVoltageV?: number;
+            /** Format: double */
+            magnetisingPu?: number;
+            /** Format: double */
+            backEmfVPerKrpm?: number;
             measured?: null | components["schemas"]["SevenPointLosses"];
             /** Format: double */
             saliencyPu?: number;
@@ -2840,10 +2831,7 @@ export interface components {
         };
         /** @enum {unknown} */
         MotorProtection: "none" | "overload-relay" | "thermistor";
-        /**
-         * @default cage-induction
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         MotorTechnology: "cage-induction" | "synchronous-reluctance" | "permanent-magnet" | "servo" | "dc-separately-excited";
         /** @enum {unknown} */
         MoveShape: "trapezoid" | "smooth-s";

@@ -173,12 +173,19 @@ public sealed partial class Assessor : IPlantStudies
     {
         var group = GroupFeeds.Of(plant, point, data);
         var converter = group?.Choice ?? point.Converter as ConverterChoice.FromCatalogue;
-        return new DrivePointInput(
-            point, plant.Site, plant.Tariff, busVoltageV, plant.Source.FrequencyHz, defaults,
-            point.Motor is MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
-            converter is null ? null : plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId),
-            plant.DcBusOf(point.Id) is not null,
-            group);
+        return new DrivePointInput
+        {
+            DrivePoint = point,
+            Site = plant.Site,
+            Tariff = plant.Tariff,
+            BusVoltageV = busVoltageV,
+            FrequencyHz = plant.Source.FrequencyHz,
+            Defaults = defaults,
+            Own = point.Motor is MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
+            OwnConverter = converter is null ? null : plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId),
+            OnDcBus = plant.DcBusOf(point.Id) is not null,
+            Group = group,
+        };
     }
 
     // The converter of a group stands at its first member.

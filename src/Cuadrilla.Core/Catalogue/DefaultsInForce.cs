@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;

@@ -7,37 +7,53 @@ using Cuadrilla.Core.Motors;
 namespace Cuadrilla.Core.Catalogue;
 
 /// <summary>What the catalogue supplies to an assessment. Made once, shared, never changed.</summary>
-/// <param name="Version">Version of the catalogue.</param>
-/// <param name="Motors">Motors by key.</param>
-/// <param name="Converters">Converters by key.</param>
-/// <param name="PccLimits">Limits at the point of common coupling.</param>
-/// <param name="Defaults">Default limits and constants, in the order to show them.</param>
-/// <param name="InletVanes">Shaft power over flow with inlet vanes, both in parts of the rated, ascending in flow.</param>
-/// <param name="UnbalanceDerating">Permitted load of a motor on the line over unbalance in %, ascending.</param>
-/// <param name="SwitchingNoise">Rise of the sound level in dB(A) over switching frequency in kHz, ascending.</param>
-/// <param name="SoftStarters">Soft starters by key.</param>
-/// <param name="StartPresets">Usual settings by kind of machine.</param>
-/// <param name="SupplyModules">Supply modules of common DC buses by key.</param>
-/// <param name="OutputFilters">Filters between converter and motor.</param>
-/// <param name="ReferenceModules">Loss in W of the reference drive module over motor power in kW, ascending.</param>
-/// <param name="Equipment">Limits of single pieces of equipment on public systems.</param>
-/// <param name="Compatibility">Levels of harmonic voltage inside plants.</param>
-public sealed record EngineeringData(
-    string Version,
-    IReadOnlyDictionary<string, MotorItem> Motors,
-    IReadOnlyDictionary<string, ConverterItem> Converters,
-    HarmonicLimits PccLimits,
-    IReadOnlyList<DefaultValue> Defaults,
-    IReadOnlyList<CurvePoint> InletVanes,
-    IReadOnlyList<CurvePoint> UnbalanceDerating,
-    IReadOnlyList<CurvePoint> SwitchingNoise,
-    IReadOnlyDictionary<string, SoftStarterItem> SoftStarters,
-    IReadOnlyList<StartPreset> StartPresets,
-    IReadOnlyDictionary<string, SupplyModuleItem> SupplyModules,
-    IReadOnlyList<OutputFilterItem> OutputFilters,
-    IReadOnlyList<CurvePoint> ReferenceModules,
-    EquipmentLimits Equipment,
-    CompatibilityLevels Compatibility);
+public sealed record EngineeringData
+{
+    /// <summary>Version of the catalogue.</summary>
+    public required string Version { get; init; }
+
+    /// <summary>Motors by key.</summary>
+    public required IReadOnlyDictionary<string, MotorItem> Motors { get; init; }
+
+    /// <summary>Converters by key.</summary>
+    public required IReadOnlyDictionary<string, ConverterItem> Converters { get; init; }
+
+    /// <summary>Limits at the point of common coupling.</summary>
+    public required HarmonicLimits PccLimits { get; init; }
+
+    /// <summary>Default limits and constants, in the order to show them.</summary>
+    public required IReadOnlyList<DefaultValue> Defaults { get; init; }
+
+    /// <summary>Shaft power over flow with inlet vanes, both in parts of the rated, ascending in flow.</summary>
+    public required IReadOnlyList<CurvePoint> InletVanes { get; init; }
+
+    /// <summary>Permitted load of a motor on the line over unbalance in %, ascending.</summary>
+    public required IReadOnlyList<CurvePoint> UnbalanceDerating { get; init; }
+
+    /// <summary>Rise of the sound level in dB(A) over switching frequency in kHz, ascending.</summary>
+    public required IReadOnlyList<CurvePoint> SwitchingNoise { get; init; }
+
+    /// <summary>Soft starters by key.</summary>
+    public required IReadOnlyDictionary<string, SoftStarterItem> SoftStarters { get; init; }
+
+    /// <summary>Usual settings by kind of machine.</summary>
+    public required IReadOnlyList<StartPreset> StartPresets { get; init; }
+
+    /// <summary>Supply modules of common DC buses by key.</summary>
+    public required IReadOnlyDictionary<string, SupplyModuleItem> SupplyModules { get; init; }
+
+    /// <summary>Filters between converter and motor.</summary>
+    public required IReadOnlyList<OutputFilterItem> OutputFilters { get; init; }
+
+    /// <summary>Loss in W of the reference drive module over motor power in kW, ascending.</summary>
+    public required IReadOnlyList<CurvePoint> ReferenceModules { get; init; }
+
+    /// <summary>Limits of single pieces of equipment on public systems.</summary>
+    public required EquipmentLimits Equipment { get; init; }
+
+    /// <summary>Levels of harmonic voltage inside plants.</summary>
+    public required CompatibilityLevels Compatibility { get; init; }
+}
 
 /// <summary>A default that a project may override.</summary>
 /// <param name="Key">Stable key.</param>

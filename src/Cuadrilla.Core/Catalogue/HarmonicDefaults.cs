@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Cables;
 
 namespace Cuadrilla.Core.Catalogue;

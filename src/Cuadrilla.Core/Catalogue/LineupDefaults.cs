@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Catalogue;
 
 /// <summary>Defaults of groups, shared shafts, brakes, followers and servo axes. Equal by value.</summary>

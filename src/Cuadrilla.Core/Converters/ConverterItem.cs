@@ -3,44 +3,62 @@ using Cuadrilla.Core.Converters.FrontEnds;
 namespace Cuadrilla.Core.Converters;
 
 /// <summary>A converter of a catalogue.</summary>
-/// <param name="Id">Stable key.</param>
-/// <param name="Series">Series it belongs to.</param>
-/// <param name="Kind">What it is.</param>
-/// <param name="FrontEnd">What it shows to the line.</param>
-/// <param name="RatedKw">Nominal size for light overload, kW.</param>
-/// <param name="RatedVoltageV">Line voltage, V; of a single-phase input between its two conductors.</param>
-/// <param name="LightCurrentA">Continuous output current for light overload, A; of a thyristor bridge the armature current.</param>
-/// <param name="HeavyCurrentA">Continuous output current for heavy overload, A.</param>
-/// <param name="DcCapacitanceUf">Link capacitance, µF; 0 without link.</param>
-/// <param name="Losses">Losses of inverter and diode bridge at the eight points; what lies ahead of the link is the front end's.</param>
-/// <param name="StandbyW">Loss when energised but stopped, W.</param>
-/// <param name="LightOverload">Overload on the light rating.</param>
-/// <param name="HeavyOverload">Overload on the heavy rating.</param>
-/// <param name="Derating">Derating rules.</param>
-/// <param name="ShortCircuitKa">Rated conditional short-circuit current at its input, with the fuses the maker states, kA.</param>
-/// <param name="Brake">Its chopper; null where none can be fitted.</param>
-/// <param name="Size">Dimensions, mass, air, terminals.</param>
-/// <param name="PriceIndex">Price in points of the catalogue's index.</param>
-public sealed record ConverterItem(
-    string Id,
-    string Series,
-    ConverterKind Kind,
-    FrontEnd FrontEnd,
-    double RatedKw,
-    double RatedVoltageV,
-    double LightCurrentA,
-    double HeavyCurrentA,
-    double DcCapacitanceUf,
-    ConverterLossPoints Losses,
-    double StandbyW,
-    OverloadRating LightOverload,
-    OverloadRating HeavyOverload,
-    ConverterDerating Derating,
-    double ShortCircuitKa,
-    ChopperLimits? Brake,
-    ConverterSize Size,
-    double PriceIndex)
+public sealed record ConverterItem
 {
+    /// <summary>Stable key.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Series it belongs to.</summary>
+    public required string Series { get; init; }
+
+    /// <summary>What it is.</summary>
+    public required ConverterKind Kind { get; init; }
+
+    /// <summary>What it shows to the line.</summary>
+    public required FrontEnd FrontEnd { get; init; }
+
+    /// <summary>Nominal size for light overload, kW.</summary>
+    public required double RatedKw { get; init; }
+
+    /// <summary>Line voltage, V; of a single-phase input between its two conductors.</summary>
+    public required double RatedVoltageV { get; init; }
+
+    /// <summary>Continuous output current for light overload, A; of a thyristor bridge the armature current.</summary>
+    public required double LightCurrentA { get; init; }
+
+    /// <summary>Continuous output current for heavy overload, A.</summary>
+    public required double HeavyCurrentA { get; init; }
+
+    /// <summary>Link capacitance, µF; 0 without link.</summary>
+    public required double DcCapacitanceUf { get; init; }
+
+    /// <summary>Losses of inverter and diode bridge at the eight points; what lies ahead of the link is the front end's.</summary>
+    public required ConverterLossPoints Losses { get; init; }
+
+    /// <summary>Loss when energised but stopped, W.</summary>
+    public required double StandbyW { get; init; }
+
+    /// <summary>Overload on the light rating.</summary>
+    public required OverloadRating LightOverload { get; init; }
+
+    /// <summary>Overload on the heavy rating.</summary>
+    public required OverloadRating HeavyOverload { get; init; }
+
+    /// <summary>Derating rules.</summary>
+    public required ConverterDerating Derating { get; init; }
+
+    /// <summary>Rated conditional short-circuit current at its input, with the fuses the maker states, kA.</summary>
+    public required double ShortCircuitKa { get; init; }
+
+    /// <summary>Its chopper; null where none can be fitted.</summary>
+    public required ChopperLimits? Brake { get; init; }
+
+    /// <summary>Dimensions, mass, air, terminals.</summary>
+    public required ConverterSize Size { get; init; }
+
+    /// <summary>Price in points of the catalogue's index.</summary>
+    public required double PriceIndex { get; init; }
+
     /// <summary>Name of an imported item; empty for the generic series.</summary>
     public string OwnName { get; init; } = string.Empty;
 

@@ -116,27 +116,29 @@ public sealed record OwnConverter(
             open.Add("brake resistance");
         }
 
-        var item = new ConverterItem(
-            Id,
-            Catalogue,
-            Kind,
-            Front(like.FrontEnd),
-            RatedKw,
-            RatedVoltageV,
-            LightCurrentA,
-            Or(HeavyCurrentA, LightCurrentA * like.HeavyCurrentA / like.LightCurrentA, "current for heavy overload"),
-            like.DcCapacitanceUf > 0 ? Or(CapacitanceUf, like.DcCapacitanceUf * size, "link capacitance") : 0,
-            losses,
-            Or(StandbyW, like.StandbyW, "stand-by loss"),
-            Overload(LightOverloadPct, like.LightOverload, "light overload"),
-            Overload(HeavyOverloadPct, like.HeavyOverload, "heavy overload"),
-            like.Derating with { SinglePhaseFeedPu = SinglePhaseFeedPu.IsKnown ? SinglePhaseFeedPu.Value : like.Derating.SinglePhaseFeedPu },
-            Or(ShortCircuitKa, like.ShortCircuitKa, "rated short-circuit current"),
-            brake,
-            new ConverterSize(
+        var item = new ConverterItem
+        {
+            Id = Id,
+            Series = Catalogue,
+            Kind = Kind,
+            FrontEnd = Front(like.FrontEnd),
+            RatedKw = RatedKw,
+            RatedVoltageV = RatedVoltageV,
+            LightCurrentA = LightCurrentA,
+            HeavyCurrentA = Or(HeavyCurrentA, LightCurrentA * like.HeavyCurrentA / like.LightCurrentA, "current for heavy overload"),
+            DcCapacitanceUf = like.DcCapacitanceUf > 0 ? Or(CapacitanceUf, like.DcCapacitanceUf * size, "link capacitance") : 0,
+            Losses = losses,
+            StandbyW = Or(StandbyW, like.StandbyW, "stand-by loss"),
+            LightOverload = Overload(LightOverloadPct, like.LightOverload, "light overload"),
+            HeavyOverload = Overload(HeavyOverloadPct, like.HeavyOverload, "heavy overload"),
+            Derating = like.Derating with { SinglePhaseFeedPu = SinglePhaseFeedPu.IsKnown ? SinglePhaseFeedPu.Value : like.Derating.SinglePhaseFeedPu },
+            ShortCircuitKa = Or(ShortCircuitKa, like.ShortCircuitKa, "rated short-circuit current"),
+            Brake = brake,
+            Size = new ConverterSize(
                 Or(WidthMm, like.Size.WidthMm, "width"), Or(HeightMm, like.Size.HeightMm, "height"), Or(DepthMm, like.Size.DepthMm, "depth"),
                 Or(MassKg, like.Size.MassKg * size, "mass"), Or(AirflowM3PerH, like.Size.AirflowM3PerH * size, "cooling air"), like.Size.LargestTerminalMm2),
-            Or(PriceIndex, like.PriceIndex * size, "price"));
+            PriceIndex = Or(PriceIndex, like.PriceIndex * size, "price"),
+        };
         if (!ChokePct.IsKnown && like.FrontEnd is FrontEnd.Diode)
         {
             open.Add(FormattableString.Invariant($"DC choke (taken as {like.ChokePct:0.#} %)"));

@@ -19,38 +19,53 @@ public enum SupplyModuleKind
 }
 
 /// <summary>A supply module of a common DC bus.</summary>
-/// <param name="Id">Stable key.</param>
-/// <param name="Series">Series it belongs to.</param>
-/// <param name="Kind">What it is.</param>
-/// <param name="FrontEnd">What it shows to the line.</param>
-/// <param name="RatedKw">Power for ever, kW.</param>
-/// <param name="RatedVoltageV">Line voltage, V.</param>
-/// <param name="PeakPu">Peak power, parts of the rated.</param>
-/// <param name="PeakTimeS">For how long, s.</param>
-/// <param name="ReturnPu">Power it returns for ever, parts of the rated; 0 when none.</param>
-/// <param name="PrechargeUf">Largest link capacitance it charges, µF.</param>
-/// <param name="StandbyW">Loss when energised without load, W.</param>
-/// <param name="ShortCircuitKa">Rated conditional short-circuit current, kA.</param>
-/// <param name="Size">Dimensions, mass, air, terminals.</param>
-/// <param name="PriceIndex">Price in points.</param>
-/// <param name="Derating">What is left of its powers in warm or thin air.</param>
-public sealed record SupplyModuleItem(
-    string Id,
-    string Series,
-    SupplyModuleKind Kind,
-    FrontEnd FrontEnd,
-    double RatedKw,
-    double RatedVoltageV,
-    double PeakPu,
-    double PeakTimeS,
-    double ReturnPu,
-    double PrechargeUf,
-    double StandbyW,
-    double ShortCircuitKa,
-    ConverterSize Size,
-    double PriceIndex,
-    SiteDerating Derating)
+public sealed record SupplyModuleItem
 {
+    /// <summary>Stable key.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Series it belongs to.</summary>
+    public required string Series { get; init; }
+
+    /// <summary>What it is.</summary>
+    public required SupplyModuleKind Kind { get; init; }
+
+    /// <summary>What it shows to the line.</summary>
+    public required FrontEnd FrontEnd { get; init; }
+
+    /// <summary>Power for ever, kW.</summary>
+    public required double RatedKw { get; init; }
+
+    /// <summary>Line voltage, V.</summary>
+    public required double RatedVoltageV { get; init; }
+
+    /// <summary>Peak power, parts of the rated.</summary>
+    public required double PeakPu { get; init; }
+
+    /// <summary>For how long, s.</summary>
+    public required double PeakTimeS { get; init; }
+
+    /// <summary>Power it returns for ever, parts of the rated; 0 when none.</summary>
+    public required double ReturnPu { get; init; }
+
+    /// <summary>Largest link capacitance it charges, µF.</summary>
+    public required double PrechargeUf { get; init; }
+
+    /// <summary>Loss when energised without load, W.</summary>
+    public required double StandbyW { get; init; }
+
+    /// <summary>Rated conditional short-circuit current, kA.</summary>
+    public required double ShortCircuitKa { get; init; }
+
+    /// <summary>Dimensions, mass, air, terminals.</summary>
+    public required ConverterSize Size { get; init; }
+
+    /// <summary>Price in points.</summary>
+    public required double PriceIndex { get; init; }
+
+    /// <summary>What is left of its powers in warm or thin air.</summary>
+    public required SiteDerating Derating { get; init; }
+
     /// <summary>Peak power and its time as a rating; the store empties within nine times that time.</summary>
     public OverloadRating Overload => new(Math.Max(PeakPu, 1.01), PeakTimeS, 10 * PeakTimeS, Math.Max(PeakPu, 1.01));
 
@@ -65,8 +80,26 @@ public sealed record SupplyModuleItem(
             SupplyModuleKind.RegenerativeThyristor => ConverterKind.ThyristorFourQuadrant,
             _ => ConverterKind.SixPulse,
         };
-        return new ConverterItem(
-            Id, Series, kind, FrontEnd, RatedKw, RatedVoltageV, 0, 0, capacitanceF * 1e6, none, StandbyW, Overload, Overload,
-            new ConverterDerating(40, 0, 60, 1000, 0, 5000, [new SwitchingFactor(0, 1)], 1), ShortCircuitKa, null, Size, PriceIndex);
+        return new ConverterItem
+        {
+            Id = Id,
+            Series = Series,
+            Kind = kind,
+            FrontEnd = FrontEnd,
+            RatedKw = RatedKw,
+            RatedVoltageV = RatedVoltageV,
+            LightCurrentA = 0,
+            HeavyCurrentA = 0,
+            DcCapacitanceUf = capacitanceF * 1e6,
+            Losses = none,
+            StandbyW = StandbyW,
+            LightOverload = Overload,
+            HeavyOverload = Overload,
+            Derating = new ConverterDerating(40, 0, 60, 1000, 0, 5000, [new SwitchingFactor(0, 1)], 1),
+            ShortCircuitKa = ShortCircuitKa,
+            Brake = null,
+            Size = Size,
+            PriceIndex = PriceIndex,
+        };
     }
 }

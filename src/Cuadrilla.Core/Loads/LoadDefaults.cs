@@ -1,4 +1,4 @@
-using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Core.Loads;
 

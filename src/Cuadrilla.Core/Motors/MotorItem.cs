@@ -42,42 +42,59 @@ public enum MotorTechnology
 }
 
 /// <summary>Plate of a motor, as connected.</summary>
-/// <param name="RatedPowerW">Shaft power, W.</param>
-/// <param name="RatedVoltageV">Line-to-line voltage, V.</param>
-/// <param name="RatedFrequencyHz">Frequency, Hz.</param>
-/// <param name="RatedSpeedRpm">Speed at rated load, rpm; of a cage motor below synchronous speed.</param>
-/// <param name="RatedCurrentA">Line current, A.</param>
-/// <param name="Efficiency">Rated efficiency, 0 to 1.</param>
-/// <param name="PowerFactor">Rated power factor, 0 to 1.</param>
-/// <param name="Poles">Number of poles, even.</param>
-/// <param name="BreakdownTorquePu">Breakdown torque in parts of the rated torque, above 1.3.</param>
-/// <param name="InertiaKgM2">Rotor inertia, kg·m².</param>
-/// <param name="MaxSpeedRpm">Mechanical speed limit, rpm.</param>
-/// <param name="Split">How the losses that do not follow from slip divide.</param>
-/// <param name="Technology">Kind of motor.</param>
-/// <param name="DeltaVoltageV">Voltage linked in delta, V; star is √3 times it. 0 when the link can't be changed.</param>
-/// <param name="MagnetisingPu">Magnetising current in parts of the rated, measured or typical; 0: estimated from the plate (cage only).</param>
-/// <param name="BackEmfVPerKrpm">Line-to-line voltage of the magnets, V at 1000 rpm; 0 without magnets.</param>
-/// <param name="Measured">Losses on a converter measured at seven points; absent for most motors.</param>
-public sealed record MotorPlate(
-    double RatedPowerW,
-    double RatedVoltageV,
-    double RatedFrequencyHz,
-    double RatedSpeedRpm,
-    double RatedCurrentA,
-    double Efficiency,
-    double PowerFactor,
-    int Poles,
-    double BreakdownTorquePu,
-    double InertiaKgM2,
-    double MaxSpeedRpm,
-    LossSplit Split,
-    MotorTechnology Technology = MotorTechnology.CageInduction,
-    double DeltaVoltageV = 0,
-    double MagnetisingPu = 0,
-    double BackEmfVPerKrpm = 0,
-    SevenPointLosses? Measured = null)
+public sealed record MotorPlate
 {
+    /// <summary>Shaft power, W.</summary>
+    public required double RatedPowerW { get; init; }
+
+    /// <summary>Line-to-line voltage, V.</summary>
+    public required double RatedVoltageV { get; init; }
+
+    /// <summary>Frequency, Hz.</summary>
+    public required double RatedFrequencyHz { get; init; }
+
+    /// <summary>Speed at rated load, rpm; of a cage motor below synchronous speed.</summary>
+    public required double RatedSpeedRpm { get; init; }
+
+    /// <summary>Line current, A.</summary>
+    public required double RatedCurrentA { get; init; }
+
+    /// <summary>Rated efficiency, 0 to 1.</summary>
+    public required double Efficiency { get; init; }
+
+    /// <summary>Rated power factor, 0 to 1.</summary>
+    public required double PowerFactor { get; init; }
+
+    /// <summary>Number of poles, even.</summary>
+    public required int Poles { get; init; }
+
+    /// <summary>Breakdown torque in parts of the rated torque, above 1.3.</summary>
+    public required double BreakdownTorquePu { get; init; }
+
+    /// <summary>Rotor inertia, kg·m².</summary>
+    public required double InertiaKgM2 { get; init; }
+
+    /// <summary>Mechanical speed limit, rpm.</summary>
+    public required double MaxSpeedRpm { get; init; }
+
+    /// <summary>How the losses that do not follow from slip divide.</summary>
+    public required LossSplit Split { get; init; }
+
+    /// <summary>Kind of motor.</summary>
+    public MotorTechnology Technology { get; init; } = MotorTechnology.CageInduction;
+
+    /// <summary>Voltage linked in delta, V; star is √3 times it. 0 when the link can't be changed.</summary>
+    public double DeltaVoltageV { get; init; }
+
+    /// <summary>Magnetising current in parts of the rated, measured or typical; 0: estimated from the plate (cage only).</summary>
+    public double MagnetisingPu { get; init; }
+
+    /// <summary>Line-to-line voltage of the magnets, V at 1000 rpm; 0 without magnets.</summary>
+    public double BackEmfVPerKrpm { get; init; }
+
+    /// <summary>Losses on a converter measured at seven points; absent for most motors.</summary>
+    public SevenPointLosses? Measured { get; init; }
+
     /// <summary>d-axis over q-axis inductance of a motor with magnets: 1 with magnets on the surface, less with magnets inside.</summary>
     public double SaliencyPu { get; init; } = 1;
 

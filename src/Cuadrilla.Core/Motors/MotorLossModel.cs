@@ -173,48 +173,78 @@ public sealed class MotorLossModel
 
         var input = shaft + stator + rotor + field + iron + friction + stray + harmonic;
         var apparent = phases * state.VoltageV * state.CurrentA;
-        return new MotorPoint(
-            shaft, input, stator, rotor + field, iron, friction, stray, harmonic, state.CurrentA, state.TorqueCurrentA, state.VoltageV,
-            apparent > 0 ? Math.Clamp((input - harmonic - field) / apparent, -1, 1) : 0, frequency * Plate.RatedFrequencyHz, state.FluxPu, speed)
-        { WithinVoltage = state.WithinVoltage };
+        return new MotorPoint
+        {
+            ShaftW = shaft,
+            InputW = input,
+            StatorW = stator,
+            RotorW = rotor + field,
+            IronW = iron,
+            FrictionW = friction,
+            StrayW = stray,
+            HarmonicW = harmonic,
+            CurrentA = state.CurrentA,
+            TorqueCurrentA = state.TorqueCurrentA,
+            VoltageV = state.VoltageV,
+            PowerFactor = apparent > 0 ? Math.Clamp((input - harmonic - field) / apparent, -1, 1) : 0,
+            FrequencyHz = frequency * Plate.RatedFrequencyHz,
+            FluxPu = state.FluxPu,
+            SpeedPu = speed,
+            WithinVoltage = state.WithinVoltage,
+        };
     }
 }
 
 /// <summary>An operating point of a motor. Powers and losses in W, three-phase.</summary>
-/// <param name="ShaftW">Mechanical power.</param>
-/// <param name="InputW">Electrical power taken.</param>
-/// <param name="StatorW">Stator copper loss.</param>
-/// <param name="RotorW">Rotor copper loss; of a DC motor its field.</param>
-/// <param name="IronW">Iron loss.</param>
-/// <param name="FrictionW">Friction and windage.</param>
-/// <param name="StrayW">Load-dependent stray loss.</param>
-/// <param name="HarmonicW">Additional loss from converter supply.</param>
-/// <param name="CurrentA">Line current, fundamental, A.</param>
-/// <param name="TorqueCurrentA">Its torque-producing part, A.</param>
-/// <param name="VoltageV">Line-to-line voltage at the terminals, fundamental, V.</param>
-/// <param name="PowerFactor">Displacement power factor.</param>
-/// <param name="FrequencyHz">Stator frequency, Hz.</param>
-/// <param name="FluxPu">Flux in parts of the rated.</param>
-/// <param name="SpeedPu">Speed in parts of the rated.</param>
-public readonly record struct MotorPoint(
-    double ShaftW,
-    double InputW,
-    double StatorW,
-    double RotorW,
-    double IronW,
-    double FrictionW,
-    double StrayW,
-    double HarmonicW,
-    double CurrentA,
-    double TorqueCurrentA,
-    double VoltageV,
-    double PowerFactor,
-    double FrequencyHz,
-    double FluxPu,
-    double SpeedPu)
+public readonly record struct MotorPoint
 {
+    /// <summary>Mechanical power.</summary>
+    public required double ShaftW { get; init; }
+
+    /// <summary>Electrical power taken.</summary>
+    public required double InputW { get; init; }
+
+    /// <summary>Stator copper loss.</summary>
+    public required double StatorW { get; init; }
+
+    /// <summary>Rotor copper loss; of a DC motor its field.</summary>
+    public required double RotorW { get; init; }
+
+    /// <summary>Iron loss.</summary>
+    public required double IronW { get; init; }
+
+    /// <summary>Friction and windage.</summary>
+    public required double FrictionW { get; init; }
+
+    /// <summary>Load-dependent stray loss.</summary>
+    public required double StrayW { get; init; }
+
+    /// <summary>Additional loss from converter supply.</summary>
+    public required double HarmonicW { get; init; }
+
+    /// <summary>Line current, fundamental, A.</summary>
+    public required double CurrentA { get; init; }
+
+    /// <summary>Its torque-producing part, A.</summary>
+    public required double TorqueCurrentA { get; init; }
+
+    /// <summary>Line-to-line voltage at the terminals, fundamental, V.</summary>
+    public required double VoltageV { get; init; }
+
+    /// <summary>Displacement power factor.</summary>
+    public required double PowerFactor { get; init; }
+
+    /// <summary>Stator frequency, Hz.</summary>
+    public required double FrequencyHz { get; init; }
+
+    /// <summary>Flux in parts of the rated.</summary>
+    public required double FluxPu { get; init; }
+
+    /// <summary>Speed in parts of the rated.</summary>
+    public required double SpeedPu { get; init; }
+
     /// <summary>False where no state keeps the voltage within its limit: more torque than this speed allows.</summary>
-    public bool WithinVoltage { get; init; } = true;
+    public required bool WithinVoltage { get; init; }
 
     /// <summary>Sum of all losses, W.</summary>
     public double LossW => StatorW + RotorW + IronW + FrictionW + StrayW + HarmonicW;

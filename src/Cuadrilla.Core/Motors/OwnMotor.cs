@@ -153,25 +153,25 @@ public sealed record OwnMotor(
             .ThenBy(m => Math.Abs(m.Plate.Efficiency - (EfficiencyPct / 100)))
             .First();
         var magnetising = Technology == MotorTechnology.CageInduction ? 0 : NoLoadCurrentA.IsKnown ? NoLoadCurrentA.Value / RatedCurrentA : like.Plate.MagnetisingPu;
-        var plate = new MotorPlate(
-            RatedPowerKw * 1e3,
-            RatedVoltageV,
-            RatedFrequencyHz,
-            RatedSpeedRpm,
-            RatedCurrentA,
-            EfficiencyPct / 100,
-            Math.Min(1, ImpliedPowerFactor),
-            Poles,
-            Or(BreakdownTorquePu, like.Plate.BreakdownTorquePu),
-            Or(InertiaKgM2, like.Plate.InertiaKgM2),
-            Or(MaxSpeedRpm, Math.Max(like.Plate.MaxSpeedRpm, RatedSpeedRpm)),
-            like.Plate.Split,
-            Technology,
-            Or(DeltaVoltageV, 0),
-            magnetising,
-            Or(BackEmfVPerKrpm, like.Plate.BackEmfVPerKrpm),
-            SevenLosses().All(l => l.IsKnown) ? new SevenPointLosses([.. SevenLosses().Select(l => l.Value)]) : null)
+        var plate = new MotorPlate
         {
+            RatedPowerW = RatedPowerKw * 1e3,
+            RatedVoltageV = RatedVoltageV,
+            RatedFrequencyHz = RatedFrequencyHz,
+            RatedSpeedRpm = RatedSpeedRpm,
+            RatedCurrentA = RatedCurrentA,
+            Efficiency = EfficiencyPct / 100,
+            PowerFactor = Math.Min(1, ImpliedPowerFactor),
+            Poles = Poles,
+            BreakdownTorquePu = Or(BreakdownTorquePu, like.Plate.BreakdownTorquePu),
+            InertiaKgM2 = Or(InertiaKgM2, like.Plate.InertiaKgM2),
+            MaxSpeedRpm = Or(MaxSpeedRpm, Math.Max(like.Plate.MaxSpeedRpm, RatedSpeedRpm)),
+            Split = like.Plate.Split,
+            Technology = Technology,
+            DeltaVoltageV = Or(DeltaVoltageV, 0),
+            MagnetisingPu = magnetising,
+            BackEmfVPerKrpm = Or(BackEmfVPerKrpm, like.Plate.BackEmfVPerKrpm),
+            Measured = SevenLosses().All(l => l.IsKnown) ? new SevenPointLosses([.. SevenLosses().Select(l => l.Value)]) : null,
             LockedRotorCurrentPu = Or(LockedRotorCurrentPu, like.Plate.LockedRotorCurrentPu),
             LockedRotorTorquePu = Or(LockedRotorTorquePu, like.Plate.LockedRotorTorquePu),
             SaliencyPu = like.Plate.SaliencyPu,

@@ -31,22 +31,24 @@ internal static class RectifierCalculation
             (resistance, inductance) = (0, input.LineVoltageV * input.LineVoltageV / (input.ShortCircuitMva!.Value * 1e6) / omega);
         }
 
-        var result = RectifierStudy.Run(new RectifierInput(
-            kind,
-            input.LineVoltageV,
-            input.FrequencyHz,
-            resistance,
-            inductance + (bridges == 1 ? input.AcReactorUh * 1e-6 : 0),
-            input.DcChokeUh * 1e-6,
-            input.DcChokeResistanceMohm * 1e-3,
-            input.DcCapacitanceUf * 1e-6,
-            input.DcLoadKw * 1e3,
-            input.LoadModel == "resistor" ? DcLoadModel.Resistor : DcLoadModel.ConstantPower,
-            input.UnbalancePct / 100,
-            new HarmonicEmf(input.BackgroundV5Pct / 100, input.BackgroundV7Pct / 100),
-            Bridges: bridges,
-            LeakageH: bridges == 1 ? 0 : ((input.TransformerLeakageUh ?? 0) + input.AcReactorUh) * 1e-6,
-            LeakageMismatchPu: input.LeakageMismatchPct / 100));
+        var result = RectifierStudy.Run(new RectifierInput
+        {
+            Kind = kind,
+            LineVoltageV = input.LineVoltageV,
+            FrequencyHz = input.FrequencyHz,
+            SourceResistanceOhm = resistance,
+            SourceInductanceH = inductance + (bridges == 1 ? input.AcReactorUh * 1e-6 : 0),
+            DcChokeH = input.DcChokeUh * 1e-6,
+            DcChokeResistanceOhm = input.DcChokeResistanceMohm * 1e-3,
+            DcCapacitanceF = input.DcCapacitanceUf * 1e-6,
+            DcLoadW = input.DcLoadKw * 1e3,
+            LoadModel = input.LoadModel == "resistor" ? DcLoadModel.Resistor : DcLoadModel.ConstantPower,
+            UnbalancePu = input.UnbalancePct / 100,
+            Background = new HarmonicEmf(input.BackgroundV5Pct / 100, input.BackgroundV7Pct / 100),
+            Bridges = bridges,
+            LeakageH = bridges == 1 ? 0 : ((input.TransformerLeakageUh ?? 0) + input.AcReactorUh) * 1e-6,
+            LeakageMismatchPu = input.LeakageMismatchPct / 100,
+        });
         return result switch
         {
             RectifierResult.SteadyState steady => Found(steady),

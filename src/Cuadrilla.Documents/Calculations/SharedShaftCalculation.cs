@@ -37,9 +37,21 @@ internal static class SharedShaftCalculation
 
         ranges.Done();
         var steady = SteadyShare.Of(input.Kind, input.LoadNm, input.Units, input.TrimPct, input.TrimLimitPct);
-        var run = SharedShaftStudy.Run(new SharingInput(
-            input.Units, input.Kind, input.SpeedRpm * 2 * Math.PI / 60, input.LoadInertiaKgM2, input.IdleNm, input.LoadNm, input.StiffnessNmPerRad ?? double.PositiveInfinity, input.DampingNmSPerRad,
-            input.SpeedWindowPct, input.TrimPct, input.TrimLimitPct, input.LostUnit));
+        var run = SharedShaftStudy.Run(new SharingInput
+        {
+            Units = input.Units,
+            Kind = input.Kind,
+            SpeedRadPerS = input.SpeedRpm * 2 * Math.PI / 60,
+            LoadInertiaKgM2 = input.LoadInertiaKgM2,
+            IdleNm = input.IdleNm,
+            LoadNm = input.LoadNm,
+            StiffnessNmPerRad = input.StiffnessNmPerRad ?? double.PositiveInfinity,
+            DampingNmSPerRad = input.DampingNmSPerRad,
+            SpeedWindowPct = input.SpeedWindowPct,
+            TrimPct = input.TrimPct,
+            TrimLimitPct = input.TrimLimitPct,
+            LostUnit = input.LostUnit,
+        });
         return new Output(
             100 * steady.SpeedPu, steady.TorquesNm, steady.ImbalancePct, steady.CirculatingNm, [.. run.LoadedPu.Select(p => 100 * p)], 100 * run.SpeedPu, [.. run.AfterLossPu.Select(p => 100 * p)],
             100 * run.SpeedAfterLossPu, run.Moments.Max(m => Math.Abs(m.SharesNm.Sum() - m.LoadNm - m.AcceleratingNm)));

@@ -65,7 +65,21 @@ internal static class ShaftEndpoint
 
     private static ShaftRunDocument Of(SharingResult run, SharedShaftModel model)
     {
-        var shape = new SharingInput([], model.Kind, 1, 1, 0, 0, 0, 0, 0, 0, 0, -1);
+        var shape = new SharingInput
+        {
+            Units = [],
+            Kind = model.Kind,
+            SpeedRadPerS = 1,
+            LoadInertiaKgM2 = 1,
+            IdleNm = 0,
+            LoadNm = 0,
+            StiffnessNmPerRad = 0,
+            DampingNmSPerRad = 0,
+            SpeedWindowPct = 0,
+            TrimPct = 0,
+            TrimLimitPct = 0,
+            LostUnit = -1,
+        };
         return new ShaftRunDocument(
             shape.StepAtS, shape.LostAtS, shape.BackAtS, run.ImbalancePct, run.CirculatingNm, [.. run.LoadedPu.Select(p => 100 * p)], [.. run.AfterLossPu.Select(p => 100 * p)],
             100 * run.SpeedPu, 100 * run.SpeedAfterLossPu,

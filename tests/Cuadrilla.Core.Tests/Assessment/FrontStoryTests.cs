@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Tests.Assessment;
 /// <summary>What a front end's story says of its voltage, and which causes are taken away.</summary>
 public sealed class FrontStoryTests
 {
-    private static readonly RectifierInput Circuit = new(RectifierKind.SixPulse, 400, 50, 0.005, 50e-6, 0.5e-3, 0.01, 2e-3, 30e3);
+    private static readonly RectifierInput Circuit = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0.005, SourceInductanceH = 50e-6, DcChokeH = 0.5e-3, DcChokeResistanceOhm = 0.01, DcCapacitanceF = 2e-3, DcLoadW = 30e3 };
 
     [Fact]
     public void Unbalance_and_distortion_are_parts_of_the_fundamental_and_each_cause_is_asked_for_by_itself()

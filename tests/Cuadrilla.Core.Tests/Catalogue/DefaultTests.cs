@@ -1,5 +1,6 @@
 using System.Reflection;
 using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
 

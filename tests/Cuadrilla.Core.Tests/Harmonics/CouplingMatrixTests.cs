@@ -28,15 +28,39 @@ public sealed class CouplingMatrixTests
     public void It_tells_what_a_small_change_of_the_voltage_does(double chokePct, double reactorPct, double ratio, double unbalance, int bridges)
     {
         var ohm = Volts * Volts / RatedW;
-        var input = new RectifierInput(
-            RectifierKind.SixPulse, Volts, 50, ohm / ratio / 8, ohm / Omega * ((1 / ratio) + (reactorPct / 100)), chokePct / 100 * ohm / Omega * bridges, 0.01 * ohm, 75 * 400e-6, RatedW,
-            UnbalancePu: unbalance, Background: new HarmonicEmf(0.01, new Complex(0, 0.01)), Bridges: bridges, LeakageH: bridges > 1 ? 0.05 * ohm / Omega * bridges : 0);
+        var input = new RectifierInput
+        {
+            Kind = RectifierKind.SixPulse,
+            LineVoltageV = Volts,
+            FrequencyHz = 50,
+            SourceResistanceOhm = ohm / ratio / 8,
+            SourceInductanceH = ohm / Omega * ((1 / ratio) + (reactorPct / 100)),
+            DcChokeH = chokePct / 100 * ohm / Omega * bridges,
+            DcChokeResistanceOhm = 0.01 * ohm,
+            DcCapacitanceF = 75 * 400e-6,
+            DcLoadW = RatedW,
+            UnbalancePu = unbalance,
+            Background = new HarmonicEmf(0.01, new Complex(0, 0.01)),
+            Bridges = bridges,
+            LeakageH = bridges > 1 ? 0.05 * ohm / Omega * bridges : 0,
+        };
         Compare(FrontCircuit.Of(input));
     }
 
     [Fact]
     public void So_it_does_for_a_single_phase_bridge() =>
-        Compare(FrontCircuit.Of(new RectifierInput(RectifierKind.SinglePhase, 230, 50, 0.1, 1e-3, 0, 0, 3e-3, 2000)));
+        Compare(FrontCircuit.Of(new RectifierInput
+        {
+            Kind = RectifierKind.SinglePhase,
+            LineVoltageV = 230,
+            FrequencyHz = 50,
+            SourceResistanceOhm = 0.1,
+            SourceInductanceH = 1e-3,
+            DcChokeH = 0,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = 3e-3,
+            DcLoadW = 2000,
+        }));
 
     private static void Compare(FrontCircuit front)
     {

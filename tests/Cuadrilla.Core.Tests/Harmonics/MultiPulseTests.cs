@@ -69,7 +69,21 @@ public sealed class MultiPulseTests
     public void Unequal_bridges_on_a_stiff_source_are_single_bridges_on_one_link_voltage()
     {
         const double leakageH = 300e-6, mismatch = 0.2;
-        var whole = new RectifierInput(RectifierKind.SixPulse, 400, 50, 0, 1e-9, 0, 0, 0.2, 60e3, Bridges: 2, LeakageH: leakageH, LeakageMismatchPu: mismatch);
+        var whole = new RectifierInput
+        {
+            Kind = RectifierKind.SixPulse,
+            LineVoltageV = 400,
+            FrequencyHz = 50,
+            SourceResistanceOhm = 0,
+            SourceInductanceH = 1e-9,
+            DcChokeH = 0,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = 0.2,
+            DcLoadW = 60e3,
+            Bridges = 2,
+            LeakageH = leakageH,
+            LeakageMismatchPu = mismatch,
+        };
         var found = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(whole));
         Complex[] sum = new Complex[LineCurrent.HighestOrder];
         double watts = 0;
@@ -81,7 +95,18 @@ public sealed class MultiPulseTests
             for (var i = 0; i < 40; i++)
             {
                 var load = 0.5 * (low + high);
-                own = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(new RectifierInput(RectifierKind.SixPulse, 400, 50, 0, part * leakageH, 0, 0, 0.2, load)));
+                own = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(new RectifierInput
+                {
+                    Kind = RectifierKind.SixPulse,
+                    LineVoltageV = 400,
+                    FrequencyHz = 50,
+                    SourceResistanceOhm = 0,
+                    SourceInductanceH = part * leakageH,
+                    DcChokeH = 0,
+                    DcChokeResistanceOhm = 0,
+                    DcCapacitanceF = 0.2,
+                    DcLoadW = load,
+                }));
                 (low, high) = own.DcVoltageMeanV > found.DcVoltageMeanV ? (load, high) : (low, load);
             }
 
@@ -114,9 +139,23 @@ public sealed class MultiPulseTests
         foreach (var (bridges, load, unbalance, choke, ratio) in
             from b in new[] { 2, 3 } from l in loads from u in unbalances from c in chokes from r in ratios select (b, l, u, c, r))
         {
-            var found = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(new RectifierInput(
-                RectifierKind.SixPulse, 400, 50, ohm / ratio / 8, ohm / ratio / omega, choke * ohm * bridges / omega, 0, 60e-6 * 200, load * ratedW, DcLoadModel.ConstantPower, unbalance,
-                new HarmonicEmf(0.012, 0.005), Bridges: bridges, LeakageH: 0.05 * ohm * bridges / omega)));
+            var found = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(new RectifierInput
+            {
+                Kind = RectifierKind.SixPulse,
+                LineVoltageV = 400,
+                FrequencyHz = 50,
+                SourceResistanceOhm = ohm / ratio / 8,
+                SourceInductanceH = ohm / ratio / omega,
+                DcChokeH = choke * ohm * bridges / omega,
+                DcChokeResistanceOhm = 0,
+                DcCapacitanceF = 60e-6 * 200,
+                DcLoadW = load * ratedW,
+                LoadModel = DcLoadModel.ConstantPower,
+                UnbalancePu = unbalance,
+                Background = new HarmonicEmf(0.012, 0.005),
+                Bridges = bridges,
+                LeakageH = 0.05 * ohm * bridges / omega,
+            }));
             var loss = found.Phases.Sum(p => ohm / ratio / 8 * p.RmsA * p.RmsA);
             Assert.Equal(load * ratedW, found.ActivePowerW - loss, 1e-3 * load * ratedW);
             Assert.True(found.Multiplier < 1);

@@ -112,8 +112,18 @@ public sealed class RectifierLawTests
     public void A_single_phase_bridge_with_much_reactance_and_little_capacitance_is_named()
     {
         // 3 kW with a 4 % reactor and 1100 µF settles with even orders, 1400 µF does not.
-        var input = new RectifierInput(
-            RectifierKind.SinglePhase, 230, 50, 0.02, 2.345e-3, 0, 0, 1100e-6, 3000);
+        var input = new RectifierInput
+        {
+            Kind = RectifierKind.SinglePhase,
+            LineVoltageV = 230,
+            FrequencyHz = 50,
+            SourceResistanceOhm = 0.02,
+            SourceInductanceH = 2.345e-3,
+            DcChokeH = 0,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = 1100e-6,
+            DcLoadW = 3000,
+        };
         Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input with { DcCapacitanceF = 2000e-6 }));
         var outcome = RectifierStudy.Run(input with { DcCapacitanceF = 700e-6 });
         Assert.IsType<RectifierResult.NoSteadyState>(outcome);
@@ -139,6 +149,5 @@ public sealed class RectifierLawTests
 
     private static RectifierResult.SteadyState Solve(RectifierInput input) => Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input));
 
-    private static RectifierInput Case(double sourceUh, double chokeUh, double capacitanceUf, double kw) => new(
-        RectifierKind.SixPulse, 400, 50, 0, sourceUh * 1e-6, chokeUh * 1e-6, 0, capacitanceUf * 1e-6, kw * 1e3);
+    private static RectifierInput Case(double sourceUh, double chokeUh, double capacitanceUf, double kw) => new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0, SourceInductanceH = sourceUh * 1e-6, DcChokeH = chokeUh * 1e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = capacitanceUf * 1e-6, DcLoadW = kw * 1e3 };
 }

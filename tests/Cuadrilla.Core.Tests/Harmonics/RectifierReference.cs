@@ -47,19 +47,21 @@ internal sealed record RectifierReference(string Id, RectifierInput Input, JsonE
             resistance = reactance / xr;
         }
 
-        return new RectifierInput(
-            input.GetProperty("kind").GetString() == "single-phase" ? RectifierKind.SinglePhase : RectifierKind.SixPulse,
-            voltage,
-            Get("frequencyHz"),
-            resistance,
-            inductance + (Get("acReactorUh") * 1e-6),
-            Get("dcChokeUh") * 1e-6,
-            0,
-            Get("dcCapacitanceUf") * 1e-6,
-            Get("dcLoadKw") * 1e3,
-            DcLoadModel.ConstantPower,
-            Get("unbalancePct") / 100,
-            new HarmonicEmf(Get("backgroundV5Pct") / 100, Get("backgroundV7Pct") / 100),
-            LeakageMismatchPu: Get("leakageMismatchPct") / 100);
+        return new RectifierInput
+        {
+            Kind = input.GetProperty("kind").GetString() == "single-phase" ? RectifierKind.SinglePhase : RectifierKind.SixPulse,
+            LineVoltageV = voltage,
+            FrequencyHz = Get("frequencyHz"),
+            SourceResistanceOhm = resistance,
+            SourceInductanceH = inductance + (Get("acReactorUh") * 1e-6),
+            DcChokeH = Get("dcChokeUh") * 1e-6,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = Get("dcCapacitanceUf") * 1e-6,
+            DcLoadW = Get("dcLoadKw") * 1e3,
+            LoadModel = DcLoadModel.ConstantPower,
+            UnbalancePu = Get("unbalancePct") / 100,
+            Background = new HarmonicEmf(Get("backgroundV5Pct") / 100, Get("backgroundV7Pct") / 100),
+            LeakageMismatchPu = Get("leakageMismatchPct") / 100,
+        };
     }
 }

@@ -77,7 +77,17 @@ public sealed class SeveralFrontsTests
     private static RectifierInput Front(double loadW, double chokePu)
     {
         var ohm = 400.0 * 400 / loadW;
-        return new RectifierInput(
-            RectifierKind.SixPulse, 400, 50, 0.003 * ohm, 0.004 * ohm / (100 * Math.PI), chokePu * ohm / (100 * Math.PI), chokePu > 0 ? 0.004 * ohm : 0, 4 / (100 * Math.PI * ohm), loadW);
+        return new RectifierInput
+        {
+            Kind = RectifierKind.SixPulse,
+            LineVoltageV = 400,
+            FrequencyHz = 50,
+            SourceResistanceOhm = 0.003 * ohm,
+            SourceInductanceH = 0.004 * ohm / (100 * Math.PI),
+            DcChokeH = chokePu * ohm / (100 * Math.PI),
+            DcChokeResistanceOhm = chokePu > 0 ? 0.004 * ohm : 0,
+            DcCapacitanceF = 4 / (100 * Math.PI * ohm),
+            DcLoadW = loadW,
+        };
     }
 }

@@ -32,9 +32,21 @@ public sealed class TwoSolversTests
         const double ratedW = 90e3, volts = 400, hertz = 50;
         var ohm = volts * volts / ratedW;
         var omega = 2 * Math.PI * hertz;
-        var input = new RectifierInput(
-            RectifierKind.SixPulse, volts, hertz, ohm / ratio / 8, ohm / ratio / omega, chokePct / 100 * ohm / omega, 0, 90e-6 * 90, load * ratedW, DcLoadModel.ConstantPower,
-            unbalance, new HarmonicEmf(fifth, new Complex(seventh, 0.3 * seventh), new Complex(0, eleventh)));
+        var input = new RectifierInput
+        {
+            Kind = RectifierKind.SixPulse,
+            LineVoltageV = volts,
+            FrequencyHz = hertz,
+            SourceResistanceOhm = ohm / ratio / 8,
+            SourceInductanceH = ohm / ratio / omega,
+            DcChokeH = chokePct / 100 * ohm / omega,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = 90e-6 * 90,
+            DcLoadW = load * ratedW,
+            LoadModel = DcLoadModel.ConstantPower,
+            UnbalancePu = unbalance,
+            Background = new HarmonicEmf(fifth, new Complex(seventh, 0.3 * seventh), new Complex(0, eleventh)),
+        };
         var one = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input));
         var other = MultiPulseStudy.OneBridge(input, 0);
         Assert.NotNull(other);
@@ -64,7 +76,20 @@ public sealed class TwoSolversTests
     [Fact]
     public void A_search_that_begins_at_a_neighbour_ends_where_a_fresh_one_does()
     {
-        var input = new RectifierInput(RectifierKind.SixPulse, 400, 50, 0.01, 80e-6, 130e-6, 0, 5e-3, 55e3, UnbalancePu: 0.005, Background: new HarmonicEmf(0.01, 0));
+        var input = new RectifierInput
+        {
+            Kind = RectifierKind.SixPulse,
+            LineVoltageV = 400,
+            FrequencyHz = 50,
+            SourceResistanceOhm = 0.01,
+            SourceInductanceH = 80e-6,
+            DcChokeH = 130e-6,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = 5e-3,
+            DcLoadW = 55e3,
+            UnbalancePu = 0.005,
+            Background = new HarmonicEmf(0.01, 0),
+        };
         var neighbour = RectifierStudy.Run(input with { Background = new HarmonicEmf(0.015, 0.002), LineVoltageV = 398 });
         var near = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input, neighbour));
         var fresh = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input));
@@ -75,7 +100,19 @@ public sealed class TwoSolversTests
     [Fact]
     public void Harmonic_EMFs_beyond_what_the_circuit_describes_are_refused()
     {
-        var input = new RectifierInput(RectifierKind.SixPulse, 400, 50, 0.01, 80e-6, 0, 0, 5e-3, 55e3, Background: new HarmonicEmf(0, 0, 0.31));
+        var input = new RectifierInput
+        {
+            Kind = RectifierKind.SixPulse,
+            LineVoltageV = 400,
+            FrequencyHz = 50,
+            SourceResistanceOhm = 0.01,
+            SourceInductanceH = 80e-6,
+            DcChokeH = 0,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = 5e-3,
+            DcLoadW = 55e3,
+            Background = new HarmonicEmf(0, 0, 0.31),
+        };
         Assert.Throws<ArgumentOutOfRangeException>(() => RectifierStudy.Run(input));
         Assert.Equal(0.31, input.Background.Largest);
         Assert.Equal(0.31 * 0.31, input.Background.SquareSum, 12);
@@ -94,9 +131,25 @@ public sealed class TwoSolversTests
         const double ratedW = 200e3, volts = 400, hertz = 50;
         var ohm = volts * volts / ratedW;
         var omega = 2 * Math.PI * hertz;
-        var input = new RectifierInput(
-            RectifierKind.SixPulse, volts, hertz, ohm / 300, ohm / 40 / omega, 0.03 * ohm * bridges / omega, 0, 80e-6 * 200, ratedW, DcLoadModel.ConstantPower,
-            unbalance, new HarmonicEmf(fifth, 0), 0, bridges, 0.05 * ohm * bridges / omega, mismatch);
+        var input = new RectifierInput
+        {
+            Kind = RectifierKind.SixPulse,
+            LineVoltageV = volts,
+            FrequencyHz = hertz,
+            SourceResistanceOhm = ohm / 300,
+            SourceInductanceH = ohm / 40 / omega,
+            DcChokeH = 0.03 * ohm * bridges / omega,
+            DcChokeResistanceOhm = 0,
+            DcCapacitanceF = 80e-6 * 200,
+            DcLoadW = ratedW,
+            LoadModel = DcLoadModel.ConstantPower,
+            UnbalancePu = unbalance,
+            Background = new HarmonicEmf(fifth, 0),
+            UnbalanceRad = 0,
+            Bridges = bridges,
+            LeakageH = 0.05 * ohm * bridges / omega,
+            LeakageMismatchPu = mismatch,
+        };
         var one = Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input));
         var other = Assert.IsType<RectifierResult.SteadyState>(MultiPulseStudy.Run(input));
         Assert.Equal(one.DcVoltageMeanV, other.DcVoltageMeanV, 1e-4 * one.DcVoltageMeanV);

@@ -109,7 +109,5 @@ public sealed class SharedShaftTests
         Assert.Throws<UnfitDataException>(() => SharedShaftStudy.Run(input with { LoadInertiaKgM2 = 0 }));
     }
 
-    private static SharingInput Input(SharingKind kind, double stiffness) => new(
-        [new SharingUnit(Rated, 300, 0.2, 3, 0, 0), new SharingUnit(Rated, 300, 0.2, 3, 0.3, 2)],
-        kind, 150, 2, 50, 180, stiffness, 30, 5, 2, 150, 1);
+    private static SharingInput Input(SharingKind kind, double stiffness) => new() { Units = [new SharingUnit(Rated, 300, 0.2, 3, 0, 0), new SharingUnit(Rated, 300, 0.2, 3, 0.3, 2)], Kind = kind, SpeedRadPerS = 150, LoadInertiaKgM2 = 2, IdleNm = 50, LoadNm = 180, StiffnessNmPerRad = stiffness, DampingNmSPerRad = 30, SpeedWindowPct = 5, TrimPct = 2, TrimLimitPct = 150, LostUnit = 1 };
 }

@@ -43,27 +43,38 @@ public sealed record StopInput(
 public readonly record struct StopMoment(double TimeS, double SpeedRadPerS, double BrakingNm, double LinkV, double ReturnedW);
 
 /// <summary>A stop.</summary>
-/// <param name="End">How it ended.</param>
-/// <param name="TimeS">Time to rest, or to the trip, s.</param>
-/// <param name="Moments">Every step.</param>
-/// <param name="HighestLinkV">Highest link voltage, V.</param>
-/// <param name="PeakReturnedW">Largest power into the link, W.</param>
-/// <param name="ReturnedJ">Energy into the link, J.</param>
-/// <param name="BurntJ">Energy burnt in the resistor, J.</param>
-/// <param name="ToLineJ">Energy returned to the line, J.</param>
-/// <param name="MotorJ">Work that the motor took off the shaft, J.</param>
-/// <param name="LoadJ">Work that the load took off the shaft, J.</param>
-public sealed record StopResult(
-    StopEnd End,
-    double TimeS,
-    IReadOnlyList<StopMoment> Moments,
-    double HighestLinkV,
-    double PeakReturnedW,
-    double ReturnedJ,
-    double BurntJ,
-    double ToLineJ,
-    double MotorJ,
-    double LoadJ);
+public sealed record StopResult
+{
+    /// <summary>How it ended.</summary>
+    public required StopEnd End { get; init; }
+
+    /// <summary>Time to rest, or to the trip, s.</summary>
+    public required double TimeS { get; init; }
+
+    /// <summary>Every step.</summary>
+    public required IReadOnlyList<StopMoment> Moments { get; init; }
+
+    /// <summary>Highest link voltage, V.</summary>
+    public required double HighestLinkV { get; init; }
+
+    /// <summary>Largest power into the link, W.</summary>
+    public required double PeakReturnedW { get; init; }
+
+    /// <summary>Energy into the link, J.</summary>
+    public required double ReturnedJ { get; init; }
+
+    /// <summary>Energy burnt in the resistor, J.</summary>
+    public required double BurntJ { get; init; }
+
+    /// <summary>Energy returned to the line, J.</summary>
+    public required double ToLineJ { get; init; }
+
+    /// <summary>Work that the motor took off the shaft, J.</summary>
+    public required double MotorJ { get; init; }
+
+    /// <summary>Work that the load took off the shaft, J.</summary>
+    public required double LoadJ { get; init; }
+}
 
 /// <summary>
 /// A stop in steps of speed: in each J·Δω = (T + T_load)·Δt at the middle speed, the link's voltage by its energy. Where the
@@ -136,7 +147,19 @@ public static class StopSimulation
                 _ => Speed(input.TopRadPerS, moments.Count),
             };
             moments.Add(new StopMoment(Math.Min(time, LongestS), last, 0, voltage, 0));
-            return new StopResult(how, how == StopEnd.NeverStops ? double.PositiveInfinity : time, moments, highest, peak, returned, burnt, toLine, motor, loadWork);
+            return new StopResult
+            {
+                End = how,
+                TimeS = how == StopEnd.NeverStops ? double.PositiveInfinity : time,
+                Moments = moments,
+                HighestLinkV = highest,
+                PeakReturnedW = peak,
+                ReturnedJ = returned,
+                BurntJ = burnt,
+                ToLineJ = toLine,
+                MotorJ = motor,
+                LoadJ = loadWork,
+            };
         }
     }
 

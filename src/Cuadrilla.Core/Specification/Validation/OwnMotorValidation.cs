@@ -65,6 +65,20 @@ internal static class OwnMotorValidation
     // Only the plate is tried here; what a generic motor would fill in does not matter.
     private static MotorItem Probe(OwnMotor m) => new(
         "probe", string.Empty, string.Empty, m.Poles, "100", 1, 1, 1,
-        new MotorPlate(
-            1000, 400, 50, 1400, 2, 0.8, 0.8, 4, 2.5, 0.01, 4000, new LossSplit(0.5, 0.25, 0.1, 0.15, 0.5, 2, 0.15), m.Technology));
+        new MotorPlate
+        {
+            RatedPowerW = 1000,
+            RatedVoltageV = 400,
+            RatedFrequencyHz = 50,
+            RatedSpeedRpm = 1400,
+            RatedCurrentA = 2,
+            Efficiency = 0.8,
+            PowerFactor = 0.8,
+            Poles = 4,
+            BreakdownTorquePu = 2.5,
+            InertiaKgM2 = 0.01,
+            MaxSpeedRpm = 4000,
+            Split = new LossSplit(0.5, 0.25, 0.1, 0.15, 0.5, 2, 0.15),
+            Technology = m.Technology,
+        });
 }

@@ -11,48 +11,68 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Studies.Arrangements;
 
 /// <summary>What one way of building a lineup comes to in this plant.</summary>
-/// <param name="VariantId">Key of the way set aside; empty for the one in force.</param>
-/// <param name="Name">What it is called.</param>
-/// <param name="Fails">Checks of the lineup and of the plant that fail.</param>
-/// <param name="Tight">Those that are tight.</param>
-/// <param name="NeedsData">Those that need data.</param>
-/// <param name="Worst">Titles of what fails, at most five.</param>
-/// <param name="SuppliesKw">Rated power of all front ends, kW.</param>
-/// <param name="SimultaneousKw">Largest power that they take together in a scenario, kW.</param>
-/// <param name="LineA">Sum of their line currents there, A.</param>
-/// <param name="TddPct">Largest distortion at the PCC with the whole plant, %; NaN when not known.</param>
-/// <param name="IncomingCables">Front ends, each with its cable, fuses and switch.</param>
-/// <param name="ExchangedKwhPerHour">Energy exchanged on common buses, kWh an hour, largest scenario.</param>
-/// <param name="BurntKwh">Energy burnt a year, kWh.</param>
-/// <param name="Resistors">Brake resistors.</param>
-/// <param name="WidthMm">Width of all converters and supply modules, mm.</param>
-/// <param name="Year">Energy, cost and price, supply modules included.</param>
-/// <param name="Incomplete">Drive points whose year can't be computed.</param>
-/// <param name="StopsTogether">Most drive points that one fault stops.</param>
-/// <param name="Coordination">What the drives need between them.</param>
-/// <param name="SparePct">Supply power left for extension, % of the rated.</param>
-public sealed record LineupScore(
-    string VariantId,
-    string Name,
-    int Fails,
-    int Tight,
-    int NeedsData,
-    IReadOnlyList<string> Worst,
-    double SuppliesKw,
-    double SimultaneousKw,
-    double LineA,
-    double TddPct,
-    int IncomingCables,
-    double ExchangedKwhPerHour,
-    double BurntKwh,
-    int Resistors,
-    double WidthMm,
-    YearlyEnergy Year,
-    int Incomplete,
-    int StopsTogether,
-    IReadOnlyList<string> Coordination,
-    double SparePct)
+public sealed record LineupScore
 {
+    /// <summary>Key of the way set aside; empty for the one in force.</summary>
+    public required string VariantId { get; init; }
+
+    /// <summary>What it is called.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Checks of the lineup and of the plant that fail.</summary>
+    public required int Fails { get; init; }
+
+    /// <summary>Those that are tight.</summary>
+    public required int Tight { get; init; }
+
+    /// <summary>Those that need data.</summary>
+    public required int NeedsData { get; init; }
+
+    /// <summary>Titles of what fails, at most five.</summary>
+    public required IReadOnlyList<string> Worst { get; init; }
+
+    /// <summary>Rated power of all front ends, kW.</summary>
+    public required double SuppliesKw { get; init; }
+
+    /// <summary>Largest power that they take together in a scenario, kW.</summary>
+    public required double SimultaneousKw { get; init; }
+
+    /// <summary>Sum of their line currents there, A.</summary>
+    public required double LineA { get; init; }
+
+    /// <summary>Largest distortion at the PCC with the whole plant, %; NaN when not known.</summary>
+    public required double TddPct { get; init; }
+
+    /// <summary>Front ends, each with its cable, fuses and switch.</summary>
+    public required int IncomingCables { get; init; }
+
+    /// <summary>Energy exchanged on common buses, kWh an hour, largest scenario.</summary>
+    public required double ExchangedKwhPerHour { get; init; }
+
+    /// <summary>Energy burnt a year, kWh.</summary>
+    public required double BurntKwh { get; init; }
+
+    /// <summary>Brake resistors.</summary>
+    public required int Resistors { get; init; }
+
+    /// <summary>Width of all converters and supply modules, mm.</summary>
+    public required double WidthMm { get; init; }
+
+    /// <summary>Energy, cost and price, supply modules included.</summary>
+    public required YearlyEnergy Year { get; init; }
+
+    /// <summary>Drive points whose year can't be computed.</summary>
+    public required int Incomplete { get; init; }
+
+    /// <summary>Most drive points that one fault stops.</summary>
+    public required int StopsTogether { get; init; }
+
+    /// <summary>What the drives need between them.</summary>
+    public required IReadOnlyList<string> Coordination { get; init; }
+
+    /// <summary>Supply power left for extension, % of the rated.</summary>
+    public required double SparePct { get; init; }
+
     private const int NamedFailures = 5;
 
     /// <summary>Scores the lineup as it stands in a plant.</summary>
@@ -71,27 +91,29 @@ public sealed record LineupScore(
         var supplies = SuppliesKwOf(studies, buses);
         var simultaneous = loaded.Sum(d => d.Point.DcLoadW) / 1e3;
         var tdd = assessment.Checks.FirstOrDefault(c => c.Id == "harmonics.pcc-tdd");
-        return new LineupScore(
-            variantId,
-            name,
-            failing.Count,
-            checks.Count(c => c.Verdict == Verdict.Tight),
-            checks.Count(c => c.Verdict == Verdict.NeedsData),
-            [.. failing.Take(NamedFailures).Select(c => c.DrivePointId.Length > 0 ? $"{lineup.DrivePoints.First(p => p.Id == c.DrivePointId).Tag}: {c.Title}" : c.Title)],
-            supplies,
-            simultaneous,
-            loaded.Sum(d => (d.Front as RectifierResult.LineDraw)?.LoadedPhase.RmsA ?? 0),
-            tdd is { Figure.IsKnown: true } ? tdd.Figure.Value : double.NaN,
-            fronts.Count,
-            buses.Select(b => Exchanged(b, plant)).DefaultIfEmpty(0).Sum(),
-            studies.Sum(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Returned.BurntKwh ?? 0),
-            studies.Count(s => s.Model.Choice?.Braking is Braking.Resistor && s.Model.Input.Group is null or { IsHead: true }) + lineup.DcBuses.Count(b => b.ResistorOhm.IsKnown),
-            studies.Sum(s => (s.Model.Input.Group?.Count ?? 1) * (s.Model.Converter?.Item.Size.WidthMm ?? 0)) + buses.Sum(b => b.Module?.Size.WidthMm ?? 0),
-            Sum(studies, buses, plant),
-            studies.Count(s => !s.Alternatives.Any(a => a.IsChosen)),
-            Behind(lineup).DefaultIfEmpty(1).Max(),
-            CoordinationOf(lineup),
-            supplies > 0 ? 100 * (1 - (simultaneous / supplies)) : 0);
+        return new LineupScore
+        {
+            VariantId = variantId,
+            Name = name,
+            Fails = failing.Count,
+            Tight = checks.Count(c => c.Verdict == Verdict.Tight),
+            NeedsData = checks.Count(c => c.Verdict == Verdict.NeedsData),
+            Worst = [.. failing.Take(NamedFailures).Select(c => c.DrivePointId.Length > 0 ? $"{lineup.DrivePoints.First(p => p.Id == c.DrivePointId).Tag}: {c.Title}" : c.Title)],
+            SuppliesKw = supplies,
+            SimultaneousKw = simultaneous,
+            LineA = loaded.Sum(d => (d.Front as RectifierResult.LineDraw)?.LoadedPhase.RmsA ?? 0),
+            TddPct = tdd is { Figure.IsKnown: true } ? tdd.Figure.Value : double.NaN,
+            IncomingCables = fronts.Count,
+            ExchangedKwhPerHour = buses.Select(b => Exchanged(b, plant)).DefaultIfEmpty(0).Sum(),
+            BurntKwh = studies.Sum(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Returned.BurntKwh ?? 0),
+            Resistors = studies.Count(s => s.Model.Choice?.Braking is Braking.Resistor && s.Model.Input.Group is null or { IsHead: true }) + lineup.DcBuses.Count(b => b.ResistorOhm.IsKnown),
+            WidthMm = studies.Sum(s => (s.Model.Input.Group?.Count ?? 1) * (s.Model.Converter?.Item.Size.WidthMm ?? 0)) + buses.Sum(b => b.Module?.Size.WidthMm ?? 0),
+            Year = Sum(studies, buses, plant),
+            Incomplete = studies.Count(s => !s.Alternatives.Any(a => a.IsChosen)),
+            StopsTogether = Behind(lineup).DefaultIfEmpty(1).Max(),
+            Coordination = CoordinationOf(lineup),
+            SparePct = supplies > 0 ? 100 * (1 - (simultaneous / supplies)) : 0,
+        };
     }
 
     private static bool Concerns(Check check, Lineup lineup) =>

@@ -4,32 +4,47 @@ using Cuadrilla.Core.Motors;
 namespace Cuadrilla.Core.Studies.Candidates;
 
 /// <summary>One item of the catalogue judged for a drive point.</summary>
-/// <param name="ItemId">Catalogue key.</param>
-/// <param name="Name">What it is, in short.</param>
-/// <param name="RatedKw">Nominal size, kW.</param>
-/// <param name="RatedCurrentA">Rated current, A.</param>
-/// <param name="Fits">True when every judged check holds or is tight.</param>
-/// <param name="NeedsData">True when nothing fails, but its size can't be judged yet.</param>
-/// <param name="Reason">Why it fits or not, the nearest limit first.</param>
-/// <param name="UsagePct">Use of the nearest limit, %.</param>
-/// <param name="YearKwh">Energy of a year, kWh; null when the duty or the rest of the chain is missing.</param>
-/// <param name="LifetimeCost">Lifetime cost of motor and converter, currency; null likewise.</param>
-/// <param name="PriceIndex">Price in index points.</param>
-/// <param name="IsChosen">True for the engineer's choice.</param>
-/// <param name="Motor">The choice that was judged, for a motor; what choosing it puts in place.</param>
-/// <param name="Converter">The choice that was judged, for a converter.</param>
-public sealed record Candidate(
-    string ItemId,
-    string Name,
-    double RatedKw,
-    double RatedCurrentA,
-    bool Fits,
-    bool NeedsData,
-    string Reason,
-    double UsagePct,
-    double? YearKwh,
-    double? LifetimeCost,
-    double PriceIndex,
-    bool IsChosen,
-    MotorChoice? Motor,
-    ConverterChoice? Converter);
+public sealed record Candidate
+{
+    /// <summary>Catalogue key.</summary>
+    public required string ItemId { get; init; }
+
+    /// <summary>What it is, in short.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Nominal size, kW.</summary>
+    public required double RatedKw { get; init; }
+
+    /// <summary>Rated current, A.</summary>
+    public required double RatedCurrentA { get; init; }
+
+    /// <summary>True when every judged check holds or is tight.</summary>
+    public required bool Fits { get; init; }
+
+    /// <summary>True when nothing fails, but its size can't be judged yet.</summary>
+    public required bool NeedsData { get; init; }
+
+    /// <summary>Why it fits or not, the nearest limit first.</summary>
+    public required string Reason { get; init; }
+
+    /// <summary>Use of the nearest limit, %.</summary>
+    public required double UsagePct { get; init; }
+
+    /// <summary>Energy of a year, kWh; null when the duty or the rest of the chain is missing.</summary>
+    public required double? YearKwh { get; init; }
+
+    /// <summary>Lifetime cost of motor and converter, currency; null likewise.</summary>
+    public required double? LifetimeCost { get; init; }
+
+    /// <summary>Price in index points.</summary>
+    public required double PriceIndex { get; init; }
+
+    /// <summary>True for the engineer's choice.</summary>
+    public required bool IsChosen { get; init; }
+
+    /// <summary>The choice that was judged, for a motor; what choosing it puts in place.</summary>
+    public required MotorChoice? Motor { get; init; }
+
+    /// <summary>The choice that was judged, for a converter.</summary>
+    public required ConverterChoice? Converter { get; init; }
+}

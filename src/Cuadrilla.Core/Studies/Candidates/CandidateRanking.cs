@@ -148,7 +148,23 @@ public static class CandidateRanking
         var reason = refusal.Length > 0 ? refusal : needsData
             ? "Needs data: " + all.First(c => c.Id == sizes).Relief
             : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
-        return new Candidate(id, name, kw, currentA, fits, needsData, reason, worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst), kwh, cost, priceIndex, isChosen, forMotor && model.Fitted is { Choice: { } m } ? m with { Reason = string.Empty } : null, forMotor ? null : model.Input.DrivePoint.Converter);
+        return new Candidate
+        {
+            ItemId = id,
+            Name = name,
+            RatedKw = kw,
+            RatedCurrentA = currentA,
+            Fits = fits,
+            NeedsData = needsData,
+            Reason = reason,
+            UsagePct = worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst),
+            YearKwh = kwh,
+            LifetimeCost = cost,
+            PriceIndex = priceIndex,
+            IsChosen = isChosen,
+            Motor = forMotor && model.Fitted is { Choice: { } m } ? m with { Reason = string.Empty } : null,
+            Converter = forMotor ? null : model.Input.DrivePoint.Converter,
+        };
     }
 
     private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)

@@ -7,49 +7,71 @@ using Cuadrilla.Core.Studies.Energy;
 namespace Cuadrilla.Core.Studies.Candidates;
 
 /// <summary>One technology's best motor for a load, beside the incumbent. Powers in kW at the busbar.</summary>
-/// <param name="Candidate">The motor as it was judged.</param>
-/// <param name="Technology">Its kind.</param>
-/// <param name="IsIncumbent">True for the motor that stands now.</param>
-/// <param name="LineKw">Power at the busbar at the rated point; null while it can't be computed.</param>
-/// <param name="YearKwh">Energy of a year; null while it can't be computed.</param>
-/// <param name="CurrentA">Motor current at the rated point: for sizing, not for energy.</param>
-/// <param name="PowerFactor">Displacement factor at the motor.</param>
-/// <param name="EfficiencyPct">Motor efficiency at the rated point on the converter.</param>
-/// <param name="ConverterKw">Smallest converter of the catalogue that carries it at this site; null when none does.</param>
-/// <param name="ConverterA">Its current at this site.</param>
-/// <param name="Frame">Frame.</param>
-/// <param name="ShaftHeightMm">Shaft height.</param>
-/// <param name="LengthMm">Length.</param>
-/// <param name="MassKg">Mass.</param>
-/// <param name="RotorLossW">Loss in the rotor, which heats bearings and shaft.</param>
-/// <param name="WindingLossW">Copper loss in the stator.</param>
-/// <param name="BaseSpeedRpm">Speed up to which the torque is constant.</param>
-/// <param name="MaxSpeedRpm">Mechanical limit.</param>
-/// <param name="OnTheLine">Whether it can run across the line.</param>
-/// <param name="DrivenWhileOff">What happens when the shaft is driven with the converter off.</param>
-/// <param name="PaybackYears">Extra price over the incumbent's, by the cost saved a year; null when nothing is saved.</param>
-public sealed record TechnologyRow(
-    Candidate Candidate,
-    MotorTechnology Technology,
-    bool IsIncumbent,
-    double? LineKw,
-    double? YearKwh,
-    double CurrentA,
-    double PowerFactor,
-    double EfficiencyPct,
-    double? ConverterKw,
-    double? ConverterA,
-    string Frame,
-    double ShaftHeightMm,
-    double LengthMm,
-    double MassKg,
-    double RotorLossW,
-    double WindingLossW,
-    double BaseSpeedRpm,
-    double MaxSpeedRpm,
-    string OnTheLine,
-    string DrivenWhileOff,
-    double? PaybackYears);
+public sealed record TechnologyRow
+{
+    /// <summary>The motor as it was judged.</summary>
+    public required Candidate Candidate { get; init; }
+
+    /// <summary>Its kind.</summary>
+    public required MotorTechnology Technology { get; init; }
+
+    /// <summary>True for the motor that stands now.</summary>
+    public required bool IsIncumbent { get; init; }
+
+    /// <summary>Power at the busbar at the rated point; null while it can't be computed.</summary>
+    public required double? LineKw { get; init; }
+
+    /// <summary>Energy of a year; null while it can't be computed.</summary>
+    public required double? YearKwh { get; init; }
+
+    /// <summary>Motor current at the rated point: for sizing, not for energy.</summary>
+    public required double CurrentA { get; init; }
+
+    /// <summary>Displacement factor at the motor.</summary>
+    public required double PowerFactor { get; init; }
+
+    /// <summary>Motor efficiency at the rated point on the converter.</summary>
+    public required double EfficiencyPct { get; init; }
+
+    /// <summary>Smallest converter of the catalogue that carries it at this site; null when none does.</summary>
+    public required double? ConverterKw { get; init; }
+
+    /// <summary>Its current at this site.</summary>
+    public required double? ConverterA { get; init; }
+
+    /// <summary>Frame.</summary>
+    public required string Frame { get; init; }
+
+    /// <summary>Shaft height.</summary>
+    public required double ShaftHeightMm { get; init; }
+
+    /// <summary>Length.</summary>
+    public required double LengthMm { get; init; }
+
+    /// <summary>Mass.</summary>
+    public required double MassKg { get; init; }
+
+    /// <summary>Loss in the rotor, which heats bearings and shaft.</summary>
+    public required double RotorLossW { get; init; }
+
+    /// <summary>Copper loss in the stator.</summary>
+    public required double WindingLossW { get; init; }
+
+    /// <summary>Speed up to which the torque is constant.</summary>
+    public required double BaseSpeedRpm { get; init; }
+
+    /// <summary>Mechanical limit.</summary>
+    public required double MaxSpeedRpm { get; init; }
+
+    /// <summary>Whether it can run across the line.</summary>
+    public required string OnTheLine { get; init; }
+
+    /// <summary>What happens when the shaft is driven with the converter off.</summary>
+    public required string DrivenWhileOff { get; init; }
+
+    /// <summary>Extra price over the incumbent's, by the cost saved a year; null when nothing is saved.</summary>
+    public required double? PaybackYears { get; init; }
+}
 
 /// <summary>The best motor of each technology for one load, and the incumbent first. See <c>docs/methods/motor-losses.md</c>.</summary>
 public static class TechnologyComparison
@@ -93,32 +115,34 @@ public static class TechnologyComparison
                 item.PriceIndex,
                 input.Tariff)
             : null;
-        return new TechnologyRow(
-            candidate,
-            item.Technology,
-            candidate.IsChosen,
-            drive?.At(1).LineW / 1e3,
-            year?.EnergyKwh,
-            point.CurrentA,
-            point.PowerFactor,
-            100 * point.Efficiency,
-            converter?.Item.RatedKw,
-            converter?.SiteCurrentA,
-            item.Frame,
-            item.ShaftHeightMm,
-            item.LengthMm,
-            item.MassKg,
-            point.RotorW,
-            point.StatorW,
-            model.Motor.BaseSpeedRpm,
-            item.Plate.MaxSpeedRpm,
-            item.Plate.StartsOnTheLine
+        return new TechnologyRow
+        {
+            Candidate = candidate,
+            Technology = item.Technology,
+            IsIncumbent = candidate.IsChosen,
+            LineKw = drive?.At(1).LineW / 1e3,
+            YearKwh = year?.EnergyKwh,
+            CurrentA = point.CurrentA,
+            PowerFactor = point.PowerFactor,
+            EfficiencyPct = 100 * point.Efficiency,
+            ConverterKw = converter?.Item.RatedKw,
+            ConverterA = converter?.SiteCurrentA,
+            Frame = item.Frame,
+            ShaftHeightMm = item.ShaftHeightMm,
+            LengthMm = item.LengthMm,
+            MassKg = item.MassKg,
+            RotorLossW = point.RotorW,
+            WindingLossW = point.StatorW,
+            BaseSpeedRpm = model.Motor.BaseSpeedRpm,
+            MaxSpeedRpm = item.Plate.MaxSpeedRpm,
+            OnTheLine = item.Plate.StartsOnTheLine
                 ? FormattableString.Invariant($"yes: {item.Plate.LockedRotorCurrentPu:0.#} × current, {item.Plate.LockedRotorTorquePu:0.#} × torque with locked rotor")
                 : "no, converter only",
-            item.Plate.HasMagnets
+            DrivenWhileOff = item.Plate.HasMagnets
                 ? FormattableString.Invariant($"voltage at the terminals, {item.Plate.BackEmfVPerKrpm * shaft.SpeedRpm / 1000:0} V at rated speed")
                 : "dead",
-            null);
+            PaybackYears = null,
+        };
     }
 
     private static ConverterAtSite? Smallest(DrivePointModel model, double neededA, EngineeringData data)

@@ -26,42 +26,59 @@ public sealed record BusSupply(
 public sealed record BusMoment(double TimeS, double NetW, double SupplyW, double ChopperW, double BusV, IReadOnlyList<double> MembersW);
 
 /// <summary>A process cycle on a common DC bus.</summary>
-/// <param name="SpanS">Time looked at, s: the longest cycle of the members.</param>
-/// <param name="Moments">Each change, and the end.</param>
-/// <param name="PeakW">Largest net power, W.</param>
-/// <param name="RmsW">Root mean square of the net power drawn, W.</param>
-/// <param name="MeanW">Mean of the net power drawn, W.</param>
-/// <param name="PeakReturnW">Largest power that comes back together, W, above zero.</param>
-/// <param name="SumOfPeaksW">Sum of each member's largest power, W: what it would be, should all peaks meet.</param>
-/// <param name="TakenJ">Energy that the members take, J.</param>
-/// <param name="GivenJ">Energy that they give, J.</param>
-/// <param name="ExchangedJ">Of it used at once by the others, J.</param>
-/// <param name="SupplyJ">Energy from the supply module, J.</param>
-/// <param name="ReturnedJ">Energy returned to the line, J.</param>
-/// <param name="BurntJ">Energy burnt, J.</param>
-/// <param name="StoredJ">What the capacitors hold more at the end than at the start, J.</param>
-/// <param name="HighestV">Highest voltage, V.</param>
-/// <param name="Trips">True when neither line nor resistor takes all.</param>
-/// <param name="OffAtS">The moment at which the members switch off, the voltage too high or, with the line gone, too low, s; null when they never do.</param>
-public sealed record CommonBusResult(
-    double SpanS,
-    IReadOnlyList<BusMoment> Moments,
-    double PeakW,
-    double RmsW,
-    double MeanW,
-    double PeakReturnW,
-    double SumOfPeaksW,
-    double TakenJ,
-    double GivenJ,
-    double ExchangedJ,
-    double SupplyJ,
-    double ReturnedJ,
-    double BurntJ,
-    double StoredJ,
-    double HighestV,
-    bool Trips,
-    double? OffAtS)
+public sealed record CommonBusResult
 {
+    /// <summary>Time looked at, s: the longest cycle of the members.</summary>
+    public required double SpanS { get; init; }
+
+    /// <summary>Each change, and the end.</summary>
+    public required IReadOnlyList<BusMoment> Moments { get; init; }
+
+    /// <summary>Largest net power, W.</summary>
+    public required double PeakW { get; init; }
+
+    /// <summary>Root mean square of the net power drawn, W.</summary>
+    public required double RmsW { get; init; }
+
+    /// <summary>Mean of the net power drawn, W.</summary>
+    public required double MeanW { get; init; }
+
+    /// <summary>Largest power that comes back together, W, above zero.</summary>
+    public required double PeakReturnW { get; init; }
+
+    /// <summary>Sum of each member's largest power, W: what it would be, should all peaks meet.</summary>
+    public required double SumOfPeaksW { get; init; }
+
+    /// <summary>Energy that the members take, J.</summary>
+    public required double TakenJ { get; init; }
+
+    /// <summary>Energy that they give, J.</summary>
+    public required double GivenJ { get; init; }
+
+    /// <summary>Of it used at once by the others, J.</summary>
+    public required double ExchangedJ { get; init; }
+
+    /// <summary>Energy from the supply module, J.</summary>
+    public required double SupplyJ { get; init; }
+
+    /// <summary>Energy returned to the line, J.</summary>
+    public required double ReturnedJ { get; init; }
+
+    /// <summary>Energy burnt, J.</summary>
+    public required double BurntJ { get; init; }
+
+    /// <summary>What the capacitors hold more at the end than at the start, J.</summary>
+    public required double StoredJ { get; init; }
+
+    /// <summary>Highest voltage, V.</summary>
+    public required double HighestV { get; init; }
+
+    /// <summary>True when neither line nor resistor takes all.</summary>
+    public required bool Trips { get; init; }
+
+    /// <summary>The moment at which the members switch off, the voltage too high or, with the line gone, too low, s; null when they never do.</summary>
+    public required double? OffAtS { get; init; }
+
     /// <summary>Largest power through each section of the busbar, from the supply module on, W: what the members behind it take together.</summary>
     public double[] SectionsW() => [.. Enumerable.Range(0, Moments[0].MembersW.Count).Select(k => Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
 
@@ -137,9 +154,26 @@ public static class CommonBusStudy
 
         moments.Add(moments[^1] with { TimeS = time, BusV = voltage });
         var stored = 0.5 * capacitance * ((voltage * voltage) - (supply.RestV * supply.RestV));
-        return new CommonBusResult(
-            time, moments, peak, Math.Sqrt(square / time), drawn / time, back, members.Sum(m => Math.Max(0, m.Powers.Max(p => p.PowerW))),
-            taken, given, exchanged, supplied, returned, burnt, stored, highest, trips, offAt);
+        return new CommonBusResult
+        {
+            SpanS = time,
+            Moments = moments,
+            PeakW = peak,
+            RmsW = Math.Sqrt(square / time),
+            MeanW = drawn / time,
+            PeakReturnW = back,
+            SumOfPeaksW = members.Sum(m => Math.Max(0, m.Powers.Max(p => p.PowerW))),
+            TakenJ = taken,
+            GivenJ = given,
+            ExchangedJ = exchanged,
+            SupplyJ = supplied,
+            ReturnedJ = returned,
+            BurntJ = burnt,
+            StoredJ = stored,
+            HighestV = highest,
+            Trips = trips,
+            OffAtS = offAt,
+        };
     }
 
     // Changes of the members, and a grid fine enough to see the voltage move.

@@ -7,8 +7,38 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
 /// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
-public sealed record DrivePointInput(
-    DrivePoint DrivePoint, Site Site, Tariff Tariff, double BusVoltageV, double FrequencyHz, DefaultsInForce Defaults, OwnMotor? Own = null, OwnConverter? OwnConverter = null, bool OnDcBus = false, GroupFeed? Group = null);
+public sealed record DrivePointInput
+{
+    /// <summary>The drive point.</summary>
+    public required DrivePoint DrivePoint { get; init; }
+
+    /// <summary>Where it stands.</summary>
+    public required Site Site { get; init; }
+
+    /// <summary>What energy and money cost.</summary>
+    public required Tariff Tariff { get; init; }
+
+    /// <summary>Nominal voltage of its bus, V.</summary>
+    public required double BusVoltageV { get; init; }
+
+    /// <summary>Frequency of the plant, Hz.</summary>
+    public required double FrequencyHz { get; init; }
+
+    /// <summary>Defaults in force.</summary>
+    public required DefaultsInForce Defaults { get; init; }
+
+    /// <summary>Its motor where that is one of the project; null otherwise.</summary>
+    public OwnMotor? Own { get; init; }
+
+    /// <summary>Its converter likewise.</summary>
+    public OwnConverter? OwnConverter { get; init; }
+
+    /// <summary>True on a common DC bus.</summary>
+    public bool OnDcBus { get; init; }
+
+    /// <summary>What feeds it in a group; null outside.</summary>
+    public GroupFeed? Group { get; init; }
+}
 
 /// <summary>What a motor of a group is fed by.</summary>
 /// <param name="GroupId">Key of the group.</param>

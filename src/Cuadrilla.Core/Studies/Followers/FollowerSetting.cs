@@ -22,30 +22,41 @@ public sealed record FollowerInput(
 /// The setting of a ratio follower that compares pulses: n_F = n_L·r·u_L/u_F, setting = n_F·p_F/(n_L·p_L), as the display writes it.
 /// See <c>docs/methods/follower.md</c>.
 /// </summary>
-/// <param name="SpeedRatio">Follower's speed over leader's.</param>
-/// <param name="PulseRatio">Follower's pulses over leader's, exact.</param>
-/// <param name="DisplaySetting">What is entered: the pulse ratio in the display's scaling, rounded.</param>
-/// <param name="RoundingPct">Error of the ratio by that rounding, %.</param>
-/// <param name="FollowerAtLeastRpm">Follower's speed at the leader's least, rpm.</param>
-/// <param name="FollowerAtLargestRpm">Follower's speed at the leader's largest, rpm.</param>
-/// <param name="WithinSpeeds">True when both lie within the follower's limits.</param>
-/// <param name="FitsDisplay">True when the setting is at least 1 and not above the largest.</param>
-/// <param name="LargestPulseHz">Largest pulse frequency of both, Hz.</param>
-/// <param name="WithinInput">True when the input counts it.</param>
-/// <param name="ResolutionPct">One pulse within the sample time, % of the coarser axis' least speed; infinite at standstill.</param>
-public sealed record FollowerSetting(
-    double SpeedRatio,
-    double PulseRatio,
-    double DisplaySetting,
-    double RoundingPct,
-    double FollowerAtLeastRpm,
-    double FollowerAtLargestRpm,
-    bool WithinSpeeds,
-    bool FitsDisplay,
-    double LargestPulseHz,
-    bool WithinInput,
-    double ResolutionPct)
+public sealed record FollowerSetting
 {
+    /// <summary>Follower's speed over leader's.</summary>
+    public required double SpeedRatio { get; init; }
+
+    /// <summary>Follower's pulses over leader's, exact.</summary>
+    public required double PulseRatio { get; init; }
+
+    /// <summary>What is entered: the pulse ratio in the display's scaling, rounded.</summary>
+    public required double DisplaySetting { get; init; }
+
+    /// <summary>Error of the ratio by that rounding, %.</summary>
+    public required double RoundingPct { get; init; }
+
+    /// <summary>Follower's speed at the leader's least, rpm.</summary>
+    public required double FollowerAtLeastRpm { get; init; }
+
+    /// <summary>Follower's speed at the leader's largest, rpm.</summary>
+    public required double FollowerAtLargestRpm { get; init; }
+
+    /// <summary>True when both lie within the follower's limits.</summary>
+    public required bool WithinSpeeds { get; init; }
+
+    /// <summary>True when the setting is at least 1 and not above the largest.</summary>
+    public required bool FitsDisplay { get; init; }
+
+    /// <summary>Largest pulse frequency of both, Hz.</summary>
+    public required double LargestPulseHz { get; init; }
+
+    /// <summary>True when the input counts it.</summary>
+    public required bool WithinInput { get; init; }
+
+    /// <summary>One pulse within the sample time, % of the coarser axis' least speed; infinite at standstill.</summary>
+    public required double ResolutionPct { get; init; }
+
     /// <summary>Computes it.</summary>
     public static FollowerSetting Of(FollowerInput input)
     {
@@ -59,17 +70,19 @@ public sealed record FollowerSetting(
         double Hz(double rpm, FollowerAxis axis) => rpm * axis.PulsesPerTurn / 60;
         double OnePulse(double rpm, FollowerAxis axis) => rpm > 0 ? 100 / (Hz(rpm, axis) * input.SampleTimeS) : double.PositiveInfinity;
         var largest = Math.Max(Hz(leader.LargestRpm, leader), Hz(high, follower));
-        return new FollowerSetting(
-            speed,
-            pulses,
-            setting,
-            100 * ((setting / scale / pulses) - 1),
-            low,
-            high,
-            low >= follower.LeastRpm && high <= follower.LargestRpm,
-            setting >= 1 && setting <= input.LargestSetting,
-            largest,
-            largest <= input.InputLimitHz,
-            Math.Max(OnePulse(leader.LeastRpm, leader), OnePulse(low, follower)));
+        return new FollowerSetting
+        {
+            SpeedRatio = speed,
+            PulseRatio = pulses,
+            DisplaySetting = setting,
+            RoundingPct = 100 * ((setting / scale / pulses) - 1),
+            FollowerAtLeastRpm = low,
+            FollowerAtLargestRpm = high,
+            WithinSpeeds = low >= follower.LeastRpm && high <= follower.LargestRpm,
+            FitsDisplay = setting >= 1 && setting <= input.LargestSetting,
+            LargestPulseHz = largest,
+            WithinInput = largest <= input.InputLimitHz,
+            ResolutionPct = Math.Max(OnePulse(leader.LeastRpm, leader), OnePulse(low, follower)),
+        };
     }
 }

@@ -3,33 +3,47 @@ using Cuadrilla.Core.Studies.Energy;
 namespace Cuadrilla.Core.Studies.Mitigation;
 
 /// <summary>One way of mitigating, assessed in the whole plant.</summary>
-/// <param name="Id">Stable key: a family of converters, <c>as-is</c>, <c>detuned</c>, <c>active-filter</c>, or <c>move:</c> and what is moved where.</param>
-/// <param name="Name">What it is.</param>
-/// <param name="Changed">Drive points that it changes.</param>
-/// <param name="ThdiPct">Largest distortion of the changed drives' currents, of all looked at where none is changed, %; NaN when none draws.</param>
-/// <param name="TddPct">TDD at the coupling, worst scenario, %; NaN when not known.</param>
-/// <param name="ThdvPct">Largest distortion of a low-voltage bus, %; the line's own included.</param>
-/// <param name="OrderUsePct">Nearest order at the coupling, % of its limit.</param>
-/// <param name="Fails">Harmonic checks that fail.</param>
-/// <param name="Complies">True when none does.</param>
-/// <param name="Year">Energy, cost and price of the drive points looked at, and of what is added to the plant.</param>
-/// <param name="WidthMm">Width of their converters, mm.</param>
-/// <param name="Spoils">What spoils it.</param>
-/// <param name="Change">What it changes in the plant.</param>
-public sealed record MitigationWay(
-    string Id,
-    string Name,
-    int Changed,
-    double ThdiPct,
-    double TddPct,
-    double ThdvPct,
-    double OrderUsePct,
-    int Fails,
-    bool Complies,
-    YearlyEnergy Year,
-    double WidthMm,
-    string Spoils,
-    MitigationChange Change);
+public sealed record MitigationWay
+{
+    /// <summary>Stable key: a family of converters, <c>as-is</c>, <c>detuned</c>, <c>active-filter</c>, or <c>move:</c> and what is moved where.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>What it is.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Drive points that it changes.</summary>
+    public required int Changed { get; init; }
+
+    /// <summary>Largest distortion of the changed drives' currents, of all looked at where none is changed, %; NaN when none draws.</summary>
+    public required double ThdiPct { get; init; }
+
+    /// <summary>TDD at the coupling, worst scenario, %; NaN when not known.</summary>
+    public required double TddPct { get; init; }
+
+    /// <summary>Largest distortion of a low-voltage bus, %; the line's own included.</summary>
+    public required double ThdvPct { get; init; }
+
+    /// <summary>Nearest order at the coupling, % of its limit.</summary>
+    public required double OrderUsePct { get; init; }
+
+    /// <summary>Harmonic checks that fail.</summary>
+    public required int Fails { get; init; }
+
+    /// <summary>True when none does.</summary>
+    public required bool Complies { get; init; }
+
+    /// <summary>Energy, cost and price of the drive points looked at, and of what is added to the plant.</summary>
+    public required YearlyEnergy Year { get; init; }
+
+    /// <summary>Width of their converters, mm.</summary>
+    public required double WidthMm { get; init; }
+
+    /// <summary>What spoils it.</summary>
+    public required string Spoils { get; init; }
+
+    /// <summary>What it changes in the plant.</summary>
+    public required MitigationChange Change { get; init; }
+}
 
 /// <summary>Something moved to a bus of another clock hour.</summary>
 /// <param name="LineupId">Lineup that is hung from another bus; empty when a single drive point moves.</param>

@@ -150,10 +150,22 @@ public static class MitigationWorkbench
         var fails = harmonic.Count(c => c.Verdict is Verdict.Fails or Verdict.NeedsData);
         double Figure(string check) => harmonic.Where(c => c.Id == check && c.Figure.IsKnown).Select(c => c.Figure.Value).DefaultIfEmpty(double.NaN).Max();
         double Use(string check) => harmonic.Where(c => c.Id == check && c is { Figure.IsKnown: true, Limit.IsKnown: true }).Select(c => 100 * c.Figure.Value / c.Limit.Value).DefaultIfEmpty(double.NaN).Max();
-        return new MitigationWay(
-            trial.Id, trial.Name, trial.Change.Choices.Count, draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(), Figure("harmonics.pcc-tdd"),
-            assessment.Scenarios.SelectMany(s => s.Buses).Where(b => plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000).Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
-            Use("harmonics.pcc-orders"), fails, fails == 0, year, studies.Sum(s => s.Model.Converter?.Item.Size.WidthMm ?? 0), trial.Spoils, trial.Change);
+        return new MitigationWay
+        {
+            Id = trial.Id,
+            Name = trial.Name,
+            Changed = trial.Change.Choices.Count,
+            ThdiPct = draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(),
+            TddPct = Figure("harmonics.pcc-tdd"),
+            ThdvPct = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000).Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
+            OrderUsePct = Use("harmonics.pcc-orders"),
+            Fails = fails,
+            Complies = fails == 0,
+            Year = year,
+            WidthMm = studies.Sum(s => s.Model.Converter?.Item.Size.WidthMm ?? 0),
+            Spoils = trial.Spoils,
+            Change = trial.Change,
+        };
     }
 
     // Loss in parts of its rating while the busiest of the drives runs; price by its current.

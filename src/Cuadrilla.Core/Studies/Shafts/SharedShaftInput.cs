@@ -26,40 +26,56 @@ public enum SharingKind
 }
 
 /// <summary>A shaft over time: part load, a step, a unit lost, the unit back.</summary>
-/// <param name="Units">Two to eight, the leader first.</param>
-/// <param name="Kind">How they share.</param>
-/// <param name="SpeedRadPerS">Speed reference, rad/s, &gt; 0.</param>
-/// <param name="LoadInertiaKgM2">Inertia of the load at the motors' shaft, kg·m², &gt; 0.</param>
-/// <param name="IdleNm">Torque of the load before the step, Nm.</param>
-/// <param name="LoadNm">Torque of the load after it, Nm.</param>
-/// <param name="StiffnessNmPerRad">Stiffness between each unit and the load, Nm/rad; infinite: rigid.</param>
-/// <param name="DampingNmSPerRad">Damping there, Nm·s/rad.</param>
-/// <param name="SpeedWindowPct">Speed band of torque followers, %.</param>
-/// <param name="TrimPct">Largest trim, %.</param>
-/// <param name="TrimLimitPct">Torque limit of trimmed followers, % of rated.</param>
-/// <param name="LostUnit">Unit that is lost; -1: none.</param>
-/// <param name="StepAtS">Moment of the load step, s.</param>
-/// <param name="LostAtS">Moment of the loss, s.</param>
-/// <param name="BackAtS">Moment of the reconnection, s.</param>
-/// <param name="SpanS">Time looked at, s.</param>
-public sealed record SharingInput(
-    IReadOnlyList<SharingUnit> Units,
-    SharingKind Kind,
-    double SpeedRadPerS,
-    double LoadInertiaKgM2,
-    double IdleNm,
-    double LoadNm,
-    double StiffnessNmPerRad,
-    double DampingNmSPerRad,
-    double SpeedWindowPct,
-    double TrimPct,
-    double TrimLimitPct,
-    int LostUnit,
-    double StepAtS = 2,
-    double LostAtS = 8,
-    double BackAtS = 12,
-    double SpanS = 20)
+public sealed record SharingInput
 {
+    /// <summary>Two to eight, the leader first.</summary>
+    public required IReadOnlyList<SharingUnit> Units { get; init; }
+
+    /// <summary>How they share.</summary>
+    public required SharingKind Kind { get; init; }
+
+    /// <summary>Speed reference, rad/s, &gt; 0.</summary>
+    public required double SpeedRadPerS { get; init; }
+
+    /// <summary>Inertia of the load at the motors' shaft, kg·m², &gt; 0.</summary>
+    public required double LoadInertiaKgM2 { get; init; }
+
+    /// <summary>Torque of the load before the step, Nm.</summary>
+    public required double IdleNm { get; init; }
+
+    /// <summary>Torque of the load after it, Nm.</summary>
+    public required double LoadNm { get; init; }
+
+    /// <summary>Stiffness between each unit and the load, Nm/rad; infinite: rigid.</summary>
+    public required double StiffnessNmPerRad { get; init; }
+
+    /// <summary>Damping there, Nm·s/rad.</summary>
+    public required double DampingNmSPerRad { get; init; }
+
+    /// <summary>Speed band of torque followers, %.</summary>
+    public required double SpeedWindowPct { get; init; }
+
+    /// <summary>Largest trim, %.</summary>
+    public required double TrimPct { get; init; }
+
+    /// <summary>Torque limit of trimmed followers, % of rated.</summary>
+    public required double TrimLimitPct { get; init; }
+
+    /// <summary>Unit that is lost; -1: none.</summary>
+    public required int LostUnit { get; init; }
+
+    /// <summary>Moment of the load step, s.</summary>
+    public double StepAtS { get; init; } = 2;
+
+    /// <summary>Moment of the loss, s.</summary>
+    public double LostAtS { get; init; } = 8;
+
+    /// <summary>Moment of the reconnection, s.</summary>
+    public double BackAtS { get; init; } = 12;
+
+    /// <summary>Time looked at, s.</summary>
+    public double SpanS { get; init; } = 20;
+
     /// <summary>True when all turn as one mass.</summary>
     public bool IsRigid => double.IsPositiveInfinity(StiffnessNmPerRad);
 }

@@ -109,19 +109,21 @@ public sealed class SharedShaftModel
         }
 
         var elastic = Shaft.Coupling as ShaftCoupling.Elastic;
-        return SharedShaftStudy.Run(new SharingInput(
-            [.. running.Select(i => Unit(i, rpm))],
-            kind ?? Kind,
-            rpm * 2 * Math.PI / 60,
-            Math.Max(running.Sum(i => Units[i].Load.InertiaKgM2), 1e-6),
-            idlePu * torque,
-            torque,
-            elastic?.StiffnessNmPerRad.Value ?? double.PositiveInfinity,
-            elastic?.DampingNmSPerRad.Value ?? 0,
-            Shaft.Method is SharingMethod.TorqueFollower t ? t.SpeedWindowPct.Value : DefaultWindowPct,
-            TrimPct,
-            TrimLimitPct,
-            lost));
+        return SharedShaftStudy.Run(new SharingInput
+        {
+            Units = [.. running.Select(i => Unit(i, rpm))],
+            Kind = kind ?? Kind,
+            SpeedRadPerS = rpm * 2 * Math.PI / 60,
+            LoadInertiaKgM2 = Math.Max(running.Sum(i => Units[i].Load.InertiaKgM2), 1e-6),
+            IdleNm = idlePu * torque,
+            LoadNm = torque,
+            StiffnessNmPerRad = elastic?.StiffnessNmPerRad.Value ?? double.PositiveInfinity,
+            DampingNmSPerRad = elastic?.DampingNmSPerRad.Value ?? 0,
+            SpeedWindowPct = Shaft.Method is SharingMethod.TorqueFollower t ? t.SpeedWindowPct.Value : DefaultWindowPct,
+            TrimPct = TrimPct,
+            TrimLimitPct = TrimLimitPct,
+            LostUnit = lost,
+        });
     }
 
     // For a look at another way of sharing than the one specified.

@@ -182,16 +182,24 @@ public static class StartStudy
             rotor = run.Energy.RotorJ / (CageCircuitFit.Run(plate).Circuit.At(1, plate.RatedVoltageV).RotorLossW * model.StallTimeS);
         }
 
-        return new StartCase(
-            id, name, isChosen, string.Empty, run, drive.TargetRadPerS * 60 / (2 * Math.PI),
-            run.Moments.Max(m => m.State.LineCurrentA),
-            run.Moments.Max(m => m.State.StarterCurrentA),
-            dip, dip * place.PccSharePu, surplus,
-            Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c)),
-            Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c, running)),
-            circuit is null ? new Dictionary<TripClass, double>() : Classes.ToDictionary(c => c, c => TripHeat.LongestTripS(plate.LockedRotorCurrentPu, running, c) / model.StallTimeS),
-            rotor,
-            StartsPerHour(model, run));
+        return new StartCase
+        {
+            Id = id,
+            Name = name,
+            IsChosen = isChosen,
+            Run = run,
+            TargetRpm = drive.TargetRadPerS * 60 / (2 * Math.PI),
+            PeakLineA = run.Moments.Max(m => m.State.LineCurrentA),
+            PeakStarterA = run.Moments.Max(m => m.State.StarterCurrentA),
+            DipPct = dip,
+            DipAtPccPct = dip * place.PccSharePu,
+            LeastSurplusPu = surplus,
+            TripHeatPu = Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c)),
+            HotTripHeatPu = Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c, running)),
+            StallTripPu = circuit is null ? new Dictionary<TripClass, double>() : Classes.ToDictionary(c => c, c => TripHeat.LongestTripS(plate.LockedRotorCurrentPu, running, c) / model.StallTimeS),
+            RotorHeatPu = rotor,
+            StartsPerHour = StartsPerHour(model, run),
+        };
     }
 
     // An hour of the motor's heat budget less what it loses running, over the heat of a start beyond that.
@@ -238,8 +246,7 @@ public static class StartStudy
         return Math.Clamp(Math.Round(run.TimeS, 1), 0.5, 60);
     }
 
-    private static StartCase Impossible(string id, string name, bool isChosen, string why) => new(
-        id, name, isChosen, why, null, 0, 0, 0, 0, 0, 0, new Dictionary<TripClass, double>(), new Dictionary<TripClass, double>(), new Dictionary<TripClass, double>(), 0, 0);
+    private static StartCase Impossible(string id, string name, bool isChosen, string why) => new() { Id = id, Name = name, IsChosen = isChosen, Impossible = why };
 
     // Star for ever: nothing will be raised, so that a stand is seen as one.
     private sealed class Settled(IStartDrive inner) : IStartDrive

@@ -83,19 +83,21 @@ internal static class FrontSolver
     private static RectifierInput Circuit(ConverterItem item, RectifierKind kind, OperatingPoint point, in FrontPlace place)
     {
         var omega = 2 * Math.PI * place.FrequencyHz;
-        return new RectifierInput(
-            kind,
-            place.EmfV,
-            place.FrequencyHz,
-            place.SeenOhm.Real,
-            (place.SeenOhm.Imaginary / omega) + item.LineSideH(place.FrequencyHz),
-            item.DcChokeH(place.FrequencyHz),
-            item.DcChokeResistanceOhm,
-            item.DcCapacitanceUf * 1e-6,
-            point.DcLoadW,
-            DcLoadModel.ConstantPower,
-            place.UnbalancePu,
-            place.Background);
+        return new RectifierInput
+        {
+            Kind = kind,
+            LineVoltageV = place.EmfV,
+            FrequencyHz = place.FrequencyHz,
+            SourceResistanceOhm = place.SeenOhm.Real,
+            SourceInductanceH = (place.SeenOhm.Imaginary / omega) + item.LineSideH(place.FrequencyHz),
+            DcChokeH = item.DcChokeH(place.FrequencyHz),
+            DcChokeResistanceOhm = item.DcChokeResistanceOhm,
+            DcCapacitanceF = item.DcCapacitanceUf * 1e-6,
+            DcLoadW = point.DcLoadW,
+            LoadModel = DcLoadModel.ConstantPower,
+            UnbalancePu = place.UnbalancePu,
+            Background = place.Background,
+        };
     }
 
     // Between two phases the loop holds the impedance of both. Between phase and neutral the zero sequence is taken to be as

@@ -10,38 +10,53 @@ using Cuadrilla.Core.Studies.Supply.Balance;
 namespace Cuadrilla.Core.Studies.Supply;
 
 /// <summary>What a scenario draws and does, from the source to each drive.</summary>
-/// <param name="ScenarioId">Which scenario.</param>
-/// <param name="ScenarioName">Its name.</param>
-/// <param name="Network">Network in its switching state, source at its weakest.</param>
-/// <param name="Strongest">The same with the source at its strongest.</param>
-/// <param name="Pcc">Currents and voltages at the PCC, of the phase with the most harmonic current; all zero when the PCC is dead.</param>
-/// <param name="PccPhases">The same of every phase; one stands for all when they are alike.</param>
-/// <param name="Transformers">Each transformer in service.</param>
-/// <param name="Buses">Each live bus.</param>
-/// <param name="RectifierDcW">DC load of all rectifiers, W.</param>
-/// <param name="Drives">Each running drive.</param>
-/// <param name="Loads">What hangs on the network at harmonics beside the drives' currents.</param>
-/// <param name="Unsettled">Tags of drives whose front end has no steady state, with the reason; a network that can't carry its load.</param>
-/// <param name="Unfed">Tags of drive points that are to run and whose bus is dead.</param>
-/// <param name="Banks">Each capacitor bank that is on.</param>
-/// <param name="Iteration">How waveforms and network settled with each other.</param>
-public sealed record ScenarioResult(
-    string ScenarioId,
-    string ScenarioName,
-    SupplyNetwork Network,
-    SupplyNetwork Strongest,
-    PccStudy.Result Pcc,
-    IReadOnlyList<PccStudy.Result> PccPhases,
-    IReadOnlyList<TransformerInScenario> Transformers,
-    IReadOnlyList<BusInScenario> Buses,
-    double RectifierDcW,
-    IReadOnlyList<DriveInScenario> Drives,
-    HarmonicLoads Loads,
-    IReadOnlyList<string> Unsettled,
-    IReadOnlyList<string> Unfed,
-    IReadOnlyList<BankInScenario> Banks,
-    FrontIteration Iteration)
+public sealed record ScenarioResult
 {
+    /// <summary>Which scenario.</summary>
+    public required string ScenarioId { get; init; }
+
+    /// <summary>Its name.</summary>
+    public required string ScenarioName { get; init; }
+
+    /// <summary>Network in its switching state, source at its weakest.</summary>
+    public required SupplyNetwork Network { get; init; }
+
+    /// <summary>The same with the source at its strongest.</summary>
+    public required SupplyNetwork Strongest { get; init; }
+
+    /// <summary>Currents and voltages at the PCC, of the phase with the most harmonic current; all zero when the PCC is dead.</summary>
+    public required PccStudy.Result Pcc { get; init; }
+
+    /// <summary>The same of every phase; one stands for all when they are alike.</summary>
+    public required IReadOnlyList<PccStudy.Result> PccPhases { get; init; }
+
+    /// <summary>Each transformer in service.</summary>
+    public required IReadOnlyList<TransformerInScenario> Transformers { get; init; }
+
+    /// <summary>Each live bus.</summary>
+    public required IReadOnlyList<BusInScenario> Buses { get; init; }
+
+    /// <summary>DC load of all rectifiers, W.</summary>
+    public required double RectifierDcW { get; init; }
+
+    /// <summary>Each running drive.</summary>
+    public required IReadOnlyList<DriveInScenario> Drives { get; init; }
+
+    /// <summary>What hangs on the network at harmonics beside the drives' currents.</summary>
+    public required HarmonicLoads Loads { get; init; }
+
+    /// <summary>Tags of drives whose front end has no steady state, with the reason; a network that can't carry its load.</summary>
+    public required IReadOnlyList<string> Unsettled { get; init; }
+
+    /// <summary>Tags of drive points that are to run and whose bus is dead.</summary>
+    public required IReadOnlyList<string> Unfed { get; init; }
+
+    /// <summary>Each capacitor bank that is on.</summary>
+    public required IReadOnlyList<BankInScenario> Banks { get; init; }
+
+    /// <summary>How waveforms and network settled with each other.</summary>
+    public required FrontIteration Iteration { get; init; }
+
     /// <summary>What each central active filter in service gives, and what it would have to give, A, by key.</summary>
     public required IReadOnlyDictionary<string, (double GivenA, double AskedA)> FilterCurrents { get; init; }
 

@@ -91,26 +91,26 @@ internal static class ScenarioStudy
         var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], loads);
         var scan = new NetworkScan(plant, scenario, network, loads);
         var pcc = sums.AtCoupling(plant.Pcc.BusId);
-        return new ScenarioResult(
-            scenario.Id,
-            scenario.Name,
-            network,
-            strongest,
-            pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
-            pcc.Length == 0 ? [Nothing] : pcc,
-            [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],
-            [
+        return new ScenarioResult
+        {
+            ScenarioId = scenario.Id,
+            ScenarioName = scenario.Name,
+            Network = network,
+            Strongest = strongest,
+            Pcc = pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
+            PccPhases = pcc.Length == 0 ? [Nothing] : pcc,
+            Transformers = [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],
+            Buses = [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
                     b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),
             ],
-            running.Sum(r => r.Point.DcLoadW),
-            drives ?? [],
-            loads,
-            unsettled,
-            unfed,
-            [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
-            iteration)
-        {
+            RectifierDcW = running.Sum(r => r.Point.DcLoadW),
+            Drives = drives ?? [],
+            Loads = loads,
+            Unsettled = unsettled,
+            Unfed = unfed,
+            Banks = [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
+            Iteration = iteration,
             FilterCurrents = sums.FilterCurrents,
             Faults = faults,
             Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],

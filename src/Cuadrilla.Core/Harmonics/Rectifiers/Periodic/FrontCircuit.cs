@@ -68,19 +68,19 @@ internal sealed class FrontCircuit
         var share = isSingle ? 0.5 : 1;
         double Leakage(int bridge) => omega * input.LeakageH / ohm * (1 + (input.LeakageMismatchPu * (1 - (2.0 * bridge / (input.Bridges - 1)))));
         return new FrontCircuit(
-            new SwitchedCircuit(
-                isSingle ? 2 : 3,
-                axes,
-                isShared ? sourceR : 0,
-                isShared ? sourceX : 0,
-                [.. axes.Select(_ => isShared ? 0 : share * sourceR)],
-                [.. axes.Select((_, x) => isShared ? Leakage(x / 3) : share * sourceX)],
-                [.. shifts.Select(_ => input.DcChokeResistanceOhm / ohm)],
-                [.. shifts.Select(_ => omega * input.DcChokeH / ohm)],
-                [new SwitchedLink(omega * input.DcCapacitanceF * ohm, conductancePu > 0 ? 0 : 1, conductancePu)],
-                [.. shifts.Select(_ => 0)],
-                ClampPu * (isSingle ? 1 : Math.Sqrt(3)))
+            new SwitchedCircuit
             {
+                PhasesOfBridge = isSingle ? 2 : 3,
+                Axes = axes,
+                CommonR = isShared ? sourceR : 0,
+                CommonX = isShared ? sourceX : 0,
+                OwnR = [.. axes.Select(_ => isShared ? 0 : share * sourceR)],
+                OwnX = [.. axes.Select((_, x) => isShared ? Leakage(x / 3) : share * sourceX)],
+                ChokeR = [.. shifts.Select(_ => input.DcChokeResistanceOhm / ohm)],
+                ChokeX = [.. shifts.Select(_ => omega * input.DcChokeH / ohm)],
+                Links = [new SwitchedLink(omega * input.DcCapacitanceF * ohm, conductancePu > 0 ? 0 : 1, conductancePu)],
+                LinkOf = [.. shifts.Select(_ => 0)],
+                ClampVoltage = ClampPu * (isSingle ? 1 : Math.Sqrt(3)),
                 Bank = Bank(bankOhm, ohm),
             },
             input,
@@ -104,19 +104,19 @@ internal sealed class FrontCircuit
         // Two that nothing keeps apart would share their current at will.
         double Least(int phase) => LeastOwnPu * volts * amperes / inputs[phase / 3].DcLoadW;
         return new FrontCircuit(
-            new SwitchedCircuit(
-                3,
-                axes,
-                sharedOhm.Real / ohm,
-                sharedOhm.Imaginary / ohm,
-                [.. axes.Select((_, x) => inputs[x / 3].SourceResistanceOhm / ohm)],
-                [.. axes.Select((_, x) => Math.Max(Own(x), Least(x)))],
-                [.. inputs.Select(i => i.DcChokeResistanceOhm / ohm)],
-                [.. inputs.Select(i => omega * i.DcChokeH / ohm)],
-                [.. inputs.Select(i => new SwitchedLink(omega * i.DcCapacitanceF * ohm, i.DcLoadW / (volts * amperes), 0))],
-                [.. Enumerable.Range(0, inputs.Count)],
-                ClampPu * Math.Sqrt(3))
+            new SwitchedCircuit
             {
+                PhasesOfBridge = 3,
+                Axes = axes,
+                CommonR = sharedOhm.Real / ohm,
+                CommonX = sharedOhm.Imaginary / ohm,
+                OwnR = [.. axes.Select((_, x) => inputs[x / 3].SourceResistanceOhm / ohm)],
+                OwnX = [.. axes.Select((_, x) => Math.Max(Own(x), Least(x)))],
+                ChokeR = [.. inputs.Select(i => i.DcChokeResistanceOhm / ohm)],
+                ChokeX = [.. inputs.Select(i => omega * i.DcChokeH / ohm)],
+                Links = [.. inputs.Select(i => new SwitchedLink(omega * i.DcCapacitanceF * ohm, i.DcLoadW / (volts * amperes), 0))],
+                LinkOf = [.. Enumerable.Range(0, inputs.Count)],
+                ClampVoltage = ClampPu * Math.Sqrt(3),
                 Bank = Bank(bankOhm, ohm),
             },
             inputs[0],

@@ -10,32 +10,47 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// feed. A single-phase bridge is one of two phases with half the loop each. State: phase currents, link voltages, current of each choke where
 /// there are chokes.
 /// </summary>
-/// <param name="PhasesOfBridge">3, or 2 for a single-phase bridge.</param>
-/// <param name="Axes">Axis of each phase: it sees Re(axis*·e); the line takes ⅔·Σ axis·i.</param>
-/// <param name="CommonR">Resistance ahead of all bridges, per phase.</param>
-/// <param name="CommonX">Reactance ahead of all bridges, per phase.</param>
-/// <param name="OwnR">Resistance of each phase of a bridge.</param>
-/// <param name="OwnX">Reactance of each phase of a bridge.</param>
-/// <param name="ChokeR">Resistance of each bridge's choke.</param>
-/// <param name="ChokeX">Reactance of each bridge's choke; 0: none.</param>
-/// <param name="Links">Capacitors and loads.</param>
-/// <param name="LinkOf">Link that each bridge feeds.</param>
-/// <param name="ClampVoltage">Below it constant power draws no more current: it acts only on the way to an orbit.</param>
-internal sealed record SwitchedCircuit(
-    int PhasesOfBridge,
-    Complex[] Axes,
-    double CommonR,
-    double CommonX,
-    double[] OwnR,
-    double[] OwnX,
-    double[] ChokeR,
-    double[] ChokeX,
-    SwitchedLink[] Links,
-    int[] LinkOf,
-    double ClampVoltage)
+internal sealed record SwitchedCircuit
 {
     private readonly ConcurrentDictionary<long, SwitchedMode> modes = new();
     private string? key;
+
+    /// <summary>3, or 2 for a single-phase bridge.</summary>
+    public required int PhasesOfBridge { get; init; }
+
+    /// <summary>Axis of each phase: it sees Re(axis*·e); the line takes ⅔·Σ axis·i.</summary>
+    public required Complex[] Axes { get; init; }
+
+    /// <summary>Resistance ahead of all bridges, per phase.</summary>
+    public required double CommonR { get; init; }
+
+    /// <summary>Reactance ahead of all bridges, per phase.</summary>
+    public required double CommonX { get; init; }
+
+    /// <summary>Resistance of each phase of a bridge.</summary>
+    public required double[] OwnR { get; init; }
+
+    /// <summary>Reactance of each phase of a bridge.</summary>
+    public required double[] OwnX { get; init; }
+
+    /// <summary>Resistance of each bridge's choke.</summary>
+    public required double[] ChokeR { get; init; }
+
+    /// <summary>Reactance of each bridge's choke; 0: none.</summary>
+    public required double[] ChokeX
+    {
+        get;
+        init => (field, HasChokes) = (value, value.Any(x => x > 0));
+    }
+
+    /// <summary>Capacitors and loads.</summary>
+    public required SwitchedLink[] Links { get; init; }
+
+    /// <summary>Link that each bridge feeds.</summary>
+    public required int[] LinkOf { get; init; }
+
+    /// <summary>Below it constant power draws no more current: it acts only on the way to an orbit.</summary>
+    public required double ClampVoltage { get; init; }
 
     /// <summary>A capacitor bank between the EMF and the bridges; null: none.</summary>
     public BankAhead? Bank { get; init; }
@@ -47,7 +62,7 @@ internal sealed record SwitchedCircuit(
     public int Bridges => Phases / PhasesOfBridge;
 
     /// <summary>True where chokes have currents of their own.</summary>
-    public bool HasChokes { get; } = ChokeX.Any(x => x > 0);
+    public bool HasChokes { get; private init; }
 
     /// <summary>Place of the voltage of a link in the state.</summary>
     public int Link(int link) => Phases + link;

@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Reflection;
 
-namespace Cuadrilla.Core.Catalogue;
+namespace Cuadrilla.Core.Base;
 
 /// <summary>Ties a property to the default of the catalogue that fills it.</summary>
 [AttributeUsage(AttributeTargets.Property)]
