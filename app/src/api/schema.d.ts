@@ -4175,7 +4175,7 @@ export interface components {
             /** Format: double */
             dipAtPccPct: number;
             /** Format: double */
-            rotorHeatPct: number;
+            rotorHeatPct: null | number;
             /** Format: double */
             startsPerHour: null | number;
             tripHeat: components["schemas"]["TripHeatDocument"][];
@@ -4227,7 +4227,7 @@ export interface components {
             /** Format: double */
             toLineKj: number;
             /** Format: double */
-            rotorHeatPct: number;
+            rotorHeatPct: null | number;
             trace: components["schemas"]["StopTrace"][];
         };
         StoppingDocument: {

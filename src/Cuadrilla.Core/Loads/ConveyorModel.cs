@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>
@@ -24,8 +25,8 @@ internal sealed class ConveyorModel : LoadModel
         BreakawayNm = gearing.TorqueNm(Math.Abs(ForceN(load, load.FrictionFactor.Value, 1)) * radiusM * load.BreakawayPct.Value / 100, 1);
         var material = load.MassFlowKgPerS.Value / load.BeltSpeedMPerS.Value;
         var moving = (load.RollerKgPerM.Value + (2 * load.BeltKgPerM.Value) + material) * load.LengthM.Value * radiusM * radiusM;
-        InertiaKgM2 = load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + moving) : double.NaN;
-        StartTimeS = load.Train.StartTimeS.IsKnown ? load.Train.StartTimeS.Value : double.NaN;
+        InertiaKgM2 = load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + moving) : Given.Unknown;
+        StartTimeS = load.Train.StartTimeS;
         StopTimeS = load.Train.StopTimeS;
     }
 
@@ -42,10 +43,10 @@ internal sealed class ConveyorModel : LoadModel
     public override double RatedTorqueNm { get; }
 
     /// <summary>Full.</summary>
-    public override double InertiaKgM2 { get; }
+    public override Given InertiaKgM2 { get; }
 
     /// <inheritdoc/>
-    public override double StartTimeS { get; }
+    public override Given StartTimeS { get; }
 
     /// <inheritdoc/>
     public override double BreakawayNm { get; }

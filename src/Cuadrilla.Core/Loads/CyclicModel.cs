@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>A machine that repeats a cycle. Its rated point is where it takes the most power.</summary>
@@ -54,10 +55,10 @@ internal sealed class CyclicModel : LoadModel
     public override double RatedTorqueNm => Math.Abs(working.TorqueNm);
 
     /// <inheritdoc/>
-    public override double InertiaKgM2 { get; }
+    public override Given InertiaKgM2 { get; }
 
     /// <summary>The cycle says how fast it accelerates.</summary>
-    public override double StartTimeS => double.NaN;
+    public override Given StartTimeS => Given.Unknown;
 
     /// <inheritdoc/>
     public override double BreakawayNm { get; }

@@ -59,10 +59,10 @@ public sealed class FluidMachineModel : LoadModel
     public override double RatedTorqueNm { get; }
 
     /// <inheritdoc/>
-    public override double InertiaKgM2 => Common.InertiaKgM2.IsKnown ? Common.InertiaKgM2.Value : double.NaN;
+    public override Given InertiaKgM2 => Common.InertiaKgM2;
 
     /// <inheritdoc/>
-    public override double StartTimeS => Common.StartTimeS.IsKnown ? Common.StartTimeS.Value : double.NaN;
+    public override Given StartTimeS => Common.StartTimeS;
 
     /// <summary>A fan or pump breaks away with next to nothing.</summary>
     public override double BreakawayNm => 0;

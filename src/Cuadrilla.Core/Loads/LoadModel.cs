@@ -19,7 +19,7 @@ public readonly record struct ShaftPoint(double LevelPu, double SpeedRpm, double
 /// <param name="SpeedRpm">Speed, rpm.</param>
 /// <param name="TorqueNm">Torque of the load there, Nm.</param>
 /// <param name="InertiaKgM2">Inertia of the machine at the motor's shaft, kg·m².</param>
-public readonly record struct StartPoint(double SpeedRpm, double TorqueNm, double InertiaKgM2);
+public readonly record struct StartPoint(double SpeedRpm, double TorqueNm, Given InertiaKgM2);
 
 /// <summary>
 /// A load with everything known, seen from the motor's shaft: what all studies ask of it, whatever turns. Gears, drums and
@@ -39,11 +39,11 @@ public abstract class LoadModel
     /// <summary>Torque at the rated point, Nm; negative for a load that drives the motor.</summary>
     public abstract double RatedTorqueNm { get; }
 
-    /// <summary>Inertia at the motor's shaft, kg·m², or NaN while it has not been entered.</summary>
-    public abstract double InertiaKgM2 { get; }
+    /// <summary>Inertia at the motor's shaft, kg·m², unknown while it has not been entered.</summary>
+    public abstract Given InertiaKgM2 { get; }
 
-    /// <summary>Wanted start time, s, or NaN while it has not been entered or is given by the cycle.</summary>
-    public abstract double StartTimeS { get; }
+    /// <summary>Wanted start time, s, unknown while it has not been entered or is given by the cycle.</summary>
+    public abstract Given StartTimeS { get; }
 
     /// <summary>Torque that must be there before it turns, Nm.</summary>
     public abstract double BreakawayNm { get; }

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>
@@ -26,8 +27,8 @@ internal sealed class SteadyMechanicalModel : LoadModel
         RatedSpeedRpm = gearing.SpeedRpm(machineRpm);
         RatedTorqueNm = gearing.TorqueNm(machineNm, 1);
         BreakawayNm = gearing.TorqueNm(Math.Abs(machineNm) * breakawayPct / 100, 1);
-        InertiaKgM2 = load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + massInertiaKgM2) : double.NaN;
-        StartTimeS = load.Train.StartTimeS.IsKnown ? load.Train.StartTimeS.Value : double.NaN;
+        InertiaKgM2 = load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + massInertiaKgM2) : Given.Unknown;
+        StartTimeS = load.Train.StartTimeS;
         StopTimeS = load.Train.StopTimeS;
     }
 
@@ -44,10 +45,10 @@ internal sealed class SteadyMechanicalModel : LoadModel
     public override double RatedTorqueNm { get; }
 
     /// <inheritdoc/>
-    public override double InertiaKgM2 { get; }
+    public override Given InertiaKgM2 { get; }
 
     /// <inheritdoc/>
-    public override double StartTimeS { get; }
+    public override Given StartTimeS { get; }
 
     /// <inheritdoc/>
     public override double BreakawayNm { get; }

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>
@@ -22,7 +23,7 @@ internal sealed class WinderModel : LoadModel
         full = load.FullDiameterM.Value;
         InertiaKgM2 = InertiaAt(full);
         leastNm = Diameters.Min(d => At(1, d).TorqueNm);
-        StartTimeS = load.Train.StartTimeS.IsKnown ? load.Train.StartTimeS.Value : double.NaN;
+        StartTimeS = load.Train.StartTimeS;
         StopTimeS = load.Train.StopTimeS;
     }
 
@@ -39,10 +40,10 @@ internal sealed class WinderModel : LoadModel
     public override double RatedTorqueNm => At(1, core).TorqueNm;
 
     /// <summary>With the full roll.</summary>
-    public override double InertiaKgM2 { get; }
+    public override Given InertiaKgM2 { get; }
 
     /// <inheritdoc/>
-    public override double StartTimeS { get; }
+    public override Given StartTimeS { get; }
 
     /// <summary>With the full roll.</summary>
     public override double BreakawayNm => Math.Abs(At(1, full).TorqueNm);
@@ -79,10 +80,10 @@ internal sealed class WinderModel : LoadModel
 
     private IEnumerable<double> Diameters => Enumerable.Range(0, Steps).Select(i => core + ((full - core) * i / (Steps - 1)));
 
-    private double InertiaAt(double diameterM)
+    private Given InertiaAt(double diameterM)
     {
         var roll = Math.PI / 32 * load.DensityKgPerM3.Value * load.WebWidthM.Value * (Math.Pow(diameterM, 4) - Math.Pow(core, 4));
-        return load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + roll) : double.NaN;
+        return load.Train.InertiaKgM2.IsKnown ? gearing.InertiaKgM2(load.Train.InertiaKgM2.Value + roll) : Given.Unknown;
     }
 
     private double TensionN(double diameterM)

@@ -60,7 +60,7 @@ internal static class LoadCalculations
             model.RatedTorqueNm,
             model.RatedPowerW,
             model.BreakawayNm,
-            double.IsNaN(model.InertiaKgM2) ? null : model.InertiaKgM2,
+            model.InertiaKgM2.IsKnown ? model.InertiaKgM2.Value : null,
             [.. model.PointsAt(input.LevelPu).Select(p => new ShaftOutput(p.SpeedRpm, p.TorqueNm, p.PowerW))],
             model.Cycle is { } cycle ? CycleOutput.Of(cycle, input.MotorInertiaKgM2) : null);
     }

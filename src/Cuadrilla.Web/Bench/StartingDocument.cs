@@ -30,7 +30,7 @@ internal sealed record StartWay(
     double PeakStarterA,
     double DipPct,
     double DipAtPccPct,
-    double RotorHeatPct,
+    double? RotorHeatPct,
     double? StartsPerHour,
     IReadOnlyList<TripHeatDocument> TripHeat,
     StartEnergyDocument Energy,
@@ -54,7 +54,7 @@ internal sealed record StartWay(
             start.PeakStarterA,
             start.DipPct,
             start.DipAtPccPct,
-            100 * start.RotorHeatPu,
+            start.RotorHeatPu.IsKnown ? 100 * start.RotorHeatPu.Value : null,
             double.IsFinite(start.StartsPerHour) ? start.StartsPerHour : null,
             [.. start.TripHeatPu.Select(t => new TripHeatDocument(t.Key, 100 * t.Value))],
             run is null

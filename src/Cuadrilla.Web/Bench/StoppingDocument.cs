@@ -38,7 +38,7 @@ internal sealed record StopWay(
     double ReturnedKj,
     double BurntKj,
     double ToLineKj,
-    double RotorHeatPct,
+    double? RotorHeatPct,
     IReadOnlyList<StopTrace> Trace)
 {
     private const int Points = 120;
@@ -50,7 +50,7 @@ internal sealed record StopWay(
             stop.Id, stop.Name, stop.IsChosen, stop.Impossible,
             run?.End switch { StopEnd.Stopped => "stopped", StopEnd.LinkTrips => "link-trips", StopEnd.NeverStops => "never-stops", _ => "none" },
             run is null || double.IsInfinity(run.TimeS) ? null : run.TimeS,
-            run?.HighestLinkV ?? 0, (run?.PeakReturnedW ?? 0) / 1e3, (run?.ReturnedJ ?? 0) / 1e3, (run?.BurntJ ?? 0) / 1e3, (run?.ToLineJ ?? 0) / 1e3, 100 * stop.RotorHeatPu,
+            run?.HighestLinkV ?? 0, (run?.PeakReturnedW ?? 0) / 1e3, (run?.ReturnedJ ?? 0) / 1e3, (run?.BurntJ ?? 0) / 1e3, (run?.ToLineJ ?? 0) / 1e3, stop.RotorHeatPu.IsKnown ? 100 * stop.RotorHeatPu.Value : null,
             run is null ? [] : Thinned(run));
     }
 

@@ -45,7 +45,7 @@ public sealed class BrakingTests
             Load = ((HighInertiaLoad)p.Load) with { Train = ((HighInertiaLoad)p.Load).Train with { InertiaKgM2 = inertia } },
         });
         DriveOnConverter one = With(52_000), two = With(104_000);
-        double Masses(DriveOnConverter m) => m.Load.InertiaKgM2 + m.Motor.Plate.InertiaKgM2;
+        double Masses(DriveOnConverter m) => m.Load.InertiaKgM2.Value + m.Motor.Plate.InertiaKgM2;
         Assert.Equal(Masses(two) / Masses(one), StopStudy.ShortestS(two, 1) / StopStudy.ShortestS(one, 1), 1);
 
         // What the capacitor takes beside the losses is the same for both, so the lighter one gains a little more from it.

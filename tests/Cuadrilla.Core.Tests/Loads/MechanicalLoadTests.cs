@@ -34,7 +34,7 @@ public sealed class MechanicalLoadTests
     {
         var model = Build(Winder(false) with { Train = new DriveTrain(1, 1, 0, 10) });
         var mass = 920 * 0.8 * Math.PI / 4 * ((0.61 * 0.61) - (0.09 * 0.09));
-        Assert.Equal(mass / 8 * ((0.61 * 0.61) + (0.09 * 0.09)), model.InertiaKgM2, 9);
+        Assert.Equal(mass / 8 * ((0.61 * 0.61) + (0.09 * 0.09)), model.InertiaKgM2.Value, 9);
     }
 
     [Fact]

@@ -103,8 +103,12 @@ function Stops({ stopping }: { readonly stopping: Stopping }) {
                   <td className={`num ${tripV !== null && w.highestLinkV > tripV ? "text-fails" : ""}`}>
                     {w.highestLinkV > 0 ? n(w.highestLinkV, 3) : "–"}
                   </td>
-                  <td className={`num ${w.rotorHeatPct > 100 ? "text-fails" : ""}`}>
-                    {w.rotorHeatPct > 0 ? n(w.rotorHeatPct, 3) : "–"}
+                  <td className={`num ${(w.rotorHeatPct ?? 0) > 100 ? "text-fails" : ""}`}>
+                    {w.rotorHeatPct === null
+                      ? "stall time not stated"
+                      : w.rotorHeatPct > 0
+                        ? n(w.rotorHeatPct, 3)
+                        : "–"}
                   </td>
                 </>
               )}

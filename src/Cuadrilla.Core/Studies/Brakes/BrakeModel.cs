@@ -65,12 +65,12 @@ public sealed class BrakeModel
             missing.Add("a converter: the sequence needs torque before the release");
         }
 
-        if (point.Load is { } load && double.IsNaN(load.InertiaKgM2))
+        if (point.Load is { } load && !load.InertiaKgM2.IsKnown)
         {
             missing.Add("inertia of the machine");
         }
 
-        if (point.Load is { Hanging: null } still && double.IsNaN(still.StartTimeS))
+        if (point.Load is { Hanging: null } still && !still.StartTimeS.IsKnown)
         {
             missing.Add("start time");
         }
@@ -108,7 +108,7 @@ public sealed class BrakeModel
         var load = Drive.Load;
         var plate = Drive.Motor.Plate;
         return new BrakeMechanics(
-            load.InertiaKgM2 + plate.InertiaKgM2, load.Hanging?.GravityNm ?? 0, load.Hanging?.MPerRad ?? (1 / (2 * Math.PI)), plate.RatedTorqueNm, UnitLimits.LargestNm(Drive, SpeedRpm), Defaults.MagnetisingS);
+            load.InertiaKgM2.Value + plate.InertiaKgM2, load.Hanging?.GravityNm ?? 0, load.Hanging?.MPerRad ?? (1 / (2 * Math.PI)), plate.RatedTorqueNm, UnitLimits.LargestNm(Drive, SpeedRpm), Defaults.MagnetisingS);
     }
 
     /// <summary>Its times; requires everything that <see cref="Missing"/> names.</summary>
@@ -138,7 +138,7 @@ public sealed class BrakeModel
         }
 
         var hanging = Drive.Load.Hanging;
-        var move = new BrakeMove((up ? 1 : -1) * SpeedRpm * 2 * Math.PI / 60, hanging?.RampS ?? Drive.Load.StartTimeS, Math.Min(LongestTravelS, hanging?.TravelS ?? LongestTravelS));
+        var move = new BrakeMove((up ? 1 : -1) * SpeedRpm * 2 * Math.PI / 60, hanging?.RampS ?? Drive.Load.StartTimeS.Value, Math.Min(LongestTravelS, hanging?.TravelS ?? LongestTravelS));
         return BrakeSequence.Run(Mechanics(), Times(), move, fault);
     }
 

@@ -22,7 +22,7 @@ internal static class InertiaRatioCheck
             yield break;
         }
 
-        double load = model.Load.InertiaKgM2, motor = model.Motor.Plate.InertiaKgM2;
+        double load = model.Load.InertiaKgM2.Value, motor = model.Motor.Plate.InertiaKgM2;
         yield return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, load / motor, model.Input.Defaults.Lineups.ServoInertiaRatio, string.Empty, LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
             "Relief: a larger gear ratio, a motor with more inertia, a softer controller.",

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
@@ -40,8 +41,8 @@ public class LoadedMotor : DrivePointModel
     /// <summary>The way of the voltage to the motor.</summary>
     public OutputVoltage Voltage => Fitted.Voltage;
 
-    /// <summary>Time the warm rotor stands locked at full voltage, s, as its maker states it; NaN when it is not stated.</summary>
-    public double StallTimeS => Connected.Plate.Limits.StallTimeS is { IsKnown: true } stated ? stated.Value : double.NaN;
+    /// <summary>Time the warm rotor stands locked at full voltage, s, as its maker states it.</summary>
+    public Given StallTimeS => Connected.Plate.Limits.StallTimeS;
 
     /// <inheritdoc/>
     public override IEnumerable<ShaftPoint> SteadyPoints() => Starter is null || Load.Cycle is not null

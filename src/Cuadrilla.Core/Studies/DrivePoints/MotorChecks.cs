@@ -166,7 +166,7 @@ internal static class MotorChecks
         }
 
         var starts = load.StartPoints().Select(p => (
-            Math.Abs(p.TorqueNm) + ((p.InertiaKgM2 + motorKgM2) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS), Math.Abs(p.SpeedRpm), "at the end of the start"));
+            Math.Abs(p.TorqueNm) + ((p.InertiaKgM2.Value + motorKgM2) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS.Value), Math.Abs(p.SpeedRpm), "at the end of the start"));
         return [.. starts, .. model.SteadyPoints().Select(p => (Math.Abs(p.TorqueNm), Math.Abs(p.SpeedRpm), p.What ?? $"at {Text.N(100 * p.LevelPu, 3)} % {load.LevelName}")), (load.BreakawayNm, 0, "to break away")];
     }
 

@@ -44,7 +44,7 @@ internal static class OverloadCheck
             "I²t with recovery, docs/methods/overload.md; overload curve of the catalogue item",
             [
                 ReasonInput.Of("largest current", peakA, "A", repeats ? "motor model over the cycle" : "motor model along the start ramp"),
-                repeats ? ReasonInput.Of("duration of the cycle", model.Load.Cycle!.DurationS, "s", "load") : ReasonInput.Of("start time", model.Load.StartTimeS, "s", "load"),
+                repeats ? ReasonInput.Of("duration of the cycle", model.Load.Cycle!.DurationS, "s", "load") : ReasonInput.Of("start time", model.Load.StartTimeS.Value, "s", "load"),
                 ReasonInput.Of("continuous current at site", continuous, "A", "converter.continuous"),
             ]);
         return CheckWriter.Judged(

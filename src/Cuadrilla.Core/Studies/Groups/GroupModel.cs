@@ -120,7 +120,7 @@ public sealed class GroupModel
     {
         var plate = model.Motor.Plate;
         var mean = (0.5 * (plate.LockedRotorTorquePu + plate.BreakdownTorquePu) * plate.RatedTorqueNm) - Math.Max(loadNm, 0);
-        var inertia = (double.IsNaN(model.Load.InertiaKgM2) ? 0 : model.Load.InertiaKgM2) + plate.InertiaKgM2;
+        var inertia = (!model.Load.InertiaKgM2.IsKnown ? 0 : model.Load.InertiaKgM2.Value) + plate.InertiaKgM2;
         return mean > 0 ? inertia * rpm * 2 * Math.PI / 60 / mean : double.PositiveInfinity;
     }
 

@@ -34,7 +34,7 @@ public sealed class SharedShaftModel
         var found = shaft.Units.Select(u => (Unit: u, Study: studies.First(s => s.Model.Id == u.PointId))).ToList();
         List<string> missing = [.. found.Where(f => !f.Study.IsComplete).Select(f => $"{Tag(f.Study)}: {string.Join(", ", f.Study.Model.Missing())}")];
         missing.AddRange(found.Where(f => f.Study.Model is DriveOnLine).Select(f => Tag(f.Study) + ": a converter"));
-        missing.AddRange(found.Where(f => f.Study.Complete is { } drive && double.IsNaN(drive.Load.InertiaKgM2)).Select(f => Tag(f.Study) + ": inertia of the machine"));
+        missing.AddRange(found.Where(f => f.Study.Complete is { } drive && !drive.Load.InertiaKgM2.IsKnown).Select(f => Tag(f.Study) + ": inertia of the machine"));
         missing.AddRange(found.Where(f => !f.Unit.SpeedErrorPct.IsKnown).Select(f => Tag(f.Study) + ": error of its speed reference"));
         switch (shaft.Method)
         {
@@ -114,7 +114,7 @@ public sealed class SharedShaftModel
             Units = [.. running.Select(i => Unit(i, rpm))],
             Kind = kind ?? Kind,
             SpeedRadPerS = rpm * 2 * Math.PI / 60,
-            LoadInertiaKgM2 = Math.Max(running.Sum(i => Units[i].Load.InertiaKgM2), 1e-6),
+            LoadInertiaKgM2 = Math.Max(running.Sum(i => Units[i].Load.InertiaKgM2.Value), 1e-6),
             IdleNm = idlePu * torque,
             LoadNm = torque,
             StiffnessNmPerRad = elastic?.StiffnessNmPerRad.Value ?? double.PositiveInfinity,

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.Starting;
 
 namespace Cuadrilla.Core.Studies.Starting;
@@ -44,11 +45,11 @@ public sealed record StartCase
     /// <summary>The same when restarted warm from running: heat before = (I_run/I_set)².</summary>
     public IReadOnlyDictionary<TripClass, double> HotTripHeatPu { get; init; } = new Dictionary<TripClass, double>();
 
-    /// <summary>Time in which the slowest relay trips with the rotor locked, warm, parts of the time the rotor stands; by class.</summary>
+    /// <summary>Time in which the slowest relay trips with the rotor locked, warm, parts of the time the rotor stands; by class; empty while that is not stated.</summary>
     public IReadOnlyDictionary<TripClass, double> StallTripPu { get; init; } = new Dictionary<TripClass, double>();
 
-    /// <summary>Rotor's heat in parts of what it stands locked for the stall time.</summary>
-    public double RotorHeatPu { get; init; }
+    /// <summary>Rotor's heat in parts of what it stands locked for the stall time; unknown while that is not stated.</summary>
+    public Given RotorHeatPu { get; init; }
 
     /// <summary>Starts an hour that the motor's heat budget leaves.</summary>
     public double StartsPerHour { get; init; }

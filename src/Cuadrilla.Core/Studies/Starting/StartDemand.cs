@@ -28,12 +28,12 @@ public readonly record struct StartDemand(
             yield break;
         }
 
-        if (double.IsNaN(load.InertiaKgM2))
+        if (!load.InertiaKgM2.IsKnown)
         {
             yield return "inertia of the machine";
         }
 
-        if (load.Cycle is null && double.IsNaN(load.StartTimeS))
+        if (load.Cycle is null && !load.StartTimeS.IsKnown)
         {
             yield return "start time";
         }
@@ -48,12 +48,12 @@ public readonly record struct StartDemand(
         if (load.Cycle is { } cycle)
         {
             var peak = cycle.Peak(motorInertia);
-            return new StartDemand(peak.TorqueNm, load.InertiaKgM2, 0, load.BreakawayNm, peak.SpeedRpm, peak.TimeS);
+            return new StartDemand(peak.TorqueNm, load.InertiaKgM2.Value, 0, load.BreakawayNm, peak.SpeedRpm, peak.TimeS);
         }
 
         // A winder starts hardest with the full roll or, its core turning fast, with little of it; an overhauling load stops harder than it starts.
-        double Acceleration(StartPoint p) => (p.InertiaKgM2 + motorInertia) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS;
+        double Acceleration(StartPoint p) => (p.InertiaKgM2.Value + motorInertia) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS.Value;
         var hardest = load.StartPoints().MaxBy(p => Math.Abs(p.TorqueNm) + Acceleration(p));
-        return new StartDemand(Math.Abs(hardest.TorqueNm), hardest.InertiaKgM2, Acceleration(hardest), load.BreakawayNm, hardest.SpeedRpm, load.StartTimeS);
+        return new StartDemand(Math.Abs(hardest.TorqueNm), hardest.InertiaKgM2.Value, Acceleration(hardest), load.BreakawayNm, hardest.SpeedRpm, load.StartTimeS.Value);
     }
 }

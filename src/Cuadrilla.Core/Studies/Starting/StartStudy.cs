@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
@@ -28,7 +29,7 @@ public static class StartStudy
 
         if (model.Load is { } load)
         {
-            if (double.IsNaN(load.InertiaKgM2))
+            if (!load.InertiaKgM2.IsKnown)
             {
                 yield return "inertia of the machine";
             }
@@ -136,7 +137,7 @@ public static class StartStudy
         var circuit = CircuitOf(model);
         var load = LoadCurve(model.Load, circuit.SynchronousRadPerS);
         return SoftStop.Run(
-            circuit, BusOf(model, place), soft.Settings.StopRampS, load, model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2,
+            circuit, BusOf(model, place), soft.Settings.StopRampS, load, model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2,
             LineShaft.Of(model, 1).Shaft.SpeedRpm * 2 * Math.PI / 60);
     }
 
@@ -154,9 +155,9 @@ public static class StartStudy
                 ?? model.Data.Converters.Values.MaxBy(c => c.RatedKw)!,
             OverloadDuty.Heavy, 4, model.Input.Site);
         var rated = model.Load.At(1).SpeedRpm * 2 * Math.PI / 60;
-        var ramp = double.IsNaN(model.Load.StartTimeS) ? 10 : model.Load.StartTimeS;
+        var ramp = !model.Load.StartTimeS.IsKnown ? 10 : model.Load.StartTimeS.Value;
         var load = LoadCurve(model.Load, rated);
-        var inertia = model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2;
+        var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var drive = new ConverterStartDrive(
             model.Motor, BusOf(model, place), converter.SiteCurrentA * converter.Overload.CurrentPu, inertia, rated, ramp, converter.LossW, FrontEndPowerFactor);
         return Simulated("converter", "converter", model.Starter is null, model, place, drive, load, null);
@@ -165,7 +166,7 @@ public static class StartStudy
     private static StartCase Simulated(
         string id, string name, bool isChosen, CabledMotor model, StartPlace place, IStartDrive drive, IReadOnlyList<LoadPoint> load, CageCircuit? circuit, double limitA = double.PositiveInfinity)
     {
-        var inertia = model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2;
+        var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var plate = model.Connected.Plate;
         var expected = Math.Max(drive.SettledAtS, inertia * drive.TargetRadPerS / Math.Max(plate.RatedTorqueNm, 1e-9));
         var run = StartSimulation.Run(drive, load, inertia, StartSimulation.StepFor(expected));
@@ -175,13 +176,11 @@ public static class StartStudy
             .Select(m => m.State.TorqueNm / m.LoadTorqueNm)
             .DefaultIfEmpty(double.PositiveInfinity)
             .Min();
-        double rotor = 0;
         var running = Math.Min(1, model.Motor.At(model.Load.At(1).SpeedRpm, model.Load.At(1).TorqueNm, model.Feed).CurrentA / plate.RatedCurrentA);
-        if (circuit is not null)
-        {
-            rotor = run.Energy.RotorJ / (CageCircuitFit.Run(plate).Circuit.At(1, plate.RatedVoltageV).RotorLossW * model.StallTimeS);
-        }
-
+        var stallS = model.StallTimeS;
+        Given rotor = circuit is null ? 0
+            : stallS.IsKnown ? run.Energy.RotorJ / (CageCircuitFit.Run(plate).Circuit.At(1, plate.RatedVoltageV).RotorLossW * stallS.Value)
+            : Given.Unknown;
         return new StartCase
         {
             Id = id,
@@ -196,7 +195,9 @@ public static class StartStudy
             LeastSurplusPu = surplus,
             TripHeatPu = Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c)),
             HotTripHeatPu = Classes.ToDictionary(c => c, c => TripHeat.Of(run.Moments, plate.RatedCurrentA, c, running)),
-            StallTripPu = circuit is null ? new Dictionary<TripClass, double>() : Classes.ToDictionary(c => c, c => TripHeat.LongestTripS(plate.LockedRotorCurrentPu, running, c) / model.StallTimeS),
+            StallTripPu = circuit is null || !stallS.IsKnown
+                ? new Dictionary<TripClass, double>()
+                : Classes.ToDictionary(c => c, c => TripHeat.LongestTripS(plate.LockedRotorCurrentPu, running, c) / stallS.Value),
             RotorHeatPu = rotor,
             StartsPerHour = StartsPerHour(model, run),
         };
@@ -240,7 +241,7 @@ public static class StartStudy
 
         var circuit = CircuitOf(model);
         var load = LoadCurve(model.Load, circuit.SynchronousRadPerS);
-        var inertia = model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2;
+        var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var star = new CageStartDrive(circuit, BusOf(model, place), new StarDeltaLaw(1e6, 0), 0.8 * circuit.SynchronousRadPerS);
         var run = StartSimulation.Run(new Settled(star), load, inertia, StartSimulation.StepFor(3 * inertia * circuit.SynchronousRadPerS / model.Motor.Plate.RatedTorqueNm));
         return Math.Clamp(Math.Round(run.TimeS, 1), 0.5, 60);

@@ -95,7 +95,7 @@ internal static class StarterChecks
         place.Scenario, "Relief: let the start reach its speed first; the protection must trip before the stall time of the motor's maker.",
         new Reason(
             "a start that does not end heats winding and rotor without end",
-            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {(double.IsNaN(model.StallTimeS) ? "heat not compared, stall time not stated" : $"{Text.N(100 * start.RotorHeatPu, 3)} % of what {Text.N(model.StallTimeS)} s locked would be")}, and rising",
+            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {(!model.StallTimeS.IsKnown ? "heat not compared, stall time not stated" : $"{Text.N(100 * start.RotorHeatPu.Value, 3)} % of what {Text.N(model.StallTimeS.Value)} s locked would be")}, and rising",
             Source,
             Inputs(model, place)))
     { IsRule = true };
@@ -106,7 +106,7 @@ internal static class StarterChecks
 
     private static Check Heat(DriveOnLine model, StartCase start, StartPlace place)
     {
-        if (double.IsNaN(model.StallTimeS))
+        if (!model.StallTimeS.IsKnown)
         {
             return Check.Lacking(All[1].Id, model.Id, BoardRow.Converter, All[1].Title, ["stall time of the motor, warm, by its maker"]);
         }
@@ -117,7 +117,7 @@ internal static class StarterChecks
         var hot = model.Input.DrivePoint.Converter.StartsWanted() > 1;
         var protection = 100 * (hot ? start.HotTripHeatPu : start.TripHeatPu)[trip];
         var stall = 100 * start.StallTripPu[trip];
-        var rotor = 100 * start.RotorHeatPu;
+        var rotor = 100 * start.RotorHeatPu.Value;
         var fitting = start.TripHeatPu.Keys.Where(t => (hot ? start.HotTripHeatPu : start.TripHeatPu)[t] < 1 && start.StallTripPu[t] <= 1).Select(Words).FirstOrDefault();
         var (figure, what) = new[] { (protection, "protection"), (stall, "protection against a locked rotor"), (rotor, "rotor") }.MaxBy(f => f.Item1);
         return CheckWriter.Judged(
@@ -126,9 +126,9 @@ internal static class StarterChecks
             (fitting is null ? "Relief: a shorter start." : $"Relief: trip class {fitting}, a shorter start.") + " The protection must still guard the motor: its maker's stall time decides.",
             new Reason(
                 "dθ/dt = ((I/I_set)² − θ)/τ against 1.15², θ_0 = (I_run/I_set)² when warm, fastest relay of the class; t_trip of the slowest with a locked rotor, warm ≤ stall time; rotor heat against locked-rotor loss × stall time",
-                $"class {Words(trip)}: {Text.N(100 * start.TripHeatPu[trip], 3)} % of its trip level from cold, {Text.N(100 * start.HotTripHeatPu[trip], 3)} % warm{(hot ? ", which counts" : string.Empty)}; locked, warm: trips within {Text.N(start.StallTripPu[trip] * model.StallTimeS, 3)} s; rotor {Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.StallTimeS)} s locked would be",
+                $"class {Words(trip)}: {Text.N(100 * start.TripHeatPu[trip], 3)} % of its trip level from cold, {Text.N(100 * start.HotTripHeatPu[trip], 3)} % warm{(hot ? ", which counts" : string.Empty)}; locked, warm: trips within {Text.N(start.StallTripPu[trip] * model.StallTimeS.Value, 3)} s; rotor {Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.StallTimeS.Value)} s locked would be",
                 "IEC 60947-4-1 and 60947-4-2, shortest and longest trip time of the class at 7.2 times the set current",
-                [.. Inputs(model, place), ReasonInput.Of("stall time, warm", model.StallTimeS, "s", "motor")]),
+                [.. Inputs(model, place), ReasonInput.Of("stall time, warm", model.StallTimeS.Value, "s", "motor")]),
             place.Scenario);
     }
 
@@ -226,7 +226,7 @@ internal static class StarterChecks
 
     private static IReadOnlyList<ReasonInput> Inputs(DriveOnLine model, StartPlace place) =>
     [
-        ReasonInput.Of("inertia, machine and motor", model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor"),
+        ReasonInput.Of("inertia, machine and motor", model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor"),
         ReasonInput.Of("locked-rotor current", model.Connected.Plate.LockedRotorCurrentPu, "× rated", "motor"),
         ReasonInput.Of("locked-rotor torque", model.Connected.Plate.LockedRotorTorquePu, "× rated", "motor"),
         ReasonInput.Of("impedance behind the bus", 1e3 * place.Ohm.Magnitude, "mΩ", place.Scenario),

@@ -25,7 +25,7 @@ internal static class BrakingChecks
         }
 
         var missing = model.Missing().ToList();
-        if (model.Load is { StopTimeS.IsKnown: true } load && double.IsNaN(load.InertiaKgM2))
+        if (model.Load is { StopTimeS.IsKnown: true } load && !load.InertiaKgM2.IsKnown)
         {
             missing.Add("inertia of the machine");
         }
@@ -148,7 +148,7 @@ internal static class BrakingChecks
             { IsRule = true };
         }
 
-        if (choice is Braking.DcInjection && double.IsNaN(model.StallTimeS))
+        if (choice is Braking.DcInjection && !model.StallTimeS.IsKnown)
         {
             return Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle, ["stall time of the motor, warm, by its maker: the rotor takes all energy"]);
         }
@@ -156,7 +156,7 @@ internal static class BrakingChecks
         var (time, heatPct, how) = choice switch
         {
             Braking.Coast => (Case(model, "coast").Run!.TimeS, 0, "coasting"),
-            Braking.DcInjection => Case(model, "direct-current") is var brake ? (brake.Run!.TimeS, 100 * brake.RotorHeatPu, "direct current, all energy into the rotor") : default,
+            Braking.DcInjection => Case(model, "direct-current") is var brake ? (brake.Run!.TimeS, 100 * brake.RotorHeatPu.Value, "direct current, all energy into the rotor") : default,
             Braking.Flux f => (StopStudy.ShortestS(model, f.FluxPct / 100), 0, FormattableString.Invariant($"flux raised to {f.FluxPct:0.#} %")),
             _ => (StopStudy.ShortestS(model, 1), 0.0, "losses and the link's capacitor only"),
         };
@@ -164,7 +164,7 @@ internal static class BrakingChecks
             "t = ∫J·dω/(T_absorbed + T_load), T_absorbed such that losses and the link's capacitor take all that returns; with direct current its own torque, the rotor takes ½·J·ω²",
             $"{how}: {Text.N(time, 3)} s from {Text.N(model.Load.RatedSpeedRpm)} rpm, wanted {Text.N(wanted, 3)} s{(heatPct > 0 ? $"; rotor at {Text.N(heatPct, 3)} % of what it stands" : string.Empty)}",
             Source,
-            [ReasonInput.Of("all masses", model.Load.InertiaKgM2 + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
+            [ReasonInput.Of("all masses", model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
         const string relief = "Relief: a longer stop, chopper and resistor, a front end that returns power.";
         return heatPct > 100 * time / wanted
             ? CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle + ", heat of the rotor", heatPct, 100, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason)

@@ -58,7 +58,7 @@ public static class BrakingStudy
             demands.Add(new BrakingDemand("the load drives the motor", [new ReturnedPower(SteadyS, steady)], true));
         }
 
-        if (WantedStopS(model) is { } stop && !double.IsNaN(load.InertiaKgM2) && load.StartPoints().Any(p => p.SpeedRpm != 0))
+        if (WantedStopS(model) is { } stop && load.InertiaKgM2.IsKnown && load.StartPoints().Any(p => p.SpeedRpm != 0))
         {
             demands.Add(Stop(model, stop));
         }

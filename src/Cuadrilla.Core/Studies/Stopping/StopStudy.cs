@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
@@ -24,7 +25,7 @@ public static class StopStudy
             yield return name;
         }
 
-        if (model.Load is { } load && double.IsNaN(load.InertiaKgM2))
+        if (model.Load is { } load && !load.InertiaKgM2.IsKnown)
         {
             yield return "inertia of the machine";
         }
@@ -119,8 +120,9 @@ public static class StopStudy
         var circuit = CageCircuitFit.Run(model.Connected.Plate).Circuit;
         var brake = new DcBrake(circuit, pct / 100 * model.Connected.Plate.RatedCurrentA);
         var run = StopSimulation.Run(InputOf(model, null, null, false, 1) with { LargestNm = brake.TorqueNm, ReturnedW = (_, _) => 0 });
-        var stands = circuit.At(1, model.Connected.Plate.RatedVoltageV).RotorLossW * model.StallTimeS;
-        return new StopCase("direct-current", name, chosen is not null, string.Empty, run, run.MotorJ / stands);
+        var lockedW = circuit.At(1, model.Connected.Plate.RatedVoltageV).RotorLossW;
+        Given heatPu = model.StallTimeS is { IsKnown: true, Value: var stallS } ? run.MotorJ / (lockedW * stallS) : Given.Unknown;
+        return new StopCase("direct-current", name, chosen is not null, string.Empty, run, heatPu);
     }
 
     private static StopCase Resistor(DriveOnConverter model, Braking.Resistor? chosen, double? wanted)
@@ -167,9 +169,9 @@ public static class StopStudy
 
         // From where the masses hold most: of a winder the roll at which they do, of a duty above rated speed its highest.
         var top = load.Cycle is null ? load.Levels().Select(l => Math.Abs(load.At(l).SpeedRpm / load.RatedSpeedRpm)).Append(1).Max() : 1;
-        var start = load.StartPoints().MaxBy(p => (p.InertiaKgM2 + motor.Plate.InertiaKgM2) * p.SpeedRpm * p.SpeedRpm);
+        var start = load.StartPoints().MaxBy(p => (p.InertiaKgM2.Value + motor.Plate.InertiaKgM2) * p.SpeedRpm * p.SpeedRpm);
         return new StopInput(
-            start.InertiaKgM2 + motor.Plate.InertiaKgM2,
+            start.InertiaKgM2.Value + motor.Plate.InertiaKgM2,
             top * Math.Abs(start.SpeedRpm) * 2 * Math.PI / 60,
             omega => load.StoppingTorqueNm(Rpm(omega)),
             omega => drive is null ? 0 : Math.Min(

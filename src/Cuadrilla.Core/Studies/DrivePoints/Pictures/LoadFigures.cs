@@ -67,26 +67,26 @@ internal static class LoadFigures
             [ReasonInput.Of("torque at the motor's shaft", load.RatedTorqueNm, "Nm", "load")]));
         yield return new Figure("breakaway", "Breakaway torque", load.BreakawayNm, "Nm", new Reason(
             "T_b = T·breakaway share", $"{Text.N(load.BreakawayNm)} Nm at the motor's shaft before anything turns", "docs/methods/mechanical-loads.md", []));
-        if (double.IsNaN(load.InertiaKgM2))
+        if (!load.InertiaKgM2.IsKnown)
         {
             yield break;
         }
 
         var omega = load.RatedSpeedRpm * 2 * Math.PI / 60;
-        var energy = 0.5 * load.InertiaKgM2 * omega * omega;
+        var energy = 0.5 * load.InertiaKgM2.Value * omega * omega;
         yield return new Figure("kinetic-energy", "Energy in the turning masses", energy / 1e3, "kJ", new Reason(
-            "E = ½·J·ω²", $"½·{Text.N(load.InertiaKgM2)}·{Text.N(omega)}² = {Text.N(energy / 1e3)} kJ", "Definition", [ReasonInput.Of("inertia at the motor's shaft", load.InertiaKgM2, "kg·m²", "load")]));
+            "E = ½·J·ω²", $"½·{Text.N(load.InertiaKgM2.Value)}·{Text.N(omega)}² = {Text.N(energy / 1e3)} kJ", "Definition", [ReasonInput.Of("inertia at the motor's shaft", load.InertiaKgM2.Value, "kg·m²", "load")]));
         if (load.RatedTorqueNm > 0)
         {
-            var coast = load.InertiaKgM2 * omega / load.RatedTorqueNm;
+            var coast = load.InertiaKgM2.Value * omega / load.RatedTorqueNm;
             yield return new Figure("coast-time", "Time to coast to rest", coast, "s", new Reason(
-                "t = J·ω/T", $"{Text.N(load.InertiaKgM2)}·{Text.N(omega)}/{Text.N(load.RatedTorqueNm)} = {Text.N(coast)} s", "Constant running torque; stopping faster drives energy back", []));
+                "t = J·ω/T", $"{Text.N(load.InertiaKgM2.Value)}·{Text.N(omega)}/{Text.N(load.RatedTorqueNm)} = {Text.N(coast)} s", "Constant running torque; stopping faster drives energy back", []));
             if (load.StopTimeS.IsKnown && load.StopTimeS.Value < coast)
             {
-                var braking = ((load.InertiaKgM2 * omega / load.StopTimeS.Value) - load.RatedTorqueNm) * omega;
+                var braking = ((load.InertiaKgM2.Value * omega / load.StopTimeS.Value) - load.RatedTorqueNm) * omega;
                 yield return new Figure("stop-power", "Power that comes back when stopping in time", braking / 1e3, "kW", new Reason(
                     "P = (J·ω/t − T)·ω",
-                    $"({Text.N(load.InertiaKgM2)}·{Text.N(omega)}/{Text.N(load.StopTimeS.Value)} − {Text.N(load.RatedTorqueNm)})·{Text.N(omega)} = {Text.N(braking / 1e3)} kW at the beginning",
+                    $"({Text.N(load.InertiaKgM2.Value)}·{Text.N(omega)}/{Text.N(load.StopTimeS.Value)} − {Text.N(load.RatedTorqueNm)})·{Text.N(omega)} = {Text.N(braking / 1e3)} kW at the beginning",
                     "docs/methods/mechanical-loads.md; it falls straight to nothing with the speed",
                     [ReasonInput.Of("stop time", load.StopTimeS.Value, "s", "load")]));
             }
@@ -127,7 +127,7 @@ internal static class LoadFigures
             $"{Text.N(energy.RegeneratedJ / 1e3)} kJ back, {Text.N(energy.MotoringJ / 1e3)} kJ given; largest {Text.N(energy.PeakRegeneratedW / 1e3)} kW, mean {Text.N(energy.MeanRegeneratedW / 1e3)} kW",
             "docs/methods/load-cycles.md",
             []));
-        if (inertia > 0 && model.Load is { InertiaKgM2: > 0 and var machine })
+        if (inertia > 0 && model.Load is { InertiaKgM2: { IsKnown: true, Value: > 0 and var machine } })
         {
             yield return new Figure("inertia-ratio", "Load inertia over motor inertia", machine / inertia, "× motor", new Reason(
                 "J_load/J_motor", $"{Text.N(machine)}/{Text.N(inertia)}", "At the motor's shaft", []));
