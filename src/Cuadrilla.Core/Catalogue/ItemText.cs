@@ -25,21 +25,6 @@ public static class ItemText
     public static string Converter(ConverterItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        var name = item.Kind switch
-        {
-            ConverterKind.SixPulse => "six-pulse, " + item.FrontEnd.SixPulseName,
-            ConverterKind.TwelvePulse => "twelve-pulse",
-            ConverterKind.EighteenPulse => "eighteen-pulse",
-            ConverterKind.ActiveFrontEnd => "active front end",
-            ConverterKind.Direct => "direct converter",
-            ConverterKind.DirectWithBypass => "direct converter with line bypass",
-            ConverterKind.ThyristorOneQuadrant => "thyristor converter, one quadrant",
-            ConverterKind.ThyristorFourQuadrant => "thyristor converter, four quadrants",
-            ConverterKind.Servo => "servo drive",
-            ConverterKind.SinglePhaseInput => "single-phase input",
-            ConverterKind.InverterModule => "inverter module",
-            _ => throw new InvalidOperationException("Unknown kind of converter."),
-        };
-        return item.OwnName.Length > 0 ? $"{item.OwnName} ({name})" : name;
+        return item.OwnName.Length > 0 ? $"{item.OwnName} ({item.Name})" : item.Name;
     }
 }

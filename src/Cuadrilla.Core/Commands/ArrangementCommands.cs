@@ -101,7 +101,7 @@ public sealed record SplitOnShaft(string PointId) : PlantCommand
         }
 
         string[] both = [PointId, copy.Id];
-        return new JoinShaft(both).On(after.Changed(both, p => p with { Load = LoadShare.Of(p.Load, 0.5) }), studies) is CommandOutcome.Done joined
+        return new JoinShaft(both).On(after.Changed(both, p => p with { Load = p.Load.Part(0.5) }), studies) is CommandOutcome.Done joined
             ? joined with { Label = $"Two motors for {plant.Tags([PointId])}", CreatedIds = [copy.Id, .. joined.CreatedIds] }
             : CommandOutcome.Not("pointId", "It shares a shaft.");
     }

@@ -4,7 +4,6 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
-using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;
 
@@ -88,22 +87,12 @@ public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : Plant
                 var sizes = data.SoftStarters.Values.OrderBy(s => s.RatedCurrentA).ToList();
                 var currentA = FamilySizes.MotorCurrentA(point, data)!.Value;
                 var item = sizes.Find(s => s.RatedCurrentA * s.Derating.FactorPu(site) >= currentA) ?? sizes[^1];
-                var preset = data.StartPresets.FirstOrDefault(p => p.Application == ApplicationOf(point.Load)) ?? data.StartPresets[0];
+                var preset = data.StartPresets.FirstOrDefault(p => p.Application == point.Load.StartApplication()) ?? data.StartPresets[0];
                 return new ConverterChoice.SoftStarter(item.Id, preset.Settings, preset.Trip, UsualStartsPerHour, string.Empty);
             default:
                 return new ConverterChoice.NotChosen();
         }
     }
-
-    // Names of the catalogue's presets; a load without one of its own begins with the first.
-    private static string ApplicationOf(Load load) => load switch
-    {
-        FanLoad => "fan",
-        PumpLoad => "pump",
-        ConveyorLoad => "conveyor",
-        HighInertiaLoad => "mill",
-        _ => string.Empty,
-    };
 }
 
 /// <summary>Another way of braking a drive on a converter, with values to start from.</summary>

@@ -69,21 +69,16 @@ public sealed record ConverterItem
     public IReadOnlyList<string> Estimated { get; init; } = [];
 
     /// <summary>Units of one family differ in size only; the word is the same in every plant.</summary>
-    public string Family => Kind switch
-    {
-        ConverterKind.SixPulse => "six-pulse-" + FrontEnd.SixPulseFamily,
-        ConverterKind.TwelvePulse => "twelve-pulse",
-        ConverterKind.EighteenPulse => "eighteen-pulse",
-        ConverterKind.ActiveFrontEnd => "active",
-        ConverterKind.Direct => "direct",
-        ConverterKind.DirectWithBypass => "direct-bypass",
-        ConverterKind.ThyristorOneQuadrant => "thyristor-1q",
-        ConverterKind.ThyristorFourQuadrant => "thyristor-4q",
-        ConverterKind.Servo => "servo",
-        ConverterKind.SinglePhaseInput => "single-phase",
-        ConverterKind.InverterModule => "inverter-module",
-        _ => throw new InvalidOperationException("Unknown kind of converter."),
-    };
+    public string Family => ConverterKindFacts.Of(Kind).Family(FrontEnd);
+
+    /// <summary>What it is, in a few words.</summary>
+    public string Name => ConverterKindFacts.Of(Kind).Name(FrontEnd);
+
+    /// <summary>True for what is compared by cost.</summary>
+    public bool IsGeneralPurpose => ConverterKindFacts.Of(Kind).IsGeneralPurpose;
+
+    /// <summary>True for the usual drive, which is taken where none is chosen: a six-pulse bridge with a DC choke.</summary>
+    public bool IsUsual => Kind == ConverterKind.SixPulse && ChokePct > 0;
 
     /// <summary>Continuous output current of a duty before derating, A.</summary>
     public double RatedCurrentA(OverloadDuty duty) => duty == OverloadDuty.Light ? LightCurrentA : HeavyCurrentA;

@@ -8,28 +8,67 @@ public abstract record Load
     private protected Load()
     {
     }
+
+    /// <summary>The words the program uses for it.</summary>
+    public abstract string InWords();
+
+    /// <summary>Name of the catalogue's settings for the start of such a machine; empty where there are none of its own.</summary>
+    public virtual string StartApplication() => string.Empty;
+
+    /// <summary>The part that one of several motors on one shaft drives: forces, masses, torques and inertias, not speeds.</summary>
+    /// <param name="partPu">Part of it, above 0 to 1.</param>
+    public abstract Load Part(double partPu);
+
+    /// <summary>Part of a number; six decimals: what was entered as 0.3 is not halved into 0.15000000000000002.</summary>
+    private protected static Given Shared(Given value, double partPu) => value.IsKnown ? Given.Of(Math.Round(value.Value * partPu, 6)) : value;
 }
 
 /// <summary>Nothing entered yet.</summary>
-public sealed record UnspecifiedLoad : Load;
+public sealed record UnspecifiedLoad : Load
+{
+    /// <inheritdoc/>
+    public override string InWords() => "not specified";
+
+    /// <inheritdoc/>
+    public override Load Part(double partPu) => this;
+}
 
 /// <summary>
 /// A fan or a centrifugal pump: pressure or head falls along its curve, the system asks for a static part and a part that
 /// grows with the square of the flow.
 /// </summary>
 /// <param name="Common">What fans and pumps share.</param>
-public abstract record FluidLoad(FluidMachine Common) : Load;
+public abstract record FluidLoad(FluidMachine Common) : Load
+{
+    /// <inheritdoc/>
+    public override Load Part(double partPu) =>
+        this with { Common = Common with { RatedFlowM3PerS = Shared(Common.RatedFlowM3PerS, partPu), InertiaKgM2 = Shared(Common.InertiaKgM2, partPu) } };
+}
 
 /// <summary>A fan.</summary>
 /// <param name="Common">What fans and pumps share.</param>
 /// <param name="RatedPressurePa">Total pressure rise at the rated flow, Pa, 1 to 100,000.</param>
-public sealed record FanLoad(FluidMachine Common, Given RatedPressurePa) : FluidLoad(Common);
+public sealed record FanLoad(FluidMachine Common, Given RatedPressurePa) : FluidLoad(Common)
+{
+    /// <inheritdoc/>
+    public override string InWords() => "fan";
+
+    /// <inheritdoc/>
+    public override string StartApplication() => "fan";
+}
 
 /// <summary>A centrifugal pump.</summary>
 /// <param name="Common">What fans and pumps share.</param>
 /// <param name="RatedHeadM">Head at the rated flow, m of the liquid, 0.1 to 3000.</param>
 /// <param name="DensityKgPerM3">Density of the liquid, kg/m³, 300 to 5000.</param>
-public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given DensityKgPerM3) : FluidLoad(Common);
+public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given DensityKgPerM3) : FluidLoad(Common)
+{
+    /// <inheritdoc/>
+    public override string InWords() => "pump";
+
+    /// <inheritdoc/>
+    public override string StartApplication() => "pump";
+}
 
 /// <summary>What fans and centrifugal pumps share.</summary>
 /// <param name="RatedFlowM3PerS">Rated flow, m³/s, &gt; 0.</param>

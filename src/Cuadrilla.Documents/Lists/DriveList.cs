@@ -6,7 +6,6 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;
@@ -88,7 +87,7 @@ public static class DriveList
                     ["Lineup"] = Guarded(lineup.Tag),
                     ["Tag"] = Guarded(point.Tag),
                     ["Name"] = Guarded(point.Name),
-                    ["Load"] = LoadWords.Of(point.Load),
+                    ["Load"] = point.Load.InWords(),
                     ["Shaft power kW"] = summary.ShaftPowerW / 1e3,
                     ["Speed rpm"] = summary.ShaftSpeedRpm,
                     ["Motor"] = motor is null ? "not chosen" : $"{ItemText.Motor(motor)} {motor.Frame}",
@@ -121,30 +120,6 @@ public static class DriveList
     }
 
     private static double? Plain(Given value) => value.IsKnown ? value.Value : null;
-}
-
-/// <summary>The words the program uses for loads.</summary>
-public static class LoadWords
-{
-    /// <summary>The words for a load.</summary>
-    public static string Of(Load load) => load switch
-    {
-        FanLoad => "fan",
-        PumpLoad => "pump",
-        ConstantTorqueLoad => "constant torque",
-        HighInertiaLoad => "heavy rotor",
-        ConveyorLoad => "belt conveyor",
-        RollerGroupLoad => "group of rollers",
-        DosingPumpLoad => "dosing pump",
-        WinderLoad { Unwinds: true } => "unwinder",
-        WinderLoad => "winder",
-        HoistLoad { InclineDeg: { IsKnown: true, Value: < 90 } } => "car on an incline",
-        HoistLoad => "hoist",
-        ServoAxisLoad => "servo axis",
-        ProfileLoad => "profile",
-        UnspecifiedLoad => "not specified",
-        _ => throw new InvalidOperationException("Unknown kind of load."),
-    };
 }
 
 /// <summary>The words the program uses for verdicts.</summary>

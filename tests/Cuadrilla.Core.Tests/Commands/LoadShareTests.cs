@@ -37,7 +37,7 @@ public sealed class LoadShareTests
     public void Forces_masses_torques_and_inertia_are_divided_and_nothing_else(Load load)
     {
         var divided = 0;
-        foreach (var (name, whole, half) in Entries(load).Zip(Entries(LoadShare.Of(load, 0.5)), (w, h) => (w.Name, w.Value, h.Value)))
+        foreach (var (name, whole, half) in Entries(load).Zip(Entries(load.Part(0.5)), (w, h) => (w.Name, w.Value, h.Value)))
         {
             if (Divided.Contains(name) && whole.IsKnown)
             {
@@ -56,9 +56,9 @@ public sealed class LoadShareTests
     [Fact]
     public void A_profile_has_half_of_each_torque_and_what_is_unknown_stays_so()
     {
-        var half = Assert.IsType<ProfileLoad>(LoadShare.Of(new ProfileLoad(Train, [], [new ProfilePoint(0, 5, 8), new ProfilePoint(2, 6, -4)]), 0.5));
+        var half = Assert.IsType<ProfileLoad>(new ProfileLoad(Train, [], [new ProfilePoint(0, 5, 8), new ProfilePoint(2, 6, -4)]).Part(0.5));
         Assert.Equal([new ProfilePoint(0, 5, 4), new ProfilePoint(2, 6, -2)], half.Points);
-        Assert.IsType<UnspecifiedLoad>(LoadShare.Of(new UnspecifiedLoad(), 0.5));
+        Assert.IsType<UnspecifiedLoad>(new UnspecifiedLoad().Part(0.5));
     }
 
     private static IEnumerable<(string Name, Given Value)> Entries(object of) => of.GetType().GetProperties()

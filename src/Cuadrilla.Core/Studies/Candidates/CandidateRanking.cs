@@ -113,7 +113,7 @@ public static class CandidateRanking
 
     // Single-phase inputs and servo drives are bought for other reasons than price: they never lead unless one is chosen.
     private static bool IsSpecial(ConverterItem item, EngineeringData data, ConverterChoice.FromCatalogue? current) =>
-        item.Kind is ConverterKind.SinglePhaseInput or ConverterKind.Servo
+        !item.IsGeneralPurpose
         && (current is null || !data.Converters.TryGetValue(current.ItemId, out var chosen) || chosen.Kind != item.Kind);
 
     private static IReadOnlyList<Candidate> Rank(IEnumerable<Candidate> candidates, Func<string, bool>? special = null) =>
@@ -187,7 +187,7 @@ public static class CandidateRanking
     private static ConverterAtSite? Assumed(CabledMotor model) =>
         model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null
         : model.Data.Converters.Values
-            .Where(c => c.OwnName.Length == 0 && c is { Kind: ConverterKind.SixPulse, ChokePct: > 0 } && c.FrontEnd is FrontEnd.Diode)
+            .Where(c => c.OwnName.Length == 0 && c.IsUsual && c.FrontEnd is FrontEnd.Diode)
             .OrderBy(c => c.RatedKw)
             .Select(c => new ConverterAtSite(c, OverloadDuty.Light, 4, model.Input.Site))
             .FirstOrDefault(c => c.SiteCurrentA >= model.Motor.Plate.RatedCurrentA);

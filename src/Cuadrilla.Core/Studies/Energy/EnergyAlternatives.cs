@@ -120,7 +120,7 @@ public static class EnergyAlternatives
             with
         { Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
 
-        if (!builtIn && bypassed is not null && item.Kind == ConverterKind.SixPulse && item.ChokePct > 0)
+        if (!builtIn && bypassed is not null && item.IsUsual)
         {
             var price = motor.PriceIndex + (item.PriceIndex * (filterPrice + (model.Input.Defaults.BypassPricePct / 100)));
             yield return Alternative(

@@ -31,7 +31,7 @@ internal sealed class FittingConverters
         families =
         [
             .. model.Data.Converters.Values
-                .Where(i => i.Family == chosen || i.Kind is not (ConverterKind.SinglePhaseInput or ConverterKind.Servo or ConverterKind.InverterModule))
+                .Where(i => i.Family == chosen || i.IsGeneralPurpose)
                 .Where(i => Math.Abs((OutputVoltage.SupplyOf(i, model.Input.BusVoltageV) / i.RatedVoltageV) - 1) < SameVoltagePu)
                 .OrderBy(i => i.RatedKw).ThenBy(i => i.PriceIndex)
                 .GroupBy(i => i.Family),

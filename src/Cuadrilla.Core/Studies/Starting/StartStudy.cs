@@ -108,14 +108,7 @@ public static class StartStudy
     public static ConverterChoice.SoftStarter SoftStarterFor(CabledMotor model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        var application = model.Input.DrivePoint.Load switch
-        {
-            PumpLoad => "pump",
-            FanLoad => "fan",
-            ConveyorLoad => "conveyor",
-            HighInertiaLoad => "mill",
-            _ => "compressor",
-        };
+        var application = model.Input.DrivePoint.Load.StartApplication() is { Length: > 0 } own ? own : "compressor";
         var preset = model.Data.StartPresets.First(p => p.Application == application);
         var item = model.Data.SoftStarters.Values
             .OrderBy(s => s.RatedCurrentA)
@@ -151,7 +144,7 @@ public static class StartStudy
     private static StartCase OnConverter(CabledMotor model, StartPlace place)
     {
         var converter = model.Converter ?? new ConverterAtSite(
-            model.Data.Converters.Values.Where(c => c.Kind == ConverterKind.SixPulse && c.ChokePct > 0).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
+            model.Data.Converters.Values.Where(c => c.IsUsual).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
                 ?? model.Data.Converters.Values.MaxBy(c => c.RatedKw)!,
             OverloadDuty.Heavy, 4, model.Input.Site);
         var rated = model.Load.At(1).SpeedRpm * 2 * Math.PI / 60;
