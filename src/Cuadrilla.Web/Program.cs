@@ -15,10 +15,11 @@ using Cuadrilla.Web.Lineups;
 using Cuadrilla.Web.Projects;
 using Cuadrilla.Web.Tables;
 using Microsoft.AspNetCore.ResponseCompression;
+using Microsoft.Extensions.Options;
 
-var builder = WebApplication.CreateSlimBuilder(args);
-builder.Configuration.AddCommandLine(args);
-builder.Logging.SetMinimumLevel(LogLevel.Warning);
+// Settings stand beside the program, wherever it is started from.
+var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
+builder.Services.AddOptions<ServerOptions>().Bind(builder.Configuration).ValidateDataAnnotations().ValidateOnStart();
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
     kestrel.AddServerHeader = false;
@@ -33,13 +34,18 @@ builder.Services.AddResponseCompression(compression =>
 builder.Services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Optimal);
 builder.Services.AddOpenApi(OpenApiRules.Apply);
 builder.Services.AddSingleton(ReferenceCatalogue.Data);
-builder.Services.AddSingleton(services => new Assessor(services.GetRequiredService<EngineeringData>()));
+builder.Services.AddHttpContextAccessor();
+
+// One memory for all; whoever leaves stops what only he waits for.
+builder.Services.AddKeyedSingleton(nameof(Assessor), (services, _) => new Assessor(services.GetRequiredService<EngineeringData>()));
+builder.Services.AddScoped(services => services.GetRequiredKeyedService<Assessor>(nameof(Assessor))
+    .StoppedBy(services.GetRequiredService<IHttpContextAccessor>().HttpContext?.RequestAborted ?? CancellationToken.None));
 builder.Services.AddMemoryCache(memory => (memory.SizeLimit, memory.CompactionPercentage) = (ProjectReader.MostRecent, 0.5));
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IConfiguration>()["data"] ?? "data", "cuadrilla.db")));
+builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IOptions<ServerOptions>>().Value.Data, "cuadrilla.db")));
 builder.Services.AddSingleton(services =>
     new ProjectStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
-builder.Services.AddSingleton<ProjectReader>();
+builder.Services.AddScoped<ProjectReader>();
 
 var app = builder.Build();
 app.UseResponseCompression();
@@ -70,14 +76,10 @@ AppFiles.Map(app);
 if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
 {
     app.Services.GetRequiredService<Database>().Migrate();
-    if (app.Configuration.GetValue<bool>("demo"))
+    if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
     {
-        var store = app.Services.GetRequiredService<ProjectStore>();
-        if (store.List().Count == 0)
-        {
-            var reader = app.Services.GetRequiredService<ProjectReader>();
-            reader.Create(DemoPlant.Read(ReferenceCatalogue.Data), "engineer", "Demo plant");
-        }
+        using var scope = app.Services.CreateScope();
+        scope.ServiceProvider.GetRequiredService<ProjectReader>().Create(DemoPlant.Read(ReferenceCatalogue.Data), "engineer", "Demo plant");
     }
 }
 

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
@@ -19,7 +20,7 @@ public sealed partial class Assessor
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
         var anew = new Anew(this, plant, result);
-        return [.. frontIds.AsParallel().AsOrdered().Select(id => Removed(id))];
+        return Cores.Map(frontIds, Removed, stop);
 
         Removal Removed(string id)
         {
@@ -38,7 +39,7 @@ public sealed partial class Assessor
         ArgumentNullException.ThrowIfNull(result);
         var anew = new Anew(this, plant, result);
         var told = FrontStory.Told(Contributions.Of(plant, result).Select(c => result.Drives.First(d => d.DrivePointId == c.DrivePointId)));
-        return [.. told.AsParallel().AsOrdered().Select(drive => FrontStory.Of(drive, cause => ThdiPct(drive.DrivePointId, cause)))];
+        return Cores.Map(told, drive => FrontStory.Of(drive, cause => ThdiPct(drive.DrivePointId, cause)), stop);
 
         double ThdiPct(string id, SpoilingCause left)
         {
@@ -87,7 +88,7 @@ public sealed partial class Assessor
             {
                 States = [.. scenario.States.Where(s => !off.Contains(s.DrivePointId)), .. off.Select(m => new DrivePointState(m, false, 1, 1))],
             };
-            return ScenarioStudy.Run(changed, states, defaults, models, assessor.data.SupplyModules, before);
+            return ScenarioStudy.Run(changed, states, defaults, models, assessor.data.SupplyModules, before, assessor.stop);
         }
     }
 }

@@ -24,8 +24,9 @@ public sealed partial class Assessor : IPlantStudies
     private readonly EngineeringData data;
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
-    private readonly ConditionalWeakTable<PlantSpecification, Lazy<PlantAssessment>> whole = [];
+    private readonly ConditionalWeakTable<PlantSpecification, Once<PlantAssessment>> whole;
     private readonly FrontMemory? fronts;
+    private readonly CancellationToken stop;
 
     /// <summary>Creates an assessor.</summary>
     /// <param name="data">The catalogue.</param>
@@ -35,6 +36,7 @@ public sealed partial class Assessor : IPlantStudies
     /// </param>
     public Assessor(EngineeringData data, bool warmStarts = true)
     {
+        whole = [];
         fronts = warmStarts ? new FrontMemory() : null;
         this.data = data ?? throw new ArgumentNullException(nameof(data));
         starts = new StudyMemory<StartKey, StartCase>(
@@ -45,8 +47,15 @@ public sealed partial class Assessor : IPlantStudies
         drivePoints = new StudyMemory<DrivePointInput, DrivePointStudy>(input => DrivePointStudy.Run(DrivePointModel.Build(input, data)), 4000);
     }
 
+    // The same memory for somebody who may leave.
+    private Assessor(Assessor other, CancellationToken stop) =>
+        (data, drivePoints, starts, whole, fronts, this.stop) = (other.data, other.drivePoints, other.starts, other.whole, other.fronts, stop);
+
     /// <summary>The catalogue.</summary>
     public EngineeringData Data => data;
+
+    /// <summary>The same assessor, which remembers what this one does, for somebody who may leave: then it throws <see cref="OperationCanceledException"/>.</summary>
+    public Assessor StoppedBy(CancellationToken leaves) => new(this, leaves);
 
     /// <summary>The study of one drive point of a plant.</summary>
     public DrivePointStudy Study(PlantSpecification plant, DrivePoint point)
@@ -75,19 +84,19 @@ public sealed partial class Assessor : IPlantStudies
     public PlantAssessment Run(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return whole.GetValue(plant, p => new Lazy<PlantAssessment>(() => Assessed(p))).Value;
+        return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => Assessed(plant));
     }
 
     private PlantAssessment Assessed(PlantSpecification plant)
     {
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var buses = plant.BusOfDrivePoints();
-        var studies = plant.AllDrivePoints().AsParallel().AsOrdered().Select(p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults))).ToList();
+        var studies = Cores.Map([.. plant.AllDrivePoints()], p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults)), stop);
         var complete = studies.Select(s => s.Model).OfType<CompleteDrive>().ToList();
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}")
             .ToList();
-        var solved = plant.Scenarios.AsParallel().AsOrdered().Select(s => Scenario(plant, s, defaults, complete)).ToList();
+        var solved = Cores.Map(plant.Scenarios, s => Scenario(plant, s, defaults, complete), stop);
         var scenarios = solved.Select(s => s.Result).OfType<ScenarioResult>().ToList();
         List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(), .. scenarios.SelectMany(s => s.Faults)];
         incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
@@ -155,7 +164,7 @@ public sealed partial class Assessor : IPlantStudies
     {
         try
         {
-            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing);
+            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing, stop);
             if (result is not null)
             {
                 fronts?.Keep(plant.Name, result);

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
@@ -112,8 +113,7 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
     private static PlantSpecification Sized(
         PlantSpecification plant, IReadOnlyList<string> ids, Func<DrivePointInput, IReadOnlyList<Candidate>> rank, List<string> without, IPlantStudies studies)
     {
-        var best = ids.Distinct(StringComparer.Ordinal).AsParallel()
-            .Select(id => (Id: id, Ranked: rank(studies.Study(plant, plant.Point(id)!).Model.Input)))
+        var best = Cores.Map([.. ids.Distinct(StringComparer.Ordinal)], id => (Id: id, Ranked: rank(studies.Study(plant, plant.Point(id)!).Model.Input)))
             .Where(x => x.Ranked is [{ Fits: true }, ..])
             .ToDictionary(x => x.Id, x => x.Ranked[0], StringComparer.Ordinal);
         without.AddRange(ids.Where(id => !best.ContainsKey(id)).Select(id => plant.Point(id)!.Tag));

@@ -1,4 +1,5 @@
 using Microsoft.Extensions.FileProviders;
+using Microsoft.Extensions.Options;
 
 namespace Cuadrilla.Web.Http;
 
@@ -9,7 +10,7 @@ internal static class AppFiles
 
     public static void Map(WebApplication app)
     {
-        var folder = Path.GetFullPath(app.Configuration["app"] ?? Path.Combine(AppContext.BaseDirectory, "app"));
+        var folder = Path.GetFullPath(app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.App);
         if (!File.Exists(Path.Combine(folder, "index.html")))
         {
             app.MapFallback(() => Problems.NotFound("The app has not been built; the API answers under /api."));

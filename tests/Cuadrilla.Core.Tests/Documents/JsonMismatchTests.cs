@@ -53,7 +53,7 @@ public sealed class JsonMismatchTests
     [InlineData("""{ "altitudeM": 1,""", "", "cut off")]
     public void Each_kind_of_fault_has_its_sentence(string json, string pointer, string said)
     {
-        var problem = Assert.Throws<InputException>(() => JsonReading.Read<Base.Site>(Encoding.UTF8.GetBytes(json), ProjectJson.Options)).Problems.Single();
+        var problem = Assert.Throws<InputException>(() => JsonReading.Read<Cuadrilla.Core.Base.Site>(Encoding.UTF8.GetBytes(json), ProjectJson.Options)).Problems.Single();
         Assert.Equal(pointer, problem.Pointer);
         Assert.Contains(said, problem.Message, StringComparison.Ordinal);
     }

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
@@ -66,7 +67,7 @@ public static class MitigationWorkbench
             trials.Add(central);
         }
 
-        var ways = trials.AsParallel().AsOrdered().WithDegreeOfParallelism(Math.Max(1, Environment.ProcessorCount)).Select(t => Assessed(t, t.Change.On(plant, data), points, assessor)).ToList();
+        var ways = Cores.Map(trials, t => Assessed(t, t.Change.On(plant, data), points, assessor));
         return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w => w.Year.LifetimeCost)], filter);
     }
 

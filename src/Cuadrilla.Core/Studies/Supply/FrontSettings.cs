@@ -7,4 +7,7 @@ internal sealed record FrontSettings(double LeakageMismatchPu, IReadOnlyDictiona
 {
     /// <summary>Unbalance up to which the orders that only it makes are drawn but do not come back to the front ends, %.</summary>
     public double LittleUnbalancePct { get; init; } = 1;
+
+    /// <summary>Asked in every round.</summary>
+    public CancellationToken Stop { get; init; }
 }

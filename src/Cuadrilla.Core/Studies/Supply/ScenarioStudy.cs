@@ -23,13 +23,15 @@ internal static class ScenarioStudy
     /// <param name="models">Drive points that are complete.</param>
     /// <param name="modules">Supply modules of common DC buses.</param>
     /// <param name="before">Front ends as the last run of this scenario left them.</param>
+    /// <param name="stop">Asked in every round of the search.</param>
     public static ScenarioResult? Run(
         PlantSpecification plant,
         Scenario scenario,
         DefaultsInForce defaults,
         IReadOnlyList<CompleteDrive> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
-        IReadOnlyDictionary<string, DriveInScenario> before)
+        IReadOnlyDictionary<string, DriveInScenario> before,
+        CancellationToken stop = default)
     {
         if (PlantNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
         {
@@ -82,7 +84,7 @@ internal static class ScenarioStudy
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
         var strongest = PlantNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
-        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before), faults);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before) { Stop = stop }, faults);
         List<string> unsettled =
         [
             .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
@@ -104,12 +105,12 @@ internal sealed class BalancedFronts
     {
         var start = SecondStates.Mirrored(found.Emfs);
         var near = units.Select((unit, u) => new FrontSearch(found.Emfs[u], unit.Front.Circuit?.Circuit, found.Answers[u], found.Answers[u], found.Slopes?[u])).ToArray();
-        return new HarmonicBalance(orders, units, Filters).Run(start, near, emfs => SecondStates.AreNear(emfs, found.Emfs));
+        return new HarmonicBalance(orders, units, Filters, settings.Stop).Run(start, near, emfs => SecondStates.AreNear(emfs, found.Emfs));
     }
 
     private BalanceResult Found(Complex[] voltages)
     {
-        var balance = new HarmonicBalance(orders, units, Filters);
+        var balance = new HarmonicBalance(orders, units, Filters, settings.Stop);
         var start = Start(voltages);
         var before = units.Select((_, u) => Before(u)).ToArray();
         var found = before.Any(b => b is not null) ? balance.Run([.. start.Select((s, u) => before[u] is { } b ? Kept(b.Emf) : s)], before) : null;
@@ -131,7 +132,7 @@ internal sealed class BalancedFronts
     private DriveInScenario[] Drives(BalanceResult found)
     {
         var drives = new DriveInScenario[running.Count];
-        Parallel.For(0, units.Count, u =>
+        Cores.For(units.Count, u =>
         {
             var (unit, emf, answer) = (units[u], found.Emfs[u], found.Answers[u]);
             var before = Before(u);

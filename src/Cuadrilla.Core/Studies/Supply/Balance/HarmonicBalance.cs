@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
@@ -40,12 +41,14 @@ internal sealed class HarmonicBalance
     private readonly OrderNetworks networks;
     private readonly IReadOnlyList<BalanceUnit> units;
     private readonly IReadOnlyList<FilterInjection> filters;
+    private readonly CancellationToken stop;
 
     /// <param name="networks">The network.</param>
     /// <param name="units">Front ends, those that hang close together as one.</param>
     /// <param name="filters">Central active filters.</param>
-    public HarmonicBalance(OrderNetworks networks, IReadOnlyList<BalanceUnit> units, IReadOnlyList<FilterInjection> filters) =>
-        (this.networks, this.units, this.filters) = (networks, units, filters);
+    /// <param name="stop">Asked in every round.</param>
+    public HarmonicBalance(OrderNetworks networks, IReadOnlyList<BalanceUnit> units, IReadOnlyList<FilterInjection> filters, CancellationToken stop) =>
+        (this.networks, this.units, this.filters, this.stop) = (networks, units, filters, stop);
 
     /// <summary>Searches it.</summary>
     /// <param name="start">EMFs to begin with.</param>
@@ -154,7 +157,7 @@ internal sealed class HarmonicBalance
     private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, Func<int, SpaceVector, FrontAnswer?> known, double precision)
     {
         var answers = new FrontAnswer[units.Count];
-        Parallel.For(0, units.Count, i => answers[i] = known(i, emfs[i]) ?? units[i].Front.Answer(emfs[i], near[i], precision));
+        Cores.For(units.Count, i => answers[i] = known(i, emfs[i]) ?? units[i].Front.Answer(emfs[i], near[i], precision), stop);
         var (residuals, volts, parts) = Residuals(emfs, answers);
         return new BalancePoint(emfs, answers, residuals, volts, parts);
     }
@@ -208,7 +211,7 @@ internal sealed class HarmonicBalance
     private double[]?[] Slopes(BalancePoint at)
     {
         var slopes = new double[]?[units.Count];
-        Parallel.For(0, units.Count, i => slopes[i] = Slope(units[i].Front, at.Answers[i], at.Emfs[i]));
+        Cores.For(units.Count, i => slopes[i] = Slope(units[i].Front, at.Answers[i], at.Emfs[i]), stop);
         return slopes;
     }
 
@@ -217,7 +220,7 @@ internal sealed class HarmonicBalance
     {
         var own = new FrontAdmittance?[units.Count];
         var solvable = new bool[units.Count];
-        Parallel.For(0, units.Count, i =>
+        Cores.For(units.Count, i =>
         {
             own[i] = slopes[i] is { } slope ? FrontAdmittance.OrNull(units[i].Front, slope, networks.Orders) : null;
             solvable[i] = own[i] is not null || slopes[i] is null;

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using System.Numerics;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Numerics;
@@ -40,7 +41,7 @@ internal sealed class LinearStep
         ];
         boards = new DenseLu<double>?[networks.Nodes.Count];
         var solvable = new bool[boards.Length];
-        Parallel.For(0, boards.Length, p => solvable[p] = Board(p, out boards[p]));
+        Cores.For(boards.Length, p => solvable[p] = Board(p, out boards[p]));
         IsSolvable = Array.TrueForAll(solvable, s => s);
     }
 
@@ -65,7 +66,7 @@ internal sealed class LinearStep
         var right = Array.ConvertAll(Voltages(drawn), v => -v);
         var volts = Gmres.Solve(x => Preconditioned(Applied(x)), Preconditioned(right), TolerancePu, MostSteps);
         var changes = new SpaceVector[residuals.Length];
-        Parallel.For(0, changes.Length, i =>
+        Cores.For(changes.Length, i =>
         {
             if (units[i].Front.Place >= 0)
             {
