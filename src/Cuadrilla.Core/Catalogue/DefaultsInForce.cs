@@ -52,10 +52,6 @@ public sealed record DefaultsInForce
     [Default("bypass-price-pct")]
     public double BypassPricePct { get; init; }
 
-    /// <summary>Highest link voltage a converter stands, V.</summary>
-    [Default("link-rating-v")]
-    public double LinkRatingV { get; init; }
-
     /// <summary>Speed of a wave on a motor cable, m/µs.</summary>
     [Default("cable-wave-m-per-us")]
     public double WaveSpeedMPerUs { get; init; }
@@ -149,6 +145,9 @@ public sealed record DefaultsInForce
     /// <summary>Those of harmonics beside the point of common coupling.</summary>
     public required HarmonicDefaults Harmonics { get; init; }
 
+    /// <summary>Levels of link voltages.</summary>
+    public required LinkDefaults Links { get; init; }
+
     /// <summary>Which school of harmonic limits judges.</summary>
     [Default("harmonics-code")]
     public HarmonicsCode Code { get; init; }
@@ -177,6 +176,6 @@ public sealed record DefaultsInForce
         ArgumentNullException.ThrowIfNull(overrides);
         double Of(string key) => overrides.FirstOrDefault(o => o.Key == key)?.Value ?? defaults.First(d => d.Key == key).Value;
         return DefaultAttribute.Fill(
-            new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of), Lineups = DefaultAttribute.Fill(new LineupDefaults(), Of), Harmonics = DefaultAttribute.Fill(new HarmonicDefaults(), Of) }, Of);
+            new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of), Lineups = DefaultAttribute.Fill(new LineupDefaults(), Of), Harmonics = DefaultAttribute.Fill(new HarmonicDefaults(), Of), Links = DefaultAttribute.Fill(new LinkDefaults(), Of) }, Of);
     }
 }

@@ -110,7 +110,10 @@ public sealed record OwnConverter(
             open.Add("losses at the eight points");
         }
 
-        var brake = LeastBrakeOhm.IsKnown ? new ChopperLimits(LeastBrakeOhm.Value, like.Brake?.ChopperV ?? 1.9 * RatedVoltageV) : like.Brake is { } b ? b with { LeastOhm = b.LeastOhm / size } : null;
+        // A chopper's level follows the voltage that its converter is made for.
+        var chopper = like.Brake is null ? generic.First(c => c.Brake is not null) : like;
+        var chopperV = chopper.Brake!.ChopperV * RatedVoltageV / chopper.RatedVoltageV;
+        var brake = LeastBrakeOhm.IsKnown ? new ChopperLimits(LeastBrakeOhm.Value, chopperV) : like.Brake is { } b ? new ChopperLimits(b.LeastOhm / size, chopperV) : null;
         if (!LeastBrakeOhm.IsKnown && brake is not null)
         {
             open.Add("brake resistance");

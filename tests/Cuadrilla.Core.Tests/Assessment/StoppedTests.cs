@@ -38,6 +38,7 @@ public sealed class StoppedTests
         var second = new Thread(() => waited = assessor.Run(Plant).Scenarios.Count);
         first.Start();
         begun.Wait();
+        Thread.Sleep(30);
         second.Start();
         leaves.Cancel();
         first.Join();

@@ -92,6 +92,20 @@ public sealed class OwnConverterTests
         Assert.Contains(Problems(Own() with { HeavyCurrentA = 200 }), p => p.Pointer == "/converters/0/heavyCurrentA");
     }
 
+    [Theory]
+    [InlineData(230)]
+    [InlineData(480)]
+    [InlineData(690)]
+    public void A_choppers_level_follows_the_voltage_and_lies_between_the_links_rest_and_what_it_stands(double volts)
+    {
+        var links = DefaultsInForce.Resolve(Data.Defaults, []).Links;
+        foreach (var ohm in new[] { Given.Of(12), Given.Unknown })
+        {
+            var brake = (Own() with { RatedVoltageV = volts, LeastBrakeOhm = ohm }).Item(Data.Converters.Values).Brake!;
+            Assert.InRange(brake.ChopperV, 1.1 * Math.Sqrt(2) * volts, links.RatingV(volts));
+        }
+    }
+
     private static IReadOnlyList<InputProblem> Problems(OwnConverter own) => SpecificationValidation.Problems(DemoChanges.Demo with { Converters = [own] }, Data);
 
     private static OwnConverter Own() => new(

@@ -69,8 +69,8 @@ public sealed class DcBusModel
     /// <summary>Line voltage, V.</summary>
     public double LineV { get; }
 
-    /// <summary>Bus voltage with the line on and hardly loaded, V; an active module keeps it a tenth above.</summary>
-    public double RestV => Math.Sqrt(2) * LineV * (Module?.Kind == SupplyModuleKind.Active ? 1.1 : 1);
+    /// <summary>Bus voltage with the line on and hardly loaded, V; an active module keeps it above that.</summary>
+    public double RestV => Math.Sqrt(2) * LineV * (Module?.Kind == SupplyModuleKind.Active ? Defaults.Links.BoostPu : 1);
 
     /// <summary>Lowest mean bus voltage, V: mean of the bridge with the line a tenth low.</summary>
     public double LowestV => Module?.Kind == SupplyModuleKind.Active ? RestV : 0.9 * 3 * Math.Sqrt(2) / Math.PI * LineV;
@@ -123,11 +123,11 @@ public sealed class DcBusModel
     public BusSupply Supply(bool mainsOff)
     {
         var ratedW = (Module?.RatedKw ?? 0) * 1e3 * SitePu;
-        var chopperV = 1.9 * LineV;
+        var chopperV = Defaults.Links.ChopperPu * LineV;
         return new BusSupply(
             ratedW, ratedW * (Module?.PeakPu ?? 0), ratedW * (Module?.ReturnPu ?? 0),
             Bus.ResistorOhm.IsKnown ? chopperV * chopperV / Bus.ResistorOhm.Value : 0,
-            RestV, Math.Max(RestV, chopperV), Math.Max(RestV, Defaults.LinkRatingV * LineV / 400), UndervoltagePu * RestV, mainsOff);
+            RestV, Math.Max(RestV, chopperV), Math.Max(RestV, Defaults.Links.RatingV(LineV)), UndervoltagePu * RestV, mainsOff);
     }
 
     private static IReadOnlyList<BusPower> Process(DriveOnConverter model, DrivePointState state)

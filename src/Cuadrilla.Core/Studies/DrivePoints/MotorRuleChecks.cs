@@ -39,12 +39,13 @@ internal static class MotorRuleChecks
         var defaults = model.Input.Defaults;
 
         // With magnets the terminals follow the speed: the converter's link must stand the voltage when control is lost.
-        var electrical = plate.BackEmfVPerKrpm > 0 ? defaults.LinkRatingV / Math.Sqrt(2) / plate.BackEmfVPerKrpm * 1000 : double.PositiveInfinity;
+        var linkV = defaults.Links.RatingV(OutputVoltage.SupplyOf(model.Converter?.Item, model.Input.BusVoltageV));
+        var electrical = plate.BackEmfVPerKrpm > 0 ? linkV / Math.Sqrt(2) / plate.BackEmfVPerKrpm * 1000 : double.PositiveInfinity;
         var limit = Math.Min(mechanical, electrical);
         var reason = new Reason(
             plate.BackEmfVPerKrpm > 0 ? "n ≤ n_max and √2·k_E·n ≤ U_link,rated" : "n ≤ n_max",
             $"{Text.N(highest)} rpm against {Text.N(mechanical)} rpm (mechanical)"
-                + (plate.BackEmfVPerKrpm > 0 ? $", {Text.N(electrical)} rpm ({Text.N(defaults.LinkRatingV)} V/(√2·{Text.N(plate.BackEmfVPerKrpm)} V per 1000 rpm))" : string.Empty),
+                + (plate.BackEmfVPerKrpm > 0 ? $", {Text.N(electrical)} rpm ({Text.N(linkV)} V/(√2·{Text.N(plate.BackEmfVPerKrpm)} V per 1000 rpm))" : string.Empty),
             "Mechanical limit of the catalogue item; IEC TS 60034-25. Above rated speed shorten the lubrication interval, skip critical speeds",
             [ReasonInput.Of("highest speed of the duty", highest, "rpm", "load"), ReasonInput.Of("base speed", model.Motor.BaseSpeedRpm, "rpm", "plate as linked")]);
         return CheckWriter.Judged(
@@ -175,10 +176,11 @@ internal static class MotorRuleChecks
     private static (double Volts, string What) HighestLink(DrivePointModel model, double supplyV)
     {
         var item = model.Converter?.Item;
-        var diodes = Math.Sqrt(2) * 1.1 * supplyV;
-        var active = item?.FrontEnd is FrontEnd.Active ? Math.Sqrt(2) * 1.2 * supplyV : 0;
+        var links = model.Input.Defaults.Links;
+        var diodes = Math.Sqrt(2) * links.LineHighPu * supplyV;
+        var active = item?.FrontEnd is FrontEnd.Active ? Math.Sqrt(2) * links.HighestBoostPu * supplyV : 0;
         var chopper = model.Choice?.Braking is Braking.Resistor && item?.Brake is { } brake ? brake.ChopperV : 0;
-        return new[] { (diodes, "with the line 10 % high"), (active, "held by the active front end"), (chopper, "while the chopper works") }.MaxBy(l => l.Item1);
+        return new[] { (diodes, $"with the line {Text.N(100 * (links.LineHighPu - 1), 3)} % high"), (active, "held by the active front end"), (chopper, "while the chopper works") }.MaxBy(l => l.Item1);
     }
 
     private static Check Explosion(DrivePointModel model)

@@ -87,8 +87,7 @@ public static class StopStudy
         var rest = Math.Sqrt(2) * model.Voltage.SupplyV;
         var defaults = model.Input.Defaults;
 
-        // The limits of the project are those of 400 V units; others in proportion.
-        var trip = defaults.LinkRatingV * item.RatedVoltageV / 400;
+        var trip = defaults.Links.RatingV(item.RatedVoltageV);
         return new LinkCircuit(
             Math.Max(item.DcCapacitanceUf, 1) * 1e-6, rest, Math.Max(rest, trip * defaults.LinkHoldPct / 100), trip, item.Brake?.ChopperV ?? trip, resistorOhm, returnsToLine);
     }
