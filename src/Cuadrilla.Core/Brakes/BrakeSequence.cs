@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Brakes;
 
@@ -104,19 +105,8 @@ public sealed class BrakeSequence
     private BrakeMoment Now() => new(time, phase, position, speed, motorNm, clamped, released);
 
     // Up to the next moment at which the brake lets go or grips, so that no such moment falls inside a step.
-    private double NextStep(double ends)
-    {
-        var h = Math.Min(StepS, ends - time);
-        foreach (var at in new[] { releasedSince + ReleaseS, closedSince + times.CloseS, phaseSince + mechanics.FluxS, phaseSince + times.HoldS })
-        {
-            if (at > time + 1e-12 && at < time + h)
-            {
-                h = at - time;
-            }
-        }
-
-        return h;
-    }
+    private double NextStep(double ends) => EventSteps.Before(
+        time, Math.Min(StepS, ends - time), releasedSince + ReleaseS, closedSince + times.CloseS, phaseSince + mechanics.FluxS, phaseSince + times.HoldS);
 
     private void Enter(BrakePhase next)
     {

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>A slice of a cycle at the motor's shaft.</summary>
@@ -20,9 +22,6 @@ public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)
 {
     private const int SlicesOfRamp = 8;
     private const int PeakSamples = 64;
-
-    // Gauss-Legendre of two points: exact for the cubes that squares and powers of straight lines are.
-    private static readonly double[] Nodes = [0.5 - (0.5 / Math.Sqrt(3)), 0.5 + (0.5 / Math.Sqrt(3))];
 
     /// <summary>Duration of the cycle, s.</summary>
     public double DurationS => Stretches.Sum(s => s.DurationS);
@@ -118,7 +117,7 @@ public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)
         for (var i = 1; i < breaks.Count; i++)
         {
             double from = breaks[i - 1], width = breaks[i] - from;
-            sum += width / 2 * (of(from + (Nodes[0] * width)) + of(from + (Nodes[1] * width)));
+            sum += width / 2 * (of(from + (Quadrature.Gauss2[0] * width)) + of(from + (Quadrature.Gauss2[1] * width)));
         }
 
         return sum * s.DurationS;

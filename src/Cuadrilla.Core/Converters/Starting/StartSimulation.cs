@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Converters.Starting;
 
 /// <summary>A point of the load's torque over speed.</summary>
@@ -67,7 +69,9 @@ public static class StartSimulation
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(inertiaKgM2);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(stepS);
         var moments = new List<StartMoment>();
-        var now = new State(0, default);
+        var runge = new Rk4(6);
+        double[] now = new double[6], next = new double[6];
+        double[] jumps = [.. drive.JumpsS];
         double time = 0;
         Rates At(double t, double omega)
         {
@@ -76,46 +80,56 @@ public static class StartSimulation
 
             // At rest a load holds back but does not drive backwards.
             var net = state.TorqueNm - loadTorque;
-            var acceleration = omega <= 0 && net < 0 ? 0 : net / inertiaKgM2;
-            return new Rates(
-                acceleration, new StartEnergy(state.InputW, 0, acceleration == 0 && omega <= 0 ? 0 : loadTorque * omega, state.StatorLossW, state.RotorLossW, state.OtherLossW), state, loadTorque);
+            return new Rates(omega <= 0 && net < 0 ? 0 : net / inertiaKgM2, state, loadTorque);
+        }
+
+        // Speed, then energies: input, load, stator, rotor, other.
+        void Slopes(double t, ReadOnlySpan<double> y, Span<double> slopes)
+        {
+            var (acceleration, state, loadTorque) = At(t, y[0]);
+            (slopes[0], slopes[1], slopes[2]) = (acceleration, state.InputW, acceleration == 0 && y[0] <= 0 ? 0 : loadTorque * y[0]);
+            (slopes[3], slopes[4], slopes[5]) = (state.StatorLossW, state.RotorLossW, state.OtherLossW);
+        }
+
+        void Move(double step)
+        {
+            now.CopyTo(next, 0);
+            runge.Step(Slopes, time, step, next);
+            next[0] = Math.Max(0, next[0]);
         }
 
         while (true)
         {
-            var rates = At(time, now.Omega);
-            moments.Add(new StartMoment(time, now.Omega, rates.LoadTorqueNm, rates.Drive));
+            var rates = At(time, now[0]);
+            moments.Add(new StartMoment(time, now[0], rates.LoadTorqueNm, rates.Drive));
             if (time >= LongestS)
             {
                 return End(StartEnd.TooLong, time, now, moments, inertiaKgM2);
             }
 
             // It would take more than a thousand seconds from here: it stands.
-            if (time >= drive.SettledAtS && Math.Abs(rates.Acceleration) < 1e-3 * drive.TargetRadPerS && now.Omega < drive.TargetRadPerS)
+            if (time >= drive.SettledAtS && Math.Abs(rates.Acceleration) < 1e-3 * drive.TargetRadPerS && now[0] < drive.TargetRadPerS)
             {
                 return End(StartEnd.Sticks, time, now, moments, inertiaKgM2);
             }
 
-            var step = StepTo(time, stepS, drive.JumpsS);
-            var next = RungeKutta(now, time, step, At);
-            if (next.Omega >= drive.TargetRadPerS)
+            var step = EventSteps.Before(time, stepS, jumps);
+            Move(step);
+            if (next[0] >= drive.TargetRadPerS)
             {
                 // The moment between: a step of its own that ends at the speed.
-                var part = step * (drive.TargetRadPerS - now.Omega) / (next.Omega - now.Omega);
-                for (var i = 0; i < 3; i++)
+                var part = EventSteps.Reaching(step, now[0], next[0], drive.TargetRadPerS, p =>
                 {
-                    next = RungeKutta(now, time, part, At);
-                    var slope = Math.Max(At(time + part, next.Omega).Acceleration, 1e-12);
-                    part = Math.Clamp(part + ((drive.TargetRadPerS - next.Omega) / slope), 0, step);
-                }
-
-                next = RungeKutta(now, time, part, At);
-                var last = At(time + part, next.Omega);
-                moments.Add(new StartMoment(time + part, next.Omega, last.LoadTorqueNm, last.Drive));
+                    Move(p);
+                    return (next[0], At(time + p, next[0]).Acceleration);
+                });
+                Move(part);
+                var last = At(time + part, next[0]);
+                moments.Add(new StartMoment(time + part, next[0], last.LoadTorqueNm, last.Drive));
                 return End(StartEnd.Reached, time + part, next, moments, inertiaKgM2);
             }
 
-            now = next;
+            (now, next) = (next, now);
             time += step;
         }
     }
@@ -123,38 +137,8 @@ public static class StartSimulation
     /// <summary>A step that resolves a start of about so many seconds.</summary>
     public static double StepFor(double expectedS) => Math.Clamp(expectedS / 400, 1e-3, 0.05);
 
-    private static Result End(StartEnd end, double time, State state, List<StartMoment> moments, double inertia) => new(
-        end, time, state.Omega, moments, state.Energy with { KineticJ = inertia * state.Omega * state.Omega / 2 });
-
-    private static double StepTo(double time, double step, IReadOnlyList<double> jumps)
-    {
-        foreach (var jump in jumps)
-        {
-            if (jump > time + 1e-9 && jump < time + step)
-            {
-                return jump - time;
-            }
-        }
-
-        return step;
-    }
-
-    // Inside a step that begins at a jump the law after it holds, so the first evaluation looks a hair beyond.
-    private static State RungeKutta(State from, double time, double step, Func<double, double, Rates> at)
-    {
-        const double hair = 1e-9;
-        var a = at(time + Math.Min(hair, step / 2), from.Omega);
-        var b = at(time + (step / 2), from.Omega + (a.Acceleration * step / 2));
-        var c = at(time + (step / 2), from.Omega + (b.Acceleration * step / 2));
-        var d = at(time + Math.Max(step - hair, step / 2), from.Omega + (c.Acceleration * step));
-        double Sum(Func<Rates, double> of) => step / 6 * (of(a) + (2 * of(b)) + (2 * of(c)) + of(d));
-        var e = from.Energy;
-        return new State(
-            Math.Max(0, from.Omega + Sum(r => r.Acceleration)),
-            new StartEnergy(
-                e.InputJ + Sum(r => r.Power.InputJ), 0, e.LoadJ + Sum(r => r.Power.LoadJ), e.StatorJ + Sum(r => r.Power.StatorJ),
-                e.RotorJ + Sum(r => r.Power.RotorJ), e.OtherJ + Sum(r => r.Power.OtherJ)));
-    }
+    private static Result End(StartEnd end, double time, double[] state, List<StartMoment> moments, double inertia) => new(
+        end, time, state[0], moments, new StartEnergy(state[1], inertia * state[0] * state[0] / 2, state[2], state[3], state[4], state[5]));
 
     /// <summary>Torque of a curve at a speed, straight between its points, held at its ends.</summary>
     internal static double TorqueAt(IReadOnlyList<LoadPoint> load, double omega)
@@ -176,7 +160,5 @@ public static class StartSimulation
         return load[^1].TorqueNm;
     }
 
-    private readonly record struct State(double Omega, StartEnergy Energy);
-
-    private readonly record struct Rates(double Acceleration, StartEnergy Power, StartState Drive, double LoadTorqueNm);
+    private readonly record struct Rates(double Acceleration, StartState Drive, double LoadTorqueNm);
 }

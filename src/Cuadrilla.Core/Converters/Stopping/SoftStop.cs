@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
 
@@ -27,15 +28,17 @@ public static class SoftStop
         var highest = Math.Max(StartSimulation.TorqueAt(load, startRadPerS), 1e-9);
         var step = Math.Clamp(Math.Max(rampS, inertiaKgM2 * startRadPerS / highest) / 500, 1e-3, 0.1);
         var moments = new List<StartMoment>();
-        double time = 0, omega = startRadPerS;
-        double Slope(double t, double w)
+        double[] speed = [startRadPerS];
+        var runge = new Rk4(1);
+        void Slope(double t, ReadOnlySpan<double> w, Span<double> slope)
         {
-            var held = StartSimulation.TorqueAt(load, w);
-            return ((t >= rampS ? 0 : drive.At(t, w, held).TorqueNm) - held) / inertiaKgM2;
+            var held = StartSimulation.TorqueAt(load, w[0]);
+            slope[0] = ((t >= rampS ? 0 : drive.At(t, w[0], held).TorqueNm) - held) / inertiaKgM2;
         }
 
-        while (time < LongestS)
+        for (var time = 0.0; time < LongestS; time += step)
         {
+            var omega = speed[0];
             var held = StartSimulation.TorqueAt(load, omega);
             var state = time >= rampS ? new StartState(0, 0, 0, bus.EmfV, 0, 0, 0, 0) : drive.At(time, omega, held);
             moments.Add(new StartMoment(time, omega, held, state));
@@ -44,12 +47,8 @@ public static class SoftStop
                 break;
             }
 
-            var a = Slope(time, omega);
-            var b = Slope(time + (step / 2), omega + (a * step / 2));
-            var c = Slope(time + (step / 2), omega + (b * step / 2));
-            var d = Slope(time + step, omega + (c * step));
-            omega = Math.Max(0, omega + (step / 6 * (a + (2 * b) + (2 * c) + d)));
-            time += step;
+            runge.Step(Slope, time, step, speed);
+            speed[0] = Math.Max(0, speed[0]);
         }
 
         return moments;

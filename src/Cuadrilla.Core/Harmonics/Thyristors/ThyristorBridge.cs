@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Numerics;
 using System.Numerics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 
@@ -97,20 +98,13 @@ public static class ThyristorBridge
     {
         const int panels = 64;
         var step = Math.Cos(alpha) - Math.Cos(end);
-        double ramps = 0;
-        if (step > 1e-12)
+        double Both(double theta)
         {
-            for (var i = 0; i <= panels; i++)
-            {
-                var theta = alpha + ((end - alpha) * i / panels);
-                var rise = (Math.Cos(alpha) - Math.Cos(theta)) / step;
-                var weight = i is 0 or panels ? 1 : i % 2 == 1 ? 4 : 2;
-                ramps += weight * ((rise * rise) + ((1 - rise) * (1 - rise)));
-            }
-
-            ramps *= (end - alpha) / panels / 3;
+            var rise = (Math.Cos(alpha) - Math.Cos(theta)) / step;
+            return (rise * rise) + ((1 - rise) * (1 - rise));
         }
 
+        var ramps = step > 1e-12 ? Quadrature.Simpson(Both, alpha, end, panels) : 0;
         var flat = (2 * Math.PI / 3) - (end - alpha);
         return currentA * Math.Sqrt((ramps + flat) / Math.PI);
     }

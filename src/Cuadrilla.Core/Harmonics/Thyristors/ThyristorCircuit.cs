@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Numerics;
 using System.Numerics;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
@@ -218,20 +219,19 @@ internal sealed class ThyristorCircuit
         return state with { Squares = Array.ConvertAll(squares, s => s / (2 * Math.PI)) };
     }
 
-    // Simpson's rule on the square of a ramp.
+    // Square of a ramp.
     private double Ramp(int commutation, ThyristorState state, SpaceVector emf, bool rises)
     {
         const int panels = 32;
         var (start, overlap, between) = (StartOf(commutation, state.FiringAngleRad, emf), state.OverlapsRad[commutation], Between(commutation));
         var first = Integral(between, start, emf);
-        double sum = 0;
-        for (var i = 0; i <= panels; i++)
+        double Square(double theta)
         {
-            var taken = Sign(commutation) * (Integral(between, start + (overlap * i / panels), emf) - first) / (2 * x);
+            var taken = Sign(commutation) * (Integral(between, theta, emf) - first) / (2 * x);
             var value = rises ? taken : 1 - taken;
-            sum += (i is 0 or panels ? 1 : i % 2 == 1 ? 4 : 2) * value * value;
+            return value * value;
         }
 
-        return sum * overlap / panels / 3;
+        return Quadrature.Simpson(Square, start, start + overlap, panels);
     }
 }

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Studies.Shafts;
 
@@ -84,11 +85,7 @@ public static class SharedShaftStudy
         private readonly double[] proportional;
         private readonly double[] integral;
         private readonly double[] y;
-        private readonly double[] k1;
-        private readonly double[] k2;
-        private readonly double[] k3;
-        private readonly double[] k4;
-        private readonly double[] z;
+        private readonly Rk4 runge;
 
         public Shaft(SharingInput input)
         {
@@ -109,7 +106,7 @@ public static class SharedShaftStudy
             proportional = [.. input.Units.Select(u => totalInertia * bandwidth * u.RatedNm / rated)];
             integral = [.. proportional.Select(p => p * bandwidth / 4)];
             y = new double[1 + (PerUnit * n)];
-            (k1, k2, k3, k4, z) = (new double[y.Length], new double[y.Length], new double[y.Length], new double[y.Length], new double[y.Length]);
+            runge = new Rk4(y.Length);
 
             // At rest with the idle torque shared by rating.
             y[0] = input.SpeedRadPerS;
@@ -129,6 +126,7 @@ public static class SharedShaftStudy
 
         public SharingMoment At(double time)
         {
+            var k1 = new double[y.Length];
             Derivatives(time, y, k1);
             var shares = new double[input.Units.Count];
             for (var i = 0; i < shares.Length; i++)
@@ -142,17 +140,7 @@ public static class SharedShaftStudy
         public void Advance(double time)
         {
             var h = StepS;
-            Derivatives(time, y, k1);
-            Move(k1, h / 2);
-            Derivatives(time + (h / 2), z, k2);
-            Move(k2, h / 2);
-            Derivatives(time + (h / 2), z, k3);
-            Move(k3, h);
-            Derivatives(time + h, z, k4);
-            for (var i = 0; i < y.Length; i++)
-            {
-                y[i] += h / 6 * (k1[i] + (2 * k2[i]) + (2 * k3[i]) + k4[i]);
-            }
+            runge.Step(Derivatives, time, h, y);
 
             // A unit that is not connected keeps nothing of its controller's past.
             for (var i = 0; i < input.Units.Count; i++)
@@ -165,19 +153,11 @@ public static class SharedShaftStudy
             }
         }
 
-        private void Move(double[] k, double h)
-        {
-            for (var i = 0; i < y.Length; i++)
-            {
-                z[i] = y[i] + (h * k[i]);
-            }
-        }
-
         private double LoadNm(double time) => time < input.StepAtS ? input.IdleNm : input.LoadNm;
 
         private bool Connected(int unit, double time) => unit != input.LostUnit || time < input.LostAtS || time >= input.BackAtS;
 
-        private double ShareNm(double[] s, int unit, double loadAcceleration)
+        private double ShareNm(ReadOnlySpan<double> s, int unit, double loadAcceleration)
         {
             var at = 1 + (PerUnit * unit);
             return input.IsRigid
@@ -185,7 +165,7 @@ public static class SharedShaftStudy
                 : (input.StiffnessNmPerRad * s[at + Twist]) + (input.DampingNmSPerRad * (s[at + Speed] - s[0]));
         }
 
-        private void Derivatives(double time, double[] s, double[] d)
+        private void Derivatives(double time, ReadOnlySpan<double> s, Span<double> d)
         {
             var n = input.Units.Count;
             double sum = 0;
@@ -221,7 +201,7 @@ public static class SharedShaftStudy
             }
         }
 
-        private double Reference(int i, double[] s, double[] d, double speed, double leaderReference)
+        private double Reference(int i, ReadOnlySpan<double> s, Span<double> d, double speed, double leaderReference)
         {
             var at = 1 + (PerUnit * i);
             var unit = input.Units[i];

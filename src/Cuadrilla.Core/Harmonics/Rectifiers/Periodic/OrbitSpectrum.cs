@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Numerics;
 using System.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
@@ -9,17 +10,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// </summary>
 internal sealed class OrbitSpectrum
 {
-    private static readonly double[] Nodes =
-    [
-        0.019855071751231884, 0.10166676129318664, 0.2372337950418355, 0.40828267875217511,
-        0.59171732124782489, 0.7627662049581645, 0.89833323870681336, 0.98014492824876812,
-    ];
-
-    private static readonly double[] Weights =
-    [
-        0.050614268145188130, 0.11119051722668724, 0.15685332293894364, 0.18134189168918099,
-        0.18134189168918099, 0.15685332293894364, 0.11119051722668724, 0.050614268145188130,
-    ];
+    private static readonly double[] Nodes = Quadrature.Gauss8;
+    private static readonly double[] Weights = Quadrature.Gauss8Weights;
 
     private readonly SwitchedCircuit circuit;
     private readonly double[] chokeSquares;
