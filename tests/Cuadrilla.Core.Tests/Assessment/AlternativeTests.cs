@@ -68,7 +68,7 @@ public sealed class AlternativeTests
     [Fact]
     public void A_fan_has_the_line_and_a_bypass_among_its_alternatives_and_honest_part_speed()
     {
-        var study = new Assessor(Data).Study(Demo, Demo.AllDrivePoints().Single(p => p.Id == "dp-01"));
+        var study = DemoChanges.Assessor.Study(Demo, Demo.AllDrivePoints().Single(p => p.Id == "dp-01"));
         var chosen = study.Alternatives.Single(a => a.IsChosen);
         var line = study.Alternatives.Single(a => a.Id.EndsWith("+starter", StringComparison.Ordinal));
         Assert.True(line.Year.EnergyKwh > chosen.Year.EnergyKwh, "throttled at full speed it takes more");
@@ -96,7 +96,7 @@ public sealed class AlternativeTests
     public void The_ball_mill_on_the_line_beats_its_converter_at_one_speed()
     {
         var point = Demo.AllDrivePoints().Single(p => p.Id == "dp-04");
-        var study = new Assessor(Data).Study(Demo, point);
+        var study = DemoChanges.Assessor.Study(Demo, point);
         var chosen = study.Alternatives.Single(a => a.IsChosen);
         Assert.EndsWith("+starter", chosen.Id, StringComparison.Ordinal);
         Assert.IsType<HighInertiaLoad>(point.Load);

@@ -20,7 +20,7 @@ namespace Cuadrilla.Core.Tests.Assessment;
 /// <summary>Groups, shared shafts, followers, brakes, parallel modules and servo lineups of the demo plant, judged over its scenarios.</summary>
 public sealed class ArrangementAssessmentTests
 {
-    private static readonly PlantAssessment Found = new Assessor(Data).Run(Demo);
+    private static readonly PlantAssessment Found = DemoChanges.Assessor.Run(Demo);
 
     [Fact]
     public void Each_family_has_its_fault_in_the_demo()
@@ -37,7 +37,7 @@ public sealed class ArrangementAssessmentTests
     {
         var scenario = Found.Scenarios[0];
         var front = scenario.Drives.Single(d => d.DrivePointId == "group-exit");
-        var members = new Assessor(Data).Group(Demo, "group-exit")!.Members;
+        var members = DemoChanges.Assessor.Group(Demo, "group-exit")!.Members;
 
         Assert.DoesNotContain(scenario.Drives, d => d.DrivePointId is "dp-21" or "dp-22");
         Assert.Equal(members.Sum(m => m.Member.Count * ((CompleteDrive)m.Model).At(1).LinkW), front.Point.LinkW, 6);
@@ -52,7 +52,7 @@ public sealed class ArrangementAssessmentTests
     [Fact]
     public void A_groups_year_counts_every_motor()
     {
-        var study = new Assessor(Data).Study(Demo, Demo.AllDrivePoints().First(p => p.Id == "dp-21"));
+        var study = DemoChanges.Assessor.Study(Demo, Demo.AllDrivePoints().First(p => p.Id == "dp-21"));
         var alone = study.Complete!.At(1).LineW * 8000 / 1e3;
 
         Assert.Equal(8 * alone, study.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh, 1e-6 * alone);
@@ -62,7 +62,7 @@ public sealed class ArrangementAssessmentTests
     [Fact]
     public void Current_slip_and_jam_of_a_group_by_hand()
     {
-        var model = new Assessor(Data).Group(Demo, "group-exit")!;
+        var model = DemoChanges.Assessor.Group(Demo, "group-exit")!;
         var work = model.At(Demo.Scenarios[0])!;
         double small = Data.Motors["cage-4p-ie3-0.75"].Plate.RatedCurrentA, large = Data.Motors["cage-4p-ie3-1.1"].Plate.RatedCurrentA;
         Assert.Equal(1.25 * ((8 * small) + (3 * large)), work.Current.WantedA, 9);
@@ -99,13 +99,13 @@ public sealed class ArrangementAssessmentTests
 
         Assert.Equal(by.Figure, at.Figure);
         Assert.True(at.Limit.Value < by.Limit.Value);
-        Assert.Equal(new Assessor(Data).Group(loaded, group.Id)!.Whole!.SiteCurrentA, at.Limit.Value, 9);
+        Assert.Equal(DemoChanges.Assessor.Group(loaded, group.Id)!.Whole!.SiteCurrentA, at.Limit.Value, 9);
     }
 
     [Fact]
     public void Shares_of_the_hoist_are_its_load_in_every_scenario()
     {
-        var model = new Assessor(Data).Shaft(Demo, "shaft-hoist")!;
+        var model = DemoChanges.Assessor.Shaft(Demo, "shaft-hoist")!;
         foreach (var scenario in Demo.Scenarios.Where(s => model.RunningIn(s).Count == 2))
         {
             Assert.Equal(model.LoadIn(scenario)!.Value.TorqueNm, model.SteadyIn(scenario)!.TorquesNm.Sum(), 9);
@@ -149,8 +149,8 @@ public sealed class ArrangementAssessmentTests
     public void The_rest_of_a_shaft_holds_out_as_long_as_overload_and_heat_allow()
     {
         var check = Check(Demo, "share.unit-lost", "shaft-hoist");
-        var unit = new Assessor(Data).Shaft(Demo, "shaft-hoist")!.Units[0];
-        var load = new Assessor(Data).Shaft(Demo, "shaft-hoist")!.LoadIn(Demo.Scenarios[0])!.Value;
+        var unit = DemoChanges.Assessor.Shaft(Demo, "shaft-hoist")!.Units[0];
+        var load = DemoChanges.Assessor.Shaft(Demo, "shaft-hoist")!.LoadIn(Demo.Scenarios[0])!.Value;
         var current = unit.Motor!.At(load.Rpm, load.TorqueNm, MotorFeed.Converter).CurrentA;
         double Time(double pu, double rated, double seconds) => seconds * ((rated * rated) - 1) / ((pu * pu) - 1);
         var expected = Math.Min(
@@ -220,8 +220,8 @@ public sealed class ArrangementAssessmentTests
     public void Modules_side_by_side_give_95_per_cent_of_their_sum()
     {
         var plant = Changed(Demo, "dp-26", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Wiring = ModuleWiring.OneWindingWithChokes } });
-        var check = new Assessor(Data).Run(plant).Checks.Single(c => c is { Id: "parallel.rating", DrivePointId: "dp-26" });
-        var one = new Assessor(Data).Study(plant, plant.AllDrivePoints().First(p => p.Id == "dp-26")).Model.Converter!;
+        var check = DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "parallel.rating", DrivePointId: "dp-26" });
+        var one = DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().First(p => p.Id == "dp-26")).Model.Converter!;
 
         Assert.NotEqual(Verdict.Fails, check.Verdict);
         Assert.Equal(2 * 0.95 * Data.Converters["six-pulse-choke-11"].LightCurrentA, one.Item.LightCurrentA, 9);
@@ -245,7 +245,7 @@ public sealed class ArrangementAssessmentTests
     public void An_axis_with_too_little_motor_has_an_inertia_ratio_that_fails()
     {
         var heavy = Changed(Demo, "dp-23", p => p with { Load = ((ServoAxisLoad)p.Load) with { MassKg = 900 } });
-        var check = new Assessor(Data).Run(heavy).Checks.Single(c => c is { Id: "motor.inertia-ratio", DrivePointId: "dp-23" });
+        var check = DemoChanges.Assessor.Run(heavy).Checks.Single(c => c is { Id: "motor.inertia-ratio", DrivePointId: "dp-23" });
 
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.True(check.Figure.Value > 10);
@@ -254,7 +254,7 @@ public sealed class ArrangementAssessmentTests
     [Fact]
     public void Two_ways_of_a_lineup_are_scored_in_the_same_plant()
     {
-        var found = LineupComparison.Of(Demo, "l2", new Assessor(Data));
+        var found = LineupComparison.Of(Demo, "l2", DemoChanges.Assessor);
         var (bus, single) = (found.Scores[0], found.Scores[1]);
 
         Assert.Equal("film-single", found.BestId);
@@ -269,10 +269,10 @@ public sealed class ArrangementAssessmentTests
         Assert.Contains(found.Why, w => w.StartsWith("Against it", StringComparison.Ordinal));
     }
 
-    private static Check Check(PlantSpecification plant, string id, string elementId) => new Assessor(Data).Run(plant).Checks.Single(c => c.Id == id && c.ElementId == elementId);
+    private static Check Check(PlantSpecification plant, string id, string elementId) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == id && c.ElementId == elementId);
 
     private static Check BrakeCheck(string id, Func<HoldingBrake.SpringApplied, HoldingBrake.SpringApplied> change) =>
-        new Assessor(Data).Study(Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }), Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }).AllDrivePoints().First(p => p.Id == "dp-05"))
+        DemoChanges.Assessor.Study(Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }), Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }).AllDrivePoints().First(p => p.Id == "dp-05"))
             .Checks.Single(c => c.Id == id);
 
     private static PlantSpecification Arranged(PlantSpecification plant, string id, Func<Arrangement, Arrangement> change) => plant with

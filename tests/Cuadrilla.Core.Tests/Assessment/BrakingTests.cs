@@ -81,7 +81,7 @@ public sealed class BrakingTests
     [Fact]
     public void A_wanted_stop_is_held_against_the_shortest()
     {
-        Check Stop(double seconds) => new Assessor(Data).Run(Changed("dp-04", p => p with
+        Check Stop(double seconds) => DemoChanges.Assessor.Run(Changed("dp-04", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing()),
             Load = (HighInertiaLoad)p.Load with { Train = ((HighInertiaLoad)p.Load).Train with { StopTimeS = seconds } },
@@ -90,7 +90,7 @@ public sealed class BrakingTests
         Assert.Equal(Verdict.Fails, Stop(0.5).Verdict);
     }
 
-    private static Check Braking(string id, Braking braking) => new Assessor(Data).Run(Changed(id, p => p with
+    private static Check Braking(string id, Braking braking) => DemoChanges.Assessor.Run(Changed(id, p => p with
     {
         Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Braking = braking },
     })).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == id);
@@ -98,6 +98,6 @@ public sealed class BrakingTests
     private static DriveOnConverter Model(string id, Func<DrivePoint, DrivePoint> change)
     {
         var plant = Changed(id, change);
-        return (DriveOnConverter)new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
+        return (DriveOnConverter)DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
     }
 }

@@ -40,7 +40,7 @@ public sealed class CandidateTests
 
     private static IReadOnlyList<Candidate> Motors(PlantSpecification plant, string id)
     {
-        var studies = new Assessor(Data);
+        var studies = DemoChanges.Assessor;
         return CandidateRanking.Motors(studies.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model.Input, Data.With(plant));
     }
 }

@@ -44,7 +44,7 @@ public sealed class CycleAssessmentTests
     [Fact]
     public void An_unwinder_draws_nothing_and_costs_next_to_nothing()
     {
-        var found = new Assessor(Data).Run(DemoChanges.SingleWinders);
+        var found = DemoChanges.Assessor.Run(DemoChanges.SingleWinders);
         Assert.DoesNotContain(found.Scenarios[0].Drives, d => d.DrivePointId == "dp-14");
         var summary = found.DrivePoints.Single(d => d.DrivePointId == "dp-14");
         Assert.True(summary.Rated!.Value.RegeneratedW > 1000);
@@ -75,7 +75,7 @@ public sealed class CycleAssessmentTests
     [Fact]
     public void Pictures_and_figures_stand_for_every_load_of_the_demo()
     {
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         var found = assessor.Run(Demo);
         foreach (var point in Demo.AllDrivePoints())
         {
@@ -91,9 +91,9 @@ public sealed class CycleAssessmentTests
         }
     }
 
-    private static double Energy(PlantSpecification plant, string point) => new Assessor(Data).Run(plant).DrivePoints.Single(d => d.DrivePointId == point).YearKwh!.Value;
+    private static double Energy(PlantSpecification plant, string point) => DemoChanges.Assessor.Run(plant).DrivePoints.Single(d => d.DrivePointId == point).YearKwh!.Value;
 
-    private static Check Check(PlantSpecification plant, string id, string point) => new Assessor(Data).Run(plant).Checks.Single(c => c.Id == id && c.DrivePointId == point);
+    private static Check Check(PlantSpecification plant, string id, string point) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == id && c.DrivePointId == point);
 
     private static PlantSpecification With(string id, Func<DrivePoint, DrivePoint> change) => Demo with
     {

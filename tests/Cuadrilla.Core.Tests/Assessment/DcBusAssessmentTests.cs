@@ -14,7 +14,7 @@ namespace Cuadrilla.Core.Tests.Assessment;
 public sealed class DcBusAssessmentTests
 {
     private static readonly EngineeringData Data = DemoChanges.Data;
-    private static readonly PlantAssessment Found = new Assessor(Data).Run(DemoChanges.Demo);
+    private static readonly PlantAssessment Found = DemoChanges.Assessor.Run(DemoChanges.Demo);
 
     [Fact]
     public void The_module_draws_what_the_members_take_together()
@@ -31,7 +31,7 @@ public sealed class DcBusAssessmentTests
     [Fact]
     public void Together_they_draw_less_than_as_single_drives()
     {
-        var single = new Assessor(Data).Run(DemoChanges.SingleWinders).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-15").Point.LinkW;
+        var single = DemoChanges.Assessor.Run(DemoChanges.SingleWinders).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-15").Point.LinkW;
         Assert.True(Found.Scenarios[0].Drives.Single(d => d.DrivePointId == "dc-film").Point.LinkW < 0.7 * single);
     }
 
@@ -70,7 +70,7 @@ public sealed class DcBusAssessmentTests
     [Fact]
     public void When_the_line_is_gone_capacitors_carry_for_an_instant_and_a_common_stop_for_longer()
     {
-        var model = new Assessor(Data).DcBus(DemoChanges.Demo, "dc-film")!;
+        var model = DemoChanges.Assessor.DcBus(DemoChanges.Demo, "dc-film")!;
         var scenario = DemoChanges.Demo.Scenarios[0];
         var goesOn = model.Run(scenario, BusEvent.MainsLoss)!;
         Assert.NotNull(goesOn.OffAtS);
@@ -80,7 +80,7 @@ public sealed class DcBusAssessmentTests
         Assert.True(usable / net > goesOn.OffAtS.Value - 0.11);
 
         // Braking, the masses feed the bus: with a resistor it stays up to the end of the stop.
-        var stop = new Assessor(Data).DcBus(Changed(b => b with { ResistorOhm = 15, ResistorContinuousKw = 1 }), "dc-film")!.Run(scenario, BusEvent.MainsLossStop)!;
+        var stop = DemoChanges.Assessor.DcBus(Changed(b => b with { ResistorOhm = 15, ResistorContinuousKw = 1 }), "dc-film")!.Run(scenario, BusEvent.MainsLossStop)!;
         Assert.True(stop.OffAtS is null || stop.OffAtS > 1.4, $"{stop.OffAtS}");
         Assert.Equal(0, stop.SupplyJ);
     }
@@ -88,7 +88,7 @@ public sealed class DcBusAssessmentTests
     [Fact]
     public void A_single_drive_on_the_bus_and_a_module_off_it_are_named()
     {
-        var single = new Assessor(Data).Run(DemoChanges.Changed("dp-14", p => p with { Converter = DemoChanges.SingleWinders.AllDrivePoints().Single(x => x.Id == "dp-14").Converter }));
+        var single = DemoChanges.Assessor.Run(DemoChanges.Changed("dp-14", p => p with { Converter = DemoChanges.SingleWinders.AllDrivePoints().Single(x => x.Id == "dp-14").Converter }));
         Assert.Contains("inverter module", Check(single, "lineup.supply-module").Reason.WithNumbers, StringComparison.Ordinal);
         Assert.Equal(Verdict.NeedsData, Check(single, "lineup.supply-module").Verdict);
     }
@@ -109,7 +109,7 @@ public sealed class DcBusAssessmentTests
         Lineups = [.. DemoChanges.Demo.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(change)] })],
     };
 
-    private static PlantAssessment Run(Func<CommonDcBus, CommonDcBus> change) => new Assessor(Data).Run(Changed(change));
+    private static PlantAssessment Run(Func<CommonDcBus, CommonDcBus> change) => DemoChanges.Assessor.Run(Changed(change));
 
     private static Check Check(PlantAssessment found, string id) => found.Checks.Single(c => c.Id == id && c.ElementId == "dc-film");
 }

@@ -20,7 +20,7 @@ public sealed class DemoAssessmentTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
     private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
-    private static readonly PlantAssessment Found = new Assessor(Data).Run(Demo);
+    private static readonly PlantAssessment Found = DemoChanges.Assessor.Run(Demo);
 
     [Theory]
     [InlineData("motor.continuous", "dp-02", Verdict.Fails)]
@@ -100,7 +100,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void Loss_chain_accounts_for_every_watt()
     {
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         foreach (var point in Demo.AllDrivePoints())
         {
             var study = assessor.Study(Demo, point);
@@ -127,7 +127,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void Present_damper_against_adjusted_speed_by_hand()
     {
-        var study = new Assessor(Data).Study(Demo, Point("dp-01"));
+        var study = DemoChanges.Assessor.Study(Demo, Point("dp-01"));
         var present = study.Alternatives.Single(a => a.Id == "present");
         var chosen = study.Alternatives.Single(a => a.IsChosen);
         Assert.Equal(6900, present.Points.Sum(p => p.HoursPerYear), 9);
@@ -142,11 +142,11 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void Warmer_air_costs_converter_current()
     {
-        var warmer = new Assessor(Data).Run(Demo with { Site = Demo.Site with { AmbientMaxC = 44 } });
+        var warmer = DemoChanges.Assessor.Run(Demo with { Site = Demo.Site with { AmbientMaxC = 44 } });
         Assert.True(Check(warmer, "converter.continuous", "dp-01").Limit.Value < Check(Found, "converter.continuous", "dp-01").Limit.Value);
 
         // A motor used to class F has room before warmer air takes rated torque from it.
-        var hot = new Assessor(Data).Run(Demo with { Site = Demo.Site with { AmbientMaxC = 60 } });
+        var hot = DemoChanges.Assessor.Run(Demo with { Site = Demo.Site with { AmbientMaxC = 60 } });
         Assert.True(Check(hot, "motor.continuous", "dp-01").Limit.Value < Check(Found, "motor.continuous", "dp-01").Limit.Value);
     }
 
@@ -154,7 +154,7 @@ public sealed class DemoAssessmentTests
     public void A_missing_entry_is_named_and_nothing_is_guessed()
     {
         var open = With("dp-01", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
-        var result = new Assessor(Data).Run(open);
+        var result = DemoChanges.Assessor.Run(open);
         Assert.Equal(Verdict.NeedsData, Check(result, "harmonics.pcc-tdd", string.Empty).Verdict);
         Assert.Contains("DP-01", Check(result, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
         Assert.Equal(Verdict.NeedsData, Check(result, "energy.best-alternative", "dp-01").Verdict);
@@ -164,7 +164,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void Each_rule_of_motors_can_fail()
     {
-        Verdict Of(PlantSpecification plant, string id, string point) => Check(new Assessor(Data).Run(plant), id, point).Verdict;
+        Verdict Of(PlantSpecification plant, string id, string point) => Check(DemoChanges.Assessor.Run(plant), id, point).Verdict;
         PlantSpecification Motor(string point, string item, MotorConnection connection = MotorConnection.Fitting) => With(
             point, p => p with { Motor = new MotorChoice.FromCatalogue(item, MotorCooling.SeparateFan, ThermalClass.F, connection, true, string.Empty) });
         Assert.Equal(Verdict.Fails, Of(Motor("dp-13", "pm-ie5-5.5"), "motor.technology-rule", "dp-13"));
@@ -188,7 +188,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void A_fans_own_curve_with_inlet_vanes_replaces_the_catalogues()
     {
-        double Present(params VanePoint[] curve) => new Assessor(Data).Study(
+        double Present(params VanePoint[] curve) => DemoChanges.Assessor.Study(
             With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } }), Point("dp-01") with { Load = ((FanLoad)Point("dp-01").Load) with { Common = ((FanLoad)Point("dp-01").Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } })
             .Alternatives.Single(a => a.Id == "present").Year.EnergyKwh;
         var own = Data.InletVanes.Select(p => new VanePoint(p.X, p.Y)).ToArray();
@@ -201,7 +201,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void A_point_of_the_duty_inside_a_skip_band_fails_by_name()
     {
-        Check Of(params SkipBand[] bands) => Check(new Assessor(Data).Run(With("dp-01", p => p with { SkipBands = [.. bands] })), "motor.skip-band", "dp-01");
+        Check Of(params SkipBand[] bands) => Check(DemoChanges.Assessor.Run(With("dp-01", p => p with { SkipBands = [.. bands] })), "motor.skip-band", "dp-01");
         Assert.Equal(Verdict.NotApplicable, Of().Verdict);
         Assert.Equal(Verdict.Holds, Of(new SkipBand(300, 400)).Verdict);
         var hit = Of(new SkipBand(300, 400), new SkipBand(1400, 1490));
@@ -214,7 +214,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void Switching_faster_is_quieter_costs_current_and_disturbs_more()
     {
-        var picture = SwitchingPicture.Of(new Assessor(Data).Study(Demo, Point("dp-01")).Model);
+        var picture = SwitchingPicture.Of(DemoChanges.Assessor.Study(Demo, Point("dp-01")).Model);
         Assert.Contains(picture, p => p.SwitchingKhz == 4 && p.SiteCurrentA == 300 * 0.955 * 0.96);
         foreach (var (slow, fast) in picture.Zip(picture.Skip(1)))
         {
@@ -225,7 +225,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void An_override_moves_its_check_and_nothing_else()
     {
-        var result = new Assessor(Data).Run(Demo with { Overrides = [new DefaultOverride("match-current-pct", 20, "agreed with the maker"), new DefaultOverride("match-magnetising-pct", 5, string.Empty)] });
+        var result = DemoChanges.Assessor.Run(Demo with { Overrides = [new DefaultOverride("match-current-pct", 20, "agreed with the maker"), new DefaultOverride("match-magnetising-pct", 5, string.Empty)] });
         Assert.Equal(Verdict.Holds, Check(result, "motor.match", "dp-03").Verdict);
         Assert.Equal(Check(Found, "motor.continuous", "dp-02").Figure, Check(result, "motor.continuous", "dp-02").Figure);
     }
@@ -233,7 +233,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void Candidates_are_judged_and_the_best_is_the_cheapest_that_fits()
     {
-        var study = new Assessor(Data).Study(Demo, Point("dp-02"));
+        var study = DemoChanges.Assessor.Study(Demo, Point("dp-02"));
         var motors = CandidateRanking.Motors(study.Model.Input, Data);
         Assert.Equal(Data.Motors.Count, motors.Count);
         Assert.Contains("-55", motors[0].ItemId, StringComparison.Ordinal);
@@ -253,19 +253,19 @@ public sealed class DemoAssessmentTests
     public void A_choice_beyond_the_permitted_cost_stands_with_a_reason()
     {
         var dear = Demo with { Overrides = [new DefaultOverride("best-alternative-pct", 0, string.Empty)] };
-        Assert.Equal(Verdict.Tight, Check(new Assessor(Data).Run(dear), "energy.best-alternative", "dp-02").Verdict);
+        Assert.Equal(Verdict.Tight, Check(DemoChanges.Assessor.Run(dear), "energy.best-alternative", "dp-02").Verdict);
         var reasoned = With(dear, "dp-02", p => p with { Motor = new MotorChoice.FromCatalogue("cage-4p-ie3-45", MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, "in store") });
-        Assert.Equal(Verdict.Holds, Check(new Assessor(Data).Run(reasoned), "energy.best-alternative", "dp-02").Verdict);
+        Assert.Equal(Verdict.Holds, Check(DemoChanges.Assessor.Run(reasoned), "energy.best-alternative", "dp-02").Verdict);
     }
 
     [Fact]
     public void Remembered_results_equal_fresh_ones()
     {
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         assessor.Run(Demo);
         var changed = With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { RatedPressurePa = 2700 } });
         var after = assessor.Run(changed).Checks;
-        var fresh = new Assessor(Data).Run(changed).Checks;
+        var fresh = DemoChanges.Assessor.Run(changed).Checks;
         Assert.Equal(fresh.Select(c => (c.Id, c.DrivePointId, c.Verdict)), after.Select(c => (c.Id, c.DrivePointId, c.Verdict)));
         Assert.All(fresh.Zip(after).Where(x => x.First.Limit.IsKnown), x => Assert.Equal(x.First.Limit.Value, x.Second.Limit.Value, 2e-6 * Math.Abs(x.First.Limit.Value)));
         foreach (var (a, b) in fresh.Zip(after).Where(x => x.First.Figure.IsKnown))

@@ -1,4 +1,5 @@
 using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
@@ -12,6 +13,9 @@ internal static class DemoChanges
 {
     public static readonly EngineeringData Data = ReferenceCatalogue.Data;
     public static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+
+    /// <summary>One for all tests that do not ask what an assessor remembers: what an earlier one found is where the next begins.</summary>
+    public static readonly Assessor Assessor = new(Data);
 
     /// <summary>The film winders as single drives instead of on their bus; the unwinder on a resistor.</summary>
     public static readonly PlantSpecification SingleWinders = Changed(

@@ -33,7 +33,7 @@ public sealed class FrontEndAssessmentTests
     {
         var (plant, drive) = With(family);
         Assert.Empty(SpecificationValidation.Problems(plant, Data));
-        var result = new Assessor(Data).Run(plant);
+        var result = DemoChanges.Assessor.Run(plant);
         var summary = result.DrivePoints.Single(d => d.DrivePointId == drive);
         var rated = Assert.NotNull(summary.Rated);
         Assert.Equal(rated.Shaft.PowerW + rated.Motor.LossW + rated.CableLossW + rated.FilterLossW + rated.ConverterLossW + rated.FrontLossW + rated.FeederLossW, rated.LineW, 6);
@@ -50,7 +50,7 @@ public sealed class FrontEndAssessmentTests
     [InlineData("dp-14")]
     public void A_longer_motor_cable_adds_its_heat_to_what_the_link_gives(string id)
     {
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         OperatingPoint At(double lengthM)
         {
             var plant = DemoChanges.Changed(DemoChanges.Demo, id, p => p with { Cable = p.Cable with { LengthM = lengthM } });
@@ -69,7 +69,7 @@ public sealed class FrontEndAssessmentTests
         double[] thdi = [.. new[] { "six-pulse-plain", "six-pulse-choke", "twelve-pulse", "eighteen-pulse", "active" }.Select(f =>
         {
             var (plant, drive) = With(f);
-            return new Assessor(Data).Run(plant with { Source = plant.Source with { UnbalancePct = 0, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } }).DrivePoints.Single(d => d.DrivePointId == drive).ThdiPct!.Value;
+            return DemoChanges.Assessor.Run(plant with { Source = plant.Source with { UnbalancePct = 0, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } }).DrivePoints.Single(d => d.DrivePointId == drive).ThdiPct!.Value;
         })];
         Assert.True(thdi[0] > thdi[1] && thdi[1] > thdi[2] && thdi[2] > thdi[3], string.Join(", ", thdi));
 
@@ -124,7 +124,7 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void Braking_back_to_the_line_is_held_against_the_converter_and_diodes_refuse_it()
     {
-        Check Braking(string item, Braking braking, OverloadDuty duty = OverloadDuty.Heavy) => new Assessor(Data).Run(DemoChanges.Changed("dp-05", p => p with
+        Check Braking(string item, Braking braking, OverloadDuty duty = OverloadDuty.Heavy) => DemoChanges.Assessor.Run(DemoChanges.Changed("dp-05", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue(item, duty, 4, string.Empty, braking),
             Load = ((HoistLoad)p.Load) with { MassKg = 2600, ReturnMassKg = 900 },
@@ -139,7 +139,7 @@ public sealed class FrontEndAssessmentTests
     public void A_winder_that_brakes_on_an_active_front_end_turns_the_current_round()
     {
         var plant = DemoChanges.Changed(DemoChanges.SingleWinders, "dp-14", p => p with { Converter = new ConverterChoice.FromCatalogue("active-18.5", OverloadDuty.Heavy, 4, string.Empty, new Braking.ToLine()) });
-        var drive = new Assessor(Data).Run(plant).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-14");
+        var drive = DemoChanges.Assessor.Run(plant).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-14");
         Assert.True(drive.Point.LineW < 0);
         Assert.True(((RectifierResult.LineDraw)drive.Front).PhaseA.Orders[0].Real < 0);
     }
@@ -170,8 +170,8 @@ public sealed class FrontEndAssessmentTests
         {
             Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "six-pulse-plain-2.2", Feed = feed },
         });
-        var three = new Assessor(Data).Run(Fed(SupplyFeed.ThreePhase));
-        var two = new Assessor(Data).Run(Fed(SupplyFeed.TwoPhases));
+        var three = DemoChanges.Assessor.Run(Fed(SupplyFeed.ThreePhase));
+        var two = DemoChanges.Assessor.Run(Fed(SupplyFeed.TwoPhases));
         double Site(PlantAssessment a) => a.DrivePoints.Single(d => d.DrivePointId == "dp-12").SiteCurrentA!.Value;
         Assert.Equal(Site(three) / 2, Site(two), 9);
         var draw = (RectifierResult.LineDraw)two.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-12").Front;
@@ -188,20 +188,20 @@ public sealed class FrontEndAssessmentTests
             Motor = new MotorChoice.FromCatalogue("dc-5.5", MotorCooling.SeparateFan, ThermalClass.F, MotorConnection.Fitting, false, string.Empty),
             Converter = new ConverterChoice.FromCatalogue(item, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()),
         });
-        var thyristor = new Assessor(Data).Run(On("thyristor-4q-7.5"));
+        var thyristor = DemoChanges.Assessor.Run(On("thyristor-4q-7.5"));
         var drive = thyristor.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-11");
         var draw = Assert.IsType<RectifierResult.Stated>(drive.Front);
         Assert.InRange(draw.PhaseA.DisplacementPowerFactor, 0.1, 0.95);
         Assert.InRange(100 * draw.PhaseA.Orders[4].Magnitude / draw.PhaseA.FundamentalA, 12, 21);
-        Assert.Equal(Verdict.NeedsData, new Assessor(Data).Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11").Verdict);
-        Assert.Equal(Verdict.Fails, new Assessor(Data).Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "motor.technology-rule" && c.DrivePointId == "dp-11").Verdict);
+        Assert.Equal(Verdict.NeedsData, DemoChanges.Assessor.Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11").Verdict);
+        Assert.Equal(Verdict.Fails, DemoChanges.Assessor.Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "motor.technology-rule" && c.DrivePointId == "dp-11").Verdict);
     }
 
     [Fact]
     public void An_inverter_module_asks_for_its_bus()
     {
         var plant = DemoChanges.Changed("dp-11", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "inverter-module-5.5" } });
-        var check = new Assessor(Data).Run(plant).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11");
+        var check = DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11");
         Assert.Equal(Verdict.NeedsData, check.Verdict);
         Assert.Contains("common DC bus", check.Reason.WithNumbers, StringComparison.Ordinal);
     }
@@ -231,13 +231,13 @@ public sealed class FrontEndAssessmentTests
         PlantSpecification With(OutputFilter filter, double khz) => DemoChanges.Changed("dp-06", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = filter, SwitchingKhz = khz } });
         Assert.Equal(0, Model(With(OutputFilter.Sine, 4), "dp-06").At(1).Motor.HarmonicW);
         Assert.True(Model(With(OutputFilter.None, 4), "dp-06").At(1).Motor.HarmonicW > 0);
-        Check Voltage(OutputFilter filter, double khz) => new Assessor(Data).Run(With(filter, khz)).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-06");
+        Check Voltage(OutputFilter filter, double khz) => DemoChanges.Assessor.Run(With(filter, khz)).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-06");
         Assert.Contains("filter", Voltage(OutputFilter.Sine, 2).Title, StringComparison.Ordinal);
         Assert.Equal(Verdict.Fails, Voltage(OutputFilter.DvDt, 8).Verdict);
         Assert.Equal("%", Voltage(OutputFilter.Sine, 4).Unit);
 
         // A slower edge no longer doubles on a cable shorter than its own length.
-        Check Peak(OutputFilter filter) => new Assessor(Data).Run(With(filter, 4)).Checks.Single(c => c.Id == "motor.insulation" && c.DrivePointId == "dp-06");
+        Check Peak(OutputFilter filter) => DemoChanges.Assessor.Run(With(filter, 4)).Checks.Single(c => c.Id == "motor.insulation" && c.DrivePointId == "dp-06");
         Assert.Equal(Digits.Kept(Math.Sqrt(2) * 1.1 * 400), Peak(OutputFilter.Sine).Figure.Value, 6);
     }
 
@@ -245,7 +245,7 @@ public sealed class FrontEndAssessmentTests
     public void A_converter_of_another_voltage_is_refused()
     {
         var plant = DemoChanges.Changed("dp-11", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "single-phase-4" } });
-        var at230 = new Assessor(Data).Run(plant).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11");
+        var at230 = DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11");
         Assert.NotEqual(Verdict.NeedsData, at230.Verdict);
         Assert.Equal(400 / Math.Sqrt(3), Model(plant, "dp-11").Voltage.SupplyV, 6);
     }
@@ -253,7 +253,7 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void The_class_of_a_drive_is_its_losses_over_the_references()
     {
-        var check = new Assessor(Data).Run(DemoChanges.Demo).Checks.Single(c => c.Id == "energy.system-class" && c.DrivePointId == "dp-11");
+        var check = DemoChanges.Assessor.Run(DemoChanges.Demo).Checks.Single(c => c.Id == "energy.system-class" && c.DrivePointId == "dp-11");
         Assert.Equal(Verdict.Holds, check.Verdict);
 
         // 4 kW: reference module 374 W of the standard's table, reference motor IE2 with the addition for converters.
@@ -263,7 +263,7 @@ public sealed class FrontEndAssessmentTests
         var motor = new MotorLossModel(own.MotorItem.Plate).At(own.MotorItem.Plate.RatedSpeedRpm, own.MotorItem.Plate.RatedTorqueNm, MotorFeed.Converter);
         var module = own.Converter.LossW(1, motor.CurrentA) + own.Converter.Item.FrontLossW(motor.InputW);
         Assert.Equal(Digits.Kept(100 * (motor.LossW + module) / reference), check.Figure.Value, 6);
-        var strict = new Assessor(Data).Run(DemoChanges.Demo with { Overrides = [new DefaultOverride("least-ies", 2, "tender")] });
+        var strict = DemoChanges.Assessor.Run(DemoChanges.Demo with { Overrides = [new DefaultOverride("least-ies", 2, "tender")] });
         Assert.Equal(80, strict.Checks.Single(c => c.Id == "energy.system-class" && c.DrivePointId == "dp-11").Limit.Value);
     }
 
@@ -282,5 +282,5 @@ public sealed class FrontEndAssessmentTests
 
     private static EnergyAlternative Chosen(DriveOnConverter model) => EnergyAlternatives.Of(model).Single(a => a.IsChosen);
 
-    private static DriveOnConverter Model(PlantSpecification plant, string id) => (DriveOnConverter)new Assessor(Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
+    private static DriveOnConverter Model(PlantSpecification plant, string id) => (DriveOnConverter)DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
 }

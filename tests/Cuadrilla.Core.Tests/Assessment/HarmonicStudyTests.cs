@@ -43,7 +43,7 @@ public sealed class HarmonicStudyTests
     public void They_do_so_also_through_a_filter_whose_current_is_spent()
     {
         var plant = Demo with { Distribution = Demo.Distribution with { ActiveFilters = [new ActiveFilter("af", "Filter", "bus-a", 40)] } };
-        var scenario = new Assessor(Data).Run(plant).Scenarios[0];
+        var scenario = DemoChanges.Assessor.Run(plant).Scenarios[0];
         Assert.True(scenario.FilterCurrents["af"].AskedA > 1.2 * scenario.FilterCurrents["af"].GivenA);
         var study = HarmonicStudy.Of(plant, scenario, "bus-a");
         for (var h = 2; h <= 50; h++)
@@ -78,7 +78,7 @@ public sealed class HarmonicStudyTests
         // The bank alone beside the supply: no motors that damp and shift it.
         var bare = Demo with { Distribution = Demo.Distribution with { Loads = [] }, Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-04")] })] };
         bare = bare with { Scenarios = [Scenario.AsUsual("all", "all")], Lineups = [bare.Lineups[0] with { Arrangements = [] }] };
-        var result = new Assessor(Data).Run(bare).Scenarios[0];
+        var result = DemoChanges.Assessor.Run(bare).Scenarios[0];
         var bank = bare.Distribution.CapacitorBanks[0];
         var study = HarmonicStudy.Of(bare, result, bank.BusId);
         var impedance = result.Network.ImpedanceOhm(bank.BusId);
@@ -92,7 +92,7 @@ public sealed class HarmonicStudyTests
     public void A_reactor_cures_the_resonance_and_unloads_the_bank()
     {
         var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b => b with { DetuningPct = 7, CapacitorRatedV = 440 })] } };
-        var after = new Assessor(Data).Run(detuned);
+        var after = DemoChanges.Assessor.Run(detuned);
         Check Of(PlantAssessment a, string id) => a.Checks.Single(c => c.Id == id && c.ElementId == "caps");
 
         Assert.Equal(Verdict.Fails, Of(Found, "harmonics.resonance").Verdict);
@@ -121,7 +121,7 @@ public sealed class HarmonicStudyTests
     public void The_lines_own_distortion_is_added_and_lifted_by_the_bank()
     {
         var clean = Demo with { Source = Demo.Source with { BackgroundV5Pct = 0, BackgroundV7Pct = 0 } };
-        var own = new Assessor(Data).Run(clean).Scenarios[0].Buses.Single(b => b.BusId == "bus-b");
+        var own = DemoChanges.Assessor.Run(clean).Scenarios[0].Buses.Single(b => b.BusId == "bus-b");
         var with = Found.Scenarios[0].Buses.Single(b => b.BusId == "bus-b");
 
         Assert.True(Demo.Source.BackgroundV7Pct.Value > 0);
@@ -139,7 +139,7 @@ public sealed class HarmonicStudyTests
         };
 
         // Nothing running: what the network lets through of 2 %.
-        var still = new Assessor(Data).Run(With(40, false)).Scenarios[0];
+        var still = DemoChanges.Assessor.Run(With(40, false)).Scenarios[0];
         var gain = HarmonicSums.GainOfSource(With(40, false), Demo.Scenarios[0], still.Network, still.Loads, 13)[still.Network.NodeOf("bus-a")];
         Assert.Equal(2 * gain.Magnitude, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[12], 1e-9);
         Assert.Equal(0, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[10], 1e-12);
@@ -147,7 +147,7 @@ public sealed class HarmonicStudyTests
         // Running: the drives answer it, one way or the other by its angle, and the EMF of each holds it.
         double Thirteenth(double deg)
         {
-            var found = new Assessor(Data).Run(With(deg, true)).Scenarios[0];
+            var found = DemoChanges.Assessor.Run(With(deg, true)).Scenarios[0];
             Assert.True(found.Iteration.IsSettled);
             return ((RectifierResult.LineDraw)found.Drives.Single(d => d.DrivePointId == "dp-01").Front).PhaseA.Orders[12].Magnitude;
         }
@@ -173,7 +173,7 @@ public sealed class HarmonicStudyTests
     public void Inside_the_plant_the_class_decides()
     {
         var third = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("plant-class", 3, "large converters")] };
-        Check Of(PlantSpecification plant) => new Assessor(Data).Run(plant).Checks.Single(c => c is { Id: "harmonics.plant-voltage", ElementId: "bus-a" });
+        Check Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "harmonics.plant-voltage", ElementId: "bus-a" });
 
         Assert.True(Of(third).MarginPct.Value > Of(Demo).MarginPct.Value);
         Assert.Contains("61000-2-4", Of(Demo).Reason.Source, StringComparison.Ordinal);
@@ -183,7 +183,7 @@ public sealed class HarmonicStudyTests
     public void A_drive_on_a_public_system_is_held_against_the_ratio_it_needs()
     {
         var publicly = Demo with { Pcc = Demo.Pcc with { BusId = "bus-a" } };
-        var check = new Assessor(Data).Run(publicly).Checks.Single(c => c is { Id: "harmonics.equipment", DrivePointId: "dp-05" });
+        var check = DemoChanges.Assessor.Run(publicly).Checks.Single(c => c is { Id: "harmonics.equipment", DrivePointId: "dp-05" });
 
         Assert.NotEqual(Verdict.NotApplicable, check.Verdict);
         Assert.Equal(LimitSense.AtLeast, check.Sense);
@@ -195,7 +195,7 @@ public sealed class HarmonicStudyTests
     {
         var publicly = Demo with { Pcc = Demo.Pcc with { BusId = "bus-a" } };
         var slow = publicly with { Scenarios = [.. publicly.Scenarios.Select(s => s with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, true, 0.6, 1))] })] };
-        Check[] Of(PlantSpecification plant) => [.. new Assessor(Data).Run(plant).Checks.Where(c => c.Id == "harmonics.equipment" && c.Figure.IsKnown).OrderBy(c => c.DrivePointId, StringComparer.Ordinal)];
+        Check[] Of(PlantSpecification plant) => [.. DemoChanges.Assessor.Run(plant).Checks.Where(c => c.Id == "harmonics.equipment" && c.Figure.IsKnown).OrderBy(c => c.DrivePointId, StringComparer.Ordinal)];
         var (full, part) = (Of(publicly), Of(slow));
 
         Assert.NotEmpty(full);
@@ -212,7 +212,7 @@ public sealed class HarmonicStudyTests
             Site = Demo.Site with { AltitudeM = altitudeM },
             Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b with { Earthing = earthing })] },
         };
-        Verdict? Of(PlantSpecification plant) => new Assessor(Data).Run(plant).Checks.SingleOrDefault(c => c is { Id: "converter.altitude", DrivePointId: "dp-01" })?.Verdict;
+        Verdict? Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.SingleOrDefault(c => c is { Id: "converter.altitude", DrivePointId: "dp-01" })?.Verdict;
 
         Assert.Null(Of(At(2000, EarthingSystem.NotStated)));
         Assert.Equal(Verdict.NeedsData, Of(At(2001, EarthingSystem.NotStated)));
@@ -227,7 +227,7 @@ public sealed class HarmonicStudyTests
     {
         Assert.DoesNotContain(Found.Checks, c => c.Id == "harmonics.terminal-thdi");
         var asked = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("terminal-thdi-pct", 60, "asked")] };
-        var checks = new Assessor(Data).Run(asked).Checks.Where(c => c.Id == "harmonics.terminal-thdi").ToDictionary(c => c.DrivePointId, c => c.Verdict);
+        var checks = DemoChanges.Assessor.Run(asked).Checks.Where(c => c.Id == "harmonics.terminal-thdi").ToDictionary(c => c.DrivePointId, c => c.Verdict);
 
         Assert.Equal(Verdict.Fails, checks["dp-02"]);
         Assert.NotEqual(Verdict.Fails, checks["dp-01"]);
@@ -249,7 +249,7 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void The_workbench_sorts_what_complies_by_lifetime_cost_and_says_what_spoils_the_rest()
     {
-        var (ways, filter) = MitigationWorkbench.Of(Demo, [.. Demo.AllDrivePoints().Select(p => p.Id)], new Assessor(Data));
+        var (ways, filter) = MitigationWorkbench.Of(Demo, [.. Demo.AllDrivePoints().Select(p => p.Id)], DemoChanges.Assessor);
         var asIs = ways.Single(w => w.Id == "as-is");
         var active = ways.Single(w => w.Id == "active");
 
@@ -265,13 +265,13 @@ public sealed class HarmonicStudyTests
 
         // What a way says is what the plant comes to with its choices.
         var tried = active.Change.Choices.Aggregate(Demo, (plant, c) => Changed(plant, c.Key, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value, Braking = new Braking.ToLine() } }));
-        Assert.Equal(active.TddPct, new Assessor(Data).Run(tried).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value, 2e-3 * active.TddPct);
+        Assert.Equal(active.TddPct, DemoChanges.Assessor.Run(tried).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value, 2e-3 * active.TddPct);
     }
 
     [Fact]
     public void What_is_taken_out_changes_the_current_by_what_a_plant_without_it_shows()
     {
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         var found = assessor.Run(Demo).Scenarios[0];
         var (large, group, bus) = (found.Drives.MaxBy(d => d.Point.DcLoadW)!.DrivePointId, "group-exit", "dc-film");
         var removed = assessor.Without(Demo, found, [large, group, bus]);
@@ -280,7 +280,7 @@ public sealed class HarmonicStudyTests
 
         // The same plant with the drive switched off, searched from nothing.
         var off = Demo with { Name = "without", Scenarios = [Demo.Scenarios[0] with { States = [.. Demo.Scenarios[0].States, new DrivePointState(large, false, 1, 1)] }] };
-        Assert.Equal(new Assessor(Data).Run(off).Scenarios[0].Pcc.HarmonicA, removed[0].HarmonicA, 2e-6 * removed[0].HarmonicA);
+        Assert.Equal(DemoChanges.Assessor.Run(off).Scenarios[0].Pcc.HarmonicA, removed[0].HarmonicA, 2e-6 * removed[0].HarmonicA);
 
         // It does not superpose: the linear share says something else.
         var share = HarmonicStudy.Of(Demo, found, "bus-a").Contributions.Single(c => c.DrivePointId == large).SharePct / 100 * found.Pcc.HarmonicA;
@@ -290,7 +290,7 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void One_drive_alone_can_be_looked_at()
     {
-        var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], new Assessor(Data));
+        var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], DemoChanges.Assessor);
 
         Assert.All(ways.Where(w => w.Id is not ("as-is" or "detuned") && w.Change.Move is null && w.Change.Filter is null), w => Assert.Equal(["dp-02"], w.Change.Choices.Keys));
         Assert.True(ways.Single(w => w.Id == "six-pulse-choke").ThdiPct < ways.Single(w => w.Id == "as-is").ThdiPct);
@@ -299,12 +299,12 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void A_central_active_filter_and_a_move_to_the_other_vector_group_are_among_the_ways_and_can_be_tried()
     {
-        var (ways, rating) = MitigationWorkbench.Of(Demo, [.. Demo.AllDrivePoints().Select(p => p.Id)], new Assessor(Data));
+        var (ways, rating) = MitigationWorkbench.Of(Demo, [.. Demo.AllDrivePoints().Select(p => p.Id)], DemoChanges.Assessor);
         var asIs = ways.Single(w => w.Id == "as-is");
         var filter = ways.Single(w => w.Id == "active-filter");
         Assert.True(filter.Change.Filter!.RatedCurrentA >= rating.CurrentA);
         var withFilter = Demo with { Distribution = Demo.Distribution with { ActiveFilters = [filter.Change.Filter] } };
-        Assert.Equal(Verdict.Holds, new Assessor(Data).Run(withFilter).Checks.Single(c => c.Id == "harmonics.active-filter").Verdict);
+        Assert.Equal(Verdict.Holds, DemoChanges.Assessor.Run(withFilter).Checks.Single(c => c.Id == "harmonics.active-filter").Verdict);
         Assert.True(filter.TddPct < 0.9 * asIs.TddPct);
         Assert.True(filter.Year.EquipmentCost > asIs.Year.EquipmentCost && filter.Year.EnergyKwh > asIs.Year.EnergyKwh);
         var moved = ways.First(w => w.Change.Move is not null);
@@ -320,7 +320,7 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void One_drive_moves_into_a_lineup_of_the_other_transformer()
     {
-        var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], new Assessor(Data));
+        var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], DemoChanges.Assessor);
         var move = ways.First(w => w.Change.Move is not null).Change.Move!;
         Assert.Equal("dp-02", move.DrivePointId);
         Assert.NotEqual(Demo.Lineups.Single(l => l.DrivePoints.Any(p => p.Id == "dp-02")).BusId, Demo.Lineups.Single(l => l.Id == move.ToLineupId).BusId);
@@ -330,8 +330,8 @@ public sealed class HarmonicStudyTests
     public void An_active_filter_takes_what_it_measures_until_its_current_is_spent()
     {
         PlantSpecification With(double ampere) => Demo with { Distribution = Demo.Distribution with { ActiveFilters = [new ActiveFilter("af", "Filter", "bus-a", ampere)] } };
-        var large = new Assessor(Data).Run(With(5000));
-        var small = new Assessor(Data).Run(With(20));
+        var large = DemoChanges.Assessor.Run(With(5000));
+        var small = DemoChanges.Assessor.Run(With(20));
         var scenario = Found.Scenarios[0];
         Assert.True(large.Scenarios[0].Pcc.HarmonicA < scenario.Pcc.HarmonicA);
         Assert.True(small.Scenarios[0].Pcc.HarmonicA < scenario.Pcc.HarmonicA && small.Scenarios[0].Pcc.HarmonicA > large.Scenarios[0].Pcc.HarmonicA);
@@ -353,7 +353,7 @@ public sealed class HarmonicStudyTests
     public void What_spoils_an_eighteen_pulse_unit_is_told_by_leaving_it_out()
     {
         var mismatched = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("leakage-mismatch-pct", 10, "test report")] };
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         var result = assessor.Run(mismatched).Scenarios[0];
         var story = assessor.Spoiled(mismatched, result).Single(f => f.DrivePointId == "dp-27");
         Assert.Equal(18, story.Pulses);
@@ -363,7 +363,7 @@ public sealed class HarmonicStudyTests
         Assert.True(story.ThirdA > 0);
 
         // Each figure is that of a plant of its own without the cause, searched from nothing.
-        double Thdi(PlantSpecification plant) => ((RectifierResult.LineDraw)new Assessor(Data).Run(plant with { Name = "without" }).Scenarios[0]
+        double Thdi(PlantSpecification plant) => ((RectifierResult.LineDraw)DemoChanges.Assessor.Run(plant with { Name = "without" }).Scenarios[0]
             .Drives.Single(d => d.DrivePointId == "dp-27").Front).WorstPhase.ThdiPct;
         var balanced = mismatched with { Source = mismatched.Source with { UnbalancePct = 0 } };
         Assert.Equal(Thdi(balanced), story.WithoutUnbalancePct, 2e-6 * story.ThdiPct);
@@ -381,7 +381,7 @@ public sealed class HarmonicStudyTests
     public void The_capacitor_of_a_line_filter_is_part_of_the_network()
     {
         var active = Changed(Demo, "dp-05", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "active-" + ((ConverterChoice.FromCatalogue)p.Converter).ItemId.Split('-')[^1], Braking = new Braking.ToLine() } });
-        var result = new Assessor(Data).Run(active).Scenarios[0];
+        var result = DemoChanges.Assessor.Run(active).Scenarios[0];
         var filter = result.Loads.Filters.Single(f => f.FrontId == "dp-05");
         Assert.DoesNotContain(Found.Scenarios[0].Loads.Filters, f => f.FrontId == "dp-05");
 

@@ -117,7 +117,7 @@ public sealed class PlantAlternativeTests
             "direct" => new Braking.DcInjection(150),
             _ => new Braking.Nothing(),
         };
-        PlantAssessment At(double stopS) => new Assessor(Data).Run(DemoChanges.Changed("dp-04", p => p with
+        PlantAssessment At(double stopS) => DemoChanges.Assessor.Run(DemoChanges.Changed("dp-04", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, braking),
             Load = (HighInertiaLoad)p.Load with { Train = ((HighInertiaLoad)p.Load).Train with { StopTimeS = stopS } },
@@ -132,9 +132,9 @@ public sealed class PlantAlternativeTests
 
     private static List<DrivePointStudy> Studies()
     {
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         return [.. DemoChanges.Demo.AllDrivePoints().Select(p => assessor.Study(DemoChanges.Demo, p))];
     }
 
-    private static CompleteDrive Model(string id) => (CompleteDrive)new Assessor(Data).Study(DemoChanges.Demo, DemoChanges.Demo.AllDrivePoints().Single(p => p.Id == id)).Model;
+    private static CompleteDrive Model(string id) => (CompleteDrive)DemoChanges.Assessor.Study(DemoChanges.Demo, DemoChanges.Demo.AllDrivePoints().Single(p => p.Id == id)).Model;
 }

@@ -20,6 +20,7 @@ public sealed class SecondStateTests
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
 
     [Fact]
+    [Trait("speed", "slow")]
     public void It_is_looked_for_where_currents_leave_much_voltage_at_a_lifted_order()
     {
         // The demo's buses are lifted too, but what it draws leaves at most 6 % there.

@@ -78,7 +78,7 @@ public sealed class StarterAssessmentTests
     public void Star_delta_needs_a_motor_that_runs_in_delta()
     {
         var star = Changed("dp-12", p => p with { Converter = new ConverterChoice.StarDelta(3, TripClass.Class10, 1, string.Empty) });
-        var check = new Assessor(Data).Run(star).Checks.Single(c => c is { Id: "starter.settings", DrivePointId: "dp-12" });
+        var check = DemoChanges.Assessor.Run(star).Checks.Single(c => c is { Id: "starter.settings", DrivePointId: "dp-12" });
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Contains("linked in delta", check.Reason.WithNumbers, StringComparison.Ordinal);
     }
@@ -91,7 +91,7 @@ public sealed class StarterAssessmentTests
             Motor = new MotorChoice.FromCatalogue("pm-ie5-55", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty),
             Converter = new ConverterChoice.AcrossTheLine(TripClass.Class10, 1, string.Empty),
         });
-        var found = new Assessor(Data).Run(plant);
+        var found = DemoChanges.Assessor.Run(plant);
         Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c is { Id: "starter.reaches-speed", DrivePointId: "dp-02" }).Verdict);
         Assert.Contains("starts on the line", found.Checks.Single(c => c is { Id: "energy.best-alternative", DrivePointId: "dp-02" }).Relief, StringComparison.Ordinal);
     }
@@ -118,5 +118,5 @@ public sealed class StarterAssessmentTests
 
     private static Check Of(PlantAssessment found, string id, string point = "dp-04") => found.Checks.Single(c => c.Id == id && c.DrivePointId == point);
 
-    private static PlantAssessment Run(string id, ConverterChoice choice) => new Assessor(Data).Run(Changed(id, p => p with { Converter = choice }));
+    private static PlantAssessment Run(string id, ConverterChoice choice) => DemoChanges.Assessor.Run(Changed(id, p => p with { Converter = choice }));
 }

@@ -37,7 +37,7 @@ public sealed class SupplyAssessmentTests
     }
 
     private static double Order(PlantSpecification plant, int order) =>
-        new Assessor(Data).Run(plant).Scenarios[0].Pcc.CurrentA[order - 1].Magnitude;
+        DemoChanges.Assessor.Run(plant).Scenarios[0].Pcc.CurrentA[order - 1].Magnitude;
 
     [Theory]
     [InlineData(VectorGroup.Dyn11, VectorGroup.Dd0)]
@@ -70,7 +70,7 @@ public sealed class SupplyAssessmentTests
     public void A_detuned_bank_ends_the_resonance()
     {
         var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [Demo.Distribution.CapacitorBanks[0] with { DetuningPct = 7 }] } };
-        double Tdd(PlantSpecification p) => new Assessor(Data).Run(p).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value;
+        double Tdd(PlantSpecification p) => DemoChanges.Assessor.Run(p).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value;
         Assert.True(Tdd(detuned) < 0.7 * Tdd(Demo));
     }
 
@@ -78,7 +78,7 @@ public sealed class SupplyAssessmentTests
     public void A_drive_point_without_feed_fails_by_name()
     {
         var dark = Demo with { Scenarios = [Scenario.AsUsual("dark", "transformer 2 out, coupler open") with { Switches = [new SwitchState("t2", false)] }] };
-        var found = new Assessor(Data).Run(dark);
+        var found = DemoChanges.Assessor.Run(dark);
         var check = found.Checks.Single(c => c.Id == "supply.feed");
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Contains("DP-16", check.Reason.WithNumbers, StringComparison.Ordinal);
@@ -91,7 +91,7 @@ public sealed class SupplyAssessmentTests
     public void A_bigger_motor_started_often_fails_at_the_pcc()
     {
         var motor = (BusLoad.LineMotor)Demo.Distribution.Loads.Single(l => l.Id == "compressor");
-        Check Dip(BusLoad.LineMotor m, Given leastMva) => new Assessor(Data).Run(Demo with
+        Check Dip(BusLoad.LineMotor m, Given leastMva) => DemoChanges.Assessor.Run(Demo with
         {
             Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(250, leastMva, 10) },
             Distribution = Demo.Distribution with { Loads = [.. Demo.Distribution.Loads.Select(l => l.Id == m.Id ? m : l)] },
@@ -114,7 +114,7 @@ public sealed class SupplyAssessmentTests
         {
             Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-a" ? b with { WithstandKa = 25 } : b)] },
         };
-        var check = new Assessor(Data).Run(weak).Checks.Single(c => c is { Id: "supply.fault-level", ElementId: "bus-a" });
+        var check = DemoChanges.Assessor.Run(weak).Checks.Single(c => c is { Id: "supply.fault-level", ElementId: "bus-a" });
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Contains("licensed", check.Relief, StringComparison.Ordinal);
         var bare = DemoChanges.Changed("dp-12", p => p with { Feeder = new Feeder.OnBusbar() });
@@ -122,7 +122,7 @@ public sealed class SupplyAssessmentTests
         {
             Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { RatedKva = 3150, LoadLossKw = 25 })] },
         };
-        Assert.Equal(Verdict.Fails, new Assessor(Data).Run(large).Checks.Single(c => c is { Id: "converter.short-circuit-rating", DrivePointId: "dp-12" }).Verdict);
+        Assert.Equal(Verdict.Fails, DemoChanges.Assessor.Run(large).Checks.Single(c => c is { Id: "converter.short-circuit-rating", DrivePointId: "dp-12" }).Verdict);
     }
 
     [Fact]
@@ -136,14 +136,14 @@ public sealed class SupplyAssessmentTests
                 Loads = [.. Demo.Distribution.Loads.Select(l => l is BusLoad.SinglePhaseGroup g ? g with { NeutralA = Given.Unknown } : l)],
             },
         };
-        var found = new Assessor(Data).Run(open);
+        var found = DemoChanges.Assessor.Run(open);
         Assert.Contains("other stray loss", found.Checks.Single(c => c is { Id: "supply.transformer-loading", ElementId: "t1" }).Relief, StringComparison.Ordinal);
         Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c.Id == "supply.neutral").Verdict);
         var cable = Demo with
         {
             Distribution = Demo.Distribution with { Links = [.. Demo.Distribution.Links.Select(l => l is BusLink.Cable c ? c with { LengthM = Given.Unknown } : l)] },
         };
-        var without = new Assessor(Data).Run(cable);
+        var without = DemoChanges.Assessor.Run(cable);
         Assert.Empty(without.Scenarios);
         Assert.Contains("cable to the workshop", without.Checks.Single(c => c.Id == "harmonics.pcc-tdd").Relief, StringComparison.Ordinal);
     }
@@ -152,8 +152,8 @@ public sealed class SupplyAssessmentTests
     public void Less_load_at_the_same_speed_draws_less()
     {
         var half = Demo with { Scenarios = [Scenario.AsUsual("s", "half load") with { States = [new DrivePointState("dp-04", true, 1, 0.5), new DrivePointState("dp-01", true, 1, 0.5)] }] };
-        double Line(PlantSpecification p) => new Assessor(Data).Run(p).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-01").Point.LineW;
-        double OnLine(PlantSpecification p) => new Assessor(Data).Run(p).Scenarios[0].OnLine.Single(d => d.DrivePointId == "dp-04").Point.LineW;
+        double Line(PlantSpecification p) => DemoChanges.Assessor.Run(p).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-01").Point.LineW;
+        double OnLine(PlantSpecification p) => DemoChanges.Assessor.Run(p).Scenarios[0].OnLine.Single(d => d.DrivePointId == "dp-04").Point.LineW;
         var full = Demo with { Scenarios = [Scenario.AsUsual("s", "full")] };
         Assert.InRange(Line(half) / Line(full), 0.48, 0.56);
         Assert.InRange(OnLine(half) / OnLine(full), 0.48, 0.56);
@@ -163,13 +163,13 @@ public sealed class SupplyAssessmentTests
     public void An_infinite_source_with_its_own_bus_as_pcc_needs_data()
     {
         var assumed = Demo with { Source = Demo.Source with { Strength = new SourceStrength.AssumedInfinite() } };
-        var found = new Assessor(Data).Run(assumed);
+        var found = DemoChanges.Assessor.Run(assumed);
         Assert.Contains("infinite", found.Checks.Single(c => c.Id == "harmonics.pcc-tdd").Relief, StringComparison.Ordinal);
         Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c is { Id: "supply.fault-level", ElementId: "bus-mv" }).Verdict);
         Assert.True(found.Scenarios[0].Pcc.FundamentalA > 30, "the current is known all the same");
 
         // At the bus behind the transformer it can be judged, optimistically.
-        var behind = new Assessor(Data).Run(assumed with { Pcc = new CommonCoupling("bus-a", Given.Unknown) });
+        var behind = DemoChanges.Assessor.Run(assumed with { Pcc = new CommonCoupling("bus-a", Given.Unknown) });
         Assert.NotEqual(Verdict.NeedsData, behind.Checks.Single(c => c.Id == "harmonics.pcc-tdd").Verdict);
     }
 }

@@ -19,12 +19,12 @@ public sealed class SupplyVoltageTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
     private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
-    private static readonly PlantAssessment Found = new Assessor(Data).Run(Demo);
+    private static readonly PlantAssessment Found = DemoChanges.Assessor.Run(Demo);
 
     [Fact]
     public void A_low_source_lowers_every_bus_by_more_than_itself()
     {
-        Check Of(double low, double tap) => new Assessor(Data).Run(With(low, tap)).Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" });
+        Check Of(double low, double tap) => DemoChanges.Assessor.Run(With(low, tap)).Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" });
 
         // V = s·t − (1 − V_nominal)/(s·t): with 90 % and no tap the drop of the demo grows by a ninth.
         var scenario = Found.Scenarios.MinBy(s => s.Buses.Single(b => b.BusId == "bus-a").VoltagePu)!;
@@ -45,7 +45,7 @@ public sealed class SupplyVoltageTests
     public void Files_without_a_range_are_read_as_exactly_nominal()
     {
         var old = Demo with { Source = Demo.Source with { LowestPct = Given.Unknown, HighestPct = Given.Unknown }, Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { NoLoadSecondaryPct = Given.Unknown })] } };
-        var found = new Assessor(Data).Run(old);
+        var found = DemoChanges.Assessor.Run(old);
         var least = found.Scenarios.Min(s => s.Buses.Single(b => b.BusId == "bus-a").VoltagePu);
         Assert.Equal(Digits.Kept(100 * least), found.Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" }).Figure.Value, 1e-9);
     }
@@ -53,7 +53,7 @@ public sealed class SupplyVoltageTests
     [Fact]
     public void A_converter_gives_no_more_than_the_lowest_voltage_of_its_bus()
     {
-        Check Of(PlantSpecification plant) => new Assessor(Data).Run(plant).Checks.Single(c => c is { Id: "converter.output-voltage", DrivePointId: "dp-27" });
+        Check Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "converter.output-voltage", DrivePointId: "dp-27" });
         Assert.True(Of(With(92, 100)).Figure.Value > Of(Demo).Figure.Value + 5);
         Assert.Equal(Verdict.Fails, Of(With(92, 100)).Verdict);
     }
@@ -61,8 +61,8 @@ public sealed class SupplyVoltageTests
     [Fact]
     public void A_motor_on_the_line_has_the_torque_of_the_lowest_voltage()
     {
-        Check Peak(PlantSpecification plant) => new Assessor(Data).Run(plant).Checks.Single(c => c is { Id: "motor.peak", DrivePointId: "dp-04" });
-        var range = BusVoltages.Of(With(90, 100), new Assessor(Data).Run(With(90, 100)).Scenarios)["bus-a"];
+        Check Peak(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "motor.peak", DrivePointId: "dp-04" });
+        var range = BusVoltages.Of(With(90, 100), DemoChanges.Assessor.Run(With(90, 100)).Scenarios)["bus-a"];
         var ratio = Peak(With(90, 100)).Limit.Value / Peak(With(100, 104)).Limit.Value;
         Assert.InRange(ratio, Math.Pow(range.LowestPct / 100, 2) * 0.97, Math.Pow(range.LowestPct / 100, 2) * 1.03);
     }
@@ -71,17 +71,17 @@ public sealed class SupplyVoltageTests
     public void A_generator_needs_its_kilowatts_and_its_transient_reactance()
     {
         var generator = new SourceStrength.Generator(1500, 12, 14, 15);
-        var bare = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = generator } });
+        var bare = DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = generator } });
         Assert.Equal(Verdict.NeedsData, bare.Checks.Single(c => c.Id == "supply.generator-loading").Verdict);
         var dip = bare.Checks.Single(c => c is { Id: "supply.start-dip", ElementId: "compressor" });
         Assert.Equal(Verdict.NeedsData, dip.Verdict);
         Assert.Contains("X′d", dip.Relief, StringComparison.Ordinal);
 
-        Check Dip(double transient) => new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = generator with { RatedKw = 1200, TransientPct = transient, GoverningClass = 2 } } })
+        Check Dip(double transient) => DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = generator with { RatedKw = 1200, TransientPct = transient, GoverningClass = 2 } } })
             .Checks.Single(c => c is { Id: "supply.start-dip", ElementId: "compressor" });
         Assert.True(Dip(30).Figure.Value > Dip(12).Figure.Value);
         Assert.Contains("class G2", Dip(30).Reason.WithNumbers, StringComparison.Ordinal);
-        var loading = new Assessor(Data).Run(Demo with { Source = Demo.Source with { Strength = generator with { RatedKw = 400, TransientPct = 25, GoverningClass = 2 } } })
+        var loading = DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = generator with { RatedKw = 400, TransientPct = 25, GoverningClass = 2 } } })
             .Checks.Single(c => c.Id == "supply.generator-loading");
         Assert.Equal(Verdict.Fails, loading.Verdict);
         Assert.Contains("active power", loading.Title, StringComparison.Ordinal);
@@ -110,14 +110,14 @@ public sealed class SupplyVoltageTests
     public void A_bus_has_a_class_of_its_own_and_a_demand_not_stated_leaves_a_doubt()
     {
         var strict = Demo with { Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-b" ? b with { EnvironmentClass = 1 } : b)] } };
-        var found = new Assessor(Data).Run(strict);
+        var found = DemoChanges.Assessor.Run(strict);
         Check Of(PlantAssessment a, string bus) => a.Checks.Single(c => c.Id == "harmonics.plant-voltage" && c.ElementId == bus);
         Assert.Contains("class 1", Of(found, "bus-b").Reason.WithNumbers, StringComparison.Ordinal);
         Assert.Equal(Of(Found, "bus-a").Limit, Of(found, "bus-a").Limit);
 
         var quiet = Demo with { Pcc = Demo.Pcc with { MaximumDemandKva = Given.Unknown }, Distribution = Demo.Distribution with { CapacitorBanks = [] } };
         quiet = quiet with { Scenarios = [.. quiet.Scenarios.Select(s => s with { States = [.. s.States.Select(x => x with { Running = x.DrivePointId == "dp-04" })] })] };
-        var tdd = new Assessor(Data).Run(quiet).Checks.Single(c => c.Id == "harmonics.pcc-tdd");
+        var tdd = DemoChanges.Assessor.Run(quiet).Checks.Single(c => c.Id == "harmonics.pcc-tdd");
         Assert.NotEqual(Verdict.Holds, tdd.Verdict);
     }
 
@@ -126,7 +126,7 @@ public sealed class SupplyVoltageTests
     [InlineData(2, "harmonics.pcc-tdd", "harmonics.plant-voltage")]
     public void The_other_school_of_limits_is_shown_and_not_judged(double code, string shown, string judged)
     {
-        var found = new Assessor(Data).Run(Demo with { Overrides = [new DefaultOverride("harmonics-code", code, "agreed")] }).Checks;
+        var found = DemoChanges.Assessor.Run(Demo with { Overrides = [new DefaultOverride("harmonics-code", code, "agreed")] }).Checks;
         Assert.All(found.Where(c => c.Id == shown), c =>
         {
             Assert.Equal(Verdict.NotApplicable, c.Verdict);

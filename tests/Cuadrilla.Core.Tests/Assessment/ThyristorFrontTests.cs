@@ -70,6 +70,7 @@ public sealed class ThyristorFrontTests
     }
 
     [Fact]
+    [Trait("speed", "slow")]
     public void In_a_plant_it_settles_and_answers_the_distortion_of_its_bus()
     {
         var assessor = new Assessor(Data);
@@ -93,6 +94,7 @@ public sealed class ThyristorFrontTests
     }
 
     [Fact]
+    [Trait("speed", "slow")]
     public void The_same_state_is_found_after_other_loads()
     {
         var plant = Plant with { Name = "thyristor, balanced", Source = Plant.Source with { UnbalancePct = 0 } };

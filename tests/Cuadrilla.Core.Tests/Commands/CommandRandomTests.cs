@@ -65,6 +65,7 @@ public sealed class CommandRandomTests
     }
 
     [Fact]
+    [Trait("speed", "slow")]
     public void Every_command_leaves_a_valid_plant_or_says_why_not()
     {
         int done = 0, refused = 0;

@@ -65,13 +65,13 @@ public sealed class OwnConverterTests
     {
         var plant = DemoChanges.Demo with { Converters = [Own()] };
         var point = plant.AllDrivePoints().Single(p => p.Id == "dp-01");
-        var ranked = CandidateRanking.Converters(new Assessor(Data).Study(plant, point).Model.Input, Data.With(plant));
+        var ranked = CandidateRanking.Converters(DemoChanges.Assessor.Study(plant, point).Model.Input, Data.With(plant));
         var candidate = ranked.Single(c => c.ItemId == "own-converter-1");
         Assert.False(candidate.Fits);
         Assert.StartsWith("A-80", candidate.Name, StringComparison.Ordinal);
         var chosen = DemoChanges.Changed(plant, "dp-03", p => p with { Converter = candidate.Converter! });
         Assert.Empty(SpecificationValidation.Problems(chosen, Data));
-        var assessed = new Assessor(Data).Run(chosen);
+        var assessed = DemoChanges.Assessor.Run(chosen);
         Assert.Equal(145 * 0.955, assessed.DrivePoints.Single(d => d.DrivePointId == "dp-03").SiteCurrentA!.Value, 0.01);
 
         // Taken out of the project it is missed by name.

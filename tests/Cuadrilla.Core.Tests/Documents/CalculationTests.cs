@@ -66,6 +66,7 @@ public sealed class CalculationTests
     /// <summary>Whatever the numbers, the answer is a result of finite figures or a problem that names a field.</summary>
     [Theory]
     [MemberData(nameof(Names))]
+    [Trait("speed", "slow")]
     public void No_number_makes_an_engine_fall_over(string name)
     {
         var paths = Numbers(JsonNode.Parse(InputOf(name))!).ToList();

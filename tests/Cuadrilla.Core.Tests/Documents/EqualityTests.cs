@@ -28,6 +28,7 @@ public sealed class EqualityTests
 
     // The frozen files hold every kind and field: each value that is changed makes another plant.
     [Fact]
+    [Trait("speed", "slow")]
     public void Every_member_takes_part()
     {
         var tried = 0;

@@ -91,6 +91,7 @@ public sealed class FieldTableTests
 
     // Nobody has to remember to call a check: beyond either end an entry is named, wherever it stands, by its own name.
     [Fact]
+    [Trait("speed", "slow")]
     public void What_is_out_of_range_is_named_wherever_it_stands()
     {
         var left = FieldTable.All.SelectMany(s => s.Fields.OfType<NumberField>()).ToHashSet<NumberField>(ReferenceEqualityComparer.Instance);

@@ -15,6 +15,7 @@ public sealed class JsonMismatchTests
     private static readonly string Demo = JsonNode.Parse(DemoPlant.File())!["specification"]!.ToJsonString();
 
     [Fact]
+    [Trait("speed", "slow")]
     public void A_spoilt_place_is_named()
     {
         var random = new Random(7);

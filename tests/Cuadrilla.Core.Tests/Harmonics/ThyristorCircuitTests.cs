@@ -38,6 +38,7 @@ public sealed class ThyristorCircuitTests
     [InlineData(0.1, 0.7, false)]
     [InlineData(0.06, -0.7, false)]
     [InlineData(0.1, 0.7, true)]
+    [Trait("speed", "slow")]
     public void At_any_EMF_it_is_what_a_simulation_in_time_shows(double x, double dc, bool isUneven)
     {
         var emf = Distorted(isUneven);

@@ -20,6 +20,7 @@ public sealed class MotorLimitTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
     private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+    private static readonly Assessor Shared = Tests.Assessment.DemoChanges.Assessor;
 
     [Theory]
     [InlineData(8, "ie2", 0.75, 66.2)]
@@ -72,7 +73,7 @@ public sealed class MotorLimitTests
     [Fact]
     public void What_the_law_forbids_is_never_best()
     {
-        var study = new Assessor(Data).Study(Demo, Demo.AllDrivePoints().Single(p => p.Id == "dp-02"));
+        var study = Shared.Study(Demo, Demo.AllDrivePoints().Single(p => p.Id == "dp-02"));
         var motors = CandidateRanking.Motors(study.Model.Input, Data);
         Assert.All(motors.Where(c => c.Fits && !c.IsChosen), c => Assert.DoesNotContain("-ie2-", c.ItemId, StringComparison.Ordinal));
         Assert.Contains(motors, c => c.Reason.StartsWith("Not permitted", StringComparison.Ordinal));
@@ -83,7 +84,7 @@ public sealed class MotorLimitTests
     public void The_duty_counts_before_a_converter_is_chosen()
     {
         var open = Changed("dp-02", p => p with { Converter = new ConverterChoice.NotChosen() });
-        var model = new Assessor(Data).Study(open, open.AllDrivePoints().Single(p => p.Id == "dp-02")).Model;
+        var model = Shared.Study(open, open.AllDrivePoints().Single(p => p.Id == "dp-02")).Model;
         var fitting = CandidateRanking.Motors(model.Input, Data).TakeWhile(c => c.Fits).ToList();
         Assert.All(fitting.Where(c => !c.ItemId.StartsWith("dc", StringComparison.Ordinal)), c => Assert.NotNull(c.LifetimeCost));
 
@@ -142,7 +143,7 @@ public sealed class MotorLimitTests
     public void Below_five_hertz_an_item_carries_less_for_long()
     {
         var slow = Changed("dp-03", p => p with { Load = new ConstantTorqueLoad(new DriveTrain(1, 1, 0.1, 5), [new(0.05, 2000)], 10, 1450, 100, 0.05) });
-        var model = (LoadedMotor)new Assessor(Data).Study(slow, slow.AllDrivePoints().Single(p => p.Id == "dp-03")).Model;
+        var model = (LoadedMotor)Shared.Study(slow, slow.AllDrivePoints().Single(p => p.Id == "dp-03")).Model;
         var (_, rpm, _, low) = CurrentDemand.Continuous(model);
         Assert.Equal(0.7, low);
         Assert.True(rpm < 150);
@@ -154,7 +155,7 @@ public sealed class MotorLimitTests
         "own", "plate", MotorTechnology.CageInduction, "IE3", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
         0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
 
-    private static Check Run(OwnMotor motor, string id, double cableM, bool thermistors = false) => new Assessor(Data).Run(Changed("dp-02", p => p with
+    private static Check Run(OwnMotor motor, string id, double cableM, bool thermistors = false) => Shared.Run(Changed("dp-02", p => p with
     {
         Motor = new MotorChoice.FromCatalogue("own", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty, thermistors),
         Cable = p.Cable with { LengthM = cableM },

@@ -8,6 +8,7 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Documents.Demo;
+using Cuadrilla.Core.Tests.Assessment;
 
 namespace Cuadrilla.Core.Tests.Motors;
 
@@ -72,15 +73,15 @@ public sealed class OwnMotorTests
     {
         var plant = Demo with { Motors = [Own() with { RatedRiseK = 80 }] };
         var point = plant.AllDrivePoints().Single(p => p.Id == "dp-02");
-        var ranked = CandidateRanking.Motors(new Assessor(Data).Study(plant, point).Model.Input, Data.With(plant));
+        var ranked = CandidateRanking.Motors(DemoChanges.Assessor.Study(plant, point).Model.Input, Data.With(plant));
         var candidate = ranked.Single(c => c.ItemId == "own-1");
         Assert.True(candidate.Fits);
         Assert.StartsWith("Mill spare", candidate.Name, StringComparison.Ordinal);
         var chosen = With(plant, p => p with { Motor = candidate.Motor! });
         Assert.Empty(SpecificationValidation.Problems(chosen, Data));
-        var check = new Assessor(Data).Run(chosen).Checks.Single(c => c.Id == "motor.continuous" && c.DrivePointId == "dp-02");
+        var check = DemoChanges.Assessor.Run(chosen).Checks.Single(c => c.Id == "motor.continuous" && c.DrivePointId == "dp-02");
         Assert.NotEqual(Verdict.Fails, check.Verdict);
-        Assert.NotEqual(Verdict.NeedsData, new Assessor(Data).Run(chosen).Checks.Single(c => c.Id == "energy.best-alternative" && c.DrivePointId == "dp-02").Verdict);
+        Assert.NotEqual(Verdict.NeedsData, DemoChanges.Assessor.Run(chosen).Checks.Single(c => c.Id == "energy.best-alternative" && c.DrivePointId == "dp-02").Verdict);
 
         // Without the motor the choice can't stand.
         Assert.Contains(SpecificationValidation.Problems(chosen with { Motors = [] }, Data), p => p.Pointer.EndsWith("/motor/itemId", StringComparison.Ordinal));
@@ -90,7 +91,7 @@ public sealed class OwnMotorTests
     public void An_edit_of_an_own_motor_is_not_answered_from_memory()
     {
         var plant = With(Demo with { Motors = [Own()] }, p => p with { Motor = new MotorChoice.FromCatalogue("own-1", MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, true, string.Empty) });
-        var assessor = new Assessor(Data);
+        var assessor = DemoChanges.Assessor;
         double Current(PlantSpecification s) => assessor.Run(s).DrivePoints.Single(d => d.DrivePointId == "dp-02").Rated!.Value.Motor.CurrentA;
         var before = Current(plant);
         Assert.NotEqual(before, Current(plant with { Motors = [Own() with { RatedCurrentA = 100, PowerFactor = 0.85 }] }));

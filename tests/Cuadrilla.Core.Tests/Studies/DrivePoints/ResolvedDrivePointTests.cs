@@ -53,6 +53,6 @@ public sealed class ResolvedDrivePointTests
     private static DrivePointModel Model(string id, Func<DrivePoint, DrivePoint> change)
     {
         var plant = DemoChanges.Changed(id, change);
-        return new Assessor(DemoChanges.Data).Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
+        return DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
     }
 }
