@@ -1,3 +1,12 @@
 import { defineConfig } from "vitest/config";
 
-export default defineConfig({ test: { environment: "jsdom", include: ["src/**/*.test.{ts,tsx}"] } });
+// Only what renders needs a page.
+export default defineConfig({
+  test: {
+    pool: "threads",
+    projects: [
+      { test: { name: "logic", environment: "node", include: ["src/**/*.test.ts"] } },
+      { test: { name: "rendered", environment: "jsdom", include: ["src/**/*.test.tsx"] } },
+    ],
+  },
+});

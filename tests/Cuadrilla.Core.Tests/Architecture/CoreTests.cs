@@ -15,6 +15,7 @@ public sealed class CoreTests
     [InlineData("Dapper")]
     [InlineData("SkiaSharp")]
     [InlineData("System.Diagnostics.Process")]
+    [Trait("speed", "slow")]
     public void Core_depends_on_nothing_but_the_base_library(string forbidden)
     {
         var result = Types.InAssembly(typeof(Assessor).Assembly)

@@ -73,6 +73,7 @@ public sealed class CycleAssessmentTests
     }
 
     [Fact]
+    [Trait("speed", "slow")]
     public void Pictures_and_figures_stand_for_every_load_of_the_demo()
     {
         var assessor = DemoChanges.Assessor;

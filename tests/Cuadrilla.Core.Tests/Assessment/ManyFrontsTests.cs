@@ -22,6 +22,7 @@ public sealed class ManyFrontsTests
     private static readonly PlantSpecification Plant = MadePlant.OfManyBuses(DemoPlant.Read(Data), 50, 20, 1);
 
     [Fact]
+    [Trait("speed", "slow")]
     public void They_settle_and_the_same_state_is_found_after_another_plant()
     {
         var found = new Assessor(Data).Run(Plant).Scenarios[0];

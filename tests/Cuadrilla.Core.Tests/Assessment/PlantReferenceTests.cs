@@ -31,6 +31,7 @@ public sealed class PlantReferenceTests
 
     [Theory]
     [MemberData(nameof(Ids))]
+    [Trait("speed", "slow")]
     public void Agrees_with_the_simulation_in_time(string id)
     {
         var given = Cases.Single(c => c.GetProperty("id").GetString() == id);

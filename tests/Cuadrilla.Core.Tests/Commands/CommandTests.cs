@@ -146,6 +146,7 @@ public sealed class CommandTests
     }
 
     [Fact]
+    [Trait("speed", "slow")]
     public void Every_point_is_sized_by_its_own_candidates_and_keeps_its_settings()
     {
         var plant = Done(new BrakeBy(["dp-02"], BrakingWay.Coast), Five);

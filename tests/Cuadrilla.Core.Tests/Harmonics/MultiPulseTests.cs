@@ -130,6 +130,7 @@ public sealed class MultiPulseTests
 
     /// <summary>600 units over load, unbalance, choke and strength of the source, all of which a real unit works at: each settles and balances.</summary>
     [Fact]
+    [Trait("speed", "slow")]
     public void Whatever_a_unit_meets_in_a_plant_settles_and_its_power_balances()
     {
         double[] loads = [0.03, 0.1, 0.25, 0.5, 1], unbalances = [0, 0.003, 0.01, 0.02, 0.03], chokes = [0, 0.01, 0.02, 0.04], ratios = [15, 40, 150];

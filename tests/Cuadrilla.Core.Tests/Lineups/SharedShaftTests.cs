@@ -32,6 +32,7 @@ public sealed class SharedShaftTests
 
     [Theory]
     [MemberData(nameof(Ways))]
+    [Trait("speed", "slow")]
     public void It_settles_where_the_closed_form_says(SharingKind kind, double stiffness)
     {
         var input = Input(kind, stiffness) with { LostAtS = 120, BackAtS = 121, SpanS = 122 };
