@@ -1,5 +1,5 @@
 import { useId, useState } from "react";
-import { parseQuantity, showQuantity, type Quantity } from "../lib/units";
+import { parseQuantity, showQuantity, type Quantity } from "../fields/units";
 import { useDraft, type Outcome } from "./draft";
 
 function Problem({ id, problem }: { readonly id: string; readonly problem: Outcome }) {

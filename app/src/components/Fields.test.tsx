@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { quantities } from "../lib/units";
+import { quantities } from "../fields/units";
 import type { Outcome } from "./draft";
 import { QuantityField } from "./Fields";
 

@@ -1,5 +1,5 @@
 import { useId, useState, type ReactNode } from "react";
-import { parseQuantity, showQuantity, type Quantity } from "../lib/units";
+import { parseQuantity, showQuantity, type Quantity } from "../fields/units";
 import { useDraft, type Outcome } from "./draft";
 
 interface Shell {

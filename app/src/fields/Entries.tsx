@@ -1,7 +1,7 @@
 import { CellQuantity, CellText } from "../components/CellFields";
 import type { Outcome } from "../components/draft";
 import { QuantityField, TextField } from "../components/Fields";
-import type { Quantity } from "../lib/units";
+import type { Quantity } from "./units";
 import { editOf, quantityOf, rangeOf, type Field } from "./field";
 
 type Value = number | string | null | undefined;

@@ -1,4 +1,4 @@
-import { quantities, type Quantity } from "../lib/units";
+import { quantities, type Quantity } from "./units";
 
 /** A number of the specification, as Core describes it. */
 export interface NumberField {

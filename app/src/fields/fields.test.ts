@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { quantities } from "../lib/units";
+import { quantities } from "./units";
 import { editOf, quantityOf, rangeOf, type Field } from "./field";
 import { fields } from "./table";
 

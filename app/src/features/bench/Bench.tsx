@@ -5,7 +5,7 @@ import { api, type Bench as BenchData, type CheckKey } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { findPoint } from "../../lib/specification";
 import type { Row, Selection } from "../board/selection";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { CellChecks } from "./CellChecks";
 import { EntryTab } from "./EntryTab";
 import type { Reasoned } from "./ReasonSheet";

@@ -8,7 +8,7 @@ import type { Selection } from "../board/selection";
 import { useChoose } from "../board/useChoose";
 import { OwnConvertersSheet } from "../converters/OwnConvertersSheet";
 import { OwnMotorsSheet } from "../motors/OwnMotorsSheet";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { verdictOf } from "../board/verdictOf";
 import { TechnologySheet } from "./TechnologySheet";
 

@@ -3,7 +3,7 @@ import type { ConverterItem, DrivePoint, ResistorPulse } from "../../api/client"
 import { ChoiceField } from "../../components/Fields";
 import { Entries, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import type { PointEdit } from "./usePointEdit";
 
 type CatalogueConverter = Extract<DrivePoint["converter"], { kind: "catalogue" }>;

@@ -4,7 +4,7 @@ import { VerdictWord } from "../../components/VerdictMark";
 import { checkKey, usage } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 import { figureText } from "../ledger/Ledger";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** The checks of a cell; each opens its reason. */
 export function CellChecks({

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { Bar, BarChart, CartesianGrid, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { money, n } from "../../lib/format";
 import { AlternativesSheet } from "../energy/AlternativesSheet";
 import { FigureList, Missing } from "./FigureList";

@@ -12,8 +12,8 @@ import {
   tickText,
   xTitle,
   yTitle,
-} from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+} from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { n } from "../../lib/format";
 import type { Row } from "../board/selection";
 import { FigureList, Missing } from "./FigureList";

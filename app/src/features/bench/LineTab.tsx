@@ -1,7 +1,7 @@
 import { Bar, BarChart, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { bench as size, plum, rule, soft, tick, tickText, xTitle, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { bench as size, plum, rule, soft, tick, tickText, xTitle, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { n } from "../../lib/format";
 import { FigureList, Missing } from "./FigureList";
 import { PowerTriangle } from "./PowerTriangle";

@@ -2,7 +2,7 @@ import type { DrivePoint, FluidMachine, Load } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import { Entries, Entry, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
-import { quantities } from "../../lib/units";
+import { quantities } from "../../fields/units";
 import { VaneCurveEntry } from "./loads/VaneCurveEntry";
 import { DutyEntry } from "./loads/DutyEntry";
 import { kindNames, ofKind } from "./loads/kinds";

@@ -1,18 +1,7 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import {
-  amber,
-  bench as size,
-  ink,
-  plum,
-  rule,
-  soft,
-  tick,
-  tickText,
-  timeAxis,
-  yTitle,
-} from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { amber, bench as size, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { n } from "../../lib/format";
 
 /** Motor current in time against the continuous and the peak current, and the heat that overloads leave. */

@@ -1,6 +1,6 @@
 import type { Bench } from "../../api/client";
-import { Frame, NumberTable } from "../../components/charts/Frame";
-import { blue, ink, plum, soft } from "../../components/charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
+import { blue, ink, plum, soft } from "../../charts/axes";
 import { n } from "../../lib/format";
 
 type Power = NonNullable<Bench["lineCurrent"]>["power"];

@@ -6,7 +6,7 @@ import { VerdictWord } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
 import { checkKey } from "../../lib/verdict";
 import { figureText } from "../ledger/Ledger";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Something whose reason can be opened. */
 export type Reasoned = { readonly title: string; readonly reason: Reason } | { readonly check: CheckKey };

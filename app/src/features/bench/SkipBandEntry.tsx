@@ -1,7 +1,7 @@
 import type { DrivePoint } from "../../api/client";
 import { CellQuantity } from "../../components/CellFields";
 import type { Outcome } from "../../components/draft";
-import { quantities } from "../../lib/units";
+import { quantities } from "../../fields/units";
 
 type Band = DrivePoint["skipBands"][number];
 

@@ -1,7 +1,7 @@
 import { CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { bench as size, blue, ink, plum, rule, tick, xTitle, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { bench as size, blue, ink, plum, rule, tick, xTitle, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { n } from "../../lib/format";
 
 /** Switching frequency against noise, current and interference, in one picture: each in parts of its largest. */

@@ -4,7 +4,7 @@ import { Sheet } from "../../components/Sheet";
 import { Empty, Failed, Loading } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
 import { money, n, withUnit } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { verdictOf } from "../board/verdictOf";
 
 const names: Readonly<Record<TechnologyRow["technology"], string>> = {

@@ -1,7 +1,7 @@
 import type { DrivePoint } from "../../api/client";
 import type { Outcome } from "../../components/draft";
 import { changePoints, findPoint } from "../../lib/specification";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Changes drive points under a label. */
 export type PointEdit = (what: string, change: (point: DrivePoint) => DrivePoint) => Promise<Outcome>;

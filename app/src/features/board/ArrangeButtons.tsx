@@ -1,5 +1,5 @@
 import type { PlantCommand } from "../../api/client";
-import { usePossible } from "../project/usePossible";
+import { usePossible } from "../../project/usePossible";
 import type { Selection } from "./selection";
 import type { useBoardActions } from "./useBoardActions";
 

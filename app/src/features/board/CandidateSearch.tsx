@@ -7,7 +7,7 @@ import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
 import { verdictOf } from "./verdictOf";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { useChoose } from "./useChoose";
 
 /** Which catalogue is searched. */

@@ -1,7 +1,7 @@
 import { ChoiceField, TextField } from "../../components/Fields";
 import { Sheet } from "../../components/Sheet";
 import { changeLineup, moveLineup } from "../../lib/specification";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Tag, name and bus of a lineup; its place among the others; its removal. */
 export function LineupSheet({ id, onClose }: { readonly id: string; readonly onClose: () => void }) {

@@ -1,5 +1,5 @@
 import { movePoint, findPoint } from "../../lib/specification";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { columnIds, type Selection } from "./selection";
 
 /** Adding, copying, moving and removing drive points, and joining them. */

@@ -1,5 +1,5 @@
 import type { Candidate } from "../../api/client";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Puts a candidate on one or several drive points, each with the settings it has. */
 export function useChoose() {

@@ -4,7 +4,7 @@ import { Sheet } from "../../components/Sheet";
 import { Empty } from "../../components/States";
 import { n } from "../../lib/format";
 import { ListEntry } from "../lists/ListEntry";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { kindNames, readConverters, unitFields, unitNameHeads, type OwnConverter, type Shared } from "./unit";
 
 /** Converters of the engineer's own catalogues, kept in the project with the catalogue's version. */

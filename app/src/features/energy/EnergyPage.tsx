@@ -1,7 +1,7 @@
 import { Empty } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
 import { money, n } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { PlantAlternatives } from "./PlantAlternatives";
 
 /** A year of every drive point. */

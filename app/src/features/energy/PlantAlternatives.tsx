@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, type PlantAlternatives as Alternatives } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import { Empty, Failed, Loading } from "../../components/States";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { CostCells, costHeads } from "./CostCells";
 import { Sensitivity } from "./Sensitivity";
 

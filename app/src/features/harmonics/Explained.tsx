@@ -1,10 +1,10 @@
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { HarmonicStudy } from "../../api/client";
-import { blue, plum, red, rule, soft, tick, tickText, xTitle, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { blue, plum, red, rule, soft, tick, tickText, xTitle, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { n } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { peakOf, settledWords, spoiledBy } from "./harmonicWords";
 import { PhasorPicture } from "./PhasorPicture";
 

@@ -2,12 +2,12 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Bar, BarChart, CartesianGrid, XAxis, YAxis } from "recharts";
 import { api, type Measurement } from "../../api/client";
-import { blue, plum, rule, tick, xTitle, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { blue, plum, rule, tick, xTitle, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { readRecording, type ChosenFiles } from "./readRecording";
 
 /** A measured spectrum or recorded waveform beside the study, order by order. */

@@ -5,7 +5,7 @@ import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
 import { useLab } from "../lineups/useLab";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** The mitigation workbench: front ends for the plant, a lineup or one drive, each assessed in the whole plant. */
 export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {

@@ -1,5 +1,5 @@
 import type { HarmonicStudy } from "../../api/client";
-import { amber, blue, ink, plum, rule, soft } from "../../components/charts/axes";
+import { amber, blue, ink, plum, rule, soft } from "../../charts/axes";
 import { n } from "../../lib/format";
 import { storyOf } from "./harmonicWords";
 

@@ -1,7 +1,7 @@
 import type { HarmonicStudy } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { matrixVerdict } from "./harmonicWords";
 
 /** Every harmonic figure in every scenario, the worst of each row marked; a click on a scenario looks at it. */

@@ -3,9 +3,9 @@ import { useState } from "react";
 import { api, type HistoryEntry } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { fieldText, when } from "../../lib/format";
-import { changes } from "../../lib/merge";
-import { useProject } from "../project/ProjectContext";
-import { who } from "../project/useProjectAccess";
+import { changes } from "../../project/merge";
+import { useProject } from "../../project/ProjectContext";
+import { who } from "../../project/useProjectAccess";
 
 /** Every acknowledged edit with its label; each can be compared with today and brought back. */
 export function HistoryPage() {

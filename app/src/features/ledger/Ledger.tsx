@@ -4,7 +4,7 @@ import { VerdictMark } from "../../components/VerdictMark";
 import { pair } from "../../lib/format";
 import { findPoint } from "../../lib/specification";
 import { checkKey, usage, verdictWords } from "../../lib/verdict";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 const tiles = 5;
 

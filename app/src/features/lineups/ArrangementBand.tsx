@@ -1,7 +1,7 @@
 import type { Lineup } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { pointsOf, type Arrangement } from "../../lib/arrangements";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { verdictOfElement } from "./verdictOfElement";
 
 const bandNames: Readonly<Record<Arrangement["kind"], string>> = {

@@ -1,7 +1,7 @@
 import type { CheckKey } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { changeArrangement, findArrangement, type Arrangement } from "../../lib/arrangements";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { ElementChecks } from "./ElementChecks";
 import { FollowerEntry } from "./FollowerEntry";
 import { FollowerLab } from "./FollowerLab";

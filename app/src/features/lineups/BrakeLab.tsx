@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Brake } from "../../api/client";
-import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";

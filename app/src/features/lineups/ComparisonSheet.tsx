@@ -3,7 +3,7 @@ import { api, type LineupComparison } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { useLab } from "./useLab";
 
 type Way = LineupComparison["ways"][number];

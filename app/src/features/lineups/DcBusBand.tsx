@@ -1,7 +1,7 @@
 import type { Lineup } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { dcBusOf } from "../../lib/dcBus";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { verdictOfElement } from "./verdictOfElement";
 
 /** The common DC buses of a lineup, drawn under its busbar over the columns that hang on them. */

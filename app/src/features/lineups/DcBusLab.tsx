@@ -2,24 +2,12 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type DcBus } from "../../api/client";
-import {
-  amber,
-  blue,
-  ink,
-  plum,
-  red,
-  rule,
-  soft,
-  tick,
-  tickText,
-  timeAxis,
-  yTitle,
-} from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { amber, blue, ink, plum, red, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 type BusEvent = DcBus["events"][number]["event"];
 

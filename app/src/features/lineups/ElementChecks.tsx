@@ -1,7 +1,7 @@
 import type { CheckKey } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { pair } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Checks of a bus, a group, a shaft, a follower or a brake, each with its figure; a click opens the reason. */
 export function ElementChecks({

@@ -3,7 +3,7 @@ import type { RatioFollower } from "../../lib/arrangements";
 import { Entries, Entry, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 type Axis = RatioFollower["leader"];
 

@@ -1,7 +1,7 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceDot, XAxis, YAxis } from "recharts";
 import { api, type Follower } from "../../api/client";
-import { ink, plum, rule, soft, tick, xTitle, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { ink, plum, rule, soft, tick, xTitle, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import type { RatioFollower } from "../../lib/arrangements";
 import { n } from "../../lib/format";

@@ -4,7 +4,7 @@ import type { MotorGroup } from "../../lib/arrangements";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 type Member = MotorGroup["members"][number];
 

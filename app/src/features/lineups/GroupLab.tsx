@@ -1,12 +1,12 @@
 import { useState } from "react";
 import { Bar, BarChart, CartesianGrid, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Group } from "../../api/client";
-import { amber, blue, plum, red, rule, soft, tick, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { amber, blue, plum, red, rule, soft, tick, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { ScenarioChoice } from "./ScenarioChoice";
 import { useLab } from "./useLab";
 

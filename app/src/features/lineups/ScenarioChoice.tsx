@@ -1,4 +1,4 @@
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Which scenario a laboratory looks at. */
 export function ScenarioChoice({

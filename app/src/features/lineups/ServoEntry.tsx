@@ -4,8 +4,8 @@ import type { Outcome } from "../../components/draft";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { quantities } from "../../lib/units";
-import { useProject } from "../project/ProjectContext";
+import { quantities } from "../../fields/units";
+import { useProject } from "../../project/ProjectContext";
 
 type Control = CommonDcBus["control"];
 type Modular = Extract<Control, { kind: "modular" }>;

@@ -4,7 +4,7 @@ import type { SharedShaft } from "../../lib/arrangements";
 import { Entries, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 type Method = SharedShaft["method"];
 type Unit = SharedShaft["units"][number];

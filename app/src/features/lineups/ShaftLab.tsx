@@ -1,13 +1,13 @@
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Shaft } from "../../api/client";
-import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import type { SharedShaft } from "../../lib/arrangements";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { ScenarioChoice } from "./ScenarioChoice";
 import { methodNames } from "./ShaftEntry";
 import { useLab } from "./useLab";

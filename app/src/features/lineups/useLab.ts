@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** A laboratory's answer, kept while the next one is computed; asked again after every edit. */
 export function useLab<T>(key: readonly unknown[], ask: (projectId: string) => Promise<{ data?: T }>) {

@@ -3,7 +3,7 @@ import type { Outcome } from "../../components/draft";
 import { Sheet } from "../../components/Sheet";
 import { Empty } from "../../components/States";
 import { n } from "../../lib/format";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { MotorListEntry } from "./MotorListEntry";
 import { PlateEntry } from "./PlateEntry";
 import { technologyNames, type OwnMotor } from "./plate";

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import type { Outcome } from "../../components/draft";
-import { parseQuantity } from "../../lib/units";
+import { parseQuantity } from "../../fields/units";
 import { freeKeys } from "../../lib/columns";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { emptyMotor, plateFields, type OwnMotor, explosionNames } from "./plate";
 import { proposedPlate } from "./proposedPlate";
 import { TechnologyChoice } from "./TechnologyChoice";

@@ -3,7 +3,7 @@ import { freeKeys, type ColumnField, type Mapping, type ReadRow } from "../../li
 import { readNumber } from "../../lib/csv";
 import { quantityOf, type Field } from "../../fields/field";
 import { fields } from "../../fields/table";
-import type { Quantity } from "../../lib/units";
+import type { Quantity } from "../../fields/units";
 
 /** Explosion protections with their names. */
 export const explosionNames = {

@@ -3,7 +3,7 @@ import { CellChoice, CellText } from "../../components/CellFields";
 import { withUnit } from "../../lib/format";
 import { CellEntry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { ElementMark, useBusNames } from "./BusTables";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";

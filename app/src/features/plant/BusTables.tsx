@@ -4,7 +4,7 @@ import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
 import { CellEntry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";
 

@@ -1,8 +1,8 @@
 import { Failed, Loading } from "../../components/States";
 import { CellQuantity } from "../../components/CellFields";
-import { quantities } from "../../lib/units";
-import { useCatalogue } from "../project/useCatalogue";
-import { useProject } from "../project/ProjectContext";
+import { quantities } from "../../fields/units";
+import { useCatalogue } from "../../project/useCatalogue";
+import { useProject } from "../../project/ProjectContext";
 
 /** Limits and constants in force: the catalogue's value with its source, and the project's own where it differs. */
 export function DefaultsTable() {

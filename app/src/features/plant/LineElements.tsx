@@ -1,7 +1,7 @@
 import type { BusLoad, Transformer, Verdict } from "../../api/client";
 import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { ink, onGround, Part, soft } from "./LinePart";
 import type { Plan, PlacedBus, PlacedFeeder, PlacedStub, PlacedTie } from "./lineLayout";
 

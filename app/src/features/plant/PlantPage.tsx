@@ -5,7 +5,7 @@ import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import type { Selection } from "../board/selection";
 import { CheckList } from "../bench/CellChecks";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { DefaultsTable } from "./DefaultsTable";
 import { BusTable, TransformerTable, useBusNames } from "./BusTables";
 import { ActiveFilterTable } from "./ActiveFilterTable";

@@ -1,7 +1,7 @@
 import type { Scenario, Specification } from "../../api/client";
 import { CellText } from "../../components/CellFields";
 import { SheetGrid, type Written } from "../../components/SheetGrid";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { apply, isUnusual, rowsOf, textOf, type SheetRow } from "./scenarioSheet";
 
 /** Operating scenarios as a sheet: what every drive point, load, switch and bank does in each state of the plant. */

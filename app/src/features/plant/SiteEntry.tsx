@@ -1,6 +1,6 @@
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Site, tariff and how ways are compared. */
 export function SiteEntry() {

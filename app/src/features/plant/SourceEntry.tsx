@@ -3,7 +3,7 @@ import { ChoiceField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import { Entries, Entry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { useBusNames } from "./BusTables";
 
 type Strength = Specification["source"]["strength"];

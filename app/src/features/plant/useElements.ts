@@ -8,7 +8,7 @@ import {
 } from "../../lib/distribution";
 import type { ElementKind } from "../../api/client";
 import type { Outcome } from "../../components/draft";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** Edits of one list of the distribution. */
 export function useElements<L extends ElementList>(list: L) {

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 /** What leaves the program. */
 export function SheetsPage() {

@@ -1,7 +1,7 @@
 import { Command } from "cmdk";
 import { Sheet } from "../../components/Sheet";
 import { rows, type Selection } from "../board/selection";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { stages, type Stage } from "./stages";
 
 /** An entry of the palette. */

@@ -10,9 +10,9 @@ import { rows, validSelection, type Row, type Selection } from "../board/selecti
 import { useBoardActions } from "../board/useBoardActions";
 import { Bench } from "../bench/Bench";
 import { Ledger } from "../ledger/Ledger";
-import { ConflictSheet } from "../project/ConflictSheet";
-import { ProjectContext, SavingContext, useProject } from "../project/ProjectContext";
-import { projectKey, useProjectAccess } from "../project/useProjectAccess";
+import { ConflictSheet } from "../../project/ConflictSheet";
+import { ProjectContext, SavingContext, useProject } from "../../project/ProjectContext";
+import { projectKey, useProjectAccess } from "../../project/useProjectAccess";
 import { Palette } from "./Palette";
 import { Rail } from "./Rail";
 import { stages, type Stage, type View } from "./stages";

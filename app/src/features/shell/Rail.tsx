@@ -1,6 +1,6 @@
 import { VerdictMark } from "../../components/VerdictMark";
 import { verdictWords } from "../../lib/verdict";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { openIn, stages, type Stage } from "./stages";
 
 /** The stages of the work with what is open in each. */

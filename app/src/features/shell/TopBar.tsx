@@ -1,6 +1,6 @@
 import { useContext } from "react";
 import { Link } from "react-router";
-import { SavingContext, useProject } from "../project/ProjectContext";
+import { SavingContext, useProject } from "../../project/ProjectContext";
 
 /** Name of the plant, the way to everything, and what has been saved. */
 export function TopBar({ onPalette, onHelp }: { readonly onPalette: () => void; readonly onHelp: () => void }) {

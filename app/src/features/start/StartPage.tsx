@@ -4,7 +4,7 @@ import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
 import { Empty, Failed, Loading } from "../../components/States";
 import { when } from "../../lib/format";
-import { problemText, who } from "../project/useProjectAccess";
+import { problemText, who } from "../../project/useProjectAccess";
 
 const largestFile = 16 * 1024 * 1024;
 

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { DrivePoint } from "../../api/client";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 
 type Soft = Extract<DrivePoint["converter"], { kind: "soft-starter" }>;
 

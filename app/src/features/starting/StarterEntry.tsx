@@ -3,8 +3,8 @@ import { ChoiceField, SwitchField } from "../../components/Fields";
 import { Entries, Entry, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import type { PointEdit } from "../bench/usePointEdit";
-import { useProject } from "../project/ProjectContext";
-import { useCatalogue } from "../project/useCatalogue";
+import { useProject } from "../../project/ProjectContext";
+import { useCatalogue } from "../../project/useCatalogue";
 import { KeepPreset } from "./KeepPreset";
 
 type Choice = DrivePoint["converter"];

@@ -2,23 +2,12 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
 import { api, type Starting, type StartWay } from "../../api/client";
-import {
-  bench as size,
-  blue,
-  ink,
-  plum,
-  rule,
-  soft,
-  tick,
-  tickText,
-  timeAxis,
-  yTitle,
-} from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+import { bench as size, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { StoppingSection } from "./StoppingSection";
 import { endOf, endWords, rowsOf, type Drawn } from "./traces";
 

@@ -14,12 +14,12 @@ import {
   tickText,
   timeAxis,
   yTitle,
-} from "../../components/charts/axes";
-import { Frame, NumberTable } from "../../components/charts/Frame";
+} from "../../charts/axes";
+import { Frame, NumberTable } from "../../charts/Frame";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
-import { useProject } from "../project/ProjectContext";
+import { useProject } from "../../project/ProjectContext";
 import { stopRows, stopWords, type StopDrawn } from "./stops";
 
 const strokes: Readonly<Record<string, { stroke: string; strokeDasharray?: string }>> = {

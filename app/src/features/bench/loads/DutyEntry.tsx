@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { FluidMachine } from "../../../api/client";
 import { CellQuantity } from "../../../components/CellFields";
 import { n } from "../../../lib/format";
-import { quantities } from "../../../lib/units";
+import { quantities } from "../../../fields/units";
 import type { PointEdit } from "../usePointEdit";
 import { CsvSheet } from "./CsvSheet";
 

@@ -1,18 +1,7 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../../api/client";
-import {
-  bench as size,
-  blue,
-  ink,
-  plum,
-  rule,
-  soft,
-  tick,
-  tickText,
-  xTitle,
-  yTitle,
-} from "../../../components/charts/axes";
-import { Frame, NumberTable } from "../../../components/charts/Frame";
+import { bench as size, blue, ink, plum, rule, soft, tick, tickText, xTitle, yTitle } from "../../../charts/axes";
+import { Frame, NumberTable } from "../../../charts/Frame";
 import { n } from "../../../lib/format";
 
 /** Torque and speed of a roll over its diameter. */

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { api, type PlantCommand } from "../../api/client";
+import { api, type PlantCommand } from "../api/client";
 import { useProject } from "./ProjectContext";
 
 /** Why each command can't be carried out now; empty where it can, undefined while that is not known. */

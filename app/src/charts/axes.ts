@@ -1,4 +1,4 @@
-import { n } from "../../lib/format";
+import { n } from "../lib/format";
 
 /** Colours and styles that all charts share. */
 export const ink = "#1f1b24";

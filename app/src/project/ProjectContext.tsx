@@ -1,6 +1,6 @@
 import { createContext, useContext } from "react";
-import type { Assessment, PlantCommand, Project, Specification, Stale } from "../../api/client";
-import type { Outcome } from "../../components/draft";
+import type { Assessment, PlantCommand, Project, Specification, Stale } from "../api/client";
+import type { Outcome } from "../components/draft";
 
 /** Changes a specification; undefined when there is nothing to change. */
 export type Change = (specification: Specification) => Specification | undefined;

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider, useQuery } from "@tanstack/react-quer
 import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import { useEffect } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Project, Specification, SpecificationChange } from "../../api/client";
+import type { Project, Specification, SpecificationChange } from "../api/client";
 import type { ProjectAccess } from "./ProjectContext";
 import { projectKey, useProjectAccess } from "./useProjectAccess";
 
@@ -28,7 +28,7 @@ interface Call {
 }
 
 const server = vi.hoisted(() => ({ answers: [] as unknown[], calls: [] as unknown[] }));
-vi.mock("../../api/client", () => ({
+vi.mock("../api/client", () => ({
   api: {
     POST: (path: string, { body }: { body: unknown }) => {
       server.calls.push({ path, body });

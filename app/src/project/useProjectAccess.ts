@@ -11,8 +11,8 @@ import {
   type Specification,
   type SpecificationChange,
   type Stale,
-} from "../../api/client";
-import type { Outcome } from "../../components/draft";
+} from "../api/client";
+import type { Outcome } from "../components/draft";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
 
 /** Key of a project among the queries. */

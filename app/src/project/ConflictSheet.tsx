@@ -1,7 +1,7 @@
 import { useMemo, useState } from "react";
-import { Sheet } from "../../components/Sheet";
-import { fieldText } from "../../lib/format";
-import { merge } from "../../lib/merge";
+import { Sheet } from "../components/Sheet";
+import { fieldText } from "../lib/format";
+import { merge } from "./merge";
 import { useProject } from "./ProjectContext";
 
 /** Offers a stale edit again: merged by field, with a choice where both sides changed the same. */

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
-import { api, type Catalogue } from "../../api/client";
-import type { Items } from "../board/cellText";
+import { api, type Catalogue } from "../api/client";
+import type { Items } from "../features/board/cellText";
 import { useProject } from "./ProjectContext";
 
 /** The catalogue in force; it does not change while the program runs. */
