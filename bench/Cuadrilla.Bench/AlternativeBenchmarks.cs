@@ -4,6 +4,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Documents.Demo;
 

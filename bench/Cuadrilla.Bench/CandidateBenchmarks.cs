@@ -6,6 +6,7 @@ using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.RandomPlants;
 

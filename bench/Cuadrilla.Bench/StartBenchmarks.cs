@@ -4,6 +4,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Documents.Demo;
 

@@ -3,7 +3,7 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Assessment;

@@ -8,6 +8,7 @@ using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Groups;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Starting;

@@ -2,7 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Plants;
 
 namespace Cuadrilla.Core.Commands;

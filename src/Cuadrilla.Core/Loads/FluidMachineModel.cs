@@ -237,4 +237,29 @@ public sealed class FluidMachineModel : LoadModel
             absent.Add(name);
         }
     }
+
+    /// <summary>Shaft point of the present control at a flow; null when none is stated.</summary>
+    /// <param name="inletVanes">The catalogue's curve of inlet vanes.</param>
+    /// <param name="flowPu">Flow, parts of the rated.</param>
+    /// <param name="speedPu">Speed at which the machine is driven, parts of its rated: what does not follow a converter follows the line.</param>
+    public FluidPoint? Present(IReadOnlyList<CurvePoint> inletVanes, double flowPu, double speedPu = 1)
+    {
+        return Common.PresentControl switch
+        {
+            PresentControl.OutletThrottle => Throttled(flowPu, speedPu),
+            PresentControl.Bypass => Bypassed(flowPu, speedPu),
+            PresentControl.InletVanes => Bypassed(flowPu, speedPu) is var full
+                ? full with { PowerW = full.PowerW * Curve.At(Vanes(inletVanes), flowPu / speedPu) }
+                : null,
+            PresentControl.OnOff => OnOff(flowPu, speedPu),
+            PresentControl.TwoSpeedHalf => TwoSpeed(flowPu, 1.0 / 2, speedPu),
+            PresentControl.TwoSpeedTwoThirds => TwoSpeed(flowPu, 2.0 / 3, speedPu),
+            PresentControl.Staged => Staged(flowPu, speedPu) is var (running, share) ? running with { PowerW = running.PowerW * share } : null,
+            PresentControl.NotStated => null,
+            _ => throw new InvalidOperationException("Unknown present control."),
+        };
+    }
+
+    private IReadOnlyList<CurvePoint> Vanes(IReadOnlyList<CurvePoint> catalogue) =>
+        Common.VaneCurve.Count == 0 ? catalogue : [.. Common.VaneCurve.Select(p => new CurvePoint(p.FlowPu, p.PowerPu))];
 }

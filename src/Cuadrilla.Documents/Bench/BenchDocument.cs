@@ -2,8 +2,8 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Core.Studies.Supply;
 

@@ -8,8 +8,8 @@ using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Plants;
-using Cuadrilla.Core.Studies.Starting;
 using MiniExcelLibs;
 
 namespace Cuadrilla.Documents.Lists;

@@ -2,7 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Documents.Sheets;
 

@@ -1,7 +1,7 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Bench;

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 

@@ -2,6 +2,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Mitigation;
+using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;

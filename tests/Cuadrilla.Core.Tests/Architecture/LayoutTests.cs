@@ -14,6 +14,15 @@ public sealed class LayoutTests
         "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 
+    // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
+    private static readonly string[] Studies =
+    [
+        "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "DrivePoints", "DcBuses", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
+        "Arrangements",
+    ];
+
+    public static TheoryData<string> StudiesBelow => [.. Studies.SkipLast(1)];
+
     public static TheoryData<string> Below => [.. Folders.SkipLast(1)];
 
     [Theory]
@@ -24,6 +33,23 @@ public sealed class LayoutTests
         var result = Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.{folder}").ShouldNot().HaveDependencyOnAny(later).GetResult();
         Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
     }
+
+    [Theory]
+    [MemberData(nameof(StudiesBelow))]
+    public void A_study_uses_only_those_above_it(string study)
+    {
+        var later = Studies.SkipWhile(f => f != study).Skip(1).Select(f => $"{Core}.Studies.{f}").ToArray();
+        var own = Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.Studies.{study}");
+        Assert.NotEmpty(own.GetTypes());
+        var result = own.ShouldNot().HaveDependencyOnAny(later).GetResult();
+        Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
+    }
+
+    [Fact]
+    public void Every_study_stands_in_the_order() => Assert.Equal(
+        Studies.Order(StringComparer.Ordinal),
+        typeof(Assessor).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).Where(n => n.StartsWith($"{Core}.Studies.", StringComparison.Ordinal))
+            .Select(n => n.Split('.')[3]).Distinct().Order(StringComparer.Ordinal));
 
     [Fact]
     public void The_rule_notices_a_dependency() => Assert.False(

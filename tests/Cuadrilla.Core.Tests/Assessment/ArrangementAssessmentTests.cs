@@ -10,6 +10,7 @@ using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Arrangements;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Followers;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Shafts;

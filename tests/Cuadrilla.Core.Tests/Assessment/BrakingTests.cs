@@ -7,6 +7,7 @@ using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Stopping;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 

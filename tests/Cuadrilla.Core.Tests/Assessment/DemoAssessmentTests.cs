@@ -10,6 +10,7 @@ using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Demo;
 

@@ -14,6 +14,7 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Core.Studies.Plants;
 

@@ -10,6 +10,7 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Core.Studies.Supply.Balance;
 using Cuadrilla.Documents.Demo;

@@ -9,6 +9,7 @@ using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Documents.Demo;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 using Check = Cuadrilla.Core.Checks.Check;

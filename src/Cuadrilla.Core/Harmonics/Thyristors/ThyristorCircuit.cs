@@ -1,6 +1,6 @@
-using Cuadrilla.Core.Numerics;
 using System.Numerics;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Thyristors;
 

@@ -7,6 +7,7 @@ using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 
 namespace Cuadrilla.Core.Studies.Candidates;

@@ -1,7 +1,7 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 
 namespace Cuadrilla.Core.Studies.Candidates;

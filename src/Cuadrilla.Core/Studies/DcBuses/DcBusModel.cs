@@ -4,6 +4,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Stopping;
 
 namespace Cuadrilla.Core.Studies.DcBuses;

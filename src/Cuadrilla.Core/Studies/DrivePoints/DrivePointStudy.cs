@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Studies.Brakes;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Core.Studies.Stopping;
 

@@ -2,7 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.Starting;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 

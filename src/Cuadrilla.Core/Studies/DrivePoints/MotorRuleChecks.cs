@@ -4,6 +4,7 @@ using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;

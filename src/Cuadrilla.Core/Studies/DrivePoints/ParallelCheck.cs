@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 

@@ -4,8 +4,7 @@ using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.DrivePoints;
-using Cuadrilla.Core.Studies.Starting;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Energy;
 

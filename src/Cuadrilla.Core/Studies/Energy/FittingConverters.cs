@@ -1,8 +1,7 @@
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.DrivePoints;
-using Cuadrilla.Core.Studies.Starting;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Energy;
 

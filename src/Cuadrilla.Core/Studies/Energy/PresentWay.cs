@@ -1,7 +1,6 @@
-using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Energy;
 
@@ -11,30 +10,6 @@ namespace Cuadrilla.Core.Studies.Energy;
 /// </summary>
 public static class PresentWay
 {
-    /// <summary>Shaft point of the present control at a flow; null when none is stated.</summary>
-    /// <param name="load">The machine.</param>
-    /// <param name="inletVanes">The catalogue's curve of inlet vanes.</param>
-    /// <param name="flowPu">Flow, parts of the rated.</param>
-    /// <param name="speedPu">Speed at which the machine is driven, parts of its rated: what does not follow a converter follows the line.</param>
-    public static FluidPoint? Shaft(FluidMachineModel load, IReadOnlyList<CurvePoint> inletVanes, double flowPu, double speedPu = 1)
-    {
-        ArgumentNullException.ThrowIfNull(load);
-        return load.Common.PresentControl switch
-        {
-            PresentControl.OutletThrottle => load.Throttled(flowPu, speedPu),
-            PresentControl.Bypass => load.Bypassed(flowPu, speedPu),
-            PresentControl.InletVanes => load.Bypassed(flowPu, speedPu) is var full
-                ? full with { PowerW = full.PowerW * Curve.At(VanesOf(load, inletVanes), flowPu / speedPu) }
-                : null,
-            PresentControl.OnOff => load.OnOff(flowPu, speedPu),
-            PresentControl.TwoSpeedHalf => load.TwoSpeed(flowPu, 1.0 / 2, speedPu),
-            PresentControl.TwoSpeedTwoThirds => load.TwoSpeed(flowPu, 2.0 / 3, speedPu),
-            PresentControl.Staged => load.Staged(flowPu, speedPu) is var (running, share) ? running with { PowerW = running.PowerW * share } : null,
-            PresentControl.NotStated => null,
-            _ => throw new InvalidOperationException("Unknown present control."),
-        };
-    }
-
     /// <summary>The alternative; null when no present control is stated.</summary>
     internal static EnergyAlternative? Of(CompleteDrive model)
     {
@@ -55,7 +30,7 @@ public static class PresentWay
         var points = EnergyAlternatives.Points(load, flow =>
         {
             // Staged machines that stand still lose nothing: the mean is of those that run.
-            var (shaft, share) = load.Common.PresentControl == PresentControl.Staged ? load.Staged(flow) : (Shaft(load, model.Data.InletVanes, flow)!.Value, 1);
+            var (shaft, share) = load.Common.PresentControl == PresentControl.Staged ? load.Staged(flow) : (load.Present(model.Data.InletVanes, flow)!.Value, 1);
             var power = MeanPower.OnLine(model, motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line), shaft.Shaft, 0);
             return new MeanPower(share * power.LineW, share * power.LineVar, 0, 0);
         });
@@ -72,7 +47,4 @@ public static class PresentWay
         return EnergyAlternatives.Alternative(
             model, "present", "present", $"As today: {name}, {plate.EfficiencyClass} motor across the line", false, 0, points, []);
     }
-
-    private static IReadOnlyList<CurvePoint> VanesOf(FluidMachineModel load, IReadOnlyList<CurvePoint> catalogue) =>
-        load.Common.VaneCurve.Count == 0 ? catalogue : [.. load.Common.VaneCurve.Select(p => new CurvePoint(p.FlowPu, p.PowerPu))];
 }

@@ -3,6 +3,7 @@ using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Followers;
 

@@ -1,6 +1,6 @@
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Limits;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.Plants;

@@ -3,6 +3,7 @@ using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.Shafts;

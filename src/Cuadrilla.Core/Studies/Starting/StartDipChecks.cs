@@ -1,7 +1,5 @@
-using System.Numerics;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
-using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Supply;
@@ -18,19 +16,6 @@ internal static class StartDipChecks
 
     public static IEnumerable<Check> Of(SupplyContext supply) =>
         supply.Plant.Distribution.Loads.OfType<BusLoad.LineMotor>().Select(m => Of(m, supply).At(m.Id));
-
-    /// <summary>What runs in a scenario, with one load left out.</summary>
-    internal static StandingLoad Standing(PlantSpecification plant, ScenarioResult result, string withoutLoadId)
-    {
-        var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-        var powers = new Complex[result.Network.NodeCount];
-        foreach (var drive in result.Drives.Where(d => result.Network.NodeOf(d.BusId) != SupplyNetwork.Reference))
-        {
-            powers[result.Network.NodeOf(drive.BusId)] += DrivePower(drive, result.Network);
-        }
-
-        return new StandingLoad(StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu, withoutLoadId), powers);
-    }
 
     private static Check Of(BusLoad.LineMotor motor, SupplyContext supply)
     {
@@ -52,7 +37,7 @@ internal static class StartDipChecks
             if (plant.Scenarios.First(s => s.Id == result.ScenarioId).LoadLevelPuOf(motor.Id) > 0)
             {
                 cases.Add((result.ScenarioName, StartDip.Run(
-                    result.ForDips, Standing(plant, result, motor.Id), motor.BusId, motor.LockedRotorVa(), powerFactor, plant.Pcc.BusId)));
+                    result.ForDips, StandingLoads.Beside(plant, result, motor.Id), motor.BusId, motor.LockedRotorVa(), powerFactor, plant.Pcc.BusId)));
             }
         }
 
@@ -89,18 +74,5 @@ internal static class StartDipChecks
                     ReasonInput.Of("starts an hour", motor.StartsPerHour, "1/h", motor.Name),
                 ]),
             worst.Scenario);
-    }
-
-    private static Complex DrivePower(DriveInScenario drive, SupplyNetwork network)
-    {
-        if (drive.Front is not RectifierResult.LineDraw { Phases.Count: 3 } steady)
-        {
-            return drive.Point.LineW / SupplyNetwork.BaseVa;
-        }
-
-        // √3·U·I_1 of the mean phase, at the EMF it was solved with.
-        var current = steady.Phases.Average(p => p.FundamentalA);
-        var angle = -steady.Phases[0].Orders[0].Phase;
-        return Complex.FromPolarCoordinates(Math.Sqrt(3) * drive.EmfV * current / SupplyNetwork.BaseVa, angle);
     }
 }

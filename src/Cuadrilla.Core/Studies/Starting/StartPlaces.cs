@@ -20,7 +20,7 @@ internal static class StartPlaces
         {
             var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
             if (!scenario.StateOf(drivePointId).Running || !result.Network.IsLive(bus.Id)
-                || result.ForDips.Behind(bus.Id, StartDipChecks.Standing(plant, result, drivePointId)) is not var (voltage, ohm))
+                || result.ForDips.Behind(bus.Id, StandingLoads.Beside(plant, result, drivePointId)) is not var (voltage, ohm))
             {
                 continue;
             }

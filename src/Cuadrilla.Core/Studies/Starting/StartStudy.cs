@@ -4,7 +4,7 @@ using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Starting;
 

@@ -1,6 +1,6 @@
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Stopping;
 

@@ -1,9 +1,9 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.DcBuses;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -101,26 +101,26 @@ internal static class FaultLevelChecks
     }
 
     /// <summary>The rated short-circuit current of a common bus's supply module.</summary>
-    public static Check OfSupplyModule(DcBusModel model, SupplyContext supply)
+    public static Check OfSupplyModule(string name, SupplyModuleItem? module, string busId, SupplyContext supply)
     {
-        var title = $"Fault level at the supply module, {model.Bus.Name}";
+        var title = $"Fault level at the supply module, {name}";
         List<string> missing = [.. PlantNetwork.Missing(supply.Plant)];
-        if (model.Module is null)
+        if (module is null)
         {
-            missing.Add($"a supply module for {model.Bus.Name}");
+            missing.Add($"a supply module for {name}");
         }
 
-        if (missing.Count > 0 || Worst(model.BusId, supply) is not var (scenario, faultA, _) || double.IsInfinity(faultA))
+        if (module is null || missing.Count > 0 || Worst(busId, supply) is not var (scenario, faultA, _) || double.IsInfinity(faultA))
         {
             return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
         }
 
         return CheckWriter.Judged(
-            "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, model.Module!.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, module.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: current-limiting fuses as the maker states, an open coupler. A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
             new Reason(
                 "I_k = c_max·U/(√3·|Z_bus|) + ΣI_LR of motors against the module's rated conditional short-circuit current",
-                $"{Text.N(faultA / 1e3)} kA against {Text.N(model.Module.ShortCircuitKa)} kA",
+                $"{Text.N(faultA / 1e3)} kA against {Text.N(module.ShortCircuitKa)} kA",
                 "IEC 60909-0; IEC 61800-5-1; the maker's fuses are part of the rating",
                 []),
             scenario);

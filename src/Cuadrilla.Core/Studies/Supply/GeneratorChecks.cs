@@ -3,7 +3,6 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.Starting;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -85,7 +84,7 @@ internal static class GeneratorChecks
 
     private static Complex PowerVa(SupplyContext supply, ScenarioResult result)
     {
-        var standing = StartDipChecks.Standing(supply.Plant, result, string.Empty);
+        var standing = StandingLoads.Beside(supply.Plant, result, string.Empty);
         var sum = standing.PowersPu.Aggregate(Complex.Zero, (a, b) => a + b) + Complex.Conjugate(standing.ShuntsPu.Aggregate(Complex.Zero, (a, b) => a + b));
         return (sum * SupplyNetwork.BaseVa) + result.Transformers.Sum(t => t.WindingLossW);
     }

@@ -1,5 +1,5 @@
 using System.Numerics;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Supply;
 

@@ -5,7 +5,7 @@ using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply.Balance;
 
 namespace Cuadrilla.Core.Studies.Supply;

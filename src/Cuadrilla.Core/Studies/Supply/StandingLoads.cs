@@ -1,5 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
@@ -92,4 +93,30 @@ internal static class StandingLoads
     private static IEnumerable<(T Item, int Node)> OnNodes<T>(IReadOnlyList<T> items, Func<T, string> busOf, SupplyNetwork network) => items
         .Where(i => network.IsLive(busOf(i)) && network.NodeOf(busOf(i)) != SupplyNetwork.Reference)
         .Select(i => (i, network.NodeOf(busOf(i))));
+
+    /// <summary>What runs in a scenario, with one load left out.</summary>
+    internal static StandingLoad Beside(PlantSpecification plant, ScenarioResult result, string withoutLoadId)
+    {
+        var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
+        var powers = new Complex[result.Network.NodeCount];
+        foreach (var drive in result.Drives.Where(d => result.Network.NodeOf(d.BusId) != SupplyNetwork.Reference))
+        {
+            powers[result.Network.NodeOf(drive.BusId)] += DrivePower(drive, result.Network);
+        }
+
+        return new StandingLoad(Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu, withoutLoadId), powers);
+    }
+
+    private static Complex DrivePower(DriveInScenario drive, SupplyNetwork network)
+    {
+        if (drive.Front is not RectifierResult.LineDraw { Phases.Count: 3 } steady)
+        {
+            return drive.Point.LineW / SupplyNetwork.BaseVa;
+        }
+
+        // √3·U·I_1 of the mean phase, at the EMF it was solved with.
+        var current = steady.Phases.Average(p => p.FundamentalA);
+        var angle = -steady.Phases[0].Orders[0].Phase;
+        return Complex.FromPolarCoordinates(Math.Sqrt(3) * drive.EmfV * current / SupplyNetwork.BaseVa, angle);
+    }
 }

@@ -4,6 +4,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Tests.Assessment;
 
 namespace Cuadrilla.Core.Tests.Studies.DrivePoints;

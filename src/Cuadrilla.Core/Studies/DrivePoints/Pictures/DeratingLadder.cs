@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 

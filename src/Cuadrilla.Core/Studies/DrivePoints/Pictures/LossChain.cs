@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;

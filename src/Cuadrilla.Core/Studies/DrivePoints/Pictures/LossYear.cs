@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;

@@ -1,5 +1,5 @@
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Studies.Starting;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 

@@ -1,5 +1,5 @@
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 
@@ -28,7 +28,7 @@ public sealed record SystemCurves(IReadOnlyList<SystemAtFlow> Points)
         for (var percent = 0; percent <= 110; percent += 5)
         {
             var flow = percent / 100.0;
-            var present = flow > 0 ? PresentWay.Shaft(load, model.Data.InletVanes, flow)?.PowerW / load.RatedPowerW : null;
+            var present = flow > 0 ? load.Present(model.Data.InletVanes, flow)?.PowerW / load.RatedPowerW : null;
             points.Add(new SystemAtFlow(
                 flow,
                 PumpPoint.SystemHeadPu(flow, common.StaticFraction.Value),

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Studies.Drives;
+
 namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 
 /// <summary>Torques at one speed, Nm.</summary>

@@ -1,11 +1,11 @@
-using Cuadrilla.Core.Base;
 using System.Numerics;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 

@@ -2,7 +2,7 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 
-namespace Cuadrilla.Core.Studies.Starting;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>What starts a motor that then runs on the line.</summary>
 /// <param name="Choice">The choice.</param>

@@ -1,8 +1,7 @@
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Studies.Starting;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>A drive point of which all is known from shaft to busbar: on a converter or on the line.</summary>
 public abstract class CompleteDrive : CabledMotor

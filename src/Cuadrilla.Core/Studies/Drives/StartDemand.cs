@@ -1,7 +1,6 @@
 using Cuadrilla.Core.Loads;
-using Cuadrilla.Core.Studies.DrivePoints;
 
-namespace Cuadrilla.Core.Studies.Starting;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>The largest torque that is ever asked of the motor: at the end of the start ramp, to break away, or in the cycle.</summary>
 /// <param name="LoadTorqueNm">Torque of the load then, Nm; in a cycle with the acceleration of all masses.</param>

@@ -3,7 +3,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Motors;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>
 /// The way of the voltage from bus to motor: supply − front end − filter − cable, the output never above the supply. What is

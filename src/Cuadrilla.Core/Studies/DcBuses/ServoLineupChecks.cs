@@ -2,10 +2,9 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Brakes;
-using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.Supply;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.DcBuses;
 
 /// <summary>
 /// <c>lineup.axis-count</c>, <c>lineup.control-supply</c>, <c>lineup.cable-total</c>, <c>lineup.link-capacity</c> and

@@ -2,9 +2,8 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.Starting;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>Motor currents that a converter has to give: steady or over the cycle, and above its continuous current.</summary>
 public static class CurrentDemand

@@ -4,7 +4,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>What one drive point's studies rest on. Equal by value: the key under which they are kept.</summary>
 public sealed record DrivePointInput

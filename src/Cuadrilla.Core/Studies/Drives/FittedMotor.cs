@@ -1,6 +1,6 @@
 using Cuadrilla.Core.Motors;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>A motor in its place: linked, fed and cooled as chosen there.</summary>
 /// <param name="Choice">The choice.</param>

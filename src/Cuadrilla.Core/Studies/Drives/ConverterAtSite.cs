@@ -2,7 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>A converter with its rating brought down to the site, rung by rung.</summary>
 public sealed class ConverterAtSite

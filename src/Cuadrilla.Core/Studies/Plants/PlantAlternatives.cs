@@ -1,8 +1,9 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Energy;
 
-namespace Cuadrilla.Core.Studies.Energy;
+namespace Cuadrilla.Core.Studies.Plants;
 
 /// <summary>One way of driving many drive points.</summary>
 /// <param name="Way">Stable key: <c>as-specified</c>, <c>best</c>, <c>present</c>, <c>line</c>, a family of converters, or <c>motor:</c> and a kind of motor.</param>

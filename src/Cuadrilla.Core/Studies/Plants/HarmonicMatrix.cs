@@ -1,8 +1,8 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
-using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Supply;
 
-namespace Cuadrilla.Core.Studies.Supply;
+namespace Cuadrilla.Core.Studies.Plants;
 
 /// <summary>A figure in every scenario.</summary>
 /// <param name="Id">Check that judges it.</param>

@@ -1,8 +1,7 @@
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.Energy;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>A machine whose motor runs on the line: both at the speed where they meet.</summary>
 /// <param name="Shaft">What the machine asks for there, at the level that it then delivers.</param>
@@ -49,6 +48,6 @@ internal static class LineShaft
         }
 
         var flow = Math.Min(levelPu, most);
-        return PresentWay.Shaft(fluid, model.Data.InletVanes, flow, speed) ?? fluid.Throttled(flow, speed);
+        return fluid.Present(model.Data.InletVanes, flow, speed) ?? fluid.Throttled(flow, speed);
     }
 }

@@ -3,7 +3,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>
 /// The chain from shaft to busbar at one operating point. Each link's loss is what it takes in less what it gives out, so
@@ -95,12 +95,8 @@ public readonly record struct OperatingPoint(
         var filterLoss = filter is null ? 0 : filter.LossPct / 100 * motor.Plate.RatedPowerW * ratio * ratio;
         var cableLoss = (isDc ? 2 : 3) * cable.Real * motorPoint.CurrentA * motorPoint.CurrentA;
         var converterLoss = converter.LossW(motor.FrequencyShare(motorPoint), motorPoint.CurrentA);
-        var returns = item.FrontEnd.ReturnsToLine;
-        var link = motorPoint.InputW + cableLoss + filterLoss + converterLoss;
-        var through = returns ? link : Math.Max(link, item.StandbyW);
-        var dcRms = through / item.NoLoadLinkVoltageV;
-        var feederLoss = 3 * feeder.Real * dcRms * dcRms * 2 / 3;
-        return new OperatingPoint(
-            shaft, motorPoint, cableLoss, filterLoss, converterLoss, item.FrontLossW(through), feederLoss, item.StandbyW, returns);
+        var chain = new OperatingPoint(shaft, motorPoint, cableLoss, filterLoss, converterLoss, 0, 0, item.StandbyW, item.FrontEnd.ReturnsToLine);
+        var dcRms = chain.DcLoadW / item.NoLoadLinkVoltageV;
+        return chain with { FrontLossW = item.FrontLossW(chain.DcLoadW), FeederLossW = 3 * feeder.Real * dcRms * dcRms * 2 / 3 };
     }
 }

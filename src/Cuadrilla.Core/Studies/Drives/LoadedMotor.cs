@@ -1,9 +1,9 @@
-using Cuadrilla.Core.Base;
 using System.Numerics;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>A drive point whose load and motor are known: what the checks of a motor rest on.</summary>
 public class LoadedMotor : DrivePointModel

@@ -2,9 +2,8 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.DrivePoints;
 
-namespace Cuadrilla.Core.Studies.Energy;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>Mean powers of a drive at a level of its duty.</summary>
 /// <param name="LineW">At the busbar, W; negative when more returns than is drawn.</param>

@@ -1,4 +1,5 @@
-namespace Cuadrilla.Core.Studies.DrivePoints;
+
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>What motor and converter of a drive point give for a time.</summary>
 internal static class UnitLimits

@@ -7,9 +7,8 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
-using Cuadrilla.Core.Studies.Starting;
 
-namespace Cuadrilla.Core.Studies.DrivePoints;
+namespace Cuadrilla.Core.Studies.Drives;
 
 /// <summary>
 /// A drive point resolved against the catalogue, as far as it is known. What is complete is a <see cref="DriveOnConverter"/> or a
