@@ -52,6 +52,18 @@ public sealed class LayoutTests
             .Select(n => n.Split('.')[3]).Distinct().Order(StringComparer.Ordinal));
 
     [Fact]
+    public void A_test_stands_in_the_folder_of_what_it_tests()
+    {
+        // Beside those of Core: what holds for the code itself, what Documents makes of it, and the second solver that the first is held against.
+        string[] others = ["Architecture", "Documents", "Harmonics.Second"];
+        var core = typeof(Assessor).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).ToHashSet(StringComparer.Ordinal);
+        var strangers = typeof(LayoutTests).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).Distinct()
+            .Where(n => n.StartsWith($"{Core}.Tests.", StringComparison.Ordinal)).Select(n => n[$"{Core}.Tests.".Length..])
+            .Where(n => !others.Contains(n) && !core.Any(c => (c + ".").StartsWith($"{Core}.{n}.", StringComparison.Ordinal)));
+        Assert.Empty(strangers);
+    }
+
+    [Fact]
     public void The_rule_notices_a_dependency() => Assert.False(
         Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.Studies").ShouldNot().HaveDependencyOnAny($"{Core}.Specification").GetResult().IsSuccessful);
 

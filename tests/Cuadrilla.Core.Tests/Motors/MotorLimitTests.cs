@@ -10,6 +10,7 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Drives;
+using Cuadrilla.Core.Tests.Assessment;
 using Cuadrilla.Documents.Demo;
 using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 using Check = Cuadrilla.Core.Checks.Check;

@@ -7,8 +7,8 @@ using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.Candidates;
-using Cuadrilla.Documents.Demo;
 using Cuadrilla.Core.Tests.Assessment;
+using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Motors;
 

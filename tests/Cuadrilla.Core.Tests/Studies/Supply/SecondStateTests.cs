@@ -1,0 +1,85 @@
+using System.Numerics;
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Supply;
+using Cuadrilla.Core.Studies.Supply.Balance;
+using Cuadrilla.Documents.Demo;
+
+namespace Cuadrilla.Core.Tests.Studies.Supply;
+
+/// <summary>A second state is looked for where the network lifts an order, and told where there is one.</summary>
+public sealed class SecondStateTests
+{
+    private static readonly EngineeringData Data = ReferenceCatalogue.Data;
+
+    [Fact]
+    [Trait("speed", "slow")]
+    public void It_is_looked_for_where_currents_leave_much_voltage_at_a_lifted_order()
+    {
+        // The demo's buses are lifted too, but what it draws leaves at most 6 % there.
+        var demo = DemoPlant.Read(Data);
+        Assert.All(Found(demo with { Name = "lifted" }).Scenarios, s => Assert.False(s.Iteration.IsLookedForTwice));
+
+        // A tenth of the source and a bare bank.
+        var weak = demo with
+        {
+            Name = "looked for twice",
+            Source = demo.Source with { Strength = new SourceStrength.FaultLevel(15, Given.Unknown, 8) },
+            Distribution = demo.Distribution with { CapacitorBanks = [.. demo.Distribution.CapacitorBanks.Select(b => b with { DetuningPct = Given.Unknown })] },
+        };
+        Assert.Contains(Found(weak).Scenarios, s => s.Iteration is { IsSettled: true, IsLookedForTwice: true, Second: null });
+    }
+
+    private static PlantAssessment Found(PlantSpecification plant) => new Assessor(Data).Run(plant);
+
+    [Fact]
+    public void Ends_that_differ_are_two_states_and_said_with_both_currents()
+    {
+        var found = Result(30, 0.02);
+        var other = Result(45, -0.01);
+        var second = SecondStates.Of(found, other, _ => "dp-01")!;
+        Assert.Equal(("dp-01", -5), (second.WorstId, second.Order));
+        Assert.Equal(0.03, second.ApartPu, 1e-12);
+        Assert.Equal(30, second.ThdiPct, 1e-9);
+        Assert.Equal(45, second.OtherThdiPct, 1e-9);
+        Assert.Contains("30 % distortion in one and of 45 % in the other", ScenarioStudy.TwoStates("night", "DP-01", second), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_same_end_and_one_that_is_none_are_no_second_state()
+    {
+        var found = Result(30, 0.02);
+        Assert.Null(SecondStates.Of(found, Result(30, 0.02 + 1e-8), _ => "dp-01"));
+        Assert.Null(SecondStates.Of(found, Result(45, -0.01) with { ResidualPu = 1e-6 }, _ => "dp-01"));
+        var silent = Result(45, -0.01);
+        silent.Answers[0] = silent.Answers[0] with { Front = new RectifierResult.NoSteadyState("rings") };
+        Assert.Null(SecondStates.Of(found, silent, _ => "dp-01"));
+    }
+
+    [Fact]
+    public void The_other_start_has_the_fundamental_and_its_harmonics_reversed()
+    {
+        var emf = Result(30, 0.02).Emfs[0];
+        var mirrored = SecondStates.Mirrored([emf])[0];
+        Assert.Equal(emf[1], mirrored[1]);
+        Assert.Equal(-emf[-5], mirrored[-5]);
+    }
+
+    // One front end with so much distortion, at an EMF with so much of the fifth.
+    private static BalanceResult Result(double thdiPct, double fifthPu)
+    {
+        var emf = new SpaceVector();
+        (emf[1], emf[-5]) = (-Complex.ImaginaryOne, fifthPu);
+        var orders = new Complex[LineCurrent.HighestOrder];
+        (orders[0], orders[4]) = (100, thdiPct);
+        var answer = new FrontAnswer(new SpaceVector(), [], StatedCurrents.Balanced(orders, 0, "test"), null, [], emf);
+        return new BalanceResult([emf], [answer], null, [], 3, 0, 1, 0);
+    }
+}
