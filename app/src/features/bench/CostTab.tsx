@@ -1,8 +1,7 @@
 import { useState } from "react";
-import { Bar, BarChart, CartesianGrid, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { bench as size, plum, rule, soft, tick, xTitle, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { plum, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { money, n } from "../../lib/format";
 import { AlternativesSheet } from "../energy/AlternativesSheet";
 import { FigureList, Missing } from "./FigureList";
@@ -33,27 +32,17 @@ export function CostTab({
     .sort((a, b) => a.flow - b.flow);
   return (
     <>
-      <Frame
+      <Chart
         title="Power at the meter"
-        legend={[
-          ...(present ? [{ name: "as today", colour: soft, shape: "bar" as const }] : []),
-          { name: "as specified", colour: plum, shape: "bar" },
+        rows={data}
+        along={{ key: "flow", kind: "names", label: "flow, % of rated" }}
+        left={{ label: "kW", width: 52 }}
+        series={[
+          ...(present ? [{ key: "present", name: "as today", unit: "kW", colour: soft, shape: "bar" as const }] : []),
+          { key: "chosen", name: "as specified", unit: "kW", colour: plum, shape: "bar" },
         ]}
-        table={
-          <NumberTable
-            heads={["flow %", "today kW", "specified kW"]}
-            rows={data.map((d) => [n(d.flow), n(d.present), n(d.chosen)])}
-          />
-        }
-      >
-        <BarChart {...size} height={180} data={data} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis dataKey="flow" tick={tick} label={xTitle("flow, % of rated")} height={34} />
-          <YAxis tick={tick} width={52} label={yTitle("kW")} />
-          {present && <Bar dataKey="present" fill={soft} isAnimationActive={false} />}
-          <Bar dataKey="chosen" fill={plum} isAnimationActive={false} />
-        </BarChart>
-      </Frame>
+        height={180}
+      />
       <FigureList figures={bench.figures} only={["year-energy", "saving", "payback"]} onFigure={onFigure} />
       <h3 className="section-title flex flex-wrap items-center gap-2">
         Alternatives at equal delivered work

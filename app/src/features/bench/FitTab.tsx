@@ -1,20 +1,6 @@
-import { CartesianGrid, ComposedChart, Line, ReferenceArea, Scatter, XAxis, YAxis } from "recharts";
 import type { Bench, DrivePoint } from "../../api/client";
-import {
-  bench as size,
-  blue,
-  ink,
-  plum,
-  roundTicks,
-  rule,
-  soft,
-  tick,
-  tickText,
-  xTitle,
-  yTitle,
-} from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
-import { n } from "../../lib/format";
+import { blue, ink, plum, roundTicks, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import type { Row } from "../board/selection";
 import { FigureList, Missing } from "./FigureList";
 import { CyclePicture, WinderPicture } from "./loads/LoadPictures";
@@ -95,57 +81,22 @@ function TorquePicture({
   const hasConverter = torque.points.some((p) => p.converterNm !== null);
   const working = torque.working.map((w) => ({ speedRpm: w.speedRpm, point: w.torqueNm }));
   return (
-    <Frame
+    <Chart
       title="Torque over speed"
-      legend={[
-        { name: "load", colour: ink, shape: "line" },
-        { name: "continuous", colour: plum, shape: "line" },
-        { name: "peak less margin", colour: soft, shape: "dash" },
-        ...(hasConverter ? [{ name: "converter overload", colour: blue, shape: "dash" as const }] : []),
-        ...(skipBands.length > 0 ? [{ name: "skipped", colour: soft, shape: "bar" as const }] : []),
+      rows={data}
+      along={{ key: "speedRpm", kind: "number", label: "speed, rpm", domain: [0, fastest], ticks: roundTicks(fastest) }}
+      left={{ label: "torque, Nm", domain: [0, highest * 1.05], ticks: roundTicks(highest * 1.05, 5), width: 52 }}
+      series={[
+        { key: "peakNm", name: "peak less margin", unit: "Nm", colour: soft, dash: "4 3" },
+        ...(hasConverter
+          ? [{ key: "converterNm", name: "converter overload", unit: "Nm", colour: blue, dash: "2 3" }]
+          : []),
+        { key: "continuousNm", name: "continuous", unit: "Nm", colour: plum, width: 2 },
+        { key: "loadNm", name: "load", unit: "Nm", colour: ink, width: 2 },
       ]}
-      table={
-        <NumberTable
-          heads={["rpm", "load Nm", "continuous Nm", "peak Nm", "converter Nm"]}
-          rows={torque.points
-            .filter((_, i) => i % 4 === 0)
-            .map((p) => [n(p.speedRpm, 4), n(p.loadNm), n(p.continuousNm), n(p.peakNm), n(p.converterNm)])}
-        />
-      }
-    >
-      <ComposedChart {...size} data={data} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        {skipBands.map((b) => (
-          <ReferenceArea key={b.fromRpm} x1={b.fromRpm} x2={b.toRpm} fill={soft} fillOpacity={0.18} />
-        ))}
-        <XAxis
-          dataKey="speedRpm"
-          type="number"
-          tick={tick}
-          domain={[0, fastest]}
-          ticks={roundTicks(fastest)}
-          tickFormatter={tickText}
-          label={xTitle("speed, rpm")}
-          height={34}
-          allowDuplicatedCategory={false}
-        />
-        <YAxis
-          tick={tick}
-          domain={[0, highest * 1.05]}
-          ticks={roundTicks(highest * 1.05, 5)}
-          tickFormatter={tickText}
-          width={52}
-          label={yTitle("torque, Nm")}
-        />
-        <Line dataKey="peakNm" stroke={soft} strokeDasharray="4 3" dot={false} isAnimationActive={false} />
-        {hasConverter && (
-          <Line dataKey="converterNm" stroke={blue} strokeDasharray="2 3" dot={false} isAnimationActive={false} />
-        )}
-        <Line dataKey="continuousNm" stroke={plum} strokeWidth={2} dot={false} isAnimationActive={false} />
-        <Line dataKey="loadNm" stroke={ink} strokeWidth={2} dot={false} isAnimationActive={false} />
-        <Scatter data={working} dataKey="point" fill="white" stroke={ink} strokeWidth={1.6} isAnimationActive={false} />
-      </ComposedChart>
-    </Frame>
+      fields={skipBands.map((b) => ({ x1: b.fromRpm, x2: b.toRpm, colour: soft, name: "skipped" }))}
+      points={working.map((w) => ({ x: w.speedRpm, y: w.point, isHollow: true }))}
+    />
   );
 }
 
@@ -159,47 +110,25 @@ function SystemPicture({ system }: { readonly system: NonNullable<Bench["system"
   }));
   const hasPresent = data.some((d) => d.present !== null);
   return (
-    <Frame
+    <Chart
       title="System, machine and shaft power"
-      legend={[
-        { name: "system", colour: ink, shape: "line" },
-        { name: "machine at full speed", colour: soft, shape: "dash" },
-        { name: "power, speed adjusted", colour: plum, shape: "line" },
-        ...(hasPresent ? [{ name: "power as today", colour: blue, shape: "dash" as const }] : []),
+      rows={data}
+      along={{
+        key: "flow",
+        kind: "number",
+        label: "flow, % of rated",
+        domain: [0, 110],
+        ticks: [0, 20, 40, 60, 80, 100],
+      }}
+      left={{ label: "% of rated", domain: [0, "auto"], width: 52 }}
+      series={[
+        { key: "machine", name: "machine at full speed", unit: "%", colour: soft, dash: "4 3" },
+        { key: "system", name: "system", unit: "%", colour: ink, width: 2 },
+        { key: "adjusted", name: "power, speed adjusted", unit: "%", colour: plum, width: 2 },
+        ...(hasPresent
+          ? [{ key: "present", name: "power as today", unit: "%", colour: blue, dash: "4 3", width: 2 }]
+          : []),
       ]}
-      table={
-        <NumberTable
-          heads={["flow %", "system %", "machine %", "power adjusted %", "power today %"]}
-          rows={data.map((d) => [n(d.flow), n(d.system), n(d.machine), n(d.adjusted), n(d.present)])}
-        />
-      }
-    >
-      <ComposedChart {...size} data={data} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis
-          dataKey="flow"
-          type="number"
-          tick={tick}
-          domain={[0, 110]}
-          ticks={[0, 20, 40, 60, 80, 100]}
-          label={xTitle("flow, % of rated")}
-          height={34}
-        />
-        <YAxis tick={tick} domain={[0, "auto"]} width={52} label={yTitle("% of rated")} />
-        <Line dataKey="machine" stroke={soft} strokeDasharray="4 3" dot={false} isAnimationActive={false} />
-        <Line dataKey="system" stroke={ink} strokeWidth={2} dot={false} isAnimationActive={false} />
-        <Line dataKey="adjusted" stroke={plum} strokeWidth={2} dot={false} isAnimationActive={false} />
-        {hasPresent && (
-          <Line
-            dataKey="present"
-            stroke={blue}
-            strokeDasharray="4 3"
-            strokeWidth={2}
-            dot={false}
-            isAnimationActive={false}
-          />
-        )}
-      </ComposedChart>
-    </Frame>
+    />
   );
 }

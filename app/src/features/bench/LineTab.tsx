@@ -1,7 +1,6 @@
-import { Bar, BarChart, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { Bench } from "../../api/client";
-import { bench as size, plum, rule, soft, tick, tickText, xTitle, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { plum, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { n } from "../../lib/format";
 import { FigureList, Missing } from "./FigureList";
 import { PowerTriangle } from "./PowerTriangle";
@@ -39,38 +38,24 @@ export function LineTab({
       <p className="text-[12px] text-soft">
         Scenario: {line.scenario}; {line.provenance}.
       </p>
-      <Frame
+      <Chart
         title="Line current, phase A"
-        legend={[
-          { name: "current", colour: plum, shape: "line" },
-          { name: "its fundamental", colour: soft, shape: "dash" },
+        rows={line.waveform}
+        along={{
+          key: "angleDeg",
+          kind: "number",
+          label: "angle of the phase EMF, °",
+          domain: [0, 360],
+          ticks: [0, 60, 120, 180, 240, 300, 360],
+        }}
+        left={{ label: "A", width: 52 }}
+        series={[
+          { key: "fundamentalA", name: "its fundamental", unit: "A", colour: soft, dash: "4 3" },
+          { key: "currentA", name: "current", unit: "A", colour: plum, width: 1.8 },
         ]}
-        table={
-          <NumberTable
-            heads={["angle °", "current A", "fundamental A"]}
-            rows={line.waveform
-              .filter((_, i) => i % 6 === 0)
-              .map((p) => [n(p.angleDeg), n(p.currentA), n(p.fundamentalA)])}
-          />
-        }
-      >
-        <ComposedChart {...size} height={170} data={[...line.waveform]} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis
-            dataKey="angleDeg"
-            type="number"
-            domain={[0, 360]}
-            ticks={[0, 60, 120, 180, 240, 300, 360]}
-            tick={tick}
-            label={xTitle("angle of the phase EMF, °")}
-            height={34}
-          />
-          <YAxis tick={tick} width={52} label={yTitle("A")} tickFormatter={tickText} />
-          <ReferenceLine y={0} stroke={soft} />
-          <Line dataKey="fundamentalA" stroke={soft} strokeDasharray="4 3" dot={false} isAnimationActive={false} />
-          <Line dataKey="currentA" stroke={plum} strokeWidth={1.8} dot={false} isAnimationActive={false} />
-        </ComposedChart>
-      </Frame>
+        levels={[{ y: 0, colour: soft }]}
+        height={170}
+      />
       {isUnbalanced(line.phases) && (
         <table className="table">
           <caption className="text-left text-[12px] text-soft">The phases differ; the worst is judged.</caption>
@@ -92,30 +77,21 @@ export function LineTab({
           </tbody>
         </table>
       )}
-      <Frame
+      <Chart
         title="Spectrum, phase A"
-        legend={[{ name: "% of the fundamental", colour: plum, shape: "bar" }]}
-        table={
-          <NumberTable
-            heads={["order", "A rms", "% of I1"]}
-            rows={line.orders.map((o) => [String(o.order), n(o.rmsA), n(o.pct)])}
-          />
-        }
-      >
-        <BarChart {...size} height={160} data={orders} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis
-            dataKey="order"
-            tick={tick}
-            interval={0}
-            {...(orders.length > 17 ? { ticks: [5, 11, 17, 23, 29, 35, 41, 47] } : {})}
-            label={xTitle("order")}
-            height={34}
-          />
-          <YAxis tick={tick} width={52} label={yTitle("% of I₁")} />
-          <Bar dataKey="pct" fill={plum} isAnimationActive={false} />
-        </BarChart>
-      </Frame>
+        rows={orders}
+        along={{
+          key: "order",
+          kind: "names",
+          label: "order",
+          isEvery: true,
+          ...(orders.length > 17 ? { ticks: [5, 11, 17, 23, 29, 35, 41, 47] } : {}),
+        }}
+        left={{ label: "% of I₁", width: 52 }}
+        series={[{ key: "pct", name: "% of the fundamental", colour: plum, shape: "bar" }]}
+        columns={[{ head: "A rms", of: (o) => n(o.rmsA) }]}
+        height={160}
+      />
       <PowerTriangle
         power={line.power}
         displacement={line.displacementPowerFactor}

@@ -1,8 +1,7 @@
 import { useState } from "react";
-import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import type { HarmonicStudy } from "../../api/client";
-import { blue, plum, red, rule, soft, tick, tickText, xTitle, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { blue, plum, red, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 import { peakOf, settledWords, spoiledBy } from "./harmonicWords";
@@ -136,107 +135,59 @@ function signed(change: number): string {
 function Scan({ study }: { readonly study: HarmonicStudy }) {
   const rows = study.scan.filter((p) => p.order <= 30);
   return (
-    <Frame
+    <Chart
       title="Impedance over the frequency"
-      legend={[
-        { name: "as connected", colour: plum, shape: "line" },
-        { name: "without capacitor banks", colour: soft, shape: "dash" },
-        { name: "orders drawn", colour: red, shape: "line" },
+      rows={rows}
+      along={{
+        key: "order",
+        kind: "number",
+        label: "times the line frequency",
+        domain: [0, 30],
+        ticks: [1, 5, 7, 11, 13, 17, 19, 23, 25, 29],
+      }}
+      left={{ label: "mΩ" }}
+      series={[
+        { key: "withoutBanksMohm", name: "without capacitor banks", unit: "mΩ", colour: soft, dash: "5 3" },
+        { key: "mohm", name: "as connected", unit: "mΩ", colour: plum, width: 1.8 },
       ]}
-      table={
-        <NumberTable
-          heads={["order", "mΩ", "without banks mΩ"]}
-          rows={rows.filter((_, i) => i % 5 === 0).map((p) => [n(p.order, 3), n(p.mohm), n(p.withoutBanksMohm)])}
-        />
-      }
-    >
-      <ComposedChart {...size} height={230} data={rows} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis
-          dataKey="order"
-          type="number"
-          domain={[0, 30]}
-          ticks={[1, 5, 7, 11, 13, 17, 19, 23, 25, 29]}
-          tick={tick}
-          height={34}
-          label={xTitle("times the line frequency")}
-        />
-        <YAxis tick={tick} width={56} label={yTitle("mΩ")} tickFormatter={tickText} />
-        {study.presentOrders
-          .filter((h) => h <= 30)
-          .map((h) => (
-            <ReferenceLine key={h} x={h} stroke={red} strokeOpacity={0.35} />
-          ))}
-        <Line
-          dataKey="withoutBanksMohm"
-          stroke={soft}
-          strokeDasharray="5 3"
-          dot={false}
-          activeDot={false}
-          isAnimationActive={false}
-        />
-        <Line dataKey="mohm" stroke={plum} strokeWidth={1.8} dot={false} activeDot={false} isAnimationActive={false} />
-      </ComposedChart>
-    </Frame>
+      levels={study.presentOrders
+        .filter((h) => h <= 30)
+        .map((h) => ({ x: h, colour: red, opacity: 0.35, name: "orders drawn" }))}
+      {...size}
+      height={230}
+    />
   );
 }
 
 function Waves({ study }: { readonly study: HarmonicStudy }) {
   const rows = study.waves.filter((_, i) => i % 2 === 0);
   return (
-    <Frame
+    <Chart
       title="A cycle at the bus, phase A"
-      legend={[
-        { name: "current into the bus (left)", colour: plum, shape: "line" },
-        { name: "voltage of the bus (right)", colour: blue, shape: "line" },
+      rows={rows}
+      along={{
+        key: "angleDeg",
+        kind: "number",
+        label: "angle, degrees",
+        domain: [0, 360],
+        ticks: [0, 60, 120, 180, 240, 300, 360],
+      }}
+      left={{ label: "A" }}
+      right={{ label: "% of crest", domain: [-120, 120], width: 56 }}
+      series={[
+        {
+          key: "voltagePct",
+          name: "voltage of the bus (right)",
+          unit: "% of crest",
+          colour: blue,
+          width: 1.2,
+          onRight: true,
+        },
+        { key: "currentA", name: "current into the bus (left)", unit: "A", colour: plum, width: 1.8 },
       ]}
-      table={
-        <NumberTable
-          heads={["degrees", "A", "% of crest"]}
-          rows={rows.filter((_, i) => i % 5 === 0).map((w) => [n(w.angleDeg, 3), n(w.currentA), n(w.voltagePct)])}
-        />
-      }
-    >
-      <ComposedChart {...size} height={210} data={rows} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis
-          dataKey="angleDeg"
-          type="number"
-          domain={[0, 360]}
-          ticks={[0, 60, 120, 180, 240, 300, 360]}
-          tick={tick}
-          height={34}
-          label={xTitle("angle, degrees")}
-        />
-        <YAxis yAxisId="a" tick={tick} width={56} label={yTitle("A")} />
-        <YAxis
-          yAxisId="v"
-          orientation="right"
-          tick={tick}
-          width={56}
-          domain={[-120, 120]}
-          label={{ ...yTitle("% of crest"), position: "insideRight" as const }}
-        />
-        <ReferenceLine yAxisId="a" y={0} stroke={soft} />
-        <Line
-          yAxisId="v"
-          dataKey="voltagePct"
-          stroke={blue}
-          strokeWidth={1.2}
-          dot={false}
-          activeDot={false}
-          isAnimationActive={false}
-        />
-        <Line
-          yAxisId="a"
-          dataKey="currentA"
-          stroke={plum}
-          strokeWidth={1.8}
-          dot={false}
-          activeDot={false}
-          isAnimationActive={false}
-        />
-      </ComposedChart>
-    </Frame>
+      levels={[{ y: 0, colour: soft }]}
+      {...size}
+      height={210}
+    />
   );
 }

@@ -1,9 +1,8 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Bar, CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
 import { api, type CheckKey, type HarmonicStudy, type ScenarioResult } from "../../api/client";
-import { plum, red, rule, tick, xTitle, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { plum, red } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Empty, Failed } from "../../components/States";
 import { n } from "../../lib/format";
 import { CheckList } from "../bench/CellChecks";
@@ -87,19 +86,6 @@ export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKe
 function ScenarioPictures({ scenario }: { readonly scenario: ScenarioResult }) {
   const { distribution } = useProject().project.specification;
   const orders = [...scenario.orders].map((o) => ({ ...o }));
-  const table = (
-    <NumberTable
-      heads={["order", "current A", "% of I_L", "limit %", "voltage %", "limit %"]}
-      rows={orders.map((o) => [
-        String(o.order),
-        n(o.currentA),
-        n(o.currentPct),
-        n(o.currentLimitPct),
-        n(o.voltagePct),
-        n(o.voltageLimitPct),
-      ])}
-    />
-  );
   return (
     <>
       {scenario.unsettled.length > 0 && (
@@ -143,64 +129,31 @@ function ScenarioPictures({ scenario }: { readonly scenario: ScenarioResult }) {
         <Empty>No rectifier runs in this scenario.</Empty>
       ) : (
         <>
-          <Frame
+          <Chart
             title={`Current by order, ${scenario.name}`}
-            legend={[
-              { name: "% of I_L", colour: plum, shape: "bar" },
-              { name: "limit", colour: red, shape: "line" },
+            rows={orders}
+            along={{ key: "order", kind: "names", label: "order", isEvery: true }}
+            left={{ label: "% of I_L", width: 52 }}
+            series={[
+              { key: "currentPct", name: "% of I_L", colour: plum, shape: "bar" },
+              { key: "currentLimitPct", name: "limit", unit: "%", colour: red, shape: "stairs" },
             ]}
-            table={table}
-          >
-            <ComposedChart
-              width={760}
-              height={210}
-              data={orders}
-              margin={{ top: 8, right: 8, bottom: 14, left: 8 }}
-              accessibilityLayer={false}
-            >
-              <CartesianGrid stroke={rule} vertical={false} />
-              <XAxis dataKey="order" tick={tick} interval={0} height={34} label={xTitle("order")} />
-              <YAxis tick={tick} width={52} label={yTitle("% of I_L")} />
-              <Bar dataKey="currentPct" fill={plum} isAnimationActive={false} />
-              <Line
-                dataKey="currentLimitPct"
-                stroke={red}
-                type="step"
-                strokeWidth={1.6}
-                dot={false}
-                isAnimationActive={false}
-              />
-            </ComposedChart>
-          </Frame>
-          <Frame
+            columns={[{ head: "A", of: (o) => n(o.currentA) }]}
+            width={760}
+            height={210}
+          />
+          <Chart
             title={`Voltage by order, ${scenario.name}`}
-            legend={[
-              { name: "% of nominal", colour: plum, shape: "bar" },
-              { name: "limit", colour: red, shape: "line" },
+            rows={orders}
+            along={{ key: "order", kind: "names", label: "order", isEvery: true }}
+            left={{ label: "% of U", width: 52 }}
+            series={[
+              { key: "voltagePct", name: "% of nominal", colour: plum, shape: "bar" },
+              { key: "voltageLimitPct", name: "limit", unit: "%", colour: red, shape: "stairs" },
             ]}
-            table={table}
-          >
-            <ComposedChart
-              width={760}
-              height={190}
-              data={orders}
-              margin={{ top: 8, right: 8, bottom: 14, left: 8 }}
-              accessibilityLayer={false}
-            >
-              <CartesianGrid stroke={rule} vertical={false} />
-              <XAxis dataKey="order" tick={tick} interval={0} height={34} label={xTitle("order")} />
-              <YAxis tick={tick} width={52} label={yTitle("% of U")} />
-              <Bar dataKey="voltagePct" fill={plum} isAnimationActive={false} />
-              <Line
-                dataKey="voltageLimitPct"
-                stroke={red}
-                type="step"
-                strokeWidth={1.6}
-                dot={false}
-                isAnimationActive={false}
-              />
-            </ComposedChart>
-          </Frame>
+            width={760}
+            height={190}
+          />
         </>
       )}
       <p className="text-[12px] text-soft">

@@ -1,9 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Bar, BarChart, CartesianGrid, XAxis, YAxis } from "recharts";
 import { api, type Measurement } from "../../api/client";
-import { blue, plum, rule, tick, xTitle, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { blue, plum } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
@@ -140,32 +139,19 @@ function Compared({ found, name }: { readonly found: Measurement; readonly name:
         {worst &&
           ` Order ${worst.order} differs most: ${n(worst.measuredPct, 3)} % measured, ${n(worst.computedPct, 3)} % computed.`}
       </p>
-      <Frame
+      <Chart
         title="Orders, % of each one’s fundamental"
-        legend={[
-          { name: "measured", colour: blue, shape: "bar" },
-          { name: "computed", colour: plum, shape: "bar" },
+        rows={rows}
+        along={{ key: "order", kind: "names", label: "order", isEvery: true }}
+        left={{ label: "% of fundamental", width: 52 }}
+        series={[
+          { key: "measuredPct", name: "measured", unit: "%", colour: blue, shape: "bar" },
+          { key: "computedPct", name: "computed", unit: "%", colour: plum, shape: "bar" },
         ]}
-        table={
-          <NumberTable
-            heads={["order", "measured %", "computed %", "difference"]}
-            rows={found.orders.map((o) => [
-              String(o.order),
-              n(o.measuredPct, 3),
-              n(o.computedPct, 3),
-              n(o.differencePct, 3),
-            ])}
-          />
-        }
-      >
-        <BarChart width={1080} height={260} data={rows} margin={{ top: 8, right: 8, bottom: 14, left: 8 }}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis dataKey="order" tick={tick} interval={0} height={34} label={xTitle("order")} />
-          <YAxis tick={tick} width={52} label={yTitle("% of fundamental")} />
-          <Bar dataKey="measuredPct" fill={blue} isAnimationActive={false} />
-          <Bar dataKey="computedPct" fill={plum} isAnimationActive={false} />
-        </BarChart>
-      </Frame>
+        columns={[{ head: "difference", of: (o) => n(o.differencePct, 3) }]}
+        width={1080}
+        height={260}
+      />
     </section>
   );
 }

@@ -1,8 +1,7 @@
 import { useState } from "react";
-import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Brake } from "../../api/client";
-import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { amber, blue, ink, plum, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
@@ -56,7 +55,6 @@ export function BrakeLab({ point }: { readonly point: string }) {
 
 function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) {
   const starts = phaseStarts(run.trace);
-  const few = run.trace.filter((_, i) => i % 20 === 0);
   const unit = brake.hangs ? "m" : "turns";
   return (
     <>
@@ -65,117 +63,52 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
           <li key={w}>{w}</li>
         ))}
       </ul>
-      <Frame
+      <Chart
         title="Torque"
-        legend={[
-          { name: "motor", colour: plum, shape: "line" },
-          { name: "hanging load", colour: ink, shape: "dash" },
+        rows={run.trace}
+        along={{ key: "timeS", kind: "time", steps: 8 }}
+        left={{ label: "Nm", domain: ["auto", (high: number) => 20 * Math.ceil((1.5 * Math.max(high, 1)) / 20)] }}
+        series={[{ key: "motorNm", name: "motor", unit: "Nm", colour: plum, width: 1.8 }]}
+        columns={[
+          { head: "phase", of: (m) => phaseNames[m.phase] },
+          { head: "brake", of: (m) => (m.clamped > 0 ? "closed" : "open") },
         ]}
-        table={
-          <NumberTable
-            heads={["s", "phase", "motor Nm", "rpm", unit, "brake"]}
-            rows={few.map((m) => [
-              n(m.timeS, 3),
-              phaseNames[m.phase],
-              n(m.motorNm, 3),
-              n(m.speedRpm, 3),
-              n(m.position, 3),
-              m.clamped > 0 ? "closed" : "open",
-            ])}
-          />
-        }
-      >
-        <ComposedChart {...size} height={200} data={[...run.trace]} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis(run.trace, 8)} />
-          <YAxis
-            tick={tick}
-            width={56}
-            label={yTitle("Nm")}
-            domain={["auto", (high: number) => 20 * Math.ceil((1.5 * Math.max(high, 1)) / 20)]}
-          />
-          {starts.map((s, i) => (
-            <ReferenceLine
-              key={s.timeS}
-              x={s.timeS}
-              stroke={soft}
-              strokeDasharray="2 3"
-              label={{ value: s.name, position: "insideTopLeft", dy: 12 * (i % 4) - 4, fontSize: 11, fill: soft }}
-            />
-          ))}
-          {brake.gravityNm !== null && <ReferenceLine y={brake.gravityNm} stroke={ink} strokeDasharray="5 3" />}
-          <Line
-            dataKey="motorNm"
-            stroke={plum}
-            strokeWidth={1.8}
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-          />
-        </ComposedChart>
-      </Frame>
-      <Frame
+        levels={[
+          ...starts.map((s, i) => ({
+            x: s.timeS,
+            colour: soft,
+            dash: "2 3",
+            label: s.name,
+            labelDy: 12 * (i % 4) - 4,
+          })),
+          ...(brake.gravityNm === null ? [] : [{ y: brake.gravityNm, colour: ink, dash: "5 3", name: "hanging load" }]),
+        ]}
+        {...size}
+        height={200}
+      />
+      <Chart
         title="Speed and brake"
-        legend={[
-          { name: "speed", colour: blue, shape: "line" },
-          { name: "brake closed (right)", colour: amber, shape: "line" },
+        rows={run.trace}
+        along={{ key: "timeS", kind: "time", steps: 8 }}
+        left={{ label: "rpm" }}
+        right={{ domain: [0, 1.2], ticks: [0, 1], format: (v) => (v > 0 ? "closed" : "open"), width: 52 }}
+        series={[
+          { key: "clamped", name: "brake closed (right)", colour: amber, shape: "step", onRight: true },
+          { key: "speedRpm", name: "speed", unit: "rpm", colour: blue, width: 1.8 },
         ]}
-        table={<NumberTable heads={["s", "rpm"]} rows={few.map((m) => [n(m.timeS, 3), n(m.speedRpm, 3)])} />}
-      >
-        <ComposedChart {...size} height={150} data={[...run.trace]} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis(run.trace, 8)} />
-          <YAxis yAxisId="rpm" tick={tick} width={56} label={yTitle("rpm")} />
-          <YAxis
-            yAxisId="brake"
-            orientation="right"
-            tick={tick}
-            width={52}
-            domain={[0, 1.2]}
-            ticks={[0, 1]}
-            tickFormatter={(v: number) => (v > 0 ? "closed" : "open")}
-          />
-          <Line
-            yAxisId="brake"
-            dataKey="clamped"
-            type="stepAfter"
-            stroke={amber}
-            strokeWidth={1.6}
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-          />
-          <Line
-            yAxisId="rpm"
-            dataKey="speedRpm"
-            stroke={blue}
-            strokeWidth={1.8}
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-          />
-        </ComposedChart>
-      </Frame>
-      <Frame
+        {...size}
+        height={150}
+      />
+      <Chart
         title={brake.hangs ? "Position of the load" : "Position of the shaft"}
-        legend={[{ name: "position", colour: plum, shape: "line" }]}
-        table={<NumberTable heads={["s", unit]} rows={few.map((m) => [n(m.timeS, 3), n(m.position, 4)])} />}
-      >
-        <ComposedChart {...size} height={130} data={[...run.trace]} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis(run.trace, 8)} />
-          <YAxis tick={tick} width={56} label={yTitle(unit)} tickFormatter={tickText} />
-          <ReferenceLine y={0} stroke={soft} />
-          <Line
-            dataKey="position"
-            stroke={plum}
-            strokeWidth={1.8}
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-          />
-        </ComposedChart>
-      </Frame>
+        rows={run.trace}
+        along={{ key: "timeS", kind: "time", steps: 8 }}
+        left={{ label: unit }}
+        series={[{ key: "position", name: "position", unit, colour: plum, width: 1.8, digits: 4 }]}
+        levels={[{ y: 0, colour: soft }]}
+        {...size}
+        height={130}
+      />
       <p className="text-[12px] text-soft">
         {brake.coilA !== null && `Coil ${n(brake.coilA, 3)} A. `}
         {brake.suppressionMs !== null && `Its suppression delays the closing by ${n(brake.suppressionMs, 3)} ms. `}

@@ -1,9 +1,8 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type DcBus } from "../../api/client";
-import { amber, blue, ink, plum, red, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { amber, blue, ink, plum, red, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
@@ -132,106 +131,54 @@ function Powers({ event, members }: EventProps & { readonly members: readonly st
     net: m.netKw,
     supply: m.supplyKw,
     chopper: m.chopperKw,
+    busV: m.busV,
     ...Object.fromEntries(members.map((tag, i) => [tag, m.membersKw[i]])),
   }));
   return (
-    <Frame
+    <Chart
       title="Power on the bus"
-      legend={[
+      rows={rows}
+      along={{ key: "timeS", kind: "time", steps: 8 }}
+      left={{ label: "kW, below 0: given" }}
+      series={[
         ...members.map((tag, i) => ({
+          key: tag,
           name: tag,
+          unit: "kW",
           colour: memberColours[i % memberColours.length] ?? soft,
-          shape: "line" as const,
+          width: 1.4,
+          shape: "step" as const,
         })),
-        { name: "together", colour: ink, shape: "line" },
-        { name: "resistor", colour: red, shape: "dash" },
+        { key: "chopper", name: "resistor", unit: "kW", colour: red, dash: "4 3", shape: "step" },
+        { key: "net", name: "together", unit: "kW", colour: ink, width: 2.2, shape: "step" },
       ]}
-      table={
-        <NumberTable
-          heads={["s", ...members.map((m) => `${m} kW`), "together kW", "module kW", "resistor kW", "V"]}
-          rows={event.trace
-            .filter((_, i) => i % 8 === 0)
-            .map((m) => [
-              n(m.timeS),
-              ...m.membersKw.map((k) => n(k)),
-              n(m.netKw),
-              n(m.supplyKw),
-              n(m.chopperKw),
-              n(m.busV, 4),
-            ])}
-        />
-      }
-    >
-      <ComposedChart {...size} data={rows} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis {...timeAxis(rows, 8)} />
-        <YAxis tick={tick} width={56} label={yTitle("kW, below 0: given")} tickFormatter={tickText} />
-        <ReferenceLine y={0} stroke={soft} />
-        {members.map((tag, i) => (
-          <Line
-            key={tag}
-            dataKey={tag}
-            type="stepAfter"
-            stroke={memberColours[i % memberColours.length] ?? soft}
-            strokeWidth={1.4}
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-          />
-        ))}
-        <Line
-          dataKey="chopper"
-          type="stepAfter"
-          stroke={red}
-          strokeDasharray="4 3"
-          dot={false}
-          activeDot={false}
-          isAnimationActive={false}
-        />
-        <Line
-          dataKey="net"
-          type="stepAfter"
-          stroke={ink}
-          strokeWidth={2.2}
-          dot={false}
-          activeDot={false}
-          isAnimationActive={false}
-        />
-      </ComposedChart>
-    </Frame>
+      columns={[
+        { head: "module, kW", of: (r) => n(r.supply) },
+        { head: "V", of: (r) => n(r.busV, 4) },
+      ]}
+      levels={[{ y: 0, colour: soft }]}
+      {...size}
+    />
   );
 }
 
 function Voltage({ event, tripV }: EventProps & { readonly tripV: number }) {
   return (
-    <Frame
+    <Chart
       title="Bus voltage"
-      legend={[
-        { name: "voltage", colour: plum, shape: "line" },
-        { name: "trips", colour: red, shape: "dash" },
-      ]}
-      table={
-        <NumberTable
-          heads={["s", "V"]}
-          rows={event.trace.filter((_, i) => i % 8 === 0).map((m) => [n(m.timeS), n(m.busV, 4)])}
-        />
-      }
-    >
-      <ComposedChart {...size} height={160} data={[...event.trace]} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis {...timeAxis(event.trace, 8)} />
-        <YAxis
-          tick={tick}
-          width={56}
-          domain={[
-            (low: number) => 50 * Math.floor(low / 50),
-            (high: number) => 50 * Math.ceil(Math.max(high, tripV) / 50),
-          ]}
-          label={yTitle("V")}
-        />
-        <ReferenceLine y={tripV} stroke={red} strokeDasharray="4 3" />
-        <Line dataKey="busV" stroke={plum} strokeWidth={2} dot={false} activeDot={false} isAnimationActive={false} />
-      </ComposedChart>
-    </Frame>
+      rows={event.trace}
+      along={{ key: "timeS", kind: "time", steps: 8 }}
+      left={{
+        label: "V",
+        domain: [
+          (low: number) => 50 * Math.floor(low / 50),
+          (high: number) => 50 * Math.ceil(Math.max(high, tripV) / 50),
+        ],
+      }}
+      series={[{ key: "busV", name: "voltage", unit: "V", colour: plum, width: 2, digits: 4 }]}
+      levels={[{ y: tripV, colour: red, dash: "4 3", name: "trips" }]}
+      {...size}
+      height={160}
+    />
   );
 }

@@ -1,7 +1,6 @@
-import { CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceDot, XAxis, YAxis } from "recharts";
 import { api, type Follower } from "../../api/client";
-import { ink, plum, rule, soft, tick, xTitle, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { plum } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import type { RatioFollower } from "../../lib/arrangements";
 import { n } from "../../lib/format";
@@ -87,63 +86,29 @@ function Speeds({ ratio, setting: s }: { readonly ratio: RatioFollower; readonly
   const most = leader.largestRpm ?? 0;
   const line = [0, most].map((rpm) => ({ leader: rpm, follower: rpm * s.speedRatio }));
   return (
-    <Frame
+    <Chart
       title="Speed of the follower over the leader’s"
-      legend={[
-        { name: "ratio", colour: plum, shape: "line" },
-        { name: "a scenario", colour: ink, shape: "bar" },
-        { name: "where both may run", colour: "#cfc6b2", shape: "bar" },
+      rows={line}
+      along={{ key: "leader", kind: "number", label: "leader’s motor, rpm", domain: [0, most] }}
+      left={{
+        label: "follower’s motor, rpm",
+        width: 62,
+        domain: [0, Math.ceil((1.1 * Math.max(most * s.speedRatio, follower.largestRpm ?? 0)) / 100) * 100],
+      }}
+      series={[{ key: "follower", name: "ratio: follower’s motor", unit: "rpm", colour: plum, width: 2 }]}
+      fields={[
+        {
+          x1: leader.leastRpm ?? 0,
+          x2: most,
+          y1: follower.leastRpm ?? 0,
+          y2: follower.largestRpm ?? 0,
+          colour: "#cfc6b2",
+          name: "where both may run",
+        },
       ]}
-      table={
-        <NumberTable
-          heads={["scenario", "leader rpm", "follower rpm"]}
-          rows={s.scenarios.map((x) => [x.scenario, n(x.leaderRpm), n(x.followerRpm)])}
-        />
-      }
-    >
-      <ComposedChart
-        width={700}
-        height={250}
-        data={line}
-        margin={{ top: 8, right: 12, bottom: 14, left: 8 }}
-        accessibilityLayer={false}
-      >
-        <CartesianGrid stroke={rule} />
-        <XAxis
-          dataKey="leader"
-          type="number"
-          domain={[0, most]}
-          tick={tick}
-          height={34}
-          label={xTitle("leader’s motor, rpm")}
-        />
-        <YAxis
-          tick={tick}
-          width={62}
-          domain={[0, Math.ceil((1.1 * Math.max(most * s.speedRatio, follower.largestRpm ?? 0)) / 100) * 100]}
-          label={yTitle("follower’s motor, rpm")}
-        />
-        <ReferenceArea
-          x1={leader.leastRpm ?? 0}
-          x2={most}
-          y1={follower.leastRpm ?? 0}
-          y2={follower.largestRpm ?? 0}
-          fill="#cfc6b2"
-          fillOpacity={0.35}
-          stroke={soft}
-        />
-        <Line
-          dataKey="follower"
-          stroke={plum}
-          strokeWidth={2}
-          dot={false}
-          activeDot={false}
-          isAnimationActive={false}
-        />
-        {s.scenarios.map((x) => (
-          <ReferenceDot key={x.scenario} x={x.leaderRpm} y={x.followerRpm} r={4} fill={ink} stroke="none" />
-        ))}
-      </ComposedChart>
-    </Frame>
+      points={s.scenarios.map((x) => ({ x: x.leaderRpm, y: x.followerRpm, name: x.scenario }))}
+      width={700}
+      height={250}
+    />
   );
 }

@@ -1,8 +1,7 @@
 import { useState } from "react";
-import { Bar, BarChart, CartesianGrid, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Group } from "../../api/client";
-import { amber, blue, plum, red, rule, soft, tick, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { amber, blue, plum, red } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
@@ -56,27 +55,16 @@ function AtWork({
   ];
   return (
     <>
-      <Frame
+      <Chart
         title="Converter current"
-        legend={[
-          { name: "current", colour: plum, shape: "bar" },
-          { name: "continuous at this site", colour: red, shape: "dash" },
-        ]}
-        table={<NumberTable heads={["case", "A"]} rows={bars.map((b) => [b.name, n(b.a)])} />}
-      >
-        <BarChart width={700} height={210} data={bars} margin={{ top: 8, right: 8, bottom: 4, left: 8 }}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis dataKey="name" tick={tick} />
-          <YAxis
-            tick={tick}
-            width={56}
-            label={yTitle("A")}
-            domain={[0, (high: number) => Math.ceil(1.1 * Math.max(high, siteA ?? 0))]}
-          />
-          <Bar dataKey="a" fill={plum} barSize={46} isAnimationActive={false} />
-          {siteA !== null && <ReferenceLine y={siteA} stroke={red} strokeDasharray="4 3" />}
-        </BarChart>
-      </Frame>
+        rows={bars}
+        along={{ key: "name", kind: "names", head: "case" }}
+        left={{ label: "A", domain: [0, (high: number) => Math.ceil(1.1 * Math.max(high, siteA ?? 0))] }}
+        series={[{ key: "a", name: "current", unit: "A", colour: plum, shape: "bar", barSize: 46 }]}
+        levels={siteA === null ? [] : [{ y: siteA, colour: red, dash: "4 3", name: "continuous at this site" }]}
+        width={700}
+        height={210}
+      />
       <p className="text-[12px] text-soft">
         Common frequency {n(work.frequencyPct, 3)} %. Speeds differ by up to {n(work.spreadPct, 2)} % through slip.
         {cableM !== null && ` ${n(cableM)} m of motor cable in all branches together.`}
@@ -120,23 +108,16 @@ function AtWork({
 function Speeds({ motors }: { readonly motors: Work["motors"] }) {
   const rows = motors.map((m) => ({ name: m.tag, load: (100 * m.currentA) / m.ratedA, rpm: m.speedRpm }));
   return (
-    <Frame
+    <Chart
       title="Load of each motor"
-      legend={[
-        { name: "current of its rated", colour: blue, shape: "bar" },
-        { name: "rated", colour: amber, shape: "dash" },
-      ]}
-      table={
-        <NumberTable heads={["motor", "% current", "rpm"]} rows={rows.map((r) => [r.name, n(r.load, 3), n(r.rpm)])} />
-      }
-    >
-      <BarChart width={700} height={160} data={rows} margin={{ top: 8, right: 8, bottom: 4, left: 8 }}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis dataKey="name" tick={{ ...tick, fill: soft }} />
-        <YAxis tick={tick} width={56} label={yTitle("% of rated")} domain={[0, (h: number) => Math.max(120, h)]} />
-        <ReferenceLine y={100} stroke={amber} strokeDasharray="4 3" />
-        <Bar dataKey="load" fill={blue} barSize={46} isAnimationActive={false} />
-      </BarChart>
-    </Frame>
+      rows={rows}
+      along={{ key: "name", kind: "names", head: "motor" }}
+      left={{ label: "% of rated", domain: [0, (h: number) => Math.max(120, h)] }}
+      series={[{ key: "load", name: "current of its rated", unit: "%", colour: blue, shape: "bar", barSize: 46 }]}
+      columns={[{ head: "rpm", of: (r) => n(r.rpm) }]}
+      levels={[{ y: 100, colour: amber, dash: "4 3", name: "rated" }]}
+      width={700}
+      height={160}
+    />
   );
 }

@@ -1,8 +1,7 @@
 import { useState } from "react";
-import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Shaft } from "../../api/client";
-import { amber, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { amber, blue, ink, plum, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import type { SharedShaft } from "../../lib/arrangements";
 import { n } from "../../lib/format";
@@ -94,92 +93,45 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
     timeS: m.timeS,
     load: m.loadNm,
     speed: m.speedRpm,
+    accelerating: m.acceleratingNm,
     ...Object.fromEntries(units.map((tag, i) => [tag, m.sharesNm[i]])),
   }));
   const marks = [run.stepAtS, ...(lost < 0 ? [] : [run.lostAtS, run.backAtS])];
-  const few = run.trace.filter((_, i) => i % 20 === 0);
   return (
     <>
-      <Frame
+      <Chart
         title="Torque of each unit"
-        legend={[
+        rows={rows}
+        along={{ key: "timeS", kind: "time", steps: 10 }}
+        left={{ label: "Nm" }}
+        series={[
+          { key: "load", name: "load", unit: "Nm", colour: ink, dash: "5 3" },
           ...units.map((tag, i) => ({
+            key: tag,
             name: tag,
+            unit: "Nm",
             colour: colours[i % colours.length] ?? soft,
-            shape: "line" as const,
+            width: 1.8,
           })),
-          { name: "load", colour: ink, shape: "dash" },
         ]}
-        table={
-          <NumberTable
-            heads={["s", ...units.map((u) => `${u} Nm`), "load Nm", "accelerating Nm", "rpm"]}
-            rows={few.map((m) => [
-              n(m.timeS, 3),
-              ...m.sharesNm.map((t) => n(t)),
-              n(m.loadNm),
-              n(m.acceleratingNm, 3),
-              n(m.speedRpm, 5),
-            ])}
-          />
-        }
-      >
-        <ComposedChart {...size} height={240} data={rows} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis(rows, 10)} />
-          <YAxis tick={tick} width={56} label={yTitle("Nm")} tickFormatter={tickText} />
-          <ReferenceLine y={0} stroke={soft} />
-          {marks.map((at, i) => (
-            <ReferenceLine
-              key={at}
-              x={at}
-              stroke={soft}
-              strokeDasharray="2 3"
-              label={{ value: ["load", "lost", "back"][i] ?? "", position: "insideTopRight", fontSize: 11, fill: soft }}
-            />
-          ))}
-          <Line
-            dataKey="load"
-            stroke={ink}
-            strokeDasharray="5 3"
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-          />
-          {units.map((tag, i) => (
-            <Line
-              key={tag}
-              dataKey={tag}
-              stroke={colours[i % colours.length] ?? soft}
-              strokeWidth={1.8}
-              dot={false}
-              activeDot={false}
-              isAnimationActive={false}
-            />
-          ))}
-        </ComposedChart>
-      </Frame>
-      <Frame
+        columns={[{ head: "accelerating, Nm", of: (r) => n(r.accelerating, 3) }]}
+        levels={[
+          { y: 0, colour: soft },
+          ...marks.map((at, i) => ({ x: at, colour: soft, dash: "2 3", label: ["load", "lost", "back"][i] ?? "" })),
+        ]}
+        {...size}
+        height={240}
+      />
+      <Chart
         title="Speed of the shaft"
-        legend={[{ name: "speed", colour: plum, shape: "line" }]}
-        table={<NumberTable heads={["s", "rpm"]} rows={few.map((m) => [n(m.timeS, 3), n(m.speedRpm, 5)])} />}
-      >
-        <ComposedChart {...size} height={150} data={rows} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis(rows, 10)} />
-          <YAxis tick={tick} width={56} domain={["auto", "auto"]} label={yTitle("rpm")} tickFormatter={tickText} />
-          {marks.map((at) => (
-            <ReferenceLine key={at} x={at} stroke={soft} strokeDasharray="2 3" />
-          ))}
-          <Line
-            dataKey="speed"
-            stroke={plum}
-            strokeWidth={1.8}
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-          />
-        </ComposedChart>
-      </Frame>
+        rows={rows}
+        along={{ key: "timeS", kind: "time", steps: 10 }}
+        left={{ label: "rpm", domain: ["auto", "auto"] }}
+        series={[{ key: "speed", name: "speed", unit: "rpm", colour: plum, width: 1.8, digits: 5 }]}
+        levels={marks.map((at) => ({ x: at, colour: soft, dash: "2 3" }))}
+        {...size}
+        height={150}
+      />
       <p className="text-[12px]">
         Loaded: {units.map((u, i) => `${u} ${n(run.loadedPct[i] ?? 0, 3)} %`).join(", ")} of rated torque at{" "}
         {n(run.speedPct, 4)} % speed; balance off by {n(run.imbalancePct, 3)} %

@@ -1,9 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { CartesianGrid, ComposedChart, Line, XAxis, YAxis } from "recharts";
 import { api, type Starting, type StartWay } from "../../api/client";
-import { bench as size, blue, ink, plum, rule, soft, tick, tickText, timeAxis, yTitle } from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { blue, ink, plum, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
@@ -11,12 +10,14 @@ import { useProject } from "../../project/ProjectContext";
 import { StoppingSection } from "./StoppingSection";
 import { endOf, endWords, rowsOf, type Drawn } from "./traces";
 
-const strokes: Readonly<Record<string, { stroke: string; strokeDasharray?: string }>> = {
-  "across-the-line": { stroke: ink },
-  "star-delta": { stroke: soft, strokeDasharray: "2 3" },
-  "soft-starter": { stroke: plum },
-  converter: { stroke: blue, strokeDasharray: "6 3" },
+const strokes: Readonly<Record<string, { readonly colour: string; readonly dash?: string }>> = {
+  "across-the-line": { colour: ink },
+  "star-delta": { colour: soft, dash: "2 3" },
+  "soft-starter": { colour: plum },
+  converter: { colour: blue, dash: "6 3" },
 };
+
+const strokeOf = (id: string) => strokes[id] ?? { colour: ink };
 
 const pictures: readonly [Drawn, string, string][] = [
   ["speedRpm", "Speed", "rpm"],
@@ -166,45 +167,20 @@ function Picture({
 }) {
   const rows = rowsOf(ways, what, untilS);
   return (
-    <Frame
+    <Chart
       title={title}
-      legend={
-        isFirst
-          ? ways.map((w) => ({
-              name: w.id.replaceAll("-", " "),
-              colour: strokes[w.id]?.stroke ?? ink,
-              shape: strokes[w.id]?.strokeDasharray ? ("dash" as const) : ("line" as const),
-            }))
-          : []
-      }
-      table={
-        <NumberTable
-          heads={["s", ...ways.map((w) => `${w.id.replaceAll("-", " ")} ${unit}`)]}
-          rows={rows.filter((_, i) => i % 8 === 0).map((r) => [n(r.timeS), ...ways.map((w) => n(r[w.id]))])}
-        />
-      }
-    >
-      <ComposedChart {...size} height={140} data={rows} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis {...timeAxis(rows, 6)} />
-        <YAxis
-          tick={tick}
-          domain={what === "busVoltageV" ? ["dataMin - 5", "dataMax + 2"] : [0, "auto"]}
-          tickFormatter={tickText}
-          width={52}
-          label={yTitle(unit)}
-        />
-        {ways.map((w) => (
-          <Line
-            key={w.id}
-            dataKey={w.id}
-            {...strokes[w.id]}
-            strokeWidth={w.isChosen ? 2.2 : 1.4}
-            dot={false}
-            isAnimationActive={false}
-          />
-        ))}
-      </ComposedChart>
-    </Frame>
+      rows={rows}
+      along={{ key: "timeS", kind: "time", steps: 6 }}
+      left={{ label: unit, domain: what === "busVoltageV" ? ["dataMin - 5", "dataMax + 2"] : [0, "auto"], width: 52 }}
+      series={ways.map((w) => ({
+        key: w.id,
+        name: w.id.replaceAll("-", " "),
+        unit,
+        ...strokeOf(w.id),
+        width: w.isChosen ? 2.2 : 1.4,
+        inLegend: isFirst,
+      }))}
+      height={140}
+    />
   );
 }

@@ -1,35 +1,23 @@
 import { useQuery } from "@tanstack/react-query";
-import { CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type Stopping, type StopWay } from "../../api/client";
-import {
-  amber,
-  bench as size,
-  blue,
-  ink,
-  plum,
-  red,
-  rule,
-  soft,
-  tick,
-  tickText,
-  timeAxis,
-  yTitle,
-} from "../../charts/axes";
-import { Frame, NumberTable } from "../../charts/Frame";
+import { amber, blue, ink, plum, red, soft } from "../../charts/axes";
+import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
 import { useProject } from "../../project/ProjectContext";
 import { stopRows, stopWords, type StopDrawn } from "./stops";
 
-const strokes: Readonly<Record<string, { stroke: string; strokeDasharray?: string }>> = {
-  coast: { stroke: soft, strokeDasharray: "2 3" },
-  losses: { stroke: ink },
-  flux: { stroke: amber },
-  "direct-current": { stroke: amber, strokeDasharray: "6 3" },
-  resistor: { stroke: plum },
-  line: { stroke: blue },
+const strokes: Readonly<Record<string, { readonly colour: string; readonly dash?: string }>> = {
+  coast: { colour: soft, dash: "2 3" },
+  losses: { colour: ink },
+  flux: { colour: amber },
+  "direct-current": { colour: amber, dash: "6 3" },
+  resistor: { colour: plum },
+  line: { colour: blue },
 };
+
+const strokeOf = (id: string) => strokes[id] ?? { colour: ink };
 
 /** Every way of stopping this machine on one time axis, with the voltage of the link. */
 export function StoppingSection({ point }: { readonly point: string }) {
@@ -141,48 +129,22 @@ function Picture({
   const drawn = what === "linkV" ? ways.filter((w) => w.trace.some((m) => m.linkV > 0)) : ways;
   const rows = stopRows(drawn, what);
   return (
-    <Frame
+    <Chart
       title={title}
-      legend={[
-        ...(withLegend
-          ? drawn.map((w) => ({
-              name: w.id.replaceAll("-", " "),
-              colour: strokes[w.id]?.stroke ?? ink,
-              shape: strokes[w.id]?.strokeDasharray ? ("dash" as const) : ("line" as const),
-            }))
-          : []),
-        ...(limit == null ? [] : [{ name: "trips", colour: red, shape: "dash" as const }]),
-      ]}
-      table={
-        <NumberTable
-          heads={["s", ...drawn.map((w) => `${w.id.replaceAll("-", " ")} ${unit}`)]}
-          rows={rows.filter((_, i) => i % 8 === 0).map((r) => [n(r.timeS), ...drawn.map((w) => n(r[w.id]))])}
-        />
-      }
-    >
-      <ComposedChart {...size} height={140} data={rows} accessibilityLayer={false}>
-        <CartesianGrid stroke={rule} vertical={false} />
-        <XAxis {...timeAxis(rows, 5)} />
-        <YAxis
-          tick={tick}
-          domain={what === "linkV" ? linkRange(limit) : [0, "auto"]}
-          tickFormatter={tickText}
-          width={52}
-          label={yTitle(unit)}
-        />
-        {limit != null && <ReferenceLine y={limit} stroke={red} strokeDasharray="4 3" />}
-        {drawn.map((w) => (
-          <Line
-            key={w.id}
-            dataKey={w.id}
-            {...strokes[w.id]}
-            strokeWidth={w.isChosen ? 2.2 : 1.4}
-            dot={false}
-            isAnimationActive={false}
-          />
-        ))}
-      </ComposedChart>
-    </Frame>
+      rows={rows}
+      along={{ key: "timeS", kind: "time", steps: 5 }}
+      left={{ label: unit, domain: what === "linkV" ? linkRange(limit) : [0, "auto"], width: 52 }}
+      series={drawn.map((w) => ({
+        key: w.id,
+        name: w.id.replaceAll("-", " "),
+        unit,
+        ...strokeOf(w.id),
+        width: w.isChosen ? 2.2 : 1.4,
+        inLegend: withLegend,
+      }))}
+      levels={limit == null ? [] : [{ y: limit, colour: red, dash: "4 3", name: "trips" }]}
+      height={140}
+    />
   );
 }
 
@@ -197,41 +159,18 @@ function SoftStopPicture({ stop }: { readonly stop: NonNullable<Stopping["softSt
       <p className="mt-2 text-[12px] text-soft">
         Voltage falls over {n(stop.rampS)} s: at rest after {n(stop.timeS)} s, at most {n(stop.peakLineA)} A.
       </p>
-      <Frame
+      <Chart
         title="Stop by voltage ramp"
-        legend={[
-          { name: "speed", colour: plum, shape: "line" },
-          { name: "line current", colour: blue, shape: "dash" },
+        rows={stop.trace}
+        along={{ key: "timeS", kind: "time", steps: 5 }}
+        left={{ label: "rpm", width: 52 }}
+        right={{ format: (v) => `${Math.round(v)} A`, width: 44 }}
+        series={[
+          { key: "speedRpm", name: "speed", unit: "rpm", colour: plum, width: 2, digits: 4 },
+          { key: "currentA", name: "line current", unit: "A", colour: blue, dash: "6 3", onRight: true },
         ]}
-        table={
-          <NumberTable
-            heads={["s", "rpm", "A"]}
-            rows={stop.trace.filter((_, i) => i % 6 === 0).map((m) => [n(m.timeS), n(m.speedRpm, 4), n(m.currentA)])}
-          />
-        }
-      >
-        <ComposedChart {...size} height={140} data={[...stop.trace]} accessibilityLayer={false}>
-          <CartesianGrid stroke={rule} vertical={false} />
-          <XAxis {...timeAxis(stop.trace, 5)} />
-          <YAxis yAxisId="n" tick={tick} width={52} label={yTitle("rpm")} tickFormatter={tickText} />
-          <YAxis
-            yAxisId="a"
-            orientation="right"
-            tick={tick}
-            width={44}
-            tickFormatter={(v: number) => `${Math.round(v)} A`}
-          />
-          <Line yAxisId="n" dataKey="speedRpm" stroke={plum} strokeWidth={2} dot={false} isAnimationActive={false} />
-          <Line
-            yAxisId="a"
-            dataKey="currentA"
-            stroke={blue}
-            strokeDasharray="6 3"
-            dot={false}
-            isAnimationActive={false}
-          />
-        </ComposedChart>
-      </Frame>
+        height={140}
+      />
     </>
   );
 }
