@@ -30,6 +30,24 @@ public sealed partial class MethodIndexTests
         Assert.Equal(Directory.GetFiles(Folder, "*.md").Select(f => Path.GetFileName(f)).Where(f => f != "README.md").Order(StringComparer.Ordinal), listed);
     }
 
+    [Fact]
+    public void Every_place_in_the_code_that_the_index_names_is_there()
+    {
+        var root = new DirectoryInfo(AppContext.BaseDirectory);
+        while (root is not null && !File.Exists(Path.Combine(root.FullName, "Cuadrilla.slnx")))
+        {
+            root = root.Parent;
+        }
+
+        Assert.NotNull(root);
+        var named = Place().Matches(File.ReadAllText(Path.Combine(Folder, "README.md"))).Select(m => m.Groups[1].Value).Distinct().ToList();
+        Assert.NotEmpty(named);
+        Assert.Empty(named.Where(p => !Path.Exists(Path.Combine(root.FullName, "src", "Cuadrilla." + p))));
+    }
+
+    [GeneratedRegex(@"`(Core/[\w/.]+)`")]
+    private static partial Regex Place();
+
     [GeneratedRegex(@"\(?`([a-z]+\.[a-z0-9-]+)`\)")]
     private static partial Regex CheckId();
 
