@@ -42,7 +42,7 @@ public sealed partial class MethodIndexTests
         Assert.NotNull(root);
         var named = Place().Matches(File.ReadAllText(Path.Combine(Folder, "README.md"))).Select(m => m.Groups[1].Value).Distinct().ToList();
         Assert.NotEmpty(named);
-        Assert.Empty(named.Where(p => !Path.Exists(Path.Combine(root.FullName, "src", "Cuadrilla." + p))));
+        Assert.DoesNotContain(named, p => !Path.Exists(Path.Combine(root.FullName, "src", "Cuadrilla." + p)));
     }
 
     [GeneratedRegex(@"`(Core/[\w/.]+)`")]
