@@ -126,15 +126,24 @@ public sealed partial class Assessor : IPlantStudies
     // Judged at the nominal voltage while nothing else is known; in the plant at the lowest of its bus.
     private static Check AtLowest(Check check, DrivePointModel model, SupplyContext supply, Bus bus)
     {
-        if (check.Fault is not null || check.Verdict is Verdict.NeedsData or Verdict.NotApplicable || supply.Voltages.GetValueOrDefault(bus.Id) is not { LowestPct: < 100 } range)
+        if (check.Fault is not null || check.Verdict is Verdict.NeedsData or Verdict.NotApplicable || supply.Voltages.GetValueOrDefault(bus.Id) is not { } range)
         {
             return check;
         }
 
+        // Where a scenario does not settle nobody knows its voltages: what holds at the nominal one may fail there.
+        var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id == "converter.output-voltage" && !model.Input.OnDcBus;
+        List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails ? [.. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()] : [];
+        if (unsettled.Count > 0)
+        {
+            return Check.Lacking(check.Id, model.Id, check.Row, check.Title, unsettled);
+        }
+
+        // Too much voltage counts for the flux alone; torque and output voltage never count on more than the nominal.
         return check.Id switch
         {
-            "converter.output-voltage" when !model.Input.OnDcBus => Judging.One(check.Id, model.Id, check.Row, check.Title, () => OutputVoltageCheck.Of(model, range.LowestPct / 100, range.LowestScenario)),
-            "motor.peak" when model.Starter is not null => Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorChecks.Peak(model, range.LowestPct / 100, range.LowestScenario)),
+            "converter.output-voltage" when range.LowestPct < 100 && !model.Input.OnDcBus => Judging.One(check.Id, model.Id, check.Row, check.Title, () => OutputVoltageCheck.Of(model, range.LowestPct / 100, range.LowestScenario)),
+            "motor.peak" when range.LowestPct < 100 && model.Starter is not null => Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorChecks.Peak(model, range.LowestPct / 100, range.LowestScenario)),
             "motor.connection" when model.Starter is not null => Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorRuleChecks.Connection(model, range)),
             _ => check,
         };

@@ -120,4 +120,17 @@ public sealed class StarterAssessmentTests
     private static Check Of(PlantAssessment found, string id, string point = "dp-04") => found.Checks.Single(c => c.Id == id && c.DrivePointId == point);
 
     private static PlantAssessment Run(string id, ConverterChoice choice) => DemoChanges.Assessor.Run(Changed(id, p => p with { Converter = choice }));
+
+    [Fact]
+    public void The_flux_on_the_line_is_judged_at_the_highest_voltage_also_where_none_is_low()
+    {
+        var plant = DemoChanges.Demo with { Source = DemoChanges.Demo.Source with { LowestPct = 112, HighestPct = 114 } };
+        var found = DemoChanges.Assessor.Run(plant);
+        var range = found.Voltages[plant.BusOfDrivePoints()["dp-04"].Id];
+        var model = DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == "dp-04")).Model;
+        Assert.True(range.LowestPct > 100);
+        Assert.Equal(
+            range.HighestPct * model.Input.BusVoltageV / model.Fitted!.Connected.LinkedVoltageV,
+            found.Checks.Single(c => c.Id == "motor.connection" && c.DrivePointId == "dp-04").Figure.Value, 2);
+    }
 }
