@@ -1,17 +1,16 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Converters;
 
 namespace Cuadrilla.Core.Catalogue;
 
 /// <summary>Levels of link voltages. Equal by value.</summary>
 public sealed record LinkDefaults
 {
-    private const double StatedAtV = 400;
-
-    /// <summary>Highest link voltage that a 400 V converter stands, V; others in proportion.</summary>
+    /// <summary>Highest link voltage that a converter of the class of 380 to 500 V stands, V; of another class in proportion.</summary>
     [Default("link-rating-v")]
     public double RatingOf400V { get; init; }
 
-    /// <summary>Link voltage at which a chopper works where its maker states none, parts of the line voltage.</summary>
+    /// <summary>Link voltage at which a chopper works where its maker states none, parts of 400 V in the class of 380 to 500 V; of another in proportion.</summary>
     [Default("chopper-level-pu")]
     public double ChopperPu { get; init; }
 
@@ -29,5 +28,9 @@ public sealed record LinkDefaults
 
     /// <summary>Highest link voltage that a converter stands, V.</summary>
     /// <param name="lineV">Its rated voltage, V.</param>
-    public double RatingV(double lineV) => RatingOf400V * lineV / StatedAtV;
+    public double RatingV(double lineV) => RatingOf400V * VoltageClass.LinkPu(lineV);
+
+    /// <summary>Link voltage at which a chopper works where its maker states none, V.</summary>
+    /// <param name="lineV">Voltage it is made for, V.</param>
+    public double ChopperV(double lineV) => ChopperPu * 400 * VoltageClass.LinkPu(lineV);
 }

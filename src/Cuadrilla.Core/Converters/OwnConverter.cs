@@ -110,9 +110,9 @@ public sealed record OwnConverter(
             open.Add("losses at the eight points");
         }
 
-        // A chopper's level follows the voltage that its converter is made for.
+        // A chopper's level follows the class of voltage that its converter is made for.
         var chopper = like.Brake is null ? generic.First(c => c.Brake is not null) : like;
-        var chopperV = chopper.Brake!.ChopperV * RatedVoltageV / chopper.RatedVoltageV;
+        var chopperV = chopper.Brake!.ChopperV * VoltageClass.LinkPu(RatedVoltageV) / VoltageClass.LinkPu(chopper.RatedVoltageV);
         var brake = LeastBrakeOhm.IsKnown ? new ChopperLimits(LeastBrakeOhm.Value, chopperV) : like.Brake is { } b ? new ChopperLimits(b.LeastOhm / size, chopperV) : null;
         if (!LeastBrakeOhm.IsKnown && brake is not null)
         {

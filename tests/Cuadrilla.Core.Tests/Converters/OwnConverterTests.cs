@@ -92,8 +92,19 @@ public sealed class OwnConverterTests
         Assert.Contains(Problems(Own() with { HeavyCurrentA = 200 }), p => p.Pointer == "/converters/0/heavyCurrentA");
     }
 
+    [Fact]
+    public void What_a_link_stands_follows_the_class_of_voltage_not_the_voltage()
+    {
+        var links = DefaultsInForce.Resolve(Data.Defaults, []).Links;
+        Assert.Equal(links.RatingV(400), links.RatingV(480));
+        Assert.Equal(links.RatingV(400), links.RatingV(500));
+        Assert.Equal(links.RatingV(400) / 2, links.RatingV(230));
+        Assert.InRange(links.RatingV(690), 1100, 1200);
+    }
+
     [Theory]
     [InlineData(230)]
+    [InlineData(400)]
     [InlineData(480)]
     [InlineData(690)]
     public void A_choppers_level_follows_the_voltage_and_lies_between_the_links_rest_and_what_it_stands(double volts)

@@ -124,7 +124,7 @@ public sealed class DcBusModel
     public BusSupply Supply(bool mainsOff)
     {
         var ratedW = (Module?.RatedKw ?? 0) * 1e3 * SitePu;
-        var chopperV = Defaults.Links.ChopperPu * LineV;
+        var chopperV = Defaults.Links.ChopperV(LineV);
         return new BusSupply(
             ratedW, ratedW * (Module?.PeakPu ?? 0), ratedW * (Module?.ReturnPu ?? 0),
             Bus.ResistorOhm.IsKnown ? chopperV * chopperV / Bus.ResistorOhm.Value : 0,

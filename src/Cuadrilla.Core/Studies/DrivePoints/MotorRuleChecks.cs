@@ -40,7 +40,7 @@ internal static class MotorRuleChecks
         var defaults = model.Input.Defaults;
 
         // With magnets the terminals follow the speed: the converter's link must stand the voltage when control is lost.
-        var linkV = defaults.Links.RatingV(OutputVoltage.SupplyOf(model.Converter?.Item, model.Input.BusVoltageV));
+        var linkV = defaults.Links.RatingV(model.Converter?.Item.RatedVoltageV ?? model.Input.BusVoltageV);
         var electrical = plate.BackEmfVPerKrpm > 0 ? linkV / Math.Sqrt(2) / plate.BackEmfVPerKrpm * 1000 : double.PositiveInfinity;
         var limit = Math.Min(mechanical, electrical);
         var reason = new Reason(
