@@ -131,9 +131,10 @@ public sealed partial class Assessor : IPlantStudies
             return check;
         }
 
-        // Where a scenario does not settle nobody knows its voltages: what holds at the nominal one may fail there.
+        // Where the currents of a scenario are not known nobody knows its voltages: what holds at the nominal one may fail there. One front end without a
+        // state of its own leaves them to be known.
         var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id == "converter.output-voltage" && !model.Input.OnDcBus;
-        List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails ? [.. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()] : [];
+        List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails ? [.. supply.Scenarios.Where(s => !s.Iteration.IsSettled || s.Faults.Count > 0 || s.Drives.Count == 0).SelectMany(s => s.Unsettled).Distinct()] : [];
         if (unsettled.Count > 0)
         {
             return Check.Lacking(check.Id, model.Id, check.Row, check.Title, unsettled);

@@ -79,13 +79,13 @@ internal static class ServoLineupChecks
 
     private static Check Order(DcBusModel model)
     {
-        var sizes = model.Members.Select(m => m.Converter!.Item.RatedKw).ToList();
+        var sizes = model.Members.Select(m => m.Converter.Item.RatedKw).ToList();
         var sorted = sizes.Zip(sizes.Skip(1)).All(p => p.First >= p.Second);
         return CheckWriter.Rule(
             "lineup.module-order", string.Empty, BoardRow.Plant, Title("Order of the modules", model), sorted ? Verdict.Holds : Verdict.Fails, "Relief: the largest module next to the supply module.",
             new Reason(
                 "sizes fall from the supply module on, so that each section of the link carries the least",
-                string.Join(", ", model.Members.Select(m => $"{m.Input.DrivePoint.Tag} {Text.N(m.Converter!.Item.RatedKw)} kW")), Source, []));
+                string.Join(", ", model.Members.Select(m => $"{m.Input.DrivePoint.Tag} {Text.N(m.Converter.Item.RatedKw)} kW")), Source, []));
     }
 
     private static Check Judged(

@@ -92,6 +92,17 @@ public sealed class FrontIterationTests
         Assert.All(assessment.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)), c => Assert.Contains(c.Verdict, new[] { Verdict.NeedsData, Verdict.NotApplicable }));
     }
 
+    [Fact]
+    public void Where_no_voltage_settles_none_of_a_drive_is_judged_as_if_it_did()
+    {
+        var assessment = new Assessor(Data).Run(Demo with { Name = "collapsed", Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(0.3, Given.Unknown, 6) } });
+        Assert.Contains(assessment.Scenarios, s => s.Drives.Count == 0 && s.Unsettled.Count > 0);
+        var onBuses = assessment.Checks.Where(c => c.Id == "converter.output-voltage" && Demo.DcBusOf(c.DrivePointId) is null).ToList();
+        var said = assessment.Scenarios.SelectMany(x => x.Unsettled).ToList();
+        Assert.Contains(onBuses, c => c.Verdict == Verdict.NeedsData && said.Any(u => c.Reason.WithNumbers.Contains(u, StringComparison.Ordinal)));
+        Assert.DoesNotContain(onBuses, c => c.Verdict is Verdict.Holds or Verdict.Tight);
+    }
+
     private static (DriveInScenario Drive, HarmonicSums Sums, FrontIteration Iteration) Settle(double kvar, int count)
     {
         var plant = Demo with
