@@ -18,13 +18,13 @@ test("a group on one converter is joined, protected and made single drives again
   await sheet.getByLabel("Overload protection").nth(1).selectOption("overload-relay");
   await expect(protection.getByRole("img", { name: "Holds" })).toBeVisible();
   await expect(lab.getByRole("row", { name: /DP-22/ })).not.toContainText("no relay");
-  await sheet.getByLabel("Motors alike").first().fill("40");
-  await sheet.getByLabel("Motors alike").first().press("Enter");
+  await sheet.getByLabel("Number of motors").first().fill("40");
+  await sheet.getByLabel("Number of motors").first().press("Enter");
   await expect(
     sheet.getByRole("button", { name: /Converter current of the group/ }).getByRole("img", { name: "Fails" }),
   ).toBeVisible();
-  await sheet.getByLabel("Motors alike").first().fill("900");
-  await sheet.getByLabel("Motors alike").first().press("Enter");
+  await sheet.getByLabel("Number of motors").first().fill("900");
+  await sheet.getByLabel("Number of motors").first().press("Enter");
   await expect(sheet.getByRole("alert")).toContainText("1 to 200");
   await sheet.getByRole("button", { name: "Make them single drives" }).click();
   await expect(cell(page, "DP-22", "converter")).toContainText("6-pulse");
@@ -78,11 +78,11 @@ test("the glaze follows the line: setting, resolution, limits", async ({ page, r
   await expect(sheet.getByRole("status", { name: "Setting" })).toHaveText("1658");
   const setting = sheet.getByRole("button", { name: /Setting of the ratio/ });
   await expect(setting.getByRole("img", { name: "Fails" })).toBeVisible();
-  await sheet.getByLabel("Pulses a turn").first().fill("1024");
-  await sheet.getByLabel("Pulses a turn").first().press("Enter");
+  await sheet.getByLabel("Pulses per revolution").first().fill("1024");
+  await sheet.getByLabel("Pulses per revolution").first().press("Enter");
   await expect(sheet.getByRole("status", { name: "Setting" })).toHaveText("0052");
-  await sheet.getByLabel("Pulses a turn").nth(1).fill("1024");
-  await sheet.getByLabel("Pulses a turn").nth(1).press("Enter");
+  await sheet.getByLabel("Pulses per revolution").nth(1).fill("1024");
+  await sheet.getByLabel("Pulses per revolution").nth(1).press("Enter");
   await expect(sheet.getByRole("status", { name: "Setting" })).toHaveText("0884");
   await sheet.getByLabel(/Wanted/).fill("1.2");
   await sheet.getByLabel(/Wanted/).press("Enter");
@@ -100,20 +100,20 @@ test("a holding brake that closes too early, its faults, and a new one on anothe
   await expect(lab.getByRole("figure", { name: "Torque" })).toBeVisible();
   const sequence = sheet.getByRole("button", { name: /Brake sequence/ });
   await expect(sequence.getByRole("img", { name: "Fails" })).toBeVisible();
-  await sheet.getByLabel("Closes at the latest after").fill("");
-  await sheet.getByLabel("Closes at the latest after").press("Enter");
+  await sheet.getByLabel("Closing delay, at most").fill("");
+  await sheet.getByLabel("Closing delay, at most").press("Enter");
   await expect(sequence.getByRole("img", { name: "Holds" })).toBeVisible();
   const outcome = lab.getByRole("list", { name: "Outcome" });
   await lab.getByRole("button", { name: "released before torque" }).click();
   await expect(outcome).toContainText("rolls back");
   await lab.getByRole("button", { name: "does not close" }).click();
   await expect(outcome).toContainText("must not be switched off");
-  await sheet.getByLabel("Position switch").click();
+  await sheet.getByLabel("Position feedback").click();
   await expect(sequence.getByRole("img", { name: "Needs data" })).toBeVisible();
-  await sheet.getByLabel("Speed after release").fill("150");
-  await sheet.getByLabel("Speed after release").press("Enter");
-  await sheet.getByLabel("Torque held after close").fill("200");
-  await sheet.getByLabel("Torque held after close").press("Enter");
+  await sheet.getByLabel("Speed delay after release").fill("150");
+  await sheet.getByLabel("Speed delay after release").press("Enter");
+  await sheet.getByLabel("Torque hold after closing").fill("200");
+  await sheet.getByLabel("Torque hold after closing").press("Enter");
   await expect(outcome).toContainText("does not stand");
   await sheet.getByRole("button", { name: "Close", exact: true }).click();
 
@@ -152,8 +152,8 @@ test("a common bus is scored against single drives by one action", async ({ page
   const bus = page.getByRole("dialog", { name: "Common DC bus: servo link" });
   const supply = bus.getByRole("button", { name: /24 V supply/ });
   await expect(supply.getByRole("img", { name: "Fails" })).toBeVisible();
-  await bus.getByLabel("24 V supply").fill("10");
-  await bus.getByLabel("24 V supply").press("Enter");
+  await bus.getByLabel("24 V supply, rated current").fill("10");
+  await bus.getByLabel("24 V supply, rated current").press("Enter");
   await expect(supply.getByRole("img", { name: "Holds" })).toBeVisible();
   await bus.getByRole("button", { name: "Compare with single drives" }).click();
   const sheet = page.getByRole("dialog", { name: /Ways to build L3/ });

@@ -21,8 +21,8 @@ test("the film bus trips in a common stop, a resistor takes the energy", async (
   await sheet.getByLabel("Its continuous power").press("Enter");
   await expect(stop.getByRole("img", { name: "Holds" })).toBeVisible();
   await expect(lab.getByText(/Burnt/)).toBeVisible();
-  await sheet.getByLabel("Common stop in").fill("0.01");
-  await sheet.getByLabel("Common stop in").press("Enter");
+  await sheet.getByLabel("Common stopping time").fill("0.01");
+  await sheet.getByLabel("Common stopping time").press("Enter");
   await expect(sheet.getByRole("alert")).toContainText("0.05");
 });
 

@@ -54,7 +54,7 @@ test("a bus, its cable and a motor on the line are added, judged and taken away 
   await page.getByRole("button", { name: "Add cable" }).click();
   await page.getByLabel("First end of cable 1").selectOption({ label: "400 V bus B" });
   await page.getByLabel("Other end of cable 1").selectOption({ label: "pump house" });
-  await page.getByLabel("cable 1: normally closed").click();
+  await page.getByLabel("Normally closed of cable 1").click();
   await expect(page.getByText("length and cross-section of cable 1").first()).toBeVisible();
   for (const [name, value] of [
     ["Length of cable 1", "220"],

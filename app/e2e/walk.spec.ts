@@ -144,8 +144,8 @@ test("a stale edit in a second window is refused, offered again and merged", asy
   const other = await context.newPage();
   await open(page, id, "/plant");
   await open(other, id, "/plant");
-  await page.getByLabel("Ambient, highest").fill("41");
-  await page.getByLabel("Ambient, highest").press("Enter");
+  await page.getByLabel("Highest ambient temperature").fill("41");
+  await page.getByLabel("Highest ambient temperature").press("Enter");
   await expect(page.getByText("Edit 2 saved")).toBeVisible();
   await other.getByLabel("Altitude").fill("700");
   await other.getByLabel("Altitude").press("Enter");
@@ -154,7 +154,7 @@ test("a stale edit in a second window is refused, offered again and merged", asy
   await dialog.getByRole("button", { name: "Save the merged version" }).click();
   await expect(other.getByText("Edit 3 saved")).toBeVisible();
   await expect(other.getByLabel("Altitude")).toHaveValue("700");
-  await expect(other.getByLabel("Ambient, highest")).toHaveValue("41");
+  await expect(other.getByLabel("Highest ambient temperature")).toHaveValue("41");
 });
 
 test("history has labels, compares and brings back", async ({ page, request }) => {
@@ -189,7 +189,7 @@ test("a winder is entered from its process sheet and shows torque over diameter"
   await enter("Taper to the full roll", "0");
   await enter("Core diameter", "90 mm");
   await enter("Full diameter", "610");
-  await enter("Width of the web", "0.8 m");
+  await enter("Web width", "0.8 m");
   await enter("Density of the roll", "920");
   await enter("Friction at the roll", "0");
   await enter("Gear ratio", "1");
@@ -206,7 +206,7 @@ test("a duty comes from a CSV whose bad row is named", async ({ page, request })
   const dialog = page.getByRole("dialog");
   await dialog.getByLabel("Rows").fill("hours;flow\n1200;100\n3000;sixty");
   await dialog.getByLabel("flow, % of rated").selectOption({ label: "flow" });
-  await dialog.getByLabel("hours a year").selectOption({ label: "hours" });
+  await dialog.getByLabel("hours per year").selectOption({ label: "hours" });
   await expect(dialog.getByRole("alert")).toContainText("row 2: flow, % of rated is “sixty”");
   await dialog.getByLabel("Rows").fill("hours;flow\n1200;100\n3000;60");
   await dialog.getByRole("button", { name: "Take 2 rows" }).click();
@@ -260,7 +260,7 @@ test("a data plate is entered by hand, checked as a whole, and stands among the 
   const plate = {
     Name: "Mill spare 7",
     Power: "75 hp",
-    "Current at that voltage": "98",
+    "Rated current": "98",
     Speed: "1482",
     Efficiency: "95.1",
     "Power factor": "0.99",

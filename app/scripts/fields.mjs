@@ -6,18 +6,22 @@ const { components } = JSON.parse(readFileSync(new URL("../../docs/api/cuadrilla
 // What is usual is left out.
 const fieldOf = (schema) => {
   const type = [schema.type].flat();
-  const field = type.includes("string")
-    ? { kind: "text", most: schema.maxLength }
-    : {
-        kind: "number",
-        unit: schema["x-unit"] ?? "",
-        min: schema.minimum ?? schema.exclusiveMinimum,
-        max: schema.maximum,
-        shown: schema["x-shown"],
-        aboveMin: schema.exclusiveMinimum !== undefined || undefined,
-        whole: type.includes("integer") || undefined,
-        optional: type.includes("null") || undefined,
-      };
+  const field = schema["x-words"]
+    ? { kind: "choice", choices: Object.fromEntries(schema.enum.map((value, i) => [value, schema["x-words"][i]])) }
+    : type.includes("boolean")
+      ? { kind: "switch" }
+      : type.includes("string")
+        ? { kind: "text", most: schema.maxLength }
+        : {
+            kind: "number",
+            unit: schema["x-unit"] ?? "",
+            min: schema.minimum ?? schema.exclusiveMinimum,
+            max: schema.maximum,
+            shown: schema["x-shown"],
+            aboveMin: schema.exclusiveMinimum !== undefined || undefined,
+            whole: type.includes("integer") || undefined,
+            optional: type.includes("null") || undefined,
+          };
   return {
     name: schema.title,
     help: schema.description,

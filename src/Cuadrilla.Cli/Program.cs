@@ -17,7 +17,7 @@ namespace Cuadrilla.Cli;
 /// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>, <c>schema</c>.</summary>
 internal static class Program
 {
-    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | schema";
+    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc NAME --schema | schema";
 
     private static int Main(string[] args)
     {
@@ -30,6 +30,7 @@ internal static class Program
                 ["do", var file] => Do(file, null),
                 ["do", var file, var target] => Do(file, target),
                 ["calc", var name] => Calc(name),
+                ["calc", var name, "--schema"] => Print(Calculation.Named(name).Schema()),
                 ["schema"] => Print(ProjectSchema.Text()),
                 _ => Refuse(Usage),
             };

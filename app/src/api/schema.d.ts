@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/{name}/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCalculationSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/assess": {
         parameters: {
             query?: never;
@@ -734,17 +750,17 @@ export interface components {
              */
             wantedRatio: null | number;
             /**
-             * Decimals not shown
+             * Implied decimals
              * @description Decimals of the setting that the follower's display does not show.
              */
             impliedDecimals: number;
             /**
-             * Largest setting
+             * Maximum setting
              * @description Largest number that the display takes.
              */
             largestSetting: null | number;
             /**
-             * Pulse input up to
+             * Maximum pulse frequency
              * @description Largest pulse frequency that the input counts.
              */
             inputLimitHz: null | number;
@@ -755,12 +771,12 @@ export interface components {
             sampleTimeS: null | number;
             /**
              * Leader’s ramp
-             * @description Time of the leader from rest to its largest speed.
+             * @description Time of the leader from rest to its maximum speed.
              */
             leaderRampS: null | number;
             /**
              * Follower’s ramp
-             * @description Shortest time of the follower from rest to its largest speed.
+             * @description Shortest time of the follower from rest to its maximum speed.
              */
             followerRampS: null | number;
             /**
@@ -786,7 +802,7 @@ export interface components {
             method: components["schemas"]["SharingMethod"];
             coupling: components["schemas"]["ShaftCoupling"];
             /**
-             * Runs on, one lost
+             * Run-on time, one lost
              * @description How long the rest is to carry the load when one unit is lost; open: for ever.
              */
             runOnS: null | number;
@@ -850,7 +866,7 @@ export interface components {
             /** Format: int32 */
             order: number;
             /**
-             * Background of a further order
+             * Background voltage of a further order
              * @description Harmonic voltage of this order that is there without this plant.
              */
             pct: null | number;
@@ -903,42 +919,58 @@ export interface components {
              */
             timeConstantMs: null | number;
             /**
-             * Output or relay for
+             * Switching capacity, DC
              * @description Rating for direct current of what switches the coil.
              */
             outputA: null | number;
-            suppression: components["schemas"]["CoilSuppression"];
-        };
-        /** @enum {unknown} */
-        BrakeCommand: "converter" | "machine-controller";
-        BrakeControl: {
-            by: components["schemas"]["BrakeCommand"];
             /**
-             * Released at torque
+             * Suppression
+             * @description What limits the voltage of the coil when it is switched off.
+             * @enum {string}
+             */
+            suppression: "none" | "diode" | "zener" | "varistor";
+        };
+        BrakeControl: {
+            /**
+             * Commanded by
+             * @description What commands the brake.
+             * @enum {string}
+             */
+            by: "converter" | "machine-controller";
+            /**
+             * Torque proved before release
              * @description Motor torque that must be there before the release.
              */
             provenPct: null | number;
             /**
-             * Speed after release
+             * Speed delay after release
              * @description From the release command to the speed reference when no position feedback says it is open.
              */
             speedAfterReleaseMs: null | number;
             /**
-             * Closes below speed
+             * Closing speed
              * @description Speed below which it closes.
              */
             closeBelowPct: null | number;
             /**
-             * Closes at the latest after
+             * Closing delay, at most
              * @description After the stop command, whichever comes first.
              */
             closeDelayS: null | number;
             /**
-             * Torque held after close
+             * Torque hold after closing
              * @description Torque held after the close command when no position feedback says it is closed.
              */
             holdMs: null | number;
+            /**
+             * Command feedback
+             * @description Whether the command is read back from the contactor.
+             */
             commandFeedback: boolean;
+            /**
+             * Position feedback
+             * @description Whether a switch tells that the brake is open.
+             */
             positionFeedback: boolean;
         };
         BrakeDocument: {
@@ -1033,7 +1065,7 @@ export interface components {
              */
             continuousKw: null | number;
             /**
-             * Window of its mean power
+             * Averaging time
              * @description Time over which its mean power counts; open: the project's.
              */
             windowS?: null | number;
@@ -1062,13 +1094,18 @@ export interface components {
              */
             nominalVoltageV: number;
             /**
-             * Withstand
+             * Short-time withstand current
              * @description Rated short-time withstand current of the switchgear.
              */
             withstandKa: null | number;
-            earthing?: components["schemas"]["EarthingSystem"];
             /**
-             * Class of environment
+             * Earthing system
+             * @description How neutral and exposed parts are connected to earth (IEC 60364-1).
+             * @enum {string}
+             */
+            earthing?: "not-stated" | "tn-s" | "tn-cs" | "tn-c" | "tt" | "it" | "corner-earthed";
+            /**
+             * Electromagnetic environment class
              * @description Compatibility class of IEC 61000-2-4 that its voltage is to keep.
              */
             environmentClass?: null | number;
@@ -1114,8 +1151,18 @@ export interface components {
              * @description Equal cables side by side.
              */
             parallelRuns: number;
-            material: components["schemas"]["ConductorMaterial"];
-            laying: components["schemas"]["CableLaying"];
+            /**
+             * Conductor
+             * @description Metal of the conductors.
+             * @enum {string}
+             */
+            material: "copper" | "aluminium";
+            /**
+             * Laying
+             * @description How single-core cables lie to each other.
+             * @enum {string}
+             */
+            laying: "trefoil" | "flat";
             /**
              * Key
              * @description Stable key of the link.
@@ -1128,6 +1175,10 @@ export interface components {
             name: string;
             fromBusId: string;
             toBusId: string;
+            /**
+             * Normally closed
+             * @description Whether it is closed where a scenario says nothing.
+             */
             normallyClosed: boolean;
         };
         BusLinkCoupler: {
@@ -1145,6 +1196,10 @@ export interface components {
             name: string;
             fromBusId: string;
             toBusId: string;
+            /**
+             * Normally closed
+             * @description Whether it is closed where a scenario says nothing.
+             */
             normallyClosed: boolean;
         };
         BusLoad: components["schemas"]["BusLoadLinear"] | components["schemas"]["BusLoadLineMotor"] | components["schemas"]["BusLoadSinglePhaseGroup"];
@@ -1167,7 +1222,7 @@ export interface components {
              */
             powerFactor: number;
             /**
-             * Load in service
+             * Loading
              * @description Mean load of its rating.
              */
             loadingPct: number;
@@ -1182,7 +1237,7 @@ export interface components {
              */
             lockedRotorPowerFactor: null | number;
             /**
-             * Starts an hour
+             * Starts per hour
              * @description How often it starts, for the permitted dip.
              */
             startsPerHour: number;
@@ -1237,7 +1292,7 @@ export interface components {
              */
             powerFactor: number;
             /**
-             * Fullest phase above the mean
+             * Largest phase above the mean
              * @description By how much the fullest phase carries more than the mean.
              */
             unevenPct: null | number;
@@ -1247,7 +1302,7 @@ export interface components {
              */
             thirdHarmonicPct: null | number;
             /**
-             * Neutral conductor
+             * Neutral current rating
              * @description Current that the neutral conductor carries for ever.
              */
             neutralA: null | number;
@@ -1263,8 +1318,6 @@ export interface components {
             name: string;
             busId: string;
         };
-        /** @enum {unknown} */
-        CableLaying: "trefoil" | "flat";
         Candidate: {
             itemId: string;
             name: string;
@@ -1300,7 +1353,7 @@ export interface components {
             name: string;
             busId: string;
             /**
-             * Power of a step
+             * Step rating
              * @description Reactive power of a step at the bus's nominal voltage, reactor included.
              */
             stepKvar: number;
@@ -1369,8 +1422,6 @@ export interface components {
             relief: string;
             reason: null | components["schemas"]["Reason"];
         };
-        /** @enum {unknown} */
-        CoilSuppression: "none" | "diode" | "zener" | "varistor";
         CommandDocument: {
             createdIds: string[];
             saved: components["schemas"]["ProjectDocument"];
@@ -1418,7 +1469,7 @@ export interface components {
              */
             busbarA: null | number;
             /**
-             * Common stop in
+             * Common stopping time
              * @description Time in which all members are to stop together; open: not asked.
              */
             stopTimeS: null | number;
@@ -1443,8 +1494,6 @@ export interface components {
             /** Format: double */
             breakEvenEnergyPerKwh: null | number;
         };
-        /** @enum {unknown} */
-        ConductorMaterial: "copper" | "aluminium";
         ContributionDocument: {
             id: string;
             tag: string;
@@ -1458,9 +1507,14 @@ export interface components {
         ConverterChoiceAcrossTheLine: {
             /** @enum {string} */
             kind: "across-the-line";
-            trip: components["schemas"]["TripClass"];
             /**
-             * Starts an hour
+             * Trip class
+             * @description Trip class of the overload protection (IEC 60947-4-1).
+             * @enum {string}
+             */
+            trip: "class10-a" | "class10" | "class20" | "class30";
+            /**
+             * Starts per hour
              * @description Starts wanted in an hour.
              */
             startsPerHour: number;
@@ -1474,7 +1528,12 @@ export interface components {
             /** @enum {string} */
             kind: "catalogue";
             itemId: string;
-            duty: components["schemas"]["OverloadDuty"];
+            /**
+             * Overload duty
+             * @description Rating by which the size is taken.
+             * @enum {string}
+             */
+            duty: "light" | "heavy";
             /**
              * Switching frequency
              * @description Higher is quieter and costs current and loss.
@@ -1486,17 +1545,47 @@ export interface components {
              */
             reason: string;
             braking: components["schemas"]["Braking"];
-            filter?: components["schemas"]["OutputFilter"];
-            feed?: components["schemas"]["SupplyFeed"];
-            control?: components["schemas"]["MotorControl"];
+            /**
+             * Output filter
+             * @description What stands between converter and motor cable.
+             * @default none
+             * @enum {string}
+             */
+            filter: "none" | "dv-dt" | "sine";
+            /**
+             * Supply phases
+             * @description Phases that reach the converter.
+             * @default three-phase
+             * @enum {string}
+             */
+            feed: "three-phase" | "two-phases";
+            /**
+             * Control
+             * @description How the converter controls the motor.
+             * @default vector
+             * @enum {string}
+             */
+            control: "scalar" | "vector" | "vector-with-encoder";
             /**
              * Modules in parallel
              * @description Equal modules side by side on one motor.
              * @default 1
              */
             modules: number;
-            wiring?: components["schemas"]["ModuleWiring"];
-            lightLoadFlux?: components["schemas"]["LightLoadFlux"];
+            /**
+             * Wiring of the modules
+             * @description How modules side by side meet the motor.
+             * @default separate-windings
+             * @enum {string}
+             */
+            wiring: "separate-windings" | "one-winding-with-chokes" | "one-winding-bare";
+            /**
+             * Flux at light load
+             * @description Whether the converter lowers the flux at light load.
+             * @default constant
+             * @enum {string}
+             */
+            lightLoadFlux: "constant" | "lowered";
         };
         ConverterChoiceNotChosen: {
             /** @enum {string} */
@@ -1511,9 +1600,14 @@ export interface components {
             kind: "soft-starter";
             itemId: string;
             settings: components["schemas"]["SoftStarterSettings"];
-            trip: components["schemas"]["TripClass"];
             /**
-             * Starts an hour
+             * Trip class
+             * @description Trip class of the overload protection (IEC 60947-4-1).
+             * @enum {string}
+             */
+            trip: "class10-a" | "class10" | "class20" | "class30";
+            /**
+             * Starts per hour
              * @description Starts wanted in an hour.
              */
             startsPerHour: number;
@@ -1531,9 +1625,14 @@ export interface components {
              * @description From switching on in star to the change to delta.
              */
             changeOverS: number;
-            trip: components["schemas"]["TripClass"];
             /**
-             * Starts an hour
+             * Trip class
+             * @description Trip class of the overload protection (IEC 60947-4-1).
+             * @enum {string}
+             */
+            trip: "class10-a" | "class10" | "class20" | "class30";
+            /**
+             * Starts per hour
              * @description Starts wanted in an hour.
              */
             startsPerHour: number;
@@ -1730,6 +1829,10 @@ export interface components {
         };
         DrivePointState: {
             drivePointId: string;
+            /**
+             * Running
+             * @description Whether it runs in this scenario.
+             */
             running: boolean;
             /**
              * Level
@@ -1776,13 +1879,11 @@ export interface components {
              */
             levelPu: number;
             /**
-             * Hours a year
+             * Operating hours per year
              * @description Hours of a year at that level.
              */
             hoursPerYear: number;
         };
-        /** @enum {unknown} */
-        EarthingSystem: "not-stated" | "tn-s" | "tn-cs" | "tn-c" | "tt" | "it" | "corner-earthed";
         EditRequest: {
             /** Format: int64 */
             basedOn: number;
@@ -1815,7 +1916,12 @@ export interface components {
              * @description Equal feeder cables side by side.
              */
             parallelRuns: number;
-            material: components["schemas"]["ConductorMaterial"];
+            /**
+             * Conductor
+             * @description Metal of the feeder’s conductors.
+             * @enum {string}
+             */
+            material: "copper" | "aluminium";
         };
         FeederOnBusbar: {
             /** @enum {string} */
@@ -1866,7 +1972,12 @@ export interface components {
              */
             startTimeS: null | number;
             duty: components["schemas"]["DutyPoint"][];
-            presentControl: components["schemas"]["PresentControl"];
+            /**
+             * Existing flow control
+             * @description How the flow is controlled as the machine runs today.
+             * @enum {string}
+             */
+            presentControl: "not-stated" | "outlet-throttle" | "inlet-vanes" | "bypass" | "on-off" | "two-speed-half" | "two-speed-two-thirds" | "staged";
             path: components["schemas"]["ParallelPath"];
             vaneCurve: components["schemas"]["VanePoint"][];
             /**
@@ -1966,13 +2077,31 @@ export interface components {
         GroupMember: {
             pointId: string;
             /**
-             * Motors alike
+             * Number of motors
              * @description How many motors of this kind hang on the converter.
              */
             count: number;
-            protection: components["schemas"]["MotorProtection"];
-            trip: components["schemas"]["TripClass"];
+            /**
+             * Overload protection
+             * @description What protects each motor of this kind.
+             * @enum {string}
+             */
+            protection: "overload-relay" | "thermistor" | "none";
+            /**
+             * Trip class
+             * @description Trip class of the overload protection (IEC 60947-4-1).
+             * @enum {string}
+             */
+            trip: "class10-a" | "class10" | "class20" | "class30";
+            /**
+             * Branch fused or rated
+             * @description Whether the branch is fused, or its cable stands the converter’s trip.
+             */
             branchFuse: boolean;
+            /**
+             * Switched on while others run
+             * @description Whether a motor of this kind is started on the running converter.
+             */
             switchedLate: boolean;
         };
         GroupMotorDocument: {
@@ -2035,23 +2164,23 @@ export interface components {
              */
             holdingNm: null | number;
             /**
-             * Releases in
+             * Release time
              * @description From current on to free.
              */
             releaseMs: null | number;
             /**
-             * Closes in
+             * Engagement time
              * @description Switched on the DC side, without suppression.
              */
             closeMs: null | number;
             /**
-             * Permitted work
+             * Permissible braking energy
              * @description Work that it stands in one emergency clamping.
              */
             permittedJ: null | number;
             /**
-             * Clampings with it
-             * @description Emergency clampings with that work until the lining is worn.
+             * Emergency engagements
+             * @description Emergency engagements with that work until the lining is worn.
              */
             permittedClampings: null | number;
             coil: components["schemas"]["BrakeCoil"];
@@ -2081,11 +2210,6 @@ export interface components {
             currentA: number;
             source: string;
         };
-        /**
-         * @default constant
-         * @enum {unknown}
-         */
-        LightLoadFlux: "constant" | "lowered";
         /** @enum {unknown} */
         LimitSense: "at-most" | "at-least";
         LineCurrentDocument: {
@@ -2130,7 +2254,7 @@ export interface components {
             dcBuses: components["schemas"]["CommonDcBus"][];
             arrangements: components["schemas"]["Arrangement"][];
             /**
-             * Name of the way in force
+             * Name of the variant in force
              * @description What the way on the board is called.
              */
             variantName: string;
@@ -2159,12 +2283,12 @@ export interface components {
         };
         LineupVariant: {
             /**
-             * Key of the way set aside
+             * Variant key
              * @description Stable key of the way.
              */
             id: string;
             /**
-             * Name of the way set aside
+             * Variant name
              * @description What people call this way.
              */
             name: string;
@@ -2226,7 +2350,7 @@ export interface components {
             /** @enum {string} */
             kind: "constant-torque";
             /**
-             * Torque of the machine
+             * Torque at the machine
              * @description Running torque at the machine's shaft.
              */
             torqueNm: null | number;
@@ -2236,12 +2360,12 @@ export interface components {
              */
             ratedSpeedRpm: null | number;
             /**
-             * Breakaway
+             * Breakaway torque
              * @description Of the running torque; 150 % is common.
              */
             breakawayPct: null | number;
             /**
-             * Lowest speed
+             * Minimum speed
              * @description Lowest speed at which it runs for long.
              */
             minSpeedPu: null | number;
@@ -2277,17 +2401,17 @@ export interface components {
              */
             frictionFactor: null | number;
             /**
-             * Secondary factor C
+             * Coefficient C (ISO 5048)
              * @description Secondary resistances, by the length of the belt (DIN 22101).
              */
             secondaryFactor: null | number;
             /**
-             * Idlers, per metre
+             * Idler mass per metre
              * @description Turning mass of the idlers, both strands.
              */
             rollerKgPerM: null | number;
             /**
-             * Belt, per metre
+             * Belt mass per metre
              * @description Mass of the belt, one strand.
              */
             beltKgPerM: null | number;
@@ -2297,7 +2421,7 @@ export interface components {
              */
             drumDiameterM: null | number;
             /**
-             * Breakaway
+             * Breakaway torque
              * @description Of the running torque; 150 % is common.
              */
             breakawayPct: null | number;
@@ -2313,7 +2437,7 @@ export interface components {
             /** @enum {string} */
             kind: "dosing-pump";
             /**
-             * Volume of a turn
+             * Displacement per revolution
              * @description Displacement of a turn of the pump.
              */
             displacementCm3PerRev: null | number;
@@ -2328,12 +2452,12 @@ export interface components {
              */
             pumpEfficiency: null | number;
             /**
-             * Speed at the largest dose
+             * Speed at maximum dose
              * @description Speed of the pump at the largest dose.
              */
             ratedSpeedRpm: null | number;
             /**
-             * Breakaway
+             * Breakaway torque
              * @description Of the running torque; 150 % is common.
              */
             breakawayPct: null | number;
@@ -2364,7 +2488,7 @@ export interface components {
              */
             ratedSpeedRpm: null | number;
             /**
-             * Breakaway
+             * Breakaway torque
              * @description Of the running torque; 150 % is common.
              */
             breakawayPct: null | number;
@@ -2405,12 +2529,12 @@ export interface components {
              */
             liftM: null | number;
             /**
-             * Cycles an hour
+             * Cycles per hour
              * @description Cycles up and down in an hour.
              */
             cyclesPerHour: null | number;
             /**
-             * Falls of rope
+             * Rope falls
              * @description Ropes that carry the load side by side.
              */
             falls: null | number;
@@ -2420,12 +2544,12 @@ export interface components {
              */
             drumDiameterM: null | number;
             /**
-             * Ropes and guides, efficiency
+             * Rope and guide efficiency
              * @description Efficiency of ropes, wheels and guides together.
              */
             efficiency: null | number;
             /**
-             * Rolling friction of the track
+             * Track rolling friction
              * @description Empty: the project’s, 0.01; nothing on a vertical track.
              */
             rollingFriction?: null | number;
@@ -2463,12 +2587,12 @@ export interface components {
              */
             rollers: null | number;
             /**
-             * Torque of a roller
+             * Torque per roller
              * @description Torque of a loaded roller.
              */
             torqueEachNm: null | number;
             /**
-             * Loaded at once
+             * Simultaneity factor
              * @description Share of the rollers that carries at once.
              */
             simultaneityPct: null | number;
@@ -2478,7 +2602,7 @@ export interface components {
              */
             ratedSpeedRpm: null | number;
             /**
-             * Breakaway
+             * Breakaway torque
              * @description Of the running torque; 150 % is common.
              */
             breakawayPct: null | number;
@@ -2488,14 +2612,19 @@ export interface components {
         LoadServoAxisLoad: {
             /** @enum {string} */
             kind: "servo-axis";
-            shape: components["schemas"]["MoveShape"];
+            /**
+             * Motion profile
+             * @description Profile of speed over time.
+             * @enum {string}
+             */
+            shape: "trapezoid" | "smooth-s";
             /**
              * Moved mass
              * @description Mass that the axis moves.
              */
             massKg: null | number;
             /**
-             * Way of a turn
+             * Travel per revolution
              * @description Way for a turn of screw, pinion or pulley.
              */
             feedMPerRev: null | number;
@@ -2505,12 +2634,12 @@ export interface components {
              */
             distanceM: null | number;
             /**
-             * Time of a move
+             * Move time
              * @description Time from rest to rest.
              */
             moveTimeS: null | number;
             /**
-             * Rest after it
+             * Dwell time
              * @description Rest after each move.
              */
             dwellS: null | number;
@@ -2542,6 +2671,10 @@ export interface components {
         LoadWinderLoad: {
             /** @enum {string} */
             kind: "winder";
+            /**
+             * Unwinds
+             * @description Whether the web leaves the roll: the drive then brakes all the time.
+             */
             unwinds: boolean;
             /**
              * Line speed
@@ -2569,7 +2702,7 @@ export interface components {
              */
             fullDiameterM: null | number;
             /**
-             * Width of the web
+             * Web width
              * @description Width of the web.
              */
             webWidthM: null | number;
@@ -2709,11 +2842,6 @@ export interface components {
             spoils: string;
             change: components["schemas"]["MitigationChange"];
         };
-        /**
-         * @default separate-windings
-         * @enum {unknown}
-         */
-        ModuleWiring: "separate-windings" | "one-winding-with-chokes" | "one-winding-bare";
         MotorCable: {
             /**
              * Length
@@ -2730,7 +2858,16 @@ export interface components {
              * @description Equal motor cables side by side.
              */
             parallelRuns: number;
-            material: components["schemas"]["ConductorMaterial"];
+            /**
+             * Conductor
+             * @description Metal of the motor cable’s conductors.
+             * @enum {string}
+             */
+            material: "copper" | "aluminium";
+            /**
+             * Screened
+             * @description Whether the motor cable has a screen, bonded at both ends.
+             */
             screened: boolean;
         };
         MotorChoice: components["schemas"]["MotorChoiceNotChosen"] | components["schemas"]["MotorChoiceFromCatalogue"];
@@ -2738,31 +2875,45 @@ export interface components {
             /** @enum {string} */
             kind: "catalogue";
             itemId: string;
-            cooling: components["schemas"]["MotorCooling"];
-            riseUsed: components["schemas"]["ThermalClass"];
-            connection: components["schemas"]["MotorConnection"];
+            /**
+             * Cooling
+             * @description What cools the motor.
+             * @enum {string}
+             */
+            cooling: "own-fan" | "separate-fan" | "surface";
+            /**
+             * Temperature rise used
+             * @description Class to which the winding’s temperature rise is used.
+             * @enum {string}
+             */
+            riseUsed: "b" | "f";
+            /**
+             * Winding connection
+             * @description How the winding is connected.
+             * @enum {string}
+             */
+            connection: "fitting" | "star" | "delta";
+            /**
+             * Insulated bearing, non-drive end
+             * @description Whether the bearing at the non-drive end is insulated.
+             */
             insulatedBearing: boolean;
             /**
              * Reason for this motor
              * @description Why this one where it is not the best candidate.
              */
             reason: string;
-            /** @default false */
+            /**
+             * Thermistors in the winding trip
+             * @description Whether thermistors in the winding switch the motor off.
+             * @default false
+             */
             thermistorTrips: boolean;
         };
         MotorChoiceNotChosen: {
             /** @enum {string} */
             kind: "not-chosen";
         };
-        /** @enum {unknown} */
-        MotorConnection: "fitting" | "star" | "delta";
-        /**
-         * @default vector
-         * @enum {unknown}
-         */
-        MotorControl: "scalar" | "vector" | "vector-with-encoder";
-        /** @enum {unknown} */
-        MotorCooling: "own-fan" | "separate-fan" | "surface";
         MotorItem: {
             id: string;
             series: string;
@@ -2830,11 +2981,7 @@ export interface components {
             limits?: components["schemas"]["MotorLimits"];
         };
         /** @enum {unknown} */
-        MotorProtection: "none" | "overload-relay" | "thermistor";
-        /** @enum {unknown} */
         MotorTechnology: "cage-induction" | "synchronous-reluctance" | "permanent-magnet" | "servo" | "dc-separately-excited";
-        /** @enum {unknown} */
-        MoveShape: "trapezoid" | "smooth-s";
         OrderDocument: {
             /** Format: int32 */
             order: number;
@@ -2882,8 +3029,6 @@ export interface components {
             pricePct: number;
             sinusoidal: boolean;
         };
-        /** @enum {unknown} */
-        OverloadDuty: "light" | "heavy";
         OverloadTrace: {
             /** Format: double */
             continuousA: number;
@@ -2915,7 +3060,12 @@ export interface components {
              * @description Version or date of that catalogue.
              */
             version: string;
-            kind: components["schemas"]["ConverterKind"];
+            /**
+             * Kind
+             * @description Kind of converter.
+             * @enum {string}
+             */
+            kind: "six-pulse" | "twelve-pulse" | "eighteen-pulse" | "active-front-end" | "direct" | "direct-with-bypass" | "thyristor-one-quadrant" | "thyristor-four-quadrant" | "servo" | "single-phase-input" | "inverter-module";
             /**
              * Size
              * @description Nominal size for light overload.
@@ -2992,17 +3142,17 @@ export interface components {
              */
             lossF90I100W: null | number;
             /**
-             * Stand-by loss
+             * Standby loss
              * @description Loss when energised but stopped.
              */
             standbyW: null | number;
             /**
-             * Link capacitance
+             * DC-link capacitance
              * @description Capacitance of the DC link.
              */
             capacitanceUf: null | number;
             /**
-             * Least brake resistance
+             * Minimum brake resistance
              * @description Least resistance that its chopper switches.
              */
             leastBrakeOhm: null | number;
@@ -3012,7 +3162,7 @@ export interface components {
              */
             shortCircuitKa: null | number;
             /**
-             * Factor fed by two phases
+             * Derating factor on two phases
              * @description Part of its current that is left when two conductors feed it.
              */
             singlePhaseFeedPu: null | number;
@@ -3058,7 +3208,12 @@ export interface components {
              * @description What people call the motor.
              */
             name: string;
-            technology: components["schemas"]["MotorTechnology"];
+            /**
+             * Kind
+             * @description Kind of motor.
+             * @enum {string}
+             */
+            technology: "cage-induction" | "synchronous-reluctance" | "permanent-magnet" | "servo" | "dc-separately-excited";
             /**
              * Class
              * @description Efficiency class on the plate, IE1 to IE5; – for none.
@@ -3090,7 +3245,7 @@ export interface components {
              */
             ratedSpeedRpm: number;
             /**
-             * Current at that voltage
+             * Rated current
              * @description Rated current at the rated voltage.
              */
             ratedCurrentA: number;
@@ -3135,7 +3290,7 @@ export interface components {
              */
             halfLoadPowerFactor: null | number;
             /**
-             * Magnets, V at 1000 rpm
+             * Back-EMF at 1000 rpm
              * @description Voltage between phases that the magnets induce at 1000 rpm.
              */
             backEmfVPerKrpm: null | number;
@@ -3145,7 +3300,7 @@ export interface components {
              */
             inertiaKgM2: null | number;
             /**
-             * Mechanical limit
+             * Maximum mechanical speed
              * @description Highest speed that bearings and rotor stand.
              */
             maxSpeedRpm: null | number;
@@ -3210,22 +3365,35 @@ export interface components {
              */
             ratedRiseK?: null | number;
             /**
-             * Stall time, warm
+             * Safe stall time, warm
              * @description Time that the warm rotor stands locked at full voltage.
              */
             stallTimeS?: null | number;
             /**
-             * Starts an hour
-             * @description Starts an hour that it stands.
+             * Starts per hour
+             * @description Starts per hour that it stands.
              */
             startsPerHour?: null | number;
             /**
-             * Winding stands, peak
+             * Winding withstand, peak
              * @description Peak voltage between phases that the winding stands repeatedly.
              */
             withstandV?: null | number;
+            /**
+             * Suitable for converter supply
+             * @description Whether its maker states that it is made for converter supply.
+             */
             forConverter?: boolean;
-            explosion?: components["schemas"]["ExplosionProtection"];
+            /**
+             * Explosion protection
+             * @description Type of protection on its plate (IEC 60079-0).
+             * @enum {string}
+             */
+            explosion?: "none" | "flameproof" | "increased-safety" | "pressurised" | "dust-by-enclosure";
+            /**
+             * Certified for converter supply
+             * @description Whether its certificate states operation on a converter.
+             */
             certifiedForConverter?: boolean;
         };
         OwnMotorDocument: {
@@ -3492,8 +3660,6 @@ export interface components {
             /** Format: double */
             apparentKva: number;
         };
-        /** @enum {unknown} */
-        PresentControl: "not-stated" | "outlet-throttle" | "inlet-vanes" | "bypass" | "on-off" | "two-speed-half" | "two-speed-two-thirds" | "staged";
         ProblemDocument: {
             type: string;
             title: string;
@@ -3548,7 +3714,7 @@ export interface components {
         RatioAxis: {
             pointId: string;
             /**
-             * Pulses a turn
+             * Pulses per revolution
              * @description Pulses of a turn of the motor.
              */
             pulsesPerTurn: null | number;
@@ -3558,7 +3724,7 @@ export interface components {
              */
             gearRatio: null | number;
             /**
-             * Way or volume of a turn
+             * Travel or displacement per revolution
              * @description What a turn of the machine moves, in the stated unit.
              */
             unitsPerMachineTurn: null | number;
@@ -3568,13 +3734,13 @@ export interface components {
              */
             unit: string;
             /**
-             * Least speed
-             * @description Least speed of the motor in use.
+             * Minimum speed
+             * @description Minimum speed of the motor in use.
              */
             leastRpm: null | number;
             /**
-             * Largest speed
-             * @description Largest speed of the motor in use, above the least.
+             * Maximum speed
+             * @description Maximum speed of the motor in use, above the least.
              */
             largestRpm: null | number;
         };
@@ -3592,12 +3758,12 @@ export interface components {
         };
         ResistorPulse: {
             /**
-             * Time of a pulse
+             * Pulse duration
              * @description Length of a pulse that the resistor stands; ascending.
              */
             timeS?: number;
             /**
-             * Power of a pulse
+             * Pulse power
              * @description Power that it stands for so long.
              */
             powerPu?: number;
@@ -3699,39 +3865,47 @@ export interface components {
             /** @enum {string} */
             kind: "modular";
             /**
-             * Axes it computes
+             * Maximum number of axes
              * @description Axes that the control unit computes.
              */
             largestAxes: null | number;
+            /**
+             * In a low-voltage cabinet
+             * @description Whether control and axis modules stand in a cabinet without power parts.
+             */
             apart: boolean;
             /**
-             * 24 V supply
+             * 24 V supply, rated current
              * @description Rated current of the 24 V supply.
              */
             supply24A: null | number;
             /**
-             * Control unit takes
+             * 24 V current, control unit
              * @description Current of the control unit at 24 V.
              */
             controlUnit24A: null | number;
             /**
-             * Supply module takes
+             * 24 V current, supply module
              * @description Current of the supply module's electronics at 24 V.
              */
             supplyModule24A: null | number;
             /**
-             * Each axis takes
+             * 24 V current, axis module
              * @description Current of each axis module with its encoder at 24 V.
              */
             axisModule24A: null | number;
+            /**
+             * Brakes on the 24 V supply
+             * @description Whether the holding brakes take their power from the same 24 V supply.
+             */
             brakesOn24V: boolean;
             /**
-             * Link up to
+             * Maximum DC-link capacitance
              * @description Largest capacitance on the link; open: the supply module's own limit.
              */
             largestCapacitanceUf: null | number;
             /**
-             * Cables up to
+             * Maximum cable length
              * @description Largest sum of all motor cables behind the supply module.
              */
             largestCableM: null | number;
@@ -3816,7 +3990,7 @@ export interface components {
              */
             droopPct: null | number;
             /**
-             * Error of speed reference
+             * Speed reference error
              * @description By how much its speed reference or measurement is off.
              */
             speedErrorPct: null | number;
@@ -3836,7 +4010,7 @@ export interface components {
             /** @enum {string} */
             kind: "speed-trim";
             /**
-             * Largest trim
+             * Maximum trim
              * @description Largest trim of a follower's speed.
              */
             trimPct: null | number;
@@ -3873,12 +4047,12 @@ export interface components {
              */
             altitudeM: number;
             /**
-             * Ambient, highest
+             * Highest ambient temperature
              * @description Hottest air at the motors and outside the cabinets.
              */
             ambientMaxC: number;
             /**
-             * Cabinet air above it
+             * Cabinet temperature rise
              * @description By how much the air at the converters is warmer than outside.
              */
             cabinetAirRiseK: number;
@@ -3911,8 +4085,6 @@ export interface components {
              */
             toRpm: number;
         };
-        /** @enum {unknown} */
-        SoftStartMode: "voltage-ramp" | "current-ramp" | "current-limit";
         SoftStarterItem: {
             id: string;
             series: string;
@@ -3939,7 +4111,12 @@ export interface components {
             derating: components["schemas"]["SiteDerating"];
         };
         SoftStarterSettings: {
-            mode: components["schemas"]["SoftStartMode"];
+            /**
+             * Start mode
+             * @description What the soft starter raises.
+             * @enum {string}
+             */
+            mode: "voltage-ramp" | "current-ramp" | "current-limit";
             /**
              * Initial value
              * @description Voltage, or current of the motor's set current, with which the ramp begins; a voltage up to 100 %.
@@ -3956,15 +4133,19 @@ export interface components {
              */
             currentLimitPct: number;
             /**
-             * Kick voltage
+             * Kick-start voltage
              * @description Voltage of a short pulse that breaks a stuck machine loose; 0: none.
              */
             kickPct: number;
             /**
-             * Kick time
+             * Kick-start time
              * @description Length of that pulse.
              */
             kickS: number;
+            /**
+             * Inside-delta connection
+             * @description Whether the soft starter stands in the delta, with six conductors to the motor.
+             */
             insideDelta: boolean;
             /**
              * Stop ramp
@@ -4003,12 +4184,12 @@ export interface components {
              */
             unbalancePct: null | number;
             /**
-             * Background 5th
+             * Background voltage, 5th
              * @description 5th harmonic voltage that is there without this plant; negative turns it by half a turn.
              */
             backgroundV5Pct: null | number;
             /**
-             * Background 7th
+             * Background voltage, 7th
              * @description 7th harmonic voltage that is there without this plant.
              */
             backgroundV7Pct: null | number;
@@ -4043,12 +4224,12 @@ export interface components {
             /** @enum {string} */
             kind: "fault-level";
             /**
-             * Fault level, largest
+             * Short-circuit power, maximum
              * @description Largest initial symmetrical short-circuit power at the source's bus.
              */
             shortCircuitMva: null | number;
             /**
-             * Fault level, least
+             * Short-circuit power, minimum
              * @description For dips and distortion; not above the largest.
              */
             leastMva: null | number;
@@ -4067,12 +4248,12 @@ export interface components {
              */
             ratedKva: null | number;
             /**
-             * Subtransient X″d
+             * Subtransient reactance X″d
              * @description Subtransient reactance on its rating.
              */
             subtransientPct: null | number;
             /**
-             * Negative seq. X2
+             * Negative-sequence reactance X2
              * @description Negative-sequence reactance on its rating.
              */
             negativeSequencePct: null | number;
@@ -4087,7 +4268,7 @@ export interface components {
              */
             ratedKw?: null | number;
             /**
-             * Transient X′d
+             * Transient reactance X′d
              * @description Governs dips of 0.1 s and more.
              */
             transientPct?: null | number;
@@ -4138,7 +4319,12 @@ export interface components {
              */
             application: string;
             settings: components["schemas"]["SoftStarterSettings"];
-            trip: components["schemas"]["TripClass"];
+            /**
+             * Trip class
+             * @description Trip class of the overload protection (IEC 60947-4-1).
+             * @enum {string}
+             */
+            trip: "class10-a" | "class10" | "class20" | "class30";
         };
         StartTrace: {
             /** Format: double */
@@ -4259,11 +4445,6 @@ export interface components {
             /** Format: double */
             shortCircuitRatio: null | number;
         };
-        /**
-         * @default three-phase
-         * @enum {unknown}
-         */
-        SupplyFeed: "three-phase" | "two-phases";
         SupplyModuleDocument: {
             id: string;
             kind: components["schemas"]["SupplyModuleKind"];
@@ -4311,7 +4492,7 @@ export interface components {
              */
             energyPerKwh: number;
             /**
-             * Demand, per kW and year
+             * Demand charge, per kW and year
              * @description Price of the highest demand.
              */
             demandPerKwYear: number;
@@ -4321,7 +4502,7 @@ export interface components {
              */
             co2KgPerKwh: number;
             /**
-             * Money per price point
+             * Currency per price-index point
              * @description What a point of the catalogue's price index costs.
              */
             currencyPerIndexPoint: number;
@@ -4386,8 +4567,6 @@ export interface components {
             /** Format: double */
             paybackYears: null | number;
         };
-        /** @enum {unknown} */
-        ThermalClass: "b" | "f";
         TorqueAtSpeed: {
             /** Format: double */
             speedRpm: number;
@@ -4423,7 +4602,7 @@ export interface components {
              */
             ratedKva: number;
             /**
-             * Short-circuit voltage
+             * Short-circuit impedance
              * @description Impedance voltage at rated current, uk.
              */
             ukPct: number;
@@ -4437,8 +4616,18 @@ export interface components {
              * @description Loss in the core; not above 5 % of the rating.
              */
             noLoadLossKw: number;
-            vectorGroup: components["schemas"]["VectorGroup"];
-            cooling: components["schemas"]["TransformerCooling"];
+            /**
+             * Vector group
+             * @description Connection of the windings and clock number (IEC 60076-1).
+             * @enum {string}
+             */
+            vectorGroup: "dyn11" | "dyn5" | "dyn1" | "dyn7" | "yd11" | "yd5" | "yzn11" | "yzn5" | "yyn0" | "dd0" | "dzn0";
+            /**
+             * Cooling
+             * @description What carries the heat away.
+             * @enum {string}
+             */
+            cooling: "dry" | "oil";
             /**
              * Eddy-loss share
              * @description Winding eddy loss over the resistive loss at rated current, P_EC-R.
@@ -4455,8 +4644,6 @@ export interface components {
              */
             noLoadSecondaryPct?: null | number;
         };
-        /** @enum {unknown} */
-        TransformerCooling: "dry" | "oil";
         TransformerDocument: {
             transformerId: string;
             /** Format: double */
@@ -4486,8 +4673,6 @@ export interface components {
              */
             powerPu: number;
         };
-        /** @enum {unknown} */
-        VectorGroup: "dyn11" | "dyn5" | "dyn1" | "dyn7" | "yd11" | "yd5" | "yzn11" | "yzn5" | "yyn0" | "dd0" | "dzn0";
         /** @enum {unknown} */
         Verdict: "holds" | "tight" | "fails" | "needs-data" | "not-applicable";
         VerdictCounts: {
@@ -5165,6 +5350,46 @@ export interface operations {
             };
             /** @description Unsupported Media Type */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getCalculationSchema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -105,6 +105,7 @@ export function TextField({
 export function ChoiceField<T extends string>({
   label,
   note,
+  help,
   value,
   choices,
   onCommit,
@@ -116,7 +117,7 @@ export function ChoiceField<T extends string>({
   const id = useId();
   const [problem, setProblem] = useState<Outcome>();
   return (
-    <Row id={id} label={label} note={note} problem={problem}>
+    <Row id={id} label={label} note={note} help={help} problem={problem}>
       <select
         id={id}
         className="entry"
@@ -136,13 +137,15 @@ export function ChoiceField<T extends string>({
 /** Yes or no. */
 export function SwitchField({
   label,
+  note,
+  help,
   value,
   onCommit,
 }: Shell & { readonly value: boolean; readonly onCommit: (value: boolean) => Promise<Outcome> }) {
   const id = useId();
   const [problem, setProblem] = useState<Outcome>();
   return (
-    <Row id={id} label={label} problem={problem}>
+    <Row id={id} label={label} note={note} help={help} problem={problem}>
       <input
         id={id}
         type="checkbox"

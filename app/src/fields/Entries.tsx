@@ -1,10 +1,10 @@
-import { CellQuantity, CellText } from "../components/CellFields";
+import { CellChoice, CellQuantity, CellSwitch, CellText } from "../components/CellFields";
 import type { Outcome } from "../components/draft";
-import { QuantityField, TextField } from "../components/Fields";
+import { ChoiceField, QuantityField, SwitchField, TextField } from "../components/Fields";
 import type { Quantity } from "./units";
 import { editOf, quantityOf, rangeOf, type Field } from "./field";
 
-type Value = number | string | null | undefined;
+type Value = number | string | boolean | null | undefined;
 type Keys<F, T> = readonly (keyof F & keyof T & string)[];
 
 /** Changes part of a record; what names the edit. */
@@ -26,10 +26,25 @@ export function Entry({
   readonly quantity?: Quantity;
   readonly onCommit: (value: never) => Promise<Outcome>;
 }) {
-  const commit = onCommit as (value: number | string | null) => Promise<Outcome>;
+  const commit = onCommit as (value: number | string | boolean | null) => Promise<Outcome>;
   const note = field.helpShown ? field.help : undefined;
   if (field.kind === "text") {
     return <TextField label={label} note={note} help={field.help} value={String(value ?? "")} onCommit={commit} />;
+  }
+  if (field.kind === "switch") {
+    return <SwitchField label={label} note={note} help={field.help} value={value === true} onCommit={commit} />;
+  }
+  if (field.kind === "choice") {
+    return (
+      <ChoiceField
+        label={label}
+        note={note}
+        help={field.help}
+        value={String(value)}
+        choices={field.choices}
+        onCommit={commit}
+      />
+    );
   }
   const open = placeholder ?? field.whenOpen;
   return (
@@ -85,10 +100,16 @@ export function CellEntry({
   readonly width?: string;
   readonly onCommit: (value: never) => Promise<Outcome>;
 }) {
-  const commit = onCommit as (value: number | string | null) => Promise<Outcome>;
+  const commit = onCommit as (value: number | string | boolean | null) => Promise<Outcome>;
   const label = `${field.name} of ${whose}`;
   if (field.kind === "text") {
     return <CellText label={label} value={String(value ?? "")} onCommit={commit} />;
+  }
+  if (field.kind === "switch") {
+    return <CellSwitch label={label} value={value === true} onCommit={commit} />;
+  }
+  if (field.kind === "choice") {
+    return <CellChoice label={label} value={String(value)} choices={field.choices} onCommit={commit} />;
   }
   const shared = { label, quantity: quantityOf(field), ...(width === undefined ? {} : { width }) };
   return field.optional ? (

@@ -31,7 +31,26 @@ export interface TextField {
   readonly helpShown?: true;
 }
 
-export type Field = NumberField | TextField;
+/** Yes or no. */
+export interface SwitchField {
+  readonly kind: "switch";
+  readonly name: string;
+  readonly help: string;
+  readonly whenOpen?: string;
+  readonly helpShown?: true;
+}
+
+/** One of a few, each with its words. */
+export interface ChoiceField {
+  readonly kind: "choice";
+  readonly name: string;
+  readonly help: string;
+  readonly choices: Readonly<Record<string, string>>;
+  readonly whenOpen?: string;
+  readonly helpShown?: true;
+}
+
+export type Field = NumberField | TextField | SwitchField | ChoiceField;
 export type FieldTable = Readonly<Record<string, Readonly<Record<string, Field>>>>;
 
 const q = quantities;

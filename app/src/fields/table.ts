@@ -41,7 +41,7 @@ export const fields = {
       optional: true,
     },
     impliedDecimals: {
-      name: "Decimals not shown",
+      name: "Implied decimals",
       help: "Decimals of the setting that the follower's display does not show.",
       kind: "number",
       unit: "",
@@ -50,7 +50,7 @@ export const fields = {
       whole: true,
     },
     largestSetting: {
-      name: "Largest setting",
+      name: "Maximum setting",
       help: "Largest number that the display takes.",
       kind: "number",
       unit: "",
@@ -59,7 +59,7 @@ export const fields = {
       optional: true,
     },
     inputLimitHz: {
-      name: "Pulse input up to",
+      name: "Maximum pulse frequency",
       help: "Largest pulse frequency that the input counts.",
       kind: "number",
       unit: "Hz",
@@ -79,7 +79,7 @@ export const fields = {
     },
     leaderRampS: {
       name: "Leader’s ramp",
-      help: "Time of the leader from rest to its largest speed.",
+      help: "Time of the leader from rest to its maximum speed.",
       kind: "number",
       unit: "s",
       min: 0.01,
@@ -88,7 +88,7 @@ export const fields = {
     },
     followerRampS: {
       name: "Follower’s ramp",
-      help: "Shortest time of the follower from rest to its largest speed.",
+      help: "Shortest time of the follower from rest to its maximum speed.",
       kind: "number",
       unit: "s",
       min: 0.01,
@@ -101,7 +101,7 @@ export const fields = {
   },
   ArrangementSharedShaft: {
     runOnS: {
-      name: "Runs on, one lost",
+      name: "Run-on time, one lost",
       help: "How long the rest is to carry the load when one unit is lost; open: for ever.",
       kind: "number",
       unit: "s",
@@ -116,7 +116,7 @@ export const fields = {
   },
   BackgroundOrder: {
     pct: {
-      name: "Background of a further order",
+      name: "Background voltage of a further order",
       help: "Harmonic voltage of this order that is there without this plant.",
       kind: "number",
       unit: "%",
@@ -165,7 +165,7 @@ export const fields = {
       optional: true,
     },
     outputA: {
-      name: "Output or relay for",
+      name: "Switching capacity, DC",
       help: "Rating for direct current of what switches the coil.",
       kind: "number",
       unit: "A",
@@ -173,10 +173,22 @@ export const fields = {
       max: 100,
       optional: true,
     },
+    suppression: {
+      name: "Suppression",
+      help: "What limits the voltage of the coil when it is switched off.",
+      kind: "choice",
+      choices: { none: "none", diode: "diode, cathode at plus", zener: "diode and zener diode", varistor: "varistor" },
+    },
   },
   BrakeControl: {
+    by: {
+      name: "Commanded by",
+      help: "What commands the brake.",
+      kind: "choice",
+      choices: { converter: "converter", "machine-controller": "machine controller" },
+    },
     provenPct: {
-      name: "Released at torque",
+      name: "Torque proved before release",
       help: "Motor torque that must be there before the release.",
       kind: "number",
       unit: "% of rated",
@@ -185,7 +197,7 @@ export const fields = {
       optional: true,
     },
     speedAfterReleaseMs: {
-      name: "Speed after release",
+      name: "Speed delay after release",
       help: "From the release command to the speed reference when no position feedback says it is open.",
       kind: "number",
       unit: "ms",
@@ -194,7 +206,7 @@ export const fields = {
       optional: true,
     },
     closeBelowPct: {
-      name: "Closes below speed",
+      name: "Closing speed",
       help: "Speed below which it closes.",
       kind: "number",
       unit: "% of rated speed",
@@ -203,7 +215,7 @@ export const fields = {
       optional: true,
     },
     closeDelayS: {
-      name: "Closes at the latest after",
+      name: "Closing delay, at most",
       help: "After the stop command, whichever comes first.",
       kind: "number",
       unit: "s",
@@ -214,13 +226,23 @@ export const fields = {
       helpShown: true,
     },
     holdMs: {
-      name: "Torque held after close",
+      name: "Torque hold after closing",
       help: "Torque held after the close command when no position feedback says it is closed.",
       kind: "number",
       unit: "ms",
       min: 0,
       max: 10000,
       optional: true,
+    },
+    commandFeedback: {
+      name: "Command feedback",
+      help: "Whether the command is read back from the contactor.",
+      kind: "switch",
+    },
+    positionFeedback: {
+      name: "Position feedback",
+      help: "Whether a switch tells that the brake is open.",
+      kind: "switch",
     },
   },
   BrakingDcInjection: {
@@ -266,7 +288,7 @@ export const fields = {
       helpShown: true,
     },
     windowS: {
-      name: "Window of its mean power",
+      name: "Averaging time",
       help: "Time over which its mean power counts; open: the project's.",
       kind: "number",
       unit: "s",
@@ -288,7 +310,7 @@ export const fields = {
       max: 69000,
     },
     withstandKa: {
-      name: "Withstand",
+      name: "Short-time withstand current",
       help: "Rated short-time withstand current of the switchgear.",
       kind: "number",
       unit: "kA",
@@ -296,8 +318,22 @@ export const fields = {
       max: 300,
       optional: true,
     },
+    earthing: {
+      name: "Earthing system",
+      help: "How neutral and exposed parts are connected to earth (IEC 60364-1).",
+      kind: "choice",
+      choices: {
+        "not-stated": "not stated",
+        "tn-s": "TN-S",
+        "tn-cs": "TN-C-S",
+        "tn-c": "TN-C",
+        tt: "TT",
+        it: "IT",
+        "corner-earthed": "corner earthed",
+      },
+    },
     environmentClass: {
-      name: "Class of environment",
+      name: "Electromagnetic environment class",
       help: "Compatibility class of IEC 61000-2-4 that its voltage is to keep.",
       kind: "number",
       unit: "",
@@ -335,12 +371,34 @@ export const fields = {
       max: 12,
       whole: true,
     },
+    material: {
+      name: "Conductor",
+      help: "Metal of the conductors.",
+      kind: "choice",
+      choices: { copper: "copper", aluminium: "aluminium" },
+    },
+    laying: {
+      name: "Laying",
+      help: "How single-core cables lie to each other.",
+      kind: "choice",
+      choices: { trefoil: "trefoil", flat: "flat" },
+    },
     id: { name: "Key", help: "Stable key of the link.", kind: "text", most: 60 },
     name: { name: "Name", help: "What people call the link.", kind: "text", most: 60 },
+    normallyClosed: {
+      name: "Normally closed",
+      help: "Whether it is closed where a scenario says nothing.",
+      kind: "switch",
+    },
   },
   BusLinkCoupler: {
     id: { name: "Key", help: "Stable key of the link.", kind: "text", most: 60 },
     name: { name: "Name", help: "What people call the link.", kind: "text", most: 60 },
+    normallyClosed: {
+      name: "Normally closed",
+      help: "Whether it is closed where a scenario says nothing.",
+      kind: "switch",
+    },
   },
   BusLoadLineMotor: {
     ratedKw: {
@@ -368,14 +426,7 @@ export const fields = {
       min: 0.3,
       max: 1,
     },
-    loadingPct: {
-      name: "Load in service",
-      help: "Mean load of its rating.",
-      kind: "number",
-      unit: "%",
-      min: 0,
-      max: 120,
-    },
+    loadingPct: { name: "Loading", help: "Mean load of its rating.", kind: "number", unit: "%", min: 0, max: 120 },
     lockedRotorCurrentPu: {
       name: "Locked-rotor current",
       help: "Starting current over rated current.",
@@ -394,7 +445,7 @@ export const fields = {
       optional: true,
     },
     startsPerHour: {
-      name: "Starts an hour",
+      name: "Starts per hour",
       help: "How often it starts, for the permitted dip.",
       kind: "number",
       unit: "1/h",
@@ -442,7 +493,7 @@ export const fields = {
       max: 1,
     },
     unevenPct: {
-      name: "Fullest phase above the mean",
+      name: "Largest phase above the mean",
       help: "By how much the fullest phase carries more than the mean.",
       kind: "number",
       unit: "%",
@@ -460,7 +511,7 @@ export const fields = {
       optional: true,
     },
     neutralA: {
-      name: "Neutral conductor",
+      name: "Neutral current rating",
       help: "Current that the neutral conductor carries for ever.",
       kind: "number",
       unit: "A",
@@ -476,7 +527,7 @@ export const fields = {
     id: { name: "Key", help: "Stable key of the bank.", kind: "text", most: 60 },
     name: { name: "Name", help: "What people call the bank.", kind: "text", most: 60 },
     stepKvar: {
-      name: "Power of a step",
+      name: "Step rating",
       help: "Reactive power of a step at the bus's nominal voltage, reactor included.",
       kind: "number",
       unit: "kvar",
@@ -551,7 +602,7 @@ export const fields = {
       optional: true,
     },
     stopTimeS: {
-      name: "Common stop in",
+      name: "Common stopping time",
       help: "Time in which all members are to stop together; open: not asked.",
       kind: "number",
       unit: "s",
@@ -563,8 +614,14 @@ export const fields = {
     reason: { name: "Reason", help: "Why this arrangement.", kind: "text", most: 300 },
   },
   ConverterChoiceAcrossTheLine: {
+    trip: {
+      name: "Trip class",
+      help: "Trip class of the overload protection (IEC 60947-4-1).",
+      kind: "choice",
+      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+    },
     startsPerHour: {
-      name: "Starts an hour",
+      name: "Starts per hour",
       help: "Starts wanted in an hour.",
       kind: "number",
       unit: "1/h",
@@ -574,6 +631,12 @@ export const fields = {
     reason: { name: "Reason", help: "Why this way of starting.", kind: "text", most: 300 },
   },
   ConverterChoiceFromCatalogue: {
+    duty: {
+      name: "Overload duty",
+      help: "Rating by which the size is taken.",
+      kind: "choice",
+      choices: { light: "light overload", heavy: "heavy overload" },
+    },
     switchingKhz: {
       name: "Switching frequency",
       help: "Higher is quieter and costs current and loss.",
@@ -588,6 +651,28 @@ export const fields = {
       kind: "text",
       most: 300,
     },
+    filter: {
+      name: "Output filter",
+      help: "What stands between converter and motor cable.",
+      kind: "choice",
+      choices: { none: "none", "dv-dt": "dv/dt filter", sine: "sine filter" },
+    },
+    feed: {
+      name: "Supply phases",
+      help: "Phases that reach the converter.",
+      kind: "choice",
+      choices: { "three-phase": "three", "two-phases": "two, derated" },
+    },
+    control: {
+      name: "Control",
+      help: "How the converter controls the motor.",
+      kind: "choice",
+      choices: {
+        scalar: "scalar, voltage over frequency",
+        vector: "vector, no encoder",
+        "vector-with-encoder": "vector with encoder",
+      },
+    },
     modules: {
       name: "Modules in parallel",
       help: "Equal modules side by side on one motor.",
@@ -597,10 +682,32 @@ export const fields = {
       max: 8,
       whole: true,
     },
+    wiring: {
+      name: "Wiring of the modules",
+      help: "How modules side by side meet the motor.",
+      kind: "choice",
+      choices: {
+        "separate-windings": "a winding for each",
+        "one-winding-with-chokes": "one winding, a choke each",
+        "one-winding-bare": "one winding, no chokes",
+      },
+    },
+    lightLoadFlux: {
+      name: "Flux at light load",
+      help: "Whether the converter lowers the flux at light load.",
+      kind: "choice",
+      choices: { constant: "whole: full torque at once", lowered: "lowered with the torque, as fans allow" },
+    },
   },
   ConverterChoiceSoftStarter: {
+    trip: {
+      name: "Trip class",
+      help: "Trip class of the overload protection (IEC 60947-4-1).",
+      kind: "choice",
+      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+    },
     startsPerHour: {
-      name: "Starts an hour",
+      name: "Starts per hour",
       help: "Starts wanted in an hour.",
       kind: "number",
       unit: "1/h",
@@ -618,8 +725,14 @@ export const fields = {
       min: 0.5,
       max: 120,
     },
+    trip: {
+      name: "Trip class",
+      help: "Trip class of the overload protection (IEC 60947-4-1).",
+      kind: "choice",
+      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+    },
     startsPerHour: {
-      name: "Starts an hour",
+      name: "Starts per hour",
       help: "Starts wanted in an hour.",
       kind: "number",
       unit: "1/h",
@@ -637,6 +750,7 @@ export const fields = {
     name: { name: "Name", help: "What people call the machine.", kind: "text", most: 80 },
   },
   DrivePointState: {
+    running: { name: "Running", help: "Whether it runs in this scenario.", kind: "switch" },
     levelPu: {
       name: "Level",
       help: "Flow, speed or rate of cycles in this scenario.",
@@ -720,7 +834,7 @@ export const fields = {
       aboveMin: true,
     },
     hoursPerYear: {
-      name: "Hours a year",
+      name: "Operating hours per year",
       help: "Hours of a year at that level.",
       kind: "number",
       unit: "h",
@@ -755,6 +869,12 @@ export const fields = {
       min: 1,
       max: 12,
       whole: true,
+    },
+    material: {
+      name: "Conductor",
+      help: "Metal of the feeder’s conductors.",
+      kind: "choice",
+      choices: { copper: "copper", aluminium: "aluminium" },
     },
   },
   FluidMachine: {
@@ -827,6 +947,21 @@ export const fields = {
       max: 600,
       optional: true,
     },
+    presentControl: {
+      name: "Existing flow control",
+      help: "How the flow is controlled as the machine runs today.",
+      kind: "choice",
+      choices: {
+        "not-stated": "not stated",
+        "outlet-throttle": "outlet damper or throttling valve",
+        "inlet-vanes": "inlet vanes",
+        bypass: "bypass",
+        "on-off": "on and off",
+        "two-speed-half": "two speeds 1 : 2",
+        "two-speed-two-thirds": "two speeds 2 : 3",
+        staged: "machines staged",
+      },
+    },
     stopTimeS: {
       name: "Stop time",
       help: "From rated speed to rest.",
@@ -840,13 +975,35 @@ export const fields = {
   },
   GroupMember: {
     count: {
-      name: "Motors alike",
+      name: "Number of motors",
       help: "How many motors of this kind hang on the converter.",
       kind: "number",
       unit: "",
       min: 1,
       max: 200,
       whole: true,
+    },
+    protection: {
+      name: "Overload protection",
+      help: "What protects each motor of this kind.",
+      kind: "choice",
+      choices: { "overload-relay": "overload relay", thermistor: "thermistors", none: "none of its own" },
+    },
+    trip: {
+      name: "Trip class",
+      help: "Trip class of the overload protection (IEC 60947-4-1).",
+      kind: "choice",
+      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+    },
+    branchFuse: {
+      name: "Branch fused or rated",
+      help: "Whether the branch is fused, or its cable stands the converter’s trip.",
+      kind: "switch",
+    },
+    switchedLate: {
+      name: "Switched on while others run",
+      help: "Whether a motor of this kind is started on the running converter.",
+      kind: "switch",
     },
   },
   HoldingBrakeSpringApplied: {
@@ -860,7 +1017,7 @@ export const fields = {
       optional: true,
     },
     releaseMs: {
-      name: "Releases in",
+      name: "Release time",
       help: "From current on to free.",
       kind: "number",
       unit: "ms",
@@ -869,7 +1026,7 @@ export const fields = {
       optional: true,
     },
     closeMs: {
-      name: "Closes in",
+      name: "Engagement time",
       help: "Switched on the DC side, without suppression.",
       kind: "number",
       unit: "ms",
@@ -879,7 +1036,7 @@ export const fields = {
       helpShown: true,
     },
     permittedJ: {
-      name: "Permitted work",
+      name: "Permissible braking energy",
       help: "Work that it stands in one emergency clamping.",
       kind: "number",
       unit: "J",
@@ -888,8 +1045,8 @@ export const fields = {
       optional: true,
     },
     permittedClampings: {
-      name: "Clampings with it",
-      help: "Emergency clampings with that work until the lining is worn.",
+      name: "Emergency engagements",
+      help: "Emergency engagements with that work until the lining is worn.",
       kind: "number",
       unit: "",
       min: 1,
@@ -902,7 +1059,7 @@ export const fields = {
     tag: { name: "Tag", help: "Short name on drawings, for example L1.", kind: "text", most: 20 },
     name: { name: "Name", help: "What people call the lineup.", kind: "text", most: 80 },
     variantName: {
-      name: "Name of the way in force",
+      name: "Name of the variant in force",
       help: "What the way on the board is called.",
       kind: "text",
       most: 60,
@@ -910,12 +1067,12 @@ export const fields = {
     reason: { name: "Reason", help: "Why this way was adopted.", kind: "text", most: 300 },
   },
   LineupVariant: {
-    id: { name: "Key of the way set aside", help: "Stable key of the way.", kind: "text", most: 60 },
-    name: { name: "Name of the way set aside", help: "What people call this way.", kind: "text", most: 60 },
+    id: { name: "Variant key", help: "Stable key of the way.", kind: "text", most: 60 },
+    name: { name: "Variant name", help: "What people call this way.", kind: "text", most: 60 },
   },
   LoadConstantTorqueLoad: {
     torqueNm: {
-      name: "Torque of the machine",
+      name: "Torque at the machine",
       help: "Running torque at the machine's shaft.",
       kind: "number",
       unit: "Nm",
@@ -934,7 +1091,7 @@ export const fields = {
       optional: true,
     },
     breakawayPct: {
-      name: "Breakaway",
+      name: "Breakaway torque",
       help: "Of the running torque; 150 % is common.",
       kind: "number",
       unit: "%",
@@ -944,7 +1101,7 @@ export const fields = {
       helpShown: true,
     },
     minSpeedPu: {
-      name: "Lowest speed",
+      name: "Minimum speed",
       help: "Lowest speed at which it runs for long.",
       kind: "number",
       unit: "of rated",
@@ -1003,7 +1160,7 @@ export const fields = {
       helpShown: true,
     },
     secondaryFactor: {
-      name: "Secondary factor C",
+      name: "Coefficient C (ISO 5048)",
       help: "Secondary resistances, by the length of the belt (DIN 22101).",
       kind: "number",
       unit: "",
@@ -1012,7 +1169,7 @@ export const fields = {
       optional: true,
     },
     rollerKgPerM: {
-      name: "Idlers, per metre",
+      name: "Idler mass per metre",
       help: "Turning mass of the idlers, both strands.",
       kind: "number",
       unit: "kg/m",
@@ -1021,7 +1178,7 @@ export const fields = {
       optional: true,
     },
     beltKgPerM: {
-      name: "Belt, per metre",
+      name: "Belt mass per metre",
       help: "Mass of the belt, one strand.",
       kind: "number",
       unit: "kg/m",
@@ -1040,7 +1197,7 @@ export const fields = {
       optional: true,
     },
     breakawayPct: {
-      name: "Breakaway",
+      name: "Breakaway torque",
       help: "Of the running torque; 150 % is common.",
       kind: "number",
       unit: "%",
@@ -1062,7 +1219,7 @@ export const fields = {
   },
   LoadDosingPumpLoad: {
     displacementCm3PerRev: {
-      name: "Volume of a turn",
+      name: "Displacement per revolution",
       help: "Displacement of a turn of the pump.",
       kind: "number",
       unit: "cm³",
@@ -1092,7 +1249,7 @@ export const fields = {
       optional: true,
     },
     ratedSpeedRpm: {
-      name: "Speed at the largest dose",
+      name: "Speed at maximum dose",
       help: "Speed of the pump at the largest dose.",
       kind: "number",
       unit: "rpm",
@@ -1101,7 +1258,7 @@ export const fields = {
       optional: true,
     },
     breakawayPct: {
-      name: "Breakaway",
+      name: "Breakaway torque",
       help: "Of the running torque; 150 % is common.",
       kind: "number",
       unit: "%",
@@ -1143,7 +1300,7 @@ export const fields = {
       optional: true,
     },
     breakawayPct: {
-      name: "Breakaway",
+      name: "Breakaway torque",
       help: "Of the running torque; 150 % is common.",
       kind: "number",
       unit: "%",
@@ -1212,7 +1369,7 @@ export const fields = {
       optional: true,
     },
     cyclesPerHour: {
-      name: "Cycles an hour",
+      name: "Cycles per hour",
       help: "Cycles up and down in an hour.",
       kind: "number",
       unit: "",
@@ -1221,7 +1378,7 @@ export const fields = {
       optional: true,
     },
     falls: {
-      name: "Falls of rope",
+      name: "Rope falls",
       help: "Ropes that carry the load side by side.",
       kind: "number",
       unit: "",
@@ -1240,7 +1397,7 @@ export const fields = {
       optional: true,
     },
     efficiency: {
-      name: "Ropes and guides, efficiency",
+      name: "Rope and guide efficiency",
       help: "Efficiency of ropes, wheels and guides together.",
       kind: "number",
       unit: "",
@@ -1250,7 +1407,7 @@ export const fields = {
       optional: true,
     },
     rollingFriction: {
-      name: "Rolling friction of the track",
+      name: "Track rolling friction",
       help: "Empty: the project’s, 0.01; nothing on a vertical track.",
       kind: "number",
       unit: "",
@@ -1291,7 +1448,7 @@ export const fields = {
       optional: true,
     },
     torqueEachNm: {
-      name: "Torque of a roller",
+      name: "Torque per roller",
       help: "Torque of a loaded roller.",
       kind: "number",
       unit: "Nm",
@@ -1301,7 +1458,7 @@ export const fields = {
       optional: true,
     },
     simultaneityPct: {
-      name: "Loaded at once",
+      name: "Simultaneity factor",
       help: "Share of the rollers that carries at once.",
       kind: "number",
       unit: "%",
@@ -1319,7 +1476,7 @@ export const fields = {
       optional: true,
     },
     breakawayPct: {
-      name: "Breakaway",
+      name: "Breakaway torque",
       help: "Of the running torque; 150 % is common.",
       kind: "number",
       unit: "%",
@@ -1330,6 +1487,12 @@ export const fields = {
     },
   },
   LoadServoAxisLoad: {
+    shape: {
+      name: "Motion profile",
+      help: "Profile of speed over time.",
+      kind: "choice",
+      choices: { trapezoid: "a third each: speed up, travel, brake", "smooth-s": "smooth, without jerk" },
+    },
     massKg: {
       name: "Moved mass",
       help: "Mass that the axis moves.",
@@ -1341,7 +1504,7 @@ export const fields = {
       optional: true,
     },
     feedMPerRev: {
-      name: "Way of a turn",
+      name: "Travel per revolution",
       help: "Way for a turn of screw, pinion or pulley.",
       kind: "number",
       unit: "m",
@@ -1361,7 +1524,7 @@ export const fields = {
       optional: true,
     },
     moveTimeS: {
-      name: "Time of a move",
+      name: "Move time",
       help: "Time from rest to rest.",
       kind: "number",
       unit: "s",
@@ -1370,7 +1533,7 @@ export const fields = {
       optional: true,
     },
     dwellS: {
-      name: "Rest after it",
+      name: "Dwell time",
       help: "Rest after each move.",
       kind: "number",
       unit: "s",
@@ -1410,6 +1573,11 @@ export const fields = {
     },
   },
   LoadWinderLoad: {
+    unwinds: {
+      name: "Unwinds",
+      help: "Whether the web leaves the roll: the drive then brakes all the time.",
+      kind: "switch",
+    },
     lineSpeedMPerS: {
       name: "Line speed",
       help: "Speed of the web.",
@@ -1459,7 +1627,7 @@ export const fields = {
       optional: true,
     },
     webWidthM: {
-      name: "Width of the web",
+      name: "Web width",
       help: "Width of the web.",
       kind: "number",
       unit: "m",
@@ -1515,13 +1683,52 @@ export const fields = {
       max: 12,
       whole: true,
     },
+    material: {
+      name: "Conductor",
+      help: "Metal of the motor cable’s conductors.",
+      kind: "choice",
+      choices: { copper: "copper", aluminium: "aluminium" },
+    },
+    screened: { name: "Screened", help: "Whether the motor cable has a screen, bonded at both ends.", kind: "switch" },
   },
   MotorChoiceFromCatalogue: {
+    cooling: {
+      name: "Cooling",
+      help: "What cools the motor.",
+      kind: "choice",
+      choices: {
+        "own-fan": "fan on its own shaft",
+        "separate-fan": "separately driven fan",
+        surface: "surface alone, no fan",
+      },
+    },
+    riseUsed: {
+      name: "Temperature rise used",
+      help: "Class to which the winding’s temperature rise is used.",
+      kind: "choice",
+      choices: { b: "class B (80 K), long life", f: "class F (105 K)" },
+    },
+    connection: {
+      name: "Winding connection",
+      help: "How the winding is connected.",
+      kind: "choice",
+      choices: { fitting: "whichever fits the supply", star: "star (Y)", delta: "delta (Δ)" },
+    },
+    insulatedBearing: {
+      name: "Insulated bearing, non-drive end",
+      help: "Whether the bearing at the non-drive end is insulated.",
+      kind: "switch",
+    },
     reason: {
       name: "Reason for this motor",
       help: "Why this one where it is not the best candidate.",
       kind: "text",
       most: 300,
+    },
+    thermistorTrips: {
+      name: "Thermistors in the winding trip",
+      help: "Whether thermistors in the winding switch the motor off.",
+      kind: "switch",
     },
   },
   OwnConverter: {
@@ -1529,6 +1736,24 @@ export const fields = {
     name: { name: "Name", help: "Name in its catalogue.", kind: "text", most: 80 },
     catalogue: { name: "Catalogue", help: "Catalogue that it comes from.", kind: "text", most: 80 },
     version: { name: "Version of the catalogue", help: "Version or date of that catalogue.", kind: "text", most: 40 },
+    kind: {
+      name: "Kind",
+      help: "Kind of converter.",
+      kind: "choice",
+      choices: {
+        "six-pulse": "six-pulse",
+        "twelve-pulse": "twelve-pulse",
+        "eighteen-pulse": "eighteen-pulse",
+        "active-front-end": "active front end",
+        direct: "direct converter",
+        "direct-with-bypass": "direct converter with line bypass",
+        "thyristor-one-quadrant": "thyristor, one quadrant",
+        "thyristor-four-quadrant": "thyristor, four quadrants",
+        servo: "servo drive",
+        "single-phase-input": "single-phase input",
+        "inverter-module": "inverter module",
+      },
+    },
     ratedKw: {
       name: "Size",
       help: "Nominal size for light overload.",
@@ -1655,7 +1880,7 @@ export const fields = {
       optional: true,
     },
     standbyW: {
-      name: "Stand-by loss",
+      name: "Standby loss",
       help: "Loss when energised but stopped.",
       kind: "number",
       unit: "W",
@@ -1664,7 +1889,7 @@ export const fields = {
       optional: true,
     },
     capacitanceUf: {
-      name: "Link capacitance",
+      name: "DC-link capacitance",
       help: "Capacitance of the DC link.",
       kind: "number",
       unit: "µF",
@@ -1673,7 +1898,7 @@ export const fields = {
       optional: true,
     },
     leastBrakeOhm: {
-      name: "Least brake resistance",
+      name: "Minimum brake resistance",
       help: "Least resistance that its chopper switches.",
       kind: "number",
       unit: "Ω",
@@ -1691,7 +1916,7 @@ export const fields = {
       optional: true,
     },
     singlePhaseFeedPu: {
-      name: "Factor fed by two phases",
+      name: "Derating factor on two phases",
       help: "Part of its current that is left when two conductors feed it.",
       kind: "number",
       unit: "",
@@ -1757,6 +1982,18 @@ export const fields = {
   OwnMotor: {
     id: { name: "Motor key", help: "Stable key of the motor.", kind: "text", most: 60 },
     name: { name: "Name", help: "What people call the motor.", kind: "text", most: 80 },
+    technology: {
+      name: "Kind",
+      help: "Kind of motor.",
+      kind: "choice",
+      choices: {
+        "cage-induction": "cage induction",
+        "synchronous-reluctance": "synchronous reluctance",
+        "permanent-magnet": "permanent magnet",
+        servo: "servo",
+        "dc-separately-excited": "DC, separately excited",
+      },
+    },
     efficiencyClass: {
       name: "Class",
       help: "Efficiency class on the plate, IE1 to IE5; – for none.",
@@ -1792,7 +2029,7 @@ export const fields = {
     ratedFrequencyHz: { name: "Frequency", help: "Rated frequency.", kind: "number", unit: "Hz", min: 5, max: 1000 },
     ratedSpeedRpm: { name: "Speed", help: "Rated speed.", kind: "number", unit: "rpm", min: 10, max: 30000 },
     ratedCurrentA: {
-      name: "Current at that voltage",
+      name: "Rated current",
       help: "Rated current at the rated voltage.",
       kind: "number",
       unit: "A",
@@ -1872,7 +2109,7 @@ export const fields = {
       optional: true,
     },
     backEmfVPerKrpm: {
-      name: "Magnets, V at 1000 rpm",
+      name: "Back-EMF at 1000 rpm",
       help: "Voltage between phases that the magnets induce at 1000 rpm.",
       kind: "number",
       unit: "V per 1000 rpm",
@@ -1892,7 +2129,7 @@ export const fields = {
       optional: true,
     },
     maxSpeedRpm: {
-      name: "Mechanical limit",
+      name: "Maximum mechanical speed",
       help: "Highest speed that bearings and rotor stand.",
       kind: "number",
       unit: "rpm",
@@ -2016,7 +2253,7 @@ export const fields = {
       optional: true,
     },
     stallTimeS: {
-      name: "Stall time, warm",
+      name: "Safe stall time, warm",
       help: "Time that the warm rotor stands locked at full voltage.",
       kind: "number",
       unit: "s",
@@ -2025,8 +2262,8 @@ export const fields = {
       optional: true,
     },
     startsPerHour: {
-      name: "Starts an hour",
-      help: "Starts an hour that it stands.",
+      name: "Starts per hour",
+      help: "Starts per hour that it stands.",
       kind: "number",
       unit: "1/h",
       min: 0,
@@ -2035,13 +2272,35 @@ export const fields = {
       optional: true,
     },
     withstandV: {
-      name: "Winding stands, peak",
+      name: "Winding withstand, peak",
       help: "Peak voltage between phases that the winding stands repeatedly.",
       kind: "number",
       unit: "V",
       min: 300,
       max: 20000,
       optional: true,
+    },
+    forConverter: {
+      name: "Suitable for converter supply",
+      help: "Whether its maker states that it is made for converter supply.",
+      kind: "switch",
+    },
+    explosion: {
+      name: "Explosion protection",
+      help: "Type of protection on its plate (IEC 60079-0).",
+      kind: "choice",
+      choices: {
+        none: "none: safe areas",
+        flameproof: "flameproof enclosure, Ex db",
+        "increased-safety": "increased safety, Ex eb",
+        pressurised: "pressurised, Ex pxb",
+        "dust-by-enclosure": "dust, by enclosure, Ex tb",
+      },
+    },
+    certifiedForConverter: {
+      name: "Certified for converter supply",
+      help: "Whether its certificate states operation on a converter.",
+      kind: "switch",
     },
   },
   ParallelPathCommon: {
@@ -2100,7 +2359,7 @@ export const fields = {
   },
   RatioAxis: {
     pulsesPerTurn: {
-      name: "Pulses a turn",
+      name: "Pulses per revolution",
       help: "Pulses of a turn of the motor.",
       kind: "number",
       unit: "",
@@ -2119,7 +2378,7 @@ export const fields = {
       optional: true,
     },
     unitsPerMachineTurn: {
-      name: "Way or volume of a turn",
+      name: "Travel or displacement per revolution",
       help: "What a turn of the machine moves, in the stated unit.",
       kind: "number",
       unit: "",
@@ -2130,8 +2389,8 @@ export const fields = {
     },
     unit: { name: "Unit", help: "Unit of what it moves: m, L, pieces.", kind: "text", most: 12 },
     leastRpm: {
-      name: "Least speed",
-      help: "Least speed of the motor in use.",
+      name: "Minimum speed",
+      help: "Minimum speed of the motor in use.",
       kind: "number",
       unit: "rpm",
       min: 0,
@@ -2139,8 +2398,8 @@ export const fields = {
       optional: true,
     },
     largestRpm: {
-      name: "Largest speed",
-      help: "Largest speed of the motor in use, above the least.",
+      name: "Maximum speed",
+      help: "Maximum speed of the motor in use, above the least.",
       kind: "number",
       unit: "rpm",
       min: 0,
@@ -2151,7 +2410,7 @@ export const fields = {
   },
   ResistorPulse: {
     timeS: {
-      name: "Time of a pulse",
+      name: "Pulse duration",
       help: "Length of a pulse that the resistor stands; ascending.",
       kind: "number",
       unit: "s",
@@ -2159,7 +2418,7 @@ export const fields = {
       max: 3600,
     },
     powerPu: {
-      name: "Power of a pulse",
+      name: "Pulse power",
       help: "Power that it stands for so long.",
       kind: "number",
       unit: "× continuous",
@@ -2173,7 +2432,7 @@ export const fields = {
   },
   ServoControlModular: {
     largestAxes: {
-      name: "Axes it computes",
+      name: "Maximum number of axes",
       help: "Axes that the control unit computes.",
       kind: "number",
       unit: "",
@@ -2181,8 +2440,13 @@ export const fields = {
       max: 64,
       optional: true,
     },
+    apart: {
+      name: "In a low-voltage cabinet",
+      help: "Whether control and axis modules stand in a cabinet without power parts.",
+      kind: "switch",
+    },
     supply24A: {
-      name: "24 V supply",
+      name: "24 V supply, rated current",
       help: "Rated current of the 24 V supply.",
       kind: "number",
       unit: "A",
@@ -2191,7 +2455,7 @@ export const fields = {
       optional: true,
     },
     controlUnit24A: {
-      name: "Control unit takes",
+      name: "24 V current, control unit",
       help: "Current of the control unit at 24 V.",
       kind: "number",
       unit: "A",
@@ -2200,7 +2464,7 @@ export const fields = {
       optional: true,
     },
     supplyModule24A: {
-      name: "Supply module takes",
+      name: "24 V current, supply module",
       help: "Current of the supply module's electronics at 24 V.",
       kind: "number",
       unit: "A",
@@ -2209,7 +2473,7 @@ export const fields = {
       optional: true,
     },
     axisModule24A: {
-      name: "Each axis takes",
+      name: "24 V current, axis module",
       help: "Current of each axis module with its encoder at 24 V.",
       kind: "number",
       unit: "A",
@@ -2217,8 +2481,13 @@ export const fields = {
       max: 50,
       optional: true,
     },
+    brakesOn24V: {
+      name: "Brakes on the 24 V supply",
+      help: "Whether the holding brakes take their power from the same 24 V supply.",
+      kind: "switch",
+    },
     largestCapacitanceUf: {
-      name: "Link up to",
+      name: "Maximum DC-link capacitance",
       help: "Largest capacitance on the link; open: the supply module's own limit.",
       kind: "number",
       unit: "µF",
@@ -2228,7 +2497,7 @@ export const fields = {
       whenOpen: "supply decides",
     },
     largestCableM: {
-      name: "Cables up to",
+      name: "Maximum cable length",
       help: "Largest sum of all motor cables behind the supply module.",
       kind: "number",
       unit: "m",
@@ -2270,7 +2539,7 @@ export const fields = {
       optional: true,
     },
     speedErrorPct: {
-      name: "Error of speed reference",
+      name: "Speed reference error",
       help: "By how much its speed reference or measurement is off.",
       kind: "number",
       unit: "%",
@@ -2281,7 +2550,7 @@ export const fields = {
   },
   SharingMethodSpeedTrim: {
     trimPct: {
-      name: "Largest trim",
+      name: "Maximum trim",
       help: "Largest trim of a follower's speed.",
       kind: "number",
       unit: "%",
@@ -2329,7 +2598,7 @@ export const fields = {
       max: 5000,
     },
     ambientMaxC: {
-      name: "Ambient, highest",
+      name: "Highest ambient temperature",
       help: "Hottest air at the motors and outside the cabinets.",
       kind: "number",
       unit: "°C",
@@ -2337,7 +2606,7 @@ export const fields = {
       max: 60,
     },
     cabinetAirRiseK: {
-      name: "Cabinet air above it",
+      name: "Cabinet temperature rise",
       help: "By how much the air at the converters is warmer than outside.",
       kind: "number",
       unit: "K",
@@ -2364,6 +2633,16 @@ export const fields = {
     },
   },
   SoftStarterSettings: {
+    mode: {
+      name: "Start mode",
+      help: "What the soft starter raises.",
+      kind: "choice",
+      choices: {
+        "voltage-ramp": "voltage ramp",
+        "current-ramp": "current ramp",
+        "current-limit": "current limit at once",
+      },
+    },
     initialPct: {
       name: "Initial value",
       help: "Voltage, or current of the motor's set current, with which the ramp begins; a voltage up to 100 %.",
@@ -2390,14 +2669,19 @@ export const fields = {
       helpShown: true,
     },
     kickPct: {
-      name: "Kick voltage",
+      name: "Kick-start voltage",
       help: "Voltage of a short pulse that breaks a stuck machine loose; 0: none.",
       kind: "number",
       unit: "% voltage",
       min: 0,
       max: 100,
     },
-    kickS: { name: "Kick time", help: "Length of that pulse.", kind: "number", unit: "s", min: 0, max: 2 },
+    kickS: { name: "Kick-start time", help: "Length of that pulse.", kind: "number", unit: "s", min: 0, max: 2 },
+    insideDelta: {
+      name: "Inside-delta connection",
+      help: "Whether the soft starter stands in the delta, with six conductors to the motor.",
+      kind: "switch",
+    },
     stopRampS: {
       name: "Stop ramp",
       help: "Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop.",
@@ -2428,7 +2712,7 @@ export const fields = {
       whenOpen: "none stated",
     },
     backgroundV5Pct: {
-      name: "Background 5th",
+      name: "Background voltage, 5th",
       help: "5th harmonic voltage that is there without this plant; negative turns it by half a turn.",
       kind: "number",
       unit: "%",
@@ -2438,7 +2722,7 @@ export const fields = {
       whenOpen: "none stated",
     },
     backgroundV7Pct: {
-      name: "Background 7th",
+      name: "Background voltage, 7th",
       help: "7th harmonic voltage that is there without this plant.",
       kind: "number",
       unit: "%",
@@ -2490,7 +2774,7 @@ export const fields = {
   },
   SourceStrengthFaultLevel: {
     shortCircuitMva: {
-      name: "Fault level, largest",
+      name: "Short-circuit power, maximum",
       help: "Largest initial symmetrical short-circuit power at the source's bus.",
       kind: "number",
       unit: "MVA",
@@ -2499,7 +2783,7 @@ export const fields = {
       optional: true,
     },
     leastMva: {
-      name: "Fault level, least",
+      name: "Short-circuit power, minimum",
       help: "For dips and distortion; not above the largest.",
       kind: "number",
       unit: "MVA",
@@ -2530,7 +2814,7 @@ export const fields = {
       optional: true,
     },
     subtransientPct: {
-      name: "Subtransient X″d",
+      name: "Subtransient reactance X″d",
       help: "Subtransient reactance on its rating.",
       kind: "number",
       unit: "%",
@@ -2539,7 +2823,7 @@ export const fields = {
       optional: true,
     },
     negativeSequencePct: {
-      name: "Negative seq. X2",
+      name: "Negative-sequence reactance X2",
       help: "Negative-sequence reactance on its rating.",
       kind: "number",
       unit: "%",
@@ -2567,7 +2851,7 @@ export const fields = {
       optional: true,
     },
     transientPct: {
-      name: "Transient X′d",
+      name: "Transient reactance X′d",
       help: "Governs dips of 0.1 s and more.",
       kind: "number",
       unit: "%",
@@ -2594,6 +2878,12 @@ export const fields = {
       kind: "text",
       most: 40,
     },
+    trip: {
+      name: "Trip class",
+      help: "Trip class of the overload protection (IEC 60947-4-1).",
+      kind: "choice",
+      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+    },
   },
   Tariff: {
     currency: { name: "Currency", help: "Code or sign with which money is shown.", kind: "text", most: 4 },
@@ -2606,7 +2896,7 @@ export const fields = {
       max: 100,
     },
     demandPerKwYear: {
-      name: "Demand, per kW and year",
+      name: "Demand charge, per kW and year",
       help: "Price of the highest demand.",
       kind: "number",
       unit: "per kW and year",
@@ -2622,7 +2912,7 @@ export const fields = {
       max: 5,
     },
     currencyPerIndexPoint: {
-      name: "Money per price point",
+      name: "Currency per price-index point",
       help: "What a point of the catalogue's price index costs.",
       kind: "number",
       unit: "per point",
@@ -2667,7 +2957,7 @@ export const fields = {
     name: { name: "Name", help: "What people call the transformer.", kind: "text", most: 60 },
     ratedKva: { name: "Rating", help: "Rated apparent power.", kind: "number", unit: "kVA", min: 1, max: 100000 },
     ukPct: {
-      name: "Short-circuit voltage",
+      name: "Short-circuit impedance",
       help: "Impedance voltage at rated current, uk.",
       kind: "number",
       unit: "%",
@@ -2689,6 +2979,30 @@ export const fields = {
       unit: "kW",
       min: 0,
       max: 5000,
+    },
+    vectorGroup: {
+      name: "Vector group",
+      help: "Connection of the windings and clock number (IEC 60076-1).",
+      kind: "choice",
+      choices: {
+        dyn11: "Dyn11",
+        dyn5: "Dyn5",
+        dyn1: "Dyn1",
+        dyn7: "Dyn7",
+        yd11: "Yd11",
+        yd5: "Yd5",
+        yzn11: "Yzn11",
+        yzn5: "Yzn5",
+        yyn0: "Yyn0",
+        dd0: "Dd0",
+        dzn0: "Dzn0",
+      },
+    },
+    cooling: {
+      name: "Cooling",
+      help: "What carries the heat away.",
+      kind: "choice",
+      choices: { dry: "dry", oil: "oil" },
     },
     eddyLossPu: {
       name: "Eddy-loss share",

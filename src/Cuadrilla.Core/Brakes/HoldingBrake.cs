@@ -17,7 +17,7 @@ public abstract record HoldingBrake
     /// <param name="ReleaseMs">From current on to free, ms.</param>
     /// <param name="CloseMs">From current off to full torque, switched on the DC side without suppression, ms.</param>
     /// <param name="PermittedJ">Work that it stands in one emergency clamping, J.</param>
-    /// <param name="PermittedClampings">Emergency clampings with that work until the lining is worn.</param>
+    /// <param name="PermittedClampings">Emergency engagements with that work until the lining is worn.</param>
     /// <param name="Coil">Its coil and what switches it.</param>
     /// <param name="Control">Who commands it, and when.</param>
     public sealed record SpringApplied(

@@ -57,7 +57,7 @@ public sealed record LineupDefaults
     [Default("follower-rounding-pct")]
     public double FollowerRoundingPct { get; init; }
 
-    /// <summary>Permitted size of one pulse in the sampling time, % of the least speed.</summary>
+    /// <summary>Permitted size of one pulse in the sampling time, % of the minimum speed.</summary>
     [Default("follower-resolution-pct")]
     public double FollowerResolutionPct { get; init; }
 

@@ -30,7 +30,7 @@ public enum FeedWay
 /// <param name="Way">How.</param>
 public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : PlantCommand
 {
-    // Values to start from: two starts an hour are what makers of cage motors usually permit; five seconds in star.
+    // Values to start from: two starts per hour are what makers of cage motors usually permit; five seconds in star.
     private const double UsualStartsPerHour = 2;
     private const double UsualChangeOverS = 5;
 

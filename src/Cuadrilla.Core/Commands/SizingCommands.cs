@@ -70,7 +70,7 @@ public enum SizedPart
     Both,
 }
 
-/// <summary>Puts the best candidate on each drive point: of those that fit the one of the lowest lifetime cost.</summary>
+/// <summary>Puts the best candidate on each drive point: of those that fit the one of the lowest life-cycle cost.</summary>
 /// <param name="PointIds">Which; a member of a group stands for its group.</param>
 /// <param name="Part">What is sized; a motor on the line keeps its starter.</param>
 public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : PlantCommand

@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.FrontEnds;
 
 namespace Cuadrilla.Core.Converters;
@@ -180,7 +182,7 @@ public sealed record ConverterSize(double WidthMm, double HeightMm, double Depth
 /// <param name="TimeS">For how long, s.</param>
 /// <param name="CycleS">How often, s.</param>
 /// <param name="PeakPu">Current never exceeded, in parts of the continuous current.</param>
-public sealed record OverloadRating(double CurrentPu, double TimeS, double CycleS, double PeakPu)
+public sealed record OverloadRating([Above(1, 10)] double CurrentPu, [Above(0, 1e5)] double TimeS, double CycleS, [Range(1, 20)] double PeakPu)
 {
     /// <summary>
     /// Current in parts of the continuous one that may flow for a time: equal heat above the continuous current,

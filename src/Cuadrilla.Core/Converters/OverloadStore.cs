@@ -1,9 +1,12 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Converters;
 
 /// <summary>A current that flows for a time.</summary>
 /// <param name="DurationS">Duration, s.</param>
 /// <param name="CurrentA">Current, A.</param>
-public readonly record struct CurrentForTime(double DurationS, double CurrentA);
+public readonly record struct CurrentForTime([Above(0, 1e6)] double DurationS, [Range(0, 1e6)] double CurrentA);
 
 /// <summary>A moment of the store.</summary>
 /// <param name="TimeS">Time, s.</param>

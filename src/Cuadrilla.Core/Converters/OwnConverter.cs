@@ -129,7 +129,7 @@ public sealed record OwnConverter(
             RatedVoltageV = RatedVoltageV,
             LightCurrentA = LightCurrentA,
             HeavyCurrentA = Or(HeavyCurrentA, LightCurrentA * like.HeavyCurrentA / like.LightCurrentA, "current for heavy overload"),
-            DcCapacitanceUf = like.DcCapacitanceUf > 0 ? Or(CapacitanceUf, like.DcCapacitanceUf * size, "link capacitance") : 0,
+            DcCapacitanceUf = like.DcCapacitanceUf > 0 ? Or(CapacitanceUf, like.DcCapacitanceUf * size, "DC-link capacitance") : 0,
             Losses = losses,
             StandbyW = Or(StandbyW, like.StandbyW, "stand-by loss"),
             LightOverload = Overload(LightOverloadPct, like.LightOverload, "light overload"),

@@ -238,7 +238,7 @@ public sealed class FluidMachineModel : LoadModel
         }
     }
 
-    /// <summary>Shaft point of the present control at a flow; null when none is stated.</summary>
+    /// <summary>Shaft point of the existing flow control at a flow; null when none is stated.</summary>
     /// <param name="inletVanes">The catalogue's curve of inlet vanes.</param>
     /// <param name="flowPu">Flow, parts of the rated.</param>
     /// <param name="speedPu">Speed at which the machine is driven, parts of its rated: what does not follow a converter follows the line.</param>
@@ -256,7 +256,7 @@ public sealed class FluidMachineModel : LoadModel
             PresentControl.TwoSpeedTwoThirds => TwoSpeed(flowPu, 2.0 / 3, speedPu),
             PresentControl.Staged => Staged(flowPu, speedPu) is var (running, share) ? running with { PowerW = running.PowerW * share } : null,
             PresentControl.NotStated => null,
-            _ => throw new InvalidOperationException("Unknown present control."),
+            _ => throw new InvalidOperationException("Unknown existing flow control."),
         };
     }
 

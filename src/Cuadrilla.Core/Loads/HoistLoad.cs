@@ -11,7 +11,7 @@ namespace Cuadrilla.Core.Loads;
 /// <param name="InclineDeg">Angle of the track, 90° for a hoist.</param>
 /// <param name="SpeedMPerS">Speed of the load, m/s.</param>
 /// <param name="LiftM">Way of the load, m.</param>
-/// <param name="CyclesPerHour">Full cycles an hour at level 1.</param>
+/// <param name="CyclesPerHour">Full cycles per hour at level 1.</param>
 /// <param name="Falls">Parts of rope that carry the load, 1 to 16.</param>
 /// <param name="DrumDiameterM">Drum, m.</param>
 /// <param name="Efficiency">Efficiency of ropes, guides and drum, 0.2 to 1.</param>
@@ -40,7 +40,7 @@ public sealed record HoistLoad(
 
     /// <inheritdoc/>
     internal override void Need(MissingNames names) => names.Need(MassKg, "mass").Need(ReturnMassKg, "mass on the way down").Need(CounterweightKg, "counterweight").Need(InclineDeg, "angle of the track")
-        .Need(SpeedMPerS, "speed").Need(LiftM, "way").Need(CyclesPerHour, "cycles an hour").Need(Falls, "falls of rope")
+        .Need(SpeedMPerS, "speed").Need(LiftM, "way").Need(CyclesPerHour, "cycles per hour").Need(Falls, "rope falls")
         .Need(DrumDiameterM, "drum diameter").Need(Efficiency, "efficiency of the ropes")
         .Need(Train.StartTimeS, "start time").Need(Train.InertiaKgM2, "inertia of the machine");
 

@@ -78,7 +78,7 @@ public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given Densi
 /// <param name="ShutOffPu">Pressure or head at no flow in parts of the rated, 1.01 to 2.</param>
 /// <param name="InertiaKgM2">Inertia of the machine, kg·m², ≥ 0.</param>
 /// <param name="StartTimeS">Wanted time from rest to rated speed, s, 0.1 to 600.</param>
-/// <param name="Duty">Hours a year at each flow, at most 8760 h together.</param>
+/// <param name="Duty">Hours per year at each flow, at most 8760 h together.</param>
 /// <param name="PresentControl">How the flow is controlled today.</param>
 /// <param name="Path">Whether it shares its header or duct with machines of its kind.</param>
 /// <param name="VaneCurve">Shaft power over flow with this fan's own inlet vanes, ascending; empty: the catalogue's curve.</param>
@@ -106,7 +106,7 @@ public sealed record VanePoint(double FlowPu, double PowerPu);
 
 /// <summary>Hours at one level.</summary>
 /// <param name="LevelPu">Flow, speed or rate of cycles in parts of the rated, above 0 to 1.2.</param>
-/// <param name="HoursPerYear">Hours a year, 0 to 8760.</param>
+/// <param name="HoursPerYear">Hours per year, 0 to 8760.</param>
 public sealed record DutyPoint(double LevelPu, double HoursPerYear);
 
 /// <summary>Whether machines that work together share one path.</summary>

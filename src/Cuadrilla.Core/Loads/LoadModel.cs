@@ -30,7 +30,7 @@ public abstract class LoadModel
     /// <summary>What the level of the duty stands for, for example <c>flow</c>.</summary>
     public abstract string LevelName { get; }
 
-    /// <summary>Hours a year at each level.</summary>
+    /// <summary>Hours per year at each level.</summary>
     public abstract IReadOnlyList<DutyPoint> Duty { get; }
 
     /// <summary>Speed at the rated point, rpm.</summary>

@@ -15,7 +15,7 @@ public sealed record DriveTrain(Given GearRatio, Given GearEfficiency, Given Ine
 
 /// <summary>A machine whose torque follows from mechanics.</summary>
 /// <param name="Train">Gear and start.</param>
-/// <param name="Duty">Hours a year at each level, at most 8760 h together.</param>
+/// <param name="Duty">Hours per year at each level, at most 8760 h together.</param>
 public abstract record MechanicalLoad(DriveTrain Train, ValueList<DutyPoint> Duty) : Load
 {
     /// <summary>Names what is missing of this kind beside its train.</summary>

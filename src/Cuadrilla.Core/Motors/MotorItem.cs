@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>A motor of a catalogue.</summary>
@@ -45,36 +47,47 @@ public enum MotorTechnology
 public sealed record MotorPlate
 {
     /// <summary>Shaft power, W.</summary>
+    [Above(0, 1e8)]
     public required double RatedPowerW { get; init; }
 
     /// <summary>Line-to-line voltage, V.</summary>
+    [Range(1, 20_000)]
     public required double RatedVoltageV { get; init; }
 
     /// <summary>Frequency, Hz.</summary>
+    [Range(1, 1000)]
     public required double RatedFrequencyHz { get; init; }
 
     /// <summary>Speed at rated load, rpm; of a cage motor below synchronous speed.</summary>
+    [Range(1, 60_000)]
     public required double RatedSpeedRpm { get; init; }
 
     /// <summary>Line current, A.</summary>
+    [Above(0, 1e5)]
     public required double RatedCurrentA { get; init; }
 
     /// <summary>Rated efficiency, 0 to 1.</summary>
+    [Range(0.1, 0.999)]
     public required double Efficiency { get; init; }
 
     /// <summary>Rated power factor, 0 to 1.</summary>
+    [Range(0.1, 1)]
     public required double PowerFactor { get; init; }
 
     /// <summary>Number of poles, even.</summary>
+    [Range(2, 60)]
     public required int Poles { get; init; }
 
     /// <summary>Breakdown torque in parts of the rated torque, above 1.3.</summary>
+    [Range(1.3, 10)]
     public required double BreakdownTorquePu { get; init; }
 
     /// <summary>Rotor inertia, kg·m².</summary>
+    [Range(0, 1e6)]
     public required double InertiaKgM2 { get; init; }
 
     /// <summary>Mechanical speed limit, rpm.</summary>
+    [Above(0, 60_000)]
     public required double MaxSpeedRpm { get; init; }
 
     /// <summary>How the losses that do not follow from slip divide.</summary>
@@ -136,4 +149,11 @@ public sealed record MotorPlate
 /// <param name="ConverterPu">Additional loss when fed by a two-level converter, in parts of the rated loss.</param>
 /// <param name="FieldPu">Excitation of a DC motor, constant.</param>
 public sealed record LossSplit(
-    double StatorPu, double IronPu, double FrictionPu, double StrayPu, double HysteresisPu, double FrictionExponent, double ConverterPu, double FieldPu = 0);
+    [Range(0, 1)] double StatorPu,
+    [Range(0, 1)] double IronPu,
+    [Range(0, 1)] double FrictionPu,
+    [Range(0, 1)] double StrayPu,
+    [Range(0, 1)] double HysteresisPu,
+    [Range(0, 5)] double FrictionExponent,
+    [Range(0, 1)] double ConverterPu,
+    [Range(0, 1)] double FieldPu = 0);

@@ -32,7 +32,7 @@ public sealed record MotorLimits
     /// <summary>Time the warm rotor stands locked at full voltage, s.</summary>
     public Given StallTimeS { get; init; }
 
-    /// <summary>Starts an hour it stands.</summary>
+    /// <summary>Starts per hour it stands.</summary>
     public Given StartsPerHour { get; init; }
 
     /// <summary>Peak voltage between phases the winding stands, repeatedly, V.</summary>
@@ -52,7 +52,7 @@ public sealed record MotorLimits
 }
 
 /// <summary>
-/// Starts an hour of cage motors across the line or on soft starters where the maker states none: the mean heat is only an upper bound. Source: practice after
+/// Starts per hour of cage motors across the line or on soft starters where the maker states none: the mean heat is only an upper bound. Source: practice after
 /// IEC 60034-12, two starts in succession from cold or one from hot.
 /// </summary>
 /// <param name="UsualPerHour">Number that any motor stands.</param>

@@ -75,7 +75,7 @@ public sealed record OwnMotor(
     /// <summary>Time the warm rotor stands locked at full voltage, s.</summary>
     public Given StallTimeS { get; init; }
 
-    /// <summary>Starts an hour it stands.</summary>
+    /// <summary>Starts per hour it stands.</summary>
     public Given StartsPerHour { get; init; }
 
     /// <summary>Peak voltage between phases the winding stands, V.</summary>

@@ -37,7 +37,7 @@ public abstract record BusLoad(string Id, string Name, string BusId)
     /// <param name="LoadingPct">Load in service, % of the rated power.</param>
     /// <param name="LockedRotorCurrentPu">Locked-rotor current, parts of the rated.</param>
     /// <param name="LockedRotorPowerFactor">Power factor with locked rotor; unknown: the project's usual value, and said.</param>
-    /// <param name="StartsPerHour">Starts an hour; decides which limit at the PCC holds.</param>
+    /// <param name="StartsPerHour">Starts per hour; decides which limit at the PCC holds.</param>
     public sealed record LineMotor(
         string Id,
         string Name,

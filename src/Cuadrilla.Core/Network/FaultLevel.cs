@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using System.Numerics;
 using Cuadrilla.Core.Base;
 
@@ -14,7 +15,7 @@ public static class FaultLevel
     /// <param name="RatedKva">Rated power, kVA.</param>
     /// <param name="UkPct">Short-circuit voltage, %.</param>
     /// <param name="LoadLossKw">Load loss at rated current, kW.</param>
-    public sealed record TransformerInput(double RatedKva, double UkPct, double LoadLossKw);
+    public sealed record TransformerInput([Above(0, 1e7)] double RatedKva, [Range(0.1, 50)] double UkPct, [Range(0, 1e5)] double LoadLossKw);
 
     /// <summary>Result.</summary>
     /// <param name="IscKa">Three-phase fault current, kA.</param>

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Network;
 
@@ -9,7 +10,7 @@ namespace Cuadrilla.Core.Network;
 public static class WindingHeat
 {
     /// <summary>Rms current of one order.</summary>
-    public sealed record OrderCurrent(int Order, double RmsA);
+    public sealed record OrderCurrent([Range(1, 200)] int Order, [Range(0, 1e9)] double RmsA);
 
     /// <summary>Result.</summary>
     /// <param name="HarmonicLossFactor">F_HL, at least 1.</param>

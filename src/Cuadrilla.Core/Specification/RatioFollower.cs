@@ -12,8 +12,8 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="LargestSetting">Largest number that the display takes.</param>
 /// <param name="InputLimitHz">Largest pulse frequency that the input counts, Hz.</param>
 /// <param name="SampleTimeS">Time over which pulses are counted, s.</param>
-/// <param name="LeaderRampS">Time of the leader from rest to its largest speed, s.</param>
-/// <param name="FollowerRampS">Shortest time of the follower from rest to its largest speed, s.</param>
+/// <param name="LeaderRampS">Time of the leader from rest to its maximum speed, s.</param>
+/// <param name="FollowerRampS">Shortest time of the follower from rest to its maximum speed, s.</param>
 /// <param name="Reason">Why this arrangement.</param>
 public sealed record RatioFollower(
     string Id,
@@ -39,6 +39,6 @@ public sealed record RatioFollower(
 /// <param name="GearRatio">Turns of the motor for a turn of the machine.</param>
 /// <param name="UnitsPerMachineTurn">What a turn of the machine moves.</param>
 /// <param name="Unit">In which unit: m, L, pieces.</param>
-/// <param name="LeastRpm">Least speed of the motor in use, rpm.</param>
-/// <param name="LargestRpm">Largest speed of the motor in use, rpm.</param>
+/// <param name="LeastRpm">Minimum speed of the motor in use, rpm.</param>
+/// <param name="LargestRpm">Maximum speed of the motor in use, rpm.</param>
 public sealed record RatioAxis(string PointId, Given PulsesPerTurn, Given GearRatio, Given UnitsPerMachineTurn, string Unit, Given LeastRpm, Given LargestRpm);

@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
 
 namespace Cuadrilla.Documents.Calculations;
@@ -5,27 +7,8 @@ namespace Cuadrilla.Documents.Calculations;
 /// <summary>The engine <c>brake-sequence</c>.</summary>
 internal static class BrakeCalculation
 {
-    public static object Run(Input input, InputRanges ranges)
+    public static object Run(Input input)
     {
-        ranges
-            .Number("inertiaKgM2", input.InertiaKgM2, 0, 1e7, minExcluded: true)
-            .Number("gravityNm", input.GravityNm, 0, 1e8)
-            .Number("mPerRad", input.MPerRad, 0, 100, minExcluded: true)
-            .Number("ratedNm", input.RatedNm, 0, 1e8, minExcluded: true)
-            .Number("largestNm", input.LargestNm, 0, 1e9, minExcluded: true)
-            .Number("magnetisingS", input.MagnetisingS, 0, 10)
-            .Number("holdingNm", input.HoldingNm, 0, 1e9, minExcluded: true)
-            .Number("releaseMs", input.ReleaseMs, 0, 5000)
-            .Number("closeMs", input.CloseMs, 0, 5000)
-            .Number("coilTimeConstantMs", input.CoilTimeConstantMs, 0, 2000)
-            .Number("dropOutPu", input.DropOutPu, 0.01, 1)
-            .Number("clampPu", input.ClampPu, 0, 50)
-            .Number("provenPct", input.ProvenPct, 0, 200)
-            .Number("closeBelowPct", input.CloseBelowPct, 0.01, 50)
-            .Number("speedRpm", input.SpeedRpm, 0, 30_000, minExcluded: true)
-            .Number("rampS", input.RampS, 0, 600, minExcluded: true)
-            .Number("travelS", input.TravelS, 0, 60)
-            .Done();
         var delay = CoilCircuit.DelayS(input.CoilTimeConstantMs / 1e3, input.DropOutPu, input.ClampPu);
         var speed = input.SpeedRpm * 2 * Math.PI / 60;
         var mechanics = new BrakeMechanics(input.InertiaKgM2, input.GravityNm, input.MPerRad, input.RatedNm, input.LargestNm, input.MagnetisingS);
@@ -41,23 +24,23 @@ internal static class BrakeCalculation
     }
 
     internal sealed record Input(
-        double InertiaKgM2,
-        double GravityNm,
-        double MPerRad,
-        double RatedNm,
-        double LargestNm,
-        double HoldingNm,
-        double ReleaseMs,
-        double CloseMs,
-        double SpeedRpm,
-        double RampS,
-        double TravelS = 1,
-        double MagnetisingS = 0.3,
-        double CoilTimeConstantMs = 0,
-        double DropOutPu = 0.4,
-        double ClampPu = 0,
-        double ProvenPct = 70,
-        double CloseBelowPct = 1,
+        [Above(0, 1e7)] double InertiaKgM2,
+        [Range(0, 1e8)] double GravityNm,
+        [Above(0, 100)] double MPerRad,
+        [Above(0, 1e8)] double RatedNm,
+        [Above(0, 1e9)] double LargestNm,
+        [Above(0, 1e9)] double HoldingNm,
+        [Range(0, 5000)] double ReleaseMs,
+        [Range(0, 5000)] double CloseMs,
+        [Above(0, 30_000)] double SpeedRpm,
+        [Above(0, 600)] double RampS,
+        [Range(0, 60)] double TravelS = 1,
+        [Range(0, 10)] double MagnetisingS = 0.3,
+        [Range(0, 2000)] double CoilTimeConstantMs = 0,
+        [Range(0.01, 1)] double DropOutPu = 0.4,
+        [Range(0, 50)] double ClampPu = 0,
+        [Range(0, 200)] double ProvenPct = 70,
+        [Range(0.01, 50)] double CloseBelowPct = 1,
         double? CloseDelayS = null,
         double SpeedAfterReleaseMs = 0,
         double HoldMs = 0,

@@ -9,11 +9,13 @@ namespace Cuadrilla.Documents.Calculations;
 /// <summary>One engine as it is offered by command line and API: JSON in, JSON out.</summary>
 public sealed class Calculation
 {
+    private readonly Func<JsonNode> schema;
     private readonly Func<byte[], string, JsonNode> run;
 
-    private Calculation(string name, Func<byte[], string, JsonNode> run)
+    private Calculation(string name, Func<JsonNode> schema, Func<byte[], string, JsonNode> run)
     {
         Name = name;
+        this.schema = schema;
         this.run = run;
     }
 
@@ -61,6 +63,9 @@ public sealed class Calculation
         ? found
         : throw new InputException(InputProblem.Of("/name", "Calculation", $"'{name}'", string.Join(", ", All.Keys)));
 
+    /// <summary>JSON Schema of its input, with ranges and units.</summary>
+    public string Schema() => schema().ToJsonString(ProjectJson.Options) + "\n";
+
     /// <summary>Runs it: an object in gives an object out, an array gives an array.</summary>
     /// <exception cref="InputException">The input can't be accepted; in an array the pointer starts with the index.</exception>
     public JsonNode Run(byte[] utf8)
@@ -82,10 +87,15 @@ public sealed class Calculation
         return results;
     }
 
-    private static Calculation Of<T>(string name, Func<T, InputRanges, object> engine) => new(name, (utf8, prefix) =>
+    private static Calculation Of<T>(string name, Func<T, object> engine)
+        where T : notnull => Of<T>(name, (input, _) => engine(input));
+
+    private static Calculation Of<T>(string name, Func<T, InputRanges, object> engine)
+        where T : notnull => new(name, () => ProjectSchema.Of(typeof(T)), (utf8, prefix) =>
     {
         var input = JsonReading.Read<T>(utf8, ProjectJson.Options, prefix);
-        var ranges = new InputRanges(prefix);
+        var ranges = new InputRanges(prefix).Within(input);
+        ranges.Done();
         try
         {
             return JsonSerializer.SerializeToNode(engine(input, ranges), ProjectJson.Options)!;

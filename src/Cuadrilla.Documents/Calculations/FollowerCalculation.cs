@@ -9,20 +9,10 @@ internal static class FollowerCalculation
     {
         foreach (var (name, axis) in new[] { ("leader", input.Leader), ("follower", input.Follower) })
         {
-            ranges
-                .Number($"{name}/leastRpm", axis.LeastRpm, 0, 60_000)
-                .Number($"{name}/largestRpm", axis.LargestRpm, axis.LeastRpm, 60_000, minExcluded: true)
-                .Number($"{name}/pulsesPerTurn", axis.PulsesPerTurn, 0, 1e6, minExcluded: true)
-                .Number($"{name}/unitsPerTurn", axis.UnitsPerTurn, 0, 1e6, minExcluded: true);
+            ranges.Number($"{name}/largestRpm", axis.LargestRpm, axis.LeastRpm, 60_000, minExcluded: true);
         }
 
-        ranges
-            .Number("wantedRatio", input.WantedRatio, 0, 1e6, minExcluded: true)
-            .Number("impliedDecimals", input.ImpliedDecimals, 0, 6)
-            .Number("largestSetting", input.LargestSetting, 1, 1e9)
-            .Number("inputLimitHz", input.InputLimitHz, 0, 1e7, minExcluded: true)
-            .Number("sampleTimeS", input.SampleTimeS, 0, 60, minExcluded: true)
-            .Done();
+        ranges.Done();
         var found = FollowerSetting.Of(input);
         return new Output(
             found.SpeedRatio, found.PulseRatio, found.DisplaySetting, found.RoundingPct, found.FollowerAtLeastRpm, found.FollowerAtLargestRpm, found.WithinSpeeds, found.FitsDisplay,

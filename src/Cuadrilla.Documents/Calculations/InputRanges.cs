@@ -26,6 +26,17 @@ public sealed class InputRanges(string prefix)
         return this;
     }
 
+    /// <summary>Requires what the input's records state of themselves.</summary>
+    public InputRanges Within(object input)
+    {
+        foreach (var (path, value, allowed) in StatedRanges.Broken(input, string.Empty))
+        {
+            problems.Add(InputProblem.Of($"{prefix}/{path}", path, value, allowed));
+        }
+
+        return this;
+    }
+
     /// <summary>Requires a condition.</summary>
     public InputRanges Require(bool condition, string field, string value, string allowed)
     {

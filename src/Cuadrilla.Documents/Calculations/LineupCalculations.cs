@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.Shafts;
 
@@ -6,20 +7,8 @@ namespace Cuadrilla.Documents.Calculations;
 /// <summary>The engines <c>droop-share</c> and <c>common-bus</c>.</summary>
 internal static class LineupCalculations
 {
-    public static object Droop(DroopInput input, InputRanges ranges)
+    public static object Droop(DroopInput input)
     {
-        ranges
-            .Number("totalTorqueNm", input.TotalTorqueNm, -1e9, 1e9)
-            .Require(input.Units.Count is > 0 and <= 50, "units", $"{input.Units.Count} units", "1 to 50 units");
-        for (var i = 0; i < input.Units.Count; i++)
-        {
-            ranges
-                .Number($"units/{i}/ratedTorqueNm", input.Units[i].RatedTorqueNm, 0, 1e9, minExcluded: true)
-                .Number($"units/{i}/droopPct", input.Units[i].DroopPct, 0, 100, minExcluded: true)
-                .Number($"units/{i}/speedErrorPct", input.Units[i].SpeedErrorPct, -50, 50);
-        }
-
-        ranges.Done();
         var found = DroopShare.Of(input.TotalTorqueNm, input.Units);
         return new DroopOutput(found.SpeedPu, found.TorquesNm, found.ImbalancePct);
     }
@@ -27,27 +16,8 @@ internal static class LineupCalculations
     public static object CommonBus(BusInput input, InputRanges ranges)
     {
         ranges
-            .Number("continuousW", input.ContinuousW, 0, 1e9)
-            .Number("returnW", input.ReturnW, 0, 1e9)
-            .Number("chopperW", input.ChopperW, 0, 1e9)
-            .Number("restV", input.RestV, 10, 5000)
             .Number("chopperV", input.ChopperV, input.RestV, 5000)
-            .Number("tripV", input.TripV, input.RestV, 5000)
-            .Require(input.Members.Count is > 0 and <= 100, "members", $"{input.Members.Count} members", "1 to 100 members");
-        for (var i = 0; i < input.Members.Count; i++)
-        {
-            var member = input.Members[i];
-            ranges
-                .Number($"members/{i}/capacitanceUf", member.CapacitanceUf, 0, 1e8)
-                .Require(member.Powers.Count is > 0 and <= 1000, $"members/{i}/powers", $"{member.Powers.Count} powers", "1 to 1000 powers");
-            for (var k = 0; k < member.Powers.Count; k++)
-            {
-                ranges
-                    .Number($"members/{i}/powers/{k}/durationS", member.Powers[k].DurationS, 1e-3, 1e6)
-                    .Number($"members/{i}/powers/{k}/powerW", member.Powers[k].PowerW, -1e9, 1e9);
-            }
-        }
-
+            .Number("tripV", input.TripV, input.RestV, 5000);
         ranges.Done();
         double longest = input.Members.Max(m => m.Powers.Sum(p => p.DurationS)), shortest = input.Members.Min(m => m.Powers.Sum(p => p.DurationS));
         ranges.Require(longest / shortest <= 1000, "members", FormattableString.Invariant($"cycles of {shortest:0.###} to {longest:0.###} s"), "cycles that differ by a factor of at most 1000");
@@ -60,15 +30,15 @@ internal static class LineupCalculations
             found.ReturnedJ, found.BurntJ, found.StoredJ, found.HighestV, found.Trips, found.OffAtS, 100 * found.RestPu);
     }
 
-    internal sealed record DroopInput(double TotalTorqueNm, IReadOnlyList<DroopUnit> Units);
+    internal sealed record DroopInput([Range(-1e9, 1e9)] double TotalTorqueNm, [Length(1, 50)] IReadOnlyList<DroopUnit> Units);
 
     internal sealed record DroopOutput(double SpeedPu, IReadOnlyList<double> TorquesNm, double ImbalancePct);
 
     internal sealed record BusInput(
-        IReadOnlyList<MemberInput> Members, double ContinuousW = 0, double ReturnW = 0, double ChopperW = 0, double RestV = 566, double ChopperV = 760, double TripV = 820,
+        [Length(1, 100)] IReadOnlyList<MemberInput> Members, [Range(0, 1e9)] double ContinuousW = 0, [Range(0, 1e9)] double ReturnW = 0, [Range(0, 1e9)] double ChopperW = 0, [Range(10, 5000)] double RestV = 566, double ChopperV = 760, double TripV = 820,
         double UndervoltageV = 0, bool MainsOff = false);
 
-    internal sealed record MemberInput(IReadOnlyList<BusPower> Powers, double CapacitanceUf = 0);
+    internal sealed record MemberInput([Length(1, 1000)] IReadOnlyList<BusPower> Powers, [Range(0, 1e8)] double CapacitanceUf = 0);
 
     internal sealed record BusOutput(
         double SpanS,

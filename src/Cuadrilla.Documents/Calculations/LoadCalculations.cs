@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
@@ -11,28 +12,14 @@ internal static class LoadCalculations
 {
     private static readonly LoadDefaults Defaults = DefaultsInForce.Resolve(Catalogue.ReferenceCatalogue.Data.Defaults, []).Loads;
 
-    public static object PumpPoint(PumpPointInput input, InputRanges ranges)
+    public static object PumpPoint(PumpPointInput input)
     {
-        ranges
-            .Number("flowPu", input.FlowPu, 0, 2)
-            .Number("staticFraction", input.StaticFraction, 0, 0.999)
-            .Number("shutOffPu", input.ShutOffPu, 1, 5)
-            .Done();
         var result = Core.Loads.PumpPoint.Run(input.FlowPu, input.StaticFraction, input.ShutOffPu);
         return new PumpPointOutput(result.SpeedPu, result.HeadPu);
     }
 
-    public static object FluidMachine(FluidMachineInput input, InputRanges ranges)
+    public static object FluidMachine(FluidMachineInput input)
     {
-        ranges
-            .Number("flowPu", input.FlowPu, 0, 1.2, minExcluded: true)
-            .Number("ratedPressurePa", input.RatedPressurePa, 1, 1e8)
-            .Number("ratedFlowM3PerS", input.RatedFlowM3PerS, 0, 2000, minExcluded: true)
-            .Number("ratedEfficiency", input.RatedEfficiency, 0.05, 0.95)
-            .Number("ratedSpeedRpm", input.RatedSpeedRpm, 10, 6000)
-            .Number("staticFraction", input.StaticFraction, 0, 0.99)
-            .Number("shutOffPu", input.ShutOffPu, 1.01, 2)
-            .Done();
         var common = new FluidMachine(
             input.RatedFlowM3PerS, input.RatedEfficiency, input.RatedSpeedRpm, input.StaticFraction, input.ShutOffPu, 0, 1, [], PresentControl.NotStated, new ParallelPath.Own(), []);
         var model = FluidMachineModel.Build(new FanLoad(common, input.RatedPressurePa), out _)!;
@@ -42,7 +29,7 @@ internal static class LoadCalculations
 
     public static object Any(LoadInput input, InputRanges ranges)
     {
-        ranges.Number("levelPu", input.LevelPu, 0, 1.2, minExcluded: true).Number("motorInertiaKgM2", input.MotorInertiaKgM2, 0, 1e5).Done();
+        ranges.Done();
         var problems = SpecificationValidation.Problems(input.Load, ranges.Prefix + "/load");
         if (problems.Count > 0)
         {
@@ -65,7 +52,7 @@ internal static class LoadCalculations
             model.Cycle is { } cycle ? CycleOutput.Of(cycle, input.MotorInertiaKgM2) : null);
     }
 
-    internal sealed record LoadInput(Load Load, double LevelPu = 1, double MotorInertiaKgM2 = 0);
+    internal sealed record LoadInput(Load Load, [Above(0, 1.2)] double LevelPu = 1, [Range(0, 1e5)] double MotorInertiaKgM2 = 0);
 
     internal sealed record LoadOutput(
         double RatedSpeedRpm,
@@ -98,18 +85,18 @@ internal static class LoadCalculations
         }
     }
 
-    internal sealed record PumpPointInput(double FlowPu, double StaticFraction, double ShutOffPu);
+    internal sealed record PumpPointInput([Range(0, 2)] double FlowPu, [Range(0, 0.999)] double StaticFraction, [Range(1, 5)] double ShutOffPu);
 
     internal sealed record PumpPointOutput(double SpeedPu, double HeadPu);
 
     internal sealed record FluidMachineInput(
-        double FlowPu,
-        double RatedPressurePa,
-        double RatedFlowM3PerS,
-        double RatedEfficiency,
-        double RatedSpeedRpm,
-        double StaticFraction,
-        double ShutOffPu);
+        [Above(0, 1.2)] double FlowPu,
+        [Range(1, 1e8)] double RatedPressurePa,
+        [Above(0, 2000)] double RatedFlowM3PerS,
+        [Range(0.05, 0.95)] double RatedEfficiency,
+        [Range(10, 6000)] double RatedSpeedRpm,
+        [Range(0, 0.99)] double StaticFraction,
+        [Range(1.01, 2)] double ShutOffPu);
 
     internal sealed record FluidMachineOutput(double RatedPowerW, FluidOutput Speed, FluidOutput Throttle, FluidOutput Bypass);
 

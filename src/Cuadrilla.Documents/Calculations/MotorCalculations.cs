@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Motors;
 
@@ -9,7 +10,7 @@ internal static class MotorCalculations
     public static object Losses(LossesInput input, InputRanges ranges)
     {
         var plate = PlateOf(input.MotorId, input.Plate, ranges);
-        ranges.Number("speedRpm", input.SpeedRpm, 0, 30_000).Number("torqueNm", input.TorqueNm, -1e6, 1e6).Done();
+        ranges.Done();
         var point = new MotorLossModel(plate!).At(input.SpeedRpm, input.TorqueNm, input.Feed);
         return new LossesOutput(
             point.ShaftW, point.InputW, point.LossW, point.StatorW, point.RotorW, point.IronW, point.FrictionW, point.StrayW, point.HarmonicW,
@@ -19,14 +20,7 @@ internal static class MotorCalculations
     public static object Budget(BudgetInput input, InputRanges ranges)
     {
         var plate = PlateOf(input.MotorId, input.Plate, ranges);
-        ranges
-            .Number("speedRpm", input.SpeedRpm, 0, 30_000)
-            .Number("ambientC", input.AmbientC, -40, 80)
-            .Number("altitudeM", input.AltitudeM, -400, 5000)
-            .Number("riseUsedK", input.RiseUsedK, 20, 200)
-            .Number("ratedRiseK", input.RatedRiseK, 20, 200)
-            .Number("standstillCoolingPu", input.StandstillCoolingPu, 0, 1)
-            .Done();
+        ranges.Done();
         var budget = new ThermalBudget(
             input.AmbientC, input.AltitudeM, input.Cooling, input.RiseUsedK, input.RatedRiseK, input.StandstillCoolingPu);
         var model = new MotorLossModel(plate!);
@@ -49,25 +43,11 @@ internal static class MotorCalculations
             return item!.Plate;
         }
 
-        if (plate is not null)
-        {
-            ranges
-                .Number("plate/ratedPowerW", plate.RatedPowerW, 0, 1e8, minExcluded: true)
-                .Number("plate/ratedVoltageV", plate.RatedVoltageV, 1, 20_000)
-                .Number("plate/ratedFrequencyHz", plate.RatedFrequencyHz, 1, 1000)
-                .Number("plate/ratedSpeedRpm", plate.RatedSpeedRpm, 1, 60_000)
-                .Number("plate/ratedCurrentA", plate.RatedCurrentA, 0, 1e5, minExcluded: true)
-                .Number("plate/efficiency", plate.Efficiency, 0.1, 0.999)
-                .Number("plate/powerFactor", plate.PowerFactor, 0.1, 1)
-                .Number("plate/poles", plate.Poles, 2, 60)
-                .Number("plate/breakdownTorquePu", plate.BreakdownTorquePu, 1.3, 10);
-        }
-
         ranges.Done();
         return plate;
     }
 
-    internal sealed record LossesInput(double SpeedRpm, double TorqueNm, MotorFeed Feed, string? MotorId = null, MotorPlate? Plate = null);
+    internal sealed record LossesInput([Range(0, 30_000)] double SpeedRpm, [Range(-1e6, 1e6)] double TorqueNm, MotorFeed Feed, string? MotorId = null, MotorPlate? Plate = null);
 
     internal sealed record LossesOutput(
         double ShaftW,
@@ -87,14 +67,14 @@ internal static class MotorCalculations
         double FluxPu);
 
     internal sealed record BudgetInput(
-        double SpeedRpm,
+        [Range(0, 30_000)] double SpeedRpm,
         MotorFeed Feed,
-        double AmbientC,
-        double AltitudeM,
+        [Range(-40, 80)] double AmbientC,
+        [Range(-400, 5000)] double AltitudeM,
         MotorCooling Cooling,
-        double RiseUsedK,
-        double RatedRiseK,
-        double StandstillCoolingPu,
+        [Range(20, 200)] double RiseUsedK,
+        [Range(20, 200)] double RatedRiseK,
+        [Range(0, 1)] double StandstillCoolingPu,
         string? MotorId = null,
         MotorPlate? Plate = null);
 

@@ -1,4 +1,6 @@
+using System.ComponentModel.DataAnnotations;
 using System.Text.Json.Serialization;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
 
@@ -59,7 +61,6 @@ internal static class RectifierCalculation
 
     private static void Check(Input input, InputRanges ranges)
     {
-        const double largest = 1e9;
         ranges
             .Require(
                 input.Kind is "six-pulse" or "single-phase" or "twelve-pulse" or "eighteen-pulse", "kind", $"'{input.Kind}'", "six-pulse, single-phase, twelve-pulse or eighteen-pulse")
@@ -70,22 +71,7 @@ internal static class RectifierCalculation
             .Require(
                 input.ShortCircuitMva is null != input.SourceInductanceUh is null, "shortCircuitMva",
                 input.ShortCircuitMva is null ? "absent" : "given together with sourceInductanceUh", "either shortCircuitMva or sourceInductanceUh")
-            .Number("lineVoltageV", input.LineVoltageV, 1, 100_000)
-            .Number("frequencyHz", input.FrequencyHz, 1, 1000)
-            .Number("shortCircuitMva", input.ShortCircuitMva ?? 1, 0, largest, minExcluded: true)
-            .Number("sourceInductanceUh", input.SourceInductanceUh ?? 1, 0, largest, minExcluded: true)
-            .Number("sourceXr", input.SourceXr ?? 0, 0, 10_000)
-            .Number("acReactorUh", input.AcReactorUh, 0, largest)
-            .Number("dcChokeUh", input.DcChokeUh, 0, largest)
-            .Number("dcChokeResistanceMohm", input.DcChokeResistanceMohm, 0, largest)
-            .Number("dcCapacitanceUf", input.DcCapacitanceUf, 0, largest, minExcluded: true)
-            .Number("transformerLeakageUh", input.TransformerLeakageUh ?? 0, 0, largest)
-            .Number("leakageMismatchPct", input.LeakageMismatchPct, -50, 50)
-            .Number("ratedKw", input.RatedKw ?? 0, 0, 1e6)
-            .Number("dcLoadKw", input.DcLoadKw, 0, 1e6, minExcluded: true)
-            .Number("unbalancePct", input.UnbalancePct, 0, 20)
-            .Number("backgroundV5Pct", input.BackgroundV5Pct, -30, 30)
-            .Number("backgroundV7Pct", input.BackgroundV7Pct, -30, 30)
+
             .Done();
     }
 
@@ -117,23 +103,23 @@ internal static class RectifierCalculation
 
     internal sealed record Input(
         string Kind,
-        double LineVoltageV,
-        double FrequencyHz,
-        double DcCapacitanceUf,
-        double DcLoadKw,
-        double? ShortCircuitMva = null,
-        double? SourceInductanceUh = null,
-        double? SourceXr = null,
-        double AcReactorUh = 0,
-        double DcChokeUh = 0,
-        double DcChokeResistanceMohm = 0,
-        double? TransformerLeakageUh = null,
-        double LeakageMismatchPct = 0,
+        [Range(1, 100_000)] double LineVoltageV,
+        [Range(1, 1000)] double FrequencyHz,
+        [Above(0, 1e9)] double DcCapacitanceUf,
+        [Above(0, 1e6)] double DcLoadKw,
+        [Above(0, 1e9)] double? ShortCircuitMva = null,
+        [Above(0, 1e9)] double? SourceInductanceUh = null,
+        [Range(0, 10_000)] double? SourceXr = null,
+        [Range(0, 1e9)] double AcReactorUh = 0,
+        [Range(0, 1e9)] double DcChokeUh = 0,
+        [Range(0, 1e9)] double DcChokeResistanceMohm = 0,
+        [Range(0, 1e9)] double? TransformerLeakageUh = null,
+        [Range(-50, 50)] double LeakageMismatchPct = 0,
         string LoadModel = "constant-power",
-        double UnbalancePct = 0,
-        double BackgroundV5Pct = 0,
-        double BackgroundV7Pct = 0,
-        double? RatedKw = null);
+        [Range(0, 20)] double UnbalancePct = 0,
+        [Range(-30, 30)] double BackgroundV5Pct = 0,
+        [Range(-30, 30)] double BackgroundV7Pct = 0,
+        [Range(0, 1e6)] double? RatedKw = null);
 
     internal sealed record Steady(
         bool SteadyState,

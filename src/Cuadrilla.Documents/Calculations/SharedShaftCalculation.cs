@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Studies.Shafts;
 
 namespace Cuadrilla.Documents.Calculations;
@@ -8,31 +10,13 @@ internal static class SharedShaftCalculation
     public static object Run(Input input, InputRanges ranges)
     {
         ranges
-            .Number("speedRpm", input.SpeedRpm, 0, 60_000, minExcluded: true)
-            .Number("loadInertiaKgM2", input.LoadInertiaKgM2, 0, 1e9, minExcluded: true)
-            .Number("loadNm", input.LoadNm, -1e9, 1e9)
-            .Number("idleNm", input.IdleNm, -1e9, 1e9)
-            .Number("speedWindowPct", input.SpeedWindowPct, 0.1, 50)
-            .Number("trimPct", input.TrimPct, 0, 20)
-            .Number("trimLimitPct", input.TrimLimitPct, 1, 500)
-            .Number("lostUnit", input.LostUnit, -1, Math.Max(0, input.Units.Count - 1))
-            .Number("dampingNmSPerRad", input.DampingNmSPerRad, 0, 1e6)
-            .Require(input.Units.Count is >= 2 and <= 8, "units", $"{input.Units.Count} units", "2 to 8 units");
-        if (input.StiffnessNmPerRad is { } stiffness)
-        {
-            ranges.Number("stiffnessNmPerRad", stiffness, 0.1, 1e8);
-        }
+            .Number("lostUnit", input.LostUnit, -1, Math.Max(0, input.Units.Count - 1));
 
         for (var i = 0; i < input.Units.Count; i++)
         {
             var unit = input.Units[i];
             ranges
-                .Number($"units/{i}/ratedNm", unit.RatedNm, 0, 1e7, minExcluded: true)
-                .Number($"units/{i}/largestNm", unit.LargestNm, unit.RatedNm / 10, 1e8)
-                .Number($"units/{i}/inertiaKgM2", unit.InertiaKgM2, 0, 1e6, minExcluded: true)
-                .Number($"units/{i}/droopPct", unit.DroopPct, 0, 50, minExcluded: input.Kind == SharingKind.Droop)
-                .Number($"units/{i}/speedErrorPct", unit.SpeedErrorPct, -10, 10)
-                .Number($"units/{i}/torqueErrorPct", unit.TorqueErrorPct, -50, 50);
+                .Number($"units/{i}/largestNm", unit.LargestNm, unit.RatedNm / 10, 1e8);
         }
 
         ranges.Done();
@@ -58,17 +42,17 @@ internal static class SharedShaftCalculation
     }
 
     internal sealed record Input(
-        IReadOnlyList<SharingUnit> Units,
+        [Length(2, 8)] IReadOnlyList<SharingUnit> Units,
         SharingKind Kind,
-        double SpeedRpm,
-        double LoadInertiaKgM2,
-        double LoadNm,
-        double IdleNm = 0,
-        double? StiffnessNmPerRad = null,
-        double DampingNmSPerRad = 0,
-        double SpeedWindowPct = 5,
-        double TrimPct = 2,
-        double TrimLimitPct = 150,
+        [Above(0, 60_000)] double SpeedRpm,
+        [Above(0, 1e9)] double LoadInertiaKgM2,
+        [Range(-1e9, 1e9)] double LoadNm,
+        [Range(-1e9, 1e9)] double IdleNm = 0,
+        [Range(0.1, 1e8)] double? StiffnessNmPerRad = null,
+        [Range(0, 1e6)] double DampingNmSPerRad = 0,
+        [Range(0.1, 50)] double SpeedWindowPct = 5,
+        [Range(0, 20)] double TrimPct = 2,
+        [Range(1, 500)] double TrimLimitPct = 150,
         int LostUnit = -1);
 
     internal sealed record Output(

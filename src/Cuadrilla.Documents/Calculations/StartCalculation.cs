@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using System.Numerics;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Converters.Starting;
@@ -24,20 +25,6 @@ internal static class StartCalculation
         var settings = input.Settings;
         ranges
             .Require(known, "motorId", $"'{input.MotorId}'", "a cage motor of the catalogue")
-            .Number("lineVoltageV", input.LineVoltageV, 100, 1000)
-            .Number("sourceROhm", input.SourceROhm, 0, 10)
-            .Number("sourceXOhm", input.SourceXOhm, 0, 10)
-            .Number("inertiaKgM2", input.InertiaKgM2, 1e-4, 1e5)
-            .Number("constantNm", input.ConstantNm, 0, 1e6)
-            .Number("squareNm", input.SquareNm, 0, 1e6)
-            .Number("breakawayNm", input.BreakawayNm, 0, 1e6)
-            .Number("changeOverS", input.ChangeOverS, 0.1, 120)
-            .Number("settings/initialPct", settings.InitialPct, 0, 700)
-            .Number("settings/rampS", settings.RampS, 0, 120)
-            .Number("settings/currentLimitPct", settings.CurrentLimitPct, 50, 1000)
-            .Number("settings/kickPct", settings.KickPct, 0, 100)
-            .Number("settings/kickS", settings.KickS, 0, 2)
-            .Number("settings/stopRampS", settings.StopRampS, 0, 120)
             .Done();
         var plate = item!.Plate;
         var circuit = CageCircuitFit.Run(plate).Circuit;
@@ -78,15 +65,15 @@ internal static class StartCalculation
 
     public sealed record Input(
         string MotorId,
-        double LineVoltageV,
-        double SourceROhm,
-        double SourceXOhm,
-        double InertiaKgM2,
-        double ConstantNm,
-        double SquareNm,
-        double BreakawayNm,
+        [Range(100, 1000)] double LineVoltageV,
+        [Range(0, 10)] double SourceROhm,
+        [Range(0, 10)] double SourceXOhm,
+        [Range(1e-4, 1e5)] double InertiaKgM2,
+        [Range(0, 1e6)] double ConstantNm,
+        [Range(0, 1e6)] double SquareNm,
+        [Range(0, 1e6)] double BreakawayNm,
         StartWay Way,
-        double ChangeOverS,
+        [Range(0.1, 120)] double ChangeOverS,
         SoftStarterSettings Settings,
         TripClass Trip);
 

@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.Stopping;
 
 namespace Cuadrilla.Documents.Calculations;
@@ -7,23 +9,12 @@ internal static class StopCalculation
 {
     public static object Run(Input input, InputRanges ranges)
     {
-        ranges
-            .Number("inertiaKgM2", input.InertiaKgM2, 0, 1e7, minExcluded: true)
-            .Number("speedRpm", input.SpeedRpm, 0, 60_000, minExcluded: true)
-            .Number("loadTorqueNm", input.LoadTorqueNm, 0, 1e7)
-            .Number("brakingTorqueNm", input.BrakingTorqueNm, 0, 1e7)
-            .Number("efficiencyPu", input.EfficiencyPu, 0, 1)
-            .Number("fixedLossW", input.FixedLossW, 0, 1e7)
-            .Number("wantedS", input.WantedS ?? 1, 0, 1e5, minExcluded: true);
         if (input.Link is { } link)
         {
             ranges
-                .Number("link/capacitanceUf", link.CapacitanceUf, 0, 1e8, minExcluded: true)
-                .Number("link/restV", link.RestV, 1, 5000)
                 .Number("link/holdV", link.HoldV, link.RestV, 5000)
                 .Number("link/tripV", link.TripV, link.RestV, 5000)
-                .Number("link/chopperV", link.ChopperV, link.RestV, 5000)
-                .Number("link/resistorOhm", link.ResistorOhm ?? 1, 0, 1e5, minExcluded: true);
+                .Number("link/chopperV", link.ChopperV, link.RestV, 5000);
         }
 
         ranges.Done();
@@ -41,18 +32,18 @@ internal static class StopCalculation
     }
 
     internal sealed record Input(
-        double InertiaKgM2,
-        double SpeedRpm,
-        double LoadTorqueNm,
-        double BrakingTorqueNm,
-        double EfficiencyPu = 1,
-        double FixedLossW = 0,
-        double? WantedS = null,
+        [Above(0, 1e7)] double InertiaKgM2,
+        [Above(0, 60_000)] double SpeedRpm,
+        [Range(0, 1e7)] double LoadTorqueNm,
+        [Range(0, 1e7)] double BrakingTorqueNm,
+        [Range(0, 1)] double EfficiencyPu = 1,
+        [Range(0, 1e7)] double FixedLossW = 0,
+        [Above(0, 1e5)] double? WantedS = null,
         LinkInput? Link = null,
         bool HoldsLink = false);
 
     internal sealed record LinkInput(
-        double CapacitanceUf, double RestV, double HoldV, double TripV, double ChopperV, double? ResistorOhm = null, bool ReturnsToLine = false);
+        [Above(0, 1e8)] double CapacitanceUf, [Range(1, 5000)] double RestV, double HoldV, double TripV, double ChopperV, [Above(0, 1e5)] double? ResistorOhm = null, bool ReturnsToLine = false);
 
     internal sealed record Output(
         StopEnd End,

@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics.Thyristors;
 
 namespace Cuadrilla.Documents.Calculations;
@@ -7,14 +9,8 @@ internal static class ThyristorCalculation
 {
     private const double Degree = Math.PI / 180;
 
-    public static object Run(Input input, InputRanges ranges)
+    public static object Run(Input input)
     {
-        ranges
-            .Number("lineVoltageV", input.LineVoltageV, 1, 100_000)
-            .Number("reactanceMohm", input.ReactanceMohm, 0, 1e6)
-            .Number("dcVoltageV", input.DcVoltageV, -200_000, 200_000)
-            .Number("dcCurrentA", input.DcCurrentA, 0, 1e5, minExcluded: true)
-            .Done();
         var found = ThyristorBridge.Run(new ThyristorInput(input.LineVoltageV, input.ReactanceMohm * 1e-3, input.DcVoltageV, input.DcCurrentA));
         if (found is null)
         {
@@ -36,7 +32,7 @@ internal static class ThyristorCalculation
             [.. found.Orders.Select(o => o.Phase / Degree)]);
     }
 
-    internal sealed record Input(double LineVoltageV, double ReactanceMohm, double DcVoltageV, double DcCurrentA);
+    internal sealed record Input([Range(1, 100_000)] double LineVoltageV, [Range(0, 1e6)] double ReactanceMohm, [Range(-200_000, 200_000)] double DcVoltageV, [Above(0, 1e5)] double DcCurrentA);
 
     internal sealed record Output(
         bool Commutates,

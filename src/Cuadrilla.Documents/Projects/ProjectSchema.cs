@@ -4,6 +4,7 @@ using System.Text.Json.Schema;
 using System.Text.Json.Serialization.Metadata;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Specification.Fields;
+using Cuadrilla.Documents.Calculations;
 
 namespace Cuadrilla.Documents.Projects;
 
@@ -15,13 +16,7 @@ public static class ProjectSchema
     /// <summary>The schema as text, ending with a line feed.</summary>
     public static string Text()
     {
-        var options = new JsonSchemaExporterOptions
-        {
-            TreatNullObliviousAsNonNullable = true,
-            TransformSchemaNode = (context, node) => Described(
-                context.TypeInfo.Type == typeof(Given) ? new JsonObject { ["type"] = new JsonArray("number", "null") } : Stated(node, context.TypeInfo), context.PropertyInfo),
-        };
-        var schema = (JsonObject)ProjectJson.Options.GetJsonSchemaAsNode(typeof(ProjectFile), options);
+        var schema = Of(typeof(ProjectFile));
         var document = new JsonObject
         {
             ["$schema"] = "https://json-schema.org/draft/2020-12/schema",
@@ -38,6 +33,14 @@ public static class ProjectSchema
         return document.ToJsonString(Indented) + "\n";
     }
 
+    /// <summary>Schema of a record: names, help, units and ranges of its entries.</summary>
+    internal static JsonObject Of(Type record) => (JsonObject)ProjectJson.Options.GetJsonSchemaAsNode(record, new JsonSchemaExporterOptions
+    {
+        TreatNullObliviousAsNonNullable = true,
+        TransformSchemaNode = (context, node) => Described(
+            context.TypeInfo.Type == typeof(Given) ? new JsonObject { ["type"] = new JsonArray("number", "null") } : Stated(node, context.TypeInfo), context.PropertyInfo),
+    });
+
     // What is only computed is not stated.
     private static JsonNode Stated(JsonNode node, JsonTypeInfo type)
     {
@@ -52,8 +55,13 @@ public static class ProjectSchema
     // Name, help, unit and range of an entry, from the one table.
     private static JsonNode Described(JsonNode node, JsonPropertyInfo? property)
     {
-        if (property is null || node is not JsonObject schema
-            || FieldTable.Of(property.DeclaringType).FirstOrDefault(f => JsonNamingPolicy.CamelCase.ConvertName(f.Key) == property.Name) is not { } field)
+        if (property is null || node is not JsonObject schema)
+        {
+            return node;
+        }
+
+        StatedRanges.Describe(schema, property);
+        if (FieldTable.Of(property.DeclaringType).FirstOrDefault(f => JsonNamingPolicy.CamelCase.ConvertName(f.Key) == property.Name) is not { } field)
         {
             return node;
         }

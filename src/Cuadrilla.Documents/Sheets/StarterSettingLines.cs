@@ -39,7 +39,7 @@ internal static class StarterSettingLines
     {
         var share = motorA / item.RatedCurrentA * (s.InsideDelta ? 1 / Math.Sqrt(3) : 1);
         string Current(double pct) => $"{Text.N(pct, 3)} % of the motor's current, {Text.N(pct * share, 3)} % of the starter's {Text.N(item.RatedCurrentA)} A, {Text.N(pct / 100 * motorA, 3)} A in the line";
-        yield return new SheetLine("Raised by", s.Mode switch
+        yield return new SheetLine("Start mode", s.Mode switch
         {
             SoftStartMode.VoltageRamp => $"voltage ramp, from {Text.N(s.InitialPct, 3)} % of the voltage in {Text.N(s.RampS)} s",
             SoftStartMode.CurrentRamp => $"current ramp in {Text.N(s.RampS)} s, from {Current(s.InitialPct)}",

@@ -23,6 +23,8 @@ internal static class CalculationEndpoints
                 return Results.Text(answer.ToJsonString(ProjectJson.Options), "application/json");
             })
             .WithName("calculate").WithTags("Calculations").Accepts<object>("application/json").Produces<object>();
+        app.MapGet("/api/calc/{name}/schema", (string name) => Results.Text(Calculation.Named(name).Schema(), "application/schema+json"))
+            .WithName("getCalculationSchema").WithTags("Calculations").Produces<object>(StatusCodes.Status200OK, "application/schema+json");
         app.MapPost("/api/assess", async (HttpRequest request, Assessor assessor) =>
             {
                 var plant = ProjectFile.Read(await RequestBody.BytesAsync(request), assessor.Data);

@@ -10,7 +10,7 @@ namespace Cuadrilla.Web.Energy;
 /// <summary>Ways of driving a lineup or the plant.</summary>
 /// <param name="ReferenceWay">The way that the others are compared with; empty without rows.</param>
 /// <param name="DrivePoints">Drive points that are complete.</param>
-/// <param name="Rows">The ways, cheapest lifetime first.</param>
+/// <param name="Rows">The ways, lowest life-cycle cost first.</param>
 /// <param name="Sensitivity">The cheapest at other hours and prices.</param>
 internal sealed record PlantAlternativesDocument(
     string ReferenceWay, int DrivePoints, IReadOnlyList<PlantWayDocument> Rows, IReadOnlyList<PlantSensitivityDocument> Sensitivity);

@@ -77,6 +77,18 @@ internal static class OpenApiRules
                     break;
             }
 
+            if (field is SwitchField)
+            {
+                described.Type = JsonSchemaType.Boolean;
+            }
+            else if (field is ChoiceField choice)
+            {
+                // A list of its own: the schema of the enumeration is shared with other fields.
+                described.Type = JsonSchemaType.String;
+                described.Enum = [.. choice.Options.Select(o => (JsonNode)JsonValue.Create(JsonNamingPolicy.KebabCaseLower.ConvertName(o.Value)))];
+                described.Extensions["x-words"] = new JsonNodeExtension(new JsonArray([.. choice.Options.Select(o => (JsonNode)JsonValue.Create(o.Words))]));
+            }
+
             Extend(described, "x-when-open", field.WhenOpen);
             Extend(described, "x-help-shown", field.IsHelpShown ? "yes" : string.Empty);
             schema.Properties[name] = described;

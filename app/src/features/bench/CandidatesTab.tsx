@@ -42,7 +42,7 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
           ? list[0]?.needsData
             ? "Which one fits is open: each says what is missing."
             : `None of ${list.length} fits: each says why.`
-          : `${fitting} of ${list.length} fit. Best: lowest lifetime cost${
+          : `${fitting} of ${list.length} fit. Best: lowest life-cycle cost${
               best.lifetimeCost === null
                 ? " (by price: the duty is open)"
                 : ` in ${project.specification.tariff.currency}`

@@ -44,56 +44,22 @@ export function CatalogueConverterEntry({
           {item.estimated.length > 0 && `; from the generic series: ${item.estimated.join(", ")}`}
         </p>
       )}
-      <ChoiceField
-        label="Overload duty"
-        value={converter.duty}
-        choices={{ light: "light overload", heavy: "heavy overload" }}
-        onCommit={(duty) => edit("overload duty", change({ duty }))}
+      <Entries
+        of={fields.ConverterChoiceFromCatalogue}
+        value={converter}
+        keys={["duty", "switchingKhz", "control", "lightLoadFlux", "modules"]}
+        change={part}
       />
-      <Entries of={fields.ConverterChoiceFromCatalogue} value={converter} keys={["switchingKhz"]} change={part} />
-      <ChoiceField
-        label="Control"
-        value={converter.control ?? "vector"}
-        choices={{
-          scalar: "scalar, voltage over frequency",
-          vector: "vector, no encoder",
-          "vector-with-encoder": "vector with encoder",
-        }}
-        onCommit={(control) => edit("control", change({ control }))}
+      <Entries
+        of={fields.ConverterChoiceFromCatalogue}
+        value={converter}
+        keys={[
+          ...(converter.modules > 1 ? (["wiring"] as const) : []),
+          "filter",
+          ...(item?.kind !== "single-phase-input" ? (["feed"] as const) : []),
+        ]}
+        change={part}
       />
-      <ChoiceField
-        label="Flux at light load"
-        value={converter.lightLoadFlux ?? "constant"}
-        choices={{ constant: "whole: full torque at once", lowered: "lowered with the torque, as fans allow" }}
-        onCommit={(lightLoadFlux) => edit("flux at light load", change({ lightLoadFlux }))}
-      />
-      <Entries of={fields.ConverterChoiceFromCatalogue} value={converter} keys={["modules"]} change={part} />
-      {converter.modules > 1 && (
-        <ChoiceField
-          label="Their wiring"
-          value={converter.wiring ?? "separate-windings"}
-          choices={{
-            "separate-windings": "a winding for each",
-            "one-winding-with-chokes": "one winding, a choke each",
-            "one-winding-bare": "one winding, no chokes",
-          }}
-          onCommit={(wiring) => edit("wiring of the modules", change({ wiring }))}
-        />
-      )}
-      <ChoiceField
-        label="Output filter"
-        value={converter.filter ?? "none"}
-        choices={{ none: "none", "dv-dt": "dv/dt filter", sine: "sine filter" }}
-        onCommit={(filter) => edit("output filter", change({ filter }))}
-      />
-      {item?.kind !== "single-phase-input" && (
-        <ChoiceField
-          label="Phases of the feed"
-          value={converter.feed ?? "three-phase"}
-          choices={{ "three-phase": "three", "two-phases": "two, derated" }}
-          onCommit={(feed) => edit("feed", change({ feed }))}
-        />
-      )}
       <ChoiceField
         label="Brakes"
         value={converter.braking.kind}

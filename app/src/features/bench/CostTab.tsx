@@ -54,10 +54,10 @@ export function CostTab({
       <table className="table">
         <thead>
           <tr>
-            <th>cheapest lifetime first</th>
+            <th>lowest life-cycle cost first</th>
             <th className="num">MWh/a</th>
             <th className="num">{currency}/a</th>
-            <th className="num">lifetime {currency}</th>
+            <th className="num">life-cycle cost, {currency}</th>
           </tr>
         </thead>
         <tbody>

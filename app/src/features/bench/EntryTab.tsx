@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from "react";
 import type { CheckKey, DrivePoint } from "../../api/client";
-import { ChoiceField, SwitchField } from "../../components/Fields";
+import { ChoiceField } from "../../components/Fields";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import type { Row } from "../board/selection";
@@ -15,8 +15,6 @@ import { SkipBandEntry } from "./SkipBandEntry";
 import { usePointEdit, type PointEdit } from "./usePointEdit";
 
 const BrakeSheet = lazy(async () => ({ default: (await import("../lineups/BrakeSheet")).BrakeSheet }));
-
-const materials = { copper: "copper", aluminium: "aluminium" } as const;
 
 /** The entries of a cell. With several columns selected, an entry of cable, feeder or choice settings applies to all. */
 export function EntryTab({
@@ -86,14 +84,8 @@ function FeederEntry({ point, edit }: Props) {
           <Entries
             of={fields.FeederByCable}
             value={feeder}
-            keys={["lengthM", "crossSectionMm2", "parallelRuns"]}
+            keys={["lengthM", "crossSectionMm2", "parallelRuns", "material"]}
             change={(part, what) => edit(`feeder ${what}`, withFeeder(part))}
-          />
-          <ChoiceField
-            label="Conductor"
-            value={feeder.material}
-            choices={materials}
-            onCommit={(material) => edit("feeder conductor", withFeeder({ material }))}
           />
         </>
       )}
@@ -119,19 +111,8 @@ function CableEntry({ point, edit }: Props) {
       <Entries
         of={fields.MotorCable}
         value={cable}
-        keys={["lengthM", "crossSectionMm2", "parallelRuns"]}
+        keys={["lengthM", "crossSectionMm2", "parallelRuns", "material", "screened"]}
         change={(part, what) => edit(`cable ${what}`, withCable(part))}
-      />
-      <ChoiceField
-        label="Conductor"
-        value={cable.material}
-        choices={materials}
-        onCommit={(material) => edit("cable conductor", withCable({ material }))}
-      />
-      <SwitchField
-        label="Screened"
-        value={cable.screened}
-        onCommit={(screened) => edit("cable screen", withCable({ screened }))}
       />
     </>
   );
@@ -148,37 +129,11 @@ function MotorEntry({ point, edit }: Props) {
     p.motor.kind === "catalogue" ? { ...p, motor: { ...p.motor, ...change } } : p;
   return (
     <>
-      <ChoiceField
-        label="Cooling"
-        value={motor.cooling}
-        choices={{
-          "own-fan": "fan on its own shaft",
-          "separate-fan": "separately driven fan",
-          surface: "surface alone, no fan",
-        }}
-        onCommit={(cooling) => edit("motor cooling", withMotor({ cooling }))}
-      />
-      <ChoiceField
-        label="Temperature rise used"
-        value={motor.riseUsed}
-        choices={{ b: "class B (80 K), long life", f: "class F (105 K)" }}
-        onCommit={(riseUsed) => edit("temperature rise", withMotor({ riseUsed }))}
-      />
-      <ChoiceField
-        label="Link of the winding"
-        value={motor.connection}
-        choices={{ fitting: "whichever fits the supply", star: "star (Y)", delta: "delta (Δ)" }}
-        onCommit={(connection) => edit("link of the winding", withMotor({ connection }))}
-      />
-      <SwitchField
-        label="Insulated bearing, non-drive end"
-        value={motor.insulatedBearing}
-        onCommit={(insulatedBearing) => edit("insulated bearing", withMotor({ insulatedBearing }))}
-      />
-      <SwitchField
-        label="Thermistors in the winding switch it off"
-        value={motor.thermistorTrips}
-        onCommit={(thermistorTrips) => edit("thermistors", withMotor({ thermistorTrips }))}
+      <Entries
+        of={fields.MotorChoiceFromCatalogue}
+        value={motor}
+        keys={["cooling", "riseUsed", "connection", "insulatedBearing", "thermistorTrips"]}
+        change={(part, what) => edit(what, withMotor(part))}
       />
       <SkipBandEntry
         bands={point.skipBands}

@@ -39,6 +39,14 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
     (kind: Fluid["kind"]): ChangePart<Fluid> =>
     (change, what) =>
       edit(what, (p) => (p.load.kind === kind ? { ...p, load: { ...p.load, ...change } as Fluid } : p));
+  // Inlet vanes are a fan's; machines are staged on a path they share. What is set stays to be seen.
+  const controls = Object.fromEntries(
+    Object.entries(fields.FluidMachine.presentControl.choices).filter(
+      ([key]) =>
+        key === c.presentControl ||
+        ((key !== "inlet-vanes" || load.kind === "fan") && (key !== "staged" || c.path.kind === "common")),
+    ),
+  );
   return (
     <>
       <Entry
@@ -66,22 +74,10 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
         onCommit={(v: number | null) => edit("shut-off value", common({ shutOffPu: v }))}
       />
       <Entries of={fields.FluidMachine} value={c} keys={["inertiaKgM2", "startTimeS", "stopTimeS"]} change={part} />
-      <ChoiceField
-        label="Flow control today"
+      <Entry
+        field={{ ...fields.FluidMachine.presentControl, choices: controls }}
         value={c.presentControl}
-        choices={
-          {
-            "not-stated": "not stated",
-            "outlet-throttle": load.kind === "fan" ? "outlet damper" : "throttling valve",
-            ...(load.kind === "fan" ? { "inlet-vanes": "inlet vanes" } : {}),
-            bypass: "bypass",
-            "on-off": "on and off",
-            "two-speed-half": "two speeds 1 : 2",
-            "two-speed-two-thirds": "two speeds 2 : 3",
-            ...(c.path.kind === "common" ? { staged: "machines staged" } : {}),
-          } as Record<FluidMachine["presentControl"], string>
-        }
-        onCommit={(v) => edit("present control", common({ presentControl: v }))}
+        onCommit={(v: FluidMachine["presentControl"]) => edit("existing flow control", common({ presentControl: v }))}
       />
       {c.presentControl === "inlet-vanes" && (
         <VaneCurveEntry

@@ -110,7 +110,7 @@ export function TechnologySheet({
                 ))}
               </tr>
               <tr>
-                <th scope="row">lifetime cost, {project.specification.tariff.currency}</th>
+                <th scope="row">life-cycle cost, {project.specification.tariff.currency}</th>
                 {rows.data.map((r) => (
                   <td key={r.candidate.itemId} className="font-mono">
                     {money(r.candidate.lifetimeCost)}

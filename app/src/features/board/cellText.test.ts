@@ -49,6 +49,11 @@ const full: DrivePoint = {
     switchingKhz: 4,
     reason: "",
     braking: { kind: "nothing" },
+    filter: "none",
+    feed: "three-phase",
+    control: "vector",
+    wiring: "separate-windings",
+    lightLoadFlux: "constant",
     modules: 1,
   },
 };

@@ -5,7 +5,9 @@ import { Empty } from "../../components/States";
 import { n } from "../../lib/format";
 import { ListEntry } from "../lists/ListEntry";
 import { useProject } from "../../project/ProjectContext";
-import { kindNames, readConverters, unitFields, unitNameHeads, type OwnConverter, type Shared } from "./unit";
+import { FormChoice } from "../../fields/FormChoice";
+import { fields } from "../../fields/table";
+import { readConverters, unitFields, unitNameHeads, type OwnConverter, type Shared } from "./unit";
 
 /** Converters of the engineer's own catalogues, kept in the project with the catalogue's version. */
 export function OwnConvertersSheet({ onClose }: { readonly onClose: () => void }) {
@@ -65,7 +67,7 @@ export function OwnConvertersSheet({ onClose }: { readonly onClose: () => void }
             {converters.map((c) => (
               <tr key={c.id}>
                 <td>{c.name}</td>
-                <td>{kindNames[c.kind]}</td>
+                <td>{fields.OwnConverter.kind.choices[c.kind]}</td>
                 <td>
                   {c.catalogue}, {c.version}
                 </td>
@@ -117,20 +119,12 @@ export function OwnConvertersSheet({ onClose }: { readonly onClose: () => void }
 function SharedEntry({ shared, onChange }: { readonly shared: Shared; readonly onChange: (shared: Shared) => void }) {
   return (
     <>
-      <label className="flex items-center gap-2">
-        Kind
-        <select
-          className="entry w-60"
-          value={shared.kind}
-          onChange={(e) => onChange({ ...shared, kind: e.target.value as Shared["kind"] })}
-        >
-          {Object.entries(kindNames).map(([kind, name]) => (
-            <option key={kind} value={kind}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <FormChoice
+        field={fields.OwnConverter.kind}
+        value={shared.kind}
+        width="w-60"
+        onChange={(kind) => onChange({ ...shared, kind })}
+      />
       <label className="flex items-center gap-2">
         Catalogue
         <input

@@ -6,21 +6,6 @@ import { readNumber } from "../../lib/csv";
 /** A converter of the engineer's own catalogue. */
 export type OwnConverter = Specification["converters"][number];
 
-/** Kinds of converter with their names. */
-export const kindNames: Readonly<Record<OwnConverter["kind"], string>> = {
-  "six-pulse": "six-pulse",
-  "twelve-pulse": "twelve-pulse",
-  "eighteen-pulse": "eighteen-pulse",
-  "active-front-end": "active front end",
-  direct: "direct converter",
-  "direct-with-bypass": "direct converter with line bypass",
-  "thyristor-one-quadrant": "thyristor, one quadrant",
-  "thyristor-four-quadrant": "thyristor, four quadrants",
-  servo: "servo drive",
-  "single-phase-input": "single-phase input",
-  "inverter-module": "inverter module",
-};
-
 type Unit = typeof fields.OwnConverter;
 type NumberKey = { [K in keyof Unit]: Unit[K]["kind"] extends "number" ? K : never }[keyof Unit];
 

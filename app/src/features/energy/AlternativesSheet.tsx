@@ -21,8 +21,8 @@ export function AlternativesSheet({
   return (
     <Sheet title="Alternatives at equal delivered work" size="full" open onClose={onClose}>
       <p className="text-soft">
-        Cheapest lifetime first; compared with: {reference?.name ?? "nothing"}. Break-even: hours in per cent of the
-        duty’s, and energy price, at which both cost the same.
+        Lowest life-cycle cost first; compared with: {reference?.name ?? "nothing"}. Break-even: hours in per cent of
+        the duty’s, and energy price, at which both cost the same.
       </p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Alternatives, scrolls sideways">
         <table className="table mt-2">

@@ -24,7 +24,7 @@ export const costHeads = (currency: string): readonly string[] => [
   `${currency}/a`,
   "t CO₂/a",
   `equipment ${currency}`,
-  `lifetime ${currency}`,
+  `life-cycle cost, ${currency}`,
   "payback a",
   `NPV ${currency}`,
   "break-even h %",

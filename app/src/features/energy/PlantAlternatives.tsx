@@ -66,7 +66,7 @@ function Ways({ alternatives, currency }: { readonly alternatives: Alternatives;
         <table className="table mt-1">
           <thead>
             <tr>
-              <th className="align-bottom">way, cheapest lifetime first</th>
+              <th className="align-bottom">way, lowest life-cycle cost first</th>
               <th className="num align-bottom">suits</th>
               {costHeads(currency).map((h) => (
                 <th key={h} className="num align-bottom whitespace-normal!">

@@ -58,7 +58,7 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
                 <th className="num">THDv, %</th>
                 <th className="num">MWh a year</th>
                 <th className="num">price, {tariff.currency}</th>
-                <th className="num">lifetime, {tariff.currency}</th>
+                <th className="num">life-cycle cost, {tariff.currency}</th>
                 <th className="num">width, mm</th>
                 <th />
               </tr>
@@ -108,7 +108,7 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
             {query.data.filterA > 0
               ? `A central active filter at low voltage would need about ${n(query.data.filterA, 3)} A, a fifth of margin included, to bring the coupling within its limits; voltages inside the plant are not in that figure.`
               : "No central active filter is needed for the coupling."}{" "}
-            Those that comply stand first, the least lifetime cost first. Undo takes a try back.
+            Those that comply stand first, the least life-cycle cost first. Undo takes a try back.
           </p>
         </>
       )}

@@ -1,5 +1,4 @@
 import type { DrivePoint } from "../../api/client";
-import { ChoiceField, SwitchField } from "../../components/Fields";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import type { PointEdit } from "../bench/usePointEdit";
@@ -35,44 +34,17 @@ export function BrakeEntry({ brake, edit }: { readonly brake: Brake; readonly ed
         <Entries
           of={fields.BrakeCoil}
           value={brake.coil}
-          keys={["voltageV", "powerW", "timeConstantMs", "outputA"]}
+          keys={["voltageV", "powerW", "timeConstantMs", "outputA", "suppression"]}
           change={coil}
-        />
-        <ChoiceField
-          label="Suppression"
-          value={brake.coil.suppression}
-          choices={{
-            none: "none",
-            diode: "diode, cathode at plus",
-            zener: "diode and zener diode",
-            varistor: "varistor",
-          }}
-          onCommit={(suppression) => coil({ suppression })}
         />
       </fieldset>
       <fieldset className="mt-2 border-t border-rule pt-1">
         <legend className="pr-2 font-semibold">Commands</legend>
-        <ChoiceField
-          label="Given by"
-          value={brake.control.by}
-          choices={{ converter: "converter", "machine-controller": "machine controller" }}
-          onCommit={(by) => control({ by })}
-        />
         <Entries
           of={fields.BrakeControl}
           value={brake.control}
-          keys={["provenPct", "closeBelowPct", "closeDelayS"]}
+          keys={["by", "provenPct", "closeBelowPct", "closeDelayS", "commandFeedback", "positionFeedback"]}
           change={control}
-        />
-        <SwitchField
-          label="Command read back"
-          value={brake.control.commandFeedback}
-          onCommit={(commandFeedback) => control({ commandFeedback })}
-        />
-        <SwitchField
-          label="Position switch"
-          value={brake.control.positionFeedback}
-          onCommit={(positionFeedback) => control({ positionFeedback })}
         />
         {!brake.control.positionFeedback && (
           <Entries

@@ -189,7 +189,7 @@ function Table({
         </tr>
         <tr>
           <td>
-            Over the lifetime <span className="text-[12px] text-soft">{currency}</span>
+            Over the life cycle <span className="text-[12px] text-soft">{currency}</span>
           </td>
           {ways.map((w) => (
             <td key={w.variantId} className="font-semibold">

@@ -43,7 +43,7 @@ function Answer({ ratio, setting: s }: { readonly ratio: RatioFollower; readonly
     ["Largest pulse frequency", `${n(s.largestPulseHz)} Hz${s.withinInput ? "" : ", more than the input counts"}`],
     [
       "One pulse in the sampling time",
-      s.resolutionPct === null ? "no pulses at standstill" : `${n(s.resolutionPct, 3)} % of the least speed`,
+      s.resolutionPct === null ? "no pulses at standstill" : `${n(s.resolutionPct, 3)} % of the minimum speed`,
     ],
     [
       "While the leader speeds up",

@@ -1,4 +1,3 @@
-import { ChoiceField, SwitchField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import type { MotorGroup } from "../../lib/arrangements";
 import { Entries } from "../../fields/Entries";
@@ -40,30 +39,17 @@ export function GroupEntry({
               {tag}
               {i === 0 ? ", its converter feeds all" : ""}
             </legend>
-            <Entries of={fields.GroupMember} value={m} keys={["count"]} change={(part) => withMember(m, part)} />
-            <ChoiceField
-              label="Overload protection"
-              value={m.protection}
-              choices={{ none: "none of its own", "overload-relay": "overload relay", thermistor: "thermistors" }}
-              onCommit={(protection) => withMember(m, { protection })}
-            />
-            {m.protection === "overload-relay" && (
-              <ChoiceField
-                label="Trip class"
-                value={m.trip}
-                choices={{ "class10-a": "10 A", class10: "10", class20: "20", class30: "30" }}
-                onCommit={(trip) => withMember(m, { trip })}
-              />
-            )}
-            <SwitchField
-              label="Branch fused or rated"
-              value={m.branchFuse}
-              onCommit={(branchFuse) => withMember(m, { branchFuse })}
-            />
-            <SwitchField
-              label="Switched on while others run"
-              value={m.switchedLate}
-              onCommit={(switchedLate) => withMember(m, { switchedLate })}
+            <Entries
+              of={fields.GroupMember}
+              value={m}
+              keys={[
+                "count",
+                "protection",
+                ...(m.protection === "overload-relay" ? (["trip"] as const) : []),
+                "branchFuse",
+                "switchedLate",
+              ]}
+              change={(part) => withMember(m, part)}
             />
           </fieldset>
         );

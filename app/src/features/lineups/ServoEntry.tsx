@@ -1,5 +1,5 @@
 import type { CommonDcBus } from "../../api/client";
-import { ChoiceField, QuantityField, SwitchField } from "../../components/Fields";
+import { ChoiceField, QuantityField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
@@ -32,23 +32,17 @@ export function ServoEntry({
       />
       {control.kind === "modular" && (
         <>
-          <Entries of={fields.ServoControlModular} value={control} keys={["largestAxes"]} change={change} />
-          <SwitchField label="In a low-voltage cabinet" value={control.apart} onCommit={(apart) => change({ apart })} />
+          <Entries of={fields.ServoControlModular} value={control} keys={["largestAxes", "apart"]} change={change} />
           <Entries
             of={fields.ServoControlModular}
             value={control}
             keys={["supply24A", "controlUnit24A", "supplyModule24A", "axisModule24A"]}
             change={change}
           />
-          <SwitchField
-            label="Brakes on it too"
-            value={control.brakesOn24V}
-            onCommit={(brakesOn24V) => change({ brakesOn24V })}
-          />
           <Entries
             of={fields.ServoControlModular}
             value={control}
-            keys={["largestCapacitanceUf", "largestCableM"]}
+            keys={["brakesOn24V", "largestCapacitanceUf", "largestCableM"]}
             change={change}
           />
           {bus.memberIds.map((id, i) => (

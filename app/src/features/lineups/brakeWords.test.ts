@@ -34,7 +34,7 @@ describe("what a brake sequence came to", () => {
     expect(outcome({ ...run, endPhase: "hold-and-warn" }, true).at(-1)).toContain("must not be switched off");
     expect(outcome({ ...run, heldAtEnd: false }, true).at(-1)).toContain("does not stand");
     expect(outcome({ ...run, fault: "power-lost", clampingsLeft: 180 }, true)).toContain(
-      "Worn after 180 such clampings.",
+      "Worn after 180 such emergency engagements.",
     );
   });
 

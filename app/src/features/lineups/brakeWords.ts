@@ -42,7 +42,7 @@ export function outcome(run: Run, hangs: boolean): readonly string[] {
       : "The brake takes no work.",
   );
   if (run.fault === "power-lost" && run.clampingsLeft !== null) {
-    words.push(`Worn after ${n(run.clampingsLeft, 3)} such clampings.`);
+    words.push(`Worn after ${n(run.clampingsLeft, 3)} such emergency engagements.`);
   }
   words.push(
     run.endPhase === "hold-and-warn"

@@ -2,7 +2,8 @@ import { useState } from "react";
 import type { Outcome } from "../../components/draft";
 import { ListEntry } from "../lists/ListEntry";
 import { motorNameHeads, listFields, readMotors, type OwnMotor } from "./plate";
-import { TechnologyChoice } from "./TechnologyChoice";
+import { FormChoice } from "../../fields/FormChoice";
+import { fields } from "../../fields/table";
 
 /** Motors from a list. */
 export function MotorListEntry({
@@ -24,7 +25,7 @@ export function MotorListEntry({
       onTake={onTake}
       onCancel={onCancel}
     >
-      <TechnologyChoice value={technology} onChange={setTechnology} />
+      <FormChoice field={fields.OwnMotor.technology} value={technology} onChange={setTechnology} />
     </ListEntry>
   );
 }

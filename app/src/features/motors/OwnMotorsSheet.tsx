@@ -6,7 +6,8 @@ import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 import { MotorListEntry } from "./MotorListEntry";
 import { PlateEntry } from "./PlateEntry";
-import { technologyNames, type OwnMotor } from "./plate";
+import { fields } from "../../fields/table";
+import { type OwnMotor } from "./plate";
 
 /** The project's own motors: by hand from a data plate, or from a list. They stand among the candidates. */
 export function OwnMotorsSheet({ onClose }: { readonly onClose: () => void }) {
@@ -55,7 +56,7 @@ export function OwnMotorsSheet({ onClose }: { readonly onClose: () => void }) {
             {motors.map((m) => (
               <tr key={m.id}>
                 <td>{m.name}</td>
-                <td>{technologyNames[m.technology]}</td>
+                <td>{fields.OwnMotor.technology.choices[m.technology]}</td>
                 <td className="num">{n(m.ratedPowerKw)}</td>
                 <td className="num">
                   {m.deltaVoltageV === null ? "" : `${n(m.deltaVoltageV)} Δ, `}

@@ -3,9 +3,10 @@ import type { Outcome } from "../../components/draft";
 import { parseQuantity } from "../../fields/units";
 import { freeKeys } from "../../lib/columns";
 import { useProject } from "../../project/ProjectContext";
-import { emptyMotor, plateFields, type OwnMotor, explosionNames } from "./plate";
+import { emptyMotor, plateFields, type OwnMotor } from "./plate";
 import { proposedPlate } from "./proposedPlate";
-import { TechnologyChoice } from "./TechnologyChoice";
+import { FormChoice } from "../../fields/FormChoice";
+import { fields } from "../../fields/table";
 
 /** A data plate typed by hand; it is checked as a whole when it is taken. */
 export function PlateEntry({
@@ -63,7 +64,7 @@ export function PlateEntry({
             onChange={(e) => setName(e.target.value)}
           />
         </label>
-        <TechnologyChoice value={technology} onChange={setTechnology} />
+        <FormChoice field={fields.OwnMotor.technology} value={technology} onChange={setTechnology} />
         <span />
         {plateFields.map((f) => (
           <label key={f.key} className="flex items-center justify-between gap-2">
@@ -81,30 +82,21 @@ export function PlateEntry({
           </label>
         ))}
         <label className="flex items-center justify-between gap-2">
-          Made for converters
+          {fields.OwnMotor.forConverter.name}
           <input
             type="checkbox"
             checked={stated.forConverter}
             onChange={(e) => setStated({ ...stated, forConverter: e.target.checked })}
           />
         </label>
-        <label className="flex items-center justify-between gap-2">
-          Explosion protection
-          <select
-            className="entry w-44"
-            value={stated.explosion}
-            onChange={(e) => setStated({ ...stated, explosion: e.target.value as keyof typeof explosionNames })}
-          >
-            {Object.entries(explosionNames).map(([key, words]) => (
-              <option key={key} value={key}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
+        <FormChoice
+          field={fields.OwnMotor.explosion}
+          value={stated.explosion}
+          onChange={(explosion) => setStated({ ...stated, explosion })}
+        />
         {stated.explosion !== "none" && (
           <label className="flex items-center justify-between gap-2">
-            Certificate states converter operation
+            {fields.OwnMotor.certifiedForConverter.name}
             <input
               type="checkbox"
               checked={stated.certifiedForConverter}

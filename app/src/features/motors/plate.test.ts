@@ -36,7 +36,7 @@ describe("motors from a list", () => {
     expect(rows.map((r) => r.ok)).toEqual([true, true, false]);
     expect(rows[0]).toMatchObject({ value: { id: "own-2", name: "mill 1", ratedCurrentA: 80.4, noLoadCurrentA: 32 } });
     expect(rows[1]).toMatchObject({ value: { id: "own-3", noLoadCurrentA: null, maxSpeedRpm: null } });
-    expect(rows[2]).toEqual({ ok: false, problem: "row 3: Current at that voltage is “many”" });
+    expect(rows[2]).toEqual({ ok: false, problem: "row 3: Rated current is “many”" });
   });
 
   it("names a needed column that the list lacks", () => {

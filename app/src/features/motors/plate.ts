@@ -5,26 +5,8 @@ import { quantityOf, type Field } from "../../fields/field";
 import { fields } from "../../fields/table";
 import type { Quantity } from "../../fields/units";
 
-/** Explosion protections with their names. */
-export const explosionNames = {
-  none: "none: safe areas",
-  flameproof: "flameproof enclosure, Ex db",
-  "increased-safety": "increased safety, Ex eb",
-  pressurised: "pressurised, Ex pxb",
-  "dust-by-enclosure": "dust, by enclosure, Ex tb",
-} as const;
-
 /** A real motor of the project. */
 export type OwnMotor = Specification["motors"][number];
-
-/** Kinds of motor with their names. */
-export const technologyNames: Readonly<Record<OwnMotor["technology"], string>> = {
-  "cage-induction": "cage induction",
-  "synchronous-reluctance": "synchronous reluctance",
-  "permanent-magnet": "permanent magnet",
-  servo: "servo",
-  "dc-separately-excited": "DC, separately excited",
-};
 
 type Plate = typeof fields.OwnMotor;
 type NumberKey = { [K in keyof Plate]: Plate[K]["kind"] extends "number" ? K : never }[keyof Plate];

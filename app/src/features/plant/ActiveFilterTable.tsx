@@ -1,10 +1,9 @@
-import type { CheckKey } from "../../api/client";
-import { CellChoice, CellText } from "../../components/CellFields";
+import type { ActiveFilter, CheckKey } from "../../api/client";
 import { withUnit } from "../../lib/format";
-import { CellEntry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
-import { ElementMark, useBusNames } from "./BusTables";
+import { fieldColumns, useBusColumns } from "./columns";
+import { ElementMark } from "./ElementMark";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";
 
@@ -14,7 +13,7 @@ export function ActiveFilterTable({ onReason }: { readonly onReason: (check: Che
   const asked = (id: string) =>
     assessment.checks.find((c) => c.id === "harmonics.active-filter" && c.elementId === id)?.figure;
   const { elements, change, add, remove } = useElements("activeFilters");
-  const buses = useBusNames();
+  const bus = useBusColumns<ActiveFilter>(change, [["bus", "busId", "Bus of"]]);
   return (
     <ElementTable
       title="Active filters"
@@ -27,32 +26,9 @@ export function ActiveFilterTable({ onReason }: { readonly onReason: (check: Che
       add={[{ name: "Add active filter", run: () => add("active-filter") }]}
       onRemove={remove}
       columns={[
-        {
-          heading: "name",
-          cell: (f) => <CellText label={`Name of ${f.name}`} value={f.name} onCommit={(name) => change(f, { name })} />,
-        },
-        {
-          heading: "bus",
-          cell: (f) => (
-            <CellChoice
-              label={`Bus of ${f.name}`}
-              value={f.busId}
-              choices={buses}
-              onCommit={(busId) => change(f, { busId })}
-            />
-          ),
-        },
-        {
-          heading: "rated, A",
-          cell: (f) => (
-            <CellEntry
-              field={fields.ActiveFilter.ratedCurrentA}
-              whose={f.name}
-              value={f.ratedCurrentA}
-              onCommit={(ratedCurrentA: number) => change(f, { ratedCurrentA })}
-            />
-          ),
-        },
+        ...fieldColumns<ActiveFilter>(() => fields.ActiveFilter, change, [["name", "name"]]),
+        ...bus,
+        ...fieldColumns<ActiveFilter>(() => fields.ActiveFilter, change, [["rated, A", "ratedCurrentA"]]),
         {
           heading: "asked",
           cell: (f) => (

@@ -1,43 +1,14 @@
 import type { Bus, CheckKey, Transformer } from "../../api/client";
-import { CellChoice, CellText } from "../../components/CellFields";
-import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
-import { CellEntry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
+import { fieldColumns, useBusColumns } from "./columns";
+import { ElementMark } from "./ElementMark";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";
 
-/** Words for vector groups: the number is the hour by which the fed side lags. */
-const vectorGroups: Readonly<Record<Transformer["vectorGroup"], string>> = {
-  dyn11: "Dyn11",
-  dyn5: "Dyn5",
-  dyn1: "Dyn1",
-  dyn7: "Dyn7",
-  yd11: "Yd11",
-  yd5: "Yd5",
-  yzn11: "Yzn11",
-  yzn5: "Yzn5",
-  yyn0: "Yyn0",
-  dd0: "Dd0",
-  dzn0: "Dzn0",
-};
-
-const earthings = {
-  "not-stated": "not stated",
-  "tn-s": "TN-S",
-  "tn-cs": "TN-C-S",
-  "tn-c": "TN-C",
-  tt: "TT",
-  it: "IT",
-  "corner-earthed": "corner",
-} as const;
-
-/** Buses by name, for choices. */
-export function useBusNames(filter: (bus: Bus) => boolean = () => true): Record<string, string> {
-  const { project } = useProject();
-  return Object.fromEntries(project.specification.distribution.buses.filter(filter).map((b) => [b.id, b.name]));
-}
+// Other stray losses lie in the tank: a dry transformer has none.
+const dry = Object.fromEntries(Object.entries(fields.Transformer).filter(([key]) => key !== "otherStrayLossPu"));
 
 /** Buses with what the network does there. */
 export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
@@ -73,55 +44,13 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
       add={[{ name: "Add bus", run: () => add("bus") }]}
       onRemove={remove}
       columns={[
-        {
-          heading: "name",
-          cell: (b) => <CellText label={`Name of ${b.name}`} value={b.name} onCommit={(name) => change(b, { name })} />,
-        },
-        {
-          heading: "voltage, V",
-          cell: (b) => (
-            <CellEntry
-              field={fields.Bus.nominalVoltageV}
-              whose={b.name}
-              value={b.nominalVoltageV}
-              onCommit={(nominalVoltageV: number) => change(b, { nominalVoltageV })}
-            />
-          ),
-        },
-        {
-          heading: "withstand, kA",
-          cell: (b) => (
-            <CellEntry
-              field={fields.Bus.withstandKa}
-              whose={b.name}
-              value={b.withstandKa}
-              onCommit={(withstandKa: number | null) => change(b, { withstandKa })}
-            />
-          ),
-        },
-        {
-          heading: "earthing",
-          cell: (b) => (
-            <CellChoice
-              label={`Earthing system of ${b.name}`}
-              value={b.earthing ?? "not-stated"}
-              choices={earthings}
-              onCommit={(earthing) => change(b, { earthing })}
-            />
-          ),
-        },
-        {
-          heading: "class",
-          cell: (b) => (
-            <CellEntry
-              field={fields.Bus.environmentClass}
-              whose={b.name}
-              width="w-10"
-              value={b.environmentClass}
-              onCommit={(environmentClass: number | null) => change(b, { environmentClass })}
-            />
-          ),
-        },
+        ...fieldColumns<Bus>(() => fields.Bus, change, [
+          ["name", "name"],
+          ["voltage, V", "nominalVoltageV"],
+          ["withstand, kA", "withstandKa"],
+          ["earthing", "earthing"],
+          ["class", "environmentClass", "w-10"],
+        ]),
         { heading: "hangs here", cell: (b) => <span className="text-soft">{roles(b)}</span> },
         {
           heading: "Isc largest / least",
@@ -157,7 +86,10 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
   const { project } = useProject();
   const { assessment } = project;
   const { elements, change, add, remove } = useElements("transformers");
-  const buses = useBusNames();
+  const ends = useBusColumns<Transformer>(change, [
+    ["from", "fromBusId", "Source side of"],
+    ["feeds", "toBusId", "Bus fed by"],
+  ]);
   return (
     <ElementTable
       title="Transformers"
@@ -165,112 +97,19 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
       add={[{ name: "Add transformer", run: () => add("transformer") }]}
       onRemove={remove}
       columns={[
-        {
-          heading: "name",
-          cell: (t) => <CellText label={`Name of ${t.name}`} value={t.name} onCommit={(name) => change(t, { name })} />,
-        },
-        {
-          heading: "from",
-          cell: (t) => (
-            <CellChoice
-              label={`Source side of ${t.name}`}
-              value={t.fromBusId}
-              choices={buses}
-              onCommit={(fromBusId) => change(t, { fromBusId })}
-            />
-          ),
-        },
-        {
-          heading: "feeds",
-          cell: (t) => (
-            <CellChoice
-              label={`Bus fed by ${t.name}`}
-              value={t.toBusId}
-              choices={buses}
-              onCommit={(toBusId) => change(t, { toBusId })}
-            />
-          ),
-        },
-        ...(
-          [
-            ["kVA", "ratedKva"],
-            ["uk, %", "ukPct"],
-            ["Pk, kW", "loadLossKw"],
-            ["P0, kW", "noLoadLossKw"],
-          ] as const
-        ).map(([heading, key]) => ({
-          heading,
-          cell: (t: Transformer) => (
-            <CellEntry
-              field={fields.Transformer[key]}
-              whose={t.name}
-              width="w-14"
-              value={t[key]}
-              onCommit={(v: number) => change(t, { [key]: v })}
-            />
-          ),
-        })),
-        {
-          heading: "U0, %",
-          cell: (t) => (
-            <CellEntry
-              field={fields.Transformer.noLoadSecondaryPct}
-              whose={t.name}
-              width="w-14"
-              value={t.noLoadSecondaryPct}
-              onCommit={(noLoadSecondaryPct: number | null) => change(t, { noLoadSecondaryPct })}
-            />
-          ),
-        },
-        {
-          heading: "group",
-          cell: (t) => (
-            <CellChoice
-              label={`Vector group of ${t.name}`}
-              value={t.vectorGroup}
-              choices={vectorGroups}
-              onCommit={(vectorGroup) => change(t, { vectorGroup })}
-            />
-          ),
-        },
-        {
-          heading: "type",
-          cell: (t) => (
-            <CellChoice
-              label={`Type of ${t.name}`}
-              value={t.cooling}
-              choices={{ dry: "dry", oil: "oil" }}
-              onCommit={(cooling) => change(t, { cooling })}
-            />
-          ),
-        },
-        {
-          heading: "eddy, %",
-          cell: (t) => (
-            <CellEntry
-              field={fields.Transformer.eddyLossPu}
-              whose={t.name}
-              width="w-14"
-              value={t.eddyLossPu}
-              onCommit={(eddyLossPu: number | null) => change(t, { eddyLossPu })}
-            />
-          ),
-        },
-        {
-          heading: "stray, %",
-          cell: (t) =>
-            t.cooling === "oil" ? (
-              <CellEntry
-                field={fields.Transformer.otherStrayLossPu}
-                whose={t.name}
-                width="w-14"
-                value={t.otherStrayLossPu}
-                onCommit={(otherStrayLossPu: number | null) => change(t, { otherStrayLossPu })}
-              />
-            ) : (
-              <span className="text-soft">–</span>
-            ),
-        },
+        ...fieldColumns<Transformer>(() => fields.Transformer, change, [["name", "name"]]),
+        ...ends,
+        ...fieldColumns<Transformer>((t) => (t.cooling === "oil" ? fields.Transformer : dry), change, [
+          ["kVA", "ratedKva", "w-14"],
+          ["uk, %", "ukPct", "w-14"],
+          ["Pk, kW", "loadLossKw", "w-14"],
+          ["P0, kW", "noLoadLossKw", "w-14"],
+          ["U0, %", "noLoadSecondaryPct", "w-14"],
+          ["group", "vectorGroup"],
+          ["type", "cooling"],
+          ["eddy, %", "eddyLossPu", "w-14"],
+          ["stray, %", "otherStrayLossPu", "w-14"],
+        ]),
         {
           heading: "loading",
           cell: (t) => {
@@ -286,23 +125,4 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
       ]}
     />
   );
-}
-
-/** Verdict of an element's check as a shape; opens its reason. */
-export function ElementMark({
-  id,
-  element,
-  onReason,
-}: {
-  readonly id: string;
-  readonly element: string;
-  readonly onReason: (check: CheckKey) => void;
-}) {
-  const { project } = useProject();
-  const check = project.assessment.checks.find((c) => c.id === id && c.elementId === element);
-  return check ? (
-    <button type="button" aria-label={`Why: ${check.title}`} title={check.title} onClick={() => onReason(check)}>
-      <VerdictMark verdict={check.verdict} />
-    </button>
-  ) : null;
 }

@@ -1,36 +1,20 @@
-import type { BusLink, BusLoad, CheckKey } from "../../api/client";
-import { CellChoice, CellSwitch, CellText } from "../../components/CellFields";
+import type { BusLink, BusLoad, CapacitorBank, CheckKey } from "../../api/client";
 import { CellEntry } from "../../fields/Entries";
 import type { Field } from "../../fields/field";
 import { fields } from "../../fields/table";
-import { ElementMark, useBusNames } from "./BusTables";
+import { fieldColumns, shown, useBusColumns } from "./columns";
+import { ElementMark } from "./ElementMark";
 import { ElementTable } from "./ElementTable";
 import { useElements } from "./useElements";
 
 /** Cables and couplers between buses. */
 export function LinkTable() {
   const { elements, change, add, remove } = useElements("links");
-  const buses = useBusNames();
-  const end = (l: BusLink, key: "fromBusId" | "toBusId", words: string) => (
-    <CellChoice
-      label={`${words} of ${l.name}`}
-      value={l[key]}
-      choices={buses}
-      onCommit={(busId) => change(l, { [key]: busId })}
-    />
-  );
-  const cable = (l: BusLink, key: "lengthM" | "crossSectionMm2" | "parallelRuns", width: string) =>
-    l.kind !== "cable" ? (
-      <span className="text-soft">–</span>
-    ) : (
-      <CellEntry
-        field={fields.BusLinkCable[key]}
-        whose={l.name}
-        width={width}
-        value={l[key]}
-        onCommit={(v: number) => change(l, { [key]: v })}
-      />
-    );
+  const ends = useBusColumns<BusLink>(change, [
+    ["from", "fromBusId", "First end of"],
+    ["to", "toBusId", "Other end of"],
+  ]);
+  const of = (l: BusLink) => (l.kind === "cable" ? fields.BusLinkCable : fields.BusLinkCoupler);
   return (
     <ElementTable
       title="Cables and couplers"
@@ -41,53 +25,16 @@ export function LinkTable() {
       ]}
       onRemove={remove}
       columns={[
-        {
-          heading: "name",
-          cell: (l) => <CellText label={`Name of ${l.name}`} value={l.name} onCommit={(name) => change(l, { name })} />,
-        },
-        { heading: "from", cell: (l) => end(l, "fromBusId", "First end") },
-        { heading: "to", cell: (l) => end(l, "toBusId", "Other end") },
-        {
-          heading: "closed",
-          cell: (l) => (
-            <CellSwitch
-              label={`${l.name}: normally closed`}
-              value={l.normallyClosed}
-              onCommit={(normallyClosed) => change(l, { normallyClosed })}
-            />
-          ),
-        },
-        { heading: "length, m", cell: (l) => cable(l, "lengthM", "w-16") },
-        { heading: "mm²", cell: (l) => cable(l, "crossSectionMm2", "w-16") },
-        { heading: "runs", cell: (l) => cable(l, "parallelRuns", "w-12") },
-        {
-          heading: "metal",
-          cell: (l) =>
-            l.kind === "cable" ? (
-              <CellChoice
-                label={`Metal of ${l.name}`}
-                value={l.material}
-                choices={{ copper: "copper", aluminium: "aluminium" }}
-                onCommit={(material) => change(l, { material })}
-              />
-            ) : (
-              <span className="text-soft">–</span>
-            ),
-        },
-        {
-          heading: "laying",
-          cell: (l) =>
-            l.kind === "cable" ? (
-              <CellChoice
-                label={`Laying of ${l.name}`}
-                value={l.laying}
-                choices={{ trefoil: "trefoil", flat: "flat" }}
-                onCommit={(laying) => change(l, { laying })}
-              />
-            ) : (
-              <span className="text-soft">–</span>
-            ),
-        },
+        ...fieldColumns<BusLink>(of, change, [["name", "name"]]),
+        ...ends,
+        ...fieldColumns<BusLink>(of, change, [
+          ["closed", "normallyClosed"],
+          ["length, m", "lengthM", "w-16"],
+          ["mm²", "crossSectionMm2", "w-16"],
+          ["runs", "parallelRuns", "w-12"],
+          ["metal", "material"],
+          ["laying", "laying"],
+        ]),
       ]}
     />
   );
@@ -96,7 +43,7 @@ export function LinkTable() {
 /** Capacitor banks. */
 export function BankTable() {
   const { elements, change, add, remove } = useElements("capacitorBanks");
-  const buses = useBusNames();
+  const bus = useBusColumns<CapacitorBank>(change, [["bus", "busId", "Bus of"]]);
   return (
     <ElementTable
       title="Capacitor banks"
@@ -105,56 +52,13 @@ export function BankTable() {
       add={[{ name: "Add capacitor bank", run: () => add("capacitor-bank") }]}
       onRemove={remove}
       columns={[
-        {
-          heading: "name",
-          cell: (c) => <CellText label={`Name of ${c.name}`} value={c.name} onCommit={(name) => change(c, { name })} />,
-        },
-        {
-          heading: "bus",
-          cell: (c) => (
-            <CellChoice
-              label={`Bus of ${c.name}`}
-              value={c.busId}
-              choices={buses}
-              onCommit={(busId) => change(c, { busId })}
-            />
-          ),
-        },
-        {
-          heading: "step, kvar",
-          cell: (c) => (
-            <CellEntry
-              field={fields.CapacitorBank.stepKvar}
-              whose={c.name}
-              value={c.stepKvar}
-              onCommit={(stepKvar: number) => change(c, { stepKvar })}
-            />
-          ),
-        },
-        {
-          heading: "steps",
-          cell: (c) => (
-            <CellEntry
-              field={fields.CapacitorBank.steps}
-              whose={c.name}
-              width="w-14"
-              value={c.steps}
-              onCommit={(steps: number) => change(c, { steps })}
-            />
-          ),
-        },
-        {
-          heading: "reactor p, %",
-          cell: (c) => (
-            <CellEntry
-              field={fields.CapacitorBank.detuningPct}
-              whose={c.name}
-              width="w-14"
-              value={c.detuningPct}
-              onCommit={(detuningPct: number | null) => change(c, { detuningPct })}
-            />
-          ),
-        },
+        ...fieldColumns<CapacitorBank>(() => fields.CapacitorBank, change, [["name", "name"]]),
+        ...bus,
+        ...fieldColumns<CapacitorBank>(() => fields.CapacitorBank, change, [
+          ["step, kvar", "stepKvar"],
+          ["steps", "steps", "w-14"],
+          ["reactor p, %", "detuningPct", "w-14"],
+        ]),
       ]}
     />
   );
@@ -199,7 +103,7 @@ const described: Readonly<Record<BusLoad["kind"], Readonly<Record<string, Field>
 /** What hangs on the buses beside the lineups. */
 export function LoadTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
   const { elements, change, add, remove } = useElements("loads");
-  const buses = useBusNames();
+  const bus = useBusColumns<BusLoad>(change, [["bus", "busId", "Bus of"]]);
   return (
     <ElementTable
       title="Other loads"
@@ -210,22 +114,9 @@ export function LoadTable({ onReason }: { readonly onReason: (check: CheckKey) =
       }))}
       onRemove={remove}
       columns={[
-        {
-          heading: "name",
-          cell: (l) => <CellText label={`Name of ${l.name}`} value={l.name} onCommit={(name) => change(l, { name })} />,
-        },
-        { heading: "kind", cell: (l) => <span className="text-soft whitespace-nowrap">{kinds[l.kind]}</span> },
-        {
-          heading: "bus",
-          cell: (l) => (
-            <CellChoice
-              label={`Bus of ${l.name}`}
-              value={l.busId}
-              choices={buses}
-              onCommit={(busId) => change(l, { busId })}
-            />
-          ),
-        },
+        ...fieldColumns<BusLoad>((l) => described[l.kind], change, [["name", "name"]]),
+        shown<BusLoad>("kind", (l) => <span className="text-soft whitespace-nowrap">{kinds[l.kind]}</span>),
+        ...bus,
         {
           heading: "entries",
           cell: (l) => (

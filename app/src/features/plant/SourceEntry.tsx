@@ -4,7 +4,7 @@ import type { Outcome } from "../../components/draft";
 import { Entries, Entry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
-import { useBusNames } from "./BusTables";
+import { useBusNames } from "./columns";
 
 type Strength = Specification["source"]["strength"];
 

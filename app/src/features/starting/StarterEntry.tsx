@@ -1,5 +1,5 @@
 import type { DrivePoint } from "../../api/client";
-import { ChoiceField, SwitchField } from "../../components/Fields";
+import { ChoiceField } from "../../components/Fields";
 import { Entries, Entry, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import type { PointEdit } from "../bench/usePointEdit";
@@ -10,8 +10,6 @@ import { KeepPreset } from "./KeepPreset";
 type Choice = DrivePoint["converter"];
 export type Starter = Exclude<Choice, { kind: "not-chosen" | "catalogue" | "of-group" }>;
 type Soft = Extract<Choice, { kind: "soft-starter" }>;
-
-const trips = { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" } as const;
 
 /** Entries of a motor that starts and runs on the line. */
 export function StarterEntry({ starter, edit }: { readonly starter: Starter; readonly edit: PointEdit }) {
@@ -57,16 +55,10 @@ export function StarterEntry({ starter, edit }: { readonly starter: Starter; rea
           <KeepPreset starter={starter} />
         </>
       )}
-      <ChoiceField
-        label="Trip class"
-        value={starter.trip}
-        choices={trips}
-        onCommit={(trip) => change("trip class", { trip })}
-      />
       <Entries
         of={fields.ConverterChoiceAcrossTheLine}
         value={starter}
-        keys={["startsPerHour", "reason"]}
+        keys={["trip", "startsPerHour", "reason"]}
         change={(part, what) => change(what, part)}
       />
     </>
@@ -83,15 +75,10 @@ function SettingsEntry({
   const part: ChangePart<Soft["settings"]> = (p, what) => change(what, { ...s, ...p });
   return (
     <>
-      <ChoiceField
-        label="Raised by"
+      <Entry
+        field={fields.SoftStarterSettings.mode}
         value={s.mode}
-        choices={{
-          "voltage-ramp": "voltage ramp",
-          "current-ramp": "current ramp",
-          "current-limit": "current limit at once",
-        }}
-        onCommit={(mode) =>
+        onCommit={(mode: Soft["settings"]["mode"]) =>
           change("way of raising", {
             ...s,
             mode,
@@ -116,12 +103,7 @@ function SettingsEntry({
         keys={s.kickPct > 0 ? ["currentLimitPct", "kickPct", "kickS"] : ["currentLimitPct", "kickPct"]}
         change={part}
       />
-      <SwitchField
-        label="Inside the delta"
-        value={s.insideDelta}
-        onCommit={(insideDelta) => change("inside the delta", { ...s, insideDelta })}
-      />
-      <Entries of={fields.SoftStarterSettings} value={s} keys={["stopRampS"]} change={part} />
+      <Entries of={fields.SoftStarterSettings} value={s} keys={["insideDelta", "stopRampS"]} change={part} />
     </>
   );
 }

@@ -107,7 +107,7 @@ function Ways({ ways }: { readonly ways: readonly StartWay[] }) {
   return (
     <table className="table mt-1 text-[11px]">
       <caption className="text-left text-[12px] text-soft">
-        Time to speed, peak line current, dip at the bus, heat of the rotor, starts an hour.
+        Time to speed, peak line current, dip at the bus, heat of the rotor, starts per hour.
       </caption>
       <thead>
         <tr>

@@ -105,7 +105,7 @@ function Stops({ stopping }: { readonly stopping: Stopping }) {
         </tbody>
       </table>
       {shown.length > 0 && <Picture ways={shown} what="speedRpm" title="Speed" unit="rpm" withLegend />}
-      {hasLink && <Picture ways={shown} what="linkV" title="Link voltage" unit="V" limit={tripV} />}
+      {hasLink && <Picture ways={shown} what="linkV" title="DC-link voltage" unit="V" limit={tripV} />}
       {softStop && <SoftStopPicture stop={softStop} />}
     </>
   );

@@ -1,9 +1,12 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Converters.Stopping;
 
 /// <summary>Power that comes back for some time.</summary>
 /// <param name="DurationS">Duration, s.</param>
 /// <param name="PowerW">Power into the link, W; 0 while nothing returns.</param>
-public readonly record struct ReturnedPower(double DurationS, double PowerW);
+public readonly record struct ReturnedPower([Above(0, 1e6)] double DurationS, [Range(0, 1e8)] double PowerW);
 
 /// <summary>The resistor that a chopper needs. See <c>docs/methods/braking.md</c>.</summary>
 /// <param name="PeakW">Largest power, W.</param>

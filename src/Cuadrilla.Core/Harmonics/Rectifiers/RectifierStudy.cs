@@ -5,7 +5,7 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers;
 /// <summary>
 /// Line current of a diode front end in its periodic steady state: one bridge, or two or three behind shifted secondaries on one source and
 /// one link. See <c>docs/methods/rectifier.md</c> and <c>docs/methods/multi-pulse.md</c>.
-/// Valid for ideal diodes, linear inductances and a link capacitor without series resistance; orders above 50 are in the
+/// Valid for ideal diodes, linear inductances and a DC-link capacitor without series resistance; orders above 50 are in the
 /// rms only.
 /// </summary>
 public static class RectifierStudy
@@ -58,7 +58,7 @@ public static class RectifierStudy
     internal static RectifierResult.NoSteadyState None(RectifierInput input, OrbitResult orbit) => orbit switch
     {
         OrbitResult.Collapsed => new RectifierResult.NoSteadyState(
-            "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance."),
+            "The supply can't deliver this power through its impedance: the DC-link voltage collapses. Lower the load or the impedance."),
         OrbitResult.Unsettled unsettled => new RectifierResult.NoSteadyState(Reason(input, unsettled.Multiplier), () => SettlingCapacitanceF(input)),
         _ => throw new ArgumentOutOfRangeException(nameof(orbit), orbit, "An orbit that was not found."),
     };
@@ -75,9 +75,9 @@ public static class RectifierStudy
     {
         var what = input switch
         {
-            { Kind: RectifierKind.SinglePhase } => "The reactance and the link capacitor swing against each other: the current settles with even orders or not at all.",
-            { Bridges: > 1 } => "The chokes and the link capacitor ring against the load behind the shifted bridges.",
-            _ => "The choke and the link capacitor ring at a subharmonic against the constant-power load.",
+            { Kind: RectifierKind.SinglePhase } => "The reactance and the DC-link capacitor swing against each other: the current settles with even orders or not at all.",
+            { Bridges: > 1 } => "The chokes and the DC-link capacitor ring against the load behind the shifted bridges.",
+            _ => "The choke and the DC-link capacitor ring at a subharmonic against the constant-power load.",
         };
         return double.IsNaN(multiplier)
             ? what + " No state repeats itself every cycle."

@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Specification.Fields;
 
 /// <summary>An entry of the specification: what it is called, what may stand there, what it means.</summary>
@@ -42,3 +44,21 @@ public sealed record NumberField(string Key, string Name, string Help, double Mi
 /// <param name="Least">Fewest characters.</param>
 /// <param name="Most">Most characters.</param>
 public sealed record TextField(string Key, string Name, string Help, int Least, int Most) : Field(Key, Name, Help);
+
+/// <summary>A switch.</summary>
+/// <param name="Key">Name of its property.</param>
+/// <param name="Name">Standard term of what is so when it is on.</param>
+/// <param name="Help">One sentence of help.</param>
+public sealed record SwitchField(string Key, string Name, string Help) : Field(Key, Name, Help);
+
+/// <summary>One of a few.</summary>
+/// <param name="Key">Name of its property.</param>
+/// <param name="Name">Standard term.</param>
+/// <param name="Help">One sentence of help.</param>
+/// <param name="Options">What may be chosen, in the order to show it.</param>
+public sealed record ChoiceField(string Key, string Name, string Help, ValueList<Option> Options) : Field(Key, Name, Help);
+
+/// <summary>One that may be chosen.</summary>
+/// <param name="Value">Its name in Core.</param>
+/// <param name="Words">What people call it.</param>
+public sealed record Option(string Value, string Words);

@@ -1,5 +1,6 @@
 using System.Reflection;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Converters.Starting;
 
 namespace Cuadrilla.Core.Specification.Fields;
 
@@ -32,6 +33,18 @@ public sealed class FieldSet
 
     /// <summary>A text with its length.</summary>
     internal static TextField Words(string key, string name, int least, int most, string help) => new(key, name, help, least, most);
+
+    /// <summary>A switch.</summary>
+    internal static SwitchField Switch(string key, string name, string help, bool hint = false) => new(key, name, help) { IsHelpShown = hint };
+
+    /// <summary>One of the values of an enumeration, each with its words.</summary>
+    internal static ChoiceField Choice<T>(string key, string name, string help, params (T Value, string Words)[] options)
+        where T : struct, Enum => new(key, name, help, [.. options.Select(o => new Option(o.Value.ToString(), o.Words))]);
+
+    /// <summary>Trip class of an overload protection.</summary>
+    internal static ChoiceField Trips(string key) => Choice(
+        key, "Trip class", "Trip class of the overload protection (IEC 60947-4-1).",
+        (TripClass.Class10A, "10 A"), (TripClass.Class10, "10"), (TripClass.Class20, "20"), (TripClass.Class30, "30"));
 
     /// <summary>Gathers what is out of range in a record.</summary>
     internal void Check(object record, string at, ProblemList problems)
@@ -66,6 +79,8 @@ public sealed class FieldSet
         NumberField number when property.PropertyType == typeof(int) => number with { IsWhole = true },
         NumberField when property.PropertyType == typeof(double) => field,
         TextField text when property.PropertyType == typeof(string) => text with { IsOptional = text.Least == 0 },
+        SwitchField when property.PropertyType == typeof(bool) => field,
+        ChoiceField choice when property.PropertyType.IsEnum && Enum.GetNames(property.PropertyType).ToHashSet().SetEquals(choice.Options.Select(o => o.Value)) => field,
         _ => throw new InvalidOperationException($"{property.DeclaringType?.Name}.{property.Name} is no such entry."),
     };
 }

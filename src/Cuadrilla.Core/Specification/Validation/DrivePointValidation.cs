@@ -67,7 +67,7 @@ internal static class DrivePointValidation
         }
 
         p.Require(
-            load is FanLoad || common.PresentControl != PresentControl.InletVanes, at + "/presentControl", "Present control", "inlet vanes", "inlet vanes only on a fan");
+            load is FanLoad || common.PresentControl != PresentControl.InletVanes, at + "/presentControl", "Existing flow control", "inlet vanes", "inlet vanes only on a fan");
         p.Require(common.VaneCurve.Count is 0 or (>= 2 and <= 30), at + "/vaneCurve", "Curve with inlet vanes", $"{common.VaneCurve.Count} points", "none, or 2 to 30");
         for (var i = 1; i < common.VaneCurve.Count; i++)
         {
@@ -75,7 +75,7 @@ internal static class DrivePointValidation
         }
 
         p.Require(
-            common.PresentControl != PresentControl.Staged || common.Path is ParallelPath.Common, at + "/presentControl", "Present control", "machines staged", "staged machines only on a common path");
+            common.PresentControl != PresentControl.Staged || common.Path is ParallelPath.Common, at + "/presentControl", "Existing flow control", "machines staged", "staged machines only on a common path");
     }
 
     internal static void DutyHours(IReadOnlyList<DutyPoint> duty, string at, ProblemList p)

@@ -16,7 +16,7 @@ internal static class VariantValidation
             for (var k = 0; k < lineup.SetAside.Count; k++)
             {
                 var at = $"/lineups/{i}/setAside/{k}";
-                p.Unique(at + "/id", "Key of the way set aside", lineup.SetAside[k].Id, ids);
+                p.Unique(at + "/id", "Variant key", lineup.SetAside[k].Id, ids);
                 var there = new ProblemList();
                 var built = plant with { Lineups = [.. plant.Lineups.Select(l => ReferenceEquals(l, lineup) ? l.As(lineup.SetAside[k]) : l with { SetAside = [] })] };
                 SpecificationValidation.Lineups(built, data, there);

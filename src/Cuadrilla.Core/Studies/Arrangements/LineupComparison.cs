@@ -39,7 +39,7 @@ public sealed record LineupComparison(IReadOnlyList<LineupScore> Scores, string 
         var (open, openOther) = (best.Fails + best.NeedsData, other.Fails + other.NeedsData);
         Say(open, openOther, $"For it: {Ways(open)} failing or open against {openOther} of {other.Name}", $"Against it: {Ways(open)} failing or open against {openOther} of {other.Name}");
         var money = best.Year.LifetimeCost - other.Year.LifetimeCost;
-        Say(money, 0, $"For it: {Text.N(-money, 3)} {currency} less over the lifetime", $"Against it: {Text.N(money, 3)} {currency} more over the lifetime");
+        Say(money, 0, $"For it: {Text.N(-money, 3)} {currency} less over the life cycle", $"Against it: {Text.N(money, 3)} {currency} more over the life cycle");
         var burnt = best.BurntKwh - other.BurntKwh;
         Say(burnt, 0, $"For it: {Text.N(-burnt, 3)} kWh a year less burnt", $"Against it: {Text.N(burnt, 3)} kWh a year more burnt");
         Say(best.IncomingCables, other.IncomingCables, $"For it: {best.IncomingCables} incoming cables against {other.IncomingCables}", $"Against it: {best.IncomingCables} incoming cables against {other.IncomingCables}");

@@ -84,7 +84,7 @@ internal static class BrakeChecks
         ];
         var worst = parts.MaxBy(p => p.Pct);
         var blind = model.Hangs && !(model.Brake.Control.PositionFeedback && model.Brake.Control.CommandFeedback);
-        var wear = model.Brake.PermittedClampings.IsKnown && lost.BrakeJ > 0 ? $", {Text.N(model.Brake.PermittedClampings.Value * Math.Min(1, model.Brake.PermittedJ.Value / lost.BrakeJ), 3)} such clampings until the lining is worn" : string.Empty;
+        var wear = model.Brake.PermittedClampings.IsKnown && lost.BrakeJ > 0 ? $", {Text.N(model.Brake.PermittedClampings.Value * Math.Min(1, model.Brake.PermittedJ.Value / lost.BrakeJ), 3)} such emergency engagements until the lining is worn" : string.Empty;
         var check = CheckWriter.Judged(
             id, model.Point.Id, BoardRow.Motor, $"{title}, {worst.Name}", worst.Pct, 100, "%", LimitSense.AtMost, defaults.TightMarginPct,
             "Relief: torque proven near the load's before the release, a zero-speed threshold instead of a short delay, torque held until the brake is proven closed, a suppression that is faster. " + Caution,

@@ -33,7 +33,7 @@ public sealed record Candidate
     /// <summary>Energy of a year, kWh; null when the duty or the rest of the chain is missing.</summary>
     public required double? YearKwh { get; init; }
 
-    /// <summary>Lifetime cost of motor and converter, currency; null likewise.</summary>
+    /// <summary>Life-cycle cost of motor and converter, currency; null likewise.</summary>
     public required double? LifetimeCost { get; init; }
 
     /// <summary>Price in index points.</summary>

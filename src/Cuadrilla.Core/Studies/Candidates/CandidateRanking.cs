@@ -14,7 +14,7 @@ namespace Cuadrilla.Core.Studies.Candidates;
 
 /// <summary>
 /// Judges every motor or converter of the catalogue for a drive point by the same checks that judge the chosen one, best
-/// first: those that fit by lifetime cost (by price while the duty is unknown), then the others by how far they miss.
+/// first: those that fit by life-cycle cost (by price while the duty is unknown), then the others by how far they miss.
 /// </summary>
 public static class CandidateRanking
 {

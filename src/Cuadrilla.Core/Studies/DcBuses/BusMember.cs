@@ -1,9 +1,10 @@
+using System.ComponentModel.DataAnnotations;
 namespace Cuadrilla.Core.Studies.DcBuses;
 
 /// <summary>Power that a member takes from the bus for a time.</summary>
 /// <param name="DurationS">Duration, s, &gt; 0.</param>
 /// <param name="PowerW">Power, W; negative when it gives.</param>
-public readonly record struct BusPower(double DurationS, double PowerW);
+public readonly record struct BusPower([Range(1e-3, 1e6)] double DurationS, [Range(-1e9, 1e9)] double PowerW);
 
 /// <summary>A member of a common DC bus over its process cycle.</summary>
 /// <param name="Id">Which one.</param>

@@ -9,7 +9,7 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 /// <summary>All that follows from one drive point by itself.</summary>
 /// <param name="Model">Its models.</param>
 /// <param name="Checks">Its checks.</param>
-/// <param name="Alternatives">Alternatives by lifetime cost; empty while something is missing.</param>
+/// <param name="Alternatives">Alternatives by life-cycle cost; empty while something is missing.</param>
 public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check> Checks, IReadOnlyList<EnergyAlternative> Alternatives)
 {
     /// <summary>True when operating points from shaft to busbar can be computed.</summary>

@@ -26,7 +26,7 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
     };
 
     /// <summary>
-    /// On a converter: over all diameters of a winder, over the cycle where there is one. Fewer cycles an hour leave the drive
+    /// On a converter: over all diameters of a winder, over the cycle where there is one. Fewer cycles per hour leave the drive
     /// standing in between.
     /// </summary>
     internal static MeanPower OnConverter(CabledMotor model, MotorLossModel motor, ConverterAtSite converter, double levelPu)

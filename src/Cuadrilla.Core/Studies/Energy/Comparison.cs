@@ -53,7 +53,7 @@ public sealed record Comparison(
 /// <param name="HoursPu">Hours in parts of the duty's.</param>
 /// <param name="PricePu">Energy price in parts of the tariff's.</param>
 /// <param name="Best">Index of the cheapest.</param>
-/// <param name="LifetimeCost">Its lifetime cost, currency.</param>
+/// <param name="LifetimeCost">Its life-cycle cost, currency.</param>
 public readonly record struct SensitivityCorner(double HoursPu, double PricePu, int Best, double LifetimeCost)
 {
     /// <summary>Nine corners of ±20 % on both, hours first.</summary>

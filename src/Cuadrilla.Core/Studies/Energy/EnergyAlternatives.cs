@@ -9,7 +9,7 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.Energy;
 
 /// <summary>
-/// Alternatives at equal delivered work: the present control, across the line, every motor that can stand in the chosen one's
+/// Alternatives at equal delivered work: the existing flow control, across the line, every motor that can stand in the chosen one's
 /// place on every family of converters that carries it, and the line at full level. See <c>docs/methods/alternatives.md</c>.
 /// </summary>
 public static class EnergyAlternatives
@@ -37,7 +37,7 @@ public static class EnergyAlternatives
     /// <summary>The drive whose alternatives can be compared; null while something is missing.</summary>
     public static CompleteDrive? Ready(DrivePointModel model) => model is CompleteDrive drive && drive.Load.Duty.Any(d => d.HoursPerYear > 0) ? drive : null;
 
-    /// <summary>Alternatives of a complete drive point, cheapest lifetime first.</summary>
+    /// <summary>Alternatives of a complete drive point, lowest life-cycle cost first.</summary>
     public static IReadOnlyList<EnergyAlternative> Of(CompleteDrive model)
     {
         ArgumentNullException.ThrowIfNull(model);

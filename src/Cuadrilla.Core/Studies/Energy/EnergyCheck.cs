@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Studies.Energy;
 internal static class EnergyCheck
 {
     public const string Id = "energy.best-alternative";
-    public const string Title = "Lifetime cost against the best";
+    public const string Title = "Life-cycle cost against the best";
 
     public static Check Of(DrivePointModel model, IReadOnlyList<EnergyAlternative> alternatives)
     {
@@ -37,7 +37,7 @@ internal static class EnergyCheck
                 ReasonInput.Of("demand price", tariff.DemandPerKwYear, tariff.Currency + "/kW and year", "tariff"),
                 ReasonInput.Of("years", tariff.Years, "a", "tariff"),
                 ReasonInput.Of("discount rate", tariff.DiscountRatePct, "%", "tariff"),
-                ReasonInput.Of("hours a year", chosen.Points.Sum(p => p.HoursPerYear), "h", "load duty"),
+                ReasonInput.Of("hours per year", chosen.Points.Sum(p => p.HoursPerYear), "h", "load duty"),
             ]);
 
         // Advice: a dearer choice is tight until a reason is recorded, and stands with one.

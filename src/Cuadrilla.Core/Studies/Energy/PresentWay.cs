@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Studies.Energy;
 /// </summary>
 public static class PresentWay
 {
-    /// <summary>The alternative; null when no present control is stated.</summary>
+    /// <summary>The alternative; null when no existing flow control is stated.</summary>
     internal static EnergyAlternative? Of(CompleteDrive model)
     {
         if (model.Load is not FluidMachineModel load || load.Common.PresentControl == PresentControl.NotStated)

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Core.Studies.Energy;
@@ -7,11 +8,11 @@ namespace Cuadrilla.Core.Studies.Energy;
 /// <param name="HoursPerYear">Hours.</param>
 /// <param name="LineW">Power at the meter, W; negative when it returns.</param>
 /// <param name="LineVar">Reactive power of the fundamental, var; negative when supplied.</param>
-public readonly record struct EnergyPoint(double LevelPu, double HoursPerYear, double LineW, double LineVar = 0);
+public readonly record struct EnergyPoint([Range(0, 2)] double LevelPu, [Range(0, 8760)] double HoursPerYear, [Range(0, 1e9)] double LineW, double LineVar = 0);
 
 /// <summary>
 /// Energy and cost of a year, and their present value. See <c>docs/methods/yearly-energy.md</c>.
-/// E = ΣP·t; cost = E·price + largest power·demand price + kvarh beyond the free ones·their price; lifetime cost = equipment + yearly cost × (1−(1+i)^−n)/i.
+/// E = ΣP·t; cost = E·price + largest power·demand price + kvarh beyond the free ones·their price; life-cycle cost = equipment + yearly cost × (1−(1+i)^−n)/i.
 /// </summary>
 /// <param name="EnergyKwh">Energy, kWh.</param>
 /// <param name="DemandKw">Largest power, kW.</param>

@@ -37,10 +37,10 @@ internal static class FollowerChecks
         var worst = parts.MaxBy(p => p.Pct);
         return CheckWriter.Judged(
             "follower.setting", string.Empty, BoardRow.Plant, $"Setting of the ratio, {worst.Name}, {model.Ratio.Name}", worst.Pct, 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            "Relief: more pulses a turn, another scaling of the display, a longer sampling time, a higher least speed. The ratio starts at 0: see the leader's pulses first, then set it.",
+            "Relief: more pulses per revolution, another scaling of the display, a longer sampling time, a higher minimum speed. The ratio starts at 0: see the leader's pulses first, then set it.",
             new Reason(
                 "setting = n_F·p_F/(n_L·p_L) as the display writes it; rounding, size and one pulse in the sampling time against what is permitted",
-                $"ratio of the pulses {Text.N(s.PulseRatio, 6)}: enter {Text.N(s.DisplaySetting, 9)} ({model.Ratio.ImpliedDecimals} decimals not shown); rounding {Text.N(s.RoundingPct, 3)} % of {Text.N(d.FollowerRoundingPct)} %; one pulse is {Text.N(s.ResolutionPct, 3)} % of the least speed, {Text.N(d.FollowerResolutionPct)} % permitted; largest number {Text.N(model.Input!.LargestSetting, 9)}",
+                $"ratio of the pulses {Text.N(s.PulseRatio, 6)}: enter {Text.N(s.DisplaySetting, 9)} ({model.Ratio.ImpliedDecimals} implied decimals); rounding {Text.N(s.RoundingPct, 3)} % of {Text.N(d.FollowerRoundingPct)} %; one pulse is {Text.N(s.ResolutionPct, 3)} % of the minimum speed, {Text.N(d.FollowerResolutionPct)} % permitted; largest number {Text.N(model.Input!.LargestSetting, 9)}",
                 Source,
                 [
                     ReasonInput.Of("wanted ratio", model.Input.WantedRatio, $"{model.Ratio.Follower.Unit}/{model.Ratio.Leader.Unit}", "follower"),
@@ -64,7 +64,7 @@ internal static class FollowerChecks
                 "q(n) from a·n² − (a−1)·q² = s + (1−s)·q²; error = (n/n_max)/(q/q_max) − 1, largest over the leader's range",
                 $"{model.LeaderTag} at {Text.N(error.SpeedRpm)} rpm: the share of the speed is {Text.N(error.ErrorPct, 3)} % off that of the flow; permitted {Text.N(supply.Defaults.Lineups.FollowerRoundingPct)} %",
                 Source + "; docs/methods/fluid-machine.md",
-                [ReasonInput.Of("least speed of the leader", model.Input!.Leader.LeastRpm, "rpm", "follower"), ReasonInput.Of("largest speed", model.Input.Leader.LargestRpm, "rpm", "follower")]));
+                [ReasonInput.Of("minimum speed of the leader", model.Input!.Leader.LeastRpm, "rpm", "follower"), ReasonInput.Of("maximum speed", model.Input.Leader.LargestRpm, "rpm", "follower")]));
     }
 
     private static Check Limits(FollowerModel model, SupplyContext supply)
@@ -75,8 +75,8 @@ internal static class FollowerChecks
             .Append((Name: string.Empty, Rpm: input.Leader.LargestRpm)).Append((Name: string.Empty, Rpm: input.Leader.LeastRpm)).ToList();
         var cases = speeds.SelectMany(x => new (string Scenario, string What, double Pct)[]
         {
-            (x.Name, "largest speed", 100 * x.Rpm * s.SpeedRatio / input.Follower.LargestRpm),
-            (x.Name, "least speed", input.Follower.LeastRpm <= 0 ? 0 : x.Rpm <= 0 ? double.PositiveInfinity : 100 * input.Follower.LeastRpm / (x.Rpm * s.SpeedRatio)),
+            (x.Name, "maximum speed", 100 * x.Rpm * s.SpeedRatio / input.Follower.LargestRpm),
+            (x.Name, "minimum speed", input.Follower.LeastRpm <= 0 ? 0 : x.Rpm <= 0 ? double.PositiveInfinity : 100 * input.Follower.LeastRpm / (x.Rpm * s.SpeedRatio)),
             (x.Name, "pulse frequency", 100 * Math.Max(x.Rpm * input.Leader.PulsesPerTurn, x.Rpm * s.SpeedRatio * input.Follower.PulsesPerTurn) / 60 / input.InputLimitHz),
         }).ToList();
         var worst = cases.MaxBy(c => c.Pct);

@@ -61,11 +61,11 @@ public sealed class FollowerModel
         var missing = new List<string>();
         foreach (var (name, axis) in new[] { ("leader", ratio.Leader), ("follower", ratio.Follower) })
         {
-            Need(missing, axis.PulsesPerTurn, $"pulses a turn of the {name}");
+            Need(missing, axis.PulsesPerTurn, $"pulses per revolution of the {name}");
             Need(missing, axis.GearRatio, $"gear ratio of the {name}");
             Need(missing, axis.UnitsPerMachineTurn, $"way or volume of a turn of the {name}");
-            Need(missing, axis.LeastRpm, $"least speed of the {name}");
-            Need(missing, axis.LargestRpm, $"largest speed of the {name}");
+            Need(missing, axis.LeastRpm, $"minimum speed of the {name}");
+            Need(missing, axis.LargestRpm, $"maximum speed of the {name}");
         }
 
         Need(missing, ratio.WantedRatio, "wanted ratio");

@@ -11,8 +11,8 @@ public sealed record RampMismatch(double ReachS, double MissingUnits)
     /// <summary>Computes it.</summary>
     /// <param name="leaderRampS">Time of the leader from rest to the speed, s.</param>
     /// <param name="followerRpm">Speed of the follower there, rpm.</param>
-    /// <param name="followerLargestRpm">Largest speed of the follower, rpm.</param>
-    /// <param name="followerRampS">Shortest time of the follower from rest to its largest speed, s.</param>
+    /// <param name="followerLargestRpm">Maximum speed of the follower, rpm.</param>
+    /// <param name="followerRampS">Shortest time of the follower from rest to its maximum speed, s.</param>
     /// <param name="unitsPerTurn">Units of the follower for a turn.</param>
     public static RampMismatch Of(double leaderRampS, double followerRpm, double followerLargestRpm, double followerRampS, double unitsPerTurn)
     {

@@ -34,7 +34,7 @@ public static class MitigationWorkbench
         ("direct", "its filter's capacitor shifts resonances; light load on a generator"),
     ];
 
-    /// <summary>All ways, those that comply first, the cheapest over the lifetime first.</summary>
+    /// <summary>All ways, those that comply first, the cheapest over the life cycle first.</summary>
     /// <param name="plant">The plant.</param>
     /// <param name="pointIds">Drive points looked at; only those with a diode front end of their own, or a converter that replaced one, change.</param>
     /// <param name="assessor">Assessor.</param>

@@ -28,7 +28,7 @@ public static class PlantAlternatives
     /// <summary>Key of the cheapest for each drive point.</summary>
     public const string Best = "best";
 
-    /// <summary>Ways, cheapest lifetime first; empty without complete drive points.</summary>
+    /// <summary>Ways, lowest life-cycle cost first; empty without complete drive points.</summary>
     /// <param name="studies">Studies of the drive points; incomplete ones are left out.</param>
     /// <param name="data">The catalogue, for names.</param>
     public static IReadOnlyList<PlantWay> Of(IReadOnlyList<DrivePointStudy> studies, EngineeringData data)

@@ -48,7 +48,7 @@ public sealed record PlantAssessment(
 /// <param name="LineRmsA">Rms line current of the most loaded phase in the first scenario it runs in, A; null when not solved.</param>
 /// <param name="ThdiPct">Distortion of the same current, %; null when not solved.</param>
 /// <param name="YearKwh">Energy of a year, kWh; null while incomplete.</param>
-/// <param name="SavingPerYear">Cost saved against the present control, currency a year; null when there is nothing to compare.</param>
+/// <param name="SavingPerYear">Cost saved against the existing flow control, currency a year; null when there is nothing to compare.</param>
 public sealed record DrivePointSummary(
     string DrivePointId,
     OperatingPoint? Rated,

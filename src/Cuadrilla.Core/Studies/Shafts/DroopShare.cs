@@ -1,11 +1,13 @@
+using System.ComponentModel.DataAnnotations;
 using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Studies.Shafts;
 
 /// <summary>A unit that shares a shaft under speed droop.</summary>
 /// <param name="RatedTorqueNm">Rated torque at the common shaft, Nm, &gt; 0.</param>
 /// <param name="DroopPct">By how much its speed falls from no load to rated torque, %, &gt; 0.</param>
 /// <param name="SpeedErrorPct">By how much its speed reference is off, %.</param>
-public sealed record DroopUnit(double RatedTorqueNm, double DroopPct, double SpeedErrorPct);
+public sealed record DroopUnit([Above(0, 1e9)] double RatedTorqueNm, [Above(0, 100)] double DroopPct, [Range(-50, 50)] double SpeedErrorPct);
 
 /// <summary>
 /// Units on one shaft, each with its speed controller and a droop: n = 1 + e_i − d_i·T_i/T_N,i for all of them and ΣT_i = T, hence

@@ -1,3 +1,6 @@
+using System.ComponentModel.DataAnnotations;
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Studies.Shafts;
 
 /// <summary>A motor with its controller on a shared shaft.</summary>
@@ -7,7 +10,7 @@ namespace Cuadrilla.Core.Studies.Shafts;
 /// <param name="DroopPct">Fall of its speed from no load to rated torque, %; used with droop only.</param>
 /// <param name="SpeedErrorPct">Error of its speed reference, %.</param>
 /// <param name="TorqueErrorPct">Error of its torque, % of rated; used by torque followers.</param>
-public sealed record SharingUnit(double RatedNm, double LargestNm, double InertiaKgM2, double DroopPct, double SpeedErrorPct, double TorqueErrorPct);
+public sealed record SharingUnit([Above(0, 1e7)] double RatedNm, double LargestNm, [Above(0, 1e6)] double InertiaKgM2, [Above(0, 50)] double DroopPct, [Range(-10, 10)] double SpeedErrorPct, [Range(-50, 50)] double TorqueErrorPct);
 
 /// <summary>How the units share.</summary>
 public enum SharingKind

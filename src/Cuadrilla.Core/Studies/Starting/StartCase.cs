@@ -51,7 +51,7 @@ public sealed record StartCase
     /// <summary>Rotor's heat in parts of what it stands locked for the stall time; unknown while that is not stated.</summary>
     public Given RotorHeatPu { get; init; }
 
-    /// <summary>Starts an hour that the motor's heat budget leaves.</summary>
+    /// <summary>Starts per hour that the motor's heat budget leaves.</summary>
     public double StartsPerHour { get; init; }
 }
 

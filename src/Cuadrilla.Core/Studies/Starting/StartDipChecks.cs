@@ -71,7 +71,7 @@ internal static class StartDipChecks
                 [
                     ReasonInput.Of("power with locked rotor", motor.LockedRotorVa() / 1e3, "kVA", motor.Name),
                     ReasonInput.Of("its power factor", powerFactor, string.Empty, motor.LockedRotorPowerFactor.IsKnown ? motor.Name : "default of the project, not stated"),
-                    ReasonInput.Of("starts an hour", motor.StartsPerHour, "1/h", motor.Name),
+                    ReasonInput.Of("starts per hour", motor.StartsPerHour, "1/h", motor.Name),
                 ]),
             worst.Scenario);
     }

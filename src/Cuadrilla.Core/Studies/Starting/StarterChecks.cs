@@ -22,7 +22,7 @@ internal static class StarterChecks
     [
         ("starter.reaches-speed", BoardRow.Converter, "Start reaches speed"),
         ("starter.thermal-class", BoardRow.Converter, "Heat of the start"),
-        ("starter.starts-per-hour", BoardRow.Converter, "Starts an hour"),
+        ("starter.starts-per-hour", BoardRow.Converter, "Starts per hour"),
         ("starter.settings", BoardRow.Converter, "Starter rating and settings"),
         ("supply.start-dip", BoardRow.Supply, "Dip at start"),
     ];

@@ -176,7 +176,7 @@ internal static class BrakingChecks
     private static IReadOnlyList<ReasonInput> Inputs(ConverterItem item) => item.Brake is { } brake
         ?
         [
-            ReasonInput.Of("link voltage of the chopper", brake.ChopperV, "V", "catalogue converter"),
+            ReasonInput.Of("DC-link voltage of the chopper", brake.ChopperV, "V", "catalogue converter"),
             ReasonInput.Of("least resistance", brake.LeastOhm, "Ω", "catalogue converter"),
         ]
         : [];

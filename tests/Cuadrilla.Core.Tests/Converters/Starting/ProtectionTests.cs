@@ -4,7 +4,7 @@ using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Tests.Converters.Starting;
 
-/// <summary>Trip classes as ranges, warm and cold; derating of starters; starts an hour.</summary>
+/// <summary>Trip classes as ranges, warm and cold; derating of starters; starts per hour.</summary>
 public sealed class ProtectionTests
 {
     [Fact]

@@ -29,7 +29,7 @@ export function DutyEntry({
         <thead>
           <tr>
             <th>{level}, % of rated</th>
-            <th>hours a year</th>
+            <th>hours per year</th>
             <th>
               <span className="sr-only">remove</span>
             </th>
@@ -88,7 +88,7 @@ export function DutyEntry({
           title={`Hours at each ${level} from CSV`}
           columns={[
             { key: "level", name: `${level}, % of rated` },
-            { key: "hours", name: "hours a year" },
+            { key: "hours", name: "hours per year" },
           ]}
           onClose={() => setReading(false)}
           onTake={(rows) =>

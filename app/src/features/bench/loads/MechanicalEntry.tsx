@@ -1,5 +1,4 @@
 import type { DrivePoint } from "../../../api/client";
-import { ChoiceField } from "../../../components/Fields";
 import { Entries } from "../../../fields/Entries";
 import { fields } from "../../../fields/table";
 import type { PointEdit } from "../usePointEdit";
@@ -17,22 +16,6 @@ export function MechanicalEntry({ load, edit }: { readonly load: Mechanical; rea
   const moves = load.kind === "servo-axis" || load.kind === "profile";
   return (
     <>
-      {load.kind === "winder" && (
-        <ChoiceField
-          label="Direction"
-          value={load.unwinds ? "unwinds" : "winds"}
-          choices={{ winds: "winds up", unwinds: "unwinds: brakes all the time" }}
-          onCommit={(v) => edit("direction of the roll", set("unwinds", v === "unwinds"))}
-        />
-      )}
-      {load.kind === "servo-axis" && (
-        <ChoiceField
-          label="Shape of the move"
-          value={load.shape}
-          choices={{ trapezoid: "trapezoid, three thirds", "smooth-s": "smooth S, no jerk" }}
-          onCommit={(v) => edit("shape of the move", set("shape", v))}
-        />
-      )}
       <Entries
         of={fieldsOf[load.kind]}
         value={load as unknown as Record<string, number | null>}

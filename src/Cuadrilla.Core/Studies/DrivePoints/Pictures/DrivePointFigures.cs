@@ -79,8 +79,8 @@ public static class DrivePointFigures
             inputs));
         if (draw is RectifierResult.SteadyState steady)
         {
-            yield return new Figure("dc-voltage", "Mean link voltage", steady.DcVoltageMeanV, "V", new Reason(
-                "mean of the solved link voltage", $"{Text.N(steady.DcVoltageMeanV)} V, ripple {Text.N(steady.DcVoltageRipplePkPkV)} V peak to peak", source, inputs));
+            yield return new Figure("dc-voltage", "Mean DC-link voltage", steady.DcVoltageMeanV, "V", new Reason(
+                "mean of the solved DC-link voltage", $"{Text.N(steady.DcVoltageMeanV)} V, ripple {Text.N(steady.DcVoltageRipplePkPkV)} V peak to peak", source, inputs));
         }
     }
 
@@ -96,7 +96,7 @@ public static class DrivePointFigures
             ReasonInput.Of("link load", circuit.DcLoadW / 1e3, "kW", "loss chain"),
             ReasonInput.Of("impedance seen per phase", 1e3 * 2 * Math.PI * circuit.FrequencyHz * circuit.SourceInductanceH, "mΩ (reactance)", "bus scaled by the attenuation rule, feeder, reactor"),
             ReasonInput.Of("DC choke", 1e6 * circuit.DcChokeH, "µH", "catalogue converter"),
-            ReasonInput.Of("link capacitance", 1e6 * circuit.DcCapacitanceF, "µF", "catalogue converter"),
+            ReasonInput.Of("DC-link capacitance", 1e6 * circuit.DcCapacitanceF, "µF", "catalogue converter"),
             ReasonInput.Of("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
         ];
     }
@@ -117,7 +117,7 @@ public static class DrivePointFigures
         if (present is not null)
         {
             var saved = present.Year.CostPerYear - chosen.Year.CostPerYear;
-            yield return new Figure("saving", "Saved each year against the present control", saved, tariff.Currency, new Reason(
+            yield return new Figure("saving", "Saved each year against the existing flow control", saved, tariff.Currency, new Reason(
                 "ΔC = C_present − C_chosen at equal delivered flow",
                 $"{Text.N(present.Year.CostPerYear, 6)} − {Text.N(chosen.Year.CostPerYear, 6)} = {Text.N(saved, 6)} {tariff.Currency}",
                 "docs/methods/yearly-energy.md",

@@ -193,7 +193,7 @@ public static class LossChain
             [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model")]));
 
     private static Reason Estimated() => new(
-        "block current of the link power", "the front end has no one-cycle steady state; block current taken instead", "docs/methods/pcc.md", []);
+        "block current of the DC-link power", "the front end has no one-cycle steady state; block current taken instead", "docs/methods/pcc.md", []);
 
     private static Reason ConverterReason(DriveOnConverter model, OperatingPoint point)
     {

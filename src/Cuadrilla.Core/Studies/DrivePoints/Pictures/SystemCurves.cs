@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 /// <param name="SystemPu">What the system asks for.</param>
 /// <param name="MachinePu">What the machine gives at full speed.</param>
 /// <param name="AdjustedPowerPu">Shaft power with adjusted speed.</param>
-/// <param name="PresentPowerPu">Shaft power with the present control; absent when it is not stated.</param>
+/// <param name="PresentPowerPu">Shaft power with the existing flow control; absent when it is not stated.</param>
 public sealed record SystemAtFlow(double FlowPu, double SystemPu, double MachinePu, double AdjustedPowerPu, double? PresentPowerPu);
 
 /// <summary>System and machine curves of a fan or pump.</summary>
