@@ -39,3 +39,47 @@ test("the main job is done by keyboard alone", async ({ page, request }) => {
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Sheets and files" })).toBeVisible();
 });
+
+test("the focus is where the next key is wanted after each action, and keys in a sheet stay there", async ({
+  page,
+  request,
+}) => {
+  await open(page, await importDemo(request));
+  const pressed = async (name: string | RegExp) => {
+    await page.getByRole("button", { name }).first().focus();
+    await page.keyboard.press("Enter");
+  };
+
+  // Buttons of the board are pressed by Enter; what is made has the focus.
+  await cell(page, "DP-02", "motor").click();
+  await pressed("Add drive point");
+  await expect(cell(page, "DP-28", "motor")).toBeFocused();
+  await pressed("Remove");
+  await expect(cell(page, "DP-28", "motor")).toHaveCount(0);
+
+  // In a sheet of the board arrows move the caret and Delete deletes a letter, not a drive point.
+  await pressed("Edit lineup L1");
+  const name = page.getByRole("dialog").getByLabel("Name");
+  await name.focus();
+  await page.keyboard.press("Home");
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Delete");
+  await page.keyboard.type("0");
+  await expect(name).toHaveValue("B0dy preparation");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("button", { name: "Edit lineup L1" })).toBeFocused();
+  await expect(cell(page, "DP-02", "motor")).toBeVisible();
+
+  // A page takes the focus; a row that goes hands it to the next, a sheet gives it back.
+  await cell(page, "DP-02", "motor").focus();
+  await page.keyboard.press("Alt+1");
+  await expect(page.getByRole("main")).toBeFocused();
+  await pressed("Remove kiln burners and heating");
+  await expect(page.getByRole("button", { name: "Remove air compressor" })).toBeFocused();
+  await page.keyboard.press("Alt+5");
+  await expect(page.getByRole("heading", { name: "Harmonics of the plant" })).toBeVisible();
+  await pressed("Mitigation workbench");
+  await expect(page.getByRole("dialog")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("button", { name: "Mitigation workbench" })).toBeFocused();
+});

@@ -4,6 +4,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./App";
+import { keepFocus } from "./components/keepFocus";
 import "./styles.css";
 
 // Libraries that add a style element give it this nonce; the content security policy refuses others.
@@ -20,6 +21,7 @@ if (!root) {
   throw new Error("The page has no root element.");
 }
 
+keepFocus(root);
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>

@@ -953,7 +953,7 @@ export const fields = {
       kind: "choice",
       choices: {
         "not-stated": "not stated",
-        "outlet-throttle": "outlet damper or throttling valve",
+        "outlet-throttle": "outlet damper or valve",
         "inlet-vanes": "inlet vanes",
         bypass: "bypass",
         "on-off": "on and off",

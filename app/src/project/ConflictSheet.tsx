@@ -16,7 +16,7 @@ export function ConflictSheet() {
     return null;
   }
   return (
-    <Sheet title="Another window saved first" open onClose={() => void settle(undefined)} size="wide">
+    <Sheet title="Another window saved first" onClose={() => void settle(undefined)} size="wide">
       <p>
         Your change “{conflict.label}” was made on an older edit and has not been saved. Edit{" "}
         {conflict.stale.current.edit} (“

@@ -16,7 +16,7 @@ export function ReasonSheet({ subject, onClose }: { readonly subject: Reasoned; 
   return "check" in subject ? (
     <CheckReason wanted={subject.check} onClose={onClose} />
   ) : (
-    <Sheet title={subject.title} open onClose={onClose}>
+    <Sheet title={subject.title} onClose={onClose}>
       <ReasonBody reason={subject.reason} />
     </Sheet>
   );
@@ -40,7 +40,7 @@ function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly 
     },
   });
   return (
-    <Sheet title={check.data?.title ?? wanted.id} open onClose={onClose}>
+    <Sheet title={check.data?.title ?? wanted.id} onClose={onClose}>
       {check.isPending && <Loading what="reason" />}
       {check.isError && <Failed what="The reason could not be read." detail={check.error.message} />}
       {check.data && (

@@ -72,7 +72,7 @@ export function TechnologySheet({
   });
   const incumbent = rows.data?.find((r) => r.isIncumbent);
   return (
-    <Sheet title="Technologies for this load" open onClose={onClose} size="full">
+    <Sheet title="Technologies for this load" onClose={onClose} size="full">
       {rows.isPending && <Loading what="technologies" />}
       {rows.isError && <Failed what="The comparison could not be made." detail={rows.error.message} />}
       {rows.data?.length === 0 && <Empty>Enter the load first.</Empty>}

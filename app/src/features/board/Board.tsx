@@ -48,7 +48,9 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
   }, [selection]);
 
   const onKeyDown = (event: KeyboardEvent) => {
-    if (!selection || event.ctrlKey || event.metaKey) {
+    // Buttons keep their own keys, and what is typed in a sheet opened from here is not the board's.
+    const onCell = event.target instanceof HTMLElement && event.target.closest("[role=gridcell]") !== null;
+    if (!selection || !onCell || event.ctrlKey || event.metaKey) {
       return;
     }
     const arrows: Record<string, [number, number]> = {

@@ -56,7 +56,6 @@ export function CandidateSearch({
   return (
     <Sheet
       title={`Choose a ${kind}${columns.length > 1 ? ` for ${columns.length} drive points` : ""}`}
-      open
       onClose={onClose}
       size="wide"
     >

@@ -18,7 +18,7 @@ export function LineupSheet({ id, onClose }: { readonly id: string; readonly onC
     distribution.buses.filter((b) => b.nominalVoltageV <= 1000).map((b) => [b.id, `${b.name}, ${b.nominalVoltageV} V`]),
   );
   return (
-    <Sheet title={`Lineup ${lineup.tag}`} open onClose={onClose}>
+    <Sheet title={`Lineup ${lineup.tag}`} onClose={onClose}>
       <TextField label="Tag" value={lineup.tag} onCommit={(tag) => change({ tag })} />
       <TextField label="Name" value={lineup.name} onCommit={(name) => change({ name })} />
       <ChoiceField label="Hangs from" value={lineup.busId} choices={buses} onCommit={(busId) => change({ busId })} />

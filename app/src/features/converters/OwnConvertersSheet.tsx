@@ -40,7 +40,7 @@ export function OwnConvertersSheet({ onClose }: { readonly onClose: () => void }
       converters: s.converters.filter((x) => x.id !== converter.id),
     }));
   return (
-    <Sheet title="Own converters" open onClose={onClose} size="full">
+    <Sheet title="Own converters" onClose={onClose} size="full">
       <p className="text-soft">
         Units of your own catalogues. The project keeps them as they were imported; what a list leaves open is taken
         from the generic unit of the same kind next in size, and named.

@@ -19,7 +19,7 @@ export function AlternativesSheet({
 }) {
   const reference = bench.alternatives.find((a) => a.id === bench.referenceId);
   return (
-    <Sheet title="Alternatives at equal delivered work" size="full" open onClose={onClose}>
+    <Sheet title="Alternatives at equal delivered work" size="full" onClose={onClose}>
       <p className="text-soft">
         Lowest life-cycle cost first; compared with: {reference?.name ?? "nothing"}. Break-even: hours in per cent of
         the duty’s, and energy price, at which both cost the same.

@@ -43,7 +43,7 @@ export function MeasuredSheet({ scenarioId, onClose }: { readonly scenarioId: st
   const wave = (part: string, kind: string) =>
     `/api/projects/${project.id}/waveforms/${part}?scenarioId=${scenario}&kind=${kind}`;
   return (
-    <Sheet title="Measured against computed" open onClose={onClose} size="full">
+    <Sheet title="Measured against computed" onClose={onClose} size="full">
       <div className="flex flex-wrap items-end gap-3">
         <label className="text-soft">
           CSV, or .cfg with .dat

@@ -22,7 +22,7 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
     }),
   );
   return (
-    <Sheet title="Mitigation workbench" open onClose={onClose} size="full">
+    <Sheet title="Mitigation workbench" onClose={onClose} size="full">
       <label className="flex items-center gap-2">
         For
         <select className="entry w-72" value={scope} onChange={(e) => setScope(e.target.value)}>

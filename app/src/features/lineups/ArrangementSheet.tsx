@@ -42,7 +42,7 @@ export function ArrangementSheet({
   const change = <T extends Arrangement>(what: string, part: Partial<T> | ((now: T) => Partial<T>)) =>
     edit(`${arrangement.name}: ${what}`, (s) => changeArrangement(s, id, part));
   return (
-    <Sheet title={`${titles[arrangement.kind]}: ${arrangement.name}`} open onClose={onClose} size="full">
+    <Sheet title={`${titles[arrangement.kind]}: ${arrangement.name}`} onClose={onClose} size="full">
       <div className="grid grid-cols-[22rem_minmax(0,1fr)] gap-x-6">
         <div>
           {arrangement.kind === "motor-group" ? (

@@ -19,7 +19,7 @@ export function BrakeSheet({
 }) {
   const { brake } = point;
   return (
-    <Sheet title={`Holding brake: ${point.tag} ${point.name}`} open onClose={onClose} size="full">
+    <Sheet title={`Holding brake: ${point.tag} ${point.name}`} onClose={onClose} size="full">
       {brake.kind === "none" ? (
         <p className="text-soft">There is no brake.</p>
       ) : (

@@ -21,7 +21,7 @@ export function ComparisonSheet({ id, onClose }: { readonly id: string; readonly
     return null;
   }
   return (
-    <Sheet title={`Ways to build ${lineup.tag} ${lineup.name}`} open onClose={onClose} size="full">
+    <Sheet title={`Ways to build ${lineup.tag} ${lineup.name}`} onClose={onClose} size="full">
       <div className="mb-2 flex flex-wrap items-end gap-2">
         <label className="text-soft">
           Set the present way aside as{" "}

@@ -41,7 +41,7 @@ export function DcBusSheet({
   const change = (part: Parameters<typeof changeDcBus>[2], what: string) =>
     edit(`${bus.name}: ${what}`, (s) => changeDcBus(s, id, part));
   return (
-    <Sheet title={`Common DC bus: ${bus.name}`} open onClose={onClose} size="full">
+    <Sheet title={`Common DC bus: ${bus.name}`} onClose={onClose} size="full">
       <div className="grid grid-cols-[21rem_minmax(0,1fr)] gap-x-6">
         <div>
           <Entries of={fields.CommonDcBus} value={bus} keys={["name"]} change={change} />

@@ -29,7 +29,7 @@ export function OwnMotorsSheet({ onClose }: { readonly onClose: () => void }) {
   const remove = (motor: OwnMotor) =>
     edit(`Remove own motor ${motor.name}`, (s) => ({ ...s, motors: s.motors.filter((x) => x.id !== motor.id) }));
   return (
-    <Sheet title="Own motors" open onClose={onClose} size="full">
+    <Sheet title="Own motors" onClose={onClose} size="full">
       <p className="text-soft">
         Real motors of this project. The plate is reproduced exactly; what a plate leaves open is taken from the generic
         motor of the same kind next in size, and named.

@@ -16,7 +16,7 @@ const keys: readonly (readonly [string, string])[] = [
 /** The keys. */
 export function KeysSheet({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Sheet title="Keys" open onClose={onClose}>
+    <Sheet title="Keys" onClose={onClose}>
       <table className="table">
         <tbody>
           {keys.map(([key, what]) => (

@@ -29,7 +29,7 @@ export function Palette({
   };
   const item = "cursor-pointer rounded px-2 py-1 data-[selected=true]:bg-plum-wash";
   return (
-    <Sheet title="Find or do" open onClose={onClose}>
+    <Sheet title="Find or do" onClose={onClose}>
       <Command label="Find or do">
         <Command.Input autoFocus className="entry mb-2" placeholder="A drive point, a stage, an action" />
         <Command.List className="max-h-[50vh] overflow-auto">

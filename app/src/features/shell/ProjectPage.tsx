@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, memo, Suspense, useCallback, useEffect, useState } from "react";
+import { lazy, memo, Suspense, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api, type Check, type Project, type CheckKey } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
@@ -72,6 +72,7 @@ const Workplace = memo(function Workplace() {
   const [search, setSearch] = useState<string>();
   const [sheet, setSheet] = useState<"palette" | "keys">();
   const [reason, setReason] = useState<CheckKey>();
+  const main = useRef<HTMLElement>(null);
   const selection = validSelection(project.specification, wanted);
   const actions = useBoardActions(selection, setWanted);
 
@@ -137,6 +138,13 @@ const Workplace = memo(function Workplace() {
     return () => window.removeEventListener("keydown", onKey);
   });
 
+  // What had the focus went with the page before: the new page takes it, so that keys scroll and jump on.
+  useLayoutEffect(() => {
+    if (view !== "board" && document.activeElement === document.body) {
+      main.current?.focus();
+    }
+  }, [view]);
+
   const stageKey =
     view === "board"
       ? (stages.find((s) => s.row === selection?.row)?.key ?? "")
@@ -146,7 +154,7 @@ const Workplace = memo(function Workplace() {
       <TopBar onPalette={() => setSheet("palette")} onHelp={() => setSheet("keys")} />
       <div className="flex min-h-0 flex-1">
         <Rail current={stageKey} onStage={onStage} />
-        <main className="min-w-0 flex-1 overflow-auto" tabIndex={-1}>
+        <main ref={main} className="min-w-0 flex-1 overflow-auto outline-none" tabIndex={-1}>
           <Suspense fallback={<Loading what="page" />}>
             {view === "board" && (
               <Board

@@ -24,7 +24,7 @@ internal static class LoadFields
             Number(nameof(FluidMachine.StartTimeS), "Start time", 0.1, 600, "s", "From rest to rated speed."),
             Number(nameof(FluidMachine.StopTimeS), "Stop time", 0.05, 3600, "s", "From rated speed to rest.", open: "coasts"),
             Choice(nameof(FluidMachine.PresentControl), "Existing flow control", "How the flow is controlled as the machine runs today.",
-                (PresentControl.NotStated, "not stated"), (PresentControl.OutletThrottle, "outlet damper or throttling valve"), (PresentControl.InletVanes, "inlet vanes"), (PresentControl.Bypass, "bypass"),
+                (PresentControl.NotStated, "not stated"), (PresentControl.OutletThrottle, "outlet damper or valve"), (PresentControl.InletVanes, "inlet vanes"), (PresentControl.Bypass, "bypass"),
                 (PresentControl.OnOff, "on and off"), (PresentControl.TwoSpeedHalf, "two speeds 1 : 2"), (PresentControl.TwoSpeedTwoThirds, "two speeds 2 : 3"), (PresentControl.Staged, "machines staged"))),
         For<ParallelPath.Common>(
             Number(nameof(ParallelPath.Common.Running), "Machines running together", 2, 20, string.Empty, "Equal machines on one path."),

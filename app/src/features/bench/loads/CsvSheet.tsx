@@ -44,7 +44,7 @@ export function CsvSheet({
   });
   const problems = read.flatMap((r) => r.bad);
   return (
-    <Sheet title={title} open onClose={onClose} size="wide">
+    <Sheet title={title} onClose={onClose} size="wide">
       <div className="flex items-center gap-3">
         <label className="button">
           Choose a file …
