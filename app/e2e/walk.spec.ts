@@ -104,7 +104,7 @@ test("the reason of a check opens from the ledger", async ({ page, request }) =>
   await open(page, await importDemo(request));
   await page
     .getByRole("region", { name: /Ledger/ })
-    .getByRole("button", { name: /Resonance of power-factor ban/ })
+    .getByRole("button", { name: /Stop of all members/ })
     .click();
   const dialog = page.getByRole("dialog");
   await expect(dialog).toContainText("full production");

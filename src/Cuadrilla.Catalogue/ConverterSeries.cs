@@ -8,59 +8,71 @@ namespace Cuadrilla.Catalogue;
 internal static class ConverterSeries
 {
     public static IEnumerable<ConverterItem> Build(ConverterSeriesFile file) =>
-        file.SizesKw.SelectMany(kw => file.Kinds.Where(k => kw >= k.FromKw && kw <= k.ToKw).Select(k => Item(file, kw, k)));
+        from supply in file.Supplies
+        from rating in file.Ratings(supply)
+        from kind in file.Kinds
+        where rating.Kw >= kind.FromKw && rating.Kw <= kind.ToKw && (kind.RatedVoltageV is null || supply.Key.Length == 0)
+        select Item(file, supply, rating, kind);
 
     public static IEnumerable<SupplyModuleItem> SupplyModules(ConverterSeriesFile file) =>
-        file.SupplyModules.SizesKw.SelectMany(kw => file.SupplyModules.Kinds.Select(k => Module(file, kw, k)));
+        from supply in file.Supplies
+        from kw in file.SupplyModules.SizesKw
+        from kind in file.SupplyModules.Kinds
+        where kw <= supply.ToKw
+        select Module(file, supply, kw, kind);
 
-    private static ConverterItem Item(ConverterSeriesFile file, double kw, ConverterSeriesFile.KindRule kind)
+    private static ConverterItem Item(ConverterSeriesFile file, ConverterSeriesFile.Supply supply, ConverterSeriesFile.Rating rating, ConverterSeriesFile.KindRule kind)
     {
+        var kw = rating.Kw;
+        var ratedV = kind.RatedVoltageV ?? supply.RatedVoltageV;
         double Rule(Func<ConverterSeriesFile.Anchor, double> value) => LogInterpolation.At(file.Anchors, a => a.Kw, value, kw);
         var ratedLossW = Rule(a => a.LossPu) * kw * 1e3 * kind.LossFactor;
-        var lightA = Tidy((kind.AmpPerKw ?? (Rule(a => a.AmpPerKw) * kind.CurrentFactor)) * kw);
+        var lightA = Tidy((kind.AmpPerKw ?? (Rule(a => a.AmpPerKw) * kind.CurrentFactor)) * supply.AmpPu * kw);
+        var chopperV = file.Brake.ChopperV * VoltageClass.LinkPu(ratedV);
         var overload = file.Overload[kind.Overload];
         return new ConverterItem
         {
-            Id = string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
+            Id = string.Create(CultureInfo.InvariantCulture, $"{kind.Key}{Suffix(supply)}-{(rating.Hp > 0 ? rating.Hp : kw)}{(rating.Hp > 0 ? "hp" : string.Empty)}"),
+            RatedHp = rating.Hp,
             Series = file.Series,
             Kind = kind.Kind,
             FrontEnd = Front(file, kind, Rule(a => a.ChokeLossPu)),
             RatedKw = kw,
-            RatedVoltageV = kind.RatedVoltageV ?? file.RatedVoltageV,
+            RatedVoltageV = ratedV,
             LightCurrentA = lightA,
             HeavyCurrentA = Tidy((kind.HeavyFactor ?? file.HeavyFactor) * lightA),
-            DcCapacitanceUf = Math.Round(kind.CapacitanceUfPerKw * kw, 0),
+            DcCapacitanceUf = Math.Round(kind.CapacitanceUfPerKw * kw * SameEnergy(supply), 0),
             Losses = Losses(file.LossShape, ratedLossW),
             StandbyW = Math.Round(Rule(a => a.StandbyW) * kind.StandbyFactor, 0),
             LightOverload = overload.Light,
             HeavyOverload = overload.Heavy,
             Derating = Derating(file.Derating, kw, kind.Switching),
-            ShortCircuitKa = ShortCircuitKa(file, kw),
-            Brake = kind.Brake ? new ChopperLimits(Math.Round(file.Brake.ChopperV * file.Brake.ChopperV / (file.Brake.PeakPu * kw * 1e3), 2), file.Brake.ChopperV) : null,
+            ShortCircuitKa = ShortCircuitKa(supply, kw),
+            Brake = kind.Brake ? new ChopperLimits(Math.Round(chopperV * chopperV / (file.Brake.PeakPu * kw * 1e3), 2), chopperV) : null,
             Size = Size(file, kw, kind.WidthFactor, kind.MassFactor, kind.AirflowFactor, lightA),
             PriceIndex = Price(file, kw, kind.PriceFactor),
             SwitchingLoss = kind.Front == "thyristor" ? SwitchingLoss.None : file.Derating.SwitchingLoss[kind.Switching == "servo" ? "servo" : kw <= file.Derating.SmallUpToKw ? "small" : "large"],
         };
     }
 
-    private static SupplyModuleItem Module(ConverterSeriesFile file, double kw, ConverterSeriesFile.ModuleRule kind)
+    private static SupplyModuleItem Module(ConverterSeriesFile file, ConverterSeriesFile.Supply supply, double kw, ConverterSeriesFile.ModuleRule kind)
     {
         double Rule(Func<ConverterSeriesFile.Anchor, double> value) => LogInterpolation.At(file.Anchors, a => a.Kw, value, kw);
         return new SupplyModuleItem
         {
-            Id = string.Create(CultureInfo.InvariantCulture, $"{kind.Key}-{kw}"),
+            Id = string.Create(CultureInfo.InvariantCulture, $"{kind.Key}{Suffix(supply)}-{kw}"),
             Series = file.Series,
             Kind = kind.Kind,
             FrontEnd = Front(file, kind, Rule(a => a.ChokeLossPu)),
             RatedKw = kw,
-            RatedVoltageV = file.RatedVoltageV,
+            RatedVoltageV = supply.RatedVoltageV,
             PeakPu = kind.PeakPu,
             PeakTimeS = kind.PeakTimeS,
             ReturnPu = kind.ReturnPu,
-            PrechargeUf = Math.Round(file.SupplyModules.PrechargeUfPerKw * kw, 0),
+            PrechargeUf = Math.Round(file.SupplyModules.PrechargeUfPerKw * kw * SameEnergy(supply), 0),
             StandbyW = Math.Round(Rule(a => a.StandbyW), 0),
-            ShortCircuitKa = ShortCircuitKa(file, kw),
-            Size = Size(file, kw, kind.WidthFactor, kind.MassFactor, 0.5, Rule(a => a.AmpPerKw) * kw),
+            ShortCircuitKa = ShortCircuitKa(supply, kw),
+            Size = Size(file, kw, kind.WidthFactor, kind.MassFactor, 0.5, Rule(a => a.AmpPerKw) * supply.AmpPu * kw),
             PriceIndex = Price(file, kw, kind.PriceFactor),
             Derating = new SiteDerating(
                 file.Derating.AmbientFreeC, file.Derating.AmbientPctPerK, file.Derating.AmbientMaxC,
@@ -109,8 +121,13 @@ internal static class ConverterSeries
     private static double Price(ConverterSeriesFile file, double kw, double factor) =>
         Math.Round(factor * LogInterpolation.PowerAt(file.Anchors, a => a.Kw, a => a.PriceIndex, kw), 2);
 
-    private static double ShortCircuitKa(ConverterSeriesFile file, double kw) =>
-        kw <= file.ShortCircuit.SmallUpToKw ? file.ShortCircuit.SmallKa : file.ShortCircuit.LargeKa;
+    private static double ShortCircuitKa(ConverterSeriesFile.Supply supply, double kw) =>
+        kw <= supply.ShortCircuit.SmallUpToKw ? supply.ShortCircuit.SmallKa : supply.ShortCircuit.LargeKa;
+
+    private static string Suffix(ConverterSeriesFile.Supply supply) => supply.Key.Length > 0 ? "-" + supply.Key : string.Empty;
+
+    // A kilowatt needs the same energy in the link at any voltage: the levels go by the voltage.
+    private static double SameEnergy(ConverterSeriesFile.Supply supply) => Math.Pow(400 / supply.RatedVoltageV, 2);
 
     private static ConverterDerating Derating(ConverterSeriesFile.DeratingRule rule, double kw, string switching)
     {

@@ -7,21 +7,40 @@ internal sealed record ConverterSeriesFile(
     string Series,
     string Source,
     string Edition,
-    double RatedVoltageV,
     string Interpolation,
+    IReadOnlyList<ConverterSeriesFile.Supply> Supplies,
     IReadOnlyList<double> SizesKw,
+    IReadOnlyList<double> SizesHp,
     IReadOnlyList<ConverterSeriesFile.Anchor> Anchors,
     double HeavyFactor,
     ConverterSeriesFile.Shape LossShape,
     IReadOnlyDictionary<string, ConverterSeriesFile.OverloadPair> Overload,
     ConverterSeriesFile.DeratingRule Derating,
     ConverterSeriesFile.BrakeRule Brake,
-    ConverterSeriesFile.ShortCircuitRule ShortCircuit,
     ConverterSeriesFile.SizeRule Size,
     ConverterSeriesFile.SpectraRule Spectra,
     IReadOnlyList<ConverterSeriesFile.KindRule> Kinds,
     ConverterSeriesFile.SupplyModuleRules SupplyModules)
 {
+    /// <summary>Sizes for a supply: in kW, or in hp where units are rated so.</summary>
+    public IEnumerable<Rating> Ratings(Supply supply) =>
+        (supply.Hp ? SizesHp.Select(hp => new Rating(hp * KwPerHp, hp)) : SizesKw.Select(kw => new Rating(kw, 0))).Where(r => r.Kw >= supply.FromKw && r.Kw <= supply.ToKw);
+
+    // Mechanical horsepower, 550 ft·lbf/s.
+    private const double KwPerHp = 0.745699872;
+
+    internal readonly record struct Rating(double Kw, double Hp);
+
+    /// <summary>A voltage for which units are made.</summary>
+    /// <param name="Key">What tells its items apart; empty for 400 V.</param>
+    /// <param name="RatedVoltageV">Voltage between lines, V.</param>
+    /// <param name="FromKw">Smallest, kW.</param>
+    /// <param name="ToKw">Largest, kW.</param>
+    /// <param name="AmpPu">Amperes for a kilowatt over those at 400 V.</param>
+    /// <param name="Hp">True where sizes are in hp.</param>
+    /// <param name="ShortCircuit">Short-circuit ratings.</param>
+    internal sealed record Supply(string Key, double RatedVoltageV, double FromKw, double ToKw, double AmpPu, bool Hp, ShortCircuitRule ShortCircuit);
+
     internal sealed record Anchor(
         double Kw, double AmpPerKw, double LossPu, double StandbyW, double WidthMm, double MassKg, double AirflowM3PerH, double PriceIndex, double ChokeLossPu);
 

@@ -9,8 +9,8 @@ namespace Cuadrilla.RandomPlants;
 /// <summary>Choices of motors, converters and starters for drive points.</summary>
 internal sealed class RandomChoices(Draw draw, EngineeringData data, IReadOnlyList<OwnMotor> motors, IReadOnlyList<OwnConverter> converters)
 {
-    private readonly IReadOnlyList<MotorItem> motorItems = [.. data.Motors.Values];
-    private readonly IReadOnlyList<ConverterItem> converterItems = [.. data.Converters.Values];
+    private readonly IReadOnlyList<MotorItem> motorItems = [.. data.Motors.Values.Where(IsDrawn)];
+    private readonly IReadOnlyList<ConverterItem> converterItems = [.. data.Converters.Values.Where(c => c.RatedKw is >= 0.75 and <= 400 && c.RatedVoltageV is 230 or 400 && !c.Id.Contains("-230v", StringComparison.Ordinal))];
     private readonly IReadOnlyList<SoftStarterItem> starterItems = [.. data.SoftStarters.Values];
 
     /// <summary>A motor with its rated power in kW and speed in rpm.</summary>
@@ -89,4 +89,10 @@ internal sealed class RandomChoices(Draw draw, EngineeringData data, IReadOnlyLi
             mode, mode == SoftStartMode.VoltageRamp ? draw.Even(10, 80) : draw.Even(100, 300), draw.Even(0, 30), draw.Even(150, 500), draw.One([0.0, 0, 70]), draw.One([0.0, 0.5]), draw.Chance(20),
             draw.One([0.0, 10]));
     }
+
+    // Motors of 400 V plants up to 355 kW, of the usual speeds: a seed draws the same plant whatever else the catalogue holds.
+    private static bool IsDrawn(MotorItem m) =>
+        m.Series == "reference motors" && m.Plate.RatedPowerW is >= 750 and <= 355e3
+        && (m.Technology == MotorTechnology.CageInduction
+            || (m.Plate.RatedSpeedRpm == (m.Technology == MotorTechnology.Servo ? 3000 : 1500) && m.Plate.RatedVoltageV is 400 or 440));
 }

@@ -76,7 +76,7 @@ internal static class RandomLineup
                 draw.Maybe(6), draw.Chance(50), draw.Maybe(20), draw.Maybe(1), draw.Maybe(1), draw.Maybe(0.5), draw.Chance(50), draw.Chance(50) ? Given.Unknown : 5000, draw.Maybe(300),
                 [.. points.Select(_ => draw.Whole(0, 2))], string.Empty);
         var bus = new CommonDcBus(
-            $"{lineup.Id}-dc", "DC bus", [.. points.Select(p => p.Id)], draw.Chance(10) ? string.Empty : draw.One([.. data.SupplyModules.Keys]), draw.Chance(40) ? Given.Unknown : draw.Size(1, 100),
+            $"{lineup.Id}-dc", "DC bus", [.. points.Select(p => p.Id)], draw.Chance(10) ? string.Empty : draw.One([.. data.SupplyModules.Values.Where(m => m.RatedVoltageV == 400 && m.RatedKw <= 500).Select(m => m.Id)]), draw.Chance(40) ? Given.Unknown : draw.Size(1, 100),
             draw.Chance(40) ? Given.Unknown : draw.Size(0.1, 20), draw.Maybe(draw.One([50.0, 200, 800])), draw.Chance(40) ? Given.Unknown : draw.Size(0.1, 30), string.Empty, control);
         return lineup with { DrivePoints = [.. points], DcBuses = [bus] };
     }

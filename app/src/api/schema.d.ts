@@ -1650,6 +1650,8 @@ export interface components {
             /** Format: double */
             ratedKw: number;
             /** Format: double */
+            ratedHp: number;
+            /** Format: double */
             ratedVoltageV: number;
             /** Format: double */
             lightCurrentA: number;
@@ -2930,6 +2932,8 @@ export interface components {
             plate: components["schemas"]["MotorPlate"];
             /** @default  */
             ownName: string;
+            /** Format: double */
+            ratedHp?: number;
         };
         MotorLimits: {
             ratedRiseK?: components["schemas"]["Given"];
@@ -4450,6 +4454,8 @@ export interface components {
             kind: components["schemas"]["SupplyModuleKind"];
             /** Format: double */
             ratedKw: number;
+            /** Format: double */
+            ratedVoltageV: number;
             /** Format: double */
             peakPu: number;
             /** Format: double */

@@ -12,13 +12,27 @@ public static class ItemText
         ArgumentNullException.ThrowIfNull(item);
         return item.OwnName.Length > 0 ? item.OwnName + "," : item.Technology switch
         {
-            MotorTechnology.CageInduction => item.EfficiencyClass + " cage",
+            MotorTechnology.CageInduction => item.EfficiencyClass == "–" ? "cage" : item.EfficiencyClass + " cage",
             MotorTechnology.SynchronousReluctance => item.EfficiencyClass + " reluctance",
             MotorTechnology.PermanentMagnet => item.EfficiencyClass + " magnet",
             MotorTechnology.Servo => "servo",
             MotorTechnology.DcSeparatelyExcited => "DC",
             _ => throw new InvalidOperationException("Unknown motor technology."),
         };
+    }
+
+    /// <summary>Rated power as the motor is rated, kW or hp.</summary>
+    public static string Power(MotorItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        return item.RatedHp > 0 ? FormattableString.Invariant($"{item.RatedHp:0.###} hp") : FormattableString.Invariant($"{item.Plate.RatedPowerW / 1e3:0.##} kW");
+    }
+
+    /// <summary>Size as the converter is rated, kW or hp.</summary>
+    public static string Power(ConverterItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        return item.RatedHp > 0 ? FormattableString.Invariant($"{item.RatedHp:0.###} hp") : FormattableString.Invariant($"{item.RatedKw:0.##} kW");
     }
 
     /// <summary>Kind of a converter in a few words.</summary>

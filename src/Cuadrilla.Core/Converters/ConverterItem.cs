@@ -25,6 +25,9 @@ public sealed record ConverterItem
     /// <summary>Line voltage, V; of a single-phase input between its two conductors.</summary>
     public required double RatedVoltageV { get; init; }
 
+    /// <summary>Rated power in hp where it is rated so; 0 where in kW.</summary>
+    public double RatedHp { get; init; }
+
     /// <summary>Continuous output current for light overload, A; of a thyristor bridge the armature current.</summary>
     public required double LightCurrentA { get; init; }
 

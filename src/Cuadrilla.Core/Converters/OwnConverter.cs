@@ -81,7 +81,8 @@ public sealed record OwnConverter(
     {
         // A kind is a kind: a filter or reactor that the item does not state is not taken from the one next in size.
         var like = generic.Where(c => c.Kind == Kind && (Kind != ConverterKind.SixPulse || c.FrontEnd is FrontEnd.Diode { ReactorPct: 0 }))
-            .OrderBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)))
+            .OrderBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)) < 0.5 && Math.Abs(Math.Log(c.RatedVoltageV / RatedVoltageV)) < 0.1 ? 0 : 1)
+            .ThenBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)))
             .ThenBy(c => Math.Abs(c.ChokePct - (ChokePct.IsKnown ? ChokePct.Value : 0)))
             .ThenBy(c => c.Id, StringComparer.Ordinal)
             .First();

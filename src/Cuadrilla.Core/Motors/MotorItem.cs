@@ -20,8 +20,28 @@ public sealed record MotorItem(
     /// <summary>What kind of motor it is.</summary>
     public MotorTechnology Technology => Plate.Technology;
 
+    /// <summary>Rated power in hp where it is rated so; 0 where in kW.</summary>
+    public double RatedHp { get; init; }
+
     /// <summary>Shaft height, mm; 0 when the frame does not say it.</summary>
-    public double ShaftHeightMm => double.TryParse(Frame.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture, out var height) ? height : 0;
+    public double ShaftHeightMm => ShaftHeightOf(Frame);
+
+    /// <summary>Shaft height of a frame, mm: "160 L" (EN 50347) as it stands, "NEMA 256T" (MG 1 part 4) by its first digits in inches; 0 where it says none.</summary>
+    public static double ShaftHeightOf(string frame)
+    {
+        ArgumentNullException.ThrowIfNull(frame);
+        var isNema = frame.StartsWith(Nema, StringComparison.Ordinal);
+        var first = isNema ? frame[Nema.Length..].TrimEnd('T', 'S') : frame.Split(' ')[0];
+        if (!double.TryParse(first, System.Globalization.CultureInfo.InvariantCulture, out var number))
+        {
+            return 0;
+        }
+
+        // Two digits are sixteenths of an inch; of three the first two are quarters.
+        return !isNema ? number : number < 100 ? number / 16 * 25.4 : Math.Floor(number / 10) / 4 * 25.4;
+    }
+
+    private const string Nema = "NEMA ";
 }
 
 /// <summary>Kinds of motor.</summary>

@@ -148,7 +148,8 @@ public sealed record OwnMotor(
     public MotorItem Item(IEnumerable<MotorItem> generic)
     {
         var like = generic.Where(m => m.Technology == Technology)
-            .OrderBy(m => Math.Abs(Math.Log(m.Plate.RatedPowerW / (RatedPowerKw * 1e3))))
+            .OrderBy(m => IsNear(m) ? 0 : 1)
+            .ThenBy(m => Math.Abs(Math.Log(m.Plate.RatedPowerW / (RatedPowerKw * 1e3))))
             .ThenBy(m => Math.Abs(m.Poles - Poles))
             .ThenBy(m => Math.Abs(m.Plate.Efficiency - (EfficiencyPct / 100)))
             .First();
@@ -199,6 +200,11 @@ public sealed record OwnMotor(
         return new MotorItem(
             Id, "own", EfficiencyClass, Poles, height, Or(LengthMm, like.LengthMm), Or(MassKg, like.MassKg), Or(PriceIndex, like.PriceIndex), plate, Name);
     }
+
+    // A generic motor for the same supply is nearer than one of the same power for another; a cage goes by its frequency too.
+    private bool IsNear(MotorItem m) =>
+        Math.Abs(Math.Log(m.Plate.RatedPowerW / (RatedPowerKw * 1e3))) < 0.5 && Math.Abs(Math.Log(m.Plate.RatedVoltageV / RatedVoltageV)) < 0.13
+        && (Technology != MotorTechnology.CageInduction || Math.Abs(m.Plate.RatedFrequencyHz - RatedFrequencyHz) < 1);
 
     private static double Or(Given value, double generic) => value.IsKnown ? value.Value : generic;
 }

@@ -9,6 +9,7 @@ namespace Cuadrilla.Documents.Assessments;
 /// <param name="Kind">Kind.</param>
 /// <param name="Family">Units of one family differ in size only.</param>
 /// <param name="RatedKw">Size, kW.</param>
+/// <param name="RatedHp">Size in hp where it is rated so; 0 where in kW.</param>
 /// <param name="RatedVoltageV">Line voltage, V.</param>
 /// <param name="LightCurrentA">Current for light overload, A.</param>
 /// <param name="HeavyCurrentA">Current for heavy overload, A.</param>
@@ -29,6 +30,7 @@ public sealed record ConverterDocument(
     ConverterKind Kind,
     string Family,
     double RatedKw,
+    double RatedHp,
     double RatedVoltageV,
     double LightCurrentA,
     double HeavyCurrentA,
@@ -49,7 +51,7 @@ public sealed record ConverterDocument(
     {
         ArgumentNullException.ThrowIfNull(item);
         return new ConverterDocument(
-            item.Id, ItemText.Converter(item), item.Kind, item.Family, item.RatedKw, item.RatedVoltageV, item.LightCurrentA, item.HeavyCurrentA, item.ChokePct,
+            item.Id, ItemText.Converter(item), item.Kind, item.Family, item.RatedKw, item.RatedHp, item.RatedVoltageV, item.LightCurrentA, item.HeavyCurrentA, item.ChokePct,
             item.FrontEnd.ReturnsToLine, item.Brake is not null, item.Size.WidthMm, item.Size.HeightMm, item.Size.DepthMm, item.Size.MassKg, item.PriceIndex,
             item.OwnName, item.OwnCatalogue, item.Estimated);
     }

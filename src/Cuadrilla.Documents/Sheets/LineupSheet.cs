@@ -119,7 +119,7 @@ public sealed record DrivePointSheet(
             ? $"{Text.N(load.RatedPowerW / 1e3)} kW, {Text.N(load.RatedTorqueNm)} Nm at {Text.N(load.RatedSpeedRpm)} rpm"
             : "not complete: " + string.Join(", ", model.LoadMissing));
         yield return new SheetLine("Motor", model.Fitted?.Item is { } motor
-            ? $"{ItemText.Motor(motor)} {Text.N(motor.Plate.RatedPowerW / 1e3)} kW, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
+            ? $"{ItemText.Motor(motor)} {ItemText.Power(motor)}, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
             : "not chosen");
         if (point.Motor is MotorChoice.FromCatalogue { Reason.Length: > 0 } chosen)
         {

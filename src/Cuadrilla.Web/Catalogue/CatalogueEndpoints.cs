@@ -16,7 +16,7 @@ internal sealed record CatalogueDocument(
     IReadOnlyList<SupplyModuleDocument> SupplyModules);
 
 /// <summary>A supply module as far as a screen names it.</summary>
-internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double PeakPu, double ReturnPu, double PrechargeUf, double PriceIndex);
+internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double RatedVoltageV, double PeakPu, double ReturnPu, double PrechargeUf, double PriceIndex);
 
 /// <summary>Catalogue endpoints.</summary>
 internal static class CatalogueEndpoints
@@ -37,5 +37,5 @@ internal static class CatalogueEndpoints
     private static CatalogueDocument Document(EngineeringData data) => new(
         data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets,
         data.OutputFilters,
-        [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))]);
+        [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.RatedVoltageV, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))]);
 }

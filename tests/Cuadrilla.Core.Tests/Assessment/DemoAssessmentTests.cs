@@ -95,7 +95,15 @@ public sealed class DemoAssessmentTests
         var list = Found.Tightest().ToList();
         var fails = list.TakeWhile(c => c.Verdict == Verdict.Fails).ToList();
         Assert.Equal(list.Count(c => c.Verdict == Verdict.Fails), fails.Count);
-        Assert.Equal(fails.OrderBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.MaxValue).Select(c => c.Id), fails.Select(c => c.Id));
+        Assert.Equal(fails.Select(c => CheckWeights.Of(c.Id)).Order(), fails.Select(c => CheckWeights.Of(c.Id)));
+        Assert.All(fails.GroupBy(c => CheckWeights.Of(c.Id)), g => Assert.Equal(g.OrderBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.MaxValue).Select(c => c.Id), g.Select(c => c.Id)));
+
+        // A brake that closes on a turning shaft before a resonance, that before the demand distortion, life-cycle cost last.
+        Assert.Equal("brake.sequence", list[0].Id);
+        var order = fails.Select(c => c.Id).ToList();
+        Assert.True(order.IndexOf("harmonics.resonance") < order.IndexOf("harmonics.plant-voltage") || !order.Contains("harmonics.plant-voltage"));
+        Assert.Equal("rpm", list[0].Unit);
+        Assert.All(Enum.GetValues<CheckWeight>(), w => Assert.Contains(Found.Checks, c => CheckWeights.Of(c.Id) == w));
     }
 
     [Fact]
@@ -236,7 +244,7 @@ public sealed class DemoAssessmentTests
     {
         var study = DemoChanges.Assessor.Study(Demo, Point("dp-02"));
         var motors = CandidateRanking.Motors(study.Model.Input, Data);
-        Assert.Equal(Data.Motors.Count, motors.Count);
+        Assert.Equal(MadeFor.Motors(Data, 400, 50).Select(m => m.Id).Order(), motors.Select(c => c.ItemId).Order());
         Assert.Contains("-55", motors[0].ItemId, StringComparison.Ordinal);
         Assert.Contains(motors, c => c.ItemId == "dc-55" && !c.Fits && c.Reason.Contains("thyristor converter", StringComparison.Ordinal));
         var fitting = motors.TakeWhile(c => c.Fits).ToList();
@@ -246,7 +254,7 @@ public sealed class DemoAssessmentTests
         Assert.False(chosen.Fits);
         Assert.Contains("continuous torque", chosen.Reason, StringComparison.Ordinal);
         var converters = CandidateRanking.Converters(study.Model.Input, Data);
-        Assert.Equal(Data.Converters.Count, converters.Count);
+        Assert.Equal(MadeFor.Converters(Data, 400).Count, converters.Count);
         Assert.All(converters, c => Assert.NotEmpty(c.Reason));
     }
 

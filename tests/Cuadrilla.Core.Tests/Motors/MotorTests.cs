@@ -48,7 +48,7 @@ public sealed class MotorTests
     public void Every_series_grows_with_size_and_every_class_loses_less()
     {
         var motors = ReferenceCatalogue.Data.Motors.Values.ToList();
-        foreach (var series in motors.GroupBy(m => (m.Technology, m.EfficiencyClass, m.Poles)))
+        foreach (var series in motors.GroupBy(m => (m.Series, m.Technology, m.EfficiencyClass, m.Poles, m.Plate.RatedVoltageV, m.Technology == MotorTechnology.CageInduction ? 0 : m.Plate.RatedSpeedRpm)))
         {
             var sorted = series.OrderBy(m => m.Plate.RatedPowerW).ToList();
             foreach (var (small, large) in sorted.Zip(sorted.Skip(1)))

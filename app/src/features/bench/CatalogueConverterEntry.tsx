@@ -4,6 +4,7 @@ import { ChoiceField } from "../../components/Fields";
 import { Entries, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
+import { converterPower } from "../board/cellText";
 import type { PointEdit } from "./usePointEdit";
 
 type CatalogueConverter = Extract<DrivePoint["converter"], { kind: "catalogue" }>;
@@ -39,7 +40,8 @@ export function CatalogueConverterEntry({
     <>
       {item && (
         <p className="text-[12px] text-soft">
-          {item.name}, {item.ratedKw} kW: {item.widthMm} × {item.heightMm} × {item.depthMm} mm, {item.massKg} kg
+          {item.name}, {converterPower(item)}, {item.ratedVoltageV} V: {item.widthMm} × {item.heightMm} × {item.depthMm}{" "}
+          mm, {item.massKg} kg
           {item.ownCatalogue && `; ${item.ownCatalogue}`}
           {item.estimated.length > 0 && `; from the generic series: ${item.estimated.join(", ")}`}
         </p>

@@ -5,7 +5,7 @@ import { api, type Candidate } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
-import { n } from "../../lib/format";
+import { findItems, readQuery } from "../../lib/itemQuery";
 import { verdictOf } from "./verdictOf";
 import { useProject } from "../../project/ProjectContext";
 import { useChoose } from "./useChoose";
@@ -53,6 +53,33 @@ export function CandidateSearch({
   const [query, setQuery] = useState(first);
   // Best first: where the first does not fit, none does.
   const best = candidates.data?.[0]?.fits ? candidates.data[0] : undefined;
+  const found = candidates.data && findItems(candidates.data, readQuery(query));
+  const take = (c: Candidate) => {
+    void choose(columns, c, best);
+    onClose();
+  };
+  const line = (c: Candidate) => (
+    <span className="grid grid-cols-[14px_240px_1fr] items-start gap-2">
+      <span className="pt-0.5">
+        <VerdictMark verdict={verdictOf(c)} labelled />
+      </span>
+      <span className={c.isChosen ? "font-bold" : ""}>
+        {c.name}
+        {c.itemId === best?.itemId && <span className="text-plum"> · best</span>}
+      </span>
+      <span className="text-[12px] text-soft">{c.reason}</span>
+    </span>
+  );
+  const item = (c: Candidate) => (
+    <Command.Item
+      key={c.itemId}
+      value={c.itemId}
+      onSelect={() => take(c)}
+      className="cursor-pointer border-b border-rule px-1 py-1 data-[selected=true]:bg-plum-wash"
+    >
+      {line(c)}
+    </Command.Item>
+  );
   return (
     <Sheet
       title={`Choose a ${kind}${columns.length > 1 ? ` for ${columns.length} drive points` : ""}`}
@@ -60,49 +87,33 @@ export function CandidateSearch({
       size="wide"
     >
       {/* The entry stands at once, so that no key is lost while the candidates are on their way. */}
-      <Command label={`Candidates, ${kind}`} filter={matches}>
+      <Command label={`Candidates, ${kind}`} shouldFilter={false}>
         <Command.Input
           className="entry mb-2"
           value={query}
           onValueChange={setQuery}
           autoFocus
-          placeholder="kW, IE class, choke …"
+          placeholder={kind === "motor" ? "15 kW IE3 4-pole, 75 hp, magnet …" : "22 kW choke 4 %, active, 45 A …"}
         />
         {candidates.isPending && <Loading what="candidates" />}
         {candidates.isError && <Failed what="The candidates could not be read." detail={candidates.error.message} />}
-        {candidates.data && (
-          <Command.List className="max-h-[52vh] overflow-auto">
-            <Command.Empty className="p-2 text-soft">Nothing in the catalogue matches.</Command.Empty>
-            {candidates.data.map((c) => (
-              <Command.Item
-                key={c.itemId}
-                value={`${c.name} ${n(c.ratedCurrentA)} A`}
-                onSelect={() => {
-                  void choose(columns, c, best);
-                  onClose();
-                }}
-                className="grid cursor-pointer grid-cols-[14px_240px_1fr] items-start gap-2 border-b border-rule px-1 py-1 data-[selected=true]:bg-plum-wash"
-              >
-                <span className="pt-0.5">
-                  <VerdictMark verdict={verdictOf(c)} labelled />
-                </span>
-                <span className={c.isChosen ? "font-bold" : ""}>
-                  {c.name}
-                  {c.itemId === best?.itemId && <span className="text-plum"> · best</span>}
-                </span>
-                <span className="text-[12px] text-soft">{c.reason}</span>
-              </Command.Item>
+        {found && (
+          <>
+            {found.why !== "" && (
+              <p role="status" className="p-2 text-soft">
+                {found.why}
+              </p>
+            )}
+            <Command.List className="max-h-[52vh] overflow-auto">{found.exact.map(item)}</Command.List>
+            {/* Another size is only taken by pointing at it: Enter finds nothing to take. */}
+            {found.near.map((c) => (
+              <button key={c.itemId} type="button" className="block w-full text-left" onClick={() => take(c)}>
+                {line(c)}
+              </button>
             ))}
-          </Command.List>
+          </>
         )}
       </Command>
     </Sheet>
   );
-}
-
-// Words in any order; the catalogue's own order stays, since it is best first.
-function matches(value: string, search: string): number {
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const text = ` ${value.toLowerCase()}`;
-  return words.every((w) => text.includes(/^\d/.test(w) ? ` ${w}` : w)) ? 1 : 0;
 }

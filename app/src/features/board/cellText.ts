@@ -84,7 +84,7 @@ function converter(
   return {
     choice: item ? item.ownName || familyName(item) : choice.itemId,
     detail: item
-      ? `${choice.modules > 1 ? `${choice.modules} × ` : ""}${item.ratedKw} kW ${choice.duty} · ${withUnit(figures?.siteCurrentA, "A")}`
+      ? `${choice.modules > 1 ? `${choice.modules} × ` : ""}${converterPower(item)} ${choice.duty} · ${withUnit(figures?.siteCurrentA, "A")}`
       : "not in the catalogue",
   };
 }
@@ -124,11 +124,19 @@ function motor({ motor: choice }: DrivePoint, { motors }: Items): CellText {
   const item = motors.get(choice.itemId);
   return item
     ? {
-        choice: item.ownName || `${motorKind(item)} ${item.plate.ratedPowerW / 1000} kW`,
+        choice: item.ownName || `${motorKind(item)} ${motorPower(item)}`,
         detail: `${item.poles}-pole · ${n(item.plate.ratedCurrentA)} A · cl. ${choice.riseUsed.toUpperCase()}`,
       }
     : { choice: choice.itemId, detail: "not in the catalogue" };
 }
+
+/** Rated power of a motor as it is rated. */
+export const motorPower = (item: MotorItem): string =>
+  item.ratedHp ? `${n(item.ratedHp)} hp` : `${item.plate.ratedPowerW / 1000} kW`;
+
+/** Size of a converter as it is rated. */
+export const converterPower = (item: ConverterItem): string =>
+  item.ratedHp > 0 ? `${n(item.ratedHp)} hp` : `${item.ratedKw} kW`;
 
 /** Class and kind of a motor in a few words. */
 export function motorKind(item: MotorItem): string {
@@ -142,7 +150,7 @@ export function motorKind(item: MotorItem): string {
     case "dc-separately-excited":
       return "DC";
     default:
-      return `${item.efficiencyClass} cage`;
+      return item.efficiencyClass === "–" ? "cage" : `${item.efficiencyClass.replace("Premium", "prem.")} cage`;
   }
 }
 

@@ -8,12 +8,32 @@ import { useProject } from "../../project/ProjectContext";
 
 const tiles = 5;
 
-/** The tightest checks of the plant in every scenario, nearest to failing first. It never leaves. */
+/** Checks of one kind: the worst, and how many more of them fail or are tight with it. */
+interface Kind {
+  readonly worst: Check;
+  readonly alike: number;
+}
+
+/** One of each kind in the order of the checks; what holds counts for nothing. */
+export function kindsOf(checks: readonly Check[]): Kind[] {
+  const kinds = new Map<string, { worst: Check; alike: number }>();
+  for (const check of checks) {
+    const known = kinds.get(check.id);
+    if (!known) {
+      kinds.set(check.id, { worst: check, alike: 0 });
+    } else if (check.verdict === known.worst.verdict && check.verdict !== "holds") {
+      known.alike++;
+    }
+  }
+  return [...kinds.values()];
+}
+
+/** What wants attention first: danger, what burns or trips, limits of codes, cost; a kind of check a tile. It never leaves. */
 export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) {
   const { project, before } = useProject();
   const { assessment, specification } = project;
   const judged = assessment.checks.filter((c) => c.verdict !== "not-applicable");
-  const shown = judged.slice(0, tiles);
+  const shown = kindsOf(judged).slice(0, tiles);
   const { counts } = assessment;
   return (
     <section aria-label="Ledger: the tightest checks" className="flex h-[92px] shrink-0 border-t border-rule bg-panel">
@@ -28,7 +48,7 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
         </p>
       </div>
       {shown.length === 0 && <p className="p-3 text-soft">No checks yet: add a drive point.</p>}
-      {shown.map((check) => {
+      {shown.map(({ worst: check, alike }) => {
         const was = before?.checks.find((c) => checkKey(c) === checkKey(check));
         const point = findPoint(specification, check.drivePointId);
         return (
@@ -42,14 +62,17 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
               <VerdictMark verdict={check.verdict} />
             </span>
             <span className="min-w-0 flex-1">
-              <span className="block truncate font-semibold" title={check.title}>
+              <span className="line-clamp-2 leading-4 font-semibold" title={check.title}>
                 {check.title}
               </span>
               <span className="block truncate text-[12px] text-soft">
-                {verdictWords[check.verdict]} ·{" "}
                 {point ? `${point.tag} ${point.name}` : `plant, ${check.scenario || "any scenario"}`}
+                {alike > 0 && <strong> and {alike} more</strong>}
               </span>
-              <span className="block truncate font-mono text-[12.5px]">{figureText(check)}</span>
+              <span className="block truncate text-[12px]">
+                {verdictWords[check.verdict]}
+                {check.figure !== null && <span>: {figureText(check)}</span>}
+              </span>
               <span className="flex items-center gap-2 pt-1">
                 <MarginBar verdict={check.verdict} used={usage(check)} before={was && usage(was)} />
               </span>
@@ -67,5 +90,8 @@ export function figureText(check: Check): string {
     return check.verdict === "needs-data" ? "data missing" : "no figure";
   }
   const [figure, limit] = pair(check.figure, check.limit);
-  return `${figure} ${check.sense === "at-most" ? "of" : "for at least"} ${limit} ${check.unit}`;
+  if (check.sense === "at-least") {
+    return `${figure} ${check.unit}, at least ${limit} wanted`;
+  }
+  return check.limit === 0 ? `${figure} ${check.unit}, none allowed` : `${figure} of ${limit} ${check.unit}`;
 }

@@ -18,6 +18,13 @@ const kinds = {
   active: "active",
 } as const;
 
+// Modules of the rated voltage that is nearest to the line's.
+const modulesFor = <T extends { readonly ratedVoltageV: number }>(all: readonly T[], lineV: number): readonly T[] => {
+  const far = (m: T) => Math.abs(Math.log(m.ratedVoltageV / lineV));
+  const nearest = Math.min(...all.map(far));
+  return all.filter((m) => far(m) <= nearest + 1e-9);
+};
+
 /** A common DC bus: what it is made of, what its checks say, and its laboratory. */
 export function DcBusSheet({
   id,
@@ -32,12 +39,13 @@ export function DcBusSheet({
 }) {
   const { project, edit, run } = useProject();
   const { data } = useCatalogue();
-  const { lineups } = project.specification;
+  const { lineups, distribution } = project.specification;
   const lineup = lineups.find((l) => l.dcBuses.some((b) => b.id === id));
   const bus = lineup?.dcBuses.find((b) => b.id === id);
   if (!bus) {
     return null;
   }
+  const lineV = distribution.buses.find((b) => b.id === lineup?.busId)?.nominalVoltageV ?? 400;
   const change = (part: Parameters<typeof changeDcBus>[2], what: string) =>
     edit(`${bus.name}: ${what}`, (s) => changeDcBus(s, id, part));
   return (
@@ -51,7 +59,7 @@ export function DcBusSheet({
             choices={{
               "": "choose …",
               ...Object.fromEntries(
-                (data?.supplyModules ?? []).map((m) => [m.id, `${kinds[m.kind]}, ${n(m.ratedKw)} kW`]),
+                modulesFor(data?.supplyModules ?? [], lineV).map((m) => [m.id, `${kinds[m.kind]}, ${n(m.ratedKw)} kW`]),
               ),
             }}
             onCommit={(supplyModuleId) => change({ supplyModuleId }, "supply module")}

@@ -1,7 +1,8 @@
 import { useRef, useState } from "react";
-import type { Check, DrivePoint, Verdict } from "../../api/client";
+import type { Check, ConverterItem, DrivePoint, MotorItem, Verdict } from "../../api/client";
 import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
+import { converterPower, motorPower } from "../board/cellText";
 import type { Selection } from "../board/selection";
 import { useItems } from "../../project/useCatalogue";
 import { useProject } from "../../project/ProjectContext";
@@ -92,10 +93,8 @@ export function LineDiagram({
                   current={figures.get(p.point.id)?.lineCurrentA ?? null}
                   motor={p.point.motor.kind === "catalogue" ? items.motors.get(p.point.motor.itemId) : undefined}
                   starter={starterWords(p.point.converter.kind)}
-                  converterKw={
-                    p.point.converter.kind === "catalogue"
-                      ? items.converters.get(p.point.converter.itemId)?.ratedKw
-                      : undefined
+                  converter={
+                    p.point.converter.kind === "catalogue" ? items.converters.get(p.point.converter.itemId) : undefined
                   }
                   verdicts={[verdictOf(p.point.id, "converter"), verdictOf(p.point.id, "motor")]}
                   onCell={(row) => onCell({ point: p.point.id, row, columns: [p.point.id] })}
@@ -114,7 +113,7 @@ function Branch({
   top: y,
   current,
   motor,
-  converterKw,
+  converter,
   starter,
   verdicts,
   onCell,
@@ -123,8 +122,8 @@ function Branch({
   /** Height of the lineup's busbar. */
   readonly top: number;
   readonly current: number | null;
-  readonly motor: { readonly plate: { readonly ratedPowerW: number } } | undefined;
-  readonly converterKw: number | undefined;
+  readonly motor: MotorItem | undefined;
+  readonly converter: ConverterItem | undefined;
   readonly starter: string | undefined;
   readonly verdicts: readonly [Verdict | undefined, Verdict | undefined];
   readonly onCell: (row: "supply" | "converter" | "motor") => void;
@@ -159,7 +158,7 @@ function Branch({
           fill="none"
         />
         <text x={x + 18} y={y + 50} fill={soft}>
-          {starter ?? (converterKw === undefined ? "open" : `${n(converterKw)} kW`)}
+          {starter ?? (converter === undefined ? "open" : converterPower(converter))}
         </text>
         <path d={`M${x} ${y + 60}V${y + 80}`} stroke={ink} strokeWidth="1.5" />
       </Part>
@@ -175,7 +174,7 @@ function Branch({
           M
         </text>
         <text x={x + 18} y={y + 98} fill={soft}>
-          {motor ? `${n(motor.plate.ratedPowerW / 1000)} kW` : "open"}
+          {motor ? motorPower(motor) : "open"}
         </text>
       </Part>
       <text x={x} y={y + 124} textAnchor="middle" fontWeight="bold" fill={plum}>

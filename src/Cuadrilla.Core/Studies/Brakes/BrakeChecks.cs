@@ -75,18 +75,19 @@ internal static class BrakeChecks
         var rolled = Math.Max(up.RollbackM, down.RollbackM);
         var dropped = Math.Max(Math.Abs(up.DropM), Math.Abs(down.DropM));
         var touched = Math.Max(up.ClampedAtRadPerS, down.ClampedAtRadPerS);
-        (string Name, double Pct)[] parts =
+        const double rpm = 60 / (2 * Math.PI);
+        Part[] parts =
         [
-            ("the load rolls back at the start", model.Hangs ? 100 * rolled / limitM : 0),
-            ("the load drops when the motor lets go", model.Hangs ? 100 * dropped / limitM : 0),
-            ("it closes on a turning shaft", times.CloseBelowRadPerS > 0 && touched > times.CloseBelowRadPerS ? 100 * touched / times.CloseBelowRadPerS : 0),
-            ("work when power is lost", lost.HeldAtEnd ? 100 * lost.BrakeJ / model.Brake.PermittedJ.Value : double.PositiveInfinity),
+            new("the load rolls back at the start", model.Hangs ? 1e3 * rolled : 0, 1e3 * limitM, "mm"),
+            new("the load drops when the motor lets go", model.Hangs ? 1e3 * dropped : 0, 1e3 * limitM, "mm"),
+            new("it closes on a turning shaft", times.CloseBelowRadPerS > 0 && touched > times.CloseBelowRadPerS ? touched * rpm : 0, times.CloseBelowRadPerS > 0 ? times.CloseBelowRadPerS * rpm : 1, "rpm"),
+            new("work when power is lost", lost.HeldAtEnd ? lost.BrakeJ : double.PositiveInfinity, model.Brake.PermittedJ.Value, "J"),
         ];
-        var worst = parts.MaxBy(p => p.Pct);
+        var worst = parts.MaxBy(p => p.Used)!;
         var blind = model.Hangs && !(model.Brake.Control.PositionFeedback && model.Brake.Control.CommandFeedback);
         var wear = model.Brake.PermittedClampings.IsKnown && lost.BrakeJ > 0 ? $", {Text.N(model.Brake.PermittedClampings.Value * Math.Min(1, model.Brake.PermittedJ.Value / lost.BrakeJ), 3)} such emergency engagements until the lining is worn" : string.Empty;
         var check = CheckWriter.Judged(
-            id, model.Point.Id, BoardRow.Motor, $"{title}, {worst.Name}", worst.Pct, 100, "%", LimitSense.AtMost, defaults.TightMarginPct,
+            id, model.Point.Id, BoardRow.Motor, $"{title}, {worst.Name}", worst.Figure, worst.Limit, worst.Unit, LimitSense.AtMost, defaults.TightMarginPct,
             "Relief: torque proven near the load's before the release, a zero-speed threshold instead of a short delay, torque held until the brake is proven closed, a suppression that is faster. " + Caution,
             new Reason(
                 "simulated: rolled back and dropped ≤ permitted way; touched ≤ threshold; ½·J·ω²·T_b/(T_b − T_g) ≤ permitted work",
@@ -131,4 +132,10 @@ internal static class BrakeChecks
         CoilSuppression.Varistor => "varistor",
         _ => throw new InvalidOperationException("Unknown suppression."),
     };
+
+    // One of the things that a check looks at, in its own unit.
+    private sealed record Part(string Name, double Figure, double Limit, string Unit)
+    {
+        public double Used => Figure / Limit;
+    }
 }

@@ -24,7 +24,7 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
-        return Rank(data.Motors.Values.Select(item =>
+        return Rank(WithChosen(MadeFor.Motors(data, input.BusVoltageV, input.FrequencyHz), current is null ? null : data.Motors.GetValueOrDefault(current.ItemId)).Select(item =>
         {
             var model = Build(input, data, input.DrivePoint with { Motor = WithItem(input.DrivePoint.Motor, item) });
             return Judge(
@@ -38,7 +38,7 @@ public static class CandidateRanking
                 item.PriceIndex,
                 current?.ItemId == item.Id,
                 forMotor: true);
-        }));
+        }), id => IsSpecial(data.Motors[id], data, current));
     }
 
     /// <summary>Converters for a drive point.</summary>
@@ -48,7 +48,7 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(data);
         var current = input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
         var duty = current?.Duty ?? OverloadDuty.Light;
-        return Rank(data.Converters.Values.Select(item =>
+        return Rank(WithChosen(MadeFor.Converters(data, input.BusVoltageV), current is null ? null : data.Converters.GetValueOrDefault(current.ItemId)).Select(item =>
         {
             var choice = WithItem(input.Group?.Choice ?? input.DrivePoint.Converter, item);
             var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data, input.DrivePoint with { Converter = choice });
@@ -99,14 +99,22 @@ public static class CandidateRanking
     public static string NameOf(MotorItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        return FormattableString.Invariant($"{ItemText.Motor(item)} {item.Plate.RatedPowerW / 1e3:0.##} kW, {item.Poles}-pole, {item.Frame}");
+
+        // Cage motors go by their poles, others by the speed they are made for, DC motors by their armature voltage too.
+        var made = item.Technology switch
+        {
+            MotorTechnology.CageInduction => FormattableString.Invariant($"{item.Poles}-pole"),
+            MotorTechnology.DcSeparatelyExcited => FormattableString.Invariant($"{item.Plate.RatedSpeedRpm:0} rpm, {item.Plate.RatedVoltageV:0} V"),
+            _ => FormattableString.Invariant($"{item.Poles}-pole, {item.Plate.RatedSpeedRpm:0} rpm"),
+        };
+        return $"{ItemText.Motor(item)} {ItemText.Power(item)}, {made}, {item.Frame}";
     }
 
     /// <summary>What a converter is, in short.</summary>
     public static string NameOf(ConverterItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        return FormattableString.Invariant($"{ItemText.Converter(item)}, {item.RatedKw:0.##} kW");
+        return FormattableString.Invariant($"{ItemText.Converter(item)}, {ItemText.Power(item)}");
     }
 
     private static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
@@ -117,11 +125,21 @@ public static class CandidateRanking
         !item.IsGeneralPurpose
         && (current is null || !data.Converters.TryGetValue(current.ItemId, out var chosen) || chosen.Kind != item.Kind);
 
-    private static IReadOnlyList<Candidate> Rank(IEnumerable<Candidate> candidates, Func<string, bool>? special = null) =>
+    // What is chosen is judged beside the others, whatever it is made for.
+    private static IEnumerable<T> WithChosen<T>(IReadOnlyList<T> items, T? chosen)
+        where T : class => chosen is null || items.Contains(chosen) ? items : items.Append(chosen);
+
+    // Motors for direct current and servo motors likewise.
+    private static bool IsSpecial(MotorItem item, EngineeringData data, MotorChoice.FromCatalogue? current) =>
+        item.Technology is MotorTechnology.DcSeparatelyExcited or MotorTechnology.Servo
+        && (current is null || !data.Motors.TryGetValue(current.ItemId, out var chosen) || chosen.Technology != item.Technology);
+
+    private static IReadOnlyList<Candidate> Rank(IEnumerable<Candidate> candidates, Func<string, bool> special) =>
     [
         .. candidates
             .OrderByDescending(c => c.Fits)
-            .ThenBy(c => c.Fits && special is not null && special(c.ItemId))
+            .ThenBy(c => c.Fits && special(c.ItemId))
+            .ThenBy(c => c.Fits && c.LifetimeCost is null)
             .ThenByDescending(c => c.NeedsData)
             .ThenBy(c => c.Fits || c.NeedsData ? c.LifetimeCost ?? c.PriceIndex : Math.Abs(Math.Log(Math.Max(c.UsagePct, 1e-3) / 100)))
             .ThenBy(c => c.ItemId, StringComparer.Ordinal),
@@ -187,7 +205,7 @@ public static class CandidateRanking
     // The smallest generic six-pulse unit with choke that carries the motor's rated current at this place.
     private static ConverterAtSite? Assumed(CabledMotor model) =>
         model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null
-        : model.Data.Converters.Values
+        : MadeFor.Converters(model.Data, model.Input.BusVoltageV)
             .Where(c => c.OwnName.Length == 0 && c.IsUsual && c.FrontEnd is FrontEnd.Diode)
             .OrderBy(c => c.RatedKw)
             .Select(c => new ConverterAtSite(c, OverloadDuty.Light, 4, model.Input.Site))

@@ -148,7 +148,7 @@ public static class TechnologyComparison
     private static ConverterAtSite? Smallest(DrivePointModel model, double neededA, EngineeringData data)
     {
         var (duty, khz) = model.Converter is { } c ? (c.Duty, c.SwitchingKhz) : (OverloadDuty.Light, 4.0);
-        return data.Converters.Values
+        return MadeFor.Converters(data, model.Input.BusVoltageV)
             .OrderBy(i => i.RatedKw)
             .Select(i => new ConverterAtSite(i, duty, khz, model.Input.Site))
             .FirstOrDefault(i => i.SiteCurrentA >= neededA);

@@ -9,6 +9,8 @@ internal static class OutputVoltageCheck
 {
     private const string Id = "converter.output-voltage";
     private const string Title = "Voltage at the motor";
+    // IEC 60038: low voltage ends at 1000 V.
+    private const double LowVoltageV = 1000;
     private const double SupplyTolerancePu = 0.1;
 
     /// <param name="point">The drive point.</param>
@@ -34,7 +36,9 @@ internal static class OutputVoltageCheck
         {
             return new Check(
                 Id, model.Id, BoardRow.Converter, Title + ", supply of the converter", Verdict.Fails, voltage.SupplyV, item.RatedVoltageV, "V", LimitSense.AtMost, -100, string.Empty,
-                "Relief: a converter made for this voltage.",
+                voltage.SupplyV > LowVoltageV
+                    ? "Relief: drives above 1000 V are not covered here. Hang the lineup on a low-voltage bus behind a transformer (690 V: to 1500 kW a unit, more with modules in parallel), or let the maker of a medium-voltage drive study it."
+                    : "Relief: a converter made for this voltage.",
                 new Reason("supply within ±10 % of the rated voltage", $"{Text.N(voltage.SupplyV)} V against {Text.N(item.RatedVoltageV)} V", "Rated voltage of the catalogue item", []));
         }
 

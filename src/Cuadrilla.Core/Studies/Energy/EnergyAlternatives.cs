@@ -84,6 +84,8 @@ public static class EnergyAlternatives
     internal static bool IsAlternative(MotorItem motor, MotorItem chosen) =>
         motor.Plate.RatedPowerW == chosen.Plate.RatedPowerW
         && Math.Abs((motor.Plate.SynchronousSpeedRpm / chosen.Plate.SynchronousSpeedRpm) - 1) < 0.05
+        && (motor.Technology == MotorTechnology.CageInduction ? Math.Abs(motor.Plate.RatedFrequencyHz - chosen.Plate.RatedFrequencyHz) < 1 || chosen.Technology != MotorTechnology.CageInduction : true)
+        && MadeFor.SameVoltage(motor.Plate.RatedVoltageV, chosen.Plate.RatedVoltageV)
         && motor.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance or MotorTechnology.PermanentMagnet;
 
     /// <summary>Power at each point of the duty.</summary>

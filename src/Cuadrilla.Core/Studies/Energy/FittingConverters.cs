@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Motors;
@@ -29,7 +30,7 @@ internal sealed class FittingConverters
         var chosen = model.Converter?.Item.Family;
         families =
         [
-            .. model.Data.Converters.Values
+            .. MadeFor.Converters(model.Data, model.Input.BusVoltageV)
                 .Where(i => i.Family == chosen || i.IsGeneralPurpose)
                 .Where(i => Math.Abs((OutputVoltage.SupplyOf(i, model.Input.BusVoltageV) / i.RatedVoltageV) - 1) < SameVoltagePu)
                 .OrderBy(i => i.RatedKw).ThenBy(i => i.PriceIndex)

@@ -28,15 +28,15 @@ internal static class FollowerChecks
     {
         var s = model.Setting!;
         var d = supply.Defaults.Lineups;
-        (string Name, double Pct)[] parts =
+        (string Name, double Figure, double Limit, string Unit)[] parts =
         [
-            ("size of the number", s.DisplaySetting < 1 ? double.PositiveInfinity : 100 * s.DisplaySetting / model.Input!.LargestSetting),
-            ("rounding", 100 * Math.Abs(s.RoundingPct) / d.FollowerRoundingPct),
-            ("resolution of the pulses", 100 * s.ResolutionPct / d.FollowerResolutionPct),
+            ("size of the number", s.DisplaySetting < 1 ? double.PositiveInfinity : s.DisplaySetting, model.Input!.LargestSetting, string.Empty),
+            ("rounding", Math.Abs(s.RoundingPct), d.FollowerRoundingPct, "%"),
+            ("resolution of the pulses", s.ResolutionPct, d.FollowerResolutionPct, "%"),
         ];
-        var worst = parts.MaxBy(p => p.Pct);
+        var worst = parts.MaxBy(p => p.Figure / p.Limit);
         return CheckWriter.Judged(
-            "follower.setting", string.Empty, BoardRow.Plant, $"Setting of the ratio, {worst.Name}, {model.Ratio.Name}", worst.Pct, 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "follower.setting", string.Empty, BoardRow.Plant, $"Setting of the ratio, {worst.Name}, {model.Ratio.Name}", worst.Figure, worst.Limit, worst.Unit, LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: more pulses per revolution, another scaling of the display, a longer sampling time, a higher minimum speed. The ratio starts at 0: see the leader's pulses first, then set it.",
             new Reason(
                 "setting = n_F·p_F/(n_L·p_L) as the display writes it; rounding, size and one pulse in the sampling time against what is permitted",

@@ -127,7 +127,7 @@ public static class MitigationWorkbench
         && Families.Any(f => f.Family == item.Family);
 
     private static ConverterItem? Same(ConverterItem now, string family, EngineeringData data) => data.Converters.Values
-        .Where(c => c.Family == family && c.OwnName.Length == 0 && c.RatedKw >= now.RatedKw - 1e-9 && c.RatedKw <= LargestStep * now.RatedKw && Math.Abs((c.RatedVoltageV / now.RatedVoltageV) - 1) < 0.15)
+        .Where(c => c.Family == family && c.OwnName.Length == 0 && c.RatedKw >= now.RatedKw - 1e-9 && c.RatedKw <= LargestStep * now.RatedKw && Math.Abs((c.RatedVoltageV / now.RatedVoltageV) - 1) < 0.1)
         .MinBy(c => c.RatedKw);
 
     private static MitigationWay Assessed(Trial trial, PlantSpecification changed, List<DrivePoint> points, IPlantStudies assessor)

@@ -27,12 +27,13 @@ public sealed record PlantAssessment(
     public IReadOnlyList<Fault> Faults { get; init; } = [];
 
     /// <summary>
-    /// Checks nearest to failing first: failures, then by margin; checks without a figure follow. Not-applicable ones are
-    /// left out.
+    /// Checks in the order in which they want attention: failures, then those that hold, then what lacks data; in each what is dangerous before what burns or trips,
+    /// that before limits of codes, cost last; the nearest to failing first. Not-applicable ones are left out.
     /// </summary>
     public IEnumerable<Check> Tightest() => Checks
         .Where(c => c.Verdict != Verdict.NotApplicable)
-        .OrderBy(c => c.Verdict switch { Verdict.Fails => 0, Verdict.NeedsData => 2, _ => 1 })
+        .OrderBy(c => c.Verdict switch { Verdict.Fails => 0, Verdict.NeedsData => 3, Verdict.Tight => 1, _ => 2 })
+        .ThenBy(c => c.Verdict == Verdict.Holds ? 0 : (int)CheckWeights.Of(c.Id))
         .ThenBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.MaxValue)
         .ThenBy(c => c.Id, StringComparer.Ordinal)
         .ThenBy(c => c.DrivePointId, StringComparer.Ordinal)

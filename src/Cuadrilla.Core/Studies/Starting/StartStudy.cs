@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
@@ -144,7 +145,7 @@ public static class StartStudy
     private static StartCase OnConverter(CabledMotor model, StartPlace place)
     {
         var converter = model.Converter ?? new ConverterAtSite(
-            model.Data.Converters.Values.Where(c => c.IsUsual).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
+            MadeFor.Converters(model.Data, model.Input.BusVoltageV).Where(c => c.IsUsual).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
                 ?? model.Data.Converters.Values.MaxBy(c => c.RatedKw)!,
             OverloadDuty.Heavy, 4, model.Input.Site);
         var rated = model.Load.At(1).SpeedRpm * 2 * Math.PI / 60;

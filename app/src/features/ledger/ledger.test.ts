@@ -1,0 +1,33 @@
+import { describe, expect, it } from "vitest";
+import type { Check } from "../../api/client";
+import { figureText, kindsOf } from "./Ledger";
+
+const check = (part: Partial<Check>) =>
+  ({ id: "a", verdict: "fails", figure: 1, limit: 2, unit: "A", sense: "at-most", ...part }) as Check;
+
+describe("ledger", () => {
+  it("shows one tile a kind, with how many more fail alike", () => {
+    const kinds = kindsOf([
+      check({ id: "brake" }),
+      check({ id: "cost" }),
+      check({ id: "cost", drivePointId: "2" }),
+      check({ id: "brake", verdict: "tight" }),
+      check({ id: "held", verdict: "holds" }),
+      check({ id: "held", verdict: "holds" }),
+    ]);
+    expect(kinds.map((k) => [k.worst.id, k.alike])).toEqual([
+      ["brake", 0],
+      ["cost", 1],
+      ["held", 0],
+    ]);
+  });
+
+  it("says figures as a sentence would", () => {
+    expect(figureText(check({ figure: 1084, limit: 15, unit: "rpm" }))).toBe("1084 of 15.0 rpm");
+    expect(figureText(check({ figure: 5.57, limit: 0, unit: "kW" }))).toBe("5.57 kW, none allowed");
+    expect(figureText(check({ figure: 90, limit: 100, unit: "%", sense: "at-least" }))).toBe(
+      "90.0 %, at least 100 wanted",
+    );
+    expect(figureText(check({ figure: null, limit: null, verdict: "needs-data" }))).toBe("data missing");
+  });
+});
