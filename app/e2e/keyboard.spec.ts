@@ -57,6 +57,19 @@ test("the focus is where the next key is wanted after each action, and keys in a
   await pressed("Remove");
   await expect(cell(page, "DP-28", "motor")).toHaveCount(0);
 
+  // Many are sized at once; where nothing can be said it is told.
+  await cell(page, "DP-02", "motor").click();
+  await pressed("Add drive point");
+  await expect(cell(page, "DP-28", "motor")).toBeFocused();
+  await page.keyboard.press("Shift+ArrowLeft");
+  await pressed("Size");
+  await expect(page.getByRole("alert")).toContainText("DP-28: Needs data");
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/55 kW/);
+  await page.keyboard.press("Control+z");
+  await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/IE3 cage 45 kW/);
+  await page.keyboard.press("Control+z");
+  await cell(page, "DP-02", "motor").focus();
+
   // In a sheet of the board arrows move the caret and Delete deletes a letter, not a drive point.
   await pressed("Edit lineup L1");
   const name = page.getByRole("dialog").getByLabel("Name");

@@ -1424,6 +1424,7 @@ export interface components {
         };
         CommandDocument: {
             createdIds: string[];
+            notes: string[];
             saved: components["schemas"]["ProjectDocument"];
         };
         CommandRequest: {

@@ -145,7 +145,10 @@ describe("saving edits", () => {
   });
 
   it("has commands carried out on the edit in force and gives the keys of what they made", async () => {
-    const done = { data: { createdIds: ["dp-09"], saved: project(2, 640, "Add DP-09") }, response: { status: 200 } };
+    const done = {
+      data: { createdIds: ["dp-09"], notes: [], saved: project(2, 640, "Add DP-09") },
+      response: { status: 200 },
+    };
     server.answers.push(done);
     expect(await act(() => now().run({ kind: "add-drive-point", lineupId: "l1", afterId: "" }))).toEqual(["dp-09"]);
     expect(sent[0]).toMatchObject({ path: "/api/projects/{id}/commands", body: { basedOn: 1 } });

@@ -112,6 +112,10 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
         }
         if (answer.data) {
           accept(answer.data.saved);
+          const { notes } = answer.data;
+          if (notes.length > 0) {
+            setNotice(notes.slice(0, 4).join(" ") + (notes.length > 4 ? ` And ${notes.length - 4} more.` : ""));
+          }
           return answer.data.createdIds;
         }
         if (answer.response.status === 409) {

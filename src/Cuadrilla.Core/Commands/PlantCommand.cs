@@ -28,7 +28,11 @@ public abstract record CommandOutcome
     /// <param name="After">The plant after it.</param>
     /// <param name="Label">What was done, for the history; 1 to 120 characters.</param>
     /// <param name="CreatedIds">Keys of what it created: drive points, buses, arrangements, elements.</param>
-    public sealed record Done(PlantSpecification After, string Label, IReadOnlyList<string> CreatedIds) : CommandOutcome;
+    public sealed record Done(PlantSpecification After, string Label, IReadOnlyList<string> CreatedIds) : CommandOutcome
+    {
+        /// <summary>What was not done, and why: a sentence each.</summary>
+        public IReadOnlyList<string> Notes { get; init; } = [];
+    }
 
     /// <summary>It can't be done; nothing is changed.</summary>
     /// <param name="Why">What stands against it; the pointer is into the command.</param>

@@ -70,7 +70,10 @@ public enum SizedPart
     Both,
 }
 
-/// <summary>Puts the best candidate on each drive point: of those that fit the one of the lowest life-cycle cost.</summary>
+/// <summary>
+/// Puts the best candidate on each drive point: of those that fit the one of the lowest life-cycle cost. Where none fits what stands stays, and a note says why;
+/// refused only where none fits anywhere.
+/// </summary>
 /// <param name="PointIds">Which; a member of a group stands for its group.</param>
 /// <param name="Part">What is sized; a motor on the line keeps its starter.</param>
 public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : PlantCommand
@@ -87,21 +90,23 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
 
         var after = plant;
         var data = studies.Data.With(plant);
-        List<string> without = [];
+        Dictionary<string, string> without = new(StringComparer.Ordinal);
+        HashSet<string> sized = new(StringComparer.Ordinal);
         if (Part != SizedPart.Converter)
         {
-            after = Sized(after, PointIds, input => CandidateRanking.Motors(input, data), without, studies);
+            after = Sized(after, PointIds, input => CandidateRanking.Motors(input, data), sized, without, studies);
         }
 
         if (Part != SizedPart.Motor)
         {
             var fed = Feeding(after, PointIds).Where(id => after.Point(id)!.Converter is ConverterChoice.FromCatalogue or ConverterChoice.NotChosen).ToList();
-            after = Sized(after, fed, input => CandidateRanking.Converters(input, data), without, studies);
+            after = Sized(after, [.. fed.Where(id => !without.ContainsKey(id))], input => CandidateRanking.Converters(input, data), sized, without, studies);
         }
 
-        return without.Count > 0
-            ? CommandOutcome.Not("pointIds", $"Nothing fits, or data is missing, at {string.Join(", ", without.Distinct(StringComparer.Ordinal))}: see their candidates.")
-            : CommandOutcome.Of(after, $"{plant.Tags(PointIds)}: best {Named}");
+        IReadOnlyList<string> notes = [.. without.Select(w => $"{plant.Tags([w.Key])}: {w.Value}")];
+        return sized.Count == 0
+            ? CommandOutcome.Not("pointIds", string.Join(" ", notes))
+            : new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags([.. PointIds.Where(sized.Contains)])}: best {Named}"), []) { Notes = notes };
     }
 
     private string Named => Part switch { SizedPart.Motor => "motor", SizedPart.Converter => "converter", _ => "motor and converter" };
@@ -111,12 +116,22 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
         [.. ids.Select(id => plant.GroupOf(id)?.Members[0].PointId ?? id).Distinct(StringComparer.Ordinal)];
 
     private static PlantSpecification Sized(
-        PlantSpecification plant, IReadOnlyList<string> ids, Func<DrivePointInput, IReadOnlyList<Candidate>> rank, List<string> without, IPlantStudies studies)
+        PlantSpecification plant,
+        IReadOnlyList<string> ids,
+        Func<DrivePointInput, IReadOnlyList<Candidate>> rank,
+        HashSet<string> sized,
+        Dictionary<string, string> without,
+        IPlantStudies studies)
     {
-        var best = Cores.Map([.. ids.Distinct(StringComparer.Ordinal)], id => (Id: id, Ranked: rank(studies.Study(plant, plant.Point(id)!).Model.Input)))
-            .Where(x => x.Ranked is [{ Fits: true }, ..])
-            .ToDictionary(x => x.Id, x => x.Ranked[0], StringComparer.Ordinal);
-        without.AddRange(ids.Where(id => !best.ContainsKey(id)).Select(id => plant.Point(id)!.Tag));
+        var ranked = Cores.Map([.. ids.Distinct(StringComparer.Ordinal)], id => (Id: id, Ranked: rank(studies.Study(plant, plant.Point(id)!).Model.Input)));
+        var best = ranked.Where(x => x.Ranked is [{ Fits: true }, ..]).ToDictionary(x => x.Id, x => x.Ranked[0], StringComparer.Ordinal);
+        foreach (var (id, list) in ranked.Where(x => !best.ContainsKey(x.Id)))
+        {
+            without[id] = list is [{ NeedsData: true } first, ..] ? $"{first.Reason}."
+                : list is [var nearest, ..] ? $"nothing fits; nearest is {nearest.Name}: {nearest.Reason}." : "there are no candidates.";
+        }
+
+        sized.UnionWith(best.Keys);
         return plant.Changed(best.Keys, p => p with { Motor = best[p.Id].Motor ?? p.Motor, Converter = best[p.Id].Converter ?? p.Converter });
     }
 }

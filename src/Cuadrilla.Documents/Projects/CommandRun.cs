@@ -25,7 +25,7 @@ public static class CommandRun
         {
             done = One(commands[i], i, done.After, studies) switch
             {
-                CommandOutcome.Done next => next with { Label = done.Label.Length > 0 ? done.Label : next.Label, CreatedIds = [.. done.CreatedIds, .. next.CreatedIds] },
+                CommandOutcome.Done next => next with { Label = done.Label.Length > 0 ? done.Label : next.Label, CreatedIds = [.. done.CreatedIds, .. next.CreatedIds], Notes = [.. done.Notes, .. next.Notes] },
                 CommandOutcome.Refused refused => throw new InputException(refused.Why with { Pointer = $"/commands/{i}{refused.Why.Pointer}" }),
                 _ => throw new InvalidOperationException("Unknown outcome."),
             };

@@ -41,8 +41,9 @@ internal sealed record PossibleRequest(IReadOnlyList<PlantCommand> Commands);
 
 /// <summary>Commands that are carried out and saved, and what follows.</summary>
 /// <param name="CreatedIds">Keys of what they created.</param>
+/// <param name="Notes">What was not done, and why.</param>
 /// <param name="Saved">The edit in force now.</param>
-internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, ProjectDocument Saved);
+internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, IReadOnlyList<string> Notes, ProjectDocument Saved);
 
 /// <summary>Changes that are saved, and what follows.</summary>
 /// <param name="Id">Key of the project.</param>

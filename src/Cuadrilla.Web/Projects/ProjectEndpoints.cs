@@ -104,7 +104,7 @@ internal static class ProjectEndpoints
 
         var done = CommandRun.All(reader.Specification(id)!, wanted.Commands, assessor);
         var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(done.After), wanted.Who, done.Label);
-        return outcome is WriteOutcome.Saved saved ? Results.Ok(new CommandDocument(done.CreatedIds, reader.Document(saved.Head, done.After))) : Answer(outcome, reader, null);
+        return outcome is WriteOutcome.Saved saved ? Results.Ok(new CommandDocument(done.CreatedIds, done.Notes, reader.Document(saved.Head, done.After))) : Answer(outcome, reader, null);
     }
 
     // What is shown with a button that can't be pressed.

@@ -154,12 +154,22 @@ public sealed class CommandTests
         foreach (var id in new[] { "dp-01", "dp-02" })
         {
             var input = Studies.Study(sized, Of(sized, id)).Model.Input;
-            Assert.True(Studies.Study(sized, Of(sized, id)).Checks.All(c => c.Id is not ("motor.torque" or "converter.current") || c.Verdict is Core.Checks.Verdict.Holds or Core.Checks.Verdict.Tight));
+            var sizing = Studies.Study(sized, Of(sized, id)).Checks.Where(c => c.Id is "motor.continuous" or "converter.continuous").ToList();
+            Assert.Equal(2, sizing.Count);
+            Assert.All(sizing, c => Assert.Contains(c.Verdict, new[] { Core.Checks.Verdict.Holds, Core.Checks.Verdict.Tight }));
             Assert.Equal(((ConverterChoice.FromCatalogue)Of(sized, id).Converter).ItemId, Core.Studies.Candidates.CandidateRanking.Converters(input, Data)[0].ItemId);
         }
 
         Assert.IsType<Braking.Coast>(((ConverterChoice.FromCatalogue)Of(sized, "dp-02").Converter).Braking);
-        Refused("DP-01", new SizeBest(["dp-01"], SizedPart.Motor), Changed(Five, "dp-01", p => p with { Load = new Core.Loads.UnspecifiedLoad() }));
+
+        // Where nothing can be said what stands stays, and a note says why; nothing at all is refused.
+        var open = Changed(Five, "dp-01", p => p with { Load = new Core.Loads.UnspecifiedLoad() });
+        Refused("DP-01", new SizeBest(["dp-01"], SizedPart.Motor), open);
+        var partly = (CommandOutcome.Done)new SizeBest(["dp-01", "dp-02"], SizedPart.Both).On(open, Studies);
+        Assert.Equal(Of(open, "dp-01"), Of(partly.After, "dp-01"));
+        Assert.NotEqual(Of(open, "dp-02"), Of(partly.After, "dp-02"));
+        Assert.Contains("DP-01: Needs data", Assert.Single(partly.Notes), StringComparison.Ordinal);
+        Assert.DoesNotContain("DP-01", partly.Label, StringComparison.Ordinal);
 
         var chosen = Done(new ChooseConverter(["dp-01", "dp-02"], "six-pulse-choke-30", "spare in store"), plant);
         Assert.Equal(

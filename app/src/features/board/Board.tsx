@@ -118,6 +118,15 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
         <button type="button" className="button" disabled={!selection} onClick={actions.remove}>
           Remove
         </button>
+        <button
+          type="button"
+          className="button"
+          disabled={!selection}
+          title="The best motor and converter that fit at each selected drive point, at the lowest life-cycle cost"
+          onClick={actions.sizeSelected}
+        >
+          Size
+        </button>
         {selection && <ArrangeButtons selection={selection} actions={actions} />}
       </div>
       {specification.lineups.map((lineup) => (

@@ -28,6 +28,8 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
         void run({ kind: "join-follower", leaderId, followerId });
       }
     },
+    sizeSelected: () => void run({ kind: "size-best", pointIds, part: "both" }),
+    sizeAll: () => void run({ kind: "size-best", pointIds: columnIds(specification), part: "both" }),
     addLineup: () => void run({ kind: "add-lineup" }),
     add: () => {
       const lineup =

@@ -10,6 +10,30 @@ export interface Action {
   readonly run: () => void;
 }
 
+// What a stage is called elsewhere.
+const also: Readonly<Record<string, string[]>> = {
+  Plant: ["supply", "network", "single-line diagram", "transformer", "bus", "cable", "tariff", "settings", "site"],
+  Converters: ["drives", "starters", "inverters"],
+  Harmonics: ["THD", "TDD", "resonance", "mitigation", "scenarios"],
+  Energy: ["cost", "efficiency", "losses", "payback"],
+  Sheets: ["documents", "export", "PDF", "XLSX", "CSV", "lists", "file"],
+  History: ["edits", "labels", "versions", "compare"],
+};
+
+/** Every word that is typed begins a word of the name or of what else it is called; what begins with all of it comes first. */
+export function named(value: string, search: string, keywords: readonly string[] = []): number {
+  const typed = search.toLowerCase().trim();
+  const words = [value, ...keywords]
+    .join(" ")
+    .toLowerCase()
+    .split(/[\s:,()]+/);
+  if (!typed.split(/\s+/).every((t) => words.some((w) => w.startsWith(t)))) {
+    return 0;
+  }
+  const name = value.toLowerCase();
+  return name === typed ? 1 : name.startsWith(typed) ? 0.9 : 0.5;
+}
+
 /** Everything that can be found or done, by typing. */
 export function Palette({
   onClose,
@@ -30,7 +54,7 @@ export function Palette({
   const item = "cursor-pointer rounded px-2 py-1 data-[selected=true]:bg-plum-wash";
   return (
     <Sheet title="Find or do" onClose={onClose}>
-      <Command label="Find or do">
+      <Command label="Find or do" filter={named}>
         <Command.Input autoFocus className="entry mb-2" placeholder="A drive point, a stage, an action" />
         <Command.List className="max-h-[50vh] overflow-auto">
           <Command.Empty className="p-2 text-soft">Nothing of that name.</Command.Empty>
@@ -43,7 +67,7 @@ export function Palette({
           </Command.Group>
           <Command.Group heading="Stages">
             {stages.map((s) => (
-              <Command.Item key={s.key} className={item} onSelect={run(() => onStage(s))}>
+              <Command.Item key={s.key} className={item} keywords={also[s.name] ?? []} onSelect={run(() => onStage(s))}>
                 {s.name}
               </Command.Item>
             ))}

@@ -215,6 +215,8 @@ const Workplace = memo(function Workplace() {
               { name: "Add drive point", run: actions.add },
               { name: "Copy drive point", run: actions.copy },
               { name: "Remove drive point", run: actions.remove },
+              { name: "Size the selected drive points", run: actions.sizeSelected },
+              { name: "Size all drive points", run: actions.sizeAll },
               { name: "Show keys", run: () => setSheet("keys") },
             ]}
           />
