@@ -32,7 +32,7 @@ test("a group on one converter is joined, protected and made single drives again
   await select(page, "DP-21", "DP-22");
   await page.getByRole("button", { name: "One converter" }).click();
   await expect(cell(page, "DP-22", "converter")).toContainText("of its group");
-  await expect(page.getByRole("button", { name: /Group 1/ })).toBeVisible();
+  await expect(page.getByRole("main").getByRole("button", { name: /Group 1/ })).toBeVisible();
 });
 
 test("two motors on one shaft: the fight of speed followers, a lost unit, droop", async ({ page, request }) => {

@@ -38,6 +38,10 @@ test("the main job is done by keyboard alone", async ({ page, request }) => {
   await page.keyboard.type("sheets");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Sheets and files" })).toBeVisible();
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("fails brake seq");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("dialog")).toContainText("closes at");
 });
 
 test("the focus is where the next key is wanted after each action, and keys in a sheet stay there", async ({

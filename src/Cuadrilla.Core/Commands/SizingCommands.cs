@@ -105,7 +105,7 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
 
         IReadOnlyList<string> notes = [.. without.Select(w => $"{plant.Tags([w.Key])}: {w.Value}")];
         return sized.Count == 0
-            ? CommandOutcome.Not("pointIds", string.Join(" ", notes))
+            ? CommandOutcome.Not("pointIds", notes.Count > 0 ? string.Join(" ", notes) : $"{plant.Tags(PointIds)}: on the line, where a starter stands instead of a converter.")
             : new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags([.. PointIds.Where(sized.Contains)])}: best {Named}"), []) { Notes = notes };
     }
 

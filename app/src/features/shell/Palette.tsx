@@ -1,5 +1,9 @@
 import { Command } from "cmdk";
+import { useState } from "react";
+import type { Check } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
+import { VerdictMark } from "../../components/VerdictMark";
+import { checkKey, verdictWords } from "../../lib/verdict";
 import { rows, type Selection } from "../board/selection";
 import { useProject } from "../../project/ProjectContext";
 import { stages, type Stage } from "./stages";
@@ -39,14 +43,24 @@ export function Palette({
   onClose,
   onStage,
   onCell,
+  onCheck,
   actions,
 }: {
   readonly onClose: () => void;
   readonly onStage: (stage: Stage) => void;
   readonly onCell: (selection: Selection) => void;
+  readonly onCheck: (check: Check) => void;
   readonly actions: readonly Action[];
 }) {
   const { project, undo, redo } = useProject();
+  const [typed, setTyped] = useState("");
+  const tag = new Map(project.specification.lineups.flatMap((l) => l.drivePoints).map((p) => [p.id, p.tag]));
+  const nameOf = (c: Check) => `${c.title}${c.drivePointId === "" ? "" : `, ${tag.get(c.drivePointId) ?? ""}`}`;
+  // Only what is looked for: a large plant has thousands.
+  const checks =
+    typed.trim().length < 2
+      ? []
+      : project.assessment.checks.filter((c) => named(nameOf(c), typed, [verdictWords[c.verdict]]) > 0).slice(0, 20);
   const run = (work: () => void) => () => {
     onClose();
     work();
@@ -55,7 +69,13 @@ export function Palette({
   return (
     <Sheet title="Find or do" onClose={onClose}>
       <Command label="Find or do" filter={named}>
-        <Command.Input autoFocus className="entry mb-2" placeholder="A drive point, a stage, an action" />
+        <Command.Input
+          autoFocus
+          className="entry mb-2"
+          placeholder="A drive point, a stage, an action, a check"
+          value={typed}
+          onValueChange={setTyped}
+        />
         <Command.List className="max-h-[50vh] overflow-auto">
           <Command.Empty className="p-2 text-soft">Nothing of that name.</Command.Empty>
           <Command.Group heading="Do">
@@ -87,6 +107,24 @@ export function Palette({
                 )),
               )}
           </Command.Group>
+          {checks.length > 0 && (
+            <Command.Group heading="Checks">
+              {checks.map((c) => (
+                <Command.Item
+                  key={checkKey(c)}
+                  value={`${nameOf(c)} ${checkKey(c)}`}
+                  keywords={[verdictWords[c.verdict]]}
+                  className={item}
+                  onSelect={run(() => onCheck(c))}
+                >
+                  <span className="mr-2 inline-block align-middle">
+                    <VerdictMark verdict={c.verdict} size={10} labelled />
+                  </span>
+                  {nameOf(c)}
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
         </Command.List>
       </Command>
     </Sheet>

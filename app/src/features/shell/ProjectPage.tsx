@@ -211,6 +211,7 @@ const Workplace = memo(function Workplace() {
             onClose={() => setSheet(undefined)}
             onStage={onStage}
             onCell={toCell}
+            onCheck={openCheck}
             actions={[
               { name: "Add drive point", run: actions.add },
               { name: "Copy drive point", run: actions.copy },

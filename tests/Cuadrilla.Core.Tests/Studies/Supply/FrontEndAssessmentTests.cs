@@ -272,8 +272,7 @@ public sealed class FrontEndAssessmentTests
     private static (PlantSpecification Plant, string Drive) With(string family)
     {
         // The spray-dryer fan carries every family that has its size; DC needs a DC motor.
-        var size = Data.Converters.Values.Where(c => c.Family == family && c.RatedKw >= 160).Min(c => c.RatedKw);
-        var item = Data.Converters.Values.Single(c => c.Family == family && c.RatedKw == size);
+        var item = MadeFor.Converters(Data, 400).Where(c => c.Family == family && c.RatedKw >= 160).MinBy(c => c.RatedKw)!;
         var plant = DemoChanges.Changed("dp-01", p => p with
         {
             Motor = item.FrontEnd is FrontEnd.Thyristor ? ((MotorChoice.FromCatalogue)p.Motor) with { ItemId = "dc-160" } : p.Motor,
