@@ -48,6 +48,7 @@ internal static class ConverterSeries
             HeavyOverload = overload.Heavy,
             Derating = Derating(file.Derating, kw, kind.Switching),
             ShortCircuitKa = ShortCircuitKa(supply, kw),
+            ShortCircuitPlainKa = supply.ShortCircuit.PlainKa(kw),
             Brake = kind.Brake ? new ChopperLimits(Math.Round(chopperV * chopperV / (file.Brake.PeakPu * kw * 1e3), 2), chopperV) : null,
             Size = Size(file, kw, kind.WidthFactor, kind.MassFactor, kind.AirflowFactor, lightA),
             PriceIndex = Price(file, kw, kind.PriceFactor),

@@ -68,7 +68,15 @@ internal sealed record ConverterSeriesFile(
 
     internal sealed record BrakeRule(double ChopperV, double PeakPu);
 
-    internal sealed record ShortCircuitRule(double SmallUpToKw, double SmallKa, double LargeKa);
+    /// <param name="SmallUpToKw">Largest small unit, kW.</param>
+    /// <param name="SmallKa">Rating of small units with the maker's protection, kA.</param>
+    /// <param name="LargeKa">The same of larger ones, kA.</param>
+    /// <param name="Plain">Rating without protection of a stated kind: up to so many hp, so many kA; absent where none is published.</param>
+    internal sealed record ShortCircuitRule(double SmallUpToKw, double SmallKa, double LargeKa, IReadOnlyList<double[]>? Plain = null)
+    {
+        /// <summary>Rating without protection of a stated kind, kA; 0 where none is published.</summary>
+        public double PlainKa(double kw) => Plain?.FirstOrDefault(p => kw <= (p[0] * KwPerHp) + 1e-6)?[1] ?? 0;
+    }
 
     internal sealed record SizeRule(double HeightPerWidth, double LeastHeightMm, double DepthFixedMm, double DepthPerRootKw, double TerminalMm2PerA);
 

@@ -55,6 +55,9 @@ public sealed record ConverterItem
     /// <summary>Rated conditional short-circuit current at its input, with the fuses the maker states, kA.</summary>
     public required double ShortCircuitKa { get; init; }
 
+    /// <summary>The same with any protection, kA; above it the rating rests on the fuses or breaker that the maker names. 0: it always does.</summary>
+    public double ShortCircuitPlainKa { get; init; }
+
     /// <summary>Its chopper; null where none can be fitted.</summary>
     public required ChopperLimits? Brake { get; init; }
 

@@ -143,7 +143,34 @@ public sealed class SupplySeriesTests
         Assert.All(sized.AllDrivePoints(), p => Assert.Contains(((ConverterChoice.FromCatalogue)p.Converter).ItemId, converters));
         var checks = studies.Run(sized).Checks.Where(c => ids.Contains(c.DrivePointId) && (c.Id.StartsWith("motor.", StringComparison.Ordinal) || c.Id.StartsWith("converter.", StringComparison.Ordinal)));
         string[] sizing = [MotorChecks(), "converter.continuous", "converter.output-voltage", "motor.connection", "motor.peak"];
+        foreach (var fault in studies.Run(sized).Checks.Where(c => c.Id == "converter.short-circuit-rating" && ids.Contains(c.DrivePointId)))
+        {
+            // Nobody has specified fuses: at 480 and 600 V a unit does not simply hold above its plain rating.
+            var item = Data.Converters[((ConverterChoice.FromCatalogue)sized.AllDrivePoints().Single(p => p.Id == fault.DrivePointId).Converter).ItemId];
+            Assert.Equal(item.RatedHp > 0, item.ShortCircuitPlainKa > 0);
+            Assert.False(fault.Verdict == Verdict.Holds && item.ShortCircuitPlainKa > 0 && fault.Figure.Value > item.ShortCircuitPlainKa);
+        }
+
         Assert.All(checks.Where(c => sizing.Contains(c.Id)), c => Assert.Contains(c.Verdict, new[] { Verdict.Holds, Verdict.Tight, Verdict.NotApplicable }));
+    }
+
+    [Theory]
+    [InlineData(1, 2.1)]
+    [InlineData(5, 7.6)]
+    [InlineData(10, 14)]
+    [InlineData(20, 27)]
+    [InlineData(50, 65)]
+    [InlineData(75, 96)]
+    [InlineData(100, 124)]
+    [InlineData(150, 180)]
+    [InlineData(200, 240)]
+    [InlineData(300, 361)]
+    [InlineData(500, 590)]
+    public void Currents_stay_within_the_full_load_currents_of_the_US_installation_code(double hp, double codeA)
+    {
+        // NFPA 70 table 430.250, 460 V: written for motors of any make, so a good motor takes less, small ones much less.
+        var ratedA = Data.Motors[FormattableString.Invariant($"cage-4p-premium-460v-{hp}hp")].Plate.RatedCurrentA;
+        Assert.InRange(ratedA, (hp < 5 ? 0.6 : 0.8) * codeA, codeA);
     }
 
     private static string MotorChecks() => Cuadrilla.Core.Studies.DrivePoints.MotorChecks.ContinuousId;

@@ -85,7 +85,7 @@ internal static class FaultLevelChecks
         var (scenario, behind) = WorstOhm(bus.Id, supply);
         var cMax = WithstandCurrents.CMax(bus.NominalVoltageV);
         var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
-        return CheckWriter.Judged(
+        var check = CheckWriter.Judged(
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,
             new Reason(
@@ -98,6 +98,16 @@ internal static class FaultLevelChecks
                     ReasonInput.Of("rated short-circuit current", withstand, "kA", "catalogue converter"),
                 ]),
             scenario);
+
+        // Above its plain rating a unit holds only behind the fuses that its rating names, and none is specified yet.
+        var plainKa = model.Converter?.Item.ShortCircuitPlainKa ?? 0;
+        return check.Verdict == Verdict.Holds && plainKa > 0 && faultA / 1e3 > plainKa
+            ? check with
+            {
+                Verdict = Verdict.Tight,
+                Relief = $"Holds only with the fuses or breaker that the rating of {Text.N(withstand)} kA names; with any other protection the unit is rated {Text.N(plainKa)} kA. " + Caution,
+            }
+            : check;
     }
 
     /// <summary>The rated short-circuit current of a common bus's supply module.</summary>
