@@ -1,4 +1,4 @@
-// Makes the table of entries from the OpenAPI document: what each is called, its unit, its range, its help.
+// Makes the table of entries from the OpenAPI document: what each is called, its unit, its range, its help; and the table of units.
 import { readFileSync, writeFileSync } from "node:fs";
 
 const { components } = JSON.parse(readFileSync(new URL("../../docs/api/cuadrilla.json", import.meta.url), "utf8"));
@@ -18,6 +18,7 @@ const fieldOf = (schema) => {
             min: schema.minimum ?? schema.exclusiveMinimum,
             max: schema.maximum,
             shown: schema["x-shown"],
+            us: schema["x-us"],
             aboveMin: schema.exclusiveMinimum !== undefined || undefined,
             whole: type.includes("integer") || undefined,
             optional: type.includes("null") || undefined,
@@ -45,5 +46,14 @@ writeFileSync(
 import type { FieldTable } from "./field";
 
 export const fields = ${JSON.stringify(table)} as const satisfies FieldTable;
+`,
+);
+
+// Units, from the file that the server reads too.
+const units = JSON.parse(readFileSync(new URL("../../src/Cuadrilla.Documents/Units/units.json", import.meta.url), "utf8"));
+writeFileSync(
+  new URL("../src/fields/unitTable.ts", import.meta.url),
+  `// Generated from the server's table of units by scripts/fields.mjs; not edited by hand.
+export const unitTable = ${JSON.stringify(units.quantities)} as const;
 `,
 );

@@ -28,6 +28,8 @@ public static class ReferenceCatalogue
         OutputFilters = DataFile.Read<FilterFile>("output-filters.json").Filters,
         ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
+        Regions = DataFile.Read<RegionFile>("regions.json").Regions,
+        UsualSupplies = DataFile.Read<SupplyFile>("usual-supplies.json").Supplies,
         Compatibility = CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")),
     };
 
@@ -40,6 +42,10 @@ public static class ReferenceCatalogue
     internal sealed record DefaultsFile(string Edition, IReadOnlyList<DefaultValue> Values);
 
     internal sealed record FilterFile(string Source, string Edition, IReadOnlyList<OutputFilterItem> Filters);
+
+    internal sealed record SupplyFile(string Source, string Edition, IReadOnlyList<UsualSupply> Supplies);
+
+    internal sealed record RegionFile(string Source, string Edition, IReadOnlyList<Region> Regions);
 
     internal sealed record ModuleFile(string Source, string Edition, IReadOnlyList<double[]> Modules);
 

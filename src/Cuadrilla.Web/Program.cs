@@ -12,6 +12,7 @@ using Cuadrilla.Web.Energy;
 using Cuadrilla.Web.Harmonics;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Lineups;
+using Cuadrilla.Web.Lists;
 using Cuadrilla.Web.Projects;
 using Cuadrilla.Web.Tables;
 using Microsoft.AspNetCore.ResponseCompression;
@@ -69,6 +70,7 @@ api.MapMeasurements();
 api.MapExports();
 api.MapCalculations();
 api.MapTables();
+api.MapDriveLists();
 app.Map("/api/{**rest}", ApiFallback.Answer);
 AppFiles.Map(app);
 
@@ -79,7 +81,10 @@ if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocumen
     if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
     {
         using var scope = app.Services.CreateScope();
-        scope.ServiceProvider.GetRequiredService<ProjectReader>().Create(DemoPlant.Read(ReferenceCatalogue.Data), "engineer", "Demo plant");
+        foreach (var key in DemoPlant.Keys.Reverse())
+        {
+            scope.ServiceProvider.GetRequiredService<ProjectReader>().Create(DemoPlant.Read(ReferenceCatalogue.Data, key), "engineer", "Demo plant");
+        }
     }
 }
 

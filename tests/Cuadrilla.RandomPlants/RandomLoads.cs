@@ -58,6 +58,38 @@ internal static class RandomLoads
             draw.MaybeEven(1.01, 2), draw.MaybeSize(0.001, 500), draw.MaybeSize(0.5, 120), duty, control, path, []);
     }
 
+    /// <summary>A pump with static head in metres, a maker's curve, both or none.</summary>
+    public static PumpLoad WithCurve(Draw draw, PumpLoad pump)
+    {
+        var head = pump.RatedHeadM.IsKnown ? pump.RatedHeadM.Value : 30;
+        var flow = pump.Common.RatedFlowM3PerS.IsKnown ? pump.Common.RatedFlowM3PerS.Value : 0.05;
+        if (draw.Chance(40))
+        {
+            pump = pump with { StaticHeadM = head * draw.One([0.0, 0.2, 0.6, 0.95]) };
+        }
+
+        if (!draw.Chance(40))
+        {
+            return pump;
+        }
+
+        // Larger or smaller than the rated point asks, reaching it or not, drooping at no flow or not.
+        var (large, droop) = (draw.One([0.7, 1.0, 1.3]), draw.One([1.0, 0.97]));
+        return pump with
+        {
+            Curve =
+            [
+                .. new[] { (0.0, 1.25 * droop), (0.4, 1.24), (0.8, 1.1), (1.0, 1.0), (1.3, 0.7) }
+                    .Select(p => new PumpCurvePoint(p.Item1 * flow * large, p.Item2 * head * large, p.Item1 == 0 ? 0 : Math.Min(0.9, 0.75 * p.Item1 * (2 - p.Item1) + 0.02))),
+            ],
+        };
+    }
+
+    /// <summary>A fan or pump whose shaft power is stated, the rest of it open.</summary>
+    public static FluidLoad WithPower(Draw draw, FluidLoad load, double kw) => draw.Chance(30)
+        ? load with { Common = load.Common with { RatedShaftKw = kw, RatedFlowM3PerS = Given.Unknown, RatedEfficiency = Given.Unknown } }
+        : load;
+
     private static ConveyorLoad Conveyor(Draw draw, DriveTrain train, ValueList<DutyPoint> duty)
     {
         var length = draw.Size(5, 2000);

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
@@ -13,6 +14,9 @@ public static class RandomPlant
 {
     /// <summary>Low voltages in use somewhere, V.</summary>
     public static IReadOnlyList<double> LowVoltagesV { get; } = [208, 220, 230, 240, 380, 400, 415, 440, 460, 475, 480, 500, 525, 575, 600, 660, 690];
+
+    /// <summary>First seed whose plants have units, pump curves and stated shaft powers: those below stay what tests name them for.</summary>
+    public const int WithUnitsAndCurves = 40_000;
 
     /// <summary>Makes one.</summary>
     /// <param name="seed">Seed; states the plant completely.</param>
@@ -52,6 +56,20 @@ public static class RandomPlant
             [.. converters],
             [],
             RandomSupply.Overrides(draw, data));
-        return plant with { Scenarios = RandomSupply.Scenarios(draw, plant) };
+        plant = plant with { Scenarios = RandomSupply.Scenarios(draw, plant) };
+
+        if (seed < WithUnitsAndCurves)
+        {
+            return plant;
+        }
+
+        // Drawn from numbers of their own: what came later leaves the rest of a seed's plant as it was.
+        var later = new Draw(unchecked((seed * 104_729) + 7), 0);
+        return plant with
+        {
+            Overrides = [.. plant.Overrides, .. RandomSupply.Overrides(later, data, later: true)],
+            Conventions = new Conventions(later.One<UnitSystem>(), later.One<InstallationCode>()),
+            Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Load is FluidLoad fluid ? p with { Load = RandomLoads.WithPower(later, fluid is PumpLoad pump ? RandomLoads.WithCurve(later, pump) : fluid, later.Size(0.2, 200)) } : p)] })],
+        };
     }
 }

@@ -88,9 +88,13 @@ internal static class RandomSupply
         return [.. scenarios];
     }
 
-    public static ValueList<DefaultOverride> Overrides(Draw draw, EngineeringData data) =>
+    // Defaults that came after the plants of the first seeds were named.
+    private static readonly HashSet<string> Later = new(StringComparer.Ordinal) { "eddy-dry-pct", "eddy-oil-pct", "stray-oil-pct" };
+
+    /// <summary>Project values; those that came later are drawn by themselves.</summary>
+    public static ValueList<DefaultOverride> Overrides(Draw draw, EngineeringData data, bool later = false) =>
     [
-        .. data.Defaults.Where(_ => draw.Chance(4)).Select(d => new DefaultOverride(d.Key, draw.One([d.Min, d.Max, (d.Min + d.Max) / 2]), "tried")),
+        .. data.Defaults.Where(d => Later.Contains(d.Key) == later && draw.Chance(4)).Select(d => new DefaultOverride(d.Key, draw.One([d.Min, d.Max, (d.Min + d.Max) / 2]), "tried")),
     ];
 
     private static Bus Bus(Draw draw, string id, double volts) => new(id, $"{id} {volts} V", volts, draw.Chance(50) ? Given.Unknown : draw.One([10.0, 25, 36, 50, 65]));

@@ -61,4 +61,6 @@ export type Figure = Schemas["Figure"];
 export type InputProblem = Schemas["InputProblem"];
 export type Sheet = Schemas["LineupSheet"];
 export type HistoryEntry = Schemas["HistoryEntry"];
+export type JudgedRow = Schemas["JudgedRow"];
+export type TakeList = Schemas["TakeListRequest"];
 export type Stale = Schemas["StaleDocument"];

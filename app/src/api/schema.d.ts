@@ -660,6 +660,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/drive-list/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["judgeDriveList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/drive-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeDriveList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1382,6 +1414,8 @@ export interface components {
             startPresets: components["schemas"]["StartPreset"][];
             outputFilters: components["schemas"]["OutputFilterItem"][];
             supplyModules: components["schemas"]["SupplyModuleDocument"][];
+            regions: components["schemas"]["Region"][];
+            usualSupplies: components["schemas"]["UsualSupply"][];
         };
         ChainLinkDocument: {
             id: string;
@@ -1503,6 +1537,20 @@ export interface components {
             /** Format: double */
             takenOutChangeA: null | number;
             orders: components["schemas"]["PhasorDocument"][];
+        };
+        Conventions: {
+            /**
+             * Units
+             * @description Units in which figures are shown and entries are read where none is typed.
+             * @enum {string}
+             */
+            units: "si" | "us-customary";
+            /**
+             * Installation code
+             * @description Code by which the plant is installed.
+             * @enum {string}
+             */
+            installation: "iec60364" | "nfpa70";
         };
         ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"] | components["schemas"]["ConverterChoiceOfGroup"];
         ConverterChoiceAcrossTheLine: {
@@ -1681,6 +1729,8 @@ export interface components {
         CreateRequest: {
             name: string;
             who: string;
+            supply?: string;
+            template?: string;
         };
         DcBusDocument: {
             missing: string[];
@@ -1768,6 +1818,18 @@ export interface components {
             capacitorBanks: components["schemas"]["CapacitorBank"][];
             loads: components["schemas"]["BusLoad"][];
             activeFilters?: components["schemas"]["ActiveFilter"][];
+        };
+        DriveListRow: {
+            tag: string;
+            name: string;
+            lineup: string;
+            load: components["schemas"]["Load"];
+            motorKw: components["schemas"]["Given"];
+            poles: components["schemas"]["Given"];
+            efficiencyClass: string;
+            feed: components["schemas"]["ListedFeed"];
+            cableLengthM: components["schemas"]["Given"];
+            crossSectionMm2: components["schemas"]["Given"];
         };
         DrivePoint: {
             /**
@@ -1988,6 +2050,11 @@ export interface components {
              * @description From rated speed to rest.
              */
             stopTimeS?: null | number;
+            /**
+             * Shaft power
+             * @description At the rated point, where the process sheet states it; it goes before flow, pressure and efficiency.
+             */
+            ratedShaftKw?: null | number;
         };
         FollowerDocument: {
             missing: string[];
@@ -2205,6 +2272,24 @@ export interface components {
             settled: boolean;
         };
         JsonNode: unknown;
+        JudgedListDocument: {
+            known: components["schemas"]["ListColumnDocument"][];
+            columns: {
+                [key: string]: number;
+            };
+            rows: components["schemas"]["JudgedRow"][];
+        };
+        JudgedRow: {
+            /** Format: int32 */
+            number: number;
+            tag: string;
+            name: string;
+            load: string;
+            outcome: components["schemas"]["RowOutcome"];
+            problems: string[];
+            assumed: string[];
+            changes: string[];
+        };
         LadderRung: {
             name: string;
             /** Format: double */
@@ -2283,6 +2368,7 @@ export interface components {
             plantChecks: components["schemas"]["CheckDocument"][];
             drivePoints: components["schemas"]["DrivePointSheet"][];
             notes: string[];
+            units?: components["schemas"]["UnitSystem"];
         };
         LineupVariant: {
             /**
@@ -2348,6 +2434,20 @@ export interface components {
             /** Format: double */
             kwh: number;
         };
+        ListColumnDocument: {
+            key: string;
+            name: string;
+            unit: string;
+        };
+        ListRequest: {
+            heads: string[];
+            rows: string[][];
+            columns?: null | {
+                [key: string]: number;
+            };
+        };
+        /** @enum {unknown} */
+        ListedFeed: "not-stated" | "converter" | "across-the-line" | "star-delta" | "soft-starter";
         Load: components["schemas"]["LoadUnspecifiedLoad"] | components["schemas"]["LoadFanLoad"] | components["schemas"]["LoadPumpLoad"] | components["schemas"]["LoadConstantTorqueLoad"] | components["schemas"]["LoadHighInertiaLoad"] | components["schemas"]["LoadConveyorLoad"] | components["schemas"]["LoadRollerGroupLoad"] | components["schemas"]["LoadDosingPumpLoad"] | components["schemas"]["LoadWinderLoad"] | components["schemas"]["LoadHoistLoad"] | components["schemas"]["LoadServoAxisLoad"] | components["schemas"]["LoadProfileLoad"];
         LoadConstantTorqueLoad: {
             /** @enum {string} */
@@ -2579,6 +2679,12 @@ export interface components {
              * @description Density of the liquid; 1000 kg/m³ for water.
              */
             densityKgPerM3: null | number;
+            /**
+             * Static head
+             * @description Height and pressure that stay at no flow; it goes before the static share.
+             */
+            staticHeadM?: null | number;
+            curve?: components["schemas"]["PumpCurvePoint"][];
             common: components["schemas"]["FluidMachine"];
         };
         LoadRollerGroupLoad: {
@@ -3456,7 +3562,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAddDrivePoint: {
             /** @enum {string} */
             kind: "add-drive-point";
@@ -3602,6 +3708,22 @@ export interface components {
             kind: "split-on-shaft";
             pointId: string;
         };
+        PlantCommandTakeDriveList: {
+            /** @enum {string} */
+            kind: "take-drive-list";
+            rows: components["schemas"]["DriveListRow"][];
+            sized: boolean;
+        };
+        PlantCommandUseRegion: {
+            /** @enum {string} */
+            kind: "use-region";
+            region: string;
+        };
+        PlantCommandUseUnits: {
+            /** @enum {string} */
+            kind: "use-units";
+            units: components["schemas"]["UnitSystem"];
+        };
         PlantSensitivityDocument: {
             /** Format: double */
             hoursPu: number;
@@ -3629,6 +3751,7 @@ export interface components {
             converters: components["schemas"]["OwnConverter"][];
             startPresets: components["schemas"]["StartPreset"][];
             overrides: components["schemas"]["DefaultOverride"][];
+            conventions?: components["schemas"]["Conventions"];
         };
         PlantWayDocument: {
             way: string;
@@ -3716,6 +3839,23 @@ export interface components {
             edit: number;
             changedUtc: string;
         };
+        PumpCurvePoint: {
+            /**
+             * Flow
+             * @description Flow of a point of the pump's curve; ascending.
+             */
+            flowM3PerS: number;
+            /**
+             * Head
+             * @description Head at that flow and rated speed.
+             */
+            headM: number;
+            /**
+             * Efficiency
+             * @description Efficiency of the pump at that flow.
+             */
+            efficiency: number;
+        };
         RatioAxis: {
             pointId: string;
             /**
@@ -3761,6 +3901,15 @@ export interface components {
             unit: string;
             origin: string;
         };
+        Region: {
+            key: string;
+            name: string;
+            /** Format: int32 */
+            leastIe: number;
+            /** Format: int32 */
+            leastLargeIe: number;
+            source: string;
+        };
         ResistorPulse: {
             /**
              * Pulse duration
@@ -3779,6 +3928,8 @@ export interface components {
             /** Format: double */
             toLineKwh: number;
         };
+        /** @enum {unknown} */
+        RowOutcome: "new" | "changes" | "same" | "refused" | "empty";
         SavedDocument: {
             id: string;
             /** Format: int64 */
@@ -4487,6 +4638,17 @@ export interface components {
         SystemCurves: {
             points: components["schemas"]["SystemAtFlow"][];
         };
+        TakeListRequest: {
+            /** Format: int64 */
+            basedOn: number;
+            who: string;
+            sized: boolean;
+            heads: string[];
+            rows: string[][];
+            columns?: null | {
+                [key: string]: number;
+            };
+        };
         Tariff: {
             /**
              * Currency
@@ -4668,6 +4830,34 @@ export interface components {
             /** Format: double */
             pct: number;
         };
+        /** @enum {unknown} */
+        UnitSystem: "si" | "us-customary";
+        UsualSupply: {
+            key: string;
+            name: string;
+            /** Format: double */
+            lowV: number;
+            /** Format: double */
+            frequencyHz: number;
+            /** Format: double */
+            mediumV: number;
+            us: boolean;
+            vectorGroup: components["schemas"]["VectorGroup"];
+            /** Format: double */
+            ratedKva: number;
+            /** Format: double */
+            ukPct: number;
+            /** Format: double */
+            loadLossKw: number;
+            /** Format: double */
+            noLoadLossKw: number;
+            /** Format: double */
+            noLoadSecondaryPct: number;
+            currency: string;
+            /** Format: double */
+            energyPerKwh: number;
+            region: string;
+        };
         VanePoint: {
             /**
              * Flow
@@ -4680,6 +4870,8 @@ export interface components {
              */
             powerPu: number;
         };
+        /** @enum {unknown} */
+        VectorGroup: "dyn11" | "dyn5" | "dyn1" | "dyn7" | "yd11" | "yd5" | "yzn11" | "yzn5" | "yyn0" | "dd0" | "dzn0";
         /** @enum {unknown} */
         Verdict: "holds" | "tight" | "fails" | "needs-data" | "not-applicable";
         VerdictCounts: {
@@ -6907,6 +7099,175 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    judgeDriveList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgedListDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    takeDriveList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeListRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommandDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleDocument"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };

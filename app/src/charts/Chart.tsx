@@ -9,8 +9,10 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
+import { useUnits } from "../fields/useUnits";
 import { n } from "../lib/format";
 import { bench, ink, rule, soft, tick, tickText, timeAxis, xTitle, yTitle } from "./axes";
+import { inUnits } from "./inUnits";
 import { Frame, NumberTable, type Mark } from "./Frame";
 
 /** Rows of a table hold so many at most; of longer ones every second, third … is shown. */
@@ -84,23 +86,16 @@ export interface Across {
   readonly format?: (value: number) => string;
 }
 
-type Bound = number | string | ((found: number) => number);
+export type Bound = number | string | ((found: number) => number);
 
 /** A picture of series over rows with axes, marks, legend and the table of the same numbers. */
-export function Chart<Row extends object>({
-  title,
-  rows,
-  along,
-  left,
-  right,
-  series,
-  levels = [],
-  fields = [],
-  points = [],
-  columns = [],
-  width = bench.width,
-  height = bench.height,
-}: {
+export function Chart<Row extends object>(given: ChartProps<Row>) {
+  const units = useUnits();
+  return <Drawn {...(units.system === "si" ? given : inUnits(given, units))} />;
+}
+
+/** What a chart is told. */
+export interface ChartProps<Row extends object> {
   readonly title: string;
   readonly rows: readonly Row[];
   readonly along: Along;
@@ -114,7 +109,22 @@ export function Chart<Row extends object>({
   readonly columns?: readonly { readonly head: string; readonly of: (row: Row) => string }[];
   readonly width?: number;
   readonly height?: number;
-}) {
+}
+
+function Drawn<Row extends object>({
+  title,
+  rows,
+  along,
+  left,
+  right,
+  series,
+  levels = [],
+  fields = [],
+  points = [],
+  columns = [],
+  width = bench.width,
+  height = bench.height,
+}: ChartProps<Row>) {
   const of = (onRight?: boolean) => (right ? { yAxisId: onRight ? "right" : "left" } : {});
   return (
     <Frame

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { quantities } from "../fields/units";
+import { quantityIn } from "../fields/units";
 import type { Outcome } from "./draft";
 import { QuantityField } from "./Fields";
 
@@ -8,7 +8,7 @@ afterEach(cleanup);
 
 const field = (commit: (value: number | null) => Promise<Outcome>, optional = false) => {
   render(
-    <QuantityField label="Flow" quantity={quantities.flowM3PerS} value={41} optional={optional} onCommit={commit} />,
+    <QuantityField label="Flow" quantity={quantityIn("si", "m³/s")} value={41} optional={optional} onCommit={commit} />,
   );
   return screen.getByLabelText<HTMLInputElement>("Flow");
 };

@@ -2,6 +2,7 @@ import { CellChoice, CellQuantity, CellSwitch, CellText } from "../components/Ce
 import type { Outcome } from "../components/draft";
 import { ChoiceField, QuantityField, SwitchField, TextField } from "../components/Fields";
 import type { Quantity } from "./units";
+import { useUnits } from "./useUnits";
 import { editOf, quantityOf, rangeOf, type Field } from "./field";
 
 type Value = number | string | boolean | null | undefined;
@@ -17,6 +18,7 @@ export function Entry({
   label = field.name,
   placeholder,
   quantity,
+  note: said,
   onCommit,
 }: {
   readonly field: Field;
@@ -24,10 +26,12 @@ export function Entry({
   readonly label?: string;
   readonly placeholder?: string | undefined;
   readonly quantity?: Quantity;
+  readonly note?: string | undefined;
   readonly onCommit: (value: never) => Promise<Outcome>;
 }) {
+  const units = useUnits();
   const commit = onCommit as (value: number | string | boolean | null) => Promise<Outcome>;
-  const note = field.helpShown ? field.help : undefined;
+  const note = said ?? (field.helpShown ? field.help : undefined);
   if (field.kind === "text") {
     return <TextField label={label} note={note} help={field.help} value={String(value ?? "")} onCommit={commit} />;
   }
@@ -51,8 +55,8 @@ export function Entry({
     <QuantityField
       label={label}
       note={note}
-      help={`${field.help} ${rangeOf(field)}.`}
-      quantity={quantity ?? quantityOf(field)}
+      help={`${field.help} ${rangeOf(field, units)}.`}
+      quantity={quantity ?? quantityOf(field, units)}
       value={typeof value === "number" ? value : null}
       optional={field.optional === true}
       {...(open === undefined ? {} : { placeholder: open })}
@@ -100,6 +104,7 @@ export function CellEntry({
   readonly width?: string;
   readonly onCommit: (value: never) => Promise<Outcome>;
 }) {
+  const units = useUnits();
   const commit = onCommit as (value: number | string | boolean | null) => Promise<Outcome>;
   const label = `${field.name} of ${whose}`;
   if (field.kind === "text") {
@@ -111,7 +116,7 @@ export function CellEntry({
   if (field.kind === "choice") {
     return <CellChoice label={label} value={String(value)} choices={field.choices} onCommit={commit} />;
   }
-  const shared = { label, quantity: quantityOf(field), ...(width === undefined ? {} : { width }) };
+  const shared = { label, quantity: quantityOf(field, units), ...(width === undefined ? {} : { width }) };
   return field.optional ? (
     <CellQuantity {...shared} optional value={typeof value === "number" ? value : null} onCommit={commit} />
   ) : (

@@ -1,4 +1,5 @@
-import { quantities, type Quantity } from "./units";
+import { inUnit, type Quantity } from "./units";
+import { unitsOf, type Units } from "./useUnits";
 
 /** A number of the specification, as Core describes it. */
 export interface NumberField {
@@ -10,6 +11,8 @@ export interface NumberField {
   readonly max: number;
   /** Unit in which it is typed and shown where that is another one. */
   readonly shown?: string;
+  /** Unit in which people of US customary units write it, where that is not the usual one. */
+  readonly us?: string;
   /** The least value itself is not permitted. */
   readonly aboveMin?: true;
   readonly whole?: true;
@@ -53,66 +56,33 @@ export interface ChoiceField {
 export type Field = NumberField | TextField | SwitchField | ChoiceField;
 export type FieldTable = Readonly<Record<string, Readonly<Record<string, Field>>>>;
 
-const q = quantities;
-const byUnit: Readonly<Record<string, Quantity>> = {
-  "%": q.percent,
-  V: q.voltageV,
-  A: q.currentA,
-  Ω: q.resistanceOhm,
-  kA: q.currentKa,
-  kvar: q.powerKvar,
-  mm: q.lengthMm,
-  Hz: q.frequencyHz,
-  MVA: q.faultMva,
-  kVA: q.ratingKva,
-  W: q.powerW,
-  kW: q.powerKw,
-  m: q.lengthM,
-  "mm²": q.crossSectionMm2,
-  "°C": q.temperatureC,
-  K: q.riseK,
-  "m³/s": q.flowM3PerS,
-  "m³/h": q.airM3PerH,
-  Pa: q.pressurePa,
-  "kg/m³": q.densityKgPerM3,
-  rpm: q.speedRpm,
-  "m/s": q.linearSpeedMPerS,
-  Nm: q.torqueNm,
-  N: q.forceN,
-  kg: q.massKg,
-  "kg/s": q.massFlowKgPerS,
-  "kg/m": q.kgPerM,
-  "cm³": q.volumeCm3,
-  bar: q.pressureBar,
-  "°": q.angleDeg,
-  "kg·m²": q.inertiaKgM2,
-  ms: q.timeMs,
-  J: q.energyJ,
-  µF: q.capacitanceUf,
-  "Nm/rad": q.stiffnessNmPerRad,
-  "Nm·s/rad": q.dampingNmSPerRad,
-  s: q.timeS,
-  h: q.hours,
-  kHz: q.switchingKhz,
-};
-
-/** How an entry is typed and shown. */
-export function quantityOf({ unit, shown }: NumberField): Quantity {
+/** Key of its quantity: the unit in which it is kept, and what tells it from others of that unit. */
+function keyOf({ unit, shown }: NumberField): string {
   if (shown === "%" && unit !== "%") {
-    return q.fractionPercent;
+    return "%/part";
   }
   if (shown === "mm" && unit === "m") {
-    return q.diameterMm;
+    return "m/mm";
   }
-  // “% of rated” is a per cent; “× rated”, “per kWh” and “points” are plain numbers whose name says what they are.
-  return byUnit[unit] ?? (unit.startsWith("% ") ? q.percent : q.plain);
+  // “% of rated” is a per cent.
+  return unit.startsWith("% ") ? "%" : unit;
+}
+
+// Units of the plant page's money, classes and counts stand in the names: their numbers are plain.
+const inNames: ReadonlySet<string> = new Set(["1/h", "a", "kg/kWh", "points", "pu"]);
+
+/** How an entry is typed and shown. */
+export function quantityOf(field: NumberField, units: Units = unitsOf("si")): Quantity {
+  const key = keyOf(field);
+  return units.quantity(inNames.has(key) || /^(per |× |of )|per | of /.test(key) ? "" : key, field.us);
 }
 
 /** The range in words, in the unit shown. */
-export function rangeOf(field: NumberField): string {
-  const quantity = quantityOf(field);
-  const say = (value: number) => String(Number((value / quantity.factor).toPrecision(6)));
-  return `${field.aboveMin ? "above " : ""}${say(field.min)} to ${say(field.max)}${quantity.unit === "" ? "" : ` ${quantity.unit}`}`;
+export function rangeOf(field: NumberField, units: Units = unitsOf("si")): string {
+  const quantity = quantityOf(field, units);
+  const { unit, unnamed = unit } = quantity;
+  const say = (value: number) => String(Number(inUnit(value, quantity).toPrecision(6)));
+  return `${field.aboveMin ? "above " : ""}${say(field.min)} to ${say(field.max)}${unnamed === "" ? "" : ` ${unnamed}`}`;
 }
 
 /** What an edit of it is called in the history. */

@@ -408,6 +408,7 @@ export const fields = {
       unit: "kW",
       min: 0,
       max: 10000,
+      us: "hp",
       aboveMin: true,
     },
     efficiencyPct: {
@@ -612,6 +613,20 @@ export const fields = {
       whenOpen: "not asked",
     },
     reason: { name: "Reason", help: "Why this arrangement.", kind: "text", most: 300 },
+  },
+  Conventions: {
+    units: {
+      name: "Units",
+      help: "Units in which figures are shown and entries are read where none is typed.",
+      kind: "choice",
+      choices: { si: "SI", "us-customary": "US customary" },
+    },
+    installation: {
+      name: "Installation code",
+      help: "Code by which the plant is installed.",
+      kind: "choice",
+      choices: { iec60364: "IEC 60364", nfpa70: "NFPA 70 (US)" },
+    },
   },
   ConverterChoiceAcrossTheLine: {
     trip: {
@@ -971,6 +986,18 @@ export const fields = {
       max: 3600,
       optional: true,
       whenOpen: "coasts",
+    },
+    ratedShaftKw: {
+      name: "Shaft power",
+      help: "At the rated point, where the process sheet states it; it goes before flow, pressure and efficiency.",
+      kind: "number",
+      unit: "kW",
+      min: 0,
+      max: 20000,
+      us: "hp",
+      aboveMin: true,
+      optional: true,
+      whenOpen: "from flow",
     },
   },
   GroupMember: {
@@ -1436,6 +1463,16 @@ export const fields = {
       max: 5000,
       optional: true,
     },
+    staticHeadM: {
+      name: "Static head",
+      help: "Height and pressure that stay at no flow; it goes before the static share.",
+      kind: "number",
+      unit: "m",
+      min: 0,
+      max: 3000,
+      optional: true,
+      whenOpen: "by its share",
+    },
   },
   LoadRollerGroupLoad: {
     rollers: {
@@ -1761,6 +1798,7 @@ export const fields = {
       unit: "kW",
       min: 0.05,
       max: 3000,
+      us: "hp",
     },
     ratedVoltageV: { name: "Voltage", help: "Rated line voltage.", kind: "number", unit: "V", min: 100, max: 1000 },
     lightCurrentA: {
@@ -2007,6 +2045,7 @@ export const fields = {
       unit: "kW",
       min: 0,
       max: 20000,
+      us: "hp",
       aboveMin: true,
     },
     ratedVoltageV: {
@@ -2355,6 +2394,26 @@ export const fields = {
       unit: "Nm",
       min: -10000000,
       max: 10000000,
+    },
+  },
+  PumpCurvePoint: {
+    flowM3PerS: {
+      name: "Flow",
+      help: "Flow of a point of the pump's curve; ascending.",
+      kind: "number",
+      unit: "m³/s",
+      min: 0,
+      max: 2000,
+    },
+    headM: { name: "Head", help: "Head at that flow and rated speed.", kind: "number", unit: "m", min: 0, max: 6000 },
+    efficiency: {
+      name: "Efficiency",
+      help: "Efficiency of the pump at that flow.",
+      kind: "number",
+      unit: "",
+      min: 0,
+      max: 0.95,
+      shown: "%",
     },
   },
   RatioAxis: {
@@ -3013,6 +3072,7 @@ export const fields = {
       max: 0.5,
       shown: "%",
       optional: true,
+      whenOpen: "assumed",
     },
     otherStrayLossPu: {
       name: "Other stray loss",
@@ -3023,6 +3083,7 @@ export const fields = {
       max: 0.5,
       shown: "%",
       optional: true,
+      whenOpen: "assumed",
     },
     noLoadSecondaryPct: {
       name: "No-load voltage",

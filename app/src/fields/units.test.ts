@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { parseQuantity, quantities, showQuantity, type Quantity } from "./units";
+import { parseQuantity, quantityIn, showQuantity, type Quantity, type UnitSystem } from "./units";
+import { unitsOf } from "./useUnits";
+import { unitTable } from "./unitTable";
 
 const read = (text: string, quantity: Quantity) => {
   const parsed = parseQuantity(text, quantity);
@@ -8,34 +10,89 @@ const read = (text: string, quantity: Quantity) => {
 
 describe("numbers typed with units", () => {
   it.each([
-    ["75", quantities.powerKw, 75],
-    ["75 kW", quantities.powerKw, 75],
-    ["100 hp", quantities.powerKw, 74.5699872],
-    ["1.5 mm2", quantities.crossSectionMm2, 1.5],
-    ["1,5 mm²", quantities.crossSectionMm2, 1.5],
-    ["96 m3/h", quantities.flowM3PerS, 96 / 3600],
-    ["96", quantities.flowM3PerH, 96 / 3600],
-    ["100 °F", quantities.temperatureC, 340 / 9],
-    ["20 kV", quantities.voltageKv, 20000],
-    ["22", quantities.fractionPercent, 0.22],
-    ["-5", quantities.temperatureC, -5],
-    [" 2.9 kPa ", quantities.pressurePa, 2900],
-  ])("%s", (text, quantity, value) => expect(read(text, quantity)).toBeCloseTo(value, 9));
+    ["75", "kW", 75],
+    ["75 kW", "kW", 75],
+    ["100 hp", "kW", 74.5699872],
+    ["1.5 mm2", "mm²", 1.5],
+    ["1,5 mm²", "mm²", 1.5],
+    ["12 AWG", "mm²", 3.31],
+    ["#12", "mm²", 3.31],
+    ["4/0", "mm²", 107.2],
+    ["250 kcmil", "mm²", 126.7],
+    ["96 m3/h", "m³/s", 96 / 3600],
+    ["96", "m³/s/liquid", 96 / 3600],
+    ["1000 gpm", "m³/s/liquid", 0.0630901964],
+    ["100 °F", "°C", 340 / 9],
+    ["20 kV", "V", 20000],
+    ["22", "%/part", 0.22],
+    ["-5", "°C", -5],
+    [" 2.9 kPa ", "Pa", 2900],
+    ["12 inWC", "Pa", 2989.06692],
+    ["50 lb·ft²", "kg·m²", 2.107005505],
+  ])("%s", (text, kept, value) => expect(read(text, quantityIn("si", kept))).toBeCloseTo(value, 9));
 
-  it.each(["", "kW", "1.2.3", "NaN", "1e", "--3"])("refuses %j", (text) =>
-    expect(read(text, quantities.powerKw)).toMatch(/no number|not known/),
+  it.each([
+    ["100", "kW", "hp", 74.5699872],
+    ["100 kW", "kW", "hp", 100],
+    ["104", "°C", undefined, 40],
+    ["40 °C", "°C", undefined, 40],
+    ["300", "m", undefined, 91.44],
+    ["300 m", "m", undefined, 300],
+    ["150", "m³/s/liquid", undefined, 0.00946352946],
+    ["2.5 mm²", "mm²", undefined, 2.5],
+    ["12 AWG", "mm²", undefined, 3.31],
+  ])("US customary: %s", (text, kept, us, value) =>
+    expect(read(text, quantityIn("us-customary", kept, us))).toBeCloseTo(value, 9),
   );
 
+  it.each(["", "kW", "1.2.3", "NaN", "1e", "--3"])("refuses %j", (text) =>
+    expect(read(text, quantityIn("si", "kW"))).toMatch(/no number|not known/),
+  );
+
+  it("does not guess between gauge and square millimetres", () =>
+    expect(read("12", quantityIn("us-customary", "mm²"))).toMatch(/12 of what\? Say 12 AWG/));
+
   it("names an unknown unit and what is allowed", () =>
-    expect(read("5 apples", quantities.lengthM)).toBe(
-      "The unit “apples” is not known here; allowed: m or a unit like it.",
+    expect(read("5 apples", quantityIn("us-customary", "m"))).toBe(
+      "The unit “apples” is not known here; allowed: ft or a unit like it.",
     ));
 
-  it("comes back unchanged from what it shows", () => {
-    for (const quantity of Object.values<Quantity>(quantities)) {
+  it.each<UnitSystem>(["si", "us-customary"])("comes back unchanged from what it shows, %s", (system) => {
+    for (const { kept } of unitTable) {
+      const quantity = quantityIn(system, kept);
+      expect(
+        (quantity.unnamed ?? quantity.unit) === "" ||
+          (quantity.unnamed ?? quantity.unit) in quantity.accepts ||
+          quantity.unit.toLowerCase() in quantity.accepts,
+        kept,
+      ).toBe(true);
       for (const value of [0.001, 0.22, 1, 41, 1480, 20000]) {
-        expect(read(showQuantity(value, quantity), quantity)).toBeCloseTo(value, 6);
+        expect(Number(read(showQuantity(value, quantity), quantity)) / value, `${value} ${kept}`).toBeCloseTo(1, 5);
       }
     }
+  });
+});
+
+describe("what is said in other units", () => {
+  const us = unitsOf("us-customary");
+
+  it("says figures with their units", () => {
+    expect(us.say(91.44, "m")).toBe("300 ft");
+    expect(us.say(40, "°C")).toBe("104 °F");
+    expect(us.say(3.31, "mm²")).toBe("12 AWG");
+    expect(us.entered(6, "mm²")).toBe("6 mm²");
+    expect(us.entered(91.44, "m")).toBe("300 ft");
+    expect(us.say(74.57, "kW", 3, "hp")).toBe("100 hp");
+    expect(us.say(74.57, "kW")).toBe("74.6 kW");
+    expect(us.say(12, "A")).toBe("12.0 A");
+    expect(us.say(null, "m")).toBe("–");
+  });
+
+  it("turns sentences of the server, not their formulae", () => {
+    expect(us.sentence("Relief: at most 50 m of cable, 40 °C.")).toBe("Relief: at most 164 ft of cable, 104 °F.");
+    expect(us.sentence("0 to 2000 m")).toBe("0 to 6562 ft");
+    expect(us.sentence("takes 5 min at 480 V, 15 kW, 1480 rpm")).toBe("takes 5 min at 480 V, 15 kW, 1480 rpm");
+    expect(us.sentence("200 Nm·2π/60")).toBe("200 Nm·2π/60");
+    expect(unitsOf("si").sentence("50 m")).toBe("50 m");
   });
 });

@@ -1,5 +1,5 @@
 import { createContext, useContext } from "react";
-import type { Assessment, PlantCommand, Project, Specification, Stale } from "../api/client";
+import type { Assessment, PlantCommand, Project, Specification, Stale, TakeList } from "../api/client";
 import type { Outcome } from "../components/draft";
 
 /** Changes a specification; undefined when there is nothing to change. */
@@ -22,6 +22,8 @@ export interface ProjectAccess {
   readonly edit: (label: string, change: Change) => Promise<Outcome>;
   /** Has commands carried out, all of them or none; keys of what they created. A refusal is shown as a notice. */
   readonly run: (...commands: readonly PlantCommand[]) => Promise<readonly string[]>;
+  /** Takes the good rows of a drive list as one edit; the answer says why it was refused. */
+  readonly takeList: (list: Omit<TakeList, "basedOn" | "who">) => Promise<Outcome>;
   readonly undo: () => void;
   readonly redo: () => void;
   /** Takes the other side's version, or saves a merged one. */

@@ -11,6 +11,7 @@ import {
   type Specification,
   type SpecificationChange,
   type Stale,
+  type TakeList,
 } from "../api/client";
 import type { Outcome } from "../components/draft";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
@@ -97,6 +98,34 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
     [enqueue, current, send],
   );
 
+  const done = useCallback(
+    (answer: CommandDone): readonly string[] => {
+      accept(answer.saved);
+      const { notes } = answer;
+      if (notes.length > 0) {
+        setNotice(notes.slice(0, 4).join(" ") + (notes.length > 4 ? ` And ${notes.length - 4} more.` : ""));
+      }
+      return answer.createdIds;
+    },
+    [accept],
+  );
+
+  const takeList = useCallback(
+    (list: Omit<TakeList, "basedOn" | "who">): Promise<Outcome> =>
+      enqueue(async () => {
+        try {
+          const { data, error } = await api.POST("/api/projects/{id}/drive-list", {
+            params: { path: { id } },
+            body: { ...list, basedOn: current().edit, who: who() },
+          });
+          return data ? (done(data), undefined) : problemText(error);
+        } catch {
+          return "The server does not answer; whether it took the list shows when it does.";
+        }
+      }),
+    [enqueue, current, done, id],
+  );
+
   const run = useCallback(
     (...commands: readonly PlantCommand[]): Promise<readonly string[]> =>
       enqueue(async () => {
@@ -111,12 +140,7 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
           return [];
         }
         if (answer.data) {
-          accept(answer.data.saved);
-          const { notes } = answer.data;
-          if (notes.length > 0) {
-            setNotice(notes.slice(0, 4).join(" ") + (notes.length > 4 ? ` And ${notes.length - 4} more.` : ""));
-          }
-          return answer.data.createdIds;
+          return done(answer.data);
         }
         if (answer.response.status === 409) {
           accept((answer.error as Stale).current);
@@ -126,7 +150,7 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
         }
         return [];
       }),
-    [enqueue, current, accept, id],
+    [enqueue, current, accept, done, id],
   );
 
   const step = useCallback(
@@ -180,13 +204,14 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
       conflict,
       edit,
       run,
+      takeList,
       undo: () => step("undo"),
       redo: () => step("redo"),
       settle,
       notice,
       dismiss: () => setNotice(undefined),
     }),
-    [project, before, conflict, edit, run, step, settle, notice],
+    [project, before, conflict, edit, run, takeList, step, settle, notice],
   );
   return { access, saving: pending > 0 };
 }

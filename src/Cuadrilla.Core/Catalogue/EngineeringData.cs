@@ -51,6 +51,12 @@ public sealed record EngineeringData
     /// <summary>Limits of single pieces of equipment on public systems.</summary>
     public required EquipmentLimits Equipment { get; init; }
 
+    /// <summary>Laws on motors by where the plant stands.</summary>
+    public required IReadOnlyList<Region> Regions { get; init; }
+
+    /// <summary>Supplies to start a plant from, the first where none is named.</summary>
+    public required IReadOnlyList<UsualSupply> UsualSupplies { get; init; }
+
     /// <summary>Levels of harmonic voltage inside plants.</summary>
     public required CompatibilityLevels Compatibility { get; init; }
 }

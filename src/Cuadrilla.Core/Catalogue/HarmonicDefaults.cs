@@ -46,6 +46,18 @@ public sealed record HarmonicDefaults
     [Default("reactor-loss-pct", Divisor = 100)]
     public double ReactorLossPu { get; init; }
 
+    /// <summary>Eddy-loss share of dry transformers whose maker states none, parts of the resistive loss.</summary>
+    [Default("eddy-dry-pct", Divisor = 100)]
+    public double EddyDryPu { get; init; }
+
+    /// <summary>The same of oil-immersed ones.</summary>
+    [Default("eddy-oil-pct", Divisor = 100)]
+    public double EddyOilPu { get; init; }
+
+    /// <summary>Other stray loss of oil-immersed transformers whose maker states none, parts of the resistive loss.</summary>
+    [Default("stray-oil-pct", Divisor = 100)]
+    public double StrayOilPu { get; init; }
+
     /// <summary>Law by which resistance rises with the order.</summary>
     [Default("resistance-law")]
     public ResistanceLaw ResistanceLaw { get; init; }

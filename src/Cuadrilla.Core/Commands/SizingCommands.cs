@@ -94,13 +94,13 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
         HashSet<string> sized = new(StringComparer.Ordinal);
         if (Part != SizedPart.Converter)
         {
-            after = Sized(after, PointIds, input => CandidateRanking.Motors(input, data), sized, without, studies);
+            after = Sized(after, PointIds, input => BestCandidate.Motors(input, data), sized, without, studies);
         }
 
         if (Part != SizedPart.Motor)
         {
             var fed = Feeding(after, PointIds).Where(id => after.Point(id)!.Converter is ConverterChoice.FromCatalogue or ConverterChoice.NotChosen).ToList();
-            after = Sized(after, [.. fed.Where(id => !without.ContainsKey(id))], input => CandidateRanking.Converters(input, data), sized, without, studies);
+            after = Sized(after, [.. fed.Where(id => !without.ContainsKey(id))], input => BestCandidate.Converters(input, data), sized, without, studies);
         }
 
         IReadOnlyList<string> notes = [.. without.Select(w => $"{plant.Tags([w.Key])}: {w.Value}")];

@@ -26,20 +26,17 @@ public sealed class FluidMachineModel : LoadModel
 {
     private const double GravityMPerS2 = 9.80665;
 
-    // Largest flow at which the parabola of the efficiency still describes a machine, parts of the rated.
-    private const double RunOutPu = 1.4;
-
     private readonly double staticFraction;
-    private readonly double shutOffPu;
+    private readonly MachineCurve curve;
 
     // Flow of one machine in parts of the total: with machines on one path each carries its share.
     private readonly double machineFlowPu;
 
-    private FluidMachineModel(double ratedPowerW, double ratedSpeedRpm, double staticFraction, double shutOffPu, FluidMachine common)
+    private FluidMachineModel(double ratedPowerW, double ratedSpeedRpm, double staticFraction, MachineCurve curve, FluidMachine common)
     {
         RatedSpeedRpm = ratedSpeedRpm;
         this.staticFraction = staticFraction;
-        this.shutOffPu = shutOffPu;
+        this.curve = curve;
         Common = common;
         StopTimeS = common.StopTimeS;
         RatedTorqueNm = ratedPowerW / (2 * Math.PI * ratedSpeedRpm / 60);
@@ -74,7 +71,19 @@ public sealed class FluidMachineModel : LoadModel
     public FluidMachine Common { get; }
 
     /// <summary>Speed below which nothing is delivered, rpm.</summary>
-    public double FlowBeginsAtRpm => RatedSpeedRpm * PumpPoint.FlowBeginsAtSpeedPu(staticFraction, shutOffPu);
+    public double FlowBeginsAtRpm => RatedSpeedRpm * PumpPoint.FlowBeginsAtSpeedPu(staticFraction, ShutOffPu);
+
+    /// <summary>Pressure or head at no flow and rated speed, parts of the rated.</summary>
+    public double ShutOffPu => curve.HeadPu(0);
+
+    /// <summary>Static part of the system's pressure or head at rated flow.</summary>
+    public double StaticFraction => staticFraction;
+
+    /// <summary>Pressure rise at the rated point, Pa; not known where the shaft power is stated.</summary>
+    public Given RatedPressurePa { get; private init; }
+
+    /// <summary>Efficiency of the machine at the rated point; likewise.</summary>
+    public Given RatedEfficiency { get; private init; }
 
     /// <summary>Builds the model, or names what is missing.</summary>
     /// <param name="load">The load as entered.</param>
@@ -85,11 +94,62 @@ public sealed class FluidMachineModel : LoadModel
         ArgumentNullException.ThrowIfNull(load);
         var common = load.Common;
         var absent = new List<string>();
-        Need(common.RatedFlowM3PerS, "rated flow", absent);
-        Need(common.RatedEfficiency, "rated efficiency of the machine", absent);
         Need(common.RatedSpeedRpm, "rated speed", absent);
-        Need(common.StaticFraction, "static share", absent);
-        Need(common.ShutOffPu, "pressure or head at no flow", absent);
+        Need(load.StaticShare(), "static share", absent);
+        var points = load is PumpLoad { Curve.Count: > 0 } own ? own.Curve : [];
+        if (points.Count == 0)
+        {
+            Need(common.ShutOffPu, "pressure or head at no flow", absent);
+        }
+
+        var stated = common.RatedShaftKw.IsKnown && points.Count == 0;
+        if (!stated)
+        {
+            NeedHydraulics(load, points.Count > 0, absent);
+        }
+
+        missing = absent;
+        if (absent.Count > 0)
+        {
+            return null;
+        }
+
+        if (stated)
+        {
+            return new FluidMachineModel(common.RatedShaftKw.Value * 1e3, common.RatedSpeedRpm.Value, load.StaticShare().Value, new MachineCurve.Parabola(common.ShutOffPu.Value), common);
+        }
+
+        var pressurePa = load switch
+        {
+            FanLoad fan => fan.RatedPressurePa.Value,
+            PumpLoad pump => pump.RatedHeadM.Value * pump.DensityKgPerM3.Value * GravityMPerS2,
+            _ => throw new InvalidOperationException("Unknown fluid load."),
+        };
+        var (speedPu, efficiency, curve) = (1.0, common.RatedEfficiency, (MachineCurve?)null);
+        if (points.Count > 0)
+        {
+            if (MachineCurve.Of(points, common.RatedFlowM3PerS.Value, ((PumpLoad)load).RatedHeadM.Value) is not var (speed, found, byPoints))
+            {
+                missing = ["points of the pump's curve up to its rated flow and head"];
+                return null;
+            }
+
+            (speedPu, efficiency, curve) = (speed, found, byPoints);
+        }
+
+        var power = common.RatedFlowM3PerS.Value * pressurePa / efficiency.Value;
+        return new FluidMachineModel(power, speedPu * common.RatedSpeedRpm.Value, load.StaticShare().Value, curve ?? new MachineCurve.Parabola(common.ShutOffPu.Value), common)
+        { RatedPressurePa = pressurePa, RatedEfficiency = efficiency.Value };
+    }
+
+    private static void NeedHydraulics(FluidLoad load, bool hasCurve, List<string> absent)
+    {
+        Need(load.Common.RatedFlowM3PerS, "rated flow", absent);
+        if (!hasCurve)
+        {
+            Need(load.Common.RatedEfficiency, "rated efficiency of the machine", absent);
+        }
+
         switch (load)
         {
             case FanLoad fan:
@@ -100,26 +160,11 @@ public sealed class FluidMachineModel : LoadModel
                 Need(pump.DensityKgPerM3, "density", absent);
                 break;
         }
-
-        missing = absent;
-        if (absent.Count > 0)
-        {
-            return null;
-        }
-
-        var pressurePa = load switch
-        {
-            FanLoad fan => fan.RatedPressurePa.Value,
-            PumpLoad pump => pump.RatedHeadM.Value * pump.DensityKgPerM3.Value * GravityMPerS2,
-            _ => throw new InvalidOperationException("Unknown fluid load."),
-        };
-        var power = common.RatedFlowM3PerS.Value * pressurePa / common.RatedEfficiency.Value;
-        return new FluidMachineModel(power, common.RatedSpeedRpm.Value, common.StaticFraction.Value, common.ShutOffPu.Value, common);
     }
 
     /// <summary>
     /// Alone against the shared system one machine delivers more than its rated flow: a·n² − (a−1)·x² = s + (1−s)·(x/m)² with m machines needed at rated flow.
-    /// Beyond <see cref="RunOutPu"/> the curves say nothing: the power there is taken.
+    /// Beyond its run-out the curve says nothing: the power there is taken.
     /// </summary>
     /// <param name="speedPu">Speed, parts of the rated.</param>
     public override ShaftPoint? Alone(double speedPu)
@@ -130,14 +175,14 @@ public sealed class FluidMachineModel : LoadModel
         }
 
         var needed = path.NeededAtRatedFlow;
-        var square = ((shutOffPu * speedPu * speedPu) - staticFraction) / (shutOffPu - 1 + ((1 - staticFraction) / (needed * needed)));
-        if (square <= 0)
+        var most = needed * curve.SystemFlowPu(speedPu, staticFraction, needed);
+        if (most <= 0)
         {
             return null;
         }
 
-        var own = Math.Min(Math.Sqrt(square), RunOutPu * speedPu);
-        return Point(own / needed, own, speedPu, PumpPoint.MachineHeadPu(own, speedPu, shutOffPu)).Shaft with { What = "one machine alone on the shared system" };
+        var own = Math.Min(most, curve.RunOutPu * speedPu);
+        return Point(own / needed, own, speedPu, curve.HeadAt(own, speedPu)).Shaft with { What = "one machine alone on the shared system" };
     }
 
     /// <summary>Operating point when speed is adjusted to the flow.</summary>
@@ -145,14 +190,14 @@ public sealed class FluidMachineModel : LoadModel
     {
         var head = PumpPoint.SystemHeadPu(flowPu, staticFraction);
         var own = flowPu * machineFlowPu;
-        return Point(flowPu, own, PumpPoint.SpeedForPu(own, head, shutOffPu), head);
+        return Point(flowPu, own, curve.SpeedForPu(own, head), head);
     }
 
     /// <summary>Operating point at a fixed speed, the surplus head destroyed in a damper or valve.</summary>
     public FluidPoint Throttled(double flowPu, double speedPu = 1)
     {
         var own = flowPu * machineFlowPu;
-        return Point(flowPu, own, speedPu, PumpPoint.MachineHeadPu(own, speedPu, shutOffPu));
+        return Point(flowPu, own, speedPu, curve.HeadAt(own, speedPu));
     }
 
     /// <summary>Operating point of a machine kept at its rated point while surplus flow returns.</summary>
@@ -177,14 +222,12 @@ public sealed class FluidMachineModel : LoadModel
     /// <summary>Largest flow that the system lets through at a speed, parts of the rated; 0 below the speed at which flow begins.</summary>
     public double MostFlowPu(double speedPu)
     {
-        // a·n² − (a−1)·(m·q)² = s + (1−s)·q², m the machine's share of the total flow.
-        var slope = (1 - staticFraction) + ((shutOffPu - 1) * machineFlowPu * machineFlowPu);
-        return Math.Sqrt(Math.Max(0, ((shutOffPu * speedPu * speedPu) - staticFraction) / slope));
+        return curve.SystemFlowPu(speedPu, staticFraction, machineFlowPu);
     }
 
-    /// <summary>Turning without delivering anything: power is the limit of q·h/η as q goes to 0, a·n³/2.</summary>
+    /// <summary>Turning without delivering anything: power is the limit of q·h/η as q goes to 0, of the parabola a·n³/2.</summary>
     public FluidPoint Still(double speedPu) =>
-        new(0, speedPu * RatedSpeedRpm, shutOffPu * speedPu * speedPu, 0, RatedPowerW * shutOffPu * speedPu * speedPu * speedPu / 2);
+        new(0, speedPu * RatedSpeedRpm, ShutOffPu * speedPu * speedPu, 0, curve.StillW(RatedPowerW, speedPu));
 
     /// <summary>
     /// As many machines of the common path as the flow needs at full speed, throttled together: the point of one that runs,
@@ -197,9 +240,9 @@ public sealed class FluidMachineModel : LoadModel
         for (var count = 1; count < most; count++)
         {
             var own = flowPu * needed / count;
-            if (own < 1.2 * speedPu && PumpPoint.MachineHeadPu(own, speedPu, shutOffPu) >= head)
+            if (own < 1.2 * speedPu && curve.HeadAt(own, speedPu) >= head)
             {
-                return (Point(flowPu, own, speedPu, PumpPoint.MachineHeadPu(own, speedPu, shutOffPu)), (double)count / most);
+                return (Point(flowPu, own, speedPu, curve.HeadAt(own, speedPu)), (double)count / most);
             }
         }
 
@@ -222,12 +265,9 @@ public sealed class FluidMachineModel : LoadModel
 
     private FluidPoint Point(double flowPu, double machineFlow, double speedPu, double headPu)
     {
-        var x = machineFlow / speedPu;
-        var efficiency = x * (2 - x);
-
-        // q·h/η written without the division 0/0 at no flow.
-        var power = RatedPowerW * headPu * speedPu / (2 - x);
-        return new FluidPoint(flowPu, speedPu * RatedSpeedRpm, headPu, efficiency, power);
+        var powerW = curve.PowerW(RatedPowerW, machineFlow, speedPu, headPu);
+        var efficiency = powerW > 0 ? machineFlow * headPu * RatedPowerW / powerW : 0;
+        return new FluidPoint(flowPu, speedPu * RatedSpeedRpm, headPu, efficiency, powerW);
     }
 
     private static void Need(Given value, string name, List<string> absent)

@@ -40,9 +40,12 @@ public sealed record UnspecifiedLoad : Load
 /// <param name="Common">What fans and pumps share.</param>
 public abstract record FluidLoad(FluidMachine Common) : Load
 {
+    /// <summary>Static part of the system's pressure or head at rated flow.</summary>
+    public virtual Given StaticShare() => Common.StaticFraction;
+
     /// <inheritdoc/>
     public override Load Part(double partPu) =>
-        this with { Common = Common with { RatedFlowM3PerS = Shared(Common.RatedFlowM3PerS, partPu), InertiaKgM2 = Shared(Common.InertiaKgM2, partPu) } };
+        this with { Common = Common with { RatedFlowM3PerS = Shared(Common.RatedFlowM3PerS, partPu), RatedShaftKw = Shared(Common.RatedShaftKw, partPu), InertiaKgM2 = Shared(Common.InertiaKgM2, partPu) } };
 }
 
 /// <summary>A fan.</summary>
@@ -65,6 +68,19 @@ public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given Densi
 {
     /// <inheritdoc/>
     public override string InWords() => "pump";
+
+    /// <summary>Static head of the system, m; known, it is used instead of the static share.</summary>
+    public Given StaticHeadM { get; init; }
+
+    /// <summary>The pump's curve at its rated speed by its maker, flow ascending; empty: a parabola through head at no flow and rated point.</summary>
+    public ValueList<PumpCurvePoint> Curve { get; init; } = [];
+
+    /// <inheritdoc/>
+    public override Given StaticShare() => StaticHeadM is { IsKnown: true } head && RatedHeadM is { IsKnown: true } rated ? Given.Of(head.Value / rated.Value) : Common.StaticFraction;
+
+    /// <inheritdoc/>
+    public override Load Part(double partPu) =>
+        base.Part(partPu) is PumpLoad part ? part with { Curve = [.. Curve.Select(p => p with { FlowM3PerS = Math.Round(p.FlowM3PerS * partPu, 9) })] } : this;
 
     /// <inheritdoc/>
     public override string StartApplication() => "pump";
@@ -97,7 +113,16 @@ public sealed record FluidMachine(
 {
     /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
     public Given StopTimeS { get; init; }
+
+    /// <summary>Shaft power at the rated point, kW, where the process sheet states that; known, flow, pressure or head and efficiency may stay open.</summary>
+    public Given RatedShaftKw { get; init; }
 }
+
+/// <summary>A point of a pump's curve.</summary>
+/// <param name="FlowM3PerS">Flow, m³/s, ≥ 0.</param>
+/// <param name="HeadM">Head, m of the liquid, ≥ 0.</param>
+/// <param name="Efficiency">Efficiency of the pump, 0 to 0.95; 0 only at no flow.</param>
+public sealed record PumpCurvePoint(double FlowM3PerS, double HeadM, double Efficiency);
 
 /// <summary>A point of a fan's curve with inlet vanes, both in parts of the rated.</summary>
 /// <param name="FlowPu">Flow, 0 to 1.2.</param>

@@ -37,6 +37,9 @@ public sealed record PlantSpecification(
     ValueList<StartPreset> StartPresets,
     ValueList<DefaultOverride> Overrides)
 {
+    /// <summary>Units shown and installation code.</summary>
+    public Conventions Conventions { get; init; } = new(UnitSystem.Si, InstallationCode.Iec60364);
+
     /// <summary>All drive points in the order of the board.</summary>
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);
 

@@ -4,13 +4,22 @@ using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Documents.Demo;
 
-/// <summary>The made-up tile works that ships as an example, with a few deliberate faults for the checks to find.</summary>
+/// <summary>
+/// The made-up plants that ship as examples, with a few deliberate faults for the checks to find: a tile works at 400 V and 50 Hz, and a water works at 480 V
+/// and 60 Hz in US customary units.
+/// </summary>
 public static class DemoPlant
 {
+    private const string TileWorks = "azulejos-valdecobre";
+
+    /// <summary>Keys of the examples, the main one first.</summary>
+    public static IReadOnlyList<string> Keys { get; } = [TileWorks, "tarn-hollow"];
+
     /// <summary>The project file as shipped.</summary>
-    public static byte[] File()
+    /// <param name="key">One of <see cref="Keys"/>.</param>
+    public static byte[] File(string key = TileWorks)
     {
-        using var stream = typeof(DemoPlant).Assembly.GetManifestResourceStream("azulejos-valdecobre.cuadrilla.json")
+        using var stream = typeof(DemoPlant).Assembly.GetManifestResourceStream($"{key}.cuadrilla.json")
             ?? throw new InvalidDataException("The demo plant is missing from the program.");
         using var memory = new MemoryStream();
         stream.CopyTo(memory);
@@ -18,5 +27,5 @@ public static class DemoPlant
     }
 
     /// <summary>Its specification.</summary>
-    public static PlantSpecification Read(EngineeringData data) => ProjectFile.Read(File(), data);
+    public static PlantSpecification Read(EngineeringData data, string key = TileWorks) => ProjectFile.Read(File(key), data);
 }

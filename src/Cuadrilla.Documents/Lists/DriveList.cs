@@ -10,6 +10,7 @@ using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Documents.Units;
 using MiniExcelLibs;
 
 namespace Cuadrilla.Documents.Lists;
@@ -73,6 +74,10 @@ public static class DriveList
         var motors = data.With(plant).Motors;
         var summaries = assessment.DrivePoints.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
         var rows = new List<Dictionary<string, object?>>();
+        var units = plant.Conventions.Units;
+        var us = units == UnitSystem.UsCustomary;
+        var power = us ? "hp" : "kW";
+        double? InPower(double? kw) => us ? kw / UnitTable.Of("kW").Accepts["hp"].Factor : kw;
         foreach (var lineup in plant.Lineups)
         {
             foreach (var point in lineup.DrivePoints)
@@ -88,19 +93,19 @@ public static class DriveList
                     ["Tag"] = Guarded(point.Tag),
                     ["Name"] = Guarded(point.Name),
                     ["Load"] = point.Load.InWords(),
-                    ["Shaft power kW"] = summary.ShaftPowerW / 1e3,
+                    [$"Shaft power {power}"] = InPower(summary.ShaftPowerW / 1e3),
                     ["Speed rpm"] = summary.ShaftSpeedRpm,
                     ["Motor"] = motor is null ? "not chosen" : $"{ItemText.Motor(motor)} {motor.Frame}",
-                    ["Motor kW"] = motor?.Plate.RatedPowerW / 1e3,
+                    [$"Motor {power}"] = motor is { RatedHp: > 0 } && us ? motor.RatedHp : InPower(motor?.Plate.RatedPowerW / 1e3),
                     ["Motor rated current A"] = motor?.Plate.RatedCurrentA,
                     ["Motor current at rated point A"] = summary.Rated?.Motor.CurrentA,
                     ["Converter"] = converter is null ? StarterName(point, data) : ItemText.Converter(converter),
-                    ["Converter kW"] = converter?.RatedKw,
+                    [$"Converter {power}"] = converter is { RatedHp: > 0 } && us ? converter.RatedHp : InPower(converter?.RatedKw),
                     ["Overload duty"] = choice?.Duty.ToString().ToLowerInvariant(),
                     ["Switching kHz"] = choice?.SwitchingKhz,
                     ["Converter current at site A"] = summary.SiteCurrentA,
-                    ["Motor cable m"] = Plain(point.Cable.LengthM),
-                    ["Motor cable mm2"] = Plain(point.Cable.CrossSectionMm2),
+                    [us ? "Motor cable ft" : "Motor cable m"] = Plain(point.Cable.LengthM) is { } length ? UnitTable.Of("m").In(units, length) : null,
+                    [us ? "Motor cable" : "Motor cable mm2"] = Plain(point.Cable.CrossSectionMm2) is { } area ? us ? UnitTable.Of("mm²").Say(units, area) : area : null,
                     ["Line power kW"] = summary.Rated?.LineW / 1e3,
                     ["Line current A"] = summary.LineRmsA,
                     ["THDi %"] = summary.ThdiPct,

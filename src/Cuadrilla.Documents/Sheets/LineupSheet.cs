@@ -9,6 +9,7 @@ using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.DrivePoints.Pictures;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Documents.Units;
 
 namespace Cuadrilla.Documents.Sheets;
 
@@ -33,6 +34,9 @@ public sealed record LineupSheet(
     IReadOnlyList<DrivePointSheet> DrivePoints,
     IReadOnlyList<string> Notes)
 {
+    /// <summary>Units of the project; its lines are written in them, figures of checks are told in SI.</summary>
+    public UnitSystem Units { get; init; }
+
     /// <summary>Builds the sheet.</summary>
     public static LineupSheet Of(PlantSpecification plant, Lineup lineup, Assessor assessor, DateOnly date)
     {
@@ -50,13 +54,14 @@ public sealed record LineupSheet(
             assessment.CatalogueVersion,
             SupplyLines(plant, lineup, assessment),
             [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId)).Select(c => CheckDocument.Of(c, withReason: false))],
-            [.. lineup.DrivePoints.Select(p => DrivePointSheet.Of(p, lineup, assessor.Study(plant, p), assessment))],
+            [.. lineup.DrivePoints.Select(p => DrivePointSheet.Of(p, lineup, assessor.Study(plant, p), assessment, plant.Conventions.Units))],
             [
                 "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data before ordering.",
                 "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and makers' instructions go first.",
                 "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. Licensed people only.",
                 "Interharmonics and the band from 2 to 150 kHz are not computed.",
-            ]);
+            ])
+        { Units = plant.Conventions.Units };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)
@@ -82,12 +87,23 @@ public sealed record LineupSheet(
             new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"));
         lines.AddRange(ArrangementLines.Of(lineup));
         lines.AddRange(plant.Overrides.Select(o => new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));
-        return lines;
+        lines.Add(new SheetLine("Units and code", plant.Conventions switch
+        {
+            { Units: UnitSystem.UsCustomary } c => $"US customary, {Code(c.Installation)}",
+            var c => $"SI, {Code(c.Installation)}",
+        }));
+        return [.. lines.Select(l => l.In(plant.Conventions.Units))];
     }
+
+    private static string Code(InstallationCode code) => code == InstallationCode.Nfpa70 ? "NFPA 70" : "IEC 60364";
 }
 
 /// <summary>A name with its value.</summary>
-public sealed record SheetLine(string Name, string Value);
+public sealed record SheetLine(string Name, string Value)
+{
+    /// <summary>The same in other units.</summary>
+    public SheetLine In(UnitSystem units) => this with { Value = UnitTable.Sentence(units, Value) };
+}
 
 /// <summary>A drive point on the sheet.</summary>
 /// <param name="Tag">Its tag.</param>
@@ -99,7 +115,7 @@ public sealed record DrivePointSheet(
     string Tag, string Name, IReadOnlyList<SheetLine> Lines, IReadOnlyList<CheckDocument> Checks, TorqueCurves? Torque)
 {
     /// <summary>Builds the section.</summary>
-    public static DrivePointSheet Of(DrivePoint point, Lineup lineup, DrivePointStudy study, PlantAssessment assessment)
+    public static DrivePointSheet Of(DrivePoint point, Lineup lineup, DrivePointStudy study, PlantAssessment assessment, UnitSystem units)
     {
         ArgumentNullException.ThrowIfNull(point);
         ArgumentNullException.ThrowIfNull(study);
@@ -107,16 +123,16 @@ public sealed record DrivePointSheet(
         return new DrivePointSheet(
             point.Tag,
             point.Name,
-            [.. Choices(point, study), .. ArrangementLines.Of(point, lineup, study.Model), .. Figures(study, assessment)],
+            [.. new[] { Choices(point, study, units), ArrangementLines.Of(point, lineup, study.Model), Figures(study, assessment) }.SelectMany(l => l).Select(l => l.In(units))],
             [.. assessment.Tightest().Where(c => c.DrivePointId == point.Id).Select(c => CheckDocument.Of(c, withReason: false))],
             TorqueCurves.Of(study.Model));
     }
 
-    private static IEnumerable<SheetLine> Choices(DrivePoint point, DrivePointStudy study)
+    private static IEnumerable<SheetLine> Choices(DrivePoint point, DrivePointStudy study, UnitSystem units)
     {
         var model = study.Model;
         yield return new SheetLine("Load", model.Load is { } load
-            ? $"{Text.N(load.RatedPowerW / 1e3)} kW, {Text.N(load.RatedTorqueNm)} Nm at {Text.N(load.RatedSpeedRpm)} rpm"
+            ? $"{Shaft(units, load.RatedPowerW / 1e3)}, {Text.N(load.RatedTorqueNm)} Nm at {Text.N(load.RatedSpeedRpm)} rpm"
             : "not complete: " + string.Join(", ", model.LoadMissing));
         yield return new SheetLine("Motor", model.Fitted?.Item is { } motor
             ? $"{ItemText.Motor(motor)} {ItemText.Power(motor)}, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
@@ -130,7 +146,7 @@ public sealed record DrivePointSheet(
             ? $"{point.Cable.ParallelRuns} × {Text.N(point.Cable.CrossSectionMm2.Value)} mm² {point.Cable.Material.ToString().ToLowerInvariant()}, {Text.N(point.Cable.LengthM.Value)} m{(point.Cable.Screened ? ", screened" : string.Empty)}"
             : "not complete");
         yield return new SheetLine("Converter", model.Converter is { } converter
-            ? $"{ItemText.Converter(converter.Item)}, {Text.N(converter.Item.RatedKw)} kW, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
+            ? $"{ItemText.Converter(converter.Item)}, {(converter.Item.RatedHp > 0 ? $"{Text.N(converter.Item.RatedHp)} hp" : $"{Text.N(converter.Item.RatedKw)} kW")}, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
             : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty) : "not chosen");
         if (model.Choice is { } choice)
         {
@@ -173,6 +189,9 @@ public sealed record DrivePointSheet(
             _ => "not complete",
         });
     }
+
+    // The power of a shaft is told in hp where people do so.
+    private static string Shaft(UnitSystem units, double kw) => units == UnitSystem.UsCustomary ? $"{Text.N(kw / UnitTable.Of("kW").Accepts["hp"].Factor)} hp" : $"{Text.N(kw)} kW";
 
     private static IEnumerable<SheetLine> Figures(DrivePointStudy study, PlantAssessment assessment)
     {

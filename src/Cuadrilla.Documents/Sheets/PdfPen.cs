@@ -14,6 +14,9 @@ internal sealed class PdfPen : IDisposable
     public const float Right = PageWidth - 48;
     public const float Bottom = PageHeight - 54;
 
+    /// <summary>Height of a page that is written on.</summary>
+    public const float Usable = Bottom - 60;
+
     public static readonly SKColor Ink = SKColor.Parse("#1F1B24");
     public static readonly SKColor Soft = SKColor.Parse("#5F5866");
     public static readonly SKColor Rule = SKColor.Parse("#D8D1C4");

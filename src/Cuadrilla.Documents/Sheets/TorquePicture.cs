@@ -1,5 +1,7 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints.Pictures;
+using Cuadrilla.Documents.Units;
 using SkiaSharp;
 
 namespace Cuadrilla.Documents.Sheets;
@@ -7,7 +9,7 @@ namespace Cuadrilla.Documents.Sheets;
 /// <summary>Torque over speed on the sheet.</summary>
 internal static class TorquePicture
 {
-    public static void Draw(PdfPen pen, TorqueCurves curves, SKRect area)
+    public static void Draw(PdfPen pen, TorqueCurves curves, UnitSystem units, SKRect area)
     {
         var frame = new SKRect(area.Left + 30, area.Top, area.Right, area.Bottom - 22);
         var topSpeed = curves.Points[^1].SpeedRpm;
@@ -15,7 +17,8 @@ internal static class TorquePicture
         SKPoint At(double speed, double torque) => new(
             frame.Left + (float)(speed / topSpeed * frame.Width), frame.Bottom - (float)(Math.Min(torque, topTorque) / topTorque * frame.Height));
 
-        Axes(pen, frame, topSpeed, topTorque, At);
+        var torque = UnitTable.Of("Nm");
+        Axes(pen, frame, topSpeed, torque.In(units, topTorque), (speed, shown) => At(speed, shown * topTorque / torque.In(units, topTorque)));
         pen.Path(curves.Points.Select(p => At(p.SpeedRpm, p.PeakNm)), PdfPen.Soft, 0.8f, [3, 2]);
         pen.Path(curves.Points.Select(p => At(p.SpeedRpm, p.ContinuousNm)), PdfPen.Plum, 1.3f);
         pen.Path(curves.Points.Where(p => p.LoadNm is not null).Select(p => At(p.SpeedRpm, p.LoadNm!.Value)), PdfPen.Ink, 1.1f);
@@ -29,7 +32,7 @@ internal static class TorquePicture
         pen.Text("— load", frame.Left, y, 7, PdfPen.Ink);
         pen.Text("— continuous", frame.Left + 34, y, 7, PdfPen.Plum);
         pen.Text("- - peak", frame.Left + 88, y, 7, PdfPen.Soft);
-        pen.Text("Nm over rpm", frame.Left + 122, y, 7, PdfPen.Soft);
+        pen.Text($"{torque.UnitIn(units)} over rpm", frame.Left + 122, y, 7, PdfPen.Soft);
     }
 
     private static void Axes(PdfPen pen, SKRect frame, double topSpeed, double topTorque, Func<double, double, SKPoint> at)

@@ -13,7 +13,9 @@ internal sealed record CatalogueDocument(
     IReadOnlyList<SoftStarterItem> SoftStarters,
     IReadOnlyList<StartPreset> StartPresets,
     IReadOnlyList<OutputFilterItem> OutputFilters,
-    IReadOnlyList<SupplyModuleDocument> SupplyModules);
+    IReadOnlyList<SupplyModuleDocument> SupplyModules,
+    IReadOnlyList<Region> Regions,
+    IReadOnlyList<UsualSupply> UsualSupplies);
 
 /// <summary>A supply module as far as a screen names it.</summary>
 internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double RatedVoltageV, double PeakPu, double ReturnPu, double PrechargeUf, double PriceIndex);
@@ -37,5 +39,7 @@ internal static class CatalogueEndpoints
     private static CatalogueDocument Document(EngineeringData data) => new(
         data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets,
         data.OutputFilters,
-        [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.RatedVoltageV, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))]);
+        [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.RatedVoltageV, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))],
+        data.Regions,
+        data.UsualSupplies);
 }

@@ -69,6 +69,7 @@ internal static class OpenApiRules
                     described.Maximum = Say(number.Max);
                     Extend(described, "x-unit", number.Unit);
                     Extend(described, "x-shown", number.Shown);
+                    Extend(described, "x-us", number.Us);
                     break;
                 case TextField text:
                     described.Type = JsonSchemaType.String;

@@ -1,34 +1,43 @@
+using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Web.Projects;
 
 /// <summary>
-/// An empty plant. What can stay open is open (fault level, eddy-loss share, demand); the rest are starting values that the
-/// plant page shows first.
+/// An empty plant on one of the catalogue's usual supplies. What can stay open is open (fault level, eddy-loss share, demand); the rest are starting values
+/// that the plant page shows first.
 /// </summary>
 internal static class NewPlant
 {
-    public static PlantSpecification Named(string name) => new(
-        name,
-        new Site(0, 40, 5),
-        new Tariff("EUR", 0.12, 0, 0.25, 100, 10, 6),
-        new Source("bus-mv", 50, new SourceStrength.NotStated(), Given.Unknown, Given.Unknown, Given.Unknown) { LowestPct = 95, HighestPct = 105 },
-        new Distribution(
-            [new Bus("bus-mv", "20 kV connection", 20_000, Given.Unknown), new Bus("bus-1", "400 V bus", 400, Given.Unknown)],
-            [
-                new Transformer(
-                    "t1", "transformer 1", "bus-mv", "bus-1", 1000, 6, 10, 1.2, VectorGroup.Dyn11, TransformerCooling.Dry, Given.Unknown, Given.Unknown) { NoLoadSecondaryPct = 105 },
-            ],
+    public static PlantSpecification Named(string name, UsualSupply on, Assessor studies)
+    {
+        var plant = new PlantSpecification(
+            name,
+            new Site(0, 40, 5),
+            new Tariff(on.Currency, on.EnergyPerKwh, 0, 0.25, 100, 10, 6),
+            new Source("bus-mv", on.FrequencyHz, new SourceStrength.NotStated(), Given.Unknown, Given.Unknown, Given.Unknown) { LowestPct = 95, HighestPct = 105 },
+            new Distribution(
+                [new Bus("bus-mv", $"{Text.N(on.MediumV / 1e3)} kV connection", on.MediumV, Given.Unknown), new Bus("bus-1", $"{Text.N(on.LowV)} V bus", on.LowV, Given.Unknown)],
+                [
+                    new Transformer(
+                        "t1", "transformer 1", "bus-mv", "bus-1", on.RatedKva, on.UkPct, on.LoadLossKw, on.NoLoadLossKw, on.VectorGroup, TransformerCooling.Dry, Given.Unknown, Given.Unknown)
+                    { NoLoadSecondaryPct = on.NoLoadSecondaryPct },
+                ],
+                [],
+                [],
+                []),
+            new CommonCoupling("bus-1", Given.Unknown),
+            [Scenario.AsUsual("full-production", "full production")],
+            [new Lineup("l1", "L1", "First lineup", "bus-1", [], [], [], string.Empty, string.Empty, [])],
             [],
             [],
-            []),
-        new CommonCoupling("bus-1", Given.Unknown),
-        [Scenario.AsUsual("full-production", "full production")],
-        [new Lineup("l1", "L1", "First lineup", "bus-1", [], [], [], string.Empty, string.Empty, [])],
-        [],
-        [],
-        [],
-        []);
+            [],
+            []);
+        PlantCommand[] customs = [.. on.Us ? new PlantCommand[] { new UseUnits(UnitSystem.UsCustomary) } : [], .. on.Region != "eu" ? new PlantCommand[] { new UseRegion(on.Region) } : []];
+        return customs.Aggregate(plant, (p, command) => command.On(p, studies) is CommandOutcome.Done done ? done.After : p);
+    }
 }

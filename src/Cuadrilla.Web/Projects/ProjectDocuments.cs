@@ -61,10 +61,17 @@ internal sealed record SavedDocument(
 /// <param name="Who">Who asked.</param>
 internal sealed record StepRequest(long BasedOn, string Who);
 
-/// <summary>A new, empty project.</summary>
+/// <summary>A new project.</summary>
 /// <param name="Name">Name of the plant.</param>
 /// <param name="Who">Who creates it.</param>
-internal sealed record CreateRequest(string Name, string Who);
+internal sealed record CreateRequest(string Name, string Who)
+{
+    /// <summary>Key of a usual supply of the catalogue; empty: the first.</summary>
+    public string Supply { get; init; } = string.Empty;
+
+    /// <summary>What it is a copy of: an example by its key, or a project by its own; empty: of nothing.</summary>
+    public string Template { get; init; } = string.Empty;
+}
 
 /// <summary>A write that came too late: both versions, so that the app can merge by field.</summary>
 /// <param name="Type">Kind of problem.</param>

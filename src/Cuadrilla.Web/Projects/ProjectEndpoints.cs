@@ -1,7 +1,9 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
+using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Http;
 
@@ -41,14 +43,30 @@ internal static class ProjectEndpoints
 
     public static IResult Unknown() => Problems.NotFound("There is no such project.");
 
-    private static async Task<IResult> CreateAsync(HttpRequest request, ProjectReader reader)
+    private static async Task<IResult> CreateAsync(HttpRequest request, ProjectReader reader, Assessor assessor)
     {
         var wanted = await RequestBody.ReadAsync<CreateRequest>(request);
         RequireWords("/who", "Who", wanted.Who, 60);
-        var plant = NewPlant.Named(wanted.Name);
+        var (plant, label) = wanted.Template.Length > 0 ? Copied(wanted, reader) : (Begun(wanted, assessor), "New plant with starting values");
         ProjectFile.Require(plant, reader.Data);
-        var document = reader.Create(plant, wanted.Who, "New plant with starting values");
+        var document = reader.Create(plant, wanted.Who, label);
         return Results.Created($"/api/projects/{document.Id}", document);
+    }
+
+    private static PlantSpecification Begun(CreateRequest wanted, Assessor assessor)
+    {
+        var supplies = assessor.Data.UsualSupplies;
+        var supply = wanted.Supply.Length == 0 ? supplies[0] : supplies.FirstOrDefault(s => s.Key == wanted.Supply)
+            ?? throw new InputException(InputProblem.Of("/supply", "Supply", $"'{wanted.Supply}'", string.Join(", ", supplies.Select(s => s.Key))));
+        return NewPlant.Named(wanted.Name, supply, assessor);
+    }
+
+    private static (PlantSpecification Plant, string Label) Copied(CreateRequest wanted, ProjectReader reader)
+    {
+        var example = DemoPlant.Keys.FirstOrDefault(k => k == wanted.Template);
+        var plant = example is not null ? DemoPlant.Read(reader.Data, example) : reader.Specification(wanted.Template)
+            ?? throw new InputException(InputProblem.Of("/template", "Template", $"'{wanted.Template}'", $"{string.Join(", ", DemoPlant.Keys)} or the key of a project"));
+        return (wanted.Name.Length > 0 ? plant with { Name = wanted.Name } : plant, CommandOutcome.Shortened($"Copy of {plant.Name}"));
     }
 
     private static async Task<IResult> ImportAsync(HttpRequest request, ProjectReader reader)
@@ -90,7 +108,12 @@ internal static class ProjectEndpoints
 
     private static async Task<IResult> CommandAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader, Assessor assessor)
     {
-        var wanted = await RequestBody.ReadAsync<CommandRequest>(request);
+        return Command(id, await RequestBody.ReadAsync<CommandRequest>(request), store, reader, assessor);
+    }
+
+    /// <summary>Carries out commands and saves what they make.</summary>
+    public static IResult Command(string id, CommandRequest wanted, ProjectStore store, ProjectReader reader, Assessor assessor)
+    {
         RequireWords("/who", "Who", wanted.Who, 60);
         if (store.Find(id) is not { } head || store.DocumentAt(id, wanted.BasedOn) is not { } before)
         {

@@ -1,7 +1,9 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Commands;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Validation;
@@ -43,6 +45,15 @@ public sealed class CommandRandomTests
         (_, plant) => new AdoptWay(plant.Lineups[0].Id, Way(plant), "cheaper"),
         (_, plant) => new DropWay(plant.Lineups[0].Id, Way(plant)),
         (ids, _) => new SizeBest(ids[..1], (SizedPart)(ids.Length % 3)),
+        (ids, plant) => new TakeDriveList(
+            [
+                new DriveListRow($"N-{ids.Length}", "new fan", "L9", new UnspecifiedLoad(), 15, 4, string.Empty, ListedFeed.NotStated, 30, 6),
+                .. plant.AllDrivePoints().Where(p => ids.Contains(p.Id)).DistinctBy(p => p.Tag)
+                    .Select(p => new DriveListRow(p.Tag, "changed", string.Empty, new UnspecifiedLoad(), 7.5, Given.Unknown, string.Empty, ListedFeed.AcrossTheLine, 40, Given.Unknown)),
+            ],
+            false),
+        (ids, _) => new UseUnits((UnitSystem)(ids.Length % 2)),
+        (ids, _) => new UseRegion(Data.Regions[ids.Length % Data.Regions.Count].Key),
         (ids, plant) => new Mitigate("all at once", new MitigationChange(
             new Dictionary<string, string> { [ids[0]] = Data.Converters.Keys.First() }, null, new ActiveFilter("tried", "tried", LowBus(plant), 50), true)),
         .. Enum.GetValues<ElementKind>().Select(kind => (Func<string[], PlantSpecification, PlantCommand>)((_, _) => new AddElement(kind))),

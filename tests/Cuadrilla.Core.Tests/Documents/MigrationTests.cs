@@ -10,20 +10,25 @@ namespace Cuadrilla.Core.Tests.Documents;
 /// <summary>Versions of the project: each migration by itself, what is stored, and that no field comes or goes without one.</summary>
 public sealed class MigrationTests
 {
-    private const string Fields = "fields-version-6.txt";
+    private const string Fields = "fields-version-7.txt";
 
-    public static TheoryData<int> Earlier => [.. Enumerable.Range(1, ProjectFile.CurrentVersion - 1)];
+    public static TheoryData<int, string> Earlier =>
+    [
+        .. Enumerable.Range(1, ProjectFile.CurrentVersion - 1).SelectMany(v => Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{v}*.json")
+            .Select(f => (v, Path.GetFileName(f)))),
+    ];
 
     [Theory]
-    [InlineData(2, """{"lineups":[{"drivePoints":[]}]}""", """{"lineups":[{"drivePoints":[],"dcBuses":[],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"converters":[],"startPresets":[]}""")]
+    [InlineData(2, """{"lineups":[{"drivePoints":[]}]}""", """{"lineups":[{"drivePoints":[],"dcBuses":[],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"converters":[],"startPresets":[],"conventions":{"units":"si","installation":"iec60364"}}""")]
     [InlineData(
         3, """{"lineups":[{"dcBuses":[{}],"drivePoints":[{}]}]}""",
-        """{"lineups":[{"dcBuses":[{"control":{"kind":"none"}}],"drivePoints":[{"brake":{"kind":"none"}}],"arrangements":[],"variantName":"","reason":"","setAside":[]}]}""")]
+        """{"lineups":[{"dcBuses":[{"control":{"kind":"none"}}],"drivePoints":[{"brake":{"kind":"none"}}],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"conventions":{"units":"si","installation":"iec60364"}}""")]
     [InlineData(
         4, """{"lineups":[{"drivePoints":[{"load":{"stopTimeS":90,"train":{}}}]}],"motors":[{}],"overrides":[{"key":"withstand-v","value":1300}]}""",
-        """{"lineups":[{"drivePoints":[{"load":{"train":{"stopTimeS":90}}}]}],"motors":[{"withstandV":1300}],"overrides":[]}""")]
-    [InlineData(5, """{"overrides":[{"key":"harmonics-all-orders"},{"key":"plant-class"}]}""", """{"overrides":[{"key":"plant-class"}]}""")]
-    [InlineData(6, """{"overrides":[{"key":"harmonics-all-orders"}]}""", """{"overrides":[{"key":"harmonics-all-orders"}]}""")]
+        """{"lineups":[{"drivePoints":[{"load":{"train":{"stopTimeS":90}}}]}],"motors":[{"withstandV":1300}],"overrides":[],"conventions":{"units":"si","installation":"iec60364"}}""")]
+    [InlineData(5, """{"overrides":[{"key":"harmonics-all-orders"},{"key":"plant-class"}]}""", """{"overrides":[{"key":"plant-class"}],"conventions":{"units":"si","installation":"iec60364"}}""")]
+    [InlineData(6, """{"overrides":[{"key":"harmonics-all-orders"}]}""", """{"overrides":[{"key":"harmonics-all-orders"}],"conventions":{"units":"si","installation":"iec60364"}}""")]
+    [InlineData(7, """{"overrides":[]}""", """{"overrides":[]}""")]
     public void From_a_version_on_all_migrations_run_and_none_before(int version, string before, string after)
     {
         var specification = JsonNode.Parse(before)!.AsObject();
@@ -33,9 +38,9 @@ public sealed class MigrationTests
 
     [Theory]
     [MemberData(nameof(Earlier))]
-    public void A_file_of_every_version_is_read_as_file_and_as_stored(int version)
+    public void A_file_of_every_version_is_read_as_file_and_as_stored(int version, string name)
     {
-        var file = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", $"plant-version-{version}.cuadrilla.json"));
+        var file = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", name));
         var plant = ProjectFile.Read(file, ReferenceCatalogue.Data);
         var stored = JsonNode.Parse(file)!["specification"]!.ToJsonString();
         var written = ProjectFile.Write(plant, ReferenceCatalogue.Data);

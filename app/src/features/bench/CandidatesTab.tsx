@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Candidate } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
+import { useUnits } from "../../fields/useUnits";
 import { money, n } from "../../lib/format";
 import { useCandidates, type CandidateKind } from "../board/CandidateSearch";
 import type { Selection } from "../board/selection";
@@ -15,6 +16,7 @@ import { TechnologySheet } from "./TechnologySheet";
 /** Every item of the catalogue, judged: best first, with the reason why it fits or not. */
 export function CandidatesTab({ selection, kind }: { readonly selection: Selection; readonly kind: CandidateKind }) {
   const { project, run } = useProject();
+  const units = useUnits();
   const candidates = useCandidates(selection.point, kind);
   const choose = useChoose();
   const [asking, setAsking] = useState<Candidate>();
@@ -120,7 +122,7 @@ export function CandidatesTab({ selection, kind }: { readonly selection: Selecti
                 </span>
               </span>
               <span className="block pl-4 text-[12px] text-soft">
-                {n(c.ratedCurrentA)} A · {c.reason}
+                {n(c.ratedCurrentA)} A · {units.sentence(c.reason)}
               </span>
             </button>
           </li>

@@ -3,6 +3,8 @@ import type { ConverterItem, DrivePoint, ResistorPulse } from "../../api/client"
 import { ChoiceField } from "../../components/Fields";
 import { Entries, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
+import { useUnits } from "../../fields/useUnits";
+import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 import { converterPower } from "../board/cellText";
 import type { PointEdit } from "./usePointEdit";
@@ -33,6 +35,10 @@ export function CatalogueConverterEntry({
   readonly edit: PointEdit;
 }) {
   const { run } = useProject();
+  const units = useUnits();
+  const size = item
+    ? `${[item.widthMm, item.heightMm, item.depthMm].map((v) => n(units.value(v, "mm"))).join(" × ")} ${units.unit("mm")}`
+    : "";
   const change: Change = (part) => (p) =>
     p.converter.kind === "catalogue" ? { ...p, converter: { ...p.converter, ...part } } : p;
   const part: ChangePart<CatalogueConverter> = (p, what) => edit(what, change(p));
@@ -40,8 +46,7 @@ export function CatalogueConverterEntry({
     <>
       {item && (
         <p className="text-[12px] text-soft">
-          {item.name}, {converterPower(item)}, {item.ratedVoltageV} V: {item.widthMm} × {item.heightMm} × {item.depthMm}{" "}
-          mm, {item.massKg} kg
+          {item.name}, {converterPower(item)}, {item.ratedVoltageV} V: {size}, {units.say(item.massKg, "kg")}
           {item.ownCatalogue && `; ${item.ownCatalogue}`}
           {item.estimated.length > 0 && `; from the generic series: ${item.estimated.join(", ")}`}
         </p>

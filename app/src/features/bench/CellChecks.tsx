@@ -1,6 +1,7 @@
 import type { Check, CheckKey } from "../../api/client";
 import { MarginBar } from "../../components/MarginBar";
 import { VerdictWord } from "../../components/VerdictMark";
+import { useUnits } from "../../fields/useUnits";
 import { checkKey, usage } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 import { figureText } from "../ledger/Ledger";
@@ -36,6 +37,7 @@ export function CheckList({
   readonly columns?: 1 | 2;
   readonly onReason: (check: CheckKey) => void;
 }) {
+  const units = useUnits();
   return (
     <ul className={columns === 2 ? "grid grid-cols-2 gap-x-8" : undefined}>
       {checks.map((check) => (
@@ -47,10 +49,10 @@ export function CheckList({
           >
             <span className="flex items-baseline justify-between gap-2">
               <VerdictWord verdict={check.verdict} />
-              <span className="font-mono text-[12.5px]">{figureText(check)}</span>
+              <span className="font-mono text-[12.5px]">{figureText(check, units)}</span>
             </span>
             <span className="block">{check.title}</span>
-            {check.relief && <span className="block text-[12px] text-soft">{check.relief}</span>}
+            {check.relief && <span className="block text-[12px] text-soft">{units.sentence(check.relief)}</span>}
             <MarginBar verdict={check.verdict} used={usage(check)} />
           </button>
         </li>

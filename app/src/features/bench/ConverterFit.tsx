@@ -1,8 +1,10 @@
 import type { Bench } from "../../api/client";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 
 /** From plate rating to site rating, each rung with its source. */
 export function Ladder({ ladder }: { readonly ladder: Bench["ladder"] }) {
+  const units = useUnits();
   return (
     <table className="table mt-2">
       <thead>
@@ -16,8 +18,8 @@ export function Ladder({ ladder }: { readonly ladder: Bench["ladder"] }) {
         {ladder.map((r) => (
           <tr key={r.name}>
             <td className="whitespace-normal!">
-              {r.name}
-              <span className="block text-[12px] text-soft">{r.source}</span>
+              {units.sentence(r.name)}
+              <span className="block text-[12px] text-soft">{units.sentence(r.source)}</span>
             </td>
             <td className="num align-top">{r.factor.toFixed(3)}</td>
             <td className="num align-top">{n(r.currentA, 4)}</td>

@@ -1,6 +1,9 @@
 import type { Figure } from "../../api/client";
-import { withUnit } from "../../lib/format";
+import { useUnits } from "../../fields/useUnits";
 import type { Reasoned } from "./ReasonSheet";
+
+// Power of a shaft is told in hp where people do so; power of the line is not.
+const shafts: ReadonlySet<string> = new Set(["shaft-power", "stop-power", "regenerated"]);
 
 /** Numbers, each a button that opens its reason. */
 export function FigureList({
@@ -12,6 +15,7 @@ export function FigureList({
   readonly only: readonly string[];
   readonly onFigure: (subject: Reasoned) => void;
 }) {
+  const units = useUnits();
   const shown = only.flatMap((id) => figures.filter((f) => f.id === id));
   return shown.length === 0 ? null : (
     <ul className="mt-2">
@@ -23,7 +27,9 @@ export function FigureList({
             onClick={() => onFigure({ title: f.name, reason: f.reason })}
           >
             <span>{f.name}</span>
-            <span className="whitespace-nowrap font-mono">{withUnit(f.value, f.unit, 4)}</span>
+            <span className="whitespace-nowrap font-mono">
+              {units.say(f.value, f.unit, 4, shafts.has(f.id) ? "hp" : undefined)}
+            </span>
           </button>
         </li>
       ))}

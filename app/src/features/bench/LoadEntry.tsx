@@ -2,7 +2,8 @@ import type { DrivePoint, FluidMachine, Load } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import { Entries, Entry, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
-import { quantities } from "../../fields/units";
+import { useUnits } from "../../fields/useUnits";
+import { PumpCurveEntry } from "./loads/PumpCurveEntry";
 import { VaneCurveEntry } from "./loads/VaneCurveEntry";
 import { DutyEntry } from "./loads/DutyEntry";
 import { kindNames, ofKind } from "./loads/kinds";
@@ -30,6 +31,8 @@ type Fluid = Extract<Load, { kind: "fan" | "pump" }>;
 
 function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: PointEdit }) {
   const c = load.common;
+  const units = useUnits();
+  const curved = load.kind === "pump" && (load.curve ?? []).length > 0;
   const common =
     (change: Partial<FluidMachine>) =>
     (p: DrivePoint): DrivePoint =>
@@ -49,30 +52,55 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
   );
   return (
     <>
+      {!curved && <Entries of={fields.FluidMachine} value={c} keys={["ratedShaftKw"]} change={part} />}
       <Entry
         field={fields.FluidMachine.ratedFlowM3PerS}
         value={c.ratedFlowM3PerS}
-        quantity={load.kind === "fan" ? quantities.flowM3PerS : quantities.flowM3PerH}
+        quantity={units.quantity(load.kind === "fan" ? "m³/s" : "m³/s/liquid")}
         onCommit={(v: number | null) => edit("rated flow", common({ ratedFlowM3PerS: v }))}
       />
       {load.kind === "fan" ? (
         <Entries of={fields.LoadFanLoad} value={load} keys={["ratedPressurePa"]} change={of("fan")} />
       ) : (
-        <Entries of={fields.LoadPumpLoad} value={load} keys={["ratedHeadM", "densityKgPerM3"]} change={of("pump")} />
+        <Entries
+          of={fields.LoadPumpLoad}
+          value={load}
+          keys={["ratedHeadM", "staticHeadM", "densityKgPerM3"]}
+          change={of("pump")}
+        />
       )}
-      <Entries of={fields.FluidMachine} value={c} keys={["ratedEfficiency", "ratedSpeedRpm"]} change={part} />
-      <Entry
-        field={fields.FluidMachine.staticFraction}
-        label={load.kind === "fan" ? "Static pressure share" : "Static head share"}
-        value={c.staticFraction}
-        onCommit={(v: number | null) => edit("static share", common({ staticFraction: v }))}
+      <Entries
+        of={fields.FluidMachine}
+        value={c}
+        keys={curved ? ["ratedSpeedRpm"] : ["ratedEfficiency", "ratedSpeedRpm"]}
+        change={part}
       />
-      <Entry
-        field={fields.FluidMachine.shutOffPu}
-        label={load.kind === "fan" ? "Pressure at no flow" : "Head at no flow"}
-        value={c.shutOffPu}
-        onCommit={(v: number | null) => edit("shut-off value", common({ shutOffPu: v }))}
-      />
+      {!(load.kind === "pump" && typeof load.staticHeadM === "number") && (
+        <Entry
+          field={fields.FluidMachine.staticFraction}
+          label={load.kind === "fan" ? "Static pressure share" : "Static head share"}
+          value={c.staticFraction}
+          onCommit={(v: number | null) => edit("static share", common({ staticFraction: v }))}
+        />
+      )}
+      {!curved && (
+        <Entry
+          field={fields.FluidMachine.shutOffPu}
+          label={load.kind === "fan" ? "Pressure at no flow" : "Head at no flow"}
+          value={c.shutOffPu}
+          onCommit={(v: number | null) => edit("shut-off value", common({ shutOffPu: v }))}
+        />
+      )}
+      {load.kind === "pump" && (
+        <PumpCurveEntry
+          load={load}
+          onChange={(curve) =>
+            edit("curve of the pump", (p) =>
+              p.load.kind === "pump" ? { ...p, load: { ...p.load, curve: [...curve] } } : p,
+            )
+          }
+        />
+      )}
       <Entries of={fields.FluidMachine} value={c} keys={["inertiaKgM2", "startTimeS", "stopTimeS"]} change={part} />
       <Entry
         field={{ ...fields.FluidMachine.presentControl, choices: controls }}

@@ -1,7 +1,7 @@
 import type { ResistorPulse } from "../../api/client";
 import { CellQuantity } from "../../components/CellFields";
 import type { Outcome } from "../../components/draft";
-import { quantities } from "../../fields/units";
+import { quantityIn } from "../../fields/units";
 
 type Pulses = ResistorPulse[];
 
@@ -49,7 +49,7 @@ export function PulseEntry({
               <td>
                 <CellQuantity
                   label={`Time of pulse ${i + 1}`}
-                  quantity={quantities.timeS}
+                  quantity={quantityIn("si", "s")}
                   value={p.timeS}
                   onCommit={(timeS) => set(i, { timeS })}
                 />
@@ -57,7 +57,7 @@ export function PulseEntry({
               <td>
                 <CellQuantity
                   label={`Power of pulse ${i + 1}`}
-                  quantity={quantities.plain}
+                  quantity={quantityIn("si", "")}
                   value={p.powerPu}
                   onCommit={(powerPu) => set(i, { powerPu })}
                 />

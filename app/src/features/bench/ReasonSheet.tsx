@@ -3,6 +3,7 @@ import { api, type Reason, type CheckKey } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { checkKey } from "../../lib/verdict";
 import { figureText } from "../ledger/Ledger";
@@ -24,6 +25,7 @@ export function ReasonSheet({ subject, onClose }: { readonly subject: Reasoned; 
 
 function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly onClose: () => void }) {
   const { project } = useProject();
+  const units = useUnits();
   const check = useQuery({
     queryKey: ["bench", project.id, "check", checkKey(wanted), project.edit],
     queryFn: async () => {
@@ -47,11 +49,11 @@ function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly 
         <>
           <p className="flex items-baseline gap-4">
             <VerdictWord verdict={check.data.verdict} />
-            <span className="font-mono">{figureText(check.data)}</span>
+            <span className="font-mono">{figureText(check.data, units)}</span>
             {check.data.marginPct !== null && <span className="text-soft">margin {n(check.data.marginPct)} %</span>}
           </p>
           {check.data.scenario && <p className="text-soft">Scenario: {check.data.scenario}</p>}
-          {check.data.relief && <p className="mt-1">{check.data.relief}</p>}
+          {check.data.relief && <p className="mt-1">{units.sentence(check.data.relief)}</p>}
           {check.data.reason && <ReasonBody reason={check.data.reason} />}
           <p className="mt-2 text-[12px] text-soft">
             Check <span className="font-mono">{check.data.id}</span>
@@ -63,11 +65,12 @@ function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly 
 }
 
 function ReasonBody({ reason }: { readonly reason: Reason }) {
+  const units = useUnits();
   return (
     <dl className="mt-3 grid grid-cols-[72px_1fr] gap-x-3 gap-y-2">
       <dt className="text-soft">Formula</dt>
       <dd className="font-mono">{reason.formula}</dd>
-      <dt className="text-soft">Numbers</dt>
+      <dt className="text-soft">{units.system === "si" ? "Numbers" : "Numbers, in SI"}</dt>
       <dd className="break-words border-l-4 border-plum bg-card p-2 font-mono">{reason.withNumbers}</dd>
       {reason.source && (
         <>
@@ -85,7 +88,9 @@ function ReasonBody({ reason }: { readonly reason: Reason }) {
                   <tr key={i.name}>
                     <td>{i.name}</td>
                     <td className="num">
-                      {i.value} {i.unit}
+                      {Number.isFinite(Number(i.value)) && i.value !== ""
+                        ? units.say(Number(i.value), i.unit, 4)
+                        : `${i.value} ${i.unit}`}
                     </td>
                     <td className="text-soft">{i.origin}</td>
                   </tr>

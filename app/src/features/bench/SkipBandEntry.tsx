@@ -1,7 +1,7 @@
 import type { DrivePoint } from "../../api/client";
 import { CellQuantity } from "../../components/CellFields";
 import type { Outcome } from "../../components/draft";
-import { quantities } from "../../fields/units";
+import { quantityIn } from "../../fields/units";
 
 type Band = DrivePoint["skipBands"][number];
 
@@ -31,14 +31,14 @@ export function SkipBandEntry({
         <div key={i} className="mt-1 flex items-center gap-2">
           <CellQuantity
             label={`Band ${i + 1} from`}
-            quantity={quantities.speedRpm}
+            quantity={quantityIn("si", "rpm")}
             value={b.fromRpm}
             onCommit={(fromRpm) => set(i, { fromRpm })}
           />
           to
           <CellQuantity
             label={`Band ${i + 1} to`}
-            quantity={quantities.speedRpm}
+            quantity={quantityIn("si", "rpm")}
             value={b.toRpm}
             onCommit={(toRpm) => set(i, { toRpm })}
           />

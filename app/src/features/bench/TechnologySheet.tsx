@@ -4,6 +4,7 @@ import { Sheet } from "../../components/Sheet";
 import { Empty, Failed, Loading } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
 import { money, n, withUnit } from "../../lib/format";
+import { useUnits, type Units } from "../../fields/useUnits";
 import { useProject } from "../../project/ProjectContext";
 import { verdictOf } from "../board/verdictOf";
 
@@ -17,7 +18,7 @@ const names: Readonly<Record<TechnologyRow["technology"], string>> = {
 
 interface Line {
   readonly name: string;
-  readonly of: (row: TechnologyRow, incumbent: TechnologyRow | undefined) => string;
+  readonly of: (row: TechnologyRow, incumbent: TechnologyRow | undefined, units: Units) => string;
 }
 
 const lines: readonly Line[] = [
@@ -43,8 +44,8 @@ const lines: readonly Line[] = [
     of: (r, i) =>
       `${r.frame}${i && r !== i ? (r.shaftHeightMm === i.shaftHeightMm ? ", interchanges" : ", other feet") : ""}`,
   },
-  { name: "length", of: (r) => withUnit(r.lengthMm, "mm") },
-  { name: "mass", of: (r) => withUnit(r.massKg, "kg") },
+  { name: "length", of: (r, _, units) => units.say(r.lengthMm, "mm") },
+  { name: "mass", of: (r, _, units) => units.say(r.massKg, "kg") },
 ];
 
 /** The best motor of each technology side by side, the one that stands now first. */
@@ -58,6 +59,7 @@ export function TechnologySheet({
   readonly onChoose: (candidate: Candidate) => void;
 }) {
   const { project } = useProject();
+  const units = useUnits();
   const rows = useQuery({
     queryKey: ["bench", project.id, point, "technologies", project.edit],
     queryFn: async (): Promise<TechnologyRow[]> => {
@@ -124,7 +126,7 @@ export function TechnologySheet({
                   </th>
                   {rows.data.map((r) => (
                     <td key={r.candidate.itemId} className="max-w-44 font-mono whitespace-normal">
-                      {line.of(r, incumbent)}
+                      {line.of(r, incumbent, units)}
                     </td>
                   ))}
                 </tr>

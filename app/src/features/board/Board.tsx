@@ -5,6 +5,7 @@ import { checkKey, usage } from "../../lib/verdict";
 import { ArrangementBand } from "../lineups/ArrangementBand";
 import { DcBusBand } from "../lineups/DcBusBand";
 import { useItems } from "../../project/useCatalogue";
+import { useUnits } from "../../fields/useUnits";
 import { useProject } from "../../project/ProjectContext";
 import { BoardCell, cellId } from "./BoardCell";
 import { cellText } from "./cellText";
@@ -164,6 +165,7 @@ function LineupBoard({
   readonly onOpen: (opened: Opened) => void;
 }) {
   const { project, before, run } = useProject();
+  const units = useUnits();
   const { specification, assessment } = project;
   const items = useItems();
   const checksOf = useCellChecks(assessment);
@@ -263,7 +265,7 @@ function LineupBoard({
                 </span>
                 {lineup.drivePoints.map((p) => {
                   const check = checksOf(p.id, row)[0];
-                  const text = cellText(row, p, figures.get(p.id), items);
+                  const text = cellText(row, p, figures.get(p.id), items, units);
                   return (
                     <div key={p.id} className="w-[140px] shrink-0 pr-1.5 pl-0.5">
                       <BoardCell

@@ -1,3 +1,4 @@
+import { unitsOf } from "../../fields/useUnits";
 import { describe, expect, it } from "vitest";
 import type { ConverterItem, DrivePoint, DrivePointFigures, MotorItem } from "../../api/client";
 import { cellText, type Items } from "./cellText";
@@ -60,34 +61,34 @@ const full: DrivePoint = {
 
 describe("what a cell says", () => {
   it("asks for what is open", () => {
-    expect(cellText("motor", empty, undefined, items).choice).toBe("choose …");
-    expect(cellText("cable", empty, undefined, items)).toEqual({
+    expect(cellText("motor", empty, undefined, items, unitsOf("si")).choice).toBe("choose …");
+    expect(cellText("cable", empty, undefined, items, unitsOf("si"))).toEqual({
       choice: "size open · length open",
       detail: "screened",
     });
-    expect(cellText("supply", empty, undefined, items)).toEqual({
+    expect(cellText("supply", empty, undefined, items, unitsOf("si"))).toEqual({
       choice: "on the busbar",
       detail: "line current open",
     });
-    expect(cellText("load", empty, undefined, items).choice).toBe("enter …");
+    expect(cellText("load", empty, undefined, items, unitsOf("si")).choice).toBe("enter …");
   });
 
   it("shows choice and figure in two lines", () => {
-    expect(cellText("supply", full, figures, items)).toEqual({
+    expect(cellText("supply", full, figures, items, unitsOf("si"))).toEqual({
       choice: "2 × 95 mm² · 14 m",
       detail: "248 A · THDi 39 %",
     });
-    expect(cellText("supply", full, { ...figures, linePhase: "B" }, items)).toEqual({
+    expect(cellText("supply", full, { ...figures, linePhase: "B" }, items, unitsOf("si"))).toEqual({
       choice: "2 × 95 mm² · 14 m",
       detail: "248 A · THDi 39 %",
       more: "both of phase B, the most loaded",
     });
-    expect(cellText("converter", full, figures, items)).toEqual({
+    expect(cellText("converter", full, figures, items, unitsOf("si"))).toEqual({
       choice: "6-pulse, 4 % choke",
       detail: "160 kW light · 275 A",
     });
-    expect(cellText("cable", full, figures, items).detail).toBe("loses 2193 W");
-    expect(cellText("motor", full, figures, items)).toEqual({
+    expect(cellText("cable", full, figures, items, unitsOf("si")).detail).toBe("loses 2193 W");
+    expect(cellText("motor", full, figures, items, unitsOf("si"))).toEqual({
       choice: "IE4 cage 160 kW",
       detail: "4-pole · 276 A · cl. F",
     });
@@ -95,6 +96,9 @@ describe("what a cell says", () => {
 
   it("names an item that the catalogue does not hold", () => {
     const lost = { ...full, motor: { ...full.motor, itemId: "gone" } as DrivePoint["motor"] };
-    expect(cellText("motor", lost, figures, items)).toEqual({ choice: "gone", detail: "not in the catalogue" });
+    expect(cellText("motor", lost, figures, items, unitsOf("si"))).toEqual({
+      choice: "gone",
+      detail: "not in the catalogue",
+    });
   });
 });

@@ -1,5 +1,6 @@
 import type { ConverterItem, DrivePoint, DrivePointFigures, MotorItem } from "../../api/client";
 import { n, withUnit } from "../../lib/format";
+import type { Units } from "../../fields/useUnits";
 import type { Row } from "./selection";
 
 /** Two short lines for a cell. */
@@ -18,18 +19,24 @@ export interface Items {
 }
 
 /** What a cell says. */
-export function cellText(row: Row, point: DrivePoint, figures: DrivePointFigures | undefined, items: Items): CellText {
+export function cellText(
+  row: Row,
+  point: DrivePoint,
+  figures: DrivePointFigures | undefined,
+  items: Items,
+  units: Units,
+): CellText {
   switch (row) {
     case "supply":
-      return supply(point, figures, items);
+      return supply(point, figures, items, units);
     case "converter":
       return converter(point, items, figures);
     case "cable":
-      return cable(point, figures);
+      return cable(point, figures, units);
     case "motor":
       return motor(point, items);
     case "load":
-      return load(point);
+      return load(point, units);
   }
 }
 
@@ -37,6 +44,7 @@ function supply(
   { feeder, converter: choice }: DrivePoint,
   figures: DrivePointFigures | undefined,
   { converters }: Items,
+  units: Units,
 ): CellText {
   if (choice.kind === "catalogue" && converters.get(choice.itemId)?.family === "inverter-module") {
     return { choice: "on the DC bus", detail: withUnit(figures?.linePowerKw, "kW") };
@@ -51,7 +59,9 @@ function supply(
         : "line current open"
       : `${n(figures.lineCurrentA)} A${figures.thdiPct === null ? " · on the line" : ` · THDi ${n(figures.thdiPct, 2)} %`}`;
   const laid =
-    feeder.kind === "on-busbar" ? "on the busbar" : run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM);
+    feeder.kind === "on-busbar"
+      ? "on the busbar"
+      : run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM, units);
   return figures?.linePhase
     ? { choice: laid, detail: line, more: `both of phase ${figures.linePhase}, the most loaded` }
     : { choice: laid, detail: line };
@@ -109,9 +119,9 @@ function familyName(item: ConverterItem): string {
   return families[item.family] ?? `6-pulse, ${item.chokePct} % choke`;
 }
 
-function cable({ cable: c }: DrivePoint, figures: DrivePointFigures | undefined): CellText {
+function cable({ cable: c }: DrivePoint, figures: DrivePointFigures | undefined, units: Units): CellText {
   return {
-    choice: run(c.parallelRuns, c.crossSectionMm2, c.lengthM),
+    choice: run(c.parallelRuns, c.crossSectionMm2, c.lengthM, units),
     detail:
       figures?.cableLossW == null ? (c.screened ? "screened" : "not screened") : `loses ${n(figures.cableLossW)} W`,
   };
@@ -132,11 +142,11 @@ function motor({ motor: choice }: DrivePoint, { motors }: Items): CellText {
 
 /** Rated power of a motor as it is rated. */
 export const motorPower = (item: MotorItem): string =>
-  item.ratedHp ? `${n(item.ratedHp)} hp` : `${item.plate.ratedPowerW / 1000} kW`;
+  item.ratedHp ? `${String(item.ratedHp)} hp` : `${item.plate.ratedPowerW / 1000} kW`;
 
 /** Size of a converter as it is rated. */
 export const converterPower = (item: ConverterItem): string =>
-  item.ratedHp > 0 ? `${n(item.ratedHp)} hp` : `${item.ratedKw} kW`;
+  item.ratedHp > 0 ? `${String(item.ratedHp)} hp` : `${item.ratedKw} kW`;
 
 /** Class and kind of a motor in a few words. */
 export function motorKind(item: MotorItem): string {
@@ -154,27 +164,37 @@ export function motorKind(item: MotorItem): string {
   }
 }
 
-function load({ load: l }: DrivePoint): CellText {
+function load({ load: l }: DrivePoint, units: Units): CellText {
   if (l.kind === "unspecified") {
     return { choice: "enter …", detail: "what turns, and how" };
   }
   const hours = ("common" in l ? l.common.duty : l.duty).reduce((sum, d) => sum + d.hoursPerYear, 0);
   const year = `${n(hours, 4)} h`;
   if ("common" in l) {
-    const { ratedFlowM3PerS: flow, staticFraction } = l.common;
-    const shown = flow === null ? "flow open" : l.kind === "fan" ? `${n(flow)} m³/s` : `${n(flow * 3600)} m³/h`;
+    const { ratedFlowM3PerS: flow } = l.common;
+    const lift = l.kind === "pump" ? (l.staticHeadM ?? null) : null;
+    const staticFraction = l.common.staticFraction;
+    const { ratedShaftKw: stated } = l.common;
+    const shown =
+      typeof stated === "number"
+        ? units.say(stated, "kW", 3, "hp")
+        : flow === null
+          ? "flow open"
+          : units.say(flow, l.kind === "fan" ? "m³/s" : "m³/s/liquid");
     return {
       choice: `${l.kind}, ${shown}`,
-      detail: `static ${staticFraction === null ? "open" : `${n(100 * staticFraction, 2)} %`} · ${year}`,
+      detail: `static ${lift !== null ? units.say(lift, "m") : staticFraction === null ? "open" : `${n(100 * staticFraction, 2)} %`} · ${year}`,
     };
   }
-  const { choice, detail } = mechanical(l);
+  const { choice, detail } = mechanical(l, units);
   return { choice, detail: `${detail} · ${year}` };
 }
 
 type Mechanical = Exclude<DrivePoint["load"], { kind: "unspecified" | "fan" | "pump" }>;
 
-function mechanical(l: Mechanical): CellText {
+function mechanical(l: Mechanical, units: Units): CellText {
+  const known = (value: number | null, unit: string) =>
+    value === null ? `${units.unit(unit)} open` : units.say(value, unit);
   switch (l.kind) {
     case "constant-torque":
       return { choice: `torque, ${known(l.torqueNm, "Nm")}`, detail: known(l.ratedSpeedRpm, "rpm") };
@@ -203,9 +223,7 @@ function mechanical(l: Mechanical): CellText {
   }
 }
 
-const known = (value: number | null, unit: string) => (value === null ? `${unit} open` : `${n(value)} ${unit}`);
-
-function run(parallel: number, area: number | null, length: number | null): string {
-  const size = area === null ? "size open" : `${parallel > 1 ? `${parallel} × ` : ""}${area} mm²`;
-  return `${size} · ${length === null ? "length open" : `${length} m`}`;
+function run(parallel: number, area: number | null, length: number | null, units: Units): string {
+  const size = area === null ? "size open" : `${parallel > 1 ? `${parallel} × ` : ""}${units.entered(area, "mm²")}`;
+  return `${size} · ${length === null ? "length open" : units.entered(length, "m")}`;
 }

@@ -1,6 +1,7 @@
 import type { Check } from "../../api/client";
 import { MarginBar } from "../../components/MarginBar";
 import { VerdictMark } from "../../components/VerdictMark";
+import { useUnits, type Units } from "../../fields/useUnits";
 import { pair } from "../../lib/format";
 import { findPoint } from "../../lib/specification";
 import { checkKey, usage, verdictWords } from "../../lib/verdict";
@@ -31,6 +32,7 @@ export function kindsOf(checks: readonly Check[]): Kind[] {
 /** What wants attention first: danger, what burns or trips, limits of codes, cost; a kind of check a tile. It never leaves. */
 export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) {
   const { project, before } = useProject();
+  const units = useUnits();
   const { assessment, specification } = project;
   const judged = assessment.checks.filter((c) => c.verdict !== "not-applicable");
   const shown = kindsOf(judged).slice(0, tiles);
@@ -71,7 +73,7 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
               </span>
               <span className="block truncate text-[12px]">
                 {verdictWords[check.verdict]}
-                {check.figure !== null && <span>: {figureText(check)}</span>}
+                {check.figure !== null && <span>: {figureText(check, units)}</span>}
               </span>
               <span className="flex items-center gap-2 pt-1">
                 <MarginBar verdict={check.verdict} used={usage(check)} before={was && usage(was)} />
@@ -85,13 +87,14 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
 }
 
 /** Figure and limit in one line. */
-export function figureText(check: Check): string {
+export function figureText(check: Check, units: Units): string {
   if (check.figure === null || check.limit === null) {
     return check.verdict === "needs-data" ? "data missing" : "no figure";
   }
-  const [figure, limit] = pair(check.figure, check.limit);
+  const unit = units.unit(check.unit);
+  const [figure, limit] = pair(units.value(check.figure, check.unit), units.value(check.limit, check.unit));
   if (check.sense === "at-least") {
-    return `${figure} ${check.unit}, at least ${limit} wanted`;
+    return `${figure} ${unit}, at least ${limit} wanted`;
   }
-  return check.limit === 0 ? `${figure} ${check.unit}, none allowed` : `${figure} of ${limit} ${check.unit}`;
+  return check.limit === 0 ? `${figure} ${unit}, none allowed` : `${figure} of ${limit} ${unit}`;
 }

@@ -1,3 +1,4 @@
+import { unitsOf } from "../../fields/useUnits";
 import { describe, expect, it } from "vitest";
 import type { Check } from "../../api/client";
 import { figureText, kindsOf } from "./Ledger";
@@ -23,11 +24,11 @@ describe("ledger", () => {
   });
 
   it("says figures as a sentence would", () => {
-    expect(figureText(check({ figure: 1084, limit: 15, unit: "rpm" }))).toBe("1084 of 15.0 rpm");
-    expect(figureText(check({ figure: 5.57, limit: 0, unit: "kW" }))).toBe("5.57 kW, none allowed");
-    expect(figureText(check({ figure: 90, limit: 100, unit: "%", sense: "at-least" }))).toBe(
+    expect(figureText(check({ figure: 1084, limit: 15, unit: "rpm" }), unitsOf("si"))).toBe("1084 of 15.0 rpm");
+    expect(figureText(check({ figure: 5.57, limit: 0, unit: "kW" }), unitsOf("si"))).toBe("5.57 kW, none allowed");
+    expect(figureText(check({ figure: 90, limit: 100, unit: "%", sense: "at-least" }), unitsOf("si"))).toBe(
       "90.0 %, at least 100 wanted",
     );
-    expect(figureText(check({ figure: null, limit: null, verdict: "needs-data" }))).toBe("data missing");
+    expect(figureText(check({ figure: null, limit: null, verdict: "needs-data" }), unitsOf("si"))).toBe("data missing");
   });
 });

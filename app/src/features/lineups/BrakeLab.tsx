@@ -3,6 +3,7 @@ import { api, type Brake } from "../../api/client";
 import { amber, blue, ink, plum, soft } from "../../charts/axes";
 import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
 import { faultNames, outcome, phaseNames, phaseStarts } from "./brakeWords";
@@ -54,12 +55,13 @@ export function BrakeLab({ point }: { readonly point: string }) {
 }
 
 function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) {
+  const units = useUnits();
   const starts = phaseStarts(run.trace);
   const unit = brake.hangs ? "m" : "turns";
   return (
     <>
       <ul className="mt-1 text-[13px]" aria-label="Outcome">
-        {outcome(run, brake.hangs).map((w) => (
+        {outcome(run, brake.hangs, units).map((w) => (
           <li key={w}>{w}</li>
         ))}
       </ul>
@@ -112,7 +114,7 @@ function Sequence({ brake, run }: { readonly brake: Brake; readonly run: Run }) 
       <p className="text-[12px] text-soft">
         {brake.coilA !== null && `Coil ${n(brake.coilA, 3)} A. `}
         {brake.suppressionMs !== null && `Its suppression delays the closing by ${n(brake.suppressionMs, 3)} ms. `}
-        {brake.hangs && brake.fallMPerS2 !== null && `The free load falls with ${n(brake.fallMPerS2, 3)} m/s².`}
+        {brake.hangs && brake.fallMPerS2 !== null && `The free load falls with ${units.say(brake.fallMPerS2, "m/s²")}.`}
       </p>
     </>
   );

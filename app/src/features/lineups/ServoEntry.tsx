@@ -4,7 +4,7 @@ import type { Outcome } from "../../components/draft";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { findPoint } from "../../lib/specification";
-import { quantities } from "../../fields/units";
+import { quantityIn } from "../../fields/units";
 import { useProject } from "../../project/ProjectContext";
 
 type Control = CommonDcBus["control"];
@@ -49,7 +49,7 @@ export function ServoEntry({
             <QuantityField
               key={id}
               label={`Torque-off group, ${findPoint(project.specification, id)?.tag ?? id}`}
-              quantity={quantities.plain}
+              quantity={quantityIn("si", "")}
               value={control.safeGroups[i] ?? 0}
               onCommit={(v) => change({ safeGroups: control.safeGroups.map((g, k) => (k === i ? (v ?? 0) : g)) })}
             />

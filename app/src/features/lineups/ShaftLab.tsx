@@ -4,6 +4,7 @@ import { amber, blue, ink, plum, soft } from "../../charts/axes";
 import { Chart } from "../../charts/Chart";
 import { Failed, Loading } from "../../components/States";
 import type { SharedShaft } from "../../lib/arrangements";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { Missing } from "../bench/FigureList";
 import { useProject } from "../../project/ProjectContext";
@@ -96,6 +97,7 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
     accelerating: m.acceleratingNm,
     ...Object.fromEntries(units.map((tag, i) => [tag, m.sharesNm[i]])),
   }));
+  const us = useUnits();
   const marks = [run.stepAtS, ...(lost < 0 ? [] : [run.lostAtS, run.backAtS])];
   return (
     <>
@@ -114,7 +116,7 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
             width: 1.8,
           })),
         ]}
-        columns={[{ head: "accelerating, Nm", of: (r) => n(r.accelerating, 3) }]}
+        columns={[{ head: `accelerating, ${us.unit("Nm")}`, of: (r) => n(us.value(r.accelerating, "Nm"), 3) }]}
         levels={[
           { y: 0, colour: soft },
           ...marks.map((at, i) => ({ x: at, colour: soft, dash: "2 3", label: ["load", "lost", "back"][i] ?? "" })),
@@ -135,7 +137,7 @@ function Events({ run, units, lost }: { readonly run: Run; readonly units: reado
       <p className="text-[12px]">
         Loaded: {units.map((u, i) => `${u} ${n(run.loadedPct[i] ?? 0, 3)} %`).join(", ")} of rated torque at{" "}
         {n(run.speedPct, 4)} % speed; balance off by {n(run.imbalancePct, 3)} %
-        {run.circulatingNm > 1 && `, ${n(run.circulatingNm, 3)} Nm circulate`}.
+        {run.circulatingNm > 1 && `, ${us.say(run.circulatingNm, "Nm")} circulate`}.
         {lost >= 0 &&
           ` Without ${units[lost] ?? ""}: ${units
             .flatMap((u, i) => (i === lost ? [] : [`${u} ${n(run.afterLossPct[i] ?? 0, 3)} %`]))

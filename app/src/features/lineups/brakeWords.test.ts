@@ -1,3 +1,4 @@
+import { unitsOf } from "../../fields/useUnits";
 import { describe, expect, it } from "vitest";
 import type { Brake } from "../../api/client";
 import { outcome, phaseStarts } from "./brakeWords";
@@ -19,21 +20,25 @@ const run = {
 
 describe("what a brake sequence came to", () => {
   it("is said in sentences", () => {
-    expect(outcome(run, true)).toHaveLength(2);
-    expect(outcome(run, true)[0]).toMatch(/^The brake takes 0\.2\d* J of 30.000 J permitted, touching at 3/);
-    expect(outcome(run, true)[1]).toBe("The load stands at the end.");
-    const fallen = outcome({ ...run, rollbackMm: 12.4, dropMm: 3, brakeJ: 0 }, true);
+    expect(outcome(run, true, unitsOf("si"))).toHaveLength(2);
+    expect(outcome(run, true, unitsOf("si"))[0]).toMatch(
+      /^The brake takes 0\.2\d* J of 30.000 J permitted, touching at 3/,
+    );
+    expect(outcome(run, true, unitsOf("si"))[1]).toBe("The load stands at the end.");
+    const fallen = outcome({ ...run, rollbackMm: 12.4, dropMm: 3, brakeJ: 0 }, true, unitsOf("si"));
     expect(fallen).toHaveLength(4);
     expect(fallen[0]).toBe("The load rolls back 12.4 mm at the start.");
     expect(fallen[1]).toMatch(/^It drops 3/);
     expect(fallen[2]).toBe("The brake takes no work.");
-    expect(outcome({ ...run, rollbackMm: 12 }, false)[0]).toContain("takes 0.2");
+    expect(outcome({ ...run, rollbackMm: 12 }, false, unitsOf("si"))[0]).toContain("takes 0.2");
   });
 
   it("warns of what is not confirmed and of what falls", () => {
-    expect(outcome({ ...run, endPhase: "hold-and-warn" }, true).at(-1)).toContain("must not be switched off");
-    expect(outcome({ ...run, heldAtEnd: false }, true).at(-1)).toContain("does not stand");
-    expect(outcome({ ...run, fault: "power-lost", clampingsLeft: 180 }, true)).toContain(
+    expect(outcome({ ...run, endPhase: "hold-and-warn" }, true, unitsOf("si")).at(-1)).toContain(
+      "must not be switched off",
+    );
+    expect(outcome({ ...run, heldAtEnd: false }, true, unitsOf("si")).at(-1)).toContain("does not stand");
+    expect(outcome({ ...run, fault: "power-lost", clampingsLeft: 180 }, true, unitsOf("si"))).toContain(
       "Worn after 180 such emergency engagements.",
     );
   });

@@ -1,4 +1,5 @@
 import type { Brake } from "../../api/client";
+import type { Units } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 
 type Run = NonNullable<Brake["run"]>;
@@ -28,17 +29,19 @@ export const phaseNames: Readonly<Record<Run["endPhase"], string>> = {
 };
 
 /** What the sequence came to, in sentences. */
-export function outcome(run: Run, hangs: boolean): readonly string[] {
+export function outcome(run: Run, hangs: boolean, units: Units): readonly string[] {
   const words: string[] = [];
   if (hangs && run.rollbackMm >= 0.05) {
-    words.push(`The load rolls back ${n(run.rollbackMm, 3)} mm at the start.`);
+    words.push(`The load rolls back ${units.say(run.rollbackMm, "mm")} at the start.`);
   }
   if (hangs && Math.abs(run.dropMm) >= 0.05) {
-    words.push(`It ${run.dropMm > 0 ? "drops" : "runs on"} ${n(Math.abs(run.dropMm), 3)} mm once the motor is off.`);
+    words.push(
+      `It ${run.dropMm > 0 ? "drops" : "runs on"} ${units.say(Math.abs(run.dropMm), "mm")} once the motor is off.`,
+    );
   }
   words.push(
     run.brakeJ > 0
-      ? `The brake takes ${n(run.brakeJ, 3)} J${run.permittedJ === null ? "" : ` of ${n(run.permittedJ, 3)} J permitted`}, touching at ${n(run.clampedAtRpm, 3)} rpm.`
+      ? `The brake takes ${units.say(run.brakeJ, "J")}${run.permittedJ === null ? "" : ` of ${units.say(run.permittedJ, "J")} permitted`}, touching at ${n(run.clampedAtRpm, 3)} rpm.`
       : "The brake takes no work.",
   );
   if (run.fault === "power-lost" && run.clampingsLeft !== null) {

@@ -1,13 +1,18 @@
 import { Failed, Loading } from "../../components/States";
 import { CellQuantity } from "../../components/CellFields";
-import { quantities } from "../../fields/units";
+import { showQuantity, type Quantity } from "../../fields/units";
+import { useUnits } from "../../fields/useUnits";
 import { useCatalogue } from "../../project/useCatalogue";
 import { useProject } from "../../project/ProjectContext";
+
+// A size that has a name stands as a number here, beside its unit.
+const bare = ({ unit, factor, offset, accepts }: Quantity): Quantity => ({ unit, factor, offset, accepts });
 
 /** Limits and constants in force: the catalogue's value with its source, and the project's own where it differs. */
 export function DefaultsTable() {
   const { project, edit } = useProject();
   const catalogue = useCatalogue();
+  const units = useUnits();
   if (catalogue.isPending) {
     return <Loading what="defaults" />;
   }
@@ -42,16 +47,16 @@ export function DefaultsTable() {
             return (
               <tr key={d.key} className={own ? "bg-plum-wash" : ""}>
                 <td>{d.name}</td>
-                <td className="num">{d.value}</td>
+                <td className="num">{showQuantity(d.value, bare(units.quantity(d.unit)))}</td>
                 <td>
                   <CellQuantity
                     label={`${d.name}, project value`}
-                    quantity={quantities.plain}
+                    quantity={bare(units.quantity(d.unit))}
                     value={own?.value ?? d.value}
                     onCommit={(value) => set(d.key, d.name, value, own?.reason ?? "", d.value)}
                   />
                 </td>
-                <td>{d.unit}</td>
+                <td>{units.unit(d.unit)}</td>
                 <td>
                   {own ? (
                     <input

@@ -1,4 +1,5 @@
 import type { BusLoad, Transformer, Verdict } from "../../api/client";
+import { useUnits, type Units } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
@@ -78,6 +79,7 @@ export function FeederPart({
   readonly placed: PlacedFeeder;
   readonly onOpen: () => void;
 }) {
+  const units = useUnits();
   const { assessment } = useProject().project;
   const verdictOf = useVerdictOf();
   const middle = (fromY + toY) / 2;
@@ -119,7 +121,8 @@ export function FeederPart({
       </text>
       {element.kind === "cable" && (
         <text x={x + 8} y={middle + 14} fill={soft}>
-          {element.lengthM ?? "–"} m, {element.parallelRuns} × {element.crossSectionMm2 ?? "–"} mm²
+          {element.lengthM === null ? "–" : units.entered(element.lengthM, "m")}, {element.parallelRuns} ×{" "}
+          {element.crossSectionMm2 === null ? "–" : units.entered(element.crossSectionMm2, "mm²")}
         </text>
       )}
     </Part>
@@ -164,6 +167,7 @@ export function StubPart({
   readonly placed: PlacedStub;
   readonly onOpen: () => void;
 }) {
+  const units = useUnits();
   const verdictOf = useVerdictOf();
   const bank = "steps" in element;
   const filter = "ratedCurrentA" in element && !("kind" in element);
@@ -216,7 +220,7 @@ export function StubPart({
           ? `${element.stepKvar * element.steps} kvar${element.detuningPct === null ? "" : `, p ${element.detuningPct} %`}`
           : filter
             ? `${element.ratedCurrentA} A`
-            : powerWords(element)}
+            : powerWords(element, units)}
       </text>
     </Part>
   );
@@ -224,7 +228,7 @@ export function StubPart({
 
 const short = (name: string): string => (name.length > 16 ? `${name.slice(0, 15)}…` : name);
 
-const powerWords = (load: BusLoad): string =>
-  load.kind === "line-motor" ? `${load.ratedKw} kW on the line` : `${load.powerKw} kW`;
+const powerWords = (load: BusLoad, units: Units): string =>
+  load.kind === "line-motor" ? `${units.entered(load.ratedKw, "kW", "hp")} on the line` : `${load.powerKw} kW`;
 
 const groupWords = (t: Transformer): string => t.vectorGroup.charAt(0).toUpperCase() + t.vectorGroup.slice(1);

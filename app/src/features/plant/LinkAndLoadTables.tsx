@@ -2,6 +2,7 @@ import type { BusLink, BusLoad, CapacitorBank, CheckKey } from "../../api/client
 import { CellEntry } from "../../fields/Entries";
 import type { Field } from "../../fields/field";
 import { fields } from "../../fields/table";
+import { useUnits } from "../../fields/useUnits";
 import { fieldColumns, shown, useBusColumns } from "./columns";
 import { ElementMark } from "./ElementMark";
 import { ElementTable } from "./ElementTable";
@@ -10,6 +11,7 @@ import { useElements } from "./useElements";
 /** Cables and couplers between buses. */
 export function LinkTable() {
   const { elements, change, add, remove } = useElements("links");
+  const units = useUnits();
   const ends = useBusColumns<BusLink>(change, [
     ["from", "fromBusId", "First end of"],
     ["to", "toBusId", "Other end of"],
@@ -29,8 +31,8 @@ export function LinkTable() {
         ...ends,
         ...fieldColumns<BusLink>(of, change, [
           ["closed", "normallyClosed"],
-          ["length, m", "lengthM", "w-16"],
-          ["mm²", "crossSectionMm2", "w-16"],
+          [`length, ${units.unit("m")}`, "lengthM", "w-16"],
+          [units.system === "si" ? "mm²" : "AWG or mm²", "crossSectionMm2", "w-20"],
           ["runs", "parallelRuns", "w-12"],
           ["metal", "material"],
           ["laying", "laying"],
@@ -77,7 +79,7 @@ const entries: Readonly<Record<BusLoad["kind"], readonly (readonly [string, stri
     ["powerFactor", "cos φ"],
   ],
   "line-motor": [
-    ["ratedKw", "kW"],
+    ["ratedKw", "P"],
     ["powerFactor", "cos φ"],
     ["efficiencyPct", "η, %"],
     ["loadingPct", "load, %"],

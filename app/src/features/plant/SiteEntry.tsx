@@ -1,5 +1,6 @@
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
+import { ConventionEntry } from "./ConventionEntry";
 import { useProject } from "../../project/ProjectContext";
 
 /** Site, tariff and how ways are compared. */
@@ -8,6 +9,7 @@ export function SiteEntry() {
   const { site, tariff } = project.specification;
   return (
     <section>
+      <ConventionEntry />
       <h3 className="section-title">Site</h3>
       <Entries
         of={fields.Site}

@@ -2,6 +2,8 @@ import type { Specification } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import { Entries, Entry } from "../../fields/Entries";
+import { quantityIn, type Quantity } from "../../fields/units";
+import { n } from "../../lib/format";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
 import { useBusNames } from "./columns";
@@ -52,6 +54,21 @@ function BackgroundFields({
   );
 }
 
+// An operator states MVA, or the current at the voltage of the connection: S = √3·U·I.
+function faultQuantity(voltageV: number): Quantity {
+  const mva = quantityIn("si", "MVA");
+  const perKa = (Math.sqrt(3) * voltageV) / 1000;
+  return {
+    ...mva,
+    accepts: { ...mva.accepts, ka: { factor: perKa, offset: 0 }, a: { factor: perKa / 1000, offset: 0 } },
+  };
+}
+
+const faultNote = (mva: number | null, voltageV: number) =>
+  mva === null || voltageV === 0
+    ? "MVA, or the current: 12 kA"
+    : `${n((mva * 1000) / (Math.sqrt(3) * voltageV), 4)} kA at ${n(voltageV / 1000, 4)} kV`;
+
 type Further = NonNullable<Specification["source"]["furtherBackground"]>[number];
 
 // What three balanced phases know beside the 5th and 7th.
@@ -72,6 +89,7 @@ export function SourceEntry() {
   const buses = useBusNames();
   const strength = s.source.strength;
   const further = s.source.furtherBackground ?? [];
+  const sourceV = s.distribution.buses.find((b) => b.id === s.source.busId)?.nominalVoltageV ?? 0;
   return (
     <section>
       <h3 className="section-title">Source</h3>
@@ -99,14 +117,18 @@ export function SourceEntry() {
         }
         onCommit={(kind) => source({ strength: strengthOf(kind) })}
       />
-      {strength.kind === "fault-level" && (
-        <Entries
-          of={fields.SourceStrengthFaultLevel}
-          value={strength}
-          keys={["shortCircuitMva", "leastMva", "xrRatio"]}
-          change={(part) => source({ strength: { ...strength, ...part } })}
-        />
-      )}
+      {strength.kind === "fault-level" &&
+        (["shortCircuitMva", "leastMva", "xrRatio"] as const).map((key) => (
+          <Entry
+            key={key}
+            field={fields.SourceStrengthFaultLevel[key]}
+            {...(key === "xrRatio"
+              ? {}
+              : { quantity: faultQuantity(sourceV), note: faultNote(strength[key], sourceV) })}
+            value={strength[key]}
+            onCommit={(v: number | null) => source({ strength: { ...strength, [key]: v } })}
+          />
+        ))}
       {strength.kind === "generator" && (
         <Entries
           of={fields.SourceStrengthGenerator}

@@ -3,6 +3,7 @@ import { Link, useParams } from "react-router";
 import { api, type Check, type Sheet } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
+import { UnitsContext, unitsOf, useUnits } from "../../fields/useUnits";
 import { figureText } from "../ledger/Ledger";
 import { TorqueDrawing } from "./TorqueDrawing";
 
@@ -28,7 +29,9 @@ export default function PrintedSheet() {
   return sheet.isError ? (
     <Failed what="The sheet could not be read." detail={sheet.error.message} />
   ) : (
-    <Page sheet={sheet.data} projectId={projectId} />
+    <UnitsContext.Provider value={unitsOf(sheet.data.units)}>
+      <Page sheet={sheet.data} projectId={projectId} />
+    </UnitsContext.Provider>
   );
 }
 
@@ -91,6 +94,7 @@ function Lines({ lines }: { readonly lines: Sheet["supply"] }) {
 }
 
 function Checks({ checks }: { readonly checks: readonly Check[] }) {
+  const units = useUnits();
   return (
     <table className="table mt-1">
       <tbody>
@@ -100,7 +104,7 @@ function Checks({ checks }: { readonly checks: readonly Check[] }) {
               <VerdictWord verdict={c.verdict} />
             </td>
             <td>{c.title}</td>
-            <td className="font-mono">{c.figure === null ? "" : figureText(c)}</td>
+            <td className="font-mono">{c.figure === null ? "" : figureText(c, units)}</td>
             <td className="text-[12px] text-soft">{c.id}</td>
           </tr>
         ))}

@@ -1,4 +1,5 @@
 import type { Sheet } from "../../api/client";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 
 type Torque = NonNullable<Sheet["drivePoints"][number]["torque"]>;
@@ -11,6 +12,7 @@ const right = 16;
 
 /** Torque over speed for paper. */
 export function TorqueDrawing({ torque }: { readonly torque: Torque }) {
+  const units = useUnits();
   const topSpeed = torque.points[torque.points.length - 1]?.speedRpm ?? 1;
   const topTorque = 1.08 * Math.max(...torque.points.map((p) => Math.max(p.peakNm, p.continuousNm)));
   const x = (rpm: number) => left + (rpm / topSpeed) * (width - left - right);
@@ -28,7 +30,7 @@ export function TorqueDrawing({ torque }: { readonly torque: Torque }) {
         <g key={part} fontSize="9" fill="#5a5361">
           <path d={`M${left} ${y((part * topTorque) / 1.08)}H${width - right}`} stroke="#d8d1c4" />
           <text x={left - 4} y={y((part * topTorque) / 1.08) + 3} textAnchor="end">
-            {n((part * topTorque) / 1.08)}
+            {n(units.value((part * topTorque) / 1.08, "Nm"))}
           </text>
           <text x={x(part * topSpeed)} y={height - bottom + 11} textAnchor="middle">
             {n(part * topSpeed)}
@@ -42,7 +44,7 @@ export function TorqueDrawing({ torque }: { readonly torque: Torque }) {
         <circle key={w.levelPu} cx={x(w.speedRpm)} cy={y(w.torqueNm)} r="2.6" fill="white" stroke="#1f1b24" />
       ))}
       <text x={0} y={height - 2} fontSize="9" fill="#1f1b24">
-        Nm over rpm: load (dark), continuous (plum), peak (dashed)
+        {units.unit("Nm")} over rpm: load (dark), continuous (plum), peak (dashed)
       </text>
     </svg>
   );

@@ -8,6 +8,7 @@ import { cellId } from "../board/BoardCell";
 import { CandidateSearch } from "../board/CandidateSearch";
 import { rows, validSelection, type Row, type Selection } from "../board/selection";
 import { useBoardActions } from "../board/useBoardActions";
+import { UnitsContext, unitsOf, useUnits } from "../../fields/useUnits";
 import { Bench } from "../bench/Bench";
 import { Ledger } from "../ledger/Ledger";
 import { ConflictSheet } from "../../project/ConflictSheet";
@@ -24,6 +25,7 @@ const KeysSheet = lazy(async () => ({ default: (await import("./KeysSheet")).Key
 const PlantPage = lazy(async () => ({ default: (await import("../plant/PlantPage")).PlantPage }));
 const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/HarmonicsPage")).HarmonicsPage }));
 const EnergyPage = lazy(async () => ({ default: (await import("../energy/EnergyPage")).EnergyPage }));
+const ListPage = lazy(async () => ({ default: (await import("../list/ListPage")).ListPage }));
 const SheetsPage = lazy(async () => ({ default: (await import("../sheets/SheetsPage")).SheetsPage }));
 const HistoryPage = lazy(async () => ({ default: (await import("../history/HistoryPage")).HistoryPage }));
 
@@ -57,7 +59,9 @@ function Opened({ project }: { readonly project: Project }) {
   return (
     <ProjectContext.Provider value={access}>
       <SavingContext.Provider value={saving}>
-        <Workplace />
+        <UnitsContext.Provider value={unitsOf(project.specification.conventions?.units)}>
+          <Workplace />
+        </UnitsContext.Provider>
       </SavingContext.Provider>
     </ProjectContext.Provider>
   );
@@ -65,6 +69,7 @@ function Opened({ project }: { readonly project: Project }) {
 
 const Workplace = memo(function Workplace() {
   const { project, undo, redo, notice, dismiss, conflict } = useProject();
+  const units = useUnits();
   const { view: viewName = "board" } = useParams();
   const view = (stages.some((s) => s.view === viewName) ? viewName : "board") as View;
   const navigate = useNavigate();
@@ -168,6 +173,7 @@ const Workplace = memo(function Workplace() {
             {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
             {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
             {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
+            {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
             {view === "sheets" && <SheetsPage />}
             {view === "history" && <HistoryPage />}
           </Suspense>
@@ -186,7 +192,7 @@ const Workplace = memo(function Workplace() {
           role="alert"
           className="fixed bottom-28 left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded border border-plum bg-panel px-3 py-2 shadow"
         >
-          {notice}
+          {units.sentence(notice)}
           <button type="button" className="button" onClick={dismiss}>
             Close
           </button>
@@ -218,6 +224,7 @@ const Workplace = memo(function Workplace() {
               { name: "Remove drive point", run: actions.remove },
               { name: "Size the selected drive points", run: actions.sizeSelected },
               { name: "Size all drive points", run: actions.sizeAll },
+              { name: "Import a drive list", run: () => void navigate(`/plants/${project.id}/list?import`) },
               { name: "Show keys", run: () => setSheet("keys") },
             ]}
           />

@@ -62,7 +62,7 @@ internal static class ConverterFields
             Words(nameof(OwnConverter.Name), "Name", 1, 80, "Name in its catalogue."),
             Words(nameof(OwnConverter.Catalogue), "Catalogue", 1, 80, "Catalogue that it comes from."),
             Words(nameof(OwnConverter.Version), "Version of the catalogue", 1, 40, "Version or date of that catalogue."),
-            Number(nameof(OwnConverter.RatedKw), "Size", 0.05, 3000, "kW", "Nominal size for light overload."),
+            Number(nameof(OwnConverter.RatedKw), "Size", 0.05, 3000, "kW", "Nominal size for light overload.", us: "hp"),
             Number(nameof(OwnConverter.RatedVoltageV), "Voltage", 100, 1000, "V", "Rated line voltage."),
             Number(nameof(OwnConverter.LightCurrentA), "Current, light overload", 0.1, 6000, "A", "Continuous output current with the light overload."),
             Number(nameof(OwnConverter.HeavyCurrentA), "Current, heavy overload", 0.1, 6000, "A", "Continuous output current with the heavy overload; not above that of the light one."),

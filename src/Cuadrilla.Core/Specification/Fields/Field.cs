@@ -35,6 +35,9 @@ public sealed record NumberField(string Key, string Name, string Help, double Mi
 
     /// <summary>Unit in which it is typed and shown where that is another one.</summary>
     public string Shown { get; init; } = string.Empty;
+
+    /// <summary>Unit in which people of US customary units write it where that is not the usual one for its unit: hp at shafts.</summary>
+    public string Us { get; init; } = string.Empty;
 }
 
 /// <summary>A line of text.</summary>

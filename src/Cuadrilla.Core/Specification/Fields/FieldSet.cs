@@ -28,8 +28,8 @@ public sealed class FieldSet
 
     /// <summary>A number with its range.</summary>
     internal static NumberField Number(
-        string key, string name, double min, double max, string unit, string help, bool above = false, string shown = "", string open = "", bool hint = false) =>
-        new(key, name, help, min, max, unit) { IsAboveMin = above, Shown = shown, WhenOpen = open, IsHelpShown = hint };
+        string key, string name, double min, double max, string unit, string help, bool above = false, string shown = "", string open = "", bool hint = false, string us = "") =>
+        new(key, name, help, min, max, unit) { IsAboveMin = above, Shown = shown, WhenOpen = open, IsHelpShown = hint, Us = us };
 
     /// <summary>A text with its length.</summary>
     internal static TextField Words(string key, string name, int least, int most, string help) => new(key, name, help, least, most);

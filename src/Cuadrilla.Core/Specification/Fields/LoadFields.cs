@@ -13,9 +13,15 @@ internal static class LoadFields
         For<FanLoad>(Number(nameof(FanLoad.RatedPressurePa), "Rated pressure rise", 1, 100_000, "Pa", "Total pressure rise at the rated flow.")),
         For<PumpLoad>(
             Number(nameof(PumpLoad.RatedHeadM), "Rated head", 0.1, 3000, "m", "Head at the rated flow."),
+            Number(nameof(PumpLoad.StaticHeadM), "Static head", 0, 3000, "m", "Height and pressure that stay at no flow; it goes before the static share.", open: "by its share"),
             Number(nameof(PumpLoad.DensityKgPerM3), "Density", 300, 5000, "kg/m³", "Density of the liquid; 1000 kg/m³ for water.")),
+        For<PumpCurvePoint>(
+            Number(nameof(PumpCurvePoint.FlowM3PerS), "Flow", 0, 2000, "m³/s", "Flow of a point of the pump's curve; ascending."),
+            Number(nameof(PumpCurvePoint.HeadM), "Head", 0, 6000, "m", "Head at that flow and rated speed."),
+            Number(nameof(PumpCurvePoint.Efficiency), "Efficiency", 0, 0.95, string.Empty, "Efficiency of the pump at that flow.", shown: "%")),
         For<FluidMachine>(
             Number(nameof(FluidMachine.RatedFlowM3PerS), "Rated flow", 0, 2000, "m³/s", "Flow at the rated point.", above: true),
+            Number(nameof(FluidMachine.RatedShaftKw), "Shaft power", 0, 20_000, "kW", "At the rated point, where the process sheet states it; it goes before flow, pressure and efficiency.", above: true, open: "from flow", us: "hp"),
             Number(nameof(FluidMachine.RatedEfficiency), "Machine efficiency", 0.05, 0.95, string.Empty, "Efficiency of fan or pump at the rated point.", shown: "%"),
             Number(nameof(FluidMachine.RatedSpeedRpm), "Rated speed", 10, 6000, "rpm", "Speed of the machine at the rated point."),
             Number(nameof(FluidMachine.StaticFraction), "Static share", 0, 0.99, string.Empty, "With a static share the cube law does not hold.", shown: "%", hint: true),

@@ -21,7 +21,7 @@ internal static class MotorFields
             Words(nameof(OwnMotor.Id), "Motor key", 1, 60, "Stable key of the motor."),
             Words(nameof(OwnMotor.Name), "Name", 1, 80, "What people call the motor."),
             Words(nameof(OwnMotor.EfficiencyClass), "Class", 1, 10, "Efficiency class on the plate, IE1 to IE5; – for none."),
-            Number(nameof(OwnMotor.RatedPowerKw), "Power", 0, 20_000, "kW", "Rated shaft power.", above: true),
+            Number(nameof(OwnMotor.RatedPowerKw), "Power", 0, 20_000, "kW", "Rated shaft power.", above: true, us: "hp"),
             Number(nameof(OwnMotor.RatedVoltageV), "Voltage", 20, 15_000, "V", "Rated voltage between phases."),
             Number(nameof(OwnMotor.DeltaVoltageV), "Voltage in delta", 20, 15_000, "V", "Rated voltage in delta where the plate states two."),
             Number(nameof(OwnMotor.RatedCurrentA), "Rated current", 0, 20_000, "A", "Rated current at the rated voltage.", above: true),

@@ -11,6 +11,11 @@ internal static class PlantFields
     public static IReadOnlyList<FieldSet> All { get; } =
     [
         For<PlantSpecification>(Words(nameof(PlantSpecification.Name), "Name of the plant", 1, 120, "What people call the plant; it stands on every sheet.")),
+        For<Conventions>(
+            Choice(nameof(Conventions.Units), "Units", "Units in which figures are shown and entries are read where none is typed.",
+                (UnitSystem.Si, "SI"), (UnitSystem.UsCustomary, "US customary")),
+            Choice(nameof(Conventions.Installation), "Installation code", "Code by which the plant is installed.",
+                (InstallationCode.Iec60364, "IEC 60364"), (InstallationCode.Nfpa70, "NFPA 70 (US)"))),
         For<Site>(
             Number(nameof(Site.AltitudeM), "Altitude", -400, 5000, "m", "Above sea level; thin air cools and insulates less."),
             Number(nameof(Site.AmbientMaxC), "Highest ambient temperature", -40, 60, "°C", "Hottest air at the motors and outside the cabinets."),

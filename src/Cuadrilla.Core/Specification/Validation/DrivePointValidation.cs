@@ -58,6 +58,11 @@ internal static class DrivePointValidation
 
     private static void Fluid(FluidLoad load, string at, ProblemList p)
     {
+        if (load is PumpLoad pump)
+        {
+            Pump(pump, at, p);
+        }
+
         var common = load.Common;
         at += "/common";
         DutyHours(common.Duty, at, p);
@@ -76,6 +81,32 @@ internal static class DrivePointValidation
 
         p.Require(
             common.PresentControl != PresentControl.Staged || common.Path is ParallelPath.Common, at + "/presentControl", "Existing flow control", "machines staged", "staged machines only on a common path");
+    }
+
+    private static void Pump(PumpLoad pump, string at, ProblemList p)
+    {
+        if (pump.RatedHeadM.IsKnown)
+        {
+            p.Within<PumpLoad>(at, nameof(PumpLoad.StaticHeadM), pump.StaticHeadM, 0, 0.99 * pump.RatedHeadM.Value, because: ", below the rated head");
+        }
+
+        p.Require(pump.Curve.Count is 0 or (>= 3 and <= 30), at + "/curve", "Curve of the pump", $"{pump.Curve.Count} points", "none, or 3 to 30");
+        for (var i = 0; i < pump.Curve.Count; i++)
+        {
+            var (here, point) = ($"{at}/curve/{i}", pump.Curve[i]);
+            if (i > 0)
+            {
+                // A curve that rises more with the flow than this is two points changed for each other.
+                const double droop = 1.15;
+                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.FlowM3PerS), point.FlowM3PerS, pump.Curve[i - 1].FlowM3PerS, double.MaxValue, above: true);
+                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.HeadM), point.HeadM, 0, droop * pump.Curve[i - 1].HeadM, because: ": the head falls with the flow");
+            }
+
+            if (point.FlowM3PerS > 0)
+            {
+                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.Efficiency), point.Efficiency, 0, 0.95, above: true, because: " where it delivers");
+            }
+        }
     }
 
     internal static void DutyHours(IReadOnlyList<DutyPoint> duty, string at, ProblemList p)

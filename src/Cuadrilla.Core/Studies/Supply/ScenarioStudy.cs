@@ -101,7 +101,7 @@ internal static class ScenarioStudy
             Strongest = strongest,
             Pcc = pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
             PccPhases = pcc.Length == 0 ? [Nothing] : pcc,
-            Transformers = [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums)).OfType<TransformerInScenario>()],
+            Transformers = [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums, defaults.Harmonics)).OfType<TransformerInScenario>()],
             Buses = [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
                     b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),

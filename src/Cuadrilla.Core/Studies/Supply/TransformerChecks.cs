@@ -45,26 +45,15 @@ internal static class TransformerChecks
     private static Check Of(Transformer transformer, SupplyContext supply, IReadOnlyList<string> missing)
     {
         var title = $"Loading of {transformer.Name}";
-        List<string> lacking = [.. missing];
-        if (!transformer.EddyLossPu.IsKnown)
-        {
-            lacking.Add($"rated eddy-loss share of {transformer.Name}");
-        }
-
-        if (transformer is { Cooling: TransformerCooling.Oil, OtherStrayLossPu.IsKnown: false })
-        {
-            lacking.Add($"other stray loss of {transformer.Name}");
-        }
-
-        if (lacking.Count > 0)
+        if (missing.Count > 0)
         {
             // Whatever the harmonics are: what is too much at the fundamental alone fails.
-            if (supply.Incomplete.Count == 0 && lacking.Count == missing.Count && Overload(transformer, supply) is { } overload)
+            if (supply.Incomplete.Count == 0 && Overload(transformer, supply) is { } overload)
             {
                 return overload;
             }
 
-            return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, lacking);
+            return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing);
         }
 
         var cases = supply.Scenarios
@@ -76,18 +65,20 @@ internal static class TransformerChecks
         }
 
         var (scenario, state) = cases.MaxBy(c => c.State.LoadingPct);
+        var share = StrayShares.Of(transformer, supply.Defaults.Harmonics);
+        string From(Given stated) => stated.IsKnown ? transformer.Name : "assumed, none is stated";
         var oil = transformer.Cooling == TransformerCooling.Oil;
         var reason = new Reason(
             oil
                 ? "100·I_rms/(I_rated·I_max), I_max = √((1 + P_EC + P_OSL)/(1 + F_HL·P_EC + F_STR·P_OSL))"
                 : "100·I_rms/(I_rated·I_max), I_max = √((1 + P_EC)/(1 + F_HL·P_EC)), F_HL = Σ(h·I_h)²/ΣI_h²",
-            $"100·{Text.N(state.RmsA)}/({Text.N(state.RatedA)}·{Text.N(state.Heat?.MaxCurrentPu ?? 1)}) = {Text.N(state.LoadingPct)} %, F_HL = {Text.N(state.Heat?.HarmonicLossFactor ?? 1)}, K = {Text.N(state.KFactor)}",
+            $"100·{Text.N(state.RmsA)}/({Text.N(state.RatedA)}·{Text.N(state.Heat?.MaxCurrentPu ?? 1)}) = {Text.N(state.LoadingPct)} %, F_HL = {Text.N(state.Heat?.HarmonicLossFactor ?? 1)}, K = {Text.N(state.KFactor)}{(share.Assumed.Length > 0 ? "; " + share.Assumed : string.Empty)}",
             "IEEE C57.110; all scenarios, worst named",
             [
                 ReasonInput.Of("rms current at its fed side", state.RmsA, "A", "drives, loads and capacitors behind it"),
                 ReasonInput.Of("rated power", transformer.RatedKva, "kVA", transformer.Name),
-                ReasonInput.Of("rated eddy-loss share", transformer.EddyLossPu.Value, "pu", transformer.Name),
-                .. oil ? [ReasonInput.Of("other stray loss", transformer.OtherStrayLossPu.Value, "pu", transformer.Name)] : Array.Empty<ReasonInput>(),
+                ReasonInput.Of("rated eddy-loss share", share.EddyPu, "pu", From(transformer.EddyLossPu)),
+                .. oil ? [ReasonInput.Of("other stray loss", share.OtherPu, "pu", From(transformer.OtherStrayLossPu))] : Array.Empty<ReasonInput>(),
             ]);
         return CheckWriter.Judged(
             Id, string.Empty, BoardRow.Plant, title, state.LoadingPct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost,

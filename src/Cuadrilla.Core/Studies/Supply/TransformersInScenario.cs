@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
@@ -7,7 +8,7 @@ namespace Cuadrilla.Core.Studies.Supply;
 internal static class TransformersInScenario
 {
     /// <summary>Of one transformer; null when it is out of service or carries nothing to a live bus.</summary>
-    public static TransformerInScenario? Of(Transformer transformer, PlantSpecification plant, SupplyNetwork network, HarmonicSums sums)
+    public static TransformerInScenario? Of(Transformer transformer, PlantSpecification plant, SupplyNetwork network, HarmonicSums sums, HarmonicDefaults defaults)
     {
         var phases = sums.Through(transformer);
         if (phases.Length == 0)
@@ -18,10 +19,8 @@ internal static class TransformersInScenario
         // The winding is heated by its most loaded phase, which need not be the most distorted one.
         var loaded = phases.MaxBy(p => p.RmsA)!;
         var ratedA = transformer.RatedCurrentA(network.VoltageV(transformer.ToBusId));
-        var stray = transformer is { Cooling: TransformerCooling.Oil, OtherStrayLossPu.IsKnown: true } ? transformer.OtherStrayLossPu.Value : 0;
-        var heats = transformer.EddyLossPu.IsKnown
-            ? phases.Select(p => p.Heat(transformer.EddyLossPu.Value, stray)).OfType<WindingHeat.Result>().ToList()
-            : [];
+        var share = StrayShares.Of(transformer, defaults);
+        var heats = phases.Select(p => p.Heat(share.EddyPu, share.OtherPu)).OfType<WindingHeat.Result>().ToList();
         return new TransformerInScenario(
             transformer.Id,
             loaded.RmsA,

@@ -138,7 +138,9 @@ public sealed class SupplyAssessmentTests
             },
         };
         var found = DemoChanges.Assessor.Run(open);
-        Assert.Contains("other stray loss", found.Checks.Single(c => c is { Id: "supply.transformer-loading", ElementId: "t1" }).Relief, StringComparison.Ordinal);
+        var oil = found.Checks.Single(c => c is { Id: "supply.transformer-loading", ElementId: "t1" });
+        Assert.True(oil.Figure.IsKnown);
+        Assert.Contains("assumed: other stray loss of 10 %", oil.Reason.WithNumbers, StringComparison.Ordinal);
         Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c.Id == "supply.neutral").Verdict);
         var cable = Demo with
         {

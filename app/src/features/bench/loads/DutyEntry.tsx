@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { FluidMachine } from "../../../api/client";
 import { CellQuantity } from "../../../components/CellFields";
 import { n } from "../../../lib/format";
-import { quantities } from "../../../fields/units";
+import { quantityIn } from "../../../fields/units";
 import type { PointEdit } from "../usePointEdit";
 import { CsvSheet } from "./CsvSheet";
 
@@ -41,7 +41,7 @@ export function DutyEntry({
               <td>
                 <CellQuantity
                   label={`${level[0]?.toUpperCase()}${level.slice(1)} of duty point ${i + 1}, %`}
-                  quantity={quantities.fractionPercent}
+                  quantity={quantityIn("si", "%/part")}
                   value={d.levelPu}
                   onCommit={(levelPu) => replace(i, { levelPu })}
                 />
@@ -49,7 +49,7 @@ export function DutyEntry({
               <td>
                 <CellQuantity
                   label={`Hours of duty point ${i + 1}`}
-                  quantity={quantities.hours}
+                  quantity={quantityIn("si", "h")}
                   value={d.hoursPerYear}
                   onCommit={(hoursPerYear) => replace(i, { hoursPerYear })}
                 />

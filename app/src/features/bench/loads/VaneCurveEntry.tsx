@@ -1,7 +1,7 @@
 import type { FluidMachine } from "../../../api/client";
 import { CellQuantity } from "../../../components/CellFields";
 import type { Outcome } from "../../../components/draft";
-import { quantities } from "../../../fields/units";
+import { quantityIn } from "../../../fields/units";
 
 type Curve = FluidMachine["vaneCurve"];
 
@@ -49,7 +49,7 @@ export function VaneCurveEntry({
               <td>
                 <CellQuantity
                   label={`Flow of point ${i + 1}`}
-                  quantity={quantities.fractionPercent}
+                  quantity={quantityIn("si", "%/part")}
                   value={p.flowPu}
                   onCommit={(flowPu) => set(i, { flowPu })}
                 />
@@ -57,7 +57,7 @@ export function VaneCurveEntry({
               <td>
                 <CellQuantity
                   label={`Power at point ${i + 1}`}
-                  quantity={quantities.fractionPercent}
+                  quantity={quantityIn("si", "%/part")}
                   value={p.powerPu}
                   onCommit={(powerPu) => set(i, { powerPu })}
                 />

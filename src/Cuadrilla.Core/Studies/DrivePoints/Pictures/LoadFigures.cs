@@ -29,25 +29,25 @@ internal static class LoadFigures
     private static IEnumerable<Figure> Fluid(DrivePointModel model, FluidMachineModel load)
     {
         var common = load.Common;
-        var pump = model.Input.DrivePoint.Load as PumpLoad;
         var fan = model.Input.DrivePoint.Load as FanLoad;
-        var pressure = fan?.RatedPressurePa.Value ?? (pump!.RatedHeadM.Value * pump.DensityKgPerM3.Value * 9.80665);
-        yield return new Figure("shaft-power", "Shaft power at the rated point", load.RatedPowerW / 1e3, "kW", new Reason(
-            fan is not null ? "P = Q·Δp/η" : "P = ρ·g·Q·H/η",
-            $"{Text.N(common.RatedFlowM3PerS.Value)} m³/s · {Text.N(pressure)} Pa/{Text.N(common.RatedEfficiency.Value)} = {Text.N(load.RatedPowerW / 1e3)} kW",
-            "docs/methods/fluid-machine.md",
-            [
-                ReasonInput.Of("rated flow", common.RatedFlowM3PerS.Value, "m³/s", "load"),
-                ReasonInput.Of(fan is not null ? "rated pressure" : "rated head as pressure", pressure, "Pa", "load"),
-                ReasonInput.Of("efficiency of the machine", common.RatedEfficiency.Value, string.Empty, "load"),
-            ]));
+        yield return new Figure("shaft-power", "Shaft power at the rated point", load.RatedPowerW / 1e3, "kW", load is { RatedPressurePa.IsKnown: true, RatedEfficiency.IsKnown: true }
+            ? new Reason(
+                fan is not null ? "P = Q·Δp/η" : "P = ρ·g·Q·H/η",
+                $"{Text.N(common.RatedFlowM3PerS.Value)} m³/s · {Text.N(load.RatedPressurePa.Value)} Pa/{Text.N(load.RatedEfficiency.Value)} = {Text.N(load.RatedPowerW / 1e3)} kW",
+                "docs/methods/fluid-machine.md",
+                [
+                    ReasonInput.Of("rated flow", common.RatedFlowM3PerS.Value, "m³/s", "load"),
+                    ReasonInput.Of(fan is not null ? "rated pressure" : "rated head as pressure", load.RatedPressurePa.Value, "Pa", "load"),
+                    ReasonInput.Of("efficiency of the machine", load.RatedEfficiency.Value, string.Empty, "load"),
+                ])
+            : new Reason("P as stated", $"{Text.N(load.RatedPowerW / 1e3)} kW", "Process sheet; flow and pressure do not enter", []));
         yield return new Figure("flow-begins", "Speed at which flow begins", load.FlowBeginsAtRpm, "rpm", new Reason(
             "n = n_r·√(s/a)",
-            $"{Text.N(load.RatedSpeedRpm)}·√({Text.N(common.StaticFraction.Value)}/{Text.N(common.ShutOffPu.Value)}) = {Text.N(load.FlowBeginsAtRpm)} rpm",
+            $"{Text.N(load.RatedSpeedRpm)}·√({Text.N(load.StaticFraction)}/{Text.N(load.ShutOffPu)}) = {Text.N(load.FlowBeginsAtRpm)} rpm",
             "docs/methods/pump-point.md; below it the cube law is not valid, nothing is delivered",
             [
-                ReasonInput.Of("static share", common.StaticFraction.Value, string.Empty, "load"),
-                ReasonInput.Of("pressure or head at no flow", common.ShutOffPu.Value, "× rated", "load"),
+                ReasonInput.Of("static share", load.StaticFraction, string.Empty, "load"),
+                ReasonInput.Of("pressure or head at no flow", load.ShutOffPu, "× rated", "load"),
             ]));
         var half = load.AtFlow(0.5);
         var share = 100 * half.PowerW / load.RatedPowerW;
@@ -56,7 +56,7 @@ internal static class LoadFigures
             "P/P_r = q·h/(η/η_r) at h = s + (1−s)·q²",
             $"at half flow {Text.N(half.SpeedRpm)} rpm, head {Text.N(half.HeadPu)}: {Text.N(share, 3)} %{shared}",
             "docs/methods/fluid-machine.md; the cube law holds only without static head and with a path of its own",
-            [ReasonInput.Of("static share", common.StaticFraction.Value, string.Empty, "load")]));
+            [ReasonInput.Of("static share", load.StaticFraction, string.Empty, "load")]));
     }
 
     private static IEnumerable<Figure> Steady(DrivePointModel model, LoadModel load)

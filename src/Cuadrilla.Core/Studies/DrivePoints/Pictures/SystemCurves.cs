@@ -23,7 +23,6 @@ public sealed record SystemCurves(IReadOnlyList<SystemAtFlow> Points)
             return null;
         }
 
-        var common = load.Common;
         var points = new List<SystemAtFlow>();
         for (var percent = 0; percent <= 110; percent += 5)
         {
@@ -31,8 +30,8 @@ public sealed record SystemCurves(IReadOnlyList<SystemAtFlow> Points)
             var present = flow > 0 ? load.Present(model.Data.InletVanes, flow)?.PowerW / load.RatedPowerW : null;
             points.Add(new SystemAtFlow(
                 flow,
-                PumpPoint.SystemHeadPu(flow, common.StaticFraction.Value),
-                flow > 0 ? load.Throttled(flow).HeadPu : common.ShutOffPu.Value,
+                PumpPoint.SystemHeadPu(flow, load.StaticFraction),
+                flow > 0 ? load.Throttled(flow).HeadPu : load.ShutOffPu,
                 flow > 0 ? load.AtFlow(flow).PowerW / load.RatedPowerW : 0,
                 present));
         }
