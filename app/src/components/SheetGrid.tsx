@@ -1,5 +1,7 @@
+import { useVirtualizer } from "@tanstack/react-virtual";
 import {
   useEffect,
+  useMemo,
   useRef,
   useState,
   type ClipboardEvent,
@@ -17,26 +19,53 @@ export interface Written extends Place {
 
 interface Props {
   readonly label: string;
-  readonly rows: readonly { readonly id: string; readonly heading: ReactNode; readonly name: string }[];
-  readonly columns: readonly { readonly id: string; readonly heading: ReactNode; readonly name: string }[];
+  readonly rows: readonly {
+    readonly id: string;
+    readonly heading: ReactNode;
+    readonly name: string;
+    /** Rows of one group stand under its name, where it changes. */
+    readonly group?: string | undefined;
+  }[];
+  readonly columns: readonly {
+    readonly id: string;
+    readonly heading: ReactNode;
+    readonly name: string;
+    readonly width?: string;
+    readonly right?: boolean;
+  }[];
   readonly textAt: (place: Place) => string;
   /** True for cells that say something out of the usual. */
   readonly strong: (place: Place) => boolean;
   /** Writes cells as one edit; all or none. */
   readonly onWrite: (cells: readonly Written[]) => Promise<Outcome>;
   readonly footer?: ReactNode;
+  /** Height of the part in view; rows beyond it are drawn when they come into it. */
+  readonly scrolls?: number;
 }
+
+/** Height of a row, px. */
+const rowHeight = 25;
 
 /**
  * A sheet of short texts: arrows move, Shift selects, typing replaces, F2 or Enter edits, Delete clears; copy and paste
  * exchange blocks with any spreadsheet, Ctrl-D fills down, Ctrl-R fills to the right.
  */
-export function SheetGrid({ label, rows, columns, textAt, strong, onWrite, footer }: Props) {
+export function SheetGrid({ label, rows, columns, textAt, strong, onWrite, footer, scrolls }: Props) {
   const [focus, setFocus] = useState<Place>({ row: 0, column: 0 });
   const [anchor, setAnchor] = useState<Place>(focus);
   const [editing, setEditing] = useState<string>();
   const [problem, setProblem] = useState<Outcome>();
   const grid = useRef<HTMLTableElement>(null);
+  const frame = useRef<HTMLDivElement>(null);
+  const lines = useMemo(() => linesOf(rows), [rows]);
+  // eslint-disable-next-line react-hooks/incompatible-library -- its answers are read while drawing, never remembered
+  const drawn = useVirtualizer({
+    count: lines.length,
+    enabled: scrolls !== undefined,
+    getScrollElement: () => frame.current,
+    estimateSize: () => rowHeight,
+    overscan: 12,
+  });
   const ending = useRef(false);
   const range = rangeOf(anchor, focus);
 
@@ -54,7 +83,18 @@ export function SheetGrid({ label, rows, columns, textAt, strong, onWrite, foote
     if (!extend) {
       setAnchor(held);
     }
-    grid.current?.querySelector<HTMLElement>(`[data-place="${held.row}/${held.column}"]`)?.focus();
+    focusCell(held);
+  };
+  // A row that is out of view is drawn first.
+  const focusCell = (place: Place) => {
+    const find = () => grid.current?.querySelector<HTMLElement>(`[data-place="${place.row}/${place.column}"]`);
+    const cell = find();
+    if (cell) {
+      cell.focus();
+      return;
+    }
+    drawn.scrollToIndex(lines.findIndex((l) => l.row === place.row));
+    requestAnimationFrame(() => requestAnimationFrame(() => find()?.focus()));
   };
   // Leaving the entry and moving on by a key both end it: the first of the two writes.
   const finish = async (then: Place | undefined) => {
@@ -118,6 +158,8 @@ export function SheetGrid({ label, rows, columns, textAt, strong, onWrite, foote
     }
   };
 
+  const shown = scrolls === undefined ? lines.map((_, index) => ({ index, start: 0 })) : drawn.getVirtualItems();
+  const below = scrolls === undefined ? 0 : drawn.getTotalSize() - (drawn.getVirtualItems().at(-1)?.end ?? 0);
   return (
     <div onKeyDown={onKeyDown} onCopy={onCopy} onPaste={onPaste}>
       {problem && (
@@ -125,42 +167,78 @@ export function SheetGrid({ label, rows, columns, textAt, strong, onWrite, foote
           {problem}
         </p>
       )}
-      <div className="overflow-x-auto">
-        <table ref={grid} role="grid" aria-label={label} aria-multiselectable className="border-collapse">
-          <thead>
+      <div ref={frame} className="overflow-auto" style={scrolls === undefined ? undefined : { maxHeight: scrolls }}>
+        <table
+          ref={grid}
+          role="grid"
+          aria-label={label}
+          aria-multiselectable
+          aria-rowcount={rows.length + 1}
+          className="border-separate border-spacing-0"
+        >
+          <thead className={scrolls === undefined ? undefined : "sticky top-0 z-20 bg-ground"}>
             <tr>
-              <td className="min-w-52" />
+              <td className={`min-w-52 ${scrolls === undefined ? "" : "sticky left-0 z-20 bg-ground"}`} />
               {columns.map((c) => (
-                <th key={c.id} scope="col" className="min-w-36 p-1 text-left font-normal">
+                <th key={c.id} scope="col" className={`p-1 text-left font-normal ${c.width ?? "min-w-36"}`}>
                   {c.heading}
                 </th>
               ))}
             </tr>
           </thead>
           <tbody>
-            {rows.map((r, row) => (
-              <tr key={r.id}>
-                <th scope="row" className="border-b border-rule py-0.5 pr-3 text-left font-normal whitespace-nowrap">
-                  {r.heading}
-                </th>
-                {columns.map((c, column) => (
-                  <Cell
-                    key={c.id}
-                    place={{ row, column }}
-                    name={`${r.name}, ${c.name}`}
-                    text={textAt({ row, column })}
-                    strong={strong({ row, column })}
-                    selected={row >= range.top && row <= range.bottom && column >= range.left && column <= range.right}
-                    focused={focus.row === row && focus.column === column}
-                    editing={focus.row === row && focus.column === column ? editing : undefined}
-                    onEditing={setEditing}
-                    onLeave={() => void finish(undefined)}
-                    onPick={(extend) => go({ row, column }, extend)}
-                    onSweep={() => go({ row, column }, true)}
-                  />
-                ))}
-              </tr>
-            ))}
+            {gap(shown[0]?.start ?? 0)}
+            {shown.map(({ index }) => {
+              const line = lines[index];
+              if (!line) {
+                return null;
+              }
+              if (line.row === undefined) {
+                return (
+                  <tr key={`group ${line.group}`}>
+                    <th
+                      colSpan={columns.length + 1}
+                      scope="rowgroup"
+                      className="sticky left-0 h-[25px] border-b-2 border-ink text-left text-plum"
+                    >
+                      {line.group}
+                    </th>
+                  </tr>
+                );
+              }
+              const { row } = line;
+              const r = rows[row];
+              return r ? (
+                <tr key={r.id} aria-rowindex={row + 2}>
+                  <th
+                    scope="row"
+                    className={`border-b border-rule py-0.5 pr-3 text-left font-normal whitespace-nowrap ${scrolls === undefined ? "" : "sticky left-0 z-10 bg-ground"}`}
+                  >
+                    {r.heading}
+                  </th>
+                  {columns.map((c, column) => (
+                    <Cell
+                      key={c.id}
+                      place={{ row, column }}
+                      name={`${r.name}, ${c.name}`}
+                      text={textAt({ row, column })}
+                      strong={strong({ row, column })}
+                      right={c.right === true}
+                      selected={
+                        row >= range.top && row <= range.bottom && column >= range.left && column <= range.right
+                      }
+                      focused={focus.row === row && focus.column === column}
+                      editing={focus.row === row && focus.column === column ? editing : undefined}
+                      onEditing={setEditing}
+                      onLeave={() => void finish(undefined)}
+                      onPick={(extend) => go({ row, column }, extend)}
+                      onSweep={() => go({ row, column }, true)}
+                    />
+                  ))}
+                </tr>
+              ) : null;
+            })}
+            {gap(below)}
           </tbody>
           {footer && <tfoot>{footer}</tfoot>}
         </table>
@@ -168,6 +246,20 @@ export function SheetGrid({ label, rows, columns, textAt, strong, onWrite, foote
     </div>
   );
 }
+
+/** What is drawn in order: rows, and the names of groups before their first. */
+function linesOf(rows: Props["rows"]): readonly { readonly row?: number; readonly group?: string }[] {
+  return rows.flatMap((r, row) =>
+    r.group !== undefined && r.group !== rows[row - 1]?.group ? [{ group: r.group }, { row }] : [{ row }],
+  );
+}
+
+const gap = (height: number) =>
+  height > 0 ? (
+    <tr aria-hidden>
+      <td style={{ height }} />
+    </tr>
+  ) : null;
 
 const arrows: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [-1, 0],
@@ -210,6 +302,7 @@ function Cell({
   name,
   text,
   strong,
+  right,
   selected,
   focused,
   editing,
@@ -222,6 +315,7 @@ function Cell({
   readonly name: string;
   readonly text: string;
   readonly strong: boolean;
+  readonly right: boolean;
   readonly selected: boolean;
   readonly focused: boolean;
   readonly editing: string | undefined;
@@ -245,7 +339,7 @@ function Cell({
       aria-label={`${name}: ${text}`}
       aria-selected={selected}
       tabIndex={focused && !open ? 0 : -1}
-      className={`border border-rule px-2 py-0.5 font-mono text-[12.5px] select-none ${selected ? "bg-plum-wash" : "bg-card"} ${strong ? "font-bold" : "text-soft"}`}
+      className={`max-w-72 truncate border-r border-b border-rule px-2 py-0.5 font-mono text-[12.5px] select-none ${right ? "text-right" : ""} ${selected ? "bg-plum-wash" : "bg-card"} ${strong ? "font-bold" : "text-soft"}`}
       onMouseDown={(e) => {
         if (!open) {
           e.preventDefault();

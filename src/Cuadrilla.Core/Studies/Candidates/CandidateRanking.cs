@@ -23,22 +23,8 @@ public static class CandidateRanking
     {
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
-        var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
-        return Rank(WithChosen(MadeFor.Motors(data, input.BusVoltageV, input.FrequencyHz), current is null ? null : data.Motors.GetValueOrDefault(current.ItemId)).Select(item =>
-        {
-            var model = Build(input, data, input.DrivePoint with { Motor = WithItem(input.DrivePoint.Motor, item) });
-            return Judge(
-                model,
-                MotorChecks.Of(model),
-                MotorRuleChecks.Of(model),
-                item.Id,
-                NameOf(item),
-                item.Plate.RatedPowerW / 1e3,
-                item.Plate.RatedCurrentA,
-                item.PriceIndex,
-                current?.ItemId == item.Id,
-                forMotor: true);
-        }), id => IsSpecial(data.Motors[id], data, current));
+        var usual = Usual(input, data);
+        return Rank(MotorsFor(input, data).Select(item => MotorOf(input, data, item, usual)), id => IsSpecial(data.Motors[id], data, input.DrivePoint.Motor as MotorChoice.FromCatalogue));
     }
 
     /// <summary>Converters for a drive point.</summary>
@@ -46,26 +32,58 @@ public static class CandidateRanking
     {
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
-        var current = input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
-        var duty = current?.Duty ?? OverloadDuty.Light;
-        return Rank(WithChosen(MadeFor.Converters(data, input.BusVoltageV), current is null ? null : data.Converters.GetValueOrDefault(current.ItemId)).Select(item =>
-        {
-            var choice = WithItem(input.Group?.Choice ?? input.DrivePoint.Converter, item);
-            var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data, input.DrivePoint with { Converter = choice });
-            var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
-            return Judge(
-                model,
-                ConverterChecks.Of(model).Concat(match),
-                [],
-                item.Id,
-                NameOf(item),
-                item.RatedKw,
-                item.RatedCurrentA(duty),
-                item.PriceIndex,
-                current?.ItemId == item.Id,
-                forMotor: false);
-        }), id => IsSpecial(data.Converters[id], data, current));
+        return Rank(ConvertersFor(input, data).Select(item => ConverterOf(input, data, item)), id => IsSpecial(data.Converters[id], data, Standing(input)));
     }
+
+    /// <summary>Motors that are looked at: those made for the supply, and the one that stands.</summary>
+    internal static IEnumerable<MotorItem> MotorsFor(DrivePointInput input, EngineeringData data) => WithChosen(
+        MadeFor.Motors(data, input.BusVoltageV, input.FrequencyHz), input.DrivePoint.Motor is MotorChoice.FromCatalogue current ? data.Motors.GetValueOrDefault(current.ItemId) : null);
+
+    /// <summary>Converters likewise.</summary>
+    internal static IEnumerable<ConverterItem> ConvertersFor(DrivePointInput input, EngineeringData data) =>
+        WithChosen(MadeFor.Converters(data, input.BusVoltageV), Standing(input) is { } current ? data.Converters.GetValueOrDefault(current.ItemId) : null);
+
+    /// <summary>One motor, judged.</summary>
+    internal static Candidate MotorOf(DrivePointInput input, EngineeringData data, MotorItem item, IReadOnlyList<ConverterAtSite> usual)
+    {
+        var model = Build(input, data, input.DrivePoint with { Motor = WithItem(input.DrivePoint.Motor, item) });
+        return Judge(
+            model,
+            MotorChecks.Of(model),
+            MotorRuleChecks.Of(model),
+            item.Id,
+            NameOf(item),
+            item.Plate.RatedPowerW / 1e3,
+            item.Plate.RatedCurrentA,
+            item.PriceIndex,
+            (input.DrivePoint.Motor as MotorChoice.FromCatalogue)?.ItemId == item.Id,
+            forMotor: true,
+            usual);
+    }
+
+    /// <summary>One converter, judged.</summary>
+    internal static Candidate ConverterOf(DrivePointInput input, EngineeringData data, ConverterItem item)
+    {
+        var current = Standing(input);
+        var choice = WithItem(input.Group?.Choice ?? input.DrivePoint.Converter, item);
+        var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data, input.DrivePoint with { Converter = choice });
+        var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
+        return Judge(
+            model,
+            ConverterChecks.Of(model).Concat(match),
+            [],
+            item.Id,
+            NameOf(item),
+            item.RatedKw,
+            item.RatedCurrentA(current?.Duty ?? OverloadDuty.Light),
+            item.PriceIndex,
+            current?.ItemId == item.Id,
+            forMotor: false,
+            []);
+    }
+
+    /// <summary>The converter that stands: the group's, or its own.</summary>
+    internal static ConverterChoice.FromCatalogue? Standing(DrivePointInput input) => input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
 
     /// <summary>
     /// The choice with which a motor is judged, and which choosing it puts in place: settings of the present choice, but a servo motor has no fan
@@ -117,11 +135,11 @@ public static class CandidateRanking
         return FormattableString.Invariant($"{ItemText.Converter(item)}, {ItemText.Power(item)}");
     }
 
-    private static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
+    internal static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
         DrivePointModel.Build(input with { DrivePoint = point }, data);
 
     // Single-phase inputs and servo drives are bought for other reasons than price: they never lead unless one is chosen.
-    private static bool IsSpecial(ConverterItem item, EngineeringData data, ConverterChoice.FromCatalogue? current) =>
+    internal static bool IsSpecial(ConverterItem item, EngineeringData data, ConverterChoice.FromCatalogue? current) =>
         !item.IsGeneralPurpose
         && (current is null || !data.Converters.TryGetValue(current.ItemId, out var chosen) || chosen.Kind != item.Kind);
 
@@ -130,7 +148,7 @@ public static class CandidateRanking
         where T : class => chosen is null || items.Contains(chosen) ? items : items.Append(chosen);
 
     // Motors for direct current and servo motors likewise.
-    private static bool IsSpecial(MotorItem item, EngineeringData data, MotorChoice.FromCatalogue? current) =>
+    internal static bool IsSpecial(MotorItem item, EngineeringData data, MotorChoice.FromCatalogue? current) =>
         item.Technology is MotorTechnology.DcSeparatelyExcited or MotorTechnology.Servo
         && (current is null || !data.Motors.TryGetValue(current.ItemId, out var chosen) || chosen.Technology != item.Technology);
 
@@ -146,7 +164,8 @@ public static class CandidateRanking
     ];
 
     private static Candidate Judge(
-        DrivePointModel model, IEnumerable<Check> sizing, IEnumerable<Check> rules, string id, string name, double kw, double currentA, double priceIndex, bool isChosen, bool forMotor)
+        DrivePointModel model, IEnumerable<Check> sizing, IEnumerable<Check> rules, string id, string name, double kw, double currentA, double priceIndex, bool isChosen, bool forMotor,
+        IReadOnlyList<ConverterAtSite> usual)
     {
         var all = sizing.ToList();
         var judged = all.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails).OrderBy(c => c.MarginPct.Value).ToList();
@@ -163,7 +182,7 @@ public static class CandidateRanking
         var fits = isSized && fails.Count == 0 && (forMotor || mismatch.Length == 0) && against.Length == 0;
         var refusal = against.Length > 0 ? "Not permitted: " + against : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : string.Empty;
         var needsData = !isSized && fails.Count == 0 && refusal.Length == 0;
-        var (kwh, cost) = fits ? Cost(model, priceIndex) : (null, null);
+        var (kwh, cost) = fits ? Cost(model, priceIndex, usual) : (null, null);
         var reason = refusal.Length > 0 ? refusal : needsData
             ? "Needs data: " + all.First(c => c.Id == sizes).Relief
             : string.Join("; ", (fails.Count > 0 ? fails : [worst!]).Select(Say));
@@ -186,11 +205,11 @@ public static class CandidateRanking
         };
     }
 
-    private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex)
+    private static (double? Kwh, double? Cost) Cost(DrivePointModel model, double priceIndex, IReadOnlyList<ConverterAtSite> usual)
     {
         // The duty counts as soon as it is entered: motors are compared on the converter that would be taken, the same kind for all.
         Func<double, MeanPower>? power = EnergyAlternatives.Ready(model) is { } drive ? level => MeanPower.Of(drive, level)
-            : EnergyAlternatives.Missing(model).ToList() is ["converter"] && model is CabledMotor motor && Assumed(motor) is { } assumed ? level => MeanPower.OnConverter(motor, motor.Motor, assumed, level)
+            : EnergyAlternatives.Missing(model).ToList() is ["converter"] && model is CabledMotor motor && Assumed(motor, usual) is { } assumed ? level => MeanPower.OnConverter(motor, motor.Motor, assumed, level)
             : null;
         if (power is null || model.Load is not { } load)
         {
@@ -202,14 +221,17 @@ public static class CandidateRanking
         return (year.EnergyKwh, year.LifetimeCost);
     }
 
-    // The smallest generic six-pulse unit with choke that carries the motor's rated current at this place.
-    private static ConverterAtSite? Assumed(CabledMotor model) =>
-        model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null
-        : MadeFor.Converters(model.Data, model.Input.BusVoltageV)
+    // Generic six-pulse units with choke at this place, smallest first: the first that carries a motor's rated current is what it would be compared on.
+    internal static IReadOnlyList<ConverterAtSite> Usual(DrivePointInput input, EngineeringData data) =>
+    [
+        .. MadeFor.Converters(data, input.BusVoltageV)
             .Where(c => c.OwnName.Length == 0 && c.IsUsual && c.FrontEnd is FrontEnd.Diode)
             .OrderBy(c => c.RatedKw)
-            .Select(c => new ConverterAtSite(c, OverloadDuty.Light, 4, model.Input.Site))
-            .FirstOrDefault(c => c.SiteCurrentA >= model.Motor.Plate.RatedCurrentA);
+            .Select(c => new ConverterAtSite(c, OverloadDuty.Light, 4, input.Site)),
+    ];
+
+    private static ConverterAtSite? Assumed(CabledMotor model, IReadOnlyList<ConverterAtSite> usual) =>
+        model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null : usual.FirstOrDefault(c => c.SiteCurrentA >= model.Motor.Plate.RatedCurrentA);
 
     private static double Usage(Check check) => check.Sense == LimitSense.AtMost
         ? 100 * check.Figure.Value / Math.Max(check.Limit.Value, 1e-9)
