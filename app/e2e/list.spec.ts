@@ -15,7 +15,9 @@ test("a plant begins in US units with a drive list; the list is written, filled 
   await page.getByLabel("Supply to start from").selectOption("480-60");
   await page.getByRole("button", { name: "Begin with a drive list" }).click();
   const sheet = page.getByRole("dialog", { name: "Import a drive list" });
-  await sheet.getByLabel("Drive list").setInputFiles({ name: "drives.csv", mimeType: "text/csv", buffer: Buffer.from(list) });
+  await sheet
+    .getByLabel("Drive list")
+    .setInputFiles({ name: "drives.csv", mimeType: "text/csv", buffer: Buffer.from(list) });
   await expect(sheet.getByText("“many” is no number with a unit such as kW")).toBeVisible();
   await expect(sheet.getByLabel("Motor, rated power")).toHaveValue("4");
   await sheet.getByRole("button", { name: "Take the 3 good rows" }).click();
@@ -26,7 +28,8 @@ test("a plant begins in US units with a drive list; the list is written, filled 
   await expect(grid.getByRole("gridcell", { name: "P-103, Converter: across the line" })).toBeVisible();
 
   // Type into the first length, fill it down the column, take it back as one step.
-  const length = (tag: string, text: string) => grid.getByRole("gridcell", { name: `${tag}, Motor cable, length: ${text}` });
+  const length = (tag: string, text: string) =>
+    grid.getByRole("gridcell", { name: `${tag}, Motor cable, length: ${text}` });
   await length("P-101", "300").click();
   await page.keyboard.type("400");
   await page.keyboard.press("Enter");

@@ -47,6 +47,7 @@ builder.Services.AddSingleton(services => new Database(Path.Combine(services.Get
 builder.Services.AddSingleton(services =>
     new ProjectStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
 builder.Services.AddScoped<ProjectReader>();
+builder.Services.AddSingleton<ProjectEvents>();
 
 var app = builder.Build();
 app.UseResponseCompression();
@@ -71,6 +72,7 @@ api.MapExports();
 api.MapCalculations();
 api.MapTables();
 api.MapDriveLists();
+api.MapEvents();
 app.Map("/api/{**rest}", ApiFallback.Answer);
 AppFiles.Map(app);
 

@@ -1,8 +1,9 @@
 import createClient from "openapi-fetch";
+import { windowId } from "../project/window";
 import type { components, paths } from "./schema";
 
 /** The generated client; every address and shape comes from the OpenAPI document. */
-export const api = createClient<paths>({ baseUrl: "" });
+export const api = createClient<paths>({ baseUrl: "", headers: { "X-Cuadrilla-Window": windowId } });
 
 type Schemas = components["schemas"];
 

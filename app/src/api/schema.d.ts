@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["projectEvents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects": {
         parameters: {
             query?: never;
@@ -3562,7 +3578,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAddDrivePoint: {
             /** @enum {string} */
             kind: "add-drive-point";
@@ -3668,6 +3684,12 @@ export interface components {
             kind: "mitigate";
             name: string;
             change: components["schemas"]["MitigationChange"];
+        };
+        PlantCommandMoveDrivePoints: {
+            /** @enum {string} */
+            kind: "move-drive-points";
+            pointIds: string[];
+            lineupId: string;
         };
         PlantCommandPutOnBoard: {
             /** @enum {string} */
@@ -5794,6 +5816,46 @@ export interface operations {
             };
             /** @description Unsupported Media Type */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    projectEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

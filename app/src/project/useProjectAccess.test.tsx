@@ -4,7 +4,8 @@ import { useEffect } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Project, Specification, SpecificationChange } from "../api/client";
 import type { ProjectAccess } from "./ProjectContext";
-import { projectKey, useProjectAccess } from "./useProjectAccess";
+import { projectKey } from "./projectKey";
+import { useProjectAccess } from "./useProjectAccess";
 
 const project = (edit: number, altitudeM: number, undoLabel: string | null = null): Project =>
   ({

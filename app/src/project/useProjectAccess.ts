@@ -15,9 +15,8 @@ import {
 } from "../api/client";
 import type { Outcome } from "../components/draft";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
-
-/** Key of a project among the queries. */
-export const projectKey = (id: string) => ["project", id] as const;
+import { projectKey } from "./projectKey";
+import { useProjectEvents } from "./useProjectEvents";
 
 type Answer<T = Project> = { data?: T; error?: unknown; response: Response };
 
@@ -196,6 +195,8 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
       }),
     [enqueue, conflict, accept, send],
   );
+
+  useProjectEvents(id, setNotice);
 
   const access = useMemo(
     () => ({

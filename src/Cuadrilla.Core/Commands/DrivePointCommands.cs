@@ -60,16 +60,14 @@ public sealed record CopyDrivePoint(string PointId) : PlantCommand
             return null;
         }
 
-        const int longestName = 80;
         var (key, tag) = DrivePointNames.Next(plant);
-        var name = $"{original.Name} copy";
 
         // A copy belongs to no group.
         var copy = original with
         {
             Id = key,
             Tag = tag,
-            Name = name.Length > longestName ? name[..longestName] : name,
+            Name = DrivePointNames.Counted(plant, original.Name),
             Converter = original.Converter is ConverterChoice.OfGroup ? new ConverterChoice.NotChosen() : original.Converter,
         };
         var after = plant.With(AddDrivePoint.Insert(plant.LineupOf(id)!, copy, id));
@@ -77,6 +75,43 @@ public sealed record CopyDrivePoint(string PointId) : PlantCommand
         {
             Scenarios = [.. after.Scenarios.Select(s => s with { States = [.. s.States, .. s.States.Where(x => x.DrivePointId == id).Select(x => x with { DrivePointId = key })] })],
         }, copy);
+    }
+}
+
+/// <summary>Moves drive points to another lineup; those that share a converter, a shaft or a DC bus leave it first.</summary>
+/// <param name="PointIds">Which.</param>
+/// <param name="LineupId">Lineup that they join, at its end.</param>
+public sealed record MoveDrivePoints(IReadOnlyList<string> PointIds, string LineupId) : PlantCommand
+{
+    /// <inheritdoc/>
+    public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        if (plant.Missing(PointIds) is { } missing)
+        {
+            return missing;
+        }
+
+        if (plant.Lineups.FirstOrDefault(l => l.Id == LineupId) is not { } lineup)
+        {
+            return CommandOutcome.Unknown("lineupId", "Lineup", LineupId);
+        }
+
+        List<DrivePoint> moving = [.. PointIds.Distinct(StringComparer.Ordinal).Where(id => plant.LineupOf(id)!.Id != LineupId).Select(id => plant.Point(id)!)];
+        if (moving.Count == 0)
+        {
+            return CommandOutcome.Not("lineupId", $"They stand in {lineup.Tag} already.");
+        }
+
+        var joined = moving.Find(p => plant.DcBusOf(p.Id) is not null || plant.LineupOf(p.Id)!.Arrangements.Any(a => a.PointIds().Contains(p.Id)));
+        if (joined is not null)
+        {
+            return CommandOutcome.Not("pointIds", $"{joined.Tag} is joined with others of its lineup: take it out of its group, shaft, follower or DC bus first.");
+        }
+
+        var ids = moving.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
+        var after = plant with { Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => !ids.Contains(p.Id)), .. l.Id == LineupId ? moving : []] })] };
+        return CommandOutcome.Of(after, $"Move {plant.Tags(ids)} to {lineup.Tag}");
     }
 }
 

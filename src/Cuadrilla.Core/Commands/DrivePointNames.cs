@@ -21,6 +21,26 @@ internal static partial class DrivePointNames
         return (Key(number), Tag(number));
     }
 
+    /// <summary>The name with the next number: pump, pump 2, pump 3.</summary>
+    public static string Counted(PlantSpecification plant, string name)
+    {
+        const int longest = 80;
+        var stem = LastNumber().Replace(name, string.Empty).TrimEnd();
+        if (stem.Length == 0)
+        {
+            stem = name;
+        }
+
+        var names = plant.AllDrivePoints().Select(p => p.Name).ToHashSet(StringComparer.Ordinal);
+        string Numbered(int number)
+        {
+            var end = FormattableString.Invariant($" {number}");
+            return stem[..Math.Min(stem.Length, longest - end.Length)] + end;
+        }
+
+        return Numbered(Enumerable.Range(2, names.Count + 1).First(number => !names.Contains(Numbered(number))));
+    }
+
     private static string Key(int number) => FormattableString.Invariant($"dp-{number:00}");
 
     private static string Tag(int number) => FormattableString.Invariant($"DP-{number:00}");

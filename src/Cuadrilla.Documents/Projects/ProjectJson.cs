@@ -73,6 +73,7 @@ public static class ProjectJson
             (typeof(AddDrivePoint), "add-drive-point"),
             (typeof(CopyDrivePoint), "copy-drive-point"),
             (typeof(RemoveDrivePoints), "remove-drive-points"),
+            (typeof(MoveDrivePoints), "move-drive-points"),
             (typeof(AddLineup), "add-lineup"),
             (typeof(RemoveLineup), "remove-lineup"),
             (typeof(JoinDcBus), "join-dc-bus"),

@@ -44,7 +44,7 @@ internal static class DriveListEndpoints
 {
     public static void MapDriveLists(this IEndpointRouteBuilder app)
     {
-        var group = app.MapGroup("/api/projects/{id}/drive-list").WithTags("Drive list");
+        var group = app.MapGroup("/api/projects/{id}/drive-list").WithTags("Drive list").AddEndpointFilter(EventEndpoints.Tell);
         group.MapPost("/judge", JudgeAsync).WithName("judgeDriveList").Accepts<ListRequest>("application/json").Produces<JudgedListDocument>();
         group.MapPost("/", TakeAsync).WithName("takeDriveList").Accepts<TakeListRequest>("application/json")
             .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);

@@ -14,7 +14,7 @@ internal static class ProjectEndpoints
 {
     public static void MapProjects(this IEndpointRouteBuilder app)
     {
-        var group = app.MapGroup("/api/projects").WithTags("Projects");
+        var group = app.MapGroup("/api/projects").WithTags("Projects").AddEndpointFilter(EventEndpoints.Tell);
         group.MapGet("/", (ProjectStore store) => store.List()).WithName("listProjects");
         group.MapPost("/", CreateAsync).WithName("createProject").Accepts<CreateRequest>("application/json")
             .Produces<ProjectDocument>(StatusCodes.Status201Created);

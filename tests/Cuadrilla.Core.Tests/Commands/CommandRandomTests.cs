@@ -23,6 +23,7 @@ public sealed class CommandRandomTests
     [
         (ids, plant) => new AddDrivePoint(plant.Lineups[0].Id, ids[0]),
         (ids, _) => new CopyDrivePoint(ids[0]),
+        (ids, plant) => new MoveDrivePoints(ids, plant.Lineups[^1].Id),
         (ids, _) => new RemoveDrivePoints(ids),
         (_, _) => new AddLineup(),
         (_, plant) => new RemoveLineup(plant.Lineups[^1].Id),

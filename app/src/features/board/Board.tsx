@@ -7,11 +7,11 @@ import { DcBusBand } from "../lineups/DcBusBand";
 import { useItems } from "../../project/useCatalogue";
 import { useUnits } from "../../fields/useUnits";
 import { useProject } from "../../project/ProjectContext";
-import { BoardCell, cellId } from "./BoardCell";
+import { BoardCell, cellId, type Extend } from "./BoardCell";
 import { cellText } from "./cellText";
 import { ArrangeButtons } from "./ArrangeButtons";
 import { LineupSheet } from "./LineupSheet";
-import { moved, rows, type Row, type Selection } from "./selection";
+import { moved, rows, withColumn, type Row, type Selection } from "./selection";
 import { useBoardActions } from "./useBoardActions";
 import { useCellChecks } from "./useCellChecks";
 
@@ -73,8 +73,6 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
     } else if (event.key === "Enter") {
       event.preventDefault();
       onOpen();
-    } else if (event.key === "Insert") {
-      actions.add();
     } else if (event.key === "Delete") {
       actions.remove();
     } else if (
@@ -128,6 +126,21 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
         >
           Size
         </button>
+        {selection && specification.lineups.length > 1 && (
+          <select
+            className="entry w-28"
+            aria-label="Move the selected drive points to a lineup"
+            value=""
+            onChange={(e) => actions.moveTo(e.target.value)}
+          >
+            <option value="">Move to …</option>
+            {specification.lineups.map((l) => (
+              <option key={l.id} value={l.id}>
+                {l.tag} {l.name}
+              </option>
+            ))}
+          </select>
+        )}
         {selection && <ArrangeButtons selection={selection} actions={actions} />}
       </div>
       {specification.lineups.map((lineup) => (
@@ -179,9 +192,11 @@ function LineupBoard({
     latest.current = { specification, selection, onSelect };
   });
   // One function for ever, so that cells that did not change are not drawn again.
-  const pick = useCallback((point: string, row: Row, extend: boolean) => {
+  const pick = useCallback((point: string, row: Row, extend: Extend) => {
     const { specification: now, selection: was, onSelect: select } = latest.current;
-    if (extend && was) {
+    if (extend === "one" && was) {
+      select(withColumn(was, point, row));
+    } else if (extend === "to" && was) {
       const ids = now.lineups.flatMap((l) => l.drivePoints.map((p) => p.id));
       select(moved(now, { ...was, row }, ids.indexOf(point) - ids.indexOf(was.point), 0, true));
     } else {

@@ -5,6 +5,9 @@ import { VerdictMark } from "../../components/VerdictMark";
 import { usage, verdictWords } from "../../lib/verdict";
 import type { Row } from "./selection";
 
+/** How a click widens the selection: to this column, by this one, or not at all. */
+export type Extend = "to" | "one" | undefined;
+
 interface Props {
   readonly point: string;
   readonly tag: string;
@@ -16,7 +19,7 @@ interface Props {
   readonly before: number | undefined;
   readonly focused: boolean;
   readonly selected: boolean;
-  readonly onPick: (point: string, row: Row, extend: boolean) => void;
+  readonly onPick: (point: string, row: Row, extend: Extend) => void;
 }
 
 /** One cell: the choice in two lines, the tightest margin as a bar, its verdict as a shape. */
@@ -44,7 +47,9 @@ export const BoardCell = memo(function BoardCell({
       aria-selected={selected}
       aria-label={`${tag} ${row}: ${[choice, detail, more, verdict].filter(Boolean).join(", ")}`}
       title={[more && `${detail}: ${more}`, verdict].filter(Boolean).join("\n") || undefined}
-      onClick={(event: MouseEvent) => onPick(point, row, event.shiftKey)}
+      onClick={(event: MouseEvent) =>
+        onPick(point, row, event.shiftKey ? "to" : event.ctrlKey || event.metaKey ? "one" : undefined)
+      }
       className={`block h-[50px] w-full rounded border bg-card px-2 py-1 text-left outline-none ${ring}`}
     >
       <span className="block truncate text-[12.5px] font-semibold leading-4">{choice}</span>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Specification } from "../../api/client";
-import { moved, validSelection, type Selection } from "./selection";
+import { moved, validSelection, withColumn, type Selection } from "./selection";
 
 const plant = {
   lineups: [{ drivePoints: [{ id: "a" }, { id: "b" }] }, { drivePoints: [{ id: "c" }] }],
@@ -30,5 +30,14 @@ describe("walking the board", () => {
     expect(validSelection(plant, at("b", "cable", ["b", "gone"]))).toEqual(at("b", "cable"));
     expect(validSelection(plant, undefined)).toEqual(at("a", "converter"));
     expect(validSelection({ lineups: [] } as unknown as Specification, at("a"))).toBeUndefined();
+  });
+});
+
+describe("columns picked one by one", () => {
+  it("adds one, takes one, keeps one at least", () => {
+    const two = withColumn(at("a"), "c", "motor");
+    expect(two).toEqual(at("c", "motor", ["a", "c"]));
+    expect(withColumn(two, "c", "motor")).toEqual(at("a", "motor", ["a"]));
+    expect(withColumn(at("a"), "a", "load")).toEqual(at("a", "load", ["a"]));
   });
 });

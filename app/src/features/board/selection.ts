@@ -54,3 +54,10 @@ export function moved(
   const anchor = indices.length === 0 ? at : at === Math.min(...indices) ? Math.max(...indices) : Math.min(...indices);
   return { point, row, columns: ids.slice(Math.min(anchor, to), Math.max(anchor, to) + 1) };
 }
+
+/** The selection with one more column, or without one that it has; one at least stays. */
+export function withColumn(from: Selection, point: string, row: Row): Selection {
+  const columns = from.columns.includes(point) ? from.columns.filter((c) => c !== point) : [...from.columns, point];
+  const [first = point] = columns;
+  return { point: columns.includes(point) ? point : first, row, columns: columns.length === 0 ? [point] : columns };
+}

@@ -52,6 +52,7 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
         void edit(`Move ${tag} ${by < 0 ? "left" : "right"}`, (s) => movePoint(s, selection.point, by));
       }
     },
+    moveTo: (lineupId: string) => void run({ kind: "move-drive-points", pointIds, lineupId }),
     remove: () => {
       if (selection) {
         const ids = columnIds(specification);

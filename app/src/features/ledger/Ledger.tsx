@@ -1,4 +1,5 @@
-import type { Check } from "../../api/client";
+import { useState } from "react";
+import type { Check, Specification, Verdict } from "../../api/client";
 import { MarginBar } from "../../components/MarginBar";
 import { VerdictMark } from "../../components/VerdictMark";
 import { useUnits, type Units } from "../../fields/useUnits";
@@ -6,6 +7,8 @@ import { pair } from "../../lib/format";
 import { findPoint } from "../../lib/specification";
 import { checkKey, usage, verdictWords } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
+import type { Selection } from "../board/selection";
+import { stages } from "../shell/stages";
 
 const tiles = 5;
 
@@ -30,26 +33,74 @@ export function kindsOf(checks: readonly Check[]): Kind[] {
 }
 
 /** What wants attention first: danger, what burns or trips, limits of codes, cost; a kind of check a tile. It never leaves. */
-export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) {
+export function Ledger({
+  selection,
+  onOpen,
+}: {
+  readonly selection: Selection | undefined;
+  readonly onOpen: (check: Check) => void;
+}) {
   const { project, before } = useProject();
   const units = useUnits();
   const { assessment, specification } = project;
-  const judged = assessment.checks.filter((c) => c.verdict !== "not-applicable");
+  const [scope, setScope] = useState("all");
+  const judged = assessment.checks.filter(
+    (c) => c.verdict !== "not-applicable" && isIn(scope, c, selection?.point, specification),
+  );
   const shown = kindsOf(judged).slice(0, tiles);
-  const { counts } = assessment;
+  const count = (verdict: Verdict) => judged.filter((c) => c.verdict === verdict).length;
   return (
     <section aria-label="Ledger: the tightest checks" className="flex h-[92px] shrink-0 border-t border-rule bg-panel">
-      <div className="w-[104px] shrink-0 border-r border-rule p-2">
-        <h2 className="text-[15px] font-bold">Tightest</h2>
+      <div className="w-[132px] shrink-0 border-r border-rule p-2">
+        <h2 className="flex items-baseline gap-1 text-[15px] font-bold">
+          Tightest
+          <select
+            className="min-w-0 flex-1 truncate border-b border-rule bg-transparent text-[12px] font-normal text-plum"
+            aria-label="What the ledger looks at"
+            value={scope}
+            onChange={(e) => setScope(e.target.value)}
+          >
+            <option value="all">of all</option>
+            <option value="point">of this drive point</option>
+            <option value="plant">of the plant itself</option>
+            <optgroup label="Stage">
+              {stages
+                .filter((stage) => assessment.checks.some(stage.owns))
+                .map((stage) => (
+                  <option key={stage.key} value={`stage:${stage.key}`}>
+                    {stage.name}
+                  </option>
+                ))}
+            </optgroup>
+            <optgroup label="Scenario that decides">
+              {specification.scenarios.map((x) => (
+                <option key={x.id} value={`scenario:${x.name}`}>
+                  {x.name}
+                </option>
+              ))}
+            </optgroup>
+            <optgroup label="Lineup">
+              {specification.lineups.map((l) => (
+                <option key={l.id} value={`lineup:${l.id}`}>
+                  {l.tag} {l.name}
+                </option>
+              ))}
+            </optgroup>
+          </select>
+        </h2>
         <p className="text-[12px] leading-4 text-soft">
-          of {judged.length} checks:
+          {judged.length} checks:
           <br />
-          {counts.fails} fail, {counts.tight} tight
+          {count("fails")} fail, {count("tight")} tight
           <br />
-          {counts.needsData} need data
+          {count("needs-data")} need data
         </p>
       </div>
-      {shown.length === 0 && <p className="p-3 text-soft">No checks yet: add a drive point.</p>}
+      {shown.length === 0 && (
+        <p className="p-3 text-soft">
+          {scope === "all" ? "No checks yet: add a drive point." : "Nothing is judged there."}
+        </p>
+      )}
       {shown.map(({ worst: check, alike }) => {
         const was = before?.checks.find((c) => checkKey(c) === checkKey(check));
         const point = findPoint(specification, check.drivePointId);
@@ -84,6 +135,27 @@ export function Ledger({ onOpen }: { readonly onOpen: (check: Check) => void }) 
       })}
     </section>
   );
+}
+
+/** Whether a check belongs to what the ledger looks at. */
+export function isIn(scope: string, check: Check, point: string | undefined, specification: Specification): boolean {
+  const [kind, of = ""] = scope.split(/:(.*)/s);
+  switch (kind) {
+    case "point":
+      return check.drivePointId === point;
+    case "plant":
+      return check.drivePointId === "";
+    case "stage":
+      return stages.find((s) => s.key === of)?.owns(check) ?? false;
+    case "scenario":
+      return check.scenario === of;
+    case "lineup":
+      return (
+        specification.lineups.find((l) => l.id === of)?.drivePoints.some((p) => p.id === check.drivePointId) ?? false
+      );
+    default:
+      return true;
+  }
 }
 
 /** Figure and limit in one line. */

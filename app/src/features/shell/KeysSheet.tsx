@@ -2,10 +2,11 @@ import { Sheet } from "../../components/Sheet";
 
 const keys: readonly (readonly [string, string])[] = [
   ["↑ ↓ ← →", "walk the cells of the board; Home and End go to the ends"],
-  ["Shift ← →", "select several columns; a choice then applies to all"],
+  ["Shift ← →", "select several columns; a choice then applies to all; Ctrl and a click adds or takes one"],
+  ["+ −", "in the field: larger, smaller; Enter goes to the cell"],
   ["Enter", "open the cell on the bench; Escape comes back"],
   ["letters, digits", "in a motor or converter cell: search its candidates"],
-  ["1 … 8", "go to a stage (with Alt from a motor or converter cell or an entry)"],
+  ["0 … 9", "go to a stage (with Alt from a motor or converter cell or an entry)"],
   ["Alt ← →", "move the drive point"],
   ["Insert / Delete", "add / remove a drive point"],
   ["Ctrl D", "copy the drive point"],

@@ -13,7 +13,8 @@ import { Bench } from "../bench/Bench";
 import { Ledger } from "../ledger/Ledger";
 import { ConflictSheet } from "../../project/ConflictSheet";
 import { ProjectContext, SavingContext, useProject } from "../../project/ProjectContext";
-import { projectKey, useProjectAccess } from "../../project/useProjectAccess";
+import { projectKey } from "../../project/projectKey";
+import { useProjectAccess } from "../../project/useProjectAccess";
 import { Palette } from "./Palette";
 import { Rail } from "./Rail";
 import { stages, type Stage, type View } from "./stages";
@@ -25,6 +26,7 @@ const KeysSheet = lazy(async () => ({ default: (await import("./KeysSheet")).Key
 const PlantPage = lazy(async () => ({ default: (await import("../plant/PlantPage")).PlantPage }));
 const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/HarmonicsPage")).HarmonicsPage }));
 const EnergyPage = lazy(async () => ({ default: (await import("../energy/EnergyPage")).EnergyPage }));
+const FieldPage = lazy(async () => ({ default: (await import("../field/FieldPage")).FieldPage }));
 const ListPage = lazy(async () => ({ default: (await import("../list/ListPage")).ListPage }));
 const SheetsPage = lazy(async () => ({ default: (await import("../sheets/SheetsPage")).SheetsPage }));
 const HistoryPage = lazy(async () => ({ default: (await import("../history/HistoryPage")).HistoryPage }));
@@ -67,6 +69,18 @@ function Opened({ project }: { readonly project: Project }) {
   );
 }
 
+// A large board takes some frames to be there after another page.
+function focusWhenThere(id: string, frames = 90): void {
+  requestAnimationFrame(() => {
+    const element = document.getElementById(id);
+    if (element) {
+      element.focus();
+    } else if (frames > 0) {
+      focusWhenThere(id, frames - 1);
+    }
+  });
+}
+
 const Workplace = memo(function Workplace() {
   const { project, undo, redo, notice, dismiss, conflict } = useProject();
   const units = useUnits();
@@ -89,7 +103,7 @@ const Workplace = memo(function Workplace() {
     (next: Selection) => {
       go("board");
       setWanted(next);
-      requestAnimationFrame(() => document.getElementById(cellId(next.point, next.row))?.focus());
+      focusWhenThere(cellId(next.point, next.row));
     },
     [go],
   );
@@ -129,6 +143,11 @@ const Workplace = memo(function Workplace() {
       } else if (command && event.key.toLowerCase() === "d" && !typing) {
         event.preventDefault();
         actions.copy();
+      } else if (event.key === "Insert" && view === "board" && !typing) {
+        event.preventDefault();
+        actions.add();
+      } else if (event.key === "Escape" && !typing && !event.defaultPrevented && selection) {
+        toCell(selection);
       } else if (!command && !event.defaultPrevented && (event.altKey || !typing)) {
         const stage = stages.find((s) => s.key === event.key);
         if (stage) {
@@ -173,6 +192,7 @@ const Workplace = memo(function Workplace() {
             {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
             {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
             {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
+            {view === "field" && <FieldPage selection={selection} onSelect={setWanted} onCell={toCell} />}
             {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
             {view === "sheets" && <SheetsPage />}
             {view === "history" && <HistoryPage />}
@@ -186,7 +206,7 @@ const Workplace = memo(function Workplace() {
           />
         )}
       </div>
-      <Ledger onOpen={openCheck} />
+      <Ledger selection={selection} onOpen={openCheck} />
       {notice && (
         <div
           role="alert"

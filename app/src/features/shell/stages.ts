@@ -3,7 +3,7 @@ import { worst } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 
 /** What stands in the middle. */
-export type View = "board" | "plant" | "list" | "harmonics" | "energy" | "sheets" | "history";
+export type View = "board" | "plant" | "list" | "field" | "harmonics" | "energy" | "sheets" | "history";
 
 /** A stage of the work: either a page of its own or a band of the board. */
 export interface Stage {
@@ -28,9 +28,10 @@ export const stages: readonly Stage[] = [
   },
   { key: "5", name: "Harmonics", view: "harmonics", owns: (c) => c.id.startsWith("harmonics.") },
   { key: "6", name: "Energy", view: "energy", owns: (c) => c.id.startsWith("energy.") },
-  { key: "l", name: "List", view: "list", owns: () => false },
   { key: "7", name: "Sheets", view: "sheets", owns: () => false },
   { key: "8", name: "History", view: "history", owns: () => false },
+  { key: "9", name: "List", view: "list", owns: () => false },
+  { key: "0", name: "Field", view: "field", owns: () => false },
 ];
 
 /** What is open in a stage: the verdict that matters most and how many checks share it. */

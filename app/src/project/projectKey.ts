@@ -1,0 +1,2 @@
+/** Key of a project among the queries. */
+export const projectKey = (id: string) => ["project", id] as const;
