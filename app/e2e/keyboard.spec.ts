@@ -100,3 +100,16 @@ test("the focus is where the next key is wanted after each action, and keys in a
   await page.keyboard.press("Escape");
   await expect(page.getByRole("button", { name: "Mitigation workbench" })).toBeFocused();
 });
+
+test("the palette leads to a setting by its name", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("discount");
+  await page.keyboard.press("Enter");
+  await expect(page.getByLabel("Discount rate", { exact: true })).toBeFocused();
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("drive list xlsx");
+  const download = page.waitForEvent("download");
+  await page.keyboard.press("Enter");
+  expect((await download).suggestedFilename()).toMatch(/\.xlsx$/);
+});

@@ -142,6 +142,8 @@ test("sheet, lists and project file leave the program and the file comes back", 
 test("a stale edit in a second window is refused, offered again and merged", async ({ page, context, request }) => {
   const id = await importDemo(request);
   const other = await context.newPage();
+  // A window that has not heard of the other yet.
+  await other.route("**/events", (route) => route.abort());
   await open(page, id, "/plant");
   await open(other, id, "/plant");
   await page.getByLabel("Highest ambient temperature").fill("41");

@@ -1,3 +1,5 @@
+import { useEffect } from "react";
+import { useSearchParams } from "react-router";
 import type { CheckKey } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import { n } from "../../lib/format";
@@ -11,25 +13,11 @@ import { BusTable, TransformerTable } from "./BusTables";
 import { useBusNames } from "./columns";
 import { ActiveFilterTable } from "./ActiveFilterTable";
 import { BankTable, LinkTable, LoadTable } from "./LinkAndLoadTables";
+import { focusEntry } from "./focusEntry";
 import { LineDiagram } from "./LineDiagram";
 import { SiteEntry } from "./SiteEntry";
 import { SourceEntry } from "./SourceEntry";
 import { ScenarioGrid } from "./ScenarioGrid";
-
-// The row that an element of the diagram stands for, or the field of that name.
-function focusEntry(target: string): void {
-  const row = document.querySelector<HTMLElement>(`main tr[data-element="${CSS.escape(target)}"] .entry`);
-  if (row) {
-    row.focus();
-    return;
-  }
-  for (const candidate of document.querySelectorAll("main label")) {
-    if (candidate.textContent === target && candidate instanceof HTMLLabelElement) {
-      candidate.control?.focus();
-      return;
-    }
-  }
-}
 
 /** Source, transformer, bus, site, tariff, scenarios and the limits in force. */
 export function PlantPage({
@@ -40,6 +28,22 @@ export function PlantPage({
   readonly onCell: (selection: Selection) => void;
 }) {
   const { project, edit } = useProject();
+  const [search, setSearch] = useSearchParams();
+  const wanted = search.get("entry");
+  // The table of limits comes with the catalogue, a moment later.
+  useEffect(() => {
+    if (wanted === null) {
+      return;
+    }
+    let tries = 20;
+    const timer = setInterval(() => {
+      if (focusEntry(wanted) || --tries === 0) {
+        clearInterval(timer);
+        setSearch({}, { replace: true });
+      }
+    }, 50);
+    return () => clearInterval(timer);
+  }, [wanted, setSearch]);
   const s = project.specification;
   const supply = project.assessment.supply;
   const coupling = supply?.buses.find((b) => b.busId === s.pcc.busId);

@@ -6,6 +6,8 @@ import { VerdictMark } from "../../components/VerdictMark";
 import { checkKey, verdictWords } from "../../lib/verdict";
 import { rows, type Selection } from "../board/selection";
 import { useProject } from "../../project/ProjectContext";
+import { named } from "./named";
+import { Documents, Settings } from "./Settings";
 import { stages, type Stage } from "./stages";
 
 /** An entry of the palette. */
@@ -24,32 +26,21 @@ const also: Readonly<Record<string, string[]>> = {
   History: ["edits", "labels", "versions", "compare"],
 };
 
-/** Every word that is typed begins a word of the name or of what else it is called; what begins with all of it comes first. */
-export function named(value: string, search: string, keywords: readonly string[] = []): number {
-  const typed = search.toLowerCase().trim();
-  const words = [value, ...keywords]
-    .join(" ")
-    .toLowerCase()
-    .split(/[\s:,()]+/);
-  if (!typed.split(/\s+/).every((t) => words.some((w) => w.startsWith(t)))) {
-    return 0;
-  }
-  const name = value.toLowerCase();
-  return name === typed ? 1 : name.startsWith(typed) ? 0.9 : 0.5;
-}
-
 /** Everything that can be found or done, by typing. */
 export function Palette({
   onClose,
   onStage,
   onCell,
   onCheck,
+  onSetting,
   actions,
 }: {
   readonly onClose: () => void;
   readonly onStage: (stage: Stage) => void;
   readonly onCell: (selection: Selection) => void;
   readonly onCheck: (check: Check) => void;
+  /** Leads to the entry of that name on the plant page. */
+  readonly onSetting: (name: string) => void;
   readonly actions: readonly Action[];
 }) {
   const { project, undo, redo } = useProject();
@@ -72,7 +63,7 @@ export function Palette({
         <Command.Input
           autoFocus
           className="entry mb-2"
-          placeholder="A drive point, a stage, an action, a check"
+          placeholder="A drive point, a stage, an action, a setting, a document, a check"
           value={typed}
           onValueChange={setTyped}
         />
@@ -107,6 +98,8 @@ export function Palette({
                 )),
               )}
           </Command.Group>
+          <Settings typed={typed} item={item} onSetting={(name) => run(() => onSetting(name))()} />
+          <Documents item={item} onDone={onClose} />
           {checks.length > 0 && (
             <Command.Group heading="Checks">
               {checks.map((c) => (

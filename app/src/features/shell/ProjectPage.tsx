@@ -238,6 +238,7 @@ const Workplace = memo(function Workplace() {
             onStage={onStage}
             onCell={toCell}
             onCheck={openCheck}
+            onSetting={(name) => void navigate(`/plants/${project.id}/plant?entry=${encodeURIComponent(name)}`)}
             actions={[
               { name: "Add drive point", run: actions.add },
               { name: "Copy drive point", run: actions.copy },

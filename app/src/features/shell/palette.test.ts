@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { named } from "./Palette";
+import { named } from "./named";
 
 describe("palette", () => {
   it("finds by beginnings of words, never by scattered letters", () => {
