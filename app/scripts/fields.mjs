@@ -50,7 +50,9 @@ export const fields = ${JSON.stringify(table)} as const satisfies FieldTable;
 );
 
 // Units, from the file that the server reads too.
-const units = JSON.parse(readFileSync(new URL("../../src/Cuadrilla.Documents/Units/units.json", import.meta.url), "utf8"));
+const units = JSON.parse(
+  readFileSync(new URL("../../src/Cuadrilla.Documents/Units/units.json", import.meta.url), "utf8"),
+);
 writeFileSync(
   new URL("../src/fields/unitTable.ts", import.meta.url),
   `// Generated from the server's table of units by scripts/fields.mjs; not edited by hand.
