@@ -76,7 +76,8 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
     public string? UnitIn(string head)
     {
         ArgumentNullException.ThrowIfNull(head);
-        var words = Regex.Matches(head, @"[\(\[]\s*([^\)\]]+?)\s*[\)\]]").Select(m => m.Groups[1].Value).Concat([head.Split([' ', ',', '/'], StringSplitOptions.RemoveEmptyEntries).LastOrDefault() ?? string.Empty, head]);
+        var words = Regex.Matches(head, @"[\(\[]\s*([^\)\]]+?)\s*[\)\]]").Select(m => m.Groups[1].Value)
+            .Concat([head.Split([' ', ',', '_'], StringSplitOptions.RemoveEmptyEntries).LastOrDefault() ?? string.Empty, head]);
         return words.Select(w => w.Trim().ToLowerInvariant()).FirstOrDefault(w => Quantity.Accepts.ContainsKey(w) || (Kept == "mm²" && w == "awg"));
     }
 

@@ -26,6 +26,7 @@ internal sealed record ListedLoad(
     private const double StartS = 10;
     private const double Breakaway = 150;
     private const double GearEfficiency = 0.95;
+    private const double LeastSpeed = 0.5;
 
     /// <summary>The load; one of the same kind keeps what the list does not say.</summary>
     /// <param name="before">The load that stands.</param>
@@ -41,7 +42,7 @@ internal sealed record ListedLoad(
                 : new PumpLoad(NewFluid(StaticHeadM.IsKnown ? 0 : PumpStatic, StaticHeadM.IsKnown ? string.Empty : "30 %", assumed), HeadM, 1000) { StaticHeadM = HeadM.IsKnown ? StaticHeadM : Given.Unknown },
             "constant-torque" => before is ConstantTorqueLoad torque
                 ? torque with { TorqueNm = Or(Torque(), torque.TorqueNm), RatedSpeedRpm = Or(Rpm, torque.RatedSpeedRpm), Train = Train(torque.Train), Duty = Hours.IsKnown ? Year() : torque.Duty }
-                : new ConstantTorqueLoad(NewTrain(assumed), Year(), Torque(), MachineRpm(assumed), Breakaway, 0.5),
+                : new ConstantTorqueLoad(NewTrain(assumed), Year(), Torque(), MachineRpm(assumed), Breakaway, LeastSpeed),
             "high-inertia" => before is HighInertiaLoad heavy
                 ? heavy with { RunningTorqueNm = Or(Torque(), heavy.RunningTorqueNm), RatedSpeedRpm = Or(Rpm, heavy.RatedSpeedRpm), Train = Train(heavy.Train), Duty = Hours.IsKnown ? Year() : heavy.Duty }
                 : new HighInertiaLoad(NewTrain(assumed), Year(), Torque(), MachineRpm(assumed), Breakaway),
@@ -83,6 +84,12 @@ internal sealed record ListedLoad(
         }
 
         assumed.Add("125 % pressure or head at no flow");
+        assumed.Add($"{Text.N(StartS)} s to start");
+        if (Kind == "pump")
+        {
+            assumed.Add("water, 1000 kg/m³");
+        }
+
         return new FluidMachine(
             FlowM3PerS, Efficiency, MachineRpm(assumed), staticFraction, ShutOff, Given.Unknown, StartS, Year(), PresentControl.NotStated, new ParallelPath.Own(), []) { RatedShaftKw = ShaftKw };
     }
@@ -108,6 +115,12 @@ internal sealed record ListedLoad(
 
     private DriveTrain NewTrain(List<string> assumed)
     {
+        assumed.Add($"breakaway {Text.N(Breakaway)} %, {Text.N(StartS)} s to start");
+        if (Kind == "constant-torque")
+        {
+            assumed.Add($"never slower than {Text.N(100 * LeastSpeed)} % for long");
+        }
+
         // A machine far slower than its motor has a gear between.
         var between = Rpm.IsKnown && Rpm.Value > 0 ? MotorRpm / Rpm.Value : 1;
         if (!Gear.IsKnown && between > 1.3)

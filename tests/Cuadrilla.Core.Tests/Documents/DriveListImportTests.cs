@@ -67,6 +67,27 @@ public sealed class DriveListImportTests
         Assert.Equal(RowOutcome.New, rows[1].Judged.Outcome);
     }
 
+    // The unit of the head counts, whatever the project's: a flow of 100 m³/h is not one of 100 gpm.
+    [Theory]
+    [InlineData("Flow m3/h", 100 / 3600.0)]
+    [InlineData("Flow_l/s", 0.1)]
+    [InlineData("Flow (m³/h)", 100 / 3600.0)]
+    [InlineData("Flow, gpm", 100 * 6.30901964e-5)]
+    [InlineData("Flow", 100 * 6.30901964e-5)]
+    public void The_unit_of_a_head_goes_before_the_projects(string head, double m3PerS)
+    {
+        var pump = Assert.IsType<PumpLoad>(Judge(WaterWorks, ["Tag", "Type", head], ["T", "pump", "100"])[0].Row!.Load);
+        Assert.Equal(m3PerS, pump.Common.RatedFlowM3PerS.Value, 1e-9);
+    }
+
+    [Fact]
+    public void Nothing_is_assumed_without_being_said()
+    {
+        var assumed = Judge(WaterWorks, ["Tag", "Type", "Shaft power kW"], ["T", "mixer", "5"])[0].Judged.Assumed;
+        Assert.Contains("breakaway 150 %, 10 s to start", assumed);
+        Assert.Contains("never slower than 50 % for long", assumed);
+    }
+
     [Fact]
     public void A_tag_twice_is_refused_the_second_time_and_an_empty_row_is_nothing()
     {
