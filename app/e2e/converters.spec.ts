@@ -45,14 +45,14 @@ test("the hoist gives its energy back through another front end", async ({ page,
   }
   await expect(cell(page, "DP-05", "converter")).toContainText("active front end");
   await expect(checks.getByRole("button", { name: /Braking energy/ })).not.toContainText("Fails");
-  await page.getByRole("tab", { name: "Line current" }).click();
+  await page.getByRole("tab", { name: "Power" }).click();
   await expect(bench.getByText("catalogue data")).toBeVisible();
 });
 
 test("every way of stopping stands on one time axis with the voltage of the link", async ({ page, request }) => {
   await open(page, await importDemo(request));
   await cell(page, "DP-01", "converter").click();
-  await page.getByRole("tab", { name: "Start, stop" }).click();
+  await page.getByRole("tab", { name: "Time" }).click();
   const stopping = page.getByRole("region", { name: "Stopping" });
   await expect(stopping.getByRole("row", { name: /losses only/ })).toContainText(" s");
   await expect(stopping.getByRole("row", { name: /back to the line/ })).toContainText("one way only");

@@ -93,7 +93,7 @@ test("the focus is where the next key is wanted after each action, and keys in a
   await expect(page.getByRole("main")).toBeFocused();
   await pressed("Remove kiln burners and heating");
   await expect(page.getByRole("button", { name: "Remove air compressor" })).toBeFocused();
-  await page.keyboard.press("Alt+5");
+  await page.keyboard.press("Alt+6");
   await expect(page.getByRole("heading", { name: "Harmonics of the plant" })).toBeVisible();
   await pressed("Mitigation workbench");
   await expect(page.getByRole("dialog")).toBeVisible();

@@ -8,7 +8,7 @@ test("the ball mill sticks on its soft starter, the laboratory shows why, a high
   await open(page, await importDemo(request));
   await cell(page, "DP-04", "converter").click();
   const bench = page.locator("#bench");
-  await page.getByRole("tab", { name: "Start, stop" }).click();
+  await page.getByRole("tab", { name: "Time" }).click();
   const chosen = bench.getByRole("row", { name: /soft starter/ });
   await expect(chosen).toContainText("sticks, 0 rpm");
   await expect(bench.getByRole("row", { name: /across the line/ })).toContainText(" s");
@@ -23,7 +23,7 @@ test("the ball mill sticks on its soft starter, the laboratory shows why, a high
   await expect(bench.getByRole("alert")).toContainText("100 to 1000");
   await page.getByLabel("Current limit").fill("600");
   await page.getByLabel("Current limit").press("Enter");
-  await page.getByRole("tab", { name: "Start, stop" }).click();
+  await page.getByRole("tab", { name: "Time" }).click();
   await expect(chosen).not.toContainText("sticks");
   await expect(bench.getByRole("button", { name: /Start reaches speed/ })).not.toContainText("Fails");
 });

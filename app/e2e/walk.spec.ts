@@ -86,14 +86,14 @@ test("the bench shows torque, line current, losses and cost, and each figure's r
   await cell(page, "DP-01", "converter").click();
   await expect(page.getByRole("figure", { name: "Torque over speed" })).toBeVisible();
   await expect(page.getByText("air at converter 43 °C")).toBeVisible();
-  await page.getByRole("tab", { name: "Line current" }).click();
+  await page.getByRole("tab", { name: "Power" }).click();
   await expect(page.getByRole("figure", { name: "Spectrum" })).toBeVisible();
   await page.getByRole("button", { name: /THDi/ }).click();
   const dialog = page.getByRole("dialog");
   await expect(dialog).toContainText("THDi = 100·√(ΣI_h²)/I_1");
   await expect(dialog).toContainText("link capacitance");
   await page.keyboard.press("Escape");
-  await page.getByRole("tab", { name: "Losses" }).click();
+  await page.getByRole("tab", { name: "Power" }).click();
   await expect(page.getByRole("row", { name: /Motor cable/ })).toBeVisible();
   await page.getByRole("tab", { name: "Cost" }).click();
   await expect(page.getByText(/As today: outlet damper/)).toBeVisible();

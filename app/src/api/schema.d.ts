@@ -4327,7 +4327,7 @@ export interface components {
             insideDelta: boolean;
             /**
              * Stop ramp
-             * @description Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop.
+             * @description Voltage falls over this time, against water hammer; 0: coasting. See the stop on the page Time.
              */
             stopRampS: number;
         };

@@ -2743,7 +2743,7 @@ export const fields = {
     },
     stopRampS: {
       name: "Stop ramp",
-      help: "Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop.",
+      help: "Voltage falls over this time, against water hammer; 0: coasting. See the stop on the page Time.",
       kind: "number",
       unit: "s",
       min: 0,

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Tabs } from "radix-ui";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from "react";
 import { api, type Bench as BenchData, type CheckKey } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
 import { findPoint } from "../../lib/specification";
@@ -12,8 +12,7 @@ import type { Reasoned } from "./ReasonSheet";
 
 const StartingTab = lazy(async () => ({ default: (await import("../starting/StartingTab")).StartingTab }));
 const FitTab = lazy(async () => ({ default: (await import("./FitTab")).FitTab }));
-const LineTab = lazy(async () => ({ default: (await import("./LineTab")).LineTab }));
-const LossTab = lazy(async () => ({ default: (await import("./LossTab")).LossTab }));
+const PowerTab = lazy(async () => ({ default: (await import("./PowerTab")).PowerTab }));
 const CostTab = lazy(async () => ({ default: (await import("./CostTab")).CostTab }));
 const CandidatesTab = lazy(async () => ({ default: (await import("./CandidatesTab")).CandidatesTab }));
 const ReasonSheet = lazy(async () => ({ default: (await import("./ReasonSheet")).ReasonSheet }));
@@ -21,16 +20,15 @@ const ReasonSheet = lazy(async () => ({ default: (await import("./ReasonSheet"))
 const tabs = {
   entry: "Entries",
   fit: "Fit",
-  line: "Line current",
-  loss: "Losses",
+  power: "Power",
+  time: "Time",
   cost: "Cost",
-  starting: "Start, stop",
   candidates: "Candidates",
 } as const;
 type Tab = keyof typeof tabs;
 
 const firstTab: Readonly<Record<Row, Tab>> = {
-  supply: "line",
+  supply: "power",
   converter: "fit",
   cable: "entry",
   motor: "fit",
@@ -65,18 +63,38 @@ export function Bench({
       return data;
     },
   });
-  if (!point) {
-    return null;
-  }
   const available = (Object.keys(tabs) as Tab[]).filter(
     (t) => t !== "candidates" || row === "motor" || row === "converter",
   );
   const tab = chosen?.row === row && available.includes(chosen.tab) ? chosen.tab : firstTab[row];
+  const list = useRef<HTMLDivElement>(null);
+  const openPage = useEffectEvent((index: number) => {
+    const page = available[index];
+    if (page) {
+      setChosen({ row, tab: page });
+      requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>("[role=tab]")[index]?.focus());
+    }
+  });
+  useEffect(() => {
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      // AltGr counts as both keys and types a letter.
+      const isPage = event.ctrlKey && event.altKey && !event.getModifierState("AltGraph");
+      if (isPage && event.code.startsWith("Digit")) {
+        event.preventDefault();
+        openPage(Number(event.code.slice(5)) - 1);
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+  if (!point) {
+    return null;
+  }
   return (
     <aside
       id="bench"
       aria-label="Bench"
-      className="w-[372px] shrink-0 overflow-y-auto border-l border-rule bg-panel p-3"
+      className="h-full overflow-y-auto bg-panel p-3"
       onKeyDown={(event) => {
         if (event.key === "Escape" && !event.defaultPrevented) {
           onLeave();
@@ -87,7 +105,7 @@ export function Bench({
         {point.tag} {point.name} · {row}
       </h2>
       <Tabs.Root value={tab} onValueChange={(value) => setChosen({ row, tab: value as Tab })}>
-        <Tabs.List aria-label="Bench pages" className="mt-1 flex flex-wrap gap-x-2.5 border-b border-rule">
+        <Tabs.List ref={list} aria-label="Bench pages" className="mt-1 flex flex-wrap gap-x-3 border-b border-rule">
           {available.map((t) => (
             <Tabs.Trigger
               key={t}
@@ -114,12 +132,11 @@ export function Bench({
                   retry={() => void bench.refetch()}
                 />
               )}
-              {tab === "starting" && <StartingTab point={id} />}
+              {tab === "time" && <StartingTab point={id} />}
               {bench.data && tab === "fit" && (
                 <FitTab bench={bench.data} row={row} skipBands={point.skipBands} onFigure={setFigure} />
               )}
-              {bench.data && tab === "line" && <LineTab bench={bench.data} onFigure={setFigure} />}
-              {bench.data && tab === "loss" && <LossTab bench={bench.data} onFigure={setFigure} />}
+              {bench.data && tab === "power" && <PowerTab bench={bench.data} onFigure={setFigure} />}
               {bench.data && tab === "cost" && (
                 <CostTab bench={bench.data} currency={project.specification.tariff.currency} onFigure={setFigure} />
               )}

@@ -2,7 +2,7 @@ import type { Bench } from "../../api/client";
 import { plum, soft } from "../../charts/axes";
 import { Chart } from "../../charts/Chart";
 import { n } from "../../lib/format";
-import { FigureList, Missing } from "./FigureList";
+import { FigureList } from "./FigureList";
 import { PowerTriangle } from "./PowerTriangle";
 import type { Reasoned } from "./ReasonSheet";
 
@@ -19,11 +19,7 @@ export function LineTab({
 }) {
   const line = bench.lineCurrent;
   if (!line) {
-    return (
-      <Missing
-        names={bench.missing.length > 0 ? bench.missing : ["fault level of the source, or a scenario in which it runs"]}
-      />
-    );
+    return null;
   }
   if (line.unsettled) {
     return (

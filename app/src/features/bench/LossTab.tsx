@@ -1,6 +1,5 @@
 import type { Bench } from "../../api/client";
 import { n } from "../../lib/format";
-import { Missing } from "./FigureList";
 import { LossFlow, linkColours } from "./LossFlow";
 import type { Reasoned } from "./ReasonSheet";
 
@@ -16,17 +15,14 @@ export function LossTab({
   const first = chain[0];
   const last = chain.at(-1);
   if (!first || !last) {
-    return (
-      <Missing
-        names={bench.missing.length > 0 ? bench.missing : ["fault level of the source, or a scenario in which it runs"]}
-      />
-    );
+    return null;
   }
   const total = first.inputW - last.outputW;
   const year = new Map(lossYear?.links.map((l) => [l.id, l.kwh]));
   const yearSum = [...year.values()].reduce((sum, v) => sum + v, 0);
   return (
     <>
+      <h3 className="mt-3 font-semibold">Losses from transformer to shaft</h3>
       <figure aria-label="Losses from transformer to shaft">
         <LossFlow chain={chain} />
       </figure>

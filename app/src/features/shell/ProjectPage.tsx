@@ -10,6 +10,7 @@ import { rows, validSelection, type Row, type Selection } from "../board/selecti
 import { useBoardActions } from "../board/useBoardActions";
 import { UnitsContext, unitsOf, useUnits } from "../../fields/useUnits";
 import { Bench } from "../bench/Bench";
+import { Beside } from "../bench/Beside";
 import { Ledger } from "../ledger/Ledger";
 import { ConflictSheet } from "../../project/ConflictSheet";
 import { ProjectContext, SavingContext, useProject } from "../../project/ProjectContext";
@@ -17,7 +18,7 @@ import { projectKey } from "../../project/projectKey";
 import { useProjectAccess } from "../../project/useProjectAccess";
 import { Palette } from "./Palette";
 import { Rail } from "./Rail";
-import { stages, type Stage, type View } from "./stages";
+import { stageOf, stages, type Stage, type View } from "./stages";
 import { TopBar } from "./TopBar";
 
 // What a key press opens is in the first script: the keys typed after it must find it there.
@@ -70,13 +71,13 @@ function Opened({ project }: { readonly project: Project }) {
 }
 
 // A large board takes some frames to be there after another page.
-function focusWhenThere(id: string, frames = 90): void {
+function focusWhenThere(selector: string, frames = 90): void {
   requestAnimationFrame(() => {
-    const element = document.getElementById(id);
+    const element = document.querySelector<HTMLElement>(selector);
     if (element) {
       element.focus();
     } else if (frames > 0) {
-      focusWhenThere(id, frames - 1);
+      focusWhenThere(selector, frames - 1);
     }
   });
 }
@@ -91,6 +92,7 @@ const Workplace = memo(function Workplace() {
   const [search, setSearch] = useState<string>();
   const [sheet, setSheet] = useState<"palette" | "keys">();
   const [reason, setReason] = useState<CheckKey>();
+  const [isBenchOpen, setBenchOpen] = useState(false);
   const main = useRef<HTMLElement>(null);
   const selection = validSelection(project.specification, wanted);
   const actions = useBoardActions(selection, setWanted);
@@ -103,10 +105,14 @@ const Workplace = memo(function Workplace() {
     (next: Selection) => {
       go("board");
       setWanted(next);
-      focusWhenThere(cellId(next.point, next.row));
+      focusWhenThere(`#${CSS.escape(cellId(next.point, next.row))}`);
     },
     [go],
   );
+  const openBench = useCallback(() => {
+    setBenchOpen(true);
+    focusWhenThere("#bench [role=tab][aria-selected=true]");
+  }, []);
   const onStage = useCallback(
     (stage: Stage) => {
       if (stage.row && selection) {
@@ -149,7 +155,7 @@ const Workplace = memo(function Workplace() {
       } else if (event.key === "Escape" && !typing && !event.defaultPrevented && selection) {
         toCell(selection);
       } else if (!command && !event.defaultPrevented && (event.altKey || !typing)) {
-        const stage = stages.find((s) => s.key === event.key);
+        const stage = stageOf(event);
         if (stage) {
           event.preventDefault();
           onStage(stage);
@@ -174,37 +180,48 @@ const Workplace = memo(function Workplace() {
       ? (stages.find((s) => s.row === selection?.row)?.key ?? "")
       : (stages.find((s) => s.view === view)?.key ?? "");
   return (
-    <div className="flex h-full min-w-[1100px] flex-col">
+    <div className="flex h-full min-w-[720px] flex-col overflow-clip">
       <TopBar onPalette={() => setSheet("palette")} onHelp={() => setSheet("keys")} />
       <div className="flex min-h-0 flex-1">
         <Rail current={stageKey} onStage={onStage} />
-        <main ref={main} className="min-w-0 flex-1 overflow-auto outline-none" tabIndex={-1}>
-          <Suspense fallback={<Loading what="page" />}>
-            {view === "board" && (
-              <Board
+        <Beside
+          bench={
+            selection &&
+            view === "board" && (
+              <Bench
                 selection={selection}
-                onSelect={setWanted}
-                onSearch={setSearch}
                 onReason={setReason}
-                onOpen={() => document.querySelector<HTMLElement>("#bench [role=tab][aria-selected=true]")?.focus()}
+                onLeave={() => {
+                  setBenchOpen(false);
+                  document.getElementById(cellId(selection.point, selection.row))?.focus();
+                }}
               />
-            )}
-            {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
-            {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
-            {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
-            {view === "field" && <FieldPage selection={selection} onSelect={setWanted} onCell={toCell} />}
-            {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
-            {view === "sheets" && <SheetsPage />}
-            {view === "history" && <HistoryPage />}
-          </Suspense>
-        </main>
-        {selection && view === "board" && (
-          <Bench
-            selection={selection}
-            onReason={setReason}
-            onLeave={() => document.getElementById(cellId(selection.point, selection.row))?.focus()}
-          />
-        )}
+            )
+          }
+          isOpen={isBenchOpen}
+          onOpen={setBenchOpen}
+        >
+          <main ref={main} className="h-full min-w-0 overflow-auto outline-none" tabIndex={-1}>
+            <Suspense fallback={<Loading what="page" />}>
+              {view === "board" && (
+                <Board
+                  selection={selection}
+                  onSelect={setWanted}
+                  onSearch={setSearch}
+                  onReason={setReason}
+                  onOpen={openBench}
+                />
+              )}
+              {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
+              {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
+              {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
+              {view === "field" && <FieldPage selection={selection} onSelect={setWanted} onCell={toCell} />}
+              {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
+              {view === "sheets" && <SheetsPage />}
+              {view === "history" && <HistoryPage />}
+            </Suspense>
+          </main>
+        </Beside>
       </div>
       <Ledger selection={selection} onOpen={openCheck} />
       {notice && (

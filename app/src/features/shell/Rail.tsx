@@ -9,14 +9,18 @@ export function Rail({ current, onStage }: { readonly current: string; readonly 
   return (
     <nav aria-label="Stages of the work" className="w-[148px] shrink-0 border-r border-rule py-2">
       <ol>
-        {stages.map((stage) => {
+        {stages.map((stage, i) => {
           const open = openIn(stage, project.assessment.checks);
           const calm = open === undefined || open.verdict === "holds";
           return (
-            <li key={stage.key}>
+            <li
+              key={stage.key}
+              className={stage.isLower && !stages[i - 1]?.isLower ? "mt-2 border-t border-rule pt-2" : undefined}
+            >
               <button
                 type="button"
                 aria-current={current === stage.key ? "page" : undefined}
+                aria-keyshortcuts={`Alt+${stage.key}`}
                 onClick={() => onStage(stage)}
                 className={`flex w-full items-center gap-2 border-l-4 px-2 py-1.5 text-left ${current === stage.key ? "border-plum bg-plum-wash" : "border-transparent"}`}
               >

@@ -7,32 +7,48 @@ export type View = "board" | "plant" | "list" | "field" | "harmonics" | "energy"
 
 /** A stage of the work: either a page of its own or a band of the board. */
 export interface Stage {
+  /** A digit jumps there outside cells that search, with Alt everywhere; a letter only with Alt. */
   readonly key: string;
   readonly name: string;
   readonly view: View;
   readonly row?: Row;
   readonly owns: (check: Check) => boolean;
+  /** Below the rule: what is made of the work rather than a stage of it. */
+  readonly isLower?: boolean;
 }
 
-/** Stages in the order of the work. */
+const begins =
+  (...families: readonly string[]) =>
+  (check: Check) =>
+    families.some((family) => check.id.startsWith(`${family}.`));
+const nothing = () => false;
+
+/** Stages in the order of the work; 7 and 8 are kept for interference and cabinets. */
 export const stages: readonly Stage[] = [
-  { key: "1", name: "Plant", view: "plant", owns: (c) => c.id.startsWith("supply.") },
-  { key: "2", name: "Loads", view: "board", row: "load", owns: () => false },
-  { key: "3", name: "Motors", view: "board", row: "motor", owns: (c) => c.id.startsWith("motor.") },
+  { key: "1", name: "Plant", view: "plant", owns: begins("supply") },
+  { key: "2", name: "Loads", view: "board", row: "load", owns: nothing },
+  { key: "3", name: "Motors", view: "board", row: "motor", owns: begins("motor") },
   {
     key: "4",
     name: "Converters",
     view: "board",
     row: "converter",
-    owns: (c) => /^(converter|starter|lineup|group|share|brake|follower|parallel)\./.test(c.id),
+    owns: begins("converter", "starter", "lineup", "group", "share", "brake", "follower", "parallel"),
   },
-  { key: "5", name: "Harmonics", view: "harmonics", owns: (c) => c.id.startsWith("harmonics.") },
-  { key: "6", name: "Energy", view: "energy", owns: (c) => c.id.startsWith("energy.") },
-  { key: "7", name: "Sheets", view: "sheets", owns: () => false },
-  { key: "8", name: "History", view: "history", owns: () => false },
-  { key: "9", name: "List", view: "list", owns: () => false },
-  { key: "0", name: "Field", view: "field", owns: () => false },
+  { key: "5", name: "Cables", view: "board", row: "cable", owns: begins("cable") },
+  { key: "6", name: "Harmonics", view: "harmonics", owns: begins("harmonics") },
+  { key: "9", name: "Energy", view: "energy", owns: begins("energy") },
+  { key: "0", name: "Field", view: "field", owns: nothing },
+  { key: "L", name: "List", view: "list", owns: nothing, isLower: true },
+  { key: "S", name: "Sheets", view: "sheets", owns: nothing, isLower: true },
+  { key: "H", name: "History", view: "history", owns: nothing, isLower: true },
 ];
+
+/** The stage a key press leads to. The place of the key counts with Alt: what it types differs by keyboard. */
+export function stageOf(event: Pick<KeyboardEvent, "key" | "code" | "altKey">): Stage | undefined {
+  const key = event.altKey ? event.code.replace(/^(Digit|Numpad|Key)/, "") : event.key;
+  return stages.find((stage) => stage.key === key && (event.altKey || !stage.isLower));
+}
 
 /** What is open in a stage: the verdict that matters most and how many checks share it. */
 export function openIn(stage: Stage, checks: readonly Check[]): { verdict: Verdict; count: number } | undefined {

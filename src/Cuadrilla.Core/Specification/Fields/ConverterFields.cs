@@ -42,7 +42,7 @@ internal static class ConverterFields
             Number(nameof(SoftStarterSettings.CurrentLimitPct), "Current limit", 100, 1000, "% of the motor's set current", "Of the motor’s set current, not of the starter’s rating.", hint: true),
             Number(nameof(SoftStarterSettings.KickPct), "Kick-start voltage", 0, 100, "% voltage", "Voltage of a short pulse that breaks a stuck machine loose; 0: none."),
             Number(nameof(SoftStarterSettings.KickS), "Kick-start time", 0, 2, "s", "Length of that pulse."),
-            Number(nameof(SoftStarterSettings.StopRampS), "Stop ramp", 0, 120, "s", "Voltage falls over this time, against water hammer; 0: coasting. See the stop under Start, stop.", hint: true),
+            Number(nameof(SoftStarterSettings.StopRampS), "Stop ramp", 0, 120, "s", "Voltage falls over this time, against water hammer; 0: coasting. See the stop on the page Time.", hint: true),
             Choice(nameof(SoftStarterSettings.Mode), "Start mode", "What the soft starter raises.",
                 (SoftStartMode.VoltageRamp, "voltage ramp"), (SoftStartMode.CurrentRamp, "current ramp"), (SoftStartMode.CurrentLimit, "current limit at once")),
             Switch(nameof(SoftStarterSettings.InsideDelta), "Inside-delta connection", "Whether the soft starter stands in the delta, with six conductors to the motor.")),
