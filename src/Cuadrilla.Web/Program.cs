@@ -15,6 +15,7 @@ using Cuadrilla.Web.Lineups;
 using Cuadrilla.Web.Lists;
 using Cuadrilla.Web.Projects;
 using Cuadrilla.Web.Tables;
+using Cuadrilla.Web.Templates;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.Options;
 
@@ -46,6 +47,8 @@ builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IOptions<ServerOptions>>().Value.Data, "cuadrilla.db")));
 builder.Services.AddSingleton(services =>
     new ProjectStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
+builder.Services.AddSingleton(services =>
+    new TemplateStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
 builder.Services.AddScoped<ProjectReader>();
 builder.Services.AddSingleton<ProjectEvents>();
 
@@ -72,6 +75,7 @@ api.MapExports();
 api.MapCalculations();
 api.MapTables();
 api.MapDriveLists();
+api.MapTemplates();
 api.MapEvents();
 app.Map("/api/{**rest}", ApiFallback.Answer);
 AppFiles.Map(app);

@@ -708,6 +708,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listTemplates"];
+        put?: never;
+        post: operations["keepTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getTemplate"];
+        put?: never;
+        post?: never;
+        delete: operations["removeTemplate"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2306,6 +2338,12 @@ export interface components {
             assumed: string[];
             changes: string[];
         };
+        KeepTemplateRequest: {
+            projectId: string;
+            pointId: string;
+            name: string;
+            who: string;
+        };
         LadderRung: {
             name: string;
             /** Format: double */
@@ -3578,7 +3616,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAddDrivePoint: {
             /** @enum {string} */
             kind: "add-drive-point";
@@ -3594,6 +3632,17 @@ export interface components {
             /** @enum {string} */
             kind: "add-holding-brake";
             pointId: string;
+        };
+        PlantCommandAddLike: {
+            /** @enum {string} */
+            kind: "add-like";
+            original: components["schemas"]["DrivePoint"];
+            motors: components["schemas"]["OwnMotor"][];
+            converters: components["schemas"]["OwnConverter"][];
+            lineupId: string;
+            afterId: string;
+            /** Format: int32 */
+            count: number;
         };
         PlantCommandAddLineup: {
             /** @enum {string} */
@@ -4757,6 +4806,17 @@ export interface components {
             drivenWhileOff: string;
             /** Format: double */
             paybackYears: null | number;
+        };
+        TemplateContent: {
+            original: components["schemas"]["DrivePoint"];
+            motors: components["schemas"]["OwnMotor"][];
+            converters: components["schemas"]["OwnConverter"][];
+        };
+        TemplateDocument: {
+            id: string;
+            name: string;
+            atUtc: string;
+            who: string;
         };
         TorqueAtSpeed: {
             /** Format: double */
@@ -7330,6 +7390,182 @@ export interface operations {
             };
             /** @description Unsupported Media Type */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    listTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateDocument"][];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    keepTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepTemplateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateDocument"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateContent"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    removeTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -19,6 +19,9 @@ export function Sheet({
   const [opener] = useState(() => document.activeElement);
   const giveBack = (event: Event) => {
     event.preventDefault();
+    if (document.activeElement !== null && document.activeElement !== document.body) {
+      return; // What the sheet did has put it where work goes on.
+    }
     const back = opener?.isConnected && opener !== document.body ? opener : document.querySelector("main");
     (back as HTMLElement | null)?.focus();
   };

@@ -74,6 +74,7 @@ public static class ProjectJson
             (typeof(CopyDrivePoint), "copy-drive-point"),
             (typeof(RemoveDrivePoints), "remove-drive-points"),
             (typeof(MoveDrivePoints), "move-drive-points"),
+            (typeof(AddLike), "add-like"),
             (typeof(AddLineup), "add-lineup"),
             (typeof(RemoveLineup), "remove-lineup"),
             (typeof(JoinDcBus), "join-dc-bus"),

@@ -159,7 +159,8 @@ internal static class ProjectEndpoints
         _ => throw new InvalidOperationException("Unknown outcome."),
     };
 
-    private static void RequireWords(string pointer, string name, string value, int max)
+    /// <summary>Refuses words that are absent or too long.</summary>
+    public static void RequireWords(string pointer, string name, string value, int max)
     {
         if (value.Length is 0 || value.Length > max)
         {

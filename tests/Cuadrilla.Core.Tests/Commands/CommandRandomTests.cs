@@ -24,6 +24,8 @@ public sealed class CommandRandomTests
         (ids, plant) => new AddDrivePoint(plant.Lineups[0].Id, ids[0]),
         (ids, _) => new CopyDrivePoint(ids[0]),
         (ids, plant) => new MoveDrivePoints(ids, plant.Lineups[^1].Id),
+        (ids, plant) => new AddLike(
+            plant.AllDrivePoints().FirstOrDefault(p => p.Id == ids[0]) ?? plant.AllDrivePoints().First(), plant.Motors, plant.Converters, plant.Lineups[^1].Id, ids[^1], ids.Length),
         (ids, _) => new RemoveDrivePoints(ids),
         (_, _) => new AddLineup(),
         (_, plant) => new RemoveLineup(plant.Lineups[^1].Id),

@@ -3,6 +3,7 @@ import type { CheckKey, DrivePoint } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
+import { findPoint } from "../../lib/specification";
 import type { Row } from "../board/selection";
 import { CatalogueConverterEntry } from "./CatalogueConverterEntry";
 import { LinkDrawing } from "./LinkDrawing";
@@ -30,8 +31,20 @@ export function EntryTab({
 }) {
   const one = usePointEdit([point.id]);
   const all = usePointEdit(columns);
+  // Entries of a load belong to its kind.
+  const { project } = useProject();
+  const alike = columns.filter((id) => findPoint(project.specification, id)?.load.kind === point.load.kind);
+  const loads = usePointEdit(alike);
+  const applies = row === "load" ? alike : columns;
   return (
     <>
+      {columns.length > 1 && (
+        <p className="text-[12px] text-plum">
+          Applies to {applies.map((id) => findPoint(project.specification, id)?.tag).join(", ")}
+          {applies.length < columns.length && ": the selected loads of this kind"}
+          {row === "load" && "; tag and name to one."}
+        </p>
+      )}
       {row === "load" && (
         <>
           <Entries
@@ -40,7 +53,7 @@ export function EntryTab({
             keys={["tag", "name"]}
             change={(part, what) => one(what, (p) => ({ ...p, ...part }))}
           />
-          <LoadEntry point={point} edit={one} />
+          <LoadEntry point={point} edit={loads} editKind={all} />
         </>
       )}
       {row === "supply" && <FeederEntry point={point} edit={all} />}

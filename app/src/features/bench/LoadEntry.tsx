@@ -11,7 +11,17 @@ import { MechanicalEntry } from "./loads/MechanicalEntry";
 import type { PointEdit } from "./usePointEdit";
 
 /** What the machine is and how it works over the year. */
-export function LoadEntry({ point, edit }: { readonly point: DrivePoint; readonly edit: PointEdit }) {
+export function LoadEntry({
+  point,
+  edit,
+  editKind,
+}: {
+  readonly point: DrivePoint;
+  /** An edit of the loads of this kind. */
+  readonly edit: PointEdit;
+  /** An edit of every load that takes another kind. */
+  readonly editKind: PointEdit;
+}) {
   const { load } = point;
   return (
     <>
@@ -19,7 +29,7 @@ export function LoadEntry({ point, edit }: { readonly point: DrivePoint; readonl
         label="Machine"
         value={load.kind}
         choices={kindNames}
-        onCommit={(kind) => edit("kind of load", (p) => ({ ...p, load: ofKind(kind, p.load) }))}
+        onCommit={(kind) => editKind("kind of load", (p) => ({ ...p, load: ofKind(kind, p.load) }))}
       />
       {(load.kind === "fan" || load.kind === "pump") && <FluidEntry load={load} edit={edit} />}
       {"train" in load && <MechanicalEntry load={load} edit={edit} />}

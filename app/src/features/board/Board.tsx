@@ -14,6 +14,7 @@ import { LineupSheet } from "./LineupSheet";
 import { moved, rows, withColumn, type Row, type Selection } from "./selection";
 import { useBoardActions } from "./useBoardActions";
 import { useCellChecks } from "./useCellChecks";
+import { useRubberBand } from "./useRubberBand";
 
 const DcBusSheet = lazy(async () => ({ default: (await import("../lineups/DcBusSheet")).DcBusSheet }));
 const ArrangementSheet = lazy(async () => ({
@@ -30,16 +31,18 @@ interface Props {
   readonly onOpen: () => void;
   readonly onSearch: (first: string) => void;
   readonly onReason: (check: CheckKey) => void;
+  readonly onTemplates: () => void;
 }
 
 /** Lineups as busbars, drive points as columns, bands in the direction of power. */
-export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props) {
+export function Board({ selection, onSelect, onOpen, onSearch, onReason, onTemplates }: Props) {
   const { project } = useProject();
   const { specification } = project;
   const actions = useBoardActions(selection, onSelect);
   const frame = useRef<HTMLDivElement>(null);
   const [opened, setOpened] = useState<Opened>();
   const close = () => setOpened(undefined);
+  const band = useRubberBand(onSelect);
 
   // Focus follows the selection, but only while the board has it: a click in the bench must not be robbed.
   useEffect(() => {
@@ -88,7 +91,18 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
   };
 
   return (
-    <div ref={frame} onKeyDown={onKeyDown} className="min-w-0 p-3">
+    <div ref={frame} onKeyDown={onKeyDown} onPointerDown={band.onPointerDown} className="min-h-full min-w-0 p-3">
+      {band.box && (
+        <div
+          className="pointer-events-none fixed z-30 border border-plum bg-plum/10"
+          style={{
+            left: band.box.left,
+            top: band.box.top,
+            width: band.box.right - band.box.left,
+            height: band.box.bottom - band.box.top,
+          }}
+        />
+      )}
       <div className="mb-1 flex flex-wrap items-center gap-1.5">
         <button type="button" className="button" onClick={actions.add}>
           Add drive point
@@ -141,6 +155,9 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason }: Props
             ))}
           </select>
         )}
+        <button type="button" className="button" onClick={onTemplates}>
+          Templates
+        </button>
         {selection && <ArrangeButtons selection={selection} actions={actions} />}
       </div>
       {specification.lineups.map((lineup) => (

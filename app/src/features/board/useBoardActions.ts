@@ -8,11 +8,12 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
   const { specification } = project;
   const row = selection?.row ?? "load";
   const pointIds = [...(selection?.columns ?? [])];
-  const select = (id: string | undefined) => {
-    if (id !== undefined) {
-      onSelect({ point: id, row, columns: [id] });
+  const selectAll = ([first, ...others]: readonly (string | undefined)[]) => {
+    if (first !== undefined) {
+      onSelect({ point: first, row, columns: [first, ...others.filter((id) => id !== undefined)] });
     }
   };
+  const select = (id: string | undefined) => selectAll([id]);
   return {
     joinOnDcBus: () => void run({ kind: "join-dc-bus", pointIds }),
     joinGroup: () => void run({ kind: "join-group", pointIds }),
@@ -43,7 +44,9 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
     },
     copy: () => {
       if (selection) {
-        void run({ kind: "copy-drive-point", pointId: selection.point }).then(([id]) => select(id));
+        void run(...pointIds.map((pointId) => ({ kind: "copy-drive-point" as const, pointId }))).then((ids) =>
+          selectAll(ids),
+        );
       }
     },
     move: (by: number) => {

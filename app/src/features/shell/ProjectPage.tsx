@@ -24,6 +24,7 @@ import { TopBar } from "./TopBar";
 // What a key press opens is in the first script: the keys typed after it must find it there.
 const ReasonSheet = lazy(async () => ({ default: (await import("../bench/ReasonSheet")).ReasonSheet }));
 const KeysSheet = lazy(async () => ({ default: (await import("./KeysSheet")).KeysSheet }));
+const TemplatesSheet = lazy(async () => ({ default: (await import("../templates/TemplatesSheet")).TemplatesSheet }));
 const PlantPage = lazy(async () => ({ default: (await import("../plant/PlantPage")).PlantPage }));
 const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/HarmonicsPage")).HarmonicsPage }));
 const EnergyPage = lazy(async () => ({ default: (await import("../energy/EnergyPage")).EnergyPage }));
@@ -90,7 +91,7 @@ const Workplace = memo(function Workplace() {
   const navigate = useNavigate();
   const [wanted, setWanted] = useState<Selection>();
   const [search, setSearch] = useState<string>();
-  const [sheet, setSheet] = useState<"palette" | "keys">();
+  const [sheet, setSheet] = useState<"palette" | "keys" | "templates">();
   const [reason, setReason] = useState<CheckKey>();
   const [isBenchOpen, setBenchOpen] = useState(false);
   const main = useRef<HTMLElement>(null);
@@ -210,6 +211,7 @@ const Workplace = memo(function Workplace() {
                   onSearch={setSearch}
                   onReason={setReason}
                   onOpen={openBench}
+                  onTemplates={() => setSheet("templates")}
                 />
               )}
               {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
@@ -262,10 +264,14 @@ const Workplace = memo(function Workplace() {
               { name: "Remove drive point", run: actions.remove },
               { name: "Size the selected drive points", run: actions.sizeSelected },
               { name: "Size all drive points", run: actions.sizeAll },
+              { name: "Templates of drive points", run: () => setSheet("templates") },
               { name: "Import a drive list", run: () => void navigate(`/plants/${project.id}/list?import`) },
               { name: "Show keys", run: () => setSheet("keys") },
             ]}
           />
+        )}
+        {sheet === "templates" && (
+          <TemplatesSheet selection={selection} onSelect={toCell} onClose={() => setSheet(undefined)} />
         )}
         {sheet === "keys" && <KeysSheet onClose={() => setSheet(undefined)} />}
         {conflict && <ConflictSheet />}
