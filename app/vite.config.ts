@@ -6,5 +6,5 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   html: { cspNonce: "__CSP_NONCE__" },
   build: { outDir: "../.build/app", emptyOutDir: true, assetsInlineLimit: 0, target: "es2023" },
-  server: { proxy: { "/api": "http://127.0.0.1:5080" } },
+  server: { fs: { allow: [".."] }, proxy: { "/api": "http://127.0.0.1:5080" } },
 });

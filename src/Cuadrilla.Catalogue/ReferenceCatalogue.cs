@@ -29,6 +29,7 @@ public static class ReferenceCatalogue
         ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
         Regions = DataFile.Read<RegionFile>("regions.json").Regions,
+        UsualEntries = DataFile.Read<UsualEntryFile>("usual-entries.json").Values,
         UsualSupplies = DataFile.Read<SupplyFile>("usual-supplies.json").Supplies,
         Compatibility = CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")),
     };
@@ -42,6 +43,8 @@ public static class ReferenceCatalogue
     internal sealed record DefaultsFile(string Edition, IReadOnlyList<DefaultValue> Values);
 
     internal sealed record FilterFile(string Source, string Edition, IReadOnlyList<OutputFilterItem> Filters);
+
+    internal sealed record UsualEntryFile(string Source, string Edition, IReadOnlyList<UsualValue> Values);
 
     internal sealed record SupplyFile(string Source, string Edition, IReadOnlyList<UsualSupply> Supplies);
 

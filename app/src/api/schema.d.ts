@@ -964,6 +964,7 @@ export interface components {
         BenchDocument: {
             drivePointId: string;
             missing: string[];
+            usual: components["schemas"]["UsualValue"][];
             torque: null | components["schemas"]["TorqueCurves"];
             system: null | components["schemas"]["SystemCurves"];
             winder: components["schemas"]["AtDiameter"][];
@@ -3616,7 +3617,13 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommandAcceptUsual: {
+            /** @enum {string} */
+            kind: "accept-usual";
+            pointIds: string[];
+            keys: string[];
+        };
         PlantCommandAddDrivePoint: {
             /** @enum {string} */
             kind: "add-drive-point";
@@ -4939,6 +4946,14 @@ export interface components {
             /** Format: double */
             energyPerKwh: number;
             region: string;
+        };
+        UsualValue: {
+            key: string;
+            name: string;
+            /** Format: double */
+            value: number;
+            unit: string;
+            why: string;
         };
         VanePoint: {
             /**

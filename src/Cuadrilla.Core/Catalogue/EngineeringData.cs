@@ -57,6 +57,9 @@ public sealed record EngineeringData
     /// <summary>Supplies to start a plant from, the first where none is named.</summary>
     public required IReadOnlyList<UsualSupply> UsualSupplies { get; init; }
 
+    /// <summary>Values that are proposed for open entries of a drive point.</summary>
+    public required IReadOnlyList<UsualValue> UsualEntries { get; init; }
+
     /// <summary>Levels of harmonic voltage inside plants.</summary>
     public required CompatibilityLevels Compatibility { get; init; }
 }

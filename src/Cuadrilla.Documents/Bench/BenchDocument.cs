@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Specification;
@@ -13,6 +14,7 @@ namespace Cuadrilla.Documents.Bench;
 public sealed record BenchDocument(
     string DrivePointId,
     IReadOnlyList<string> Missing,
+    IReadOnlyList<UsualValue> Usual,
     TorqueCurves? Torque,
     SystemCurves? System,
     IReadOnlyList<AtDiameter> Winder,
@@ -61,6 +63,7 @@ public sealed record BenchDocument(
         return new BenchDocument(
             point.Id,
             [.. study.Model.Missing()],
+            UsualEntries.For(point, assessor.Data, plant.Source.FrequencyHz),
             TorqueCurves.Of(study.Model),
             SystemCurves.Of(study.Model),
             LoadPictures.Winder(study.Model),

@@ -75,6 +75,7 @@ public static class ProjectJson
             (typeof(RemoveDrivePoints), "remove-drive-points"),
             (typeof(MoveDrivePoints), "move-drive-points"),
             (typeof(AddLike), "add-like"),
+            (typeof(AcceptUsual), "accept-usual"),
             (typeof(AddLineup), "add-lineup"),
             (typeof(RemoveLineup), "remove-lineup"),
             (typeof(JoinDcBus), "join-dc-bus"),

@@ -55,6 +55,7 @@ public sealed class CommandRandomTests
                     .Select(p => new DriveListRow(p.Tag, "changed", string.Empty, new UnspecifiedLoad(), 7.5, Given.Unknown, string.Empty, ListedFeed.AcrossTheLine, 40, Given.Unknown)),
             ],
             false),
+        (ids, _) => new AcceptUsual(ids, []),
         (ids, _) => new UseUnits((UnitSystem)(ids.Length % 2)),
         (ids, _) => new UseRegion(Data.Regions[ids.Length % Data.Regions.Count].Key),
         (ids, plant) => new Mitigate("all at once", new MitigationChange(

@@ -9,6 +9,7 @@ import { useProject } from "../../project/ProjectContext";
 import { CellChecks } from "./CellChecks";
 import { EntryTab } from "./EntryTab";
 import type { Reasoned } from "./ReasonSheet";
+import { UsualBox } from "./UsualBox";
 
 const StartingTab = lazy(async () => ({ default: (await import("../starting/StartingTab")).StartingTab }));
 const FitTab = lazy(async () => ({ default: (await import("./FitTab")).FitTab }));
@@ -117,6 +118,9 @@ export function Bench({
           ))}
         </Tabs.List>
         <Tabs.Content value={tab} className="pt-2">
+          {bench.data && (tab === "entry" || tab === "fit") && (
+            <UsualBox key={`usual-${id}`} usual={bench.data.usual} columns={selection.columns} />
+          )}
           {tab === "entry" ? (
             <EntryTab key={id} point={point} row={row} columns={selection.columns} onReason={onReason} />
           ) : (

@@ -24,7 +24,7 @@ export function FigureList({
           <button
             type="button"
             className="flex w-full justify-between gap-2 py-1 text-left hover:bg-plum-wash"
-            onClick={() => onFigure({ title: f.name, reason: f.reason })}
+            onClick={() => onFigure({ title: f.name, reason: f.reason, figure: f.id })}
           >
             <span>{f.name}</span>
             <span className="whitespace-nowrap font-mono">

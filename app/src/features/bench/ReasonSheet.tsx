@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense, useState } from "react";
 import { api, type Reason, type CheckKey } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
@@ -7,10 +8,14 @@ import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { checkKey } from "../../lib/verdict";
 import { figureText } from "../ledger/Ledger";
+import { methodOf } from "../methods/methods";
 import { useProject } from "../../project/ProjectContext";
 
+const MethodSheet = lazy(async () => ({ default: (await import("../methods/MethodSheet")).MethodSheet }));
+
 /** Something whose reason can be opened. */
-export type Reasoned = { readonly title: string; readonly reason: Reason } | { readonly check: CheckKey };
+export type Reasoned =
+  { readonly title: string; readonly reason: Reason; readonly figure?: string } | { readonly check: CheckKey };
 
 /** Why a figure is what it is: formula, numbers, source, inputs. */
 export function ReasonSheet({ subject, onClose }: { readonly subject: Reasoned; readonly onClose: () => void }) {
@@ -19,6 +24,7 @@ export function ReasonSheet({ subject, onClose }: { readonly subject: Reasoned; 
   ) : (
     <Sheet title={subject.title} onClose={onClose}>
       <ReasonBody reason={subject.reason} />
+      <MethodButton of={subject.figure ?? ""} />
     </Sheet>
   );
 }
@@ -55,12 +61,30 @@ function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly 
           {check.data.scenario && <p className="text-soft">Scenario: {check.data.scenario}</p>}
           {check.data.relief && <p className="mt-1">{units.sentence(check.data.relief)}</p>}
           {check.data.reason && <ReasonBody reason={check.data.reason} />}
+          <MethodButton of={check.data.id} />
           <p className="mt-2 text-[12px] text-soft">
             Check <span className="font-mono">{check.data.id}</span>
           </p>
         </>
       )}
     </Sheet>
+  );
+}
+
+function MethodButton({ of }: { readonly of: string }) {
+  const [isOpen, setOpen] = useState(false);
+  const method = methodOf(of);
+  return (
+    method && (
+      <>
+        <button type="button" className="button mt-3" onClick={() => setOpen(true)}>
+          Method: {method.name}
+        </button>
+        <Suspense fallback={null}>
+          {isOpen && <MethodSheet first={method.key} onClose={() => setOpen(false)} />}
+        </Suspense>
+      </>
+    )
   );
 }
 

@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import type { DrivePoint } from "../../api/client";
 import { CellQuantity } from "../../components/CellFields";
 import type { Outcome } from "../../components/draft";
@@ -18,14 +19,12 @@ export function SkipBandEntry({
     <section aria-label="Skipped speeds" className="my-2">
       <div className="flex items-center justify-between">
         <span className="text-soft">Skipped speeds, rpm</span>
-        <button
-          type="button"
-          className="button"
-          disabled={bands.length >= 4}
+        <Button
+          why={bands.length >= 4 && "There are four bands, the most that there can be."}
           onClick={() => void onChange([...bands, { fromRpm: 500, toRpm: 550 }])}
         >
           Add band
-        </button>
+        </Button>
       </div>
       {bands.map((b, i) => (
         <div key={i} className="mt-1 flex items-center gap-2">

@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import type { PlantCommand } from "../../api/client";
 import { usePossible } from "../../project/usePossible";
 import type { Selection } from "./selection";
@@ -28,24 +29,21 @@ export function ArrangeButtons({
   return (
     <>
       <span className="text-soft">join:</span>
-      <button type="button" className="button" disabled={why[0] !== ""} title={why[0]} onClick={actions.joinOnDcBus}>
+      <Button why={why[0]} onClick={actions.joinOnDcBus}>
         Common DC bus
-      </button>
-      <button type="button" className="button" disabled={why[1] !== ""} title={why[1]} onClick={actions.joinGroup}>
+      </Button>
+      <Button why={why[1]} onClick={actions.joinGroup}>
         One converter
-      </button>
-      <button type="button" className="button" disabled={why[2] !== ""} title={why[2]} onClick={actions.joinShaft}>
+      </Button>
+      <Button why={why[2]} onClick={actions.joinShaft}>
         Shared shaft
-      </button>
-      <button
-        type="button"
-        className="button"
-        disabled={why[3] !== ""}
-        title={columns.length === 2 ? why[3] : "A leader and one follower are needed."}
+      </Button>
+      <Button
+        why={columns.length === 2 ? why[3] : "A leader and one follower are needed."}
         onClick={actions.joinFollower}
       >
         Ratio
-      </button>
+      </Button>
       <span className="text-plum">{columns.length} columns selected: a choice applies to all</span>
     </>
   );

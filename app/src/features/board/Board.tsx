@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import type { CheckKey, Lineup } from "../../api/client";
 import { Empty } from "../../components/States";
@@ -107,39 +108,25 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason, onTempl
         <button type="button" className="button" onClick={actions.add}>
           Add drive point
         </button>
-        <button type="button" className="button" disabled={!selection} onClick={actions.copy}>
+        <Button why={!selection && "No drive point is chosen."} onClick={actions.copy}>
           Copy
-        </button>
-        <button
-          type="button"
-          className="button"
-          disabled={!selection}
-          onClick={() => actions.move(-1)}
-          aria-label="Move left"
-        >
+        </Button>
+        <Button why={!selection && "No drive point is chosen."} onClick={() => actions.move(-1)} aria-label="Move left">
           ←
-        </button>
-        <button
-          type="button"
-          className="button"
-          disabled={!selection}
-          onClick={() => actions.move(1)}
-          aria-label="Move right"
-        >
+        </Button>
+        <Button why={!selection && "No drive point is chosen."} onClick={() => actions.move(1)} aria-label="Move right">
           →
-        </button>
-        <button type="button" className="button" disabled={!selection} onClick={actions.remove}>
+        </Button>
+        <Button why={!selection && "No drive point is chosen."} onClick={actions.remove}>
           Remove
-        </button>
-        <button
-          type="button"
-          className="button"
-          disabled={!selection}
+        </Button>
+        <Button
+          why={!selection && "No drive point is chosen."}
           title="The best motor and converter that fit at each selected drive point, at the lowest life-cycle cost"
           onClick={actions.sizeSelected}
         >
           Size
-        </button>
+        </Button>
         {selection && specification.lineups.length > 1 && (
           <select
             className="entry w-28"

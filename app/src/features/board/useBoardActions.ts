@@ -29,6 +29,9 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
         void run({ kind: "join-follower", leaderId, followerId });
       }
     },
+    size: (ids: readonly string[]) => void run({ kind: "size-best", pointIds: [...ids], part: "both" }),
+    assumeSelected: () => void run({ kind: "accept-usual", pointIds, keys: [] }),
+    assumeAll: () => void run({ kind: "accept-usual", pointIds: columnIds(specification), keys: [] }),
     sizeSelected: () => void run({ kind: "size-best", pointIds, part: "both" }),
     sizeAll: () => void run({ kind: "size-best", pointIds: columnIds(specification), part: "both" }),
     addLineup: () => void run({ kind: "add-lineup" }),

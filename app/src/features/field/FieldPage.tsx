@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import type { Verdict } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
@@ -94,24 +95,16 @@ export function FieldPage({
           </button>
         ))}
         <span className="ml-auto flex items-center gap-1 text-soft">
-          <button
-            type="button"
-            className="button"
-            aria-label="Smaller"
-            disabled={zoom === 0}
-            onClick={() => zoomBy(-1)}
-          >
+          <Button aria-label="Smaller" why={zoom === 0 && "This is the smallest."} onClick={() => zoomBy(-1)}>
             −
-          </button>
-          <button
-            type="button"
-            className="button"
+          </Button>
+          <Button
             aria-label="Larger"
-            disabled={zoom === sizes.length - 1}
+            why={zoom === sizes.length - 1 && "This is the largest."}
             onClick={() => zoomBy(1)}
           >
             +
-          </button>
+          </Button>
           {ids.length} drive points; top to bottom: {rows.join(", ")}
         </span>
       </div>

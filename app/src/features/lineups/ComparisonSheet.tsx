@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import { useState } from "react";
 import { api, type LineupComparison } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
@@ -33,17 +34,19 @@ export function ComparisonSheet({ id, onClose }: { readonly id: string; readonly
             onChange={(e) => setName(e.target.value)}
           />
         </label>
-        <button
-          type="button"
-          className="button"
-          disabled={name.trim() === "" || lineup.setAside.length >= 3}
+        <Button
+          why={
+            lineup.setAside.length >= 3
+              ? "Three ways are set aside, the most that there can be."
+              : name.trim() === "" && "Name the way first."
+          }
           onClick={() => {
             void run({ kind: "set-way-aside", lineupId: id, name: name.trim() });
             setName("");
           }}
         >
           Set aside
-        </button>
+        </Button>
         <span className="text-[12px] text-soft">The board then changes one of them; the other waits here.</span>
       </div>
       {lineup.reason !== "" && (
@@ -211,9 +214,9 @@ function Table({
             {ways.map((w) => (
               <td key={w.variantId}>
                 <span className="flex flex-wrap gap-1">
-                  <button type="button" className="button" disabled={!reasonGiven} onClick={() => onAdopt(w)}>
+                  <Button why={!reasonGiven && "Give the reason above first."} onClick={() => onAdopt(w)}>
                     Adopt {w.name}
-                  </button>
+                  </Button>
                   {w.variantId !== "" && (
                     <>
                       <button type="button" className="button" onClick={() => onExchange(w)}>

@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
@@ -170,11 +171,9 @@ function Judged({
         </p>
       )}
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        <button
-          type="button"
-          className="button button-main"
-          disabled={good.length === 0 || taking.isPending}
-          title={good.length === 0 ? "No row says anything new." : undefined}
+        <Button
+          isMain
+          why={good.length === 0 ? "No row says anything new." : taking.isPending ? "They are being taken." : ""}
           onClick={() => taking.mutate()}
         >
           {taking.isPending
@@ -182,7 +181,7 @@ function Judged({
             : bad.length === 0
               ? `Take ${good.length} ${good.length === 1 ? "row" : "rows"}`
               : `Take the ${good.length} good ${good.length === 1 ? "row" : "rows"}`}
-        </button>
+        </Button>
         <label className="flex items-center gap-1.5">
           <input type="checkbox" className="accent-plum" checked={sized} onChange={(e) => setSized(e.target.checked)} />
           choose the best motor and converter where the list names none

@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import { useState, type ReactNode } from "react";
 import type { Outcome } from "../../components/draft";
 import { readCsv, type CsvTable } from "../../lib/csv";
@@ -105,10 +106,9 @@ export function ListEntry<K extends string, T>({
           </p>
         ))}
       <div className="mt-3 flex gap-2">
-        <button
-          type="button"
-          className="button button-main"
-          disabled={good.length === 0}
+        <Button
+          isMain
+          why={good.length === 0 && "No row is good yet: choose a file, and the columns that are asked."}
           onClick={() => void onTake(good).then(setProblem)}
         >
           {bad.length === 0
@@ -116,7 +116,7 @@ export function ListEntry<K extends string, T>({
             : good.length === 1
               ? "Take the good row"
               : `Take the ${good.length} good rows`}
-        </button>
+        </Button>
         <button type="button" className="button" onClick={onCancel}>
           {bad.length === 0 ? "Leave it" : "Take none"}
         </button>

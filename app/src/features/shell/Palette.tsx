@@ -7,7 +7,7 @@ import { checkKey, verdictWords } from "../../lib/verdict";
 import { rows, type Selection } from "../board/selection";
 import { useProject } from "../../project/ProjectContext";
 import { named } from "./named";
-import { Documents, Settings } from "./Settings";
+import { Documents, Methods, Settings } from "./Settings";
 import { stages, type Stage } from "./stages";
 
 /** An entry of the palette. */
@@ -33,6 +33,7 @@ export function Palette({
   onCell,
   onCheck,
   onSetting,
+  onMethod,
   actions,
 }: {
   readonly onClose: () => void;
@@ -41,6 +42,8 @@ export function Palette({
   readonly onCheck: (check: Check) => void;
   /** Leads to the entry of that name on the plant page. */
   readonly onSetting: (name: string) => void;
+  /** Opens a page on a method. */
+  readonly onMethod: (key: string) => void;
   readonly actions: readonly Action[];
 }) {
   const { project, undo, redo } = useProject();
@@ -99,6 +102,7 @@ export function Palette({
               )}
           </Command.Group>
           <Settings typed={typed} item={item} onSetting={(name) => run(() => onSetting(name))()} />
+          <Methods typed={typed} item={item} onMethod={(key) => run(() => onMethod(key))()} />
           <Documents item={item} onDone={onClose} />
           {checks.length > 0 && (
             <Command.Group heading="Checks">

@@ -16,6 +16,8 @@ import { ConflictSheet } from "../../project/ConflictSheet";
 import { ProjectContext, SavingContext, useProject } from "../../project/ProjectContext";
 import { projectKey } from "../../project/projectKey";
 import { useProjectAccess } from "../../project/useProjectAccess";
+import type { StepAction } from "./nextStep";
+import { NextStepLine } from "./NextStepLine";
 import { Palette } from "./Palette";
 import { Rail } from "./Rail";
 import { stageOf, stages, type Stage, type View } from "./stages";
@@ -24,6 +26,7 @@ import { TopBar } from "./TopBar";
 // What a key press opens is in the first script: the keys typed after it must find it there.
 const ReasonSheet = lazy(async () => ({ default: (await import("../bench/ReasonSheet")).ReasonSheet }));
 const KeysSheet = lazy(async () => ({ default: (await import("./KeysSheet")).KeysSheet }));
+const MethodSheet = lazy(async () => ({ default: (await import("../methods/MethodSheet")).MethodSheet }));
 const TemplatesSheet = lazy(async () => ({ default: (await import("../templates/TemplatesSheet")).TemplatesSheet }));
 const PlantPage = lazy(async () => ({ default: (await import("../plant/PlantPage")).PlantPage }));
 const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/HarmonicsPage")).HarmonicsPage }));
@@ -93,6 +96,7 @@ const Workplace = memo(function Workplace() {
   const [search, setSearch] = useState<string>();
   const [sheet, setSheet] = useState<"palette" | "keys" | "templates">();
   const [reason, setReason] = useState<CheckKey>();
+  const [method, setMethod] = useState<string>();
   const [isBenchOpen, setBenchOpen] = useState(false);
   const main = useRef<HTMLElement>(null);
   const selection = validSelection(project.specification, wanted);
@@ -124,6 +128,29 @@ const Workplace = memo(function Workplace() {
     },
     [go, selection, toCell],
   );
+  const onStep = (step: StepAction) => {
+    switch (step.kind) {
+      case "add":
+        go("board");
+        actions.add();
+        break;
+      case "templates":
+        setSheet("templates");
+        break;
+      case "import":
+        void navigate(`/plants/${project.id}/list?import`);
+        break;
+      case "entry":
+        void navigate(`/plants/${project.id}/plant?entry=${encodeURIComponent(step.name)}`);
+        break;
+      case "size":
+        actions.size(step.points);
+        break;
+      case "cell":
+        toCell({ point: step.point, row: step.row, columns: [step.point] });
+        openBench();
+    }
+  };
   const openCheck = (check: Check) => {
     setReason({ id: check.id, drivePointId: check.drivePointId, elementId: check.elementId });
     if (check.drivePointId && (rows as readonly string[]).includes(check.row)) {
@@ -203,6 +230,7 @@ const Workplace = memo(function Workplace() {
           onOpen={setBenchOpen}
         >
           <main ref={main} className="h-full min-w-0 overflow-auto outline-none" tabIndex={-1}>
+            <NextStepLine stage={stages.find((s) => s.key === stageKey)?.name ?? ""} onDo={onStep} />
             <Suspense fallback={<Loading what="page" />}>
               {view === "board" && (
                 <Board
@@ -258,12 +286,15 @@ const Workplace = memo(function Workplace() {
             onCell={toCell}
             onCheck={openCheck}
             onSetting={(name) => void navigate(`/plants/${project.id}/plant?entry=${encodeURIComponent(name)}`)}
+            onMethod={setMethod}
             actions={[
               { name: "Add drive point", run: actions.add },
               { name: "Copy drive point", run: actions.copy },
               { name: "Remove drive point", run: actions.remove },
               { name: "Size the selected drive points", run: actions.sizeSelected },
               { name: "Size all drive points", run: actions.sizeAll },
+              { name: "Assume usual values at the selected drive points", run: actions.assumeSelected },
+              { name: "Assume usual values at all drive points", run: actions.assumeAll },
               { name: "Templates of drive points", run: () => setSheet("templates") },
               { name: "Import a drive list", run: () => void navigate(`/plants/${project.id}/list?import`) },
               { name: "Show keys", run: () => setSheet("keys") },
@@ -273,6 +304,7 @@ const Workplace = memo(function Workplace() {
         {sheet === "templates" && (
           <TemplatesSheet selection={selection} onSelect={toCell} onClose={() => setSheet(undefined)} />
         )}
+        {method !== undefined && <MethodSheet first={method} onClose={() => setMethod(undefined)} />}
         {sheet === "keys" && <KeysSheet onClose={() => setSheet(undefined)} />}
         {conflict && <ConflictSheet />}
       </Suspense>

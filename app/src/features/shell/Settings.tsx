@@ -3,6 +3,7 @@ import type { Field } from "../../fields/field";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
 import { useCatalogue } from "../../project/useCatalogue";
+import { allMethods } from "../methods/methods";
 import { named } from "./named";
 
 const records: readonly Readonly<Record<string, Field>>[] = [fields.Conventions, fields.Site, fields.Tariff];
@@ -29,6 +30,28 @@ export function Settings({
       {found.map((name) => (
         <Command.Item key={name} className={item} onSelect={() => onSetting(name)}>
           {name}
+        </Command.Item>
+      ))}
+    </Command.Group>
+  );
+}
+
+/** Pages on methods, by the name of what is studied. */
+export function Methods({
+  typed,
+  item,
+  onMethod,
+}: {
+  readonly typed: string;
+  readonly item: string;
+  readonly onMethod: (key: string) => void;
+}) {
+  const found = typed.trim().length < 2 ? [] : allMethods.filter((m) => named(`Method: ${m.name}`, typed) > 0);
+  return found.length === 0 ? null : (
+    <Command.Group heading="Methods">
+      {found.map((m) => (
+        <Command.Item key={m.key} value={`Method: ${m.name}`} className={item} onSelect={() => onMethod(m.key)}>
+          Method: {m.name}
         </Command.Item>
       ))}
     </Command.Group>

@@ -1,3 +1,4 @@
+import { Button } from "../../components/Button";
 import { useContext } from "react";
 import { Link } from "react-router";
 import { SavingContext, useProject } from "../../project/ProjectContext";
@@ -18,24 +19,20 @@ export function TopBar({ onPalette, onHelp }: { readonly onPalette: () => void; 
       <span className="ml-auto text-soft" role="status">
         {saving ? "Saving …" : `Edit ${project.edit} saved`}
       </span>
-      <button
-        type="button"
-        className="button"
-        disabled={project.undoLabel === null}
+      <Button
+        why={project.undoLabel === null && "Nothing was changed yet that could be taken back."}
         title={project.undoLabel ?? undefined}
         onClick={undo}
       >
         Undo
-      </button>
-      <button
-        type="button"
-        className="button"
-        disabled={project.redoLabel === null}
+      </Button>
+      <Button
+        why={project.redoLabel === null && "Nothing was taken back that could be brought back."}
         title={project.redoLabel ?? undefined}
         onClick={redo}
       >
         Redo
-      </button>
+      </Button>
       <button type="button" className="button" aria-label="Keys" onClick={onHelp}>
         ?
       </button>

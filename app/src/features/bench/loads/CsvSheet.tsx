@@ -1,3 +1,4 @@
+import { Button } from "../../../components/Button";
 import { useState } from "react";
 import { Sheet } from "../../../components/Sheet";
 import type { Outcome } from "../../../components/draft";
@@ -127,10 +128,11 @@ export function CsvSheet({
         </p>
       )}
       <div className="mt-4 flex gap-2">
-        <button
-          type="button"
-          className="button button-main"
-          disabled={table.rows.length === 0 || problems.length > 0}
+        <Button
+          isMain
+          why={
+            table.rows.length === 0 ? "No rows were read." : problems.length > 0 && "Some rows are wrong: see above."
+          }
           onClick={() => {
             void onTake(read.map((r) => r.values)).then((outcome) => {
               setRefused(outcome);
@@ -141,7 +143,7 @@ export function CsvSheet({
           }}
         >
           Take {table.rows.length} rows
-        </button>
+        </Button>
         <button type="button" className="button" onClick={onClose}>
           Leave it
         </button>

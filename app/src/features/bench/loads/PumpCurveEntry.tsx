@@ -1,3 +1,4 @@
+import { Button } from "../../../components/Button";
 import type { Load } from "../../../api/client";
 import { CellEntry } from "../../../fields/Entries";
 import { fields } from "../../../fields/table";
@@ -82,16 +83,13 @@ export function PumpCurveEntry({
                 </td>
               ))}
               <td>
-                <button
-                  type="button"
-                  className="button"
+                <Button
                   aria-label={`Remove point ${i + 1}`}
-                  disabled={curve.length <= 3}
-                  title={curve.length <= 3 ? "A curve has three points at least." : undefined}
+                  why={curve.length <= 3 && "A curve has three points at least."}
                   onClick={() => void onChange(curve.filter((_, k) => k !== i))}
                 >
                   ×
-                </button>
+                </Button>
               </td>
             </tr>
           ))}

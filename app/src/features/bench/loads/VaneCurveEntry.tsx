@@ -1,3 +1,4 @@
+import { Button } from "../../../components/Button";
 import type { FluidMachine } from "../../../api/client";
 import { CellQuantity } from "../../../components/CellFields";
 import type { Outcome } from "../../../components/draft";
@@ -63,31 +64,31 @@ export function VaneCurveEntry({
                 />
               </td>
               <td>
-                <button
-                  type="button"
-                  className="button"
+                <Button
                   aria-label={`Remove point ${i + 1}`}
-                  disabled={curve.length <= 2}
+                  why={curve.length <= 2 && "A curve has two points at least."}
                   onClick={() => void onChange(curve.filter((_, k) => k !== i))}
                 >
                   Remove
-                </button>
+                </Button>
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <div className="mt-1 flex gap-2">
-        <button
-          type="button"
-          className="button"
-          disabled={!last || last.flowPu > 1.1}
+        <Button
+          why={
+            last
+              ? last.flowPu > 1.1 && "The curve reaches as far as it may, 115 % of the flow."
+              : "There is no point to go on from."
+          }
           onClick={() =>
             last && void onChange([...curve, { flowPu: last.flowPu + 0.05, powerPu: last.powerPu + 0.05 }])
           }
         >
           Add point
-        </button>
+        </Button>
         <button type="button" className="button" onClick={() => void onChange([])}>
           Catalogue’s curve
         </button>

@@ -1,0 +1,123 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Loads;
+
+namespace Cuadrilla.Core.Specification;
+
+/// <summary>Usual values for entries of a drive point that are open: what is known is never touched.</summary>
+public static class UsualEntries
+{
+    // Of a 4-pole cage motor at rated load.
+    private const double RatedOfSynchronous = 0.98;
+
+    // A machine that turns nearly as fast as its motor is coupled to it directly.
+    private const double DirectUpTo = 1.3;
+
+    private static readonly IReadOnlyList<Place> Places =
+    [
+        Fluid<FanLoad>("fan.static-share", c => c.StaticFraction, (c, v) => c with { StaticFraction = v }),
+        Fluid<PumpLoad>("pump.static-share", c => c.StaticFraction, (c, v) => c with { StaticFraction = v }, p => !p.StaticHeadM.IsKnown),
+        Fluid<FluidLoad>("fluid.shut-off", c => c.ShutOffPu, (c, v) => c with { ShutOffPu = v }, HasNoCurve),
+        Fluid<FanLoad>("fan.efficiency", c => c.RatedEfficiency, (c, v) => c with { RatedEfficiency = v }, f => !f.Common.RatedShaftKw.IsKnown),
+        Fluid<PumpLoad>("pump.efficiency", c => c.RatedEfficiency, (c, v) => c with { RatedEfficiency = v }, p => !p.Common.RatedShaftKw.IsKnown && HasNoCurve(p)),
+        Load<PumpLoad>("pump.density", p => p.DensityKgPerM3, (p, v) => p with { DensityKgPerM3 = v }),
+        Fluid<FluidLoad>("fluid.start", c => c.StartTimeS, (c, v) => c with { StartTimeS = v }),
+        Load<MechanicalLoad>("train.start", m => m.Train.StartTimeS, (m, v) => m with { Train = m.Train with { StartTimeS = v } }, m => m is not (ServoAxisLoad or ProfileLoad or HoistLoad)),
+        Load<HoistLoad>("hoist.start", m => m.Train.StartTimeS, (m, v) => m with { Train = m.Train with { StartTimeS = v } }),
+        Load<MechanicalLoad>("train.gear-efficiency", m => m.Train.GearEfficiency, (m, v) => m with { Train = m.Train with { GearEfficiency = v } }),
+        Load<ConstantTorqueLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
+        Load<HighInertiaLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
+        Load<RollerGroupLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
+        Load<DosingPumpLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
+        Load<ConveyorLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
+        Load<ConstantTorqueLoad>("constant-torque.least-speed", m => m.MinSpeedPu, (m, v) => m with { MinSpeedPu = v }),
+        Load<ConveyorLoad>("conveyor.friction", m => m.FrictionFactor, (m, v) => m with { FrictionFactor = v }),
+        Load<DosingPumpLoad>("dosing-pump.efficiency", m => m.PumpEfficiency, (m, v) => m with { PumpEfficiency = v }),
+        Load<HoistLoad>("hoist.efficiency", m => m.Efficiency, (m, v) => m with { Efficiency = v }),
+        Load<HoistLoad>("hoist.falls", m => m.Falls, (m, v) => m with { Falls = v }),
+        Load<HoistLoad>("hoist.counterweight", m => m.CounterweightKg, (m, v) => m with { CounterweightKg = v }),
+        Load<HoistLoad>("hoist.incline", m => m.InclineDeg, (m, v) => m with { InclineDeg = v }),
+        Load<RollerGroupLoad>("roller-group.simultaneity", m => m.SimultaneityPct, (m, v) => m with { SimultaneityPct = v }),
+        Load<WinderLoad>("winder.taper", m => m.TaperPct, (m, v) => m with { TaperPct = v }),
+        Load<ServoAxisLoad>("servo-axis.incline", m => m.InclineDeg, (m, v) => m with { InclineDeg = v }),
+        new("cable.length", p => p.Cable.LengthM, (p, v) => p with { Cable = p.Cable with { LengthM = v } }),
+        new("feeder.length", p => p.Feeder is Feeder.ByCable f ? f.LengthM : null, (p, v) => p.Feeder is Feeder.ByCable f ? p with { Feeder = f with { LengthM = v } } : p),
+    ];
+
+    /// <summary>What is proposed for the open entries of a drive point, in the order of its entries.</summary>
+    /// <param name="point">The drive point.</param>
+    /// <param name="data">Usual values.</param>
+    /// <param name="frequencyHz">Frequency of the supply, Hz.</param>
+    public static IReadOnlyList<UsualValue> For(DrivePoint point, EngineeringData data, double frequencyHz)
+    {
+        ArgumentNullException.ThrowIfNull(point);
+        ArgumentNullException.ThrowIfNull(data);
+        List<UsualValue> proposed = [.. Places.Where(p => p.IsOpen(point)).Select(p => data.UsualEntries.First(u => u.Key == p.Key))];
+        proposed.AddRange(Computed(point, frequencyHz).Select(c => c.Value));
+        return proposed;
+    }
+
+    /// <summary>The drive point with the proposed values of these keys; other entries stay as they are.</summary>
+    public static DrivePoint Accepted(DrivePoint point, IReadOnlyCollection<string> keys, EngineeringData data, double frequencyHz)
+    {
+        ArgumentNullException.ThrowIfNull(point);
+        ArgumentNullException.ThrowIfNull(keys);
+        ArgumentNullException.ThrowIfNull(data);
+        var after = point;
+        foreach (var place in Places.Where(p => keys.Contains(p.Key) && p.IsOpen(point)))
+        {
+            after = place.Set(after, data.UsualEntries.First(u => u.Key == place.Key).Value);
+        }
+
+        return Computed(point, frequencyHz).Where(c => keys.Contains(c.Value.Key)).Aggregate(after, (p, c) => c.Set(p));
+    }
+
+    // What follows from the speed of the motor that is likely.
+    private static IEnumerable<(UsualValue Value, Func<DrivePoint, DrivePoint> Set)> Computed(DrivePoint point, double frequencyHz)
+    {
+        var motorRpm = Math.Round(RatedOfSynchronous * 60 * frequencyHz / 2);
+        if (point.Load is FluidLoad { Common.RatedSpeedRpm.IsKnown: false })
+        {
+            yield return (
+                new UsualValue("fluid.speed", "speed at the rated point", motorRpm, "rpm", "Coupled to a 4-pole motor"),
+                p => p.Load is FluidLoad f ? p with { Load = f with { Common = f.Common with { RatedSpeedRpm = motorRpm } } } : p);
+        }
+
+        if (point.Load is MechanicalLoad { Train.GearRatio.IsKnown: false } mechanical && MachineRpm(mechanical) is { } rpm and > 0)
+        {
+            var ratio = motorRpm / rpm;
+            var proposed = ratio is < DirectUpTo and > 1 / DirectUpTo ? 1 : Math.Round(ratio, 2);
+            if (proposed is >= 0.05 and <= 2000)
+            {
+                yield return (
+                    new UsualValue("train.gear-ratio", "gear ratio", proposed, ": 1", FormattableString.Invariant($"From a 4-pole motor's {motorRpm:0} rpm to {rpm:0.#} rpm")),
+                    p => p.Load is MechanicalLoad m ? p with { Load = m with { Train = m.Train with { GearRatio = proposed } } } : p);
+            }
+        }
+    }
+
+    private static double? MachineRpm(MechanicalLoad load) => load switch
+    {
+        ConstantTorqueLoad { RatedSpeedRpm: { IsKnown: true } rpm } => rpm.Value,
+        HighInertiaLoad { RatedSpeedRpm: { IsKnown: true } rpm } => rpm.Value,
+        RollerGroupLoad { RatedSpeedRpm: { IsKnown: true } rpm } => rpm.Value,
+        DosingPumpLoad { RatedSpeedRpm: { IsKnown: true } rpm } => rpm.Value,
+        ConveyorLoad { BeltSpeedMPerS: { IsKnown: true } v, DrumDiameterM: { IsKnown: true } d } => 60 * v.Value / (Math.PI * d.Value),
+        HoistLoad { SpeedMPerS: { IsKnown: true } v, DrumDiameterM: { IsKnown: true } d } hoist => 60 * v.Value * (hoist.Falls.IsKnown ? hoist.Falls.Value : 1) / (Math.PI * d.Value),
+        WinderLoad { LineSpeedMPerS: { IsKnown: true } v, CoreDiameterM: { IsKnown: true } d } => 60 * v.Value / (Math.PI * d.Value),
+        _ => null,
+    };
+
+    private static bool HasNoCurve(FluidLoad load) => load is not PumpLoad { Curve.Count: > 0 };
+
+    private static Place Load<T>(string key, Func<T, Given> get, Func<T, double, Load> set, Func<T, bool>? when = null)
+        where T : Load => new(key, p => p.Load is T load && (when is null || when(load)) ? get(load) : null, (p, v) => p.Load is T load ? p with { Load = set(load, v) } : p);
+
+    private static Place Fluid<T>(string key, Func<FluidMachine, Given> get, Func<FluidMachine, double, FluidMachine> set, Func<T, bool>? when = null)
+        where T : FluidLoad => Load<T>(key, f => get(f.Common), (f, v) => f with { Common = set(f.Common, v) }, when);
+
+    private sealed record Place(string Key, Func<DrivePoint, Given?> Get, Func<DrivePoint, double, DrivePoint> Set)
+    {
+        public bool IsOpen(DrivePoint point) => Get(point) is { IsKnown: false };
+    }
+}
