@@ -36,9 +36,10 @@ internal static class CapacitorChecks
     private static Check Resonance(SupplyContext supply, string title, List<(string Scenario, BankInScenario Bank)> cases)
     {
         var (scenario, bank) = cases.MaxBy(c => c.Bank.Gain);
+        var element = supply.Plant.Distribution.CapacitorBanks.First(b => b.Id == bank.BankId);
         return CheckWriter.Judged(
             "harmonics.resonance", string.Empty, BoardRow.Plant, FormattableString.Invariant($"{title}, order {bank.GainOrder}"), bank.Gain, supply.Defaults.Harmonics.ResonanceGain, "×", LimitSense.AtMost,
-            supply.Defaults.TightMarginPct, "Relief: a reactor in front of the capacitors, another number of steps, fewer harmonics at that order.",
+            supply.Defaults.TightMarginPct, PlantMeans.Relief(element.DetuningPu > 0 ? "another detuning" : "a reactor in front of the capacitors", element.Steps > 1 ? "another number of steps" : null, "fewer harmonics at that order"),
             new Reason(
                 "|Z_h| with the bank over |Z_h| without it at its bus, largest of the orders that the front ends draw",
                 $"order {bank.GainOrder}: {Text.N(bank.Gain, 3)} times; {(double.IsNaN(bank.ResonantOrder) ? "no maximum of the impedance beside the fundamental" : $"the impedance is largest at {Text.N(bank.ResonantOrder, 3)} times the line frequency")}",

@@ -76,7 +76,7 @@ internal static class EquipmentChecks
                 ReasonInput.Of("least fault current at the bus", least, "A", bus.Name),
                 ReasonInput.Of("rated input current", reference, "A", "front end alone at the converter's rated power, sinusoidal supply"),
             ]);
-        const string relief = "Relief: a choke, more pulses, an active front end, a stronger connection as agreed with the utility.";
+        var relief = PlantMeans.Relief(Choke(model), "more pulses", "an active front end", "a stronger connection as agreed with the utility");
         return needed is var (wanted, _)
             ? CheckWriter.Judged(
                 EquipmentId, model.Id, BoardRow.Supply, title, least / reference, wanted, string.Empty, LimitSense.AtLeast,
@@ -84,9 +84,12 @@ internal static class EquipmentChecks
             : CheckWriter.Rule(EquipmentId, model.Id, BoardRow.Supply, title, Verdict.Fails, relief, reason, worst.Scenario);
     }
 
+    // A unit that has one is not helped by advice to take one.
+    private static string? Choke(DriveOnConverter model) => model.Converter?.Item.ChokePct > 0 ? null : "a choke";
+
     private static Check Thdi(DriveOnConverter model, SupplyContext supply, (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst) => CheckWriter.Judged(
         ThdiId, model.Id, BoardRow.Supply, "THDi at the drive", worst.Draw.WorstPhase.ThdiPct, supply.Defaults.Harmonics.TerminalThdiPct, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-        "Relief: a choke, more pulses, an active front end; or agree on the distortion at the coupling, which is what the standards ask for.",
+        PlantMeans.Relief(Choke(model), "more pulses", "an active front end") + " Or agree on the distortion at the coupling, which is what the standards ask for.",
         new Reason(
             "THDi = √ΣI_h²/I_1 of the drive's own current, worst phase; it says nothing of the plant: TDD at the coupling does",
             $"{Text.N(worst.Draw.WorstPhase.ThdiPct)} % at {Text.N(worst.Draw.WorstPhase.RmsA)} A",

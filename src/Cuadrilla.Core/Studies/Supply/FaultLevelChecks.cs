@@ -37,7 +37,7 @@ internal static class FaultLevelChecks
 
             yield return CheckWriter.Judged(
                 Id, string.Empty, BoardRow.Plant, title, faultA / 1e3, bus.WithstandKa.Value, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-                "Relief: open a coupler, stronger switchgear, a reactor. " + Caution,
+                PlantMeans.Relief(new PlantMeans(supply).OpenCoupler(scenario), "stronger switchgear", "a reactor") + " " + Caution,
                 new Reason(
                     "I_k = c_max·U/(√3·|Z|) + ΣI_LR of motors on the line at the bus, transformers by K_T, all paths in parallel",
                     $"{Text.N(WithstandCurrents.CMax(bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + {Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
@@ -87,7 +87,7 @@ internal static class FaultLevelChecks
         var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
         var check = CheckWriter.Judged(
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            "Relief: current-limiting fuses as the maker states, a longer feeder, an open coupler. " + Caution,
+            PlantMeans.Relief("current-limiting fuses as the maker states", model.Input.DrivePoint.Feeder is Feeder.ByCable ? "a longer feeder" : "a feeder cable of its own", new PlantMeans(supply).OpenCoupler(scenario)) + " " + Caution,
             new Reason(
                 "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), Z_bus with motors on the line and K_T, against the rated conditional short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(withstand)} kA",
@@ -127,7 +127,7 @@ internal static class FaultLevelChecks
 
         return CheckWriter.Judged(
             "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, module.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            "Relief: current-limiting fuses as the maker states, an open coupler. A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
+            PlantMeans.Relief("current-limiting fuses as the maker states", new PlantMeans(supply).OpenCoupler(scenario)) + " A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
             new Reason(
                 "I_k = c_max·U/(√3·|Z_bus|) + ΣI_LR of motors against the module's rated conditional short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(module.ShortCircuitKa)} kA",

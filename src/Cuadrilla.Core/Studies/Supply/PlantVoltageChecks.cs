@@ -15,6 +15,7 @@ internal static class PlantVoltageChecks
     public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<string> missing)
     {
         var levels = supply.Data.Compatibility;
+        var means = new PlantMeans(supply);
         foreach (var bus in supply.Plant.Distribution.Buses.Where(b => b.NominalVoltageV <= LowVoltageV))
         {
             var level = levels.Classes[bus.EnvironmentClass.IsKnown ? (int)Math.Round(bus.EnvironmentClass.Value) : supply.Defaults.Harmonics.PlantClass];
@@ -33,7 +34,7 @@ internal static class PlantVoltageChecks
                 .MaxBy(x => x.Pct / x.Level);
             yield return CheckWriter.Judged(
                 Id, string.Empty, BoardRow.Plant, worst.Order == 0 ? title : FormattableString.Invariant($"{title}, order {worst.Order}"), worst.Pct, worst.Level, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-                "Relief: converters with choke or more pulses, a reactor for a resonant bank, a stronger transformer, drives on the other vector group.",
+                PlantMeans.Relief(means.Chokes(bus.Id), means.MorePulses(bus.Id), means.Detuning(), means.OtherVectorGroup(bus.Id), "a stronger transformer"),
                 new Reason(
                     "Y_h·V_h = −I_h on the network of each order, the line's own distortion added as if in phase; each order and the total have a level, the nearest is shown",
                     $"THDv {Text.N(worst.Bus.TotalThdvPct)} % ({Text.N(level.ThdPct)} %), the plant's own share {Text.N(worst.Bus.ThdvPct)} %; {(worst.Order == 0 ? "the total decides" : $"order {worst.Order}: {Text.N(worst.Pct)} % ({Text.N(worst.Level)} %)")}; class {level.Number}",

@@ -82,6 +82,6 @@ internal static class TransformerChecks
             ]);
         return CheckWriter.Judged(
             Id, string.Empty, BoardRow.Plant, title, state.LoadingPct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost,
-            supply.Defaults.TightMarginPct, "Relief: less simultaneous load, converters with choke, another transformer, a larger one.", reason, scenario.ScenarioName);
+            supply.Defaults.TightMarginPct, PlantMeans.Relief("less simultaneous load", new PlantMeans(supply).Chokes(transformer.ToBusId), "another transformer", "a larger one"), reason, scenario.ScenarioName);
     }
 }

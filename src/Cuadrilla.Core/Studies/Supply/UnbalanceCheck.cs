@@ -20,7 +20,7 @@ internal static class UnbalanceCheck
         var unbalance = plant.Source.UnbalancePct.Value;
         return CheckWriter.Judged(
             id, string.Empty, BoardRow.Plant, title, unbalance, defaults.UnbalancePct, "%", LimitSense.AtMost, defaults.TightMarginPct,
-            "Relief: spread the single-phase loads; diode front ends with choke stand unbalance better than those without.",
+            PlantMeans.Relief(new PlantMeans(supply).Spread() ?? "ask the network operator for its cause", "diode front ends with choke: they stand unbalance better than those without"),
             new Reason(
                 "U_2/U_1 ≤ limit",
                 $"{Text.N(unbalance)} % against {Text.N(defaults.UnbalancePct)} %; each front end is solved with it, the worst phase is judged",
@@ -42,7 +42,7 @@ internal static class UnbalanceCheck
             var permitted = unbalance > supply.Data.UnbalanceDerating[^1].X ? 0 : 100 * Curve.At(supply.Data.UnbalanceDerating, unbalance);
             yield return CheckWriter.Judged(
                 "supply.unbalance", string.Empty, BoardRow.Plant, $"Load of {motor.Name} under unbalance", motor.LoadingPct, permitted, "%", LimitSense.AtMost,
-                supply.Defaults.TightMarginPct, "Relief: spread the single-phase loads, a larger motor; above 5 % unbalance no motor runs on the line.",
+                supply.Defaults.TightMarginPct, PlantMeans.Relief(new PlantMeans(supply).Spread(), "a larger motor") + " Above 5 % unbalance no motor runs on the line.",
                 new Reason(
                     "load ≤ derating(U_2/U_1)",
                     $"{Text.N(motor.LoadingPct)} % against {Text.N(permitted)} % at {Text.N(unbalance)} % unbalance",

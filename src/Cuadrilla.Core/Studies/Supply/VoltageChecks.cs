@@ -27,11 +27,12 @@ internal static class VoltageChecks
             }
 
             var source = supply.Plant.Source;
+            var tap = supply.Plant.Distribution.Transformers.Count > 0 ? "another tap" : "another voltage agreed with the network operator";
             var byLow = 100 - range.LowestPct >= range.HighestPct - 100;
             yield return CheckWriter.Judged(
                 Id, string.Empty, BoardRow.Plant, byLow ? title + ", lowest" : title + ", highest", byLow ? range.LowestPct : range.HighestPct, byLow ? LowestPct : HighestPct, "% of nominal",
                 byLow ? LimitSense.AtLeast : LimitSense.AtMost, byLow ? LowTightPct : HighTightPct,
-                byLow ? "Relief: another tap, a stronger transformer, less load at once." : "Relief: another tap, capacitors off at low load.",
+                byLow ? PlantMeans.Relief(tap, "a stronger transformer", "less load at once") : PlantMeans.Relief(tap, new PlantMeans(supply).CapacitorsOff()),
                 new Reason(
                     "V = s·t − (1 − V_nominal)/(s·t), s the source's voltage, t the no-load voltages of the transformers; holds within 95 to 105 %, tight to 90 and 110 %",
                     $"lowest {Text.N(range.LowestPct)} % in '{range.LowestScenario}', highest {Text.N(range.HighestPct)} % in '{range.HighestScenario}'; no-load voltage {Text.N(100 * range.NoLoadPu)} %"
