@@ -1071,6 +1071,10 @@ export interface components {
         BrakeFault: "none" | "late-release" | "released-before-torque" | "closes-at-speed" | "torque-off-early" | "does-not-close" | "open-not-confirmed" | "power-lost";
         /** @enum {unknown} */
         BrakePhase: "magnetise" | "prove-torque" | "release" | "move" | "stop" | "close" | "off" | "hold-and-warn";
+        BrakePresetDocument: {
+            application: string;
+            why: string;
+        };
         BrakeRunDocument: {
             fault: components["schemas"]["BrakeFault"];
             up: boolean;
@@ -1465,6 +1469,7 @@ export interface components {
             supplyModules: components["schemas"]["SupplyModuleDocument"][];
             regions: components["schemas"]["Region"][];
             usualSupplies: components["schemas"]["UsualSupply"][];
+            brakePresets: components["schemas"]["BrakePresetDocument"][];
         };
         ChainLinkDocument: {
             id: string;
@@ -3617,7 +3622,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -3791,6 +3796,12 @@ export interface components {
             kind: "take-drive-list";
             rows: components["schemas"]["DriveListRow"][];
             sized: boolean;
+        };
+        PlantCommandUseBrakePreset: {
+            /** @enum {string} */
+            kind: "use-brake-preset";
+            pointId: string;
+            application: string;
         };
         PlantCommandUseRegion: {
             /** @enum {string} */

@@ -63,6 +63,9 @@ export interface Point {
   readonly y: number;
   readonly name?: string;
   readonly isHollow?: boolean;
+  readonly colour?: string;
+  /** Written beside it. */
+  readonly label?: string;
 }
 
 /** What runs along the picture. */
@@ -207,9 +210,12 @@ function Drawn<Row extends object>({
             x={p.x}
             y={p.y}
             r={4}
-            fill={p.isHollow ? "white" : ink}
+            fill={p.isHollow ? "white" : (p.colour ?? ink)}
             stroke={p.isHollow ? ink : "none"}
             strokeWidth={1.6}
+            {...(p.label === undefined
+              ? {}
+              : { label: { value: p.label, position: "right" as const, fontSize: 12, fill: p.colour ?? ink } })}
           />
         ))}
       </ComposedChart>

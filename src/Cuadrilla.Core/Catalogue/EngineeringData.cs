@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Harmonics.Limits;
@@ -56,6 +57,9 @@ public sealed record EngineeringData
 
     /// <summary>Supplies to start a plant from, the first where none is named.</summary>
     public required IReadOnlyList<UsualSupply> UsualSupplies { get; init; }
+
+    /// <summary>Settings of holding brakes to start from, for kinds of machines; the last is for any.</summary>
+    public required IReadOnlyList<BrakePreset> BrakePresets { get; init; }
 
     /// <summary>Values that are proposed for open entries of a drive point.</summary>
     public required IReadOnlyList<UsualValue> UsualEntries { get; init; }

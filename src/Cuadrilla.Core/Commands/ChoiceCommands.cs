@@ -155,6 +155,7 @@ public sealed record AddHoldingBrake(string PointId) : PlantCommand
     public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
     {
         ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(studies);
         if (plant.Point(PointId) is not { } point)
         {
             return CommandOutcome.Unknown("pointId", "Drive point", PointId);
@@ -165,10 +166,43 @@ public sealed record AddHoldingBrake(string PointId) : PlantCommand
             return CommandOutcome.Not("pointId", $"{point.Tag} has a holding brake.");
         }
 
+        var presets = studies.Data.BrakePresets;
+        var preset = presets.FirstOrDefault(p => p.Application == point.Load.BrakeApplication()) ?? presets[^1];
         var brake = new HoldingBrake.SpringApplied(
             Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
-            new BrakeCoil(Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, CoilSuppression.Diode),
-            new BrakeControl(BrakeCommand.Converter, 70, Given.Unknown, 1, Given.Unknown, Given.Unknown, true, true));
-        return CommandOutcome.Of(plant.Changed([PointId], p => p with { Brake = brake }), $"{point.Tag}: holding brake");
+            new BrakeCoil(Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, preset.Suppression),
+            preset.Control);
+        return CommandOutcome.Of(plant.Changed([PointId], p => p with { Brake = brake }), $"{point.Tag}: holding brake, settings of: {preset.Application}");
+    }
+}
+
+/// <summary>Sets the commands of a holding brake as for a kind of machine; torque, times and coil stay.</summary>
+/// <param name="PointId">Which drive point.</param>
+/// <param name="Application">Name of the preset, for example hoist.</param>
+public sealed record UseBrakePreset(string PointId, string Application) : PlantCommand
+{
+    /// <inheritdoc/>
+    public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(studies);
+        if (plant.Point(PointId) is not { } point)
+        {
+            return CommandOutcome.Unknown("pointId", "Drive point", PointId);
+        }
+
+        if (point.Brake is not HoldingBrake.SpringApplied brake)
+        {
+            return CommandOutcome.Not("pointId", $"{point.Tag} has no holding brake.");
+        }
+
+        if (studies.Data.BrakePresets.FirstOrDefault(p => p.Application == Application) is not { } preset)
+        {
+            return new CommandOutcome.Refused(InputProblem.Of("/application", "Preset", $"'{Application}'", string.Join(", ", studies.Data.BrakePresets.Select(p => p.Application))));
+        }
+
+        // Who commands it is the plant's way, not the machine's.
+        var after = brake with { Control = preset.Control with { By = brake.Control.By }, Coil = brake.Coil with { Suppression = preset.Suppression } };
+        return CommandOutcome.Of(plant.Changed([PointId], p => p with { Brake = after }), $"{point.Tag}: brake settings of: {preset.Application}");
     }
 }

@@ -33,6 +33,9 @@ public sealed record ConveyorLoad(
     public Given RegenerationFriction { get; init; }
 
     /// <inheritdoc/>
+    public override string BrakeApplication() => LiftM is { IsKnown: true, Value: not 0 } ? "inclined conveyor" : "level machine";
+
+    /// <inheritdoc/>
     public override string InWords() => "belt conveyor";
 
     /// <inheritdoc/>

@@ -33,6 +33,9 @@ public sealed record HoistLoad(
     public Given RollingFriction { get; init; }
 
     /// <inheritdoc/>
+    public override string BrakeApplication() => "hoist";
+
+    /// <inheritdoc/>
     public override string InWords() => InclineDeg is { IsKnown: true, Value: < 90 } ? "car on an incline" : "hoist";
 
     /// <inheritdoc/>

@@ -15,6 +15,9 @@ public abstract record Load
     /// <summary>Name of the catalogue's settings for the start of such a machine; empty where there are none of its own.</summary>
     public virtual string StartApplication() => string.Empty;
 
+    /// <summary>Name of the catalogue's settings for a holding brake of such a machine.</summary>
+    public virtual string BrakeApplication() => "level machine";
+
     /// <summary>The part that one of several motors on one shaft drives: forces, masses, torques and inertias, not speeds.</summary>
     /// <param name="partPu">Part of it, above 0 to 1.</param>
     public abstract Load Part(double partPu);

@@ -26,6 +26,9 @@ public sealed record ServoAxisLoad(
     Given InclineDeg) : MechanicalLoad(Train, Duty)
 {
     /// <inheritdoc/>
+    public override string BrakeApplication() => InclineDeg is { IsKnown: true, Value: not 0 } ? "vertical axis" : "level machine";
+
+    /// <inheritdoc/>
     public override string InWords() => "servo axis";
 
     /// <inheritdoc/>

@@ -28,6 +28,9 @@ public sealed record WinderLoad(
     Given FrictionNm) : MechanicalLoad(Train, Duty)
 {
     /// <inheritdoc/>
+    public override string BrakeApplication() => "winder";
+
+    /// <inheritdoc/>
     public override string InWords() => Unwinds ? "unwinder" : "winder";
 
     /// <inheritdoc/>

@@ -93,6 +93,7 @@ public static class ProjectJson
             (typeof(DropWay), "drop-way"),
             (typeof(FeedBy), "feed-by"),
             (typeof(BrakeBy), "brake-by"),
+            (typeof(UseBrakePreset), "use-brake-preset"),
             (typeof(AddHoldingBrake), "add-holding-brake"),
             (typeof(ChooseMotor), "choose-motor"),
             (typeof(ChooseConverter), "choose-converter"),

@@ -15,7 +15,13 @@ internal sealed record CatalogueDocument(
     IReadOnlyList<OutputFilterItem> OutputFilters,
     IReadOnlyList<SupplyModuleDocument> SupplyModules,
     IReadOnlyList<Region> Regions,
-    IReadOnlyList<UsualSupply> UsualSupplies);
+    IReadOnlyList<UsualSupply> UsualSupplies,
+    IReadOnlyList<BrakePresetDocument> BrakePresets);
+
+/// <summary>A preset of holding brakes as far as a screen names it.</summary>
+/// <param name="Application">The machine in words.</param>
+/// <param name="Why">What it is made for.</param>
+internal sealed record BrakePresetDocument(string Application, string Why);
 
 /// <summary>A supply module as far as a screen names it.</summary>
 internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double RatedVoltageV, double PeakPu, double ReturnPu, double PrechargeUf, double PriceIndex);
@@ -41,5 +47,6 @@ internal static class CatalogueEndpoints
         data.OutputFilters,
         [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.RatedVoltageV, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))],
         data.Regions,
-        data.UsualSupplies);
+        data.UsualSupplies,
+        [.. data.BrakePresets.Select(p => new BrakePresetDocument(p.Application, p.Why))]);
 }

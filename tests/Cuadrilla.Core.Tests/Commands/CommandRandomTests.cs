@@ -37,6 +37,7 @@ public sealed class CommandRandomTests
         (ids, _) => new FeedBy(ids, (FeedWay)(ids[0].Length % 4)),
         (ids, _) => new BrakeBy(ids, (BrakingWay)(ids.Length % 6)),
         (ids, _) => new AddHoldingBrake(ids[0]),
+        (ids, _) => new UseBrakePreset(ids[0], Data.BrakePresets[ids.Length % Data.BrakePresets.Count].Application),
         (ids, _) => new ChooseMotor(ids, Data.Motors.Keys.First(), "in store"),
         (ids, _) => new ChooseConverter(ids, Data.Converters.Keys.First(), "in store"),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),

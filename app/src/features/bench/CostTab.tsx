@@ -4,6 +4,7 @@ import { plum, soft } from "../../charts/axes";
 import { Chart } from "../../charts/Chart";
 import { money, n } from "../../lib/format";
 import { AlternativesSheet } from "../energy/AlternativesSheet";
+import { CostPicture } from "../energy/CostPicture";
 import { FigureList, Missing } from "./FigureList";
 import type { Reasoned } from "./ReasonSheet";
 
@@ -50,6 +51,7 @@ export function CostTab({
           Compare all …
         </button>
       </h3>
+      <CostPicture of={bench.alternatives} currency={currency} />
       {compared && <AlternativesSheet bench={bench} currency={currency} onClose={() => setCompared(false)} />}
       <table className="table">
         <thead>
@@ -61,10 +63,10 @@ export function CostTab({
           </tr>
         </thead>
         <tbody>
-          {bench.alternatives.map((a) => (
+          {bench.alternatives.map((a, i) => (
             <tr key={a.id} className={a.isChosen ? "bg-plum-wash font-semibold" : ""}>
               <td>
-                {a.name}
+                {i + 1}. {a.name}
                 {a.isChosen && " (chosen)"}
               </td>
               <td className="num">{n(a.energyKwh / 1000)}</td>

@@ -1,6 +1,7 @@
 import type { Bench } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { CostCells, costHeads } from "./CostCells";
+import { CostPicture } from "./CostPicture";
 import { Sensitivity } from "./Sensitivity";
 
 type Alternative = Bench["alternatives"][number];
@@ -24,6 +25,7 @@ export function AlternativesSheet({
         Lowest life-cycle cost first; compared with: {reference?.name ?? "nothing"}. Break-even: hours in per cent of
         the duty’s, and energy price, at which both cost the same.
       </p>
+      <CostPicture of={bench.alternatives} currency={currency} width={720} />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Alternatives, scrolls sideways">
         <table className="table mt-2">
           <thead>
@@ -37,8 +39,8 @@ export function AlternativesSheet({
             </tr>
           </thead>
           <tbody>
-            {bench.alternatives.map((a) => (
-              <Row key={a.id} alternative={a} isReference={a.id === bench.referenceId} />
+            {bench.alternatives.map((a, i) => (
+              <Row key={a.id} place={i + 1} alternative={a} isReference={a.id === bench.referenceId} />
             ))}
           </tbody>
         </table>
@@ -54,11 +56,19 @@ export function AlternativesSheet({
   );
 }
 
-function Row({ alternative: a, isReference }: { readonly alternative: Alternative; readonly isReference: boolean }) {
+function Row({
+  place,
+  alternative: a,
+  isReference,
+}: {
+  readonly place: number;
+  readonly alternative: Alternative;
+  readonly isReference: boolean;
+}) {
   return (
     <tr className={a.isChosen ? "bg-plum-wash font-semibold" : ""}>
       <td className="min-w-56">
-        {a.name}
+        {place}. {a.name}
         {a.isChosen && " (chosen)"}
       </td>
       <CostCells of={a} isReference={isReference} />

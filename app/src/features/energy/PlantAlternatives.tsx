@@ -4,6 +4,7 @@ import { api, type PlantAlternatives as Alternatives } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import { Empty, Failed, Loading } from "../../components/States";
 import { useProject } from "../../project/ProjectContext";
+import { CostPicture } from "./CostPicture";
 import { CostCells, costHeads } from "./CostCells";
 import { Sensitivity } from "./Sensitivity";
 
@@ -62,6 +63,11 @@ function Ways({ alternatives, currency }: { readonly alternatives: Alternatives;
         Each way is taken wherever it suits one of the {drivePoints} complete drive points; the others stay as
         specified. Compared with: {reference?.name}. Peak: sum of each one’s largest power.
       </p>
+      <CostPicture
+        of={rows.map((r) => ({ ...r, isChosen: r.way === "as-specified" }))}
+        currency={currency}
+        width={720}
+      />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Ways of driving, scrolls sideways">
         <table className="table mt-1">
           <thead>
@@ -76,9 +82,11 @@ function Ways({ alternatives, currency }: { readonly alternatives: Alternatives;
             </tr>
           </thead>
           <tbody>
-            {rows.map((r) => (
+            {rows.map((r, i) => (
               <tr key={r.way} className={r.way === "as-specified" ? "bg-plum-wash font-semibold" : ""}>
-                <td className="min-w-56">{r.name}</td>
+                <td className="min-w-56">
+                  {i + 1}. {r.name}
+                </td>
                 <td className="num">{r.way === "as-specified" ? "–" : r.applied}</td>
                 <CostCells of={r} isReference={r.way === referenceWay} />
               </tr>

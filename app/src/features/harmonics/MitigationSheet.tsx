@@ -4,6 +4,7 @@ import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
+import { findPoint } from "../../lib/specification";
 import { useLab } from "../lineups/useLab";
 import { useProject } from "../../project/ProjectContext";
 
@@ -13,6 +14,12 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
   const { lineups, tariff } = project.specification;
   const [scope, setScope] = useState("");
   const [kind, key] = scope.split(":");
+  const scopeName =
+    kind === "lineup"
+      ? (lineups.find((l) => l.id === key)?.tag ?? "")
+      : kind === "point"
+        ? (findPoint(project.specification, key ?? "")?.tag ?? "")
+        : "the plant";
   const query = useLab<Mitigation>(["mitigation", scope], (id) =>
     api.GET("/api/projects/{id}/mitigation", {
       params: {
@@ -94,9 +101,11 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
                       <button
                         type="button"
                         className="button"
-                        onClick={() => void run({ kind: "mitigate", name: w.name, change: w.change })}
+                        onClick={() =>
+                          void run({ kind: "mitigate", name: `${w.name}, ${scopeName}`, change: w.change })
+                        }
                       >
-                        Try
+                        Try for {scopeName}
                       </button>
                     )}
                   </td>

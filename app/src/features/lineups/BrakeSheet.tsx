@@ -1,9 +1,35 @@
 import type { CheckKey, DrivePoint } from "../../api/client";
+import { ChoiceField } from "../../components/Fields";
 import { Sheet } from "../../components/Sheet";
 import type { PointEdit } from "../bench/usePointEdit";
+import { useProject } from "../../project/ProjectContext";
+import { useCatalogue } from "../../project/useCatalogue";
 import { BrakeEntry } from "./BrakeEntry";
 import { BrakeLab } from "./BrakeLab";
 import { ElementChecks } from "./ElementChecks";
+
+/** Settings of the commands as for a kind of machine. */
+function PresetChoice({ point }: { readonly point: string }) {
+  const { run } = useProject();
+  const { data } = useCatalogue();
+  const presets = data?.brakePresets ?? [];
+  return (
+    <ChoiceField
+      label="Preset"
+      value=""
+      choices={{
+        "": "take settings as for …",
+        ...Object.fromEntries(presets.map((p) => [p.application, p.application])),
+      }}
+      note="A starting point for the commands; torque, times and coil stay as entered."
+      onCommit={(application) =>
+        application === ""
+          ? Promise.resolve(undefined)
+          : run({ kind: "use-brake-preset", pointId: point, application }).then(() => undefined)
+      }
+    />
+  );
+}
 
 /** The holding brake of a drive point: its data, its checks and its sequence in time. */
 export function BrakeSheet({
@@ -25,6 +51,7 @@ export function BrakeSheet({
       ) : (
         <div className="grid grid-cols-[22rem_minmax(0,1fr)] gap-x-6">
           <div>
+            <PresetChoice point={point.id} />
             <BrakeEntry brake={brake} edit={edit} />
             <ElementChecks
               label="Checks of the brake"
