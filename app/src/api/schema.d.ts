@@ -2429,6 +2429,7 @@ export interface components {
             drivePoints: components["schemas"]["DrivePointSheet"][];
             notes: string[];
             units?: components["schemas"]["UnitSystem"];
+            revision?: string;
         };
         LineupVariant: {
             /**

@@ -66,6 +66,7 @@ export interface Point {
   readonly colour?: string;
   /** Written beside it. */
   readonly label?: string;
+  readonly labelAt?: "top" | "bottom" | "right";
 }
 
 /** What runs along the picture. */
@@ -215,7 +216,14 @@ function Drawn<Row extends object>({
             strokeWidth={1.6}
             {...(p.label === undefined
               ? {}
-              : { label: { value: p.label, position: "right" as const, fontSize: 12, fill: p.colour ?? ink } })}
+              : {
+                  label: {
+                    value: p.label,
+                    position: p.labelAt ?? ("right" as const),
+                    fontSize: 12,
+                    fill: p.colour ?? ink,
+                  },
+                })}
           />
         ))}
       </ComposedChart>

@@ -37,6 +37,9 @@ public sealed record LineupSheet(
     /// <summary>Units of the project; its lines are written in them, figures of checks are told in SI.</summary>
     public UnitSystem Units { get; init; }
 
+    /// <summary>State of the project that it was made of: number and label of the edit; empty where a file has none.</summary>
+    public string Revision { get; init; } = string.Empty;
+
     /// <summary>Builds the sheet.</summary>
     public static LineupSheet Of(PlantSpecification plant, Lineup lineup, Assessor assessor, DateOnly date)
     {
@@ -134,6 +137,11 @@ public sealed record DrivePointSheet(
         yield return new SheetLine("Load", model.Load is { } load
             ? $"{Shaft(units, load.RatedPowerW / 1e3)}, {Text.N(load.RatedTorqueNm)} Nm at {Text.N(load.RatedSpeedRpm)} rpm"
             : "not complete: " + string.Join(", ", model.LoadMissing));
+        foreach (var line in ProcessLines.Of(point.Load, units))
+        {
+            yield return line;
+        }
+
         yield return new SheetLine("Motor", model.Fitted?.Item is { } motor
             ? $"{ItemText.Motor(motor)} {ItemText.Power(motor)}, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
             : "not chosen");

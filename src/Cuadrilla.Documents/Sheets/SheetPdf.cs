@@ -28,7 +28,7 @@ public static class SheetPdf
         using var memory = new MemoryStream();
         var metadata = new SKDocumentPdfMetadata { Title = $"{sheet.Plant}, lineup {sheet.Tag} {sheet.Name}", Creator = "Cuadrilla", RasterDpi = 144 };
         using (var document = SKDocument.CreatePdf(memory, metadata))
-        using (var pen = new PdfPen(document, $"{sheet.Plant} · {sheet.Tag} {sheet.Name} · {sheet.Date} · {sheet.Catalogue}"))
+        using (var pen = new PdfPen(document, $"{sheet.Plant} · {sheet.Tag} {sheet.Name} · {sheet.Date}{(sheet.Revision.Length > 0 ? " · " + sheet.Revision : string.Empty)} · {sheet.Catalogue}"))
         {
             Head(pen, sheet);
             foreach (var point in sheet.DrivePoints)
@@ -48,7 +48,7 @@ public static class SheetPdf
         pen.Y += 20;
         pen.Text($"{sheet.Tag}  {sheet.Name}", PdfPen.Left, pen.Y, 17, PdfPen.Ink, bold: true);
         pen.Y += 15;
-        pen.Text($"{sheet.Plant} · {sheet.Date}", PdfPen.Left, pen.Y, 10, PdfPen.Soft);
+        pen.Text($"{sheet.Plant} · {sheet.Date}{(sheet.Revision.Length > 0 ? " · " + sheet.Revision : string.Empty)}", PdfPen.Left, pen.Y, 10, PdfPen.Soft);
         pen.Y += 20;
         Lines(pen, sheet.Supply, PdfPen.Right - PdfPen.Left);
         pen.Y += 6;

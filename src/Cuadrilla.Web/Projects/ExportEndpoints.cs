@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Data;
 using Cuadrilla.Documents.Lists;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Documents.Sheets;
@@ -24,22 +25,24 @@ internal static class ExportEndpoints
         group.MapGet("/drive-list.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
                 DriveList.Xlsx(plant, assessor.Run(plant), reader.Data), Spreadsheet, FileName(plant.Name) + "-drives.xlsx")))
             .WithName("exportDriveListXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
-        group.MapGet("/lineups/{lineup}/sheet", (string id, string lineup, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
-                OnPlant(id, reader, plant => Sheet(plant, lineup, assessor, clock, sheet => Results.Ok(sheet))))
+        group.MapGet("/lineups/{lineup}/sheet", (string id, string lineup, ProjectStore store, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
+                OnPlant(id, reader, plant => Sheet(plant, Revision(store, id), lineup, assessor, clock, sheet => Results.Ok(sheet))))
             .WithName("getSheet").Produces<LineupSheet>();
-        group.MapGet("/lineups/{lineup}/sheet.pdf", (string id, string lineup, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
-                OnPlant(id, reader, plant => Sheet(plant, lineup, assessor, clock, sheet => Results.File(
+        group.MapGet("/lineups/{lineup}/sheet.pdf", (string id, string lineup, ProjectStore store, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
+                OnPlant(id, reader, plant => Sheet(plant, Revision(store, id), lineup, assessor, clock, sheet => Results.File(
                     SheetPdf.Write(sheet), "application/pdf", FileName($"{plant.Name} {sheet.Tag}") + ".pdf"))))
             .WithName("getSheetPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
     }
 
-    private static IResult Sheet(PlantSpecification plant, string lineupId, Assessor assessor, TimeProvider clock, Func<LineupSheet, IResult> answer)
+    private static IResult Sheet(PlantSpecification plant, string revision, string lineupId, Assessor assessor, TimeProvider clock, Func<LineupSheet, IResult> answer)
     {
         var lineup = plant.Lineups.FirstOrDefault(l => l.Id == lineupId);
         return lineup is null
             ? Problems.NotFound("There is no such lineup.")
-            : answer(LineupSheet.Of(plant, lineup, assessor, DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)));
+            : answer(LineupSheet.Of(plant, lineup, assessor, DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)) with { Revision = revision });
     }
+
+    private static string Revision(ProjectStore store, string id) => store.Find(id) is { } head ? $"edit {head.Edit}: {head.Label}" : string.Empty;
 
     private static IResult OnPlant(string id, ProjectReader reader, Func<PlantSpecification, IResult> answer) =>
         reader.Specification(id) is { } plant ? answer(plant) : ProjectEndpoints.Unknown();

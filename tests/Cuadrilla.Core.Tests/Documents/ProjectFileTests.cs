@@ -249,6 +249,16 @@ public sealed class ProjectFileTests
         Assert.Equal("dv/dt filter", sheet.DrivePoints[6].Lines.Single(l => l.Name == "Output filter").Value);
         Assert.Contains("160 Nm", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Holding brake").Value, StringComparison.Ordinal);
         Assert.Contains("hoist drum", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Works with").Value, StringComparison.Ordinal);
+
+        // Process data and hours as entered, in the units of the sheet.
+        Assert.Contains("rated flow 41 m³/s", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
+        Assert.Contains("static share 22 %", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
+        Assert.EndsWith("6900 h a year", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Duty").Value, StringComparison.Ordinal);
+        Assert.Contains("rated flow 96 m³/h", sheet.DrivePoints[2].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
+        Assert.All(
+            plant.Lineups.SelectMany(l => LineupSheet.Of(plant, l, new Assessor(Data), new DateOnly(2026, 11, 24)).DrivePoints),
+            p => Assert.Contains(p.Lines, l => l.Name == "Duty"));
+        Assert.Contains("drum diameter 500 mm", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
         var pdf = SheetPdf.Write(sheet);
         Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);
         Assert.InRange(pdf.Length, 10_000, 1_000_000);

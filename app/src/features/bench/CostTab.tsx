@@ -51,7 +51,10 @@ export function CostTab({
           Compare all …
         </button>
       </h3>
-      <CostPicture of={bench.alternatives} currency={currency} />
+      <CostPicture
+        of={bench.alternatives.map((a) => ({ ...a, isReference: a.id === bench.referenceId }))}
+        currency={currency}
+      />
       {compared && <AlternativesSheet bench={bench} currency={currency} onClose={() => setCompared(false)} />}
       <table className="table">
         <thead>

@@ -25,7 +25,11 @@ export function AlternativesSheet({
         Lowest life-cycle cost first; compared with: {reference?.name ?? "nothing"}. Break-even: hours in per cent of
         the duty’s, and energy price, at which both cost the same.
       </p>
-      <CostPicture of={bench.alternatives} currency={currency} width={720} />
+      <CostPicture
+        of={bench.alternatives.map((a) => ({ ...a, isReference: a.id === bench.referenceId }))}
+        currency={currency}
+        width={720}
+      />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Alternatives, scrolls sideways">
         <table className="table mt-2">
           <thead>

@@ -1,15 +1,17 @@
 import { describe, expect, it } from "vitest";
-import { roomAround } from "./CostPicture";
+import { roundRange } from "./CostPicture";
 
-describe("room around points", () => {
-  it("is a part of their range, and begins at nothing where that is near", () => {
-    expect(roomAround([100, 200])).toEqual([85, 215]);
-    expect(roomAround([2, 100])).toEqual([0, 114.7]);
+describe("round numbers that hold a range", () => {
+  it("are few, round and reach beyond both ends", () => {
+    expect(roundRange([600, 945])).toEqual([500, 600, 700, 800, 900, 1000]);
+    expect(roundRange([618.3, 880])).toEqual([600, 700, 800, 900]);
+    expect(roundRange([-3, 7])).toEqual([-4, -2, 0, 2, 4, 6, 8]);
   });
 
-  it("is there where all are alike", () => {
-    const [low, high] = roomAround([50, 50]);
-    expect(low).toBeLessThan(50);
-    expect(high).toBeGreaterThan(50);
+  it("are there where all are alike", () => {
+    const ticks = roundRange([50, 50]);
+    expect(ticks.length).toBeGreaterThan(1);
+    expect(ticks[0]).toBeLessThanOrEqual(50);
+    expect(ticks.at(-1)).toBeGreaterThan(50);
   });
 });

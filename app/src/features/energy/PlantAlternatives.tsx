@@ -64,7 +64,7 @@ function Ways({ alternatives, currency }: { readonly alternatives: Alternatives;
         specified. Compared with: {reference?.name}. Peak: sum of each one’s largest power.
       </p>
       <CostPicture
-        of={rows.map((r) => ({ ...r, isChosen: r.way === "as-specified" }))}
+        of={rows.map((r) => ({ ...r, isChosen: r.way === "as-specified", isReference: r.way === referenceWay }))}
         currency={currency}
         width={720}
       />

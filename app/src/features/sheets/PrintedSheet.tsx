@@ -51,7 +51,7 @@ function Page({ sheet, projectId }: { readonly sheet: Sheet; readonly projectId:
         {sheet.tag} {sheet.name}
       </h1>
       <p className="text-soft">
-        {sheet.plant} · {sheet.date} · {sheet.catalogue}
+        {[sheet.plant, sheet.date, sheet.revision, sheet.catalogue].filter((part) => part).join(" · ")}
       </p>
       <Lines lines={sheet.supply} />
       <h2 className="section-title">Plant checks</h2>
