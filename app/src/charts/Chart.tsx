@@ -66,7 +66,7 @@ export interface Point {
   readonly colour?: string;
   /** Written beside it. */
   readonly label?: string;
-  readonly labelAt?: "top" | "bottom" | "right";
+  readonly labelAt?: "top" | "left" | "right";
 }
 
 /** What runs along the picture. */

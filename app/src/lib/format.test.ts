@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { fieldText, money, n, pair, withUnit } from "./format";
+import { money, n, pair, withUnit } from "./format";
 
 describe("numbers as they are shown", () => {
   it("keeps significant digits and never an exponent", () => {
@@ -33,12 +33,5 @@ describe("numbers as they are shown", () => {
   it("adds the unit where there is one", () => {
     expect(withUnit(41, "m³/s", 2)).toBe("41 m³/s");
     expect(withUnit(0.9, "")).toBe("0.900");
-  });
-
-  it("puts field values into words", () => {
-    expect(fieldText(null)).toBe("not known");
-    expect(fieldText("")).toBe("empty");
-    expect(fieldText([1, 2])).toBe("several values");
-    expect(fieldText(true)).toBe("true");
   });
 });

@@ -44,16 +44,3 @@ export function when(utc: string): string {
   const date = new Date(utc);
   return date.toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
 }
-
-/** A field's value in words, for lists of changes. */
-export function fieldText(value: unknown): string {
-  switch (typeof value) {
-    case "string":
-      return value === "" ? "empty" : value;
-    case "number":
-    case "boolean":
-      return String(value);
-    default:
-      return value === null || value === undefined ? "not known" : "several values";
-  }
-}

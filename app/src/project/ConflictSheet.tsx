@@ -1,12 +1,14 @@
 import { useMemo, useState } from "react";
 import { Sheet } from "../components/Sheet";
-import { fieldText } from "../lib/format";
+import { useUnits } from "../fields/useUnits";
+import { placeInWords, valueInWords } from "./fieldWords";
 import { merge } from "./merge";
 import { useProject } from "./ProjectContext";
 
 /** Offers a stale edit again: merged by field, with a choice where both sides changed the same. */
 export function ConflictSheet() {
   const { conflict, settle } = useProject();
+  const units = useUnits();
   const [prefer, setPrefer] = useState<"mine" | "theirs">("mine");
   const merged = useMemo(
     () => conflict && merge(conflict.stale.base, conflict.mine, conflict.stale.current.specification, prefer),
@@ -26,8 +28,8 @@ export function ConflictSheet() {
       <ul className="list-disc pl-5">
         {merged.mine.map((c) => (
           <li key={c.path}>
-            {c.path}: <span className="font-mono">{fieldText(c.before)}</span> →{" "}
-            <span className="font-mono">{fieldText(c.after)}</span>
+            {placeInWords(c.path)}: <span className="font-mono">{valueInWords(c.path, c.before, units)}</span> →{" "}
+            <span className="font-mono">{valueInWords(c.path, c.after, units)}</span>
           </li>
         ))}
       </ul>
@@ -45,9 +47,9 @@ export function ConflictSheet() {
             <tbody>
               {merged.conflicts.map((c) => (
                 <tr key={c.path}>
-                  <td>{c.path}</td>
-                  <td className="font-mono">{fieldText(c.mine)}</td>
-                  <td className="font-mono">{fieldText(c.theirs)}</td>
+                  <td>{placeInWords(c.path)}</td>
+                  <td className="font-mono">{valueInWords(c.path, c.mine, units)}</td>
+                  <td className="font-mono">{valueInWords(c.path, c.theirs, units)}</td>
                 </tr>
               ))}
             </tbody>

@@ -5,7 +5,7 @@ describe("round numbers that hold a range", () => {
   it("are few, round and reach beyond both ends", () => {
     expect(roundRange([600, 945])).toEqual([500, 600, 700, 800, 900, 1000]);
     expect(roundRange([618.3, 880])).toEqual([600, 700, 800, 900]);
-    expect(roundRange([-3, 7])).toEqual([-4, -2, 0, 2, 4, 6, 8]);
+    expect(roundRange([-3, 7])).toEqual([-5, 0, 5, 10]);
   });
 
   it("are there where all are alike", () => {

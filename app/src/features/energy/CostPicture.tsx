@@ -44,7 +44,7 @@ export function CostPicture({
     y: a.lifetimeCost / per,
     name: `${i + 1} ${a.name}`,
     ...(i === 0 || a.isChosen || a.isReference ? { label: String(i + 1) } : {}),
-    labelAt: a.isReference ? "right" : a.isChosen ? "top" : "bottom",
+    labelAt: a.isReference ? "right" : a.isChosen ? "top" : "left",
     ...(a.isChosen ? { colour: plum } : { isHollow: true }),
   }));
   const [along, up] = [roundRange(points.map((p) => p.x)), roundRange(points.map((p) => p.y))];

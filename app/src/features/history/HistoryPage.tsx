@@ -2,7 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type HistoryEntry } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
-import { fieldText, when } from "../../lib/format";
+import { useUnits } from "../../fields/useUnits";
+import { when } from "../../lib/format";
+import { placeInWords, valueInWords } from "../../project/fieldWords";
 import { changes } from "../../project/merge";
 import { useProject } from "../../project/ProjectContext";
 import { who } from "../../project/useProjectAccess";
@@ -109,6 +111,7 @@ export function HistoryPage() {
 
 function Differences({ sequence }: { readonly sequence: number }) {
   const { project } = useProject();
+  const units = useUnits();
   const then = useQuery({
     queryKey: ["edit", project.id, sequence],
     queryFn: async () => {
@@ -131,8 +134,8 @@ function Differences({ sequence }: { readonly sequence: number }) {
     <ul className="list-disc pl-5 text-[12px]">
       {found.slice(0, 40).map((c) => (
         <li key={c.path}>
-          {c.path}: <span className="font-mono">{fieldText(c.before)}</span> then,{" "}
-          <span className="font-mono">{fieldText(c.after)}</span> now
+          {placeInWords(c.path)}: <span className="font-mono">{valueInWords(c.path, c.before, units)}</span> then,{" "}
+          <span className="font-mono">{valueInWords(c.path, c.after, units)}</span> now
         </li>
       ))}
     </ul>

@@ -22,11 +22,12 @@ function PresetChoice({ point }: { readonly point: string }) {
         ...Object.fromEntries(presets.map((p) => [p.application, p.application])),
       }}
       note="A starting point for the commands; torque, times and coil stay as entered."
-      onCommit={(application) =>
-        application === ""
-          ? Promise.resolve(undefined)
-          : run({ kind: "use-brake-preset", pointId: point, application }).then(() => undefined)
-      }
+      onCommit={(application) => {
+        const chosen = presets.find((p) => p.application === application);
+        return chosen
+          ? run({ kind: "use-brake-preset", pointId: point, application: chosen.application }).then(() => undefined)
+          : Promise.resolve(undefined);
+      }}
     />
   );
 }
