@@ -5,6 +5,7 @@ import { Entries, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
+import { within } from "../../lib/within";
 import { useProject } from "../../project/ProjectContext";
 import { converterPower } from "../board/cellText";
 import type { PointEdit } from "./usePointEdit";
@@ -101,6 +102,8 @@ function BrakingEntry({
   readonly change: Change;
   readonly edit: PointEdit;
 }) {
+  const brakingPart = (part: object) => (p: DrivePoint) =>
+    p.converter.kind === "catalogue" ? change({ braking: within(p.converter.braking, braking.kind, part) })(p) : p;
   if (braking.kind === "resistor") {
     return (
       <>
@@ -109,11 +112,11 @@ function BrakingEntry({
           of={fields.BrakingResistor}
           value={braking}
           keys={["resistanceOhm", "continuousKw", "windowS"]}
-          change={(p) => edit("brake resistor", change({ braking: { ...braking, ...p } }))}
+          change={(p) => edit("brake resistor", brakingPart(p))}
         />
         <PulseEntry
           pulses={(braking.pulses ?? []) as ResistorPulse[]}
-          onChange={(pulses) => edit("pulses of the brake resistor", change({ braking: { ...braking, pulses } }))}
+          onChange={(pulses) => edit("pulses of the brake resistor", brakingPart({ pulses }))}
         />
       </>
     );
@@ -124,7 +127,7 @@ function BrakingEntry({
         of={fields.BrakingFlux}
         value={braking}
         keys={["fluxPct"]}
-        change={(p) => edit("braking flux", change({ braking: { ...braking, ...p } }))}
+        change={(p) => edit("braking flux", brakingPart(p))}
       />
     );
   }
@@ -134,7 +137,7 @@ function BrakingEntry({
         of={fields.BrakingDcInjection}
         value={braking}
         keys={["currentPct"]}
-        change={(p) => edit("direct current", change({ braking: { ...braking, ...p } }))}
+        change={(p) => edit("direct current", brakingPart(p))}
       />
     );
   }

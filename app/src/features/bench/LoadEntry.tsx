@@ -123,7 +123,16 @@ function FluidEntry({ load, edit }: { readonly load: Fluid; readonly edit: Point
           onChange={(vaneCurve) => edit("curve with inlet vanes", common({ vaneCurve: [...vaneCurve] }))}
         />
       )}
-      <PathEntry path={c.path} onChange={(path) => edit("path of the flow", common({ path }))} />
+      <PathEntry
+        path={c.path}
+        onChange={(change) =>
+          edit("path of the flow", (p) =>
+            "common" in p.load
+              ? { ...p, load: { ...p.load, common: { ...p.load.common, path: change(p.load.common.path) } } }
+              : p,
+          )
+        }
+      />
       <DutyEntry level="flow" duty={c.duty} onChange={(duty) => edit("hours at each flow", common({ duty }))} />
     </>
   );
@@ -134,7 +143,7 @@ function PathEntry({
   onChange,
 }: {
   readonly path: FluidMachine["path"];
-  readonly onChange: (path: FluidMachine["path"]) => ReturnType<PointEdit>;
+  readonly onChange: (change: (now: FluidMachine["path"]) => FluidMachine["path"]) => ReturnType<PointEdit>;
 }) {
   return (
     <>
@@ -147,14 +156,14 @@ function PathEntry({
             ? "The head follows the total flow: at half speed neither may deliver anything."
             : undefined
         }
-        onCommit={(kind) => onChange(kind === "own" ? { kind } : { kind, running: 2, neededAtRatedFlow: 1 })}
+        onCommit={(kind) => onChange(() => (kind === "own" ? { kind } : { kind, running: 2, neededAtRatedFlow: 1 }))}
       />
       {path.kind === "common" && (
         <Entries
           of={fields.ParallelPathCommon}
           value={path}
           keys={["running", "neededAtRatedFlow"]}
-          change={(change) => onChange({ ...path, ...change })}
+          change={(change) => onChange((now) => (now.kind === "common" ? { ...now, ...change } : now))}
         />
       )}
     </>

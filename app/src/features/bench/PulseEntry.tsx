@@ -1,5 +1,6 @@
 import type { ResistorPulse } from "../../api/client";
 import { CellQuantity } from "../../components/CellFields";
+import { useList } from "../../components/useList";
 import type { Outcome } from "../../components/draft";
 import { quantityIn } from "../../fields/units";
 
@@ -20,8 +21,9 @@ export function PulseEntry({
   readonly pulses: Pulses;
   readonly onChange: (pulses: Pulses) => Promise<Outcome>;
 }) {
+  const edit = useList(pulses, onChange);
   const set = (at: number, part: Partial<Pulses[number]>) =>
-    onChange(pulses.map((p, i) => (i === at ? { ...p, ...part } : p)));
+    edit((now) => now.map((p, i) => (i === at ? { ...p, ...part } : p)));
   const last = pulses.at(-1);
   if (!last) {
     return (
@@ -67,7 +69,7 @@ export function PulseEntry({
                   type="button"
                   className="button"
                   aria-label={`Remove pulse ${i + 1}`}
-                  onClick={() => void onChange(pulses.filter((_, k) => k !== i))}
+                  onClick={() => void edit((now) => now.filter((_, k) => k !== i))}
                 >
                   Remove
                 </button>
@@ -80,7 +82,9 @@ export function PulseEntry({
         <button
           type="button"
           className="button"
-          onClick={() => void onChange([...pulses, { timeS: 2 * last.timeS, powerPu: Math.max(1, last.powerPu / 2) }])}
+          onClick={() =>
+            void edit((now) => [...now, { timeS: 2 * last.timeS, powerPu: Math.max(1, last.powerPu / 2) }])
+          }
         >
           Add pulse
         </button>

@@ -1,6 +1,7 @@
 import { Button } from "../../components/Button";
 import type { DrivePoint } from "../../api/client";
 import { CellQuantity } from "../../components/CellFields";
+import { useList } from "../../components/useList";
 import type { Outcome } from "../../components/draft";
 import { quantityIn } from "../../fields/units";
 
@@ -14,14 +15,15 @@ export function SkipBandEntry({
   readonly bands: readonly Band[];
   readonly onChange: (bands: readonly Band[]) => Promise<Outcome>;
 }) {
-  const set = (at: number, part: Partial<Band>) => onChange(bands.map((b, i) => (i === at ? { ...b, ...part } : b)));
+  const edit = useList(bands, onChange);
+  const set = (at: number, part: Partial<Band>) => edit((now) => now.map((b, i) => (i === at ? { ...b, ...part } : b)));
   return (
     <section aria-label="Skipped speeds" className="my-2">
       <div className="flex items-center justify-between">
         <span className="text-soft">Skipped speeds, rpm</span>
         <Button
           why={bands.length >= 4 && "There are four bands, the most that there can be."}
-          onClick={() => void onChange([...bands, { fromRpm: 500, toRpm: 550 }])}
+          onClick={() => void edit((now) => [...now, { fromRpm: 500, toRpm: 550 }])}
         >
           Add band
         </Button>
@@ -45,7 +47,7 @@ export function SkipBandEntry({
             type="button"
             className="button"
             aria-label={`Remove band ${i + 1}`}
-            onClick={() => void onChange(bands.filter((_, k) => k !== i))}
+            onClick={() => void edit((now) => now.filter((_, k) => k !== i))}
           >
             Remove
           </button>

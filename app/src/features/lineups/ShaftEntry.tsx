@@ -3,6 +3,7 @@ import type { Outcome } from "../../components/draft";
 import type { SharedShaft } from "../../lib/arrangements";
 import { Entries, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
+import { within } from "../../lib/within";
 import { findPoint } from "../../lib/specification";
 import { useProject } from "../../project/ProjectContext";
 
@@ -47,7 +48,7 @@ export function ShaftEntry({
           of={fields.SharingMethodTorqueFollower}
           value={method}
           keys={["accuracyPct", "speedWindowPct"]}
-          change={(p, what) => change(what, { method: { ...method, ...p } })}
+          change={(p, what) => change(what, (now) => ({ method: within(now.method, method.kind, p) }))}
         />
       )}
       {method.kind === "speed-trim" && (
@@ -55,7 +56,7 @@ export function ShaftEntry({
           of={fields.SharingMethodSpeedTrim}
           value={method}
           keys={["trimPct", "torqueLimitPct"]}
-          change={(p, what) => change(what, { method: { ...method, ...p } })}
+          change={(p, what) => change(what, (now) => ({ method: within(now.method, method.kind, p) }))}
         />
       )}
       <ChoiceField
@@ -73,7 +74,7 @@ export function ShaftEntry({
           of={fields.ShaftCouplingElastic}
           value={coupling}
           keys={["stiffnessNmPerRad", "dampingNmSPerRad"]}
-          change={(p, what) => change(what, { coupling: { ...coupling, ...p } })}
+          change={(p, what) => change(what, (now) => ({ coupling: within(now.coupling, coupling.kind, p) }))}
         />
       )}
       <Entries of={fields.ArrangementSharedShaft} value={shaft} keys={["runOnS", "reason"]} change={part} />

@@ -3,6 +3,7 @@ import { ChoiceField } from "../../components/Fields";
 import type { Outcome } from "../../components/draft";
 import { Entries, Entry } from "../../fields/Entries";
 import { quantityIn, type Quantity } from "../../fields/units";
+import { within } from "../../lib/within";
 import { n } from "../../lib/format";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
@@ -88,6 +89,11 @@ export function SourceEntry() {
     edit("Source", (x) => ({ ...x, source: { ...x.source, ...change } }));
   const buses = useBusNames();
   const strength = s.source.strength;
+  const strengthPart = (part: object) =>
+    edit("Source", (x) => ({
+      ...x,
+      source: { ...x.source, strength: within(x.source.strength, strength.kind, part) },
+    }));
   const further = s.source.furtherBackground ?? [];
   const sourceV = s.distribution.buses.find((b) => b.id === s.source.busId)?.nominalVoltageV ?? 0;
   return (
@@ -126,7 +132,7 @@ export function SourceEntry() {
               ? {}
               : { quantity: faultQuantity(sourceV), note: faultNote(strength[key], sourceV) })}
             value={strength[key]}
-            onCommit={(v: number | null) => source({ strength: { ...strength, [key]: v } })}
+            onCommit={(v: number | null) => strengthPart({ [key]: v })}
           />
         ))}
       {strength.kind === "generator" && (
@@ -142,7 +148,7 @@ export function SourceEntry() {
             "negativeSequencePct",
             "xrRatio",
           ]}
-          change={(part) => source({ strength: { ...strength, ...part } })}
+          change={(part) => strengthPart(part)}
         />
       )}
       <Entries of={fields.Source} value={s.source} keys={["lowestPct", "highestPct", "unbalancePct"]} change={source} />

@@ -12,6 +12,7 @@ import { UnitsContext, unitsOf, useUnits } from "../../fields/useUnits";
 import { Bench } from "../bench/Bench";
 import { Beside } from "../bench/Beside";
 import { Ledger } from "../ledger/Ledger";
+import { focusWhenThere } from "../../lib/focusWhenThere";
 import { ConflictSheet } from "../../project/ConflictSheet";
 import { ProjectContext, SavingContext, useProject } from "../../project/ProjectContext";
 import { projectKey } from "../../project/projectKey";
@@ -74,18 +75,6 @@ function Opened({ project }: { readonly project: Project }) {
   );
 }
 
-// A large board takes some frames to be there after another page.
-function focusWhenThere(selector: string, frames = 90): void {
-  requestAnimationFrame(() => {
-    const element = document.querySelector<HTMLElement>(selector);
-    if (element) {
-      element.focus();
-    } else if (frames > 0) {
-      focusWhenThere(selector, frames - 1);
-    }
-  });
-}
-
 const Workplace = memo(function Workplace() {
   const { project, undo, redo, notice, dismiss, conflict } = useProject();
   const units = useUnits();
@@ -100,8 +89,6 @@ const Workplace = memo(function Workplace() {
   const [isBenchOpen, setBenchOpen] = useState(false);
   const main = useRef<HTMLElement>(null);
   const selection = validSelection(project.specification, wanted);
-  const actions = useBoardActions(selection, setWanted);
-
   const go = useCallback(
     (next: View) => void navigate(`/plants/${project.id}${next === "board" ? "" : `/${next}`}`),
     [navigate, project.id],
@@ -114,6 +101,8 @@ const Workplace = memo(function Workplace() {
     },
     [go],
   );
+  // What is made by a key or from the palette is gone to.
+  const actions = useBoardActions(selection, toCell);
   const openBench = useCallback(() => {
     setBenchOpen(true);
     focusWhenThere("#bench [role=tab][aria-selected=true]");

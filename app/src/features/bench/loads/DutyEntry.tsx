@@ -1,7 +1,9 @@
 import { useState } from "react";
 import type { FluidMachine } from "../../../api/client";
 import { CellQuantity } from "../../../components/CellFields";
+import { useList } from "../../../components/useList";
 import { n } from "../../../lib/format";
+import { focusWhenThere } from "../../../lib/focusWhenThere";
 import { quantityIn } from "../../../fields/units";
 import type { PointEdit } from "../usePointEdit";
 import { CsvSheet } from "./CsvSheet";
@@ -19,9 +21,10 @@ export function DutyEntry({
   readonly onChange: (duty: Duty) => ReturnType<PointEdit>;
 }) {
   const [reading, setReading] = useState(false);
+  const edit = useList(duty, onChange);
   const total = duty.reduce((sum, d) => sum + d.hoursPerYear, 0);
   const replace = (index: number, change: Partial<Duty[number]>) =>
-    onChange(duty.map((d, i) => (i === index ? { ...d, ...change } : d)));
+    edit((now) => now.map((d, i) => (i === index ? { ...d, ...change } : d)));
   return (
     <section aria-label={`Hours at each ${level}`}>
       <h3 className="section-title">Hours at each {level}</h3>
@@ -59,7 +62,7 @@ export function DutyEntry({
                   type="button"
                   className="button"
                   aria-label={`Remove duty point ${i + 1}`}
-                  onClick={() => void onChange(duty.filter((_, k) => k !== i))}
+                  onClick={() => void edit((now) => now.filter((_, k) => k !== i))}
                 >
                   ×
                 </button>
@@ -72,7 +75,10 @@ export function DutyEntry({
         <button
           type="button"
           className="button"
-          onClick={() => void onChange([...duty, { levelPu: duty.length === 0 ? 1 : 0.8, hoursPerYear: 0 }])}
+          onClick={() => {
+            void edit((now) => [...now, { levelPu: duty.length === 0 ? 1 : 0.8, hoursPerYear: 0 }]);
+            focusWhenThere(`[aria-label$=" of duty point ${duty.length + 1}, %"]`);
+          }}
         >
           Add duty point
         </button>

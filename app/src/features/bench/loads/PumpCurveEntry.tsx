@@ -4,6 +4,7 @@ import { CellEntry } from "../../../fields/Entries";
 import { fields } from "../../../fields/table";
 import { useUnits } from "../../../fields/useUnits";
 import type { Outcome } from "../../../components/draft";
+import { useList } from "../../../components/useList";
 import { CellQuantity } from "../../../components/CellFields";
 
 type Pump = Extract<Load, { kind: "pump" }>;
@@ -32,8 +33,9 @@ export function PumpCurveEntry({
 }) {
   const units = useUnits();
   const curve = load.curve ?? [];
+  const edit = useList(curve, onChange);
   const set = (at: number, part: Partial<Curve[number]>) =>
-    onChange(curve.map((p, i) => (i === at ? { ...p, ...part } : p)));
+    edit((now) => now.map((p, i) => (i === at ? { ...p, ...part } : p)));
   if (curve.length === 0) {
     return (
       <p className="my-1 flex items-center justify-between text-soft">
@@ -86,7 +88,7 @@ export function PumpCurveEntry({
                 <Button
                   aria-label={`Remove point ${i + 1}`}
                   why={curve.length <= 3 && "A curve has three points at least."}
-                  onClick={() => void onChange(curve.filter((_, k) => k !== i))}
+                  onClick={() => void edit((now) => now.filter((_, k) => k !== i))}
                 >
                   ×
                 </Button>
@@ -96,7 +98,7 @@ export function PumpCurveEntry({
         </tbody>
       </table>
       <div className="mt-1 flex gap-2">
-        <button type="button" className="button" onClick={() => void onChange(further(curve))}>
+        <button type="button" className="button" onClick={() => void edit(further)}>
           Add point
         </button>
         <button type="button" className="button" onClick={() => void onChange([])}>
@@ -111,7 +113,7 @@ export function PumpCurveEntry({
 }
 
 // One more, beyond the last as between the last two.
-function further(curve: Curve): Curve {
+function further(curve: readonly Curve[number][]): readonly Curve[number][] {
   const [before, last] = curve.slice(-2);
   if (!before || !last) {
     return curve;

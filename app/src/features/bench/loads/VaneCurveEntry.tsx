@@ -1,6 +1,7 @@
 import { Button } from "../../../components/Button";
 import type { FluidMachine } from "../../../api/client";
 import { CellQuantity } from "../../../components/CellFields";
+import { useList } from "../../../components/useList";
 import type { Outcome } from "../../../components/draft";
 import { quantityIn } from "../../../fields/units";
 
@@ -21,8 +22,9 @@ export function VaneCurveEntry({
   readonly curve: Curve;
   readonly onChange: (curve: Curve) => Promise<Outcome>;
 }) {
+  const edit = useList(curve, onChange);
   const set = (at: number, part: Partial<Curve[number]>) =>
-    onChange(curve.map((p, i) => (i === at ? { ...p, ...part } : p)));
+    edit((now) => now.map((p, i) => (i === at ? { ...p, ...part } : p)));
   if (curve.length === 0) {
     return (
       <p className="my-1 flex items-center justify-between text-soft">
@@ -67,7 +69,7 @@ export function VaneCurveEntry({
                 <Button
                   aria-label={`Remove point ${i + 1}`}
                   why={curve.length <= 2 && "A curve has two points at least."}
-                  onClick={() => void onChange(curve.filter((_, k) => k !== i))}
+                  onClick={() => void edit((now) => now.filter((_, k) => k !== i))}
                 >
                   Remove
                 </Button>
@@ -84,7 +86,7 @@ export function VaneCurveEntry({
               : "There is no point to go on from."
           }
           onClick={() =>
-            last && void onChange([...curve, { flowPu: last.flowPu + 0.05, powerPu: last.powerPu + 0.05 }])
+            last && void edit((now) => [...now, { flowPu: last.flowPu + 0.05, powerPu: last.powerPu + 0.05 }])
           }
         >
           Add point
