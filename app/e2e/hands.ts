@@ -35,6 +35,7 @@ export class Hands {
     await expect(this.page.getByRole("dialog", { name: "Find or do" })).toBeVisible();
     await this.type(text);
     await this.press("Enter");
+    await expect(this.page.getByRole("dialog", { name: "Find or do" })).toHaveCount(0);
   }
 
   /** Fills an entry: a click, the text and Enter. */
@@ -60,6 +61,6 @@ export class Hands {
 
   /** Waits until all that was changed is saved. */
   async saved(): Promise<void> {
-    await expect(this.page.getByText(/^Edit \d+ saved$/)).toBeVisible();
+    await expect(this.page.getByText(/^Edit \d+ saved$/)).toBeVisible({ timeout: 20_000 });
   }
 }

@@ -57,14 +57,14 @@ test("the focus is where the next key is wanted after each action, and keys in a
   // Buttons of the board are pressed by Enter; what is made has the focus.
   await cell(page, "DP-02", "motor").click();
   await pressed("Add drive point");
-  await expect(cell(page, "DP-28", "motor")).toBeFocused();
+  await expect(cell(page, "DP-28", "load")).toBeFocused();
   await pressed("Remove");
-  await expect(cell(page, "DP-28", "motor")).toHaveCount(0);
+  await expect(cell(page, "DP-28", "load")).toHaveCount(0);
 
   // Many are sized at once; where nothing can be said it is told.
   await cell(page, "DP-02", "motor").click();
   await pressed("Add drive point");
-  await expect(cell(page, "DP-28", "motor")).toBeFocused();
+  await expect(cell(page, "DP-28", "load")).toBeFocused();
   await page.keyboard.press("Shift+ArrowLeft");
   await pressed("Size");
   await expect(page.getByRole("alert")).toContainText("DP-28: Needs data");

@@ -29,7 +29,8 @@ export function useDraft(shown: string, commit: (text: string) => Promise<Outcom
       onKeyDown: (event: KeyboardEvent) => {
         if (event.key === "Enter") {
           void finish();
-        } else if (event.key === "Escape") {
+        } else if (event.key === "Escape" && (draft !== undefined || problem !== undefined)) {
+          // With nothing to take back it leads out of the entry.
           event.stopPropagation();
           setDraft(undefined);
           setProblem(undefined);

@@ -127,8 +127,8 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
         var best = ranked.Where(x => x.Ranked is [{ Fits: true }, ..]).ToDictionary(x => x.Id, x => x.Ranked[0], StringComparer.Ordinal);
         foreach (var (id, list) in ranked.Where(x => !best.ContainsKey(x.Id)))
         {
-            without[id] = list is [{ NeedsData: true } first, ..] ? $"{first.Reason}."
-                : list is [var nearest, ..] ? $"nothing fits; nearest is {nearest.Name}: {nearest.Reason}." : "there are no candidates.";
+            without[id] = list is [{ NeedsData: true } first, ..] ? $"{first.Reason.TrimEnd('.')}."
+                : list is [var nearest, ..] ? $"nothing fits; nearest is {nearest.Name}: {nearest.Reason.TrimEnd('.')}." : "there are no candidates.";
         }
 
         sized.UnionWith(best.Keys);

@@ -40,9 +40,12 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
         specification.lineups.find((l) => l.drivePoints.some((p) => p.id === selection?.point)) ??
         specification.lineups[0];
       if (lineup) {
-        void run({ kind: "add-drive-point", lineupId: lineup.id, afterId: selection?.point ?? "" }).then(([id]) =>
-          select(id),
-        );
+        void run({ kind: "add-drive-point", lineupId: lineup.id, afterId: selection?.point ?? "" }).then(([id]) => {
+          // Work on it begins with what it drives.
+          if (id !== undefined) {
+            onSelect({ point: id, row: "load", columns: [id] });
+          }
+        });
       }
     },
     copy: () => {
