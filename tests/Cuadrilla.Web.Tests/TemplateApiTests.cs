@@ -38,7 +38,8 @@ public sealed class TemplateApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal(content["original"]!["load"]!.ToJsonString(), done["saved"]!["specification"]!["lineups"]![0]!["drivePoints"]![0]!["load"]!.ToJsonString());
 
         using var removed = await client.DeleteAsync($"/api/templates/{id}");
-        Assert.Equal(HttpStatusCode.NoContent, removed.StatusCode);
+        Assert.Equal(HttpStatusCode.OK, removed.StatusCode);
+        Assert.DoesNotContain((await removed.Body()).AsArray(), t => (string?)t!["id"] == id);
         using var gone = await client.GetAsync($"/api/templates/{id}");
         Assert.Equal(HttpStatusCode.NotFound, gone.StatusCode);
     }

@@ -35,11 +35,12 @@ internal static class TemplateEndpoints
     public static void MapTemplates(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/templates").WithTags("Templates");
-        group.MapGet("/", (TemplateStore store) => store.List().Select(Listed).ToList()).WithName("listTemplates");
+        group.MapGet("/", (TemplateStore store) => All(store)).WithName("listTemplates");
         group.MapPost("/", KeepAsync).WithName("keepTemplate").Accepts<KeepTemplateRequest>("application/json").Produces<TemplateDocument>();
         group.MapGet("/{id}", (string id, TemplateStore store) => store.Find(id) is { } found ? Results.Ok(Content(found)) : Unknown())
             .WithName("getTemplate").Produces<TemplateContent>();
-        group.MapDelete("/{id}", (string id, TemplateStore store) => store.Remove(id) ? Results.NoContent() : Unknown()).WithName("removeTemplate").Produces(204);
+        group.MapDelete("/{id}", (string id, TemplateStore store) => store.Remove(id) ? Results.Ok(All(store)) : Unknown())
+            .WithName("removeTemplate").Produces<IReadOnlyList<TemplateDocument>>();
     }
 
     private static async Task<IResult> KeepAsync(HttpRequest request, TemplateStore store, ProjectReader reader)
@@ -71,6 +72,8 @@ internal static class TemplateEndpoints
             Converters = [.. plant.Converters.Where(m => kept.Converter is ConverterChoice.FromCatalogue c && c.ItemId == m.Id)],
         };
     }
+
+    private static IReadOnlyList<TemplateDocument> All(TemplateStore store) => [.. store.List().Select(Listed)];
 
     private static TemplateDocument Listed(StoredTemplate stored) => new(stored.Id, stored.Name, stored.AtUtc, stored.Who);
 

@@ -5,6 +5,7 @@ using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Documents.Demo;
+using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Core.Tests.Commands;
 
@@ -35,8 +36,7 @@ public sealed class AddLikeTests
     [Fact]
     public void An_own_motor_comes_along_once_and_another_of_its_key_keeps_it()
     {
-        var plant = Tiles with { Motors = [.. Tiles.Motors.Take(1)] };
-        var own = Tiles.Motors[0];
+        var own = Enumerable.Range(40_000, 60).SelectMany(seed => RandomPlant.Of(seed, Data).Motors).First();
         var choice = new MotorChoice.FromCatalogue(own.Id, MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Delta, false, string.Empty);
         var point = Tiles.AllDrivePoints().First() with { Motor = choice };
         string Taken(PlantSpecification into, OwnMotor motor, out PlantSpecification after)
@@ -51,7 +51,7 @@ public sealed class AddLikeTests
         Assert.Single(second.Motors);
         Assert.Equal($"{own.Id}-2", Taken(second, own with { Name = "rewound" }, out var third));
         Assert.Equal([own.Name, "rewound"], third.Motors.Select(m => m.Name));
-        Assert.Equal(plant.Motors[0], third.Motors[0]);
+        Assert.Equal(own, third.Motors[0]);
     }
 
     [Theory]

@@ -57,7 +57,7 @@ public sealed class UsualEntryTests
         Assert.Equal(1, Gear(new ConstantTorqueLoad(Open, [], 100, 1450, Given.Unknown, Given.Unknown)));
 
         // Two falls: the rope runs twice as fast as the hook. 60·2·0.5/(π·0.4) = 47.75 rpm.
-        var hoist = new HoistLoad(Open, [], 1000, 0, 0, 90, 0.5, 10, 10, 2, 0.4, 0.9);
+        var hoist = new HoistLoad(Open with { InertiaKgM2 = 10 }, [], 1000, 0, 0, 90, 0.5, 10, 10, 2, 0.4, 0.9);
         Assert.Equal(Math.Round(1470 / (60 * 2 * 0.5 / (Math.PI * 0.4)), 2), Gear(hoist));
 
         // The models of the loads, which share nothing with the proposal, run their motors at 1470 rpm with it.
