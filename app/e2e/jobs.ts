@@ -86,7 +86,7 @@ async function assumedAndSized(hands: Hands, tag: string, section: string): Prom
   await hands.find("assume");
   await hands.saved();
   await hands.find("size");
-  await expect(cell(hands.page, tag, "motor")).toHaveAccessibleName(/kW/);
+  await expect(cell(hands.page, tag, "motor")).toHaveAccessibleName(/\d kW/, { timeout: 20_000 });
   await hands.click(cell(hands.page, tag, "cable"));
   await hands.fill(hands.page.getByRole("textbox", { name: "Cross-section" }), section);
   await hands.saved();
@@ -147,6 +147,7 @@ async function hoistWithBrake(page: Page): Promise<Hands> {
     ["Way", "12"],
     ["Cycles per hour", "20"],
     ["Drum diameter", "400"],
+    ["Inertia at the machine", "2"],
   ]);
   await assumedAndSized(hands, "DP-01", "10");
   await hands.click(cell(page, "DP-01", "motor"));
@@ -188,6 +189,7 @@ async function rollersInGroup(page: Page): Promise<Hands> {
   await machine(hands, "roller-group", [
     ["Rollers", "6"],
     ["Torque per roller", "15"],
+    ["Inertia at the machine", "2"],
     ["Rated speed of the machine", "60"],
   ]);
   await assumedAndSized(hands, "DP-01", "1.5");
@@ -211,6 +213,7 @@ async function windersOnBus(page: Page): Promise<Hands> {
     ["Web width", "1200"],
     ["Density of the roll", "900"],
     ["Friction at the roll", "2"],
+    ["Inertia at the machine", "2"],
   ]);
   await assumedAndSized(hands, "DP-01", "4");
   await hands.press("Control+d");
@@ -229,11 +232,13 @@ async function ratioFollower(page: Page): Promise<Hands> {
   const hands = new Hands(page);
   await machine(hands, "constant-torque", [
     ["Torque at the machine", "80"],
+    ["Inertia at the machine", "2"],
     ["Rated speed of the machine", "300"],
   ]);
   await assumedAndSized(hands, "DP-01", "4");
   await machine(hands, "dosing-pump", [
     ["Displacement per revolution", "50"],
+    ["Inertia at the machine", "2"],
     ["Pressure difference", "10"],
     ["Speed at maximum dose", "300"],
   ]);
