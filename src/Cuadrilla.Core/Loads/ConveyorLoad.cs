@@ -33,7 +33,7 @@ public sealed record ConveyorLoad(
     public Given RegenerationFriction { get; init; }
 
     /// <inheritdoc/>
-    public override string BrakeApplication() => LiftM is { IsKnown: true, Value: not 0 } ? "inclined conveyor" : "level machine";
+    public override string BrakeApplication() => LiftM is { IsKnown: true, Value: 0 } ? "level machine" : "inclined conveyor";
 
     /// <inheritdoc/>
     public override string InWords() => "belt conveyor";

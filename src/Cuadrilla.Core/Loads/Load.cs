@@ -33,6 +33,10 @@ public sealed record UnspecifiedLoad : Load
     public override string InWords() => "not specified";
 
     /// <inheritdoc/>
+    /// <remarks>Nothing says that it does not hang.</remarks>
+    public override string BrakeApplication() => "hoist";
+
+    /// <inheritdoc/>
     public override Load Part(double partPu) => this;
 }
 

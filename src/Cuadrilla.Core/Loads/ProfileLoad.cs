@@ -9,6 +9,10 @@ namespace Cuadrilla.Core.Loads;
 public sealed record ProfileLoad(DriveTrain Train, ValueList<DutyPoint> Duty, ValueList<ProfilePoint> Points) : MechanicalLoad(Train, Duty)
 {
     /// <inheritdoc/>
+    /// <remarks>Nothing says that its load does not hang.</remarks>
+    public override string BrakeApplication() => "hoist";
+
+    /// <inheritdoc/>
     public override string InWords() => "profile";
 
     /// <inheritdoc/>

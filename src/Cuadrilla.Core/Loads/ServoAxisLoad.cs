@@ -26,7 +26,7 @@ public sealed record ServoAxisLoad(
     Given InclineDeg) : MechanicalLoad(Train, Duty)
 {
     /// <inheritdoc/>
-    public override string BrakeApplication() => InclineDeg is { IsKnown: true, Value: not 0 } ? "vertical axis" : "level machine";
+    public override string BrakeApplication() => InclineDeg is { IsKnown: true, Value: 0 } ? "level machine" : "vertical axis";
 
     /// <inheritdoc/>
     public override string InWords() => "servo axis";

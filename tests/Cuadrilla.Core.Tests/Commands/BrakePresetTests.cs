@@ -1,5 +1,6 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Commands;
@@ -52,6 +53,17 @@ public sealed class BrakePresetTests
         };
         var brake = BrakeOf(new UseBrakePreset(id, "vertical axis").On(own, Studies), id);
         Assert.Equal((40, BrakeCommand.MachineController, 50, CoilSuppression.Zener), (brake.HoldingNm.Value, brake.Control.By, brake.Control.ProvenPct, brake.Coil.Suppression));
+    }
+
+    [Fact]
+    public void What_may_hang_is_braked_as_what_hangs()
+    {
+        var axis = (ServoAxisLoad)Tiles.AllDrivePoints().First(p => p.Load is ServoAxisLoad).Load;
+        Assert.Equal("hoist", new UnspecifiedLoad().BrakeApplication());
+        Assert.Equal("hoist", new ProfileLoad(axis.Train, [], []).BrakeApplication());
+        Assert.Equal("vertical axis", (axis with { InclineDeg = Given.Unknown }).BrakeApplication());
+        Assert.Equal("vertical axis", (axis with { InclineDeg = 90 }).BrakeApplication());
+        Assert.Equal("level machine", (axis with { InclineDeg = 0 }).BrakeApplication());
     }
 
     [Fact]
