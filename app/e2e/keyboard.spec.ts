@@ -72,6 +72,7 @@ test("the focus is where the next key is wanted after each action, and keys in a
   await page.keyboard.press("Control+z");
   await expect(cell(page, "DP-02", "motor")).toHaveAccessibleName(/IE3 cage 45 kW/);
   await page.keyboard.press("Control+z");
+  await expect(cell(page, "DP-28", "load")).toHaveCount(0);
   await cell(page, "DP-02", "motor").focus();
 
   // In a sheet of the board arrows move the caret and Delete deletes a letter, not a drive point.

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
@@ -15,9 +14,7 @@ public sealed class SameFiguresTests
 {
     private const int BitEqual = 40;
 
-    // CUADRILLA_PLANTS=500 takes some minutes.
-    private static readonly int Plants =
-        int.TryParse(Environment.GetEnvironmentVariable("CUADRILLA_PLANTS"), NumberStyles.None, CultureInfo.InvariantCulture, out var plants) ? plants : 80;
+    private static readonly int Plants = PlantCount.Of(60);
 
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
 

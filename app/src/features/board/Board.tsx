@@ -45,12 +45,14 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason, onTempl
   const close = () => setOpened(undefined);
   const band = useRubberBand(onSelect);
 
-  // Focus follows the selection, but only while the board has it: a click in the bench must not be robbed.
+  // Focus follows the selected cell, but only while the board has it: a click in the bench must not be robbed,
+  // nor a button of the board each time that figures come in.
+  const selected = selection && cellId(selection.point, selection.row);
   useEffect(() => {
-    if (selection && frame.current?.contains(document.activeElement)) {
-      document.getElementById(cellId(selection.point, selection.row))?.focus();
+    if (selected !== undefined && frame.current?.contains(document.activeElement)) {
+      document.getElementById(selected)?.focus();
     }
-  }, [selection]);
+  }, [selected]);
 
   const onKeyDown = (event: KeyboardEvent) => {
     // Buttons keep their own keys, and what is typed in a sheet opened from here is not the board's.
