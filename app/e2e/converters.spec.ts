@@ -104,3 +104,23 @@ test("a catalogue of the engineer's own is imported, kept with its version, and 
   await page.getByRole("tab", { name: "Entries" }).click();
   await expect(page.locator("#bench").getByText(/House list, 2026-10; from the generic series/)).toBeVisible();
 });
+
+test("the least brake resistor and a standard transformer are proposed from the catalogue", async ({
+  page,
+  request,
+}) => {
+  await open(page, await importDemo(request));
+  await cell(page, "DP-07", "converter").click();
+  await page.keyboard.press("Enter");
+  await page.getByRole("tab", { name: "Entries" }).click();
+  await page.getByRole("button", { name: "Propose a resistor" }).click();
+  await expect(page.getByLabel("Resistance", { exact: true })).toHaveValue("47");
+  await page.getByLabel("Of the catalogue").selectOption({ label: "3 kW, 47 Ω" });
+  await expect(page.getByLabel("Continuous power")).toHaveValue("3");
+
+  await page.keyboard.press("Alt+1");
+  await page.getByLabel("Standard size of transformer 1").selectOption({ label: "630 kVA, 4 %" });
+  await expect(page.getByRole("region", { name: "Transformers, scrolls sideways" })).toContainText("241 %");
+  await page.getByLabel("Standard size of transformer 1").selectOption("eu");
+  await expect(page.getByText(/transformer 1: \d+ kVA, loaded to/)).toBeVisible();
+});

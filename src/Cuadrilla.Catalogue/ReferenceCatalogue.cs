@@ -32,6 +32,8 @@ public static class ReferenceCatalogue
         BrakePresets = DataFile.Read<BrakePresetFile>("brake-presets.json").Build(),
         UsualEntries = DataFile.Read<UsualEntryFile>("usual-entries.json").Values,
         UsualSupplies = DataFile.Read<SupplyFile>("usual-supplies.json").Supplies,
+        Transformers = DataFile.Read<TransformerFile>("transformers.json").Build(),
+        BrakeResistors = [.. BrakeResistorSeries.Build(DataFile.Read<BrakeResistorSeries.File>("brake-resistors.json"))],
         Compatibility = CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")),
     };
 

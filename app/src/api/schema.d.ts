@@ -1075,6 +1075,18 @@ export interface components {
             application: string;
             why: string;
         };
+        BrakeResistorDocument: {
+            id: string;
+            name: string;
+            /** Format: double */
+            resistanceOhm: number;
+            /** Format: double */
+            continuousKw: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            priceIndex: number;
+        };
         BrakeRunDocument: {
             fault: components["schemas"]["BrakeFault"];
             up: boolean;
@@ -1470,6 +1482,8 @@ export interface components {
             regions: components["schemas"]["Region"][];
             usualSupplies: components["schemas"]["UsualSupply"][];
             brakePresets: components["schemas"]["BrakePresetDocument"][];
+            transformers: components["schemas"]["TransformerSeries"][];
+            brakeResistors: components["schemas"]["BrakeResistorDocument"][];
         };
         ChainLinkDocument: {
             id: string;
@@ -3623,7 +3637,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -3787,6 +3801,11 @@ export interface components {
             pointIds: string[];
             part: components["schemas"]["SizedPart"];
         };
+        PlantCommandSizeResistor: {
+            /** @enum {string} */
+            kind: "size-resistor";
+            pointIds: string[];
+        };
         PlantCommandSplitOnShaft: {
             /** @enum {string} */
             kind: "split-on-shaft";
@@ -3808,6 +3827,14 @@ export interface components {
             /** @enum {string} */
             kind: "use-region";
             region: string;
+        };
+        PlantCommandUseTransformerSize: {
+            /** @enum {string} */
+            kind: "use-transformer-size";
+            elementId: string;
+            series: string;
+            /** Format: double */
+            ratedKva: null | number;
         };
         PlantCommandUseUnits: {
             /** @enum {string} */
@@ -4914,6 +4941,8 @@ export interface components {
              */
             noLoadSecondaryPct?: null | number;
         };
+        /** @enum {unknown} */
+        TransformerCooling: "dry" | "oil";
         TransformerDocument: {
             transformerId: string;
             /** Format: double */
@@ -4923,6 +4952,24 @@ export interface components {
             harmonicLossFactor: null | number;
             /** Format: double */
             kFactor: number;
+        };
+        TransformerSeries: {
+            key: string;
+            name: string;
+            /** Format: double */
+            frequencyHz: number;
+            cooling: components["schemas"]["TransformerCooling"];
+            sizes: components["schemas"]["TransformerSize"][];
+        };
+        TransformerSize: {
+            /** Format: double */
+            ratedKva: number;
+            /** Format: double */
+            ukPct: number;
+            /** Format: double */
+            loadLossKw: number;
+            /** Format: double */
+            noLoadLossKw: number;
         };
         /** @enum {unknown} */
         TripClass: "class10-a" | "class10" | "class20" | "class30";

@@ -2,8 +2,10 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Harmonics.Limits;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Catalogue;
 
@@ -63,6 +65,12 @@ public sealed record EngineeringData
 
     /// <summary>Values that are proposed for open entries of a drive point.</summary>
     public required IReadOnlyList<UsualValue> UsualEntries { get; init; }
+
+    /// <summary>Standard sizes of transformers.</summary>
+    public required IReadOnlyList<TransformerSeries> Transformers { get; init; }
+
+    /// <summary>Brake resistors, by continuous power and resistance.</summary>
+    public required IReadOnlyList<BrakeResistorItem> BrakeResistors { get; init; }
 
     /// <summary>Levels of harmonic voltage inside plants.</summary>
     public required CompatibilityLevels Compatibility { get; init; }

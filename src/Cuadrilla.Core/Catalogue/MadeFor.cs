@@ -6,14 +6,15 @@ using Cuadrilla.Core.Motors;
 namespace Cuadrilla.Core.Catalogue;
 
 /// <summary>
-/// What of the catalogue is made for a supply. Motors: a connection within −13 and +11 % of its voltage and, with a cage, its frequency; where no cage motor has
-/// both, the frequency is let go, since a converter gives any; where none has the voltage, all stay and are judged. Converters: those whose rated voltage is the
+/// What of the catalogue is made for a supply. Motors: a connection within −13 and +11 % of its voltage and, with a cage, its frequency, of the series whose voltage
+/// is nearest; where no cage motor has both, the frequency is let go, since a converter gives any; where none has the voltage, all stay and are judged. Converters: those whose rated voltage is the
 /// nearest in the catalogue, and those for one phase. What a project brings of its own always stays.
 /// </summary>
 public static class MadeFor
 {
     private const double LeastPu = 0.87;
     private const double LargestPu = 1.11;
+    private const double SameDistance = 0.02;
     private static readonly ConditionalWeakTable<EngineeringData, Dictionary<(double, double), IReadOnlyList<MotorItem>>> KnownMotors = [];
     private static readonly ConditionalWeakTable<EngineeringData, Dictionary<double, IReadOnlyList<ConverterItem>>> KnownConverters = [];
 
@@ -51,9 +52,13 @@ public static class MadeFor
     {
         var volts = data.Motors.Values.Where(m => m.OwnName.Length > 0 || Connects(m.Plate, lineV)).ToList();
         bool AtFrequency(MotorItem m) => m.OwnName.Length > 0 || m.Technology != MotorTechnology.CageInduction || Math.Abs(m.Plate.RatedFrequencyHz - frequencyHz) < 1;
-        if (volts.Exists(m => IsGenericCage(m) && AtFrequency(m)))
+        var cages = volts.Where(m => IsGenericCage(m) && AtFrequency(m)).ToList();
+        if (cages.Count > 0)
         {
-            return [.. volts.Where(AtFrequency)];
+            // Of series whose voltages overlap the nearest is meant: at 480 V those of 460, not of 440 V.
+            var nearest = cages.Min(m => Distance(m.Plate, lineV));
+            var series = cages.Where(m => Distance(m.Plate, lineV) <= nearest + SameDistance).Select(m => m.Series).ToHashSet(StringComparer.Ordinal);
+            return [.. volts.Where(m => AtFrequency(m) && (m.OwnName.Length > 0 || m.Technology == MotorTechnology.DcSeparatelyExcited || series.Contains(m.Series)))];
         }
 
         return volts.Exists(IsGenericCage) ? volts : [.. data.Motors.Values];
@@ -65,6 +70,9 @@ public static class MadeFor
     private static bool Connects(MotorPlate plate, double lineV) =>
         plate.Technology == MotorTechnology.DcSeparatelyExcited || Within(plate.RatedVoltageV / lineV)
         || (plate.DeltaVoltageV > 0 && (Within(plate.DeltaVoltageV / lineV) || Within(Math.Sqrt(3) * plate.DeltaVoltageV / lineV)));
+
+    private static double Distance(MotorPlate plate, double lineV) =>
+        new[] { plate.RatedVoltageV, plate.DeltaVoltageV, Math.Sqrt(3) * plate.DeltaVoltageV }.Where(v => v > 0).Min(v => Math.Abs(Math.Log(v / lineV)));
 
     private static bool Within(double pu) => pu is >= LeastPu and <= LargestPu;
 

@@ -212,6 +212,12 @@ public static class DriveListImport
 
             var column = Column(key);
             var at = columns[key];
+            if (ListColumn.IsBare(text) && at < heads.Count && column.StrangeUnitIn(heads[at]) is { } strange)
+            {
+                Problems.Add($"{column.Name}: its head says ({strange}), which is not known here; known: {string.Join(", ", column.Quantity.Accepts.Keys.Take(12))}.");
+                return Given.Unknown;
+            }
+
             if (column.Read(text, at < heads.Count ? column.UnitIn(heads[at]) : null, plant.Conventions.Units) is not { } value)
             {
                 Problems.Add($"{column.Name}: “{text}” is no number{(column.Quantity.Accepts.Count > 0 ? $" with a unit such as {column.Quantity.Shown}" : string.Empty)}.");

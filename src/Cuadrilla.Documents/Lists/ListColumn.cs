@@ -76,18 +76,38 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
     public string? UnitIn(string head)
     {
         ArgumentNullException.ThrowIfNull(head);
-        var words = Regex.Matches(head, @"[\(\[]\s*([^\)\]]+?)\s*[\)\]]").Select(m => m.Groups[1].Value)
+        var words = Brackets(head)
             .Concat([head.Split([' ', ',', '_'], StringSplitOptions.RemoveEmptyEntries).LastOrDefault() ?? string.Empty, head]);
         return words.Select(w => w.Trim().ToLowerInvariant()).FirstOrDefault(w => Quantity.Accepts.ContainsKey(w) || (Kept == "mm²" && w == "awg"));
+    }
+
+    /// <summary>
+    /// What stands in the brackets of a head like a unit but is none of this quantity, as l/h; null where there is nothing like it. A bare number under it must
+    /// not be read in another unit.
+    /// </summary>
+    public string? StrangeUnitIn(string head) =>
+        Quantity.Accepts.Count == 0 || UnitIn(head) is not null
+            ? null
+            : Brackets(head).FirstOrDefault(w => UnitSigns.IsMatch(w) || (w.Length <= 4 && !Qualifiers.Contains(w.TrimEnd('.').ToLowerInvariant())));
+
+    private static readonly Regex UnitSigns = new(@"^\S{1,16}$(?<=[/²³°·^*%0-9].*)", RegexOptions.CultureInvariant);
+    private static readonly HashSet<string> Qualifiers = new(["max", "min", "nom", "norm", "typ", "est", "ca", "approx", "tot", "each", "avg", "mean", "calc", "duty", "new", "old", "rev", "opt"], StringComparer.Ordinal);
+
+    private static IEnumerable<string> Brackets(string head) => Regex.Matches(head, @"[\(\[]\s*([^\)\]]+?)\s*[\)\]]").Select(m => m.Groups[1].Value.Trim());
+
+    /// <summary>True for text that is a number without a unit.</summary>
+    public static bool IsBare(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        return double.TryParse(text.Replace(',', '.'), System.Globalization.NumberStyles.Float, System.Globalization.CultureInfo.InvariantCulture, out _);
     }
 
     /// <summary>Reads a cell: with its own unit, else that of the head, else the project's.</summary>
     public double? Read(string text, string? unit, UnitSystem system)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var plain = double.TryParse(text.Replace(',', '.'), System.Globalization.NumberStyles.Float, System.Globalization.CultureInfo.InvariantCulture, out _);
         var meant = unit ?? (system == UnitSystem.UsCustomary && Us.Length > 0 ? Us : null);
-        return Quantity.Read(plain && meant is not null ? $"{text} {meant}" : text, system);
+        return Quantity.Read(IsBare(text) && meant is not null ? $"{text} {meant}" : text, system);
     }
 
     private static ListColumn Of(string key, string name, string? kept, string heads, string us = "") => new(key, name, kept, us, new Regex(heads, RegexOptions.CultureInvariant));

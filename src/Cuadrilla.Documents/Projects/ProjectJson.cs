@@ -95,6 +95,8 @@ public static class ProjectJson
             (typeof(BrakeBy), "brake-by"),
             (typeof(UseBrakePreset), "use-brake-preset"),
             (typeof(AddHoldingBrake), "add-holding-brake"),
+            (typeof(SizeResistor), "size-resistor"),
+            (typeof(UseTransformerSize), "use-transformer-size"),
             (typeof(ChooseMotor), "choose-motor"),
             (typeof(ChooseConverter), "choose-converter"),
             (typeof(SizeBest), "size-best"),

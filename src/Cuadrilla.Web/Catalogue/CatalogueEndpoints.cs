@@ -2,6 +2,7 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Documents.Assessments;
 using Microsoft.Net.Http.Headers;
 
@@ -16,12 +17,17 @@ internal sealed record CatalogueDocument(
     IReadOnlyList<SupplyModuleDocument> SupplyModules,
     IReadOnlyList<Region> Regions,
     IReadOnlyList<UsualSupply> UsualSupplies,
-    IReadOnlyList<BrakePresetDocument> BrakePresets);
+    IReadOnlyList<BrakePresetDocument> BrakePresets,
+    IReadOnlyList<TransformerSeries> Transformers,
+    IReadOnlyList<BrakeResistorDocument> BrakeResistors);
 
 /// <summary>A preset of holding brakes as far as a screen names it.</summary>
 /// <param name="Application">The machine in words.</param>
 /// <param name="Why">What it is made for.</param>
 internal sealed record BrakePresetDocument(string Application, string Why);
+
+/// <summary>A brake resistor as far as a screen names it.</summary>
+internal sealed record BrakeResistorDocument(string Id, string Name, double ResistanceOhm, double ContinuousKw, double MassKg, double PriceIndex);
 
 /// <summary>A supply module as far as a screen names it.</summary>
 internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double RatedVoltageV, double PeakPu, double ReturnPu, double PrechargeUf, double PriceIndex);
@@ -48,5 +54,7 @@ internal static class CatalogueEndpoints
         [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.RatedVoltageV, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))],
         data.Regions,
         data.UsualSupplies,
-        [.. data.BrakePresets.Select(p => new BrakePresetDocument(p.Application, p.Why))]);
+        [.. data.BrakePresets.Select(p => new BrakePresetDocument(p.Application, p.Why))],
+        data.Transformers,
+        [.. data.BrakeResistors.Select(r => new BrakeResistorDocument(r.Id, r.Name, r.ResistanceOhm, r.ContinuousKw, r.MassKg, r.PriceIndex))]);
 }

@@ -27,6 +27,8 @@ public sealed class SupplySeriesTests
     [InlineData("cage-6p-ie2-0.55", 73.1, "80 M", 80)]
     [InlineData("cage-4p-ie4-0.37", 81.1, "71 M", 71)]
     [InlineData("cage-4p-ie3-1000", 96.0, "500 L", 500)]
+    [InlineData("cage-4p-ie3-440v-18.5", 93.6, "180 M", 180)]
+    [InlineData("cage-2p-ie3-380v-3.7", 88.5, "112 M", 112)]
     public void Efficiencies_and_frames_of_the_tables(string id, double efficiencyPct, string frame, double shaftHeightMm)
     {
         var item = Data.Motors[id];
@@ -98,9 +100,9 @@ public sealed class SupplySeriesTests
     [Theory]
     [InlineData(400, 50, "reference motors", 400)]
     [InlineData(380, 50, "reference motors", 400)]
-    [InlineData(380, 60, "reference motors", 400)]
+    [InlineData(380, 60, "reference motors 380 V, 60 Hz", 400)]
     [InlineData(480, 60, "reference motors 460 V, 60 Hz", 480)]
-    [InlineData(440, 60, "reference motors 460 V, 60 Hz", 480)]
+    [InlineData(440, 60, "reference motors 440 V, 60 Hz", 480)]
     [InlineData(208, 60, "reference motors 230 V, 60 Hz", 230)]
     [InlineData(600, 60, "reference motors 575 V, 60 Hz", 600)]
     public void A_supply_is_offered_what_is_made_for_it(double lineV, double frequencyHz, string series, double converterV)
@@ -119,8 +121,32 @@ public sealed class SupplySeriesTests
         Assert.All(cage, m => Assert.Contains(new[] { m.Plate.RatedVoltageV, Math.Sqrt(3) * m.Plate.DeltaVoltageV }, v => v is > 620 and < 720));
     }
 
+    [Fact]
+    public void At_60_Hz_motors_in_metric_frames_have_the_efficiencies_of_the_same_rating_in_horsepower()
+    {
+        var metric = Data.Motors.Values.Where(m => m.Series.Contains("440 V", StringComparison.Ordinal) && m.Technology == MotorTechnology.CageInduction && m.Plate.RatedPowerW is >= 1100 and <= 186e3).ToList();
+        Assert.Equal(4 * 19, metric.Count);
+        foreach (var m in metric)
+        {
+            var us = Data.Motors.Values.Where(o => o.Series.Contains("460 V", StringComparison.Ordinal) && o.EfficiencyClass == "Premium" && o.Poles == m.Poles)
+                .MinBy(o => Math.Abs(Math.Log(o.Plate.RatedPowerW / m.Plate.RatedPowerW)))!;
+            Assert.Equal(us.Plate.RatedPowerW, m.Plate.RatedPowerW, 0.05 * m.Plate.RatedPowerW);
+            Assert.Equal(us.Plate.Efficiency, m.Plate.Efficiency, 9);
+        }
+    }
+
+    [Theory]
+    [InlineData(480, 460)]
+    [InlineData(460, 460)]
+    [InlineData(440, 440)]
+    [InlineData(380, 380)]
+    public void Of_series_whose_voltages_overlap_the_nearest_is_offered(double lineV, double ratedV) =>
+        Assert.All(MadeFor.Motors(Data, lineV, 60).Where(m => m.Technology != MotorTechnology.DcSeparatelyExcited), m => Assert.Equal(ratedV, m.Plate.RatedVoltageV));
+
     [Theory]
     [InlineData(480, 60)]
+    [InlineData(440, 60)]
+    [InlineData(380, 60)]
     [InlineData(600, 60)]
     [InlineData(690, 50)]
     public void A_plant_of_another_voltage_is_sized_by_one_command_and_its_drives_hold(double lineV, double frequencyHz)

@@ -38,6 +38,8 @@ public sealed class CommandRandomTests
         (ids, _) => new BrakeBy(ids, (BrakingWay)(ids.Length % 6)),
         (ids, _) => new AddHoldingBrake(ids[0]),
         (ids, _) => new UseBrakePreset(ids[0], Data.BrakePresets[ids.Length % Data.BrakePresets.Count].Application),
+        (ids, _) => new SizeResistor(ids),
+        (ids, plant) => new UseTransformerSize(plant.Distribution.Transformers is [var t, ..] ? t.Id : "none", "eu", ids.Length % 2 == 0 ? null : 1000),
         (ids, _) => new ChooseMotor(ids, Data.Motors.Keys.First(), "in store"),
         (ids, _) => new ChooseConverter(ids, Data.Converters.Keys.First(), "in store"),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),

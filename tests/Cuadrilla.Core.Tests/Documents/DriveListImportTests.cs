@@ -56,6 +56,8 @@ public sealed class DriveListImportTests
     [InlineData("Tag,Type,Poles", "P-1,pump,5", "an even number from 2 to 16")]
     [InlineData("Tag,Type,Starter", "P-1,pump,magic", "“magic” is not known")]
     [InlineData("Tag,Type,Flow gpm", "P-1,pump,5 apples", "Flow: “5 apples” is no number with a unit such as")]
+    [InlineData("Tag,Type,Flow (bbl/fortnight)", "P-1,pump,5", "Flow: its head says (bbl/fortnight), which is not known here; known: ")]
+    [InlineData("Tag,Type,Head (ch)", "P-1,pump,5", "Head: its head says (ch)")]
     [InlineData("Tag,Type,Machine efficiency %", "P-1,pump,120", "Machine efficiency: 120")]
     public void A_row_that_is_wrong_is_refused_by_name_and_the_others_are_not(string heads, string cells, string why)
     {
@@ -73,6 +75,9 @@ public sealed class DriveListImportTests
     [InlineData("Flow_l/s", 0.1)]
     [InlineData("Flow (m³/h)", 100 / 3600.0)]
     [InlineData("Flow, gpm", 100 * 6.30901964e-5)]
+    [InlineData("Flow (rated)", 100 * 6.30901964e-5)]
+    [InlineData("Flow (max.)", 100 * 6.30901964e-5)]
+    [InlineData("Flow (l/h)", 100 / 3.6e6)]
     [InlineData("Flow", 100 * 6.30901964e-5)]
     public void The_unit_of_a_head_goes_before_the_projects(string head, double m3PerS)
     {

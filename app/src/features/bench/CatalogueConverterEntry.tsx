@@ -1,5 +1,6 @@
 import { PulseEntry } from "./PulseEntry";
 import type { ConverterItem, DrivePoint, ResistorPulse } from "../../api/client";
+import { Button } from "../../components/Button";
 import { ChoiceField } from "../../components/Fields";
 import { Entries, type ChangePart } from "../../fields/Entries";
 import { fields } from "../../fields/table";
@@ -7,6 +8,7 @@ import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { within } from "../../lib/within";
 import { useProject } from "../../project/ProjectContext";
+import { useCatalogue } from "../../project/useCatalogue";
 import { converterPower } from "../board/cellText";
 import type { PointEdit } from "./usePointEdit";
 
@@ -74,6 +76,7 @@ export function CatalogueConverterEntry({
         choices={brakings}
         onCommit={(way) => run({ kind: "brake-by", pointIds: [...columns], way }).then(() => undefined)}
       />
+      {converter.braking.kind === "resistor" && <ResistorChoice columns={columns} item={item} edit={edit} />}
       <BrakingEntry braking={converter.braking} item={item} change={change} edit={edit} />
       <Entries of={fields.ConverterChoiceFromCatalogue} value={converter} keys={["reason"]} change={part} />
       <button
@@ -87,6 +90,54 @@ export function CatalogueConverterEntry({
         <strong>Caution:</strong> the link stays charged after switching off. Lock out, wait for discharge, prove the
         absence of voltage; follow the maker’s instructions and local codes.
       </p>
+    </>
+  );
+}
+
+/** The least resistor of the catalogue that holds, or one by name. */
+function ResistorChoice({
+  columns,
+  item,
+  edit,
+}: {
+  readonly columns: readonly string[];
+  readonly item: ConverterItem | undefined;
+  readonly edit: PointEdit;
+}) {
+  const { run } = useProject();
+  const resistors = useCatalogue().data?.brakeResistors ?? [];
+  return (
+    <>
+      <Button
+        className="mt-1"
+        why={item && !item.hasChopper && "This converter has no chopper."}
+        onClick={() => void run({ kind: "size-resistor", pointIds: [...columns] })}
+      >
+        Propose a resistor
+      </Button>
+      <ChoiceField
+        label="Of the catalogue"
+        value=""
+        choices={{ "": "take the values of …", ...Object.fromEntries(resistors.map((r) => [r.id, r.name])) }}
+        onCommit={(id) => {
+          const chosen = resistors.find((r) => r.id === id);
+          return chosen
+            ? edit(`brake resistor ${chosen.name}`, (p) => ({
+                ...p,
+                converter:
+                  p.converter.kind === "catalogue"
+                    ? {
+                        ...p.converter,
+                        braking: within(p.converter.braking, "resistor", {
+                          resistanceOhm: chosen.resistanceOhm,
+                          continuousKw: chosen.continuousKw,
+                        }),
+                      }
+                    : p.converter,
+              }))
+            : Promise.resolve(undefined);
+        }}
+      />
     </>
   );
 }

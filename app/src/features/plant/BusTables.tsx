@@ -5,6 +5,7 @@ import { useProject } from "../../project/ProjectContext";
 import { fieldColumns, useBusColumns } from "./columns";
 import { ElementMark } from "./ElementMark";
 import { ElementTable } from "./ElementTable";
+import { StandardSize } from "./StandardSize";
 import { useElements } from "./useElements";
 
 // Other stray losses lie in the tank: a dry transformer has none.
@@ -99,6 +100,7 @@ export function TransformerTable({ onReason }: { readonly onReason: (check: Chec
       columns={[
         ...fieldColumns<Transformer>(() => fields.Transformer, change, [["name", "name"]]),
         ...ends,
+        { heading: "standard size", cell: (t) => <StandardSize transformer={t} /> },
         ...fieldColumns<Transformer>((t) => (t.cooling === "oil" ? fields.Transformer : dry), change, [
           ["kVA", "ratedKva", "w-14"],
           ["uk, %", "ukPct", "w-14"],
