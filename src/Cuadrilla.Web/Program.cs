@@ -22,6 +22,12 @@ using Microsoft.Extensions.Options;
 // Settings stand beside the program, wherever it is started from.
 var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
 builder.Services.AddOptions<ServerOptions>().Bind(builder.Configuration).ValidateDataAnnotations().ValidateOnStart();
+if (ListenAddresses.FirstOpen(builder.Configuration) is { } open)
+{
+    Console.Error.WriteLine($"Cuadrilla does not listen on {open}: it has no accounts yet, so whoever reaches it could change everything. Allowed: addresses of this machine alone, as http://127.0.0.1:5080.");
+    return 2;
+}
+
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
     kestrel.AddServerHeader = false;
@@ -53,9 +59,11 @@ builder.Services.AddScoped<ProjectReader>();
 builder.Services.AddSingleton<ProjectEvents>();
 
 var app = builder.Build();
+app.UseMiddleware<SecurityHeaders>();
 app.UseResponseCompression();
 app.UseMiddleware<ProblemMiddleware>();
-app.UseMiddleware<SecurityHeaders>();
+app.UseMiddleware<Doorkeeper>();
+app.UseRoutingWithHead();
 app.MapOpenApi("/api/openapi.json");
 var api = app.MapGroup(string.Empty).WithEveryStatus();
 api.MapCatalogue();
@@ -77,7 +85,7 @@ api.MapTables();
 api.MapDriveLists();
 api.MapTemplates();
 api.MapEvents();
-app.Map("/api/{**rest}", ApiFallback.Answer);
+app.Map(ApiFallback.Pattern, ApiFallback.Answer);
 AppFiles.Map(app);
 
 // The tool that writes the OpenAPI document runs this file too: it must neither touch a database nor listen.
@@ -95,6 +103,7 @@ if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocumen
 }
 
 await app.RunAsync();
+return 0;
 
 /// <summary>The web program; public for the tests that host it.</summary>
 public partial class Program;

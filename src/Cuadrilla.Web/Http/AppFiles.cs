@@ -27,7 +27,12 @@ internal static class AppFiles
         app.MapGet("/icon.svg", () => Results.File(Path.Combine(folder, "icon.svg"), "image/svg+xml"));
         app.MapFallback((HttpContext context) =>
         {
-            context.Response.Headers.CacheControl = "no-store";
+            if (!HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method))
+            {
+                context.Response.Headers.Allow = "GET, HEAD";
+                return Problems.Of("method", "Method not allowed", StatusCodes.Status405MethodNotAllowed, "Pages are only read.", []);
+            }
+
             return Results.Text(page.Replace(Placeholder, SecurityHeaders.Nonce(context), StringComparison.Ordinal), "text/html");
         });
     }

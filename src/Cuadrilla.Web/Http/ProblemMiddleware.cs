@@ -1,25 +1,21 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Documents.Projects;
+using Microsoft.AspNetCore.WebUtilities;
 
 namespace Cuadrilla.Web.Http;
 
-/// <summary>
-/// Turns failures into problem documents, and refuses writes that a foreign page sent: the program listens on loopback
-/// without log-in, so a browser must not be used as a way in.
-/// </summary>
+/// <summary>Turns failures, and answers that would be empty, into problem documents.</summary>
 internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<ProblemMiddleware> logger)
 {
     public async Task InvokeAsync(HttpContext context)
     {
         try
         {
-            if (IsForeignWrite(context.Request))
-            {
-                await Problems.Of("foreign-origin", "Refused", StatusCodes.Status403Forbidden, "The request came from another site.", []).ExecuteAsync(context);
-                return;
-            }
-
             await next(context);
+            if (context.Response is { HasStarted: false, StatusCode: >= 400, ContentType: null, ContentLength: null or 0 } empty)
+            {
+                await Problems.Of("refused", "Refused", empty.StatusCode, ReasonPhrases.GetReasonPhrase(empty.StatusCode) + ".", []).ExecuteAsync(context);
+            }
         }
         catch (InputException problem)
         {
@@ -45,17 +41,6 @@ internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<Pr
                     []).ExecuteAsync(context);
             }
         }
-    }
-
-    private static bool IsForeignWrite(HttpRequest request)
-    {
-        if (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
-        {
-            return false;
-        }
-
-        var site = request.Headers["Sec-Fetch-Site"].ToString();
-        return site is "cross-site" or "same-site";
     }
 
     [LoggerMessage(Level = LogLevel.Error, Message = "Answering {Path} failed.")]

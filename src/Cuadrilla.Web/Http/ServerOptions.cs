@@ -13,6 +13,9 @@ internal sealed class ServerOptions
     [Required]
     public string App { get; set; } = Path.Combine(AppContext.BaseDirectory, "app");
 
+    /// <summary>Names that the server answers to beside those of loopback.</summary>
+    public IReadOnlyList<string> Hosts { get; set; } = [];
+
     /// <summary>True to begin with the demo plant where there is none yet.</summary>
     public bool Demo { get; set; }
 }
