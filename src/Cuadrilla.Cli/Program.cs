@@ -32,23 +32,20 @@ internal static class Program
                 ["calc", var name] => Calc(name),
                 ["calc", var name, "--schema"] => Print(Calculation.Named(name).Schema()),
                 ["schema"] => Print(ProjectSchema.Text()),
-                _ => Refuse(Usage),
+                _ => Refuse("Usage", Usage, []),
             };
         }
         catch (InputException problem)
         {
-            var document = new JsonObject
-            {
-                ["title"] = "The input can't be accepted.",
-                ["detail"] = problem.Message,
-                ["errors"] = JsonSerializer.SerializeToNode(problem.Problems, ProjectJson.Options),
-            };
-            Console.Out.WriteLine(document.ToJsonString(ProjectJson.FileOptions));
-            return 1;
+            return Refuse("The input can't be accepted.", problem.Message, problem.Problems);
         }
-        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException)
+        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or ArgumentException or System.Security.SecurityException)
         {
-            return Refuse(problem.Message);
+            return Refuse("The file can't be used.", problem.Message, []);
+        }
+        catch (Exception problem) when (problem is not OutOfMemoryException)
+        {
+            return Refuse("The program failed.", $"{problem.GetType().Name}: {problem.Message}", []);
         }
     }
 
@@ -122,9 +119,12 @@ internal static class Program
         return 0;
     }
 
-    private static int Refuse(string message)
+    // The same document whatever stands against it, on standard output; what a person reads goes to the other.
+    private static int Refuse(string title, string detail, IReadOnlyList<InputProblem> errors)
     {
-        Console.Error.WriteLine(message);
+        var document = new JsonObject { ["title"] = title, ["detail"] = detail, ["errors"] = JsonSerializer.SerializeToNode(errors, ProjectJson.Options) };
+        Console.Out.WriteLine(document.ToJsonString(ProjectJson.FileOptions));
+        Console.Error.WriteLine(detail);
         return 2;
     }
 }

@@ -31,7 +31,8 @@ public sealed class CommandApiTests(WebHost host) : IClassFixture<WebHost>
     [InlineData("""{ "kind": "remove-drive-points", "pointIds": [null] }""", "/commands/1/pointIds")]
     [InlineData("""{ "kind": "size-best", "pointIds": [], "part": "motor" }""", "/commands/1/pointIds")]
     [InlineData("""{ "kind": "set-way-aside", "lineupId": "l1", "name": "" }""", "/specification/lineups/0/setAside/0")]
-    [InlineData("""{ "kind": "mitigate", "name": "x", "change": { "choices": { "dp-02": null }, "move": null, "filter": { "id": "f", "name": "f", "busId": "none", "ratedCurrentA": 5 }, "detunes": false } }""", "/specification/distribution/activeFilters/0")]
+    [InlineData("""{ "kind": "mitigate", "name": "x", "change": { "choices": {}, "move": null, "filter": { "id": "f", "name": "f", "busId": "none", "ratedCurrentA": 5 }, "detunes": false } }""", "/specification/distribution/activeFilters/0")]
+    [InlineData("""{ "kind": "mitigate", "name": "x", "change": { "choices": { "dp-02": null }, "move": null, "filter": { "id": "f", "name": "f", "busId": "none", "ratedCurrentA": 5 }, "detunes": false } }""", "/commands/1/change/choices/dp-02")]
     [InlineData("""{ "kind": "fly" }""", "")]
     [InlineData("null", "/commands/1")]
     public async Task One_that_cannot_be_done_leaves_all_undone(string command, string pointer)

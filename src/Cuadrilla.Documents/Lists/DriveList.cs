@@ -58,12 +58,14 @@ public static class DriveList
         StarterAtSite.Of(point.Converter, data) is { } starter ? starter.Name : "not chosen";
 
     /// <summary>
-    /// Text that a spreadsheet would take for a formula gets an apostrophe in front; numbers stay numbers.
+    /// Text that a spreadsheet would take for a formula, also behind blanks, gets an apostrophe in front; numbers stay numbers, and so does text that is one.
     /// </summary>
     public static string Guarded(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        return text.Length > 0 && text[0] is '=' or '+' or '-' or '@' or '\t' or '\r' ? "'" + text : text;
+        var start = text.AsSpan().TrimStart();
+        var isFormula = text.Length > 0 && (text[0] is '\t' or '\r' or '\n' || (start.Length > 0 && start[0] is '=' or '+' or '-' or '@' or '＝' or '＋' or '－' or '＠'));
+        return isFormula && !double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out _) ? "'" + text : text;
     }
 
     private static List<Dictionary<string, object?>> Rows(PlantSpecification plant, PlantAssessment assessment, EngineeringData data)
@@ -71,7 +73,8 @@ public static class DriveList
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(assessment);
         ArgumentNullException.ThrowIfNull(data);
-        var motors = data.With(plant).Motors;
+        var own = data.With(plant);
+        var motors = own.Motors;
         var summaries = assessment.DrivePoints.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
         var rows = new List<Dictionary<string, object?>>();
         var units = plant.Conventions.Units;
@@ -85,13 +88,13 @@ public static class DriveList
                 var summary = summaries[point.Id];
                 var motor = point.Motor is MotorChoice.FromCatalogue m ? motors[m.ItemId] : null;
                 var choice = point.Converter as ConverterChoice.FromCatalogue;
-                var converter = choice is null ? null : data.Converters[choice.ItemId];
+                var converter = choice is null ? null : own.Converters[choice.ItemId];
                 var worst = assessment.Tightest().FirstOrDefault(c => c.DrivePointId == point.Id);
                 rows.Add(new Dictionary<string, object?>
                 {
-                    ["Lineup"] = Guarded(lineup.Tag),
-                    ["Tag"] = Guarded(point.Tag),
-                    ["Name"] = Guarded(point.Name),
+                    ["Lineup"] = lineup.Tag,
+                    ["Tag"] = point.Tag,
+                    ["Name"] = point.Name,
                     ["Load"] = point.Load.InWords(),
                     [$"Shaft power {power}"] = InPower(summary.ShaftPowerW / 1e3),
                     ["Speed rpm"] = summary.ShaftSpeedRpm,
@@ -113,6 +116,15 @@ public static class DriveList
                     ["Tightest check"] = worst?.Id,
                     ["Verdict"] = worst is null ? null : VerdictWords.Of(worst.Verdict),
                 });
+            }
+        }
+
+        // Every text, whoever wrote it: tags, names, motors and converters of the engineer's own.
+        foreach (var row in rows)
+        {
+            foreach (var (key, value) in row.ToList())
+            {
+                row[key] = value is string text ? Guarded(text) : value;
             }
         }
 

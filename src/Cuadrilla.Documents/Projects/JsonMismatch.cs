@@ -23,12 +23,15 @@ internal static class JsonMismatch
             _ when element.ValueKind == JsonValueKind.Null => Leaf(element, type, options, pointer),
             JsonTypeInfoKind.Object when element.ValueKind == JsonValueKind.Object => Record(element, info, options, pointer),
             JsonTypeInfoKind.Enumerable when element.ValueKind == JsonValueKind.Array => element.EnumerateArray()
-                .Select((item, i) => Find(item, info.ElementType!, options, $"{pointer}/{i}")).FirstOrDefault(p => p is not null),
+                .Select((item, i) => Item(item, info.ElementType!, options, $"{pointer}/{i}")).FirstOrDefault(p => p is not null),
             JsonTypeInfoKind.Dictionary when element.ValueKind == JsonValueKind.Object => Twice(element, pointer)
-                ?? element.EnumerateObject().Select(p => Find(p.Value, info.ElementType!, options, $"{pointer}/{Escaped(p.Name)}")).FirstOrDefault(p => p is not null),
+                ?? element.EnumerateObject().Select(p => Item(p.Value, info.ElementType!, options, $"{pointer}/{Escaped(p.Name)}")).FirstOrDefault(p => p is not null),
             _ => Leaf(element, type, options, pointer),
         };
     }
+
+    private static InputProblem? Item(JsonElement element, Type type, JsonSerializerOptions options, string pointer) =>
+        element.ValueKind == JsonValueKind.Null && !type.IsValueType ? Wrong(element, pointer) : Find(element, type, options, pointer);
 
     private static InputProblem? Record(JsonElement element, JsonTypeInfo info, JsonSerializerOptions options, string pointer)
     {

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using System.Text.Unicode;
 using System.Text.Json;
 using Cuadrilla.Core.Base;
 
@@ -15,6 +16,7 @@ public static class JsonReading
     /// <exception cref="InputException">The text is no JSON, or doesn't fit the type.</exception>
     public static T Read<T>(ReadOnlySpan<byte> utf8, JsonSerializerOptions options, string prefix = "")
     {
+        RequireText(utf8, options, prefix);
         try
         {
             return JsonSerializer.Deserialize<T>(utf8, options)
@@ -24,10 +26,50 @@ public static class JsonReading
         {
             throw new InputException(Explain<T>(problem, utf8, options, prefix));
         }
+        catch (ArgumentException)
+        {
+            // Thrown for values that are kept as they came and name a field twice.
+            throw new InputException(new InputProblem(prefix, "given twice", "each field once", "A field is given twice."));
+        }
         catch (NotSupportedException problem)
         {
             // Thrown for a record without its kind.
             throw new InputException(Explain<T>(new JsonException(null, problem), utf8, options, prefix));
+        }
+    }
+
+    // Halves of characters are found before anything is read: later they would come up wherever a text is first used.
+    private static void RequireText(ReadOnlySpan<byte> utf8, JsonSerializerOptions options, string prefix)
+    {
+        if (!Utf8.IsValid(utf8))
+        {
+            throw new InputException(new InputProblem(prefix, "no valid UTF-8", "a JSON document in UTF-8", "The text is no valid UTF-8."));
+        }
+
+        if (utf8.IndexOf("\\u"u8) < 0)
+        {
+            return;
+        }
+
+        var reader = new Utf8JsonReader(utf8, new JsonReaderOptions { MaxDepth = options.MaxDepth });
+        try
+        {
+            while (reader.Read())
+            {
+                if (reader is { TokenType: JsonTokenType.String or JsonTokenType.PropertyName, ValueIsEscaped: true })
+                {
+                    _ = reader.GetString();
+                }
+            }
+        }
+        catch (InvalidOperationException)
+        {
+            var found = Encoding.UTF8.GetString(reader.ValueSpan);
+            throw new InputException(new InputProblem(prefix, found, "whole characters", $"The text '{found}' holds half a character (\\ud800 to \\udfff by itself); allowed: whole characters."));
+        }
+        catch (JsonException)
+        {
+            // No JSON: said by the reading itself.
         }
     }
 

@@ -89,12 +89,21 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     {
         var file = JsonNode.Parse(utf8)!.AsObject();
         file["formatVersion"] = CurrentVersion;
-        if (file["specification"] is JsonObject specification)
+        try
         {
-            Migration.Run(specification, version);
-        }
+            if (file["specification"] is JsonObject specification)
+            {
+                Migration.Run(specification, version);
+            }
 
-        return JsonSerializer.SerializeToUtf8Bytes(file);
+            return JsonSerializer.SerializeToUtf8Bytes(file);
+        }
+        catch (Exception problem) when (problem is not OutOfMemoryException)
+        {
+            // An older layout has no types to read it by: whatever its conversion stumbles over is the file's.
+            throw new InputException(new InputProblem(
+                "/specification", "not of that layout", $"a specification of format version {version}", $"The file says that it is of format version {version}, but what it holds is not of that layout."));
+        }
     }
 
     private static readonly JsonSerializerOptions HeaderOptions = new(JsonSerializerDefaults.Web) { MaxDepth = 64, NumberHandling = default };

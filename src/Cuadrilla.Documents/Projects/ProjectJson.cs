@@ -149,7 +149,7 @@ public static class ProjectJson
         options.IgnoreReadOnlyProperties = true;
         options.MaxDepth = 32;
         options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds, SixDigits, FiniteOnly } };
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds, SixDigits, FiniteOnly, NoHoles } };
         options.Converters.Add(new GivenConverter());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
     }
@@ -208,6 +208,25 @@ public static class ProjectJson
             {
                 property.ShouldSerialize = (_, value) => value is not IEnumerable<double> numbers || numbers.All(double.IsFinite);
             }
+        }
+    }
+
+    // A list of records has no place for nothing: it would be found by whoever walks it, much later.
+    private static void NoHoles(JsonTypeInfo info)
+    {
+        if (info.Kind is JsonTypeInfoKind.Enumerable or JsonTypeInfoKind.Dictionary && info.ElementType is { IsValueType: false })
+        {
+            info.OnDeserialized = list =>
+            {
+                var items = list is System.Collections.IDictionary { Values: var values } ? values : (System.Collections.IEnumerable)list;
+                foreach (var item in items)
+                {
+                    if (item is null)
+                    {
+                        throw new JsonException();
+                    }
+                }
+            };
         }
     }
 

@@ -16,6 +16,7 @@ using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Lists;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Documents.Sheets;
+using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Core.Tests.Documents;
 
@@ -231,6 +232,49 @@ public sealed class ProjectFileTests
         Assert.Contains(",142.3952,", lines[1], StringComparison.Ordinal);
         var workbook = DriveList.Xlsx(evil, assessment, Data);
         Assert.Equal("PK"u8.ToArray(), workbook[..2]);
+    }
+
+    [Theory]
+    [InlineData("=1+1", "'=1+1")]
+    [InlineData(" =1+1", "' =1+1")]
+    [InlineData("@SUM(A1)", "'@SUM(A1)")]
+    [InlineData("-5", "-5")]
+    [InlineData("-2.5e3", "-2.5e3")]
+    [InlineData("-5+cmd", "'-5+cmd")]
+    [InlineData("\tx", "'\tx")]
+    [InlineData("＝1", "'＝1")]
+    [InlineData("P-1", "P-1")]
+    [InlineData("", "")]
+    public void Text_that_would_be_a_formula_is_guarded_and_a_number_is_not(string text, string written) => Assert.Equal(written, DriveList.Guarded(text));
+
+    [Fact]
+    public void Names_of_own_items_are_guarded_too()
+    {
+        bool Uses(PlantSpecification p) =>
+            p.AllDrivePoints().Any(d => d.Motor is MotorChoice.FromCatalogue m && p.Motors.Any(o => o.Id == m.ItemId))
+            && p.AllDrivePoints().Any(d => d.Converter is ConverterChoice.FromCatalogue c && p.Converters.Any(o => o.Id == c.ItemId));
+        var plant = Enumerable.Range(1, 500).Select(seed => RandomPlant.Of(seed, Data)).First(Uses);
+        var own = plant with
+        {
+            Motors = [.. plant.Motors.Select(m => m with { Name = "=cmd|'/c calc'!A1" })],
+            Converters = [.. plant.Converters.Select(c => c with { Name = "@SUM(A1)" })],
+        };
+        var csv = Encoding.UTF8.GetString(DriveList.Csv(own, new Assessor(Data).Run(own), Data));
+        Assert.Contains("'=cmd", csv, StringComparison.Ordinal);
+        Assert.Contains("'@SUM", csv, StringComparison.Ordinal);
+        Assert.DoesNotContain(",=", csv, StringComparison.Ordinal);
+        Assert.DoesNotContain(",@", csv, StringComparison.Ordinal);
+        Assert.DoesNotContain("\"=", csv, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_refusal_of_very_many_or_very_long_things_stays_short()
+    {
+        var refusal = new InputException([.. Enumerable.Range(0, 5_000).Select(i => InputProblem.Of($"/x/{i}", "Name", new string('é', 100_000), "1 to 80 characters"))]);
+        Assert.Equal(51, refusal.Problems.Count);
+        Assert.Equal("And 4950 more.", refusal.Problems[^1].Message);
+        Assert.InRange(refusal.Message.Length, 1_000, 60_000);
+        Assert.EndsWith("…", new InputException(InputProblem.Of("/x", "Name", string.Concat(Enumerable.Repeat("😀", 500)), "short")).Problems[0].Value, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -1,0 +1,74 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+
+namespace Cuadrilla.Web.Tests;
+
+/// <summary>The program in a process of its own, on a port of its own.</summary>
+internal sealed class ServerProcess : IDisposable
+{
+    private readonly Process process;
+
+    private ServerProcess(Process process) => this.process = process;
+
+    /// <summary>A port that nobody listens on now.</summary>
+    public static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+
+    /// <summary>Starts it and waits until it answers.</summary>
+    public static async Task<ServerProcess> StartAsync(string folder, HttpClient client)
+    {
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
+        foreach (var argument in new[] { typeof(Program).Assembly.Location, "--data", folder, "--urls", client.BaseAddress!.GetLeftPart(UriPartial.Authority) })
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        var process = Process.Start(start)!;
+
+        // Read away: a full pipe would hold it up.
+        process.OutputDataReceived += (_, _) => { };
+        process.ErrorDataReceived += (_, _) => { };
+        process.BeginOutputReadLine();
+        process.BeginErrorReadLine();
+        for (var i = 0; i < 400 && !process.HasExited; i++)
+        {
+            try
+            {
+                if ((await client.GetAsync("/api/health", TestContext.Current.CancellationToken)).IsSuccessStatusCode)
+                {
+                    return new ServerProcess(process);
+                }
+            }
+            catch (HttpRequestException)
+            {
+                await Task.Delay(50, TestContext.Current.CancellationToken);
+            }
+        }
+
+        process.Kill(entireProcessTree: true);
+        throw new InvalidOperationException("The server did not start.");
+    }
+
+    /// <summary>SIGKILL: no handler runs, nothing is flushed.</summary>
+    public async Task KillAsync()
+    {
+        process.Kill(entireProcessTree: true);
+        await process.WaitForExitAsync(TestContext.Current.CancellationToken);
+    }
+
+    public void Dispose()
+    {
+        if (!process.HasExited)
+        {
+            process.Kill(entireProcessTree: true);
+            process.WaitForExit();
+        }
+
+        process.Dispose();
+    }
+}
