@@ -7,17 +7,19 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Data;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Bench;
 using Cuadrilla.Documents.Calculations;
 using Cuadrilla.Documents.Projects;
+using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Cli;
 
-/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>, <c>schema</c>.</summary>
+/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>, <c>schema</c>, <c>backup</c>, <c>restore</c>, <c>check</c>.</summary>
 internal static class Program
 {
-    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc NAME --schema | schema";
+    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc NAME --schema | schema | backup DATA FILE | restore DATA FILE | check DATA";
 
     private static int Main(string[] args)
     {
@@ -32,12 +34,19 @@ internal static class Program
                 ["calc", var name] => Calc(name),
                 ["calc", var name, "--schema"] => Print(Calculation.Named(name).Schema()),
                 ["schema"] => Print(ProjectSchema.Text()),
+                ["backup", var data, var file] => Kept(DatabaseBackup.Copy(DatabaseIn(data), file, Opened), $"Backed up and checked: {file}"),
+                ["restore", var data, var file] => Kept(DatabaseBackup.Restore(file, DatabaseIn(data), Stamp(), Opened), $"Restored from {file}; what was there before is kept beside it."),
+                ["check", var data] => Kept(DatabaseCheck.Problems(DatabaseIn(data), Opened), "Whole: the file, its references, each chain of edits and every document."),
                 _ => Refuse("Usage", Usage, []),
             };
         }
         catch (InputException problem)
         {
             return Refuse("The input can't be accepted.", problem.Message, problem.Problems);
+        }
+        catch (SqliteException problem)
+        {
+            return Refuse("The database can't be used.", problem.SqliteErrorCode == 26 ? "The file is no database." : problem.Message, []);
         }
         catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or ArgumentException or System.Security.SecurityException)
         {
@@ -48,6 +57,16 @@ internal static class Program
             return Refuse("The program failed.", $"{problem.GetType().Name}: {problem.Message}", []);
         }
     }
+
+    private static string DatabaseIn(string data) => Directory.Exists(data) || !File.Exists(data) ? Path.Combine(data, "cuadrilla.db") : data;
+
+    private static string Stamp() => DateTime.UtcNow.ToString("yyyyMMdd-HHmmss", System.Globalization.CultureInfo.InvariantCulture);
+
+    private static void Opened(string document, int? version) => StoredProject.Read(document, version);
+
+    private static int Kept(IReadOnlyList<string> problems, string done) => problems.Count == 0
+        ? Print(done + "\n")
+        : Refuse("The database is not whole.", string.Join(' ', problems), [.. problems.Select(p => new InputProblem(string.Empty, string.Empty, string.Empty, p))]);
 
     private static int Assess(string file)
     {

@@ -32,6 +32,13 @@ public sealed class Database
     public void Migrate()
     {
         var exists = File.Exists(Path) && new FileInfo(Path).Length > 0;
+        if (!File.Exists(Path))
+        {
+            // Made with its mode before anything is in it: its companions take it over.
+            File.Create(Path).Dispose();
+        }
+
+        DatabaseBackup.OwnersOnly(Path);
         using (var connection = Open())
         {
             // WAL lets readers go on while one writes; it is a property of the file and stays.
@@ -61,7 +68,6 @@ public sealed class Database
         }
     }
 
-    /// <summary>An open connection with the settings every use needs.</summary>
     /// <summary>Why nothing could be read or saved now; null where both can be.</summary>
     public string? Trouble()
     {
@@ -79,6 +85,7 @@ public sealed class Database
         }
     }
 
+    /// <summary>An open connection with the settings every use needs.</summary>
     internal SqliteConnection Open()
     {
         var connection = new SqliteConnection(connectionString);
@@ -96,5 +103,14 @@ public sealed class Database
         using var target = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = $"{Path}.{stamp}.backup", Pooling = false }.ToString());
         target.Open();
         source.BackupDatabase(target);
+        DatabaseBackup.OwnersOnly($"{Path}.{stamp}.backup");
+    }
+
+    /// <summary>Brings what the write-ahead log holds into the file, so that a copy of it alone is whole; for the end of the program.</summary>
+    public void Settle()
+    {
+        SqliteConnection.ClearAllPools();
+        using var connection = Open();
+        connection.Execute("PRAGMA wal_checkpoint(TRUNCATE)");
     }
 }

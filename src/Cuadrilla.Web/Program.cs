@@ -91,7 +91,9 @@ AppFiles.Map(app);
 // The tool that writes the OpenAPI document runs this file too: it must neither touch a database nor listen.
 if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
 {
-    app.Services.GetRequiredService<Database>().Migrate();
+    var database = app.Services.GetRequiredService<Database>();
+    database.Migrate();
+    app.Lifetime.ApplicationStopped.Register(database.Settle);
     if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
     {
         using var scope = app.Services.CreateScope();

@@ -51,7 +51,7 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
     {
         var client = host.CreateClient();
         var before = await client.GetStringAsync("/api/projects", TestContext.Current.CancellationToken);
-        foreach (var path in new[] { "/api/projects", "/api/projects/import", "/api/calculations/motor-losses" })
+        foreach (var path in new[] { "/api/projects", "/api/projects/import", "/api/calc/motor-losses" })
         {
             using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = Calls.Json(Create), Headers = { { header, value } } };
             using var answer = await client.SendAsync(request, TestContext.Current.CancellationToken);

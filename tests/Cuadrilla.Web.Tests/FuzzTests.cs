@@ -80,7 +80,7 @@ public sealed class FuzzTests : IDisposable
         Directory.Delete(folder, recursive: true);
     }
 
-    private static (string Path, string Body) Spoilt((string Name, string Input) example, Random random) => ($"/api/calculations/{example.Name}", Spoilt(example.Input, random));
+    private static (string Path, string Body) Spoilt((string Name, string Input) example, Random random) => ($"/api/calc/{example.Name}", Spoilt(example.Input, random));
 
     private static bool IsWhole(string text)
     {

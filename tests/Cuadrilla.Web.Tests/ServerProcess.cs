@@ -61,6 +61,13 @@ internal sealed class ServerProcess : IDisposable
         await process.WaitForExitAsync(TestContext.Current.CancellationToken);
     }
 
+    /// <summary>SIGTERM: it ends by itself.</summary>
+    public async Task StopAsync()
+    {
+        using var kill = Process.Start("kill", ["-TERM", process.Id.ToString(System.Globalization.CultureInfo.InvariantCulture)]);
+        await process.WaitForExitAsync(TestContext.Current.CancellationToken);
+    }
+
     public void Dispose()
     {
         if (!process.HasExited)
