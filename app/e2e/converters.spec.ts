@@ -122,5 +122,5 @@ test("the least brake resistor and a standard transformer are proposed from the 
   await page.getByLabel("Standard size of transformer 1").selectOption({ label: "630 kVA, 4 %" });
   await expect(page.getByRole("region", { name: "Transformers, scrolls sideways" })).toContainText("241 %");
   await page.getByLabel("Standard size of transformer 1").selectOption("eu");
-  await expect(page.getByText(/transformer 1: \d+ kVA, loaded to/)).toBeVisible();
+  await expect(page.getByText(/transformer 1: \d+ kVA, .*loaded to/)).toBeVisible();
 });

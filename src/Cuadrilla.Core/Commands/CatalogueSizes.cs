@@ -86,6 +86,9 @@ public sealed record SizeResistor(IReadOnlyList<string> PointIds) : PlantCommand
 /// <param name="RatedKva">Size, kVA; open: the smallest that holds in every scenario.</param>
 public sealed record UseTransformerSize(string ElementId, string Series, double? RatedKva) : PlantCommand
 {
+    // Below it there is no load to size by: the least size would hold, and mean nothing.
+    private const double LeastKva = 1;
+
     /// <inheritdoc/>
     public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
     {
@@ -116,17 +119,22 @@ public sealed record UseTransformerSize(string ElementId, string Series, double?
         var now = Loading(plant, transformer.Id, studies);
         if (now is not { Figure.IsKnown: true })
         {
-            return CommandOutcome.Not("ratedKva", $"{transformer.Name} can't be sized: {(now is null ? "its loading is not judged" : now.Reason.WithNumbers)}.");
+            return CommandOutcome.Not("ratedKva", $"{transformer.Name} can't be sized yet. {(now is null ? "Its loading is not judged." : now.Relief)}");
         }
 
         // The load itself moves with the impedance: what is a third too small by today's figure is not tried.
         var loadKva = now.Figure.Value / 100 * transformer.RatedKva;
+        if (loadKva < LeastKva)
+        {
+            return CommandOutcome.Not("ratedKva", $"{transformer.Name} can't be sized yet. Nothing runs behind it in any scenario.");
+        }
+
         foreach (var size in series.Sizes.Where(s => s.RatedKva >= 0.67 * loadKva))
         {
             var after = With(plant, transformer, series, size);
             if (Loading(after, transformer.Id, studies) is { Verdict: Verdict.Holds, Figure: var figure })
             {
-                return Done(plant, transformer, series, size, [$"{transformer.Name}: {Text.N(size.RatedKva)} kVA, loaded to {Text.N(figure.Value, 3)} % at most."]);
+                return Done(plant, transformer, series, size, [$"{transformer.Name}: {Text.N(size.RatedKva)} kVA, {series.Name}, loaded to {Text.N(figure.Value, 3)} % at most."]);
             }
         }
 

@@ -76,6 +76,19 @@ public sealed class CatalogueSizeTests
     }
 
     [Fact]
+    public void A_transformer_behind_which_nothing_runs_is_not_sized_by_its_no_load()
+    {
+        var still = Tiles with
+        {
+            Lineups = [Tiles.Lineups[0] with { DrivePoints = [], DcBuses = [], Arrangements = [], SetAside = [] }],
+            Scenarios = [Scenario.AsUsual("s", "usual")],
+            Distribution = Tiles.Distribution with { Loads = [], CapacitorBanks = [], ActiveFilters = [] },
+        };
+        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", null).On(still, Studies)).Why;
+        Assert.Contains("can't be sized yet", why.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_transformer_of_which_nothing_is_known_is_not_sized()
     {
         var open = Tiles with { Source = Tiles.Source with { Strength = new SourceStrength.NotStated() } };
