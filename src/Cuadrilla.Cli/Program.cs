@@ -16,10 +16,11 @@ using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Cli;
 
-/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>, <c>schema</c>, <c>backup</c>, <c>restore</c>, <c>check</c>.</summary>
+/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>, <c>schema</c>, <c>backup</c>, <c>restore</c>, <c>check</c>, <c>user</c>.</summary>
 internal static class Program
 {
-    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc NAME --schema | schema | backup DATA FILE | restore DATA FILE | check DATA";
+    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc NAME --schema | schema | backup DATA FILE | restore DATA FILE | check DATA"
+        + " | user DATA list | user DATA add NAME ROLE < password | user DATA password NAME < password | user DATA role NAME ROLE | user DATA remove NAME";
 
     private static int Main(string[] args)
     {
@@ -37,6 +38,11 @@ internal static class Program
                 ["backup", var data, var file] => Kept(DatabaseBackup.Copy(DatabaseIn(data), file, Opened), $"Backed up and checked: {file}"),
                 ["restore", var data, var file] => Kept(DatabaseBackup.Restore(file, DatabaseIn(data), Stamp(), Opened), $"Restored from {file}; what was there before is kept beside it."),
                 ["check", var data] => Kept(DatabaseCheck.Problems(DatabaseIn(data), Opened), "Whole: the file, its references, each chain of edits and every document."),
+                ["user", var data, "list"] => Print(UserCommands.List(DatabaseIn(data))),
+                ["user", var data, "add", var name, var role] => Print(UserCommands.Add(DatabaseIn(data), name, role, Password())),
+                ["user", var data, "password", var name] => Print(UserCommands.SetPassword(DatabaseIn(data), name, Password())),
+                ["user", var data, "role", var name, var role] => Print(UserCommands.SetRole(DatabaseIn(data), name, role)),
+                ["user", var data, "remove", var name] => Print(UserCommands.Remove(DatabaseIn(data), name)),
                 _ => Refuse("Usage", Usage, []),
             };
         }
@@ -130,6 +136,9 @@ internal static class Program
         standard.CopyTo(input);
         return input.ToArray();
     }
+
+    // The first line of standard input: on the command line others could read it.
+    private static string Password() => Encoding.UTF8.GetString(StandardInput()).Split('\n')[0].TrimEnd('\r');
 
     private static int Print(string text)
     {

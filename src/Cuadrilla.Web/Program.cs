@@ -3,8 +3,10 @@ using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Data;
+using Cuadrilla.Data.Accounts;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Bench;
 using Cuadrilla.Web.Calculations;
 using Cuadrilla.Web.Catalogue;
@@ -22,12 +24,24 @@ using Microsoft.Extensions.Options;
 // Settings stand beside the program, wherever it is started from.
 var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
 builder.Services.AddOptions<ServerOptions>().Bind(builder.Configuration).ValidateDataAnnotations().ValidateOnStart();
-if (ListenAddresses.FirstOpen(builder.Configuration) is { } open)
+var options = builder.Configuration.Get<ServerOptions>() ?? new ServerOptions();
+var open = ListenAddresses.Open(builder.Configuration);
+if (options.Proxy.Count == 0 && open.FirstOrDefault(o => !o.IsSecure) is { } bare)
 {
-    Console.Error.WriteLine($"Cuadrilla does not listen on {open}: it has no accounts yet, so whoever reaches it could change everything. Allowed: addresses of this machine alone, as http://127.0.0.1:5080.");
+    Console.Error.WriteLine(
+        $"Cuadrilla does not listen on {bare.Says} without TLS: passwords could be read on the way. Allowed: addresses of this machine alone, as http://127.0.0.1:5080; "
+        + "https with --certificate and --certificateKey; or a proxy that ends TLS, stated by --proxy:0 ADDRESS.");
     return 2;
 }
 
+var isServed = open.Count > 0 || options.Proxy.Count > 0;
+if (options.Certificate.Length > 0)
+{
+    builder.Configuration["Kestrel:Certificates:Default:Path"] = options.Certificate;
+    builder.Configuration["Kestrel:Certificates:Default:KeyPath"] = options.CertificateKey;
+}
+
+builder.WebHost.UseKestrelHttpsConfiguration();
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
     kestrel.AddServerHeader = false;
@@ -57,15 +71,22 @@ builder.Services.AddSingleton(services =>
     new TemplateStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
 builder.Services.AddScoped<ProjectReader>();
 builder.Services.AddSingleton<ProjectEvents>();
+// The tool that writes the OpenAPI document runs this file too: it must neither touch a folder nor listen.
+var isRunning = System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider";
+builder.Services.AddSignIn(options, isServed, keepsKeys: isRunning);
 
 var app = builder.Build();
 app.UseMiddleware<SecurityHeaders>();
 app.UseResponseCompression();
 app.UseMiddleware<ProblemMiddleware>();
+app.UseStatedProxy(options);
 app.UseMiddleware<Doorkeeper>();
 app.UseRoutingWithHead();
-app.MapOpenApi("/api/openapi.json");
-var api = app.MapGroup(string.Empty).WithEveryStatus();
+app.UseSignIn(isServed);
+app.MapOpenApi("/api/openapi.json").For(AccountRole.Reader);
+var api = app.MapGroup(string.Empty).For(AccountRole.Reader).WithEveryStatus();
+api.MapSessions();
+api.MapAccounts();
 api.MapCatalogue();
 api.MapProjects();
 api.MapHistory();
@@ -88,11 +109,17 @@ api.MapEvents();
 app.Map(ApiFallback.Pattern, ApiFallback.Answer);
 AppFiles.Map(app);
 
-// The tool that writes the OpenAPI document runs this file too: it must neither touch a database nor listen.
-if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
+if (isRunning)
 {
     var database = app.Services.GetRequiredService<Database>();
     database.Migrate();
+    if (isServed && !app.Services.GetRequiredService<AccountStore>().HasAny())
+    {
+        Console.Error.WriteLine(
+            "Cuadrilla is not served to others without accounts: whoever reached it could change everything. Make the first administrator: ./cuadrilla user add NAME administrator --data DIR.");
+        return 2;
+    }
+
     app.Lifetime.ApplicationStopped.Register(database.Settle);
     if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
     {

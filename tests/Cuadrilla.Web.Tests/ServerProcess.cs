@@ -20,10 +20,11 @@ internal sealed class ServerProcess : IDisposable
     }
 
     /// <summary>Starts it and waits until it answers.</summary>
-    public static async Task<ServerProcess> StartAsync(string folder, HttpClient client)
+    public static async Task<ServerProcess> StartAsync(string folder, HttpClient client, params string[] options)
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { typeof(Program).Assembly.Location, "--data", folder, "--urls", client.BaseAddress!.GetLeftPart(UriPartial.Authority) })
+        string[] listen = options.Length > 0 ? options : ["--urls", client.BaseAddress!.GetLeftPart(UriPartial.Authority)];
+        foreach (var argument in (string[])[typeof(Program).Assembly.Location, "--data", folder, .. listen])
         {
             start.ArgumentList.Add(argument);
         }

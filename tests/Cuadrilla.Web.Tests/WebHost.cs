@@ -1,9 +1,13 @@
+using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using Cuadrilla.Data.Accounts;
 using Cuadrilla.Documents.Demo;
 using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Cuadrilla.Web.Tests;
 
@@ -12,7 +16,17 @@ public sealed class WebHost : WebApplicationFactory<Program>
 {
     public string Folder { get; } = Directory.CreateTempSubdirectory("cuadrilla-test-").FullName;
 
-    protected override void ConfigureWebHost(IWebHostBuilder builder) => builder.UseSetting("data", Folder);
+    /// <summary>How often a minute one may try a password; the program's own for the test of that.</summary>
+    public int? TriesPerMin { get; init; } = 1000;
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("data", Folder);
+        if (TriesPerMin is { } tries)
+        {
+            builder.UseSetting("triesPerMin", $"{tries}");
+        }
+    }
 
     protected override void Dispose(bool disposing)
     {
@@ -22,6 +36,46 @@ public sealed class WebHost : WebApplicationFactory<Program>
             Directory.Delete(Folder, recursive: true);
         }
     }
+}
+
+/// <summary>The same with an account of each role, made as the command line makes them.</summary>
+public sealed class AccountHost : IDisposable
+{
+    public const string Password = "nine tall chimneys";
+
+    public static readonly string[] Roles = ["reader", "engineer", "reviewer", "administrator"];
+
+    public AccountHost()
+    {
+        foreach (var role in Roles.Reverse())
+        {
+            AddAsync(role, Enum.Parse<AccountRole>(role, ignoreCase: true)).GetAwaiter().GetResult();
+        }
+    }
+
+    public WebHost Server { get; } = new();
+
+    public async Task AddAsync(string name, AccountRole role)
+    {
+        using var scope = Server.Services.CreateScope();
+        var made = await scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = name, Role = role }, Password);
+        Assert.True(made.Succeeded, string.Join(' ', made.Errors.Select(e => e.Description)));
+    }
+
+    /// <summary>A browser that is signed in; without a name one that is not.</summary>
+    public async Task<HttpClient> SignedInAsync(string name = "", string password = Password)
+    {
+        var client = Server.CreateClient();
+        if (name.Length > 0)
+        {
+            using var answer = await client.PostAsJsonAsync("/api/session", new JsonObject { ["name"] = name, ["password"] = password });
+            Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+        }
+
+        return client;
+    }
+
+    public void Dispose() => Server.Dispose();
 }
 
 /// <summary>Calls that tests share.</summary>

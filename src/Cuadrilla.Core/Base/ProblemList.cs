@@ -27,10 +27,13 @@ internal sealed class ProblemList
 
     public void Words(string pointer, string name, string value, int min, int max)
     {
-        if (value.Length < min || value.Length > max || value.Any(char.IsControl))
+        if (value.Length < min || value.Length > max)
         {
-            Items.Add(InputProblem.Of(
-                pointer, name, $"{value.Length} characters long", $"{min} to {max} characters on one line"));
+            Items.Add(InputProblem.Of(pointer, name, $"{value.Length} characters long", $"{min} to {max} characters on one line"));
+        }
+        else if (PlainWords.FirstStrange(value) is { } strange)
+        {
+            Items.Add(InputProblem.Of(pointer, name, $"with {strange} in it", "characters on one line that neither control nor turn the direction"));
         }
     }
 

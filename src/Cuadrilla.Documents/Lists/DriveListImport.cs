@@ -193,9 +193,9 @@ public static class DriveListImport
         public string Words(string key, int most)
         {
             var text = Cell(key);
-            if (text.Length > most || text.Any(char.IsControl))
+            if (text.Length > most || PlainWords.FirstStrange(text) is not null)
             {
-                Problems.Add($"{Column(key).Name}: {text.Length} characters; allowed: up to {most} on one line.");
+                Problems.Add($"{Column(key).Name}: {text.Length} characters; allowed: up to {most} on one line, none that controls or turns the direction.");
             }
 
             return text;

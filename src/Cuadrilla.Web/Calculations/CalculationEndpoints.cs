@@ -1,8 +1,10 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Data;
+using Cuadrilla.Data.Accounts;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Calculations;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
 
 namespace Cuadrilla.Web.Calculations;
@@ -22,7 +24,7 @@ internal static class CalculationEndpoints
                 var answer = calculation.Run(await RequestBody.BytesAsync(request));
                 return Results.Text(answer.ToJsonString(ProjectJson.Options), "application/json");
             })
-            .WithName("calculate").WithTags("Calculations").Accepts<object>("application/json").Produces<object>();
+            .WithName("calculate").For(AccountRole.Reader).WithTags("Calculations").Accepts<object>("application/json").Produces<object>();
         app.MapGet("/api/calc/{name}/schema", (string name) => Results.Text(Calculation.Named(name).Schema(), "application/schema+json"))
             .WithName("getCalculationSchema").WithTags("Calculations").Produces<object>(StatusCodes.Status200OK, "application/schema+json");
         app.MapPost("/api/assess", async (HttpRequest request, Assessor assessor) =>
@@ -30,14 +32,14 @@ internal static class CalculationEndpoints
                 var plant = ProjectFile.Read(await RequestBody.BytesAsync(request), assessor.Data);
                 return AssessmentDocument.Of(plant, assessor.Run(plant), assessor.Data.PccLimits, withReasons: true);
             })
-            .WithName("assess").WithTags("Calculations").Accepts<ProjectFile>("application/json")
+            .WithName("assess").For(AccountRole.Reader).WithTags("Calculations").Accepts<ProjectFile>("application/json")
             .Produces<AssessmentDocument>();
         app.MapGet("/api/schema/project", () => Results.Text(ProjectSchema.Text(), "application/schema+json"))
             .WithName("getProjectSchema").WithTags("Calculations").Produces<object>(StatusCodes.Status200OK, "application/schema+json");
         app.MapGet("/api/health", (Database database) => database.Trouble() is { } trouble
                 ? Problems.Of("unwell", "Projects can't be read or saved", StatusCodes.Status503ServiceUnavailable, trouble, [])
                 : Results.Ok(new HealthDocument("ok")))
-            .WithName("getHealth").WithTags("Calculations").Produces<HealthDocument>().Produces<ProblemDocument>(503, Problems.ContentType);
+            .WithName("getHealth").AllowAnonymous().WithTags("Calculations").Produces<HealthDocument>().Produces<ProblemDocument>(503, Problems.ContentType);
     }
 
     internal sealed record HealthDocument(string Status);

@@ -7,6 +7,8 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Documents.Measurements;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Data.Accounts;
+using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 
@@ -52,7 +54,7 @@ internal static class MeasurementEndpoints
     {
         app.MapPost("/api/projects/{id}/measurements/compare", (string id, MeasurementRequest request, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Compare(plant, request, assessor))
-            .WithName("compareMeasurement").WithTags("Harmonics").Produces<MeasurementDocument>();
+            .WithName("compareMeasurement").For(AccountRole.Reader).WithTags("Harmonics").Produces<MeasurementDocument>();
         app.MapGet("/api/projects/{id}/waveforms/{part}", (string id, string part, string? scenarioId, string? busId, string? kind, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Waveforms(plant, part, scenarioId, busId, kind, assessor))
             .WithName("getWaveforms").WithTags("Harmonics").Produces<Stream>(StatusCodes.Status200OK, "application/octet-stream");

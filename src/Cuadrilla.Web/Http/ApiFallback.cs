@@ -22,7 +22,7 @@ internal static class ApiFallback
                 "method", "Method not allowed", StatusCodes.Status405MethodNotAllowed, $"The method is {Short(request.Method)}; allowed: {string.Join(", ", allowed)}.", []);
         }
 
-        if (allowed.Count > 0 && !request.HasJsonContentType())
+        if (allowed.Count > 0 && HttpMethods.IsPost(request.Method) && !request.HasJsonContentType())
         {
             var found = request.ContentType is { Length: > 0 } type ? $"'{Short(type)}'" : "absent";
             return Problems.Of(

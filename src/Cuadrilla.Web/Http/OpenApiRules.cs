@@ -3,6 +3,8 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Specification.Fields;
+using Cuadrilla.Web.Accounts;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -35,6 +37,15 @@ internal static class OpenApiRules
             }
 
             Describe(schema, context.JsonTypeInfo.Type);
+            return Task.CompletedTask;
+        });
+        options.AddOperationTransformer((operation, context, _) =>
+        {
+            // What an endpoint asks of who calls it; the walk over the document tries every one.
+            var metadata = context.Description.ActionDescriptor.EndpointMetadata;
+            var least = metadata.OfType<IAllowAnonymous>().Any() ? "anyone" : metadata.OfType<LeastRole>().Select(r => r.Role).Max().ToString().ToLowerInvariant();
+            operation.Extensions ??= new Dictionary<string, IOpenApiExtension>();
+            operation.Extensions["x-role"] = new JsonNodeExtension(JsonValue.Create(least));
             return Task.CompletedTask;
         });
         options.AddDocumentTransformer((document, _, _) =>

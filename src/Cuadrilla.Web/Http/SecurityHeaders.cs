@@ -1,4 +1,5 @@
 using System.Security.Cryptography;
+using Microsoft.Extensions.Options;
 
 namespace Cuadrilla.Web.Http;
 
@@ -6,7 +7,7 @@ namespace Cuadrilla.Web.Http;
 /// Headers of every answer, refusals too: a strict content security policy with a fresh nonce for each page and no inline script; nothing is shown in a frame, read
 /// by another site or kept by a cache unless an endpoint says so.
 /// </summary>
-internal sealed class SecurityHeaders(RequestDelegate next)
+internal sealed class SecurityHeaders(RequestDelegate next, IOptions<ServerOptions> options)
 {
     private const string NonceKey = "csp-nonce";
 
@@ -26,6 +27,11 @@ internal sealed class SecurityHeaders(RequestDelegate next)
         headers["Cross-Origin-Resource-Policy"] = "same-origin";
         headers["Permissions-Policy"] = "camera=(), geolocation=(), microphone=(), payment=(), usb=()";
         headers.CacheControl = "no-store";
+        if (context.Request.IsHttps || options.Value.Proxy.Count > 0)
+        {
+            headers.StrictTransportSecurity = "max-age=31536000";
+        }
+
         return next(context);
     }
 }

@@ -16,6 +16,19 @@ internal sealed class ServerOptions
     /// <summary>Names that the server answers to beside those of loopback.</summary>
     public IReadOnlyList<string> Hosts { get; set; } = [];
 
+    /// <summary>Addresses of proxies that end TLS before the server; requests come from them or from this machine.</summary>
+    public IReadOnlyList<string> Proxy { get; set; } = [];
+
+    /// <summary>File of the certificate for https, PEM; empty: none.</summary>
+    public string Certificate { get; set; } = string.Empty;
+
+    /// <summary>File of its key, PEM.</summary>
+    public string CertificateKey { get; set; } = string.Empty;
+
+    /// <summary>How often a minute one address may try a password, whatever the account.</summary>
+    [Range(1, 100_000)]
+    public int TriesPerMin { get; set; } = 20;
+
     /// <summary>True to begin with the demo plant where there is none yet.</summary>
     public bool Demo { get; set; }
 }

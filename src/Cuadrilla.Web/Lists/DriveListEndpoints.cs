@@ -3,8 +3,10 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
+using Cuadrilla.Data.Accounts;
 using Cuadrilla.Documents.Lists;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 
@@ -45,8 +47,8 @@ internal static class DriveListEndpoints
     public static void MapDriveLists(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}/drive-list").WithTags("Drive list").AddEndpointFilter(EventEndpoints.Tell);
-        group.MapPost("/judge", JudgeAsync).WithName("judgeDriveList").Accepts<ListRequest>("application/json").Produces<JudgedListDocument>();
-        group.MapPost("/", TakeAsync).WithName("takeDriveList").Accepts<TakeListRequest>("application/json")
+        group.MapPost("/judge", JudgeAsync).WithName("judgeDriveList").For(AccountRole.Reader).Accepts<ListRequest>("application/json").Produces<JudgedListDocument>();
+        group.MapPost("/", TakeAsync).WithName("takeDriveList").For(AccountRole.Engineer).Accepts<TakeListRequest>("application/json")
             .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);
     }
 
@@ -81,7 +83,7 @@ internal static class DriveListEndpoints
             throw new InputException(InputProblem.Of("/rows", "Rows", "none that says anything new", "at least one good row"));
         }
 
-        return ProjectEndpoints.Command(id, new CommandRequest(list.BasedOn, list.Who, [new TakeDriveList(rows, list.Sized)]), store, reader, assessor);
+        return ProjectEndpoints.Command(id, new CommandRequest(list.BasedOn, request.Author(list.Who), [new TakeDriveList(rows, list.Sized)]), store, reader, assessor);
     }
 
     private static IReadOnlyDictionary<string, int> Columns(ListRequest list)

@@ -3,8 +3,10 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
+using Cuadrilla.Data.Accounts;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
 
 namespace Cuadrilla.Web.Projects;
@@ -16,28 +18,28 @@ internal static class ProjectEndpoints
     {
         var group = app.MapGroup("/api/projects").WithTags("Projects").AddEndpointFilter(EventEndpoints.Tell);
         group.MapGet("/", (ProjectStore store) => store.List()).WithName("listProjects");
-        group.MapPost("/", CreateAsync).WithName("createProject").Accepts<CreateRequest>("application/json")
+        group.MapPost("/", CreateAsync).WithName("createProject").For(AccountRole.Engineer).Accepts<CreateRequest>("application/json")
             .Produces<ProjectDocument>(StatusCodes.Status201Created);
-        group.MapPost("/import", ImportAsync).WithName("importProject").Accepts<ProjectFile>("application/json")
+        group.MapPost("/import", ImportAsync).WithName("importProject").For(AccountRole.Engineer).Accepts<ProjectFile>("application/json")
             .Produces<ProjectDocument>(StatusCodes.Status201Created);
         group.MapGet("/{id}", (string id, ProjectStore store, ProjectReader reader) =>
                 store.Find(id) is { } head ? Results.Ok(reader.Document(head)) : Unknown())
             .WithName("getProject").Produces<ProjectDocument>();
-        group.MapPost("/{id}/edits", EditAsync).WithName("saveEdit").Accepts<EditRequest>("application/json")
+        group.MapPost("/{id}/edits", EditAsync).WithName("saveEdit").For(AccountRole.Engineer).Accepts<EditRequest>("application/json")
             .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").Accepts<ChangeRequest>("application/json")
+        group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").For(AccountRole.Engineer).Accepts<ChangeRequest>("application/json")
             .Produces<SavedDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/commands", CommandAsync).WithName("runCommands").Accepts<CommandRequest>("application/json")
+        group.MapPost("/{id}/commands", CommandAsync).WithName("runCommands").For(AccountRole.Engineer).Accepts<CommandRequest>("application/json")
             .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/commands/possible", PossibleAsync).WithName("askCommands").Accepts<PossibleRequest>("application/json")
+        group.MapPost("/{id}/commands/possible", PossibleAsync).WithName("askCommands").For(AccountRole.Reader).Accepts<PossibleRequest>("application/json")
             .Produces<IReadOnlyList<string>>();
         group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))
-            .WithName("undo").Accepts<StepRequest>("application/json")
+            .WithName("undo").For(AccountRole.Engineer).Accepts<StepRequest>("application/json")
             .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/redo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Redo(id, basedOn, who)))
-            .WithName("redo").Accepts<StepRequest>("application/json")
+            .WithName("redo").For(AccountRole.Engineer).Accepts<StepRequest>("application/json")
             .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
     }
 
@@ -46,10 +48,10 @@ internal static class ProjectEndpoints
     private static async Task<IResult> CreateAsync(HttpRequest request, ProjectReader reader, Assessor assessor)
     {
         var wanted = await RequestBody.ReadAsync<CreateRequest>(request);
-        RequireWords("/who", "Who", wanted.Who, 60);
+        var author = request.Author(wanted.Who);
         var (plant, label) = wanted.Template.Length > 0 ? Copied(wanted, reader) : (Begun(wanted, assessor), "New plant with starting values");
         ProjectFile.Require(plant, reader.Data);
-        var document = reader.Create(plant, wanted.Who, label);
+        var document = reader.Create(plant, author, label);
         return Results.Created($"/api/projects/{document.Id}", document);
     }
 
@@ -72,24 +74,24 @@ internal static class ProjectEndpoints
     private static async Task<IResult> ImportAsync(HttpRequest request, ProjectReader reader)
     {
         var plant = ProjectFile.Read(await RequestBody.BytesAsync(request), reader.Data);
-        var document = reader.Create(plant, "import", "Imported from a file");
+        var document = reader.Create(plant, request.Author("import"), "Imported from a file");
         return Results.Created($"/api/projects/{document.Id}", document);
     }
 
     private static async Task<IResult> EditAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader)
     {
         var edit = await RequestBody.ReadAsync<EditRequest>(request);
-        RequireWords("/label", "Label", edit.Label, 120);
-        RequireWords("/who", "Who", edit.Who, 60);
+        Persons.RequireWords("/label", "Label", edit.Label, 120);
+        var author = request.Author(edit.Who);
         ProjectFile.Require(edit.Specification, reader.Data, "/specification");
-        return Answer(store.Save(id, edit.BasedOn, ProjectReader.Write(edit.Specification), edit.Who, edit.Label), reader, edit.Specification);
+        return Answer(store.Save(id, edit.BasedOn, ProjectReader.Write(edit.Specification), author, edit.Label), reader, edit.Specification);
     }
 
     private static async Task<IResult> ChangeAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader)
     {
         var wanted = await RequestBody.ReadAsync<ChangeRequest>(request);
-        RequireWords("/label", "Label", wanted.Label, 120);
-        RequireWords("/who", "Who", wanted.Who, 60);
+        Persons.RequireWords("/label", "Label", wanted.Label, 120);
+        var author = request.Author(wanted.Who);
         if (store.Find(id) is not { } head || store.DocumentAt(id, wanted.BasedOn) is not { } before)
         {
             return Unknown();
@@ -102,19 +104,19 @@ internal static class ProjectEndpoints
 
         var (specification, isJustThat) = SpecificationPatch.Apply(ProjectReader.Read(before), wanted.Changes);
         ProjectFile.Require(specification, reader.Data, "/specification");
-        var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(specification), wanted.Who, wanted.Label);
+        var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(specification), author, wanted.Label);
         return outcome is WriteOutcome.Saved saved ? Results.Ok(reader.Saved(saved.Head, specification, isJustThat)) : Answer(outcome, reader, null);
     }
 
     private static async Task<IResult> CommandAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader, Assessor assessor)
     {
-        return Command(id, await RequestBody.ReadAsync<CommandRequest>(request), store, reader, assessor);
+        var wanted = await RequestBody.ReadAsync<CommandRequest>(request);
+        return Command(id, wanted with { Who = request.Author(wanted.Who) }, store, reader, assessor);
     }
 
-    /// <summary>Carries out commands and saves what they make.</summary>
+    /// <summary>Carries out commands and saves what they make, in the name that they state.</summary>
     public static IResult Command(string id, CommandRequest wanted, ProjectStore store, ProjectReader reader, Assessor assessor)
     {
-        RequireWords("/who", "Who", wanted.Who, 60);
         if (store.Find(id) is not { } head || store.DocumentAt(id, wanted.BasedOn) is not { } before)
         {
             return Unknown();
@@ -140,8 +142,7 @@ internal static class ProjectEndpoints
     private static async Task<IResult> StepAsync(HttpRequest request, ProjectReader reader, Func<long, string, WriteOutcome> step)
     {
         var wanted = await RequestBody.ReadAsync<StepRequest>(request);
-        RequireWords("/who", "Who", wanted.Who, 60);
-        return Answer(step(wanted.BasedOn, wanted.Who), reader, null);
+        return Answer(step(wanted.BasedOn, request.Author(wanted.Who)), reader, null);
     }
 
     private static IResult Answer(WriteOutcome outcome, ProjectReader reader, PlantSpecification? known) => outcome switch
@@ -158,13 +159,4 @@ internal static class ProjectEndpoints
         WriteOutcome.Unknown => Unknown(),
         _ => throw new InvalidOperationException("Unknown outcome."),
     };
-
-    /// <summary>Refuses words that are absent or too long.</summary>
-    public static void RequireWords(string pointer, string name, string value, int max)
-    {
-        if (value.Length is 0 || value.Length > max)
-        {
-            throw new InputException(InputProblem.Of(pointer, name, $"{value.Length} characters long", $"1 to {max} characters"));
-        }
-    }
 }

@@ -2,6 +2,8 @@ using System.Collections.Concurrent;
 using System.Net.ServerSentEvents;
 using System.Runtime.CompilerServices;
 using System.Threading.Channels;
+using Cuadrilla.Data.Accounts;
+using Cuadrilla.Web.Accounts;
 
 namespace Cuadrilla.Web.Projects;
 
@@ -38,7 +40,10 @@ internal sealed class ProjectEvents
     }
 
     /// <summary>What comes into force from now on; a beat in between keeps the line open and shows when nobody listens any more.</summary>
-    public async IAsyncEnumerable<SseItem<EditEvent?>> Of(string project, [EnumeratorCancellation] CancellationToken stop)
+    /// <param name="project">Which project.</param>
+    /// <param name="isWelcome">Asked before each is told: a session may have been ended meanwhile.</param>
+    /// <param name="stop">Ends it.</param>
+    public async IAsyncEnumerable<SseItem<EditEvent?>> Of(string project, Func<bool> isWelcome, [EnumeratorCancellation] CancellationToken stop)
     {
         var windows = open.GetOrAdd(project, _ => new ConcurrentDictionary<Guid, Channel<EditEvent>>());
         var (key, channel) = (Guid.NewGuid(), Channel.CreateBounded<EditEvent>(new BoundedChannelOptions(Waiting) { FullMode = BoundedChannelFullMode.DropOldest }));
@@ -48,7 +53,13 @@ internal sealed class ProjectEvents
             yield return new SseItem<EditEvent?>(null, "open");
             while (!stop.IsCancellationRequested)
             {
-                yield return await Next(channel, stop) is { } edit ? new SseItem<EditEvent?>(edit, "edit") : new SseItem<EditEvent?>(null, "beat");
+                var next = await Next(channel, stop);
+                if (!isWelcome())
+                {
+                    yield break;
+                }
+
+                yield return next is { } edit ? new SseItem<EditEvent?>(edit, "edit") : new SseItem<EditEvent?>(null, "beat");
             }
         }
         finally
@@ -78,7 +89,7 @@ internal static class EventEndpoints
     public static void MapEvents(this IEndpointRouteBuilder app) => app.MapGet("/api/projects/{id}/events", Open)
         .WithTags("Projects").WithName("projectEvents").Produces<string>(contentType: "text/event-stream");
 
-    private static IResult Open(string id, HttpContext context, Data.ProjectStore store, ProjectEvents events, IHostApplicationLifetime life)
+    private static IResult Open(string id, HttpContext context, Data.ProjectStore store, SessionStore sessions, ProjectEvents events, IHostApplicationLifetime life)
     {
         if (store.Find(id) is null)
         {
@@ -89,7 +100,8 @@ internal static class EventEndpoints
         var stop = CancellationTokenSource.CreateLinkedTokenSource(context.RequestAborted, life.ApplicationStopping);
         context.Response.RegisterForDispose(stop);
         context.Response.Headers["X-Accel-Buffering"] = "no";
-        return TypedResults.ServerSentEvents(events.Of(id, stop.Token));
+        var session = context.User.FindFirst(Persons.SessionClaim)?.Value;
+        return TypedResults.ServerSentEvents(events.Of(id, () => session is null || sessions.IsLive(session), stop.Token));
     }
 
     /// <summary>Tells all windows where a request brought an edit into force.</summary>

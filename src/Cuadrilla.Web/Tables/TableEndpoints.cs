@@ -1,3 +1,5 @@
+using Cuadrilla.Data.Accounts;
+using Cuadrilla.Web.Accounts;
 using Cuadrilla.Documents.Tables;
 
 namespace Cuadrilla.Web.Tables;
@@ -8,7 +10,7 @@ internal static class TableEndpoints
     private const string ContentType = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     public static void MapTables(this IEndpointRouteBuilder app) => app.MapPost("/api/tables/xlsx", ReadAsync)
-        .WithTags("Tables").WithName("readWorkbook").Accepts<Stream>(ContentType)
+        .WithTags("Tables").WithName("readWorkbook").For(AccountRole.Reader).Accepts<Stream>(ContentType)
         .Produces<IReadOnlyList<IReadOnlyList<string>>>();
 
     private static async Task<IResult> ReadAsync(HttpRequest request, CancellationToken stop)

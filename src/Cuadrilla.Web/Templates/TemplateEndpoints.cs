@@ -3,7 +3,9 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
+using Cuadrilla.Data.Accounts;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
 
@@ -36,18 +38,18 @@ internal static class TemplateEndpoints
     {
         var group = app.MapGroup("/api/templates").WithTags("Templates");
         group.MapGet("/", (TemplateStore store) => All(store)).WithName("listTemplates");
-        group.MapPost("/", KeepAsync).WithName("keepTemplate").Accepts<KeepTemplateRequest>("application/json").Produces<TemplateDocument>();
+        group.MapPost("/", KeepAsync).WithName("keepTemplate").For(AccountRole.Engineer).Accepts<KeepTemplateRequest>("application/json").Produces<TemplateDocument>();
         group.MapGet("/{id}", (string id, TemplateStore store) => store.Find(id) is { } found ? Results.Ok(Content(found)) : Unknown())
             .WithName("getTemplate").Produces<TemplateContent>();
         group.MapDelete("/{id}", (string id, TemplateStore store) => store.Remove(id) ? Results.Ok(All(store)) : Unknown())
-            .WithName("removeTemplate").Produces<IReadOnlyList<TemplateDocument>>();
+            .WithName("removeTemplate").For(AccountRole.Engineer).Produces<IReadOnlyList<TemplateDocument>>();
     }
 
     private static async Task<IResult> KeepAsync(HttpRequest request, TemplateStore store, ProjectReader reader)
     {
         var wanted = await RequestBody.ReadAsync<KeepTemplateRequest>(request);
-        ProjectEndpoints.RequireWords("/name", "Name", wanted.Name.Trim(), 80);
-        ProjectEndpoints.RequireWords("/who", "Who", wanted.Who, 60);
+        Persons.RequireWords("/name", "Name", wanted.Name.Trim(), 80);
+        var author = request.Author(wanted.Who);
         if (reader.Specification(wanted.ProjectId) is not { } plant)
         {
             return ProjectEndpoints.Unknown();
@@ -57,7 +59,7 @@ internal static class TemplateEndpoints
             ?? throw new InputException(InputProblem.Of("/pointId", "Drive point", $"'{wanted.PointId}'", "a key of this plant"));
         var alone = Alone(plant, lineup, lineup.DrivePoints.First(p => p.Id == wanted.PointId));
         ProjectFile.Require(alone, reader.Data);
-        return Results.Ok(Listed(store.Keep(wanted.Name.Trim(), wanted.Who, ProjectReader.Write(alone))));
+        return Results.Ok(Listed(store.Keep(wanted.Name.Trim(), author, ProjectReader.Write(alone))));
     }
 
     // The rest of the plant stays, so that it is a valid project; what the drive point shares with others does not go with it.
