@@ -52,7 +52,11 @@ internal static class Program
         }
         catch (SqliteException problem)
         {
-            return Refuse("The database can't be used.", problem.SqliteErrorCode == 26 ? "The file is no database." : problem.Message, []);
+            return Refuse("The database can't be used.", problem.SqliteErrorCode == 26 ? "The file is no database." : StorageTrouble.Of(problem)?.Says ?? problem.Message, []);
+        }
+        catch (DatabaseLayoutException problem)
+        {
+            return Refuse("The database can't be used.", problem.Message, []);
         }
         catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or ArgumentException or System.Security.SecurityException)
         {

@@ -10,15 +10,19 @@ namespace Cuadrilla.Data;
 public sealed class Database
 {
     private readonly string connectionString;
+    private readonly int? largestMB;
 
     static Database() => DefaultTypeMap.MatchNamesWithUnderscores = true;
 
     /// <summary>Names a database file; its folder is created when absent.</summary>
-    public Database(string path)
+    /// <param name="path">The file.</param>
+    /// <param name="largestMB">What the file may take of the disk, MB; null: all there is.</param>
+    public Database(string path, int? largestMB = null)
     {
         ArgumentException.ThrowIfNullOrWhiteSpace(path);
         Path = System.IO.Path.GetFullPath(path);
         Directory.CreateDirectory(System.IO.Path.GetDirectoryName(Path)!);
+        this.largestMB = largestMB;
         connectionString = new SqliteConnectionStringBuilder { DataSource = Path, ForeignKeys = true, DefaultTimeout = 10 }.ToString();
     }
 
@@ -28,7 +32,7 @@ public sealed class Database
     /// <summary>
     /// Runs the migrations that are missing, each in a transaction; an existing file is copied beside itself first.
     /// </summary>
-    /// <exception cref="InvalidOperationException">A migration failed; the file is as it was.</exception>
+    /// <exception cref="DatabaseLayoutException">A migration failed, or the file is newer than this program; it is as it was.</exception>
     public void Migrate()
     {
         var exists = File.Exists(Path) && new FileInfo(Path).Length > 0;
@@ -51,6 +55,7 @@ public sealed class Database
             .WithTransactionPerScript()
             .LogToNowhere()
             .Build();
+        RequireKnown(upgrader.GetExecutedScripts().Except(upgrader.GetDiscoveredScripts().Select(s => s.Name), StringComparer.Ordinal).FirstOrDefault());
         if (!upgrader.IsUpgradeRequired())
         {
             return;
@@ -64,7 +69,21 @@ public sealed class Database
         var result = upgrader.PerformUpgrade();
         if (!result.Successful)
         {
-            throw new InvalidOperationException($"The database could not be brought up to date: {result.Error.Message}", result.Error);
+            throw new DatabaseLayoutException($"The database could not be brought up to date: {result.Error.Message}", result.Error);
+        }
+
+        using var migrated = Open();
+        if (StoredEdits.PackAll(migrated) > 0)
+        {
+            migrated.Execute("VACUUM");
+        }
+    }
+
+    private void RequireKnown(string? strange)
+    {
+        if (strange is not null)
+        {
+            throw new DatabaseLayoutException($"The database {Path} was written by a newer program ({strange}); it was left as it is. Use that program, or a backup from before.");
         }
     }
 
@@ -93,6 +112,11 @@ public sealed class Database
 
         // FULL: an acknowledged edit is on disk, not only in the operating system's cache.
         connection.Execute("PRAGMA busy_timeout = 10000; PRAGMA synchronous = FULL");
+        if (largestMB is { } most)
+        {
+            connection.Execute($"PRAGMA max_page_count = {most * 1024L * 1024 / connection.ExecuteScalar<long>("PRAGMA page_size")}");
+        }
+
         return connection;
     }
 

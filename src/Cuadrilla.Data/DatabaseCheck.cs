@@ -31,25 +31,35 @@ public static class DatabaseCheck
 
         found.AddRange(connection.Query("PRAGMA foreign_key_check").Select(_ => "A row refers to another that is not there."));
         found.AddRange(Chains(connection));
-        foreach (var (id, sequence, document, version) in connection.Query<(string, long, string, long?)>(
-            "SELECT project_id, sequence, document, format_version FROM edit WHERE document IS NOT NULL ORDER BY project_id, sequence", buffered: false))
+        found.AddRange(Documents(connection, HasPacked(connection), open).Take(MostTold));
+        return found;
+    }
+
+    // A file of an older layout has none that is packed.
+    private static bool HasPacked(SqliteConnection connection) => connection.ExecuteScalar<long>("SELECT count(*) FROM pragma_table_info('edit') WHERE name = 'packed'") > 0;
+
+    private static IEnumerable<string> Documents(SqliteConnection connection, bool hasPacked, Action<string, int?> open)
+    {
+        foreach (var (id, sequence, version) in connection.Query<(string, long, long?)>("SELECT project_id, sequence, format_version FROM edit WHERE kind = 'edit' ORDER BY project_id, sequence").AsList())
         {
+            string? trouble = null;
             try
             {
-                open(document, version is { } v ? (int)v : null);
+                var document = hasPacked
+                    ? StoredEdits.Document(connection, null, id, sequence)
+                    : connection.ExecuteScalar<string>("SELECT document FROM edit WHERE project_id = @id AND sequence = @sequence", new { id, sequence });
+                open(document ?? throw new InvalidDataException("it is not there"), version is { } v ? (int)v : null);
             }
             catch (Exception problem) when (problem is not OutOfMemoryException)
             {
-                found.Add(string.Create(CultureInfo.InvariantCulture, $"Edit {sequence} of project {id} can't be read: {problem.Message}"));
+                trouble = string.Create(CultureInfo.InvariantCulture, $"Edit {sequence} of project {id} can't be read: {problem.Message}");
             }
 
-            if (found.Count >= MostTold)
+            if (trouble is not null)
             {
-                break;
+                yield return trouble;
             }
         }
-
-        return found;
     }
 
     // Edits are numbered without a gap up to the one in force, and every one leads to a document.
@@ -61,7 +71,7 @@ public static class DatabaseCheck
             GROUP BY p.id HAVING count(e.sequence) <> p.head OR coalesce(max(e.sequence), 0) <> p.head OR coalesce(min(e.sequence), 0) <> 1
             UNION ALL
             SELECT 'Edit ' || e.sequence || ' of project ' || e.project_id || ' leads to no document.'
-            FROM edit e LEFT JOIN edit d ON d.project_id = e.project_id AND d.sequence = e.document_sequence AND d.document IS NOT NULL
+            FROM edit e LEFT JOIN edit d ON d.project_id = e.project_id AND d.sequence = e.document_sequence AND d.kind = 'edit'
             WHERE d.sequence IS NULL
             UNION ALL
             SELECT 'Edit ' || e.sequence || ' of project ' || e.project_id || ' leads back or on to an edit that is not there.'

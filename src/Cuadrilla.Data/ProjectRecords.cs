@@ -6,7 +6,25 @@ namespace Cuadrilla.Data;
 /// <param name="LineupCount">Number of lineups.</param>
 /// <param name="Edit">Number of the edit in force.</param>
 /// <param name="ChangedUtc">When it was made.</param>
-public sealed record ProjectListItem(string Id, string Name, long LineupCount, long Edit, string ChangedUtc);
+/// <param name="Description">What it is, in a sentence; may be empty.</param>
+/// <param name="State">open, archived or binned.</param>
+/// <param name="StateUtc">Since when; null while it was always open.</param>
+/// <param name="StateWho">Who closed, opened or binned it last.</param>
+public sealed record ProjectListItem(
+    string Id, string Name, long LineupCount, long Edit, string ChangedUtc, string Description, string State, string? StateUtc, string? StateWho);
+
+/// <summary>States of a project.</summary>
+public static class ProjectStates
+{
+    /// <summary>It is worked on.</summary>
+    public const string Open = "open";
+
+    /// <summary>It is closed against changes.</summary>
+    public const string Archived = "archived";
+
+    /// <summary>It is in the bin, from where it comes back or goes for ever.</summary>
+    public const string Binned = "binned";
+}
 
 /// <summary>
 /// A project as it stands. Filled by property, not by constructor: a column that is null in the first row carries no type.
@@ -33,6 +51,12 @@ public sealed record ProjectHead
 
     /// <summary>Version it was written in; null for one stored before versions were.</summary>
     public int? FormatVersion { get; init; }
+
+    /// <summary>open, archived or binned; what is not open is only read.</summary>
+    public string State { get; init; } = ProjectStates.Open;
+
+    /// <summary>The edit whose document is in force.</summary>
+    internal long DocumentSequence { get; init; }
 }
 
 /// <summary>A specification as it was stored. Filled by property, as a project is.</summary>
@@ -68,6 +92,10 @@ public abstract record WriteOutcome
     /// <param name="Head">What is in force now.</param>
     /// <param name="BaseDocument">The document the refused write was based on.</param>
     public sealed record Stale(ProjectHead Head, StoredDocument BaseDocument) : WriteOutcome;
+
+    /// <summary>The project is archived or in the bin: nothing was written.</summary>
+    /// <param name="State">Which.</param>
+    public sealed record Closed(string State) : WriteOutcome;
 
     /// <summary>There is nothing to undo or redo.</summary>
     public sealed record Nothing : WriteOutcome;

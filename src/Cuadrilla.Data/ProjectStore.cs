@@ -15,8 +15,8 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         """
         SELECT p.id, e.sequence AS edit, e.label,
                CASE WHEN e.undo_to IS NULL THEN NULL ELSE d.label END AS undo_label,
-               r.label AS redo_label,
-               d.document, d.format_version
+               r.label AS redo_label, p.state,
+               e.document_sequence, d.format_version
         FROM project p
         JOIN edit e ON e.project_id = p.id AND e.sequence = p.head
         JOIN edit d ON d.project_id = p.id AND d.sequence = e.document_sequence
@@ -31,7 +31,7 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         using var connection = database.Open();
         return connection.Query<ProjectListItem>(
             """
-            SELECT p.id, d.name, d.lineup_count, e.sequence AS edit, e.at_utc AS changed_utc
+            SELECT p.id, d.name, d.lineup_count, e.sequence AS edit, e.at_utc AS changed_utc, p.description, p.state, p.state_utc, p.state_who
             FROM project p
             JOIN edit e ON e.project_id = p.id AND e.sequence = p.head
             JOIN edit d ON d.project_id = p.id AND d.sequence = e.document_sequence
@@ -43,7 +43,7 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
     public ProjectHead? Find(string id)
     {
         using var connection = database.Open();
-        return connection.QuerySingleOrDefault<ProjectHead>(HeadSql, new { id });
+        return Head(connection, null, id);
     }
 
     /// <summary>Creates a project with its first edit.</summary>
@@ -55,7 +55,7 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         connection.Execute(
             "INSERT INTO project (id, created_at, head) VALUES (@id, @at, 1)", new { id, at = Now() }, transaction);
         Insert(connection, transaction, id, 1, who, label, "edit", 1, null, null, document);
-        var head = connection.QuerySingle<ProjectHead>(HeadSql, new { id }, transaction);
+        var head = Head(connection, transaction, id)!;
         transaction.Commit();
         return head;
     }
@@ -66,6 +66,7 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         {
             var next = head.Sequence + 1;
             Insert(connection, transaction, id, next, who, label, "edit", next, head.Sequence, null, document);
+            StoredEdits.PackBefore(connection, transaction, id, next);
             return true;
         });
 
@@ -117,22 +118,65 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
     public StoredDocument? DocumentAt(string id, long sequence)
     {
         using var connection = database.Open();
-        return connection.QuerySingleOrDefault<StoredDocument>(
+        var place = connection.QuerySingleOrDefault<Place>(
             """
-            SELECT d.document, d.format_version FROM edit e JOIN edit d ON d.project_id = e.project_id AND d.sequence = e.document_sequence
+            SELECT d.sequence, d.format_version FROM edit e JOIN edit d ON d.project_id = e.project_id AND d.sequence = e.document_sequence
             WHERE e.project_id = @id AND e.sequence = @sequence
             """,
             new { id, sequence });
+        return place is not null && StoredEdits.Document(connection, null, id, place.Sequence) is { } document
+            ? new StoredDocument { Document = document, FormatVersion = place.FormatVersion }
+            : null;
+    }
+
+    /// <summary>Says what a project is; false where there is none.</summary>
+    public bool Describe(string id, string description)
+    {
+        using var connection = database.Open();
+        return connection.Execute("UPDATE project SET description = @description WHERE id = @id", new { id, description }) > 0;
+    }
+
+    /// <summary>Archives a project, opens it again, or puts it into the bin; false where there is none.</summary>
+    public bool Change(string id, string state, string who)
+    {
+        using var connection = database.Open();
+        return connection.Execute("UPDATE project SET state = @state, state_utc = @at, state_who = @who WHERE id = @id", new { id, state, at = Now(), who }) > 0;
+    }
+
+    /// <summary>Removes a project with all its edits for ever; false where there is none in the bin.</summary>
+    public bool Remove(string id)
+    {
+        using var connection = database.Open();
+        using var transaction = connection.BeginTransaction(deferred: false);
+        var isThere = connection.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM project WHERE id = @id AND state = 'binned')", new { id }, transaction);
+        if (isThere)
+        {
+            connection.Execute("DELETE FROM edit WHERE project_id = @id; DELETE FROM project WHERE id = @id", new { id }, transaction);
+        }
+
+        transaction.Commit();
+        return isThere;
+    }
+
+    private static ProjectHead? Head(SqliteConnection connection, IDbTransaction? transaction, string id)
+    {
+        var head = connection.QuerySingleOrDefault<ProjectHead>(HeadSql, new { id }, transaction);
+        return head is null ? null : head with { Document = StoredEdits.Document(connection, transaction, id, head.DocumentSequence)! };
     }
 
     private WriteOutcome Write(string id, long basedOn, Func<SqliteConnection, IDbTransaction, EditRow, bool> write)
     {
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction(deferred: false);
-        var before = connection.QuerySingleOrDefault<ProjectHead>(HeadSql, new { id }, transaction);
+        var before = Head(connection, transaction, id);
         if (before is null)
         {
             return new WriteOutcome.Unknown();
+        }
+
+        if (before.State != ProjectStates.Open)
+        {
+            return new WriteOutcome.Closed(before.State);
         }
 
         if (before.Edit != basedOn)
@@ -147,7 +191,7 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         }
 
         connection.Execute("UPDATE project SET head = head + 1 WHERE id = @id", new { id }, transaction);
-        var after = connection.QuerySingle<ProjectHead>(HeadSql, new { id }, transaction);
+        var after = Head(connection, transaction, id)!;
         transaction.Commit();
         return new WriteOutcome.Saved(after);
     }
@@ -163,13 +207,21 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         long documentSequence, long? undoTo, long? redoTo, string? document) =>
         connection.Execute(
             """
-            INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, undo_to, redo_to, document, format_version)
-            VALUES (@id, @sequence, @at, @who, @label, @kind, @documentSequence, @undoTo, @redoTo, @document, @version)
+            INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, undo_to, redo_to, document, name, lineup_count, format_version)
+            VALUES (@id, @sequence, @at, @who, @label, @kind, @documentSequence, @undoTo, @redoTo, @document,
+                    json_extract(@document, '$.name'), json_array_length(@document, '$.lineups'), @version)
             """,
             new { id, sequence, at = Now(), who, label, kind, documentSequence, undoTo, redoTo, document, version = document is null ? (int?)null : formatVersion },
             transaction);
 
     private string Now() => clock.GetUtcNow().ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
+
+    private sealed record Place
+    {
+        public long Sequence { get; init; }
+
+        public int? FormatVersion { get; init; }
+    }
 
     private sealed record EditRow
     {

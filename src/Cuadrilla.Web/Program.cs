@@ -4,7 +4,6 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Data;
 using Cuadrilla.Data.Accounts;
-using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Bench;
@@ -18,6 +17,7 @@ using Cuadrilla.Web.Lists;
 using Cuadrilla.Web.Projects;
 using Cuadrilla.Web.Tables;
 using Cuadrilla.Web.Templates;
+using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.Options;
 
@@ -64,7 +64,11 @@ builder.Services.AddScoped(services => services.GetRequiredKeyedService<Assessor
     .StoppedBy(services.GetRequiredService<IHttpContextAccessor>().HttpContext?.RequestAborted ?? CancellationToken.None));
 builder.Services.AddMemoryCache(memory => (memory.SizeLimit, memory.CompactionPercentage) = (ProjectReader.MostRecent, 0.5));
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton(services => new Database(Path.Combine(services.GetRequiredService<IOptions<ServerOptions>>().Value.Data, "cuadrilla.db")));
+builder.Services.AddSingleton(services =>
+{
+    var wanted = services.GetRequiredService<IOptions<ServerOptions>>().Value;
+    return new Database(Path.Combine(wanted.Data, "cuadrilla.db"), wanted.LargestMB);
+});
 builder.Services.AddSingleton(services =>
     new ProjectStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
 builder.Services.AddSingleton(services =>
@@ -89,6 +93,7 @@ api.MapSessions();
 api.MapAccounts();
 api.MapCatalogue();
 api.MapProjects();
+api.MapProjectStates();
 api.MapHistory();
 api.MapBench();
 api.MapAlternatives();
@@ -109,29 +114,22 @@ api.MapEvents();
 app.Map(ApiFallback.Pattern, ApiFallback.Answer);
 AppFiles.Map(app);
 
-if (isRunning)
+if (isRunning && StartUp.Prepare(app, isServed) is { } trouble)
 {
-    var database = app.Services.GetRequiredService<Database>();
-    database.Migrate();
-    if (isServed && !app.Services.GetRequiredService<AccountStore>().HasAny())
-    {
-        Console.Error.WriteLine(
-            "Cuadrilla is not served to others without accounts: whoever reached it could change everything. Make the first administrator: ./cuadrilla user add NAME administrator --data DIR.");
-        return 2;
-    }
-
-    app.Lifetime.ApplicationStopped.Register(database.Settle);
-    if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
-    {
-        using var scope = app.Services.CreateScope();
-        foreach (var key in DemoPlant.Keys.Reverse())
-        {
-            scope.ServiceProvider.GetRequiredService<ProjectReader>().Create(DemoPlant.Read(ReferenceCatalogue.Data, key), "engineer", "Demo plant");
-        }
-    }
+    Console.Error.WriteLine(trouble);
+    return 2;
 }
 
-await app.RunAsync();
+try
+{
+    await app.RunAsync();
+}
+catch (IOException problem) when (problem.InnerException is AddressInUseException)
+{
+    Console.Error.WriteLine($"{problem.Message} Another program listens there, perhaps another Cuadrilla: stop it, or name another port by CUADRILLA_PORT.");
+    return 2;
+}
+
 return 0;
 
 /// <summary>The web program; public for the tests that host it.</summary>

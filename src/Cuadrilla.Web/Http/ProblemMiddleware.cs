@@ -1,6 +1,8 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Data;
 using Cuadrilla.Documents.Projects;
 using Microsoft.AspNetCore.WebUtilities;
+using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Web.Http;
 
@@ -27,6 +29,19 @@ internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<Pr
             var type = tooLarge ? "too-large" : "bad-request";
             var detail = tooLarge ? FormattableString.Invariant($"The body is larger than {ProjectFile.MaxBytes} bytes.") : problem.Message;
             await Problems.Of(type, tooLarge ? "Too large" : "Bad request", problem.StatusCode, detail, []).ExecuteAsync(context);
+        }
+        catch (SqliteException problem) when (StorageTrouble.Of(problem) is not null && !context.Response.HasStarted)
+        {
+            var trouble = StorageTrouble.Of(problem)!;
+            Failed(logger, context.Request.Path, problem);
+            var status = trouble.Kind == StorageTroubleKind.Full ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status503ServiceUnavailable;
+            await Problems.Of("storage", "Projects can't be read or saved", status, trouble.Says, []).ExecuteAsync(context);
+        }
+        catch (InvalidDataException problem)
+        {
+            // One document, not the database: the rest goes on.
+            Failed(logger, context.Request.Path, problem);
+            await Problems.Of("damaged", "Damaged", StatusCodes.Status422UnprocessableEntity, problem.Message + " './cuadrilla check' says which; other plants and edits are not touched.", []).ExecuteAsync(context);
         }
         catch (Exception problem) when (problem is not OperationCanceledException)
         {

@@ -25,6 +25,10 @@ internal sealed class ServerOptions
     /// <summary>File of its key, PEM.</summary>
     public string CertificateKey { get; set; } = string.Empty;
 
+    /// <summary>What the database may take of the disk, MB; null: all there is.</summary>
+    [Range(1, 1_000_000)]
+    public int? LargestMB { get; set; }
+
     /// <summary>How often a minute one address may try a password, whatever the account.</summary>
     [Range(1, 100_000)]
     public int TriesPerMin { get; set; } = 20;

@@ -10,10 +10,11 @@ namespace Cuadrilla.Web.Projects;
 /// <param name="Label">Label of that edit.</param>
 /// <param name="UndoLabel">What undo would take back; null when there is nothing.</param>
 /// <param name="RedoLabel">What redo would bring back; null when there is nothing.</param>
+/// <param name="State">open, archived or binned; what is not open is only read.</param>
 /// <param name="Specification">What is specified.</param>
 /// <param name="Assessment">What follows; reasons are asked for one by one.</param>
 internal sealed record ProjectDocument(
-    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, PlantSpecification Specification, AssessmentDocument Assessment);
+    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification Specification, AssessmentDocument Assessment);
 
 /// <summary>A change to save.</summary>
 /// <param name="BasedOn">The edit it was made on.</param>
@@ -51,10 +52,11 @@ internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, IReadOn
 /// <param name="Label">Label of that edit.</param>
 /// <param name="UndoLabel">What undo would take back; null when there is nothing.</param>
 /// <param name="RedoLabel">What redo would bring back; null when there is nothing.</param>
+/// <param name="State">open, archived or binned; what is not open is only read.</param>
 /// <param name="Specification">What is stored where fields that the changes left out were filled in; else null: it is what they make.</param>
 /// <param name="Assessment">What follows.</param>
 internal sealed record SavedDocument(
-    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, PlantSpecification? Specification, AssessmentDocument Assessment);
+    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification? Specification, AssessmentDocument Assessment);
 
 /// <summary>An undo or redo.</summary>
 /// <param name="BasedOn">The edit it was asked on.</param>

@@ -97,9 +97,9 @@ internal static class ProjectEndpoints
             return Unknown();
         }
 
-        if (head.Edit != wanted.BasedOn)
+        if (Refusal(head, before, wanted.BasedOn) is { } refusal)
         {
-            return Answer(new WriteOutcome.Stale(head, before), reader, null);
+            return Answer(refusal, reader, null);
         }
 
         var (specification, isJustThat) = SpecificationPatch.Apply(ProjectReader.Read(before), wanted.Changes);
@@ -122,9 +122,9 @@ internal static class ProjectEndpoints
             return Unknown();
         }
 
-        if (head.Edit != wanted.BasedOn)
+        if (Refusal(head, before, wanted.BasedOn) is { } refusal)
         {
-            return Answer(new WriteOutcome.Stale(head, before), reader, null);
+            return Answer(refusal, reader, null);
         }
 
         var done = CommandRun.All(reader.Specification(id)!, wanted.Commands, assessor);
@@ -145,6 +145,10 @@ internal static class ProjectEndpoints
         return Answer(step(wanted.BasedOn, request.Author(wanted.Who)), reader, null);
     }
 
+    // Before anything is computed: what is refused costs nothing.
+    private static WriteOutcome? Refusal(ProjectHead head, StoredDocument before, long basedOn) =>
+        head.State != ProjectStates.Open ? new WriteOutcome.Closed(head.State) : head.Edit != basedOn ? new WriteOutcome.Stale(head, before) : null;
+
     private static IResult Answer(WriteOutcome outcome, ProjectReader reader, PlantSpecification? known) => outcome switch
     {
         WriteOutcome.Saved saved => Results.Ok(known is null ? reader.Document(saved.Head) : reader.Document(saved.Head, known)),
@@ -155,6 +159,9 @@ internal static class ProjectEndpoints
                 ProjectReader.Read(stale.BaseDocument), reader.Document(stale.Head)),
             contentType: Problems.ContentType,
             statusCode: StatusCodes.Status409Conflict),
+        WriteOutcome.Closed closed => Problems.Of(
+            "closed", "Refused", StatusCodes.Status403Forbidden,
+            closed.State == ProjectStates.Archived ? "The plant is archived and only read; open it again first." : "The plant is in the bin; take it back first.", []),
         WriteOutcome.Nothing => Problems.Of("nothing-to-do", "Nothing to undo or redo", StatusCodes.Status400BadRequest, "There is nothing to undo or redo.", []),
         WriteOutcome.Unknown => Unknown(),
         _ => throw new InvalidOperationException("Unknown outcome."),

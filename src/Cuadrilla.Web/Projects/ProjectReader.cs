@@ -49,12 +49,13 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
         head.Label,
         head.UndoLabel,
         head.RedoLabel,
+        head.State,
         specification,
         Assessed(specification));
 
     /// <summary>The same without the specification where the client has it.</summary>
     public SavedDocument Saved(ProjectHead head, PlantSpecification specification, bool isKnown) =>
-        new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, isKnown ? null : specification, Assessed(Kept(head, () => specification)));
+        new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, head.State, isKnown ? null : specification, Assessed(Kept(head, () => specification)));
 
     // What is stored is stored: a plant whose assessment fails opens with its board, history and undo, and says so.
     private AssessmentDocument Assessed(PlantSpecification specification)

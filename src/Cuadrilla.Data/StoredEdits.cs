@@ -1,0 +1,120 @@
+using System.Data;
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace Cuadrilla.Data;
+
+/// <summary>Documents of edits, whether they stand whole or packed.</summary>
+internal static class StoredEdits
+{
+    /// <summary>The document of an edit; null where it has none.</summary>
+    /// <exception cref="InvalidDataException">It is damaged.</exception>
+    public static string? Document(SqliteConnection connection, IDbTransaction? transaction, string project, long sequence)
+    {
+        var chain = connection.Query<Link>(
+            """
+            WITH RECURSIVE chain (sequence, document, packed, packed_on, step) AS (
+                SELECT sequence, document, packed, packed_on, 0 FROM edit WHERE project_id = @project AND sequence = @sequence
+                UNION ALL
+                SELECT e.sequence, e.document, e.packed, e.packed_on, step + 1 FROM chain c JOIN edit e ON e.project_id = @project AND e.sequence = c.packed_on
+                WHERE step < 1000)
+            SELECT document, packed, packed_on FROM chain ORDER BY step DESC
+            """,
+            new { project, sequence },
+            transaction);
+        string? document = null;
+        foreach (var link in chain)
+        {
+            document = link.Document ?? (link.Packed is null ? null : DocumentPacking.Unpack(link.Packed, link.PackedOn is null ? string.Empty : document ?? string.Empty));
+        }
+
+        return document;
+    }
+
+    /// <summary>Packs the newest document of a project before an edit, if it still stands whole.</summary>
+    public static void PackBefore(SqliteConnection connection, IDbTransaction transaction, string project, long sequence)
+    {
+        var whole = connection.QuerySingleOrDefault<Whole>(
+            "SELECT sequence, document FROM edit WHERE project_id = @project AND sequence < @sequence AND kind = 'edit' ORDER BY sequence DESC LIMIT 1",
+            new { project, sequence },
+            transaction);
+        if (whole is { Document: not null })
+        {
+            Pack(connection, transaction, project, whole);
+        }
+    }
+
+    /// <summary>Packs all documents that stand whole and are not the newest of their project.</summary>
+    /// <returns>How many.</returns>
+    public static int PackAll(SqliteConnection connection)
+    {
+        var count = 0;
+        foreach (var project in connection.Query<string>("SELECT id FROM project ORDER BY id").AsList())
+        {
+            using var transaction = connection.BeginTransaction(deferred: false);
+            var sequences = connection.Query<long>(
+                """
+                SELECT sequence FROM edit e WHERE project_id = @project AND document IS NOT NULL
+                AND EXISTS (SELECT 1 FROM edit l WHERE l.project_id = @project AND l.kind = 'edit' AND l.sequence > e.sequence) ORDER BY sequence
+                """,
+                new { project },
+                transaction).AsList();
+            foreach (var sequence in sequences)
+            {
+                Pack(connection, transaction, project, new Whole { Sequence = sequence, Document = Document(connection, transaction, project, sequence) });
+            }
+
+            transaction.Commit();
+            count += sequences.Count;
+        }
+
+        return count;
+    }
+
+    private static void Pack(SqliteConnection connection, IDbTransaction transaction, string project, Whole whole)
+    {
+        var before = connection.QuerySingleOrDefault<Before>(
+            "SELECT sequence, packed_depth FROM edit WHERE project_id = @project AND sequence < @Sequence AND kind = 'edit' ORDER BY sequence DESC LIMIT 1",
+            new { project, whole.Sequence },
+            transaction);
+        if (before is not null && before.PackedDepth + 1 >= DocumentPacking.LongestChain)
+        {
+            before = null;
+        }
+
+        connection.Execute(
+            "UPDATE edit SET document = NULL, packed = @packed, packed_on = @on, packed_depth = @depth WHERE project_id = @project AND sequence = @Sequence",
+            new
+            {
+                project,
+                whole.Sequence,
+                packed = DocumentPacking.Pack(whole.Document!, before is null ? string.Empty : Document(connection, transaction, project, before.Sequence)!),
+                on = before?.Sequence,
+                depth = before is null ? 0 : before.PackedDepth + 1,
+            },
+            transaction);
+    }
+
+    private sealed record Link
+    {
+        public string? Document { get; init; }
+
+        public byte[]? Packed { get; init; }
+
+        public long? PackedOn { get; init; }
+    }
+
+    private sealed record Whole
+    {
+        public long Sequence { get; init; }
+
+        public string? Document { get; init; }
+    }
+
+    private sealed record Before
+    {
+        public long Sequence { get; init; }
+
+        public long PackedDepth { get; init; }
+    }
+}
