@@ -53,7 +53,7 @@ public sealed class PackingTests : IDisposable
         }
 
         Assert.InRange(found, (packed.Length * 8) - 24, packed.Length * 8);
-        Assert.Throws<InvalidDataException>(() => DocumentPacking.Unpack(packed, "the first line, yet another line, the third line"));
+        Assert.Throws<InvalidDataException>(() => DocumentPacking.Unpack(packed, "The first line, another line, the third line"));
         Assert.Throws<InvalidDataException>(() => DocumentPacking.Unpack(packed[..12], "the first line, another line, the third line"));
     }
 

@@ -1,9 +1,18 @@
 import createClient from "openapi-fetch";
-import { windowId } from "../project/window";
+import { signedOut, windowId } from "../project/window";
 import type { components, paths } from "./schema";
 
 /** The generated client; every address and shape comes from the OpenAPI document. */
 export const api = createClient<paths>({ baseUrl: "", headers: { "X-Cuadrilla-Window": windowId } });
+
+// The session ended: the page asks for the password, whatever the request was for.
+api.use({
+  onResponse({ response, schemaPath }) {
+    if (response.status === 401 && schemaPath !== "/api/session") {
+      window.dispatchEvent(new Event(signedOut));
+    }
+  },
+});
 
 type Schemas = components["schemas"];
 
@@ -61,6 +70,11 @@ export type Reason = Schemas["Reason"];
 export type Figure = Schemas["Figure"];
 export type InputProblem = Schemas["InputProblem"];
 export type Sheet = Schemas["LineupSheet"];
+export type Session = Schemas["SessionDocument"];
+export type OpenSession = Schemas["OpenSessionDocument"];
+export type AccountInfo = Schemas["AccountDocument"];
+export type Role = NonNullable<AccountInfo["role"]>;
+export type ProjectListItem = Schemas["ProjectListItem"];
 export type HistoryEntry = Schemas["HistoryEntry"];
 export type JudgedRow = Schemas["JudgedRow"];
 export type TakeList = Schemas["TakeListRequest"];

@@ -1,6 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import type { Project } from "../api/client";
+import { useSession } from "./session";
 import { projectKey } from "./projectKey";
 import { windowId } from "./window";
 
@@ -14,9 +15,15 @@ interface EditEvent {
 /** Shows what somebody else, or another window, brings into force: the plant comes anew, with who and what. */
 export function useProjectEvents(id: string, tell: (notice: string) => void): void {
   const queries = useQueryClient();
+  // Signed in again, the line is opened again.
+  const session = useSession();
+  const { name } = session;
   useEffect(() => {
     // Where there is no such line, as in tests, writes still find out when they come too late.
     if (typeof EventSource === "undefined") {
+      return;
+    }
+    if (session.hasAccounts && name === null) {
       return;
     }
     const source = new EventSource(`/api/projects/${id}/events`);
@@ -33,5 +40,5 @@ export function useProjectEvents(id: string, tell: (notice: string) => void): vo
       });
     });
     return () => source.close();
-  }, [id, queries, tell]);
+  }, [id, queries, tell, name, session]);
 }

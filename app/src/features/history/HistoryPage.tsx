@@ -7,6 +7,7 @@ import { when } from "../../lib/format";
 import { placeInWords, valueInWords } from "../../project/fieldWords";
 import { changes } from "../../project/merge";
 import { useProject } from "../../project/ProjectContext";
+import { useSession } from "../../project/session";
 import { who } from "../../project/useProjectAccess";
 
 /** Every acknowledged edit with its label; each can be compared with today and brought back. */
@@ -14,6 +15,7 @@ export function HistoryPage() {
   const { project, edit } = useProject();
   const [open, setOpen] = useState<number>();
   const [name, setName] = useState(who);
+  const session = useSession();
   const history = useQuery({
     queryKey: ["history", project.id, project.edit],
     placeholderData: (previous: HistoryEntry[] | undefined) => previous,
@@ -48,18 +50,24 @@ export function HistoryPage() {
   return (
     <div className="p-4">
       <h2 className="text-[17px] font-bold">History</h2>
-      <label className="mt-1 flex items-center gap-2 text-soft">
-        Edits from this browser are signed by
-        <input
-          className="entry w-40"
-          value={name}
-          maxLength={60}
-          onChange={(e) => {
-            setName(e.target.value);
-            localStorage.setItem("cuadrilla.who", e.target.value.trim() || "engineer");
-          }}
-        />
-      </label>
+      {session.name !== null ? (
+        <p className="mt-1 text-soft">
+          Edits from this browser are signed by <strong>{session.name}</strong>.
+        </p>
+      ) : (
+        <label className="mt-1 flex items-center gap-2 text-soft">
+          Edits from this browser are signed by
+          <input
+            className="entry w-40"
+            value={name}
+            maxLength={60}
+            onChange={(e) => {
+              setName(e.target.value);
+              localStorage.setItem("cuadrilla.who", e.target.value.trim() || "engineer");
+            }}
+          />
+        </label>
+      )}
       <table className="table mt-2">
         <thead>
           <tr>

@@ -1,14 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
 import { api } from "../../api/client";
 import { Empty, Failed, Loading } from "../../components/States";
-import { when } from "../../lib/format";
+import { may, useSession } from "../../project/session";
+import { AccountButton } from "../accounts/AccountButton";
 import { ImportPlant } from "./ImportPlant";
 import { NewPlant } from "./NewPlant";
+import { PlantList } from "./PlantList";
 import { WayOfWork } from "./WayOfWork";
 
 /** The plants on this machine: open one, begin one, bring one in. */
 export function StartPage() {
+  const session = useSession();
   const list = useQuery({
     queryKey: ["projects"],
     staleTime: 0,
@@ -20,8 +22,12 @@ export function StartPage() {
       return data;
     },
   });
+  const open = list.data?.filter((p) => p.state === "open");
   return (
     <main className="mx-auto max-w-5xl p-6">
+      <div className="float-right">
+        <AccountButton />
+      </div>
       <h1 className="text-[22px] font-bold text-plum">Cuadrilla</h1>
       <p className="text-soft">Drive lineups for plants: choose, prove, document.</p>
       <WayOfWork />
@@ -36,39 +42,33 @@ export function StartPage() {
               retry={() => void list.refetch()}
             />
           )}
-          {list.data?.length === 0 && (
+          {open?.length === 0 && (
             <Empty>No plant yet. Begin one, open an example, or bring in a drive list or a project file.</Empty>
           )}
-          {list.data && list.data.length > 0 && (
-            <table className="table">
-              <thead>
-                <tr>
-                  <th>plant</th>
-                  <th className="num">lineups</th>
-                  <th className="num">edit</th>
-                  <th>last change</th>
-                </tr>
-              </thead>
-              <tbody>
-                {list.data.map((p) => (
-                  <tr key={p.id}>
-                    <td>
-                      <Link className="font-bold text-plum underline" to={`/plants/${p.id}`}>
-                        {p.name}
-                      </Link>
-                    </td>
-                    <td className="num">{p.lineupCount}</td>
-                    <td className="num">{p.edit}</td>
-                    <td>{when(p.changedUtc)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          )}
+          {open && open.length > 0 && <PlantList plants={open} state="open" />}
+          {(["archived", "binned"] as const).map((state) => {
+            const plants = list.data?.filter((p) => p.state === state) ?? [];
+            return (
+              plants.length > 0 && (
+                <details key={state} className="mt-3">
+                  <summary className="cursor-pointer font-bold">
+                    {state === "archived" ? "Archive" : "Bin"} ({plants.length})
+                  </summary>
+                  <PlantList plants={plants} state={state} />
+                </details>
+              )
+            );
+          })}
         </section>
         <div>
-          <NewPlant plants={list.data ?? []} />
-          <ImportPlant />
+          {may(session, "engineer") ? (
+            <>
+              <NewPlant plants={open ?? []} />
+              <ImportPlant />
+            </>
+          ) : (
+            <p className="text-soft">Your account reads and calculates; plants are begun by engineers.</p>
+          )}
         </div>
       </div>
     </main>
