@@ -13,6 +13,11 @@ if (args is ["random", ..])
     return Cuadrilla.Bench.RandomPlantRun.Run(At(1, 500), At(2, 40), At(3, 10_000));
 }
 
+if (args is ["load", var program, ..])
+{
+    return await Cuadrilla.Bench.LoadRun.RunAsync(program, args.Length > 2 ? int.Parse(args[2], CultureInfo.InvariantCulture) : 60);
+}
+
 // In process: the benchmarks run on the build that was just made, and nothing is written outside the artifacts folder.
 var config = ManualConfig.CreateEmpty()
     .AddJob(Job.Default.WithToolchain(InProcessEmitToolchain.Instance).WithWarmupCount(4).WithIterationCount(12))

@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Data;
 using Cuadrilla.Data.Accounts;
@@ -15,6 +16,7 @@ using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Lineups;
 using Cuadrilla.Web.Lists;
 using Cuadrilla.Web.Projects;
+using Cuadrilla.Web.Studies;
 using Cuadrilla.Web.Tables;
 using Cuadrilla.Web.Templates;
 using Microsoft.AspNetCore.Connections;
@@ -75,9 +77,15 @@ builder.Services.AddSingleton(services =>
     new TemplateStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
 builder.Services.AddScoped<ProjectReader>();
 builder.Services.AddSingleton<ProjectEvents>();
+builder.Services.AddSingleton<GivingWay>();
+builder.Services.AddSingleton<StudyQueue>();
+builder.Services.AddSingleton<EditTurns>();
 // The tool that writes the OpenAPI document runs this file too: it must neither touch a folder nor listen.
 var isRunning = System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider";
 builder.Services.AddSignIn(options, isServed, keepsKeys: isRunning);
+
+// Long studies hold threads for seconds: an answer that takes a millisecond must not wait until the pool has noticed.
+ThreadPool.SetMinThreads(4 * Environment.ProcessorCount + 8, 16);
 
 var app = builder.Build();
 app.UseMiddleware<SecurityHeaders>();
@@ -111,6 +119,7 @@ api.MapTables();
 api.MapDriveLists();
 api.MapTemplates();
 api.MapEvents();
+api.MapStudies();
 app.Map(ApiFallback.Pattern, ApiFallback.Answer);
 AppFiles.Map(app);
 

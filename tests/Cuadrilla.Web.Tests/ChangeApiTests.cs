@@ -99,4 +99,61 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
         $"/api/projects/{project["id"]}/changes", new JsonObject { ["basedOn"] = basedOn, ["label"] = "test", ["who"] = "tester", ["changes"] = new JsonArray([.. changes]) });
 
     private async Task<JsonNode> Get(JsonNode project) => (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{project["id"]}"))!;
+
+    [Fact]
+    public async Task Changes_of_other_fields_are_made_on_what_somebody_else_saved()
+    {
+        var client = host.CreateClient();
+        var project = await client.ImportDemo();
+        using var theirs = await Merge(client, project, 1, ("replace", "/site/altitudeM", 700));
+        Assert.Equal(HttpStatusCode.OK, theirs.StatusCode);
+        using var mine = await Merge(client, project, 1, ("replace", "/lineups/0/drivePoints/1/cable/lengthM", 91), ("replace", "/site/ambientMaxC", 36));
+        var saved = await mine.Body();
+        Assert.Equal((HttpStatusCode.OK, 3), (mine.StatusCode, (int)saved["edit"]!));
+
+        // The client does not have it: it is sent.
+        Assert.Equal((700, 36, 91), ((double)saved["specification"]!["site"]!["altitudeM"]!, (double)saved["specification"]!["site"]!["ambientMaxC"]!, (double)saved["specification"]!["lineups"]![0]!["drivePoints"]![1]!["cable"]!["lengthM"]!));
+    }
+
+    [Theory]
+    [InlineData("replace", "/site/altitudeM", 800)]
+    [InlineData("replace", "/lineups/0/drivePoints/1/cable/lengthM", 91)]
+    [InlineData("remove", "/lineups/0/drivePoints/2", 0)]
+    [InlineData("replace", "/lineups/0/name", 0)]
+    public async Task What_both_changed_or_what_may_stand_elsewhere_now_is_not_merged(string op, string path, double value)
+    {
+        var client = host.CreateClient();
+        var project = await client.ImportDemo();
+        using var site = await Merge(client, project, 1, ("replace", "/site/altitudeM", 700));
+        using var named = await Merge(client, project, 2, ("replace", "/lineups/0/name", "Other"));
+        using var moved = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands", new JsonObject { ["basedOn"] = 3, ["who"] = "tester", ["commands"] = new JsonArray(new JsonObject { ["kind"] = "copy-drive-point", ["pointId"] = (string?)project["specification"]!["lineups"]![0]!["drivePoints"]![0]!["id"] }) });
+        Assert.Equal((HttpStatusCode.OK, HttpStatusCode.OK), (named.StatusCode, moved.StatusCode));
+        using var late = await Merge(client, project, 1, (op, path, path.EndsWith("name", StringComparison.Ordinal) ? "Mine" : value));
+        Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
+        using var history = await client.GetAsync($"/api/projects/{project["id"]}/history", TestContext.Current.CancellationToken);
+        Assert.Equal(4, (await history.Body()).AsArray().Count);
+    }
+
+    [Fact]
+    public async Task Many_at_once_on_one_plant_all_get_through()
+    {
+        var client = host.CreateClient();
+        var project = await client.ImportDemo();
+        var answers = await Task.WhenAll(Enumerable.Range(0, 6).Select(i => Merge(client, project, 1, ("replace", $"/lineups/0/drivePoints/{i}/cable/lengthM", 40 + i))));
+        Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.StatusCode));
+        var now = await (await client.GetAsync($"/api/projects/{project["id"]}", TestContext.Current.CancellationToken)).Body();
+        Assert.Equal(7, (int)now["edit"]!);
+        Assert.All(Enumerable.Range(0, 6), i => Assert.Equal(40 + i, (double)now["specification"]!["lineups"]![0]!["drivePoints"]![i]!["cable"]!["lengthM"]!));
+    }
+
+    private static Task<HttpResponseMessage> Merge(HttpClient client, JsonNode project, long basedOn, params (string Op, string Path, object Value)[] changes) => client.PostAsJsonAsync(
+        $"/api/projects/{project["id"]}/changes",
+        new JsonObject
+        {
+            ["basedOn"] = basedOn,
+            ["label"] = "test",
+            ["who"] = "tester",
+            ["merges"] = true,
+            ["changes"] = new JsonArray([.. changes.Select(c => new JsonObject { ["op"] = c.Op, ["path"] = c.Path, ["value"] = JsonValue.Create(c.Value) })]),
+        });
 }

@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getStudy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects": {
         parameters: {
             query?: never;
@@ -1698,6 +1714,7 @@ export interface components {
             label: string;
             who: string;
             changes: components["schemas"]["SpecificationChange"][];
+            merges?: boolean;
         };
         CheckDocument: {
             id: string;
@@ -4935,6 +4952,15 @@ export interface components {
         };
         /** Format: binary */
         Stream: string;
+        StudyDocument: {
+            isRunning: boolean;
+            /** Format: int32 */
+            before: number;
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            of: number;
+        };
         SupplyDocument: {
             buses: components["schemas"]["BusDocument"][];
             transformers: components["schemas"]["TransformerDocument"][];
@@ -6090,6 +6116,8 @@ export interface operations {
         parameters: {
             query?: {
                 lineupId?: string;
+                /** @description Key by which /api/studies tells how far it is, at most 64 characters; the caller makes it. */
+                study?: string;
             };
             header?: never;
             path: {
@@ -6146,6 +6174,15 @@ export interface operations {
             };
             /** @description Internal Server Error */
             500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6508,7 +6545,10 @@ export interface operations {
     };
     getLineupComparison: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Key by which /api/studies tells how far it is, at most 64 characters; the caller makes it. */
+                study?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -6572,6 +6612,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
         };
     };
     getHarmonics: {
@@ -6579,6 +6628,8 @@ export interface operations {
             query?: {
                 scenarioId?: string;
                 busId?: string;
+                /** @description Key by which /api/studies tells how far it is, at most 64 characters; the caller makes it. */
+                study?: string;
             };
             header?: never;
             path: {
@@ -6642,6 +6693,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
         };
     };
     getMitigation: {
@@ -6649,6 +6709,8 @@ export interface operations {
             query?: {
                 lineupId?: string;
                 drivePointId?: string;
+                /** @description Key by which /api/studies tells how far it is, at most 64 characters; the caller makes it. */
+                study?: string;
             };
             header?: never;
             path: {
@@ -6705,6 +6767,15 @@ export interface operations {
             };
             /** @description Internal Server Error */
             500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7344,6 +7415,73 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getStudy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudyDocument"];
                 };
             };
             /** @description Unauthorized */

@@ -68,7 +68,8 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
       try {
         answer = await api.POST("/api/projects/{id}/changes", {
           params: { path: { id } },
-          body: { basedOn: on.edit, label, who: who(), changes },
+          // Where nobody has touched the same fields meanwhile, somebody else's edit is no obstacle.
+          body: { basedOn: on.edit, label, who: who(), changes, merges: true },
         });
       } catch {
         return "The server does not answer; nothing was saved. The entry is kept here.";

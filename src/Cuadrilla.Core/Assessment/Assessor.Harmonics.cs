@@ -88,7 +88,7 @@ public sealed partial class Assessor
             {
                 States = [.. scenario.States.Where(s => !off.Contains(s.DrivePointId)), .. off.Select(m => new DrivePointState(m, false, 1, 1))],
             };
-            return ScenarioStudy.Run(changed, states, defaults, models, assessor.data.SupplyModules, before, assessor.stop);
+            return ScenarioStudy.Run(changed, states, defaults, models, assessor.data.SupplyModules, before, seeksSecond: false, assessor.stop);
         }
     }
 }

@@ -22,12 +22,16 @@ namespace Cuadrilla.Core.Assessment;
 /// </summary>
 public sealed partial class Assessor : IPlantStudies
 {
+    // Half of them is more than the drive points of fifty plants of sixty: those at work keep what they have.
+    private const int MostStudies = 7000;
+
     private readonly EngineeringData data;
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
     private readonly ConditionalWeakTable<PlantSpecification, Once<PlantAssessment>> whole;
     private readonly FrontMemory? fronts;
     private readonly CancellationToken stop;
+    private readonly bool seeksSecond = true;
 
     /// <summary>Creates an assessor.</summary>
     /// <param name="data">The catalogue.</param>
@@ -45,12 +49,12 @@ public sealed partial class Assessor : IPlantStudies
                 ? StartStudy.Of(motor, key.Place, key.Input.DrivePoint.Converter)
                 : throw new InvalidOperationException("Asked for the start of a motor that is not known."),
             1000);
-        drivePoints = new StudyMemory<DrivePointInput, DrivePointStudy>(input => DrivePointStudy.Run(DrivePointModel.Build(input, data)), 4000);
+        drivePoints = new StudyMemory<DrivePointInput, DrivePointStudy>(input => DrivePointStudy.Run(DrivePointModel.Build(input, data)), MostStudies);
     }
 
     // The same memory for somebody who may leave.
-    private Assessor(Assessor other, CancellationToken stop) =>
-        (data, drivePoints, starts, whole, fronts, this.stop) = (other.data, other.drivePoints, other.starts, other.whole, other.fronts, stop);
+    private Assessor(Assessor other, CancellationToken stop, bool seeksSecond = true) =>
+        (data, drivePoints, starts, whole, fronts, this.stop, this.seeksSecond) = (other.data, other.drivePoints, other.starts, other.whole, other.fronts, stop, seeksSecond);
 
     /// <summary>The catalogue.</summary>
     public EngineeringData Data => data;
@@ -62,6 +66,7 @@ public sealed partial class Assessor : IPlantStudies
     public DrivePointStudy Study(PlantSpecification plant, DrivePoint point)
     {
         ArgumentNullException.ThrowIfNull(plant);
+        stop.ThrowIfCancellationRequested();
         return drivePoints.Get(InputOf(plant, point, plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz)));
     }
 
@@ -86,6 +91,13 @@ public sealed partial class Assessor : IPlantStudies
     {
         ArgumentNullException.ThrowIfNull(plant);
         return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => Assessed(plant));
+    }
+
+    /// <inheritdoc/>
+    public PlantAssessment Drafted(PlantSpecification plant)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        return new Assessor(this, stop, seeksSecond: false).Assessed(plant);
     }
 
     private PlantAssessment Assessed(PlantSpecification plant)
@@ -175,7 +187,7 @@ public sealed partial class Assessor : IPlantStudies
     {
         try
         {
-            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing, stop);
+            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing, seeksSecond, stop);
             if (result is not null)
             {
                 fronts?.Keep(plant.Name, result);

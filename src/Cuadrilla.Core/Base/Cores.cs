@@ -25,6 +25,7 @@ public static class Cores
             for (var i = 0; i < count; i++)
             {
                 stop.ThrowIfCancellationRequested();
+                GivingWay.Here?.Wait(stop);
                 body(i);
             }
 
@@ -33,7 +34,8 @@ public static class Cores
 
         try
         {
-            Parallel.For(0, count, new ParallelOptions { MaxDegreeOfParallelism = free, CancellationToken = stop }, i => Counted(body, i));
+            var way = GivingWay.Here;
+            Parallel.For(0, count, new ParallelOptions { MaxDegreeOfParallelism = free, CancellationToken = stop }, i => Counted(body, i, way, stop));
         }
         catch (AggregateException several) when (several.InnerExceptions.FirstOrDefault(e => e is OperationCanceledException) is { } stopped)
         {
@@ -54,8 +56,9 @@ public static class Cores
         return results;
     }
 
-    private static void Counted(Action<int> body, int i)
+    private static void Counted(Action<int> body, int i, GivingWay? way, CancellationToken stop)
     {
+        way?.Wait(stop);
         if (isAtWork)
         {
             body(i);
@@ -63,6 +66,8 @@ public static class Cores
         }
 
         isAtWork = true;
+        var before = GivingWay.Here;
+        GivingWay.Here = way;
         Interlocked.Increment(ref atWork);
         try
         {
@@ -71,6 +76,7 @@ public static class Cores
         finally
         {
             Interlocked.Decrement(ref atWork);
+            GivingWay.Here = before;
             isAtWork = false;
         }
     }

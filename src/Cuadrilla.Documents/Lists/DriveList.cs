@@ -76,6 +76,7 @@ public static class DriveList
         var own = data.With(plant);
         var motors = own.Motors;
         var summaries = assessment.DrivePoints.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
+        var tightest = assessment.Tightest().DistinctBy(c => c.DrivePointId).ToDictionary(c => c.DrivePointId, StringComparer.Ordinal);
         var rows = new List<Dictionary<string, object?>>();
         var units = plant.Conventions.Units;
         var us = units == UnitSystem.UsCustomary;
@@ -89,7 +90,7 @@ public static class DriveList
                 var motor = point.Motor is MotorChoice.FromCatalogue m ? motors[m.ItemId] : null;
                 var choice = point.Converter as ConverterChoice.FromCatalogue;
                 var converter = choice is null ? null : own.Converters[choice.ItemId];
-                var worst = assessment.Tightest().FirstOrDefault(c => c.DrivePointId == point.Id);
+                var worst = tightest.GetValueOrDefault(point.Id);
                 rows.Add(new Dictionary<string, object?>
                 {
                     ["Lineup"] = lineup.Tag,

@@ -4,6 +4,7 @@ using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
+using Cuadrilla.Web.Studies;
 
 namespace Cuadrilla.Web.Energy;
 
@@ -37,13 +38,13 @@ internal sealed record PlantSensitivityDocument(double HoursPu, double PricePu, 
 internal static class AlternativeEndpoints
 {
     public static void MapAlternatives(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/projects/{id}/alternatives", (string id, string? lineupId, ProjectReader reader, Assessor assessor) =>
-            reader.Specification(id) is not { } plant
+        .MapGet("/api/projects/{id}/alternatives", (string id, string? lineupId, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
+            queue.RunAsync(context, _ => reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : lineupId is not null && plant.Lineups.All(l => l.Id != lineupId)
                     ? Problems.NotFound("There is no such lineup.")
-                    : Results.Ok(Of(plant, lineupId, assessor)))
-        .WithName("getAlternatives").WithTags("Energy").Produces<PlantAlternativesDocument>();
+                    : Results.Ok(Of(plant, lineupId, assessor))))
+        .WithName("getAlternatives").WithTags("Energy").Produces<PlantAlternativesDocument>().AsStudy();
 
     private static PlantAlternativesDocument Of(PlantSpecification plant, string? lineupId, Assessor assessor)
     {

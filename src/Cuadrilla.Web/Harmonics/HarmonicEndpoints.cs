@@ -6,6 +6,7 @@ using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
+using Cuadrilla.Web.Studies;
 
 namespace Cuadrilla.Web.Harmonics;
 
@@ -109,12 +110,12 @@ internal static class HarmonicEndpoints
 
     public static void MapHarmonics(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/projects/{id}/harmonics", (string id, string? scenarioId, string? busId, ProjectReader reader, Assessor assessor) =>
-                reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Study(plant, scenarioId, busId, assessor))
-            .WithName("getHarmonics").WithTags("Harmonics").Produces<HarmonicStudyDocument>();
-        app.MapGet("/api/projects/{id}/mitigation", (string id, string? lineupId, string? drivePointId, ProjectReader reader, Assessor assessor) =>
-                reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Results.Ok(Mitigation(plant, lineupId, drivePointId, assessor)))
-            .WithName("getMitigation").WithTags("Harmonics").Produces<MitigationDocument>();
+        app.MapGet("/api/projects/{id}/harmonics", (string id, string? scenarioId, string? busId, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
+                queue.RunAsync(context, _ => reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Study(plant, scenarioId, busId, assessor)))
+            .WithName("getHarmonics").WithTags("Harmonics").Produces<HarmonicStudyDocument>().AsStudy();
+        app.MapGet("/api/projects/{id}/mitigation", (string id, string? lineupId, string? drivePointId, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
+                queue.RunAsync(context, progress => reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Results.Ok(Mitigation(plant, lineupId, drivePointId, assessor, progress))))
+            .WithName("getMitigation").WithTags("Harmonics").Produces<MitigationDocument>().AsStudy();
     }
 
     private static IResult Study(PlantSpecification plant, string? scenarioId, string? busId, Assessor assessor)
@@ -161,13 +162,13 @@ internal static class HarmonicEndpoints
             [.. study.BusVoltagePct.Select((v, i) => new WaveDocument(i, study.BusA.Count == 0 ? null : study.BusA[i], v))]));
     }
 
-    private static MitigationDocument Mitigation(PlantSpecification plant, string? lineupId, string? drivePointId, Assessor assessor)
+    private static MitigationDocument Mitigation(PlantSpecification plant, string? lineupId, string? drivePointId, Assessor assessor, StudyProgress progress)
     {
         IReadOnlyList<string> points =
         [
             .. plant.Lineups.Where(l => lineupId is null || l.Id == lineupId).SelectMany(l => l.DrivePoints).Select(p => p.Id).Where(p => drivePointId is null || p == drivePointId),
         ];
-        var (ways, filter) = MitigationWorkbench.Of(plant, points, assessor);
+        var (ways, filter) = MitigationWorkbench.Of(plant, points, assessor, progress.Tell);
         return new MitigationDocument(
             points.Count,
             [

@@ -2,6 +2,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Studies.Arrangements;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
+using Cuadrilla.Web.Studies;
 
 namespace Cuadrilla.Web.Lineups;
 
@@ -41,13 +42,13 @@ internal sealed record LineupWayDocument(
 internal static class ComparisonEndpoint
 {
     public static void MapComparison(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/projects/{id}/lineups/{lineup}/comparison", (string id, string lineup, ProjectReader reader, Assessor assessor) =>
-            reader.Specification(id) is not { } plant
+        .MapGet("/api/projects/{id}/lineups/{lineup}/comparison", (string id, string lineup, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
+            queue.RunAsync(context, _ => reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : plant.Lineups.Any(l => l.Id == lineup)
                     ? Results.Ok(Of(LineupComparison.Of(plant, lineup, assessor)))
-                    : Problems.NotFound("There is no such lineup."))
-        .WithName("getLineupComparison").WithTags("Lineups").Produces<LineupComparisonDocument>();
+                    : Problems.NotFound("There is no such lineup.")))
+        .WithName("getLineupComparison").WithTags("Lineups").Produces<LineupComparisonDocument>().AsStudy();
 
     private static LineupComparisonDocument Of(LineupComparison found) => new(
         found.BestId, found.Why,

@@ -9,6 +9,7 @@ using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
+using Cuadrilla.Web.Studies;
 
 namespace Cuadrilla.Web.Lists;
 
@@ -46,7 +47,7 @@ internal static class DriveListEndpoints
 {
     public static void MapDriveLists(this IEndpointRouteBuilder app)
     {
-        var group = app.MapGroup("/api/projects/{id}/drive-list").WithTags("Drive list").AddEndpointFilter(EventEndpoints.Tell);
+        var group = app.MapGroup("/api/projects/{id}/drive-list").WithTags("Drive list").AddEndpointFilter(EventEndpoints.Tell).AddEndpointFilter(StudyEndpoints.BeforeStudies);
         group.MapPost("/judge", JudgeAsync).WithName("judgeDriveList").For(AccountRole.Reader).Accepts<ListRequest>("application/json").Produces<JudgedListDocument>();
         group.MapPost("/", TakeAsync).WithName("takeDriveList").For(AccountRole.Engineer).Accepts<TakeListRequest>("application/json")
             .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);

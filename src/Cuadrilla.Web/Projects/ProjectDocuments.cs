@@ -28,7 +28,11 @@ internal sealed record EditRequest(long BasedOn, string Label, string Who, Plant
 /// <param name="Label">What was changed, 1 to 120 characters.</param>
 /// <param name="Who">Who changed it, 1 to 60 characters.</param>
 /// <param name="Changes">What differs from that edit.</param>
-internal sealed record ChangeRequest(long BasedOn, string Label, string Who, IReadOnlyList<SpecificationChange> Changes);
+internal sealed record ChangeRequest(long BasedOn, string Label, string Who, IReadOnlyList<SpecificationChange> Changes)
+{
+    /// <summary>True to make the changes on the edit in force where nobody has touched the same fields since.</summary>
+    public bool Merges { get; init; }
+}
 
 /// <summary>Commands to carry out, all of them or none.</summary>
 /// <param name="BasedOn">The edit they were asked on.</param>

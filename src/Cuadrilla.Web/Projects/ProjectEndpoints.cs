@@ -8,6 +8,7 @@ using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
+using Cuadrilla.Web.Studies;
 
 namespace Cuadrilla.Web.Projects;
 
@@ -16,7 +17,7 @@ internal static class ProjectEndpoints
 {
     public static void MapProjects(this IEndpointRouteBuilder app)
     {
-        var group = app.MapGroup("/api/projects").WithTags("Projects").AddEndpointFilter(EventEndpoints.Tell);
+        var group = app.MapGroup("/api/projects").WithTags("Projects").AddEndpointFilter(EventEndpoints.Tell).AddEndpointFilter(StudyEndpoints.BeforeStudies);
         group.MapGet("/", (ProjectStore store) => store.List()).WithName("listProjects");
         group.MapPost("/", CreateAsync).WithName("createProject").For(AccountRole.Engineer).Accepts<CreateRequest>("application/json")
             .Produces<ProjectDocument>(StatusCodes.Status201Created);
@@ -42,6 +43,9 @@ internal static class ProjectEndpoints
             .WithName("redo").For(AccountRole.Engineer).Accepts<StepRequest>("application/json")
             .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
     }
+
+    // On one plant at most so many are between reading and writing at the same time.
+    private const int MostTries = 50;
 
     public static IResult Unknown() => Problems.NotFound("There is no such project.");
 
@@ -97,15 +101,31 @@ internal static class ProjectEndpoints
             return Unknown();
         }
 
-        if (Refusal(head, before, wanted.BasedOn) is { } refusal)
+        var on = ProjectReader.Read(before);
+        for (var tries = 0; ; tries++)
         {
-            return Answer(refusal, reader, null);
-        }
+            var isMerged = head.Edit != wanted.BasedOn && wanted.Merges && head.State == ProjectStates.Open && FieldMerge.IsPossible(on, reader.Of(head), wanted.Changes);
+            if (!isMerged && Refusal(head, before, wanted.BasedOn) is { } refusal)
+            {
+                return Answer(refusal, reader, null);
+            }
 
-        var (specification, isJustThat) = SpecificationPatch.Apply(ProjectReader.Read(before), wanted.Changes);
-        ProjectFile.Require(specification, reader.Data, "/specification");
-        var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(specification), author, wanted.Label);
-        return outcome is WriteOutcome.Saved saved ? Results.Ok(reader.Saved(saved.Head, specification, isJustThat)) : Answer(outcome, reader, null);
+            var (specification, isJustThat) = SpecificationPatch.Apply(isMerged ? reader.Of(head) : on, wanted.Changes);
+            ProjectFile.Require(specification, reader.Data, "/specification");
+            var outcome = store.Save(id, head.Edit, ProjectReader.Write(specification), author, wanted.Label);
+            if (outcome is WriteOutcome.Saved saved)
+            {
+                return Results.Ok(reader.Saved(saved.Head, specification, isJustThat && !isMerged));
+            }
+
+            // Somebody was first between reading and writing: once more on theirs.
+            if (outcome is not WriteOutcome.Stale stale || !wanted.Merges || tries == MostTries)
+            {
+                return Answer(outcome, reader, null);
+            }
+
+            head = stale.Head;
+        }
     }
 
     private static async Task<IResult> CommandAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader, Assessor assessor)

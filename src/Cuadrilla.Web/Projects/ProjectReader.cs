@@ -32,6 +32,9 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 
     public ProjectDocument Document(ProjectHead head) => Document(head, Specification(head));
 
+    /// <summary>What is in force in a project, read once.</summary>
+    public PlantSpecification Of(ProjectHead head) => Specification(head);
+
     private PlantSpecification Specification(ProjectHead head) => Kept(head, () => StoredProject.Read(head.Document, head.FormatVersion));
 
     private PlantSpecification Kept(ProjectHead head, Func<PlantSpecification> read) => recent.GetOrCreate((head.Id, head.Edit), entry =>

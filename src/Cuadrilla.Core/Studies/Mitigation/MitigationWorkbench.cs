@@ -38,7 +38,9 @@ public static class MitigationWorkbench
     /// <param name="plant">The plant.</param>
     /// <param name="pointIds">Drive points looked at; only those with a diode front end of their own, or a converter that replaced one, change.</param>
     /// <param name="assessor">Assessor.</param>
-    public static (IReadOnlyList<MitigationWay> Ways, CentralFilter Filter) Of(PlantSpecification plant, IReadOnlyList<string> pointIds, IPlantStudies assessor)
+    /// <param name="told">Told how many ways of how many are done; may be called from several threads.</param>
+    public static (IReadOnlyList<MitigationWay> Ways, CentralFilter Filter) Of(
+        PlantSpecification plant, IReadOnlyList<string> pointIds, IPlantStudies assessor, Action<int, int>? told = null)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(pointIds);
@@ -67,7 +69,14 @@ public static class MitigationWorkbench
             trials.Add(central);
         }
 
-        var ways = Cores.Map(trials, t => Assessed(t, t.Change.On(plant, data), points, assessor));
+        var done = 0;
+        told?.Invoke(0, trials.Count);
+        var ways = Cores.Map(trials, t =>
+        {
+            var way = Assessed(t, t.Change.On(plant, data), points, assessor);
+            told?.Invoke(Interlocked.Increment(ref done), trials.Count);
+            return way;
+        });
         return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w => w.Year.LifetimeCost)], filter);
     }
 
@@ -98,7 +107,7 @@ public static class MitigationWorkbench
         }
 
         MitigationChange With(double ampere) => MitigationChange.None with { Filter = new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, ampere) };
-        var asked = assessor.Run(With(LargestFilterA).On(plant, data) with { Name = $"{plant.Name} · active-filter" }).Scenarios
+        var asked = assessor.Drafted(With(LargestFilterA).On(plant, data) with { Name = $"{plant.Name} · active-filter" }).Scenarios
             .Max(s => s.FilterCurrents.TryGetValue(FilterId, out var c) ? c.AskedA : 0);
         if (asked <= 0)
         {
@@ -134,7 +143,15 @@ public static class MitigationWorkbench
     {
         // Under a name of its own, so that the plant on the board keeps what was found of it.
         var plant = trial.Id == "as-is" ? changed : changed with { Name = $"{changed.Name} · {trial.Id}" };
-        var assessment = assessor.Run(plant);
+        var draft = trial.Id == "as-is" ? assessor.Run(plant) : assessor.Drafted(plant);
+        var way = Judged(trial, plant, draft, points, assessor);
+
+        // Only what is to hold is worth the search for a second state.
+        return way.Complies && draft.Scenarios.Any(s => s.Iteration.IsSearchOwed) ? Judged(trial, plant, assessor.Run(plant), points, assessor) : way;
+    }
+
+    private static MitigationWay Judged(Trial trial, PlantSpecification plant, PlantAssessment assessment, List<DrivePoint> points, IPlantStudies assessor)
+    {
         var looked = points.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
         var harmonic = assessment.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal) && (c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId))).ToList();
         var shown = trial.Change.Choices.Count > 0 ? trial.Change.Choices.Keys.ToHashSet(StringComparer.Ordinal) : looked;

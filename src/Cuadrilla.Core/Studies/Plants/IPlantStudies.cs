@@ -14,6 +14,12 @@ public interface IPlantStudies
     /// <summary>Assesses a valid specification.</summary>
     PlantAssessment Run(PlantSpecification plant);
 
+    /// <summary>
+    /// Assesses a valid specification without looking for second states: for many of which few are kept. Where a search is owed, what holds holds only after
+    /// <see cref="Run"/>.
+    /// </summary>
+    PlantAssessment Drafted(PlantSpecification plant);
+
     /// <summary>The study of one drive point of a plant.</summary>
     DrivePointStudy Study(PlantSpecification plant, DrivePoint point);
 

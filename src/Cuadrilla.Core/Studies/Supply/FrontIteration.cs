@@ -21,6 +21,9 @@ public sealed record FrontIteration(int Rounds, double ResidualPu, int ResidualO
     /// <summary>True where another state was looked for: where the network lifts some order.</summary>
     public bool IsLookedForTwice { get; init; }
 
+    /// <summary>True where a second state would have been looked for, had that been asked: nothing is judged on it that holds.</summary>
+    public bool IsSearchOwed { get; init; }
+
     /// <summary>True when they did.</summary>
     public bool IsSettled => ResidualPu <= LimitPu;
 }

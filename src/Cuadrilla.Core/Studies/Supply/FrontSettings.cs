@@ -8,6 +8,9 @@ internal sealed record FrontSettings(double LeakageMismatchPu, IReadOnlyDictiona
     /// <summary>Unbalance up to which the orders that only it makes are drawn but do not come back to the front ends, %.</summary>
     public double LittleUnbalancePct { get; init; } = 1;
 
+    /// <summary>False: whether there is a second state is not looked for, and what would have been says so.</summary>
+    public bool SeeksSecond { get; init; } = true;
+
     /// <summary>Asked in every round.</summary>
     public CancellationToken Stop { get; init; }
 }

@@ -23,6 +23,7 @@ internal static class ScenarioStudy
     /// <param name="models">Drive points that are complete.</param>
     /// <param name="modules">Supply modules of common DC buses.</param>
     /// <param name="before">Front ends as the last run of this scenario left them.</param>
+    /// <param name="seeksSecond">False: whether there is a second state is not looked for.</param>
     /// <param name="stop">Asked in every round of the search.</param>
     public static ScenarioResult? Run(
         PlantSpecification plant,
@@ -31,6 +32,7 @@ internal static class ScenarioStudy
         IReadOnlyList<CompleteDrive> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
         IReadOnlyDictionary<string, DriveInScenario> before,
+        bool seeksSecond = true,
         CancellationToken stop = default)
     {
         if (PlantNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
@@ -84,7 +86,7 @@ internal static class ScenarioStudy
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
         var strongest = PlantNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
-        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before) { Stop = stop }, faults);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before) { Stop = stop, SeeksSecond = seeksSecond }, faults);
         List<string> unsettled =
         [
             .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),

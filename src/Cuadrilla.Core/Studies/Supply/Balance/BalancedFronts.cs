@@ -78,10 +78,12 @@ internal sealed class BalancedFronts
             found = search.Found(voltages);
         }
 
-        var looks = found.IsSettled && SecondStates.AreLikely(search.orders, search.FundamentalPu(found));
+        var isLikely = found.IsSettled && SecondStates.AreLikely(search.orders, search.FundamentalPu(found));
+        var looks = isLikely && settings.SeeksSecond;
         return (search.Drives(found), search.Iteration(found) with
         {
             IsLookedForTwice = looks,
+            IsSearchOwed = isLikely && !looks,
             Second = looks ? SecondStates.Of(found, search.Elsewhere(found), u => search.running[search.units[u].Members[0].Front].Id) : null,
         });
     }
