@@ -75,6 +75,7 @@ export type OpenSession = Schemas["OpenSessionDocument"];
 export type AccountInfo = Schemas["AccountDocument"];
 export type Role = NonNullable<AccountInfo["role"]>;
 export type ProjectListItem = Schemas["ProjectListItem"];
+export type StudyState = Schemas["StudyDocument"];
 export type HistoryEntry = Schemas["HistoryEntry"];
 export type JudgedRow = Schemas["JudgedRow"];
 export type TakeList = Schemas["TakeListRequest"];

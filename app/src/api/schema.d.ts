@@ -4953,6 +4953,7 @@ export interface components {
         /** Format: binary */
         Stream: string;
         StudyDocument: {
+            isKnown: boolean;
             isRunning: boolean;
             /** Format: int32 */
             before: number;

@@ -7,8 +7,8 @@ namespace Cuadrilla.Web.Studies;
 internal static class StudyEndpoints
 {
     public static void MapStudies(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/studies/{key}", (string key, StudyQueue queue) => queue.Find(key) is { } found ? Results.Ok(found) : Problems.NotFound("There is no such study now."))
-        .WithTags("Studies").WithName("getStudy").Produces<StudyDocument>();
+        .MapGet("/api/studies/{key}", (string key, StudyQueue queue) => queue.Find(key))
+        .WithTags("Studies").WithName("getStudy");
 
     /// <summary>States what an endpoint of a long study takes and answers beside its own: a key to ask for its progress by, and 503 when the line is full.</summary>
     public static RouteHandlerBuilder AsStudy(this RouteHandlerBuilder endpoint) => endpoint.Produces<ProblemDocument>(503, Problems.ContentType)

@@ -70,20 +70,25 @@ internal sealed class StudyQueue : IDisposable
         }
     }
 
-    /// <summary>How far the study of that key is; null where there is none.</summary>
-    public StudyDocument? Find(string key) => known.TryGetValue(key, out var found)
-        ? new StudyDocument(found.IsRunning, found.IsRunning ? 0 : known.Values.Count(k => k.Place < found.Place), found.Done, found.Of)
-        : null;
+    /// <summary>How far the study of that key is.</summary>
+    public StudyDocument Find(string key) => known.TryGetValue(key, out var found)
+        ? new StudyDocument(true, found.IsRunning, found.IsRunning ? 0 : known.Values.Count(k => k.Place < found.Place), found.Done, found.Of)
+        : StudyDocument.None;
 
     public void Dispose() => places.Dispose();
 }
 
 /// <summary>How far a study is.</summary>
+/// <param name="IsKnown">False where there is none of that key: it is done, or has not come yet.</param>
 /// <param name="IsRunning">False while it waits for its turn.</param>
 /// <param name="Before">How many are before it while it waits.</param>
 /// <param name="Done">Parts done.</param>
 /// <param name="Of">Of how many; 0 while that is not known.</param>
-internal sealed record StudyDocument(bool IsRunning, int Before, int Done, int Of);
+internal sealed record StudyDocument(bool IsKnown, bool IsRunning, int Before, int Done, int Of)
+{
+    /// <summary>There is none.</summary>
+    public static StudyDocument None { get; } = new(false, false, 0, 0, 0);
+}
 
 /// <summary>What a study says of itself while it runs.</summary>
 /// <param name="place">Its place in the order of coming.</param>

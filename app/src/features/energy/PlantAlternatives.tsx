@@ -1,9 +1,10 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type PlantAlternatives as Alternatives } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
-import { Empty, Failed, Loading } from "../../components/States";
+import { Empty } from "../../components/States";
+import { StudyProgress } from "../../components/StudyProgress";
 import { useProject } from "../../project/ProjectContext";
+import { useLongStudy } from "../../project/useLongStudy";
 import { CostPicture } from "./CostPicture";
 import { CostCells, costHeads } from "./CostCells";
 import { Sensitivity } from "./Sensitivity";
@@ -14,19 +15,13 @@ export function PlantAlternatives() {
   const { lineups, tariff } = project.specification;
   const [lineup, setLineup] = useState("");
   const where = lineups.some((l) => l.id === lineup) ? lineup : "";
-  const query = useQuery({
-    queryKey: ["alternatives", project.id, where, project.edit],
-    placeholderData: keepPreviousData,
-    queryFn: async (): Promise<Alternatives> => {
-      const { data } = await api.GET("/api/projects/{id}/alternatives", {
-        params: { path: { id: project.id }, query: where === "" ? {} : { lineupId: where } },
-      });
-      if (!data) {
-        throw new Error("The server does not answer.");
-      }
-      return data;
-    },
-  });
+  const study = useLongStudy<Alternatives>(["alternatives", where], (id, mine, signal) =>
+    api.GET("/api/projects/{id}/alternatives", {
+      params: { path: { id }, query: { study: mine, ...(where === "" ? {} : { lineupId: where }) } },
+      signal,
+    }),
+  );
+  const { query } = study;
   return (
     <section aria-label="Alternatives" className="mt-6">
       <h3 className="section-title">Alternatives at equal delivered work</h3>
@@ -41,11 +36,8 @@ export function PlantAlternatives() {
           }}
         />
       </div>
-      {query.isPending ? (
-        <Loading what="alternatives" />
-      ) : query.isError ? (
-        <Failed what="The alternatives could not be computed." detail={query.error.message} />
-      ) : query.data.rows.length === 0 ? (
+      <StudyProgress study={study} what="alternatives" />
+      {!query.data ? null : query.data.rows.length === 0 ? (
         <Empty>No drive point is complete yet.</Empty>
       ) : (
         <Ways alternatives={query.data} currency={tariff.currency} />

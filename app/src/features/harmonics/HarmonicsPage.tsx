@@ -1,12 +1,13 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type CheckKey, type HarmonicStudy, type ScenarioResult } from "../../api/client";
 import { plum, red } from "../../charts/axes";
 import { Chart } from "../../charts/Chart";
-import { Empty, Failed } from "../../components/States";
+import { Empty } from "../../components/States";
+import { StudyProgress } from "../../components/StudyProgress";
 import { n } from "../../lib/format";
 import { CheckList } from "../bench/CellChecks";
 import { useProject } from "../../project/ProjectContext";
+import { useLongStudy } from "../../project/useLongStudy";
 import { Explained } from "./Explained";
 import { MeasuredSheet } from "./MeasuredSheet";
 import { MitigationSheet } from "./MitigationSheet";
@@ -27,23 +28,23 @@ export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKe
   const [bus, setBus] = useState<string>();
   const [measuring, setMeasuring] = useState(false);
   const [mitigating, setMitigating] = useState(false);
-  const study = useQuery({
-    queryKey: ["harmonics", project.id, scenario?.scenarioId, bus, project.edit],
-    enabled: scenario !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: async (): Promise<HarmonicStudy> => {
-      const { data } = await api.GET("/api/projects/{id}/harmonics", {
+  const long = useLongStudy<HarmonicStudy>(
+    ["harmonics", scenario?.scenarioId, bus],
+    (id, mine, signal) =>
+      api.GET("/api/projects/{id}/harmonics", {
         params: {
-          path: { id: project.id },
-          query: { ...(scenario && { scenarioId: scenario.scenarioId }), ...(bus !== undefined && { busId: bus }) },
+          path: { id },
+          query: {
+            study: mine,
+            ...(scenario && { scenarioId: scenario.scenarioId }),
+            ...(bus !== undefined && { busId: bus }),
+          },
         },
-      });
-      if (!data) {
-        throw new Error("The server does not answer.");
-      }
-      return data;
-    },
-  });
+        signal,
+      }),
+    scenario !== undefined,
+  );
+  const study = long.query;
   return (
     <div className="p-4">
       <h2 className="text-[17px] font-bold">Harmonics of the plant</h2>
@@ -68,7 +69,7 @@ export function HarmonicsPage({ onReason }: { readonly onReason: (check: CheckKe
       {study.data && (
         <ScenarioMatrix matrix={study.data.matrix} chosen={scenario?.scenarioId ?? ""} onChoose={setWanted} />
       )}
-      {study.isError && <Failed what="The harmonics could not be explained." detail={study.error.message} />}
+      {scenario && <StudyProgress study={long} what="explanation" />}
       {scenario ? (
         <>
           <ScenarioPictures scenario={scenario} />

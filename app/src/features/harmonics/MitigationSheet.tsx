@@ -1,12 +1,12 @@
 import { useState } from "react";
 import { api, type Mitigation } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
-import { Failed, Loading } from "../../components/States";
+import { StudyProgress } from "../../components/StudyProgress";
 import { VerdictMark } from "../../components/VerdictMark";
 import { n } from "../../lib/format";
 import { findPoint } from "../../lib/specification";
-import { useLab } from "../lineups/useLab";
 import { useProject } from "../../project/ProjectContext";
+import { useLongStudy } from "../../project/useLongStudy";
 
 /** The mitigation workbench: front ends for the plant, a lineup or one drive, each assessed in the whole plant. */
 export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
@@ -20,14 +20,19 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
       : kind === "point"
         ? (findPoint(project.specification, key ?? "")?.tag ?? "")
         : "the plant";
-  const query = useLab<Mitigation>(["mitigation", scope], (id) =>
+  const study = useLongStudy<Mitigation>(["mitigation", scope], (id, mine, signal) =>
     api.GET("/api/projects/{id}/mitigation", {
       params: {
         path: { id },
-        query: kind === "lineup" ? { lineupId: key ?? "" } : kind === "point" ? { drivePointId: key ?? "" } : {},
+        query: {
+          study: mine,
+          ...(kind === "lineup" ? { lineupId: key ?? "" } : kind === "point" ? { drivePointId: key ?? "" } : {}),
+        },
       },
+      signal,
     }),
   );
+  const { query } = study;
   return (
     <Sheet title="Mitigation workbench" onClose={onClose} size="full">
       <label className="flex items-center gap-2">
@@ -49,11 +54,8 @@ export function MitigationSheet({ onClose }: { readonly onClose: () => void }) {
         </select>
         <span className="text-[12px] text-soft">each way assessed in the whole plant, over all scenarios</span>
       </label>
-      {query.isPending ? (
-        <Loading what="ways" />
-      ) : query.isError ? (
-        <Failed what="The ways could not be compared." detail={query.error.message} />
-      ) : (
+      <StudyProgress study={study} what="ways" />
+      {query.data && (
         <>
           <table className="table mt-3" aria-label="Ways of mitigating">
             <thead>

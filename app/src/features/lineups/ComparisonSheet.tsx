@@ -2,10 +2,10 @@ import { Button } from "../../components/Button";
 import { useState } from "react";
 import { api, type LineupComparison } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
-import { Failed, Loading } from "../../components/States";
+import { StudyProgress } from "../../components/StudyProgress";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
-import { useLab } from "./useLab";
+import { useLongStudy } from "../../project/useLongStudy";
 
 type Way = LineupComparison["ways"][number];
 
@@ -15,9 +15,13 @@ export function ComparisonSheet({ id, onClose }: { readonly id: string; readonly
   const [name, setName] = useState("");
   const [reason, setReason] = useState("");
   const lineup = project.specification.lineups.find((l) => l.id === id);
-  const query = useLab<LineupComparison>(["ways", id], (projectId) =>
-    api.GET("/api/projects/{id}/lineups/{lineup}/comparison", { params: { path: { id: projectId, lineup: id } } }),
+  const study = useLongStudy<LineupComparison>(["ways", id], (projectId, mine, signal) =>
+    api.GET("/api/projects/{id}/lineups/{lineup}/comparison", {
+      params: { path: { id: projectId, lineup: id }, query: { study: mine } },
+      signal,
+    }),
   );
+  const { query } = study;
   if (!lineup) {
     return null;
   }
@@ -54,11 +58,8 @@ export function ComparisonSheet({ id, onClose }: { readonly id: string; readonly
           <span className="text-soft">Adopted because</span> {lineup.reason}
         </p>
       )}
-      {query.isPending ? (
-        <Loading what="ways" />
-      ) : query.isError ? (
-        <Failed what="The ways could not be compared." detail={query.error.message} />
-      ) : (
+      <StudyProgress study={study} what="ways" />
+      {query.data && (
         <>
           {query.data.ways.length > 1 && (
             <Recommendation comparison={query.data} reason={reason} onReason={setReason} />
