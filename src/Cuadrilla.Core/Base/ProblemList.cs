@@ -5,6 +5,9 @@ namespace Cuadrilla.Core.Base;
 /// <summary>Gathers problems while a specification is walked.</summary>
 internal sealed class ProblemList
 {
+    // Next to nothing is no quantity of a plant; sums of its squares would be nothing.
+    private const double Least = 1e-9;
+
     public List<InputProblem> Items { get; } = [];
 
     public void Number(string pointer, string name, double value, double min, double max, string unit, bool minExcluded = false)
@@ -14,6 +17,10 @@ internal sealed class ProblemList
         {
             var allowed = minExcluded ? $"above {Say(min)} to {Say(max)}" : $"{Say(min)} to {Say(max)}";
             Items.Add(InputProblem.Of(pointer, name, Say(value), unit.Length > 0 ? $"{allowed} {unit}" : allowed));
+        }
+        else if (value != 0 && Math.Abs(value) < Least)
+        {
+            Items.Add(InputProblem.Of(pointer, name, Say(value), $"{(min == 0 && !minExcluded ? "0 or " : string.Empty)}at least {Say(Least)} in size"));
         }
     }
 

@@ -9,7 +9,8 @@ internal static class ArrangementValidation
 {
     public static void Check(PlantSpecification plant, ProblemList p)
     {
-        var ids = plant.Lineups.SelectMany(l => l.DcBuses).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);
+        // Front ends are told apart by these keys, whatever they belong to.
+        var ids = plant.Lineups.SelectMany(l => l.DcBuses).Select(b => b.Id).Concat(plant.AllDrivePoints().Select(p => p.Id)).ToHashSet(StringComparer.Ordinal);
         for (var i = 0; i < plant.Lineups.Count; i++)
         {
             var lineup = plant.Lineups[i];

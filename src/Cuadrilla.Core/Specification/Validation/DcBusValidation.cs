@@ -8,7 +8,7 @@ internal static class DcBusValidation
 {
     public static void Check(PlantSpecification plant, EngineeringData data, ProblemList p)
     {
-        var ids = new HashSet<string>(StringComparer.Ordinal);
+        var ids = plant.AllDrivePoints().Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
         var members = new HashSet<string>(StringComparer.Ordinal);
         for (var i = 0; i < plant.Lineups.Count; i++)
         {
