@@ -32,5 +32,7 @@ test("where the line is full the page says so and asks again", async ({ page, re
   await page.goto(`/plants/${id}/energy`);
   await expect(page.getByRole("alert")).toContainText("9 long studies are asked for already.");
   await page.getByRole("button", { name: "Try again" }).click();
-  await expect(page.getByRole("region", { name: "Ways of driving, scrolls sideways" })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("region", { name: "Ways of driving, scrolls sideways" })).toBeVisible({
+    timeout: 20_000,
+  });
 });

@@ -139,7 +139,7 @@ test("sheet, lists and project file leave the program and the file comes back", 
   await expect(page.getByRole("heading", { name: "L1 Body preparation" })).toBeVisible();
 });
 
-test("a stale edit in a second window is refused, offered again and merged", async ({ page, context, request }) => {
+test("what two windows change in different fields is merged by itself", async ({ page, context, request }) => {
   const id = await importDemo(request);
   const other = await context.newPage();
   // A window that has not heard of the other yet.
@@ -151,12 +151,31 @@ test("a stale edit in a second window is refused, offered again and merged", asy
   await expect(page.getByText("Edit 2 saved")).toBeVisible();
   await other.getByLabel("Altitude").fill("700");
   await other.getByLabel("Altitude").press("Enter");
+  await expect(other.getByText("Edit 3 saved")).toBeVisible();
+  await expect(other.getByLabel("Altitude")).toHaveValue("700");
+  await expect(other.getByLabel("Highest ambient temperature")).toHaveValue("41");
+});
+
+test("a stale edit of the same field in a second window is refused and offered again", async ({
+  page,
+  context,
+  request,
+}) => {
+  const id = await importDemo(request);
+  const other = await context.newPage();
+  await other.route("**/events", (route) => route.abort());
+  await open(page, id, "/plant");
+  await open(other, id, "/plant");
+  await page.getByLabel("Altitude").fill("650");
+  await page.getByLabel("Altitude").press("Enter");
+  await expect(page.getByText("Edit 2 saved")).toBeVisible();
+  await other.getByLabel("Altitude").fill("700");
+  await other.getByLabel("Altitude").press("Enter");
   const dialog = other.getByRole("dialog");
   await expect(dialog).toContainText("site: altitude");
   await dialog.getByRole("button", { name: "Save the merged version" }).click();
   await expect(other.getByText("Edit 3 saved")).toBeVisible();
   await expect(other.getByLabel("Altitude")).toHaveValue("700");
-  await expect(other.getByLabel("Highest ambient temperature")).toHaveValue("41");
 });
 
 test("history has labels, compares and brings back", async ({ page, request }) => {

@@ -34,6 +34,8 @@ public static class ReferenceCatalogue
         UsualSupplies = DataFile.Read<SupplyFile>("usual-supplies.json").Supplies,
         Transformers = DataFile.Read<TransformerFile>("transformers.json").Build(),
         BrakeResistors = [.. BrakeResistorSeries.Build(DataFile.Read<BrakeResistorSeries.File>("brake-resistors.json"))],
+        Cables = DataFile.Read<CableCapacityFile>("cable-capacities.json").Build(),
+        GgFuses = DataFile.Read<GgFuseFile>("gg-fuses.json").Build(),
         Compatibility = CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")),
     };
 

@@ -117,6 +117,25 @@ public sealed class StudyQueueTests : IDisposable
         Assert.False(isKnown);
     }
 
+    [Fact]
+    public async Task A_list_of_calculations_is_bounded_and_stops_when_its_caller_leaves()
+    {
+        using var host = new WebHost();
+        var client = host.CreateClient();
+        const string one = "{\"phaseFundamentalA\":71.4,\"unevenPct\":12,\"thirdHarmonicPct\":24}";
+        using var many = await client.PostAsync("/api/calc/neutral-current", Calls.Json("[" + string.Join(',', Enumerable.Repeat(one, 10_001)) + "]"), Stop);
+        Assert.Equal("Inputs is 10001; allowed: up to 10000 at a time.", (string?)(await many.Body())["detail"]);
+        const string slow = "{\"kind\":\"six-pulse\",\"lineVoltageV\":480,\"frequencyHz\":60,\"shortCircuitMva\":1.65,\"sourceXr\":2.5,\"dcChokeUh\":1300,\"dcCapacitanceUf\":930,\"dcLoadKw\":15,\"unbalancePct\":2}";
+        using var leaves = new CancellationTokenSource(300);
+        await Assert.ThrowsAnyAsync<OperationCanceledException>(() => client.PostAsync("/api/calc/rectifier?study=list", Calls.Json("[" + string.Join(',', Enumerable.Repeat(slow, 10_000)) + "]"), leaves.Token));
+        for (var i = 0; i < 100 && (bool)(await (await client.GetAsync("/api/studies/list", Stop)).Body())["isKnown"]!; i++)
+        {
+            await Task.Delay(20, Stop);
+        }
+
+        Assert.False((bool)(await (await client.GetAsync("/api/studies/list", Stop)).Body())["isKnown"]!);
+    }
+
     public void Dispose()
     {
         queue.Dispose();

@@ -1840,7 +1840,7 @@ export interface components {
              * @description Trip class of the overload protection (IEC 60947-4-1).
              * @enum {string}
              */
-            trip: "class10-a" | "class10" | "class20" | "class30";
+            trip: "class5" | "class10-a" | "class10" | "class20" | "class30";
             /**
              * Starts per hour
              * @description Starts wanted in an hour.
@@ -1933,7 +1933,7 @@ export interface components {
              * @description Trip class of the overload protection (IEC 60947-4-1).
              * @enum {string}
              */
-            trip: "class10-a" | "class10" | "class20" | "class30";
+            trip: "class5" | "class10-a" | "class10" | "class20" | "class30";
             /**
              * Starts per hour
              * @description Starts wanted in an hour.
@@ -1958,7 +1958,7 @@ export interface components {
              * @description Trip class of the overload protection (IEC 60947-4-1).
              * @enum {string}
              */
-            trip: "class10-a" | "class10" | "class20" | "class30";
+            trip: "class5" | "class10-a" | "class10" | "class20" | "class30";
             /**
              * Starts per hour
              * @description Starts wanted in an hour.
@@ -2444,7 +2444,7 @@ export interface components {
              * @description Trip class of the overload protection (IEC 60947-4-1).
              * @enum {string}
              */
-            trip: "class10-a" | "class10" | "class20" | "class30";
+            trip: "class5" | "class10-a" | "class10" | "class20" | "class30";
             /**
              * Branch fused or rated
              * @description Whether the branch is fused, or its cable stands the converter’s trip.
@@ -4838,7 +4838,7 @@ export interface components {
              * @description Trip class of the overload protection (IEC 60947-4-1).
              * @enum {string}
              */
-            trip: "class10-a" | "class10" | "class20" | "class30";
+            trip: "class5" | "class10-a" | "class10" | "class20" | "class30";
         };
         StartTrace: {
             /** Format: double */
@@ -5226,7 +5226,7 @@ export interface components {
             noLoadLossKw: number;
         };
         /** @enum {unknown} */
-        TripClass: "class10-a" | "class10" | "class20" | "class30";
+        TripClass: "class5" | "class10-a" | "class10" | "class20" | "class30";
         TripHeatDocument: {
             trip: components["schemas"]["TripClass"];
             /** Format: double */
@@ -6958,7 +6958,10 @@ export interface operations {
     };
     calculate: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Key by which /api/studies tells how far it is, at most 64 characters; the caller makes it. */
+                study?: string;
+            };
             header?: never;
             path: {
                 name: string;
@@ -7052,6 +7055,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
         };
     };
     getCalculationSchema: {
@@ -7123,7 +7135,10 @@ export interface operations {
     };
     assess: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Key by which /api/studies tells how far it is, at most 64 characters; the caller makes it. */
+                study?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7199,6 +7214,15 @@ export interface operations {
             };
             /** @description Internal Server Error */
             500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -34,7 +34,12 @@ export function StudyProgress({ study, what }: { readonly study: LongStudy<unkno
             : `Computing ${what} …`}
       </span>
       {isCounted && (
-        <progress aria-label={`Progress of ${what}`} className="h-2 w-48 accent-plum" value={state.done} max={state.of} />
+        <progress
+          aria-label={`Progress of ${what}`}
+          className="h-2 w-48 accent-plum"
+          value={state.done}
+          max={state.of}
+        />
       )}
       <button type="button" className="button" onClick={study.stop}>
         Stop

@@ -633,7 +633,7 @@ export const fields = {
       name: "Trip class",
       help: "Trip class of the overload protection (IEC 60947-4-1).",
       kind: "choice",
-      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+      choices: { class5: "5", "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
     },
     startsPerHour: {
       name: "Starts per hour",
@@ -719,7 +719,7 @@ export const fields = {
       name: "Trip class",
       help: "Trip class of the overload protection (IEC 60947-4-1).",
       kind: "choice",
-      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+      choices: { class5: "5", "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
     },
     startsPerHour: {
       name: "Starts per hour",
@@ -744,7 +744,7 @@ export const fields = {
       name: "Trip class",
       help: "Trip class of the overload protection (IEC 60947-4-1).",
       kind: "choice",
-      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+      choices: { class5: "5", "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
     },
     startsPerHour: {
       name: "Starts per hour",
@@ -1020,7 +1020,7 @@ export const fields = {
       name: "Trip class",
       help: "Trip class of the overload protection (IEC 60947-4-1).",
       kind: "choice",
-      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+      choices: { class5: "5", "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
     },
     branchFuse: {
       name: "Branch fused or rated",
@@ -2941,7 +2941,7 @@ export const fields = {
       name: "Trip class",
       help: "Trip class of the overload protection (IEC 60947-4-1).",
       kind: "choice",
-      choices: { "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
+      choices: { class5: "5", "class10-a": "10 A", class10: "10", class20: "20", class30: "30" },
     },
   },
   Tariff: {

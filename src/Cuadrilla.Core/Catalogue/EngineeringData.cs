@@ -1,11 +1,13 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Harmonics.Limits;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Core.Catalogue;
 
@@ -14,6 +16,12 @@ public sealed record EngineeringData
 {
     /// <summary>Version of the catalogue.</summary>
     public required string Version { get; init; }
+
+    /// <summary>Capacities of cables.</summary>
+    public required CableTables Cables { get; init; }
+
+    /// <summary>gG fuses.</summary>
+    public required GgFuses GgFuses { get; init; }
 
     /// <summary>Motors by key.</summary>
     public required IReadOnlyDictionary<string, MotorItem> Motors { get; init; }

@@ -9,6 +9,9 @@ namespace Cuadrilla.Documents.Calculations;
 /// <summary>One engine as it is offered by command line and API: JSON in, JSON out.</summary>
 public sealed class Calculation
 {
+    /// <summary>How many inputs an array may hold.</summary>
+    public const int MostInputs = 10_000;
+
     private readonly Func<JsonNode> schema;
     private readonly Func<byte[], string, JsonNode> run;
 
@@ -55,6 +58,13 @@ public sealed class Calculation
         Of<StopCalculation.Input>("stop", StopCalculation.Run),
         Of<ThyristorCalculation.Input>("thyristor", ThyristorCalculation.Run),
         Of<SystemClassCalculation.Input>("system-class", SystemClassCalculation.Run),
+        Of<CableCalculations.SizeInput>("cable-size", CableCalculations.Size),
+        Of<CableCalculations.DropInput>("cable-drop", CableCalculations.Drop),
+        Of<CableCalculations.LoopInput>("loop-fault", CableCalculations.Loop),
+        Of<FaultCurrentCalculation.Input>("fault-current", FaultCurrentCalculation.Run),
+        Of<ProtectionCalculations.FuseInput>("fuse-check", ProtectionCalculations.Fuse),
+        Of<ProtectionCalculations.RelayInput>("relay-time", ProtectionCalculations.Relay),
+        Of<ProtectionCalculations.RideInput>("ride-through", ProtectionCalculations.Ride),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>
@@ -67,8 +77,11 @@ public sealed class Calculation
     public string Schema() => schema().ToJsonString(ProjectJson.Options) + "\n";
 
     /// <summary>Runs it: an object in gives an object out, an array gives an array.</summary>
+    /// <param name="utf8">The input as JSON.</param>
+    /// <param name="stop">Asked before each input of an array.</param>
     /// <exception cref="InputException">The input can't be accepted; in an array the pointer starts with the index.</exception>
-    public JsonNode Run(byte[] utf8)
+    /// <exception cref="OperationCanceledException">It was stopped.</exception>
+    public JsonNode Run(byte[] utf8, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(utf8);
         var first = Array.Find(utf8, b => b is not ((byte)' ' or (byte)'\n' or (byte)'\r' or (byte)'\t'));
@@ -79,8 +92,14 @@ public sealed class Calculation
 
         var results = new JsonArray();
         var items = JsonReading.Read<JsonElement[]>(utf8, ProjectJson.Options);
+        if (items.Length > MostInputs)
+        {
+            throw new InputException(InputProblem.Of(string.Empty, "Inputs", $"{items.Length}", $"up to {MostInputs} at a time"));
+        }
+
         for (var i = 0; i < items.Length; i++)
         {
+            stop.ThrowIfCancellationRequested();
             results.Add(run(JsonSerializer.SerializeToUtf8Bytes(items[i], ProjectJson.Options), $"/{i}"));
         }
 

@@ -56,6 +56,7 @@ internal static class StarterSettingLines
 
     private static string TripName(TripClass trip) => trip switch
     {
+        TripClass.Class5 => "5",
         TripClass.Class10A => "10 A",
         TripClass.Class10 => "10",
         TripClass.Class20 => "20",

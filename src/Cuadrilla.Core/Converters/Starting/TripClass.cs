@@ -3,6 +3,9 @@ namespace Cuadrilla.Core.Converters.Starting;
 /// <summary>Trip class of an overload relay or of the starter's motor protection (IEC 60947-4-1, 60947-4-2).</summary>
 public enum TripClass
 {
+    /// <summary>5: 0.5 to 5 s at 7.2 times the set current.</summary>
+    Class5,
+
     /// <summary>10 A: 2 to 10 s at 7.2 times the set current.</summary>
     Class10A,
 
@@ -28,6 +31,7 @@ public static class TripHeat
     /// <summary>Shortest trip time of a class at 7.2 times the set current, s.</summary>
     public static double ShortestS(TripClass trip) => trip switch
     {
+        TripClass.Class5 => 0.5,
         TripClass.Class10A => 2,
         TripClass.Class10 => 4,
         TripClass.Class20 => 6,
@@ -38,6 +42,7 @@ public static class TripHeat
     /// <summary>Longest trip time of a class at 7.2 times the set current, s.</summary>
     public static double LongestS(TripClass trip) => trip switch
     {
+        TripClass.Class5 => 5,
         TripClass.Class10A or TripClass.Class10 => 10,
         TripClass.Class20 => 20,
         TripClass.Class30 => 30,

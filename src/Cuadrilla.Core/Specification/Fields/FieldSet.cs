@@ -44,7 +44,7 @@ public sealed class FieldSet
     /// <summary>Trip class of an overload protection.</summary>
     internal static ChoiceField Trips(string key) => Choice(
         key, "Trip class", "Trip class of the overload protection (IEC 60947-4-1).",
-        (TripClass.Class10A, "10 A"), (TripClass.Class10, "10"), (TripClass.Class20, "20"), (TripClass.Class30, "30"));
+        (TripClass.Class5, "5"), (TripClass.Class10A, "10 A"), (TripClass.Class10, "10"), (TripClass.Class20, "20"), (TripClass.Class30, "30"));
 
     /// <summary>Gathers what is out of range in a record.</summary>
     internal void Check(object record, string at, ProblemList problems)

@@ -218,6 +218,7 @@ internal static class StarterChecks
 
     private static string Words(TripClass trip) => trip switch
     {
+        TripClass.Class5 => "5",
         TripClass.Class10A => "10 A",
         TripClass.Class10 => "10",
         TripClass.Class20 => "20",
