@@ -40,14 +40,7 @@ internal static class UserCommands
         using var scope = services.CreateScope();
         var users = scope.ServiceProvider.GetRequiredService<UserManager<Account>>();
         var account = Named(users, name);
-        foreach (var rule in users.PasswordValidators)
-        {
-            Require(rule.ValidateAsync(users, account, password).GetAwaiter().GetResult());
-        }
-
-        account.PasswordHash = users.PasswordHasher.HashPassword(account, password);
-        (account.FailedCount, account.LockedUntilUtc) = (0, null);
-        users.UpdateAsync(account).GetAwaiter().GetResult();
+        Require(Passwords.SetAsync(users, services.GetRequiredService<AccountStore>(), account, password).GetAwaiter().GetResult());
         services.GetRequiredService<SessionStore>().EndAll(account.Id, string.Empty);
         return $"{account.Name} has a new password; their sessions are ended.\n";
     }

@@ -2,7 +2,9 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Data.Accounts;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Cuadrilla.Web.Tests;
 
@@ -97,6 +99,27 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
         Assert.Equal(HttpStatusCode.OK, changed.StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await one.GetAsync("/api/projects", Stop)).StatusCode);
         Assert.Equal(HttpStatusCode.Unauthorized, (await other.GetAsync("/api/projects", Stop)).StatusCode);
+    }
+
+    [Fact]
+    public async Task A_try_that_was_under_way_brings_neither_the_old_password_nor_fewer_tries_back()
+    {
+        await host.AddAsync("raced", AccountRole.Reader);
+        using var scope = host.Server.Services.CreateScope();
+        var (users, accounts) = (scope.ServiceProvider.GetRequiredService<UserManager<Account>>(), scope.ServiceProvider.GetRequiredService<AccountStore>());
+        var (one, other) = ((await users.FindByNameAsync("raced"))!, (await users.FindByNameAsync("raced"))!);
+
+        // Two wrong tries at once: both count, whichever is written last.
+        await accounts.IncrementAccessFailedCountAsync(one, Stop);
+        await accounts.IncrementAccessFailedCountAsync(other, Stop);
+        await accounts.UpdateAsync(other, Stop);
+        await accounts.UpdateAsync(one, Stop);
+        Assert.Equal(2, (await users.FindByNameAsync("raced"))!.FailedCount);
+
+        // A new password is set before the wrong try is written down.
+        Assert.True((await Passwords.SetAsync(users, accounts, other, "seven grey herons")).Succeeded);
+        await users.AccessFailedAsync(one);
+        await host.SignedInAsync("raced", "seven grey herons");
     }
 
     [Fact]

@@ -34,6 +34,9 @@ public sealed class Account
     /// <summary>Hash of the password with its salt and count of rounds (PBKDF2 with HMAC-SHA512).</summary>
     public string PasswordHash { get; set; } = string.Empty;
 
+    /// <summary>The hash as it was read: only over that one is another written.</summary>
+    internal string HashAsRead { get; set; } = string.Empty;
+
     /// <summary>Wrong passwords since the last right one.</summary>
     public long FailedCount { get; set; }
 

@@ -32,6 +32,13 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
             $"UPDATE account SET role = @role WHERE id = @id AND (@role = 'administrator' OR {AnotherAdministrator})", new { id, role = Stored(role) }) > 0;
     }
 
+    /// <summary>Sets a password, whatever it was, and unlocks the account.</summary>
+    public void SetPassword(string id, string hash)
+    {
+        using var connection = database.Open();
+        connection.Execute("UPDATE account SET password_hash = @hash, failed_count = 0, locked_until_utc = NULL WHERE id = @id", new { id, hash });
+    }
+
     /// <summary>Removes an account with its sessions; false where it is the last administrator.</summary>
     public bool Remove(string id)
     {
@@ -59,8 +66,17 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
     {
         ArgumentNullException.ThrowIfNull(user);
         using var connection = database.Open();
+
+        // A try that was under way while a new password was set brings neither the old one nor fewer tries back.
         connection.Execute(
-            "UPDATE account SET password_hash = @PasswordHash, failed_count = @FailedCount, locked_until_utc = @LockedUntilUtc WHERE id = @Id", user);
+            """
+            UPDATE account SET
+                failed_count = CASE WHEN @FailedCount = 0 THEN 0 ELSE max(failed_count, @FailedCount) END,
+                locked_until_utc = @LockedUntilUtc,
+                password_hash = @PasswordHash
+            WHERE id = @Id AND password_hash = @HashAsRead
+            """,
+            new { user.Id, user.FailedCount, user.LockedUntilUtc, user.PasswordHash, user.HashAsRead });
         return Task.FromResult(IdentityResult.Success);
     }
 
@@ -82,7 +98,13 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
     private Account? One(string column, string value)
     {
         using var connection = database.Open();
-        return connection.QuerySingleOrDefault<Account>($"SELECT {Columns} FROM account WHERE {column} = @value", new { value });
+        var found = connection.QuerySingleOrDefault<Account>($"SELECT {Columns} FROM account WHERE {column} = @value", new { value });
+        if (found is not null)
+        {
+            found.HashAsRead = found.PasswordHash;
+        }
+
+        return found;
     }
 
     /// <inheritdoc/>

@@ -18,19 +18,6 @@ internal static class AccountEndpoints
         group.MapDelete("/{id}", RemoveAsync).WithName("removeAccount").Produces<IReadOnlyList<AccountDocument>>();
     }
 
-    /// <summary>Sets a password by the rules; an account with a new one is not locked.</summary>
-    public static async Task SetPasswordAsync(UserManager<Account> users, Account account, string password, string pointer)
-    {
-        foreach (var rule in users.PasswordValidators)
-        {
-            Require(await rule.ValidateAsync(users, account, password), pointer);
-        }
-
-        account.PasswordHash = users.PasswordHasher.HashPassword(account, password);
-        (account.FailedCount, account.LockedUntilUtc) = (0, null);
-        await users.UpdateAsync(account);
-    }
-
     private static IReadOnlyList<AccountDocument> All(AccountStore accounts) => [.. accounts.List().Select(a => new AccountDocument(a.Id, a.Name, a.Role, a.LockedUntilUtc, a.AtUtc))];
 
     private static async Task<IResult> AddAsync(HttpRequest request, AccountStore accounts, UserManager<Account> users)
@@ -57,7 +44,7 @@ internal static class AccountEndpoints
 
         if (wanted.Password is { } password)
         {
-            await SetPasswordAsync(users, account, password, "/password");
+            Require(await Passwords.SetAsync(users, accounts, account, password), "/password");
             sessions.EndAll(id, string.Empty);
         }
 
@@ -77,7 +64,8 @@ internal static class AccountEndpoints
     private static IResult LastStays() => Problems.Of(
         "last-administrator", "Refused", StatusCodes.Status400BadRequest, "The last administrator stays one: make another first.", []);
 
-    private static void Require(IdentityResult outcome, string pointer)
+    /// <summary>Refuses what the rules refuse.</summary>
+    public static void Require(IdentityResult outcome, string pointer)
     {
         if (!outcome.Succeeded)
         {

@@ -72,7 +72,7 @@ internal static class SessionEndpoints
         "sign-in", "Refused", StatusCodes.Status401Unauthorized,
         $"Name or password is wrong. After {AccountRules.MostTries} wrong passwords an account is locked for {AccountRules.LockedMin} minutes.", []);
 
-    private static async Task<IResult> ChangePasswordAsync(HttpContext context, UserManager<Account> users, SessionStore sessions)
+    private static async Task<IResult> ChangePasswordAsync(HttpContext context, UserManager<Account> users, AccountStore accounts, SessionStore sessions)
     {
         var wanted = await RequestBody.ReadAsync<PasswordRequest>(context.Request);
         if (context.User.FindFirst(ClaimTypes.NameIdentifier) is not { } key || await users.FindByIdAsync(key.Value) is not { } account)
@@ -86,7 +86,7 @@ internal static class SessionEndpoints
             throw new InputException(InputProblem.Of("/current", "Password until now", "another than given", "the one that you signed in with"));
         }
 
-        await AccountEndpoints.SetPasswordAsync(users, account, wanted.Next, "/next");
+        AccountEndpoints.Require(await Passwords.SetAsync(users, accounts, account, wanted.Next), "/next");
         sessions.EndAll(account.Id, context.User.FindFirst(Persons.SessionClaim)?.Value ?? string.Empty);
         return Results.Ok(new SessionDocument(true, account.Name, account.Role));
     }
