@@ -7,6 +7,8 @@ test("screenshots of the main views", async ({ page, request }) => {
   const id = await importDemo(request);
   const shoot = async (name: string) => {
     await page.waitForLoadState("networkidle");
+    // A study that is still computed is no picture of it.
+    await expect(page.getByRole("button", { name: "Stop", exact: true })).toHaveCount(0, { timeout: 40_000 });
     await page.waitForTimeout(300);
     await page.screenshot({ path: `${folder}/${name}.png` });
   };

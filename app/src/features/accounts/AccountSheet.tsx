@@ -87,15 +87,15 @@ function Sessions() {
           <tbody>
             {list.data.map((s) => (
               <tr key={s.id} className={s.isThis ? "bg-plum-wash" : ""}>
-                <td>{s.name}</td>
+                <td className="whitespace-nowrap">{s.name}</td>
                 <td className="whitespace-nowrap">{when(s.beganUtc)}</td>
                 <td className="whitespace-nowrap">{when(s.seenUtc)}</td>
-                <td className="max-w-[260px] truncate" title={s.device}>
+                <td className="max-w-[190px] truncate" title={s.device}>
                   {s.device}
                 </td>
                 <td>
                   {s.isThis ? (
-                    <span className="text-soft">this one</span>
+                    <span className="whitespace-nowrap text-soft">this one</span>
                   ) : (
                     <button type="button" className="button" onClick={() => void end(s.id)}>
                       End
