@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Catalogue;
 
@@ -16,13 +17,14 @@ public static class ReferenceCatalogue
     {
         Version = DataFile.Read<CatalogueFile>("catalogue.json").Version,
         Motors = MotorSeries.Build(DataFile.Read<MotorSeriesFile>("motors.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
-        Converters = ConverterSeries.Build(Converters).ToDictionary(c => c.Id, StringComparer.Ordinal),
+        Converters = ConverterSeries.Build(Converters).Select(c => c with { LargestFuseA = SwitchgearRules.LargestFuseA(c, Fuses) }).ToDictionary(c => c.Id, StringComparer.Ordinal),
         PccLimits = PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
         Defaults = DataFile.Read<DefaultsFile>("defaults.json").Values,
         InletVanes = Curve("inlet-vanes.json"),
         UnbalanceDerating = Curve("unbalance-derating.json"),
         SwitchingNoise = Curve("switching-noise.json"),
-        SoftStarters = SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json")).ToDictionary(s => s.Id, StringComparer.Ordinal),
+        SoftStarters = SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json"))
+            .Select(s => s with { ThyristorA2s = SwitchgearRules.Listed.ThyristorA2sPerA2 * s.RatedCurrentA * s.RatedCurrentA }).ToDictionary(s => s.Id, StringComparer.Ordinal),
         StartPresets = [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
         SupplyModules = ConverterSeries.SupplyModules(Converters).ToDictionary(m => m.Id, StringComparer.Ordinal),
         OutputFilters = DataFile.Read<FilterFile>("output-filters.json").Filters,
@@ -35,9 +37,15 @@ public static class ReferenceCatalogue
         Transformers = DataFile.Read<TransformerFile>("transformers.json").Build(),
         BrakeResistors = [.. BrakeResistorSeries.Build(DataFile.Read<BrakeResistorSeries.File>("brake-resistors.json"))],
         Cables = DataFile.Read<CableCapacityFile>("cable-capacities.json").Build(),
-        GgFuses = DataFile.Read<GgFuseFile>("gg-fuses.json").Build(),
+        GgFuses = Fuses,
+        UsConductors = DataFile.Read<UsConductorFile>("us-conductors.json").Build(),
+        Switchgear = SwitchgearRules.Build(),
         Compatibility = CompatibilityFile.Build(DataFile.Read<CompatibilityFile>("compatibility-levels.json")),
     };
+
+    private static GgFuses Fuses { get; } = DataFile.Read<GgFuseFile>("gg-fuses.json").Build();
+
+    private static SwitchgearFile SwitchgearRules { get; } = DataFile.Read<SwitchgearFile>("switchgear.json");
 
     private static ConverterSeriesFile Converters => DataFile.Read<ConverterSeriesFile>("converters.json");
 

@@ -65,11 +65,12 @@ public static class RandomPlant
 
         // Drawn from numbers of their own: what came later leaves the rest of a seed's plant as it was.
         var later = new Draw(unchecked((seed * 104_729) + 7), 0);
-        return plant with
+        plant = plant with
         {
             Overrides = [.. plant.Overrides, .. RandomSupply.Overrides(later, data, later: true)],
             Conventions = new Conventions(later.One<UnitSystem>(), later.One<InstallationCode>()),
             Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Load is FluidLoad fluid ? p with { Load = RandomLoads.WithPower(later, fluid is PumpLoad pump ? RandomLoads.WithCurve(later, pump) : fluid, later.Size(0.2, 200)) } : p)] })],
         };
+        return RandomProtection.On(plant, new Draw(unchecked((seed * 15_485_863) + 11), 0));
     }
 }

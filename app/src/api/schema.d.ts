@@ -1470,6 +1470,8 @@ export interface components {
              * @enum {string}
              */
             laying: "trefoil" | "flat";
+            installation?: null | components["schemas"]["CableInstallation"];
+            device?: components["schemas"]["ProtectiveDevice"];
             /**
              * Key
              * @description Stable key of the link.
@@ -1624,6 +1626,42 @@ export interface components {
              */
             name: string;
             busId: string;
+        };
+        CableInstallation: {
+            /**
+             * Insulation
+             * @description What insulates the conductors, with the temperature that it stands in operation.
+             * @enum {string}
+             */
+            insulation: "pvc" | "xlpe";
+            /**
+             * Method of installation
+             * @description Reference method of IEC 60364-5-52.
+             * @enum {string}
+             */
+            method: "b2" | "c" | "e";
+            /**
+             * Ambient of the cable
+             * @description Air around the cable.
+             */
+            ambientC: null | number;
+            /**
+             * Grouping
+             * @description How circuits lie beside each other.
+             * @enum {string}
+             */
+            grouping: "bunched" | "perforated-tray" | "ladder";
+            /**
+             * Loaded circuits together
+             * @description Circuits that lie together, this one among them; those below 30 % of their own capacity are left out.
+             */
+            circuits: number;
+            /**
+             * Cores
+             * @description Loaded conductors of the cable.
+             * @enum {string}
+             */
+            cores: "three-phase" | "with-neutral";
         };
         Candidate: {
             itemId: string;
@@ -1914,6 +1952,17 @@ export interface components {
              * @enum {string}
              */
             lightLoadFlux: "constant" | "lowered";
+            /**
+             * In a dip of the supply
+             * @description What it does when the voltage is gone for a moment.
+             * @enum {string}
+             */
+            inDip?: "trips" | "kinetic-buffering" | "flying-start";
+            /**
+             * Restart order
+             * @description Place in the order in which drives start by themselves when the supply is back; prevent unexpected starting (IEC 60204-1, 7.5).
+             */
+            restartOrder?: null | number;
         };
         ConverterChoiceNotChosen: {
             /** @enum {string} */
@@ -2136,6 +2185,7 @@ export interface components {
             load: components["schemas"]["Load"];
             skipBands: components["schemas"]["SkipBand"][];
             brake: components["schemas"]["HoldingBrake"];
+            devices?: components["schemas"]["SwitchingDevices"];
         };
         DrivePointDocument: {
             drivePointId: string;
@@ -2218,6 +2268,21 @@ export interface components {
              * @description From its fastest; quicker than it stops by itself drives energy back.
              */
             stopTimeS?: null | number;
+            /**
+             * Gearbox, rated torque
+             * @description At the machine’s shaft, for a service factor of 1.
+             */
+            gearTorqueNm?: null | number;
+            /**
+             * Service factor
+             * @description By the machine’s shocks, hours and starts, from the gearbox maker’s table.
+             */
+            serviceFactor?: null | number;
+            /**
+             * Gearbox, thermal power
+             * @description Power that it carries for ever without overheating, at this ambient.
+             */
+            gearThermalKw?: null | number;
         };
         DutyPoint: {
             /**
@@ -2269,6 +2334,17 @@ export interface components {
              * @enum {string}
              */
             material: "copper" | "aluminium";
+            installation?: null | components["schemas"]["CableInstallation"];
+            /**
+             * Protective conductor
+             * @description Cross-section of the feeder’s protective conductor.
+             */
+            protectiveMm2?: null | number;
+            /**
+             * Reason for this section
+             * @description Why this section where it is not the proposed one.
+             */
+            reason?: string;
         };
         FeederOnBusbar: {
             /** @enum {string} */
@@ -3267,6 +3343,17 @@ export interface components {
              * @description Whether the motor cable has a screen, bonded at both ends.
              */
             screened: boolean;
+            installation?: null | components["schemas"]["CableInstallation"];
+            /**
+             * Protective conductor
+             * @description Cross-section of the motor cable’s protective conductor.
+             */
+            protectiveMm2?: null | number;
+            /**
+             * Reason for this section
+             * @description Why this section where it is not the proposed one.
+             */
+            reason?: string;
         };
         MotorChoice: components["schemas"]["MotorChoiceNotChosen"] | components["schemas"]["MotorChoiceFromCatalogue"];
         MotorChoiceFromCatalogue: {
@@ -3604,6 +3691,11 @@ export interface components {
              * @description Price in points of the catalogue's index.
              */
             priceIndex: null | number;
+            /**
+             * Largest fuse listed
+             * @description Largest gG fuse, or breaker of that rating, that its maker lists.
+             */
+            largestFuseA?: null | number;
         };
         OwnMotor: {
             /**
@@ -4095,6 +4187,7 @@ export interface components {
             startPresets: components["schemas"]["StartPreset"][];
             overrides: components["schemas"]["DefaultOverride"][];
             conventions?: components["schemas"]["Conventions"];
+            cables?: null | components["schemas"]["CableInstallation"];
         };
         PlantWayDocument: {
             way: string;
@@ -4186,6 +4279,128 @@ export interface components {
             state: string;
             stateUtc: null | string;
             stateWho: null | string;
+        };
+        ProtectiveDevice: components["schemas"]["ProtectiveDeviceNotChosen"] | components["schemas"]["ProtectiveDeviceFuse"] | components["schemas"]["ProtectiveDeviceSemiconductorFuse"] | components["schemas"]["ProtectiveDeviceCircuitBreaker"] | components["schemas"]["ProtectiveDeviceMotorBreaker"];
+        ProtectiveDeviceCircuitBreaker: {
+            /** @enum {string} */
+            kind: "circuit-breaker";
+            /**
+             * Rated current
+             * @description Rated current of the device.
+             */
+            ratedA: number;
+            /**
+             * Overload setting
+             * @description Setting of the overload release; not above the rated current.
+             */
+            overloadA: number;
+            /**
+             * Short-circuit release
+             * @description Current at which the short-circuit release trips at once, of the rated current.
+             */
+            magneticPu: number;
+            /**
+             * Breaking capacity
+             * @description Largest fault current that it breaks at the voltage of the supply.
+             */
+            breakingKa: number;
+            /**
+             * Let-through energy
+             * @description Energy that it lets through at a full short circuit, from its maker’s curve.
+             */
+            letThroughA2s: null | number;
+            /**
+             * Reason for this device
+             * @description Why this device where it is not the proposed one.
+             */
+            reason: string;
+        };
+        ProtectiveDeviceFuse: {
+            /** @enum {string} */
+            kind: "fuse";
+            /**
+             * Rated current
+             * @description Rated current of the device.
+             */
+            ratedA: number;
+            /**
+             * Breaking capacity
+             * @description Largest fault current that it breaks at the voltage of the supply.
+             */
+            breakingKa: number;
+            /**
+             * Reason for this device
+             * @description Why this device where it is not the proposed one.
+             */
+            reason: string;
+        };
+        ProtectiveDeviceMotorBreaker: {
+            /** @enum {string} */
+            kind: "motor-breaker";
+            /**
+             * Rated current
+             * @description Rated current of the device.
+             */
+            ratedA: number;
+            /**
+             * Overload setting
+             * @description Setting of the overload release; not above the rated current.
+             */
+            overloadA: number;
+            /**
+             * Trip class
+             * @description Trip class of the overload protection (IEC 60947-4-1).
+             * @enum {string}
+             */
+            trip: "class5" | "class10-a" | "class10" | "class20" | "class30";
+            /**
+             * Short-circuit release
+             * @description Current at which the short-circuit release trips at once, of the rated current.
+             */
+            magneticPu: number;
+            /**
+             * Breaking capacity
+             * @description Largest fault current that it breaks at the voltage of the supply.
+             */
+            breakingKa: number;
+            /**
+             * Let-through energy
+             * @description Energy that it lets through at a full short circuit, from its maker’s curve.
+             */
+            letThroughA2s: null | number;
+            /**
+             * Reason for this device
+             * @description Why this device where it is not the proposed one.
+             */
+            reason: string;
+        };
+        ProtectiveDeviceNotChosen: {
+            /** @enum {string} */
+            kind: "not-chosen";
+        };
+        ProtectiveDeviceSemiconductorFuse: {
+            /** @enum {string} */
+            kind: "semiconductor-fuse";
+            /**
+             * Rated current
+             * @description Rated current of the device.
+             */
+            ratedA: number;
+            /**
+             * Total I²t
+             * @description Energy that it lets through while it clears, at the voltage of the supply.
+             */
+            totalA2s: number;
+            /**
+             * Breaking capacity
+             * @description Largest fault current that it breaks at the voltage of the supply.
+             */
+            breakingKa: number;
+            /**
+             * Reason for this device
+             * @description Why this device where it is not the proposed one.
+             */
+            reason: string;
         };
         PumpCurvePoint: {
             /**
@@ -4617,6 +4832,8 @@ export interface components {
             /** Format: double */
             shortCircuitKa: number;
             /** Format: double */
+            thyristorA2s?: number;
+            /** Format: double */
             widthMm: number;
             /** Format: double */
             massKg: number;
@@ -4717,6 +4934,11 @@ export interface components {
              * @description Highest voltage of the source in service, of nominal.
              */
             highestPct?: null | number;
+            /**
+             * Earth fault loop
+             * @description Loop from line to earth at the source’s bus, as the network operator states it or as measured.
+             */
+            earthLoopOhm?: null | number;
             /**
              * Angle of the 5th
              * @description Angle of the 5th harmonic voltage to its fundamental.
@@ -4993,6 +5215,20 @@ export interface components {
         SwitchState: {
             elementId: string;
             closed: boolean;
+        };
+        SwitchingDevices: {
+            device: components["schemas"]["ProtectiveDevice"];
+            /**
+             * Contactor
+             * @description Rated operational current of the contactor in the category of its duty: AC-3 across the line, AC-1 ahead of a converter.
+             */
+            contactorA: null | number;
+            /**
+             * Coordination
+             * @description What a fault may do to the starter (IEC 60947-4-1).
+             * @enum {string}
+             */
+            coordination: "one" | "two";
         };
         SystemAtFlow: {
             /** Format: double */

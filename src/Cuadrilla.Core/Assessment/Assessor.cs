@@ -11,6 +11,7 @@ using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Groups;
 using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Core.Studies.Supply;
 
@@ -114,7 +115,7 @@ public sealed partial class Assessor : IPlantStudies
         List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(), .. scenarios.SelectMany(s => s.Faults)];
         incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
         var demand = PccDemand.Of(plant, scenarios);
-        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios) };
+        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios), ShortCircuits = BusShortCircuits.Of(plant, scenarios, defaults), BusDropsPct = BusDrops.Pct(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         foreach (var study in studies)
         {
@@ -180,7 +181,17 @@ public sealed partial class Assessor : IPlantStudies
                 StarterChecks.Of(model, StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus), supply, key => starts.Get(key))));
         }
 
+        checks.AddRange(Judging.All("cable.capacity", model.Id, BoardRow.Cable, "Cables and protection", () => ProtectionChecks.Of(Feeder(model, supply, bus))));
         return checks.Select(c => c.Doubted(supply.Faults));
+    }
+
+    // Its start counts where it reaches its speed; while something is missing there is none.
+    private FeederStudy Feeder(DrivePointModel model, SupplyContext supply, Bus bus)
+    {
+        var start = model is DriveOnLine line && !StartStudy.Missing(model).Any() && StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus) is { } place
+            ? starts.Get(new StartKey(line.Input, place))
+            : null;
+        return new FeederStudy(model, bus, supply, start);
     }
 
     private (ScenarioResult? Result, Fault? Fault) Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<CompleteDrive> complete)

@@ -107,6 +107,35 @@ public static class CurrentCapacity
     /// <summary>Factor for the heat of the neutral.</summary>
     public static double HarmonicFactor(double thirdHarmonicPct) => thirdHarmonicPct is > HeatsFromPct and <= NeutralAlonePct ? NeutralHeatPu : 1;
 
+    /// <summary>Capacity I_z of a section as it is laid, all parallel cables, A; null where the tables have none.</summary>
+    /// <param name="sectionMm2">Section, mm².</param>
+    /// <param name="parallel">Equal cables in parallel, each a circuit of the group.</param>
+    /// <param name="material">Metal.</param>
+    /// <param name="laid">How it is laid.</param>
+    /// <param name="ambientC">Air, °C.</param>
+    /// <param name="thirdHarmonicPct">Third order in the phase current, % of it, where a neutral carries it.</param>
+    /// <param name="tables">The tables.</param>
+    public static double? CapacityA(
+        double sectionMm2, int parallel, ConductorMaterial material, CableInstallation laid, double ambientC, double thirdHarmonicPct, CableTables tables)
+    {
+        ArgumentNullException.ThrowIfNull(laid);
+        ArgumentNullException.ThrowIfNull(tables);
+        var circuits = laid.Circuits - 1 + parallel;
+        if (circuits > CableInstallation.MostCircuits || ambientC >= InsulationLimits.OperatingC(laid.Insulation))
+        {
+            return null;
+        }
+
+        // A section between two of the table carries what the smaller one does.
+        return tables.Rows.LastOrDefault(r => r.SectionMm2 <= sectionMm2) is { } row && tables.CapacityA(row, laid.Insulation, laid.Method, material) is { } tabulatedA
+            ? parallel * tabulatedA * TemperatureFactor(laid.Insulation, ambientC) * tables.GroupFactor(laid.Grouping, circuits) * HarmonicFactor(thirdHarmonicPct)
+            : null;
+    }
+
+    /// <summary>What the cables must carry for a load, A: the phases' current, or the neutral's where that is larger.</summary>
+    public static double SizingA(double currentA, double thirdHarmonicPct) =>
+        thirdHarmonicPct > NeutralFromPct ? Math.Max(currentA, 3 * thirdHarmonicPct / 100 * currentA) : currentA;
+
     /// <summary>The smallest standard section that carries a duty.</summary>
     public static Size Smallest(Duty duty, CableTables tables)
     {

@@ -148,6 +148,9 @@ public sealed record DefaultsInForce
     /// <summary>Levels of link voltages.</summary>
     public required LinkDefaults Links { get; init; }
 
+    /// <summary>Those of cables and dips.</summary>
+    public required ProtectionDefaults Protection { get; init; }
+
     /// <summary>Which school of harmonic limits judges.</summary>
     [Default("harmonics-code")]
     public HarmonicsCode Code { get; init; }
@@ -176,6 +179,6 @@ public sealed record DefaultsInForce
         ArgumentNullException.ThrowIfNull(overrides);
         double Of(string key) => overrides.FirstOrDefault(o => o.Key == key)?.Value ?? defaults.First(d => d.Key == key).Value;
         return DefaultAttribute.Fill(
-            new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of), Lineups = DefaultAttribute.Fill(new LineupDefaults(), Of), Harmonics = DefaultAttribute.Fill(new HarmonicDefaults(), Of), Links = DefaultAttribute.Fill(new LinkDefaults(), Of) }, Of);
+            new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of), Lineups = DefaultAttribute.Fill(new LineupDefaults(), Of), Harmonics = DefaultAttribute.Fill(new HarmonicDefaults(), Of), Links = DefaultAttribute.Fill(new LinkDefaults(), Of), Protection = DefaultAttribute.Fill(new ProtectionDefaults(), Of) }, Of);
     }
 }

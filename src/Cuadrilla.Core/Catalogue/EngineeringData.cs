@@ -23,6 +23,12 @@ public sealed record EngineeringData
     /// <summary>gG fuses.</summary>
     public required GgFuses GgFuses { get; init; }
 
+    /// <summary>Conductors and ratings of the US installation code.</summary>
+    public required UsConductors UsConductors { get; init; }
+
+    /// <summary>Generic protective and switching devices.</summary>
+    public required SwitchgearSeries Switchgear { get; init; }
+
     /// <summary>Motors by key.</summary>
     public required IReadOnlyDictionary<string, MotorItem> Motors { get; init; }
 

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
 
@@ -36,7 +37,14 @@ public abstract record ConverterChoice
         MotorControl Control = MotorControl.Vector,
         int Modules = 1,
         ModuleWiring Wiring = ModuleWiring.SeparateWindings,
-        LightLoadFlux LightLoadFlux = LightLoadFlux.Constant) : ConverterChoice;
+        LightLoadFlux LightLoadFlux = LightLoadFlux.Constant) : ConverterChoice
+    {
+        /// <summary>What becomes of it in a dip of the supply.</summary>
+        public DipBehaviour InDip { get; init; }
+
+        /// <summary>Place in the order of restart after a dip or outage, 1 first; unknown: it does not start by itself.</summary>
+        public Given RestartOrder { get; init; }
+    }
 
     /// <summary>That of the first member of its group.</summary>
     public sealed record OfGroup : ConverterChoice;
@@ -90,6 +98,19 @@ public enum OverloadDuty
 
     /// <summary>Large overload, smaller continuous current.</summary>
     Heavy,
+}
+
+/// <summary>What becomes of a drive in a dip of the supply.</summary>
+public enum DipBehaviour
+{
+    /// <summary>It runs on its link as long as that lasts, then trips.</summary>
+    Trips,
+
+    /// <summary>The motor brakes a little and feeds the link from the energy of what turns.</summary>
+    KineticBuffering,
+
+    /// <summary>Its pulses are blocked; it catches the turning motor when the supply is back.</summary>
+    FlyingStart,
 }
 
 /// <summary>What becomes of a cage motor's flux at light load.</summary>

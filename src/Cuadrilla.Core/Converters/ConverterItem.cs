@@ -58,6 +58,9 @@ public sealed record ConverterItem
     /// <summary>The same with any protection, kA; above it the rating rests on the fuses or breaker that the maker names. 0: it always does.</summary>
     public double ShortCircuitPlainKa { get; init; }
 
+    /// <summary>Largest gG fuse, or breaker of that rating, that its maker lists, A; 0: none is listed.</summary>
+    public double LargestFuseA { get; init; }
+
     /// <summary>Its chopper; null where none can be fitted.</summary>
     public required ChopperLimits? Brake { get; init; }
 
@@ -146,6 +149,7 @@ public sealed record ConverterItem
         DcCapacitanceUf = DcCapacitanceUf * number,
         Losses = Losses.Times(number),
         StandbyW = StandbyW * number,
+        LargestFuseA = LargestFuseA * number,
         Brake = Brake is { } b ? b with { LeastOhm = b.LeastOhm / number } : null,
         Size = Size with { WidthMm = Size.WidthMm * number, MassKg = Size.MassKg * number, AirflowM3PerH = Size.AirflowM3PerH * number },
         PriceIndex = PriceIndex * number,

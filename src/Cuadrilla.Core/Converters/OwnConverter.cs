@@ -71,6 +71,9 @@ public sealed record OwnConverter(
     Given AirflowM3PerH,
     Given PriceIndex)
 {
+    /// <summary>Largest gG fuse, or breaker of that rating, that its maker lists, A; unknown: none is listed.</summary>
+    public Given LargestFuseA { get; init; }
+
     /// <summary>The eight losses in the order of <see cref="ConverterLossPoints"/>.</summary>
     public IReadOnlyList<Given> EightLosses() =>
         [LossF0I25W, LossF0I50W, LossF0I100W, LossF50I25W, LossF50I50W, LossF50I100W, LossF90I50W, LossF90I100W];
@@ -137,6 +140,7 @@ public sealed record OwnConverter(
             HeavyOverload = Overload(HeavyOverloadPct, like.HeavyOverload, "heavy overload"),
             Derating = like.Derating with { SinglePhaseFeedPu = SinglePhaseFeedPu.IsKnown ? SinglePhaseFeedPu.Value : like.Derating.SinglePhaseFeedPu },
             ShortCircuitKa = Or(ShortCircuitKa, like.ShortCircuitKa, "rated short-circuit current"),
+            LargestFuseA = LargestFuseA.IsKnown ? LargestFuseA.Value : 0,
             Brake = brake,
             Size = new ConverterSize(
                 Or(WidthMm, like.Size.WidthMm, "width"), Or(HeightMm, like.Size.HeightMm, "height"), Or(DepthMm, like.Size.DepthMm, "depth"),

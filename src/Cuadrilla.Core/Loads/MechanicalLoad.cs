@@ -11,6 +11,15 @@ public sealed record DriveTrain(Given GearRatio, Given GearEfficiency, Given Ine
 {
     /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
     public Given StopTimeS { get; init; }
+
+    /// <summary>Rated torque of the gearbox at the machine's shaft with a service factor of one, N·m; unknown: not judged.</summary>
+    public Given GearTorqueNm { get; init; }
+
+    /// <summary>Service factor that the machine asks of its gearbox; unknown: not judged.</summary>
+    public Given ServiceFactor { get; init; }
+
+    /// <summary>Thermal power of the gearbox, kW; unknown: not judged.</summary>
+    public Given GearThermalKw { get; init; }
 }
 
 /// <summary>A machine whose torque follows from mechanics.</summary>

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Core.Network;
 
@@ -46,5 +47,12 @@ public abstract record BusLink(string Id, string Name, string FromBusId, string 
         Given CrossSectionMm2,
         int ParallelRuns,
         ConductorMaterial Material,
-        CableLaying Laying) : BusLink(Id, Name, FromBusId, ToBusId, NormallyClosed);
+        CableLaying Laying) : BusLink(Id, Name, FromBusId, ToBusId, NormallyClosed)
+    {
+        /// <summary>How it is made and laid; null: as the plant's cables.</summary>
+        public CableInstallation? Installation { get; init; }
+
+        /// <summary>What protects it where it begins.</summary>
+        public ProtectiveDevice Device { get; init; } = new ProtectiveDevice.NotChosen();
+    }
 }

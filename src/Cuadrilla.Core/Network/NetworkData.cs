@@ -12,6 +12,9 @@ public sealed record CableConstants(double CopperOhmMm2PerM, double AluminiumOhm
     /// <summary>How resistance rises with the order.</summary>
     public ResistanceRise Rise { get; init; } = ResistanceRise.Usual;
 
+    /// <summary>The same at 20 °C, where the largest fault current is sought (IEC 60909-0).</summary>
+    public CableConstants Cold() => this with { CopperOhmMm2PerM = 1.0 / 54, AluminiumOhmMm2PerM = 1.0 / 34 };
+
     /// <summary>Resistivity of a metal, Ω·mm²/m.</summary>
     public double ResistivityOf(ConductorMaterial material) => material == ConductorMaterial.Copper ? CopperOhmMm2PerM : AluminiumOhmMm2PerM;
 

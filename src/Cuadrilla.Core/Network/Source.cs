@@ -19,6 +19,9 @@ public sealed record Source(
     /// <summary>Highest steady voltage, % of nominal; unknown: exactly nominal.</summary>
     public Given HighestPct { get; init; }
 
+    /// <summary>Impedance of the loop from line to earth at the source's bus, Ω; unknown: not known there.</summary>
+    public Given EarthLoopOhm { get; init; }
+
     /// <summary>Angle of the fifth-order voltage at the rising zero of the fundamental (sines), degrees; unknown: it may stand anywhere.</summary>
     public Given BackgroundV5Deg { get; init; }
 

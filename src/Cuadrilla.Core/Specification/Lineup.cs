@@ -4,6 +4,7 @@ using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Core.Specification;
 
@@ -59,7 +60,11 @@ public sealed record DrivePoint(
     MotorChoice Motor,
     Load Load,
     ValueList<SkipBand> SkipBands,
-    HoldingBrake Brake);
+    HoldingBrake Brake)
+{
+    /// <summary>Protective and switching devices.</summary>
+    public SwitchingDevices Devices { get; init; } = SwitchingDevices.None;
+}
 
 /// <summary>Connection from the lineup's busbar to the converter.</summary>
 public abstract record Feeder
@@ -76,7 +81,17 @@ public abstract record Feeder
     /// <param name="CrossSectionMm2">Cross-section, mm².</param>
     /// <param name="ParallelRuns">Cables side by side, 1 to 12.</param>
     /// <param name="Material">Conductor metal.</param>
-    public sealed record ByCable(Given LengthM, Given CrossSectionMm2, int ParallelRuns, ConductorMaterial Material) : Feeder;
+    public sealed record ByCable(Given LengthM, Given CrossSectionMm2, int ParallelRuns, ConductorMaterial Material) : Feeder
+    {
+        /// <summary>How it is made and laid; null: as the plant's cables.</summary>
+        public CableInstallation? Installation { get; init; }
+
+        /// <summary>Cross-section of its protective conductor, mm²; not known: by the phase conductors (IEC 60364-5-54).</summary>
+        public Given ProtectiveMm2 { get; init; }
+
+        /// <summary>Why this section, where it is not the proposed one; empty when none was given.</summary>
+        public string Reason { get; init; } = string.Empty;
+    }
 }
 
 /// <summary>Cable from converter to motor.</summary>
@@ -85,4 +100,14 @@ public abstract record Feeder
 /// <param name="ParallelRuns">Cables side by side, 1 to 12.</param>
 /// <param name="Material">Conductor metal.</param>
 /// <param name="Screened">With a concentric screen.</param>
-public sealed record MotorCable(Given LengthM, Given CrossSectionMm2, int ParallelRuns, ConductorMaterial Material, bool Screened);
+public sealed record MotorCable(Given LengthM, Given CrossSectionMm2, int ParallelRuns, ConductorMaterial Material, bool Screened)
+{
+    /// <summary>How it is made and laid; null: as the plant's cables.</summary>
+    public CableInstallation? Installation { get; init; }
+
+    /// <summary>Cross-section of its protective conductor, mm²; not known: by the phase conductors (IEC 60364-5-54).</summary>
+    public Given ProtectiveMm2 { get; init; }
+
+    /// <summary>Why this section, where it is not the proposed one; empty when none was given.</summary>
+    public string Reason { get; init; } = string.Empty;
+}

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
@@ -39,6 +40,9 @@ public sealed record PlantSpecification(
 {
     /// <summary>Units shown and installation code.</summary>
     public Conventions Conventions { get; init; } = new(UnitSystem.Si, InstallationCode.Iec60364);
+
+    /// <summary>How cables are made and laid where they state nothing of their own; null: not stated.</summary>
+    public CableInstallation? Cables { get; init; }
 
     /// <summary>All drive points in the order of the board.</summary>
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);

@@ -10,6 +10,7 @@ using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Protection;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Documents.Projects;
@@ -39,6 +40,14 @@ public static class ProjectJson
             (typeof(BusLoad.SinglePhaseGroup), "single-phase-group"),
         ],
         [typeof(Feeder)] = [(typeof(Feeder.OnBusbar), "on-busbar"), (typeof(Feeder.ByCable), "by-cable")],
+        [typeof(ProtectiveDevice)] =
+        [
+            (typeof(ProtectiveDevice.NotChosen), "not-chosen"),
+            (typeof(ProtectiveDevice.Fuse), "fuse"),
+            (typeof(ProtectiveDevice.SemiconductorFuse), "semiconductor-fuse"),
+            (typeof(ProtectiveDevice.CircuitBreaker), "circuit-breaker"),
+            (typeof(ProtectiveDevice.MotorBreaker), "motor-breaker"),
+        ],
         [typeof(Braking)] =
         [
             (typeof(Braking.Nothing), "nothing"),

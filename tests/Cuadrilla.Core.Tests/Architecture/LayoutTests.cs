@@ -11,13 +11,13 @@ public sealed class LayoutTests
     // Items of the catalogue stand beside the formulae of their component, so the catalogue as a whole comes after all of them.
     private static readonly string[] Folders =
     [
-        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Network", "Protection", "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
+        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Protection", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
     private static readonly string[] Studies =
     [
-        "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "DrivePoints", "DcBuses", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
+        "Drives", "Energy", "Stopping", "Supply", "Starting", "Protection", "Brakes", "DrivePoints", "DcBuses", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
         "Arrangements",
     ];
 

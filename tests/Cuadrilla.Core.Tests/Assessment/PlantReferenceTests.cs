@@ -105,7 +105,7 @@ public sealed class PlantReferenceTests
         foreach (var t in plant.Distribution.Transformers)
         {
             var fed = network.VoltageV(t.ToBusId);
-            taken += 3 * t.LoadLossKw * 1e3 * fed * fed / Math.Pow(t.RatedKva * 1e3, 2) * Square(sums.Through(t)[0].OrdersA);
+            taken += 3 * t.LoadLossKw * 1e3 * fed * fed / Math.Pow(t.RatedKva * 1e3, 2) * Square(sums.Through(t.Id, t.ToBusId)[0].OrdersA);
         }
 
         foreach (var drive in drives)

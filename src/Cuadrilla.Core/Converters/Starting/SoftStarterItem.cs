@@ -30,6 +30,9 @@ public sealed record SoftStarterItem
     /// <summary>Rated conditional short-circuit current, kA.</summary>
     public required double ShortCircuitKa { get; init; }
 
+    /// <summary>I²t of its thyristors, A²s; 0: not stated.</summary>
+    public double ThyristorA2s { get; init; }
+
     /// <summary>Width, mm.</summary>
     public required double WidthMm { get; init; }
 

@@ -22,6 +22,10 @@ internal static class ConverterFields
             Choice(nameof(ConverterChoice.FromCatalogue.Wiring), "Wiring of the modules", "How modules side by side meet the motor.",
                 (ModuleWiring.SeparateWindings, "a winding for each"), (ModuleWiring.OneWindingWithChokes, "one winding, a choke each"), (ModuleWiring.OneWindingBare, "one winding, no chokes")),
             Choice(nameof(ConverterChoice.FromCatalogue.Filter), "Output filter", "What stands between converter and motor cable.", (OutputFilter.None, "none"), (OutputFilter.DvDt, "dv/dt filter"), (OutputFilter.Sine, "sine filter")),
+            Choice(nameof(ConverterChoice.FromCatalogue.InDip), "In a dip of the supply", "What it does when the voltage is gone for a moment.",
+                (DipBehaviour.Trips, "runs on its link, then trips"), (DipBehaviour.KineticBuffering, "kinetic buffering"), (DipBehaviour.FlyingStart, "blocks pulses, flying start")),
+            Number(nameof(ConverterChoice.FromCatalogue.RestartOrder), "Restart order", 1, 99, string.Empty,
+                "Place in the order in which drives start by themselves when the supply is back; prevent unexpected starting (IEC 60204-1, 7.5).", open: "never by itself"),
             Choice(nameof(ConverterChoice.FromCatalogue.Feed), "Supply phases", "Phases that reach the converter.", (SupplyFeed.ThreePhase, "three"), (SupplyFeed.TwoPhases, "two, derated"))),
         For<ConverterChoice.AcrossTheLine>(
             Number(nameof(ConverterChoice.AcrossTheLine.StartsPerHour), "Starts per hour", 0, 60, "1/h", "Starts wanted in an hour."),
@@ -81,6 +85,7 @@ internal static class ConverterFields
             Number(nameof(OwnConverter.CapacitanceUf), "DC-link capacitance", 1, 1e6, "µF", "Capacitance of the DC link."),
             Number(nameof(OwnConverter.LeastBrakeOhm), "Minimum brake resistance", 0.1, 2000, "Ω", "Least resistance that its chopper switches."),
             Number(nameof(OwnConverter.ShortCircuitKa), "Rated short-circuit current", 0.5, 200, "kA", "Conditional short-circuit current at its input with the stated fuses."),
+            Number(nameof(OwnConverter.LargestFuseA), "Largest fuse listed", 1, 2000, "A", "Largest gG fuse, or breaker of that rating, that its maker lists.", open: "not judged without it"),
             Number(nameof(OwnConverter.SinglePhaseFeedPu), "Derating factor on two phases", 0.1, 1, string.Empty, "Part of its current that is left when two conductors feed it."),
             Number(nameof(OwnConverter.WidthMm), "Width", 10, 5000, "mm", "Width in the cabinet."),
             Number(nameof(OwnConverter.HeightMm), "Height", 10, 5000, "mm", "Height in the cabinet."),

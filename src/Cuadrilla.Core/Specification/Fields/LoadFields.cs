@@ -44,6 +44,9 @@ internal static class LoadFields
         For<DriveTrain>(
             Number(nameof(DriveTrain.GearRatio), "Gear ratio", 0.05, 2000, string.Empty, "Motor turns for one of the machine.", hint: true),
             Number(nameof(DriveTrain.GearEfficiency), "Gear efficiency", 0.2, 1, string.Empty, "Efficiency of gear, belt or chain.", shown: "%"),
+            Number(nameof(DriveTrain.GearTorqueNm), "Gearbox, rated torque", 0.1, 1e7, "Nm", "At the machine’s shaft, for a service factor of 1.", open: "not judged"),
+            Number(nameof(DriveTrain.ServiceFactor), "Service factor", 0.5, 5, string.Empty, "By the machine’s shocks, hours and starts, from the gearbox maker’s table.", open: "not judged"),
+            Number(nameof(DriveTrain.GearThermalKw), "Gearbox, thermal power", 0.01, 20_000, "kW", "Power that it carries for ever without overheating, at this ambient.", open: "not judged"),
             Number(nameof(DriveTrain.InertiaKgM2), "Inertia at the machine", 0, 1e7, "kg·m²", "Drum, coupling, rotor; carried masses follow from the other entries.", hint: true),
             Number(nameof(DriveTrain.StartTimeS), "Start time", 0.01, 600, "s", "From rest to rated speed."),
             Number(nameof(DriveTrain.StopTimeS), "Stop time", 0.05, 3600, "s", "From its fastest; quicker than it stops by itself drives energy back.", hint: true)),

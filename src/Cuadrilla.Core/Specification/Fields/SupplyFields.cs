@@ -13,6 +13,7 @@ internal static class SupplyFields
             Number(nameof(Source.FrequencyHz), "Frequency", 45, 65, "Hz", "Rated frequency of the supply."),
             Number(nameof(Source.LowestPct), "Lowest voltage", 70, 130, "%", "Lowest voltage of the source in service, of nominal.", open: "nominal"),
             Number(nameof(Source.HighestPct), "Highest voltage", 70, 130, "%", "Highest voltage of the source in service, of nominal.", open: "nominal"),
+            Number(nameof(Source.EarthLoopOhm), "Earth fault loop", 0.0001, 100, "Ω", "Loop from line to earth at the source’s bus, as the network operator states it or as measured.", open: "behind a Dyn transformer it follows"),
             Number(nameof(Source.UnbalancePct), "Unbalance", 0, 10, "%", "Negative-sequence voltage over positive-sequence voltage.", open: "none stated"),
             Number(nameof(Source.BackgroundV5Pct), "Background voltage, 5th", -15, 15, "%", "5th harmonic voltage that is there without this plant; negative turns it by half a turn.", open: "none stated"),
             Number(nameof(Source.BackgroundV5Deg), "Angle of the 5th", -360, 360, "°", "Angle of the 5th harmonic voltage to its fundamental.", open: "may be any"),

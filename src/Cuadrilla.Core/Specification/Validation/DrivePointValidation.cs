@@ -4,6 +4,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Protection;
 using Cuadrilla.Core.Specification.Fields;
 
 namespace Cuadrilla.Core.Specification.Validation;
@@ -32,6 +33,7 @@ internal static class DrivePointValidation
             }
         }
 
+        OverloadSetting(point.Devices.Device, at + "/devices/device", p);
         StarterValidation.Check(point.Converter, at + "/converter", data, p);
         p.Require(point.SkipBands.Count <= 4, at + "/skipBands", "Skip bands", $"{point.SkipBands.Count}", "up to 4");
         for (var i = 0; i < point.SkipBands.Count; i++)
@@ -41,6 +43,19 @@ internal static class DrivePointValidation
         }
 
         CheckLoad(point.Load, at + "/load", p);
+    }
+
+    // A release is set within the rating of its breaker.
+    internal static void OverloadSetting(ProtectiveDevice device, string at, ProblemList p)
+    {
+        if (device is ProtectiveDevice.CircuitBreaker breaker)
+        {
+            p.Within<ProtectiveDevice.CircuitBreaker>(at, nameof(breaker.OverloadA), breaker.OverloadA, 0, breaker.RatedA, because: ", the rated current");
+        }
+        else if (device is ProtectiveDevice.MotorBreaker motor)
+        {
+            p.Within<ProtectiveDevice.MotorBreaker>(at, nameof(motor.OverloadA), motor.OverloadA, 0, motor.RatedA, because: ", the rated current");
+        }
     }
 
     internal static void CheckLoad(Load load, string at, ProblemList p)

@@ -89,6 +89,11 @@ internal static class SupplyValidation
 
     private static void Link(PlantSpecification plant, BusLink link, string at, ProblemList p)
     {
+        if (link is BusLink.Cable cable)
+        {
+            DrivePointValidation.OverloadSetting(cable.Device, at + "/device", p);
+        }
+
         KnownBus(plant, at + "/fromBusId", link.FromBusId, p);
         KnownBus(plant, at + "/toBusId", link.ToBusId, p);
         p.Require(link.FromBusId != link.ToBusId, at + "/toBusId", "Other end", "the same bus", "another bus");

@@ -40,7 +40,7 @@ internal static class FaultLevelChecks
                 PlantMeans.Relief(new PlantMeans(supply).OpenCoupler(scenario), "stronger switchgear", "a reactor") + " " + Caution,
                 new Reason(
                     "I_k = c_max·U/(√3·|Z|) + ΣI_LR of motors on the line at the bus, transformers by K_T, all paths in parallel",
-                    $"{Text.N(WithstandCurrents.CMax(bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + {Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
+                    $"{Text.N(WithstandCurrents.CMax(supply.Plant, bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + {Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
                     "IEC 60909-0, largest currents; peak and thermal withstand are the switchgear maker's",
                     [ReasonInput.Of("withstand of the switchgear", bus.WithstandKa.Value, "kA", bus.Name)]),
                 scenario).At(bus.Id);
@@ -83,7 +83,7 @@ internal static class FaultLevelChecks
         }
 
         var (scenario, behind) = WorstOhm(bus.Id, supply);
-        var cMax = WithstandCurrents.CMax(bus.NominalVoltageV);
+        var cMax = WithstandCurrents.CMax(supply.Plant, bus.NominalVoltageV);
         var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
         var check = CheckWriter.Judged(
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,

@@ -125,10 +125,10 @@ internal sealed class HarmonicSums
         return [.. Enumerable.Range(0, Phases).Select(k => PccStudy.Of(current.Phase(k, Shift(busId), network.BaseA(busId)), VoltagePct(busId, k)))];
     }
 
-    /// <summary>Currents of a transformer at the voltage of its fed side, by phase; empty when it is out.</summary>
-    public PhaseSpectrum[] Through(Transformer transformer)
+    /// <summary>Currents of a transformer or cable at the voltage of a side, by phase; empty when it is out.</summary>
+    public PhaseSpectrum[] Through(string elementId, string busId)
     {
-        if (network.Branches.FirstOrDefault(b => b.ElementId == transformer.Id) is not { } branch)
+        if (network.Branches.FirstOrDefault(b => b.ElementId == elementId) is not { } branch)
         {
             return [];
         }
@@ -139,7 +139,7 @@ internal sealed class HarmonicSums
                 ? new Sequences((FundamentalAt(branch.From) - FundamentalAt(branch.To)) / branch.ImpedancePu, Complex.Zero) + NegativeFundamental(branch)
                 : orders[h - 1]?.Current(branch) ?? default),
         ]);
-        return [.. Enumerable.Range(0, Phases).Select(k => new PhaseSpectrum(spectrum.Phase(k, Shift(transformer.ToBusId), network.BaseA(transformer.ToBusId))))];
+        return [.. Enumerable.Range(0, Phases).Select(k => new PhaseSpectrum(spectrum.Phase(k, Shift(busId), network.BaseA(busId))))];
     }
 
     /// <summary>Voltage of every order at a bus in phase A, % of nominal, as phasors.</summary>

@@ -33,6 +33,9 @@ public sealed record ScenarioResult
     /// <summary>Each transformer in service.</summary>
     public required IReadOnlyList<TransformerInScenario> Transformers { get; init; }
 
+    /// <summary>Each plant cable in service.</summary>
+    public required IReadOnlyList<CableInScenario> Cables { get; init; }
+
     /// <summary>Each live bus.</summary>
     public required IReadOnlyList<BusInScenario> Buses { get; init; }
 

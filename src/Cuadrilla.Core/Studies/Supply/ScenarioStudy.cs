@@ -104,6 +104,7 @@ internal static class ScenarioStudy
             Pcc = pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
             PccPhases = pcc.Length == 0 ? [Nothing] : pcc,
             Transformers = [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums, defaults.Harmonics)).OfType<TransformerInScenario>()],
+            Cables = [.. plant.Distribution.Links.OfType<BusLink.Cable>().Select(c => CablesInScenario.Of(c, plant, scenario, network, sums)).OfType<CableInScenario>()],
             Buses = [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
                     b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),
@@ -119,7 +120,7 @@ internal static class ScenarioStudy
             Faults = faults,
             Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],
             ForDips = Transient(plant) is { } transient ? PlantNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)! : network,
-            ForWithstand = PlantNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables)!,
+            ForWithstand = PlantNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables.Cold())!,
         };
     }
 

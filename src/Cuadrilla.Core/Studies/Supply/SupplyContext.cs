@@ -22,6 +22,12 @@ internal sealed record SupplyContext(
     /// <summary>Steady voltage of each live bus.</summary>
     public IReadOnlyDictionary<string, BusVoltageRange> Voltages { get; init; } = new Dictionary<string, BusVoltageRange>();
 
+    /// <summary>Fault currents of each live bus.</summary>
+    public IReadOnlyDictionary<string, BusShortCircuit> ShortCircuits { get; init; } = new Dictionary<string, BusShortCircuit>();
+
+    /// <summary>Voltage lost up to each bus with a lineup from where its installation begins, % of nominal.</summary>
+    public IReadOnlyDictionary<string, double> BusDropsPct { get; init; } = new Dictionary<string, double>();
+
     /// <summary>What threw on the way: where a scenario or a drive is missing, nothing that rests on all of them holds.</summary>
     public IReadOnlyList<Fault> Faults { get; init; } = [];
 }

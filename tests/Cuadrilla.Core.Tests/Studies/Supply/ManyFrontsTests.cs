@@ -49,7 +49,7 @@ public sealed class ManyFrontsTests
         var sums = new HarmonicSums(
             plant, plant.Scenarios[0], found.Network, StandingLoads.Fundamental(plant, plant.Scenarios[0], found.Network, [], found.Loads.ReactorLossPu), found.Drives, found.Loads);
         var without = plant.Distribution.Transformers[1];
-        var fed = sums.Through(without)[0].OrdersA;
+        var fed = sums.Through(without.Id, without.ToBusId)[0].OrdersA;
         var below = plant.Distribution.Links.Where(l => l.FromBusId == without.ToBusId).Select(l => l.ToBusId).Append(without.ToBusId).ToHashSet(StringComparer.Ordinal);
         var scale = fed[0].Magnitude;
         for (var h = 1; h <= 49; h += 2)

@@ -1,0 +1,33 @@
+using Cuadrilla.Core.Base;
+
+namespace Cuadrilla.Core.Cables;
+
+/// <summary>Cores of a cable.</summary>
+public enum CableCores
+{
+    /// <summary>Three phases and the protective conductor.</summary>
+    ThreePhase,
+
+    /// <summary>Three phases, neutral and protective conductor.</summary>
+    WithNeutral,
+}
+
+/// <summary>How a cable is made and laid: what its current-carrying capacity depends on (IEC 60364-5-52).</summary>
+/// <param name="Insulation">Insulation.</param>
+/// <param name="Method">Reference method of installation.</param>
+/// <param name="AmbientC">Air around it, °C; not known: that of the site.</param>
+/// <param name="Grouping">How it lies beside other circuits.</param>
+/// <param name="Circuits">Loaded circuits that lie together, this one among them, its own parallel cables not counted; 1 to 9.</param>
+/// <param name="Cores">Its cores.</param>
+public sealed record CableInstallation(
+    CableInsulation Insulation, InstallationMethod Method, Given AmbientC, CableGrouping Grouping, int Circuits, CableCores Cores)
+{
+    /// <summary>Most circuits that the tables know.</summary>
+    public const int MostCircuits = 9;
+
+    /// <summary>Of all that the tables know, what leaves a cable the least capacity.</summary>
+    public static CableInstallation Hardest { get; } = new(CableInsulation.Pvc, InstallationMethod.B2, Given.Unknown, CableGrouping.Bunched, MostCircuits, CableCores.ThreePhase);
+
+    /// <summary>Of all that the tables know, what leaves it the most.</summary>
+    public static CableInstallation Easiest { get; } = new(CableInsulation.Xlpe, InstallationMethod.E, Given.Unknown, CableGrouping.Ladder, 1, CableCores.ThreePhase);
+}

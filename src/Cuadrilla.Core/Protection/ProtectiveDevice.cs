@@ -1,0 +1,66 @@
+using Cuadrilla.Core.Converters.Starting;
+
+namespace Cuadrilla.Core.Protection;
+
+/// <summary>What clears a fault of a feeder and protects it against overload.</summary>
+public abstract record ProtectiveDevice
+{
+    private ProtectiveDevice()
+    {
+    }
+
+    /// <summary>None yet.</summary>
+    public sealed record NotChosen : ProtectiveDevice;
+
+    /// <summary>Fuses gG (IEC 60269-2).</summary>
+    /// <param name="RatedA">Rated current, A.</param>
+    /// <param name="BreakingKa">Rated breaking capacity, kA.</param>
+    /// <param name="Reason">Why these; empty when none was given.</param>
+    public sealed record Fuse(double RatedA, double BreakingKa, string Reason) : ProtectiveDevice;
+
+    /// <summary>Fuses aR for semiconductors (IEC 60269-4): against short circuit only.</summary>
+    /// <param name="RatedA">Rated current, A.</param>
+    /// <param name="TotalA2s">Total I²t at the voltage, A²s.</param>
+    /// <param name="BreakingKa">Rated breaking capacity, kA.</param>
+    /// <param name="Reason">Why these; empty when none was given.</param>
+    public sealed record SemiconductorFuse(double RatedA, double TotalA2s, double BreakingKa, string Reason) : ProtectiveDevice;
+
+    /// <summary>A circuit breaker with overload and short-circuit release (IEC 60947-2).</summary>
+    /// <param name="RatedA">Rated current, A.</param>
+    /// <param name="OverloadA">Setting of the overload release, A.</param>
+    /// <param name="MagneticPu">Short-circuit release in parts of the rated current.</param>
+    /// <param name="BreakingKa">Rated ultimate breaking capacity at the voltage, kA.</param>
+    /// <param name="LetThroughA2s">Energy that it lets through at a full short circuit, A²s; not known: it limits nothing.</param>
+    /// <param name="Reason">Why this one; empty when none was given.</param>
+    public sealed record CircuitBreaker(double RatedA, double OverloadA, double MagneticPu, double BreakingKa, Base.Given LetThroughA2s, string Reason) : ProtectiveDevice;
+
+    /// <summary>A motor-protective circuit breaker (IEC 60947-2 and 60947-4-1).</summary>
+    /// <param name="RatedA">Upper end of its setting range, A.</param>
+    /// <param name="OverloadA">Setting of the overload release, A.</param>
+    /// <param name="Trip">Trip class.</param>
+    /// <param name="MagneticPu">Short-circuit release in parts of the rated current.</param>
+    /// <param name="BreakingKa">Rated ultimate breaking capacity at the voltage, kA.</param>
+    /// <param name="LetThroughA2s">Energy that it lets through at a full short circuit, A²s; not known: it limits nothing.</param>
+    /// <param name="Reason">Why this one; empty when none was given.</param>
+    public sealed record MotorBreaker(double RatedA, double OverloadA, TripClass Trip, double MagneticPu, double BreakingKa, Base.Given LetThroughA2s, string Reason) : ProtectiveDevice;
+}
+
+/// <summary>What a fault may do to a starter (IEC 60947-4-1 and 60947-4-2).</summary>
+public enum CoordinationType
+{
+    /// <summary>It endangers nobody; the starter may have to be replaced.</summary>
+    One,
+
+    /// <summary>The starter stays fit for service.</summary>
+    Two,
+}
+
+/// <summary>Protective and switching devices of a drive point.</summary>
+/// <param name="Device">What protects its feeder.</param>
+/// <param name="ContactorA">Rated operational current of its line contactor in its duty's utilisation category, A; not known: none stated.</param>
+/// <param name="Coordination">What a fault may do to a starter.</param>
+public sealed record SwitchingDevices(ProtectiveDevice Device, Base.Given ContactorA, CoordinationType Coordination)
+{
+    /// <summary>Nothing chosen yet.</summary>
+    public static SwitchingDevices None { get; } = new(new ProtectiveDevice.NotChosen(), Base.Given.Unknown, CoordinationType.One);
+}

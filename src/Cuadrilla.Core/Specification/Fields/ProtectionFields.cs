@@ -1,0 +1,54 @@
+using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Protection;
+using static Cuadrilla.Core.Specification.Fields.FieldSet;
+
+namespace Cuadrilla.Core.Specification.Fields;
+
+/// <summary>Entries of how cables are laid, and of protective and switching devices.</summary>
+internal static class ProtectionFields
+{
+    public static IReadOnlyList<FieldSet> All { get; } =
+    [
+        For<CableInstallation>(
+            Choice(nameof(CableInstallation.Insulation), "Insulation", "What insulates the conductors, with the temperature that it stands in operation.",
+                (CableInsulation.Pvc, "PVC, 70 °C"), (CableInsulation.Xlpe, "XLPE or EPR, 90 °C")),
+            Choice(nameof(CableInstallation.Method), "Method of installation", "Reference method of IEC 60364-5-52.",
+                (InstallationMethod.B2, "B2, in conduit or trunking"), (InstallationMethod.C, "C, on a wall or closed tray"), (InstallationMethod.E, "E, free air, tray or ladder")),
+            Number(nameof(CableInstallation.AmbientC), "Ambient of the cable", -20, 65, "°C", "Air around the cable.", open: "as the site"),
+            Choice(nameof(CableInstallation.Grouping), "Grouping", "How circuits lie beside each other.",
+                (CableGrouping.Bunched, "bunched, enclosed"), (CableGrouping.PerforatedTray, "one layer on a perforated tray"), (CableGrouping.Ladder, "one layer on a ladder")),
+            Number(nameof(CableInstallation.Circuits), "Loaded circuits together", 1, CableInstallation.MostCircuits, string.Empty,
+                "Circuits that lie together, this one among them; those below 30 % of their own capacity are left out.", hint: true),
+            Choice(nameof(CableInstallation.Cores), "Cores", "Loaded conductors of the cable.", (CableCores.ThreePhase, "3 + PE"), (CableCores.WithNeutral, "3 + N + PE"))),
+        For<SwitchingDevices>(
+            Number(nameof(SwitchingDevices.ContactorA), "Contactor", 1, 3000, "A", "Rated operational current of the contactor in the category of its duty: AC-3 across the line, AC-1 ahead of a converter.", open: "none stated"),
+            Choice(nameof(SwitchingDevices.Coordination), "Coordination", "What a fault may do to the starter (IEC 60947-4-1).",
+                (CoordinationType.One, "type 1: may have to be replaced"), (CoordinationType.Two, "type 2: fit for further service"))),
+        For<ProtectiveDevice.Fuse>(
+            Rated(nameof(ProtectiveDevice.Fuse.RatedA)), Breaking(nameof(ProtectiveDevice.Fuse.BreakingKa)), Why(nameof(ProtectiveDevice.Fuse.Reason))),
+        For<ProtectiveDevice.SemiconductorFuse>(
+            Rated(nameof(ProtectiveDevice.SemiconductorFuse.RatedA)),
+            Number(nameof(ProtectiveDevice.SemiconductorFuse.TotalA2s), "Total I²t", 1, 1e9, "A²s", "Energy that it lets through while it clears, at the voltage of the supply."),
+            Breaking(nameof(ProtectiveDevice.SemiconductorFuse.BreakingKa)),
+            Why(nameof(ProtectiveDevice.SemiconductorFuse.Reason))),
+        For<ProtectiveDevice.CircuitBreaker>(
+            Rated(nameof(ProtectiveDevice.CircuitBreaker.RatedA)), Overload(nameof(ProtectiveDevice.CircuitBreaker.OverloadA)), Magnetic(nameof(ProtectiveDevice.CircuitBreaker.MagneticPu)),
+            Breaking(nameof(ProtectiveDevice.CircuitBreaker.BreakingKa)), LetThrough(nameof(ProtectiveDevice.CircuitBreaker.LetThroughA2s)), Why(nameof(ProtectiveDevice.CircuitBreaker.Reason))),
+        For<ProtectiveDevice.MotorBreaker>(
+            Rated(nameof(ProtectiveDevice.MotorBreaker.RatedA)), Overload(nameof(ProtectiveDevice.MotorBreaker.OverloadA)), Trips(nameof(ProtectiveDevice.MotorBreaker.Trip)),
+            Magnetic(nameof(ProtectiveDevice.MotorBreaker.MagneticPu)), Breaking(nameof(ProtectiveDevice.MotorBreaker.BreakingKa)), LetThrough(nameof(ProtectiveDevice.MotorBreaker.LetThroughA2s)), Why(nameof(ProtectiveDevice.MotorBreaker.Reason))),
+    ];
+
+    private static NumberField Rated(string key) => Number(key, "Rated current", 0.1, 6300, "A", "Rated current of the device.");
+
+    private static NumberField Overload(string key) => Number(key, "Overload setting", 0.1, 6300, "A", "Setting of the overload release; not above the rated current.");
+
+    private static NumberField Magnetic(string key) => Number(key, "Short-circuit release", 2, 25, "× rated current", "Current at which the short-circuit release trips at once, of the rated current.");
+
+    private static NumberField Breaking(string key) => Number(key, "Breaking capacity", 0.5, 300, "kA", "Largest fault current that it breaks at the voltage of the supply.");
+
+    private static NumberField LetThrough(string key) => Number(
+        key, "Let-through energy", 1, 1e10, "A²s", "Energy that it lets through at a full short circuit, from its maker’s curve.", open: "limits nothing");
+
+    private static TextField Why(string key) => Words(key, "Reason for this device", 0, 300, "Why this device where it is not the proposed one.");
+}

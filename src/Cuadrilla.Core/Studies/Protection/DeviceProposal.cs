@@ -1,0 +1,103 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Converters.Starting;
+using Cuadrilla.Core.Protection;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Studies.Protection;
+
+/// <summary>Kinds of device that can be asked for.</summary>
+public enum DeviceKind
+{
+    /// <summary>What is usual for such a drive point.</summary>
+    Usual,
+
+    /// <summary>Fuses gG.</summary>
+    Fuse,
+
+    /// <summary>Fuses aR.</summary>
+    SemiconductorFuse,
+
+    /// <summary>A moulded-case circuit breaker.</summary>
+    CircuitBreaker,
+
+    /// <summary>A motor-protective circuit breaker.</summary>
+    MotorBreaker,
+}
+
+/// <summary>Proposes the smallest device of the generic series that carries load and start and that the converter lists.</summary>
+internal static class DeviceProposal
+{
+    // A fault may leave a soft starter's thyristors this part of what they stand.
+    private const double ThyristorPu = 0.75;
+
+    /// <summary>The usual device; null where none of the series fits, or something is missing.</summary>
+    public static ProtectiveDevice? Of(FeederStudy feeder, DeviceKind kind = DeviceKind.Usual)
+    {
+        if (!feeder.HasFeeder || feeder.FeederCurrent is not { } current)
+        {
+            return null;
+        }
+
+        var usual = feeder.Code == InstallationCode.Nfpa70 ? DeviceKind.CircuitBreaker
+            : feeder.Model.Starter?.Item is not null && feeder.Point.Devices.Coordination == CoordinationType.Two ? DeviceKind.SemiconductorFuse : DeviceKind.Fuse;
+        return (kind == DeviceKind.Usual ? usual : kind) switch
+        {
+            DeviceKind.Fuse => Fuse(feeder, current.CurrentA),
+            DeviceKind.SemiconductorFuse => Semiconductor(feeder, current.CurrentA),
+            DeviceKind.CircuitBreaker => Breaker(feeder, current.CurrentA),
+            _ => MotorBreaker(feeder, current.CurrentA),
+        };
+    }
+
+    private static ProtectiveDevice.Fuse? Fuse(FeederStudy feeder, double currentA)
+    {
+        var breaking = feeder.Supply.Data.Switchgear.FuseBreakingKa(feeder.Bus.NominalVoltageV);
+        return breaking is null ? null : feeder.Supply.Data.GgFuses.Gates
+            .Where(g => g.RatedA >= currentA && IsListed(feeder, g.RatedA))
+            .Select(g => new ProtectiveDevice.Fuse(g.RatedA, breaking.Value, string.Empty))
+            .FirstOrDefault(f => Passes(feeder, f));
+    }
+
+    private static ProtectiveDevice.SemiconductorFuse? Semiconductor(FeederStudy feeder, double currentA)
+    {
+        var series = feeder.Supply.Data.Switchgear.Semiconductor;
+        var most = feeder.Model.Starter?.Item?.ThyristorA2s is > 0 and { } thyristor ? ThyristorPu * thyristor : double.PositiveInfinity;
+        return series.RatedA.Where(r => r >= currentA).Select(r => new ProtectiveDevice.SemiconductorFuse(r, series.TotalA2sPerA2 * r * r, series.BreakingKa, string.Empty))
+            .FirstOrDefault(f => f.TotalA2s <= most);
+    }
+
+    private static ProtectiveDevice.CircuitBreaker? Breaker(FeederStudy feeder, double currentA)
+    {
+        var (gear, us) = (feeder.Supply.Data.Switchgear, feeder.Code == InstallationCode.Nfpa70);
+        var series = gear.Breakers;
+        if (series.BreakingKa(feeder.Bus.NominalVoltageV) is not { } breaking)
+        {
+            return null;
+        }
+
+        var magnetic = feeder.IsOnLine ? gear.MotorMagneticPu : series.MagneticPu;
+        var ratings = us ? feeder.Supply.Data.UsConductors.StandardA : series.RatedA;
+        var needA = us ? feeder.CodePu * currentA : currentA;
+        return ratings.Where(r => r >= needA && IsListed(feeder, r))
+            .Select(r => new ProtectiveDevice.CircuitBreaker(
+                r, us ? r : Math.Max(series.OverloadFromPu * r, Math.Ceiling(currentA)) is var set && set <= r ? set : r, magnetic, breaking, Given.Of(series.LetThroughA2sPerA * r), string.Empty))
+            .FirstOrDefault(b => Passes(feeder, b));
+    }
+
+    private static ProtectiveDevice.MotorBreaker? MotorBreaker(FeederStudy feeder, double currentA)
+    {
+        var series = feeder.Supply.Data.Switchgear.MotorBreakers;
+        var trip = feeder.Model.Starter?.Trip ?? TripClass.Class10;
+        return series.BreakingKa(feeder.Bus.NominalVoltageV) is not { } breaking ? null : series.RatedA
+            .Where(r => r >= currentA && IsListed(feeder, r))
+            .Select(r => new ProtectiveDevice.MotorBreaker(
+                r, Math.Max(series.OverloadFromPu * r, currentA), trip, series.MagneticPu, breaking, Given.Of(series.LetThroughA2sPerA * r), string.Empty))
+            .FirstOrDefault(m => Passes(feeder, m));
+    }
+
+    // A converter is protected by what its maker lists and nothing else.
+    private static bool IsListed(FeederStudy feeder, double ratedA) => feeder.IsOnLine || feeder.Model.WholeItem is not { } item || ratedA <= item.LargestFuseA;
+
+    private static bool Passes(FeederStudy feeder, ProtectiveDevice device) =>
+        feeder.Start?.Run is not { } run || feeder.GatesOf(device)!.StartMarginPu(run.Moments, feeder.InrushKappa) >= 1;
+}

@@ -1,0 +1,54 @@
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Studies.Supply;
+
+/// <summary>Voltage lost between where an installation begins and one of its buses.</summary>
+internal static class BusDrops
+{
+    /// <summary>Of each bus with a lineup: lost from the transformer or source that feeds it, % of nominal, worst scenario.</summary>
+    public static IReadOnlyDictionary<string, double> Pct(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios) =>
+        plant.Lineups.Select(l => l.BusId).Distinct(StringComparer.Ordinal).ToDictionary(b => b, b => Pct(plant, scenarios, b), StringComparer.Ordinal);
+
+    private static double Pct(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios, string busId)
+    {
+        double worst = 0;
+        foreach (var result in scenarios)
+        {
+            var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
+            var linked = Linked(plant, busId, l => scenario.IsClosed(l.Id, l.NormallyClosed));
+            var voltages = result.Buses.Where(b => linked.Contains(b.BusId)).ToList();
+            if (voltages.FirstOrDefault(b => b.BusId == busId) is { } own)
+            {
+                worst = Math.Max(worst, 100 * (voltages.Max(b => b.VoltagePu) - own.VoltagePu));
+            }
+        }
+
+        return worst;
+    }
+
+    /// <summary>True when a transformer of the plant feeds it, alone or through links.</summary>
+    public static bool IsBehindTransformer(PlantSpecification plant, string busId)
+    {
+        var linked = Linked(plant, busId, _ => true);
+        return plant.Distribution.Transformers.Any(t => linked.Contains(t.ToBusId));
+    }
+
+    private static HashSet<string> Linked(PlantSpecification plant, string busId, Func<Network.BusLink, bool> closed)
+    {
+        var found = new HashSet<string>(StringComparer.Ordinal) { busId };
+        var waiting = new Queue<string>(found);
+        while (waiting.TryDequeue(out var at))
+        {
+            foreach (var link in plant.Distribution.Links.Where(l => (l.FromBusId == at || l.ToBusId == at) && closed(l)))
+            {
+                var other = link.FromBusId == at ? link.ToBusId : link.FromBusId;
+                if (found.Add(other))
+                {
+                    waiting.Enqueue(other);
+                }
+            }
+        }
+
+        return found;
+    }
+}
