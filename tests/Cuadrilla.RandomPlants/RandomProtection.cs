@@ -19,6 +19,7 @@ internal static class RandomProtection
         Distribution = plant.Distribution with
         {
             Buses = [.. plant.Distribution.Buses.Select(b => b with { Earthing = draw.One<EarthingSystem>() })],
+            Transformers = [.. plant.Distribution.Transformers.Select(t => t with { ZeroSequencePu = draw.Chance(40) ? draw.Even(0.05, 3) : Given.Unknown })],
             Links = [.. plant.Distribution.Links.Select(l => l is BusLink.Cable c ? c with { Installation = draw.Chance(30) ? Installation(draw) : null, Device = Device(draw) } : l)],
         },
         Converters = [.. plant.Converters.Select(c => c with { LargestFuseA = draw.Chance(50) ? draw.One([50.0, 200, 630]) : Given.Unknown })],

@@ -90,7 +90,7 @@ internal static class RandomSupply
 
     // Defaults that came after the plants of the first seeds were named.
     private static readonly HashSet<string> Later = new(StringComparer.Ordinal) { "eddy-dry-pct", "eddy-oil-pct", "stray-oil-pct",
-        "cable-drop-public-pct", "cable-drop-own-pct", "cable-drop-start-pct", "dip-to-ride-ms" };
+        "cable-drop-public-pct", "cable-drop-own-pct", "cable-drop-start-pct", "dip-to-ride-ms", "link-low-pu" };
 
     /// <summary>Project values; those that came later are drawn by themselves.</summary>
     public static ValueList<DefaultOverride> Overrides(Draw draw, EngineeringData data, bool later = false) =>

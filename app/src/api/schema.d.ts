@@ -740,6 +740,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/drive-points/{point}/time-current": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getTimeCurrent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/drive-points/{point}/starting": {
         parameters: {
             query?: never;
@@ -828,6 +844,70 @@ export interface paths {
             cookie?: never;
         };
         get: operations["exportDriveListXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/cable-schedule.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportCableScheduleCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/device-schedule.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportDeviceScheduleCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/schedules.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportSchedulesXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/protection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getProtection"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1436,6 +1516,14 @@ export interface components {
             highestVoltagePct: number;
             /** Format: double */
             thdvPct: number;
+            /** Format: double */
+            breakingKa: null | number;
+            /** Format: double */
+            peakKa: null | number;
+            /** Format: double */
+            twoPhaseKa: null | number;
+            /** Format: double */
+            earthKa: null | number;
         };
         /** @enum {unknown} */
         BusEvent: "process" | "emergency-stop" | "mains-loss" | "mains-loss-stop";
@@ -1662,6 +1750,45 @@ export interface components {
              * @enum {string}
              */
             cores: "three-phase" | "with-neutral";
+        };
+        /** @enum {unknown} */
+        CableRole: "plant" | "feeder" | "motor";
+        CableRow: {
+            lineupId: string;
+            drivePointId: string;
+            elementId: string;
+            role: components["schemas"]["CableRole"];
+            tag: string;
+            from: string;
+            to: string;
+            /** Format: int32 */
+            count?: number;
+            /** Format: double */
+            lengthM?: null | number;
+            /** Format: double */
+            sectionMm2?: null | number;
+            /** Format: double */
+            protectiveMm2?: null | number;
+            /** Format: int32 */
+            parallel?: number;
+            kind: string;
+            laid?: string;
+            /** Format: double */
+            designA?: null | number;
+            device?: string;
+            /** Format: double */
+            capacityA?: null | number;
+            /** Format: double */
+            dropPct?: null | number;
+            /** Format: double */
+            largestFaultKa?: null | number;
+            /** Format: double */
+            leastFaultKa?: null | number;
+            /** Format: double */
+            proposedMm2?: null | number;
+            governs?: string;
+            reason?: string;
+            verdict?: components["schemas"]["Verdict"];
         };
         Candidate: {
             itemId: string;
@@ -2060,6 +2187,12 @@ export interface components {
             supply?: string;
             template?: string;
         };
+        CurveTime: {
+            /** Format: double */
+            currentA?: number;
+            /** Format: double */
+            timeS?: number;
+        };
         DcBusDocument: {
             missing: string[];
             members: string[];
@@ -2141,6 +2274,35 @@ export interface components {
         };
         DescriptionRequest: {
             description: string;
+        };
+        /** @enum {unknown} */
+        DeviceKind: "usual" | "fuse" | "semiconductor-fuse" | "circuit-breaker" | "motor-breaker";
+        DeviceRow: {
+            lineupId: string;
+            drivePointId: string;
+            elementId: string;
+            tag: string;
+            place: string;
+            device?: string;
+            /** Format: double */
+            ratedA?: null | number;
+            /** Format: double */
+            settingA?: null | number;
+            /** Format: double */
+            breakingKa?: null | number;
+            /** Format: double */
+            designA?: null | number;
+            /** Format: double */
+            largestFaultKa?: null | number;
+            /** Format: double */
+            peakKa?: null | number;
+            /** Format: double */
+            contactorA?: null | number;
+            contactors?: string;
+            tripClass?: string;
+            coordination?: string;
+            proposed?: string;
+            verdict?: components["schemas"]["Verdict"];
         };
         Distribution: {
             buses: components["schemas"]["Bus"][];
@@ -3955,7 +4117,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -4119,6 +4281,13 @@ export interface components {
             pointIds: string[];
             part: components["schemas"]["SizedPart"];
         };
+        PlantCommandSizeProtection: {
+            /** @enum {string} */
+            kind: "size-protection";
+            pointIds: string[];
+            part: components["schemas"]["ProtectedPart"];
+            device: components["schemas"]["DeviceKind"];
+        };
         PlantCommandSizeResistor: {
             /** @enum {string} */
             kind: "size-resistor";
@@ -4279,6 +4448,13 @@ export interface components {
             state: string;
             stateUtc: null | string;
             stateWho: null | string;
+        };
+        /** @enum {unknown} */
+        ProtectedPart: "cables" | "devices" | "both";
+        ProtectionPlan: {
+            cables: components["schemas"]["CableRow"][];
+            devices: components["schemas"]["DeviceRow"][];
+            missing: string[];
         };
         ProtectiveDevice: components["schemas"]["ProtectiveDeviceNotChosen"] | components["schemas"]["ProtectiveDeviceFuse"] | components["schemas"]["ProtectiveDeviceSemiconductorFuse"] | components["schemas"]["ProtectiveDeviceCircuitBreaker"] | components["schemas"]["ProtectiveDeviceMotorBreaker"];
         ProtectiveDeviceCircuitBreaker: {
@@ -5354,6 +5530,32 @@ export interface components {
             atUtc: string;
             who: string;
         };
+        TimeCurrentCrossing: {
+            name: string;
+            /** Format: double */
+            currentA: number;
+            /** Format: double */
+            timeS: number;
+        };
+        TimeCurrentCurve: {
+            id: string;
+            name: string;
+            kind: components["schemas"]["TimeCurrentKind"];
+            points: components["schemas"]["CurveTime"][];
+        };
+        /** @enum {unknown} */
+        TimeCurrentKind: "load" | "lasts" | "clears" | "bears";
+        TimeCurrentMark: {
+            name: string;
+            /** Format: double */
+            currentA: number;
+        };
+        TimeCurrentPicture: {
+            curves: components["schemas"]["TimeCurrentCurve"][];
+            marks: components["schemas"]["TimeCurrentMark"][];
+            crossings: components["schemas"]["TimeCurrentCrossing"][];
+            isProposed: boolean;
+        };
         TorqueAtSpeed: {
             /** Format: double */
             speedRpm: number;
@@ -5430,6 +5632,11 @@ export interface components {
              * @description Secondary voltage at no load with its tap, of the fed bus's nominal.
              */
             noLoadSecondaryPct?: null | number;
+            /**
+             * Zero-sequence impedance
+             * @description Of its star, in parts of the short-circuit impedance.
+             */
+            zeroSequencePu?: null | number;
         };
         /** @enum {unknown} */
         TransformerCooling: "dry" | "oil";
@@ -9686,6 +9893,74 @@ export interface operations {
             };
         };
     };
+    getTimeCurrent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimeCurrentPicture"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
     getStarting: {
         parameters: {
             query?: never;
@@ -10045,6 +10320,274 @@ export interface operations {
                 };
                 content: {
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    exportCableScheduleCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    exportDeviceScheduleCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    exportSchedulesXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getProtection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProtectionPlan"];
                 };
             };
             /** @description Unauthorized */

@@ -3426,6 +3426,16 @@ export const fields = {
       max: 120,
       optional: true,
     },
+    zeroSequencePu: {
+      name: "Zero-sequence impedance",
+      help: "Of its star, in parts of the short-circuit impedance.",
+      kind: "number",
+      unit: "× uk",
+      min: 0.02,
+      max: 20,
+      optional: true,
+      whenOpen: "1 for Dyn, else not known",
+    },
   },
   VanePoint: {
     flowPu: {

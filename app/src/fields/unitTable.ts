@@ -7,6 +7,7 @@ export const unitTable = [
   { kept: "A", accepts: { A: 1, kA: 1000, mA: 0.001 } },
   { kept: "Ω", accepts: { Ω: 1, ohm: 1, kohm: 1000, mohm: 0.001 } },
   { kept: "kA", accepts: { kA: 1, A: 0.001 } },
+  { kept: "A²s", accepts: { "A²s": 1, A2s: 1, "kA²s": 1000, kA2s: 1000, "MA²s": 1000000 } },
   { kept: "kvar", accepts: { kvar: 1, var: 0.001, Mvar: 1000 } },
   { kept: "mm", us: "in", accepts: { mm: 1, cm: 10, m: 1000, in: 25.4, inch: 25.4, '"': 25.4, ft: 304.8 } },
   { kept: "Hz", accepts: { Hz: 1 } },

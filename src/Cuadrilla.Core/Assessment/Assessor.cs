@@ -132,6 +132,7 @@ public sealed partial class Assessor : IPlantStudies
             demand is null ? null : data.PccLimits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV))
         {
             Voltages = supply.Voltages,
+            ShortCircuits = supply.ShortCircuits,
             Faults = [.. faults, .. checks.Select(c => c.Fault).OfType<Fault>()],
         };
     }
@@ -183,15 +184,6 @@ public sealed partial class Assessor : IPlantStudies
 
         checks.AddRange(Judging.All("cable.capacity", model.Id, BoardRow.Cable, "Cables and protection", () => ProtectionChecks.Of(Feeder(model, supply, bus))));
         return checks.Select(c => c.Doubted(supply.Faults));
-    }
-
-    // Its start counts where it reaches its speed; while something is missing there is none.
-    private FeederStudy Feeder(DrivePointModel model, SupplyContext supply, Bus bus)
-    {
-        var start = model is DriveOnLine line && !StartStudy.Missing(model).Any() && StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus) is { } place
-            ? starts.Get(new StartKey(line.Input, place))
-            : null;
-        return new FeederStudy(model, bus, supply, start);
     }
 
     private (ScenarioResult? Result, Fault? Fault) Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<CompleteDrive> complete)

@@ -126,8 +126,8 @@ public static class CurrentCapacity
             return null;
         }
 
-        // A section between two of the table carries what the smaller one does.
-        return tables.Rows.LastOrDefault(r => r.SectionMm2 <= sectionMm2) is { } row && tables.CapacityA(row, laid.Insulation, laid.Method, material) is { } tabulatedA
+        // A section between two of the table, or beyond its end, carries what the smaller one does.
+        return tables.Rows.Where(r => r.SectionMm2 <= sectionMm2).Select(r => tables.CapacityA(r, laid.Insulation, laid.Method, material)).LastOrDefault(a => a is not null) is { } tabulatedA
             ? parallel * tabulatedA * TemperatureFactor(laid.Insulation, ambientC) * tables.GroupFactor(laid.Grouping, circuits) * HarmonicFactor(thirdHarmonicPct)
             : null;
     }

@@ -33,4 +33,8 @@ public sealed record LinkDefaults
     /// <summary>Link voltage at which a chopper works where its maker states none, V.</summary>
     /// <param name="lineV">Voltage it is made for, V.</param>
     public double ChopperV(double lineV) => ChopperPu * 400 * VoltageClass.LinkPu(lineV);
+
+    /// <summary>Link voltage at which a converter trips for want of voltage, of its rest.</summary>
+    [Default("link-low-pu")]
+    public double LinkLowPu { get; init; }
 }

@@ -21,8 +21,10 @@ public static class CheckWeights
 {
     private static readonly string[] Dangers =
     [
-        "brake.", "share.unit-lost", "converter.short-circuit-rating", "lineup.short-circuit-rating", "supply.fault-level", "motor.explosion-protection", "lineup.emergency-stop",
-        "converter.altitude", "group.motor-protection",
+        "brake.", "share.unit-lost", "converter.short-circuit-rating", "lineup.short-circuit-rating", "supply.fault-level", "motor.explosion-protection",
+        "lineup.emergency-stop",
+        "converter.altitude", "group.motor-protection", "cable.capacity", "cable.short-circuit", "cable.disconnection", "cable.protective-conductor", "protection.device",
+        "protection.breaking-capacity", "protection.stall",
     ];
 
     private static readonly string[] Codes = ["harmonics.pcc-", "harmonics.plant-voltage", "harmonics.equipment", "harmonics.terminal-thdi", "energy.system-class", "supply.unbalance"];

@@ -33,6 +33,9 @@ public abstract class DeviceGates
     /// <summary>True when it protects against overload too.</summary>
     public virtual bool ClearsOverload => true;
 
+    /// <summary>Current from which it may clear at once, A; infinite where its time only falls with the current.</summary>
+    public virtual double InstantFromA => double.PositiveInfinity;
+
     /// <summary>Current that it surely clears within a time up to 5 s, A; null where nothing is known of that.</summary>
     public abstract double? TripA(double timeS);
 
@@ -147,6 +150,8 @@ internal sealed class BreakerGates(
 
     /// <summary>Short-circuit release as set, A.</summary>
     public double MagneticA => RatedA * magneticPu;
+
+    public override double InstantFromA => MagneticA * (1 - series.MagneticTolerancePu);
 
     public override double ConventionalPu => 1.45;
 

@@ -43,6 +43,10 @@ public sealed record SupplyDocument(
 /// <param name="LowestVoltageScenario">Where it is.</param>
 /// <param name="HighestVoltagePct">Highest one, source high and least load, % of nominal.</param>
 /// <param name="ThdvPct">Largest distortion from the plant's own currents, %.</param>
+/// <param name="BreakingKa">Largest fault current for breaking and withstand, motors with it, kA.</param>
+/// <param name="PeakKa">Its peak, kA.</param>
+/// <param name="TwoPhaseKa">Least fault current of two phases, for disconnection, kA.</param>
+/// <param name="EarthKa">Least fault current to earth, kA; absent where the zero sequence is not known.</param>
 public sealed record BusDocument(
     string BusId,
     double? LargestFaultKa,
@@ -54,7 +58,11 @@ public sealed record BusDocument(
     double LowestVoltagePct,
     string LowestVoltageScenario,
     double HighestVoltagePct,
-    double ThdvPct)
+    double ThdvPct,
+    double? BreakingKa,
+    double? PeakKa,
+    double? TwoPhaseKa,
+    double? EarthKa)
 {
     internal static BusDocument? Of(string busId, PlantAssessment assessment)
     {
@@ -68,6 +76,7 @@ public sealed record BusDocument(
         var least = cases.MinBy(c => c.Bus.LeastFaultA);
         var low = cases.MinBy(c => c.Bus.VoltagePu);
         var impedance = least.Scenario.Network.ImpedanceOhm(busId);
+        var fault = assessment.ShortCircuits.GetValueOrDefault(busId);
         var range = assessment.Voltages.GetValueOrDefault(busId);
         return new BusDocument(
             busId,
@@ -80,10 +89,14 @@ public sealed record BusDocument(
             range?.LowestPct ?? 100 * low.Bus.VoltagePu,
             range?.LowestScenario ?? low.Scenario.ScenarioName,
             range?.HighestPct ?? 100 * low.Bus.VoltagePu,
-            cases.Max(c => c.Bus.ThdvPct));
+            cases.Max(c => c.Bus.ThdvPct),
+            Kilo(fault?.LargestA),
+            Kilo(fault?.PeakA),
+            Kilo(fault?.PhaseToPhaseA),
+            Kilo(fault?.ToEarthA));
     }
 
-    private static double? Kilo(double currentA) => double.IsFinite(currentA) ? currentA / 1e3 : null;
+    private static double? Kilo(double? currentA) => currentA is { } ampere && double.IsFinite(ampere) ? ampere / 1e3 : null;
 }
 
 /// <summary>A transformer in the scenario that loads it most.</summary>

@@ -1,7 +1,4 @@
 using System.Globalization;
-using System.Text;
-using CsvHelper;
-using CsvHelper.Configuration;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
@@ -11,7 +8,6 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Documents.Units;
-using MiniExcelLibs;
 
 namespace Cuadrilla.Documents.Lists;
 
@@ -19,40 +15,11 @@ namespace Cuadrilla.Documents.Lists;
 public static class DriveList
 {
     /// <summary>The list as CSV: UTF-8 with byte-order mark, comma, decimal point.</summary>
-    public static byte[] Csv(PlantSpecification plant, PlantAssessment assessment, EngineeringData data)
-    {
-        var rows = Rows(plant, assessment, data);
-        using var memory = new MemoryStream();
-        using (var writer = new StreamWriter(memory, new UTF8Encoding(encoderShouldEmitUTF8Identifier: true)))
-        using (var csv = new CsvWriter(writer, new CsvConfiguration(CultureInfo.InvariantCulture)))
-        {
-            foreach (var heading in rows[0].Keys)
-            {
-                csv.WriteField(heading);
-            }
-
-            csv.NextRecord();
-            foreach (var row in rows)
-            {
-                foreach (var value in row.Values)
-                {
-                    csv.WriteField(value is double number ? number.ToString("0.####", CultureInfo.InvariantCulture) : value);
-                }
-
-                csv.NextRecord();
-            }
-        }
-
-        return memory.ToArray();
-    }
+    public static byte[] Csv(PlantSpecification plant, PlantAssessment assessment, EngineeringData data) => TableFiles.Csv(Rows(plant, assessment, data));
 
     /// <summary>The list as a workbook with one sheet.</summary>
-    public static byte[] Xlsx(PlantSpecification plant, PlantAssessment assessment, EngineeringData data)
-    {
-        using var memory = new MemoryStream();
-        memory.SaveAs(Rows(plant, assessment, data), sheetName: "Drives");
-        return memory.ToArray();
-    }
+    public static byte[] Xlsx(PlantSpecification plant, PlantAssessment assessment, EngineeringData data) =>
+        TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Drives"] = Rows(plant, assessment, data) });
 
     private static string StarterName(DrivePoint point, EngineeringData data) =>
         StarterAtSite.Of(point.Converter, data) is { } starter ? starter.Name : "not chosen";
@@ -120,21 +87,13 @@ public static class DriveList
             }
         }
 
-        // Every text, whoever wrote it: tags, names, motors and converters of the engineer's own.
-        foreach (var row in rows)
-        {
-            foreach (var (key, value) in row.ToList())
-            {
-                row[key] = value is string text ? Guarded(text) : value;
-            }
-        }
-
         if (rows.Count == 0)
         {
             rows.Add(new Dictionary<string, object?> { ["Lineup"] = null, ["Tag"] = null, ["Name"] = "no drive points" });
         }
 
-        return rows;
+        // Every text, whoever wrote it: tags, names, motors and converters of the engineer's own.
+        return [.. rows.Select(TableFiles.Guarded)];
     }
 
     private static double? Plain(Given value) => value.IsKnown ? value.Value : null;

@@ -109,6 +109,7 @@ public static class ProjectJson
             (typeof(ChooseMotor), "choose-motor"),
             (typeof(ChooseConverter), "choose-converter"),
             (typeof(SizeBest), "size-best"),
+            (typeof(SizeProtection), "size-protection"),
             (typeof(AddElement), "add-element"),
             (typeof(Mitigate), "mitigate"),
             (typeof(TakeDriveList), "take-drive-list"),

@@ -2,6 +2,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Candidates;
 using Cuadrilla.Core.Studies.Drives;
+using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Bench;
@@ -28,6 +29,11 @@ internal static class BenchEndpoints
         group.MapGet("/drive-points/{point}/technologies", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
             .WithName("compareTechnologies").Produces<IReadOnlyList<TechnologyRow>>();
+        group.MapGet("/drive-points/{point}/time-current", (string id, string point, ProjectReader reader, Assessor assessor) =>
+                OnPoint(id, point, reader, (plant, found) => assessor.TimeCurrent(plant, found) is { } picture
+                    ? Results.Ok(picture)
+                    : Results.Ok(new TimeCurrentPicture([], [], [], false))))
+            .WithName("getTimeCurrent").Produces<TimeCurrentPicture>();
         group.MapGet("/drive-points/{point}/starting", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) =>
                 {

@@ -2,7 +2,9 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
 using Cuadrilla.Documents.Lists;
+using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Documents.Schedules;
 using Cuadrilla.Documents.Sheets;
 using Cuadrilla.Web.Http;
 
@@ -25,6 +27,17 @@ internal static class ExportEndpoints
         group.MapGet("/drive-list.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
                 DriveList.Xlsx(plant, assessor.Run(plant), reader.Data), Spreadsheet, FileName(plant.Name) + "-drives.xlsx")))
             .WithName("exportDriveListXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
+        group.MapGet("/cable-schedule.csv", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
+                Schedules.CablesCsv(plant, assessor.Protection(plant)), "text/csv", FileName(plant.Name) + "-cables.csv")))
+            .WithName("exportCableScheduleCsv").Produces<Stream>(StatusCodes.Status200OK, "text/csv");
+        group.MapGet("/device-schedule.csv", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
+                Schedules.DevicesCsv(assessor.Protection(plant)), "text/csv", FileName(plant.Name) + "-devices.csv")))
+            .WithName("exportDeviceScheduleCsv").Produces<Stream>(StatusCodes.Status200OK, "text/csv");
+        group.MapGet("/schedules.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
+                Schedules.Xlsx(plant, assessor.Protection(plant)), Spreadsheet, FileName(plant.Name) + "-schedules.xlsx")))
+            .WithName("exportSchedulesXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
+        group.MapGet("/protection", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.Ok(assessor.Protection(plant))))
+            .WithName("getProtection").Produces<ProtectionPlan>();
         group.MapGet("/lineups/{lineup}/sheet", (string id, string lineup, ProjectStore store, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
                 OnPlant(id, reader, plant => Sheet(plant, Revision(store, id), lineup, assessor, clock, sheet => Results.Ok(sheet))))
             .WithName("getSheet").Produces<LineupSheet>();

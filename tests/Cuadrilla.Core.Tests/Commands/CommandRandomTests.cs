@@ -6,6 +6,7 @@ using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.Mitigation;
 using Cuadrilla.Documents.Projects;
@@ -42,6 +43,7 @@ public sealed class CommandRandomTests
         (ids, plant) => new UseTransformerSize(plant.Distribution.Transformers is [var t, ..] ? t.Id : "none", "eu", ids.Length % 2 == 0 ? null : 1000),
         (ids, _) => new ChooseMotor(ids, Data.Motors.Keys.First(), "in store"),
         (ids, _) => new ChooseConverter(ids, Data.Converters.Keys.First(), "in store"),
+        (ids, _) => new SizeProtection(ids, (ProtectedPart)(ids.Length % 3), (DeviceKind)(ids[0].Length % 5)),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),
         (_, plant) => new CompareSingleDrives(Bus(plant)),
         (_, plant) => new DissolveDcBus(Bus(plant)),

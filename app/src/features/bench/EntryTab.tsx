@@ -11,6 +11,8 @@ import { StarterEntry } from "../starting/StarterEntry";
 import { feedNames } from "../starting/feeds";
 import { useProject } from "../../project/ProjectContext";
 import { useItems } from "../../project/useCatalogue";
+import { DeviceEntry } from "../protection/DeviceEntry";
+import { InstallationEntry } from "../protection/InstallationEntry";
 import { LoadEntry } from "./LoadEntry";
 import { SkipBandEntry } from "./SkipBandEntry";
 import { usePointEdit, type PointEdit } from "./usePointEdit";
@@ -56,7 +58,12 @@ export function EntryTab({
           <LoadEntry point={point} edit={loads} editKind={all} />
         </>
       )}
-      {row === "supply" && <FeederEntry point={point} edit={all} />}
+      {row === "supply" && (
+        <>
+          <FeederEntry point={point} edit={all} />
+          {point.converter.kind !== "of-group" && <DeviceEntry point={point} columns={columns} edit={all} />}
+        </>
+      )}
       {row === "cable" && <CableEntry point={point} edit={all} />}
       {row === "motor" && (
         <>
@@ -75,6 +82,7 @@ interface Props {
 }
 
 function FeederEntry({ point, edit }: Props) {
+  const { project } = useProject();
   const { feeder } = point;
   return (
     <>
@@ -97,7 +105,18 @@ function FeederEntry({ point, edit }: Props) {
           <Entries
             of={fields.FeederByCable}
             value={feeder}
-            keys={["lengthM", "crossSectionMm2", "parallelRuns", "material"]}
+            keys={["lengthM", "crossSectionMm2", "parallelRuns", "material", "protectiveMm2"]}
+            change={(part, what) => edit(`feeder ${what}`, withFeeder(part))}
+          />
+          <InstallationEntry
+            own={feeder.installation}
+            plant={project.specification.cables}
+            onChange={(installation, what) => edit(`feeder ${what}`, withFeeder({ installation }))}
+          />
+          <Entries
+            of={fields.FeederByCable}
+            value={feeder}
+            keys={["reason"]}
             change={(part, what) => edit(`feeder ${what}`, withFeeder(part))}
           />
         </>
@@ -114,6 +133,7 @@ function withFeeder(change: Partial<ByCable>) {
 }
 
 function CableEntry({ point, edit }: Props) {
+  const { project } = useProject();
   const { cable } = point;
   const withCable = (change: Partial<DrivePoint["cable"]>) => (p: DrivePoint) => ({
     ...p,
@@ -124,7 +144,18 @@ function CableEntry({ point, edit }: Props) {
       <Entries
         of={fields.MotorCable}
         value={cable}
-        keys={["lengthM", "crossSectionMm2", "parallelRuns", "material", "screened"]}
+        keys={["lengthM", "crossSectionMm2", "parallelRuns", "material", "screened", "protectiveMm2"]}
+        change={(part, what) => edit(`cable ${what}`, withCable(part))}
+      />
+      <InstallationEntry
+        own={cable.installation}
+        plant={project.specification.cables}
+        onChange={(installation, what) => edit(`cable ${what}`, withCable({ installation }))}
+      />
+      <Entries
+        of={fields.MotorCable}
+        value={cable}
+        keys={["reason"]}
         change={(part, what) => edit(`cable ${what}`, withCable(part))}
       />
     </>

@@ -1,6 +1,7 @@
 import type { ConverterItem, DrivePoint, DrivePointFigures, MotorItem } from "../../api/client";
 import { n, withUnit } from "../../lib/format";
 import type { Units } from "../../fields/useUnits";
+import { deviceText } from "../protection/devices";
 import type { Row } from "./selection";
 
 /** Two short lines for a cell. */
@@ -41,11 +42,12 @@ export function cellText(
 }
 
 function supply(
-  { feeder, converter: choice }: DrivePoint,
+  point: DrivePoint,
   figures: DrivePointFigures | undefined,
   { converters }: Items,
   units: Units,
 ): CellText {
+  const { feeder, converter: choice } = point;
   if (choice.kind === "catalogue" && converters.get(choice.itemId)?.family === "inverter-module") {
     return { choice: "on the DC bus", detail: withUnit(figures?.linePowerKw, "kW") };
   }
@@ -62,6 +64,15 @@ function supply(
     feeder.kind === "on-busbar"
       ? "on the busbar"
       : run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM, units);
+  const device = deviceText(point.devices?.device);
+  if (device && figures?.lineCurrentA != null) {
+    const thdi = figures.thdiPct === null ? "on the line" : `THDi ${n(figures.thdiPct, 2)} %`;
+    return {
+      choice: laid,
+      detail: `${n(figures.lineCurrentA)} A · ${device}`,
+      more: `${thdi}${figures.linePhase ? `, phase ${figures.linePhase}, the most loaded` : ""}`,
+    };
+  }
   return figures?.linePhase
     ? { choice: laid, detail: line, more: `both of phase ${figures.linePhase}, the most loaded` }
     : { choice: laid, detail: line };

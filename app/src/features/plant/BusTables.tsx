@@ -54,11 +54,35 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
         ]),
         { heading: "hangs here", cell: (b) => <span className="text-soft">{roles(b)}</span> },
         {
-          heading: "Isc largest / least",
+          heading: "Isc plain, largest / least",
           cell: (b) => (
             <span className="flex items-center gap-1.5 font-mono whitespace-nowrap">
               <ElementMark id="supply.fault-level" element={b.id} onReason={onReason} />
               {fault(b)}
+            </span>
+          ),
+        },
+        {
+          heading: "breaking / peak",
+          cell: (b) => (
+            <span
+              className="font-mono whitespace-nowrap"
+              title="Largest by IEC 60909-0, motors and voltage factor with it: for breaking and withstand; its peak i_p"
+            >
+              {of(b)?.breakingKa == null ? "–" : `${n(of(b)?.breakingKa, 3)} / ${n(of(b)?.peakKa, 3)} kA`}
+            </span>
+          ),
+        },
+        {
+          heading: "two phases / to earth, least",
+          cell: (b) => (
+            <span
+              className="font-mono whitespace-nowrap"
+              title="Least by IEC 60909-0, conductors hot: for disconnection"
+            >
+              {of(b)?.twoPhaseKa == null
+                ? "–"
+                : `${n(of(b)?.twoPhaseKa, 3)} / ${of(b)?.earthKa == null ? "not known" : n(of(b)?.earthKa, 3)} kA`}
             </span>
           ),
         },

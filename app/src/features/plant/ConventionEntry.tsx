@@ -2,6 +2,7 @@ import { ChoiceField } from "../../components/Fields";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
+import { InstallationEntry } from "../protection/InstallationEntry";
 import { useCatalogue } from "../../project/useCatalogue";
 
 const keys: ReadonlySet<string> = new Set(["least-motor-ie", "least-motor-ie-75-200-kw"]);
@@ -33,6 +34,11 @@ export function ConventionEntry() {
         value={conventions}
         keys={["installation"]}
         change={(part) => edit("Installation code", (x) => ({ ...x, conventions: { ...conventions, ...part } }))}
+      />
+      <InstallationEntry
+        isPlant
+        own={project.specification.cables}
+        onChange={(cables, what) => edit(`Cables of the plant: ${what}`, (x) => ({ ...x, cables }))}
       />
       <ChoiceField
         label="Law on motors"

@@ -6,10 +6,11 @@ import { useUnits } from "../../fields/useUnits";
 import { fieldColumns, shown, useBusColumns } from "./columns";
 import { ElementMark } from "./ElementMark";
 import { ElementTable } from "./ElementTable";
+import { LinkProtection } from "./LinkProtection";
 import { useElements } from "./useElements";
 
 /** Cables and couplers between buses. */
-export function LinkTable() {
+export function LinkTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
   const { elements, change, add, remove } = useElements("links");
   const units = useUnits();
   const ends = useBusColumns<BusLink>(change, [
@@ -37,6 +38,18 @@ export function LinkTable() {
           ["metal", "material"],
           ["laying", "laying"],
         ]),
+        {
+          heading: "device",
+          cell: (l) =>
+            l.kind === "cable" ? (
+              <span className="flex items-center gap-1.5">
+                <ElementMark id="cable.capacity" element={l.id} onReason={onReason} />
+                <LinkProtection cable={l} change={(part) => change(l, part)} />
+              </span>
+            ) : (
+              <span className="text-soft">–</span>
+            ),
+        },
       ]}
     />
   );

@@ -83,7 +83,7 @@ export function PlantPage({
       </div>
       <BusTable onReason={onReason} />
       <TransformerTable onReason={onReason} />
-      <LinkTable />
+      <LinkTable onReason={onReason} />
       <BankTable />
       <ActiveFilterTable onReason={onReason} />
       <LoadTable onReason={onReason} />

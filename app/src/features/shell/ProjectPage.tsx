@@ -34,6 +34,9 @@ const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/H
 const EnergyPage = lazy(async () => ({ default: (await import("../energy/EnergyPage")).EnergyPage }));
 const FieldPage = lazy(async () => ({ default: (await import("../field/FieldPage")).FieldPage }));
 const ListPage = lazy(async () => ({ default: (await import("../list/ListPage")).ListPage }));
+const SchedulesPage = lazy(async () => ({
+  default: (await import("../protection/SchedulesPage")).SchedulesPage,
+}));
 const SheetsPage = lazy(async () => ({ default: (await import("../sheets/SheetsPage")).SheetsPage }));
 const HistoryPage = lazy(async () => ({ default: (await import("../history/HistoryPage")).HistoryPage }));
 
@@ -236,6 +239,9 @@ const Workplace = memo(function Workplace() {
               {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
               {view === "field" && <FieldPage selection={selection} onSelect={setWanted} onCell={toCell} />}
               {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
+              {view === "schedules" && (
+                <SchedulesPage onCell={(point, row) => toCell({ point, row, columns: [point] })} />
+              )}
               {view === "sheets" && <SheetsPage />}
               {view === "history" && <HistoryPage />}
             </Suspense>

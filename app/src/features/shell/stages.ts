@@ -3,7 +3,7 @@ import { worst } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 
 /** What stands in the middle. */
-export type View = "board" | "plant" | "list" | "field" | "harmonics" | "energy" | "sheets" | "history";
+export type View = "board" | "plant" | "list" | "field" | "harmonics" | "energy" | "schedules" | "sheets" | "history";
 
 /** A stage of the work: either a page of its own or a band of the board. */
 export interface Stage {
@@ -35,11 +35,12 @@ export const stages: readonly Stage[] = [
     row: "converter",
     owns: begins("converter", "starter", "lineup", "group", "share", "brake", "follower", "parallel"),
   },
-  { key: "5", name: "Cables", view: "board", row: "cable", owns: begins("cable") },
+  { key: "5", name: "Cables", view: "board", row: "cable", owns: begins("cable", "protection", "contactor") },
   { key: "6", name: "Harmonics", view: "harmonics", owns: begins("harmonics") },
   { key: "9", name: "Energy", view: "energy", owns: begins("energy") },
   { key: "0", name: "Field", view: "field", owns: nothing },
   { key: "L", name: "List", view: "list", owns: nothing, isLower: true },
+  { key: "W", name: "Schedules", view: "schedules", owns: nothing, isLower: true },
   { key: "S", name: "Sheets", view: "sheets", owns: nothing, isLower: true },
   { key: "H", name: "History", view: "history", owns: nothing, isLower: true },
 ];

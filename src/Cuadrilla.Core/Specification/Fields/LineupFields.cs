@@ -24,14 +24,14 @@ internal static class LineupFields
         For<Feeder.ByCable>(
             Number(nameof(Feeder.ByCable.LengthM), "Length", 0, 2000, "m", "From the busbar to the converter."),
             Number(nameof(Feeder.ByCable.CrossSectionMm2), "Cross-section", 0.5, 630, "mm²", "Cross-section of a conductor of the feeder."),
-            Number(nameof(Feeder.ByCable.ProtectiveMm2), "Protective conductor", 0.5, 630, "mm²", "Cross-section of the feeder’s protective conductor.", open: "by the phases, IEC 60364-5-54"),
+            Number(nameof(Feeder.ByCable.ProtectiveMm2), "Protective conductor", 0.5, 630, "mm²", "Cross-section of the feeder’s protective conductor.", open: "by rule"),
             Words(nameof(Feeder.ByCable.Reason), "Reason for this section", 0, 300, "Why this section where it is not the proposed one."),
             Number(nameof(Feeder.ByCable.ParallelRuns), "Cables in parallel", 1, 12, string.Empty, "Equal feeder cables side by side."),
             Choice(nameof(Feeder.ByCable.Material), "Conductor", "Metal of the feeder’s conductors.", (ConductorMaterial.Copper, "copper"), (ConductorMaterial.Aluminium, "aluminium"))),
         For<MotorCable>(
             Number(nameof(MotorCable.LengthM), "Length", 0, 2000, "m", "From the converter to the motor."),
             Number(nameof(MotorCable.CrossSectionMm2), "Cross-section", 0.5, 630, "mm²", "Cross-section of a conductor of the motor cable."),
-            Number(nameof(MotorCable.ProtectiveMm2), "Protective conductor", 0.5, 630, "mm²", "Cross-section of the motor cable’s protective conductor.", open: "by the phases, IEC 60364-5-54"),
+            Number(nameof(MotorCable.ProtectiveMm2), "Protective conductor", 0.5, 630, "mm²", "Cross-section of the motor cable’s protective conductor.", open: "by rule"),
             Words(nameof(MotorCable.Reason), "Reason for this section", 0, 300, "Why this section where it is not the proposed one."),
             Number(nameof(MotorCable.ParallelRuns), "Cables in parallel", 1, 12, string.Empty, "Equal motor cables side by side."),
             Choice(nameof(MotorCable.Material), "Conductor", "Metal of the motor cable’s conductors.", (ConductorMaterial.Copper, "copper"), (ConductorMaterial.Aluminium, "aluminium")),

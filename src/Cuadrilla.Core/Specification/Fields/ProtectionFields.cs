@@ -23,7 +23,7 @@ internal static class ProtectionFields
         For<SwitchingDevices>(
             Number(nameof(SwitchingDevices.ContactorA), "Contactor", 1, 3000, "A", "Rated operational current of the contactor in the category of its duty: AC-3 across the line, AC-1 ahead of a converter.", open: "none stated"),
             Choice(nameof(SwitchingDevices.Coordination), "Coordination", "What a fault may do to the starter (IEC 60947-4-1).",
-                (CoordinationType.One, "type 1: may have to be replaced"), (CoordinationType.Two, "type 2: fit for further service"))),
+                (CoordinationType.One, "type 1, replaced after it"), (CoordinationType.Two, "type 2, stays fit"))),
         For<ProtectiveDevice.Fuse>(
             Rated(nameof(ProtectiveDevice.Fuse.RatedA)), Breaking(nameof(ProtectiveDevice.Fuse.BreakingKa)), Why(nameof(ProtectiveDevice.Fuse.Reason))),
         For<ProtectiveDevice.SemiconductorFuse>(

@@ -53,6 +53,7 @@ internal static class SupplyFields
             Number(nameof(Transformer.LoadLossKw), "Load loss", 0, 25_000, "kW", "Loss in the windings at rated current; not above what uk allows."),
             Number(nameof(Transformer.NoLoadLossKw), "No-load loss", 0, 5000, "kW", "Loss in the core; not above 5 % of the rating."),
             Number(nameof(Transformer.NoLoadSecondaryPct), "No-load voltage", 80, 120, "%", "Secondary voltage at no load with its tap, of the fed bus's nominal."),
+            Number(nameof(Transformer.ZeroSequencePu), "Zero-sequence impedance", 0.02, 20, "× uk", "Of its star, in parts of the short-circuit impedance.", open: "1 for Dyn, else not known"),
             Number(nameof(Transformer.EddyLossPu), "Eddy-loss share", 0, 0.5, "pu", "Winding eddy loss over the resistive loss at rated current, P_EC-R.", shown: "%", open: "assumed"),
             Number(nameof(Transformer.OtherStrayLossPu), "Other stray loss", 0, 0.5, "pu", "Other stray loss over the resistive loss at rated current, P_OSL-R.", shown: "%", open: "assumed"),
             Choice(nameof(Transformer.VectorGroup), "Vector group", "Connection of the windings and clock number (IEC 60076-1).",

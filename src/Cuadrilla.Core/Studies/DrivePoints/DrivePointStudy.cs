@@ -38,6 +38,8 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
             Judging.One(SystemClassCheck.Id, model.Id, BoardRow.Converter, SystemClassCheck.Title, () => SystemClassCheck.Of(model)),
             .. Judging.All("parallel.rating", model.Id, BoardRow.Converter, "Parallel modules", () => ParallelCheck.Of(model)),
             .. Judging.All("motor.inertia-ratio", model.Id, BoardRow.Motor, "Inertia of load over motor", () => InertiaRatioCheck.Of(model)),
+            .. Judging.All("gear.service-factor", model.Id, BoardRow.Load, "Gearbox", () => GearCheck.Of(model)),
+            .. Judging.All("supply.ride-through", model.Id, BoardRow.Converter, "Dip of the supply", () => RideThroughCheck.Of(model)),
             .. Judging.All("brake.sequence", model.Id, BoardRow.Motor, "Brake sequence", () => BrakeChecks.Of(model)),
         ];
         return new DrivePointStudy(model, checks, alternatives);

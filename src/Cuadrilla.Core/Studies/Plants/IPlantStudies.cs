@@ -2,6 +2,7 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Protection;
 
 namespace Cuadrilla.Core.Studies.Plants;
 
@@ -25,4 +26,14 @@ public interface IPlantStudies
 
     /// <summary>A common DC bus of a plant; null where there is none of that key.</summary>
     DcBusModel? DcBus(PlantSpecification plant, string busId);
+
+    /// <summary>Cables and devices of a plant, as they are and as they are proposed.</summary>
+    ProtectionPlan Protection(PlantSpecification plant);
+
+    /// <summary>Device and sections that are proposed for a drive point.</summary>
+    /// <param name="plant">The plant.</param>
+    /// <param name="point">One of its drive points.</param>
+    /// <param name="kind">Kind of device.</param>
+    /// <param name="keepsDevice">True to size the cables for the device that is chosen, where one is.</param>
+    PointProposal ProposalFor(PlantSpecification plant, DrivePoint point, DeviceKind kind, bool keepsDevice);
 }

@@ -23,6 +23,9 @@ public sealed record PlantAssessment(
     /// <summary>Steady voltage of each live bus over all scenarios.</summary>
     public IReadOnlyDictionary<string, BusVoltageRange> Voltages { get; init; } = new Dictionary<string, BusVoltageRange>();
 
+    /// <summary>Fault currents of each live bus over all scenarios.</summary>
+    public IReadOnlyDictionary<string, BusShortCircuit> ShortCircuits { get; init; } = new Dictionary<string, BusShortCircuit>();
+
     /// <summary>What threw while it was made; each cost a check, a drive or a scenario, none of them counts as holding.</summary>
     public IReadOnlyList<Fault> Faults { get; init; } = [];
 

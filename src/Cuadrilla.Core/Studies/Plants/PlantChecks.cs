@@ -5,6 +5,7 @@ using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Followers;
 using Cuadrilla.Core.Studies.Groups;
+using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Shafts;
 using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Core.Studies.Supply;
@@ -26,6 +27,7 @@ internal static class PlantChecks
             .. Family("supply.feed", "Feed in every scenario", () => [FeedCheck.Of(supply)]),
             .. Family("supply.transformer-loading", "Loading of transformers", () => TransformerChecks.Of(supply, missing)),
             .. Family("supply.fault-level", "Fault level of buses", () => FaultLevelChecks.OfBuses(supply)),
+            .. Family("cable.capacity", "Plant cables", () => PlantCableChecks.Of(supply)),
             .. Family("supply.start-dip", "Dip when motors start", () => StartDipChecks.Of(supply)),
             .. Family("supply.neutral", "Neutral of single-phase groups", () => NeutralChecks.Of(supply)),
             .. Family("harmonics.pcc-tdd", "TDD at the PCC", () => PccChecks.Of(supply, missing)),

@@ -12,7 +12,13 @@ namespace Cuadrilla.Core.Studies.Protection;
 /// </summary>
 internal static class CableChecks
 {
-    private const string NotLaid = "how the cable is laid: insulation, method and grouping, at the cable or once in Project settings";
+    // Tables and standard ratings hold their margin themselves; lengths and voltages are what the site makes of them.
+    private static readonly string[] KeepsMargin = ["cable.voltage-drop", "cable.disconnection"];
+
+    /// <summary>Tells the checks of a feeder from those of the motor cable behind it.</summary>
+    public const string FeederElement = "feeder";
+
+    public const string NotLaid = "how the cable is laid: insulation, method and grouping, at the cable or once in Project settings";
     private const string Capacity = "IEC 60364-5-52, tables B.52; IEC 60364-4-43";
     private const string Us = "NFPA 70, 310.16 at 75 °C, 430.22, 430.122 (verify)";
 
@@ -20,10 +26,11 @@ internal static class CableChecks
     {
         if (feeder.HasFeeder && feeder.Point.Feeder is Feeder.ByCable cable)
         {
-            var subject = new Subject(feeder, BoardRow.Supply, "feeder", cable.CrossSectionMm2, cable.LengthM, feeder.FeederCurrent, feeder.FeederMissing, feeder.Laid(cable.Installation), feeder.FeederTask);
+            var subject = new Subject(
+                feeder, BoardRow.Supply, "feeder", cable.CrossSectionMm2, cable.LengthM, feeder.FeederCurrent, feeder.FeederMissing, feeder.Laid(cable.Installation), feeder.FeederTask);
             foreach (var check in Of(subject))
             {
-                yield return check;
+                yield return check.At(FeederElement);
             }
         }
 
@@ -233,7 +240,7 @@ internal static class CableChecks
         public Check Check(
             string id, string title, double figure, double limit, string unit, LimitSense sense, string relief, string formula, string withNumbers, string source, IReadOnlyList<ReasonInput> inputs,
             string scenario) => CheckWriter.Judged(
-                id, Feeder.Model.Id, Row, Titled(title), figure, limit, unit, sense, Feeder.Supply.Defaults.TightMarginPct, $"Relief: {relief}. {ProtectionChecks.Caution}",
+                id, Feeder.Model.Id, Row, Titled(title), figure, limit, unit, sense, KeepsMargin.Contains(id) ? Feeder.Supply.Defaults.TightMarginPct : 0, $"Relief: {relief}. {ProtectionChecks.Caution}",
                 new Reason(formula, withNumbers, source, inputs), scenario);
 
         /// <summary>The section that would hold, in words.</summary>

@@ -103,7 +103,7 @@ internal static class DeviceChecks
     internal static double SelectiveToA(ProtectiveDevice below, DeviceGates belowGates, ProtectiveDevice above, DeviceGates aboveGates) => (below, above) switch
     {
         (ProtectiveDevice.Fuse, ProtectiveDevice.Fuse) => aboveGates.RatedA >= SelectivePu * belowGates.RatedA ? double.PositiveInfinity : 0,
-        (_, ProtectiveDevice.CircuitBreaker or ProtectiveDevice.MotorBreaker) => aboveGates.OverloadA > belowGates.OverloadA ? aboveGates.Lasts()[^1].CurrentA : 0,
+        (_, ProtectiveDevice.CircuitBreaker or ProtectiveDevice.MotorBreaker) => aboveGates.OverloadA > belowGates.OverloadA ? aboveGates.InstantFromA : 0,
         (ProtectiveDevice.CircuitBreaker or ProtectiveDevice.MotorBreaker, ProtectiveDevice.Fuse) => aboveGates.Lasts() is { Count: > 0 } lasts && aboveGates.RatedA > belowGates.RatedA
             ? lasts.OrderBy(p => Math.Abs(Math.Log(p.TimeS / 0.02))).First().CurrentA
             : 0,

@@ -173,7 +173,7 @@ internal sealed class FeederStudy
             EarthingSystem.Tt => (false, "TT: a residual-current device disconnects, not the overcurrent device"),
             EarthingSystem.CornerEarthed => (true, "fault loop of a corner-earthed system: not computed"),
             _ when Short is null => (true, string.Join(", ", PlantNetwork.Missing(Supply.Plant).DefaultIfEmpty($"a closed path to {Bus.Name}"))),
-            _ when Short.LoopOhm is null => (true, "earth fault loop at the source's bus: no Dyn transformer ends the zero sequence here"),
+            _ when Short.LoopOhm is null => (true, "earth fault loop at the source's bus, or zero-sequence impedance of the transformer"),
             _ => null,
         };
     }
@@ -187,8 +187,8 @@ internal sealed class FeederStudy
     /// <summary>What may be lost on the way, %.</summary>
     public double DropLimitPct => BusDrops.IsBehindTransformer(Supply.Plant, Bus.Id) ? Supply.Defaults.Protection.DropOwnPct : Supply.Defaults.Protection.DropPublicPct;
 
-    /// <summary>Crest factor of a start's first half cycle over its steady crest.</summary>
-    public double InrushKappa => LockedPowerFactor is var cos && cos < 1 ? 1.02 + (0.98 * Math.Exp(-3 * cos / Math.Sqrt(1 - (cos * cos)))) : 1.02;
+    /// <summary>First crest of a start over its steady crest; thyristors switch on without one.</summary>
+    public double InrushKappa => Model.Starter?.Item is not null ? 1 : LockedPowerFactor is var cos && cos < 1 ? 1.02 + (0.98 * Math.Exp(-3 * cos / Math.Sqrt(1 - (cos * cos)))) : 1.02;
 
     private double LockedPowerFactor => Model.Input.Defaults.LockedRotorPowerFactor;
 

@@ -32,14 +32,19 @@ internal static class StartProtectionChecks
     {
         const string id = "protection.start-passes";
         const string title = "Start passes the protective device";
-        if (feeder.Start?.Run is not { End: StartEnd.Reached } run)
+        if (feeder.Start?.Run is not { } run)
         {
-            return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, ["a start that reaches its speed"]);
+            return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, ["a start that can be computed"]);
         }
 
         if (gates.StartMarginPu(run.Moments, feeder.InrushKappa) is not { } margin)
         {
             return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, ["current over time that the device surely carries: its maker's curve"]);
+        }
+
+        if (run.End != StartEnd.Reached)
+        {
+            return Stuck(feeder, gates, run);
         }
 
         var peakA = run.Moments.Max(m => m.State.LineCurrentA);
@@ -50,6 +55,21 @@ internal static class StartProtectionChecks
                 "fuse: rms of the start up to each moment ≤ lower gate at that time; breaker: heat of its class, and I_i ≥ 1.25·κ·I_start",
                 $"{DeviceWords.Of(feeder.Chosen)}; start {Text.N(run.TimeS, 3)} s, largest {Text.N(peakA)} A, first crest κ = {Text.N(feeder.InrushKappa, 3)}",
                 "IEC 60269-1, gates; IEC 60947-2 and 60947-4-1", [ReasonInput.Of("largest current of the start", peakA, "A", "simulated start")]));
+    }
+
+    // A start that does not end passes no device: what draws so much for ever is cleared in the end.
+    private static Check Stuck(FeederStudy feeder, DeviceGates gates, StartSimulation.Result run)
+    {
+        var currentA = run.Moments[^1].State.LineCurrentA;
+        var clears = currentA > gates.ConventionalPu * gates.OverloadA;
+        return clears
+            ? CheckWriter.Rule(
+                "protection.start-passes", feeder.Model.Id, BoardRow.Supply, "Start passes the protective device", Verdict.Fails, "Relief: let the start reach its speed first. " + ProtectionChecks.Caution,
+                new Reason(
+                    "a current that stays above the conventional operating current is cleared",
+                    $"the start does not end: it goes on drawing {Text.N(currentA)} A, {DeviceWords.Of(feeder.Chosen)} clears from {Text.N(gates.ConventionalPu * gates.OverloadA)} A within its conventional time",
+                    "IEC 60269-1; IEC 60947-2", []))
+            : Check.Lacking("protection.start-passes", feeder.Model.Id, BoardRow.Supply, "Start passes the protective device", ["a start that reaches its speed"]);
     }
 
     private static Check? Stall(FeederStudy feeder)
@@ -70,15 +90,20 @@ internal static class StartProtectionChecks
         var plate = line.Connected.Plate;
         var setA = feeder.Chosen is ProtectiveDevice.MotorBreaker set ? set.OverloadA : plate.RatedCurrentA;
         var lockedPu = plate.LockedRotorCurrentPu * plate.RatedCurrentA / setA;
-        var tripS = TripHeat.LongestTripS(lockedPu, Math.Min(1, plate.RatedCurrentA / setA), trip);
+        var runningPu = RunningA(feeder) / setA;
+        var tripS = TripHeat.LongestTripS(lockedPu, runningPu, trip);
         return CheckWriter.Judged(
             id, feeder.Model.Id, BoardRow.Motor, title, tripS, line.StallTimeS.Value, "s", LimitSense.AtMost, feeder.Supply.Defaults.TightMarginPct,
             "Relief: a faster trip class that lets the start pass, thermistors, a speed monitor. " + ProtectionChecks.Caution,
             new Reason(
                 "t = τ·ln((x² − x_0²)/(x² − 1.15²)) of the slowest relay of the class, warm ≤ stall time of the motor, warm",
-                $"{Text.N(lockedPu, 3)} times the set current of {Text.N(setA)} A: within {Text.N(tripS, 3)} s", "IEC 60947-4-1; stall time by the motor's maker",
+                $"{Text.N(lockedPu, 3)} times the set current of {Text.N(setA)} A after {Text.N(runningPu, 3)} times in service: within {Text.N(tripS, 3)} s", "IEC 60947-4-1; stall time by the motor's maker",
                 [ReasonInput.Of("stall time, warm", line.StallTimeS.Value, "s", "motor")]));
     }
+
+    /// <summary>Least current with which it runs in a scenario, A: the coolest image that a relay may have of it; 0 where it runs in none.</summary>
+    internal static double RunningA(FeederStudy feeder) =>
+        feeder.Supply.Scenarios.SelectMany(s => s.OnLine).Where(d => d.DrivePointId == feeder.Model.Id).Select(d => d.Point.Motor.CurrentA).DefaultIfEmpty(0).Min();
 
     private static Check Coordination(FeederStudy feeder)
     {

@@ -47,7 +47,7 @@ internal static class BusShortCircuits
             weakest.ScenarioName, least, loops.Any(l => l is null) ? null : loops.MaxBy(l => l!.Value.Magnitude));
     }
 
-    // Zero-sequence impedance behind a bus: it ends in the delta of a Dyn transformer, or in the source's own where its loop is stated.
+    // Zero-sequence impedance behind a bus: it ends in the transformer whose star is earthed, or in the source's own where its loop is stated.
     private static Func<string, Complex?> EarthNetwork(PlantSpecification plant, ScenarioResult result, DefaultsInForce defaults)
     {
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
@@ -59,7 +59,8 @@ internal static class BusShortCircuits
         {
             Transformers =
             [
-                .. plant.Distribution.Transformers.Where(IsEarthedStar).Select(t => t with { FromBusId = sourceBus.Id }).Where(t => t.ToBusId != sourceBus.Id),
+                .. plant.Distribution.Transformers.Where(t => t.ToBusId != sourceBus.Id && t.ZeroSequence() is not null)
+                    .Select(t => t with { FromBusId = sourceBus.Id, UkPct = t.ZeroSequence()!.Value * t.UkPct, LoadLossKw = t.ZeroSequence()!.Value * t.LoadLossKw }),
             ],
             Links = [.. plant.Distribution.Links.Select(ZeroSequence)],
         };
@@ -73,8 +74,6 @@ internal static class BusShortCircuits
         var network = SupplyNetwork.Of(source, distribution, scenario, SourceView.Weakest, defaults.Cables);
         return id => fed.Contains(id) && network.IsLive(id) ? network.ImpedanceOhm(id) : null;
     }
-
-    private static bool IsEarthedStar(Transformer transformer) => transformer.VectorGroup is VectorGroup.Dyn1 or VectorGroup.Dyn5 or VectorGroup.Dyn7 or VectorGroup.Dyn11;
 
     private static Given XrOf(SourceStrength strength) => strength switch
     {

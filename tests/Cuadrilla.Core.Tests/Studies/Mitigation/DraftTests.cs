@@ -6,6 +6,7 @@ using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Mitigation;
 using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.RandomPlants;
 
@@ -46,6 +47,10 @@ public sealed class DraftTests
         }
 
         public DrivePointStudy Study(PlantSpecification plant, DrivePoint point) => of.Study(plant, point);
+
+        public ProtectionPlan Protection(PlantSpecification plant) => of.Protection(plant);
+
+        public PointProposal ProposalFor(PlantSpecification plant, DrivePoint point, DeviceKind kind, bool keepsDevice) => of.ProposalFor(plant, point, kind, keepsDevice);
 
         public DcBusModel? DcBus(PlantSpecification plant, string busId) => of.DcBus(plant, busId);
     }

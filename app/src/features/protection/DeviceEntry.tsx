@@ -1,0 +1,94 @@
+import type { DrivePoint } from "../../api/client";
+import { ChoiceField } from "../../components/Fields";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
+import { useProject } from "../../project/ProjectContext";
+import type { PointEdit } from "../bench/usePointEdit";
+import { deviceKinds, noDevices, type Device } from "./devices";
+
+/** Protective device and contactor of a drive point. */
+export function DeviceEntry({
+  point,
+  columns,
+  edit,
+}: {
+  readonly point: DrivePoint;
+  readonly columns: readonly string[];
+  readonly edit: PointEdit;
+}) {
+  const { run } = useProject();
+  const devices = point.devices ?? noDevices;
+  const { device } = devices;
+  const size = (part: "devices" | "both", kind: Exclude<Device["kind"], "not-chosen"> | "usual") =>
+    run({ kind: "size-protection", pointIds: [...columns], part, device: kind }).then(() => undefined);
+  const withDevice = (change: Partial<Device>) => (p: DrivePoint) => ({
+    ...p,
+    devices: { ...(p.devices ?? noDevices), device: { ...(p.devices ?? noDevices).device, ...change } as Device },
+  });
+  const isOnLine = !["catalogue", "not-chosen", "of-group"].includes(point.converter.kind);
+  return (
+    <>
+      <h3 className="section-title">Protection</h3>
+      <ChoiceField
+        label="Protective device"
+        help="A kind chosen here comes in the smallest size of the generic series that carries load and start and that the converter lists."
+        value={device.kind}
+        choices={deviceKinds}
+        onCommit={(kind) =>
+          kind === "not-chosen"
+            ? edit("no protective device", (p) => ({
+                ...p,
+                devices: { ...(p.devices ?? noDevices), device: { kind } },
+              }))
+            : size("devices", kind)
+        }
+      />
+      {device.kind === "fuse" && (
+        <Entries
+          of={fields.ProtectiveDeviceFuse}
+          value={device}
+          keys={["ratedA", "breakingKa", "reason"]}
+          change={(part, what) => edit(what, withDevice(part))}
+        />
+      )}
+      {device.kind === "semiconductor-fuse" && (
+        <Entries
+          of={fields.ProtectiveDeviceSemiconductorFuse}
+          value={device}
+          keys={["ratedA", "totalA2s", "breakingKa", "reason"]}
+          change={(part, what) => edit(what, withDevice(part))}
+        />
+      )}
+      {device.kind === "circuit-breaker" && (
+        <Entries
+          of={fields.ProtectiveDeviceCircuitBreaker}
+          value={device}
+          keys={["ratedA", "overloadA", "magneticPu", "breakingKa", "letThroughA2s", "reason"]}
+          change={(part, what) => edit(what, withDevice(part))}
+        />
+      )}
+      {device.kind === "motor-breaker" && (
+        <Entries
+          of={fields.ProtectiveDeviceMotorBreaker}
+          value={device}
+          keys={["ratedA", "overloadA", "trip", "magneticPu", "breakingKa", "letThroughA2s", "reason"]}
+          change={(part, what) => edit(what, withDevice(part))}
+        />
+      )}
+      <Entries
+        of={fields.SwitchingDevices}
+        value={devices}
+        keys={isOnLine ? ["contactorA", "coordination"] : ["contactorA"]}
+        change={(part, what) => edit(what, (p) => ({ ...p, devices: { ...(p.devices ?? noDevices), ...part } }))}
+      />
+      <p className="mt-2 flex flex-wrap gap-2">
+        <button type="button" className="button" onClick={() => void size("both", "usual")}>
+          Propose device and sections
+        </button>
+      </p>
+      <p className="mt-1 text-[12px] text-soft">
+        Protection is settled by licensed people after local codes and the makers’ instructions.
+      </p>
+    </>
+  );
+}

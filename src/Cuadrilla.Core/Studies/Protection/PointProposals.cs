@@ -1,0 +1,55 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Protection;
+using Cuadrilla.Core.Specification;
+
+namespace Cuadrilla.Core.Studies.Protection;
+
+/// <summary>Proposes device and sections of a drive point together: the sections for the device that is chosen, or else for the proposed one.</summary>
+internal static class PointProposals
+{
+    public static PointProposal Of(FeederStudy feeder, DeviceKind kind, bool keepsDevice)
+    {
+        List<string> missing = [.. feeder.FeederMissing, .. feeder.MotorMissing.Except(feeder.FeederMissing)];
+        var device = keepsDevice && feeder.Chosen is not ProtectiveDevice.NotChosen ? feeder.Chosen : DeviceProposal.Of(feeder, kind);
+        if (feeder.HasFeeder && device is null && missing.Count == 0)
+        {
+            missing.Add("no device of the generic series carries load and start and is listed for the converter");
+        }
+
+        var gates = device is null ? null : feeder.GatesOf(device);
+        var feederSize = feeder.HasFeeder && feeder.Point.Feeder is Feeder.ByCable cable ? Smallest(feeder, cable.Installation, laid => feeder.FeederTask(gates, laid), "feeder", missing) : null;
+        var motorSize = Smallest(feeder, feeder.Point.Cable.Installation, laid => feeder.MotorTask(gates, laid), "motor cable", missing);
+        var contactor = feeder.HasFeeder && feeder.IsOnLine && ContactorCheck.Asked(feeder) is { } asked
+            ? feeder.Model.Starter!.Choice is ConverterChoice.SoftStarter
+                ? feeder.Supply.Data.Switchgear.ForAc1(asked.CurrentA)?.Ac1A
+                : feeder.Supply.Data.Switchgear.ForAc3(asked.CurrentA, feeder.Bus.NominalVoltageV)?.Ac3A
+            : null;
+        return new PointProposal(
+            feederSize?.SectionMm2, feederSize is { } f ? GoverningWords.Of(f.Governs) : string.Empty, motorSize?.SectionMm2, motorSize is { } m ? GoverningWords.Of(m.Governs) : string.Empty,
+            device, contactor, [.. missing.Distinct(StringComparer.Ordinal)]);
+    }
+
+    private static (double SectionMm2, CableRule Governs)? Smallest(
+        FeederStudy feeder, Cables.CableInstallation? own, Func<Cables.CableInstallation, CableTask?> task, string name, List<string> missing)
+    {
+        if (feeder.Laid(own) is not { } laid)
+        {
+            missing.Add($"{name}: {CableChecks.NotLaid}");
+            return null;
+        }
+
+        if (task(laid) is not { } asked)
+        {
+            missing.Add($"length of the {name}");
+            return null;
+        }
+
+        var size = feeder.Rules.Smallest(asked);
+        if (size is null)
+        {
+            missing.Add($"{name}: no standard section holds; lay cables in parallel");
+        }
+
+        return size;
+    }
+}
