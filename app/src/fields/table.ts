@@ -999,7 +999,7 @@ export const fields = {
       min: 0.5,
       max: 630,
       optional: true,
-      whenOpen: "by the phases, IEC 60364-5-54",
+      whenOpen: "by rule",
     },
     reason: {
       name: "Reason for this section",
@@ -1851,7 +1851,7 @@ export const fields = {
       min: 0.5,
       max: 630,
       optional: true,
-      whenOpen: "by the phases, IEC 60364-5-54",
+      whenOpen: "by rule",
     },
     reason: {
       name: "Reason for this section",
@@ -3273,7 +3273,7 @@ export const fields = {
       name: "Coordination",
       help: "What a fault may do to the starter (IEC 60947-4-1).",
       kind: "choice",
-      choices: { one: "type 1: may have to be replaced", two: "type 2: fit for further service" },
+      choices: { one: "type 1, replaced after it", two: "type 2, stays fit" },
     },
   },
   Tariff: {
