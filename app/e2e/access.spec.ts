@@ -2,7 +2,7 @@ import { AxeBuilder } from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import { importDemo, open } from "./plant";
 
-for (const view of ["", "/plant", "/harmonics", "/energy", "/sheets", "/history"]) {
+for (const view of ["", "/plant", "/harmonics", "/energy", "/schedules", "/sheets", "/history"]) {
   test(`view ${view || "/board"} has no accessibility faults and breaks no policy`, async ({ page, request }) => {
     const complaints: string[] = [];
     page.on("console", (message) => {

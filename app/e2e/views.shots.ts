@@ -25,7 +25,11 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("tab", { name: "Time" }).click();
   await expect(page.getByRole("figure", { name: "Voltage at the bus" })).toBeVisible();
   await shoot("start");
+  await cell(page, "DP-04", "supply").click();
   await page.getByRole("tab", { name: "Power" }).click();
+  await page.getByRole("button", { name: "Full width" }).click();
+  await shoot("protection");
+  await page.keyboard.press("Escape");
   await cell(page, "DP-02", "motor").click();
   await page.getByRole("tab", { name: "Candidates" }).click();
   await page.getByRole("button", { name: "Compare technologies …" }).click();
@@ -44,20 +48,14 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.mouse.move(5, 5);
   await shoot("shaft");
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Ways to build L2" }).click();
-  await expect(page.getByRole("table", { name: "Ways side by side" })).toBeVisible();
-  await shoot("ways");
-  await page.keyboard.press("Escape");
+  await page.keyboard.press("Alt+w");
+  await expect(page.getByRole("table", { name: "Device schedule" })).toBeVisible();
+  await shoot("schedules");
+  await page.keyboard.press("Alt+4");
   await page.getByRole("button", { name: /film bus$/ }).click();
   await page.getByRole("button", { name: "Emergency stop" }).click();
   await shoot("dc-bus");
   await page.keyboard.press("Escape");
-  await page
-    .getByRole("region", { name: /Ledger/ })
-    .getByRole("button")
-    .nth(2)
-    .click();
-  await shoot("reason");
   for (const view of ["plant", "field", "harmonics", "energy", "history"]) {
     await open(page, id, `/${view}`);
     await shoot(view);

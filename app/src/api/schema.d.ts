@@ -2895,6 +2895,7 @@ export interface components {
             drivePoints: components["schemas"]["DrivePointSheet"][];
             notes: string[];
             units?: components["schemas"]["UnitSystem"];
+            schedules?: components["schemas"]["SheetTable"][];
             revision?: string;
         };
         LineupVariant: {
@@ -4940,6 +4941,11 @@ export interface components {
         SheetLine: {
             name: string;
             value: string;
+        };
+        SheetTable: {
+            title: string;
+            heads: string[];
+            rows: string[][];
         };
         SignInRequest: {
             name: string;

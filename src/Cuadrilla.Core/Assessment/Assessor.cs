@@ -117,11 +117,8 @@ public sealed partial class Assessor : IPlantStudies
         var demand = PccDemand.Of(plant, scenarios);
         var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios), ShortCircuits = BusShortCircuits.Of(plant, scenarios, defaults), BusDropsPct = BusDrops.Pct(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
-        foreach (var study in studies)
-        {
-            checks.AddRange(InThePlant(study, supply, buses[study.Model.Id]));
-            checks.AddRange(study.Checks.Select(c => AtLowest(c, study.Model, supply, buses[study.Model.Id])));
-        }
+        checks.AddRange(Cores.Map(studies, s => (List<Check>)
+            [.. InThePlant(s, supply, buses[s.Model.Id]), .. s.Checks.Select(c => AtLowest(c, s.Model, supply, buses[s.Model.Id]))], stop).SelectMany(c => c));
 
         return new PlantAssessment(
             data.Version,

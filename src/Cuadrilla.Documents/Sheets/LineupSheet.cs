@@ -37,6 +37,9 @@ public sealed record LineupSheet(
     /// <summary>Units of the project; its lines are written in them, figures of checks are told in SI.</summary>
     public UnitSystem Units { get; init; }
 
+    /// <summary>Cable and device schedule of the lineup.</summary>
+    public IReadOnlyList<SheetTable> Schedules { get; init; } = [];
+
     /// <summary>State of the project that it was made of: number and label of the edit; empty where a file has none.</summary>
     public string Revision { get; init; } = string.Empty;
 
@@ -64,7 +67,7 @@ public sealed record LineupSheet(
                 "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. Licensed people only.",
                 "Interharmonics and the band from 2 to 150 kHz are not computed.",
             ])
-        { Units = plant.Conventions.Units };
+        { Units = plant.Conventions.Units, Schedules = ScheduleTables.Of(plant, lineup, assessor.Protection(plant)) };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)
@@ -107,6 +110,12 @@ public sealed record SheetLine(string Name, string Value)
     /// <summary>The same in other units.</summary>
     public SheetLine In(UnitSystem units) => this with { Value = UnitTable.Sentence(units, Value) };
 }
+
+/// <summary>A table on the sheet.</summary>
+/// <param name="Title">What it is.</param>
+/// <param name="Heads">Heads of its columns.</param>
+/// <param name="Rows">Cells in words.</param>
+public sealed record SheetTable(string Title, IReadOnlyList<string> Heads, IReadOnlyList<IReadOnlyList<string>> Rows);
 
 /// <summary>A drive point on the sheet.</summary>
 /// <param name="Tag">Its tag.</param>

@@ -36,6 +36,11 @@ public static class SheetPdf
                 DrivePoint(pen, point, sheet.Units);
             }
 
+            foreach (var table in sheet.Schedules.Where(t => t.Rows.Count > 0))
+            {
+                SheetTablePicture.Draw(pen, table);
+            }
+
             Notes(pen, sheet);
         }
 

@@ -52,7 +52,9 @@ export function BusPart({
       ? "dead"
       : found.largestFaultKa === null
         ? "infinite"
-        : `${n(found.largestFaultKa, 3)} kA`;
+        : found.breakingKa === null
+          ? `${n(found.largestFaultKa, 3)} kA`
+          : `faults ${n(found.breakingKa, 3)} kA, least ${n(found.twoPhaseKa ?? null, 3)} kA`;
   return (
     <Part
       name={`Bus, ${bus.name}`}

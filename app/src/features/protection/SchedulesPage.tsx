@@ -120,9 +120,10 @@ function Heads({
             <button
               type="button"
               className="font-semibold"
+              aria-label={head === "" ? "verdict" : undefined}
               onClick={() => onOrder({ key, falling: order?.key === key && !order.falling })}
             >
-              {head}
+              {head === "" ? "▾" : head}
               {order?.key === key ? (order.falling ? " ↓" : " ↑") : ""}
             </button>
           </th>

@@ -70,6 +70,31 @@ function Page({ sheet, projectId }: { readonly sheet: Sheet; readonly projectId:
           <Checks checks={p.checks} />
         </section>
       ))}
+      {(sheet.schedules ?? [])
+        .filter((t) => t.rows.length > 0)
+        .map((t) => (
+          <section key={t.title}>
+            <h2 className="section-title">{t.title}</h2>
+            <table className="table text-[12px]">
+              <thead>
+                <tr>
+                  {t.heads.map((head) => (
+                    <th key={head}>{head}</th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {t.rows.map((row) => (
+                  <tr key={row.join("|")}>
+                    {row.map((cell, i) => (
+                      <td key={i}>{cell}</td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        ))}
       <h2 className="section-title">Notes and cautions</h2>
       <ul className="list-disc pl-5">
         {sheet.notes.map((note) => (
@@ -99,7 +124,7 @@ function Checks({ checks }: { readonly checks: readonly Check[] }) {
     <table className="table mt-1">
       <tbody>
         {checks.map((c) => (
-          <tr key={c.id}>
+          <tr key={`${c.id}|${c.elementId}`}>
             <td className="w-28">
               <VerdictWord verdict={c.verdict} />
             </td>

@@ -25,7 +25,7 @@ public sealed record LineupScore
     /// <summary>Those that are tight.</summary>
     public required int Tight { get; init; }
 
-    /// <summary>Those that need data.</summary>
+    /// <summary>Those that need data; cables and devices are chosen for the way that is taken, and do not count.</summary>
     public required int NeedsData { get; init; }
 
     /// <summary>Titles of what fails, at most five.</summary>
@@ -75,6 +75,8 @@ public sealed record LineupScore
 
     private const int NamedFailures = 5;
 
+    private static bool ComesAfter(Check check) => Array.Exists(["cable.", "protection.", "contactor."], family => check.Id.StartsWith(family, StringComparison.Ordinal));
+
     /// <summary>Scores the lineup as it stands in a plant.</summary>
     public static LineupScore Of(PlantSpecification plant, string lineupId, string variantId, string name, IPlantStudies assessor)
     {
@@ -97,7 +99,7 @@ public sealed record LineupScore
             Name = name,
             Fails = failing.Count,
             Tight = checks.Count(c => c.Verdict == Verdict.Tight),
-            NeedsData = checks.Count(c => c.Verdict == Verdict.NeedsData),
+            NeedsData = checks.Count(c => c.Verdict == Verdict.NeedsData && !ComesAfter(c)),
             Worst = [.. failing.Take(NamedFailures).Select(c => c.DrivePointId.Length > 0 ? $"{lineup.DrivePoints.First(p => p.Id == c.DrivePointId).Tag}: {c.Title}" : c.Title)],
             SuppliesKw = supplies,
             SimultaneousKw = simultaneous,

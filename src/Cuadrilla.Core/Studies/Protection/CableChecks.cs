@@ -53,6 +53,10 @@ internal static class CableChecks
 
         if (!isProtected)
         {
+            yield return Check.NotConcerned(
+                "cable.disconnection", subject.Feeder.Model.Id, subject.Row, subject.Titled("Disconnection"),
+                "behind a converter no device on the line side sees the fault: its own earth-fault trip clears it (IEC 61800-5-1), or the voltage stays below 50 V AC within the time"
+                    + " (IEC 60364-4-41, 411.3.2.5), else supplementary bonding of at most 50 V/I_a");
             yield break;
         }
 
@@ -84,7 +88,7 @@ internal static class CableChecks
         var us = task.Code == InstallationCode.Nfpa70;
         return subject.Check(
             "cable.capacity", "Current-carrying capacity", CurrentCapacity.SizingA(task.SizingA, task.ThirdPct), capacityA, "A", LimitSense.AtMost,
-            $"{subject.Proposal(task)}, fewer circuits together, another way of laying",
+            () => $"{subject.Proposal(task)}, fewer circuits together, another way of laying",
             us ? "1.25·I ≤ I_310.16·k_θ·k_conductors" : "max(I_B, I_n, I_2/1.45) ≤ I_z = n·I_0·k_θ·k_group",
             $"I_B = {Text.N(subject.Current!.CurrentA)} A: {subject.Current.Why}; {(task.Parallel > 1 ? $"{task.Parallel} × " : string.Empty)}{Text.N(mm2)} mm² {Metal(task)}, {Words(task.Laid, us)}, {Text.N(ambientC)} °C: I_z = {Text.N(capacityA)} A",
             us ? Us : Capacity,
@@ -102,7 +106,7 @@ internal static class CableChecks
         var start = task.Start is { } begin ? (Task: begin, Pct: CableRules.DropPct(task, begin, mm2), What: "in the start") : default;
         var (worst, pct, what) = start.Task is not null && (steady.Task is null || start.Pct / start.Task.LimitPct > steady.Pct / steady.Task.LimitPct) ? start : steady;
         return subject.Check(
-            "cable.voltage-drop", $"Voltage drop {what}", pct, worst.LimitPct, "%", LimitSense.AtMost, $"{subject.Proposal(task)}, a shorter way",
+            "cable.voltage-drop", $"Voltage drop {what}", pct, worst.LimitPct, "%", LimitSense.AtMost, () => $"{subject.Proposal(task)}, a shorter way",
             "ΔU = √3·I·l·(R·cos φ + X·sin φ), with what is lost ahead",
             $"{Text.N(worst.BeforePct, 3)} % ahead; {Text.N(worst.CurrentA)} A, cos φ = {Text.N(worst.PowerFactor, 3)}, {Text.N(task.LengthM)} m of {Text.N(mm2)} mm²: {Text.N(pct, 3)} % in all",
             "IEC 60364-5-52, annex G",
@@ -126,7 +130,7 @@ internal static class CableChecks
 
         return subject.Check(
             "cable.short-circuit", "Short-circuit heat", Math.Sqrt(heat) / (task.Parallel * InsulationLimits.AdiabaticK(task.Laid.Insulation, task.Material)), mm2, "mm²", LimitSense.AtMost,
-            $"{subject.Proposal(task)}, a device that clears faster",
+            () => $"{subject.Proposal(task)}, a device that clears faster",
             "S ≥ √(I²t)/k at the largest fault where it begins and at the least where it ends",
             double.IsInfinity(heat)
                 ? $"at the least fault of {Text.N(leastA)} A the device needs more than 5 s"
@@ -146,7 +150,7 @@ internal static class CableChecks
 
         var result = CableRules.LoopOf(task, loop, mm2);
         return subject.Check(
-            "cable.disconnection", "Disconnection", result.LoopOhm, result.PermittedOhm, "Ω", LimitSense.AtMost, $"{subject.Proposal(task)}, a smaller device, a residual-current device",
+            "cable.disconnection", "Disconnection", result.LoopOhm, result.PermittedOhm, "Ω", LimitSense.AtMost, () => $"{subject.Proposal(task)}, a smaller device, a residual-current device",
             "Z_s = |Z_bus + l·(z_L + z_PE)| ≤ c_min·U_0/I_a",
             $"{Text.N(result.FaultA)} A to earth, {Text.N(loop.TripA)} A clears within {Text.N(loop.TimeS)} s; measured cold at most {Text.N(result.MeasuredLimitOhm)} Ω; touch voltage {Text.N(result.TouchV, 3)} V"
                 + (result.LargestLengthM is { } most ? $"; holds to {Text.N(most)} m" : "; the bus alone is too weak"),
@@ -163,7 +167,7 @@ internal static class CableChecks
         if (task.Code == InstallationCode.Nfpa70)
         {
             return feeder.Supply.Data.UsConductors.EarthMm2(feeder.Gates!.RatedA) is { } least
-                ? subject.Check("cable.protective-conductor", title, has * task.Parallel, least, "mm²", LimitSense.AtLeast, "a larger equipment earth", "by the rating of the device", $"{Text.N(feeder.Gates.RatedA)} A: {Text.N(least)} mm²", "NFPA 70, 250.122 (verify)", [], string.Empty)
+                ? subject.Check("cable.protective-conductor", title, has * task.Parallel, least, "mm²", LimitSense.AtLeast, () => "a larger equipment earth", "by the rating of the device", $"{Text.N(feeder.Gates.RatedA)} A: {Text.N(least)} mm²", "NFPA 70, 250.122 (verify)", [], string.Empty)
                 : Check.Lacking("cable.protective-conductor", feeder.Model.Id, subject.Row, subject.Titled(title), ["an equipment earth for such a device: the table ends at 1200 A"]);
         }
 
@@ -185,7 +189,7 @@ internal static class CableChecks
         var heats = new[] { phase / (loopOhm + (task.LengthM * (line + earth))).Magnitude, phase / loopOhm.Magnitude }.Select(a => fault.Device.LetThroughA2s(a) ?? double.PositiveInfinity).Max();
         return subject.Check(
             "cable.protective-conductor", title, has * task.Parallel, Math.Sqrt(heats) / InsulationLimits.AdiabaticK(task.Laid.Insulation, task.Material), "mm²", LimitSense.AtLeast,
-            $"a protective conductor of {Text.N(byTable)} mm²", "S_PE ≥ √(I²t)/k", double.IsInfinity(heats) ? "the fault to earth is not cleared within 5 s" : $"I²t = {Text.N(heats)} A²s",
+            () => $"a protective conductor of {Text.N(byTable)} mm²", "S_PE ≥ √(I²t)/k", double.IsInfinity(heats) ? "the fault to earth is not cleared within 5 s" : $"I²t = {Text.N(heats)} A²s",
             "IEC 60364-5-54, 543.1.2", [], feeder.Short!.LeastScenario);
     }
 
@@ -200,6 +204,8 @@ internal static class CableChecks
         FeederStudy Feeder, BoardRow Row, string Name, Given SectionMm2, Given LengthM, DesignCurrent? Current, IReadOnlyList<string> Missing, CableInstallation? Laid,
         Func<DeviceGates?, CableInstallation, CableTask?> Task)
     {
+        private CableTask? task;
+
         public string Titled(string title) => $"{title}, {Name}";
 
         public Check Judged(string id, string title, Func<CableTask, double, Check> judge, bool needsDevice = false)
@@ -224,7 +230,7 @@ internal static class CableChecks
 
             if (Laid is not null)
             {
-                return judge(Task(gates, Laid)!, SectionMm2.Value);
+                return judge(task ??= Task(gates, Laid)!, SectionMm2.Value);
             }
 
             var hard = judge(Task(gates, CableInstallation.Hardest)!, SectionMm2.Value);
@@ -237,11 +243,16 @@ internal static class CableChecks
             };
         }
 
+        // What would relieve it takes looking for: only where something is to be relieved.
         public Check Check(
-            string id, string title, double figure, double limit, string unit, LimitSense sense, string relief, string formula, string withNumbers, string source, IReadOnlyList<ReasonInput> inputs,
-            string scenario) => CheckWriter.Judged(
-                id, Feeder.Model.Id, Row, Titled(title), figure, limit, unit, sense, KeepsMargin.Contains(id) ? Feeder.Supply.Defaults.TightMarginPct : 0, $"Relief: {relief}. {ProtectionChecks.Caution}",
+            string id, string title, double figure, double limit, string unit, LimitSense sense, Func<string> relief, string formula, string withNumbers, string source, IReadOnlyList<ReasonInput> inputs,
+            string scenario)
+        {
+            var check = CheckWriter.Judged(
+                id, Feeder.Model.Id, Row, Titled(title), figure, limit, unit, sense, KeepsMargin.Contains(id) ? Feeder.Supply.Defaults.TightMarginPct : 0, string.Empty,
                 new Reason(formula, withNumbers, source, inputs), scenario);
+            return check.Verdict is Verdict.Fails or Verdict.Tight ? check with { Relief = $"Relief: {relief()}. {ProtectionChecks.Caution}" } : check;
+        }
 
         /// <summary>The section that would hold, in words.</summary>
         public string Proposal(CableTask task) => Feeder.Rules.Smallest(task) is var (mm2, governs) && mm2 > SectionMm2.Value

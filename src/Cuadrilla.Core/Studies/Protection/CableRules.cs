@@ -114,14 +114,19 @@ internal sealed class CableRules(EngineeringData data)
         var governs = CableRule.Least;
         foreach (var section in Sections(task.Code, task.Material))
         {
-            var failed = Figures(task, section).Where(f => !f.Holds).Select(f => f.Rule).ToList();
-            if (failed.Count == 0)
+            // Of several that fail together the last of the list is what the next section stands for.
+            CableRule? failed = null;
+            foreach (var figure in Figures(task, section))
+            {
+                failed = figure.Holds ? failed : figure.Rule;
+            }
+
+            if (failed is not { } rule)
             {
                 return (section, governs);
             }
 
-            // Of several that fail together the last to be cured is what the next section stands for.
-            governs = failed.Contains(CableRule.Current) && failed.Count == 1 && HoldsAlone(task, section) ? CableRule.Grouping : failed[^1];
+            governs = rule == CableRule.Current && HoldsAlone(task, section) ? CableRule.Grouping : rule;
         }
 
         return null;

@@ -55,10 +55,12 @@ internal static class DeviceChecks
             $"{DeviceWords.Of(feeder.Chosen)}; I_B = {Text.N(current.CurrentA)} A: {current.Why}" + (listedA is { } most ? $"; listed up to {Text.N(most)} A" : string.Empty),
             "IEC 60364-4-43, 433.1; IEC 61800-5-1 and the maker's list for converters",
             [ReasonInput.Of("rated current of the device", gates.RatedA, "A", "drive point"), ReasonInput.Of("design current I_B", current.CurrentA, "A", current.Scenario.Length > 0 ? current.Scenario : "motor")]);
-        var relief = (feeder.Proposed is { } better ? $"Relief: {DeviceWords.Of(better)}. " : "Relief: another converter or starter. ") + ProtectionChecks.Caution;
-        return listedA is { } limit && gates.RatedA > limit
-            ? CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title + ", as listed", gates.RatedA, limit, "A", LimitSense.AtMost, 0, relief, reason, current.Scenario)
-            : CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title, current.CurrentA, gates.OverloadA, "A", LimitSense.AtMost, 0, relief, reason, current.Scenario);
+        var check = listedA is { } limit && gates.RatedA > limit
+            ? CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title + ", as listed", gates.RatedA, limit, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario)
+            : CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title, current.CurrentA, gates.OverloadA, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario);
+        return check.Verdict == Verdict.Fails
+            ? check with { Relief = (feeder.Proposed is { } better ? $"Relief: {DeviceWords.Of(better)}. " : "Relief: another converter or starter. ") + ProtectionChecks.Caution }
+            : check;
     }
 
     private static Check Breaking(FeederStudy feeder, DeviceGates gates)
