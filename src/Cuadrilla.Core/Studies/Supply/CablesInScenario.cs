@@ -27,7 +27,11 @@ internal static class CablesInScenario
             .Where(g => g.ThirdHarmonicPct.IsKnown && network.IsLive(g.BusId) && behind.Contains(network.NodeOf(g.BusId)))
             .Sum(g => g.PowerVa().Magnitude / (Math.Sqrt(3) * network.VoltageV(g.BusId)) * scenario.LoadLevelPuOf(g.Id) * g.ThirdHarmonicPct.Value / 100);
         var loaded = phases.MaxBy(p => p.RmsA)!;
+        var fundamental = Felt(loaded.FundamentalA);
         return new CableInScenario(
-            cable.Id, Math.Sqrt((loaded.RmsA * loaded.RmsA) + (third * third)), loaded.FundamentalA, loaded.FundamentalA > 0 ? Math.Min(100, 100 * third / loaded.FundamentalA) : 0);
+            cable.Id, Felt(Math.Sqrt((loaded.RmsA * loaded.RmsA) + (third * third))), fundamental, fundamental > 0 ? Math.Min(100, 100 * third / fundamental) : 0);
     }
+
+    // What the solver leaves over where nothing is drawn is nothing.
+    private static double Felt(double currentA) => currentA < 1e-6 ? 0 : currentA;
 }
