@@ -7,14 +7,19 @@ namespace Cuadrilla.Catalogue;
 
 /// <summary>Conductors of the US code as the data file has them.</summary>
 internal sealed record UsConductorFile(
-    string Source, string Edition, string Columns, IReadOnlyList<IReadOnlyList<JsonElement>> Sizes, IReadOnlyList<double> StandardA, IReadOnlyList<double[]> ConductorsPu, string EarthColumns,
+    string Source, string Edition, string Columns, IReadOnlyList<IReadOnlyList<JsonElement>> Sizes, IReadOnlyList<double> StandardA,
+    UsConductorFile.MotorDevices MotorDevicePu, IReadOnlyList<double[]> ConductorsPu, string EarthColumns,
     IReadOnlyList<double[]> Earth)
 {
     public UsConductors Build() => new(
         [.. Sizes.Select(s => new UsConductor(s[0].GetString()!, s[1].GetDouble(), s[2].GetDouble(), s[3].ValueKind == JsonValueKind.Null ? null : s[3].GetDouble()))],
         StandardA,
         [.. ConductorsPu.Select(c => (c[0], c[1]))],
-        [.. Earth.Select(e => (e[0], e[1]))]);
+        [.. Earth.Select(e => (e[0], e[1]))],
+        MotorDevicePu.Breaker,
+        MotorDevicePu.Fuse);
+
+    internal sealed record MotorDevices(double Breaker, double Fuse);
 }
 
 /// <summary>Generic protective and switching devices as the data file has them.</summary>

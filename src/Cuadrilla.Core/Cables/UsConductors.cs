@@ -12,8 +12,11 @@ public sealed record UsConductor(string Name, double SectionMm2, double Capacity
 /// <param name="StandardA">Standard ratings of fuses and breakers, A, ascending.</param>
 /// <param name="ConductorsPu">Up to so many current-carrying conductors together, factor.</param>
 /// <param name="Earth">Up to so large a device, A: section of the equipment earth, mm².</param>
+/// <param name="MotorBreakerPu">Largest inverse-time breaker ahead of a motor on the line, parts of its full-load current.</param>
+/// <param name="MotorFusePu">Largest time-delay fuse ahead of it.</param>
 public sealed record UsConductors(
-    IReadOnlyList<UsConductor> Sizes, IReadOnlyList<double> StandardA, IReadOnlyList<(double Conductors, double Pu)> ConductorsPu, IReadOnlyList<(double DeviceA, double Mm2)> Earth)
+    IReadOnlyList<UsConductor> Sizes, IReadOnlyList<double> StandardA, IReadOnlyList<(double Conductors, double Pu)> ConductorsPu, IReadOnlyList<(double DeviceA, double Mm2)> Earth,
+    double MotorBreakerPu, double MotorFusePu)
 {
     private const double LimitC = 75;
     private const double TableC = 30;
@@ -32,6 +35,11 @@ public sealed record UsConductors(
 
     /// <summary>Least equipment earth for a device, mm²; null above the table.</summary>
     public double? EarthMm2(double deviceA) => Earth.Where(e => deviceA <= e.DeviceA).Select(e => (double?)e.Mm2).FirstOrDefault();
+
+    /// <summary>Largest device ahead of a motor on the line, A (430.52, the next standard rating up); null above the table.</summary>
+    /// <param name="isFuse">True for fuses.</param>
+    /// <param name="motorA">Full-load current of the motor, A.</param>
+    public double? LargestForMotorA(bool isFuse, double motorA) => LeastA((isFuse ? MotorFusePu : MotorBreakerPu) * motorA);
 
     /// <summary>Least standard rating for a current, A; null above the largest.</summary>
     public double? LeastA(double currentA) => StandardA.Where(r => r >= currentA).Select(r => (double?)r).FirstOrDefault();

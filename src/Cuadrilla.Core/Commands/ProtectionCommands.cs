@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;
@@ -37,7 +38,8 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
 
         var ids = PointIds.Distinct(StringComparer.Ordinal).ToList();
         Dictionary<string, string> without = new(StringComparer.Ordinal);
-        var after = plant;
+        HashSet<(string Id, bool IsFeeder)> sized = [];
+        var after = Part == ProtectedPart.Devices ? plant : plant.Changed(ids, p => Begun(p, plant, studies));
         var left = ids;
 
         // A smaller section loses more volts, for which a motor may draw more: what that undoes is proposed once more.
@@ -46,15 +48,18 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
             var before = after;
             studies.Run(before);
             var proposals = Cores.Map(left, id => (Id: id, Of: studies.ProposalFor(before, before.Point(id)!, Device, keepsDevice: Part == ProtectedPart.Cables))).ToDictionary(p => p.Id, p => p.Of, StringComparer.Ordinal);
-            after = before.Changed(left, p => With(p, proposals[p.Id], isFirst: plant == before));
+            after = before.Changed(left, p => With(p, proposals[p.Id], isFirst: round == 0));
             foreach (var (id, proposal) in proposals)
             {
+                sized.UnionWith(Proposed(id, proposal));
                 without[id] = string.Join("; ", proposal.Missing);
             }
 
             left = after == before ? [] : [.. Undone(studies.Run(after), ids)];
         }
 
+        // What could not be proposed is as open as it was.
+        after = after.Changed(ids, p => Reopened(p, plant.Point(p.Id)!, sized));
         IReadOnlyList<string> notes = [.. without.Where(w => w.Value.Length > 0).Select(w => $"{plant.Tags([w.Key])}: {w.Value}.")];
         return after == plant && notes.Count > 0
             ? CommandOutcome.Not("pointIds", CommandOutcome.Shortened(string.Join(" ", notes)))
@@ -62,6 +67,7 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
     }
 
     private const int MostRounds = 4;
+    private const double BeginPu = 1.25;
 
     private static readonly string[] Settled = ["cable.capacity", "cable.voltage-drop", "cable.short-circuit", "cable.disconnection", "protection.device"];
 
@@ -73,6 +79,44 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
         ProtectedPart.Cables => "sections",
         ProtectedPart.Devices => "devices",
         _ => "devices and sections",
+    };
+
+    private static IEnumerable<(string Id, bool IsFeeder)> Proposed(string id, PointProposal proposal)
+    {
+        if (proposal.FeederMm2 is not null)
+        {
+            yield return (id, true);
+        }
+
+        if (proposal.MotorMm2 is not null)
+        {
+            yield return (id, false);
+        }
+    }
+
+    // A drive point draws nothing that is known while a section is open: it begins with one that carries its motor in free air.
+    private static DrivePoint Begun(DrivePoint point, PlantSpecification plant, IPlantStudies studies)
+    {
+        if (studies.Study(plant, point).Model.Fitted is not { } fitted)
+        {
+            return point;
+        }
+
+        var rows = studies.Data.Cables.Rows;
+        var row = rows.FirstOrDefault(r => r.XlpeA[(int)InstallationMethod.C] >= BeginPu * fitted.Connected.Plate.RatedCurrentA) ?? rows[^1];
+        return point with
+        {
+            Feeder = point.Feeder is Feeder.ByCable { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: false } cable ? cable with { CrossSectionMm2 = row.SectionMm2 } : point.Feeder,
+            Cable = point.Cable is { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: false } ? point.Cable with { CrossSectionMm2 = row.SectionMm2 } : point.Cable,
+        };
+    }
+
+    private static DrivePoint Reopened(DrivePoint point, DrivePoint before, HashSet<(string Id, bool IsFeeder)> sized) => point with
+    {
+        Feeder = point.Feeder is Feeder.ByCable now && before.Feeder is Feeder.ByCable { CrossSectionMm2.IsKnown: false } && !sized.Contains((point.Id, true))
+            ? now with { CrossSectionMm2 = Given.Unknown }
+            : point.Feeder,
+        Cable = !before.Cable.CrossSectionMm2.IsKnown && !sized.Contains((point.Id, false)) ? point.Cable with { CrossSectionMm2 = Given.Unknown } : point.Cable,
     };
 
     private DrivePoint With(DrivePoint point, PointProposal proposal, bool isFirst)

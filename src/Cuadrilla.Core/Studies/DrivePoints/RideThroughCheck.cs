@@ -75,7 +75,7 @@ internal static class RideThroughCheck
         var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var wheel = new RideThrough.Flywheel(
             inertia, shaft.SpeedRpm, LeastSpeedPu * shaft.SpeedRpm, Efficiency, Math.Max(1, model.At(1).StandbyW), Math.Max(0, shaft.TorqueNm),
-            model.Input.DrivePoint.Load is FluidLoad ? RideThrough.TorqueShape.Square : RideThrough.TorqueShape.Constant);
+            model.Input.DrivePoint.Load is FanLoad ? RideThrough.TorqueShape.Square : RideThrough.TorqueShape.Constant);
         var (lasts, dip) = (LinkS(model) + RideThrough.KineticS(wheel), model.Input.Defaults.Protection.DipToRideS);
         return CheckWriter.Judged(
             Id, model.Id, BoardRow.Converter, $"{Title}, kinetic buffering", 1e3 * lasts, 1e3 * dip, "ms", LimitSense.AtLeast, model.Input.Defaults.TightMarginPct,

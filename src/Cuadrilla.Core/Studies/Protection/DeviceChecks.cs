@@ -44,19 +44,19 @@ internal static class DeviceChecks
             return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, [feeder.Proposed is { } proposed ? $"protective device of the feeder; proposed: {DeviceWords.Of(proposed)}" : "protective device of the feeder; nothing of the generic series fits"]);
         }
 
-        var listedA = feeder.IsOnLine ? (double?)null : feeder.Model.WholeItem?.LargestFuseA;
+        var listedA = feeder.IsOnLine ? DeviceProposal.LargestForMotorA(feeder, feeder.Chosen) : feeder.Model.WholeItem?.LargestFuseA;
         if (listedA is 0)
         {
             return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, ["fuses or breaker that the converter's maker lists"]);
         }
 
         var reason = new Reason(
-            listedA is null ? "I_n ≥ I_B" : "I_B ≤ I_n ≤ largest that the converter's maker lists",
-            $"{DeviceWords.Of(feeder.Chosen)}; I_B = {Text.N(current.CurrentA)} A: {current.Why}" + (listedA is { } most ? $"; listed up to {Text.N(most)} A" : string.Empty),
-            "IEC 60364-4-43, 433.1; IEC 61800-5-1 and the maker's list for converters",
+            listedA is null ? "I_n ≥ I_B" : feeder.IsOnLine ? "I_B ≤ I_n ≤ largest that the code permits ahead of a motor" : "I_B ≤ I_n ≤ largest that the converter's maker lists",
+            $"{DeviceWords.Of(feeder.Chosen)}; I_B = {Text.N(current.CurrentA)} A: {current.Why}" + (listedA is { } most ? $"; {(feeder.IsOnLine ? "permitted" : "listed")} up to {Text.N(most)} A" : string.Empty),
+            "IEC 60364-4-43, 433.1; IEC 61800-5-1 and the maker's list for converters; NFPA 70, 430.52 (verify)",
             [ReasonInput.Of("rated current of the device", gates.RatedA, "A", "drive point"), ReasonInput.Of("design current I_B", current.CurrentA, "A", current.Scenario.Length > 0 ? current.Scenario : "motor")]);
         var check = listedA is { } limit && gates.RatedA > limit
-            ? CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title + ", as listed", gates.RatedA, limit, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario)
+            ? CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title + (feeder.IsOnLine ? ", largest permitted" : ", as listed"), gates.RatedA, limit, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario)
             : CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title, current.CurrentA, gates.OverloadA, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario);
         return check.Verdict == Verdict.Fails
             ? check with { Relief = (feeder.Proposed is { } better ? $"Relief: {DeviceWords.Of(better)}. " : "Relief: another converter or starter. ") + ProtectionChecks.Caution }

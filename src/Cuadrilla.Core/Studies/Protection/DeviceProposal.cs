@@ -95,9 +95,18 @@ internal static class DeviceProposal
             .FirstOrDefault(m => Passes(feeder, m));
     }
 
+    /// <summary>Largest device that the US code permits ahead of a motor on the line, A; null where it says nothing.</summary>
+    public static double? LargestForMotorA(FeederStudy feeder, ProtectiveDevice device) =>
+        feeder is { Code: InstallationCode.Nfpa70, IsOnLine: true, FeederCurrent: { } current } && device is not ProtectiveDevice.SemiconductorFuse
+            ? feeder.Supply.Data.UsConductors.LargestForMotorA(device is ProtectiveDevice.Fuse, current.CurrentA)
+            : null;
+
     // A converter is protected by what its maker lists and nothing else.
     private static bool IsListed(FeederStudy feeder, double ratedA) => feeder.IsOnLine || feeder.Model.WholeItem is not { } item || ratedA <= item.LargestFuseA;
 
     private static bool Passes(FeederStudy feeder, ProtectiveDevice device) =>
+        (LargestForMotorA(feeder, device) is not { } most || feeder.GatesOf(device)!.RatedA <= most) && StartPasses(feeder, device);
+
+    private static bool StartPasses(FeederStudy feeder, ProtectiveDevice device) =>
         feeder.Start?.Run is not { } run || feeder.GatesOf(device)!.StartMarginPu(run.Moments, feeder.InrushKappa) >= 1;
 }

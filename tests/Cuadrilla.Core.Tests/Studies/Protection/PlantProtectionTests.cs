@@ -101,6 +101,33 @@ public sealed class PlantProtectionTests
         Assert.Equal("disconnection", row.Governs);
     }
 
+    [Fact]
+    public void An_open_section_is_proposed_and_stays_open_where_nobody_says_how_it_is_laid()
+    {
+        var open = Changed(Demo, "dp-02", p => p with
+        {
+            Feeder = ((Feeder.ByCable)p.Feeder) with { CrossSectionMm2 = Given.Unknown },
+            Cable = p.Cable with { CrossSectionMm2 = Given.Unknown },
+        });
+        var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Both, DeviceKind.Usual).On(open, Assessor));
+        var point = done.After.AllDrivePoints().First(p => p.Id == "dp-02");
+        Assert.Equal(25, point.Cable.CrossSectionMm2.Value);
+        Assert.Equal(50, ((Feeder.ByCable)point.Feeder).CrossSectionMm2.Value);
+        var silent = new SizeProtection(["dp-02"], ProtectedPart.Cables, DeviceKind.Usual).On(open with { Cables = null }, Assessor);
+        Assert.Contains("how the cable is laid", Assert.IsType<CommandOutcome.Refused>(silent).Why.Message, StringComparison.Ordinal);
+    }
+
+    // NFPA 70, 430.52: 2.5 × 276.7 A, the next standard rating up is 700 A.
+    [Fact]
+    public void The_US_code_bounds_the_device_ahead_of_a_motor_from_above()
+    {
+        Verdict Of(double ratedA) => Only(
+            Assessor.Run(Changed(Works, "hs-3", p => p with { Devices = p.Devices with { Device = new ProtectiveDevice.CircuitBreaker(ratedA, ratedA, 10, 65, Given.Unknown, string.Empty) } })).Checks,
+            "protection.device", "hs-3", string.Empty).Verdict;
+        Assert.Equal(Verdict.Holds, Of(700));
+        Assert.Equal(Verdict.Fails, Of(800));
+    }
+
     // A mill of 160 kW, each way of starting: the class must let the start pass and trip before the rotor burns.
     [Theory]
     [InlineData("across-the-line")]
