@@ -44,8 +44,9 @@ public abstract class DeviceGates
 
     /// <summary>
     /// How far a start stays below what the device surely carries: least permitted over actual current, 1 just passes; null where nothing is known of that.
+    /// What ran before warms an overload release.
     /// </summary>
-    public abstract double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa);
+    public abstract double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0);
 
     /// <summary>Where it surely still lasts, for pictures; empty where that is not known.</summary>
     public abstract IReadOnlyList<CurveTime> Lasts();
@@ -107,7 +108,7 @@ internal sealed class FuseGates : DeviceGates
 
     public override double? LetThroughA2s(double faultA) => faultA * faultA * clears?.ClearS(faultA);
 
-    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa) =>
+    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) =>
         lasts is null ? null : RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m => lasts.LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min();
 
     public override IReadOnlyList<CurveTime> Lasts() => lasts is null ? [] : [.. Times.Select(t => new CurveTime(lasts.LastsA(t), t))];
@@ -133,7 +134,7 @@ internal sealed class SemiconductorGates(ProtectiveDevice.SemiconductorFuse fuse
 
     public override double? LetThroughA2s(double faultA) => faultA >= AdiabaticPu * RatedA ? fuse.TotalA2s : null;
 
-    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa) => null;
+    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) => null;
 
     public override IReadOnlyList<CurveTime> Lasts() => [];
 
@@ -174,9 +175,9 @@ internal sealed class BreakerGates(
         return time <= LongestS ? faultA * faultA * time : null;
     }
 
-    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa)
+    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0)
     {
-        var heat = TripHeat.Of(moments, OverloadA, trip);
+        var heat = TripHeat.Of(moments, OverloadA, trip, beforeA / OverloadA);
         var peak = moments.Max(m => m.State.LineCurrentA);
         return Math.Min(heat > 0 ? 1 / Math.Sqrt(heat) : double.PositiveInfinity, peak > 0 ? MagneticA / (InrushReserve * inrushKappa * peak) : double.PositiveInfinity);
     }

@@ -108,5 +108,5 @@ internal static class DeviceProposal
         (LargestForMotorA(feeder, device) is not { } most || feeder.GatesOf(device)!.RatedA <= most) && StartPasses(feeder, device);
 
     private static bool StartPasses(FeederStudy feeder, ProtectiveDevice device) =>
-        feeder.Start?.Run is not { } run || feeder.GatesOf(device)!.StartMarginPu(run.Moments, feeder.InrushKappa) >= 1;
+        feeder.Start?.Run is not { } run || feeder.GatesOf(device)!.StartMarginPu(run.Moments, feeder.InrushKappa, feeder.BeforeStartA) >= 1;
 }

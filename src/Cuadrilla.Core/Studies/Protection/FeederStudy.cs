@@ -190,6 +190,9 @@ internal sealed class FeederStudy
     /// <summary>First crest of a start over its steady crest; thyristors switch on without one.</summary>
     public double InrushKappa => Model.Starter?.Item is not null ? 1 : LockedPowerFactor is var cos && cos < 1 ? 1.02 + (0.98 * Math.Exp(-3 * cos / Math.Sqrt(1 - (cos * cos)))) : 1.02;
 
+    /// <summary>Current that ran before a start, A: more than one start an hour comes from a warm motor and a warm release.</summary>
+    public double BeforeStartA => Point.Converter.StartsWanted() > 1 ? StartProtectionChecks.MostRunningA(this) : 0;
+
     private double LockedPowerFactor => Model.Input.Defaults.LockedRotorPowerFactor;
 
     private LoopTask? LoopTask(DeviceGates gates, Complex aheadOhm) =>

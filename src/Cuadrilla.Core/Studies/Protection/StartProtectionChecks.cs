@@ -37,7 +37,7 @@ internal static class StartProtectionChecks
             return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, ["a start that can be computed"]);
         }
 
-        if (gates.StartMarginPu(run.Moments, feeder.InrushKappa) is not { } margin)
+        if (gates.StartMarginPu(run.Moments, feeder.InrushKappa, feeder.BeforeStartA) is not { } margin)
         {
             return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, ["current over time that the device surely carries: its maker's curve"]);
         }
@@ -104,6 +104,10 @@ internal static class StartProtectionChecks
     /// <summary>Least current with which it runs in a scenario, A: the coolest image that a relay may have of it; 0 where it runs in none.</summary>
     internal static double RunningA(FeederStudy feeder) =>
         feeder.Supply.Scenarios.SelectMany(s => s.OnLine).Where(d => d.DrivePointId == feeder.Model.Id).Select(d => d.Point.Motor.CurrentA).DefaultIfEmpty(0).Min();
+
+    /// <summary>Largest current with which it runs in a scenario, A; 0 where it runs in none.</summary>
+    internal static double MostRunningA(FeederStudy feeder) =>
+        feeder.Supply.Scenarios.SelectMany(s => s.OnLine).Where(d => d.DrivePointId == feeder.Model.Id).Select(d => d.Point.Motor.CurrentA).DefaultIfEmpty(0).Max();
 
     private static Check Coordination(FeederStudy feeder)
     {

@@ -67,7 +67,7 @@ public sealed record TimeCurrentPicture(
         if (feeder.Start?.Run is { } run)
         {
             Add(curves, "start", $"start, {feeder.Model.Starter!.Name}", TimeCurrentKind.Load, Falling(run.Moments));
-            if (gates?.StartMarginPu(run.Moments, feeder.InrushKappa) < 1)
+            if (gates?.StartMarginPu(run.Moments, feeder.InrushKappa, feeder.BeforeStartA) < 1)
             {
                 var peak = run.Moments.MaxBy(m => m.State.LineCurrentA);
                 crossings.Add(new TimeCurrentCrossing("the device may clear the start", peak.State.LineCurrentA, Math.Max(0.02, run.TimeS)));

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
@@ -15,7 +16,7 @@ internal static class BusDrops
         foreach (var result in scenarios)
         {
             var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-            var linked = Linked(plant, busId, l => scenario.IsClosed(l.Id, l.NormallyClosed));
+            var linked = BusIsland.Of(plant.Distribution.Links, [busId], l => scenario.IsClosed(l.Id, l.NormallyClosed));
             var voltages = result.Buses.Where(b => linked.Contains(b.BusId)).ToList();
             if (voltages.FirstOrDefault(b => b.BusId == busId) is { } own)
             {
@@ -29,26 +30,7 @@ internal static class BusDrops
     /// <summary>True when a transformer of the plant feeds it, alone or through links.</summary>
     public static bool IsBehindTransformer(PlantSpecification plant, string busId)
     {
-        var linked = Linked(plant, busId, _ => true);
+        var linked = BusIsland.Of(plant.Distribution.Links, [busId], _ => true);
         return plant.Distribution.Transformers.Any(t => linked.Contains(t.ToBusId));
-    }
-
-    private static HashSet<string> Linked(PlantSpecification plant, string busId, Func<Network.BusLink, bool> closed)
-    {
-        var found = new HashSet<string>(StringComparer.Ordinal) { busId };
-        var waiting = new Queue<string>(found);
-        while (waiting.TryDequeue(out var at))
-        {
-            foreach (var link in plant.Distribution.Links.Where(l => (l.FromBusId == at || l.ToBusId == at) && closed(l)))
-            {
-                var other = link.FromBusId == at ? link.ToBusId : link.FromBusId;
-                if (found.Add(other))
-                {
-                    waiting.Enqueue(other);
-                }
-            }
-        }
-
-        return found;
     }
 }

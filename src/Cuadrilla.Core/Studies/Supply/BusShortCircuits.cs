@@ -90,25 +90,7 @@ internal static class BusShortCircuits
     // Buses with a closed path of links to a star that is earthed, or to a source whose loop is known.
     private static HashSet<string> Fed(PlantSpecification plant, Distribution distribution, Scenario scenario, string? sourceBusId)
     {
-        var fed = distribution.Transformers.Where(t => scenario.IsClosed(t.Id, true)).Select(t => t.ToBusId).ToHashSet(StringComparer.Ordinal);
-        if (sourceBusId is not null)
-        {
-            fed.Add(sourceBusId);
-        }
-
-        var waiting = new Queue<string>(fed);
-        while (waiting.TryDequeue(out var at))
-        {
-            foreach (var link in plant.Distribution.Links.Where(l => (l.FromBusId == at || l.ToBusId == at) && scenario.IsClosed(l.Id, l.NormallyClosed)))
-            {
-                var other = link.FromBusId == at ? link.ToBusId : link.FromBusId;
-                if (fed.Add(other))
-                {
-                    waiting.Enqueue(other);
-                }
-            }
-        }
-
-        return fed;
+        var begin = distribution.Transformers.Where(t => scenario.IsClosed(t.Id, true)).Select(t => t.ToBusId);
+        return BusIsland.Of(plant.Distribution.Links, sourceBusId is null ? begin : begin.Append(sourceBusId), l => scenario.IsClosed(l.Id, l.NormallyClosed));
     }
 }
