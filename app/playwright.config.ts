@@ -36,4 +36,11 @@ export const shared = {
   },
 };
 
-export default defineConfig({ ...shared, testDir: "e2e", testMatch: "*.spec.ts" });
+// What is waited for is the work of the server too, on a machine that may have others to serve.
+export default defineConfig({
+  ...shared,
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
+  testDir: "e2e",
+  testMatch: "*.spec.ts",
+});
