@@ -6,9 +6,11 @@ namespace Cuadrilla.Catalogue;
 /// <summary>Capacities of cables as the data file has them.</summary>
 internal sealed record CableCapacityFile(
     string Source, string Edition, string Columns, IReadOnlyList<IReadOnlyList<System.Text.Json.JsonElement>> Rows,
-    IReadOnlyDictionary<CableGrouping, IReadOnlyList<double>> GroupPu, double AluminiumPu, double AluminiumFromMm2)
+    IReadOnlyDictionary<CableGrouping, IReadOnlyList<double>> GroupPu, double AluminiumPu, double AluminiumFromMm2, IReadOnlyList<double> DuctPu,
+    IReadOnlyList<double[]> SoilPu)
 {
-    public CableTables Build() => new([.. Rows.Select(r => new CapacityRow(r[0].GetDouble(), Amperes(r[1]), Amperes(r[2])))], GroupPu, AluminiumPu, AluminiumFromMm2);
+    public CableTables Build() => new([.. Rows.Select(r => new CapacityRow(r[0].GetDouble(), Amperes(r[1]), Amperes(r[2])))], GroupPu, AluminiumPu, AluminiumFromMm2, DuctPu,
+        [.. SoilPu.Select(s => (s[0], s[1]))]);
 
     private static IReadOnlyList<double?> Amperes(System.Text.Json.JsonElement list) =>
         [.. list.EnumerateArray().Select(v => v.ValueKind == System.Text.Json.JsonValueKind.Null ? (double?)null : v.GetDouble())];

@@ -26,7 +26,7 @@ public static class ReferenceCatalogue
         SoftStarters = SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json"))
             .Select(s => s with { ThyristorA2s = SwitchgearRules.Listed.ThyristorA2sPerA2 * s.RatedCurrentA * s.RatedCurrentA }).ToDictionary(s => s.Id, StringComparer.Ordinal),
         StartPresets = [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
-        SupplyModules = ConverterSeries.SupplyModules(Converters).ToDictionary(m => m.Id, StringComparer.Ordinal),
+        SupplyModules = ConverterSeries.SupplyModules(Converters).Select(m => m with { LargestFuseA = SwitchgearRules.LargestFuseA(m, Fuses) }).ToDictionary(m => m.Id, StringComparer.Ordinal),
         OutputFilters = DataFile.Read<FilterFile>("output-filters.json").Filters,
         ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),

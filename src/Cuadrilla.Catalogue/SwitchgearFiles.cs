@@ -9,7 +9,7 @@ namespace Cuadrilla.Catalogue;
 internal sealed record UsConductorFile(
     string Source, string Edition, string Columns, IReadOnlyList<IReadOnlyList<JsonElement>> Sizes, IReadOnlyList<double> StandardA,
     UsConductorFile.MotorDevices MotorDevicePu, IReadOnlyList<double[]> ConductorsPu, string EarthColumns,
-    IReadOnlyList<double[]> Earth)
+    IReadOnlyList<double[]> Earth, string MotorColumns, IReadOnlyList<double?[]> Motors)
 {
     public UsConductors Build() => new(
         [.. Sizes.Select(s => new UsConductor(s[0].GetString()!, s[1].GetDouble(), s[2].GetDouble(), s[3].ValueKind == JsonValueKind.Null ? null : s[3].GetDouble()))],
@@ -17,7 +17,8 @@ internal sealed record UsConductorFile(
         [.. ConductorsPu.Select(c => (c[0], c[1]))],
         [.. Earth.Select(e => (e[0], e[1]))],
         MotorDevicePu.Breaker,
-        MotorDevicePu.Fuse);
+        MotorDevicePu.Fuse,
+        [.. Motors.Select(m => new UsMotor(m[0]!.Value, m[1], m[2]!.Value, m[3]!.Value))]);
 
     internal sealed record MotorDevices(double Breaker, double Fuse);
 }
@@ -38,6 +39,13 @@ internal sealed record SwitchgearFile(
     {
         var needA = (item.Kind == ConverterKind.SinglePhaseInput ? Listed.SinglePhaseFusePu : Listed.FusePu) * item.LightCurrentA;
         return fuses.Gates.FirstOrDefault(f => f.RatedA >= needA)?.RatedA ?? (fuses.Gates[^1].RatedA >= item.LightCurrentA ? fuses.Gates[^1].RatedA : 0);
+    }
+
+    /// <summary>The same of a supply module, from its rated power at unity power factor, A.</summary>
+    public double LargestFuseA(SupplyModuleItem module, GgFuses fuses)
+    {
+        var ratedA = module.RatedKw * 1e3 / (Math.Sqrt(3) * module.RatedVoltageV);
+        return fuses.Gates.FirstOrDefault(f => f.RatedA >= Listed.FusePu * ratedA)?.RatedA ?? (fuses.Gates[^1].RatedA >= ratedA ? fuses.Gates[^1].RatedA : 0);
     }
 
     internal sealed record ListRule(double FusePu, double SinglePhaseFusePu, double ThyristorA2sPerA2);

@@ -1727,7 +1727,7 @@ export interface components {
              * @description Reference method of IEC 60364-5-52.
              * @enum {string}
              */
-            method: "b2" | "c" | "e";
+            method: "b2" | "c" | "e" | "d";
             /**
              * Ambient of the cable
              * @description Air around the cable.
@@ -1750,6 +1750,16 @@ export interface components {
              * @enum {string}
              */
             cores: "three-phase" | "with-neutral";
+            /**
+             * Soil temperature
+             * @description Soil at the depth of the cable, at its warmest.
+             */
+            soilC?: null | number;
+            /**
+             * Soil resistivity
+             * @description Thermal resistivity of the soil around the duct.
+             */
+            soilKmPerW?: null | number;
         };
         /** @enum {unknown} */
         CableRole: "plant" | "feeder" | "motor";
@@ -1844,6 +1854,11 @@ export interface components {
              * @description Rated voltage on the capacitors' own plate.
              */
             capacitorRatedV?: null | number;
+            /**
+             * Contactor of a step
+             * @description Rated operational current in AC-6b of the contactor of one step.
+             */
+            contactorA?: null | number;
         };
         CatalogueDocument: {
             version: string;
@@ -1958,6 +1973,8 @@ export interface components {
              */
             reason: string;
             control: components["schemas"]["ServoControl"];
+            feeder?: components["schemas"]["Feeder"];
+            device?: components["schemas"]["ProtectiveDevice"];
         };
         Comparison: {
             /** Format: double */
@@ -4118,7 +4135,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -4281,6 +4298,11 @@ export interface components {
             kind: "size-best";
             pointIds: string[];
             part: components["schemas"]["SizedPart"];
+        };
+        PlantCommandSizeModuleProtection: {
+            /** @enum {string} */
+            kind: "size-module-protection";
+            dcBusId: string;
         };
         PlantCommandSizeProtection: {
             /** @enum {string} */
@@ -5411,6 +5433,26 @@ export interface components {
              * @enum {string}
              */
             coordination: "one" | "two";
+            /**
+             * Bypass contactor
+             * @description Rated operational current in AC-1 of the contactor that bridges a soft starter after the start.
+             */
+            bypassA?: null | number;
+            /**
+             * Isolator
+             * @description Rated operational current of the isolator: AC-23A where it may part a running motor, AC-21A ahead of a converter.
+             */
+            isolatorA?: null | number;
+            /**
+             * DC fuses
+             * @description Rated current of the fuses between the DC bus and this inverter, one in each pole.
+             */
+            dcFuseA?: null | number;
+            /**
+             * DC voltage of the fuses
+             * @description Rated direct voltage of these fuses; not that for alternating current.
+             */
+            dcFuseV?: null | number;
         };
         SystemAtFlow: {
             /** Format: double */

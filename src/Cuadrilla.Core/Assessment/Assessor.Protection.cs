@@ -2,6 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Protection;
@@ -19,7 +20,17 @@ public sealed partial class Assessor
         ArgumentNullException.ThrowIfNull(plant);
         var assessment = Run(plant);
         var supply = SupplyOf(plant, assessment);
-        return ProtectionPlans.Of(supply, Cores.Map([.. plant.AllDrivePoints()], p => FeederOf(plant, p, supply), stop), assessment.Checks);
+        var modules = plant.Lineups.SelectMany(l => l.DcBuses).Select(b => ModuleOf(plant, b, supply)).ToList();
+        return ProtectionPlans.Of(supply, Cores.Map([.. plant.AllDrivePoints()], p => FeederOf(plant, p, supply), stop), modules, assessment.Checks);
+    }
+
+    /// <inheritdoc/>
+    public ModuleProposal ModuleProposalFor(PlantSpecification plant, CommonDcBus bus)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(bus);
+        var feeder = ModuleOf(plant, bus, SupplyOf(plant, Run(plant)));
+        return PointProposals.Of(feeder, feeder.Model.Processes(plant.Scenarios));
     }
 
     /// <inheritdoc/>
@@ -48,6 +59,14 @@ public sealed partial class Assessor
             ShortCircuits = assessment.ShortCircuits,
             BusDropsPct = BusDrops.Pct(plant, assessment.Scenarios),
         };
+    }
+
+    private ModuleFeederStudy ModuleOf(PlantSpecification plant, CommonDcBus bus, SupplyContext supply)
+    {
+        var lineup = plant.Lineups.First(l => l.DcBuses.Any(b => b.Id == bus.Id));
+        var members = lineup.DrivePoints.Where(p => bus.MemberIds.Contains(p.Id)).Select(p => Study(plant, p)).ToList();
+        var model = DcBusModel.Of(plant, lineup, bus, members, data.With(plant), supply.Defaults);
+        return new ModuleFeederStudy(model, plant.Distribution.Bus(lineup.BusId), supply);
     }
 
     private FeederStudy FeederOf(PlantSpecification plant, DrivePoint point, SupplyContext supply) => Feeder(Study(plant, point).Model, supply, plant.BusOfDrivePoints()[point.Id]);

@@ -25,6 +25,16 @@ public sealed record CableInstallation(
     /// <summary>Most circuits that the tables know.</summary>
     public const int MostCircuits = 9;
 
+    /// <summary>Soil around it, °C, where it lies in the ground; not known: as warm as the site's air at its warmest.</summary>
+    public Given SoilC { get; init; }
+
+    /// <summary>Thermal resistivity of the soil, K·m/W; not known: 2.5, that of the tables.</summary>
+    public Given SoilKmPerW { get; init; }
+
+    /// <summary>What is around it at its warmest, °C.</summary>
+    /// <param name="siteC">Air of the site at its warmest, °C.</param>
+    public double SurroundC(double siteC) => (Method == InstallationMethod.D ? SoilC : AmbientC) is { IsKnown: true } own ? own.Value : siteC;
+
     /// <summary>Of all that the tables know, what leaves a cable the least capacity.</summary>
     public static CableInstallation Hardest { get; } = new(CableInsulation.Pvc, InstallationMethod.B2, Given.Unknown, CableGrouping.Bunched, MostCircuits, CableCores.ThreePhase);
 

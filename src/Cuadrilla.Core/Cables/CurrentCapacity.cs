@@ -11,6 +11,9 @@ public enum InstallationMethod
 
     /// <summary>In free air, on a perforated tray or ladder.</summary>
     E,
+
+    /// <summary>In a duct in the ground (D1).</summary>
+    D,
 }
 
 /// <summary>How circuits lie beside each other (IEC 60364-5-52, table B.52.17 and B.52.20).</summary>
@@ -26,9 +29,9 @@ public enum CableGrouping
     Ladder,
 }
 
-/// <summary>A row of the table of current-carrying capacities: three loaded copper conductors at 30 °C.</summary>
+/// <summary>A row of the table of current-carrying capacities: three loaded copper conductors, air at 30 °C, soil at 20 °C and 2.5 K·m/W.</summary>
 /// <param name="SectionMm2">Section, mm².</param>
-/// <param name="PvcA">Capacity with PVC by method B2, C, E, A; null where the table has none.</param>
+/// <param name="PvcA">Capacity with PVC by method B2, C, E, D, A; null where the table has none.</param>
 /// <param name="XlpeA">The same with XLPE.</param>
 public sealed record CapacityRow(double SectionMm2, IReadOnlyList<double?> PvcA, IReadOnlyList<double?> XlpeA);
 
@@ -37,11 +40,17 @@ public sealed record CapacityRow(double SectionMm2, IReadOnlyList<double?> PvcA,
 /// <param name="GroupPu">Factor by grouping for 1, 2, 3 … circuits.</param>
 /// <param name="AluminiumPu">Capacity of aluminium in parts of copper.</param>
 /// <param name="AluminiumFromMm2">Least section of aluminium, mm².</param>
+/// <param name="DuctPu">Factor for 1, 2, 3 … ducts in the ground that touch, one circuit in each.</param>
+/// <param name="SoilPu">Factor by resistivity of the soil, K·m/W ascending: between two the drier one counts.</param>
 public sealed record CableTables(
-    IReadOnlyList<CapacityRow> Rows, IReadOnlyDictionary<CableGrouping, IReadOnlyList<double>> GroupPu, double AluminiumPu, double AluminiumFromMm2)
+    IReadOnlyList<CapacityRow> Rows, IReadOnlyDictionary<CableGrouping, IReadOnlyList<double>> GroupPu, double AluminiumPu, double AluminiumFromMm2,
+    IReadOnlyList<double> DuctPu, IReadOnlyList<(double KmPerW, double Pu)> SoilPu)
 {
     /// <summary>Temperature of the air that the table is for, °C.</summary>
     public const double TableC = 30;
+
+    /// <summary>Temperature of the soil that it is for, °C.</summary>
+    public const double SoilTableC = 20;
 
     /// <summary>Capacity of a section, A; null where the table has none.</summary>
     public double? CapacityA(CapacityRow row, CableInsulation insulation, InstallationMethod method, ConductorMaterial material)
@@ -53,6 +62,20 @@ public sealed record CableTables(
 
     /// <summary>Factor for so many circuits beside each other, this one among them.</summary>
     public double GroupFactor(CableGrouping grouping, int circuits) => GroupPu[grouping][circuits - 1];
+
+    /// <summary>Factor for so many circuits beside each other as a cable is laid; in the ground with that of the soil. Null for soil drier than the table knows.</summary>
+    public double? GroupFactor(CableInstallation laid, int circuits)
+    {
+        ArgumentNullException.ThrowIfNull(laid);
+        if (laid.Method != InstallationMethod.D)
+        {
+            return GroupFactor(laid.Grouping, circuits);
+        }
+
+        return laid.SoilKmPerW.IsKnown
+            ? SoilPu.Where(s => s.KmPerW >= laid.SoilKmPerW.Value).Select(s => (double?)(s.Pu * DuctPu[circuits - 1])).FirstOrDefault()
+            : DuctPu[circuits - 1];
+    }
 }
 
 /// <summary>
@@ -98,10 +121,12 @@ public static class CurrentCapacity
         double NeutralA, double SizingA, double TemperaturePu, double GroupPu, double HarmonicPu, double? SectionMm2, double? TabulatedA, double? CapacityA);
 
     /// <summary>Factor for the temperature of the air, exact.</summary>
-    public static double TemperatureFactor(CableInsulation insulation, double ambientC)
+    public static double TemperatureFactor(CableInsulation insulation, double ambientC) => TemperatureFactor(insulation, ambientC, CableTables.TableC);
+
+    private static double TemperatureFactor(CableInsulation insulation, double surroundC, double tableC)
     {
         var limit = InsulationLimits.OperatingC(insulation);
-        return Math.Sqrt((limit - ambientC) / (limit - CableTables.TableC));
+        return Math.Sqrt((limit - surroundC) / (limit - tableC));
     }
 
     /// <summary>Factor for the heat of the neutral.</summary>
@@ -112,7 +137,7 @@ public static class CurrentCapacity
     /// <param name="parallel">Equal cables in parallel, each a circuit of the group.</param>
     /// <param name="material">Metal.</param>
     /// <param name="laid">How it is laid.</param>
-    /// <param name="ambientC">Air, °C.</param>
+    /// <param name="ambientC">Air, or soil, °C.</param>
     /// <param name="thirdHarmonicPct">Third order in the phase current, % of it, where a neutral carries it.</param>
     /// <param name="tables">The tables.</param>
     public static double? CapacityA(
@@ -127,8 +152,10 @@ public static class CurrentCapacity
         }
 
         // A section between two of the table, or beyond its end, carries what the smaller one does.
+        var tableC = laid.Method == InstallationMethod.D ? CableTables.SoilTableC : CableTables.TableC;
         return tables.Rows.Where(r => r.SectionMm2 <= sectionMm2).Select(r => tables.CapacityA(r, laid.Insulation, laid.Method, material)).LastOrDefault(a => a is not null) is { } tabulatedA
-            ? parallel * tabulatedA * TemperatureFactor(laid.Insulation, ambientC) * tables.GroupFactor(laid.Grouping, circuits) * HarmonicFactor(thirdHarmonicPct)
+            && tables.GroupFactor(laid, circuits) is { } groupPu
+            ? parallel * tabulatedA * TemperatureFactor(laid.Insulation, ambientC, tableC) * groupPu * HarmonicFactor(thirdHarmonicPct)
             : null;
     }
 

@@ -7,6 +7,13 @@ namespace Cuadrilla.Core.Cables;
 /// <param name="LargestDeviceA">Largest overcurrent device, A; null: by its capacity.</param>
 public sealed record UsConductor(string Name, double SectionMm2, double CapacityA, double? LargestDeviceA);
 
+/// <summary>Full-load current of a motor by the US code's table.</summary>
+/// <param name="RatedHp">Rated power, hp.</param>
+/// <param name="At230A">At 220 to 240 V, A; null where the table has none.</param>
+/// <param name="At460A">At 440 to 480 V, A.</param>
+/// <param name="At575A">At 550 to 600 V, A.</param>
+public sealed record UsMotor(double RatedHp, double? At230A, double At460A, double At575A);
+
 /// <summary>Conductors, ratings and factors of the US installation code (NFPA 70).</summary>
 /// <param name="Sizes">Copper conductors, smallest first.</param>
 /// <param name="StandardA">Standard ratings of fuses and breakers, A, ascending.</param>
@@ -14,12 +21,16 @@ public sealed record UsConductor(string Name, double SectionMm2, double Capacity
 /// <param name="Earth">Up to so large a device, A: section of the equipment earth, mm².</param>
 /// <param name="MotorBreakerPu">Largest inverse-time breaker ahead of a motor on the line, parts of its full-load current.</param>
 /// <param name="MotorFusePu">Largest time-delay fuse ahead of it.</param>
+/// <param name="Motors">Full-load currents of three-phase motors, smallest first.</param>
 public sealed record UsConductors(
     IReadOnlyList<UsConductor> Sizes, IReadOnlyList<double> StandardA, IReadOnlyList<(double Conductors, double Pu)> ConductorsPu, IReadOnlyList<(double DeviceA, double Mm2)> Earth,
-    double MotorBreakerPu, double MotorFusePu)
+    double MotorBreakerPu, double MotorFusePu, IReadOnlyList<UsMotor> Motors)
 {
     private const double LimitC = 75;
     private const double TableC = 30;
+
+    // Powers of motors in kW stand this near to one in hp of the table.
+    private const double PowerPu = 0.05;
 
     // Sizes are known to three digits.
     private const double Digit = 0.99;
@@ -40,6 +51,19 @@ public sealed record UsConductors(
     /// <param name="isFuse">True for fuses.</param>
     /// <param name="motorA">Full-load current of the motor, A.</param>
     public double? LargestForMotorA(bool isFuse, double motorA) => LeastA((isFuse ? MotorFusePu : MotorBreakerPu) * motorA);
+
+    /// <summary>Full-load current that the code goes by for a motor, A (430.6, 430.250); null where its table has no such power or voltage.</summary>
+    public double? MotorA(double ratedHp, double nominalVoltageV)
+    {
+        var row = Motors.Where(m => Math.Abs((m.RatedHp / ratedHp) - 1) <= PowerPu).MinBy(m => Math.Abs((m.RatedHp / ratedHp) - 1));
+        return nominalVoltageV switch
+        {
+            >= 220 and <= 240 => row?.At230A,
+            >= 440 and <= 480 => row?.At460A,
+            >= 550 and <= 600 => row?.At575A,
+            _ => null,
+        };
+    }
 
     /// <summary>Least standard rating for a current, A; null above the largest.</summary>
     public double? LeastA(double currentA) => StandardA.Where(r => r >= currentA).Select(r => (double?)r).FirstOrDefault();

@@ -57,6 +57,9 @@ public sealed record SupplyModuleItem
     /// <summary>Rated conditional short-circuit current, kA.</summary>
     public required double ShortCircuitKa { get; init; }
 
+    /// <summary>Largest gG fuse, or breaker of that rating, that its maker lists, A; 0 where none is.</summary>
+    public double LargestFuseA { get; init; }
+
     /// <summary>Dimensions, mass, air, terminals.</summary>
     public required ConverterSize Size { get; init; }
 

@@ -15,6 +15,9 @@ public sealed record CapacitorBank(string Id, string Name, string BusId, double 
     /// <summary>Rated line-to-line voltage of its capacitors, V; behind a reactor more than that of the bus. Unknown: not stated.</summary>
     public Given CapacitorRatedV { get; init; }
 
+    /// <summary>Rated operational current in AC-6b of the contactor of one step, A; not known: none stated.</summary>
+    public Given ContactorA { get; init; }
+
     /// <summary>Reactor in parts of the capacitor's reactance; 0 without.</summary>
     public double DetuningPu => DetuningPct.IsKnown ? DetuningPct.Value / 100 : 0;
 

@@ -61,6 +61,18 @@ public enum CoordinationType
 /// <param name="Coordination">What a fault may do to a starter.</param>
 public sealed record SwitchingDevices(ProtectiveDevice Device, Base.Given ContactorA, CoordinationType Coordination)
 {
+    /// <summary>Rated operational current of a soft starter's bypass contactor, A; not known: none stated.</summary>
+    public Base.Given BypassA { get; init; }
+
+    /// <summary>Rated operational current of its isolator in AC-23A for a motor on the line, AC-21A ahead of a converter, A; not known: none stated.</summary>
+    public Base.Given IsolatorA { get; init; }
+
+    /// <summary>Rated current of the fuses between a common DC bus and its inverter, A; not known: none stated.</summary>
+    public Base.Given DcFuseA { get; init; }
+
+    /// <summary>Their rated DC voltage, V; not known: not stated.</summary>
+    public Base.Given DcFuseV { get; init; }
+
     /// <summary>Nothing chosen yet.</summary>
     public static SwitchingDevices None { get; } = new(new ProtectiveDevice.NotChosen(), Base.Given.Unknown, CoordinationType.One);
 }

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Core.Specification;
 
@@ -23,4 +24,11 @@ public sealed record CommonDcBus(
     Given BusbarA,
     Given StopTimeS,
     string Reason,
-    ServoControl Control);
+    ServoControl Control)
+{
+    /// <summary>How its supply module is fed from the busbar of the lineup.</summary>
+    public Feeder Feeder { get; init; } = new Feeder.OnBusbar();
+
+    /// <summary>What protects that feeder.</summary>
+    public ProtectiveDevice Device { get; init; } = new ProtectiveDevice.NotChosen();
+}

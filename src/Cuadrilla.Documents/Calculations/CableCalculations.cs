@@ -23,6 +23,7 @@ internal static class CableCalculations
         var device = input.DeviceA ?? ReferenceCatalogue.Data.GgFuses.LeastA(input.CurrentA);
         var limit = InsulationLimits.OperatingC(input.Insulation);
         ranges
+            .Require(input.Method != InstallationMethod.D, "method", "d", "b2, c or e: cables in air")
             .Require(device is not null, "deviceA", "absent", $"given above {ReferenceCatalogue.Data.GgFuses.StandardA[^1]} A, where no gG fuse is standard")
             .Require(device is null || device >= input.CurrentA, "deviceA", $"{device}", $"{input.CurrentA} to {LargestA}")
             .Require(input.AmbientC < limit, "ambientC", $"{input.AmbientC}", $"-40 to below {limit}")

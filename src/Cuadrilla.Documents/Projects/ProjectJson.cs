@@ -110,6 +110,7 @@ public static class ProjectJson
             (typeof(ChooseConverter), "choose-converter"),
             (typeof(SizeBest), "size-best"),
             (typeof(SizeProtection), "size-protection"),
+            (typeof(SizeModuleProtection), "size-module-protection"),
             (typeof(AddElement), "add-element"),
             (typeof(Mitigate), "mitigate"),
             (typeof(TakeDriveList), "take-drive-list"),

@@ -1,5 +1,6 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Base;
 using CsCheck;
 
 namespace Cuadrilla.Core.Tests.Cables;
@@ -109,4 +110,38 @@ public sealed class CapacityTests
         100, 100, 1.6, CableInsulation.Pvc, InstallationMethod.C, ConductorMaterial.Copper, 30, CableGrouping.Bunched, 1, 1, 0);
 
     private static CapacityRow Row(double section) => Tables.Rows.Single(r => r.SectionMm2 == section);
+
+    // 50 mm² XLPE in a duct: 135 A at 20 °C and 2.5 K·m/W; soil at 35 °C √(55/70), 3 K·m/W 0.96, two ducts 0.85.
+    [Theory]
+    [InlineData(20, 2.5, 1, 135)]
+    [InlineData(35, 2.5, 1, 119.664)]
+    [InlineData(20, 3, 2, 110.16)]
+    [InlineData(20, 2.2, 1, 135)]
+    [InlineData(20, 1, 1, 159.3)]
+    public void In_the_ground_soil_and_ducts_count_and_not_the_air(double soilC, double soilKmPerW, int circuits, double expectedA)
+    {
+        var laid = new CableInstallation(CableInsulation.Xlpe, InstallationMethod.D, 60, CableGrouping.Bunched, circuits, CableCores.ThreePhase) { SoilC = soilC, SoilKmPerW = soilKmPerW };
+        var capacityA = CurrentCapacity.CapacityA(50, 1, ConductorMaterial.Copper, laid, laid.SurroundC(40), 0, ReferenceCatalogue.Data.Cables);
+        Assert.Equal(expectedA, capacityA!.Value, 0.01);
+    }
+
+    [Fact]
+    public void Soil_that_nobody_knows_is_as_warm_as_the_air()
+    {
+        var laid = new CableInstallation(CableInsulation.Pvc, InstallationMethod.D, Given.Unknown, CableGrouping.Bunched, 1, CableCores.ThreePhase);
+        Assert.Equal(38, laid.SurroundC(38));
+        Assert.Equal(12, (laid with { SoilC = 12 }).SurroundC(38));
+    }
+
+    // NFPA 70, table 430.250: a metric 11 kW is taken for 15 hp, between two powers and beyond the voltages there is none.
+    [Theory]
+    [InlineData(100, 460, 124.0)]
+    [InlineData(100, 575, 99.0)]
+    [InlineData(100, 230, 248.0)]
+    [InlineData(14.75, 460, 21.0)]
+    [InlineData(12.5, 460, null)]
+    [InlineData(250, 230, null)]
+    [InlineData(100, 400, null)]
+    public void The_US_code_has_its_own_currents_of_motors(double ratedHp, double voltageV, double? expectedA) =>
+        Assert.Equal(expectedA, ReferenceCatalogue.Data.UsConductors.MotorA(ratedHp, voltageV));
 }

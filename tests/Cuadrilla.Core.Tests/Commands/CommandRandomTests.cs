@@ -46,6 +46,7 @@ public sealed class CommandRandomTests
         (ids, _) => new SizeProtection(ids, (ProtectedPart)(ids.Length % 3), (DeviceKind)(ids[0].Length % 5)),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),
         (_, plant) => new CompareSingleDrives(Bus(plant)),
+        (_, plant) => new SizeModuleProtection(Bus(plant)),
         (_, plant) => new DissolveDcBus(Bus(plant)),
         (_, plant) => new DissolveArrangement(Arrangement(plant)),
         (ids, plant) => new ShareBy(Arrangement(plant), (SharingWay)(ids.Length % 4)),

@@ -40,7 +40,7 @@ public sealed class ProjectFileTests
     [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
     [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "one of unspecified, fan, pump")]
     [InlineData("/format", "\"other\"", "cuadrilla-project")]
-    [InlineData("/formatVersion", "9", "1 to 8")]
+    [InlineData("/formatVersion", "10", "1 to 9")]
     [InlineData("/specification/distribution/transformers/0/ukPct", "0.1", "0.5 to 25")]
     [InlineData("/specification/distribution/transformers/1/toBusId", "\"nowhere\"", "bus of this plant")]
     [InlineData("/specification/distribution/links/1/kind", "\"wire\"", "one of coupler, cable")]

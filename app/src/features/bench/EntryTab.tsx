@@ -12,6 +12,7 @@ import { feedNames } from "../starting/feeds";
 import { useProject } from "../../project/ProjectContext";
 import { useItems } from "../../project/useCatalogue";
 import { DeviceEntry } from "../protection/DeviceEntry";
+import { FeederFields } from "../protection/FeederFields";
 import { InstallationEntry } from "../protection/InstallationEntry";
 import { LoadEntry } from "./LoadEntry";
 import { SkipBandEntry } from "./SkipBandEntry";
@@ -83,53 +84,13 @@ interface Props {
 
 function FeederEntry({ point, edit }: Props) {
   const { project } = useProject();
-  const { feeder } = point;
   return (
-    <>
-      <ChoiceField
-        label="Connection"
-        value={feeder.kind}
-        choices={{ "on-busbar": "on the busbar", "by-cable": "by a cable of its own" }}
-        onCommit={(kind) =>
-          edit("feeder", (p) => ({
-            ...p,
-            feeder:
-              kind === "on-busbar"
-                ? { kind }
-                : { kind, lengthM: null, crossSectionMm2: null, parallelRuns: 1, material: "copper" },
-          }))
-        }
-      />
-      {feeder.kind === "by-cable" && (
-        <>
-          <Entries
-            of={fields.FeederByCable}
-            value={feeder}
-            keys={["lengthM", "crossSectionMm2", "parallelRuns", "material", "protectiveMm2"]}
-            change={(part, what) => edit(`feeder ${what}`, withFeeder(part))}
-          />
-          <InstallationEntry
-            own={feeder.installation}
-            plant={project.specification.cables}
-            onChange={(installation, what) => edit(`feeder ${what}`, withFeeder({ installation }))}
-          />
-          <Entries
-            of={fields.FeederByCable}
-            value={feeder}
-            keys={["reason"]}
-            change={(part, what) => edit(`feeder ${what}`, withFeeder(part))}
-          />
-        </>
-      )}
-    </>
+    <FeederFields
+      feeder={point.feeder}
+      plant={project.specification.cables}
+      change={(next, what) => edit(what, (p) => ({ ...p, feeder: next(p.feeder) }))}
+    />
   );
-}
-
-type ByCable = Extract<DrivePoint["feeder"], { kind: "by-cable" }>;
-
-function withFeeder(change: Partial<ByCable>) {
-  return (p: DrivePoint): DrivePoint =>
-    p.feeder.kind === "by-cable" ? { ...p, feeder: { ...p.feeder, ...change } } : p;
 }
 
 function CableEntry({ point, edit }: Props) {

@@ -73,6 +73,8 @@ export function BankTable() {
           ["step, kvar", "stepKvar"],
           ["steps", "steps", "w-14"],
           ["reactor p, %", "detuningPct", "w-14"],
+          ["rated, V", "capacitorRatedV", "w-16"],
+          ["contactor, A", "contactorA", "w-14"],
         ]),
       ]}
     />

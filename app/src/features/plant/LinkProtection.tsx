@@ -3,18 +3,17 @@ import type { BusLink } from "../../api/client";
 import type { Outcome } from "../../components/draft";
 import { ChoiceField } from "../../components/Fields";
 import { Sheet } from "../../components/Sheet";
-import { Entries } from "../../fields/Entries";
-import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
 import { deviceKinds, deviceText, type Device } from "../protection/devices";
+import { DeviceFields } from "../protection/DeviceFields";
 import { InstallationEntry } from "../protection/InstallationEntry";
 
 type Cable = Extract<BusLink, { kind: "cable" }>;
 type Change = (part: Partial<Cable>, what: string) => Promise<Outcome>;
 
-type Offered = "not-chosen" | "fuse" | "circuit-breaker";
+export type Offered = "not-chosen" | "fuse" | "circuit-breaker";
 
-const begun: Readonly<Record<Offered, Device>> = {
+export const begun: Readonly<Record<Offered, Device>> = {
   "not-chosen": { kind: "not-chosen" },
   fuse: { kind: "fuse", ratedA: 250, breakingKa: 100, reason: "" },
   "circuit-breaker": {
@@ -63,22 +62,7 @@ export function LinkProtection({ cable, change }: { readonly cable: Cable; reado
             }}
             onCommit={(kind) => change({ device: begun[kind] }, "device")}
           />
-          {device.kind === "fuse" && (
-            <Entries
-              of={fields.ProtectiveDeviceFuse}
-              value={device}
-              keys={["ratedA", "breakingKa", "reason"]}
-              change={withDevice}
-            />
-          )}
-          {device.kind === "circuit-breaker" && (
-            <Entries
-              of={fields.ProtectiveDeviceCircuitBreaker}
-              value={device}
-              keys={["ratedA", "overloadA", "magneticPu", "breakingKa", "letThroughA2s", "reason"]}
-              change={withDevice}
-            />
-          )}
+          <DeviceFields device={device} change={withDevice} />
         </Sheet>
       )}
     </>

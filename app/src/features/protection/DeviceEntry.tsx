@@ -4,6 +4,8 @@ import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import { useProject } from "../../project/ProjectContext";
 import type { PointEdit } from "../bench/usePointEdit";
+import { dcBusOf } from "../../lib/dcBus";
+import { DeviceFields } from "./DeviceFields";
 import { deviceKinds, noDevices, type Device } from "./devices";
 
 /** Protective device and contactor of a drive point. */
@@ -16,7 +18,7 @@ export function DeviceEntry({
   readonly columns: readonly string[];
   readonly edit: PointEdit;
 }) {
-  const { run } = useProject();
+  const { project, run } = useProject();
   const devices = point.devices ?? noDevices;
   const { device } = devices;
   const size = (part: "devices" | "both", kind: Exclude<Device["kind"], "not-chosen"> | "usual") =>
@@ -26,6 +28,31 @@ export function DeviceEntry({
     devices: { ...(p.devices ?? noDevices), device: { ...(p.devices ?? noDevices).device, ...change } as Device },
   });
   const isOnLine = !["catalogue", "not-chosen", "of-group"].includes(point.converter.kind);
+  const isSoft = point.converter.kind === "soft-starter";
+  const switching: ("contactorA" | "bypassA" | "isolatorA" | "coordination")[] = [
+    "contactorA",
+    ...(isSoft ? ["bypassA" as const] : []),
+    "isolatorA",
+    ...(isOnLine ? ["coordination" as const] : []),
+  ];
+  const lineup = project.specification.lineups.find((l) => l.drivePoints.some((p) => p.id === point.id));
+  if (lineup && dcBusOf(lineup, point.id)) {
+    return (
+      <>
+        <h3 className="section-title">Protection on the DC bus</h3>
+        <Entries
+          of={fields.SwitchingDevices}
+          value={devices}
+          keys={["dcFuseA", "dcFuseV"]}
+          change={(part, what) => edit(what, (p) => ({ ...p, devices: { ...(p.devices ?? noDevices), ...part } }))}
+        />
+        <p className="mt-1 text-[12px] text-soft">
+          The feeder of its supply module is protected where the bus itself is described. Fuses for alternating current
+          do not break direct current: the maker’s direct voltage counts.
+        </p>
+      </>
+    );
+  }
   return (
     <>
       <h3 className="section-title">Protection</h3>
@@ -43,42 +70,11 @@ export function DeviceEntry({
             : size("devices", kind)
         }
       />
-      {device.kind === "fuse" && (
-        <Entries
-          of={fields.ProtectiveDeviceFuse}
-          value={device}
-          keys={["ratedA", "breakingKa", "reason"]}
-          change={(part, what) => edit(what, withDevice(part))}
-        />
-      )}
-      {device.kind === "semiconductor-fuse" && (
-        <Entries
-          of={fields.ProtectiveDeviceSemiconductorFuse}
-          value={device}
-          keys={["ratedA", "totalA2s", "breakingKa", "reason"]}
-          change={(part, what) => edit(what, withDevice(part))}
-        />
-      )}
-      {device.kind === "circuit-breaker" && (
-        <Entries
-          of={fields.ProtectiveDeviceCircuitBreaker}
-          value={device}
-          keys={["ratedA", "overloadA", "magneticPu", "breakingKa", "letThroughA2s", "reason"]}
-          change={(part, what) => edit(what, withDevice(part))}
-        />
-      )}
-      {device.kind === "motor-breaker" && (
-        <Entries
-          of={fields.ProtectiveDeviceMotorBreaker}
-          value={device}
-          keys={["ratedA", "overloadA", "trip", "magneticPu", "breakingKa", "letThroughA2s", "reason"]}
-          change={(part, what) => edit(what, withDevice(part))}
-        />
-      )}
+      <DeviceFields device={device} change={(part, what) => edit(what, withDevice(part))} />
       <Entries
         of={fields.SwitchingDevices}
         value={devices}
-        keys={isOnLine ? ["contactorA", "coordination"] : ["contactorA"]}
+        keys={switching}
         change={(part, what) => edit(what, (p) => ({ ...p, devices: { ...(p.devices ?? noDevices), ...part } }))}
       />
       <p className="mt-2 flex flex-wrap gap-2">

@@ -53,7 +53,11 @@ export function InstallationEntry({
         <Entries
           of={fields.CableInstallation}
           value={own}
-          keys={["insulation", "method", "ambientC", "grouping", "circuits", "cores"]}
+          keys={
+            own.method === "d"
+              ? ["insulation", "method", "soilC", "soilKmPerW", "circuits", "cores"]
+              : ["insulation", "method", "ambientC", "grouping", "circuits", "cores"]
+          }
           change={(part, what) => onChange({ ...own, ...part }, what)}
         />
       )}
@@ -67,7 +71,7 @@ export function inWords(laid: CableInstallation): string {
   return [
     insulation.choices[laid.insulation],
     method.choices[laid.method],
-    grouping.choices[laid.grouping],
+    ...(laid.method === "d" ? [] : [grouping.choices[laid.grouping]]),
     `${laid.circuits} together`,
   ].join(" · ");
 }

@@ -13,8 +13,11 @@ internal static class ProtectionFields
             Choice(nameof(CableInstallation.Insulation), "Insulation", "What insulates the conductors, with the temperature that it stands in operation.",
                 (CableInsulation.Pvc, "PVC, 70 °C"), (CableInsulation.Xlpe, "XLPE or EPR, 90 °C")),
             Choice(nameof(CableInstallation.Method), "Method of installation", "Reference method of IEC 60364-5-52.",
-                (InstallationMethod.B2, "B2, in conduit or trunking"), (InstallationMethod.C, "C, on a wall or closed tray"), (InstallationMethod.E, "E, free air, tray or ladder")),
+                (InstallationMethod.B2, "B2, in conduit or trunking"), (InstallationMethod.C, "C, on a wall or closed tray"), (InstallationMethod.E, "E, free air, tray or ladder"),
+                (InstallationMethod.D, "D, in a duct in the ground")),
             Number(nameof(CableInstallation.AmbientC), "Ambient of the cable", -20, 65, "°C", "Air around the cable.", open: "as the site"),
+            Number(nameof(CableInstallation.SoilC), "Soil temperature", -5, 45, "°C", "Soil at the depth of the cable, at its warmest.", open: "as the air of the site"),
+            Number(nameof(CableInstallation.SoilKmPerW), "Soil resistivity", 0.5, 3, "K·m/W", "Thermal resistivity of the soil around the duct.", open: "2.5, as the tables"),
             Choice(nameof(CableInstallation.Grouping), "Grouping", "How circuits lie beside each other.",
                 (CableGrouping.Bunched, "bunched, enclosed"), (CableGrouping.PerforatedTray, "one layer on a perforated tray"), (CableGrouping.Ladder, "one layer on a ladder")),
             Number(nameof(CableInstallation.Circuits), "Loaded circuits together", 1, CableInstallation.MostCircuits, string.Empty,
@@ -23,7 +26,13 @@ internal static class ProtectionFields
         For<SwitchingDevices>(
             Number(nameof(SwitchingDevices.ContactorA), "Contactor", 1, 3000, "A", "Rated operational current of the contactor in the category of its duty: AC-3 across the line, AC-1 ahead of a converter.", open: "none stated"),
             Choice(nameof(SwitchingDevices.Coordination), "Coordination", "What a fault may do to the starter (IEC 60947-4-1).",
-                (CoordinationType.One, "type 1, replaced after it"), (CoordinationType.Two, "type 2, stays fit"))),
+                (CoordinationType.One, "type 1, replaced after it"), (CoordinationType.Two, "type 2, stays fit")),
+            Number(nameof(SwitchingDevices.BypassA), "Bypass contactor", 1, 3000, "A", "Rated operational current in AC-1 of the contactor that bridges a soft starter after the start.",
+                open: "none stated"),
+            Number(nameof(SwitchingDevices.IsolatorA), "Isolator", 1, 6300, "A", "Rated operational current of the isolator: AC-23A where it may part a running motor, AC-21A ahead of a converter.",
+                open: "none stated"),
+            Number(nameof(SwitchingDevices.DcFuseA), "DC fuses", 1, 6300, "A", "Rated current of the fuses between the DC bus and this inverter, one in each pole.", open: "none stated"),
+            Number(nameof(SwitchingDevices.DcFuseV), "DC voltage of the fuses", 50, 2000, "V", "Rated direct voltage of these fuses; not that for alternating current.", open: "not stated")),
         For<ProtectiveDevice.Fuse>(
             Rated(nameof(ProtectiveDevice.Fuse.RatedA)), Breaking(nameof(ProtectiveDevice.Fuse.BreakingKa)), Why(nameof(ProtectiveDevice.Fuse.Reason))),
         For<ProtectiveDevice.SemiconductorFuse>(

@@ -75,7 +75,8 @@ internal static class SupplyFields
             Number(nameof(CapacitorBank.StepKvar), "Step rating", 0, 10_000, "kvar", "Reactive power of a step at the bus's nominal voltage, reactor included.", above: true),
             Number(nameof(CapacitorBank.Steps), "Steps", 1, 24, string.Empty, "Equal steps of the bank."),
             Number(nameof(CapacitorBank.DetuningPct), "Detuning", 1, 20, "%", "Reactance of the reactor over that of the capacitors; open: no reactor.", open: "none"),
-            Number(nameof(CapacitorBank.CapacitorRatedV), "Rated voltage of the capacitors", 100, 69_000, "V", "Rated voltage on the capacitors' own plate.")),
+            Number(nameof(CapacitorBank.CapacitorRatedV), "Rated voltage of the capacitors", 100, 69_000, "V", "Rated voltage on the capacitors' own plate."),
+            Number(nameof(CapacitorBank.ContactorA), "Contactor of a step", 1, 3000, "A", "Rated operational current in AC-6b of the contactor of one step.", open: "none stated")),
         For<ActiveFilter>(
             Words(nameof(ActiveFilter.Id), "Key", 1, 60, "Stable key of the filter."),
             Words(nameof(ActiveFilter.Name), "Name", 1, 60, "What people call the filter."),

@@ -82,6 +82,15 @@ public sealed record CommonBusResult
     /// <summary>Largest power through each section of the busbar, from the supply module on, W: what the members behind it take together.</summary>
     public double[] SectionsW() => [.. Enumerable.Range(0, Moments[0].MembersW.Count).Select(k => Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
 
+    /// <summary>Rms power of a member over the span, W: each moment lasts to the next.</summary>
+    /// <param name="member">Its place among them.</param>
+    public double MemberRmsW(int member)
+    {
+        var squares = Moments.Zip(Moments.Skip(1)).Sum(m => (m.Second.TimeS - m.First.TimeS) * Math.Pow(m.First.MembersW[member], 2));
+        var spanS = Moments[^1].TimeS - Moments[0].TimeS;
+        return spanS > 0 ? Math.Sqrt(squares / spanS) : Math.Abs(Moments[0].MembersW[member]);
+    }
+
     /// <summary>What the balance leaves over, parts of the energy taken: given + supply = taken + returned + burnt + stored.</summary>
     public double RestPu => TakenJ + GivenJ > 0 ? (GivenJ + SupplyJ - TakenJ - ReturnedJ - BurntJ - StoredJ) / Math.Max(TakenJ, GivenJ) : 0;
 }

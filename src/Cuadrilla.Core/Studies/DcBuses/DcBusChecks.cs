@@ -31,9 +31,7 @@ internal static class DcBusChecks
     private static IEnumerable<Check> Of(DcBusModel model, SupplyContext supply)
     {
         var missing = model.Missing.ToList();
-        var runs = missing.Count > 0
-            ? []
-            : supply.Plant.Scenarios.Select(s => (s.Name, Run: model.Run(s, BusEvent.Process))).Where(r => r.Run is not null).Select(r => (r.Name, Run: r.Run!)).ToList();
+        var runs = missing.Count > 0 ? [] : model.Processes(supply.Plant.Scenarios).Select(r => (r.Scenario.Name, r.Run)).ToList();
         if (missing.Count == 0 && runs.Count == 0)
         {
             missing.Add("a scenario in which a member runs");

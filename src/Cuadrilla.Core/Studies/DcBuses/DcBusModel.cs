@@ -119,6 +119,28 @@ public sealed class DcBusModel
         return CommonBusStudy.Run(members, Supply(what is BusEvent.MainsLoss or BusEvent.MainsLossStop));
     }
 
+    /// <summary>The process of each scenario in which a member runs; none while something is missing.</summary>
+    public IEnumerable<(Scenario Scenario, CommonBusResult Run)> Processes(IEnumerable<Scenario> scenarios) =>
+        scenarios.Select(s => (Scenario: s, Run: Run(s, BusEvent.Process))).Where(r => r.Run is not null).Select(r => (r.Scenario, r.Run!));
+
+    /// <summary>Largest rms power of each member over the processes in which it runs, W; without those that never do.</summary>
+    /// <param name="runs">Process of each scenario.</param>
+    public IReadOnlyDictionary<string, double> MembersRmsW(IEnumerable<(Scenario Scenario, CommonBusResult Run)> runs)
+    {
+        ArgumentNullException.ThrowIfNull(runs);
+        Dictionary<string, double> found = new(StringComparer.Ordinal);
+        foreach (var (scenario, run) in runs)
+        {
+            var running = Members.Where(m => scenario.StateOf(m.Id).Running).ToList();
+            for (var k = 0; k < running.Count; k++)
+            {
+                found[running[k].Id] = Math.Max(found.GetValueOrDefault(running[k].Id), run.MemberRmsW(k));
+            }
+        }
+
+        return found;
+    }
+
     /// <summary>What feeds the bus.</summary>
     /// <param name="mainsOff">True when the line is gone.</param>
     public BusSupply Supply(bool mainsOff)

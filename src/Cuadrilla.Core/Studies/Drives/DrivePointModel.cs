@@ -59,12 +59,7 @@ public class DrivePointModel
         }
 
         // Of a feeder that carries a whole group each motor sees so much more as it has less of its current.
-        WholeFeeder = (input.Group?.Feeder ?? point.Feeder) switch
-        {
-            Specification.Feeder.OnBusbar => Complex.Zero,
-            Specification.Feeder.ByCable c => CableOf(c.LengthM, c.CrossSectionMm2, c.ParallelRuns, c.Material, input.Defaults),
-            _ => throw new InvalidOperationException("Unknown feeder."),
-        };
+        WholeFeeder = ImpedanceOf(input.Group?.Feeder ?? point.Feeder, input.Defaults);
         Feeder = input.Group is { PartPu: > 0 } part ? WholeFeeder / part.PartPu : WholeFeeder;
     }
 
@@ -243,6 +238,14 @@ public class DrivePointModel
     private static ConverterItem? ItemOf(string id, DrivePointInput input, EngineeringData data) => input.OwnConverter?.Id == id
         ? input.OwnConverter.Item(data.Converters.Values.Where(c => c.OwnName.Length == 0))
         : data.Converters.GetValueOrDefault(id);
+
+    /// <summary>Impedance of a feeder, ohm per phase; null while its length or section is open.</summary>
+    internal static Complex? ImpedanceOf(Specification.Feeder feeder, DefaultsInForce defaults) => feeder switch
+    {
+        Specification.Feeder.OnBusbar => Complex.Zero,
+        Specification.Feeder.ByCable c => CableOf(c.LengthM, c.CrossSectionMm2, c.ParallelRuns, c.Material, defaults),
+        _ => throw new InvalidOperationException("Unknown feeder."),
+    };
 
     private static Complex? CableOf(Given lengthM, Given crossSectionMm2, int runs, ConductorMaterial material, DefaultsInForce defaults) =>
         lengthM.IsKnown && crossSectionMm2.IsKnown

@@ -36,4 +36,7 @@ public interface IPlantStudies
     /// <param name="kind">Kind of device.</param>
     /// <param name="keepsDevice">True to size the cables for the device that is chosen, where one is.</param>
     PointProposal ProposalFor(PlantSpecification plant, DrivePoint point, DeviceKind kind, bool keepsDevice);
+
+    /// <summary>What is proposed for the feeder of a common DC bus and the fuses of its inverters.</summary>
+    ModuleProposal ModuleProposalFor(PlantSpecification plant, CommonDcBus bus);
 }

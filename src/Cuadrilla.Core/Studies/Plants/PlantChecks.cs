@@ -51,6 +51,7 @@ internal static class PlantChecks
         IEnumerable<Check> checks =
         [
             .. Judging.All("lineup.supply-module", string.Empty, BoardRow.Plant, "Common DC buses", () => DcBusChecks.Of(supply, studies)),
+            .. Judging.All("protection.device", string.Empty, BoardRow.Plant, "Feeders of supply modules", () => ModuleFeederStudy.Checks(supply, studies)),
             .. Judging.All("group.current", string.Empty, BoardRow.Plant, "Groups of motors", () => GroupChecks.Of(supply, studies)),
             .. Judging.All("share.balance", string.Empty, BoardRow.Plant, "Shared shafts", () => SharingChecks.Of(supply, studies)),
             .. Judging.All("follower.setting", string.Empty, BoardRow.Plant, "Ratio followers", () => FollowerChecks.Of(supply, studies)),

@@ -20,41 +20,43 @@ internal static class CableChecks
 
     public const string NotLaid = "how the cable is laid: insulation, method and grouping, at the cable or once in Project settings";
     private const string Capacity = "IEC 60364-5-52, tables B.52; IEC 60364-4-43";
-    private const string Us = "NFPA 70, 310.16 at 75 °C, 430.22, 430.122 (verify)";
+    private const string Us = "NFPA 70, 310.16 at 75 °C, 430.6, 430.22, 430.122 (verify)";
 
     public static IEnumerable<Check> Of(FeederStudy feeder)
     {
-        if (feeder.HasFeeder && feeder.Point.Feeder is Feeder.ByCable cable)
+        foreach (var check in OfFeeder(feeder))
         {
-            var subject = new Subject(
-                feeder, BoardRow.Supply, "feeder", cable.CrossSectionMm2, cable.LengthM, feeder.FeederCurrent, feeder.FeederMissing, feeder.Laid(cable.Installation), feeder.FeederTask);
-            foreach (var check in Of(subject))
-            {
-                yield return check.At(FeederElement);
-            }
+            yield return check.At(FeederElement);
         }
 
         var motor = feeder.Point.Cable;
         foreach (var check in Of(new Subject(
-            feeder, BoardRow.Cable, "motor cable", motor.CrossSectionMm2, motor.LengthM, feeder.MotorCurrent, feeder.MotorMissing, feeder.Laid(motor.Installation), feeder.MotorTask)))
+            feeder, BoardRow.Cable, "motor cable", motor.CrossSectionMm2, motor.LengthM, feeder.MotorCurrent, feeder.MotorMissing,
+            feeder.Laid(motor.Installation), feeder.MotorTask, feeder.IsOnLine, feeder.IsOnLine)))
         {
             yield return check;
         }
     }
 
+    /// <summary>Those of a feeder; none without a cable of its own.</summary>
+    public static IEnumerable<Check> OfFeeder(FeedStudy feeder) => feeder is { HasFeeder: true, Feeder: Feeder.ByCable cable }
+        ? Of(new Subject(
+            feeder, feeder.Row, feeder.FeederName, cable.CrossSectionMm2, cable.LengthM, feeder.FeederCurrent, feeder.FeederMissing,
+            feeder.Laid(cable.Installation), feeder.FeederTask, true, !feeder.IsOnLine))
+        : [];
+
     private static IEnumerable<Check> Of(Subject subject)
     {
         yield return subject.Judged("cable.capacity", "Current-carrying capacity", (task, mm2) => CapacityOf(subject, task, mm2));
-        var isProtected = subject.Row == BoardRow.Supply || subject.Feeder.IsOnLine;
-        if (isProtected != (subject.Row == BoardRow.Supply && subject.Feeder.IsOnLine))
+        if (subject.AsksDrop)
         {
             yield return subject.Judged("cable.voltage-drop", "Voltage drop", (task, mm2) => DropOf(subject, task, mm2));
         }
 
-        if (!isProtected)
+        if (!subject.IsProtected)
         {
             yield return Check.NotConcerned(
-                "cable.disconnection", subject.Feeder.Model.Id, subject.Row, subject.Titled("Disconnection"),
+                "cable.disconnection", subject.Feeder.CheckId, subject.Row, subject.Titled("Disconnection"),
                 "behind a converter no device on the line side sees the fault: its own earth-fault trip clears it (IEC 61800-5-1), or the voltage stays below 50 V AC within the time"
                     + " (IEC 60364-4-41, 411.3.2.5), else supplementary bonding of at most 50 V/I_a");
             yield break;
@@ -65,8 +67,8 @@ internal static class CableChecks
         {
             var title = subject.Titled("Disconnection");
             yield return isMissing
-                ? Check.Lacking("cable.disconnection", subject.Feeder.Model.Id, subject.Row, title, [why])
-                : Check.NotConcerned("cable.disconnection", subject.Feeder.Model.Id, subject.Row, title, why);
+                ? Check.Lacking("cable.disconnection", subject.Feeder.CheckId, subject.Row, title, [why])
+                : Check.NotConcerned("cable.disconnection", subject.Feeder.CheckId, subject.Row, title, why);
         }
         else
         {
@@ -81,20 +83,21 @@ internal static class CableChecks
         var feeder = subject.Feeder;
         if (feeder.Rules.CapacityA(task, mm2, task.Laid) is not { } capacityA)
         {
-            return Check.Lacking("cable.capacity", feeder.Model.Id, subject.Row, subject.Titled("Current-carrying capacity"), [$"a capacity of {Text.N(mm2)} mm² {Metal(task)} so laid: the tables have none"]);
+            return Check.Lacking("cable.capacity", feeder.CheckId, subject.Row, subject.Titled("Current-carrying capacity"), [$"a capacity of {Text.N(mm2)} mm² {Metal(task)} so laid: the tables have none"]);
         }
 
-        var ambientC = task.Laid.AmbientC.IsKnown ? task.Laid.AmbientC.Value : task.AmbientC;
+        var ambientC = task.Laid.SurroundC(task.AmbientC);
         var us = task.Code == InstallationCode.Nfpa70;
         return subject.Check(
             "cable.capacity", "Current-carrying capacity", CurrentCapacity.SizingA(task.SizingA, task.ThirdPct), capacityA, "A", LimitSense.AtMost,
             () => $"{subject.Proposal(task)}, fewer circuits together, another way of laying",
-            us ? "1.25·I ≤ I_310.16·k_θ·k_conductors" : "max(I_B, I_n, I_2/1.45) ≤ I_z = n·I_0·k_θ·k_group",
-            $"I_B = {Text.N(subject.Current!.CurrentA)} A: {subject.Current.Why}; {(task.Parallel > 1 ? $"{task.Parallel} × " : string.Empty)}{Text.N(mm2)} mm² {Metal(task)}, {Words(task.Laid, us)}, {Text.N(ambientC)} °C: I_z = {Text.N(capacityA)} A",
+            us ? "1.25·max(I, motor by the code's table) ≤ I_310.16·k_θ·k_conductors" : "max(I_B, I_n, I_2/1.45) ≤ I_z = n·I_0·k_θ·k_group",
+            $"I_B = {Text.N(subject.Current!.CurrentA)} A: {subject.Current.Why}; {(task.Parallel > 1 ? $"{task.Parallel} × " : string.Empty)}{Text.N(mm2)} mm² {Metal(task)}, {Words(task.Laid, us)}, {Text.N(ambientC)} °C: I_z = {Text.N(capacityA)} A"
+                + (feeder.CodeMotorA is { } tableA && !(subject.IsFeeder && !feeder.IsOnLine) ? $"; the code's table has {Text.N(tableA)} A for this motor" : string.Empty),
             us ? Us : Capacity,
             [
                 ReasonInput.Of("design current I_B", subject.Current.CurrentA, "A", subject.Current.Scenario.Length > 0 ? subject.Current.Scenario : "motor"),
-                ReasonInput.Of("to be carried", task.SizingA, "A", feeder.Gates is { } g && subject.Row == BoardRow.Supply ? $"with its device, {Text.N(g.RatedA)} A" : "design current"),
+                ReasonInput.Of("to be carried", task.SizingA, "A", feeder.Gates is { } g && subject.IsFeeder ? $"with its device, {Text.N(g.RatedA)} A" : "design current"),
                 ReasonInput.Of("circuits together", task.Laid.Circuits - 1 + (task.Beside * task.Parallel), string.Empty, "laying"),
             ],
             subject.Current.Scenario);
@@ -118,14 +121,14 @@ internal static class CableChecks
         var feeder = subject.Feeder;
         if (task.ShortCircuit is not { } fault)
         {
-            return Check.Lacking("cable.short-circuit", feeder.Model.Id, subject.Row, subject.Titled("Short-circuit heat"), ["fault level of the source"]);
+            return Check.Lacking("cable.short-circuit", feeder.CheckId, subject.Row, subject.Titled("Short-circuit heat"), ["fault level of the source"]);
         }
 
         var (heat, bears) = (CableRules.HeatA2s(task, fault, mm2), CableRules.BearsA2s(task, mm2));
         var leastA = CableRules.LeastAtEndA(task, fault, mm2);
         if (double.IsInfinity(heat) && !fault.Device.ClearsOverload)
         {
-            return Check.Lacking("cable.short-circuit", feeder.Model.Id, subject.Row, subject.Titled("Short-circuit heat"), [$"melting curve of the aR fuse at {Text.N(leastA)} A"]);
+            return Check.Lacking("cable.short-circuit", feeder.CheckId, subject.Row, subject.Titled("Short-circuit heat"), [$"melting curve of the aR fuse at {Text.N(leastA)} A"]);
         }
 
         return subject.Check(
@@ -145,7 +148,7 @@ internal static class CableChecks
         var feeder = subject.Feeder;
         if (task.Loop is not { } loop)
         {
-            return Check.Lacking("cable.disconnection", feeder.Model.Id, subject.Row, subject.Titled("Disconnection"), ["current at which the device surely clears: its maker's curve"]);
+            return Check.Lacking("cable.disconnection", feeder.CheckId, subject.Row, subject.Titled("Disconnection"), ["current at which the device surely clears: its maker's curve"]);
         }
 
         var result = CableRules.LoopOf(task, loop, mm2);
@@ -168,20 +171,20 @@ internal static class CableChecks
         {
             return feeder.Supply.Data.UsConductors.EarthMm2(feeder.Gates!.RatedA) is { } least
                 ? subject.Check("cable.protective-conductor", title, has * task.Parallel, least, "mm²", LimitSense.AtLeast, () => "a larger equipment earth", "by the rating of the device", $"{Text.N(feeder.Gates.RatedA)} A: {Text.N(least)} mm²", "NFPA 70, 250.122 (verify)", [], string.Empty)
-                : Check.Lacking("cable.protective-conductor", feeder.Model.Id, subject.Row, subject.Titled(title), ["an equipment earth for such a device: the table ends at 1200 A"]);
+                : Check.Lacking("cable.protective-conductor", feeder.CheckId, subject.Row, subject.Titled(title), ["an equipment earth for such a device: the table ends at 1200 A"]);
         }
 
         var byTable = ProtectiveConductor.ByTableMm2(mm2);
         if (has >= byTable)
         {
             return CheckWriter.Rule(
-                "cable.protective-conductor", feeder.Model.Id, subject.Row, subject.Titled(title), Verdict.Holds, string.Empty,
+                "cable.protective-conductor", feeder.CheckId, subject.Row, subject.Titled(title), Verdict.Holds, string.Empty,
                 new Reason("S_PE by the section of the phases", $"{Text.N(has)} mm², the table asks for {Text.N(byTable)} mm²", "IEC 60364-5-54, table 54.2", []));
         }
 
         if (task.ShortCircuit is not { LoopOhm: { } loopOhm } fault)
         {
-            return Check.Lacking("cable.protective-conductor", feeder.Model.Id, subject.Row, subject.Titled(title), ["fault loop of the bus, since it is smaller than the table asks"]);
+            return Check.Lacking("cable.protective-conductor", feeder.CheckId, subject.Row, subject.Titled(title), ["fault loop of the bus, since it is smaller than the table asks"]);
         }
 
         var (line, earth) = CableRules.LoopPerM(task, mm2);
@@ -201,10 +204,12 @@ internal static class CableChecks
 
     /// <summary>A cable that is judged.</summary>
     private sealed record Subject(
-        FeederStudy Feeder, BoardRow Row, string Name, Given SectionMm2, Given LengthM, DesignCurrent? Current, IReadOnlyList<string> Missing, CableInstallation? Laid,
-        Func<DeviceGates?, CableInstallation, CableTask?> Task)
+        FeedStudy Feeder, BoardRow Row, string Name, Given SectionMm2, Given LengthM, DesignCurrent? Current, IReadOnlyList<string> Missing, CableInstallation? Laid,
+        Func<DeviceGates?, CableInstallation, CableTask?> Task, bool IsProtected, bool AsksDrop)
     {
         private CableTask? task;
+
+        public bool IsFeeder => Row != BoardRow.Cable;
 
         public string Titled(string title) => $"{title}, {Name}";
 
@@ -225,7 +230,7 @@ internal static class CableChecks
 
             if (missing.Count > 0)
             {
-                return Core.Checks.Check.Lacking(id, Feeder.Model.Id, Row, Titled(title), missing);
+                return Core.Checks.Check.Lacking(id, Feeder.CheckId, Row, Titled(title), missing);
             }
 
             if (Laid is not null)
@@ -239,7 +244,7 @@ internal static class CableChecks
             {
                 (Verdict.Holds or Verdict.Tight, Verdict.Holds or Verdict.Tight) => hard.Verdict == Verdict.Tight ? hard : easy.Verdict == Verdict.Tight ? easy : hard,
                 (Verdict.Fails, Verdict.Fails) => easy,
-                _ => Core.Checks.Check.Lacking(id, Feeder.Model.Id, Row, Titled(title), [NotLaid]),
+                _ => Core.Checks.Check.Lacking(id, Feeder.CheckId, Row, Titled(title), [NotLaid]),
             };
         }
 
@@ -249,7 +254,7 @@ internal static class CableChecks
             string scenario)
         {
             var check = CheckWriter.Judged(
-                id, Feeder.Model.Id, Row, Titled(title), figure, limit, unit, sense, KeepsMargin.Contains(id) ? Feeder.Supply.Defaults.TightMarginPct : 0, string.Empty,
+                id, Feeder.CheckId, Row, Titled(title), figure, limit, unit, sense, KeepsMargin.Contains(id) ? Feeder.Supply.Defaults.TightMarginPct : 0, string.Empty,
                 new Reason(formula, withNumbers, source, inputs), scenario);
             return check.Verdict is Verdict.Fails or Verdict.Tight ? check with { Relief = $"Relief: {relief()}. {ProtectionChecks.Caution}" } : check;
         }

@@ -28,7 +28,7 @@ internal sealed class CableRules(EngineeringData data)
     public double? CapacityA(CableTask task, double sectionMm2, CableInstallation laid)
     {
         var circuits = laid with { Circuits = laid.Circuits - 1 + task.Beside };
-        var ambientC = laid.AmbientC.IsKnown ? laid.AmbientC.Value : task.AmbientC;
+        var ambientC = laid.SurroundC(task.AmbientC);
         return task.Code == InstallationCode.Nfpa70
             ? UsCapacityA(task, sectionMm2, circuits.Circuits - 1 + task.Parallel, ambientC)
             : CurrentCapacity.CapacityA(sectionMm2, task.Parallel, task.Material, circuits, ambientC, laid.Cores == CableCores.WithNeutral ? task.ThirdPct : 0, data.Cables);

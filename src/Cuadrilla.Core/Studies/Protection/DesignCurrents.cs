@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
@@ -69,9 +70,41 @@ internal static class DesignCurrents
             : new DesignCurrent(plate.RatedCurrentA, plate.PowerFactor, string.Empty, $"overload protection set to the motor's {Text.N(plate.RatedCurrentA)} A; draws {Text.N(drawnA)} A");
     }
 
-    private static (DesignCurrent? Current, IReadOnlyList<string> Missing) OnConverter(DriveOnConverter drive, SupplyContext supply)
+    /// <summary>
+    /// Into the feeder of a supply module: its solved waveform, raised by what the rms of the process is above the power that the scenario was solved with; null with
+    /// what is missing.
+    /// </summary>
+    public static (DesignCurrent? Current, IReadOnlyList<string> Missing) OfModule(DcBusModel model, SupplyContext supply)
     {
-        var id = drive.Input.Group?.GroupId ?? drive.Id;
+        if (supply.Scenarios.Count == 0)
+        {
+            return (null, [.. PlantNetwork.Missing(supply.Plant).DefaultIfEmpty("a scenario that can be computed")]);
+        }
+
+        if (model.Missing.Count > 0)
+        {
+            return (null, model.Missing);
+        }
+
+        var (found, missing) = OfFront(model.Bus.Id, supply);
+        if (found is null)
+        {
+            return (null, missing);
+        }
+
+        var solvedW = supply.Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == model.Bus.Id).Max(d => Math.Abs(d.Point.LinkW));
+        var rmsW = model.Processes(supply.Plant.Scenarios).Select(r => r.Run.RmsW).DefaultIfEmpty(0).Max();
+        var risePu = solvedW > 0 ? Math.Max(1, rmsW / solvedW) : 1;
+        return risePu > 1.005
+            ? (found with { CurrentA = risePu * found.CurrentA, Why = $"{found.Why}; × {Text.N(risePu, 3)}, the rms power of the process over its mean" }, [])
+            : (found, []);
+    }
+
+    private static (DesignCurrent? Current, IReadOnlyList<string> Missing) OnConverter(DriveOnConverter drive, SupplyContext supply) =>
+        OfFront(drive.Input.Group?.GroupId ?? drive.Id, supply);
+
+    private static (DesignCurrent? Current, IReadOnlyList<string> Missing) OfFront(string id, SupplyContext supply)
+    {
         var found = supply.Scenarios.SelectMany(s => s.Drives.Where(d => d.DrivePointId == id).Select(d => (s.ScenarioName, d.Front))).ToList();
         if (found.Count == 0)
         {

@@ -12,7 +12,7 @@ internal static class DeviceChecks
     // Ratio of ratings from which two gG fuses are selective (IEC 60269-2).
     private const double SelectivePu = 1.6;
 
-    public static IEnumerable<Check> Of(FeederStudy feeder)
+    public static IEnumerable<Check> Of(FeedStudy feeder)
     {
         if (!feeder.HasFeeder)
         {
@@ -30,24 +30,24 @@ internal static class DeviceChecks
         }
     }
 
-    private static Check Device(FeederStudy feeder)
+    private static Check Device(FeedStudy feeder)
     {
         const string id = "protection.device";
         const string title = "Protective device";
         if (feeder.FeederCurrent is not { } current)
         {
-            return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, feeder.FeederMissing);
+            return Check.Lacking(id, feeder.CheckId, feeder.Row, title, feeder.FeederMissing);
         }
 
         if (feeder.GatesOf(feeder.Chosen) is not { } gates)
         {
-            return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, [feeder.Proposed is { } proposed ? $"protective device of the feeder; proposed: {DeviceWords.Of(proposed)}" : "protective device of the feeder; nothing of the generic series fits"]);
+            return Check.Lacking(id, feeder.CheckId, feeder.Row, title, [feeder.Proposed is { } proposed ? $"protective device of the feeder; proposed: {DeviceWords.Of(proposed)}" : "protective device of the feeder; nothing of the generic series fits"]);
         }
 
-        var listedA = feeder.IsOnLine ? DeviceProposal.LargestForMotorA(feeder, feeder.Chosen) : feeder.Model.WholeItem?.LargestFuseA;
+        var listedA = feeder.IsOnLine ? DeviceProposal.LargestForMotorA(feeder, feeder.Chosen) : feeder.ListedA;
         if (listedA is 0)
         {
-            return Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, ["fuses or breaker that the converter's maker lists"]);
+            return Check.Lacking(id, feeder.CheckId, feeder.Row, title, ["fuses or breaker that the converter's maker lists"]);
         }
 
         var reason = new Reason(
@@ -56,21 +56,21 @@ internal static class DeviceChecks
             "IEC 60364-4-43, 433.1; IEC 61800-5-1 and the maker's list for converters; NFPA 70, 430.52 (verify)",
             [ReasonInput.Of("rated current of the device", gates.RatedA, "A", "drive point"), ReasonInput.Of("design current I_B", current.CurrentA, "A", current.Scenario.Length > 0 ? current.Scenario : "motor")]);
         var check = listedA is { } limit && gates.RatedA > limit
-            ? CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title + (feeder.IsOnLine ? ", largest permitted" : ", as listed"), gates.RatedA, limit, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario)
-            : CheckWriter.Judged(id, feeder.Model.Id, BoardRow.Supply, title, current.CurrentA, gates.OverloadA, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario);
+            ? CheckWriter.Judged(id, feeder.CheckId, feeder.Row, title + (feeder.IsOnLine ? ", largest permitted" : ", as listed"), gates.RatedA, limit, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario)
+            : CheckWriter.Judged(id, feeder.CheckId, feeder.Row, title, current.CurrentA, gates.OverloadA, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario);
         return check.Verdict == Verdict.Fails
             ? check with { Relief = (feeder.Proposed is { } better ? $"Relief: {DeviceWords.Of(better)}. " : "Relief: another converter or starter. ") + ProtectionChecks.Caution }
             : check;
     }
 
-    private static Check Breaking(FeederStudy feeder, DeviceGates gates)
+    private static Check Breaking(FeedStudy feeder, DeviceGates gates)
     {
         const string id = "protection.breaking-capacity";
         const string title = "Breaking capacity";
         return feeder.Short is not { } fault || double.IsInfinity(fault.LargestA)
-            ? Check.Lacking(id, feeder.Model.Id, BoardRow.Supply, title, [.. PlantNetwork.Missing(feeder.Supply.Plant).DefaultIfEmpty("fault level of the source")])
+            ? Check.Lacking(id, feeder.CheckId, feeder.Row, title, [.. PlantNetwork.Missing(feeder.Supply.Plant).DefaultIfEmpty("fault level of the source")])
             : CheckWriter.Judged(
-                id, feeder.Model.Id, BoardRow.Supply, title, fault.LargestA / 1e3, gates.BreakingKa, "kA", LimitSense.AtMost, feeder.Supply.Defaults.TightMarginPct,
+                id, feeder.CheckId, feeder.Row, title, fault.LargestA / 1e3, gates.BreakingKa, "kA", LimitSense.AtMost, feeder.Supply.Defaults.TightMarginPct,
                 "Relief: a device that breaks more, a fuse ahead that its maker names. " + ProtectionChecks.Caution,
                 new Reason(
                     "I_k″ with motors ≤ breaking capacity at the voltage", $"{Text.N(fault.LargestA / 1e3)} kA at {feeder.Bus.Name}, peak {Text.N(fault.PeakA / 1e3)} kA, against {Text.N(gates.BreakingKa)} kA",
@@ -79,7 +79,7 @@ internal static class DeviceChecks
     }
 
     // Against the device of the plant cable that feeds the bus; without one there is nothing above to be kept.
-    private static Check? Selectivity(FeederStudy feeder, DeviceGates gates)
+    private static Check? Selectivity(FeedStudy feeder, DeviceGates gates)
     {
         var above = feeder.Supply.Plant.Distribution.Links.OfType<BusLink.Cable>()
             .Where(c => c.ToBusId == feeder.Bus.Id && c.Device is not ProtectiveDevice.NotChosen).OrderBy(c => c.Id, StringComparer.Ordinal).FirstOrDefault();
@@ -92,7 +92,7 @@ internal static class DeviceChecks
         var toA = SelectiveToA(feeder.Chosen, gates, above.Device, feeder.GatesOf(above.Device)!);
         var whole = toA >= fault.LargestA;
         return CheckWriter.Rule(
-            "protection.selectivity", feeder.Model.Id, BoardRow.Supply, title, whole ? Verdict.Holds : Verdict.Tight,
+            "protection.selectivity", feeder.CheckId, feeder.Row, title, whole ? Verdict.Holds : Verdict.Tight,
             $"Relief: a larger device at {above.Name}, a smaller one here. " + ProtectionChecks.Caution,
             new Reason(
                 "fuses: ratio of ratings ≥ 1.6; breaker above: below its short-circuit release less its tolerance; fuse above a breaker: what the breaker lets through below the fuse's lower gate",

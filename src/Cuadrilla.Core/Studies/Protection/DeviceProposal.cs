@@ -31,7 +31,7 @@ internal static class DeviceProposal
     private const double ThyristorPu = 0.75;
 
     /// <summary>The usual device; null where none of the series fits, or something is missing.</summary>
-    public static ProtectiveDevice? Of(FeederStudy feeder, DeviceKind kind = DeviceKind.Usual)
+    public static ProtectiveDevice? Of(FeedStudy feeder, DeviceKind kind = DeviceKind.Usual)
     {
         if (!feeder.HasFeeder || feeder.FeederCurrent is not { } current)
         {
@@ -39,7 +39,7 @@ internal static class DeviceProposal
         }
 
         var usual = feeder.Code == InstallationCode.Nfpa70 ? DeviceKind.CircuitBreaker
-            : feeder.Model.Starter?.Item is not null && feeder.Point.Devices.Coordination == CoordinationType.Two ? DeviceKind.SemiconductorFuse : DeviceKind.Fuse;
+            : feeder.Starter?.Item is not null && feeder.Coordination == CoordinationType.Two ? DeviceKind.SemiconductorFuse : DeviceKind.Fuse;
         return (kind == DeviceKind.Usual ? usual : kind) switch
         {
             DeviceKind.Fuse => Fuse(feeder, current.CurrentA),
@@ -49,7 +49,7 @@ internal static class DeviceProposal
         };
     }
 
-    private static ProtectiveDevice.Fuse? Fuse(FeederStudy feeder, double currentA)
+    private static ProtectiveDevice.Fuse? Fuse(FeedStudy feeder, double currentA)
     {
         var breaking = feeder.Supply.Data.Switchgear.FuseBreakingKa(feeder.Bus.NominalVoltageV);
         return breaking is null ? null : feeder.Supply.Data.GgFuses.Gates
@@ -58,15 +58,15 @@ internal static class DeviceProposal
             .FirstOrDefault(f => Passes(feeder, f));
     }
 
-    private static ProtectiveDevice.SemiconductorFuse? Semiconductor(FeederStudy feeder, double currentA)
+    private static ProtectiveDevice.SemiconductorFuse? Semiconductor(FeedStudy feeder, double currentA)
     {
         var series = feeder.Supply.Data.Switchgear.Semiconductor;
-        var most = feeder.Model.Starter?.Item?.ThyristorA2s is > 0 and { } thyristor ? ThyristorPu * thyristor : double.PositiveInfinity;
+        var most = feeder.Starter?.Item?.ThyristorA2s is > 0 and { } thyristor ? ThyristorPu * thyristor : double.PositiveInfinity;
         return series.RatedA.Where(r => r >= currentA).Select(r => new ProtectiveDevice.SemiconductorFuse(r, series.TotalA2sPerA2 * r * r, series.BreakingKa, string.Empty))
             .FirstOrDefault(f => f.TotalA2s <= most);
     }
 
-    private static ProtectiveDevice.CircuitBreaker? Breaker(FeederStudy feeder, double currentA)
+    private static ProtectiveDevice.CircuitBreaker? Breaker(FeedStudy feeder, double currentA)
     {
         var (gear, us) = (feeder.Supply.Data.Switchgear, feeder.Code == InstallationCode.Nfpa70);
         var series = gear.Breakers;
@@ -77,17 +77,17 @@ internal static class DeviceProposal
 
         var magnetic = feeder.IsOnLine ? gear.MotorMagneticPu : series.MagneticPu;
         var ratings = us ? feeder.Supply.Data.UsConductors.StandardA : series.RatedA;
-        var needA = us ? feeder.CodePu * currentA : currentA;
+        var needA = us ? feeder.CodePu * Math.Max(currentA, feeder.CodeMotorA ?? 0) : currentA;
         return ratings.Where(r => r >= needA && IsListed(feeder, r))
             .Select(r => new ProtectiveDevice.CircuitBreaker(
                 r, us ? r : Math.Max(series.OverloadFromPu * r, Math.Ceiling(currentA)) is var set && set <= r ? set : r, magnetic, breaking, Given.Of(series.LetThroughA2sPerA * r), string.Empty))
             .FirstOrDefault(b => Passes(feeder, b));
     }
 
-    private static ProtectiveDevice.MotorBreaker? MotorBreaker(FeederStudy feeder, double currentA)
+    private static ProtectiveDevice.MotorBreaker? MotorBreaker(FeedStudy feeder, double currentA)
     {
         var series = feeder.Supply.Data.Switchgear.MotorBreakers;
-        var trip = feeder.Model.Starter?.Trip ?? TripClass.Class10;
+        var trip = feeder.Starter?.Trip ?? TripClass.Class10;
         return series.BreakingKa(feeder.Bus.NominalVoltageV) is not { } breaking ? null : series.RatedA
             .Where(r => r >= currentA && IsListed(feeder, r))
             .Select(r => new ProtectiveDevice.MotorBreaker(
@@ -96,17 +96,17 @@ internal static class DeviceProposal
     }
 
     /// <summary>Largest device that the US code permits ahead of a motor on the line, A; null where it says nothing.</summary>
-    public static double? LargestForMotorA(FeederStudy feeder, ProtectiveDevice device) =>
+    public static double? LargestForMotorA(FeedStudy feeder, ProtectiveDevice device) =>
         feeder is { Code: InstallationCode.Nfpa70, IsOnLine: true, FeederCurrent: { } current } && device is not ProtectiveDevice.SemiconductorFuse
-            ? feeder.Supply.Data.UsConductors.LargestForMotorA(device is ProtectiveDevice.Fuse, current.CurrentA)
+            ? feeder.Supply.Data.UsConductors.LargestForMotorA(device is ProtectiveDevice.Fuse, feeder.CodeMotorA ?? current.CurrentA)
             : null;
 
     // A converter is protected by what its maker lists and nothing else.
-    private static bool IsListed(FeederStudy feeder, double ratedA) => feeder.IsOnLine || feeder.Model.WholeItem is not { } item || ratedA <= item.LargestFuseA;
+    private static bool IsListed(FeedStudy feeder, double ratedA) => feeder.ListedA is not { } listedA || ratedA <= listedA;
 
-    private static bool Passes(FeederStudy feeder, ProtectiveDevice device) =>
+    private static bool Passes(FeedStudy feeder, ProtectiveDevice device) =>
         (LargestForMotorA(feeder, device) is not { } most || feeder.GatesOf(device)!.RatedA <= most) && StartPasses(feeder, device);
 
-    private static bool StartPasses(FeederStudy feeder, ProtectiveDevice device) =>
+    private static bool StartPasses(FeedStudy feeder, ProtectiveDevice device) =>
         feeder.Start?.Run is not { } run || feeder.GatesOf(device)!.StartMarginPu(run.Moments, feeder.InrushKappa, feeder.BeforeStartA) >= 1;
 }

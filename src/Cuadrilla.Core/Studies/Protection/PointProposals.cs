@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Protection;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DcBuses;
 
 namespace Cuadrilla.Core.Studies.Protection;
 
@@ -29,8 +30,28 @@ internal static class PointProposals
             device, contactor, [.. missing.Distinct(StringComparer.Ordinal)]);
     }
 
+    /// <summary>Of a supply module: device, section of its feeder, fuses of its inverters.</summary>
+    public static ModuleProposal Of(ModuleFeederStudy feeder, IEnumerable<(Network.Scenario Scenario, CommonBusResult Run)> runs)
+    {
+        List<string> missing = [.. feeder.FeederMissing];
+        if (feeder.Proposed is null && missing.Count == 0)
+        {
+            missing.Add("no device of the generic series carries the load and is listed for the supply module");
+        }
+
+        var gates = feeder.Proposed is { } device ? feeder.GatesOf(device) : null;
+        var size = feeder.Feeder is Feeder.ByCable cable ? Smallest(feeder, cable.Installation, laid => feeder.FeederTask(gates, laid), feeder.FeederName, missing) : null;
+        var rmsW = feeder.Model.MembersRmsW(runs);
+        var fuses = feeder.Model.Members.Where(m => rmsW.ContainsKey(m.Id))
+            .Select(m => (m.Id, Size: DcFuseChecks.ProposedA(m, rmsW[m.Id] / feeder.Model.LowestV, feeder.Supply))).Where(f => f.Size is not null)
+            .ToDictionary(f => f.Id, f => f.Size!.Value, StringComparer.Ordinal);
+        return new ModuleProposal(
+            size?.SectionMm2, size is { } f ? GoverningWords.Of(f.Governs) : string.Empty, feeder.Proposed, fuses, DcFuseChecks.SeriesV(feeder.Model.Supply(false).TripV),
+            [.. missing.Distinct(StringComparer.Ordinal)]);
+    }
+
     private static (double SectionMm2, CableRule Governs)? Smallest(
-        FeederStudy feeder, Cables.CableInstallation? own, Func<Cables.CableInstallation, CableTask?> task, string name, List<string> missing)
+        FeedStudy feeder, Cables.CableInstallation? own, Func<Cables.CableInstallation, CableTask?> task, string name, List<string> missing)
     {
         if (feeder.Laid(own) is not { } laid)
         {

@@ -11,17 +11,23 @@ namespace Cuadrilla.Core.Studies.Protection;
 /// <summary>Rows of the cable and device schedules.</summary>
 internal static class ProtectionPlans
 {
-    public static ProtectionPlan Of(SupplyContext supply, IReadOnlyList<FeederStudy> feeders, IReadOnlyList<Check> checks)
+    public static ProtectionPlan Of(SupplyContext supply, IReadOnlyList<FeederStudy> feeders, IReadOnlyList<ModuleFeederStudy> modules, IReadOnlyList<Check> checks)
     {
         var verdicts = checks.Where(c => IsOurs(c.Id)).ToLookup(c => (c.DrivePointId, c.ElementId));
         var buses = supply.Plant.Distribution.Buses.ToDictionary(b => b.Id, b => b.Name, StringComparer.Ordinal);
         var lineups = supply.Plant.Lineups.SelectMany(l => l.DrivePoints.Select(p => (p.Id, Lineup: l))).ToDictionary(x => x.Id, x => x.Lineup, StringComparer.Ordinal);
         var plantCables = supply.Plant.Distribution.Links.OfType<BusLink.Cable>().ToList();
         return new ProtectionPlan(
-            [.. plantCables.Select(c => PlantCable(c, supply, buses, verdicts)), .. feeders.SelectMany(f => Cables(f, lineups[f.Point.Id], verdicts))],
+            [
+                .. plantCables.Select(c => PlantCable(c, supply, buses, verdicts)),
+                .. modules.SelectMany(m => ModuleCable(m, verdicts)),
+                .. feeders.SelectMany(f => Cables(f, lineups[f.Point.Id], verdicts)),
+            ],
             [
                 .. plantCables.Select(c => PlantDevice(c, supply, buses, verdicts)),
+                .. modules.Select(m => ModuleDevice(m, verdicts)),
                 .. feeders.Where(f => f.HasFeeder).Select(f => Device(f, lineups[f.Point.Id], verdicts)),
+                .. feeders.Where(f => f.Model.Input.OnDcBus).Select(f => DcFuses(f, lineups[f.Point.Id], verdicts)),
             ],
             [.. PlantNetwork.Missing(supply.Plant)]);
     }
@@ -64,6 +70,50 @@ internal static class ProtectionPlans
             Verdict = Gravest(verdicts[(string.Empty, cable.Id)]),
         };
 
+    private static string LineupOf(ModuleFeederStudy module) => module.Supply.Plant.Lineups.First(l => l.DcBuses.Contains(module.Model.Bus)).Id;
+
+    private static IEnumerable<CableRow> ModuleCable(ModuleFeederStudy module, ILookup<(string, string), Check> verdicts)
+    {
+        if (module.Feeder is not Feeder.ByCable cable)
+        {
+            yield break;
+        }
+
+        var (bus, laid) = (module.Model.Bus, module.Laid(cable.Installation));
+        yield return Filled(
+            new CableRow(LineupOf(module), string.Empty, bus.Id, CableRole.Feeder, $"{bus.Name} W1", module.Bus.Name, $"{bus.Name}, supply module"), module,
+            laid is null ? null : module.FeederTask(module.Gates, laid), cable.CrossSectionMm2, cable.ProtectiveMm2, laid) with
+        {
+            LengthM = Plain(cable.LengthM),
+            Parallel = cable.ParallelRuns,
+            Kind = Kind(cable.Material, laid, false),
+            DesignA = module.FeederCurrent?.CurrentA,
+            Device = DeviceWords.Of(module.Chosen),
+            LargestFaultKa = Finite(module.Short?.LargestA / 1e3),
+            Reason = cable.Reason,
+            Verdict = Gravest(verdicts[(string.Empty, bus.Id)].Where(c => c.Id.StartsWith("cable.", StringComparison.Ordinal))),
+        };
+    }
+
+    private static DeviceRow ModuleDevice(ModuleFeederStudy module, ILookup<(string, string), Check> verdicts) => Filled(
+        new DeviceRow(LineupOf(module), string.Empty, module.Model.Bus.Id, module.Model.Bus.Name, module.Bus.Name), module.Chosen, module.Short) with
+        {
+            DesignA = module.FeederCurrent?.CurrentA,
+            Proposed = module.Proposed is { } proposed ? DeviceWords.Of(proposed) : string.Empty,
+            Verdict = Gravest(verdicts[(string.Empty, module.Model.Bus.Id)].Where(c => c.Id.StartsWith("protection.", StringComparison.Ordinal))),
+        };
+
+    private static DeviceRow DcFuses(FeederStudy feeder, Lineup lineup, ILookup<(string, string), Check> verdicts)
+    {
+        var (point, devices) = (feeder.Point, feeder.Point.Devices);
+        return new DeviceRow(lineup.Id, point.Id, DcFuseChecks.Element, point.Tag, lineup.DcBuses.First(b => b.MemberIds.Contains(point.Id)).Name)
+        {
+            Device = devices is { DcFuseA.IsKnown: true, DcFuseV.IsKnown: true } ? $"fuses aR {Text.N(devices.DcFuseA.Value)} A, {Text.N(devices.DcFuseV.Value)} V DC" : string.Empty,
+            RatedA = Plain(devices.DcFuseA),
+            Verdict = Gravest(verdicts[(point.Id, DcFuseChecks.Element)]),
+        };
+    }
+
     private static IEnumerable<CableRow> Cables(FeederStudy feeder, Lineup lineup, ILookup<(string, string), Check> verdicts)
     {
         var point = feeder.Point;
@@ -104,7 +154,7 @@ internal static class ProtectionPlans
         };
     }
 
-    private static CableRow Filled(CableRow row, FeederStudy feeder, CableTask? task, Given section, Given protective, CableInstallation? laid)
+    private static CableRow Filled(CableRow row, FeedStudy feeder, CableTask? task, Given section, Given protective, CableInstallation? laid)
     {
         var proposed = task is null ? null : feeder.Rules.Smallest(task);
         var drop = task?.Drop ?? task?.Start;
@@ -154,9 +204,9 @@ internal static class ProtectionPlans
         + $"{(laid?.Cores == CableCores.WithNeutral ? ", 3 + N + PE" : ", 3 + PE")}{(screened ? ", screened" : string.Empty)}";
 
     private static string Laid(CableInstallation? laid, PlantSpecification plant) => laid is null ? string.Empty
-        : plant.Conventions.Installation == InstallationCode.Nfpa70 ? $"{laid.Circuits} {(laid.Circuits == 1 ? "circuit" : "circuits")}, {Text.N(laid.AmbientC.IsKnown ? laid.AmbientC.Value : plant.Site.AmbientMaxC)} °C"
+        : plant.Conventions.Installation == InstallationCode.Nfpa70 ? $"{laid.Circuits} {(laid.Circuits == 1 ? "circuit" : "circuits")}, {Text.N(laid.SurroundC(plant.Site.AmbientMaxC))} °C"
         : $"{laid.Method}, {(laid.Grouping switch { CableGrouping.Bunched => "bunched", CableGrouping.PerforatedTray => "perforated tray", _ => "ladder" })}, {laid.Circuits} together, "
-            + $"{Text.N(laid.AmbientC.IsKnown ? laid.AmbientC.Value : plant.Site.AmbientMaxC)} °C";
+            + $"{Text.N(laid.SurroundC(plant.Site.AmbientMaxC))} °C";
 
     private static double? Plain(Given value) => value.IsKnown ? value.Value : null;
 

@@ -131,6 +131,17 @@ public sealed record DeviceRow(string LineupId, string DrivePointId, string Elem
 /// <param name="Missing">Why nothing can be computed; empty where it can.</param>
 public sealed record ProtectionPlan(IReadOnlyList<CableRow> Cables, IReadOnlyList<DeviceRow> Devices, IReadOnlyList<string> Missing);
 
+/// <summary>What is proposed for a supply module and the inverters on its bus.</summary>
+/// <param name="FeederMm2">Section of its feeder, mm²; null where none holds or none is asked.</param>
+/// <param name="FeederGoverns">What governs it.</param>
+/// <param name="Device">Its device; null where none fits.</param>
+/// <param name="DcFusesA">Rated current of the fuses of each inverter, A; without those for which none fits.</param>
+/// <param name="DcFuseV">Their direct voltage, V.</param>
+/// <param name="Missing">Why something is not proposed; empty where all is.</param>
+public sealed record ModuleProposal(
+    double? FeederMm2, string FeederGoverns, Core.Protection.ProtectiveDevice? Device, IReadOnlyDictionary<string, double> DcFusesA, double DcFuseV,
+    IReadOnlyList<string> Missing);
+
 /// <summary>What is proposed for a drive point.</summary>
 /// <param name="FeederMm2">Section of its feeder, mm²; null where none holds or none is asked.</param>
 /// <param name="FeederGoverns">What governs it.</param>

@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Studies.Protection;
 internal static class StartProtectionChecks
 {
     private const double TightThyristorPu = 0.75;
-    private const double MostThyristorPu = 0.9;
+    internal const double MostThyristorPu = 0.9;
 
     public static IEnumerable<Check> Of(FeederStudy feeder)
     {

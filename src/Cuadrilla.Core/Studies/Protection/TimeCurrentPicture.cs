@@ -49,6 +49,8 @@ public sealed record TimeCurrentPicture(
     IReadOnlyList<TimeCurrentCurve> Curves, IReadOnlyList<TimeCurrentMark> Marks, IReadOnlyList<TimeCurrentCrossing> Crossings, bool IsProposed)
 {
     private const double LongestS = 10_000;
+    private static readonly double[] OverloadTimes = [600, 300, 120, 60, 30, 10, 5, 2, 1, 0.1, 0.01];
+    private static readonly double[] ThyristorTimes = [0.01, 0.02, 0.05, 0.1];
     private static readonly double[] CableTimes = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5];
     private static readonly double[] Multiples = [1.16, 1.2, 1.3, 1.5, 2, 2.5, 3, 4, 5, 6, 7.2, 8, 10, 12];
 
@@ -80,8 +82,10 @@ public sealed record TimeCurrentPicture(
         }
         else if (feeder.FeederCurrent is { } current && feeder.Model.WholeItem is not null)
         {
-            Add(curves, "converter", "converter's input, for ever", TimeCurrentKind.Load, [new CurveTime(current.CurrentA, LongestS), new CurveTime(current.CurrentA, 0.01)]);
+            Converter(feeder.Model, current.CurrentA, curves);
         }
+
+        Thyristors(feeder, curves, crossings);
 
         Cables(feeder, gates, curves, crossings);
         return new TimeCurrentPicture(curves, MarksOf(feeder, gates), crossings, feeder.Chosen is ProtectiveDevice.NotChosen);
@@ -112,6 +116,34 @@ public sealed record TimeCurrentPicture(
 
         points.Insert(1, new CurveTime(points[0].CurrentA, Math.Max(0.01, end)));
         return points;
+    }
+
+    // What it draws for ever, then what its overload permits of its rated current, input taken as output; its own limit cuts off above.
+    private static void Converter(DrivePointModel model, double drawnA, List<TimeCurrentCurve> curves)
+    {
+        var item = model.WholeItem!;
+        var overload = item.LightOverload;
+        Add(curves, "converter", "converter's input: for ever and with overload", TimeCurrentKind.Load,
+            [
+                new CurveTime(drawnA, LongestS),
+                .. OverloadTimes.Select(t => new CurveTime(Math.Max(drawnA, overload.AllowedPu(t) * item.LightCurrentA), t)),
+            ]);
+    }
+
+    // I²t of a thyristor is stated for a half wave; for longer it stands more.
+    private static void Thyristors(FeederStudy feeder, List<TimeCurrentCurve> curves, List<TimeCurrentCrossing> crossings)
+    {
+        if (feeder.Starter?.Item is not { ThyristorA2s: > 0 } item)
+        {
+            return;
+        }
+
+        Add(curves, "thyristors", "thyristors of the soft starter: bear", TimeCurrentKind.Bears, [.. ThyristorTimes.Select(t => new CurveTime(Math.Sqrt(item.ThyristorA2s / t), t))]);
+        if (feeder.Coordination == CoordinationType.Two && feeder.Chosen is not ProtectiveDevice.NotChosen
+            && (feeder.Chosen as ProtectiveDevice.SemiconductorFuse)?.TotalA2s is var total && !(total <= StartProtectionChecks.MostThyristorPu * item.ThyristorA2s))
+        {
+            crossings.Add(new TimeCurrentCrossing("the thyristors burn before the device clears", Math.Sqrt(item.ThyristorA2s / ThyristorTimes[0]), ThyristorTimes[0]));
+        }
     }
 
     private static void Relay(DriveOnLine line, FeederStudy feeder, List<TimeCurrentCurve> curves, List<TimeCurrentCrossing> crossings)

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -7,6 +8,7 @@ namespace Cuadrilla.Core.Studies.Supply;
 internal static class CapacitorChecks
 {
     private const string Source = "docs/methods/resonance.md";
+    private const double ContactorPu = 1.3 * 1.1;
 
     public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<string> missing)
     {
@@ -30,6 +32,10 @@ internal static class CapacitorChecks
 
             yield return Resonance(supply, resonance, cases).At(bank.Id);
             yield return Loading(supply, loading, cases).At(bank.Id);
+            if (bank.ContactorA.IsKnown)
+            {
+                yield return Contactor(bank, supply, cases).At(bank.Id);
+            }
         }
     }
 
@@ -77,6 +83,22 @@ internal static class CapacitorChecks
                 $"current {Text.N(current, 3)} pu (limit {Text.N(limits.CapacitorCurrentPu)}){(isStated ? $", voltage {Text.N(voltage, 3)} pu (limit {Text.N(limits.CapacitorVoltagePu)}): {Text.N(carriedV)} V carried at {Text.N(nominalV)} V, {Text.N(ratedV)} V rated{(element.CapacitorRatedV.IsKnown ? string.Empty : " (not stated: taken as its bus's)")}" : ", rated voltage of the capacitors not stated")}; order {bank.WorstOrder} adds most; the line's own 5th and 7th included",
                 Source + "; IEC 60831-1",
                 [ReasonInput.Of("rated voltage of the capacitors", ratedV, "V", element.CapacitorRatedV.IsKnown ? element.Name : "nominal voltage of the bus")]),
+            scenario);
+    }
+
+    // Capacitors stand 1.3 times their current and may be a tenth above their capacitance: what switches them carries that for ever.
+    private static Check Contactor(CapacitorBank bank, SupplyContext supply, List<(string Scenario, BankInScenario Bank)> cases)
+    {
+        var nominalA = bank.StepKvar * 1e3 / (Math.Sqrt(3) * supply.Plant.Distribution.Bus(bank.BusId).NominalVoltageV);
+        var (scenario, worst) = cases.MaxBy(c => c.Bank.CurrentPu);
+        var asked = nominalA * Math.Max(ContactorPu, worst.CurrentPu);
+        return CheckWriter.Judged(
+            "contactor.duty", string.Empty, BoardRow.Plant, $"Contactor of a step of {bank.Name}, AC-6b", asked, bank.ContactorA.Value, "A", LimitSense.AtMost, 0,
+            "Relief: a contactor for capacitors of a larger rating, with early-make resistors, or a reactor ahead. Capacitors stay charged: wait, prove the absence of voltage, short them.",
+            new Reason(
+                "max(1.3·1.1, I_rms/I_1)·Q_step/(√3·U)", $"{Text.N(nominalA)} A a step at its rating, × {Text.N(asked / nominalA, 3)}; {Text.N(bank.ContactorA.Value)} A in AC-6b",
+                "IEC 60947-4-1, AC-6b; IEC 60831-1, 1.3 times the current and the tolerance of the capacitance (verify)",
+                [ReasonInput.Of("solved current of the bank", worst.CurrentPu, "pu", scenario)]),
             scenario);
     }
 }

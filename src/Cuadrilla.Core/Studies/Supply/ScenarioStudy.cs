@@ -79,7 +79,7 @@ internal static class ScenarioStudy
             }
         }
 
-        running.AddRange(plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules))).OfType<RunningDrive>());
+        running.AddRange(plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules, defaults))).OfType<RunningDrive>());
 
         running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
 
@@ -166,7 +166,8 @@ internal static class ScenarioStudy
 
     // What the members of a common DC bus take together comes through its supply module; nothing does while they give more.
     private static RunningDrive? DcBusFront(
-        CommonDcBus bus, string busId, Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>> onBus, IReadOnlyDictionary<string, SupplyModuleItem> modules)
+        CommonDcBus bus, string busId, Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>> onBus,
+        IReadOnlyDictionary<string, SupplyModuleItem> modules, DefaultsInForce defaults)
     {
         if (!onBus.TryGetValue(bus.Id, out var members) || !modules.TryGetValue(bus.SupplyModuleId, out var module))
         {
@@ -175,7 +176,7 @@ internal static class ScenarioStudy
 
         var item = module.AsFront(members.Sum(m => m.Model.Converter.Item.DcCapacitanceUf) * 1e-6);
         var point = OperatingPoint.OfBus(members.Sum(m => m.Point.LinkW), item);
-        return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase, System.Numerics.Complex.Zero, null, point, busId) : null;
+        return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase, DrivePointModel.ImpedanceOf(bus.Feeder, defaults) ?? default, null, point, busId) : null;
     }
 
     // All motors of a group take their power through one converter.

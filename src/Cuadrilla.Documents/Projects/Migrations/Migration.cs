@@ -5,7 +5,11 @@ namespace Cuadrilla.Documents.Projects.Migrations;
 /// <summary>Brings a specification of one version to the next. What does not fit is left for the reader to name.</summary>
 internal abstract class Migration
 {
-    private static readonly IReadOnlyList<Migration> InOrder = [new BusesByKey(), new OwnConverters(), new ArrangementsOfLineups(), new StopsAndMotorValues(), new GoneValues(), new UnitsOfProjects(), new CablesAndDevices()];
+    private static readonly IReadOnlyList<Migration> InOrder =
+    [
+        new BusesByKey(), new OwnConverters(), new ArrangementsOfLineups(), new StopsAndMotorValues(), new GoneValues(),
+        new UnitsOfProjects(), new CablesAndDevices(), new FeedersOfModules(),
+    ];
 
     /// <summary>Version in force: one more than the last migration begins from.</summary>
     public static int CurrentVersion => InOrder.Count + 1;

@@ -50,6 +50,8 @@ public sealed class DraftTests
 
         public ProtectionPlan Protection(PlantSpecification plant) => of.Protection(plant);
 
+        public ModuleProposal ModuleProposalFor(PlantSpecification plant, CommonDcBus bus) => of.ModuleProposalFor(plant, bus);
+
         public PointProposal ProposalFor(PlantSpecification plant, DrivePoint point, DeviceKind kind, bool keepsDevice) => of.ProposalFor(plant, point, kind, keepsDevice);
 
         public DcBusModel? DcBus(PlantSpecification plant, string busId) => of.DcBus(plant, busId);

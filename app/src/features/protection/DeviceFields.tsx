@@ -1,0 +1,54 @@
+import type { Outcome } from "../../components/draft";
+import { Entries } from "../../fields/Entries";
+import { fields } from "../../fields/table";
+import type { Device } from "./devices";
+
+/** The entries of a protective device, whatever its kind. */
+export function DeviceFields({
+  device,
+  change,
+}: {
+  readonly device: Device;
+  readonly change: (part: Partial<Device>, what: string) => Promise<Outcome>;
+}) {
+  switch (device.kind) {
+    case "not-chosen":
+      return null;
+    case "fuse":
+      return (
+        <Entries
+          of={fields.ProtectiveDeviceFuse}
+          value={device}
+          keys={["ratedA", "breakingKa", "reason"]}
+          change={change}
+        />
+      );
+    case "semiconductor-fuse":
+      return (
+        <Entries
+          of={fields.ProtectiveDeviceSemiconductorFuse}
+          value={device}
+          keys={["ratedA", "totalA2s", "breakingKa", "reason"]}
+          change={change}
+        />
+      );
+    case "circuit-breaker":
+      return (
+        <Entries
+          of={fields.ProtectiveDeviceCircuitBreaker}
+          value={device}
+          keys={["ratedA", "overloadA", "magneticPu", "breakingKa", "letThroughA2s", "reason"]}
+          change={change}
+        />
+      );
+    case "motor-breaker":
+      return (
+        <Entries
+          of={fields.ProtectiveDeviceMotorBreaker}
+          value={device}
+          keys={["ratedA", "overloadA", "trip", "magneticPu", "breakingKa", "letThroughA2s", "reason"]}
+          change={change}
+        />
+      );
+  }
+}
