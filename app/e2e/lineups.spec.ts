@@ -26,6 +26,30 @@ test("the film bus trips in a common stop, a resistor takes the energy", async (
   await expect(sheet.getByRole("alert")).toContainText("0.05");
 });
 
+test("the feeder of a supply module is judged, proposed and stands in the schedules", async ({ page, request }) => {
+  const id = await importDemo(request);
+  await open(page, id);
+  await page.getByRole("button", { name: /film bus$/ }).click();
+  const sheet = page.getByRole("dialog", { name: "Common DC bus: film bus" });
+  const judged = (verdict: RegExp) =>
+    sheet
+      .getByRole("list", { name: "Checks of the bus" })
+      .getByRole("button", { name: /Disconnection, feeder of film bus/ })
+      .getByRole("img", { name: verdict });
+  await expect(judged(/Holds/)).toBeVisible();
+  await sheet.getByText(/^Feeder and protection/).click();
+  await sheet.getByLabel("Length", { exact: true }).fill("260 m");
+  await sheet.getByLabel("Length", { exact: true }).press("Enter");
+  await expect(judged(/Fails/)).toBeVisible();
+  await sheet.getByRole("button", { name: "Propose device, feeder and DC fuses" }).click();
+  await expect(judged(/Holds|Tight/)).toBeVisible();
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await page.keyboard.press("Alt+w");
+  const row = page.getByRole("row", { name: /film bus W1/ });
+  await expect(row).toContainText("260");
+  await expect(page.getByRole("row", { name: /DP-14.*1000 V DC/ })).toBeVisible();
+});
+
 test("two drive points are joined on a bus by one action, and made single drives again", async ({ page, request }) => {
   await open(page, await importDemo(request));
   await cell(page, "DP-11", "converter").click();

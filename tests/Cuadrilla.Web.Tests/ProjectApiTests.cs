@@ -95,7 +95,7 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal(HttpStatusCode.UnsupportedMediaType, text.StatusCode);
         using var nan = await client.PostAsync("/api/calc/pump-point", Calls.Json("{\"flowPu\":NaN,\"staticFraction\":0,\"shutOffPu\":1.25}"));
         Assert.Contains("NaN", (string?)(await nan.Body())["detail"], StringComparison.Ordinal);
-        using var newer = await client.PostAsync("/api/projects/import", Calls.Json("{\"format\":\"cuadrilla-project\",\"formatVersion\":9,\"x\":1}"));
+        using var newer = await client.PostAsync("/api/projects/import", Calls.Json("{\"format\":\"cuadrilla-project\",\"formatVersion\":99,\"x\":1}"));
         Assert.Equal("/formatVersion", (string?)(await newer.Body())["errors"]![0]!["pointer"]);
         using var huge = await client.PostAsync("/api/assess", new ByteArrayContent(new byte[50_000_000]) { Headers = { { "Content-Type", "application/json" } } });
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, huge.StatusCode);

@@ -160,7 +160,7 @@ public static class ProjectJson
         options.IgnoreReadOnlyProperties = true;
         options.MaxDepth = 32;
         options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds, SixDigits, FiniteOnly, NoHoles } };
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { AddKinds, SixDigits, FiniteOnly, NoHoles, NoNulls } };
         options.Converters.Add(new GivenConverter());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
     }
@@ -238,6 +238,16 @@ public static class ProjectJson
                     }
                 }
             };
+        }
+    }
+
+    // Annotations alone are not asked for what a record of few parameters has beside them.
+    private static void NoNulls(JsonTypeInfo info)
+    {
+        foreach (var property in info.Properties.Where(p => p is { IsSetNullable: false, PropertyType.IsValueType: false, Set: not null }))
+        {
+            var set = property.Set!;
+            property.Set = (of, value) => set(of, value ?? throw new JsonException());
         }
     }
 

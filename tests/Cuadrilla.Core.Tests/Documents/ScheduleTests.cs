@@ -27,8 +27,9 @@ public sealed class ScheduleTests
         Assert.Equal(plan.Devices.Count + 1, Encoding.UTF8.GetString(Schedules.DevicesCsv(plan)).TrimEnd().Split('\n').Length);
         Assert.Equal(plan.Cables.Count, plan.Cables.Select(c => c.Tag).Distinct().Count());
 
-        // A row for each motor cable, one for each feeder of its own, one for each plant cable of low voltage.
-        Assert.Equal(plant.AllDrivePoints().Count() + plant.AllDrivePoints().Count(p => p.Feeder is Feeder.ByCable) + 1, plan.Cables.Count);
+        // A row for each motor cable, one for each feeder of its own, of drive points and of supply modules, one for each plant cable of low voltage.
+        var modules = plant.Lineups.SelectMany(l => l.DcBuses).Count(b => b.Feeder is Feeder.ByCable);
+        Assert.Equal(plant.AllDrivePoints().Count() + plant.AllDrivePoints().Count(p => p.Feeder is Feeder.ByCable) + modules + 1, plan.Cables.Count);
     }
 
     [Fact]

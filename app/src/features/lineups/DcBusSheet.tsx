@@ -7,12 +7,9 @@ import { changeDcBus } from "../../lib/dcBus";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 import { useCatalogue } from "../../project/useCatalogue";
-import { begun, type Offered } from "../plant/LinkProtection";
-import { DeviceFields } from "../protection/DeviceFields";
-import { deviceKinds, type Device } from "../protection/devices";
-import { FeederFields } from "../protection/FeederFields";
 import { DcBusLab } from "./DcBusLab";
 import { ElementChecks } from "./ElementChecks";
+import { ModuleProtection } from "./ModuleProtection";
 import { ServoEntry } from "./ServoEntry";
 
 const kinds = {
@@ -50,7 +47,6 @@ export function DcBusSheet({
     return null;
   }
   const lineV = distribution.buses.find((b) => b.id === lineup?.busId)?.nominalVoltageV ?? 400;
-  const device: Device = bus.device ?? begun["not-chosen"];
   const change = (part: Parameters<typeof changeDcBus>[2], what: string) =>
     edit(`${bus.name}: ${what}`, (s) => changeDcBus(s, id, part));
   return (
@@ -75,34 +71,12 @@ export function DcBusSheet({
             keys={["resistorOhm", "resistorContinuousKw", "busbarA", "stopTimeS", "reason"]}
             change={change}
           />
-          <h3 className="section-title">Feeder and protection</h3>
-          <FeederFields
-            feeder={bus.feeder ?? { kind: "on-busbar" }}
+          <ModuleProtection
+            bus={bus}
             plant={project.specification.cables}
-            change={(next, what) => change({ feeder: next(bus.feeder ?? { kind: "on-busbar" }) }, what)}
+            change={change}
+            onPropose={() => void run({ kind: "size-module-protection", dcBusId: id })}
           />
-          <ChoiceField
-            label="Protective device"
-            help="What protects the feeder of the supply module; its maker lists which and how large."
-            value={device.kind as Offered}
-            choices={{
-              "not-chosen": deviceKinds["not-chosen"],
-              fuse: deviceKinds.fuse,
-              "circuit-breaker": deviceKinds["circuit-breaker"],
-            }}
-            onCommit={(kind) => change({ device: begun[kind] }, "device")}
-          />
-          <DeviceFields
-            device={device}
-            change={(part, what) => change({ device: { ...device, ...part } as Device }, what)}
-          />
-          <button
-            type="button"
-            className="button mt-1"
-            onClick={() => void run({ kind: "size-module-protection", dcBusId: id })}
-          >
-            Propose device, feeder and DC fuses
-          </button>
           <ServoEntry
             bus={bus}
             onChange={(next) =>

@@ -20,13 +20,13 @@ internal static class ProtectionPlans
         return new ProtectionPlan(
             [
                 .. plantCables.Select(c => PlantCable(c, supply, buses, verdicts)),
-                .. modules.SelectMany(m => ModuleCable(m, verdicts)),
                 .. feeders.SelectMany(f => Cables(f, lineups[f.Point.Id], verdicts)),
+                .. modules.SelectMany(m => ModuleCable(m, verdicts)),
             ],
             [
                 .. plantCables.Select(c => PlantDevice(c, supply, buses, verdicts)),
-                .. modules.Select(m => ModuleDevice(m, verdicts)),
                 .. feeders.Where(f => f.HasFeeder).Select(f => Device(f, lineups[f.Point.Id], verdicts)),
+                .. modules.Select(m => ModuleDevice(m, verdicts)),
                 .. feeders.Where(f => f.Model.Input.OnDcBus).Select(f => DcFuses(f, lineups[f.Point.Id], verdicts)),
             ],
             [.. PlantNetwork.Missing(supply.Plant)]);
