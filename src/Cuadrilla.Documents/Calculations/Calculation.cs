@@ -65,6 +65,9 @@ public sealed class Calculation
         Of<ProtectionCalculations.FuseInput>("fuse-check", ProtectionCalculations.Fuse),
         Of<ProtectionCalculations.RelayInput>("relay-time", ProtectionCalculations.Relay),
         Of<ProtectionCalculations.RideInput>("ride-through", ProtectionCalculations.Ride),
+        Of<InterferenceCalculations.CommonModeInput>("common-mode", InterferenceCalculations.CommonModeOf),
+        Of<InterferenceCalculations.LeakageInput>("leakage", InterferenceCalculations.Leakage),
+        Of<InterferenceCalculations.CoupledInput>("coupled-voltage", InterferenceCalculations.Coupled),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>

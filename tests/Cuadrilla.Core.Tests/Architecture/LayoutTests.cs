@@ -11,7 +11,7 @@ public sealed class LayoutTests
     // Items of the catalogue stand beside the formulae of their component, so the catalogue as a whole comes after all of them.
     private static readonly string[] Folders =
     [
-        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Protection", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
+        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Interference", "Protection", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
