@@ -7,6 +7,7 @@ using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Groups;
@@ -113,6 +114,7 @@ public sealed partial class Assessor : IPlantStudies
         var solved = Cores.Map(plant.Scenarios, s => Scenario(plant, s, defaults, complete), stop);
         var scenarios = solved.Select(s => s.Result).OfType<ScenarioResult>().ToList();
         List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(), .. scenarios.SelectMany(s => s.Faults)];
+        incomplete.AddRange(plant.Lineups.SelectMany(l => l.DcBuses).SelectMany(b => DcBusModel.OpenSupply(b, data, defaults)));
         incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
         var demand = PccDemand.Of(plant, scenarios);
         var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios), ShortCircuits = BusShortCircuits.Of(plant, scenarios, defaults), BusDropsPct = BusDrops.Pct(plant, scenarios) };

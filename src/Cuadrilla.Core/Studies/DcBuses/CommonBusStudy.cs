@@ -84,11 +84,20 @@ public sealed record CommonBusResult
 
     /// <summary>Rms power of a member over the span, W: each moment lasts to the next.</summary>
     /// <param name="member">Its place among them.</param>
-    public double MemberRmsW(int member)
+    public double MemberRmsW(int member) => Rms(m => m.MembersW[member]);
+
+    /// <summary>Largest power of a member, taken or given, W.</summary>
+    /// <param name="member">Its place among them.</param>
+    public double MemberPeakW(int member) => Moments.Max(m => Math.Abs(m.MembersW[member]));
+
+    /// <summary>Root mean square of the net power, drawn and given back, W.</summary>
+    public double NetRmsW => Rms(m => m.NetW);
+
+    private double Rms(Func<BusMoment, double> powerW)
     {
-        var squares = Moments.Zip(Moments.Skip(1)).Sum(m => (m.Second.TimeS - m.First.TimeS) * Math.Pow(m.First.MembersW[member], 2));
+        var squares = Moments.Zip(Moments.Skip(1)).Sum(m => (m.Second.TimeS - m.First.TimeS) * Math.Pow(powerW(m.First), 2));
         var spanS = Moments[^1].TimeS - Moments[0].TimeS;
-        return spanS > 0 ? Math.Sqrt(squares / spanS) : Math.Abs(Moments[0].MembersW[member]);
+        return spanS > 0 ? Math.Sqrt(squares / spanS) : Math.Abs(powerW(Moments[0]));
     }
 
     /// <summary>What the balance leaves over, parts of the energy taken: given + supply = taken + returned + burnt + stored.</summary>

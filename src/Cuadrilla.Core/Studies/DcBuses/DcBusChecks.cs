@@ -3,6 +3,7 @@ using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Studies.DrivePoints;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.DcBuses;
@@ -44,7 +45,8 @@ internal static class DcBusChecks
             ? All.Select(c => Check.Lacking(c.Id, string.Empty, BoardRow.Plant, Title(c.Title, model), missing))
             : [SupplyModule(model, runs, supply), Regeneration(model, runs, supply), Busbar(model, runs, supply), Precharge(model, supply), EmergencyStop(model, stops, supply)];
         var servo = missing.Count > 0 ? [] : ServoLineupChecks.Of(model, supply);
-        return checks.Append(FaultLevelChecks.OfSupplyModule(model.Bus.Name, model.Module, model.BusId, supply)).Concat(servo).Select(c => c.At(model.Bus.Id));
+        return checks.Append(FaultLevelChecks.OfSupplyModule(
+            model.Bus.Name, model.Module, DrivePointModel.ImpedanceOf(model.Bus.Feeder, supply.Defaults) ?? default, model.BusId, supply)).Concat(servo).Select(c => c.At(model.Bus.Id));
     }
 
     private static Check SupplyModule(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)

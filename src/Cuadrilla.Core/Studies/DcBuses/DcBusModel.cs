@@ -98,6 +98,20 @@ public sealed class DcBusModel
         return new DcBusModel(bus, module, [.. all.Select(s => s.Model).OfType<DriveOnConverter>()], missing, defaults, plant.Distribution.Bus(lineup.BusId), plant.Site);
     }
 
+    /// <summary>What is missing of a bus before its current from the line can be known, beside its members.</summary>
+    internal static IEnumerable<string> OpenSupply(CommonDcBus bus, EngineeringData data, DefaultsInForce defaults)
+    {
+        if (!data.SupplyModules.ContainsKey(bus.SupplyModuleId))
+        {
+            yield return $"{bus.Name}: supply module";
+        }
+
+        if (DrivePointModel.ImpedanceOf(bus.Feeder, defaults) is null)
+        {
+            yield return $"{bus.Name}: length and cross-section of the feeder of its supply module";
+        }
+    }
+
     /// <summary>Runs an event; null while something is missing or, for a stop, no time is stated.</summary>
     /// <param name="scenario">The scenario, which says who runs at which level.</param>
     /// <param name="what">The event.</param>
@@ -123,18 +137,19 @@ public sealed class DcBusModel
     public IEnumerable<(Scenario Scenario, CommonBusResult Run)> Processes(IEnumerable<Scenario> scenarios) =>
         scenarios.Select(s => (Scenario: s, Run: Run(s, BusEvent.Process))).Where(r => r.Run is not null).Select(r => (r.Scenario, r.Run!));
 
-    /// <summary>Largest rms power of each member over the processes in which it runs, W; without those that never do.</summary>
+    /// <summary>Largest rms and largest power of each member over the processes in which it runs, W; without those that never do.</summary>
     /// <param name="runs">Process of each scenario.</param>
-    public IReadOnlyDictionary<string, double> MembersRmsW(IEnumerable<(Scenario Scenario, CommonBusResult Run)> runs)
+    public IReadOnlyDictionary<string, (double RmsW, double PeakW)> MembersW(IEnumerable<(Scenario Scenario, CommonBusResult Run)> runs)
     {
         ArgumentNullException.ThrowIfNull(runs);
-        Dictionary<string, double> found = new(StringComparer.Ordinal);
+        Dictionary<string, (double RmsW, double PeakW)> found = new(StringComparer.Ordinal);
         foreach (var (scenario, run) in runs)
         {
             var running = Members.Where(m => scenario.StateOf(m.Id).Running).ToList();
             for (var k = 0; k < running.Count; k++)
             {
-                found[running[k].Id] = Math.Max(found.GetValueOrDefault(running[k].Id), run.MemberRmsW(k));
+                var (rmsW, peakW) = found.GetValueOrDefault(running[k].Id);
+                found[running[k].Id] = (Math.Max(rmsW, run.MemberRmsW(k)), Math.Max(peakW, run.MemberPeakW(k)));
             }
         }
 

@@ -196,6 +196,21 @@ internal static class CableChecks
             "IEC 60364-5-54, 543.1.2", [], feeder.Short!.LeastScenario);
     }
 
+    /// <summary>A check of a cable of which nobody says how it is laid: what holds as hard as it can be, or fails as easily; null for anything between.</summary>
+    public static Check? Between(Func<CableInstallation, Check> judge)
+    {
+        var hard = CableInstallation.Hardest.Select(judge).MaxBy(c => Gravity(c.Verdict))!;
+        var easy = CableInstallation.Easiest.Select(judge).MinBy(c => Gravity(c.Verdict))!;
+        return (hard.Verdict, easy.Verdict) switch
+        {
+            (Verdict.Holds or Verdict.Tight, Verdict.Holds or Verdict.Tight) => hard,
+            (Verdict.Fails, Verdict.Fails) => easy,
+            _ => null,
+        };
+    }
+
+    private static int Gravity(Verdict verdict) => verdict switch { Verdict.Fails => 3, Verdict.NeedsData => 2, Verdict.Tight => 1, _ => 0 };
+
     private static string Metal(CableTask task) => task.Material == ConductorMaterial.Copper ? "copper" : "aluminium";
 
     private static string Words(CableInstallation laid, bool us) => us
@@ -238,14 +253,7 @@ internal static class CableChecks
                 return judge(task ??= Task(gates, Laid)!, SectionMm2.Value);
             }
 
-            var hard = judge(Task(gates, CableInstallation.Hardest)!, SectionMm2.Value);
-            var easy = judge(Task(gates, CableInstallation.Easiest)!, SectionMm2.Value);
-            return (hard.Verdict, easy.Verdict) switch
-            {
-                (Verdict.Holds or Verdict.Tight, Verdict.Holds or Verdict.Tight) => hard.Verdict == Verdict.Tight ? hard : easy.Verdict == Verdict.Tight ? easy : hard,
-                (Verdict.Fails, Verdict.Fails) => easy,
-                _ => Core.Checks.Check.Lacking(id, Feeder.CheckId, Row, Titled(title), [NotLaid]),
-            };
+            return Between(laid => judge(Task(gates, laid)!, SectionMm2.Value)) ?? Core.Checks.Check.Lacking(id, Feeder.CheckId, Row, Titled(title), [NotLaid]);
         }
 
         // What would relieve it takes looking for: only where something is to be relieved.

@@ -79,7 +79,13 @@ internal static class ContactorCheck
             yield break;
         }
 
-        var letsA = feeder.IsOnLine ? 0 : feeder.GatesOf(feeder.Chosen)?.OverloadA ?? 0;
+        if (!feeder.IsOnLine && feeder.GatesOf(feeder.Chosen) is null)
+        {
+            yield return Check.Lacking(Id, feeder.Model.Id, BoardRow.Supply, title, ["protective device of the feeder: what it lets through, the isolator carries"]).At("isolator");
+            yield break;
+        }
+
+        var letsA = feeder.IsOnLine ? 0 : feeder.GatesOf(feeder.Chosen)!.OverloadA;
         var (amperes, category) = (Math.Max(current.CurrentA, letsA), feeder.IsOnLine ? "AC-23A" : "AC-21A");
         yield return CheckWriter.Judged(
             Id, feeder.Model.Id, BoardRow.Supply, $"{title}, {category}", amperes, stated.Value, "A", LimitSense.AtMost, 0,

@@ -92,13 +92,19 @@ internal static class DesignCurrents
             return (null, missing);
         }
 
-        var solvedW = supply.Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == model.Bus.Id).Max(d => Math.Abs(d.Point.LinkW));
-        var rmsW = model.Processes(supply.Plant.Scenarios).Select(r => r.Run.RmsW).DefaultIfEmpty(0).Max();
-        var risePu = solvedW > 0 ? Math.Max(1, rmsW / solvedW) : 1;
+        var risePu = SolvedW(model, supply) is > 0 and var solvedW ? Math.Max(1, ThroughW(model, supply) / solvedW) : 1;
         return risePu > 1.005
             ? (found with { CurrentA = risePu * found.CurrentA, Why = $"{found.Why}; × {Text.N(risePu, 3)}, the rms power of the process over its mean" }, [])
             : (found, []);
     }
+
+    /// <summary>Largest power of a supply module that a scenario was solved with, W; 0 where it draws in none.</summary>
+    public static double SolvedW(DcBusModel model, SupplyContext supply) =>
+        supply.Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == model.Bus.Id).Select(d => Math.Abs(d.Point.LinkW)).DefaultIfEmpty(0).Max();
+
+    // What it returns heats its feeder as what it draws does.
+    private static double ThroughW(DcBusModel model, SupplyContext supply) =>
+        model.Processes(supply.Plant.Scenarios).Select(r => model.Module!.ReturnPu > 0 ? r.Run.NetRmsW : r.Run.RmsW).DefaultIfEmpty(0).Max();
 
     private static (DesignCurrent? Current, IReadOnlyList<string> Missing) OnConverter(DriveOnConverter drive, SupplyContext supply) =>
         OfFront(drive.Input.Group?.GroupId ?? drive.Id, supply);

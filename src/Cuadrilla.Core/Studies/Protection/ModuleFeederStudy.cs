@@ -32,9 +32,9 @@ internal sealed class ModuleFeederStudy : FeedStudy
 
     public override double? ListedA => Model.Module?.LargestFuseA;
 
-    // Its rated power at the power factor it was solved with; plates of modules state kilowatts.
-    public override double RatedInputA => Model.Module is { } module && FeederCurrent is { PowerFactor: > 0 } current
-        ? module.RatedKw * 1e3 / (Math.Sqrt(3) * Bus.NominalVoltageV * current.PowerFactor)
+    // Plates of modules state kilowatts: the solved rms, distorted as it is, at its rated power. Hardly loaded it is more distorted than it would be then.
+    public override double RatedInputA => Model.Module is { } module && FeederCurrent is { } current && DesignCurrents.SolvedW(Model, Supply) is > 0 and var solvedW
+        ? current.CurrentA * module.RatedKw * 1e3 / solvedW
         : 0;
 
     /// <summary>All checks of the feeders of supply modules and of the fuses on their buses.</summary>

@@ -62,7 +62,7 @@ internal static class PlantCableChecks
         }
 
         var gates = DeviceGates.Of(cable.Device, supply.Data.GgFuses, supply.Data.Switchgear);
-        if (TaskOf(cable, supply, gates, CableInstallation.Hardest) is not var (_, load, scenario))
+        if (TaskOf(cable, supply, gates, CableInstallation.Hardest[0]) is not var (_, load, scenario))
         {
             if (supply.Plant.Scenarios.Any(s => s.IsClosed(cable.Id, cable.NormallyClosed)))
             {
@@ -80,7 +80,7 @@ internal static class PlantCableChecks
 
         var laid = cable.Installation ?? supply.Plant.Cables;
         Check Capacity(CableInstallation how) => CapacityOf(cable, supply, TaskOf(cable, supply, gates, how)!.Value.Task, load, scenario, title);
-        yield return laid is not null ? Capacity(laid) : Between(Capacity(CableInstallation.Hardest), Capacity(CableInstallation.Easiest), id, title);
+        yield return laid is not null ? Capacity(laid) : CableChecks.Between(Capacity) ?? Check.Lacking(id, string.Empty, BoardRow.Plant, title, [CableChecks.NotLaid]);
 
         const string heat = "cable.short-circuit";
         var heatTitle = $"Short-circuit heat, {cable.Name}";
@@ -91,15 +91,8 @@ internal static class PlantCableChecks
         }
 
         Check Heat(CableInstallation how) => HeatOf(cable, supply, TaskOf(cable, supply, gates, how)!.Value.Task, heatTitle);
-        yield return laid is not null ? Heat(laid) : Between(Heat(CableInstallation.Hardest), Heat(CableInstallation.Easiest), heat, heatTitle);
+        yield return laid is not null ? Heat(laid) : CableChecks.Between(Heat) ?? Check.Lacking(heat, string.Empty, BoardRow.Plant, heatTitle, [CableChecks.NotLaid]);
     }
-
-    private static Check Between(Check hard, Check easy, string id, string title) => (hard.Verdict, easy.Verdict) switch
-    {
-        (Verdict.Holds or Verdict.Tight, Verdict.Holds or Verdict.Tight) => hard,
-        (Verdict.Fails, Verdict.Fails) => easy,
-        _ => Check.Lacking(id, string.Empty, BoardRow.Plant, title, [CableChecks.NotLaid]),
-    };
 
     private static Check CapacityOf(BusLink.Cable cable, SupplyContext supply, CableTask task, CableInScenario load, string scenario, string title)
     {

@@ -41,9 +41,9 @@ internal static class PointProposals
 
         var gates = feeder.Proposed is { } device ? feeder.GatesOf(device) : null;
         var size = feeder.Feeder is Feeder.ByCable cable ? Smallest(feeder, cable.Installation, laid => feeder.FeederTask(gates, laid), feeder.FeederName, missing) : null;
-        var rmsW = feeder.Model.MembersRmsW(runs);
-        var fuses = feeder.Model.Members.Where(m => rmsW.ContainsKey(m.Id))
-            .Select(m => (m.Id, Size: DcFuseChecks.ProposedA(m, rmsW[m.Id] / feeder.Model.LowestV, feeder.Supply))).Where(f => f.Size is not null)
+        var powers = feeder.Model.MembersW(runs);
+        var fuses = feeder.Model.Members.Where(m => powers.ContainsKey(m.Id))
+            .Select(m => (m.Id, Size: DcFuseChecks.ProposedA(m, powers[m.Id].PeakW / feeder.Model.LowestV, feeder.Supply))).Where(f => f.Size is not null)
             .ToDictionary(f => f.Id, f => f.Size!.Value, StringComparer.Ordinal);
         return new ModuleProposal(
             size?.SectionMm2, size is { } f ? GoverningWords.Of(f.Governs) : string.Empty, feeder.Proposed, fuses, DcFuseChecks.SeriesV(feeder.Model.Supply(false).TripV),

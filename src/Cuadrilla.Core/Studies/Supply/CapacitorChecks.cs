@@ -19,6 +19,11 @@ internal static class CapacitorChecks
             {
                 yield return Check.Lacking("harmonics.resonance", string.Empty, BoardRow.Plant, resonance, missing).At(bank.Id);
                 yield return Check.Lacking("harmonics.capacitor", string.Empty, BoardRow.Plant, loading, missing).At(bank.Id);
+                if (bank.ContactorA.IsKnown)
+                {
+                    yield return Check.Lacking("contactor.duty", string.Empty, BoardRow.Plant, ContactorTitle(bank), missing).At(bank.Id);
+                }
+
                 continue;
             }
 
@@ -86,6 +91,8 @@ internal static class CapacitorChecks
             scenario);
     }
 
+    private static string ContactorTitle(CapacitorBank bank) => $"Contactor of a step of {bank.Name}, AC-6b";
+
     // Capacitors stand 1.3 times their current and may be a tenth above their capacitance: what switches them carries that for ever.
     private static Check Contactor(CapacitorBank bank, SupplyContext supply, List<(string Scenario, BankInScenario Bank)> cases)
     {
@@ -93,7 +100,7 @@ internal static class CapacitorChecks
         var (scenario, worst) = cases.MaxBy(c => c.Bank.CurrentPu);
         var asked = nominalA * Math.Max(ContactorPu, worst.CurrentPu);
         return CheckWriter.Judged(
-            "contactor.duty", string.Empty, BoardRow.Plant, $"Contactor of a step of {bank.Name}, AC-6b", asked, bank.ContactorA.Value, "A", LimitSense.AtMost, 0,
+            "contactor.duty", string.Empty, BoardRow.Plant, ContactorTitle(bank), asked, bank.ContactorA.Value, "A", LimitSense.AtMost, 0,
             "Relief: a contactor for capacitors of a larger rating, with early-make resistors, or a reactor ahead. Capacitors stay charged: wait, prove the absence of voltage, short them.",
             new Reason(
                 "max(1.3·1.1, I_rms/I_1)·Q_step/(√3·U)", $"{Text.N(nominalA)} A a step at its rating, × {Text.N(asked / nominalA, 3)}; {Text.N(bank.ContactorA.Value)} A in AC-6b",

@@ -111,7 +111,7 @@ internal static class FaultLevelChecks
     }
 
     /// <summary>The rated short-circuit current of a common bus's supply module.</summary>
-    public static Check OfSupplyModule(string name, SupplyModuleItem? module, string busId, SupplyContext supply)
+    public static Check OfSupplyModule(string name, SupplyModuleItem? module, System.Numerics.Complex feederOhm, string busId, SupplyContext supply)
     {
         var title = $"Fault level at the supply module, {name}";
         List<string> missing = [.. PlantNetwork.Missing(supply.Plant)];
@@ -125,11 +125,15 @@ internal static class FaultLevelChecks
             return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
         }
 
+        // A feeder of its own lowers it as its impedance says.
+        var busV = supply.Plant.Distribution.Bus(busId).NominalVoltageV;
+        faultA = feederOhm == default ? faultA : WithstandCurrents.CMax(supply.Plant, busV) * busV / Math.Sqrt(3) / (WorstOhm(busId, supply).Ohm + feederOhm).Magnitude;
+
         return CheckWriter.Judged(
             "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, module.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             PlantMeans.Relief("current-limiting fuses as the maker states", new PlantMeans(supply).OpenCoupler(scenario)) + " A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
             new Reason(
-                "I_k = c_max·U/(√3·|Z_bus|) + ΣI_LR of motors against the module's rated conditional short-circuit current",
+                "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), motors on the line in Z_bus, against the module's rated conditional short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(module.ShortCircuitKa)} kA",
                 "IEC 60909-0; IEC 61800-5-1; the maker's fuses are part of the rating",
                 []),

@@ -113,6 +113,69 @@ public sealed class ModuleProtectionTests
     }
 
     [Fact]
+    public void A_feeder_that_is_open_leaves_the_plant_unjudged()
+    {
+        var open = WithBus(Film with { Feeder = new Feeder.ByCable(35, Given.Unknown, 1, ConductorMaterial.Copper) });
+        var checks = Assessor.Run(open).Checks;
+        Assert.All(checks.Where(c => c.Id == "harmonics.pcc-tdd"), c => Assert.Equal(Verdict.NeedsData, c.Verdict));
+        Assert.Contains(checks, c => c.Id == "harmonics.pcc-tdd" && c.Reason.WithNumbers.Contains("feeder of its supply module", StringComparison.Ordinal));
+        Assert.Equal(Verdict.NeedsData, Of(open, "dc-film").Single(c => c.Id == "cable.capacity").Verdict);
+        Assert.All(
+            Assessor.Run(WithBus(Film with { SupplyModuleId = string.Empty })).Checks.Where(c => c.Id == "harmonics.pcc-tdd"), c => Assert.Equal(Verdict.NeedsData, c.Verdict));
+    }
+
+    [Fact]
+    public void Fuses_below_the_peak_of_a_process_are_not_said_to_hold()
+    {
+        var lift = Demo.AllDrivePoints().First(p => p.Id == Film.MemberIds[0]);
+        var check = Fuses(Changed(lift.Id, p => p with { Devices = p.Devices with { DcFuseA = 10, DcFuseV = 1000 } }), lift.Id);
+        Assert.Equal(Verdict.Holds, check.Verdict);
+        var member = new BusMember("m", [new BusPower(1, 9000), new BusPower(9, 500)], 1e-3) { Repeats = true };
+        var run = CommonBusStudy.Run([member], new BusSupply(9000, 12000, 0, 0, 565, 700, 800));
+        Assert.Equal(9000, run.MemberPeakW(0), 1e-6);
+        Assert.True(run.MemberRmsW(0) < 3100 && run.NetRmsW <= 9000);
+    }
+
+    [Fact]
+    public void An_isolator_behind_no_device_is_not_said_to_hold()
+    {
+        var plant = Changed("dp-02", p => p with { Devices = p.Devices with { IsolatorA = 1250, Device = new ProtectiveDevice.NotChosen() } });
+        Assert.Equal(Verdict.NeedsData, Assessor.Run(plant).Checks.Single(c => c is { DrivePointId: "dp-02", ElementId: "isolator" }).Verdict);
+    }
+
+    // By the US code 1.25 times what the module draws at its rated power, more than what the process takes.
+    [Fact]
+    public void By_the_US_code_a_module_is_fed_for_its_rating()
+    {
+        var us = WithBus(Film with { Feeder = new Feeder.ByCable(35, 2.08, 1, ConductorMaterial.Copper) }) with
+        {
+            Conventions = Demo.Conventions with { Installation = InstallationCode.Nfpa70 },
+        };
+        var capacity = Of(us, "dc-film").Single(c => c.Id == "cable.capacity");
+        var module = Data.SupplyModules[Film.SupplyModuleId];
+        Assert.True(capacity.Figure.Value > 1.25 * module.RatedKw * 1e3 / (Math.Sqrt(3) * 400));
+        Assert.True(capacity.Figure.Value < 1.25 * 2 * module.RatedKw * 1e3 / (Math.Sqrt(3) * 400));
+    }
+
+    // In hot air the ground is harder on a thick cable than a pipe is: what holds unsaid must hold in both.
+    [Fact]
+    public void What_holds_unsaid_holds_in_the_ground_too()
+    {
+        foreach (var hard in CableInstallation.Hardest)
+        {
+            var said = Assessor.Run(Demo with { Cables = hard }).Checks.Where(c => c.Id == "cable.capacity").ToDictionary(c => (c.DrivePointId, c.ElementId), c => c.Verdict);
+            Assert.All(
+                Assessor.Run(Demo with { Cables = null }).Checks.Where(c => c.Id == "cable.capacity" && c.Verdict == Verdict.Holds),
+                c => Assert.Equal(Verdict.Holds, said[(c.DrivePointId, c.ElementId)]));
+        }
+
+        var plates = new[] { 30.0, 40, 50 }.SelectMany(air => new[] { 1.5, 16, 240 }.Select(mm2 => CableInstallation.Hardest
+            .Select(h => CurrentCapacity.CapacityA(mm2, 1, ConductorMaterial.Copper, h, h.SurroundC(air), 0, Data.Cables)!.Value).ToArray())).ToList();
+        Assert.Contains(plates, a => a[0] < a[1]);
+        Assert.Contains(plates, a => a[1] < a[0]);
+    }
+
+    [Fact]
     public void A_bus_that_is_not_there_has_nothing_proposed()
     {
         Assert.IsType<CommandOutcome.Refused>(new SizeModuleProtection("nothing").On(Demo, Assessor));
