@@ -1,11 +1,9 @@
 import type { CableInstallation, CommonDcBus } from "../../api/client";
 import type { Outcome } from "../../components/draft";
-import { ChoiceField } from "../../components/Fields";
 import { useUnits, type Units } from "../../fields/useUnits";
-import { begun, type Offered } from "../plant/LinkProtection";
-import { DeviceFields } from "../protection/DeviceFields";
-import { deviceKinds, deviceText, type Device } from "../protection/devices";
+import { deviceText, type Device } from "../protection/devices";
 import { FeederFields, type Feeder } from "../protection/FeederFields";
+import { PlainDeviceEntry } from "../protection/PlainDeviceEntry";
 
 const onBusbar: Feeder = { kind: "on-busbar" };
 
@@ -23,7 +21,7 @@ export function ModuleProtection({
 }) {
   const units = useUnits();
   const feeder = bus.feeder ?? onBusbar;
-  const device: Device = bus.device ?? begun["not-chosen"];
+  const device: Device = bus.device ?? { kind: "not-chosen" };
   return (
     <details className="mt-2">
       <summary className="cursor-pointer">
@@ -34,20 +32,10 @@ export function ModuleProtection({
         plant={plant}
         change={(next, what) => change({ feeder: next(bus.feeder ?? onBusbar) }, what)}
       />
-      <ChoiceField
-        label="Protective device"
-        help="What protects the feeder of the supply module; its maker lists which and how large."
-        value={device.kind as Offered}
-        choices={{
-          "not-chosen": deviceKinds["not-chosen"],
-          fuse: deviceKinds.fuse,
-          "circuit-breaker": deviceKinds["circuit-breaker"],
-        }}
-        onCommit={(kind) => change({ device: begun[kind] }, "device")}
-      />
-      <DeviceFields
+      <PlainDeviceEntry
         device={device}
-        change={(part, what) => change({ device: { ...device, ...part } as Device }, what)}
+        help="What protects the feeder of the supply module; its maker lists which and how large."
+        change={(next, what) => change({ device: next }, what)}
       />
       <button type="button" className="button mt-1" onClick={onPropose}>
         Propose device, feeder and DC fuses
