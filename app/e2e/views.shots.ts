@@ -56,19 +56,11 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("button", { name: "Emergency stop" }).click();
   await shoot("dc-bus");
   await page.keyboard.press("Escape");
-  for (const view of ["plant", "field", "harmonics", "energy", "history"]) {
+  for (const view of ["plant", "field", "harmonics", "interference", "energy", "history"]) {
     await open(page, id, `/${view}`);
     await shoot(view);
   }
   await open(page, id, "/harmonics");
-  await page
-    .getByRole("region", { name: "Why" })
-    .getByRole("heading", { name: /Who adds/ })
-    .evaluate((e) => {
-      e.scrollIntoView({ block: "start" });
-    });
-  await page.waitForTimeout(500);
-  await shoot("phasors");
   await page.getByRole("button", { name: "Mitigation workbench" }).click();
   await expect(page.getByRole("row", { name: /active front end/ })).toBeVisible({ timeout: 40_000 });
   await shoot("mitigation");

@@ -17,7 +17,7 @@ public static class ReferenceCatalogue
     {
         Version = DataFile.Read<CatalogueFile>("catalogue.json").Version,
         Motors = MotorSeries.Build(DataFile.Read<MotorSeriesFile>("motors.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
-        Converters = ConverterSeries.Build(Converters).Select(c => c with { LargestFuseA = SwitchgearRules.LargestFuseA(c, Fuses) }).ToDictionary(c => c.Id, StringComparer.Ordinal),
+        Converters = ConverterSeries.Build(Converters).Select(c => c with { LargestFuseA = SwitchgearRules.LargestFuseA(c, Fuses), Emc = Emc.Of(c) }).ToDictionary(c => c.Id, StringComparer.Ordinal),
         PccLimits = PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
         Defaults = DataFile.Read<DefaultsFile>("defaults.json").Values,
         InletVanes = Curve("inlet-vanes.json"),
@@ -26,7 +26,7 @@ public static class ReferenceCatalogue
         SoftStarters = SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json"))
             .Select(s => s with { ThyristorA2s = SwitchgearRules.Listed.ThyristorA2sPerA2 * s.RatedCurrentA * s.RatedCurrentA }).ToDictionary(s => s.Id, StringComparer.Ordinal),
         StartPresets = [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
-        SupplyModules = ConverterSeries.SupplyModules(Converters).Select(m => m with { LargestFuseA = SwitchgearRules.LargestFuseA(m, Fuses) }).ToDictionary(m => m.Id, StringComparer.Ordinal),
+        SupplyModules = ConverterSeries.SupplyModules(Converters).Select(m => m with { LargestFuseA = SwitchgearRules.LargestFuseA(m, Fuses), Emc = Emc.Of(m) }).ToDictionary(m => m.Id, StringComparer.Ordinal),
         OutputFilters = DataFile.Read<FilterFile>("output-filters.json").Filters,
         ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
@@ -46,6 +46,8 @@ public static class ReferenceCatalogue
     private static GgFuses Fuses { get; } = DataFile.Read<GgFuseFile>("gg-fuses.json").Build();
 
     private static SwitchgearFile SwitchgearRules { get; } = DataFile.Read<SwitchgearFile>("switchgear.json");
+
+    private static EmcFile Emc { get; } = DataFile.Read<EmcFile>("emc-declarations.json");
 
     private static ConverterSeriesFile Converters => DataFile.Read<ConverterSeriesFile>("converters.json");
 

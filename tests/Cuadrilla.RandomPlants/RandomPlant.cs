@@ -71,6 +71,7 @@ public static class RandomPlant
             Conventions = new Conventions(later.One<UnitSystem>(), later.One<InstallationCode>()),
             Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Load is FluidLoad fluid ? p with { Load = RandomLoads.WithPower(later, fluid is PumpLoad pump ? RandomLoads.WithCurve(later, pump) : fluid, later.Size(0.2, 200)) } : p)] })],
         };
-        return RandomProtection.On(plant, new Draw(unchecked((seed * 15_485_863) + 11), 0));
+        plant = RandomProtection.On(plant, new Draw(unchecked((seed * 15_485_863) + 11), 0));
+        return RandomRoutes.On(plant, new Draw(unchecked((seed * 32_452_843) + 13), 0));
     }
 }

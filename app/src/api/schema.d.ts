@@ -900,6 +900,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/interference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getInterference"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/protection": {
         parameters: {
             query?: never;
@@ -1492,6 +1508,11 @@ export interface components {
              */
             earthing?: "not-stated" | "tn-s" | "tn-cs" | "tn-c" | "tt" | "it" | "corner-earthed";
             /**
+             * Insulation monitor
+             * @description Whether a monitor made for systems with converters watches the insulation; IT systems need one.
+             */
+            insulationMonitored?: boolean;
+            /**
              * Electromagnetic environment class
              * @description Compatibility class of IEC 61000-2-4 that its voltage is to keep.
              */
@@ -1715,6 +1736,8 @@ export interface components {
             name: string;
             busId: string;
         };
+        /** @enum {unknown} */
+        CableClass: "very-sensitive" | "sensitive" | "supply" | "noisy";
         CableInstallation: {
             /**
              * Insulation
@@ -1799,6 +1822,14 @@ export interface components {
             governs?: string;
             reason?: string;
             verdict?: components["schemas"]["Verdict"];
+        };
+        CableWay: {
+            /**
+             * Cable
+             * @description Key of the cable.
+             */
+            cableId: string;
+            segmentIds: string[];
         };
         Candidate: {
             itemId: string;
@@ -1915,6 +1946,26 @@ export interface components {
             relief: string;
             reason: null | components["schemas"]["Reason"];
         };
+        ClashRow: {
+            disturbingId: string;
+            disturbedId: string;
+            disturbing: string;
+            disturbed: string;
+            segmentIds: string[];
+            where: string;
+            /** Format: double */
+            parallelM: number;
+            /** Format: double */
+            apartMm: null | number;
+            /** Format: double */
+            neededMm: number;
+            verdict: components["schemas"]["Verdict"];
+            /** Format: double */
+            voltageV: null | number;
+            /** Format: double */
+            steps: null | number;
+            cures: components["schemas"]["Cure"][];
+        };
         CommandDocument: {
             createdIds: string[];
             notes: string[];
@@ -1974,6 +2025,17 @@ export interface components {
             reason: string;
             control: components["schemas"]["ServoControl"];
             feeder?: components["schemas"]["Feeder"];
+            /**
+             * EMC filter
+             * @description Filter against interference at the input, by the category that it is made for (IEC 61800-3).
+             * @enum {string}
+             */
+            emcFilter?: "as-delivered" | "none" | "for-c3" | "for-c2" | "for-c1";
+            /**
+             * Earth links open
+             * @description Whether the links of filter and varistors to earth are open, as IT and corner-earthed systems ask.
+             */
+            linksOpen?: boolean;
             device?: components["schemas"]["ProtectiveDevice"];
         };
         Comparison: {
@@ -2012,6 +2074,18 @@ export interface components {
              * @enum {string}
              */
             installation: "iec60364" | "nfpa70";
+            /**
+             * Electromagnetic environment
+             * @description What its drives may emit (IEC 61800-3).
+             * @enum {string}
+             */
+            environment?: "not-stated" | "first" | "second";
+            /**
+             * Separation of cables
+             * @description Rules by which cables of different classes are kept apart.
+             * @enum {string}
+             */
+            separation?: "house" | "machine";
         };
         ConverterChoice: components["schemas"]["ConverterChoiceNotChosen"] | components["schemas"]["ConverterChoiceFromCatalogue"] | components["schemas"]["ConverterChoiceAcrossTheLine"] | components["schemas"]["ConverterChoiceStarDelta"] | components["schemas"]["ConverterChoiceSoftStarter"] | components["schemas"]["ConverterChoiceOfGroup"];
         ConverterChoiceAcrossTheLine: {
@@ -2204,6 +2278,15 @@ export interface components {
             supply?: string;
             template?: string;
         };
+        Cure: {
+            kind: components["schemas"]["CureKind"];
+            words: string;
+            /** Format: double */
+            cost: number;
+            segmentIds: string[];
+        };
+        /** @enum {unknown} */
+        CureKind: "divider" | "screen-disturbing" | "screen-disturbed" | "move-disturbing" | "move-disturbed";
         CurveTime: {
             /** Format: double */
             currentA?: number;
@@ -2365,6 +2448,7 @@ export interface components {
             skipBands: components["schemas"]["SkipBand"][];
             brake: components["schemas"]["HoldingBrake"];
             devices?: components["schemas"]["SwitchingDevices"];
+            interference?: components["schemas"]["PointInterference"];
         };
         DrivePointDocument: {
             drivePointId: string;
@@ -2484,6 +2568,10 @@ export interface components {
         };
         /** @enum {unknown} */
         ElementKind: "bus" | "transformer" | "cable" | "coupler" | "capacitor-bank" | "active-filter" | "linear" | "line-motor" | "single-phase-group";
+        /** @enum {unknown} */
+        EmcCategory: "c1" | "c2" | "c3" | "c4" | null;
+        /** @enum {unknown} */
+        EmcFilter: "as-delivered" | "none" | "for-c3" | "for-c2" | "for-c1";
         /** @enum {unknown} */
         ExplosionProtection: "none" | "flameproof" | "increased-safety" | "pressurised" | "dust-by-enclosure";
         /** @enum {unknown} */
@@ -2799,6 +2887,14 @@ export interface components {
             allowed: string;
             message: string;
         };
+        InterferencePlan: {
+            cables: components["schemas"]["RouteRow"][];
+            trays: components["schemas"]["TrayLoad"][];
+            clashes: components["schemas"]["ClashRow"][];
+            /** Format: int32 */
+            clashCount: number;
+            points: components["schemas"]["PointInterferenceRow"][];
+        };
         IterationDocument: {
             /** Format: int32 */
             rounds: number;
@@ -2895,6 +2991,12 @@ export interface components {
              */
             reason: string;
             setAside: components["schemas"]["LineupVariant"][];
+            /**
+             * Place
+             * @description Place of the plan where the lineup stands.
+             */
+            placeId?: string;
+            residual?: components["schemas"]["ResidualDevice"];
         };
         LineupComparisonDocument: {
             bestId: string;
@@ -3876,6 +3978,136 @@ export interface components {
              * @description Largest gG fuse, or breaker of that rating, that its maker lists.
              */
             largestFuseA?: null | number;
+            /**
+             * Rated input current
+             * @description Current at its input at rated output, as on its plate.
+             */
+            ratedInputA?: null | number;
+            /**
+             * EMC filter
+             * @description Filter with which it is delivered, by the category of IEC 61800-3 that its maker declares.
+             * @enum {string}
+             */
+            emcFilter?: "as-delivered" | "none" | "for-c3" | "for-c2" | "for-c1";
+            /**
+             * Filter up to a cable of
+             * @description Longest screened motor cable for which the filter reaches its category.
+             */
+            filterToM?: null | number;
+            /**
+             * Filter up to switching at
+             * @description Highest switching frequency for which it does.
+             */
+            filterToKhz?: null | number;
+            /**
+             * Capacitance to earth, with filter
+             * @description Capacitance to earth of a phase with the filter.
+             */
+            filterUf?: null | number;
+            /**
+             * Capacitance to earth, no filter
+             * @description Capacitance to earth of a phase without filter.
+             */
+            plainUf?: null | number;
+            /**
+             * Longest screened motor cable
+             * @description Longest screened motor cable that it drives at all.
+             */
+            mostScreenedM?: null | number;
+            /**
+             * Longest unscreened motor cable
+             * @description Longest unscreened motor cable that it drives.
+             */
+            mostUnscreenedM?: null | number;
+        };
+        OwnDevice: {
+            /**
+             * Device key
+             * @description Stable key of the device.
+             */
+            id: string;
+            /**
+             * Name
+             * @description Name in its list.
+             */
+            name: string;
+            /**
+             * List
+             * @description List that it comes from.
+             */
+            catalogue: string;
+            /**
+             * Version of the list
+             * @description Version or date of that list.
+             */
+            version: string;
+            /**
+             * Kind
+             * @description What the device is.
+             * @enum {string}
+             */
+            kind: "fuse" | "semiconductor-fuse" | "circuit-breaker" | "motor-breaker" | "contactor";
+            /**
+             * Rated current
+             * @description Rated current; of a contactor in AC-3.
+             */
+            ratedA: number;
+            /**
+             * Voltage
+             * @description Voltage up to which all that is stated holds.
+             */
+            voltageV: number;
+            /**
+             * Breaking capacity
+             * @description Largest fault current that it breaks at that voltage.
+             */
+            breakingKa: null | number;
+            /**
+             * Setting from
+             * @description Least setting of the overload release.
+             */
+            settingFromA: null | number;
+            /**
+             * Trip class
+             * @description Trip class of the overload protection (IEC 60947-4-1).
+             * @enum {string}
+             */
+            trip: "class5" | "class10-a" | "class10" | "class20" | "class30";
+            /**
+             * Short-circuit release
+             * @description Current at which the short-circuit release trips at once, of the rated current.
+             */
+            magneticPu: null | number;
+            /**
+             * I²t
+             * @description Total I²t of a fuse aR; what a breaker lets through at a full short circuit.
+             */
+            energyA2s: null | number;
+            /**
+             * Carries for 10 s
+             * @description Current that it surely carries for 10 s, start after start, by its maker’s curve.
+             */
+            lasts10SA: null | number;
+            /**
+             * Clears within 5 s
+             * @description Current that it surely clears within 5 s by its maker’s curve.
+             */
+            clears5SA: null | number;
+            /**
+             * Carries for 0.1 s
+             * @description Current that it surely carries for 0.1 s by its maker’s curve.
+             */
+            lasts01SA: null | number;
+            /**
+             * Clears within 0.1 s
+             * @description Current that it surely clears within 0.1 s by its maker’s curve.
+             */
+            clears01SA: null | number;
+            /**
+             * Current in AC-1
+             * @description Rated current of a contactor in AC-1.
+             */
+            ac1A: null | number;
         };
         OwnMotor: {
             /**
@@ -4128,6 +4360,28 @@ export interface components {
             /** Format: double */
             angleDeg: number;
         };
+        Place: {
+            /**
+             * Place key
+             * @description Stable key of the place.
+             */
+            id: string;
+            /**
+             * Place
+             * @description Room, panel or machine.
+             */
+            name: string;
+            /**
+             * To the right
+             * @description Position on the plan.
+             */
+            rightM: number;
+            /**
+             * Down
+             * @description Position on the plan.
+             */
+            downM: number;
+        };
         PlantAlternativesDocument: {
             referenceWay: string;
             /** Format: int32 */
@@ -4135,7 +4389,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -4209,6 +4463,13 @@ export interface components {
             /** @enum {string} */
             kind: "copy-drive-point";
             pointId: string;
+        };
+        PlantCommandCureClash: {
+            /** @enum {string} */
+            kind: "cure-clash";
+            disturbingId: string;
+            disturbedId: string;
+            cure: components["schemas"]["CureKind"];
         };
         PlantCommandDissolveArrangement: {
             /** @enum {string} */
@@ -4321,6 +4582,12 @@ export interface components {
             kind: "split-on-shaft";
             pointId: string;
         };
+        PlantCommandTakeDevice: {
+            /** @enum {string} */
+            kind: "take-device";
+            pointIds: string[];
+            deviceId: string;
+        };
         PlantCommandTakeDriveList: {
             /** @enum {string} */
             kind: "take-drive-list";
@@ -4351,6 +4618,12 @@ export interface components {
             kind: "use-units";
             units: components["schemas"]["UnitSystem"];
         };
+        PlantRoutes: {
+            places: components["schemas"]["Place"][];
+            segments: components["schemas"]["TraySegment"][];
+            cables: components["schemas"]["SignalCable"][];
+            ways: components["schemas"]["CableWay"][];
+        };
         PlantSensitivityDocument: {
             /** Format: double */
             hoursPu: number;
@@ -4379,6 +4652,8 @@ export interface components {
             startPresets: components["schemas"]["StartPreset"][];
             overrides: components["schemas"]["DefaultOverride"][];
             conventions?: components["schemas"]["Conventions"];
+            devices?: components["schemas"]["OwnDevice"][];
+            routes?: components["schemas"]["PlantRoutes"];
             cables?: null | components["schemas"]["CableInstallation"];
         };
         PlantWayDocument: {
@@ -4402,6 +4677,74 @@ export interface components {
             reactiveKvarh: number;
             returned: components["schemas"]["ReturnedEnergy"];
             against: null | components["schemas"]["Comparison"];
+        };
+        PointInterference: {
+            /**
+             * EMC filter
+             * @description Filter against interference at the input, by the category that it is made for (IEC 61800-3).
+             * @enum {string}
+             */
+            filter: "as-delivered" | "none" | "for-c3" | "for-c2" | "for-c1";
+            /**
+             * Earth links open
+             * @description Whether the links of filter and varistors to earth are open, as IT and corner-earthed systems ask.
+             */
+            linksOpen: boolean;
+            residual: components["schemas"]["ResidualDevice"];
+            /**
+             * Second protective conductor
+             * @description Whether a second, equal protective conductor runs to the converter.
+             */
+            earthDouble: boolean;
+            /**
+             * Loss of earth disconnects
+             * @description Whether the loss of the protective conductor disconnects the supply.
+             */
+            earthMonitored: boolean;
+            /**
+             * Frame bonded to the machine
+             * @description Whether a short, wide strap bonds the motor’s frame to the machine that it drives.
+             */
+            frameBonded: boolean;
+            /**
+             * Shaft earthing ring
+             * @description Whether a ring earths the motor’s shaft.
+             */
+            shaftRing: boolean;
+            /**
+             * Common-mode cores
+             * @description Whether cores surround the phases at the converter’s output.
+             */
+            commonModeCores: boolean;
+            /**
+             * Place of the converter
+             * @description Place of the plan; open: where its lineup stands.
+             */
+            placeId: string;
+            /**
+             * Place of the motor
+             * @description Place of the plan where the motor stands.
+             */
+            motorPlaceId: string;
+        };
+        PointInterferenceRow: {
+            pointId: string;
+            filter: components["schemas"]["EmcFilter"];
+            declared: null | components["schemas"]["EmcCategory"];
+            /** Format: double */
+            declaredToM: null | number;
+            /** Format: double */
+            declaredToKhz: null | number;
+            /** Format: double */
+            cableM: null | number;
+            /** Format: double */
+            edgeA: null | number;
+            /** Format: double */
+            chargingA: null | number;
+            /** Format: double */
+            chargingLossW: null | number;
+            /** Format: double */
+            leakageMa: null | number;
         };
         PossibleRequest: {
             commands: components["schemas"]["PlantCommand"][];
@@ -4513,6 +4856,11 @@ export interface components {
              * @description Why this device where it is not the proposed one.
              */
             reason: string;
+            /**
+             * Item
+             * @description Name and list of the device where it is one of your own.
+             */
+            item?: string;
         };
         ProtectiveDeviceFuse: {
             /** @enum {string} */
@@ -4532,6 +4880,31 @@ export interface components {
              * @description Why this device where it is not the proposed one.
              */
             reason: string;
+            /**
+             * Carries for 10 s
+             * @description Current that it surely carries for 10 s, start after start, by its maker’s curve.
+             */
+            lasts10SA?: null | number;
+            /**
+             * Clears within 5 s
+             * @description Current that it surely clears within 5 s by its maker’s curve.
+             */
+            clears5SA?: null | number;
+            /**
+             * Carries for 0.1 s
+             * @description Current that it surely carries for 0.1 s by its maker’s curve.
+             */
+            lasts01SA?: null | number;
+            /**
+             * Clears within 0.1 s
+             * @description Current that it surely clears within 0.1 s by its maker’s curve.
+             */
+            clears01SA?: null | number;
+            /**
+             * Item
+             * @description Name and list of the device where it is one of your own.
+             */
+            item?: string;
         };
         ProtectiveDeviceMotorBreaker: {
             /** @enum {string} */
@@ -4572,10 +4945,20 @@ export interface components {
              * @description Why this device where it is not the proposed one.
              */
             reason: string;
+            /**
+             * Item
+             * @description Name and list of the device where it is one of your own.
+             */
+            item?: string;
         };
         ProtectiveDeviceNotChosen: {
             /** @enum {string} */
             kind: "not-chosen";
+            /**
+             * Item
+             * @description Name and list of the device where it is one of your own.
+             */
+            item?: string;
         };
         ProtectiveDeviceSemiconductorFuse: {
             /** @enum {string} */
@@ -4600,6 +4983,21 @@ export interface components {
              * @description Why this device where it is not the proposed one.
              */
             reason: string;
+            /**
+             * Carries for 10 s
+             * @description Current that it surely carries for 10 s, start after start, by its maker’s curve.
+             */
+            lasts10SA?: null | number;
+            /**
+             * Carries for 0.1 s
+             * @description Current that it surely carries for 0.1 s by its maker’s curve.
+             */
+            lasts01SA?: null | number;
+            /**
+             * Item
+             * @description Name and list of the device where it is one of your own.
+             */
+            item?: string;
         };
         PumpCurvePoint: {
             /**
@@ -4672,6 +5070,19 @@ export interface components {
             leastLargeIe: number;
             source: string;
         };
+        ResidualDevice: {
+            /**
+             * Residual-current device
+             * @description Which residual currents it sees (IEC 62423).
+             * @enum {string}
+             */
+            kind: "not-stated" | "none" | "type-ac" | "type-a" | "type-f" | "type-b" | "monitor-b";
+            /**
+             * Rated residual current
+             * @description I_Δn of the device.
+             */
+            ratedMa: null | number;
+        };
         ResistorPulse: {
             /**
              * Pulse duration
@@ -4689,6 +5100,25 @@ export interface components {
             burntKwh: number;
             /** Format: double */
             toLineKwh: number;
+        };
+        /** @enum {unknown} */
+        RouteRole: "feeder" | "motor" | "brake" | "encoder" | "thermistor" | "by-hand";
+        RouteRow: {
+            id: string;
+            tag: string;
+            role: components["schemas"]["RouteRole"];
+            class: components["schemas"]["CableClass"];
+            isScreened: boolean;
+            pointId: string;
+            from: string;
+            to: string;
+            segmentIds: string[];
+            /** Format: double */
+            lengthM: null | number;
+            /** Format: double */
+            statedM: null | number;
+            isByHand: boolean;
+            missing: string;
         };
         /** @enum {unknown} */
         RowOutcome: "new" | "changes" | "same" | "refused" | "empty";
@@ -4972,6 +5402,40 @@ export interface components {
         SignInRequest: {
             name: string;
             password: string;
+        };
+        SignalCable: {
+            /**
+             * Cable key
+             * @description Stable key of the cable.
+             */
+            id: string;
+            /**
+             * Cable
+             * @description What the cable is called.
+             */
+            tag: string;
+            /**
+             * Carries
+             * @description What it carries, from which its class follows.
+             * @enum {string}
+             */
+            kind: "encoder" | "voltage" | "current" | "temperature" | "fieldbus" | "control24-v" | "thermistor" | "brake" | "brake-resistor" | "supply";
+            /**
+             * Screen
+             * @description Its screen, connected at both ends.
+             * @enum {string}
+             */
+            screen: "none" | "braid" | "foil";
+            /**
+             * From place
+             * @description Place where it begins.
+             */
+            fromPlaceId: string;
+            /**
+             * To place
+             * @description Place where it ends.
+             */
+            toPlaceId: string;
         };
         Site: {
             /**
@@ -5715,6 +6179,80 @@ export interface components {
             loadLossKw: number;
             /** Format: double */
             noLoadLossKw: number;
+        };
+        TrayLoad: {
+            segmentId: string;
+            /** Format: double */
+            lengthM: number;
+            /** Format: int32 */
+            cables: number;
+            /** Format: int32 */
+            loadedCircuits: number;
+            classes: components["schemas"]["CableClass"][];
+        };
+        TraySegment: {
+            /**
+             * Tray key
+             * @description Stable key of the piece of tray.
+             */
+            id: string;
+            /**
+             * Tray
+             * @description What people call the piece of tray.
+             */
+            name: string;
+            /**
+             * From place
+             * @description Place at one end.
+             */
+            fromPlaceId: string;
+            /**
+             * To place
+             * @description Place at the other end.
+             */
+            toPlaceId: string;
+            /**
+             * Length
+             * @description Length of the piece, with its rises.
+             */
+            lengthM: null | number;
+            /**
+             * Width
+             * @description Inner width of the tray.
+             */
+            widthMm: null | number;
+            /**
+             * Made of
+             * @description What the tray is made of.
+             * @enum {string}
+             */
+            kind: "open-metal" | "perforated" | "solid-metal" | "no-metal";
+            /**
+             * For
+             * @description Which cables it takes.
+             * @enum {string}
+             */
+            use: "all" | "power" | "signals";
+            /**
+             * Divider
+             * @description Whether a metal divider, bonded at both ends, parts signals from the rest.
+             */
+            divider: boolean;
+            /**
+             * Height over the bonding plane
+             * @description Of its cables over the nearest bonded metal: the tray itself where it is metal.
+             */
+            heightMm: null | number;
+            /**
+             * Beside
+             * @description Next tray beside or below.
+             */
+            besideId: string;
+            /**
+             * Gap to it
+             * @description Free distance between the two trays.
+             */
+            gapMm: null | number;
         };
         /** @enum {unknown} */
         TripClass: "class5" | "class10-a" | "class10" | "class20" | "class30";
@@ -10569,6 +11107,73 @@ export interface operations {
                 };
                 content: {
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getInterference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InterferencePlan"];
                 };
             };
             /** @description Unauthorized */

@@ -5,6 +5,7 @@ export const unitTable = [
   { kept: "%/part", shown: "%", accepts: { "%": 0.01, pu: 1 } },
   { kept: "V", accepts: { V: 1, kV: 1000 } },
   { kept: "A", accepts: { A: 1, kA: 1000, mA: 0.001 } },
+  { kept: "mA", accepts: { mA: 1, A: 1000 } },
   { kept: "Ω", accepts: { Ω: 1, ohm: 1, kohm: 1000, mohm: 0.001 } },
   { kept: "kA", accepts: { kA: 1, A: 0.001 } },
   { kept: "A²s", accepts: { "A²s": 1, A2s: 1, "kA²s": 1000000, kA2s: 1000000 } },

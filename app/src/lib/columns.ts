@@ -1,3 +1,5 @@
+import { readNumber } from "./csv";
+
 /** A column that a list may have. */
 export interface ColumnField<K extends string> {
   readonly key: K;
@@ -36,6 +38,26 @@ export function guessMapping<K extends string>(
 
 /** A row of a list: a thing, or why it is none. */
 export type ReadRow<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string };
+
+/** Numbers of a row by its columns, and its name; or which of them can't be read. */
+export function readNumbers<K extends string>(
+  fields: readonly ColumnField<K>[],
+  row: readonly string[],
+  mapping: Mapping<K>,
+  rowNumber: number,
+): { readonly name: string; readonly values: Record<K, number | null> } | { readonly problem: string } {
+  const cell = (key: K | "name") => row.at(mapping[key] ?? row.length)?.trim() ?? "";
+  const values = {} as Record<K, number | null>;
+  for (const f of fields) {
+    const text = cell(f.key);
+    const value = text === "" ? undefined : readNumber(text);
+    if (value === undefined && (text !== "" || f.needed)) {
+      return { problem: `row ${rowNumber}: ${f.label} is “${text}”` };
+    }
+    values[f.key] = value ?? null;
+  }
+  return { name: cell("name"), values };
+}
 
 /** Keys that are still free, one after the other. */
 export function freeKeys(prefix: string, taken: ReadonlySet<string>): () => string {

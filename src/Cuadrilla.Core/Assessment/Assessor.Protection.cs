@@ -19,6 +19,7 @@ public sealed partial class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         var assessment = Run(plant);
+        plant = Laid(plant);
         var supply = SupplyOf(plant, assessment);
         var modules = plant.Lineups.SelectMany(l => l.DcBuses).Select(b => ModuleOf(plant, b, supply)).ToList();
         return ProtectionPlans.Of(supply, Cores.Map([.. plant.AllDrivePoints()], p => FeederOf(plant, p, supply), stop), modules, assessment.Checks);
@@ -53,7 +54,7 @@ public sealed partial class Assessor
     private SupplyContext SupplyOf(PlantSpecification plant, PlantAssessment assessment)
     {
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
-        return new SupplyContext(plant, data, defaults, assessment.Scenarios, assessment.Demand, []) with
+        return new SupplyContext(Laid(plant), data.With(plant), defaults, assessment.Scenarios, assessment.Demand, []) with
         {
             Voltages = assessment.Voltages,
             ShortCircuits = assessment.ShortCircuits,

@@ -7,10 +7,12 @@ using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Groups;
+using Cuadrilla.Core.Studies.Interference;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Starting;
@@ -31,6 +33,7 @@ public sealed partial class Assessor : IPlantStudies
     private readonly StudyMemory<DrivePointInput, DrivePointStudy> drivePoints;
     private readonly StudyMemory<StartKey, StartCase> starts;
     private readonly ConditionalWeakTable<PlantSpecification, Once<PlantAssessment>> whole;
+    private readonly ConditionalWeakTable<PlantSpecification, Once<Laying>> laid;
     private readonly FrontMemory? fronts;
     private readonly CancellationToken stop;
     private readonly bool seeksSecond = true;
@@ -44,6 +47,7 @@ public sealed partial class Assessor : IPlantStudies
     public Assessor(EngineeringData data, bool warmStarts = true)
     {
         whole = [];
+        laid = [];
         fronts = warmStarts ? new FrontMemory() : null;
         this.data = data ?? throw new ArgumentNullException(nameof(data));
         starts = new StudyMemory<StartKey, StartCase>(
@@ -56,7 +60,8 @@ public sealed partial class Assessor : IPlantStudies
 
     // The same memory for somebody who may leave.
     private Assessor(Assessor other, CancellationToken stop, bool seeksSecond = true) =>
-        (data, drivePoints, starts, whole, fronts, this.stop, this.seeksSecond) = (other.data, other.drivePoints, other.starts, other.whole, other.fronts, stop, seeksSecond);
+        (data, drivePoints, starts, whole, laid, fronts, this.stop, this.seeksSecond) =
+        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.fronts, stop, seeksSecond);
 
     /// <summary>The catalogue.</summary>
     public EngineeringData Data => data;
@@ -69,7 +74,7 @@ public sealed partial class Assessor : IPlantStudies
     {
         ArgumentNullException.ThrowIfNull(plant);
         stop.ThrowIfCancellationRequested();
-        return drivePoints.Get(InputOf(plant, point, plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz)));
+        return drivePoints.Get(InputOf(plant, Laid(plant, point), plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz)));
     }
 
     /// <summary>Every way of starting a drive point, on the plant's bus in its weakest scenario; empty while something is missing.</summary>
@@ -84,7 +89,7 @@ public sealed partial class Assessor : IPlantStudies
             return (null, [], missing);
         }
 
-        var place = StartPlaces.Of(plant, Run(plant).Scenarios, point.Id, plant.BusOfDrivePoints()[point.Id]);
+        var place = StartPlaces.Of(Laid(plant), Run(plant).Scenarios, point.Id, plant.BusOfDrivePoints()[point.Id]);
         return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(motor, place), []);
     }
 
@@ -92,18 +97,38 @@ public sealed partial class Assessor : IPlantStudies
     public PlantAssessment Run(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => Assessed(plant));
+        return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => Assessed(LaidWith(plant)));
     }
 
     /// <inheritdoc/>
     public PlantAssessment Drafted(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return new Assessor(this, stop, seeksSecond: false).Assessed(plant);
+        return new Assessor(this, stop, seeksSecond: false).Assessed(LaidWith(plant));
     }
 
-    private PlantAssessment Assessed(PlantSpecification plant)
+    /// <summary>Ways of all cables; null for a plant without trays.</summary>
+    public RoutePlan? Routes(PlantSpecification plant) => LaidWith(plant).Routes;
+
+    private PlantSpecification Laid(PlantSpecification plant) => LaidWith(plant).Plant;
+
+    private DrivePoint Laid(PlantSpecification plant, DrivePoint point) => Routes(plant) is { } routes ? LaidPlant.Of(point, plant.Cables, routes) : point;
+
+    private Laying LaidWith(PlantSpecification plant)
     {
+        ArgumentNullException.ThrowIfNull(plant);
+        return plant.Routes.Segments.Count == 0 ? new Laying(plant, null) : laid.GetValue(plant, _ => new Once<Laying>()).Get(() =>
+        {
+            var routes = RoutePlan.Of(plant);
+            return new Laying(LaidPlant.Of(plant, routes), routes);
+        });
+    }
+
+    private sealed record Laying(PlantSpecification Plant, RoutePlan? Routes);
+
+    private PlantAssessment Assessed(Laying laying)
+    {
+        var plant = laying.Plant;
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var buses = plant.BusOfDrivePoints();
         var studies = Cores.Map([.. plant.AllDrivePoints()], p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults)), stop);
@@ -117,8 +142,16 @@ public sealed partial class Assessor : IPlantStudies
         incomplete.AddRange(plant.Lineups.SelectMany(l => l.DcBuses).SelectMany(b => DcBusModel.OpenSupply(b, data, defaults)));
         incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
         var demand = PccDemand.Of(plant, scenarios);
-        var supply = new SupplyContext(plant, data, defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios), ShortCircuits = BusShortCircuits.Of(plant, scenarios, defaults), BusDropsPct = BusDrops.Pct(plant, scenarios) };
+        var supply = new SupplyContext(plant, data.With(plant), defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios), ShortCircuits = BusShortCircuits.Of(plant, scenarios, defaults), BusDropsPct = BusDrops.Pct(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
+        var models = studies.Select(s => s.Model).ToList();
+        checks.AddRange(Judging.All("emc.rcd", string.Empty, BoardRow.Plant, "Residual-current devices of lineups", () => ResidualChecks.OfLineups(supply, models)));
+        checks.AddRange(Judging.All("emc.category", string.Empty, BoardRow.Plant, "Interference of supply modules", () => EmcChecks.OfPlant(supply, models)));
+        if (laying.Routes is { } routes)
+        {
+            checks.AddRange(Judging.All("emc.separation", string.Empty, BoardRow.Plant, "Separation of cables", () => SeparationChecks.Of(routes, SeparationOf(plant, routes, models))));
+        }
+
         checks.AddRange(Cores.Map(studies, s => (List<Check>)
             [.. InThePlant(s, supply, buses[s.Model.Id]), .. s.Checks.Select(c => AtLowest(c, s.Model, supply, buses[s.Model.Id]))], stop).SelectMany(c => c));
 
@@ -173,6 +206,10 @@ public sealed partial class Assessor : IPlantStudies
             checks.Add(Judging.One(FaultLevelChecks.ConverterId, model.Id, BoardRow.Supply, "Fault level at the converter", () => FaultLevelChecks.OfConverter(model, bus, supply)));
         }
 
+        checks.AddRange(Judging.All("emc.category", model.Id, BoardRow.Converter, "Interference", () => EmcChecks.Of(model, bus, supply)));
+        checks.AddRange(Judging.All(EarthLeakageCheck.Id, model.Id, BoardRow.Supply, EarthLeakageCheck.Title, () => EarthLeakageCheck.Of(model, bus, supply)));
+        checks.AddRange(Judging.All("emc.rcd", model.Id, BoardRow.Supply, "Residual-current device", () => ResidualChecks.Of(model, bus, supply)));
+        checks.AddRange(Judging.All(ItSystemCheck.Id, model.Id, BoardRow.Converter, ItSystemCheck.Title, () => ItSystemCheck.Of(model, bus)));
         checks.AddRange(Judging.All(AltitudeCheck.Id, model.Id, BoardRow.Converter, AltitudeCheck.Title, () => AltitudeCheck.Of(model, supply.Plant.Site, bus)));
         checks.AddRange(Judging.All(EquipmentChecks.EquipmentId, model.Id, BoardRow.Supply, "Current on a public system", () => EquipmentChecks.Of(model, supply, bus)));
         if (model.Starter is not null)

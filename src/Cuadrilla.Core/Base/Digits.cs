@@ -29,5 +29,8 @@ public static class Digits
     }
 
     /// <summary>The same of an entry.</summary>
+    public static double? Kept(double? value) => value is { } known ? Kept(known) : null;
+
+    /// <summary>The same of what may not be known.</summary>
     public static Given Kept(Given value) => value.IsKnown ? Given.Of(Kept(value.Value)) : value;
 }

@@ -23,7 +23,7 @@ public static class CheckWeights
     [
         "brake.", "share.unit-lost", "converter.short-circuit-rating", "lineup.short-circuit-rating", "supply.fault-level", "motor.explosion-protection",
         "lineup.emergency-stop",
-        "converter.altitude", "group.motor-protection", "cable.capacity", "cable.short-circuit", "cable.disconnection", "cable.protective-conductor", "protection.device",
+        "emc.altitude-insulation", "group.motor-protection", "cable.capacity", "cable.short-circuit", "cable.disconnection", "cable.protective-conductor", "protection.device",
         "protection.breaking-capacity", "protection.stall",
     ];
 

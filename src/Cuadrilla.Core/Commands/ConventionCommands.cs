@@ -27,7 +27,7 @@ public sealed record UseUnits(UnitSystem Units) : PlantCommand
             : !us && code?.Reason == Proposed ? [.. plant.Overrides.Where(o => o.Key != HarmonicsKey)] : plant.Overrides;
         var after = plant with
         {
-            Conventions = new Conventions(Units, us ? InstallationCode.Nfpa70 : InstallationCode.Iec60364),
+            Conventions = plant.Conventions with { Units = Units, Installation = us ? InstallationCode.Nfpa70 : InstallationCode.Iec60364 },
             Overrides = overrides,
         };
         return new CommandOutcome.Done(after, us ? "US customary units" : "SI units", [])

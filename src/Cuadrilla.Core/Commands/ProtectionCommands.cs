@@ -97,17 +97,22 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
     // A drive point draws nothing that is known while a section is open: it begins with one that carries its motor in free air.
     private static DrivePoint Begun(DrivePoint point, PlantSpecification plant, IPlantStudies studies)
     {
-        if (studies.Study(plant, point).Model.Fitted is not { } fitted)
+        var model = studies.Study(plant, point).Model;
+        if (model.Fitted is not { } fitted)
         {
             return point;
         }
+
+        // Its lengths may be those of its ways.
+        var laid = model.Input.DrivePoint;
+        var (feederHasLength, motorHasLength) = (laid.Feeder is Feeder.ByCable { LengthM.IsKnown: true }, laid.Cable.LengthM.IsKnown);
 
         var rows = studies.Data.Cables.Rows;
         var row = rows.FirstOrDefault(r => r.XlpeA[(int)InstallationMethod.C] >= BeginPu * fitted.Connected.Plate.RatedCurrentA) ?? rows[^1];
         return point with
         {
-            Feeder = point.Feeder is Feeder.ByCable { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: false } cable ? cable with { CrossSectionMm2 = row.SectionMm2 } : point.Feeder,
-            Cable = point.Cable is { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: false } ? point.Cable with { CrossSectionMm2 = row.SectionMm2 } : point.Cable,
+            Feeder = feederHasLength && point.Feeder is Feeder.ByCable { CrossSectionMm2.IsKnown: false } cable ? cable with { CrossSectionMm2 = row.SectionMm2 } : point.Feeder,
+            Cable = motorHasLength && !point.Cable.CrossSectionMm2.IsKnown ? point.Cable with { CrossSectionMm2 = row.SectionMm2 } : point.Cable,
         };
     }
 
@@ -123,7 +128,7 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
     {
         if (Part != ProtectedPart.Cables && proposal.Device is { } device)
         {
-            point = point with { Devices = point.Devices with { Device = device, ContactorA = proposal.ContactorA is { } contactor ? Given.Of(contactor) : point.Devices.ContactorA } };
+            point = point with { Devices = point.Devices with { Device = device, ContactorA = Or(proposal.ContactorA, point.Devices.ContactorA), BypassA = Or(proposal.BypassA, point.Devices.BypassA) } };
         }
 
         if (Part == ProtectedPart.Devices)
@@ -137,6 +142,8 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
             Cable = proposal.MotorMm2 is { } motor ? point.Cable with { CrossSectionMm2 = Larger(point.Cable.CrossSectionMm2, motor, isFirst), Reason = string.Empty } : point.Cable,
         };
     }
+
+    private static Given Or(double? proposed, Given now) => proposed is { } amperes ? amperes : now;
 
     // Once more only ever upwards, so that it ends.
     private static Given Larger(Given now, double proposed, bool isFirst) => !isFirst && now.IsKnown ? Math.Max(now.Value, proposed) : proposed;

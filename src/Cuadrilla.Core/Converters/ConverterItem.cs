@@ -61,6 +61,20 @@ public sealed record ConverterItem
     /// <summary>Largest gG fuse, or breaker of that rating, that its maker lists, A; 0: none is listed.</summary>
     public double LargestFuseA { get; init; }
 
+    /// <summary>Rated current at its input as its maker states it, A; 0: not stated.</summary>
+    public double StatedInputA { get; init; }
+
+    /// <summary>Rated current at its input, A: as stated, or from size and kind of front end on the safe side.</summary>
+    public double RatedInputA => StatedInputA > 0 ? StatedInputA
+        : FrontEnd is FrontEnd.Thyristor ? LightCurrentA
+        : RatedLinkW / (FrontEnd is FrontEnd.SinglePhase ? RatedVoltageV : Math.Sqrt(3) * RatedVoltageV) / LeastPowerFactor;
+
+    /// <summary>Power into its link at rated output, W.</summary>
+    public double RatedLinkW => RatedKw * 1e3 / RatedEfficiency;
+
+    /// <summary>What its maker declares of interference.</summary>
+    public EmcDeclaration Emc { get; init; } = EmcDeclaration.Nothing;
+
     /// <summary>Its chopper; null where none can be fitted.</summary>
     public required ChopperLimits? Brake { get; init; }
 
@@ -150,9 +164,22 @@ public sealed record ConverterItem
         Losses = Losses.Times(number),
         StandbyW = StandbyW * number,
         LargestFuseA = LargestFuseA * number,
+        StatedInputA = StatedInputA * number,
+        Emc = Emc.Times(number),
         Brake = Brake is { } b ? b with { LeastOhm = b.LeastOhm / number } : null,
         Size = Size with { WidthMm = Size.WidthMm * number, MassKg = Size.MassKg * number, AirflowM3PerH = Size.AirflowM3PerH * number },
         PriceIndex = PriceIndex * number,
+    };
+
+    // Motor and converter together at the size; a motor loses more the smaller it is.
+    private double RatedEfficiency => RatedKw < 3 ? 0.8 : RatedKw < 30 ? 0.88 : 0.92;
+
+    // True power factor at rated power on a stiff supply: without choke the current is peaked.
+    private double LeastPowerFactor => FrontEnd switch
+    {
+        FrontEnd.SinglePhase s => s.ChokePct > 0 ? 0.75 : 0.6,
+        FrontEnd.Diode d => Bridges > 1 || d.ChokePct >= 3 || d.ReactorPct >= 3 ? 0.92 : 0.7,
+        _ => 0.97,
     };
 
     private double PerUnitOhm(double pct) => pct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3 / Bridges);

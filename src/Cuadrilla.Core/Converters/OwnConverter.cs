@@ -74,6 +74,30 @@ public sealed record OwnConverter(
     /// <summary>Largest gG fuse, or breaker of that rating, that its maker lists, A; unknown: none is listed.</summary>
     public Given LargestFuseA { get; init; }
 
+    /// <summary>Rated current at its input, A; not known: from its size and kind.</summary>
+    public Given RatedInputA { get; init; }
+
+    /// <summary>EMC filter with which it is delivered.</summary>
+    public EmcFilter EmcFilter { get; init; }
+
+    /// <summary>Longest screened motor cable for which that holds, m.</summary>
+    public Given FilterToM { get; init; }
+
+    /// <summary>Highest switching frequency for which that holds, kHz.</summary>
+    public Given FilterToKhz { get; init; }
+
+    /// <summary>Capacitance to earth of a phase with that filter, µF.</summary>
+    public Given FilterUf { get; init; }
+
+    /// <summary>The same without filter, µF.</summary>
+    public Given PlainUf { get; init; }
+
+    /// <summary>Longest screened motor cable that it drives at all, m.</summary>
+    public Given MostScreenedM { get; init; }
+
+    /// <summary>Longest unscreened motor cable, m.</summary>
+    public Given MostUnscreenedM { get; init; }
+
     /// <summary>The eight losses in the order of <see cref="ConverterLossPoints"/>.</summary>
     public IReadOnlyList<Given> EightLosses() =>
         [LossF0I25W, LossF0I50W, LossF0I100W, LossF50I25W, LossF50I50W, LossF50I100W, LossF90I50W, LossF90I100W];
@@ -141,6 +165,8 @@ public sealed record OwnConverter(
             Derating = like.Derating with { SinglePhaseFeedPu = SinglePhaseFeedPu.IsKnown ? SinglePhaseFeedPu.Value : like.Derating.SinglePhaseFeedPu },
             ShortCircuitKa = Or(ShortCircuitKa, like.ShortCircuitKa, "rated short-circuit current"),
             LargestFuseA = LargestFuseA.IsKnown ? LargestFuseA.Value : 0,
+            StatedInputA = RatedInputA.IsKnown ? RatedInputA.Value : 0,
+            Emc = Declared(),
             Brake = brake,
             Size = new ConverterSize(
                 Or(WidthMm, like.Size.WidthMm, "width"), Or(HeightMm, like.Size.HeightMm, "height"), Or(DepthMm, like.Size.DepthMm, "depth"),
@@ -155,6 +181,16 @@ public sealed record OwnConverter(
         open.Add("derating curves");
         return item with { SwitchingLoss = like.SwitchingLoss, OwnName = Name, OwnCatalogue = $"{Catalogue}, {Version}", Estimated = open };
     }
+
+    // What a maker does not declare of interference is never taken from another's.
+    private EmcDeclaration Declared() => new(
+        EmcFilter,
+        EmcFilter is EmcFilter.AsDelivered or EmcFilter.None || !FilterToM.IsKnown || !FilterToKhz.IsKnown || !FilterUf.IsKnown
+            ? []
+            : [new FilterDeclaration(EmcFilter, FilterToM.Value, FilterToKhz.Value, FilterUf.Value)],
+        Plain(PlainUf), Plain(MostScreenedM), Plain(MostUnscreenedM));
+
+    private static double? Plain(Given given) => given.IsKnown ? given.Value : null;
 
     private FrontEnd Front(FrontEnd like) => (like, ChokePct) switch
     {

@@ -60,6 +60,9 @@ public sealed record SupplyModuleItem
     /// <summary>Largest gG fuse, or breaker of that rating, that its maker lists, A; 0 where none is.</summary>
     public double LargestFuseA { get; init; }
 
+    /// <summary>What its maker declares of interference, for the motor cables of all its inverters together.</summary>
+    public EmcDeclaration Emc { get; init; } = EmcDeclaration.Nothing;
+
     /// <summary>Dimensions, mass, air, terminals.</summary>
     public required ConverterSize Size { get; init; }
 

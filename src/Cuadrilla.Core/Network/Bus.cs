@@ -12,6 +12,9 @@ public sealed record Bus(string Id, string Name, double NominalVoltageV, Given W
     /// <summary>Earthing system of what hangs on it.</summary>
     public EarthingSystem Earthing { get; init; }
 
+    /// <summary>True where an insulation monitor for converter systems watches it.</summary>
+    public bool InsulationMonitored { get; init; }
+
     /// <summary>Class of environment for harmonic voltage, 1 to 3; unknown: the project's.</summary>
     public Given EnvironmentClass { get; init; }
 }

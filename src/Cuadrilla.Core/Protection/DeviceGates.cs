@@ -101,7 +101,7 @@ internal sealed class FuseGates : DeviceGates
 
     public override double ConventionalPu => 1.6;
 
-    public static FuseGates Of(ProtectiveDevice.Fuse fuse, GgFuses fuses) => new(
+    public static FuseGates Of(ProtectiveDevice.Fuse fuse, GgFuses fuses) => fuse.OwnCurve() is { } own ? new(fuse, own, own) : new(
         fuse, fuses.Gates.FirstOrDefault(g => g.RatedA >= fuse.RatedA), fuses.Gates.LastOrDefault(g => g.RatedA <= fuse.RatedA));
 
     public override double? TripA(double timeS) => clears?.ClearsA(timeS);
@@ -120,11 +120,16 @@ internal sealed class FuseGates : DeviceGates
     ];
 }
 
-/// <summary>Fuses aR: against short circuit only; no gates are agreed, so that neither a start nor a slow fault can be judged without the maker's curve.</summary>
+/// <summary>
+/// Fuses aR: against short circuit only. No gates are agreed: what it carries through a start is its maker's to state, and a slow fault it may not clear at all.
+/// </summary>
 internal sealed class SemiconductorGates(ProtectiveDevice.SemiconductorFuse fuse) : DeviceGates(fuse.RatedA, fuse.RatedA, fuse.BreakingKa)
 {
     // From so many times its rating an aR fuse melts by its I²t alone.
     private const double AdiabaticPu = 10;
+    private const double RatedFromS = 3600;
+    private static readonly double[] LastingTimes = [0.01, 0.03, 0.1, 0.3, 1, 3, 10, 30, 100, 300, 1000, RatedFromS];
+    private static readonly double[] ClearingTimes = [0.001, 0.002, 0.005, 0.01];
 
     public override double ConventionalPu => double.PositiveInfinity;
 
@@ -134,11 +139,28 @@ internal sealed class SemiconductorGates(ProtectiveDevice.SemiconductorFuse fuse
 
     public override double? LetThroughA2s(double faultA) => faultA >= AdiabaticPu * RatedA ? fuse.TotalA2s : null;
 
-    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) => null;
+    public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) =>
+        IsStated ? RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m => LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min() : null;
 
-    public override IReadOnlyList<CurveTime> Lasts() => [];
+    public override IReadOnlyList<CurveTime> Lasts() => IsStated ? [.. LastingTimes.Select(t => new CurveTime(LastsA(t), t))] : [];
 
-    public override IReadOnlyList<CurveTime> Clears() => [];
+    public override IReadOnlyList<CurveTime> Clears() =>
+        [.. ClearingTimes.Select(t => new CurveTime(Math.Sqrt(fuse.TotalA2s / t), t)).Where(p => p.CurrentA >= AdiabaticPu * fuse.RatedA)];
+
+    private bool IsStated => fuse.Lasts10SA.IsKnown && fuse.Lasts01SA.IsKnown;
+
+    // Straight in logarithms between what is stated, by I²·t below, down to the rated current at an hour above.
+    private double LastsA(double timeS)
+    {
+        var (slow, quick) = (fuse.Lasts10SA.Value, fuse.Lasts01SA.Value);
+        return timeS switch
+        {
+            < 0.1 => quick * Math.Sqrt(0.1 / timeS),
+            <= 10 => slow * Math.Pow(quick / slow, Math.Log(timeS / 10) / Math.Log(0.1 / 10)),
+            < RatedFromS => slow * Math.Pow(fuse.RatedA / slow, Math.Log(timeS / 10) / Math.Log(RatedFromS / 10)),
+            _ => fuse.RatedA,
+        };
+    }
 }
 
 /// <summary>Circuit breakers: an overload release by its trip class, a short-circuit release within its tolerance.</summary>

@@ -9,6 +9,9 @@ public abstract record ProtectiveDevice
     {
     }
 
+    /// <summary>Name and list of the item where it is one of the project's own; empty otherwise.</summary>
+    public string Item { get; init; } = string.Empty;
+
     /// <summary>None yet.</summary>
     public sealed record NotChosen : ProtectiveDevice;
 
@@ -16,14 +19,39 @@ public abstract record ProtectiveDevice
     /// <param name="RatedA">Rated current, A.</param>
     /// <param name="BreakingKa">Rated breaking capacity, kA.</param>
     /// <param name="Reason">Why these; empty when none was given.</param>
-    public sealed record Fuse(double RatedA, double BreakingKa, string Reason) : ProtectiveDevice;
+    public sealed record Fuse(double RatedA, double BreakingKa, string Reason) : ProtectiveDevice
+    {
+        /// <summary>Current that it surely carries for 10 s by its maker's curve, A; not known: by the gates of its rating. All four or none.</summary>
+        public Base.Given Lasts10SA { get; init; }
+
+        /// <summary>Current that it surely clears within 5 s, A.</summary>
+        public Base.Given Clears5SA { get; init; }
+
+        /// <summary>Current that it surely carries for 0.1 s, A.</summary>
+        public Base.Given Lasts01SA { get; init; }
+
+        /// <summary>Current that it surely clears within 0.1 s, A.</summary>
+        public Base.Given Clears01SA { get; init; }
+
+        /// <summary>Its maker's curve; null where that is not stated.</summary>
+        public GgFuse? OwnCurve() => Lasts10SA.IsKnown && Clears5SA.IsKnown && Lasts01SA.IsKnown && Clears01SA.IsKnown
+            ? new GgFuse(RatedA, Lasts10SA.Value, Clears5SA.Value, Lasts01SA.Value, Clears01SA.Value)
+            : null;
+    }
 
     /// <summary>Fuses aR for semiconductors (IEC 60269-4): against short circuit only.</summary>
     /// <param name="RatedA">Rated current, A.</param>
     /// <param name="TotalA2s">Total I²t at the voltage, A²s.</param>
     /// <param name="BreakingKa">Rated breaking capacity, kA.</param>
     /// <param name="Reason">Why these; empty when none was given.</param>
-    public sealed record SemiconductorFuse(double RatedA, double TotalA2s, double BreakingKa, string Reason) : ProtectiveDevice;
+    public sealed record SemiconductorFuse(double RatedA, double TotalA2s, double BreakingKa, string Reason) : ProtectiveDevice
+    {
+        /// <summary>Current that it surely carries for 10 s, start after start, A; both or none.</summary>
+        public Base.Given Lasts10SA { get; init; }
+
+        /// <summary>The same for 0.1 s, A.</summary>
+        public Base.Given Lasts01SA { get; init; }
+    }
 
     /// <summary>A circuit breaker with overload and short-circuit release (IEC 60947-2).</summary>
     /// <param name="RatedA">Rated current, A.</param>

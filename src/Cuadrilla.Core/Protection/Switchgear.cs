@@ -8,13 +8,19 @@ public sealed record VoltageStep(double VoltageV, double Value);
 /// <summary>A contactor.</summary>
 /// <param name="Ac3A">Rated operational current, motors (AC-3), A.</param>
 /// <param name="Ac1A">Rated operational current, nearly resistive (AC-1), A.</param>
-public sealed record ContactorItem(double Ac3A, double Ac1A);
+public sealed record ContactorItem(double Ac3A, double Ac1A)
+{
+    /// <summary>Voltage up to which both are stated, V; null for the series, whose currents fall with the voltage.</summary>
+    public double? StatedToV { get; init; }
+}
 
 /// <summary>Fuses aR of a generic series.</summary>
 /// <param name="RatedA">Ratings, A, ascending.</param>
 /// <param name="TotalA2sPerA2">Total I²t in A²s for each square ampere of rating.</param>
 /// <param name="BreakingKa">Breaking capacity, kA.</param>
-public sealed record SemiconductorSeries(IReadOnlyList<double> RatedA, double TotalA2sPerA2, double BreakingKa);
+/// <param name="Lasts10SPu">What it carries for 10 s, start after start, parts of its rating.</param>
+/// <param name="Lasts01SPu">The same for 0.1 s.</param>
+public sealed record SemiconductorSeries(IReadOnlyList<double> RatedA, double TotalA2sPerA2, double BreakingKa, double Lasts10SPu, double Lasts01SPu);
 
 /// <summary>Circuit breakers of a generic series.</summary>
 /// <param name="RatedA">Rated currents, A, ascending.</param>
@@ -46,10 +52,13 @@ public sealed record SwitchgearSeries(
     public double? FuseBreakingKa(double voltageV) => Steps.At(FuseBreaking, voltageV);
 
     /// <summary>The smallest contactor for a current of motors on the line; null where none is large enough.</summary>
-    public ContactorItem? ForAc3(double currentA, double voltageV) => Contactors.FirstOrDefault(c => c.Ac3A * (Steps.At(ContactorPu, voltageV) ?? 0) >= currentA);
+    public ContactorItem? ForAc3(double currentA, double voltageV) => Contactors.FirstOrDefault(c => c.Ac3A * At(c, voltageV) >= currentA);
 
     /// <summary>The smallest contactor for a current that it does not break under load of a motor.</summary>
-    public ContactorItem? ForAc1(double currentA) => Contactors.FirstOrDefault(c => c.Ac1A >= currentA);
+    public ContactorItem? ForAc1(double currentA, double voltageV) => Contactors.FirstOrDefault(c => c.Ac1A >= currentA && !(voltageV > c.StatedToV));
+
+    private double At(ContactorItem contactor, double voltageV) =>
+        contactor.StatedToV is { } to ? (voltageV <= to ? 1 : 0) : Steps.At(ContactorPu, voltageV) ?? 0;
 }
 
 internal static class Steps

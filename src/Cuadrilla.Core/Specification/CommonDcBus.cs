@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Protection;
 
@@ -28,6 +29,12 @@ public sealed record CommonDcBus(
 {
     /// <summary>How its supply module is fed from the busbar of the lineup.</summary>
     public Feeder Feeder { get; init; } = new Feeder.OnBusbar();
+
+    /// <summary>EMC filter of its supply module.</summary>
+    public EmcFilter EmcFilter { get; init; }
+
+    /// <summary>True where the earth links of filter and varistors are open.</summary>
+    public bool LinksOpen { get; init; }
 
     /// <summary>What protects that feeder.</summary>
     public ProtectiveDevice Device { get; init; } = new ProtectiveDevice.NotChosen();

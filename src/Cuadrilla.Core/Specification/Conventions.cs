@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Interference;
+
 namespace Cuadrilla.Core.Specification;
 
 /// <summary>Units in which people read and write; the specification itself is kept in SI.</summary>
@@ -23,4 +25,24 @@ public enum InstallationCode
 /// <summary>What a project's people are used to.</summary>
 /// <param name="Units">Units shown.</param>
 /// <param name="Installation">Installation code.</param>
-public sealed record Conventions(UnitSystem Units, InstallationCode Installation);
+public sealed record Conventions(UnitSystem Units, InstallationCode Installation)
+{
+    /// <summary>Environment by its electromagnetic rules.</summary>
+    public EmcEnvironment Environment { get; init; }
+
+    /// <summary>Rules by which cables are kept apart.</summary>
+    public SeparationRules Separation { get; init; }
+}
+
+/// <summary>Electromagnetic environment (IEC 61800-3).</summary>
+public enum EmcEnvironment
+{
+    /// <summary>Not stated.</summary>
+    NotStated,
+
+    /// <summary>First: on the public low-voltage system, homes and offices beside.</summary>
+    First,
+
+    /// <summary>Second: behind a transformer of its own.</summary>
+    Second,
+}

@@ -2,6 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Protection;
@@ -31,6 +32,12 @@ public sealed record Lineup(
     string Reason,
     ValueList<LineupVariant> SetAside)
 {
+    /// <summary>Place where it stands; empty: not stated.</summary>
+    public string PlaceId { get; init; } = string.Empty;
+
+    /// <summary>Residual-current device ahead of the whole of it.</summary>
+    public ResidualDevice Residual { get; init; } = ResidualDevice.NotStated;
+
     /// <summary>The lineup built the other way; nothing is set aside in it.</summary>
     public Lineup As(LineupVariant variant)
     {
@@ -64,6 +71,9 @@ public sealed record DrivePoint(
 {
     /// <summary>Protective and switching devices.</summary>
     public SwitchingDevices Devices { get; init; } = SwitchingDevices.None;
+
+    /// <summary>Filter, earth, bearings and places.</summary>
+    public PointInterference Interference { get; init; } = PointInterference.NotStated;
 }
 
 /// <summary>Connection from the lineup's busbar to the converter.</summary>

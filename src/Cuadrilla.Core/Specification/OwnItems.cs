@@ -1,10 +1,11 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Core.Specification;
 
-/// <summary>A project's own motors and converters beside the catalogue's.</summary>
+/// <summary>A project's own motors, converters and devices beside the catalogue's.</summary>
 public static class OwnItems
 {
     /// <summary>The catalogue with them.</summary>
@@ -12,7 +13,7 @@ public static class OwnItems
     {
         ArgumentNullException.ThrowIfNull(data);
         ArgumentNullException.ThrowIfNull(plant);
-        if (plant.Motors.Count == 0 && plant.Converters.Count == 0)
+        if (plant.Motors.Count == 0 && plant.Converters.Count == 0 && plant.Devices.Count == 0)
         {
             return data;
         }
@@ -29,6 +30,13 @@ public static class OwnItems
             converters[converter.Id] = converter.Item(data.Converters.Values);
         }
 
-        return data with { Motors = motors, Converters = converters };
+        List<ContactorItem> contactors = [.. plant.Devices.Select(d => d.Contactor()).OfType<ContactorItem>().OrderBy(c => c.Ac3A)];
+        return data with
+        {
+            Motors = motors,
+            Converters = converters,
+            OwnDevices = [.. plant.Devices.Where(d => d.Kind != OwnDeviceKind.Contactor).OrderBy(d => d.RatedA)],
+            Switchgear = contactors.Count == 0 ? data.Switchgear : data.Switchgear with { Contactors = contactors },
+        };
     }
 }

@@ -5,6 +5,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Core.Specification;
 
@@ -40,6 +41,12 @@ public sealed record PlantSpecification(
 {
     /// <summary>Units shown and installation code.</summary>
     public Conventions Conventions { get; init; } = new(UnitSystem.Si, InstallationCode.Iec60364);
+
+    /// <summary>Protective and switching devices of the engineer's own lists, each with the list's version.</summary>
+    public ValueList<OwnDevice> Devices { get; init; } = [];
+
+    /// <summary>Trays of the plant and what runs on them.</summary>
+    public PlantRoutes Routes { get; init; } = PlantRoutes.None;
 
     /// <summary>How cables are made and laid where they state nothing of their own; null: not stated.</summary>
     public CableInstallation? Cables { get; init; }

@@ -111,6 +111,8 @@ public static class ProjectJson
             (typeof(SizeBest), "size-best"),
             (typeof(SizeProtection), "size-protection"),
             (typeof(SizeModuleProtection), "size-module-protection"),
+            (typeof(TakeDevice), "take-device"),
+            (typeof(CureClash), "cure-clash"),
             (typeof(AddElement), "add-element"),
             (typeof(Mitigate), "mitigate"),
             (typeof(TakeDriveList), "take-drive-list"),

@@ -2,6 +2,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
 using Cuadrilla.Documents.Lists;
+using Cuadrilla.Core.Studies.Interference;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Documents.Schedules;
@@ -36,6 +37,8 @@ internal static class ExportEndpoints
         group.MapGet("/schedules.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
                 Schedules.Xlsx(plant, assessor.Protection(plant)), Spreadsheet, FileName(plant.Name) + "-schedules.xlsx")))
             .WithName("exportSchedulesXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
+        group.MapGet("/interference", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.Ok(assessor.Earth(plant))))
+            .WithName("getInterference").Produces<InterferencePlan>();
         group.MapGet("/protection", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.Ok(assessor.Protection(plant))))
             .WithName("getProtection").Produces<ProtectionPlan>();
         group.MapGet("/lineups/{lineup}/sheet", (string id, string lineup, ProjectStore store, ProjectReader reader, Assessor assessor, TimeProvider clock) =>

@@ -17,7 +17,7 @@ public sealed class LayoutTests
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
     private static readonly string[] Studies =
     [
-        "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "DrivePoints", "DcBuses", "Protection", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
+        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "DrivePoints", "DcBuses", "Protection", "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
         "Arrangements",
     ];
 

@@ -162,7 +162,7 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void A_missing_entry_is_named_and_nothing_is_guessed()
     {
-        var open = With("dp-01", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
+        var open = With("dp-01", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } }) with { Routes = PlantRoutes.None };
         var result = DemoChanges.Assessor.Run(open);
         Assert.Equal(Verdict.NeedsData, Check(result, "harmonics.pcc-tdd", string.Empty).Verdict);
         Assert.Contains("DP-01", Check(result, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);

@@ -8,6 +8,7 @@ using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.Mitigation;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.RandomPlants;
@@ -44,6 +45,8 @@ public sealed class CommandRandomTests
         (ids, _) => new ChooseMotor(ids, Data.Motors.Keys.First(), "in store"),
         (ids, _) => new ChooseConverter(ids, Data.Converters.Keys.First(), "in store"),
         (ids, _) => new SizeProtection(ids, (ProtectedPart)(ids.Length % 3), (DeviceKind)(ids[0].Length % 5)),
+        (ids, plant) => new TakeDevice(ids, plant.Devices is [var own, ..] ? own.Id : "none"),
+        (ids, plant) => Studies.Separation(plant)?.Clashes is [var clash, ..] ? new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, (CureKind)(ids.Length % 5)) : new CureClash("a", "b", CureKind.Divider),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),
         (_, plant) => new CompareSingleDrives(Bus(plant)),
         (_, plant) => new SizeModuleProtection(Bus(plant)),

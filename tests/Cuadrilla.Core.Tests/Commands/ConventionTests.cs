@@ -19,7 +19,7 @@ public sealed class ConventionTests
     public void Us_units_propose_their_codes_and_si_takes_the_proposals_back()
     {
         var done = Run(new UseUnits(UnitSystem.UsCustomary), Demo);
-        Assert.Equal(new Conventions(UnitSystem.UsCustomary, InstallationCode.Nfpa70), done.After.Conventions);
+        Assert.Equal(Demo.Conventions with { Units = UnitSystem.UsCustomary, Installation = InstallationCode.Nfpa70 }, done.After.Conventions);
         Assert.Equal(HarmonicsCode.DemandDistortion, InForce(done.After).Code);
         Assert.Contains("NFPA 70", Assert.Single(done.Notes), StringComparison.Ordinal);
         var back = Run(new UseUnits(UnitSystem.Si), done.After).After;

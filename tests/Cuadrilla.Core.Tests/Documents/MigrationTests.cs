@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Tests.Documents;
 /// <summary>Versions of the project: each migration by itself, what is stored, and that no field comes or goes without one.</summary>
 public sealed class MigrationTests
 {
-    private const string Fields = "fields-version-9.txt";
+    private const string Fields = "fields-version-10.txt";
 
     public static TheoryData<int, string> Earlier =>
     [
@@ -19,20 +19,21 @@ public sealed class MigrationTests
     ];
 
     [Theory]
-    [InlineData(2, """{"lineups":[{"drivePoints":[]}]}""", """{"lineups":[{"drivePoints":[],"dcBuses":[],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"converters":[],"startPresets":[],"conventions":{"units":"si","installation":"iec60364"}}""")]
+    [InlineData(2, """{"lineups":[{"drivePoints":[]}]}""", """{"lineups":[{"drivePoints":[],"dcBuses":[],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"converters":[],"startPresets":[],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
     [InlineData(
         3, """{"lineups":[{"dcBuses":[{}],"drivePoints":[{}]}]}""",
-        """{"lineups":[{"dcBuses":[{"control":{"kind":"none"},"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}],"drivePoints":[{"brake":{"kind":"none"},"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"conventions":{"units":"si","installation":"iec60364"}}""")]
+        """{"lineups":[{"dcBuses":[{"control":{"kind":"none"},"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}],"drivePoints":[{"brake":{"kind":"none"},"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
     [InlineData(
         4, """{"lineups":[{"drivePoints":[{"load":{"stopTimeS":90,"train":{}}}]}],"motors":[{}],"overrides":[{"key":"withstand-v","value":1300}]}""",
-        """{"lineups":[{"drivePoints":[{"load":{"train":{"stopTimeS":90}},"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}]}],"motors":[{"withstandV":1300}],"overrides":[],"conventions":{"units":"si","installation":"iec60364"}}""")]
-    [InlineData(5, """{"overrides":[{"key":"harmonics-all-orders"},{"key":"plant-class"}]}""", """{"overrides":[{"key":"plant-class"}],"conventions":{"units":"si","installation":"iec60364"}}""")]
-    [InlineData(6, """{"overrides":[{"key":"harmonics-all-orders"}]}""", """{"overrides":[{"key":"harmonics-all-orders"}],"conventions":{"units":"si","installation":"iec60364"}}""")]
-    [InlineData(7, """{"lineups":[{"drivePoints":[{}]}]}""", """{"lineups":[{"drivePoints":[{"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}]}]}""")]
+        """{"lineups":[{"drivePoints":[{"load":{"train":{"stopTimeS":90}},"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}]}],"motors":[{"withstandV":1300}],"overrides":[],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
+    [InlineData(5, """{"overrides":[{"key":"harmonics-all-orders"},{"key":"plant-class"}]}""", """{"overrides":[{"key":"plant-class"}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
+    [InlineData(6, """{"overrides":[{"key":"harmonics-all-orders"}]}""", """{"overrides":[{"key":"harmonics-all-orders"}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
+    [InlineData(7, """{"lineups":[{"drivePoints":[{}]}]}""", """{"lineups":[{"drivePoints":[{"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}]}],"devices":[]}""")]
     [InlineData(
         8, """{"lineups":[{"dcBuses":[{}],"setAside":[{"dcBuses":[{}]}]}]}""",
-        """{"lineups":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}],"setAside":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}]}]}]}""")]
-    [InlineData(9, """{"overrides":[]}""", """{"overrides":[]}""")]
+        """{"lineups":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}],"setAside":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}]}]}],"devices":[]}""")]
+    [InlineData(9, """{"overrides":[]}""", """{"overrides":[],"devices":[]}""")]
+    [InlineData(10, """{"overrides":[]}""", """{"overrides":[]}""")]
     public void From_a_version_on_all_migrations_run_and_none_before(int version, string before, string after)
     {
         var specification = JsonNode.Parse(before)!.AsObject();

@@ -11,6 +11,7 @@ import { StarterEntry } from "../starting/StarterEntry";
 import { feedNames } from "../starting/feeds";
 import { useProject } from "../../project/ProjectContext";
 import { useItems } from "../../project/useCatalogue";
+import { PointInterferenceEntry } from "../interference/PointEntry";
 import { DeviceEntry } from "../protection/DeviceEntry";
 import { FeederFields } from "../protection/FeederFields";
 import { InstallationEntry } from "../protection/InstallationEntry";
@@ -62,17 +63,30 @@ export function EntryTab({
       {row === "supply" && (
         <>
           <FeederEntry point={point} edit={all} />
-          {point.converter.kind !== "of-group" && <DeviceEntry point={point} columns={columns} edit={all} />}
+          {point.converter.kind !== "of-group" && (
+            <>
+              <DeviceEntry point={point} columns={columns} edit={all} />
+              <PointInterferenceEntry point={point} keys={["earthDouble", "earthMonitored"]} residual edit={all} />
+            </>
+          )}
         </>
       )}
       {row === "cable" && <CableEntry point={point} edit={all} />}
       {row === "motor" && (
         <>
           <MotorEntry point={point} edit={all} />
+          <PointInterferenceEntry point={point} keys={["frameBonded", "shaftRing"]} edit={all} />
           <BrakeButton point={point} edit={one} onReason={onReason} />
         </>
       )}
-      {row === "converter" && <ConverterEntry point={point} columns={columns} edit={all} />}
+      {row === "converter" && (
+        <>
+          <ConverterEntry point={point} columns={columns} edit={all} />
+          {point.converter.kind === "catalogue" && (
+            <PointInterferenceEntry point={point} keys={["filter", "linksOpen", "commonModeCores"]} edit={all} />
+          )}
+        </>
+      )}
     </>
   );
 }

@@ -1,7 +1,6 @@
 import type { Specification } from "../../api/client";
 import { fields } from "../../fields/table";
-import { freeKeys, type ColumnField, type Mapping, type ReadRow } from "../../lib/columns";
-import { readNumber } from "../../lib/csv";
+import { freeKeys, readNumbers, type ColumnField, type Mapping, type ReadRow } from "../../lib/columns";
 
 /** A converter of the engineer's own catalogue. */
 export type OwnConverter = Specification["converters"][number];
@@ -43,6 +42,14 @@ export const unitFields: readonly Field[] = [
   field("capacitanceUf", /capacit|[µu]f/i, narrow),
   field("leastBrakeOhm", /brak|ohm|Ω/i, narrow),
   field("shortCircuitKa", /short|sccr|ka\b/i, narrow),
+  field("largestFuseA", /fuse/i, narrow),
+  field("ratedInputA", /input.*(current|amp|\ba\b)/i, narrow),
+  field("filterToM", /filter.*(length|\bm\b)/i, narrow),
+  field("filterToKhz", /filter.*khz/i, narrow),
+  field("filterUf", /filter.*[µu]f/i, narrow),
+  field("plainUf", /(plain|no filter).*[µu]f/i, narrow),
+  field("mostUnscreenedM", /unscreened/i, narrow),
+  field("mostScreenedM", /screened/i, narrow),
   field("singlePhaseFeedPu", /single.?phase|two.?phase/i, narrow),
   field("widthMm", /width/i),
   field("heightMm", /height/i),
@@ -71,19 +78,12 @@ export function readConverters(
 ): ReadRow<OwnConverter>[] {
   const keys = freeKeys("own-converter", taken);
   return rows.map((row, i): ReadRow<OwnConverter> => {
-    const cell = (key: NumberKey | "name") => row[mapping[key] ?? -1]?.trim() ?? "";
-    const values = {} as Record<NumberKey, number | null>;
-    for (const f of unitFields) {
-      const text = cell(f.key);
-      const value = text === "" ? undefined : readNumber(text);
-      if (value === undefined && (text !== "" || f.needed)) {
-        return { ok: false, problem: `row ${i + 1}: ${f.label} is “${text}”` };
-      }
-      values[f.key] = value ?? null;
-    }
-    return {
-      ok: true,
-      value: { id: keys(), name: cell("name") || `unit ${i + 1}`, ...shared, ...values } as OwnConverter,
-    };
+    const read = readNumbers(unitFields, row, mapping, i + 1);
+    return "problem" in read
+      ? { ok: false, problem: read.problem }
+      : {
+          ok: true,
+          value: { id: keys(), name: read.name || `unit ${i + 1}`, ...shared, ...read.values } as OwnConverter,
+        };
   });
 }

@@ -5,6 +5,7 @@ import { worst } from "../../lib/verdict";
 import { converterPower, motorPower } from "../board/cellText";
 import type { Selection } from "../board/selection";
 import { useItems } from "../../project/useCatalogue";
+import { useProtection } from "../protection/useProtection";
 import { useProject } from "../../project/ProjectContext";
 import { BusPart, FeederPart, SourcePart, StubPart, TiePart } from "./LineElements";
 import { ink, onGround, Part, plum, soft } from "./LinePart";
@@ -24,6 +25,7 @@ export function LineDiagram({
   const drawing = useRef<SVGSVGElement>(null);
   const [whole, setWhole] = useState(false);
   const plan = layout(s);
+  const faults = useFaults();
   const figures = new Map(assessment.drivePoints.map((d) => [d.drivePointId, d]));
   const verdictOf = (point: string, row: Check["row"]) =>
     worst(assessment.checks.filter((c) => c.drivePointId === point && c.row === row).map((c) => c.verdict));
@@ -91,6 +93,7 @@ export function LineDiagram({
                   placed={p}
                   top={l.busY + 56}
                   current={figures.get(p.point.id)?.lineCurrentA ?? null}
+                  fault={faults(p.point.id)}
                   motor={p.point.motor.kind === "catalogue" ? items.motors.get(p.point.motor.itemId) : undefined}
                   starter={starterWords(p.point.converter.kind)}
                   converter={
@@ -108,10 +111,28 @@ export function LineDiagram({
   );
 }
 
+// The largest is that of the converter's own check; the least stands in the cable schedule.
+function useFaults(): (pointId: string) => string {
+  const { project } = useProject();
+  const plan = useProtection().data;
+  const largest = new Map(
+    project.assessment.checks
+      .filter((c) => c.id === "converter.short-circuit-rating")
+      .map((c) => [c.drivePointId, c.figure]),
+  );
+  const rows = new Map(plan?.cables.filter((c) => c.role === "feeder").map((c) => [c.drivePointId, c]));
+  return (id) => {
+    const row = rows.get(id);
+    const most = largest.get(id) ?? row?.largestFaultKa;
+    return most == null ? "" : `↯ ${n(most)}${row?.leastFaultKa == null ? "" : ` / ${n(row.leastFaultKa)}`} kA`;
+  };
+}
+
 function Branch({
   placed: { point, x },
   top: y,
   current,
+  fault,
   motor,
   converter,
   starter,
@@ -122,6 +143,8 @@ function Branch({
   /** Height of the lineup's busbar. */
   readonly top: number;
   readonly current: number | null;
+  /** Fault currents at the end of its feeder in words; empty while not known. */
+  readonly fault: string;
   readonly motor: MotorItem | undefined;
   readonly converter: ConverterItem | undefined;
   readonly starter: string | undefined;
@@ -130,10 +153,18 @@ function Branch({
 }) {
   return (
     <g>
-      <Part name={`${point.tag} feeder`} hit={[x - 10, y + 2, 60, 28]} onOpen={() => onCell("supply")}>
+      <Part name={`${point.tag} feeder`} hit={[x - 10, y + 2, 82, 28]} onOpen={() => onCell("supply")}>
         <path d={`M${x} ${y}V${y + 32}`} stroke={ink} strokeWidth="1.5" />
-        <text x={x + 5} y={y + 22} fill={soft}>
+        <text x={x + 5} y={y + 14} fill={soft}>
           {current === null ? "– A" : `${n(current)} A`}
+        </text>
+        <text x={x + 5} y={y + 27} fill={soft} fontSize="9.5">
+          {fault && (
+            <title>
+              Fault current at the end of the feeder: largest, to withstand and break / least, to disconnect
+            </title>
+          )}
+          {fault}
         </text>
       </Part>
       <Part

@@ -1,3 +1,4 @@
+import { lazy, Suspense, useState } from "react";
 import type { DrivePoint } from "../../api/client";
 import { ChoiceField } from "../../components/Fields";
 import { Entries } from "../../fields/Entries";
@@ -7,6 +8,8 @@ import type { PointEdit } from "../bench/usePointEdit";
 import { dcBusOf } from "../../lib/dcBus";
 import { DeviceFields } from "./DeviceFields";
 import { deviceKinds, noDevices, type Device } from "./devices";
+
+const OwnDevicesSheet = lazy(async () => ({ default: (await import("./OwnDevicesSheet")).OwnDevicesSheet }));
 
 /** Protective device and contactor of a drive point. */
 export function DeviceEntry({
@@ -19,6 +22,12 @@ export function DeviceEntry({
   readonly edit: PointEdit;
 }) {
   const { project, run } = useProject();
+  const [owning, setOwning] = useState(false);
+  const own = project.specification.devices ?? [];
+  const ownChoices: Readonly<Record<string, string>> = {
+    "": "choose …",
+    ...Object.fromEntries(own.map((d) => [d.id, `${d.name}, ${d.ratedA} A`])),
+  };
   const devices = point.devices ?? noDevices;
   const { device } = devices;
   const size = (part: "devices" | "both", kind: Exclude<Device["kind"], "not-chosen"> | "usual") =>
@@ -70,6 +79,19 @@ export function DeviceEntry({
             : size("devices", kind)
         }
       />
+      {own.length > 0 && (
+        <ChoiceField
+          label="From own devices"
+          help="A device of your own lists, its release set to what the drive point draws; a contactor becomes its line contactor."
+          value={Object.keys(ownChoices)[0] ?? ""}
+          choices={ownChoices}
+          onCommit={(deviceId) =>
+            deviceId === ""
+              ? Promise.resolve(undefined)
+              : run({ kind: "take-device", pointIds: [...columns], deviceId }).then(() => undefined)
+          }
+        />
+      )}
       <DeviceFields device={device} change={(part, what) => edit(what, withDevice(part))} />
       <Entries
         of={fields.SwitchingDevices}
@@ -81,7 +103,15 @@ export function DeviceEntry({
         <button type="button" className="button" onClick={() => void size("both", "usual")}>
           Propose device and sections
         </button>
+        <button type="button" className="button" onClick={() => setOwning(true)}>
+          Own devices …
+        </button>
       </p>
+      {owning && (
+        <Suspense fallback={null}>
+          <OwnDevicesSheet onClose={() => setOwning(false)} />
+        </Suspense>
+      )}
       <p className="mt-1 text-[12px] text-soft">
         Protection is settled by licensed people after local codes and the makers’ instructions.
       </p>

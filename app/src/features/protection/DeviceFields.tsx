@@ -11,6 +11,21 @@ export function DeviceFields({
   readonly device: Device;
   readonly change: (part: Partial<Device>, what: string) => Promise<Outcome>;
 }) {
+  return (
+    <>
+      {"item" in device && device.item && <p className="text-[12px] text-soft">{device.item}</p>}
+      <Figures device={device} change={change} />
+    </>
+  );
+}
+
+function Figures({
+  device,
+  change,
+}: {
+  readonly device: Device;
+  readonly change: (part: Partial<Device>, what: string) => Promise<Outcome>;
+}) {
   switch (device.kind) {
     case "not-chosen":
       return null;
@@ -19,7 +34,7 @@ export function DeviceFields({
         <Entries
           of={fields.ProtectiveDeviceFuse}
           value={device}
-          keys={["ratedA", "breakingKa", "reason"]}
+          keys={["ratedA", "breakingKa", "lasts10SA", "clears5SA", "lasts01SA", "clears01SA", "reason"]}
           change={change}
         />
       );
@@ -28,7 +43,7 @@ export function DeviceFields({
         <Entries
           of={fields.ProtectiveDeviceSemiconductorFuse}
           value={device}
-          keys={["ratedA", "totalA2s", "breakingKa", "reason"]}
+          keys={["ratedA", "totalA2s", "breakingKa", "lasts10SA", "lasts01SA", "reason"]}
           change={change}
         />
       );

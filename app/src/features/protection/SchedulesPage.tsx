@@ -1,12 +1,12 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, type ProtectionPlan } from "../../api/client";
+import type { ProtectionPlan } from "../../api/client";
 import { Empty, Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
 import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 import type { Row } from "../board/selection";
+import { useProtection } from "./useProtection";
 import { arranged, type Order } from "./scheduleRows";
 
 type CableRow = ProtectionPlan["cables"][number];
@@ -17,17 +17,7 @@ export function SchedulesPage({ onCell }: { readonly onCell: (point: string, row
   const { project, run } = useProject();
   const [filter, setFilter] = useState("");
   const [open, setOpen] = useState(false);
-  const found = useQuery({
-    queryKey: ["protection", project.id, project.edit],
-    placeholderData: (previous: ProtectionPlan | undefined) => previous,
-    queryFn: async (): Promise<ProtectionPlan> => {
-      const { data } = await api.GET("/api/projects/{id}/protection", { params: { path: { id: project.id } } });
-      if (!data) {
-        throw new Error("The server does not answer.");
-      }
-      return data;
-    },
-  });
+  const found = useProtection();
   if (found.isPending) {
     return <Loading what="schedules" />;
   }

@@ -31,6 +31,9 @@ const MethodSheet = lazy(async () => ({ default: (await import("../methods/Metho
 const TemplatesSheet = lazy(async () => ({ default: (await import("../templates/TemplatesSheet")).TemplatesSheet }));
 const PlantPage = lazy(async () => ({ default: (await import("../plant/PlantPage")).PlantPage }));
 const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/HarmonicsPage")).HarmonicsPage }));
+const InterferencePage = lazy(async () => ({
+  default: (await import("../interference/InterferencePage")).InterferencePage,
+}));
 const EnergyPage = lazy(async () => ({ default: (await import("../energy/EnergyPage")).EnergyPage }));
 const FieldPage = lazy(async () => ({ default: (await import("../field/FieldPage")).FieldPage }));
 const ListPage = lazy(async () => ({ default: (await import("../list/ListPage")).ListPage }));
@@ -148,7 +151,7 @@ const Workplace = memo(function Workplace() {
     if (check.drivePointId && (rows as readonly string[]).includes(check.row)) {
       toCell({ point: check.drivePointId, row: check.row as Row, columns: [check.drivePointId] });
     } else {
-      go(check.id.startsWith("harmonics.") ? "harmonics" : "plant");
+      go(check.id.startsWith("harmonics.") ? "harmonics" : check.id.startsWith("emc.") ? "interference" : "plant");
     }
   };
 
@@ -236,6 +239,7 @@ const Workplace = memo(function Workplace() {
               )}
               {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
               {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
+              {view === "interference" && <InterferencePage onReason={setReason} />}
               {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
               {view === "field" && <FieldPage selection={selection} onSelect={setWanted} onCell={toCell} />}
               {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}

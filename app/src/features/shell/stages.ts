@@ -3,7 +3,8 @@ import { worst } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 
 /** What stands in the middle. */
-export type View = "board" | "plant" | "list" | "field" | "harmonics" | "energy" | "schedules" | "sheets" | "history";
+export type View =
+  "board" | "plant" | "list" | "field" | "harmonics" | "interference" | "energy" | "schedules" | "sheets" | "history";
 
 /** A stage of the work: either a page of its own or a band of the board. */
 export interface Stage {
@@ -23,7 +24,7 @@ const begins =
     families.some((family) => check.id.startsWith(`${family}.`));
 const nothing = () => false;
 
-/** Stages in the order of the work; 7 and 8 are kept for interference and cabinets. */
+/** Stages in the order of the work; 8 is kept for cabinets. */
 export const stages: readonly Stage[] = [
   { key: "1", name: "Plant", view: "plant", owns: begins("supply") },
   { key: "2", name: "Loads", view: "board", row: "load", owns: nothing },
@@ -37,6 +38,7 @@ export const stages: readonly Stage[] = [
   },
   { key: "5", name: "Cables", view: "board", row: "cable", owns: begins("cable", "protection", "contactor") },
   { key: "6", name: "Harmonics", view: "harmonics", owns: begins("harmonics") },
+  { key: "7", name: "Interference", view: "interference", owns: begins("emc") },
   { key: "9", name: "Energy", view: "energy", owns: begins("energy") },
   { key: "0", name: "Field", view: "field", owns: nothing },
   { key: "L", name: "List", view: "list", owns: nothing, isLower: true },

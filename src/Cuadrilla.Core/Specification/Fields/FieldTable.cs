@@ -13,7 +13,7 @@ public static class FieldTable
     private static readonly ConcurrentDictionary<Type, IReadOnlyList<PropertyInfo>> Parts = new();
 
     /// <summary>All records with entries.</summary>
-    public static IReadOnlyList<FieldSet> All { get; } = [.. PlantFields.All, .. SupplyFields.All, .. MotorFields.All, .. ConverterFields.All, .. LoadFields.All, .. LineupFields.All, .. ProtectionFields.All];
+    public static IReadOnlyList<FieldSet> All { get; } = [.. PlantFields.All, .. SupplyFields.All, .. MotorFields.All, .. ConverterFields.All, .. LoadFields.All, .. LineupFields.All, .. ProtectionFields.All, .. InterferenceFields.All];
 
     private static readonly Dictionary<Type, FieldSet> Own = All.ToDictionary(s => s.Of);
 

@@ -13,7 +13,8 @@ internal static class LineupFields
             Words(nameof(Lineup.Tag), "Tag", 1, 20, "Short name on drawings, for example L1."),
             Words(nameof(Lineup.Name), "Name", 1, 80, "What people call the lineup."),
             Words(nameof(Lineup.VariantName), "Name of the variant in force", 0, 60, "What the way on the board is called."),
-            Words(nameof(Lineup.Reason), "Reason", 0, 300, "Why this way was adopted.")),
+            Words(nameof(Lineup.Reason), "Reason", 0, 300, "Why this way was adopted."),
+            Words(nameof(Lineup.PlaceId), "Place", 0, 60, "Place of the plan where the lineup stands.")),
         For<LineupVariant>(
             Words(nameof(LineupVariant.Id), "Variant key", 1, 60, "Stable key of the way."),
             Words(nameof(LineupVariant.Name), "Variant name", 1, 60, "What people call this way.")),
@@ -46,6 +47,8 @@ internal static class LineupFields
             Number(nameof(CommonDcBus.ResistorContinuousKw), "Its continuous power", 0.01, 1000, "kW", "Power that the resistor burns for ever."),
             Number(nameof(CommonDcBus.BusbarA), "Busbar", 1, 10_000, "A", "Rated current of the DC busbar."),
             Number(nameof(CommonDcBus.StopTimeS), "Common stopping time", 0.05, 600, "s", "Time in which all members are to stop together; open: not asked.", open: "not asked"),
+            InterferenceFields.FilterOf(nameof(CommonDcBus.EmcFilter)),
+            InterferenceFields.LinksOf(nameof(CommonDcBus.LinksOpen)),
             Words(nameof(CommonDcBus.Reason), "Reason", 0, 300, "Why this arrangement.")),
         For<ServoControl.Modular>(
             Number(nameof(ServoControl.Modular.LargestAxes), "Maximum number of axes", 1, 64, string.Empty, "Axes that the control unit computes."),

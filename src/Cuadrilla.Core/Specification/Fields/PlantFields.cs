@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Network;
 using static Cuadrilla.Core.Specification.Fields.FieldSet;
 
@@ -15,7 +16,11 @@ internal static class PlantFields
             Choice(nameof(Conventions.Units), "Units", "Units in which figures are shown and entries are read where none is typed.",
                 (UnitSystem.Si, "SI"), (UnitSystem.UsCustomary, "US customary")),
             Choice(nameof(Conventions.Installation), "Installation code", "Code by which the plant is installed.",
-                (InstallationCode.Iec60364, "IEC 60364"), (InstallationCode.Nfpa70, "NFPA 70 (US)"))),
+                (InstallationCode.Iec60364, "IEC 60364"), (InstallationCode.Nfpa70, "NFPA 70 (US)")),
+            Choice(nameof(Conventions.Environment), "Electromagnetic environment", "What its drives may emit (IEC 61800-3).",
+                (EmcEnvironment.NotStated, "not stated"), (EmcEnvironment.First, "first: public low-voltage system"), (EmcEnvironment.Second, "second: own transformer, industry")),
+            Choice(nameof(Conventions.Separation), "Separation of cables", "Rules by which cables of different classes are kept apart.",
+                (SeparationRules.House, "distances of the house"), (SeparationRules.Machine, "screens and metal, as in machines"))),
         For<Site>(
             Number(nameof(Site.AltitudeM), "Altitude", -400, 5000, "m", "Above sea level; thin air cools and insulates less."),
             Number(nameof(Site.AmbientMaxC), "Highest ambient temperature", -40, 60, "°C", "Hottest air at the motors and outside the cabinets."),

@@ -44,7 +44,8 @@ internal static class SupplyFields
             Number(nameof(Bus.WithstandKa), "Short-time withstand current", 0.1, 300, "kA", "Rated short-time withstand current of the switchgear."),
             Choice(nameof(Bus.Earthing), "Earthing system", "How neutral and exposed parts are connected to earth (IEC 60364-1).",
                 (EarthingSystem.NotStated, "not stated"), (EarthingSystem.TnS, "TN-S"), (EarthingSystem.TnCS, "TN-C-S"), (EarthingSystem.TnC, "TN-C"), (EarthingSystem.Tt, "TT"),
-                (EarthingSystem.It, "IT"), (EarthingSystem.CornerEarthed, "corner earthed"))),
+                (EarthingSystem.It, "IT"), (EarthingSystem.CornerEarthed, "corner earthed")),
+            Switch(nameof(Bus.InsulationMonitored), "Insulation monitor", "Whether a monitor made for systems with converters watches the insulation; IT systems need one.")),
         For<Transformer>(
             Words(nameof(Transformer.Id), "Key", 1, 60, "Stable key of the transformer."),
             Words(nameof(Transformer.Name), "Name", 1, 60, "What people call the transformer."),

@@ -28,7 +28,7 @@ internal static class DcBusValidation
 
                 p.Require(
                     bus.SupplyModuleId.Length == 0 || data.SupplyModules.ContainsKey(bus.SupplyModuleId), at + "/supplyModuleId", "Supply module", $"'{bus.SupplyModuleId}'", "an item of the catalogue, or nothing");
-                DrivePointValidation.OverloadSetting(bus.Device, at + "/device", p);
+                DrivePointValidation.DeviceRelations(bus.Device, at + "/device", p);
                 Control(bus, at + "/control", p);
             }
         }

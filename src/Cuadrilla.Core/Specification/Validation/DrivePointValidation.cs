@@ -33,7 +33,7 @@ internal static class DrivePointValidation
             }
         }
 
-        OverloadSetting(point.Devices.Device, at + "/devices/device", p);
+        DeviceRelations(point.Devices.Device, at + "/devices/device", p);
         StarterValidation.Check(point.Converter, at + "/converter", data, p);
         p.Require(point.SkipBands.Count <= 4, at + "/skipBands", "Skip bands", $"{point.SkipBands.Count}", "up to 4");
         for (var i = 0; i < point.SkipBands.Count; i++)
@@ -45,9 +45,18 @@ internal static class DrivePointValidation
         CheckLoad(point.Load, at + "/load", p);
     }
 
-    // A release is set within the rating of its breaker.
-    internal static void OverloadSetting(ProtectiveDevice device, string at, ProblemList p)
+    // A release is set within the rating of its breaker; a maker's curve is whole and carries less than it clears.
+    internal static void DeviceRelations(ProtectiveDevice device, string at, ProblemList p)
     {
+        if (device is ProtectiveDevice.Fuse fuse)
+        {
+            OwnDeviceValidation.Curve(at, [fuse.Lasts10SA, fuse.Lasts01SA], [fuse.Clears5SA, fuse.Clears01SA], p);
+        }
+        else if (device is ProtectiveDevice.SemiconductorFuse aR)
+        {
+            OwnDeviceValidation.Curve(at, [aR.Lasts10SA, aR.Lasts01SA], null, p);
+        }
+
         if (device is ProtectiveDevice.CircuitBreaker breaker)
         {
             p.Within<ProtectiveDevice.CircuitBreaker>(at, nameof(breaker.OverloadA), breaker.OverloadA, 0, breaker.RatedA, because: ", the rated current");

@@ -21,6 +21,8 @@ public static class SpecificationValidation
         ScenarioValidation.Check(plant, problems);
         OwnMotorValidation.Check(plant, data, problems);
         OwnConverterValidation.Check(plant, data, problems);
+        OwnDeviceValidation.Check(plant, problems);
+        RouteValidation.Check(plant, problems);
         StarterValidation.Presets(plant, data, problems);
         Lineups(plant, data, problems);
         DcBusValidation.Check(plant, data, problems);

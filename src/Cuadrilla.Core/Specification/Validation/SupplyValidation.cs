@@ -91,7 +91,7 @@ internal static class SupplyValidation
     {
         if (link is BusLink.Cable cable)
         {
-            DrivePointValidation.OverloadSetting(cable.Device, at + "/device", p);
+            DrivePointValidation.DeviceRelations(cable.Device, at + "/device", p);
         }
 
         KnownBus(plant, at + "/fromBusId", link.FromBusId, p);

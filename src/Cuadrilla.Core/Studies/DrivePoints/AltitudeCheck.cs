@@ -6,12 +6,12 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
 /// <summary>
-/// <c>converter.altitude</c>: above 2000 m clearances hold less voltage, so that the earthing system of the converter's bus decides whether
+/// <c>emc.altitude-insulation</c>: above 2000 m clearances hold less voltage, so that the earthing system of the converter's bus decides whether
 /// it may stand there without a transformer of its own. Not asked below.
 /// </summary>
 internal static class AltitudeCheck
 {
-    public const string Id = "converter.altitude";
+    public const string Id = "emc.altitude-insulation";
     public const string Title = "Clearances at this altitude";
 
     /// <summary>Altitude up to which clearances are those of the converter's standard, m.</summary>

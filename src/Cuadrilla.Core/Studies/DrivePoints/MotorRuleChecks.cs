@@ -21,7 +21,7 @@ internal static class MotorRuleChecks
         yield return Judging.One("motor.connection", model.Id, BoardRow.Motor, "Motor, winding connection and base speed", () => Connection(model));
         yield return Judging.One("motor.insulation", model.Id, BoardRow.Motor, "Motor, peak voltage at the terminals", () => Insulation(model));
         yield return Judging.One("motor.explosion-protection", model.Id, BoardRow.Motor, "Motor, explosion protection", () => Explosion(model));
-        yield return Judging.One("motor.bearings", model.Id, BoardRow.Motor, "Motor, bearing currents", () => Bearings(model));
+        yield return Judging.One("motor.bearings", model.Id, BoardRow.Motor, "Motor, bearing currents", () => BearingCheck.Of(model));
         yield return Judging.One("motor.technology-rule", model.Id, BoardRow.Motor, "Motor kind for this duty", () => Technology(model));
     }
 
@@ -222,36 +222,6 @@ internal static class MotorRuleChecks
                 new Reason(
                     "on a converter: certificate states it, thermistors trip", "both stated; zone, temperature class and gas or dust group are for a licensed person to compare with the certificate",
                     "IEC 60079-14. Cuadrilla designs no safety function", []));
-    }
-
-    private static Check Bearings(DrivePointModel model)
-    {
-        const string id = "motor.bearings";
-        const string title = "Motor, bearing currents";
-        if (model.Starter is not null)
-        {
-            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "the motor runs on the line, on a sinusoidal voltage");
-        }
-
-        if (model.Fitted is not { Item: { } item, Choice: { } choice })
-        {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["motor"]);
-        }
-
-        var defaults = model.Input.Defaults;
-        var kw = item.Plate.RatedPowerW / 1e3;
-        var large = item.ShaftHeightMm >= defaults.BearingShaftHeightMm || kw >= defaults.BearingKw;
-        var verdict = !large ? Verdict.Holds : choice.InsulatedBearing ? Verdict.Holds : Verdict.Fails;
-        return new Check(
-            id, model.Id, BoardRow.Motor, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost,
-            Given.Unknown, string.Empty,
-            verdict == Verdict.Fails ? "Relief: an insulated bearing at the non-drive end, with it a common-mode filter or shaft grounding; insulate coupling and encoder." : string.Empty,
-            new Reason(
-                "shaft height ≥ limit or power ≥ limit: insulated bearing",
-                $"shaft height {Text.N(item.ShaftHeightMm)} mm (limit {Text.N(defaults.BearingShaftHeightMm)}), {Text.N(kw)} kW (limit {Text.N(defaults.BearingKw)}); {(choice.InsulatedBearing ? "insulated" : "not insulated")}",
-                "IEC TS 60034-25",
-                []))
-        { IsRule = true };
     }
 
     private static Check Technology(DrivePointModel model)

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Protection;
@@ -29,6 +30,9 @@ public interface IPlantStudies
 
     /// <summary>Cables and devices of a plant, as they are and as they are proposed.</summary>
     ProtectionPlan Protection(PlantSpecification plant);
+
+    /// <summary>Pairs of cables too close for too long; null for a plant without trays.</summary>
+    SeparationStudy? Separation(PlantSpecification plant);
 
     /// <summary>Device and sections that are proposed for a drive point.</summary>
     /// <param name="plant">The plant.</param>

@@ -97,7 +97,7 @@ internal static class ContactorCheck
             current.Scenario).At("isolator");
     }
 
-    private static string Ac1(FeederStudy feeder, double amperes) => feeder.Supply.Data.Switchgear.ForAc1(amperes) is { } c ? $"AC-1 {Text.N(c.Ac1A)} A" : "none of the series";
+    private static string Ac1(FeederStudy feeder, double amperes) => feeder.Supply.Data.Switchgear.ForAc1(amperes, feeder.Bus.NominalVoltageV) is { } c ? $"AC-1 {Text.N(c.Ac1A)} A" : "none of the series";
 
     /// <summary>What is asked of the contactors of a drive point; null while its current is not known.</summary>
     public static ContactorTask? Asked(FeederStudy feeder)

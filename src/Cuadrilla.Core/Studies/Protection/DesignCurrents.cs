@@ -99,8 +99,11 @@ internal static class DesignCurrents
     }
 
     /// <summary>Largest power of a supply module that a scenario was solved with, W; 0 where it draws in none.</summary>
-    public static double SolvedW(DcBusModel model, SupplyContext supply) =>
-        supply.Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == model.Bus.Id).Select(d => Math.Abs(d.Point.LinkW)).DefaultIfEmpty(0).Max();
+    public static double SolvedW(DcBusModel model, SupplyContext supply) => SolvedW(model.Bus.Id, supply);
+
+    /// <summary>The same of any front end by its key.</summary>
+    public static double SolvedW(string id, SupplyContext supply) =>
+        supply.Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == id).Select(d => Math.Abs(d.Point.LinkW)).DefaultIfEmpty(0).Max();
 
     // What it returns heats its feeder as what it draws does.
     private static double ThroughW(DcBusModel model, SupplyContext supply) =>

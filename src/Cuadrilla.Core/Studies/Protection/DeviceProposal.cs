@@ -40,7 +40,13 @@ internal static class DeviceProposal
 
         var usual = feeder.Code == InstallationCode.Nfpa70 ? DeviceKind.CircuitBreaker
             : feeder.Starter?.Item is not null && feeder.Coordination == CoordinationType.Two ? DeviceKind.SemiconductorFuse : DeviceKind.Fuse;
-        return (kind == DeviceKind.Usual ? usual : kind) switch
+        var asked = kind == DeviceKind.Usual ? usual : kind;
+        if (Own(feeder, asked).ToList() is { Count: > 0 } own)
+        {
+            return own.Select(o => o.For(NeedA(feeder, current.CurrentA))).OfType<ProtectiveDevice>().FirstOrDefault(d => Fits(feeder, d));
+        }
+
+        return asked switch
         {
             DeviceKind.Fuse => Fuse(feeder, current.CurrentA),
             DeviceKind.SemiconductorFuse => Semiconductor(feeder, current.CurrentA),
@@ -48,6 +54,26 @@ internal static class DeviceProposal
             _ => MotorBreaker(feeder, current.CurrentA),
         };
     }
+
+    private static IEnumerable<OwnDevice> Own(FeedStudy feeder, DeviceKind kind) =>
+        feeder.Supply.Data.OwnDevices.Where(d => d.VoltageV >= feeder.Bus.NominalVoltageV && kind == d.Kind switch
+        {
+            OwnDeviceKind.Fuse => DeviceKind.Fuse,
+            OwnDeviceKind.SemiconductorFuse => DeviceKind.SemiconductorFuse,
+            OwnDeviceKind.CircuitBreaker => DeviceKind.CircuitBreaker,
+            _ => DeviceKind.MotorBreaker,
+        });
+
+    // By the US code a breaker carries more than the design current.
+    private static double NeedA(FeedStudy feeder, double currentA) =>
+        feeder.Code == InstallationCode.Nfpa70 ? feeder.CodePu * Math.Max(currentA, feeder.CodeMotorA ?? 0) : currentA;
+
+    private static bool Fits(FeedStudy feeder, ProtectiveDevice device) => device is ProtectiveDevice.SemiconductorFuse aR
+        ? SparesThyristors(feeder, aR) && StartPasses(feeder, aR)
+        : IsListed(feeder, feeder.GatesOf(device)!.RatedA) && Passes(feeder, device);
+
+    private static bool SparesThyristors(FeedStudy feeder, ProtectiveDevice.SemiconductorFuse fuse) =>
+        feeder.Starter?.Item?.ThyristorA2s is not > 0 || fuse.TotalA2s <= ThyristorPu * feeder.Starter.Item.ThyristorA2s;
 
     private static ProtectiveDevice.Fuse? Fuse(FeedStudy feeder, double currentA)
     {
@@ -61,9 +87,12 @@ internal static class DeviceProposal
     private static ProtectiveDevice.SemiconductorFuse? Semiconductor(FeedStudy feeder, double currentA)
     {
         var series = feeder.Supply.Data.Switchgear.Semiconductor;
-        var most = feeder.Starter?.Item?.ThyristorA2s is > 0 and { } thyristor ? ThyristorPu * thyristor : double.PositiveInfinity;
-        return series.RatedA.Where(r => r >= currentA).Select(r => new ProtectiveDevice.SemiconductorFuse(r, series.TotalA2sPerA2 * r * r, series.BreakingKa, string.Empty))
-            .FirstOrDefault(f => f.TotalA2s <= most);
+        return series.RatedA.Where(r => r >= currentA)
+            .Select(r => new ProtectiveDevice.SemiconductorFuse(r, series.TotalA2sPerA2 * r * r, series.BreakingKa, string.Empty)
+            {
+                Lasts10SA = series.Lasts10SPu * r, Lasts01SA = series.Lasts01SPu * r,
+            })
+            .FirstOrDefault(f => Fits(feeder, f));
     }
 
     private static ProtectiveDevice.CircuitBreaker? Breaker(FeedStudy feeder, double currentA)
@@ -77,7 +106,7 @@ internal static class DeviceProposal
 
         var magnetic = feeder.IsOnLine ? gear.MotorMagneticPu : series.MagneticPu;
         var ratings = us ? feeder.Supply.Data.UsConductors.StandardA : series.RatedA;
-        var needA = us ? feeder.CodePu * Math.Max(currentA, feeder.CodeMotorA ?? 0) : currentA;
+        var needA = NeedA(feeder, currentA);
         return ratings.Where(r => r >= needA && IsListed(feeder, r))
             .Select(r => new ProtectiveDevice.CircuitBreaker(
                 r, us ? r : Math.Max(series.OverloadFromPu * r, Math.Ceiling(currentA)) is var set && set <= r ? set : r, magnetic, breaking, Given.Of(series.LetThroughA2sPerA * r), string.Empty))

@@ -6,8 +6,14 @@ namespace Cuadrilla.Core.Studies.Protection;
 /// <summary>Protective devices in words.</summary>
 public static class DeviceWords
 {
-    /// <summary>A device in a few words; empty for none.</summary>
-    public static string Of(ProtectiveDevice device) => device switch
+    /// <summary>A device in a few words, with the item of one's own list; empty for none.</summary>
+    public static string Of(ProtectiveDevice device)
+    {
+        ArgumentNullException.ThrowIfNull(device);
+        return device.Item.Length > 0 ? $"{Kind(device)} ({device.Item})" : Kind(device);
+    }
+
+    private static string Kind(ProtectiveDevice device) => device switch
     {
         ProtectiveDevice.NotChosen => string.Empty,
         ProtectiveDevice.Fuse f => $"fuses gG {Text.N(f.RatedA)} A",

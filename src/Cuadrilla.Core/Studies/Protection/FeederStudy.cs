@@ -52,7 +52,11 @@ internal sealed class FeederStudy : FeedStudy
 
     public override double? ListedA => IsOnLine ? null : Model.WholeItem?.LargestFuseA;
 
-    public override double RatedInputA => Model.WholeItem?.LightCurrentA ?? 0;
+    // As stated; else by size and kind, or the solved rms at its rated power, if that is less: hardly loaded it is more distorted than it would be then.
+    public override double RatedInputA => Model.WholeItem is not { } item ? 0
+        : item.StatedInputA <= 0 && FeederCurrent is { } current && DesignCurrents.SolvedW(Model.Input.Group?.GroupId ?? Model.Id, Supply) is > 0 and var solvedW
+            ? Math.Min(item.RatedInputA, current.CurrentA * item.RatedLinkW / solvedW)
+            : item.RatedInputA;
 
     public override double? CodeMotorA => Code == InstallationCode.Nfpa70 && Model.Fitted is { } fitted
         ? Supply.Data.UsConductors.MotorA(fitted.Connected.Plate.RatedPowerW / WPerHp, fitted.Connected.Plate.RatedVoltageV)

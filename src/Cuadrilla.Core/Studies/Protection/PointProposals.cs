@@ -22,12 +22,17 @@ internal static class PointProposals
         var motorSize = Smallest(feeder, feeder.Point.Cable.Installation, laid => feeder.MotorTask(gates, laid), "motor cable", missing);
         var contactor = feeder.HasFeeder && feeder.IsOnLine && ContactorCheck.Asked(feeder) is { } asked
             ? feeder.Model.Starter!.Choice is ConverterChoice.SoftStarter
-                ? feeder.Supply.Data.Switchgear.ForAc1(asked.CurrentA)?.Ac1A
+                ? feeder.Supply.Data.Switchgear.ForAc1(asked.CurrentA, feeder.Bus.NominalVoltageV)?.Ac1A
                 : feeder.Supply.Data.Switchgear.ForAc3(asked.CurrentA, feeder.Bus.NominalVoltageV)?.Ac3A
             : null;
         return new PointProposal(
             feederSize?.SectionMm2, feederSize is { } f ? GoverningWords.Of(f.Governs) : string.Empty, motorSize?.SectionMm2, motorSize is { } m ? GoverningWords.Of(m.Governs) : string.Empty,
-            device, contactor, [.. missing.Distinct(StringComparer.Ordinal)]);
+            device, contactor, [.. missing.Distinct(StringComparer.Ordinal)])
+        {
+            BypassA = feeder is { HasFeeder: true, Starter.Item: not null, FeederCurrent: { } current }
+                ? feeder.Supply.Data.Switchgear.ForAc1(current.CurrentA, feeder.Bus.NominalVoltageV)?.Ac1A
+                : null,
+        };
     }
 
     /// <summary>Of a supply module: device, section of its feeder, fuses of its inverters.</summary>

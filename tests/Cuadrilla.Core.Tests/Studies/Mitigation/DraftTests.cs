@@ -2,6 +2,7 @@ using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Mitigation;
@@ -47,6 +48,8 @@ public sealed class DraftTests
         }
 
         public DrivePointStudy Study(PlantSpecification plant, DrivePoint point) => of.Study(plant, point);
+
+        public SeparationStudy? Separation(PlantSpecification plant) => of.Separation(plant);
 
         public ProtectionPlan Protection(PlantSpecification plant) => of.Protection(plant);
 

@@ -156,7 +156,7 @@ public sealed class PlantProtectionTests
         });
         var sized = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-04"], ProtectedPart.Devices, DeviceKind.Usual).On(mill, Assessor)).After;
         var checks = Assessor.Run(sized).Checks.Where(c => c.DrivePointId == "dp-04").ToList();
-        Assert.Equal(Verdict.Holds, checks.Single(c => c.Id == "contactor.duty").Verdict);
+        Assert.Equal(Verdict.Holds, checks.Single(c => c.Id == "contactor.duty" && c.ElementId.Length == 0).Verdict);
         Assert.NotEqual(Verdict.Fails, checks.Single(c => c.Id == "protection.start-passes").Verdict);
         var small = Changed(sized, "dp-04", p => p with { Devices = p.Devices with { Device = new ProtectiveDevice.Fuse(100, 100, string.Empty) } });
         Assert.Equal(Verdict.Fails, Assessor.Run(small).Checks.Single(c => c.DrivePointId == "dp-04" && c.Id == "protection.start-passes").Verdict);

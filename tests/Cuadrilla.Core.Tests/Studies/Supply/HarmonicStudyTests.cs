@@ -213,7 +213,7 @@ public sealed class HarmonicStudyTests
             Site = Demo.Site with { AltitudeM = altitudeM },
             Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b with { Earthing = earthing })] },
         };
-        Verdict? Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.SingleOrDefault(c => c is { Id: "converter.altitude", DrivePointId: "dp-01" })?.Verdict;
+        Verdict? Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.SingleOrDefault(c => c is { Id: "emc.altitude-insulation", DrivePointId: "dp-01" })?.Verdict;
 
         Assert.Null(Of(At(2000, EarthingSystem.NotStated)));
         Assert.Equal(Verdict.NeedsData, Of(At(2001, EarthingSystem.NotStated)));

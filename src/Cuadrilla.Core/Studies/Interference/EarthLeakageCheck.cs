@@ -1,0 +1,57 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Interference;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Drives;
+using Cuadrilla.Core.Studies.Supply;
+
+namespace Cuadrilla.Core.Studies.Interference;
+
+/// <summary><c>emc.earth-leakage</c>: what leaks against what its protective conductor is.</summary>
+internal static class EarthLeakageCheck
+{
+    public const string Id = "emc.earth-leakage";
+    public const string Title = "Leakage and protective conductor";
+
+    public static IEnumerable<Check> Of(DrivePointModel model, Bus bus, SupplyContext supply)
+    {
+        if (model.Starter is not null || model.WholeItem is not { } item || model.Input.OnDcBus || model.Input.Group is { IsHead: false })
+        {
+            yield break;
+        }
+
+        var figures = InterferenceFigures.Of(model, bus, supply.Plant.Source.FrequencyHz);
+        var point = figures.Point;
+        if (figures.Leaks is not { } leaks)
+        {
+            yield return Check.Lacking(Id, point.Id, BoardRow.Supply, Title, ["capacitance to earth of the converter with its filter"]);
+            yield break;
+        }
+
+        if (point.Feeder is not Feeder.ByCable cable)
+        {
+            yield return Check.NotConcerned(Id, point.Id, BoardRow.Supply, Title, $"leaks {Text.N(leaks.TotalMa)} mA; it stands on the busbar, whose protective bar its builder proves (IEC 61439-1)");
+            yield break;
+        }
+
+        double? section = cable.ProtectiveMm2.IsKnown ? cable.ProtectiveMm2.Value : cable.CrossSectionMm2.IsKnown ? ProtectiveConductor.ByTableMm2(cable.CrossSectionMm2.Value) : null;
+        var earth = new EarthConnection(section, cable.Material, point.Interference.EarthDouble || cable.ParallelRuns > 1, point.Interference.EarthMonitored);
+        var words = $"{Text.N(leaks.LineMa)} mA at line frequency and {Text.N(leaks.TripleMa)} mA at three times it: {Text.N(leaks.TotalMa)} mA as a bound, {Text.N(leaks.PhaseLostMa)} mA with a phase lost; "
+            + $"protective conductor {(section is { } mm2 ? Text.N(mm2) + " mm²" : "not stated")}{(earth.IsDouble ? ", a second one" : string.Empty)}{(earth.IsMonitored ? ", its loss disconnects" : string.Empty)}";
+        if (FilterLeakage.EarthHolds(leaks, earth) is not { } holds)
+        {
+            yield return Check.Lacking(Id, point.Id, BoardRow.Supply, Title, ["section of the protective conductor"]);
+            yield break;
+        }
+
+        yield return CheckWriter.Rule(
+            Id, point.Id, BoardRow.Supply, Title, holds ? Verdict.Holds : Verdict.Fails,
+            "Relief: 10 mm² copper or 16 mm² aluminium all the way, a second protective conductor of the same section, or disconnection on its loss. Connect it before anything else, part it last.",
+            new Reason(
+                "above 3.5 mA: fixed connection, and ≥ 10 mm² Cu or 16 mm² Al, a second equal conductor, or disconnection on its loss", words, "IEC 61800-5-1; docs/methods/leakage.md",
+                [ReasonInput.Of("capacitance to earth", item.Emc.CapacitanceUf(point.Interference.LinksOpen ? EmcFilter.None : point.Interference.Filter) ?? 0, "µF", item.Id)]));
+    }
+}

@@ -1,0 +1,41 @@
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Studies.Drives;
+
+namespace Cuadrilla.Core.Studies.Interference;
+
+/// <summary><c>emc.it-system</c>: on systems whose conductors are not held near earth the links of filter and varistors are open, and a monitor watches.</summary>
+internal static class ItSystemCheck
+{
+    public const string Id = "emc.it-system";
+    public const string Title = "Filter on this earthing system";
+
+    public static IEnumerable<Check> Of(DrivePointModel model, Bus bus)
+    {
+        if (model.WholeItem is not { } item || model.Input.OnDcBus || model.Input.Group is { IsHead: false } || bus.Earthing is not (EarthingSystem.It or EarthingSystem.CornerEarthed))
+        {
+            yield break;
+        }
+
+        var interference = model.Input.DrivePoint.Interference;
+        var isIt = bus.Earthing == EarthingSystem.It;
+        var links = interference.LinksOpen;
+        if (isIt && !bus.InsulationMonitored && links)
+        {
+            yield return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, [$"insulation monitor for systems with converters at {bus.Name}, one in each system that is connected"]);
+            yield break;
+        }
+
+        var filter = item.Emc.Of(interference.Filter);
+        yield return CheckWriter.Rule(
+            Id, model.Id, BoardRow.Converter, Title, links ? Verdict.Holds : Verdict.Fails,
+            "Relief: open the links of filter and varistors to earth as the maker describes, with the converter dead and its link discharged.",
+            new Reason(
+                isIt ? "IT: links open; a monitor for converters, alarm at 100 Ω/V, trip at 50 Ω/V, one in each system" : "corner earthed: links open",
+                $"{(isIt ? "IT" : "corner earthed")} at {bus.Name}; links {(links ? "open" : "closed")}{(filter is EmcFilter.None ? ", varistors alone" : string.Empty)}: "
+                + $"with an earth fault a phase stands at {Text.N(bus.NominalVoltageV)} V against earth, 1.7 times what filter and varistors are made for",
+                "IEC 61800-3; IEC 61557-8; IEC 60364-4-41, 411.6", [ReasonInput.Of("voltage", bus.NominalVoltageV, "V", bus.Name)]));
+    }
+}

@@ -1,0 +1,87 @@
+using Cuadrilla.Catalogue;
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Commands;
+using Cuadrilla.Core.Interference;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.CableRoutes;
+using Cuadrilla.Core.Tests.Assessment;
+using Cuadrilla.RandomPlants;
+
+namespace Cuadrilla.Core.Tests.Studies.CableRoutes;
+
+/// <summary>Clashes of the example, what ends them, and that whatever is offered does.</summary>
+public sealed class SeparationStudyTests
+{
+    private static readonly Assessor Assessor = new(ReferenceCatalogue.Data);
+    private static readonly PlantSpecification Demo = DemoChanges.Demo;
+
+    [Fact]
+    public void The_three_places_of_the_example_where_cables_run_too_close_are_found()
+    {
+        var clashes = Assessor.Separation(Demo)!.Clashes.Where(c => !c.IsDispensable).ToList();
+        Assert.Equal(["DP-05 encoder", "DP-07 encoder", "W101 dryer pressure", "W105 glaze control"], clashes.Select(c => c.Disturbed.Tag).Distinct().Order(StringComparer.Ordinal));
+        var dryer = clashes.First(c => c.Disturbing.Id == "dp-01:motor");
+        Assert.Equal(14 + 16, dryer.ParallelM, 9);
+        Assert.Equal(0, dryer.ApartMm);
+        Assert.Equal(150, dryer.NeededMm, 9);
+
+        // 14 m that touch and 16 m at 120 mm between centres, a tenth of 27 A, over 20 mm of height at 1 MHz.
+        double Volts(double m, double distanceM) => 2 * Math.PI * 1e6 * 1e-7 * Math.Log(1 + (4 * 0.02 * 0.02 / (distanceM * distanceM))) * m * 2.7;
+        Assert.Equal(Volts(14, 0.02) + Volts(16, 0.12), dryer.VoltageV!.Value, 0.03);
+    }
+
+    [Fact]
+    public void A_wrong_gap_is_asked_for_and_never_taken_as_wide()
+    {
+        var open = Demo with { Routes = Demo.Routes with { Segments = [.. Demo.Routes.Segments.Select(s => s.Id == "t2" ? s with { GapMm = Given.Unknown } : s)] } };
+        Assert.Contains(Assessor.Separation(open)!.Clashes, c => c.ApartMm is null);
+        var check = Assessor.Run(open).Checks.Single(c => c is { Id: "emc.separation", ElementId: "w-104" });
+        Assert.Equal(Verdict.NeedsData, check.Verdict);
+        var apart = Demo with { Routes = Demo.Routes with { Segments = [.. Demo.Routes.Segments.Select(s => s.Id == "t2" ? s with { BesideId = string.Empty } : s)] } };
+        Assert.Equal(Verdict.NeedsData, Assessor.Run(apart).Checks.Single(c => c is { Id: "emc.separation", ElementId: "w-104" }).Verdict);
+    }
+
+    [Fact]
+    public void Whatever_is_offered_ends_its_clash()
+    {
+        int tried = 0;
+        foreach (var plant in Enumerable.Range(62_000, 40).Select(s => RandomPlant.Of(s, ReferenceCatalogue.Data)).Prepend(Demo))
+        {
+            var study = Assessor.Separation(plant);
+            foreach (var clash in (study?.Clashes ?? []).Take(6))
+            {
+                foreach (var cure in study!.Cures(clash))
+                {
+                    var done = Assert.IsType<CommandOutcome.Done>(new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, cure.Kind).On(plant, Assessor));
+                    Assert.DoesNotContain(
+                        Assessor.Separation(done.After)!.Clashes, c => c.Disturbing.Id == clash.Disturbing.Id && c.Disturbed.Id == clash.Disturbed.Id && !c.IsDispensable);
+                    tried++;
+                }
+            }
+        }
+
+        Assert.True(tried > 20, $"only {tried} cures were tried");
+    }
+
+    [Fact]
+    public void Cures_stand_cheapest_first_and_what_ends_nothing_is_refused()
+    {
+        var study = Assessor.Separation(Demo)!;
+        var glaze = study.Clashes.First(c => c.Disturbed.Id == "w-105");
+        var cures = study.Cures(glaze);
+        Assert.Equal([CureKind.MoveDisturbed, CureKind.ScreenDisturbed, CureKind.Divider], cures.Select(c => c.Kind));
+        Assert.Equal(cures.Select(c => c.Cost).Order(), cures.Select(c => c.Cost));
+        Assert.IsType<CommandOutcome.Refused>(new CureClash(glaze.Disturbing.Id, glaze.Disturbed.Id, CureKind.MoveDisturbing).On(Demo, Assessor));
+        Assert.IsType<CommandOutcome.Refused>(new CureClash("none", "w-105", CureKind.Divider).On(Demo, Assessor));
+    }
+
+    [Fact]
+    public void By_the_rules_of_machines_screens_at_both_ask_for_nothing()
+    {
+        var machine = Demo with { Conventions = Demo.Conventions with { Separation = SeparationRules.Machine } };
+        Assert.All(Assessor.Separation(machine)!.Clashes, c => Assert.False(c.Disturbing.Screen != ReceiverScreen.None && c.Disturbed.Screen != ReceiverScreen.None));
+        Assert.Contains(Assessor.Separation(machine)!.Clashes, c => c.Disturbed.Id == "w-101");
+    }
+}
