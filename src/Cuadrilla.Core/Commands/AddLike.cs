@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;
@@ -35,6 +36,7 @@ public sealed record AddLike(
 
         // What it shares with others stays with them.
         var like = Original.Converter is ConverterChoice.OfGroup ? Original with { Converter = new ConverterChoice.NotChosen() } : Original;
+        like = like with { Interference = Placed(plant, like.Interference) };
         var after = plant;
         (after, like) = WithMotor(after, like);
         (after, like) = WithConverter(after, like);
@@ -53,6 +55,13 @@ public sealed record AddLike(
         }
 
         return CommandOutcome.Of(after, $"Add {string.Join(", ", tags)} like {like.Name}", created);
+    }
+
+    // Where it stood in another plant says nothing of this one.
+    private static PointInterference Placed(PlantSpecification plant, PointInterference of)
+    {
+        string Known(string id) => plant.Routes.Places.Any(p => p.Id == id) ? id : string.Empty;
+        return of with { PlaceId = Known(of.PlaceId), MotorPlaceId = Known(of.MotorPlaceId) };
     }
 
     private (PlantSpecification Plant, DrivePoint Like) WithMotor(PlantSpecification plant, DrivePoint like)

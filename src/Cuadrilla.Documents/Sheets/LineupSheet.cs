@@ -37,7 +37,7 @@ public sealed record LineupSheet(
     /// <summary>Units of the project; its lines are written in them, figures of checks are told in SI.</summary>
     public UnitSystem Units { get; init; }
 
-    /// <summary>Cable and device schedule of the lineup.</summary>
+    /// <summary>Cable and device schedule of the lineup, and what its fitter does against interference.</summary>
     public IReadOnlyList<SheetTable> Schedules { get; init; } = [];
 
     /// <summary>State of the project that it was made of: number and label of the edit; empty where a file has none.</summary>
@@ -60,14 +60,14 @@ public sealed record LineupSheet(
             assessment.CatalogueVersion,
             SupplyLines(plant, lineup, assessment),
             [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId)).Select(c => CheckDocument.Of(c, withReason: false))],
-            [.. lineup.DrivePoints.Select(p => DrivePointSheet.Of(p, lineup, assessor.Study(plant, p), assessment, plant.Conventions.Units))],
+            [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p)).Select(s => DrivePointSheet.Of(s.Model.Input.DrivePoint, lineup, s, assessment, plant.Conventions.Units))],
             [
                 "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data before ordering.",
                 "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and makers' instructions go first.",
                 "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. Licensed people only.",
                 "Interharmonics and the band from 2 to 150 kHz are not computed.",
             ])
-        { Units = plant.Conventions.Units, Schedules = ScheduleTables.Of(plant, lineup, assessor.Protection(plant)) };
+        { Units = plant.Conventions.Units, Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)), FitterTable.Of(plant, lineup, assessor)] };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)

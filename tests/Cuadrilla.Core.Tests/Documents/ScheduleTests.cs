@@ -42,8 +42,26 @@ public sealed class ScheduleTests
         Assert.Contains("Length ft", rows[0]);
         Assert.Contains(rows, r => r.Any(c => c.Contains("kcmil", StringComparison.Ordinal)));
         var sheet = LineupSheet.Of(works, works.Lineups[0], Assessor, new DateOnly(2026, 1, 2));
-        Assert.Equal(["Cable schedule", "Device schedule"], sheet.Schedules.Select(s => s.Title));
+        Assert.Equal(["Cable schedule", "Device schedule", "Interference: for the fitter"], sheet.Schedules.Select(s => s.Title));
         Assert.Equal(2 * works.Lineups[0].DrivePoints.Count, sheet.Schedules[0].Rows.Count);
         Assert.True(SheetPdf.Write(sheet).Length > 20_000);
+    }
+
+    [Fact]
+    public void The_fitter_reads_what_this_plant_asks_of_him()
+    {
+        var demo = DemoPlant.Read(Data);
+        IReadOnlyList<IReadOnlyList<string>> Rows(string lineup, PlantSpecification plant) =>
+            LineupSheet.Of(plant, plant.Lineups.First(l => l.Id == lineup), Assessor, new DateOnly(2026, 1, 2)).Schedules.Single(s => s.Title.StartsWith("Interference", StringComparison.Ordinal)).Rows;
+        string Where(string lineup, string rule) => string.Join(' ', Rows(lineup, demo).Where(r => r[1].Contains(rule, StringComparison.Ordinal)).Select(r => r[2]));
+
+        Assert.Contains("DP-01", Where("l1", "85 % cover"), StringComparison.Ordinal);
+        Assert.DoesNotContain("DP-04", Where("l1", "85 % cover"), StringComparison.Ordinal);
+        Assert.Contains("DP-05 motor", Where("l1", "150 mm from DP-05 encoder"), StringComparison.Ordinal);
+        Assert.Contains("DP-05 encoder", Where("l1", "meshed bond"), StringComparison.Ordinal);
+        Assert.Equal("DP-17", Where("l2", "type A, 30 mA"));
+        Assert.Contains("DP-11", Where("l2", "two equal protective conductors"), StringComparison.Ordinal);
+        var works = DemoPlant.Read(Data, "tarn-hollow");
+        Assert.Contains(Rows(works.Lineups[0].Id, works), r => r[1].StartsWith("open the earth links", StringComparison.Ordinal));
     }
 }

@@ -60,7 +60,7 @@ export function OwnConvertersSheet({ onClose }: { readonly onClose: () => void }
           nameHeads={unitNameHeads}
           read={(rows, mapping) => readConverters(rows, mapping, shared, new Set(converters.map((c) => c.id)))}
           onTake={(more) =>
-            taken(shared, done, () =>
+            taken(shared, "catalogue", done, () =>
               edit(`${more.length} converters of ${shared.catalogue}`, (s) => ({
                 ...s,
                 converters: [...s.converters, ...more],

@@ -18,7 +18,7 @@ export const placeNames = (routes: Routes, none?: string): Readonly<Record<strin
 
 /** Places where cables begin, end or meet. */
 export function PlaceTable() {
-  const { routes, part, change, key } = useRoutes();
+  const { routes, part, change, key, removePlace } = useRoutes();
   const inUse = (id: string) => routes.segments.some((s) => s.fromPlaceId === id || s.toPlaceId === id);
   return (
     <ElementTable
@@ -41,17 +41,7 @@ export function PlaceTable() {
         },
       ]}
       onRemove={(p) =>
-        inUse(p.id)
-          ? Promise.resolve(`${p.name} stays: a tray ends there.`)
-          : change(`Remove ${p.name}`, (r) => ({
-              ...r,
-              places: r.places.filter((x) => x.id !== p.id),
-              cables: r.cables.map((c) => ({
-                ...c,
-                fromPlaceId: c.fromPlaceId === p.id ? "" : c.fromPlaceId,
-                toPlaceId: c.toPlaceId === p.id ? "" : c.toPlaceId,
-              })),
-            }))
+        inUse(p.id) ? Promise.resolve(`${p.name} stays: a tray ends there.`) : removePlace(p.id, p.name)
       }
       columns={fieldColumns<Routes["places"][number]>(
         () => fields.Place,

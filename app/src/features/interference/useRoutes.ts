@@ -22,6 +22,38 @@ export function useRoutes() {
       what: string,
       by: Partial<Routes[L][number]>,
     ) => change(what, (r) => ({ ...r, [list]: r[list].map((x) => (x.id === id ? { ...x, ...by } : x)) })),
+    /** Takes a place away, with all that says something stands there. */
+    removePlace: (id: string, name: string) => {
+      const gone = (at: string | undefined) => (at === id ? "" : (at ?? ""));
+      return edit(`Remove ${name}`, (s: Specification) => ({
+        ...s,
+        routes: {
+          ...(s.routes ?? noRoutes),
+          places: (s.routes ?? noRoutes).places.filter((p) => p.id !== id),
+          cables: (s.routes ?? noRoutes).cables.map((c) => ({
+            ...c,
+            fromPlaceId: gone(c.fromPlaceId),
+            toPlaceId: gone(c.toPlaceId),
+          })),
+        },
+        lineups: s.lineups.map((l) => ({
+          ...l,
+          placeId: gone(l.placeId),
+          drivePoints: l.drivePoints.map((p) =>
+            p.interference
+              ? {
+                  ...p,
+                  interference: {
+                    ...p.interference,
+                    placeId: gone(p.interference.placeId),
+                    motorPlaceId: gone(p.interference.motorPlaceId),
+                  },
+                }
+              : p,
+          ),
+        })),
+      }));
+    },
     /** A key that is free in a list. */
     key: (list: "places" | "segments" | "cables", prefix: string) =>
       freeKeys(prefix, new Set(routes[list].map((x) => x.id)))(),

@@ -106,11 +106,12 @@ export function OwnList({
 /** Takes rows of a list whose name and version are stated. */
 export async function taken(
   shared: SharedWords<string>,
+  list: string,
   done: () => void,
   edit: () => Promise<Outcome>,
 ): Promise<Outcome> {
   if (shared.catalogue.trim() === "" || shared.version.trim() === "") {
-    return "Say which list this is and which version of it.";
+    return `Say which ${list} this is and which version of it.`;
   }
   const outcome = await edit();
   if (outcome === undefined) {

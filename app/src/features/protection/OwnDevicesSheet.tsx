@@ -65,7 +65,7 @@ export function OwnDevicesSheet({ onClose }: { readonly onClose: () => void }) {
           nameHeads={deviceNameHeads}
           read={(rows, mapping) => readDevices(rows, mapping, shared, new Set(devices.map((d) => d.id)))}
           onTake={(more) =>
-            taken(shared, done, () =>
+            taken(shared, "list", done, () =>
               edit(`${more.length} devices of ${shared.catalogue}`, (s) => ({
                 ...s,
                 devices: [...(s.devices ?? []), ...more],

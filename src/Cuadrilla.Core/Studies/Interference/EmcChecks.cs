@@ -14,7 +14,7 @@ internal static class EmcChecks
     private const string CategoryId = "emc.category";
     private const string CategoryTitle = "Interference, category";
     private const string CableId = "emc.motor-cable";
-    private const string CableTitle = "Motor cable, length and charging";
+    private const string CableTitle = "Longest motor cable";
     private const string Standard = "IEC 61800-3";
 
     public static IEnumerable<Check> Of(DrivePointModel model, Bus bus, SupplyContext supply)
@@ -171,7 +171,7 @@ internal static class EmcChecks
         else
         {
             yield return CheckWriter.Judged(
-                CableId, point.Id, BoardRow.Cable, "Motor cable, length", length, mostM, "m", LimitSense.AtMost, 0,
+                CableId, point.Id, BoardRow.Cable, "Longest motor cable", length, mostM, "m", LimitSense.AtMost, 0,
                 "Relief: a dv/dt or sine filter as the maker permits, an unscreened cable where interference allows, the converter nearer to its motor.",
                 new Reason(
                     "length of all motor cables ≤ longest that the maker permits", $"{Text.N(length)} m {(point.Cable.Screened ? "screened" : "unscreened")} against {Text.N(mostM)} m", "the converter's maker",
@@ -181,7 +181,7 @@ internal static class EmcChecks
         if (point.Cable.Screened && figures.Edge is { } edge)
         {
             yield return CheckWriter.Judged(
-                CableId, point.Id, BoardRow.Cable, "Motor cable, charging current", edge.ChargingA, edge.PermittedA, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                CableId, point.Id, BoardRow.Cable, "Charging current of the cable", edge.ChargingA, edge.PermittedA, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
                 "Relief: a lower switching frequency, a larger converter, a shorter or thinner cable, a sine filter.",
                 new Reason(
                     "C·U_dc·f_sw ≤ 0.1·I_N of the converter",
