@@ -39,7 +39,7 @@ public static class LaidPlant
 
     private static Given Or(Given stated, RoutedCable way) => stated.IsKnown || way.LengthM is not { } m ? stated : m;
 
-    // By its worst piece: most loaded circuits together; where two are alike the one that cools less.
+    // By its worst piece: most loaded circuits together, of others each cable in parallel, its own counted where its capacity is; where two are alike the one that cools less.
     private static CableInstallation? Laid(CableInstallation? usual, RoutedCable cable, RoutePlan routes)
     {
         if (usual is null)
@@ -47,7 +47,7 @@ public static class LaidPlant
             return null;
         }
 
-        var (circuits, kind) = cable.Way.Select(s => (Circuits: routes.On[s.Id].Count(c => c.IsLoaded), s.Kind)).OrderByDescending(x => x.Circuits).ThenByDescending(x => x.Kind).First();
+        var (circuits, kind) = cable.Way.Select(s => (Circuits: routes.LoadedOn(s) - cable.Runs + 1, s.Kind)).OrderByDescending(x => x.Circuits).ThenByDescending(x => x.Kind).First();
         var (method, grouping) = kind switch
         {
             TrayKind.OpenMetal => (InstallationMethod.E, CableGrouping.Ladder),
@@ -55,6 +55,8 @@ public static class LaidPlant
             TrayKind.SolidMetal => (InstallationMethod.C, CableGrouping.Bunched),
             _ => (usual.Method, CableGrouping.Bunched),
         };
-        return usual with { Method = method, Grouping = grouping, Circuits = Math.Clamp(circuits, 1, CableInstallation.MostCircuits) };
+        // In one layer nine cost as much as more of them; of a bunch beyond nine the tables say nothing.
+        var most = grouping == CableGrouping.Bunched ? int.MaxValue : CableInstallation.MostCircuits;
+        return usual with { Method = method, Grouping = grouping, Circuits = Math.Clamp(circuits, 1, most) };
     }
 }

@@ -26,6 +26,13 @@ public sealed class RoutePlan
     /// <summary>Length of a piece of tray, m.</summary>
     public double LengthM(TraySegment segment) => Graph.LengthM(segment);
 
+    /// <summary>Loaded circuits on a piece of tray, each cable in parallel counted.</summary>
+    public int LoadedOn(TraySegment segment)
+    {
+        ArgumentNullException.ThrowIfNull(segment);
+        return On[segment.Id].Where(c => c.IsLoaded).Sum(c => c.Runs);
+    }
+
     /// <summary>The cable of a drive point; null where it has none of that role.</summary>
     public RoutedCable? Of(string pointId, RouteRole role) => byId.GetValueOrDefault(PlantCables.KeyOf(pointId, role));
 

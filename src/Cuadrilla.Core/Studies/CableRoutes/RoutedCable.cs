@@ -50,6 +50,9 @@ public sealed record RoutedCable(
     /// <summary>Why it has no way; empty where it has one, or needs none.</summary>
     public string Missing { get; init; } = string.Empty;
 
+    /// <summary>Equal cables side by side: those in parallel, and those of all motors of a group.</summary>
+    public int Runs { get; init; } = 1;
+
     /// <summary>True for what carries load current and warms what lies beside.</summary>
     public bool IsLoaded => Role is RouteRole.Feeder or RouteRole.Motor || Signal is SignalKind.Supply or SignalKind.BrakeResistor;
 }

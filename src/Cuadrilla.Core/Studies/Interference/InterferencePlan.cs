@@ -89,7 +89,7 @@ public sealed record InterferencePlan(
             ],
             [
                 .. plant.Routes.Segments.Select(s => new TrayLoad(
-                    s.Id, Digits.Kept(routes.LengthM(s)), routes.On[s.Id].Count(), routes.On[s.Id].Count(c => c.IsLoaded), [.. routes.On[s.Id].Select(c => c.Class).Distinct().Order()])),
+                    s.Id, Digits.Kept(routes.LengthM(s)), routes.On[s.Id].Sum(c => c.Runs), routes.LoadedOn(s), [.. routes.On[s.Id].Select(c => c.Class).Distinct().Order()])),
             ],
             [.. (study?.Clashes ?? []).Take(MostClashes).Select(c => Row(c, study!.Cures(c)))],
             study?.Clashes.Count ?? 0,

@@ -58,13 +58,19 @@ public sealed class RoutePlanTests
     [Fact]
     public void Grouping_is_that_of_the_fullest_tray_unless_a_cable_states_its_own()
     {
-        var laid = LaidPlant.Of(DemoChanges.Changed("dp-02", p => p with { Cable = p.Cable with { Installation = null } }));
-        var plan = RoutePlan.Of(Demo);
-        var fullest = plan.Of("dp-02", RouteRole.Motor)!.Way.Max(s => plan.On[s.Id].Count(c => c.IsLoaded));
-        var found = laid.AllDrivePoints().Single(p => p.Id == "dp-02").Cable.Installation!;
-        Assert.Equal(Math.Min(fullest, CableInstallation.MostCircuits), found.Circuits);
-        Assert.Equal(CableGrouping.PerforatedTray, found.Grouping);
-        Assert.Equal(InstallationMethod.E, found.Method);
+        // Without the second lineup six cables lie together in the first tray.
+        var plant = Demo with { Lineups = [.. Demo.Lineups.Select(l => l.Id == "l2" ? l with { PlaceId = string.Empty } : l)] };
+        plant = DemoChanges.Changed(plant, "dp-02", p => p with { Cable = p.Cable with { Installation = null } });
+        CableInstallation Of(PlantSpecification laid) => LaidPlant.Of(laid).AllDrivePoints().Single(p => p.Id == "dp-02").Cable.Installation!;
+        Assert.Equal(6, Of(plant).Circuits);
+        Assert.Equal(CableGrouping.PerforatedTray, Of(plant).Grouping);
+        Assert.Equal(InstallationMethod.E, Of(plant).Method);
+
+        // A neighbour of three in parallel is three circuits; its own parallel cables are counted where its capacity is.
+        int Circuits(string id) => Of(DemoChanges.Changed(plant, id, p => p with { Cable = p.Cable with { ParallelRuns = 3 } })).Circuits;
+        Assert.Equal(8, Circuits("dp-01"));
+        Assert.Equal(6, Circuits("dp-02"));
+        Assert.Equal(CableInstallation.MostCircuits, Of(DemoChanges.Changed(Demo, "dp-02", p => p with { Cable = p.Cable with { Installation = null } })).Circuits);
         var own = new CableInstallation(CableInsulation.Pvc, InstallationMethod.B2, 25, CableGrouping.Bunched, 2, CableCores.ThreePhase);
         var kept = LaidPlant.Of(DemoChanges.Changed("dp-02", p => p with { Cable = p.Cable with { Installation = own } }));
         Assert.Equal(own, kept.AllDrivePoints().Single(p => p.Id == "dp-02").Cable.Installation);
