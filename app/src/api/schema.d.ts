@@ -1237,6 +1237,11 @@ export interface components {
             noiseRiseDb: number;
             /** Format: double */
             earthCurrentMa: null | number;
+            /** Format: double */
+            lossW?: number;
+            /** Format: double */
+            mostCableM?: null | number;
+            filterHolds?: null | boolean;
         };
         AtTime: {
             /** Format: double */

@@ -228,7 +228,15 @@ public sealed class DemoAssessmentTests
         foreach (var (slow, fast) in picture.Zip(picture.Skip(1)))
         {
             Assert.True(fast.NoiseRiseDb < slow.NoiseRiseDb && fast.SiteCurrentA <= slow.SiteCurrentA && fast.EarthCurrentMa > slow.EarthCurrentMa);
+            Assert.True(fast.MostCableM < slow.MostCableM);
         }
+
+        // What charges the cable at the frequency in force is what the check judges; the filter's declaration ends at 4 kHz.
+        var now = picture.Single(p => p.SwitchingKhz == 4);
+        var check = DemoChanges.Assessor.Run(Demo).Checks.Single(c => c is { Id: "emc.motor-cable", DrivePointId: "dp-01", ElementId: "charging" });
+        Assert.Equal(3e3 * check.Figure.Value, now.EarthCurrentMa!.Value, 0.01);
+        Assert.Equal(62 * check.Limit.Value / check.Figure.Value, now.MostCableM!.Value, 2.0);
+        Assert.All(picture, p => Assert.Equal(p.SwitchingKhz <= 4, p.FilterHolds));
     }
 
     [Fact]
