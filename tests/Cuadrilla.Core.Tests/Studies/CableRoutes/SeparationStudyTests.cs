@@ -84,4 +84,31 @@ public sealed class SeparationStudyTests
         Assert.All(Assessor.Separation(machine)!.Clashes, c => Assert.False(c.Disturbing.Screen != ReceiverScreen.None && c.Disturbed.Screen != ReceiverScreen.None));
         Assert.Contains(Assessor.Separation(machine)!.Clashes, c => c.Disturbed.Id == "w-101");
     }
+
+    [Fact]
+    public void More_distance_never_couples_more_and_a_longer_way_never_passes_where_a_shorter_failed()
+    {
+        PlantSpecification With(Func<TraySegment, TraySegment> change) => Demo with { Routes = Demo.Routes with { Segments = [.. Demo.Routes.Segments.Select(s => s.Id == "t2" ? change(s) : s)] } };
+        Clash? Of(PlantSpecification plant) => Assessor.Separation(plant)!.Clashes.FirstOrDefault(c => c is { Disturbing.Id: "dp-03:motor", Disturbed.Id: "w-101" });
+        var coupled = new[] { 0.0, 20, 60, 100, 149 }.Select(mm => Of(With(s => s with { GapMm = mm }))!.VoltageV!.Value).ToList();
+        Assert.Equal(coupled.OrderDescending(), coupled);
+        var failed = false;
+        foreach (var m in new[] { 2.0, 5, 7, 9, 12, 40 })
+        {
+            var clash = Of(With(s => s with { LengthM = m }));
+            Assert.False(failed && clash is null, $"{m} m passes where less failed");
+            failed |= clash is not null;
+        }
+
+        Assert.True(failed);
+    }
+
+    [Fact]
+    public void One_more_converter_never_lowers_what_leaks_ahead_of_a_lineup()
+    {
+        var guarded = Demo with { Lineups = [.. Demo.Lineups.Select(l => l.Id == "l1" ? l with { Residual = new ResidualDevice(ResidualKind.MonitorB, 1000) } : l)] };
+        double Sum(PlantSpecification plant) => Assessor.Run(plant).Checks.Single(c => c is { Id: "emc.rcd", ElementId: "l1" }).Figure.Value;
+        var more = Assert.IsType<CommandOutcome.Done>(new CopyDrivePoint("dp-03").On(guarded, Assessor)).After;
+        Assert.True(Sum(more) > Sum(guarded));
+    }
 }
