@@ -45,9 +45,9 @@ public class RouteBenchmarks
             }
         }
 
-        for (var column = 0; trays.Count < 60; column += 2)
+        for (var column = 0; trays.Count < 60; column++)
         {
-            Add(At(column, 0), At(column, 1), TrayUse.All, string.Empty);
+            Add(At(column, column % 2), At(column, (column % 2) + 1), TrayUse.All, string.Empty);
         }
 
         var kinds = Enum.GetValues<SignalKind>();
