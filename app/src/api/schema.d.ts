@@ -964,6 +964,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/lineups/{lineup}/interference.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getInterferencePdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/drive-list/judge": {
         parameters: {
             query?: never;
@@ -1517,6 +1533,11 @@ export interface components {
              * @description Whether a monitor made for systems with converters watches the insulation; IT systems need one.
              */
             insulationMonitored?: boolean;
+            /**
+             * Earth electrode R_A
+             * @description Measured resistance of the electrode that earths what hangs on it; asked in TT systems.
+             */
+            electrodeOhm?: null | number;
             /**
              * Electromagnetic environment class
              * @description Compatibility class of IEC 61000-2-4 that its voltage is to keep.
@@ -2289,6 +2310,7 @@ export interface components {
             /** Format: double */
             cost: number;
             segmentIds: string[];
+            and?: null | components["schemas"]["Cure"];
         };
         /** @enum {unknown} */
         CureKind: "divider" | "screen-disturbing" | "screen-disturbed" | "move-disturbing" | "move-disturbed";
@@ -2484,6 +2506,10 @@ export interface components {
             /** Format: double */
             savingPerYear: null | number;
             linePhase: string;
+            /** Format: double */
+            cableM: null | number;
+            /** Format: double */
+            feederM: null | number;
         };
         DrivePointSheet: {
             tag: string;
@@ -3756,6 +3782,29 @@ export interface components {
         };
         /** @enum {unknown} */
         MotorTechnology: "cage-induction" | "synchronous-reluctance" | "permanent-magnet" | "servo" | "dc-separately-excited";
+        NearbyReceiver: {
+            /**
+             * Receiver key
+             * @description Stable key of the receiver.
+             */
+            id: string;
+            /**
+             * Receiver
+             * @description What people call it.
+             */
+            name: string;
+            /**
+             * What it is
+             * @description What listens there.
+             * @enum {string}
+             */
+            kind: "radio" | "weighing" | "medical" | "instruments" | "sound";
+            /**
+             * Distance
+             * @description To the nearest converter or motor cable.
+             */
+            distanceM: null | number;
+        };
         OpenSessionDocument: {
             id: string;
             name: string;
@@ -4475,6 +4524,7 @@ export interface components {
             disturbingId: string;
             disturbedId: string;
             cure: components["schemas"]["CureKind"];
+            and?: null | components["schemas"]["CureKind"];
         };
         PlantCommandDissolveArrangement: {
             /** @enum {string} */
@@ -4628,6 +4678,7 @@ export interface components {
             segments: components["schemas"]["TraySegment"][];
             cables: components["schemas"]["SignalCable"][];
             ways: components["schemas"]["CableWay"][];
+            receivers?: components["schemas"]["NearbyReceiver"][];
         };
         PlantSensitivityDocument: {
             /** Format: double */
@@ -11364,6 +11415,74 @@ export interface operations {
         };
     };
     getSheetPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getInterferencePdf: {
         parameters: {
             query?: never;
             header?: never;

@@ -30,7 +30,16 @@ public sealed partial class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(point);
-        return InterferenceFigures.Of(Study(plant, point).Model, plant.BusOfDrivePoints()[point.Id], plant.Source.FrequencyHz);
+        return InterferenceFigures.Of(Study(plant, point).Model, plant.BusOfDrivePoints()[point.Id], Laid(plant));
+    }
+
+    /// <summary>What all converters and supply modules of a lineup leak together, as a bound, mA; null where a part of it is not known, and whose.</summary>
+    public (double? SumMa, IReadOnlyList<string> Unknown) Leakage(PlantSpecification plant, Lineup lineup)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(lineup);
+        var models = lineup.DrivePoints.Select(p => Study(plant, p).Model);
+        return LeakageSum.Of(Laid(plant), lineup, plant.Distribution.Bus(lineup.BusId), models, data.With(plant));
     }
 
     private static SeparationStudy SeparationOf(PlantSpecification plant, RoutePlan routes, IReadOnlyList<DrivePointModel> models)
@@ -42,6 +51,6 @@ public sealed partial class Assessor
         // A brake's wires beside the motor cable carry what that leaves in them.
         return SeparationStudy.Of(plant, routes, cable => !byId.TryGetValue(cable.PointId, out var model) ? null
             : edges.TryGetValue(cable.PointId, out var known) ? known
-            : edges[cable.PointId] = InterferenceFigures.Of(model, buses[cable.PointId], plant.Source.FrequencyHz).Edge);
+            : edges[cable.PointId] = InterferenceFigures.Of(model, buses[cable.PointId], plant).Edge);
     }
 }

@@ -255,6 +255,7 @@ public sealed partial class Assessor : IPlantStudies
             Own = point.Motor is MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
             OwnConverter = converter is null ? null : plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId),
             OnDcBus = plant.DcBusOf(point.Id) is not null,
+            OnActiveBus = plant.DcBusOf(point.Id) is { } bus && data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId)?.Kind == SupplyModuleKind.Active,
             Group = group,
         };
     }
@@ -280,6 +281,7 @@ public sealed partial class Assessor : IPlantStudies
         var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
         var shaft = study.Model.Load?.At(1);
+        var point = study.Model.Input.DrivePoint;
         return new DrivePointSummary(
             study.Model.Id,
             study.Complete?.At(1),
@@ -292,6 +294,8 @@ public sealed partial class Assessor : IPlantStudies
             chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear)
         {
             LinePhase = front?.LoadedPhaseName ?? string.Empty,
+            CableM = point.Cable.LengthM.IsKnown ? point.Cable.LengthM.Value : null,
+            FeederM = point.Feeder is Feeder.ByCable { LengthM: { IsKnown: true, Value: var feederM } } ? feederM : null,
         };
     }
 }

@@ -24,7 +24,7 @@ public static class CheckWeights
         "brake.", "share.unit-lost", "converter.short-circuit-rating", "lineup.short-circuit-rating", "supply.fault-level", "motor.explosion-protection",
         "lineup.emergency-stop",
         "emc.altitude-insulation", "group.motor-protection", "cable.capacity", "cable.short-circuit", "cable.disconnection", "cable.protective-conductor", "protection.device",
-        "protection.breaking-capacity", "protection.stall",
+        "protection.breaking-capacity", "protection.stall", "emc.earth-leakage", "emc.rcd", "emc.it-system",
     ];
 
     private static readonly string[] Codes = ["harmonics.pcc-", "harmonics.plant-voltage", "harmonics.equipment", "harmonics.terminal-thdi", "energy.system-class", "supply.unbalance"];

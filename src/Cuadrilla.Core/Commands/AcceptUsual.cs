@@ -24,7 +24,8 @@ public sealed record AcceptUsual(IReadOnlyList<string> PointIds, IReadOnlyList<s
         List<string> changed = [];
         foreach (var id in PointIds.Distinct(StringComparer.Ordinal))
         {
-            var taken = UsualEntries.For(after.Point(id)!, studies.Data, plant.Source.FrequencyHz).Where(u => Keys.Count == 0 || Keys.Contains(u.Key)).ToList();
+            // A length that the cable's way gives is not open.
+            var taken = UsualEntries.For(studies.Study(after, after.Point(id)!).Model.Input.DrivePoint, studies.Data, plant.Source.FrequencyHz).Where(u => Keys.Count == 0 || Keys.Contains(u.Key)).ToList();
             if (taken.Count > 0)
             {
                 after = after.Changed([id], p => UsualEntries.Accepted(p, [.. taken.Select(t => t.Key)], studies.Data, plant.Source.FrequencyHz));

@@ -9,7 +9,8 @@ namespace Cuadrilla.Core.Commands;
 /// <param name="DisturbingId">Key of the cable that disturbs.</param>
 /// <param name="DisturbedId">Key of the other.</param>
 /// <param name="Cure">How.</param>
-public sealed record CureClash(string DisturbingId, string DisturbedId, CureKind Cure) : PlantCommand
+/// <param name="And">What is done besides, where one change is not enough.</param>
+public sealed record CureClash(string DisturbingId, string DisturbedId, CureKind Cure, CureKind? And = null) : PlantCommand
 {
     /// <inheritdoc/>
     public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
@@ -22,24 +23,26 @@ public sealed record CureClash(string DisturbingId, string DisturbedId, CureKind
             return CommandOutcome.Not("disturbingId", "The two cables do not clash, or no longer.");
         }
 
-        if (study.Cures(clash).FirstOrDefault(c => c.Kind == Cure) is not { } cure)
+        if (study.Cures(clash).FirstOrDefault(c => c.Kind == Cure && c.And?.Kind == And) is not { } cure)
         {
             return CommandOutcome.Not("cure", "That does not end this clash.");
         }
 
-        var after = Cure switch
-        {
-            CureKind.Divider => plant with
-            {
-                Routes = plant.Routes with { Segments = [.. plant.Routes.Segments.Select(s => cure.SegmentIds.Contains(s.Id) ? s with { Divider = true } : s)] },
-            },
-            CureKind.ScreenDisturbing => Screened(plant, clash.Disturbing),
-            CureKind.ScreenDisturbed => Screened(plant, clash.Disturbed),
-            CureKind.MoveDisturbing => Moved(plant, DisturbingId, cure),
-            _ => Moved(plant, DisturbedId, cure),
-        };
-        return new CommandOutcome.Done(after, CommandOutcome.Shortened($"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}: {cure.Words}"), []);
+        var after = Done(plant, clash, cure);
+        return new CommandOutcome.Done(cure.And is { } and ? Done(after, clash, and) : after, CommandOutcome.Shortened($"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}: {cure.Words}"), []);
     }
+
+    private static PlantSpecification Done(PlantSpecification plant, Clash clash, Cure cure) => cure.Kind switch
+    {
+        CureKind.Divider => plant with
+        {
+            Routes = plant.Routes with { Segments = [.. plant.Routes.Segments.Select(s => cure.SegmentIds.Contains(s.Id) ? s with { Divider = true } : s)] },
+        },
+        CureKind.ScreenDisturbing => Screened(plant, clash.Disturbing),
+        CureKind.ScreenDisturbed => Screened(plant, clash.Disturbed),
+        CureKind.MoveDisturbing => Moved(plant, clash.Disturbing.Id, cure),
+        _ => Moved(plant, clash.Disturbed.Id, cure),
+    };
 
     private static PlantSpecification Screened(PlantSpecification plant, RoutedCable cable) => cable.Role == RouteRole.Motor
         ? plant.Changed([cable.PointId], p => p with { Cable = p.Cable with { Screened = true } })

@@ -15,6 +15,9 @@ public sealed record Bus(string Id, string Name, double NominalVoltageV, Given W
     /// <summary>True where an insulation monitor for converter systems watches it.</summary>
     public bool InsulationMonitored { get; init; }
 
+    /// <summary>Measured resistance R_A of the earth electrode of what hangs on it, Ω; asked in TT systems.</summary>
+    public Given ElectrodeOhm { get; init; }
+
     /// <summary>Class of environment for harmonic voltage, 1 to 3; unknown: the project's.</summary>
     public Given EnvironmentClass { get; init; }
 }

@@ -52,13 +52,18 @@ public sealed record SwitchgearSeries(
     public double? FuseBreakingKa(double voltageV) => Steps.At(FuseBreaking, voltageV);
 
     /// <summary>The smallest contactor for a current of motors on the line; null where none is large enough.</summary>
-    public ContactorItem? ForAc3(double currentA, double voltageV) => Contactors.FirstOrDefault(c => c.Ac3A * At(c, voltageV) >= currentA);
+    public ContactorItem? ForAc3(double currentA, double voltageV) => At(voltageV).FirstOrDefault(c => c.Ac3A * FactorPu(c, voltageV) >= currentA);
 
     /// <summary>The smallest contactor for a current that it does not break under load of a motor.</summary>
-    public ContactorItem? ForAc1(double currentA, double voltageV) => Contactors.FirstOrDefault(c => c.Ac1A >= currentA && !(voltageV > c.StatedToV));
+    public ContactorItem? ForAc1(double currentA, double voltageV) => At(voltageV).FirstOrDefault(c => c.Ac1A >= currentA);
 
-    private double At(ContactorItem contactor, double voltageV) =>
-        contactor.StatedToV is { } to ? (voltageV <= to ? 1 : 0) : Steps.At(ContactorPu, voltageV) ?? 0;
+    /// <summary>Contactors of the project's own lists, smallest first; where there are some for a voltage, they go before the series.</summary>
+    public IReadOnlyList<ContactorItem> OwnContactors { get; init; } = [];
+
+    private IEnumerable<ContactorItem> At(double voltageV) =>
+        OwnContactors.Where(c => voltageV <= c.StatedToV).ToList() is { Count: > 0 } own ? own : Contactors;
+
+    private double FactorPu(ContactorItem contactor, double voltageV) => contactor.StatedToV is null ? Steps.At(ContactorPu, voltageV) ?? 0 : 1;
 }
 
 internal static class Steps

@@ -36,7 +36,7 @@ public static class OwnItems
             Motors = motors,
             Converters = converters,
             OwnDevices = [.. plant.Devices.Where(d => d.Kind != OwnDeviceKind.Contactor).OrderBy(d => d.RatedA)],
-            Switchgear = contactors.Count == 0 ? data.Switchgear : data.Switchgear with { Contactors = contactors },
+            Switchgear = contactors.Count == 0 ? data.Switchgear : data.Switchgear with { OwnContactors = contactors },
         };
     }
 }

@@ -69,6 +69,32 @@ public sealed record SignalCable(string Id, string Tag, SignalKind Kind, Receive
 /// <param name="SegmentIds">Pieces of tray in their order.</param>
 public sealed record CableWay(string CableId, ValueList<string> SegmentIds);
 
+/// <summary>What listens near a plant and is disturbed by its drives.</summary>
+public enum ReceiverKind
+{
+    /// <summary>Radio, broadcast or train radio reception.</summary>
+    Radio,
+
+    /// <summary>Weighing cells and strain gauges.</summary>
+    Weighing,
+
+    /// <summary>Medical equipment.</summary>
+    Medical,
+
+    /// <summary>Measuring and laboratory instruments.</summary>
+    Instruments,
+
+    /// <summary>Sound systems and hearing loops.</summary>
+    Sound,
+}
+
+/// <summary>Something that listens near a plant.</summary>
+/// <param name="Id">Stable key.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="DistanceM">Distance to the nearest converter or motor cable, m.</param>
+public sealed record NearbyReceiver(string Id, string Name, ReceiverKind Kind, Given DistanceM);
+
 /// <summary>Trays of a plant and the cables on them.</summary>
 /// <param name="Places">Where cables begin, end or meet.</param>
 /// <param name="Segments">Pieces of tray between places.</param>
@@ -78,4 +104,7 @@ public sealed record PlantRoutes(ValueList<Place> Places, ValueList<TraySegment>
 {
     /// <summary>None.</summary>
     public static PlantRoutes None { get; } = new([], [], [], []);
+
+    /// <summary>What listens near the plant.</summary>
+    public ValueList<NearbyReceiver> Receivers { get; init; } = [];
 }

@@ -107,7 +107,9 @@ public sealed record DrivePointDocument(
     double? ThdiPct,
     double? YearKwh,
     double? SavingPerYear,
-    string LinePhase)
+    string LinePhase,
+    double? CableM,
+    double? FeederM)
 {
     /// <summary>Builds it.</summary>
     public static DrivePointDocument Of(DrivePointSummary summary)
@@ -128,6 +130,8 @@ public sealed record DrivePointDocument(
             summary.ThdiPct,
             summary.YearKwh,
             summary.SavingPerYear,
-            summary.LinePhase);
+            summary.LinePhase,
+            summary.CableM,
+            summary.FeederM);
     }
 }

@@ -63,7 +63,7 @@ public sealed record BenchDocument(
         return new BenchDocument(
             point.Id,
             [.. study.Model.Missing()],
-            UsualEntries.For(point, assessor.Data, plant.Source.FrequencyHz),
+            UsualEntries.For(study.Model.Input.DrivePoint, assessor.Data, plant.Source.FrequencyHz),
             TorqueCurves.Of(study.Model),
             SystemCurves.Of(study.Model),
             LoadPictures.Winder(study.Model),

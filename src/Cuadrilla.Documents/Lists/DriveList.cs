@@ -76,6 +76,7 @@ public static class DriveList
                     ["Switching kHz"] = choice?.SwitchingKhz,
                     ["Converter current at site A"] = summary.SiteCurrentA,
                     [us ? "Motor cable ft" : "Motor cable m"] = Plain(point.Cable.LengthM) is { } length ? UnitTable.Of("m").In(units, length) : null,
+                    [us ? "By trays ft" : "By trays m"] = point.Cable.LengthM.IsKnown || summary.CableM is not { } way ? null : UnitTable.Of("m").In(units, way),
                     [us ? "Motor cable" : "Motor cable mm2"] = Plain(point.Cable.CrossSectionMm2) is { } area ? us ? UnitTable.Of("mm²").Say(units, area) : area : null,
                     ["Line power kW"] = summary.Rated?.LineW / 1e3,
                     ["Line current A"] = summary.LineRmsA,

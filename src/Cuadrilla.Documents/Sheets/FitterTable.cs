@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
-using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
@@ -61,7 +60,7 @@ internal static class FitterTable
             yield return ("Earth", $"up to {Text.N(Math.Ceiling(leaks.TotalMa / 10) * 10)} mA stand in its protective conductor", tag);
         }
 
-        if (figures.Item is not null && figures.Filter != EmcFilter.AsDelivered)
+        if (figures.Item is not null)
         {
             yield return ("Filter", bus.Earthing is EarthingSystem.It or EarthingSystem.CornerEarthed
                 ? "open the earth links of filter and varistors, dead and discharged; note it at the converter"

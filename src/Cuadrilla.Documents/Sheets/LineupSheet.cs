@@ -67,7 +67,7 @@ public sealed record LineupSheet(
                 "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. Licensed people only.",
                 "Interharmonics and the band from 2 to 150 kHz are not computed.",
             ])
-        { Units = plant.Conventions.Units, Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)), FitterTable.Of(plant, lineup, assessor)] };
+        { Units = plant.Conventions.Units, Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)), FitterTable.Of(plant, lineup, assessor).In(plant.Conventions.Units)] };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)
@@ -115,7 +115,15 @@ public sealed record SheetLine(string Name, string Value)
 /// <param name="Title">What it is.</param>
 /// <param name="Heads">Heads of its columns.</param>
 /// <param name="Rows">Cells in words.</param>
-public sealed record SheetTable(string Title, IReadOnlyList<string> Heads, IReadOnlyList<IReadOnlyList<string>> Rows);
+public sealed record SheetTable(string Title, IReadOnlyList<string> Heads, IReadOnlyList<IReadOnlyList<string>> Rows)
+{
+    /// <summary>The same in other units.</summary>
+    public SheetTable In(UnitSystem units) => this with
+    {
+        Title = UnitTable.Sentence(units, Title),
+        Rows = [.. Rows.Select(row => (IReadOnlyList<string>)[.. row.Select(cell => UnitTable.Sentence(units, cell))])],
+    };
+}
 
 /// <summary>A drive point on the sheet.</summary>
 /// <param name="Tag">Its tag.</param>

@@ -48,15 +48,20 @@ internal static class ExportEndpoints
                 OnPlant(id, reader, plant => Sheet(plant, Revision(store, id), lineup, assessor, clock, sheet => Results.File(
                     SheetPdf.Write(sheet), "application/pdf", FileName($"{plant.Name} {sheet.Tag}") + ".pdf"))))
             .WithName("getSheetPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
+        group.MapGet("/lineups/{lineup}/interference.pdf", (string id, string lineup, ProjectStore store, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
+                OnPlant(id, reader, plant => OnLineup(plant, lineup, l => Results.File(
+                    InterferenceSheetPdf.Write(InterferenceSheet.Of(plant, l, assessor, Today(clock)) with { Revision = Revision(store, id) }), "application/pdf",
+                    FileName($"{plant.Name} {l.Tag} interference") + ".pdf"))))
+            .WithName("getInterferencePdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
     }
 
-    private static IResult Sheet(PlantSpecification plant, string revision, string lineupId, Assessor assessor, TimeProvider clock, Func<LineupSheet, IResult> answer)
-    {
-        var lineup = plant.Lineups.FirstOrDefault(l => l.Id == lineupId);
-        return lineup is null
-            ? Problems.NotFound("There is no such lineup.")
-            : answer(LineupSheet.Of(plant, lineup, assessor, DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)) with { Revision = revision });
-    }
+    private static IResult Sheet(PlantSpecification plant, string revision, string lineupId, Assessor assessor, TimeProvider clock, Func<LineupSheet, IResult> answer) =>
+        OnLineup(plant, lineupId, lineup => answer(LineupSheet.Of(plant, lineup, assessor, Today(clock)) with { Revision = revision }));
+
+    private static IResult OnLineup(PlantSpecification plant, string lineupId, Func<Lineup, IResult> answer) =>
+        plant.Lineups.FirstOrDefault(l => l.Id == lineupId) is { } lineup ? answer(lineup) : Problems.NotFound("There is no such lineup.");
+
+    private static DateOnly Today(TimeProvider clock) => DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime);
 
     private static string Revision(ProjectStore store, string id) => store.Find(id) is { } head ? $"edit {head.Edit}: {head.Label}" : string.Empty;
 

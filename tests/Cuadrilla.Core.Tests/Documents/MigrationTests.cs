@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Tests.Documents;
 /// <summary>Versions of the project: each migration by itself, what is stored, and that no field comes or goes without one.</summary>
 public sealed class MigrationTests
 {
-    private const string Fields = "fields-version-10.txt";
+    private const string Fields = "fields-version-11.txt";
 
     public static TheoryData<int, string> Earlier =>
     [
@@ -34,6 +34,7 @@ public sealed class MigrationTests
         """{"lineups":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}],"setAside":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}]}]}],"devices":[]}""")]
     [InlineData(9, """{"overrides":[]}""", """{"overrides":[],"devices":[]}""")]
     [InlineData(10, """{"overrides":[]}""", """{"overrides":[]}""")]
+    [InlineData(11, """{"overrides":[]}""", """{"overrides":[]}""")]
     public void From_a_version_on_all_migrations_run_and_none_before(int version, string before, string after)
     {
         var specification = JsonNode.Parse(before)!.AsObject();

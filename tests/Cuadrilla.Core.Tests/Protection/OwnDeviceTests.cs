@@ -47,9 +47,14 @@ public sealed class OwnDeviceTests
     [Fact]
     public void A_contactor_of_the_list_is_taken_up_to_its_voltage()
     {
-        ContactorItem? At(double voltageV) => Demo.Distribution is null ? null : ReferenceCatalogue.Data.With(Demo with { Devices = [Device("k-700", OwnDeviceKind.Contactor, 700, 440)] }).Switchgear.ForAc3(600, voltageV);
-        Assert.Equal(700, At(400)!.Ac3A);
-        Assert.Null(At(500));
+        var gear = ReferenceCatalogue.Data.With(Demo with { Devices = [Device("k-700", OwnDeviceKind.Contactor, 700, 440)] }).Switchgear;
+        Assert.Equal(700, gear.ForAc3(600, 400)!.Ac3A);
+        Assert.Null(gear.ForAc3(701, 400));
+        Assert.Null(gear.ForAc1(701, 400));
+
+        // Above its voltage it is never taken: the series is, as without a list.
+        Assert.Equal(ReferenceCatalogue.Data.Switchgear.ForAc3(600, 500), gear.ForAc3(600, 500));
+        Assert.Null(gear.ForAc3(600, 500)!.StatedToV);
     }
 
     [Fact]

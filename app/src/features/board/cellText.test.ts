@@ -88,6 +88,8 @@ describe("what a cell says", () => {
       detail: "160 kW light · 275 A",
     });
     expect(cellText("cable", full, figures, items, unitsOf("si")).detail).toBe("loses 2193 W");
+    const byTrays = { ...full, cable: { ...full.cable, lengthM: null } };
+    expect(cellText("cable", byTrays, { ...figures, cableM: 41.5 }, items, unitsOf("si")).choice).toContain("41.5 m");
     expect(cellText("motor", full, figures, items, unitsOf("si"))).toEqual({
       choice: "IE4 cage 160 kW",
       detail: "4-pole · 276 A · cl. F",

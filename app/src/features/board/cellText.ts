@@ -63,7 +63,7 @@ function supply(
   const laid =
     feeder.kind === "on-busbar"
       ? "on the busbar"
-      : run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM, units);
+      : run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM ?? figures?.feederM, units);
   const device = deviceText(point.devices?.device);
   if (device && figures?.lineCurrentA != null) {
     const thdi = figures.thdiPct === null ? "on the line" : `THDi ${n(figures.thdiPct, 2)} %`;
@@ -132,7 +132,7 @@ function familyName(item: ConverterItem): string {
 
 function cable({ cable: c }: DrivePoint, figures: DrivePointFigures | undefined, units: Units): CellText {
   return {
-    choice: run(c.parallelRuns, c.crossSectionMm2, c.lengthM, units),
+    choice: run(c.parallelRuns, c.crossSectionMm2, c.lengthM ?? figures?.cableM, units),
     detail:
       figures?.cableLossW == null ? (c.screened ? "screened" : "not screened") : `loses ${n(figures.cableLossW)} W`,
   };
@@ -234,7 +234,7 @@ function mechanical(l: Mechanical, units: Units): CellText {
   }
 }
 
-function run(parallel: number, area: number | null, length: number | null, units: Units): string {
+function run(parallel: number, area: number | null, length: number | null | undefined, units: Units): string {
   const size = area === null ? "size open" : `${parallel > 1 ? `${parallel} × ` : ""}${units.entered(area, "mm²")}`;
-  return `${size} · ${length === null ? "length open" : units.entered(length, "m")}`;
+  return `${size} · ${length == null ? "length open" : units.entered(length, "m")}`;
 }

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { fields } from "../../fields/table";
+import { FormChoice } from "../../fields/FormChoice";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 import { ListEntry } from "../lists/ListEntry";
@@ -10,7 +11,12 @@ import { readConverters, unitFields, unitNameHeads, type OwnConverter, type Shar
 export function OwnConvertersSheet({ onClose }: { readonly onClose: () => void }) {
   const { project, edit } = useProject();
   const { converters, lineups } = project.specification;
-  const [shared, setShared] = useState<Shared>({ kind: "six-pulse", catalogue: "", version: "" });
+  const [shared, setShared] = useState<Shared>({
+    kind: "six-pulse",
+    emcFilter: "as-delivered",
+    catalogue: "",
+    version: "",
+  });
   const used = new Set(
     lineups
       .flatMap((l) => l.drivePoints)
@@ -70,6 +76,11 @@ export function OwnConvertersSheet({ onClose }: { readonly onClose: () => void }
           onCancel={done}
         >
           <SharedEntry field={fields.OwnConverter.kind} list="Catalogue" shared={shared} onChange={setShared} />
+          <FormChoice
+            field={fields.OwnConverter.emcFilter}
+            value={shared.emcFilter}
+            onChange={(emcFilter) => setShared({ ...shared, emcFilter })}
+          />
         </ListEntry>
       )}
     />

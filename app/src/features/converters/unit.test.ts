@@ -3,7 +3,7 @@ import { guessMapping } from "../../lib/columns";
 import { readCsv } from "../../lib/csv";
 import { readConverters, unitFields, unitNameHeads, type Shared } from "./unit";
 
-const shared: Shared = { kind: "six-pulse", catalogue: "House list", version: "2026-10" };
+const shared: Shared = { kind: "six-pulse", emcFilter: "for-c3", catalogue: "House list", version: "2026-10" };
 const table = readCsv(`Unit;kW;Voltage;Light duty A;Heavy duty A;DC choke %;Loss 90/100;Loss 50/25;Width mm;Mass kg
 A-75;75;400;145;110;4;1820;520;280;48
 A-90;90;400;171;;4;;;330;62
@@ -30,7 +30,14 @@ describe("converters from a list", () => {
     const rows = readConverters(table.rows, mapping, shared, new Set(["own-converter-1"]));
     expect(rows[0]).toMatchObject({
       ok: true,
-      value: { id: "own-converter-2", name: "A-75", catalogue: "House list", version: "2026-10", heavyCurrentA: 110 },
+      value: {
+        id: "own-converter-2",
+        name: "A-75",
+        catalogue: "House list",
+        version: "2026-10",
+        emcFilter: "for-c3",
+        heavyCurrentA: 110,
+      },
     });
     expect(rows[1]).toMatchObject({
       ok: true,

@@ -65,6 +65,8 @@ export const unitNameHeads = /name|type|model|order|unit/i;
 /** What all units of a list share. */
 export interface Shared {
   readonly kind: OwnConverter["kind"];
+  /** EMC filter with which all of them are delivered. */
+  readonly emcFilter: NonNullable<OwnConverter["emcFilter"]>;
   readonly catalogue: string;
   readonly version: string;
 }

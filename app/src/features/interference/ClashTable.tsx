@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { InterferencePlan } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 
@@ -13,6 +14,7 @@ export function ClashTable({
   readonly onChoose: (segmentId: string) => void;
 }) {
   const { run } = useProject();
+  const units = useUnits();
   const [all, setAll] = useState(false);
   const shown = all ? plan.clashes : plan.clashes.slice(0, 12);
   return (
@@ -36,9 +38,9 @@ export function ClashTable({
               <th>disturbs</th>
               <th>disturbed</th>
               <th>where</th>
-              <th className="num">over, m</th>
-              <th className="num">apart, mm</th>
-              <th className="num">asked, mm</th>
+              <th className="num">over, {units.unit("m")}</th>
+              <th className="num">apart, {units.unit("mm")}</th>
+              <th className="num">asked, {units.unit("mm")}</th>
               <th className="num" title="Voltage of the edges in its loop, and how many times what its input notices">
                 coupled, V · steps
               </th>
@@ -62,35 +64,36 @@ export function ClashTable({
                     {c.where}
                   </button>
                 </td>
-                <td className="num">{n(c.parallelM)}</td>
-                <td className="num">{c.apartMm === null ? "not stated" : n(c.apartMm)}</td>
-                <td className="num">{n(c.neededMm)}</td>
+                <td className="num">{n(units.value(c.parallelM, "m"))}</td>
+                <td className="num">{c.apartMm === null ? "not stated" : n(units.value(c.apartMm, "mm"))}</td>
+                <td className="num">{n(units.value(c.neededMm, "mm"))}</td>
                 <td className="num whitespace-nowrap">
                   {c.voltageV == null ? "–" : `${n(c.voltageV)} · ${n(c.steps)}`}
                 </td>
                 <td>
                   {c.cures.length === 0 && (
-                    <span className="text-soft">no single change; state the gap or lay it anew</span>
+                    <span className="text-soft">no one or two changes; state the gap or lay it anew</span>
                   )}
                   <ul>
                     {c.cures.map((cure) => (
-                      <li key={cure.kind} className="flex items-baseline gap-2 py-px">
+                      <li key={`${cure.kind} ${cure.and?.kind ?? ""}`} className="flex items-baseline gap-2 py-px">
                         <button
                           type="button"
                           className="button px-1.5 py-0"
-                          aria-label={`Try: ${cure.words}`}
+                          aria-label={`Try: ${units.sentence(cure.words)}`}
                           onClick={() =>
                             void run({
                               kind: "cure-clash",
                               disturbingId: c.disturbingId,
                               disturbedId: c.disturbedId,
                               cure: cure.kind,
+                              and: cure.and?.kind ?? null,
                             })
                           }
                         >
                           try
                         </button>
-                        {cure.words}
+                        {units.sentence(cure.words)}
                       </li>
                     ))}
                   </ul>

@@ -2,6 +2,7 @@ import type { CheckKey, DrivePoint, InterferencePlan, Lineup } from "../../api/c
 import { CellChoice } from "../../components/CellFields";
 import { CellEntry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
 import { VerdictMark } from "../../components/VerdictMark";
@@ -20,6 +21,7 @@ export function DriveTable({
 }) {
   const { project, edit } = useProject();
   const { routes } = useRoutes();
+  const units = useUnits();
   const found = new Map(plan.points.map((p) => [p.pointId, p]));
   const places = placeNames(routes, "–");
   const changeLineup = (l: Lineup, part: Partial<Lineup>) =>
@@ -137,7 +139,7 @@ export function DriveTable({
                     <td>{row ? entry("filter") : <span className="text-soft">on the line</span>}</td>
                     <td className="whitespace-nowrap">
                       {row?.declared
-                        ? `${row.declared.toUpperCase()} to ${n(row.declaredToM)} m, ${n(row.declaredToKhz)} kHz`
+                        ? `${row.declared.toUpperCase()} to ${units.say(row.declaredToM, "m")}, ${n(row.declaredToKhz)} kHz`
                         : "–"}
                     </td>
                     <td>{row && entry("linksOpen")}</td>

@@ -7,7 +7,7 @@ import { useProject } from "../../project/ProjectContext";
 import { CheckList } from "../bench/CellChecks";
 import { ClashTable } from "./ClashTable";
 import { DriveTable } from "./DriveTable";
-import { PlaceTable, SignalTable, TrayTable, WayTable } from "./RouteTables";
+import { PlaceTable, ReceiverTable, SignalTable, TrayTable, WayTable } from "./RouteTables";
 import { TrayPlan } from "./TrayPlan";
 import { useInterference, useRoutes } from "./useRoutes";
 
@@ -34,7 +34,22 @@ export function InterferencePage({ onReason }: { readonly onReason: (check: Chec
   const tray = routes.segments.find((s) => s.id === chosen);
   return (
     <div className="p-4">
-      <h2 className="text-[17px] font-bold">Interference</h2>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h2 className="text-[17px] font-bold">Interference</h2>
+        <span className="text-[12px]">
+          For the fitter, PDF:{" "}
+          {project.specification.lineups.map((l) => (
+            <a
+              key={l.id}
+              className="mr-2 text-plum underline"
+              href={`/api/projects/${project.id}/lineups/${l.id}/interference.pdf`}
+              download
+            >
+              {l.tag}
+            </a>
+          ))}
+        </span>
+      </div>
       <div className="grid max-w-[980px] grid-cols-2 gap-x-8">
         {conventions && (
           <Entries
@@ -81,6 +96,7 @@ export function InterferencePage({ onReason }: { readonly onReason: (check: Chec
       <TrayTable plan={plan} />
       <PlaceTable />
       <SignalTable />
+      <ReceiverTable />
       <p className="mt-3 text-[12px] text-soft">
         Residual-current protection and earthing are settled by licensed people after local codes; filters and screens
         by their makers’ instructions.

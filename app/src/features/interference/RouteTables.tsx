@@ -19,6 +19,7 @@ export const placeNames = (routes: Routes, none?: string): Readonly<Record<strin
 /** Places where cables begin, end or meet. */
 export function PlaceTable() {
   const { routes, part, change, key, removePlace } = useRoutes();
+  const units = useUnits();
   const inUse = (id: string) => routes.segments.some((s) => s.fromPlaceId === id || s.toPlaceId === id);
   return (
     <ElementTable
@@ -48,8 +49,8 @@ export function PlaceTable() {
         (p, by) => part("places", p.id, p.name, by),
         [
           ["name", "name"],
-          ["right, m", "rightM", "w-20"],
-          ["down, m", "downM", "w-20"],
+          [`right, ${units.unit("m")}`, "rightM", "w-20"],
+          [`down, ${units.unit("m")}`, "downM", "w-20"],
         ],
       )}
     />
@@ -122,7 +123,7 @@ export function TrayTable({ plan }: { readonly plan: InterferencePlan }) {
             />
           ),
         })),
-        ...fieldColumns<Segment>(() => fields.TraySegment, by, [["length", "lengthM", "w-16"]]),
+        ...fieldColumns<Segment>(() => fields.TraySegment, by, [[`length, ${units.unit("m")}`, "lengthM", "w-16"]]),
         {
           heading: "by the plan",
           cell: (s) => <span className="font-mono">{units.entered(of(s)?.lengthM ?? 0, "m")}</span>,
@@ -131,8 +132,8 @@ export function TrayTable({ plan }: { readonly plan: InterferencePlan }) {
           ["made of", "kind"],
           ["for", "use"],
           ["divider", "divider"],
-          ["width, mm", "widthMm", "w-16"],
-          ["height, mm", "heightMm", "w-16"],
+          [`width, ${units.unit("mm")}`, "widthMm", "w-16"],
+          [`height, ${units.unit("mm")}`, "heightMm", "w-16"],
         ]),
         {
           heading: "beside",
@@ -145,7 +146,7 @@ export function TrayTable({ plan }: { readonly plan: InterferencePlan }) {
             />
           ),
         },
-        ...fieldColumns<Segment>(() => fields.TraySegment, by, [["gap, mm", "gapMm", "w-16"]]),
+        ...fieldColumns<Segment>(() => fields.TraySegment, by, [[`gap, ${units.unit("mm")}`, "gapMm", "w-16"]]),
         {
           heading: "cables · loaded",
           cell: (s) => (
@@ -318,5 +319,53 @@ export function WayTable({ plan, chosen }: { readonly plan: InterferencePlan; re
         </table>
       </div>
     </section>
+  );
+}
+
+/** What listens near the plant. */
+export function ReceiverTable() {
+  const { routes, part, change, key } = useRoutes();
+  const units = useUnits();
+  const receivers = routes.receivers;
+  return (
+    <ElementTable
+      title="Receivers nearby"
+      note={
+        receivers.length > 0
+          ? undefined
+          : "Radio, weighing cells, medical equipment and the like, as near as they stand."
+      }
+      elements={receivers}
+      add={[
+        {
+          name: "Add receiver",
+          run: () =>
+            void change("Add receiver", (r) => ({
+              ...r,
+              receivers: [
+                ...r.receivers,
+                {
+                  id: key("receivers", "receiver"),
+                  name: `Receiver ${r.receivers.length + 1}`,
+                  kind: "radio",
+                  distanceM: null,
+                },
+              ],
+            })),
+        },
+      ]}
+      onRemove={(x) =>
+        change(`Remove ${x.name}`, (r) => ({ ...r, receivers: r.receivers.filter((o) => o.id !== x.id) }))
+      }
+      columns={fieldColumns<(typeof receivers)[number]>(
+        () => fields.NearbyReceiver,
+        (x, by) => part("receivers", x.id, x.name, by),
+        [
+          ["name", "name"],
+          ["what it is", "kind"],
+          [`distance, ${units.unit("m")}`, "distanceM", "w-20"],
+        ],
+      )}
+    />
   );
 }

@@ -1,6 +1,6 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { InterferencePlan } from "../../api/client";
-import { n } from "../../lib/format";
+import { useUnits } from "../../fields/useUnits";
 import { ink, onGround, plum, soft } from "../plant/LinePart";
 import { classLooks, classOrder } from "./classes";
 import { drawnTrays, extentOf, scaleBarM, zoomed, type Extent, type Spot } from "./trayPlan";
@@ -21,6 +21,7 @@ export function TrayPlan({
   readonly onChoose: (id: string) => void;
 }) {
   const { routes, part, change } = useRoutes();
+  const units = useUnits();
   const drawing = useRef<SVGSVGElement>(null);
   const [view, setView] = useState<Extent>();
   const [drag, setDrag] = useState<{ readonly ids: readonly string[]; readonly from: Spot; readonly to: Spot }>();
@@ -113,7 +114,9 @@ export function TrayPlan({
       });
     }
   };
-  const bar = scaleBarM(extent.width);
+  // Round in the unit shown.
+  const perUnit = units.value(1, "m");
+  const bar = scaleBarM(extent.width * perUnit) / perUnit;
   return (
     <section aria-label="Plan of the trays">
       <h3 className="section-title flex flex-wrap items-center gap-2">
@@ -190,7 +193,7 @@ export function TrayPlan({
           }
           const load = loads.get(s.id);
           const classes = classOrder.filter((c) => load?.classes.includes(c));
-          const words = `${s.name}, ${n(load?.lengthM ?? 0)} m, ${load?.cables ?? 0} cables${clashing.has(s.id) ? ", clash" : ""}`;
+          const words = `${s.name}, ${units.say(load?.lengthM ?? 0, "m")}, ${load?.cables ?? 0} cables${clashing.has(s.id) ? ", clash" : ""}`;
           return (
             <g
               key={s.id}
@@ -252,7 +255,7 @@ export function TrayPlan({
             key={p.id}
             role="button"
             tabIndex={0}
-            aria-label={`${p.name}, ${n(p.rightM)} m right, ${n(p.downM)} m down; arrow keys move it`}
+            aria-label={`${p.name}, ${units.say(p.rightM, "m")} right, ${units.say(p.downM, "m")} down; arrow keys move it`}
             className="cursor-move outline-none focus-visible:[filter:drop-shadow(0_0_2px_#6b2e5f)]"
             onKeyDown={byKey(p.id)}
             onPointerDown={begin([p.id], p.id)}
@@ -272,10 +275,10 @@ export function TrayPlan({
             </text>
           </g>
         ))}
-        <g aria-label={`Scale: ${bar} m`}>
+        <g aria-label={`Scale: ${units.entered(bar, "m")}`}>
           <path d={`M20 ${height - 16}v6H${20 + bar * perM}v-6`} stroke={ink} strokeWidth="1.5" fill="none" />
           <text x={26 + bar * perM} y={height - 10}>
-            {n(bar)} m
+            {units.entered(bar, "m")}
           </text>
         </g>
       </svg>

@@ -1,30 +1,42 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, type InterferencePlan, type Routes, type Specification } from "../../api/client";
+import { api, type DrivePoint, type InterferencePlan, type Routes, type Specification } from "../../api/client";
 import { freeKeys } from "../../lib/columns";
 import { useProject } from "../../project/ProjectContext";
 
+type RouteList = "places" | "segments" | "cables" | "receivers";
+type Listed<L extends RouteList> = Routes[L][number];
+
 /** No trays yet. */
-export const noRoutes: Routes = { places: [], segments: [], cables: [], ways: [] };
+export const noRoutes: Routes = { places: [], segments: [], cables: [], ways: [], receivers: [] };
+
+const allOf = (routes: Specification["routes"]): Routes => ({ ...noRoutes, ...routes });
 
 /** Places, trays and cables entered by hand, and how they are edited. */
 export function useRoutes() {
   const { project, edit } = useProject();
-  const routes = project.specification.routes ?? noRoutes;
+  const routes = allOf(project.specification.routes);
   const change = (what: string, next: (routes: Routes) => Routes) =>
-    edit(what, (s: Specification) => ({ ...s, routes: next(s.routes ?? noRoutes) }));
+    edit(what, (s: Specification) => ({ ...s, routes: next(allOf(s.routes)) }));
   return {
     routes,
     change,
     /** Changes one of a list by its key. */
-    part: <L extends "places" | "segments" | "cables">(
-      list: L,
-      id: string,
-      what: string,
-      by: Partial<Routes[L][number]>,
-    ) => change(what, (r) => ({ ...r, [list]: r[list].map((x) => (x.id === id ? { ...x, ...by } : x)) })),
+    part: <L extends RouteList>(list: L, id: string, what: string, by: Partial<Listed<L>>) =>
+      change(what, (r) => ({ ...r, [list]: r[list].map((x) => (x.id === id ? { ...x, ...by } : x)) })),
     /** Takes a place away, with all that says something stands there. */
     removePlace: (id: string, name: string) => {
       const gone = (at: string | undefined) => (at === id ? "" : (at ?? ""));
+      const left = (p: DrivePoint): DrivePoint =>
+        p.interference
+          ? {
+              ...p,
+              interference: {
+                ...p.interference,
+                placeId: gone(p.interference.placeId),
+                motorPlaceId: gone(p.interference.motorPlaceId),
+              },
+            }
+          : p;
       return edit(`Remove ${name}`, (s: Specification) => ({
         ...s,
         routes: {
@@ -39,24 +51,13 @@ export function useRoutes() {
         lineups: s.lineups.map((l) => ({
           ...l,
           placeId: gone(l.placeId),
-          drivePoints: l.drivePoints.map((p) =>
-            p.interference
-              ? {
-                  ...p,
-                  interference: {
-                    ...p.interference,
-                    placeId: gone(p.interference.placeId),
-                    motorPlaceId: gone(p.interference.motorPlaceId),
-                  },
-                }
-              : p,
-          ),
+          drivePoints: l.drivePoints.map(left),
+          setAside: l.setAside.map((v) => ({ ...v, drivePoints: v.drivePoints.map(left) })),
         })),
       }));
     },
     /** A key that is free in a list. */
-    key: (list: "places" | "segments" | "cables", prefix: string) =>
-      freeKeys(prefix, new Set(routes[list].map((x) => x.id)))(),
+    key: (list: RouteList, prefix: string) => freeKeys(prefix, new Set(routes[list].map((x) => x.id)))(),
   };
 }
 

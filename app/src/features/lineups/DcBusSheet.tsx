@@ -77,6 +77,13 @@ export function DcBusSheet({
             change={change}
             onPropose={() => void run({ kind: "size-module-protection", dcBusId: id })}
           />
+          <h3 className="section-title">Interference</h3>
+          <Entries
+            of={fields.CommonDcBus}
+            value={{ ...bus, emcFilter: bus.emcFilter ?? "as-delivered", linksOpen: bus.linksOpen ?? false }}
+            keys={["emcFilter", "linksOpen"]}
+            change={change}
+          />
           <ServoEntry
             bus={bus}
             onChange={(next) =>

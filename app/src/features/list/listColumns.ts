@@ -86,6 +86,7 @@ export function columnsOf(points: readonly DrivePoint[], items: Items, units: Un
       units,
       "Motor cable, ",
     ),
+    figure("cableM", "Motor cable, length used", "m", "cable", units),
     {
       id: "converter",
       name: "Converter",
@@ -110,6 +111,7 @@ export function columnsOf(points: readonly DrivePoint[], items: Items, units: Un
       units,
       "Feeder, ",
     ),
+    figure("feederM", "Feeder, length used", "m", "feeder", units),
     figure("linePowerKw", "Line power", "kW", "supply", units),
     figure("lineCurrentA", "Line current", "A", "supply", units),
     figure("thdiPct", "THDi", "%", "supply", units),

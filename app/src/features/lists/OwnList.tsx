@@ -17,7 +17,7 @@ type ChoiceOf<K extends string> = Extract<Field, { readonly kind: "choice" }> & 
 };
 
 /** A list's kind, name and version, asked beside the file. */
-export function SharedEntry<K extends string>({
+export function SharedEntry<K extends string, S extends SharedWords<K>>({
   field,
   list,
   shared,
@@ -26,8 +26,8 @@ export function SharedEntry<K extends string>({
   readonly field: ChoiceOf<K>;
   /** What the list is called: catalogue, list. */
   readonly list: string;
-  readonly shared: SharedWords<K>;
-  readonly onChange: (shared: SharedWords<K>) => void;
+  readonly shared: S;
+  readonly onChange: (shared: S) => void;
 }) {
   return (
     <>

@@ -50,6 +50,8 @@ export function BusTable({ onReason }: { readonly onReason: (check: CheckKey) =>
           ["voltage, V", "nominalVoltageV"],
           ["withstand, kA", "withstandKa"],
           ["earthing", "earthing"],
+          ["monitor", "insulationMonitored"],
+          ["R_A, Ω", "electrodeOhm", "w-12"],
           ["class", "environmentClass", "w-10"],
         ]),
         { heading: "hangs here", cell: (b) => <span className="text-soft">{roles(b)}</span> },

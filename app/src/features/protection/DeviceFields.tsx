@@ -3,6 +3,10 @@ import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
 import type { Device } from "./devices";
 
+/** A figure typed over makes it another device than that of the list; a reason does not. */
+const changed = (part: Partial<Device>): Partial<Device> =>
+  Object.keys(part).some((key) => key !== "reason" && key !== "overloadA") ? { ...part, item: "" } : part;
+
 /** The entries of a protective device, whatever its kind. */
 export function DeviceFields({
   device,
@@ -14,7 +18,7 @@ export function DeviceFields({
   return (
     <>
       {"item" in device && device.item && <p className="text-[12px] text-soft">{device.item}</p>}
-      <Figures device={device} change={change} />
+      <Figures device={device} change={(part, what) => change(changed(part), what)} />
     </>
   );
 }

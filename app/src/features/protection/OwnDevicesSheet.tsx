@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { fields } from "../../fields/table";
+import { FormChoice } from "../../fields/FormChoice";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
 import { ListEntry } from "../lists/ListEntry";
@@ -10,7 +11,12 @@ import { deviceFields, deviceNameHeads, readDevices, type OwnDevice, type Shared
 export function OwnDevicesSheet({ onClose }: { readonly onClose: () => void }) {
   const { project, edit } = useProject();
   const devices = project.specification.devices ?? [];
-  const [shared, setShared] = useState<SharedDevice>({ kind: "fuse", catalogue: "", version: "" });
+  const [shared, setShared] = useState<SharedDevice>({
+    kind: "fuse",
+    trip: "class10",
+    catalogue: "",
+    version: "",
+  });
   const remove = (device: OwnDevice) =>
     edit(`Remove device ${device.name}`, (s) => ({
       ...s,
@@ -75,6 +81,13 @@ export function OwnDevicesSheet({ onClose }: { readonly onClose: () => void }) {
           onCancel={done}
         >
           <SharedEntry field={fields.OwnDevice.kind} list="List" shared={shared} onChange={setShared} />
+          {shared.kind === "motor-breaker" && (
+            <FormChoice
+              field={fields.OwnDevice.trip}
+              value={shared.trip}
+              onChange={(trip) => setShared({ ...shared, trip })}
+            />
+          )}
         </ListEntry>
       )}
     />

@@ -3,7 +3,12 @@ import { guessMapping } from "../../lib/columns";
 import { readCsv } from "../../lib/csv";
 import { deviceFields, deviceNameHeads, readDevices, type SharedDevice } from "./ownDevice";
 
-const shared = (kind: SharedDevice["kind"]): SharedDevice => ({ kind, catalogue: "House list", version: "2026" });
+const shared = (kind: SharedDevice["kind"]): SharedDevice => ({
+  kind,
+  trip: "class20",
+  catalogue: "House list",
+  version: "2026",
+});
 
 describe("devices from a list", () => {
   it("reads breakers and names what a row lacks", () => {

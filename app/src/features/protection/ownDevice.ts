@@ -34,6 +34,8 @@ export const deviceNameHeads = /name|type|model|order/i;
 /** What all devices of a list share. */
 export interface SharedDevice {
   readonly kind: OwnDevice["kind"];
+  /** Trip class of motor breakers. */
+  readonly trip: OwnDevice["trip"];
   readonly catalogue: string;
   readonly version: string;
 }
@@ -69,7 +71,6 @@ export function readDevices(
             id: keys(),
             name: read.name || `device ${i + 1}`,
             ...shared,
-            trip: "class10",
             ...read.values,
           } as OwnDevice,
         };

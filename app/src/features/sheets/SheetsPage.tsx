@@ -10,7 +10,7 @@ export function SheetsPage() {
     <div className="p-4">
       <h2 className="text-[17px] font-bold">Sheets and files</h2>
       <h3 className="section-title">Specification sheet of a lineup</h3>
-      <table className="table max-w-2xl">
+      <table className="table max-w-3xl">
         <tbody>
           {project.specification.lineups.map((l) => (
             <tr key={l.id}>
@@ -27,6 +27,11 @@ export function SheetsPage() {
                 <Link className={link} to={`/plants/${project.id}/print/${l.id}`}>
                   Printable page
                 </Link>
+              </td>
+              <td>
+                <a className={link} href={`${base}/lineups/${l.id}/interference.pdf`} download>
+                  Interference, for the fitter: PDF
+                </a>
               </td>
             </tr>
           ))}

@@ -7,7 +7,8 @@ import { nextStep, type StepAction } from "./nextStep";
 export function NextStepLine({ stage, onDo }: { readonly stage: string; readonly onDo: (action: StepAction) => void }) {
   const { project } = useProject();
   const { specification } = project;
-  const step = useMemo(() => nextStep(stage, specification), [stage, specification]);
+  const { drivePoints } = project.assessment;
+  const step = useMemo(() => nextStep(stage, specification, drivePoints), [stage, specification, drivePoints]);
   if (!step) {
     return null;
   }

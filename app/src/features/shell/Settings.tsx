@@ -63,9 +63,9 @@ export function Documents({ item, onDone }: { readonly item: string; readonly on
   const { project } = useProject();
   const base = `/api/projects/${project.id}`;
   const documents = [
-    ...project.specification.lineups.map((l) => [
-      `Sheet of ${l.tag} ${l.name}, PDF`,
-      `${base}/lineups/${l.id}/sheet.pdf`,
+    ...project.specification.lineups.flatMap((l) => [
+      [`Sheet of ${l.tag} ${l.name}, PDF`, `${base}/lineups/${l.id}/sheet.pdf`],
+      [`Interference sheet of ${l.tag} ${l.name}, PDF`, `${base}/lineups/${l.id}/interference.pdf`],
     ]),
     ["Drive list, CSV", `${base}/drive-list.csv`],
     ["Drive list, XLSX", `${base}/drive-list.xlsx`],

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { DrivePoint, Specification } from "../../api/client";
+import type { DrivePoint, DrivePointFigures, Specification } from "../../api/client";
 import { nextStep } from "./nextStep";
 
 const point = (tag: string, part: object = {}) =>
@@ -66,6 +66,8 @@ describe("the next step of a stage", () => {
     expect(nextStep("Cables", plant([full, point("DP-2"), point("DP-3")]))?.says).toBe(
       "2 motor cables lack length or cross-section.",
     );
+    const laid = [{ drivePointId: "dp-2", cableM: 18 } as DrivePointFigures];
+    expect(nextStep("Cables", plant([full, point("DP-2")]), laid)).toBeUndefined();
     expect(nextStep("Energy", plant([point("DP-2")]))?.says).toContain("1 drive point has no hours");
   });
 });

@@ -1,4 +1,4 @@
-import type { DrivePoint, Specification } from "../../api/client";
+import type { DrivePoint, DrivePointFigures, Specification } from "../../api/client";
 import { fields } from "../../fields/table";
 import type { Row } from "../board/selection";
 
@@ -19,9 +19,13 @@ const many = (count: number, one: string, more: string) => (count === 1 ? `1 ${o
 
 /**
  * The next step in a stage of the work; undefined where the stage asks for nothing more. What fails is the ledger's, not
- * told here.
+ * told here. Figures give lengths that follow from trays.
  */
-export function nextStep(stage: string, specification: Specification): Step | undefined {
+export function nextStep(
+  stage: string,
+  specification: Specification,
+  figures: readonly DrivePointFigures[] = [],
+): Step | undefined {
   const points = specification.lineups.flatMap((l) => l.drivePoints);
   if (stage === "Plant") {
     return plantStep(specification);
@@ -42,7 +46,7 @@ export function nextStep(stage: string, specification: Specification): Step | un
     case "Converters":
       return chosen(points, "converter", "converter or starter");
     case "Cables":
-      return cables(points);
+      return cables(points, new Map(figures.map((f) => [f.drivePointId, f.cableM])));
     case "Energy":
       return energy(points);
     default:
@@ -95,8 +99,11 @@ function chosen(points: readonly DrivePoint[], part: "motor" | "converter", name
       };
 }
 
-function cables(points: readonly DrivePoint[]): Step | undefined {
-  const open = points.filter((p) => p.cable.lengthM === null || p.cable.crossSectionMm2 === null);
+function cables(
+  points: readonly DrivePoint[],
+  byTrays: ReadonlyMap<string, number | null | undefined>,
+): Step | undefined {
+  const open = points.filter((p) => (p.cable.lengthM ?? byTrays.get(p.id)) == null || p.cable.crossSectionMm2 === null);
   const [first] = open;
   return (
     first && {

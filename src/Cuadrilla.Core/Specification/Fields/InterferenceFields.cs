@@ -55,6 +55,13 @@ internal static class InterferenceFields
                 (ReceiverScreen.None, "none"), (ReceiverScreen.Braid, "braid"), (ReceiverScreen.Foil, "foil with drain wire")),
             Words(nameof(SignalCable.FromPlaceId), "From place", 0, 60, "Place where it begins."),
             Words(nameof(SignalCable.ToPlaceId), "To place", 0, 60, "Place where it ends.")),
+        For<NearbyReceiver>(
+            Words(nameof(NearbyReceiver.Id), "Receiver key", 1, 60, "Stable key of the receiver."),
+            Words(nameof(NearbyReceiver.Name), "Receiver", 1, 80, "What people call it."),
+            Choice(nameof(NearbyReceiver.Kind), "What it is", "What listens there.",
+                (ReceiverKind.Radio, "radio reception"), (ReceiverKind.Weighing, "weighing cells"), (ReceiverKind.Medical, "medical equipment"),
+                (ReceiverKind.Instruments, "measuring instruments"), (ReceiverKind.Sound, "sound system")),
+            Number(nameof(NearbyReceiver.DistanceM), "Distance", 0.1, 10_000, "m", "To the nearest converter or motor cable.", open: "not stated")),
         For<CableWay>(Words(nameof(CableWay.CableId), "Cable", 1, 160, "Key of the cable.")),
     ];
 

@@ -45,6 +45,7 @@ internal static class SupplyFields
             Choice(nameof(Bus.Earthing), "Earthing system", "How neutral and exposed parts are connected to earth (IEC 60364-1).",
                 (EarthingSystem.NotStated, "not stated"), (EarthingSystem.TnS, "TN-S"), (EarthingSystem.TnCS, "TN-C-S"), (EarthingSystem.TnC, "TN-C"), (EarthingSystem.Tt, "TT"),
                 (EarthingSystem.It, "IT"), (EarthingSystem.CornerEarthed, "corner earthed")),
+            Number(nameof(Bus.ElectrodeOhm), "Earth electrode R_A", 0.01, 10_000, "Ω", "Measured resistance of the electrode that earths what hangs on it; asked in TT systems.", open: "not measured"),
             Switch(nameof(Bus.InsulationMonitored), "Insulation monitor", "Whether a monitor made for systems with converters watches the insulation; IT systems need one.")),
         For<Transformer>(
             Words(nameof(Transformer.Id), "Key", 1, 60, "Stable key of the transformer."),

@@ -20,6 +20,8 @@ internal static class RouteValidation
         var places = Keys(routes.Places, l => l.Id, at + "/places", "Place key", p);
         var segments = Keys(routes.Segments, s => s.Id, at + "/segments", "Tray key", p);
         Keys(routes.Cables, c => c.Id, at + "/cables", "Cable key", p);
+        p.Require(routes.Receivers.Count <= MostPlaces, at + "/receivers", "Number of receivers", $"{routes.Receivers.Count}", $"up to {MostPlaces}");
+        Keys(routes.Receivers, r => r.Id, at + "/receivers", "Receiver key", p);
         Keys(routes.Ways, w => w.CableId, at + "/ways", "Way", p);
         for (var i = 0; i < routes.Segments.Count; i++)
         {
@@ -46,6 +48,13 @@ internal static class RouteValidation
             }
         }
 
+        Lineups(plant, p);
+    }
+
+    /// <summary>Places of the lineups of a plant as they stand.</summary>
+    public static void Lineups(PlantSpecification plant, ProblemList p)
+    {
+        var places = plant.Routes.Places.Select(l => l.Id).ToHashSet(StringComparer.Ordinal);
         for (var i = 0; i < plant.Lineups.Count; i++)
         {
             Optional(plant.Lineups[i].PlaceId, places, $"/lineups/{i}/placeId", "Place of the lineup", p);

@@ -21,6 +21,7 @@ internal static class VariantValidation
                 var built = plant with { Lineups = [.. plant.Lineups.Select(l => ReferenceEquals(l, lineup) ? l.As(lineup.SetAside[k]) : l with { SetAside = [] })] };
                 SpecificationValidation.Lineups(built, data, there);
                 DcBusValidation.Check(built, data, there);
+                RouteValidation.Lineups(built, there);
                 ArrangementValidation.Check(built, there);
                 var here = $"/lineups/{i}";
                 p.Items.AddRange(there.Items

@@ -57,4 +57,8 @@ public enum CureKind
 /// <param name="Words">In words.</param>
 /// <param name="Cost">What it costs, in metres of plain cable.</param>
 /// <param name="SegmentIds">Trays that get a divider, or the new way.</param>
-public sealed record Cure(CureKind Kind, string Words, double Cost, IReadOnlyList<string> SegmentIds);
+public sealed record Cure(CureKind Kind, string Words, double Cost, IReadOnlyList<string> SegmentIds)
+{
+    /// <summary>What is done besides where one change is not enough; null where it is.</summary>
+    public Cure? And { get; init; }
+}

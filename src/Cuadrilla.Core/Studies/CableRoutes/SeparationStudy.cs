@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Specification;
@@ -17,6 +18,10 @@ public sealed class SeparationStudy
     private readonly TrayDistances distances;
     private readonly RoutePlan routes;
     private readonly Func<RoutedCable, CommonMode.Result?> edgeOf;
+
+    // Cables of one kind over the same way clash alike, and in a plant there are many of them.
+    private readonly Dictionary<PairKey, Clash?> judged = [];
+    private readonly Dictionary<IReadOnlyList<TraySegment>, HashSet<string>> traysOf = new(ReferenceEqualityComparer.Instance);
 
     private SeparationStudy(PlantSpecification plant, RoutePlan routes, Func<RoutedCable, CommonMode.Result?> edgeOf)
     {
@@ -74,23 +79,46 @@ public sealed class SeparationStudy
     // Its own brake and thermistors go with the motor cable by design, as its encoder never does.
     private static bool OfOneDrive(RoutedCable one, RoutedCable other) => one.PointId.Length > 0 && one.PointId == other.PointId && other.Role is RouteRole.Feeder;
 
-    private Clash? Of(RoutedCable disturbing, RoutedCable disturbed) => Judged(disturbing, disturbed, Stretches(disturbing, disturbed, []));
+    private Clash? Of(RoutedCable disturbing, RoutedCable disturbed)
+    {
+        var key = new PairKey(disturbing.Way, disturbed.Way, disturbing.Class, disturbed.Class, IsScreened(disturbing), IsScreened(disturbed));
+        if (!judged.TryGetValue(key, out var alike))
+        {
+            judged[key] = alike = Judged(disturbing, disturbed, Stretches(disturbing, disturbed, []));
+        }
+
+        return alike is null ? null : alike with { Disturbing = disturbing, Disturbed = disturbed };
+    }
+
+    private HashSet<string> TraysOf(RoutedCable cable)
+    {
+        if (!traysOf.TryGetValue(cable.Way, out var ids))
+        {
+            traysOf[cable.Way] = ids = cable.Way.Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
+        }
+
+        return ids;
+    }
+
+    private static bool IsScreened(RoutedCable cable) => cable.Screen != ReceiverScreen.None;
 
     private List<Stretch> Stretches(RoutedCable disturbing, RoutedCable disturbed, IReadOnlyList<string> dividers)
     {
         List<Stretch> found = [];
+        var its = TraysOf(disturbed);
         foreach (var one in disturbing.Way)
         {
-            foreach (var other in disturbed.Way)
+            if (its.Contains(one.Id))
             {
-                if (one.Id == other.Id)
+                var between = dividers.Contains(one.Id) ? MetalBetween.Solid : TrayDistances.Between(one, one, disturbed.Class);
+                found.Add(new Stretch(one, one, routes.LengthM(one), 0, between));
+            }
+
+            foreach (var (tray, apartMm) in distances.All[one.Id])
+            {
+                if (its.Contains(tray.Id))
                 {
-                    var between = dividers.Contains(one.Id) ? MetalBetween.Solid : TrayDistances.Between(one, one, disturbed.Class);
-                    found.Add(new Stretch(one, one, routes.LengthM(one), 0, between));
-                }
-                else if (distances.All[one.Id].FirstOrDefault(t => t.Tray.Id == other.Id) is { Tray: not null } beside)
-                {
-                    found.Add(new Stretch(one, other, Math.Min(routes.LengthM(one), routes.LengthM(other)), beside.ApartMm, TrayDistances.Between(one, other, disturbed.Class)));
+                    found.Add(new Stretch(one, tray, Math.Min(routes.LengthM(one), routes.LengthM(tray)), apartMm, TrayDistances.Between(one, tray, disturbed.Class)));
                 }
             }
         }
@@ -100,13 +128,20 @@ public sealed class SeparationStudy
 
     private Clash? Judged(RoutedCable disturbing, RoutedCable disturbed, IReadOnlyList<Stretch> stretches)
     {
-        var screened = (One: disturbing.Screen != ReceiverScreen.None, Other: disturbed.Screen != ReceiverScreen.None);
-        Separation.Pair Pair(double m) => new(disturbing.Class, disturbed.Class, screened.One, screened.Other, m);
+        Separation.Pair Pair(double m) => new(disturbing.Class, disturbed.Class, IsScreened(disturbing), IsScreened(disturbed), m);
 
+        // What is certain goes before what is not stated: with a gap open the rest may clash by itself.
+        return stretches.Any(s => s.ApartMm is null) && JudgedAs(disturbing, disturbed, [.. stretches.Where(s => s.ApartMm is not null)], Pair) is { } certain
+            ? certain
+            : JudgedAs(disturbing, disturbed, stretches, Pair);
+    }
+
+    private Clash? JudgedAs(RoutedCable disturbing, RoutedCable disturbed, IReadOnlyList<Stretch> stretches, Func<double, Separation.Pair> pairOver)
+    {
         // Together as long as they would be too close for a long way.
-        var near = stretches.Where(s => Separation.NeededMm(rules, Pair(double.MaxValue), s.Between) is var mm && mm > 0 && !(s.ApartMm >= mm)).ToList();
+        var near = stretches.Where(s => Separation.NeededMm(rules, pairOver(double.MaxValue), s.Between) is var mm && mm > 0 && !(s.ApartMm >= mm)).ToList();
         var parallelM = near.Sum(s => s.LengthM);
-        var pair = Pair(parallelM);
+        var pair = pairOver(parallelM);
         var close = near.Where(s => !(s.ApartMm >= Separation.NeededMm(rules, pair, s.Between))).OrderBy(s => s.ApartMm ?? -1).ToList();
         if (close.Count == 0)
         {
@@ -146,4 +181,13 @@ public sealed class SeparationStudy
     private static double ScreenLeavesPu(RoutedCable disturbing) => disturbing.Screen == ReceiverScreen.None ? 1 : 0.1;
 
     private static double? HeightM(TraySegment tray) => tray.HeightMm.IsKnown ? tray.HeightMm.Value / 1e3 : tray.Kind == TrayKind.NoMetal ? null : TouchingM;
+
+    // Ways are told apart by their list: cables laid by the same rule share it.
+    private readonly record struct PairKey(IReadOnlyList<TraySegment> One, IReadOnlyList<TraySegment> Other, CableClass OneIs, CableClass OtherIs, bool OneScreened, bool OtherScreened)
+    {
+        public bool Equals(PairKey other) => ReferenceEquals(One, other.One) && ReferenceEquals(Other, other.Other)
+            && (OneIs, OtherIs, OneScreened, OtherScreened) == (other.OneIs, other.OtherIs, other.OneScreened, other.OtherScreened);
+
+        public override int GetHashCode() => HashCode.Combine(RuntimeHelpers.GetHashCode(One), RuntimeHelpers.GetHashCode(Other), OneIs, OtherIs, OneScreened, OtherScreened);
+    }
 }

@@ -68,12 +68,12 @@ internal static class BearingCheck
                 breaks ? Verdict.Holds : Verdict.Fails, $"above {Text.N(BothFromKw)} kW common-mode current as well: {(breaks ? "cores or shaft ring" : "neither cores nor shaft ring")}",
                 "Relief: common-mode cores at the converter or an earthing ring at the shaft, besides the insulated bearing.");
         }
-        else if (!breaks && (model.WholeItem?.FrontEnd is FrontEnd.Active or FrontEnd.Direct || model.Choice?.SwitchingKhz >= HighSwitchingKhz))
+        else if (!breaks && (model.WholeItem?.FrontEnd is FrontEnd.Active or FrontEnd.Direct || model.Input.OnActiveBus || model.Choice?.SwitchingKhz >= HighSwitchingKhz))
         {
             var sine = model.Filter is { Sinusoidal: true };
             yield return (
                 Verdict.Tight,
-                $"discharge through the bearings: {(model.Choice!.SwitchingKhz >= HighSwitchingKhz ? $"{Text.N(model.Choice.SwitchingKhz)} kHz" : "an active front end lifts the link")}"
+                $"discharge through the bearings: {(model.Choice is { SwitchingKhz: >= HighSwitchingKhz } fast ? $"{Text.N(fast.SwitchingKhz)} kHz" : "an active front end lifts the link")}"
                 + (sine ? "; a sine filter ends it only where it is linked to the DC bus" : string.Empty),
                 "Relief: common-mode cores at the converter, an earthing ring at the shaft, a lower switching frequency.");
         }

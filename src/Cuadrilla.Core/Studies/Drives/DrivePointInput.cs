@@ -36,6 +36,9 @@ public sealed record DrivePointInput
     /// <summary>True on a common DC bus.</summary>
     public bool OnDcBus { get; init; }
 
+    /// <summary>True where that bus is held by an active supply module.</summary>
+    public bool OnActiveBus { get; init; }
+
     /// <summary>What feeds it in a group; null outside.</summary>
     public GroupFeed? Group { get; init; }
 }

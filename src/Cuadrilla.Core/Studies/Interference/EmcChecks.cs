@@ -24,7 +24,7 @@ internal static class EmcChecks
             yield break;
         }
 
-        var figures = InterferenceFigures.Of(model, bus, supply.Plant.Source.FrequencyHz);
+        var figures = InterferenceFigures.Of(model, bus, supply.Plant);
         if (!model.Input.OnDcBus)
         {
             yield return Category(figures, supply);
@@ -50,9 +50,25 @@ internal static class EmcChecks
             {
                 if (supply.Data.SupplyModules.GetValueOrDefault(dc.SupplyModuleId) is { } module)
                 {
+                    if (NeededCategory.Of(supply.Plant, bus, InputA(module)).ByPlan)
+                    {
+                        planned.Add(dc.Name);
+                    }
+
+                    yield return EarthLeakageCheck.Of(dc, module, bus, supply);
+                    if (ItSystemCheck.Of(dc, module, bus) is { } open)
+                    {
+                        yield return open;
+                    }
+
                     yield return Module(dc, module, bus, supply, [.. dc.MemberIds.Where(byId.ContainsKey).Select(id => byId[id])]);
                 }
             }
+        }
+
+        foreach (var check in ReceiverChecks.Of(supply, models))
+        {
+            yield return check;
         }
 
         if (planned.Count > 0)
@@ -64,14 +80,16 @@ internal static class EmcChecks
         }
     }
 
+    private static double InputA(SupplyModuleItem module) => module.RatedKw * 1e3 / (Math.Sqrt(3) * module.RatedVoltageV);
+
     private static Check Module(CommonDcBus dc, SupplyModuleItem module, Bus bus, SupplyContext supply, IReadOnlyList<DrivePointModel> members)
     {
         var cables = members.Select(m => m.Input.DrivePoint.Cable).ToList();
-        double? lengthM = cables.All(c => c.LengthM.IsKnown) ? cables.Sum(c => c.LengthM.Value) : null;
+        double? lengthM = cables.All(c => c.LengthM.IsKnown) ? cables.Sum(c => c.ParallelRuns * c.LengthM.Value) : null;
         var khz = members.Select(m => m.Choice?.SwitchingKhz ?? 0).DefaultIfEmpty(0).Max();
         var title = $"{CategoryTitle}, {dc.Name}";
         return Judged(
-            NeededCategory.Of(supply.Plant, bus, module.RatedKw * 1e3 / (Math.Sqrt(3) * module.RatedVoltageV)), module.Emc.Of(dc.EmcFilter), module.Emc.With(dc.EmcFilter), lengthM,
+            NeededCategory.Of(supply.Plant, bus, InputA(module)), module.Emc.Of(dc.EmcFilter), module.Emc.With(dc.EmcFilter), lengthM,
             cables.All(c => c.Screened), khz, dc.LinksOpen, missing => Check.Lacking(CategoryId, string.Empty, BoardRow.Plant, title, missing),
             why => Check.NotConcerned(CategoryId, string.Empty, BoardRow.Plant, title, why),
             (verdict, relief, words) => CheckWriter.Rule(CategoryId, string.Empty, BoardRow.Plant, title, verdict, relief, new Reason(
@@ -84,7 +102,7 @@ internal static class EmcChecks
         var (point, item) = (figures.Point, figures.Item!);
         var needed = NeededCategory.Of(supply.Plant, figures.Bus, item.LightCurrentA);
         return Judged(
-            needed, figures.Filter, figures.Declared, figures.Chops ? figures.CableM : 0, point.Cable.Screened || !figures.Chops, figures.Choice!.SwitchingKhz,
+            needed, figures.Filter, figures.Declared, figures.Switches ? figures.CableM : 0, point.Cable.Screened || !figures.Switches, figures.Choice!.SwitchingKhz,
             point.Interference.LinksOpen, missing => Check.Lacking(CategoryId, point.Id, BoardRow.Converter, CategoryTitle, missing),
             why => Check.NotConcerned(CategoryId, point.Id, BoardRow.Converter, CategoryTitle, why),
             (verdict, relief, words) => CheckWriter.Rule(CategoryId, point.Id, BoardRow.Converter, CategoryTitle, verdict, relief, new Reason(

@@ -2,6 +2,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Interference;
@@ -19,18 +20,25 @@ internal static class ItSystemCheck
             yield break;
         }
 
-        var interference = model.Input.DrivePoint.Interference;
+        var stated = model.Input.DrivePoint.Interference;
+        yield return Judged(model.Id, BoardRow.Converter, Title, bus, stated.LinksOpen, item.Emc.Of(stated.Filter));
+    }
+
+    /// <summary>The same of a supply module of a common DC bus; null where its system asks nothing.</summary>
+    public static Check? Of(CommonDcBus dc, SupplyModuleItem module, Bus bus) => bus.Earthing is EarthingSystem.It or EarthingSystem.CornerEarthed
+        ? Judged(string.Empty, BoardRow.Plant, $"{Title}, {dc.Name}", bus, dc.LinksOpen, module.Emc.Of(dc.EmcFilter)).At(dc.Id)
+        : null;
+
+    private static Check Judged(string pointId, BoardRow row, string title, Bus bus, bool links, EmcFilter filter)
+    {
         var isIt = bus.Earthing == EarthingSystem.It;
-        var links = interference.LinksOpen;
         if (isIt && !bus.InsulationMonitored && links)
         {
-            yield return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, [$"insulation monitor for systems with converters at {bus.Name}, one in each system that is connected"]);
-            yield break;
+            return Check.Lacking(Id, pointId, row, title, [$"insulation monitor for systems with converters at {bus.Name}, one in each system that is connected"]);
         }
 
-        var filter = item.Emc.Of(interference.Filter);
-        yield return CheckWriter.Rule(
-            Id, model.Id, BoardRow.Converter, Title, links ? Verdict.Holds : Verdict.Fails,
+        return CheckWriter.Rule(
+            Id, pointId, row, title, links ? Verdict.Holds : Verdict.Fails,
             "Relief: open the links of filter and varistors to earth as the maker describes, with the converter dead and its link discharged.",
             new Reason(
                 isIt ? "IT: links open; a monitor for converters, alarm at 100 Ω/V, trip at 50 Ω/V, one in each system" : "corner earthed: links open",

@@ -24,13 +24,13 @@ internal static class LeakageSum
 
         foreach (var model in models.Where(m => m.Starter is null && !m.Input.OnDcBus && m.Input.Group is null or { IsHead: true }))
         {
-            Add(InterferenceFigures.Of(model, bus, plant.Source.FrequencyHz).Leaks?.TotalMa, model.Input.DrivePoint.Tag);
+            Add(InterferenceFigures.Of(model, bus, plant).Leaks?.TotalMa, model.Input.DrivePoint.Tag);
         }
 
         foreach (var dc in lineup.DcBuses)
         {
             var module = data.SupplyModules.GetValueOrDefault(dc.SupplyModuleId);
-            Add(module is null ? null : InterferenceFigures.Leakage(module.Emc, module.FrontEnd.NoLoadLinkPu, dc.EmcFilter, dc.LinksOpen, bus, plant.Source.FrequencyHz)?.TotalMa, dc.Name);
+            Add(module is null ? null : InterferenceFigures.Leakage(module.Emc, module.FrontEnd, dc.EmcFilter, dc.LinksOpen, bus, plant.Source.FrequencyHz)?.TotalMa, dc.Name);
         }
 
         return (unknown.Count == 0 ? sum : null, unknown);

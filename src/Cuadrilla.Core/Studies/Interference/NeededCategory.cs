@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Studies.Interference;
 /// <param name="Category">The least strict that does; null where the environment is not known.</param>
 /// <param name="Why">In words.</param>
 /// <param name="ByPlan">True where a plan for the plant takes the place of limits.</param>
-internal sealed record NeededCategory(EmcCategory? Category, string Why, bool ByPlan)
+public sealed record NeededCategory(EmcCategory? Category, string Why, bool ByPlan)
 {
     private const double LargeA = 400;
     private const double HighV = 1000;
@@ -33,9 +33,10 @@ internal sealed record NeededCategory(EmcCategory? Category, string Why, bool By
                 : new NeededCategory(EmcCategory.C3, $"second environment{taken}", false);
     }
 
-    // What nobody states follows where the plant has medium voltage or a generator of its own: nobody else hangs on its low voltage.
-    private static (EmcEnvironment Environment, string Taken) Environment(PlantSpecification plant)
+    /// <summary>Environment in words of the project, or as it is taken; then the second part says why, else it is empty or what is missing.</summary>
+    public static (EmcEnvironment Environment, string Taken) Environment(PlantSpecification plant)
     {
+        // What nobody states follows where the plant has medium voltage or a generator of its own: nobody else hangs on its low voltage.
         if (plant.Conventions.Environment != EmcEnvironment.NotStated)
         {
             return (plant.Conventions.Environment, string.Empty);

@@ -19,6 +19,9 @@ internal static class ResidualChecks
     private const double LargestDeviceA = 125;
     private const double TouchV = 50;
 
+    // The resistance of an electrode follows the season's moisture (verify).
+    private const double SeasonPct = 20;
+
     public static IEnumerable<Check> Of(DrivePointModel model, Bus bus, SupplyContext supply)
     {
         var point = model.Input.DrivePoint;
@@ -48,9 +51,13 @@ internal static class ResidualChecks
         foreach (var (where, device) in fitted)
         {
             yield return Kind(model, bus, where, device);
+            if (bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: true } && device.RatedMa.IsKnown)
+            {
+                yield return Electrode(point, bus, where, device);
+            }
         }
 
-        if (point.Interference.Residual.IsFitted && InterferenceFigures.Of(model, bus, supply.Plant.Source.FrequencyHz) is { Item: not null } figures)
+        if (point.Interference.Residual.IsFitted && InterferenceFigures.Of(model, bus, supply.Plant) is { Item: not null } figures)
         {
             yield return Standing(point.Id, "its feeder", point.Interference.Residual, figures.Leaks is { } leaks ? leaks.TotalMa : null, figures.Leaks is null ? [point.Tag] : []);
         }
@@ -91,20 +98,35 @@ internal static class ResidualChecks
         var single = item?.Kind == ConverterKind.SinglePhaseInput;
         var toNeutral = single && item!.RatedVoltageV < 0.75 * bus.NominalVoltageV;
         var (sees, why) = item is null
-            ? (device.Kind is not ResidualKind.TypeAc, "a starter chops the sine: pulsating residual currents")
+            ? (model.Starter?.Item is null || device.Kind is not ResidualKind.TypeAc,
+                model.Starter?.Item is null ? "a motor on the line leaks a sine: any type" : "a soft starter cuts the sine: pulsating residual currents, type A at least")
             : toNeutral
                 ? (device.Kind is ResidualKind.TypeF or ResidualKind.TypeB or ResidualKind.MonitorB, "a converter between phase and neutral leaks with its output's frequency too: type F or B")
                 : (device.Kind is ResidualKind.TypeB or ResidualKind.MonitorB, $"{(single ? "a converter between two phases" : "a three-phase bridge")} can drive a smooth direct current into a fault: type B alone sees it, and a type A or F in series goes blind of it");
         var ratedA = item?.LightCurrentA ?? model.Fitted?.Connected.Plate.RatedCurrentA ?? 0;
         var tooLarge = ratedA > LargestDeviceA && device.Kind != ResidualKind.MonitorB;
-        return CheckWriter.Rule(
+        var check = CheckWriter.Rule(
             Id, point.Id, BoardRow.Supply, $"{Title} at {where}", !sees ? Verdict.Fails : tooLarge ? Verdict.Tight : Verdict.Holds,
             (!sees ? "Relief: type B, or none where the overcurrent device disconnects in time. " : "Relief: a monitor with summation transformer. ") + Protection.ProtectionChecks.Caution,
             new Reason(
                 "three-phase or two-phase bridge: type B; between phase and neutral: F or B; no A or F upstream of them",
                 $"{Words(device.Kind)} at {where}; {why}{(tooLarge ? $"; {Text.N(ratedA)} A is more than a device of {Text.N(LargestDeviceA)} A carries" : string.Empty)}"
-                + (bus.Earthing == EarthingSystem.Tt && device.RatedMa.IsKnown ? $"; TT: R_A ≤ {Text.N(TouchV / device.RatedMa.Value * 1e3)} Ω is to be measured" : string.Empty),
+                + (bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: false } && device.RatedMa.IsKnown ? $"; TT: R_A ≤ {Text.N(TouchV / device.RatedMa.Value * 1e3)} Ω is to be measured" : string.Empty),
                 "IEC 60364-5-53; IEC 62423", [])).At(where == "its feeder" ? string.Empty : where);
+
+        // Nobody signs a TT system before its earth is measured.
+        return bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: false } ? check.AtBestTight("the earth of a TT system is to be measured", "Measure R_A: R_A·I_Δn ≤ 50 V.") : check;
+    }
+
+    private static Check Electrode(DrivePoint point, Bus bus, string where, ResidualDevice device)
+    {
+        var (ohm, ma) = (bus.ElectrodeOhm.Value, device.RatedMa.Value);
+        return CheckWriter.Judged(
+            Id, point.Id, BoardRow.Supply, $"Earth of the TT system, device at {where}", ohm * ma / 1e3, TouchV, "V", LimitSense.AtMost, SeasonPct,
+            "Relief: a better electrode, or a smaller rated residual current. " + Protection.ProtectionChecks.Caution,
+            new Reason(
+                "R_A·I_Δn ≤ 50 V", $"{Text.N(ohm)} Ω · {Text.N(ma)} mA = {Text.N(ohm * ma / 1e3)} V; measured again in the dry season", "IEC 60364-4-41, 411.5",
+                [ReasonInput.Of("earth electrode R_A", ohm, "Ω", bus.Name), ReasonInput.Of("rated residual current", ma, "mA", where)])).At("electrode, " + where);
     }
 
     private static Check Standing(string pointId, string where, ResidualDevice device, double? sumMa, IReadOnlyList<string> unknown)

@@ -39,7 +39,7 @@ internal static class SeparationChecks
             {
                 yield return CheckWriter.Rule(
                     Id, cables.Key.PointId, RowOf(cables.Key), TitleOf(cables.First()), Verdict.Holds, string.Empty,
-                    new Reason("every pair beside each other as far apart as its classes ask", $"{laid.Count} cables on trays, none too close", "docs/methods/separation.md", [])).At(cables.Key.CableId);
+                    new Reason("every pair beside each other as far apart as its classes ask", laid.Count == 1 ? "one cable, nothing too close" : $"{laid.Count} cables, none too close", "docs/methods/separation.md", [])).At(cables.Key.CableId);
             }
         }
     }
@@ -58,7 +58,7 @@ internal static class SeparationChecks
         var cure = study.Cures(clash) is [var cheapest, ..] ? cheapest : null;
         var where = string.Join(", ", clash.Stretches.Select(s => s.Disturbing.Id == s.Disturbed.Id ? s.Disturbing.Name : $"{s.Disturbing.Name} beside {s.Disturbed.Name}").Distinct());
         var words = $"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}, {Text.N(clash.ParallelM)} m in {where}: {Text.N(clash.ApartMm!.Value)} mm apart, {Text.N(clash.NeededMm)} mm asked"
-            + (clash.Steps is { } steps ? $"; the edges leave {Text.N(clash.VoltageV!.Value, 3)} V in its loop, {Text.N(steps, 3)} times what its input notices" : string.Empty)
+            + (clash.Steps is { } steps ? $"; the edges leave {Text.N(clash.VoltageV!.Value, 3)} V in its loop, {(steps > 1 ? $"{Text.N(steps, 3)} times what" : "less than")} its input notices" : string.Empty)
             + (count > 1 ? $"; {count} pairs in all" : string.Empty);
         var relief = cure is null ? "Relief: another tray, a divider, a screen." : $"Relief: {cure.Words}.";
         var reason = new Reason("free distance ≥ what the classes ask, × 0.5 with a screened motor cable, × l/10 m below 10 m", words, "IEC 60364-4-44, 444; docs/methods/separation.md", []);

@@ -66,4 +66,10 @@ public sealed record DrivePointSummary(
 {
     /// <summary>Phase of that current: A, B or C; empty where all carry the same or there is only one.</summary>
     public string LinePhase { get; init; } = string.Empty;
+
+    /// <summary>Length of the motor cable that is computed with, as stated or as its way gives it, m; null where neither is known.</summary>
+    public double? CableM { get; init; }
+
+    /// <summary>The same of its feeder; null also without a cable of its own.</summary>
+    public double? FeederM { get; init; }
 }

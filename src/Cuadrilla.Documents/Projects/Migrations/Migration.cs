@@ -8,7 +8,7 @@ internal abstract class Migration
     private static readonly IReadOnlyList<Migration> InOrder =
     [
         new BusesByKey(), new OwnConverters(), new ArrangementsOfLineups(), new StopsAndMotorValues(), new GoneValues(),
-        new UnitsOfProjects(), new CablesAndDevices(), new FeedersOfModules(), new DevicesAndRoutes(),
+        new UnitsOfProjects(), new CablesAndDevices(), new FeedersOfModules(), new DevicesAndRoutes(), new Receivers(),
     ];
 
     /// <summary>Version in force: one more than the last migration begins from.</summary>

@@ -54,7 +54,7 @@ public sealed class SeparationStudyTests
             {
                 foreach (var cure in study!.Cures(clash))
                 {
-                    var done = Assert.IsType<CommandOutcome.Done>(new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, cure.Kind).On(plant, Assessor));
+                    var done = Assert.IsType<CommandOutcome.Done>(new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, cure.Kind, cure.And?.Kind).On(plant, Assessor));
                     Assert.DoesNotContain(
                         Assessor.Separation(done.After)!.Clashes, c => c.Disturbing.Id == clash.Disturbing.Id && c.Disturbed.Id == clash.Disturbed.Id && !c.IsDispensable);
                     tried++;
@@ -63,6 +63,38 @@ public sealed class SeparationStudyTests
         }
 
         Assert.True(tried > 20, $"only {tried} cures were tried");
+    }
+
+    [Fact]
+    public void Where_no_single_change_ends_a_clash_two_together_do()
+    {
+        // One tray of the machine's rules, neither cable screened: a screen alone leaves 50 mm to be kept, both do.
+        var one = new TraySegment("t", "T", "a", "b", 30, 300, TrayKind.Perforated, TrayUse.All, false, Given.Unknown, string.Empty, Given.Unknown);
+        var plant = Demo with
+        {
+            Conventions = Demo.Conventions with { Separation = SeparationRules.Machine },
+            Routes = new PlantRoutes(
+                [new Place("a", "A", 0, 0), new Place("b", "B", 30, 0)], [one],
+                [new SignalCable("n", "N", SignalKind.BrakeResistor, ReceiverScreen.None, "a", "b"), new SignalCable("s", "S", SignalKind.Supply, ReceiverScreen.None, "a", "b"), new SignalCable("v", "V", SignalKind.Voltage, ReceiverScreen.None, "a", "b")], []),
+        };
+        plant = plant with { Lineups = [.. plant.Lineups.Select(l => l with { PlaceId = string.Empty, DrivePoints = [.. l.DrivePoints.Select(p => p with { Interference = p.Interference with { PlaceId = string.Empty, MotorPlaceId = string.Empty } })], SetAside = [] })] };
+        var study = Assessor.Separation(plant)!;
+        var clash = study.Clashes.Single(c => c.Disturbing.Id == "n" && c.Disturbed.Id == "v");
+        Assert.Equal([(CureKind.Divider, (CureKind?)null)], study.Cures(clash).Select(c => (c.Kind, c.And?.Kind)));
+        Assert.IsType<CommandOutcome.Refused>(new CureClash("n", "v", CureKind.ScreenDisturbing).On(plant, Assessor));
+
+        // Signals beside power in trays whose gap nobody states: a divider parts nothing there, and each screen alone leaves a distance to be kept.
+        var beside = plant with
+        {
+            Routes = plant.Routes with { Segments = [one with { Kind = TrayKind.NoMetal, Use = TrayUse.Signals }, one with { Id = "u", Name = "U", Use = TrayUse.Power }] },
+        };
+        study = Assessor.Separation(beside)!;
+        clash = study.Clashes.Single(c => c.Disturbing.Id == "n" && c.Disturbed.Id == "v");
+        Assert.Equal([(CureKind.ScreenDisturbing, (CureKind?)CureKind.ScreenDisturbed)], study.Cures(clash).Select(c => (c.Kind, c.And?.Kind)));
+        Assert.IsType<CommandOutcome.Refused>(new CureClash("n", "v", CureKind.ScreenDisturbing).On(beside, Assessor));
+        var done = Assert.IsType<CommandOutcome.Done>(new CureClash("n", "v", CureKind.ScreenDisturbing, CureKind.ScreenDisturbed).On(beside, Assessor));
+        Assert.Equal([ReceiverScreen.Braid, ReceiverScreen.None, ReceiverScreen.Braid], done.After.Routes.Cables.Select(c => c.Screen));
+        Assert.DoesNotContain(Assessor.Separation(done.After)!.Clashes, c => c is { Disturbing.Id: "n", Disturbed.Id: "v", IsDispensable: false });
     }
 
     [Fact]
@@ -110,5 +142,32 @@ public sealed class SeparationStudyTests
         double Sum(PlantSpecification plant) => Assessor.Run(plant).Checks.Single(c => c is { Id: "emc.rcd", ElementId: "l1" }).Figure.Value;
         var more = Assert.IsType<CommandOutcome.Done>(new CopyDrivePoint("dp-03").On(guarded, Assessor)).After;
         Assert.True(Sum(more) > Sum(guarded));
+    }
+
+    [Fact]
+    public void A_clash_that_is_certain_stands_whatever_gap_is_open()
+    {
+        var open = Demo with { Routes = Demo.Routes with { Segments = [.. Demo.Routes.Segments.Select(s => s.Id == "t2" ? s with { GapMm = Given.Unknown } : s)] } };
+        Assert.Equal(Verdict.Fails, Assessor.Run(open).Checks.Single(c => c is { Id: "emc.separation", ElementId: "w-101" }).Verdict);
+    }
+
+    [Fact]
+    public void A_length_that_a_way_gives_is_not_filled_with_a_usual_one()
+    {
+        var open = DemoChanges.Changed("dp-01", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
+        Assert.IsType<CommandOutcome.Refused>(new AcceptUsual(["dp-01"], ["cable.length"]).On(open, Assessor));
+        Assert.IsType<CommandOutcome.Done>(new AcceptUsual(["dp-01"], ["cable.length"]).On(open with { Routes = PlantRoutes.None }, Assessor));
+    }
+
+    [Fact]
+    public void A_way_set_aside_keeps_to_the_places_of_the_plan()
+    {
+        var aside = Assert.IsType<CommandOutcome.Done>(new SetWayAside("l1", "as now").On(Demo, Assessor)).After;
+        var lost = aside with
+        {
+            Lineups = [.. aside.Lineups.Select(l => l.Id == "l1" ? l with { SetAside = [.. l.SetAside.Select(v => v with { DrivePoints = [.. v.DrivePoints.Select(d => d with { Interference = d.Interference with { MotorPlaceId = "gone" } })] })] } : l)],
+        };
+        Assert.Empty(Core.Specification.Validation.SpecificationValidation.Problems(aside, ReferenceCatalogue.Data));
+        Assert.Contains(Core.Specification.Validation.SpecificationValidation.Problems(lost, ReferenceCatalogue.Data), p => p.Pointer.Contains("/setAside/", StringComparison.Ordinal));
     }
 }

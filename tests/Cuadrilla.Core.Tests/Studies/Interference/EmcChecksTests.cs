@@ -156,4 +156,89 @@ public sealed class EmcChecksTests
         Assert.Equal(Verdict.Tight, Of(Bearing(p => p with { Cable = p.Cable with { Screened = false } }), "motor.bearings", "dp-01").Verdict);
         Assert.Equal(Verdict.Holds, Of(Bearing(p => p with { Cable = p.Cable with { Screened = false }, Interference = p.Interference with { FrameBonded = true } }), "motor.bearings", "dp-01").Verdict);
     }
+
+    [Fact]
+    public void On_one_phase_the_whole_of_a_filters_current_leaks()
+    {
+        var leaks = Assessor.Interference(Demo, Demo.AllDrivePoints().Single(p => p.Id == "dp-17")).Leaks!;
+        var wholeMa = 1e3 * 2 * Math.PI * 50 * 0.1e-6 * 400 / Math.Sqrt(3);
+        Assert.Equal(1.1 * wholeMa, leaks.LineMa, 1e-6);
+        Assert.True(leaks.LineMa > leaks.PhaseLostMa * 0.99);
+    }
+
+    [Fact]
+    public void A_converter_of_a_group_drives_the_cables_of_all_its_motors()
+    {
+        var group = Demo.Lineups.SelectMany(l => l.Arrangements).OfType<MotorGroup>().Single(g => g.Id == "group-exit");
+        var points = Demo.AllDrivePoints().ToDictionary(p => p.Id);
+        var all = group.Members.Sum(m => m.Count * points[m.PointId].Cable.LengthM.Value * points[m.PointId].Cable.ParallelRuns);
+        Assert.True(group.Members.Count > 1);
+        Assert.Equal(all, Of(Demo, "emc.motor-cable", "dp-21").Figure.Value, 1e-3);
+        var nf = group.Members.Sum(m => m.Count * points[m.PointId].Cable.LengthM.Value * CommonMode.NfPerM(points[m.PointId].Cable.CrossSectionMm2.Value));
+        Assert.Equal(nf, Assessor.Interference(Demo, points["dp-21"]).Edge!.CapacitanceNf, 1e-6 * nf);
+        var open = DemoChanges.Changed("dp-22", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
+        Assert.Equal(Verdict.NeedsData, Of(open, "emc.motor-cable", "dp-21").Verdict);
+        var doubled = DemoChanges.Changed("dp-02", p => p with { Cable = p.Cable with { ParallelRuns = 2 } });
+        Assert.Equal(2 * 48, Of(doubled, "emc.motor-cable", "dp-02").Figure.Value, 1e-9);
+    }
+
+    [Fact]
+    public void A_sine_filter_spares_the_cable_and_not_the_declaration()
+    {
+        var sine = DemoChanges.Changed("dp-02", p => p with
+        {
+            Cable = p.Cable with { LengthM = 300, Screened = false },
+            Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.Sine },
+        });
+        Assert.Equal(Verdict.NeedsData, Of(sine, "emc.category", "dp-02").Verdict);
+    }
+
+    [Fact]
+    public void A_supply_module_answers_for_its_filter_as_a_converter_does()
+    {
+        PlantSpecification It(bool open) => Demo with
+        {
+            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-b" ? b with { Earthing = EarthingSystem.It, InsulationMonitored = true } : b)] },
+            Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b with { LinksOpen = open })] })],
+        };
+        Assert.Equal(Verdict.Fails, Of(It(false), "emc.it-system", string.Empty, "dc-film").Verdict);
+        Assert.Equal(Verdict.Holds, Of(It(true), "emc.it-system", string.Empty, "dc-film").Verdict);
+        Assert.DoesNotContain(Assessor.Run(Demo).Checks, c => c is { Id: "emc.it-system", ElementId: "dc-film" });
+        PlantSpecification Fed(double peMm2) => Demo with
+        {
+            Lineups =
+            [
+                .. Demo.Lineups.Select(l => l with
+                {
+                    DcBuses = [.. l.DcBuses.Select(b => b with { Feeder = new Feeder.ByCable(20, 16, 1, Core.Cables.ConductorMaterial.Copper) { ProtectiveMm2 = peMm2 } })],
+                }),
+            ],
+        };
+        Assert.Equal(Verdict.Fails, Of(Fed(6), "emc.earth-leakage", string.Empty, "dc-film").Verdict);
+        Assert.Equal(Verdict.Holds, Of(Fed(16), "emc.earth-leakage", string.Empty, "dc-film").Verdict);
+    }
+
+    [Fact]
+    public void Behind_an_active_supply_module_small_motors_see_discharge_too()
+    {
+        PlantSpecification By(string module) => Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b.Id == "dc-film" ? b with { SupplyModuleId = module } : b)] })] };
+        Assert.Equal(Verdict.Holds, Of(Demo, "motor.bearings", "dp-14").Verdict);
+        Assert.Equal(Verdict.Tight, Of(By("supply-active-45"), "motor.bearings", "dp-14").Verdict);
+        Assert.Contains("active front end", Of(By("supply-active-45"), "motor.bearings", "dp-14").Reason.WithNumbers, StringComparison.Ordinal);
+        var open = DemoChanges.Changed(By("supply-active-45"), "dp-14", p => p with { Converter = new ConverterChoice.NotChosen() });
+        Assert.Equal(Verdict.Tight, Of(open, "motor.bearings", "dp-14").Verdict);
+    }
+
+    [Fact]
+    public void A_motor_on_the_line_leaks_a_sine_and_a_tt_system_is_measured_before_it_holds()
+    {
+        var direct = DemoChanges.Changed("dp-04", p => p with
+        {
+            Converter = new ConverterChoice.AcrossTheLine(Core.Converters.Starting.TripClass.Class20, 1, string.Empty),
+            Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.TypeAc, 1000) },
+        });
+        Assert.NotEqual(Verdict.Fails, Of(direct, "emc.rcd", "dp-04").Verdict);
+        var tt = DemoChanges.Changed(Earthed(EarthingSystem.Tt), "dp-02", p => p with { Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.TypeB, 300) } });
+        Assert.Equal(Verdict.Tight, Of(tt, "emc.rcd", "dp-02").Verdict);
+    }
 }
