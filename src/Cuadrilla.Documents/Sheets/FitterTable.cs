@@ -56,8 +56,9 @@ internal static class FitterTable
         if (figures.Leaks is { TotalMa: > FilterLeakage.ReinforcedFromMa } leaks)
         {
             var how = interference.EarthDouble ? "two equal protective conductors on terminals of their own" : interference.EarthMonitored ? "its loss disconnects: test it" : "10 mm² copper or 16 mm² aluminium all the way";
-            yield return ("Earth", $"leaks more than 3.5 mA: fixed connection, {how}; connected first, parted last; label at the converter", tag);
-            yield return ("Earth", $"up to {Text.N(Math.Ceiling(leaks.TotalMa / 10) * 10)} mA stand in its protective conductor", tag);
+            yield return (
+                "Earth", $"leaks more than 3.5 mA: fixed connection, {how}; connected first, parted last; label at the converter",
+                $"{tag} (up to {Text.N(Math.Ceiling(leaks.TotalMa / 10) * 10)} mA)");
         }
 
         if (figures.Item is not null)

@@ -5,7 +5,8 @@ using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Interference;
-using Cuadrilla.Documents.Assessments;
+using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Documents.Lists;
 
 namespace Cuadrilla.Documents.Sheets;
 
@@ -15,15 +16,12 @@ namespace Cuadrilla.Documents.Sheets;
 /// <param name="Name">Name of the lineup.</param>
 /// <param name="Date">Day of issue, ISO 8601.</param>
 /// <param name="Lines">What governs, name and value.</param>
-/// <param name="Tables">What is to be done, distances, cables with their ways.</param>
-/// <param name="Open">Checks of interference that do not hold yet.</param>
+/// <param name="Tables">What is not settled yet, what is to be done, distances.</param>
+/// <param name="Cables">Cables with their ways.</param>
 /// <param name="Notes">Cautions.</param>
 public sealed record InterferenceSheet(
-    string Plant, string Tag, string Name, string Date, IReadOnlyList<SheetLine> Lines, IReadOnlyList<SheetTable> Tables, IReadOnlyList<CheckDocument> Open, IReadOnlyList<string> Notes)
+    string Plant, string Tag, string Name, string Date, IReadOnlyList<SheetLine> Lines, IReadOnlyList<SheetTable> Tables, SheetTable Cables, IReadOnlyList<string> Notes)
 {
-    /// <summary>Units of the project.</summary>
-    public UnitSystem Units { get; init; }
-
     /// <summary>State of the project that it was made of; empty where a file has none.</summary>
     public string Revision { get; init; } = string.Empty;
 
@@ -35,21 +33,35 @@ public sealed record InterferenceSheet(
         ArgumentNullException.ThrowIfNull(assessor);
         var units = plant.Conventions.Units;
         var ids = lineup.DrivePoints.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        var own = lineup.DcBuses.Select(b => b.Id).Append(lineup.Id).ToHashSet(StringComparer.Ordinal);
-        var open = assessor.Run(plant).Tightest()
-            .Where(c => c.Verdict != Verdict.Holds && (c.Id.StartsWith("emc.", StringComparison.Ordinal) || c.Id == "motor.bearings"))
-            .Where(c => c.DrivePointId.Length > 0 ? ids.Contains(c.DrivePointId) : IsOfPlant(plant, c) || own.Contains(c.ElementId));
         return new InterferenceSheet(
             plant.Name, lineup.Tag, lineup.Name, date.ToString("yyyy-MM-dd"),
             [.. LinesOf(plant, lineup, assessor).Select(l => l.In(units))],
-            [FitterTable.Of(plant, lineup, assessor).In(units), Distances(plant), Cables(plant, ids, assessor)],
-            [.. open.Select(c => CheckDocument.Of(c, withReason: false))],
+            [Open(plant, lineup, assessor.Run(plant)), FitterTable.Of(plant, lineup, assessor).In(units), Distances(plant)],
+            CablesOf(plant, ids, assessor),
             [
                 "Work on cables and earth connections only dead, locked out, discharged and proved so; by licensed people, after local codes and makers' instructions.",
                 "A protective conductor that carries leakage is connected first and parted last.",
                 "Emission is not computed: the makers' declarations hold for screens, lengths and filters as they state them; a measurement decides.",
-            ])
-        { Units = units };
+            ]);
+    }
+
+    // Checks of interference that do not hold, but for separation: what is too close stands among what is to be done.
+    private static SheetTable Open(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)
+    {
+        var tags = lineup.DrivePoints.ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
+        var own = lineup.DcBuses.Select(b => b.Id).Append(lineup.Id).ToHashSet(StringComparer.Ordinal);
+        var open = assessment.Tightest()
+            .Where(c => c.Verdict != Verdict.Holds && c.Id != "emc.separation" && (c.Id.StartsWith("emc.", StringComparison.Ordinal) || c.Id == "motor.bearings"))
+            .Where(c => c.DrivePointId.Length > 0 ? tags.ContainsKey(c.DrivePointId) : IsOfPlant(plant, c) || own.Contains(c.ElementId));
+        return new SheetTable(
+            "Not settled yet",
+            ["verdict", "what", "why", "where"],
+            [
+                .. open.GroupBy(c => (c.Verdict, c.Title, Why: c.Reason.WithNumbers)).Select(g => (IReadOnlyList<string>)
+                [
+                    VerdictWords.Of(g.Key.Verdict), g.Key.Title, g.Key.Why, string.Join(", ", g.Select(c => tags.GetValueOrDefault(c.DrivePointId, "plant")).Distinct()),
+                ]),
+            ]).In(plant.Conventions.Units);
     }
 
     // Of the plant, not of another lineup: what listens nearby, the plan, cables entered by hand.
@@ -99,7 +111,7 @@ public sealed record InterferenceSheet(
             ]).In(plant.Conventions.Units);
     }
 
-    private static SheetTable Cables(PlantSpecification plant, HashSet<string> ids, Assessor assessor)
+    private static SheetTable CablesOf(PlantSpecification plant, HashSet<string> ids, Assessor assessor)
     {
         var places = plant.Routes.Places.ToDictionary(p => p.Id, p => p.Name, StringComparer.Ordinal);
         var cables = (assessor.Routes(plant)?.Cables ?? []).Where(c => ids.Contains(c.PointId) || c.PointId.Length == 0);
@@ -107,12 +119,15 @@ public sealed record InterferenceSheet(
             "Cables and their ways; those of the whole plant that no drive point has among them",
             ["cable", "class", "screen", "from", "to", "length", "over"],
             [
-                .. cables.Where(c => c.Way.Count > 0 || c.Missing.Length > 0 && c.FromPlaceId.Length + c.ToPlaceId.Length > 0).Select(c => (IReadOnlyList<string>)
-                [
-                    c.Runs > 1 ? $"{c.Tag} ({c.Runs} ×)" : c.Tag, Words(c.Class), c.Screen == ReceiverScreen.None ? "none" : "both ends", places.GetValueOrDefault(c.FromPlaceId, "open"),
-                    places.GetValueOrDefault(c.ToPlaceId, "open"), c.LengthM is { } m ? $"{Text.N(m)} m" : "open",
-                    c.Missing.Length > 0 ? $"lacks {c.Missing}" : string.Join(", ", c.Way.Select(s => s.Name)),
-                ]),
+                .. cables.Where(c => c.Way.Count > 0 || (c.Missing.Length > 0 && c.FromPlaceId.Length + c.ToPlaceId.Length > 0))
+                    .GroupBy(c => (
+                        Class: Words(c.Class), Screen: c.Screen == ReceiverScreen.None ? "none" : "both ends", From: places.GetValueOrDefault(c.FromPlaceId, "open"),
+                        To: places.GetValueOrDefault(c.ToPlaceId, "open"), Length: c.LengthM is { } m ? $"{Text.N(m)} m" : "open",
+                        Over: c.Missing.Length > 0 ? $"lacks {c.Missing}" : string.Join(", ", c.Way.Select(s => s.Name))))
+                    .Select(g => (IReadOnlyList<string>)
+                    [
+                        string.Join(", ", g.Select(c => c.Runs > 1 ? $"{c.Tag} ({c.Runs} ×)" : c.Tag)), g.Key.Class, g.Key.Screen, g.Key.From, g.Key.To, g.Key.Length, g.Key.Over,
+                    ]),
             ]).In(plant.Conventions.Units);
     }
 

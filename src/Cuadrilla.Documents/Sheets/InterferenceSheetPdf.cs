@@ -16,19 +16,17 @@ public static class InterferenceSheetPdf
         {
             SheetParts.Head(pen, "Interference: for the fitter", $"{sheet.Tag}  {sheet.Name}", [sheet.Plant, sheet.Date, sheet.Revision]);
             SheetParts.Lines(pen, sheet.Lines, PdfPen.Right - PdfPen.Left);
-            if (sheet.Open.Count > 0)
-            {
-                pen.Y += 6;
-                SheetParts.Heading(pen, "Not settled yet");
-                SheetParts.Checks(pen, sheet.Open, sheet.Units);
-            }
-
             foreach (var table in sheet.Tables.Where(t => t.Rows.Count > 0))
             {
                 SheetTablePicture.Draw(pen, table);
             }
 
-            SheetParts.Notes(pen, sheet.Notes);
+            SheetParts.Notes(pen, sheet.Notes, ["fitted by", "checked by"]);
+            if (sheet.Cables.Rows.Count > 0)
+            {
+                pen.Y += 24;
+                SheetTablePicture.Draw(pen, sheet.Cables);
+            }
         }
 
         return memory.ToArray();

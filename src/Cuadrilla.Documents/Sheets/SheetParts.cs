@@ -35,7 +35,7 @@ internal static class SheetParts
     public static float LinesHeight(IReadOnlyList<SheetLine> lines, float width) =>
         lines.Sum(l => RowHeight * Math.Max(PdfPen.Wrapped(l.Name, NameWidth - 6, Body).Count, PdfPen.Wrapped(l.Value, width - NameWidth, Body).Count));
 
-    public static void Notes(PdfPen pen, IReadOnlyList<string> notes)
+    public static void Notes(PdfPen pen, IReadOnlyList<string> notes, IReadOnlyList<string> roles)
     {
         pen.Need(140);
         pen.Y += 10;
@@ -47,7 +47,7 @@ internal static class SheetParts
 
         pen.Y += 24;
         pen.Need(30);
-        foreach (var (role, x) in new[] { ("prepared by", PdfPen.Left), ("reviewed by", PdfPen.Left + 175), ("approved by", PdfPen.Left + 350) })
+        foreach (var (role, x) in roles.Select((role, i) => (role, PdfPen.Left + (175 * i))))
         {
             pen.Line(x, pen.Y, x + 145, pen.Y, PdfPen.Soft);
             pen.Text(role, x, pen.Y + 11, 8, PdfPen.Soft);

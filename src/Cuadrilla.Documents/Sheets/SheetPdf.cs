@@ -28,7 +28,7 @@ public static class SheetPdf
                 SheetTablePicture.Draw(pen, table);
             }
 
-            SheetParts.Notes(pen, sheet.Notes);
+            SheetParts.Notes(pen, sheet.Notes, ["prepared by", "reviewed by", "approved by"]);
         }
 
         return memory.ToArray();

@@ -54,11 +54,14 @@ internal static class SheetTablePicture
         pen.Y += RowHeight + 1;
     }
 
-    // As wide as the longest cell up to a bound, then in proportion to the page.
+    // As wide as the longest cell up to a bound; what the page has left goes to cells longer than that, then to all in proportion.
     private static float[] Widths(SheetTable table)
     {
-        var asked = table.Heads.Select((head, i) => Math.Max(PdfPen.Width(head, Size), table.Rows.Max(r => Math.Min(Widest, PdfPen.Width(r[i], Size)))) + Gap).ToArray();
-        var scale = (PdfPen.Right - PdfPen.Left) / asked.Sum();
-        return [.. asked.Select(w => w * scale)];
+        var wished = table.Heads.Select((head, i) => Math.Max(PdfPen.Width(head, Size), table.Rows.Max(r => PdfPen.Width(r[i], Size))) + Gap).ToArray();
+        var asked = wished.Select(w => Math.Min(Widest + Gap, w)).ToArray();
+        var (page, more) = (PdfPen.Right - PdfPen.Left, wished.Sum() - asked.Sum());
+        var given = more > 0 ? Math.Clamp((page - asked.Sum()) / more, 0, 1) : 0;
+        var widths = asked.Select((w, i) => w + (given * (wished[i] - w))).ToArray();
+        return [.. widths.Select(w => w * page / widths.Sum())];
     }
 }
