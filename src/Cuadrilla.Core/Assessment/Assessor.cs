@@ -119,7 +119,7 @@ public sealed partial class Assessor : IPlantStudies
         ArgumentNullException.ThrowIfNull(plant);
         return plant.Routes.Segments.Count == 0 ? new Laying(plant, null) : laid.GetValue(plant, _ => new Once<Laying>()).Get(() =>
         {
-            var routes = RoutePlan.Of(plant);
+            var routes = RoutePlan.Of(plant, LightCircuits.Of(plant, data));
             return new Laying(LaidPlant.Of(plant, routes), routes);
         });
     }

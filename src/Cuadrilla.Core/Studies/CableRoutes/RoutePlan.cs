@@ -36,8 +36,11 @@ public sealed class RoutePlan
     /// <summary>The cable of a drive point; null where it has none of that role.</summary>
     public RoutedCable? Of(string pointId, RouteRole role) => byId.GetValueOrDefault(PlantCables.KeyOf(pointId, role));
 
-    /// <summary>Lays all cables of a plant.</summary>
-    public static RoutePlan Of(PlantSpecification plant)
+    /// <summary>Lays all cables of a plant, each counted for what lies beside it.</summary>
+    public static RoutePlan Of(PlantSpecification plant) => Of(plant, []);
+
+    /// <summary>Lays all cables of a plant; light ones are not counted.</summary>
+    internal static RoutePlan Of(PlantSpecification plant, IReadOnlyCollection<string> light)
     {
         ArgumentNullException.ThrowIfNull(plant);
         var graph = new TrayGraph(plant.Routes);
@@ -52,7 +55,7 @@ public sealed class RoutePlan
             return found.TryGetValue(key, out var way) ? way : found[key] = graph.Shortest(cable.FromPlaceId, cable.ToPlaceId, cable.Class);
         }
 
-        return new RoutePlan(graph, [.. PlantCables.Of(plant).Select(Laid)]);
+        return new RoutePlan(graph, [.. PlantCables.Of(plant).Select(c => light.Contains(c.Id) ? c with { IsLight = true } : c).Select(Laid)]);
 
         RoutedCable Laid(RoutedCable cable)
         {

@@ -53,6 +53,11 @@ public sealed record RoutedCable(
     /// <summary>Equal cables side by side: those in parallel, and those of all motors of a group.</summary>
     public int Runs { get; init; } = 1;
 
+    /// <summary>True where it never carries enough to count for what lies beside.</summary>
+    public bool IsLight { get; init; }
+
     /// <summary>True for what carries load current and warms what lies beside.</summary>
-    public bool IsLoaded => Role is RouteRole.Feeder or RouteRole.Motor || Signal is SignalKind.Supply or SignalKind.BrakeResistor;
+    public bool IsLoaded => !IsLight && CarriesLoad;
+
+    private bool CarriesLoad => Role is RouteRole.Feeder or RouteRole.Motor || Signal is SignalKind.Supply or SignalKind.BrakeResistor;
 }
