@@ -26,11 +26,15 @@ internal sealed record UsConductorFile(
 /// <summary>Generic protective and switching devices as the data file has them.</summary>
 internal sealed record SwitchgearFile(
     string Source, string Edition, IReadOnlyList<double[]> FuseBreaking, SwitchgearFile.ListRule Listed, SemiconductorSeries Semiconductor, SwitchgearFile.BreakerRule Breaker, SwitchgearFile.BreakerRule MotorBreaker,
-    string ContactorColumns, IReadOnlyList<double[]> Contactors, IReadOnlyList<double[]> HighVoltagePu)
+    string ContactorColumns, IReadOnlyList<double[]> Contactors, IReadOnlyList<double[]> HighVoltagePu, IReadOnlyList<double> IsolatorA, IReadOnlyList<double> CapacitorContactorA)
 {
     public SwitchgearSeries Build() => new(
         Stepped(FuseBreaking), Semiconductor, Breaker.Build(), MotorBreaker.Build(), [.. Contactors.Select(c => new ContactorItem(c[0], c[1]))], Stepped(HighVoltagePu),
-        Breaker.MotorMagneticPu, Breaker.MagneticTolerancePu, Breaker.ClearsS);
+        Breaker.MotorMagneticPu, Breaker.MagneticTolerancePu, Breaker.ClearsS)
+    {
+        IsolatorA = IsolatorA,
+        CapacitorContactorA = CapacitorContactorA,
+    };
 
     private static IReadOnlyList<VoltageStep> Stepped(IReadOnlyList<double[]> steps) => [.. steps.Select(s => new VoltageStep(s[0], s[1]))];
 

@@ -18,6 +18,9 @@ public enum ProtectedPart
 
     /// <summary>Devices, then the sections for them.</summary>
     Both,
+
+    /// <summary>Isolators, for the devices that are chosen.</summary>
+    Isolators,
 }
 
 /// <summary>Takes the proposed sections and devices of drive points. What can't be proposed stays, and a note says why.</summary>
@@ -39,7 +42,7 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
         var ids = PointIds.Distinct(StringComparer.Ordinal).ToList();
         Dictionary<string, string> without = new(StringComparer.Ordinal);
         HashSet<(string Id, bool IsFeeder)> sized = [];
-        var after = Part == ProtectedPart.Devices ? plant : plant.Changed(ids, p => Begun(p, plant, studies));
+        var after = Part is ProtectedPart.Devices or ProtectedPart.Isolators ? plant : plant.Changed(ids, p => Begun(p, plant, studies));
         var left = ids;
 
         // A smaller section loses more volts, for which a motor may draw more: what that undoes is proposed once more.
@@ -47,15 +50,15 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
         {
             var before = after;
             studies.Run(before);
-            var proposals = Cores.Map(left, id => (Id: id, Of: studies.ProposalFor(before, before.Point(id)!, Device, keepsDevice: Part == ProtectedPart.Cables))).ToDictionary(p => p.Id, p => p.Of, StringComparer.Ordinal);
+            var proposals = Cores.Map(left, id => (Id: id, Of: studies.ProposalFor(before, before.Point(id)!, Device, keepsDevice: Part is ProtectedPart.Cables or ProtectedPart.Isolators))).ToDictionary(p => p.Id, p => p.Of, StringComparer.Ordinal);
             after = before.Changed(left, p => With(p, proposals[p.Id], isFirst: round == 0));
             foreach (var (id, proposal) in proposals)
             {
                 sized.UnionWith(Proposed(id, proposal));
-                without[id] = string.Join("; ", proposal.Missing);
+                without[id] = Part != ProtectedPart.Isolators ? string.Join("; ", proposal.Missing) : proposal.IsolatorA is null ? "no isolator can be proposed before its current and its device are known" : string.Empty;
             }
 
-            left = after == before ? [] : [.. Undone(studies.Run(after), ids)];
+            left = after == before || Part == ProtectedPart.Isolators ? [] : [.. Undone(studies.Run(after), ids)];
         }
 
         // What could not be proposed is as open as it was.
@@ -78,6 +81,7 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
     {
         ProtectedPart.Cables => "sections",
         ProtectedPart.Devices => "devices",
+        ProtectedPart.Isolators => "isolators",
         _ => "devices and sections",
     };
 
@@ -126,9 +130,24 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
 
     private DrivePoint With(DrivePoint point, PointProposal proposal, bool isFirst)
     {
+        if (Part == ProtectedPart.Isolators)
+        {
+            return point with { Devices = point.Devices with { IsolatorA = Or(proposal.IsolatorA, point.Devices.IsolatorA) } };
+        }
+
         if (Part != ProtectedPart.Cables && proposal.Device is { } device)
         {
-            point = point with { Devices = point.Devices with { Device = device, ContactorA = Or(proposal.ContactorA, point.Devices.ContactorA), BypassA = Or(proposal.BypassA, point.Devices.BypassA) } };
+            // An isolator follows its device where there is one; nobody has to have one here.
+            point = point with
+            {
+                Devices = point.Devices with
+                {
+                    Device = device,
+                    ContactorA = Or(proposal.ContactorA, point.Devices.ContactorA),
+                    BypassA = Or(proposal.BypassA, point.Devices.BypassA),
+                    IsolatorA = point.Devices.IsolatorA.IsKnown ? Or(proposal.IsolatorA, point.Devices.IsolatorA) : Given.Unknown,
+                },
+            };
         }
 
         if (Part == ProtectedPart.Devices)

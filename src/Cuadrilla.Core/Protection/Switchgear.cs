@@ -48,6 +48,12 @@ public sealed record SwitchgearSeries(
     IReadOnlyList<VoltageStep> FuseBreaking, SemiconductorSeries Semiconductor, BreakerSeries Breakers, BreakerSeries MotorBreakers, IReadOnlyList<ContactorItem> Contactors,
     IReadOnlyList<VoltageStep> ContactorPu, double MotorMagneticPu, double MagneticTolerancePu, double ClearsS)
 {
+    /// <summary>Rated operational currents of isolators, AC-21A and AC-23A, A, ascending.</summary>
+    public IReadOnlyList<double> IsolatorA { get; init; } = [];
+
+    /// <summary>Rated operational currents of contactors for capacitors, AC-6b, A, ascending.</summary>
+    public IReadOnlyList<double> CapacitorContactorA { get; init; } = [];
+
     /// <summary>Breaking capacity of gG fuses at a voltage, kA; null above all they are made for.</summary>
     public double? FuseBreakingKa(double voltageV) => Steps.At(FuseBreaking, voltageV);
 

@@ -110,6 +110,7 @@ public static class ProjectJson
             (typeof(ChooseConverter), "choose-converter"),
             (typeof(SizeBest), "size-best"),
             (typeof(SizeProtection), "size-protection"),
+            (typeof(SizeBankContactor), "size-bank-contactor"),
             (typeof(SizeModuleProtection), "size-module-protection"),
             (typeof(TakeDevice), "take-device"),
             (typeof(CureClash), "cure-clash"),

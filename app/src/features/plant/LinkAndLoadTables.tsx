@@ -8,6 +8,7 @@ import { ElementMark } from "./ElementMark";
 import { ElementTable } from "./ElementTable";
 import { LinkProtection } from "./LinkProtection";
 import { useElements } from "./useElements";
+import { useProject } from "../../project/ProjectContext";
 
 /** Cables and couplers between buses. */
 export function LinkTable({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
@@ -58,6 +59,7 @@ export function LinkTable({ onReason }: { readonly onReason: (check: CheckKey) =
 /** Capacitor banks. */
 export function BankTable() {
   const { elements, change, add, remove } = useElements("capacitorBanks");
+  const { run } = useProject();
   const bus = useBusColumns<CapacitorBank>(change, [["bus", "busId", "Bus of"]]);
   return (
     <ElementTable
@@ -76,6 +78,20 @@ export function BankTable() {
           ["rated, V", "capacitorRatedV", "w-16"],
           ["contactor, A", "contactorA", "w-14"],
         ]),
+        {
+          heading: "",
+          cell: (b) => (
+            <button
+              type="button"
+              className="button px-1.5 py-0"
+              title="The smallest contactor of the generic series that carries a step for ever (AC-6b)."
+              aria-label={`Propose the contactor of ${b.name}`}
+              onClick={() => void run({ kind: "size-bank-contactor", bankId: b.id })}
+            >
+              propose
+            </button>
+          ),
+        },
       ]}
     />
   );

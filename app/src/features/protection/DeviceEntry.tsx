@@ -30,7 +30,7 @@ export function DeviceEntry({
   };
   const devices = point.devices ?? noDevices;
   const { device } = devices;
-  const size = (part: "devices" | "both", kind: Exclude<Device["kind"], "not-chosen"> | "usual") =>
+  const size = (part: "devices" | "both" | "isolators", kind: Exclude<Device["kind"], "not-chosen"> | "usual") =>
     run({ kind: "size-protection", pointIds: [...columns], part, device: kind }).then(() => undefined);
   const withDevice = (change: Partial<Device>) => (p: DrivePoint) => ({
     ...p,
@@ -102,6 +102,9 @@ export function DeviceEntry({
       <p className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="button" onClick={() => void size("both", "usual")}>
           Propose device and sections
+        </button>
+        <button type="button" className="button" onClick={() => void size("isolators", "usual")}>
+          Propose an isolator
         </button>
         <button type="button" className="button" onClick={() => setOwning(true)}>
           Own devices …

@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Protection;
 
 namespace Cuadrilla.Core.Studies.Protection;
 
@@ -87,15 +88,22 @@ internal static class ContactorCheck
 
         var letsA = feeder.IsOnLine ? 0 : feeder.GatesOf(feeder.Chosen)!.OverloadA;
         var (amperes, category) = (Math.Max(current.CurrentA, letsA), feeder.IsOnLine ? "AC-23A" : "AC-21A");
+        var fits = feeder.Supply.Data.Switchgear.IsolatorA.FirstOrDefault(a => a >= amperes) is > 0 and var ratedA ? $"{Text.N(ratedA)} A" : "none of the series";
         yield return CheckWriter.Judged(
             Id, feeder.Model.Id, BoardRow.Supply, $"{title}, {category}", amperes, stated.Value, "A", LimitSense.AtMost, 0,
-            "Relief: a larger isolator, a smaller device ahead. Lock it open and prove the absence of voltage before work; a link stays charged.",
+            $"Relief: {fits}, or a smaller device ahead. Lock it open and prove the absence of voltage before work; a link stays charged.",
             new Reason(
                 letsA > current.CurrentA ? "what the device ahead lets through for ever" : "design current", $"{Text.N(amperes)} A against {Text.N(stated.Value)} A in {category}",
                 "IEC 60947-3, utilisation categories; its short-circuit rating holds with the fuses or breaker its maker names",
                 [ReasonInput.Of("rated operational current", stated.Value, "A", "drive point")]),
             current.Scenario).At("isolator");
     }
+
+    /// <summary>The smallest isolator of the series that carries a drive point behind a device, A; null where none does, or something of it is not known.</summary>
+    public static double? IsolatorA(FeederStudy feeder, ProtectiveDevice? device) =>
+        feeder.FeederCurrent is { } current && (feeder.IsOnLine ? 0 : device is null ? null : feeder.GatesOf(device)?.OverloadA) is { } letsA
+            ? feeder.Supply.Data.Switchgear.IsolatorA.Where(a => a >= Math.Max(current.CurrentA, letsA)).Select(a => (double?)a).FirstOrDefault()
+            : null;
 
     private static string Ac1(FeederStudy feeder, double amperes) => feeder.Supply.Data.Switchgear.ForAc1(amperes, feeder.Bus.NominalVoltageV) is { } c ? $"AC-1 {Text.N(c.Ac1A)} A" : "none of the series";
 

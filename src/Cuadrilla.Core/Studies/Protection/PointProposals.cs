@@ -29,6 +29,7 @@ internal static class PointProposals
             feederSize?.SectionMm2, feederSize is { } f ? GoverningWords.Of(f.Governs) : string.Empty, motorSize?.SectionMm2, motorSize is { } m ? GoverningWords.Of(m.Governs) : string.Empty,
             device, contactor, [.. missing.Distinct(StringComparer.Ordinal)])
         {
+            IsolatorA = feeder.HasFeeder ? ContactorCheck.IsolatorA(feeder, device) : null,
             BypassA = feeder is { HasFeeder: true, Starter.Item: not null, FeederCurrent: { } current }
                 ? feeder.Supply.Data.Switchgear.ForAc1(current.CurrentA, feeder.Bus.NominalVoltageV)?.Ac1A
                 : null,

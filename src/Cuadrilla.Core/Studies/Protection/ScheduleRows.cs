@@ -155,4 +155,7 @@ public sealed record PointProposal(
 {
     /// <summary>Rated current of a soft starter's bypass contactor, A; null where it needs none or none is large enough.</summary>
     public double? BypassA { get; init; }
+
+    /// <summary>Smallest isolator that carries it, A; null where none does, or something of it is not known.</summary>
+    public double? IsolatorA { get; init; }
 }

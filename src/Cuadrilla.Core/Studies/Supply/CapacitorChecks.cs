@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -93,15 +94,24 @@ internal static class CapacitorChecks
 
     private static string ContactorTitle(CapacitorBank bank) => $"Contactor of a step of {bank.Name}, AC-6b";
 
+    private static double NominalA(CapacitorBank bank, PlantSpecification plant) => bank.StepKvar * 1e3 / (Math.Sqrt(3) * plant.Distribution.Bus(bank.BusId).NominalVoltageV);
+
+    /// <summary>What the contactor of a step is asked to carry for ever, A.</summary>
+    /// <param name="bank">The bank.</param>
+    /// <param name="plant">Its plant.</param>
+    /// <param name="currentPu">Largest solved current of the bank, parts of its rated current.</param>
+    public static double AskedA(CapacitorBank bank, PlantSpecification plant, double currentPu) => NominalA(bank, plant) * Math.Max(ContactorPu, currentPu);
+
     // Capacitors stand 1.3 times their current and may be a tenth above their capacitance: what switches them carries that for ever.
     private static Check Contactor(CapacitorBank bank, SupplyContext supply, List<(string Scenario, BankInScenario Bank)> cases)
     {
-        var nominalA = bank.StepKvar * 1e3 / (Math.Sqrt(3) * supply.Plant.Distribution.Bus(bank.BusId).NominalVoltageV);
         var (scenario, worst) = cases.MaxBy(c => c.Bank.CurrentPu);
-        var asked = nominalA * Math.Max(ContactorPu, worst.CurrentPu);
+        var nominalA = NominalA(bank, supply.Plant);
+        var asked = AskedA(bank, supply.Plant, worst.CurrentPu);
+        var fits = supply.Data.Switchgear.CapacitorContactorA.FirstOrDefault(a => a >= asked) is > 0 and var ratedA ? $"{Text.N(ratedA)} A in AC-6b, with early-make resistors" : "smaller steps";
         return CheckWriter.Judged(
             "contactor.duty", string.Empty, BoardRow.Plant, ContactorTitle(bank), asked, bank.ContactorA.Value, "A", LimitSense.AtMost, 0,
-            "Relief: a contactor for capacitors of a larger rating, with early-make resistors, or a reactor ahead. Capacitors stay charged: wait, prove the absence of voltage, short them.",
+            $"Relief: {fits}, or a reactor ahead. Capacitors stay charged: wait, prove the absence of voltage, short them.",
             new Reason(
                 "max(1.3·1.1, I_rms/I_1)·Q_step/(√3·U)", $"{Text.N(nominalA)} A a step at its rating, × {Text.N(asked / nominalA, 3)}; {Text.N(bank.ContactorA.Value)} A in AC-6b",
                 "IEC 60947-4-1, AC-6b; IEC 60831-1, 1.3 times the current and the tolerance of the capacitance (verify)",

@@ -2,7 +2,10 @@ using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Interference;
+using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Tests.Assessment;
@@ -71,6 +74,22 @@ public sealed class RoutePlanTests
         Assert.Equal(8, Circuits("dp-01"));
         Assert.Equal(6, Circuits("dp-02"));
         Assert.Equal(CableInstallation.MostCircuits, Of(DemoChanges.Changed(Demo, "dp-02", p => p with { Cable = p.Cable with { Installation = null } })).Circuits);
+
+        // 1.5 kW on 25 mm² never carries 30 % of what that does: its neighbours do not count it, but it counts them.
+        var light = DemoChanges.Changed(plant, "dp-03", p => p with
+        {
+            Motor = ((MotorChoice.FromCatalogue)p.Motor) with { ItemId = "cage-4p-ie3-1.5" },
+            Converter = new ConverterChoice.AcrossTheLine(TripClass.Class10, 2, string.Empty),
+            Cable = p.Cable with { CrossSectionMm2 = 25, ParallelRuns = 1, Installation = null },
+        });
+        var laidLight = new Assessor(ReferenceCatalogue.Data).Routes(light)!;
+        Assert.True(laidLight.Of("dp-03", RouteRole.Motor)!.IsLight);
+        Assert.Equal(5, LaidPlant.Of(light.AllDrivePoints().Single(p => p.Id == "dp-02"), light.Cables, laidLight).Cable.Installation!.Circuits);
+        Assert.Equal(6, LaidPlant.Of(light.AllDrivePoints().Single(p => p.Id == "dp-03"), light.Cables, laidLight).Cable.Installation!.Circuits);
+        var thin = DemoChanges.Changed(light, "dp-03", p => p with { Cable = p.Cable with { CrossSectionMm2 = 1.5 } });
+        Assert.False(new Assessor(ReferenceCatalogue.Data).Routes(thin)!.Of("dp-03", RouteRole.Motor)!.IsLight);
+        var us = light with { Conventions = light.Conventions with { Installation = InstallationCode.Nfpa70 } };
+        Assert.False(new Assessor(ReferenceCatalogue.Data).Routes(us)!.Of("dp-03", RouteRole.Motor)!.IsLight);
         var own = new CableInstallation(CableInsulation.Pvc, InstallationMethod.B2, 25, CableGrouping.Bunched, 2, CableCores.ThreePhase);
         var kept = LaidPlant.Of(DemoChanges.Changed("dp-02", p => p with { Cable = p.Cable with { Installation = own } }));
         Assert.Equal(own, kept.AllDrivePoints().Single(p => p.Id == "dp-02").Cable.Installation);

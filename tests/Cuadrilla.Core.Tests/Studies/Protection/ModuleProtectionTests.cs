@@ -112,6 +112,42 @@ public sealed class ModuleProtectionTests
         Assert.True(With(nominalA).Figure.Value >= 1.43 * nominalA - 1e-3);
     }
 
+    // The next smaller of each series fails: proposed is the smallest that holds.
+    [Fact]
+    public void Isolators_and_contactors_of_capacitors_are_proposed_as_small_as_they_may_be()
+    {
+        static double Below(IReadOnlyList<double> series, double rated) => series.Last(a => a < rated);
+        foreach (var id in new[] { "dp-02", "dp-04" })
+        {
+            var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection([id], ProtectedPart.Isolators, DeviceKind.Usual).On(Demo, Assessor)).After;
+            Verdict Isolator(PlantSpecification plant) => Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.DrivePointId == id && c.ElementId == "isolator").Verdict;
+            Assert.Equal(Verdict.Holds, Isolator(done));
+            var rated = done.AllDrivePoints().Single(p => p.Id == id).Devices.IsolatorA.Value;
+            Assert.Equal(Verdict.Fails, Isolator(Changed(id, p => p with { Devices = p.Devices with { IsolatorA = Below(Data.Switchgear.IsolatorA, rated) } })));
+            Assert.Equal(Demo.AllDrivePoints().Single(p => p.Id == id).Devices, done.AllDrivePoints().Single(p => p.Id == id).Devices with { IsolatorA = Given.Unknown });
+        }
+
+        var bank = Demo.Distribution.CapacitorBanks[0];
+        var switched = Assert.IsType<CommandOutcome.Done>(new SizeBankContactor(bank.Id).On(Demo, Assessor)).After;
+        Verdict Of(PlantSpecification plant) => Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.ElementId == bank.Id).Verdict;
+        Assert.Equal(Verdict.Holds, Of(switched));
+        var amperes = switched.Distribution.CapacitorBanks[0].ContactorA.Value;
+        Assert.Equal(Verdict.Fails, Of(Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [bank with { ContactorA = Below(Data.Switchgear.CapacitorContactorA, amperes) }, .. Demo.Distribution.CapacitorBanks.Skip(1)] } }));
+        Assert.IsType<CommandOutcome.Refused>(new SizeBankContactor("none").On(Demo, Assessor));
+        var large = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [bank with { StepKvar = 400 }] } };
+        Assert.IsType<CommandOutcome.Refused>(new SizeBankContactor(bank.Id).On(large, Assessor));
+    }
+
+    // An isolator that stands follows its device; where there is none none comes.
+    [Fact]
+    public void Devices_that_are_proposed_take_a_stated_isolator_along()
+    {
+        PlantSpecification Sized(PlantSpecification plant) => Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Devices, DeviceKind.Usual).On(plant, Assessor)).After;
+        var device = Sized(Changed("dp-02", p => p with { Devices = p.Devices with { IsolatorA = 16 } })).AllDrivePoints().Single(p => p.Id == "dp-02").Devices;
+        Assert.True(device.IsolatorA.Value >= ((ProtectiveDevice.Fuse)device.Device).RatedA);
+        Assert.False(Sized(Demo).AllDrivePoints().Single(p => p.Id == "dp-02").Devices.IsolatorA.IsKnown);
+    }
+
     [Fact]
     public void A_feeder_that_is_open_leaves_the_plant_unjudged()
     {
