@@ -52,14 +52,16 @@ export function ListPage({ onCell }: { readonly onCell: (point: string) => void 
       })),
     );
   }, [specification, assessment]);
+  const places = specification.routes?.places;
   const known = useMemo(
     () =>
       columnsOf(
         all.map((r) => r.point),
         items,
         units,
+        places,
       ),
-    [all, items, units],
+    [all, items, units, places],
   );
   const columns = useMemo(() => known.filter((c) => wanted.includes(c.id)), [known, wanted]);
   const rows = useMemo(

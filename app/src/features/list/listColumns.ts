@@ -1,10 +1,11 @@
-import type { Check, DrivePoint, DrivePointFigures, Load } from "../../api/client";
+import type { Check, DrivePoint, DrivePointFigures, Load, Routes } from "../../api/client";
 import { quantityOf, type Field } from "../../fields/field";
 import { fields } from "../../fields/table";
 import { parseQuantity, showQuantity } from "../../fields/units";
 import type { Units } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { verdictWords, worst } from "../../lib/verdict";
+import { notStated } from "../interference/interference";
 import { converterPower, motorKind, motorPower, type Items } from "../board/cellText";
 
 /** A drive point with what is known of it. */
@@ -33,6 +34,7 @@ export interface ListColumn {
   readonly apply?: (point: DrivePoint, text: string) => Applied;
 }
 
+type Place = Routes["places"][number];
 type Node = Readonly<Record<string, unknown>>;
 
 const at = (point: DrivePoint, path: readonly string[]): unknown =>
@@ -45,7 +47,12 @@ function put<T>(node: T, path: readonly string[], value: unknown): T {
 }
 
 /** Columns that make sense for these drive points, in the order of the work. */
-export function columnsOf(points: readonly DrivePoint[], items: Items, units: Units): ListColumn[] {
+export function columnsOf(
+  points: readonly DrivePoint[],
+  items: Items,
+  units: Units,
+  places: readonly Place[] = [],
+): ListColumn[] {
   const kinds = new Set(points.map((p) => p.load.kind));
   return [
     ...entries("drive point", ["tag", "name"], fields.DrivePoint, [], units),
@@ -112,6 +119,7 @@ export function columnsOf(points: readonly DrivePoint[], items: Items, units: Un
       "Feeder, ",
     ),
     figure("feederM", "Feeder, length used", "m", "feeder", units),
+    ...interferenceColumns(units, places),
     figure("linePowerKw", "Line power", "kW", "supply", units),
     figure("lineCurrentA", "Line current", "A", "supply", units),
     figure("thdiPct", "THDi", "%", "supply", units),
@@ -164,6 +172,58 @@ const recordOf: Readonly<Partial<Record<Load["kind"], Readonly<Record<string, Fi
   hoist: fields.LoadHoistLoad,
   "servo-axis": fields.LoadServoAxisLoad,
 };
+
+// Where it stands, what filters and what leaks: filled down or pasted for a whole lineup.
+function interferenceColumns(units: Units, places: readonly Place[]): ListColumn[] {
+  const stated = (columns: readonly ListColumn[]) =>
+    columns.map((c): ListColumn => {
+      const { apply } = c;
+      return apply ? { ...c, apply: (p, text) => apply({ ...p, interference: p.interference ?? notStated }, text) } : c;
+    });
+  return [
+    placeColumn("placeId", "Converter stands at", places),
+    placeColumn("motorPlaceId", "Motor stands at", places),
+    ...stated(entries("interference", ["filter", "linksOpen"], fields.PointInterference, ["interference"], units)),
+    ...stated(
+      entries("interference", ["kind", "ratedMa"], fields.ResidualDevice, ["interference", "residual"], units, ""),
+    ),
+    ...stated(
+      entries(
+        "interference",
+        ["earthDouble", "earthMonitored", "frameBonded", "shaftRing", "commonModeCores"],
+        fields.PointInterference,
+        ["interference"],
+        units,
+      ),
+    ),
+  ];
+}
+
+// A place is written by its name.
+function placeColumn(key: "placeId" | "motorPlaceId", name: string, places: readonly Place[]): ListColumn {
+  const text = (point: DrivePoint) => places.find((p) => p.id === point.interference?.[key])?.name ?? "";
+  return {
+    id: `interference.${key}`,
+    name,
+    unit: "",
+    part: "interference",
+    text: (row) => text(row.point),
+    order: (row) => text(row.point),
+    apply: (point, typed) => {
+      const wanted = typed.trim().toLowerCase();
+      const found = places.find((p) => p.name.toLowerCase() === wanted);
+      return wanted !== "" && !found
+        ? {
+            ok: false,
+            problem: `${point.tag}, ${name.toLowerCase()}: there is no place “${typed.trim()}”; places are added on Interference.`,
+          }
+        : {
+            ok: true,
+            point: { ...point, interference: { ...(point.interference ?? notStated), [key]: found?.id ?? "" } },
+          };
+    },
+  };
+}
 
 // Loads of several kinds share a column where key and name are the same.
 function loadColumns(kinds: ReadonlySet<Load["kind"]>, units: Units): ListColumn[] {

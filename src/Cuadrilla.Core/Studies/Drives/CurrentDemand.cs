@@ -12,10 +12,17 @@ public static class CurrentDemand
     private const double SteadyAfterS = 600;
 
     /// <summary>The current to be given for ever, A: of the worst steady point, or the rms over the cycle.</summary>
+    /// <param name="model">The drive.</param>
+    /// <param name="other">Another motor in its place; null: its own.</param>
     public static (double CurrentA, double SpeedRpm, string Where, double LowPu) Continuous(LoadedMotor model, MotorLossModel? other = null)
     {
+        ArgumentNullException.ThrowIfNull(model);
+        return other is null ? model.ContinuousDemand : OfMotor(model, other);
+    }
+
+    internal static (double CurrentA, double SpeedRpm, string Where, double LowPu) OfMotor(LoadedMotor model, MotorLossModel motor)
+    {
         var load = model.Load;
-        var motor = other ?? model.Motor;
         if (load.Cycle is { } cycle)
         {
             var squares = Stretches(model, motor, cycle).Sum(s => s.CurrentA * s.CurrentA * s.DurationS);

@@ -8,8 +8,15 @@ namespace Cuadrilla.Core.Studies.Drives;
 /// <summary>A drive point whose load and motor are known: what the checks of a motor rest on.</summary>
 public class LoadedMotor : DrivePointModel
 {
+    // Checks, proposals and the plant's cables all ask for it, at each edit again.
+    private readonly Lazy<(double CurrentA, double SpeedRpm, string Where, double LowPu)> continuousDemand;
+
     internal LoadedMotor(DrivePointModel known, LoadModel load, FittedMotor fitted)
-        : base(known) => (Load, Fitted) = (load, fitted);
+        : base(known)
+    {
+        (Load, Fitted) = (load, fitted);
+        continuousDemand = new(() => CurrentDemand.OfMotor(this, Motor));
+    }
 
     /// <summary>The same with more known of the rest.</summary>
     private protected LoadedMotor(LoadedMotor known)
@@ -34,6 +41,9 @@ public class LoadedMotor : DrivePointModel
 
     /// <summary>Loss model of the motor.</summary>
     public MotorLossModel Motor => Fitted.Losses;
+
+    /// <summary>The current that a converter has to give for ever, A; see <see cref="CurrentDemand"/>.</summary>
+    internal (double CurrentA, double SpeedRpm, string Where, double LowPu) ContinuousDemand => continuousDemand.Value;
 
     /// <summary>Thermal budget of the motor.</summary>
     public ThermalBudget Budget => Fitted.Budget;

@@ -63,7 +63,7 @@ internal static class DesignCurrents
     private static DesignCurrent OnLine(DriveOnLine line, SupplyContext supply)
     {
         var plate = line.Connected.Plate;
-        var worst = supply.Scenarios.SelectMany(s => s.OnLine.Where(d => d.DrivePointId == line.Id).Select(d => (s.ScenarioName, d.Point.Motor))).OrderByDescending(d => d.Motor.CurrentA).FirstOrDefault();
+        var worst = supply.OnLineOf(line.Id).Select(d => (d.Scenario.ScenarioName, d.Drive.Point.Motor)).OrderByDescending(d => d.Motor.CurrentA).FirstOrDefault();
         var drawnA = worst.ScenarioName is null ? 0 : worst.Motor.CurrentA;
         return drawnA > plate.RatedCurrentA
             ? new DesignCurrent(drawnA, worst.Motor.PowerFactor, worst.ScenarioName ?? string.Empty, $"{Text.N(drawnA)} A drawn, above the motor's {Text.N(plate.RatedCurrentA)} A")
@@ -103,7 +103,7 @@ internal static class DesignCurrents
 
     /// <summary>The same of any front end by its key.</summary>
     public static double SolvedW(string id, SupplyContext supply) =>
-        supply.Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == id).Select(d => Math.Abs(d.Point.LinkW)).DefaultIfEmpty(0).Max();
+        supply.DrivesOf(id).Select(d => Math.Abs(d.Drive.Point.LinkW)).DefaultIfEmpty(0).Max();
 
     // What it returns heats its feeder as what it draws does.
     private static double ThroughW(DcBusModel model, SupplyContext supply) =>
@@ -114,7 +114,7 @@ internal static class DesignCurrents
 
     private static (DesignCurrent? Current, IReadOnlyList<string> Missing) OfFront(string id, SupplyContext supply)
     {
-        var found = supply.Scenarios.SelectMany(s => s.Drives.Where(d => d.DrivePointId == id).Select(d => (s.ScenarioName, d.Front))).ToList();
+        var found = supply.DrivesOf(id).Select(d => (d.Scenario.ScenarioName, d.Drive.Front)).ToList();
         if (found.Count == 0)
         {
             var unsettled = supply.Scenarios.SelectMany(s => s.Unsettled).Distinct(StringComparer.Ordinal).ToList();
@@ -127,7 +127,7 @@ internal static class DesignCurrents
         }
 
         var (scenario, phase) = found.Select(f => (f.ScenarioName, ((RectifierResult.LineDraw)f.Front).LoadedPhase)).MaxBy(f => f.LoadedPhase.RmsA);
-        var crowded = supply.Scenarios.Where(s => s.Drives.Any(d => d.DrivePointId == id)).SelectMany(s => s.Unsettled).Distinct(StringComparer.Ordinal).ToList();
+        var crowded = supply.DrivesOf(id).SelectMany(d => d.Scenario.Unsettled).Distinct(StringComparer.Ordinal).ToList();
         return crowded.Count > 0
             ? (null, crowded)
             : (new DesignCurrent(

@@ -22,6 +22,9 @@ internal abstract class FeedStudy
     private static readonly (double UpToV, double TimeS)[] FinalTimesTn = [(121, 0.8), (231, 0.4), (401, 0.2), (double.PositiveInfinity, 0.1)];
     private readonly Lazy<ProtectiveDevice?> proposed;
 
+    // All its checks ask for the gates of the same device.
+    private (ProtectiveDevice? Device, DeviceGates? Of) gates;
+
     protected FeedStudy(Bus bus, SupplyContext supply)
     {
         (Bus, Supply, Rules) = (bus, supply, new CableRules(supply.Data));
@@ -107,7 +110,15 @@ internal abstract class FeedStudy
     /// <summary>How a cable is laid; null where neither it nor the plant says.</summary>
     public CableInstallation? Laid(CableInstallation? own) => own ?? Supply.Plant.Cables;
 
-    public DeviceGates? GatesOf(ProtectiveDevice device) => DeviceGates.Of(device, Supply.Data.GgFuses, Supply.Data.Switchgear);
+    public DeviceGates? GatesOf(ProtectiveDevice device)
+    {
+        if (gates.Device is null || !ReferenceEquals(gates.Device, device))
+        {
+            gates = (device, DeviceGates.Of(device, Supply.Data.GgFuses, Supply.Data.Switchgear));
+        }
+
+        return gates.Of;
+    }
 
     /// <summary>What the feeder must carry for ever, A. For the US code a converter's input is rated as its output, since items state no other, or at what it draws if more.</summary>
     public double FeederSizingA(DeviceGates? gates)

@@ -103,11 +103,11 @@ internal static class StartProtectionChecks
 
     /// <summary>Least current with which it runs in a scenario, A: the coolest image that a relay may have of it; 0 where it runs in none.</summary>
     internal static double RunningA(FeederStudy feeder) =>
-        feeder.Supply.Scenarios.SelectMany(s => s.OnLine).Where(d => d.DrivePointId == feeder.Model.Id).Select(d => d.Point.Motor.CurrentA).DefaultIfEmpty(0).Min();
+        feeder.Supply.OnLineOf(feeder.Model.Id).Select(d => d.Drive.Point.Motor.CurrentA).DefaultIfEmpty(0).Min();
 
     /// <summary>Largest current with which it runs in a scenario, A; 0 where it runs in none.</summary>
     internal static double MostRunningA(FeederStudy feeder) =>
-        feeder.Supply.Scenarios.SelectMany(s => s.OnLine).Where(d => d.DrivePointId == feeder.Model.Id).Select(d => d.Point.Motor.CurrentA).DefaultIfEmpty(0).Max();
+        feeder.Supply.OnLineOf(feeder.Model.Id).Select(d => d.Drive.Point.Motor.CurrentA).DefaultIfEmpty(0).Max();
 
     private static Check Coordination(FeederStudy feeder)
     {

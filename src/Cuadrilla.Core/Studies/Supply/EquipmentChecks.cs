@@ -18,7 +18,7 @@ internal static class EquipmentChecks
 
     public static IEnumerable<Check> Of(DrivePointModel point, SupplyContext supply, Bus bus)
     {
-        var draws = supply.Scenarios.SelectMany(s => s.Drives.Where(d => d.DrivePointId == point.Id).Select(d => (s.ScenarioName, Drive: d, Draw: d.Front as RectifierResult.LineDraw)))
+        var draws = supply.DrivesOf(point.Id).Select(d => (d.Scenario.ScenarioName, d.Drive, Draw: d.Drive.Front as RectifierResult.LineDraw))
             .Where(d => d.Draw is not null).Select(d => (d.ScenarioName, d.Drive, Draw: d.Draw!)).ToList();
         if (point is not DriveOnConverter model || draws.Count == 0)
         {

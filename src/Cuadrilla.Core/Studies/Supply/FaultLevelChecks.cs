@@ -23,9 +23,9 @@ internal static class FaultLevelChecks
         foreach (var bus in supply.Plant.Distribution.Buses.Where(b => b.WithstandKa.IsKnown))
         {
             var title = $"Fault level of {bus.Name}";
-            if (Worst(bus.Id, supply) is not var (scenario, faultA, motorsA))
+            if (supply.WithstandOf(bus.Id) is not var (scenario, faultA, motorsA, _))
             {
-                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, supply.MissingOfNetwork.DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
                 continue;
             }
 
@@ -61,7 +61,7 @@ internal static class FaultLevelChecks
             return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
         }
 
-        List<string> missing = [.. PlantNetwork.Missing(supply.Plant)];
+        List<string> missing = [.. supply.MissingOfNetwork];
         if (model.Converter is null && model.Starter is null)
         {
             missing.Add("converter");
@@ -72,7 +72,7 @@ internal static class FaultLevelChecks
             missing.Add("length and cross-section of the feeder");
         }
 
-        if (missing.Count == 0 && Worst(bus.Id, supply) is null)
+        if (missing.Count == 0 && supply.WithstandOf(bus.Id) is null)
         {
             missing.Add($"a closed path to {bus.Name}");
         }
@@ -82,12 +82,12 @@ internal static class FaultLevelChecks
             return Check.Lacking(ConverterId, model.Id, BoardRow.Supply, title, missing);
         }
 
-        var (scenario, behind) = WorstOhm(bus.Id, supply);
+        var (scenario, _, _, behind) = supply.WithstandOf(bus.Id)!;
         var cMax = WithstandCurrents.CMax(supply.Plant, bus.NominalVoltageV);
         var faultA = cMax * bus.NominalVoltageV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
         var check = CheckWriter.Judged(
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            PlantMeans.Relief("current-limiting fuses as the maker states", model.Input.DrivePoint.Feeder is Feeder.ByCable ? "a longer feeder" : "a feeder cable of its own", new PlantMeans(supply).OpenCoupler(scenario)) + " " + Caution,
+            string.Empty,
             new Reason(
                 "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), Z_bus with motors on the line and K_T, against the rated conditional short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(withstand)} kA",
@@ -98,6 +98,13 @@ internal static class FaultLevelChecks
                     ReasonInput.Of("rated short-circuit current", withstand, "kA", "catalogue converter"),
                 ]),
             scenario);
+
+        // What this plant can do about it takes looking for.
+        if (check.Verdict is Verdict.Fails or Verdict.Tight)
+        {
+            var feeder = model.Input.DrivePoint.Feeder is Feeder.ByCable ? "a longer feeder" : "a feeder cable of its own";
+            check = check with { Relief = PlantMeans.Relief("current-limiting fuses as the maker states", feeder, new PlantMeans(supply).OpenCoupler(scenario)) + " " + Caution };
+        }
 
         // Above its plain rating a unit holds only behind the fuses that its rating names, and none is specified yet.
         var plainKa = model.Converter?.Item.ShortCircuitPlainKa ?? 0;
@@ -114,20 +121,20 @@ internal static class FaultLevelChecks
     public static Check OfSupplyModule(string name, SupplyModuleItem? module, System.Numerics.Complex feederOhm, string busId, SupplyContext supply)
     {
         var title = $"Fault level at the supply module, {name}";
-        List<string> missing = [.. PlantNetwork.Missing(supply.Plant)];
+        List<string> missing = [.. supply.MissingOfNetwork];
         if (module is null)
         {
             missing.Add($"a supply module for {name}");
         }
 
-        if (module is null || missing.Count > 0 || Worst(busId, supply) is not var (scenario, faultA, _) || double.IsInfinity(faultA))
+        if (module is null || missing.Count > 0 || supply.WithstandOf(busId) is not var (scenario, faultA, _, behind) || double.IsInfinity(faultA))
         {
             return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
         }
 
         // A feeder of its own lowers it as its impedance says.
         var busV = supply.Plant.Distribution.Bus(busId).NominalVoltageV;
-        faultA = feederOhm == default ? faultA : WithstandCurrents.CMax(supply.Plant, busV) * busV / Math.Sqrt(3) / (WorstOhm(busId, supply).Ohm + feederOhm).Magnitude;
+        faultA = feederOhm == default ? faultA : WithstandCurrents.CMax(supply.Plant, busV) * busV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
 
         return CheckWriter.Judged(
             "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, module.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
@@ -138,21 +145,5 @@ internal static class FaultLevelChecks
                 "IEC 60909-0; IEC 61800-5-1; the maker's fuses are part of the rating",
                 []),
             scenario);
-    }
-
-    private static (string Scenario, double FaultA, double MotorsA)? Worst(string busId, SupplyContext supply)
-    {
-        var cases = supply.Scenarios.Where(s => s.Strongest.IsLive(busId))
-            .Select(s => (s.ScenarioName, Fault: WithstandCurrents.At(supply.Plant, s, busId)))
-            .ToList();
-        return cases.Count == 0 ? null : cases.MaxBy(c => c.Fault.Ampere) is var (name, fault) ? (name, fault.Ampere, fault.MotorsA) : null;
-    }
-
-    // The bus as one impedance behind c_max·U: what motors add makes it smaller.
-    private static (string Scenario, System.Numerics.Complex Ohm) WorstOhm(string busId, SupplyContext supply)
-    {
-        var (worst, fault) = supply.Scenarios.Where(s => s.Strongest.IsLive(busId)).Select(s => (s, Fault: WithstandCurrents.At(supply.Plant, s, busId))).MaxBy(s => s.Fault.Ampere);
-        var ohm = worst.ForWithstand.ImpedanceOhm(busId);
-        return (worst.ScenarioName, fault.Ampere > 0 && double.IsFinite(fault.Ampere) ? ohm * ((fault.Ampere - fault.MotorsA) / fault.Ampere) : ohm);
     }
 }
