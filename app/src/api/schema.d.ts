@@ -2310,10 +2310,12 @@ export interface components {
             /** Format: double */
             cost: number;
             segmentIds: string[];
+            /** Format: double */
+            gapMm?: number;
             and?: null | components["schemas"]["Cure"];
         };
         /** @enum {unknown} */
-        CureKind: "divider" | "screen-disturbing" | "screen-disturbed" | "move-disturbing" | "move-disturbed";
+        CureKind: "divider" | "screen-disturbing" | "screen-disturbed" | "move-disturbing" | "move-disturbed" | "widen-gap";
         CurveTime: {
             /** Format: double */
             currentA?: number;

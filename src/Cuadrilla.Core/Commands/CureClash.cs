@@ -40,6 +40,10 @@ public sealed record CureClash(string DisturbingId, string DisturbedId, CureKind
         },
         CureKind.ScreenDisturbing => Screened(plant, clash.Disturbing),
         CureKind.ScreenDisturbed => Screened(plant, clash.Disturbed),
+        CureKind.WidenGap => plant with
+        {
+            Routes = plant.Routes with { Segments = [.. plant.Routes.Segments.Select(s => cure.SegmentIds.Contains(s.Id) ? s with { GapMm = cure.GapMm } : s)] },
+        },
         CureKind.MoveDisturbing => Moved(plant, clash.Disturbing.Id, cure),
         _ => Moved(plant, clash.Disturbed.Id, cure),
     };

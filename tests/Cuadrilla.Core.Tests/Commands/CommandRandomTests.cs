@@ -47,7 +47,7 @@ public sealed class CommandRandomTests
         (ids, _) => new SizeProtection(ids, (ProtectedPart)(ids.Length % 4), (DeviceKind)(ids[0].Length % 5)),
         (_, plant) => new SizeBankContactor(plant.Distribution.CapacitorBanks is [var bank, ..] ? bank.Id : "none"),
         (ids, plant) => new TakeDevice(ids, plant.Devices is [var own, ..] ? own.Id : "none"),
-        (ids, plant) => Studies.Separation(plant)?.Clashes is [var clash, ..] ? new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, (CureKind)(ids.Length % 5)) : new CureClash("a", "b", CureKind.Divider),
+        (ids, plant) => Studies.Separation(plant)?.Clashes is [var clash, ..] ? new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, (CureKind)(ids.Length % 6)) : new CureClash("a", "b", CureKind.Divider),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),
         (_, plant) => new CompareSingleDrives(Bus(plant)),
         (_, plant) => new SizeModuleProtection(Bus(plant)),

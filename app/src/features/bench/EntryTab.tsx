@@ -71,7 +71,7 @@ export function EntryTab({
           )}
         </>
       )}
-      {row === "cable" && <CableEntry point={point} edit={all} />}
+      {row === "cable" && <CableEntry point={point} columns={columns} edit={all} />}
       {row === "motor" && (
         <>
           <MotorEntry point={point} edit={all} />
@@ -107,8 +107,8 @@ function FeederEntry({ point, edit }: Props) {
   );
 }
 
-function CableEntry({ point, edit }: Props) {
-  const { project } = useProject();
+function CableEntry({ point, columns, edit }: Props & { readonly columns: readonly string[] }) {
+  const { project, run } = useProject();
   const { cable } = point;
   const withCable = (change: Partial<DrivePoint["cable"]>) => (p: DrivePoint) => ({
     ...p,
@@ -133,6 +133,14 @@ function CableEntry({ point, edit }: Props) {
         keys={["reason"]}
         change={(part, what) => edit(`cable ${what}`, withCable(part))}
       />
+      <button
+        type="button"
+        className="button mt-2"
+        title="The smallest sections that hold all that is asked, for the device that is chosen or else proposed."
+        onClick={() => void run({ kind: "size-protection", pointIds: [...columns], part: "cables", device: "usual" })}
+      >
+        Propose sections
+      </button>
     </>
   );
 }

@@ -30,6 +30,11 @@ export function useBoardActions(selection: Selection | undefined, onSelect: (sel
       }
     },
     size: (ids: readonly string[]) => void run({ kind: "size-best", pointIds: [...ids], part: "both" }),
+    protect: (ids: readonly string[]) =>
+      void run({ kind: "size-protection", pointIds: [...ids], part: "both", device: "usual" }),
+    protectSelected: () => void run({ kind: "size-protection", pointIds, part: "both", device: "usual" }),
+    protectAll: () =>
+      void run({ kind: "size-protection", pointIds: columnIds(specification), part: "both", device: "usual" }),
     assumeSelected: () => void run({ kind: "accept-usual", pointIds, keys: [] }),
     assumeAll: () => void run({ kind: "accept-usual", pointIds: columnIds(specification), keys: [] }),
     sizeSelected: () => void run({ kind: "size-best", pointIds, part: "both" }),

@@ -1,4 +1,5 @@
-import type { CheckKey, DrivePoint, InterferencePlan, Lineup } from "../../api/client";
+import { useMemo, useState } from "react";
+import type { Check, CheckKey, DrivePoint, InterferencePlan, Lineup } from "../../api/client";
 import { CellChoice } from "../../components/CellFields";
 import { CellEntry } from "../../fields/Entries";
 import { fields } from "../../fields/table";
@@ -11,6 +12,8 @@ import { notStated, type Interference } from "./interference";
 import { placeNames } from "./RouteTables";
 import { useRoutes } from "./useRoutes";
 
+const MOST = 60;
+
 /** What each drive emits and leaks, with the entries it follows from; lineups first, their drive points below. */
 export function DriveTable({
   plan,
@@ -22,6 +25,18 @@ export function DriveTable({
   const { project, edit } = useProject();
   const { routes } = useRoutes();
   const units = useUnits();
+  const { lineups } = project.specification;
+  // Of a large plant one lineup at a time: that is how they are worked on, and how they answer at once.
+  const [wanted, setWanted] = useState<string>();
+  const many = lineups.reduce((count, l) => count + l.drivePoints.length, 0) > MOST;
+  const shown = wanted ?? (many ? (lineups[0]?.id ?? "") : "");
+  const checks = useMemo(() => {
+    const byPoint = new Map<string, Check[]>();
+    for (const check of project.assessment.checks.filter((c) => c.id.startsWith("emc."))) {
+      byPoint.set(check.drivePointId, [...(byPoint.get(check.drivePointId) ?? []), check]);
+    }
+    return byPoint;
+  }, [project.assessment.checks]);
   const found = new Map(plan.points.map((p) => [p.pointId, p]));
   const places = placeNames(routes, "–");
   const changeLineup = (l: Lineup, part: Partial<Lineup>) =>
@@ -38,12 +53,27 @@ export function DriveTable({
     }));
   return (
     <section aria-label="Drives">
-      <h3 className="section-title">
+      <h3 className="section-title flex items-center gap-2">
         Drives <span className="text-[12px] font-normal text-soft">what they emit, what leaks to earth</span>
+        {lineups.length > 1 && (
+          <select
+            className="entry w-auto font-normal"
+            aria-label="Lineup whose drives are shown"
+            value={shown}
+            onChange={(e) => setWanted(e.target.value)}
+          >
+            <option value="">all lineups</option>
+            {lineups.map((l) => (
+              <option key={l.id} value={l.id}>
+                {l.tag} {l.name}
+              </option>
+            ))}
+          </select>
+        )}
       </h3>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Drives, scrolls sideways">
+      <div className="max-h-[520px] overflow-auto" tabIndex={0} role="region" aria-label="Drives, scrolls">
         <table className="table text-[12px]">
-          <thead>
+          <thead className="sticky top-0 z-10 bg-ground">
             <tr>
               {[
                 "",
@@ -70,95 +100,97 @@ export function DriveTable({
               ))}
             </tr>
           </thead>
-          {project.specification.lineups.map((l) => (
-            <tbody key={l.id}>
-              <tr className="bg-panel">
-                <td />
-                <th scope="row" className="text-left whitespace-nowrap">
-                  {l.tag} {l.name}
-                </th>
-                <td>
-                  <CellChoice
-                    label={`Place of ${l.tag}`}
-                    value={l.placeId ?? ""}
-                    choices={places}
-                    onCommit={(placeId) => changeLineup(l, { placeId })}
+          {lineups
+            .filter((l) => shown === "" || l.id === shown)
+            .map((l) => (
+              <tbody key={l.id}>
+                <tr className="bg-panel">
+                  <td />
+                  <th scope="row" className="text-left whitespace-nowrap">
+                    {l.tag} {l.name}
+                  </th>
+                  <td>
+                    <CellChoice
+                      label={`Place of ${l.tag}`}
+                      value={l.placeId ?? ""}
+                      choices={places}
+                      onCommit={(placeId) => changeLineup(l, { placeId })}
+                    />
+                  </td>
+                  <td colSpan={4} />
+                  <Residual
+                    whose={l.tag}
+                    device={l.residual ?? notStated.residual}
+                    onCommit={(residual) => changeLineup(l, { residual })}
                   />
-                </td>
-                <td colSpan={4} />
-                <Residual
-                  whose={l.tag}
-                  device={l.residual ?? notStated.residual}
-                  onCommit={(residual) => changeLineup(l, { residual })}
-                />
-                <td className="num font-bold" title="Sum of its drive points as a bound">
-                  {sum(l.drivePoints.map((p) => found.get(p.id)?.leakageMa))}
-                </td>
-                <td colSpan={7} />
-              </tr>
-              {l.drivePoints.map((p) => {
-                const i = p.interference ?? notStated;
-                const row = found.get(p.id);
-                const own = project.assessment.checks.filter((c) => c.drivePointId === p.id && c.id.startsWith("emc."));
-                const verdict = worst(own.map((c) => c.verdict));
-                const leading = own.find((c) => c.verdict === verdict);
-                const entry = (key: keyof Interference & keyof typeof fields.PointInterference) => (
-                  <CellEntry
-                    field={fields.PointInterference[key]}
-                    whose={p.tag}
-                    value={i[key]}
-                    onCommit={(v: unknown) => change(p, { [key]: v })}
-                  />
-                );
-                return (
-                  <tr key={p.id}>
-                    <td>
-                      {verdict && leading && (
-                        <button
-                          type="button"
-                          aria-label={`Reason: ${leading.title} of ${p.tag}`}
-                          onClick={() => onReason(leading)}
-                        >
-                          <VerdictMark verdict={verdict} size={11} labelled />
-                        </button>
-                      )}
-                    </td>
-                    <td className="font-bold whitespace-nowrap">
-                      {p.tag} <span className="font-normal">{p.name}</span>
-                    </td>
-                    {(["placeId", "motorPlaceId"] as const).map((key) => (
-                      <td key={key}>
-                        <CellChoice
-                          label={`${fields.PointInterference[key].name} of ${p.tag}`}
-                          value={i[key]}
-                          choices={key === "placeId" ? { ...places, "": "lineup" } : places}
-                          onCommit={(id) => change(p, { [key]: id })}
-                        />
+                  <td className="num font-bold" title="Sum of its drive points as a bound">
+                    {sum(l.drivePoints.map((p) => found.get(p.id)?.leakageMa))}
+                  </td>
+                  <td colSpan={7} />
+                </tr>
+                {l.drivePoints.map((p) => {
+                  const i = p.interference ?? notStated;
+                  const row = found.get(p.id);
+                  const own = checks.get(p.id) ?? [];
+                  const verdict = worst(own.map((c) => c.verdict));
+                  const leading = own.find((c) => c.verdict === verdict);
+                  const entry = (key: keyof Interference & keyof typeof fields.PointInterference) => (
+                    <CellEntry
+                      field={fields.PointInterference[key]}
+                      whose={p.tag}
+                      value={i[key]}
+                      onCommit={(v: unknown) => change(p, { [key]: v })}
+                    />
+                  );
+                  return (
+                    <tr key={p.id}>
+                      <td>
+                        {verdict && leading && (
+                          <button
+                            type="button"
+                            aria-label={`Reason: ${leading.title} of ${p.tag}`}
+                            onClick={() => onReason(leading)}
+                          >
+                            <VerdictMark verdict={verdict} size={11} labelled />
+                          </button>
+                        )}
                       </td>
-                    ))}
-                    <td>{row ? entry("filter") : <span className="text-soft">on the line</span>}</td>
-                    <td className="whitespace-nowrap">
-                      {row?.declared
-                        ? `${row.declared.toUpperCase()} to ${units.say(row.declaredToM, "m")}, ${n(row.declaredToKhz)} kHz`
-                        : "–"}
-                    </td>
-                    <td>{row && entry("linksOpen")}</td>
-                    <Residual whose={p.tag} device={i.residual} onCommit={(residual) => change(p, { residual })} />
-                    <td className="num">{row?.leakageMa == null ? "–" : n(row.leakageMa)}</td>
-                    <td>{entry("earthDouble")}</td>
-                    <td>{entry("earthMonitored")}</td>
-                    <td className="num">{row?.edgeA == null ? "–" : n(row.edgeA)}</td>
-                    <td className="num whitespace-nowrap">
-                      {row?.chargingA == null ? "–" : `${n(row.chargingA)} · ${n(row.chargingLossW)}`}
-                    </td>
-                    <td>{entry("frameBonded")}</td>
-                    <td>{entry("shaftRing")}</td>
-                    <td>{entry("commonModeCores")}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          ))}
+                      <td className="font-bold whitespace-nowrap">
+                        {p.tag} <span className="font-normal">{p.name}</span>
+                      </td>
+                      {(["placeId", "motorPlaceId"] as const).map((key) => (
+                        <td key={key}>
+                          <CellChoice
+                            label={`${fields.PointInterference[key].name} of ${p.tag}`}
+                            value={i[key]}
+                            choices={key === "placeId" ? { ...places, "": "lineup" } : places}
+                            onCommit={(id) => change(p, { [key]: id })}
+                          />
+                        </td>
+                      ))}
+                      <td>{row ? entry("filter") : <span className="text-soft">on the line</span>}</td>
+                      <td className="whitespace-nowrap">
+                        {row?.declared
+                          ? `${row.declared.toUpperCase()} to ${units.say(row.declaredToM, "m")}, ${n(row.declaredToKhz)} kHz`
+                          : "–"}
+                      </td>
+                      <td>{row && entry("linksOpen")}</td>
+                      <Residual whose={p.tag} device={i.residual} onCommit={(residual) => change(p, { residual })} />
+                      <td className="num">{row?.leakageMa == null ? "–" : n(row.leakageMa)}</td>
+                      <td>{entry("earthDouble")}</td>
+                      <td>{entry("earthMonitored")}</td>
+                      <td className="num">{row?.edgeA == null ? "–" : n(row.edgeA)}</td>
+                      <td className="num whitespace-nowrap">
+                        {row?.chargingA == null ? "–" : `${n(row.chargingA)} · ${n(row.chargingLossW)}`}
+                      </td>
+                      <td>{entry("frameBonded")}</td>
+                      <td>{entry("shaftRing")}</td>
+                      <td>{entry("commonModeCores")}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            ))}
         </table>
       </div>
     </section>

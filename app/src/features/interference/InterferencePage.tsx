@@ -11,6 +11,13 @@ import { PlaceTable, ReceiverTable, SignalTable, TrayTable, WayTable } from "./R
 import { TrayPlan } from "./TrayPlan";
 import { useInterference, useRoutes } from "./useRoutes";
 
+// A page of two hundred drives is long: its parts are reached by name, and what comes next by Tab.
+function goTo(part: string) {
+  const section = document.querySelector<HTMLElement>(`section[aria-label="${part}"]`);
+  section?.scrollIntoView();
+  section?.querySelector<HTMLElement>("button, input, select, [tabindex]")?.focus({ preventScroll: true });
+}
+
 /** Trays and ways of cables, what comes too close, what drives emit and leak. */
 export function InterferencePage({ onReason }: { readonly onReason: (check: CheckKey) => void }) {
   const { project, edit } = useProject();
@@ -50,6 +57,22 @@ export function InterferencePage({ onReason }: { readonly onReason: (check: Chec
           ))}
         </span>
       </div>
+      <nav aria-label="Parts of this page" className="mb-1 flex flex-wrap gap-x-3 text-[12px]">
+        {[
+          "Clashes",
+          "Drives",
+          "Checks of the plant",
+          ...(routes.segments.length > 0 ? ["Ways of cables"] : []),
+          "Trays",
+          "Places",
+          "Cables entered by hand",
+          "Receivers nearby",
+        ].map((part) => (
+          <button key={part} type="button" className="text-plum underline" onClick={() => goTo(part)}>
+            {part}
+          </button>
+        ))}
+      </nav>
       <div className="grid max-w-[980px] grid-cols-2 gap-x-8">
         {conventions && (
           <Entries

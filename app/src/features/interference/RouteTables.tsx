@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { InterferencePlan, Routes, RouteRow } from "../../api/client";
 import { CellChoice, CellText } from "../../components/CellFields";
 import { useUnits } from "../../fields/useUnits";
@@ -6,6 +7,9 @@ import { fieldColumns } from "../plant/columns";
 import { ElementTable } from "../plant/ElementTable";
 import { classLooks } from "./classes";
 import { useRoutes } from "./useRoutes";
+
+// More rows than this answer slowly, and nobody reads them one by one.
+const MOST = 80;
 
 type Segment = Routes["segments"][number];
 type Signal = Routes["cables"][number] & { readonly name: string };
@@ -236,7 +240,14 @@ export function WayTable({ plan, chosen }: { readonly plan: InterferencePlan; re
   const units = useUnits();
   const byName = new Map(routes.segments.map((s) => [s.name.toLowerCase(), s.id]));
   const byId = new Map(routes.segments.map((s) => [s.id, s.name]));
-  const rows = plan.cables.filter((c) => chosen === undefined || c.segmentIds.includes(chosen));
+  const [wanted, setWanted] = useState("");
+  const [all, setAll] = useState(false);
+  const found = plan.cables.filter(
+    (c) =>
+      (chosen === undefined || c.segmentIds.includes(chosen)) &&
+      `${c.tag} ${c.from} ${c.to}`.toLowerCase().includes(wanted.toLowerCase()),
+  );
+  const rows = all ? found : found.slice(0, MOST);
   const lay = (c: RouteRow, text: string) => {
     const names = text
       .split(",")
@@ -264,10 +275,16 @@ export function WayTable({ plan, chosen }: { readonly plan: InterferencePlan; re
   }
   return (
     <section aria-label="Ways of cables">
-      <h3 className="section-title">
+      <h3 className="section-title flex flex-wrap items-baseline gap-x-2">
         Ways of cables
+        <input
+          className="entry w-48 font-normal"
+          aria-label="Filter the ways"
+          placeholder="cable, place …"
+          value={wanted}
+          onChange={(e) => setWanted(e.target.value)}
+        />
         <span className="text-[12px] font-normal text-soft">
-          {" "}
           The shortest in the trays for their class; type trays with commas between for another, empty for the shortest.
         </span>
       </h3>
@@ -318,6 +335,11 @@ export function WayTable({ plan, chosen }: { readonly plan: InterferencePlan; re
           </tbody>
         </table>
       </div>
+      {found.length > rows.length && (
+        <button type="button" className="button mt-1" onClick={() => setAll(true)}>
+          Show all {found.length}
+        </button>
+      )}
     </section>
   );
 }

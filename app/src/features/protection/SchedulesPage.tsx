@@ -187,7 +187,7 @@ function Cables({
               <td className="font-mono whitespace-nowrap">
                 {r.lengthM == null ? "open" : units.entered(r.lengthM, "m")}
               </td>
-              <td>{r.laid?.length ? r.laid : "not stated"}</td>
+              <td>{r.laid?.length ? units.sentence(r.laid) : "not stated"}</td>
               <td className="font-mono">{number(r.designA)}</td>
               <td className="font-mono">{number(r.capacityA)}</td>
               <td className="font-mono">{number(r.dropPct, 2)}</td>

@@ -24,6 +24,8 @@ export function NextStepLine({ stage, onDo }: { readonly stage: string; readonly
         return "Go to the entry";
       case "size":
         return action.points.length === 1 ? "Size it" : `Size ${action.points.length}`;
+      case "protect":
+        return action.points.length === 1 ? "Propose them" : `Propose for ${action.points.length}`;
       case "cell":
         return `Go to ${findPoint(specification, action.point)?.tag ?? "it"}`;
     }

@@ -141,6 +141,9 @@ const Workplace = memo(function Workplace() {
       case "size":
         actions.size(step.points);
         break;
+      case "protect":
+        actions.protect(step.points);
+        break;
       case "cell":
         toCell({ point: step.point, row: step.row, columns: [step.point] });
         openBench();
@@ -292,6 +295,8 @@ const Workplace = memo(function Workplace() {
               { name: "Remove drive point", run: actions.remove },
               { name: "Size the selected drive points", run: actions.sizeSelected },
               { name: "Size all drive points", run: actions.sizeAll },
+              { name: "Propose devices and sections of the selected", run: actions.protectSelected },
+              { name: "Propose devices and sections of all", run: actions.protectAll },
               { name: "Assume usual values at the selected drive points", run: actions.assumeSelected },
               { name: "Assume usual values at all drive points", run: actions.assumeAll },
               { name: "Templates of drive points", run: () => setSheet("templates") },

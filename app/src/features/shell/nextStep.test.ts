@@ -66,6 +66,17 @@ describe("the next step of a stage", () => {
     expect(nextStep("Cables", plant([full, point("DP-2"), point("DP-3")]))?.says).toBe(
       "2 motor cables lack length or cross-section.",
     );
+    expect(
+      nextStep("Cables", plant([point("DP-2", { cable: { lengthM: 10, crossSectionMm2: null } })]))?.actions,
+    ).toEqual([
+      { kind: "entry", name: "Cables of this plant" },
+      { kind: "cell", point: "dp-2", row: "cable" },
+    ]);
+    const stated = { ...plant([point("DP-2", { cable: { lengthM: 10, crossSectionMm2: null } })]), cables: {} };
+    expect(nextStep("Cables", stated as unknown as Specification)?.actions[0]).toEqual({
+      kind: "protect",
+      points: ["dp-2"],
+    });
     const laid = [{ drivePointId: "dp-2", cableM: 18 } as DrivePointFigures];
     expect(nextStep("Cables", plant([full, point("DP-2")]), laid)).toBeUndefined();
     expect(nextStep("Energy", plant([point("DP-2")]))?.says).toContain("1 drive point has no hours");

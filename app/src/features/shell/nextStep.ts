@@ -7,6 +7,7 @@ export type StepAction =
   | { readonly kind: "add" | "import" | "templates" }
   | { readonly kind: "entry"; readonly name: string }
   | { readonly kind: "size"; readonly points: readonly string[] }
+  | { readonly kind: "protect"; readonly points: readonly string[] }
   | { readonly kind: "cell"; readonly point: string; readonly row: Row };
 
 /** What comes next in a stage: a sentence, and what does it. */
@@ -46,7 +47,7 @@ export function nextStep(
     case "Converters":
       return chosen(points, "converter", "converter or starter");
     case "Cables":
-      return cables(points, new Map(figures.map((f) => [f.drivePointId, f.cableM])));
+      return cables(points, specification.cables != null, new Map(figures.map((f) => [f.drivePointId, f.cableM])));
     case "Energy":
       return energy(points);
     default:
@@ -101,16 +102,29 @@ function chosen(points: readonly DrivePoint[], part: "motor" | "converter", name
 
 function cables(
   points: readonly DrivePoint[],
+  areLaid: boolean,
   byTrays: ReadonlyMap<string, number | null | undefined>,
 ): Step | undefined {
   const open = points.filter((p) => (p.cable.lengthM ?? byTrays.get(p.id)) == null || p.cable.crossSectionMm2 === null);
   const [first] = open;
-  return (
-    first && {
-      says: `${many(open.length, "motor cable lacks", "motor cables lack")} length or cross-section.`,
-      actions: [{ kind: "cell", point: first.id, row: "cable" }],
-    }
-  );
+  if (!first) {
+    return undefined;
+  }
+  const lacks = `${many(open.length, "motor cable lacks", "motor cables lack")} length or cross-section`;
+  const cell: StepAction = { kind: "cell", point: first.id, row: "cable" };
+  const sizeable = open.filter((p) => (p.cable.lengthM ?? byTrays.get(p.id)) != null);
+  if (sizeable.length === 0) {
+    return { says: `${lacks}.`, actions: [cell] };
+  }
+  return areLaid || sizeable.every((p) => p.cable.installation != null)
+    ? {
+        says: `${lacks}: where the length is known, devices and the smallest sections that hold can be proposed.`,
+        actions: [{ kind: "protect", points: sizeable.map((p) => p.id) }, cell],
+      }
+    : {
+        says: `${lacks}. Say once how cables of this plant are laid: then sections can be proposed.`,
+        actions: [{ kind: "entry", name: "Cables of this plant" }, cell],
+      };
 }
 
 function energy(points: readonly DrivePoint[]): Step | undefined {

@@ -50,15 +50,21 @@ public enum CureKind
 
     /// <summary>Another way for the other.</summary>
     MoveDisturbed,
+
+    /// <summary>Trays further apart.</summary>
+    WidenGap,
 }
 
 /// <summary>A way to end a clash.</summary>
 /// <param name="Kind">What is done.</param>
 /// <param name="Words">In words.</param>
 /// <param name="Cost">What it costs, in metres of plain cable.</param>
-/// <param name="SegmentIds">Trays that get a divider, or the new way.</param>
+/// <param name="SegmentIds">Trays that get a divider or another gap, or the new way.</param>
 public sealed record Cure(CureKind Kind, string Words, double Cost, IReadOnlyList<string> SegmentIds)
 {
+    /// <summary>Free distance that trays get, mm; 0 where none is changed.</summary>
+    public double GapMm { get; init; }
+
     /// <summary>What is done besides where one change is not enough; null where it is.</summary>
     public Cure? And { get; init; }
 }

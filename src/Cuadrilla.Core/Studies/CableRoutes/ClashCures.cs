@@ -14,23 +14,25 @@ internal static class ClashCures
     private const double ScreenPu = 0.4;
     private const double LayingPu = 0.2;
 
+    // A tray hung anew, with what lies on it.
+    private const double HangingPu = 3;
+
     /// <summary>Cures of a clash in no order.</summary>
     /// <param name="clash">The clash.</param>
     /// <param name="routes">Ways of all cables.</param>
-    /// <param name="ends">True where two cables, changed so and with dividers in those trays, do not clash any more.</param>
-    public static IEnumerable<Cure> Of(Clash clash, RoutePlan routes, Func<RoutedCable, RoutedCable, IReadOnlyList<string>, bool> ends)
+    /// <param name="ends">True where a pair changed so does not clash any more.</param>
+    public static IEnumerable<Cure> Of(Clash clash, RoutePlan routes, Func<ChangedPair, bool> ends)
     {
         var changes = Changes(clash, routes).ToList();
-        var single = changes.Where(c => Ends(c.Change(new State(clash.Disturbing, clash.Disturbed, [])))).Select(c => c.Cure).ToList();
+        var asNow = new ChangedPair(clash.Disturbing, clash.Disturbed, [], new Dictionary<string, double>());
+        var single = changes.Where(c => ends(c.Change(asNow))).Select(c => c.Cure).ToList();
         return single.Count > 0 ? single : Pairs();
-
-        bool Ends(State state) => ends(state.Disturbing, state.Disturbed, state.Dividers);
 
         IEnumerable<Cure> Pairs() =>
             from i in Enumerable.Range(0, changes.Count)
             from j in Enumerable.Range(i + 1, changes.Count - i - 1)
             let both = (One: changes[i], Other: changes[j])
-            where Ends(both.Other.Change(both.One.Change(new State(clash.Disturbing, clash.Disturbed, []))))
+            where ends(both.Other.Change(both.One.Change(asNow)))
             select both.One.Cure with
             {
                 Words = $"{both.One.Cure.Words}, and {both.Other.Cure.Words}",
@@ -39,7 +41,7 @@ internal static class ClashCures
             };
     }
 
-    private static IEnumerable<(Cure Cure, Func<State, State> Change)> Changes(Clash clash, RoutePlan routes)
+    private static IEnumerable<(Cure Cure, Func<ChangedPair, ChangedPair> Change)> Changes(Clash clash, RoutePlan routes)
     {
         var (one, other) = (clash.Disturbing, clash.Disturbed);
         var shared = clash.Stretches.Where(s => s.Disturbing.Id == s.Disturbed.Id && s.Between != MetalBetween.Solid).Select(s => s.Disturbing).ToList();
@@ -70,6 +72,28 @@ internal static class ClashCures
         {
             yield return (Moved(CureKind.MoveDisturbing, one, moving, routes), s => s with { Disturbing = s.Disturbing with { Way = moving } });
         }
+
+        if (Wider(clash, routes) is { } wider)
+        {
+            yield return wider;
+        }
+    }
+
+    private static (Cure Cure, Func<ChangedPair, ChangedPair> Change)? Wider(Clash clash, RoutePlan routes)
+    {
+        // Of trays beside each other, the one that is said to lie beside the other; what touches in one tray, or lies further off, stays.
+        var gaps = clash.Stretches.Where(s => s.ApartMm < clash.NeededMm && (s.Disturbing.BesideId == s.Disturbed.Id || s.Disturbed.BesideId == s.Disturbing.Id))
+            .Select(s => (Tray: s.Disturbing.BesideId == s.Disturbed.Id ? s.Disturbing : s.Disturbed, Other: s.Disturbing.BesideId == s.Disturbed.Id ? s.Disturbed : s.Disturbing))
+            .DistinctBy(g => g.Tray.Id).ToList();
+        if (gaps.Count == 0)
+        {
+            return null;
+        }
+
+        var (mm, m) = (Math.Ceiling(clash.NeededMm / 10) * 10, gaps.Sum(g => routes.LengthM(g.Tray)));
+        var words = $"{string.Join(", ", gaps.Select(g => $"{g.Tray.Name} {Text.N(mm)} mm from {g.Other.Name}"))}, {Text.N(m)} m hung anew";
+        var cure = new Cure(CureKind.WidenGap, words, HangingPu * m, [.. gaps.Select(g => g.Tray.Id)]) { GapMm = mm };
+        return (cure, s => s with { GapsMm = gaps.ToDictionary(g => g.Tray.Id, _ => mm, StringComparer.Ordinal) });
     }
 
     private static bool CanBeScreened(RoutedCable cable) =>
@@ -87,6 +111,11 @@ internal static class ClashCures
         var words = $"{cable.Tag} over {string.Join(", ", way.Select(s => s.Name))}: {Text.N(m)} m, {more}";
         return new Cure(kind, words, Math.Max(0, extra) + (LayingPu * m), [.. way.Select(s => s.Id)]);
     }
-
-    private sealed record State(RoutedCable Disturbing, RoutedCable Disturbed, IReadOnlyList<string> Dividers);
 }
+
+/// <summary>A pair of cables as it would be.</summary>
+/// <param name="Disturbing">The one that disturbs.</param>
+/// <param name="Disturbed">The other.</param>
+/// <param name="Dividers">Trays that would have a divider.</param>
+/// <param name="GapsMm">Gaps of trays to the one beside them, mm, that would be others.</param>
+internal sealed record ChangedPair(RoutedCable Disturbing, RoutedCable Disturbed, IReadOnlyList<string> Dividers, IReadOnlyDictionary<string, double> GapsMm);

@@ -49,8 +49,13 @@ public sealed class SeparationStudy
     public IReadOnlyList<Cure> Cures(Clash clash) => [.. ClashCures.Of(clash, routes, EndsWith).OrderBy(c => c.Cost).ThenBy(c => c.Kind)];
 
     // True where two cables changed so do not clash any more.
-    private bool EndsWith(RoutedCable disturbing, RoutedCable disturbed, IReadOnlyList<string> dividers) =>
-        Stretches(disturbing, disturbed, dividers) is var stretches && Judged(disturbing, disturbed, stretches) is null or { IsDispensable: true };
+    private bool EndsWith(ChangedPair pair) =>
+        Judged(pair.Disturbing, pair.Disturbed, [.. Stretches(pair.Disturbing, pair.Disturbed, pair.Dividers).Select(s => Apart(s, pair.GapsMm))]) is null or { IsDispensable: true };
+
+    private static Stretch Apart(Stretch stretch, IReadOnlyDictionary<string, double> gapsMm) =>
+        stretch.Disturbing.BesideId == stretch.Disturbed.Id && gapsMm.TryGetValue(stretch.Disturbing.Id, out var mm) ? stretch with { ApartMm = mm }
+        : stretch.Disturbed.BesideId == stretch.Disturbing.Id && gapsMm.TryGetValue(stretch.Disturbed.Id, out mm) ? stretch with { ApartMm = mm }
+        : stretch;
 
     private IEnumerable<(RoutedCable Disturbing, RoutedCable Disturbed)> Pairs(PlantSpecification plant)
     {

@@ -231,9 +231,10 @@ internal static class CableChecks
         public Check Judged(string id, string title, Func<CableTask, double, Check> judge, bool needsDevice = false)
         {
             List<string> missing = [.. Missing];
-            if (!LengthM.IsKnown || !SectionMm2.IsKnown)
+            var open = $"length and cross-section of the {Name}";
+            if ((!LengthM.IsKnown || !SectionMm2.IsKnown) && !missing.Contains(open))
             {
-                missing.Add($"length and cross-section of the {Name}");
+                missing.Add(open);
             }
 
             // Nothing protects while nobody has chosen what does: a proposal is not a device.

@@ -47,6 +47,7 @@ public sealed class SeparationStudyTests
     public void Whatever_is_offered_ends_its_clash()
     {
         int tried = 0;
+        HashSet<CureKind> kinds = [];
         foreach (var plant in Enumerable.Range(62_000, 40).Select(s => RandomPlant.Of(s, ReferenceCatalogue.Data)).Prepend(Demo))
         {
             var study = Assessor.Separation(plant);
@@ -58,11 +59,13 @@ public sealed class SeparationStudyTests
                     Assert.DoesNotContain(
                         Assessor.Separation(done.After)!.Clashes, c => c.Disturbing.Id == clash.Disturbing.Id && c.Disturbed.Id == clash.Disturbed.Id && !c.IsDispensable);
                     tried++;
+                    kinds.UnionWith([cure.Kind, cure.And?.Kind ?? cure.Kind]);
                 }
             }
         }
 
         Assert.True(tried > 20, $"only {tried} cures were tried");
+        Assert.Equal(Enum.GetValues<CureKind>(), kinds.Order());
     }
 
     [Fact]

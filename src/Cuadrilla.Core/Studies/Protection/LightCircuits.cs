@@ -3,9 +3,10 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.Drives;
 
-namespace Cuadrilla.Core.Studies.CableRoutes;
+namespace Cuadrilla.Core.Studies.Protection;
 
 /// <summary>
 /// Cables that never carry more than 30 % of their own capacity, as hard as they can be grouped: they warm their neighbours so little that those do not count them

@@ -1,0 +1,12 @@
+import { chromium } from "@playwright/test";
+const id = process.argv[2];
+const b = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
+const p = await b.newPage({ viewport: { width: 1280, height: 800 } });
+const shot = async (name) => p.screenshot({ path: `/tmp/u-${name}.png` });
+p.on("response", r => { const t = r.request().timing(); if (/edits|interference|assess/.test(r.url())) r.finished().then(() => console.log(r.request().method(), r.url().split("/").slice(5).join("/"), Math.round(r.request().timing().responseStart), Math.round(r.request().timing().responseEnd))); });
+await p.goto(`http://127.0.0.1:5099/plants/${id}/interference`); 
+let t = Date.now(); await p.getByRole("region", { name: "Plan of the trays" }).waitFor(); console.log("plan", Date.now() - t); await p.waitForTimeout(3000); await shot("20");
+t = Date.now(); await p.getByRole("button", { name: "Drives", exact: true }).click(); await p.waitForTimeout(300); await shot("21");
+await p.getByRole("button", { name: "Trays", exact: true }).click(); await p.waitForTimeout(300);
+await p.getByLabel("Gap to it of P00").fill("290"); t = Date.now(); await p.getByLabel("Gap to it of P00").press("Enter"); await p.getByText(/Edit 3 saved/).waitFor({ timeout: 30000 }); console.log("edit saved", Date.now() - t); await p.waitForTimeout(4000); await shot("22");
+await b.close();
