@@ -53,6 +53,7 @@ test("a place is moved by keys, a way laid by hand, a device ahead chosen", asyn
   await page.getByLabel("Way of W104 field bus").press("Enter");
   await expect(page.getByRole("alert")).toContainText("There is no tray nowhere");
   await page.getByLabel("Residual-current device of DP-17").selectOption("type-b");
+  await expect(page.getByText(/^Edit \d+ saved$/)).toBeVisible();
   await page.getByLabel("Rated residual current of DP-17").fill("300");
   await page.getByLabel("Rated residual current of DP-17").press("Enter");
   await expect(
@@ -73,6 +74,40 @@ test("trays are begun from nothing", async ({ page, request }) => {
   await expect(page.getByRole("row", { name: /W1 sensitive Place 1 Place 2/ })).toContainText("8");
   await page.getByRole("button", { name: "Remove Place 1" }).click();
   await expect(page.getByRole("alert")).toContainText("a tray ends there");
+});
+
+test("what listens nearby is judged, and trays are hung further apart at a press", async ({ page, request }) => {
+  await open(page, await importDemo(request), "/interference");
+  const judged = page
+    .getByRole("region", { name: "Checks of the plant" })
+    .getByRole("button", { name: /Works radio mast nearby/ });
+  await expect(judged).toContainText("Tight");
+  await page.getByRole("button", { name: "Receivers nearby", exact: true }).press("Enter");
+  await expect(page.getByRole("button", { name: "Add receiver" })).toBeFocused();
+  await page.getByLabel("Distance of Works radio mast").fill("400");
+  await page.getByLabel("Distance of Works radio mast").press("Enter");
+  await expect(judged).toContainText("Holds");
+  await expect(page.getByLabel("Gap to it of T2 power")).toHaveValue("100");
+  await page
+    .getByRole("button", { name: /Try: T2 power 150 mm from S2 signals/ })
+    .first()
+    .click();
+  await expect(page.getByLabel("Gap to it of T2 power")).toHaveValue("150");
+});
+
+test("places stand in the list and are written by name", async ({ page, request }) => {
+  await open(page, await importDemo(request), "/list");
+  await page.getByRole("button", { name: "Columns …" }).click();
+  await page.getByRole("checkbox", { name: "Motor stands at" }).check();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("columnheader", { name: /Motor stands at/ })).toHaveCount(1);
+  const kept = page.getByRole("gridcell").filter({ hasText: "Spray dryer" });
+  await expect(kept).toHaveCount(2);
+  await kept.first().dblclick();
+  await page.keyboard.press("Control+a");
+  await page.keyboard.type("nowhere");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("there is no place “nowhere”");
 });
 
 test("devices of one's own list are read, proposed and chosen", async ({ page, request }) => {

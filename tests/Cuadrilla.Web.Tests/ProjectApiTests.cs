@@ -141,6 +141,8 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
         var check = await (await client.GetAsync($"/api/projects/{id}/checks/motor.continuous?drivePointId=dp-02")).Body();
         Assert.NotEmpty(check["reason"]!["withNumbers"]!.GetValue<string>());
         Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}/lineups/l1/sheet.pdf"))[..4]));
+        Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}/lineups/l1/interference.pdf"))[..4]));
+        Assert.Equal(System.Net.HttpStatusCode.NotFound, (await client.GetAsync($"/api/projects/{id}/lineups/none/interference.pdf")).StatusCode);
         Assert.StartsWith("\uFEFFLineup,Tag", System.Text.Encoding.UTF8.GetString(await client.GetByteArrayAsync($"/api/projects/{id}/drive-list.csv")), StringComparison.Ordinal);
     }
 
