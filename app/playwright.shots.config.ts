@@ -1,4 +1,4 @@
 import { defineConfig } from "@playwright/test";
 import { shared } from "./playwright.config";
 
-export default defineConfig({ ...shared, testDir: "e2e", testMatch: "*.shots.ts" });
+export default defineConfig({ ...shared, testDir: "e2e", testMatch: "*.shots.ts", timeout: 180_000 });
