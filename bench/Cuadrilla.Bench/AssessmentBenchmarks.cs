@@ -40,7 +40,9 @@ public class AssessmentBenchmarks
     {
         Distribution = plant.Distribution with
         {
-            Loads = [.. plant.Distribution.Loads.Select((l, i) => i == 0 ? ((BusLoad.Linear)l) with { PowerKw = 840 + (0.01 * ++edit) } : l)],
+            Loads = [.. plant.Distribution.Loads.Select((l, i) => i == 0
+                ? ((BusLoad.Linear)l) with { PowerKw = 840 + (0.01 * ++edit) }
+                : l)],
         },
     });
 
@@ -50,10 +52,12 @@ public class AssessmentBenchmarks
         var lineup = plant.Lineups[0];
         var point = lineup.DrivePoints[7];
         var load = (FanLoad)point.Load;
-        var changed = point with { Load = load with { RatedPressurePa = pressurePa, Common = load.Common with { StartTimeS = 30 + (0.001 * edit) } } };
+        var changed = point with { Load = load with { RatedPressurePa = pressurePa,
+            Common = load.Common with { StartTimeS = 30 + (0.001 * edit) } } };
         return plant with
         {
-            Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? changed : p)] }, .. plant.Lineups.Skip(1)],
+            Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? changed : p)] },
+                .. plant.Lineups.Skip(1)],
         };
     }
 

@@ -45,7 +45,8 @@ public class HarmonicBenchmarks
         var changed = point with { Load = load with { RatedPressurePa = load.RatedPressurePa.Value * part } };
         return Settled(warm.Run(plant with
         {
-            Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? changed : p)] }, .. plant.Lineups.Skip(1)],
+            Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? changed : p)] },
+                .. plant.Lineups.Skip(1)],
         }));
     }
 
@@ -59,5 +60,6 @@ public class MitigationBenchmarks
     private readonly PlantSpecification demo = DemoPlant.Read(ReferenceCatalogue.Data);
 
     [Benchmark(Description = "mitigation workbench, demo plant, from nothing")]
-    public int Workbench() => MitigationWorkbench.Of(demo, [.. demo.AllDrivePoints().Select(p => p.Id)], new Assessor(ReferenceCatalogue.Data)).Ways.Count;
+    public int Workbench() => MitigationWorkbench.Of(demo, [.. demo.AllDrivePoints().Select(p => p.Id)],
+        new Assessor(ReferenceCatalogue.Data)).Ways.Count;
 }

@@ -12,7 +12,8 @@ public class LineupBenchmarks
     private readonly List<BusMember> members =
     [
         .. Enumerable.Range(0, 20).Select(i => new BusMember(
-            $"m{i}", [.. Enumerable.Range(0, 10).Select(k => new BusPower(i == 0 ? 6 : 0.4 + (0.03 * i), (2000 * Math.Sin(i + k)) + 500))], 1e-3)),
+            $"m{i}", [.. Enumerable.Range(0,
+                10).Select(k => new BusPower(i == 0 ? 6 : 0.4 + (0.03 * i), (2000 * Math.Sin(i + k)) + 500))], 1e-3)),
     ];
 
     [Benchmark(Description = "common DC bus, 20 members, 60 s")]
@@ -37,5 +38,7 @@ public class LineupBenchmarks
 
     [Benchmark(Description = "brake sequence, power lost")]
     public double BrakeRun() => BrakeSequence.Run(
-        new BrakeMechanics(0.656, 122.6, 0.0125, 240, 400, 0.3), new BrakeTimes(360, 0.12, 0.08, 120, 0.2, 1.5, double.PositiveInfinity, 0.15, true), new BrakeMove(-150, 1.5, 1.5), BrakeFault.PowerLost).BrakeJ;
+        new BrakeMechanics(0.656, 122.6, 0.0125, 240, 400, 0.3),
+        new BrakeTimes(360, 0.12, 0.08, 120, 0.2, 1.5, double.PositiveInfinity, 0.15, true), new BrakeMove(-150, 1.5, 1.5),
+        BrakeFault.PowerLost).BrakeJ;
 }

@@ -15,7 +15,8 @@ using Cuadrilla.RandomPlants;
 namespace Cuadrilla.Bench;
 
 /// <summary>
-/// Editors on a real server: <c>bench load [seconds]</c>. Fifty on plants of their own, twenty on one plant, the workbench beside an editor, and a list of 800; with the
+/// Editors on a real server: <c>bench load [seconds]</c>. Fifty on plants of their own, twenty on one plant, the workbench beside an
+/// editor, and a list of 800; with the
 /// answers of <c>/api/health</c> meanwhile and the memory the server took.
 /// </summary>
 internal sealed class LoadRun : IDisposable
@@ -30,7 +31,8 @@ internal sealed class LoadRun : IDisposable
     private LoadRun(string program)
     {
         client = new HttpClient(new SocketsHttpHandler { AutomaticDecompression = DecompressionMethods.All }) { BaseAddress = new Uri($"http://127.0.0.1:{FreePort()}"), Timeout = TimeSpan.FromMinutes(5) };
-        server = Process.Start(new ProcessStartInfo("dotnet", [program, "--data", folder, "--urls", client.BaseAddress.GetLeftPart(UriPartial.Authority)]))!;
+        server = Process.Start(new ProcessStartInfo("dotnet",
+            [program, "--data", folder, "--urls", client.BaseAddress.GetLeftPart(UriPartial.Authority)]))!;
     }
 
     public static async Task<int> RunAsync(string program, int seconds)
@@ -132,7 +134,9 @@ internal sealed class LoadRun : IDisposable
                     while (true)
                     {
                         using var answer = await PostAsync(id, edit, i, value);
-                        var body = answer.IsSuccessStatusCode || answer.StatusCode == HttpStatusCode.Conflict ? JsonNode.Parse(await answer.Content.ReadAsByteArrayAsync()) : null;
+                        var body = answer.IsSuccessStatusCode || answer.StatusCode == HttpStatusCode.Conflict
+                            ? JsonNode.Parse(await answer.Content.ReadAsByteArrayAsync())
+                            : null;
                         if (answer.IsSuccessStatusCode)
                         {
                             edit = (long)body!["edit"]!;
@@ -195,7 +199,8 @@ internal sealed class LoadRun : IDisposable
     private async Task<string> ImportAsync(int points, string name)
     {
         var plant = MadePlant.Of(ProjectFile.Read(DemoPlant.File(), ReferenceCatalogue.Data), points) with { Name = name };
-        using var content = new ByteArrayContent(ProjectFile.Write(plant, ReferenceCatalogue.Data)) { Headers = { ContentType = new MediaTypeHeaderValue("application/json") } };
+        using var content = new ByteArrayContent(ProjectFile.Write(plant,
+            ReferenceCatalogue.Data)) { Headers = { ContentType = new MediaTypeHeaderValue("application/json") } };
         using var answer = await client.PostAsync("/api/projects/import", content);
         answer.EnsureSuccessStatusCode();
         return (string)JsonNode.Parse(await answer.Content.ReadAsByteArrayAsync())!["id"]!;
@@ -209,7 +214,8 @@ internal sealed class LoadRun : IDisposable
             ["path"] = Invariant($"/lineups/{point / 20}/drivePoints/{point % 20}/load/common/staticFraction"),
             ["value"] = 0.05 + (value % 40 / 100.0),
         };
-        var body = new JsonObject { ["basedOn"] = basedOn, ["label"] = "static part", ["who"] = "load run", ["merges"] = true, ["changes"] = new JsonArray(change) };
+        var body = new JsonObject { ["basedOn"] = basedOn, ["label"] = "static part", ["who"] = "load run", ["merges"] = true,
+            ["changes"] = new JsonArray(change) };
         return client.PostAsync($"/api/projects/{id}/changes", new StringContent(body.ToJsonString(), Encoding.UTF8, "application/json"));
     }
 

@@ -6,14 +6,26 @@ namespace Cuadrilla.Bench;
 /// <summary>Spectra of single front ends, nothing remembered. Bounds on one core: 2 ms, with eighteen pulses and unbalance 8 ms.</summary>
 public class RectifierBenchmarks
 {
-    private static readonly RectifierInput Choke = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0.0009, SourceInductanceH = 30e-6, DcChokeH = 130e-6, DcChokeResistanceOhm = 0.002, DcCapacitanceF = 11e-3, DcLoadW = 150e3 };
-    private static readonly RectifierInput Plain = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0.012, SourceInductanceH = 80e-6, DcChokeH = 0, DcChokeResistanceOhm = 0, DcCapacitanceF = 5.2e-3, DcLoadW = 55e3 };
-    private static readonly RectifierInput Single = new() { Kind = RectifierKind.SinglePhase, LineVoltageV = 230, FrequencyHz = 50, SourceResistanceOhm = 0.2, SourceInductanceH = 600e-6, DcChokeH = 0, DcChokeResistanceOhm = 0, DcCapacitanceF = 1.5e-3, DcLoadW = 1500 };
-    private static readonly RectifierInput Ringing = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0.0042, SourceInductanceH = 135.8e-6, DcChokeH = 2852e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = 712e-6, DcLoadW = 7500 };
+    private static readonly RectifierInput Choke = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50,
+        SourceResistanceOhm = 0.0009, SourceInductanceH = 30e-6, DcChokeH = 130e-6, DcChokeResistanceOhm = 0.002, DcCapacitanceF = 11e-3,
+        DcLoadW = 150e3 };
+    private static readonly RectifierInput Plain = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50,
+        SourceResistanceOhm = 0.012, SourceInductanceH = 80e-6, DcChokeH = 0, DcChokeResistanceOhm = 0, DcCapacitanceF = 5.2e-3,
+        DcLoadW = 55e3 };
+    private static readonly RectifierInput Single = new() { Kind = RectifierKind.SinglePhase, LineVoltageV = 230, FrequencyHz = 50,
+        SourceResistanceOhm = 0.2, SourceInductanceH = 600e-6, DcChokeH = 0, DcChokeResistanceOhm = 0, DcCapacitanceF = 1.5e-3,
+        DcLoadW = 1500 };
+    private static readonly RectifierInput Ringing = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50,
+        SourceResistanceOhm = 0.0042, SourceInductanceH = 135.8e-6, DcChokeH = 2852e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = 712e-6,
+        DcLoadW = 7500 };
     private static readonly RectifierInput Eighteen =
-        new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0.0028, SourceInductanceH = 45e-6, DcChokeH = 95e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = 20e-3, DcLoadW = 400e3, UnbalancePu = 0.02, Bridges = 3, LeakageH = 120e-6 };
+        new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0.0028,
+            SourceInductanceH = 45e-6, DcChokeH = 95e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = 20e-3, DcLoadW = 400e3,
+            UnbalancePu = 0.02, Bridges = 3, LeakageH = 120e-6 };
     private static readonly RectifierInput Twelve =
-        new() { Kind = RectifierKind.SixPulse, LineVoltageV = 690, FrequencyHz = 50, SourceResistanceOhm = 0.007, SourceInductanceH = 190e-6, DcChokeH = 180e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = 7e-3, DcLoadW = 250e3, UnbalancePu = 0.02, Bridges = 2, LeakageH = 300e-6 };
+        new() { Kind = RectifierKind.SixPulse, LineVoltageV = 690, FrequencyHz = 50, SourceResistanceOhm = 0.007,
+            SourceInductanceH = 190e-6, DcChokeH = 180e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = 7e-3, DcLoadW = 250e3,
+            UnbalancePu = 0.02, Bridges = 2, LeakageH = 300e-6 };
     private RectifierInput[] many = [];
 
     [GlobalSetup]

@@ -8,7 +8,8 @@ using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Bench;
 
-/// <summary>300 cables over 60 pieces of tray: their ways, every pair that runs too close, and what ends the first (bound: 50 ms).</summary>
+/// <summary>300 cables over 60 pieces of tray: their ways, every pair that runs too close, and what ends the first (bound: 50
+/// ms).</summary>
 public class RouteBenchmarks
 {
     private const int Columns = 10;
@@ -32,10 +33,12 @@ public class RouteBenchmarks
     {
         var bare = DemoPlant.Read(ReferenceCatalogue.Data) with { Lineups = [] };
         static string At(int column, int row) => $"p{column}-{row}";
-        var places = (from c in Enumerable.Range(0, Columns) from r in Enumerable.Range(0, Rows) select new Place(At(c, r), At(c, r), 12 * c, 9 * r)).ToList();
+        var places = (from c in Enumerable.Range(0, Columns) from r in Enumerable.Range(0, Rows) select new Place(At(c, r), At(c, r),
+            12 * c, 9 * r)).ToList();
         List<TraySegment> trays = [];
         void Add(string from, string to, TrayUse use, string beside) => trays.Add(
-            new TraySegment($"t{trays.Count}", $"T{trays.Count}", from, to, Given.Unknown, 300, TrayKind.Perforated, use, false, Given.Unknown, beside, beside.Length > 0 ? 100 : Given.Unknown));
+            new TraySegment($"t{trays.Count}", $"T{trays.Count}", from, to, Given.Unknown, 300, TrayKind.Perforated, use, false,
+                Given.Unknown, beside, beside.Length > 0 ? 100 : Given.Unknown));
         for (var row = 0; row < Rows; row++)
         {
             for (var column = 0; column + 1 < Columns; column++)
@@ -52,7 +55,8 @@ public class RouteBenchmarks
 
         var kinds = Enum.GetValues<SignalKind>();
         var cables = Enumerable.Range(0, Cables).Select(i => new SignalCable(
-            $"c{i}", $"W{i}", kinds[i % kinds.Length], (ReceiverScreen)(i % 3), At(0, i % Rows), At(1 + (i * 7 % (Columns - 1)), i / Rows % Rows)));
+            $"c{i}", $"W{i}", kinds[i % kinds.Length], (ReceiverScreen)(i % 3), At(0, i % Rows),
+            At(1 + (i * 7 % (Columns - 1)), i / Rows % Rows)));
         return bare with { Routes = new PlantRoutes([.. places], [.. trays], [.. cables], []) };
     }
 }

@@ -21,10 +21,12 @@ internal static class BrakeResistorSeries
             AnchorRule.Significant(file.Price.FixedPoints + (file.Price.PointsPerKw * kw)));
 
     // Where its one-second pulse would need less than so much voltage the wire would be too thick for its power: nobody winds it.
-    private static bool IsMade(File file, double kw, double ohm) => Math.Sqrt(ResistorRating.WireWound[0].PowerPu * kw * 1e3 * ohm) >= file.LeastPulseV;
+    private static bool IsMade(File file, double kw, double ohm) =>
+        Math.Sqrt(ResistorRating.WireWound[0].PowerPu * kw * 1e3 * ohm) >= file.LeastPulseV;
 
     internal sealed record File(
-        string Series, string Source, string Edition, IReadOnlyList<double> ContinuousKw, IReadOnlyList<double> Ohm, double LeastPulseV, double WindowS, PriceRule Price, MassRule Mass);
+        string Series, string Source, string Edition, IReadOnlyList<double> ContinuousKw, IReadOnlyList<double> Ohm, double LeastPulseV,
+        double WindowS, PriceRule Price, MassRule Mass);
 
     internal sealed record PriceRule(double FixedPoints, double PointsPerKw);
 

@@ -21,7 +21,8 @@ internal static class ConverterSeries
         where kw <= supply.ToKw
         select Module(file, supply, kw, kind);
 
-    private static ConverterItem Item(ConverterSeriesFile file, ConverterSeriesFile.Supply supply, ConverterSeriesFile.Rating rating, ConverterSeriesFile.KindRule kind)
+    private static ConverterItem Item(ConverterSeriesFile file, ConverterSeriesFile.Supply supply, ConverterSeriesFile.Rating rating,
+        ConverterSeriesFile.KindRule kind)
     {
         var kw = rating.Kw;
         var ratedV = kind.RatedVoltageV ?? supply.RatedVoltageV;
@@ -32,7 +33,8 @@ internal static class ConverterSeries
         var overload = file.Overload[kind.Overload];
         return new ConverterItem
         {
-            Id = string.Create(CultureInfo.InvariantCulture, $"{kind.Key}{Suffix(supply)}-{(rating.Hp > 0 ? rating.Hp : kw)}{(rating.Hp > 0 ? "hp" : string.Empty)}"),
+            Id = string.Create(CultureInfo.InvariantCulture,
+                $"{kind.Key}{Suffix(supply)}-{(rating.Hp > 0 ? rating.Hp : kw)}{(rating.Hp > 0 ? "hp" : string.Empty)}"),
             RatedHp = rating.Hp,
             Series = file.Series,
             Kind = kind.Kind,
@@ -52,11 +54,14 @@ internal static class ConverterSeries
             Brake = kind.Brake ? new ChopperLimits(Math.Round(chopperV * chopperV / (file.Brake.PeakPu * kw * 1e3), 2), chopperV) : null,
             Size = Size(file, kw, kind.WidthFactor, kind.MassFactor, kind.AirflowFactor, lightA),
             PriceIndex = Price(file, kw, kind.PriceFactor),
-            SwitchingLoss = kind.Front == "thyristor" ? SwitchingLoss.None : file.Derating.SwitchingLoss[kind.Switching == "servo" ? "servo" : kw <= file.Derating.SmallUpToKw ? "small" : "large"],
+            SwitchingLoss = kind.Front == "thyristor"
+                ? SwitchingLoss.None
+                : file.Derating.SwitchingLoss[kind.Switching == "servo" ? "servo" : kw <= file.Derating.SmallUpToKw ? "small" : "large"],
         };
     }
 
-    private static SupplyModuleItem Module(ConverterSeriesFile file, ConverterSeriesFile.Supply supply, double kw, ConverterSeriesFile.ModuleRule kind)
+    private static SupplyModuleItem Module(ConverterSeriesFile file, ConverterSeriesFile.Supply supply, double kw,
+        ConverterSeriesFile.ModuleRule kind)
     {
         double Rule(Func<ConverterSeriesFile.Anchor, double> value) => LogInterpolation.At(file.Anchors, a => a.Kw, value, kw);
         return new SupplyModuleItem
@@ -84,17 +89,22 @@ internal static class ConverterSeries
     private static FrontEnd Front(ConverterSeriesFile file, ConverterSeriesFile.FrontRule rule, double chokeLossPu) => rule.Front switch
     {
         "diode" => new FrontEnd.Diode(
-            rule.Bridges, rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0, rule.ReactorPct, rule.TransformerUkPct, rule.DcFormFactor, rule.FixedLossPu, rule.LoadLossPu),
-        "single-phase" => new FrontEnd.SinglePhase(rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0, rule.DcFormFactor),
+            rule.Bridges, rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0, rule.ReactorPct, rule.TransformerUkPct,
+            rule.DcFormFactor, rule.FixedLossPu, rule.LoadLossPu),
+        "single-phase" => new FrontEnd.SinglePhase(rule.ChokePct, rule.ChokePct > 0 ? chokeLossPu * rule.ChokeLossFactor : 0,
+            rule.DcFormFactor),
         "active" => new FrontEnd.Active(Filter(rule), Spectrum(file.Spectra.Active), rule.FixedLossPu, rule.LoadLossPu),
-        "direct" => new FrontEnd.Direct(rule.OutputPu, rule.HasBypass, Filter(rule), Spectrum(file.Spectra.Direct), rule.FixedLossPu, rule.LoadLossPu),
-        "filtered" => new FrontEnd.Filtered(Filter(rule), Spectrum(file.Spectra.Passive), rule.OutputPu, rule.DcFormFactor, rule.FixedLossPu, rule.LoadLossPu),
+        "direct" => new FrontEnd.Direct(rule.OutputPu, rule.HasBypass, Filter(rule), Spectrum(file.Spectra.Direct), rule.FixedLossPu,
+            rule.LoadLossPu),
+        "filtered" => new FrontEnd.Filtered(Filter(rule), Spectrum(file.Spectra.Passive), rule.OutputPu, rule.DcFormFactor,
+            rule.FixedLossPu, rule.LoadLossPu),
         "thyristor" => new FrontEnd.Thyristor(rule.FourQuadrant, rule.ReactorPct, rule.LargestDcPu, rule.LoadLossPu),
         "dc-link" => new FrontEnd.DcLink(),
         _ => throw new InvalidDataException($"Unknown front end '{rule.Front}' in the converter series."),
     };
 
-    private static LineFilter Filter(ConverterSeriesFile.FrontRule rule) => new(rule.FilterPct, rule.FilterReactorPct, rule.FilterDampingPct);
+    private static LineFilter Filter(ConverterSeriesFile.FrontRule rule) =>
+        new(rule.FilterPct, rule.FilterReactorPct, rule.FilterDampingPct);
 
     private static SourceSpectrum Spectrum(IReadOnlyList<ConverterSeriesFile.SpectrumRule> rules) =>
         new([.. rules.Select(r => new SpectrumPoint(r.LoadPu, r.ReactivePu, [.. r.Orders.Select(o => new OrderShare((int)o[0], o[1]))]))]);
@@ -103,7 +113,8 @@ internal static class ConverterSeries
     {
         double Loss(double part) => Math.Round(part * ratedLossW, 1);
         return new ConverterLossPoints(
-            Loss(shape.F0I25), Loss(shape.F0I50), Loss(shape.F0I100), Loss(shape.F50I25), Loss(shape.F50I50), Loss(shape.F50I100), Loss(shape.F90I50), Loss(shape.F90I100));
+            Loss(shape.F0I25), Loss(shape.F0I50), Loss(shape.F0I100), Loss(shape.F50I25), Loss(shape.F50I50), Loss(shape.F50I100),
+            Loss(shape.F90I50), Loss(shape.F90I100));
     }
 
     private static ConverterSize Size(ConverterSeriesFile file, double kw, double width, double mass, double airflow, double currentA)
@@ -145,7 +156,8 @@ internal static class ConverterSeries
         { LowFrequencyHz = rule.LowFrequencyHz, LowFrequencyPu = switching == "servo" ? rule.LowFrequencyServoPu : rule.LowFrequencyPu };
     }
 
-    private static double Tidy(double currentA) => currentA < 10 ? Math.Round(currentA, 1) : currentA < 100 ? Math.Round(currentA * 2) / 2 : Math.Round(currentA);
+    private static double Tidy(double currentA) =>
+        currentA < 10 ? Math.Round(currentA, 1) : currentA < 100 ? Math.Round(currentA * 2) / 2 : Math.Round(currentA);
 
     private static double To5(double mm) => Math.Round(mm / 5) * 5;
 

@@ -24,7 +24,8 @@ internal sealed record ConverterSeriesFile(
 {
     /// <summary>Sizes for a supply: in kW, or in hp where units are rated so.</summary>
     public IEnumerable<Rating> Ratings(Supply supply) =>
-        (supply.Hp ? SizesHp.Select(hp => new Rating(hp * KwPerHp, hp)) : SizesKw.Select(kw => new Rating(kw, 0))).Where(r => r.Kw >= supply.FromKw && r.Kw <= supply.ToKw);
+        (supply.Hp ? SizesHp.Select(hp => new Rating(hp * KwPerHp, hp)) : SizesKw.Select(kw => new Rating(kw, 0))).Where(r =>
+            r.Kw >= supply.FromKw && r.Kw <= supply.ToKw);
 
     // Mechanical horsepower, 550 ft·lbf/s.
     private const double KwPerHp = 0.745699872;
@@ -39,10 +40,12 @@ internal sealed record ConverterSeriesFile(
     /// <param name="AmpPu">Amperes for a kilowatt over those at 400 V.</param>
     /// <param name="Hp">True where sizes are in hp.</param>
     /// <param name="ShortCircuit">Short-circuit ratings.</param>
-    internal sealed record Supply(string Key, double RatedVoltageV, double FromKw, double ToKw, double AmpPu, bool Hp, ShortCircuitRule ShortCircuit);
+    internal sealed record Supply(string Key, double RatedVoltageV, double FromKw, double ToKw, double AmpPu, bool Hp,
+        ShortCircuitRule ShortCircuit);
 
     internal sealed record Anchor(
-        double Kw, double AmpPerKw, double LossPu, double StandbyW, double WidthMm, double MassKg, double AirflowM3PerH, double PriceIndex, double ChokeLossPu);
+        double Kw, double AmpPerKw, double LossPu, double StandbyW, double WidthMm, double MassKg, double AirflowM3PerH, double PriceIndex,
+        double ChokeLossPu);
 
     internal sealed record Shape(
         double F0I25, double F0I50, double F0I100, double F50I25, double F50I50, double F50I100, double F90I50, double F90I100);
@@ -71,16 +74,19 @@ internal sealed record ConverterSeriesFile(
     /// <param name="SmallUpToKw">Largest small unit, kW.</param>
     /// <param name="SmallKa">Rating of small units with the maker's protection, kA.</param>
     /// <param name="LargeKa">The same of larger ones, kA.</param>
-    /// <param name="Plain">Rating without protection of a stated kind: up to so many hp, so many kA; absent where none is published.</param>
+    /// <param name="Plain">Rating without protection of a stated kind: up to so many hp, so many kA; absent where none is
+    /// published.</param>
     internal sealed record ShortCircuitRule(double SmallUpToKw, double SmallKa, double LargeKa, IReadOnlyList<double[]>? Plain = null)
     {
         /// <summary>Rating without protection of a stated kind, kA; 0 where none is published.</summary>
         public double PlainKa(double kw) => Plain?.FirstOrDefault(p => kw <= (p[0] * KwPerHp) + 1e-6)?[1] ?? 0;
     }
 
-    internal sealed record SizeRule(double HeightPerWidth, double LeastHeightMm, double DepthFixedMm, double DepthPerRootKw, double TerminalMm2PerA);
+    internal sealed record SizeRule(double HeightPerWidth, double LeastHeightMm, double DepthFixedMm, double DepthPerRootKw,
+        double TerminalMm2PerA);
 
-    internal sealed record SpectraRule(IReadOnlyList<SpectrumRule> Active, IReadOnlyList<SpectrumRule> Direct, IReadOnlyList<SpectrumRule> Passive, string Source);
+    internal sealed record SpectraRule(IReadOnlyList<SpectrumRule> Active, IReadOnlyList<SpectrumRule> Direct,
+        IReadOnlyList<SpectrumRule> Passive, string Source);
 
     internal sealed record SpectrumRule(double LoadPu, double ReactivePu, IReadOnlyList<double[]> Orders);
 

@@ -4,7 +4,8 @@ namespace Cuadrilla.Catalogue;
 
 /// <summary>What the generic series declares of interference, as the data file has it.</summary>
 internal sealed record EmcFile(
-    string Source, string Edition, EmcFilter Delivered, string FilterColumns, IReadOnlyList<EmcFile.FilterRule> Filters, string LengthColumns, IReadOnlyList<double[]> Lengths, string PlainColumns,
+    string Source, string Edition, EmcFilter Delivered, string FilterColumns, IReadOnlyList<EmcFile.FilterRule> Filters,
+    string LengthColumns, IReadOnlyList<double[]> Lengths, string PlainColumns,
     IReadOnlyList<double[]> Plain)
 {
     /// <summary>What is declared of a converter.</summary>

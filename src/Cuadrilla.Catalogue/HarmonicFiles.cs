@@ -13,7 +13,8 @@ internal sealed record EquipmentLimitsFile(
     IReadOnlyList<EquipmentLimitsFile.Row> Other)
 {
     public static EquipmentLimits Build(EquipmentLimitsFile file) => new(
-        file.Source, file.Edition, file.FromA, file.ToA, [.. file.Balanced.Select(Of)], [.. file.ByFifthAngle.Select(Of)], [.. file.Other.Select(Of)]);
+        file.Source, file.Edition, file.FromA, file.ToA, [.. file.Balanced.Select(Of)], [.. file.ByFifthAngle.Select(Of)],
+        [.. file.Other.Select(Of)]);
 
     private static EquipmentRow Of(Row row) => new(row.Ratio, row.Orders, row.Thc, row.Pwhc);
 
@@ -27,7 +28,8 @@ internal sealed record CompatibilityFile(string Source, string Edition, IReadOnl
         file.Source, file.Edition,
         file.Classes.ToDictionary(
             c => c.Number,
-            c => new EnvironmentClass(c.Number, c.Thd, c.Odd, c.OddSlope, c.OddOffset, c.Triplen, c.TriplenAbove, c.Even, c.EvenSlope, c.EvenOffset)));
+            c => new EnvironmentClass(c.Number, c.Thd, c.Odd, c.OddSlope, c.OddOffset, c.Triplen, c.TriplenAbove, c.Even, c.EvenSlope,
+                c.EvenOffset)));
 
     internal sealed record Row(
         int Number,

@@ -30,7 +30,8 @@ internal static class MotorSeries
         select CageItem(file, supply, size, poles, c, lossPu.Value);
 
     private static MotorItem CageItem(
-        MotorSeriesFile file, MotorSeriesFile.Supply supply, MotorSeriesFile.Size size, MotorSeriesFile.PoleRule poles, MotorSeriesFile.ClassRule c, double lossPu)
+        MotorSeriesFile file, MotorSeriesFile.Supply supply, MotorSeriesFile.Size size, MotorSeriesFile.PoleRule poles,
+        MotorSeriesFile.ClassRule c, double lossPu)
     {
         var rule = new AnchorRule(file, size.Kw);
         var powerW = size.Kw * 1e3;
@@ -39,7 +40,8 @@ internal static class MotorSeries
         // Many poles cost small motors most of their power factor: between 4 and 132 kW the difference shrinks with the logarithm.
         var large = Math.Clamp(Math.Log(size.Kw / 4) / Math.Log(132.0 / 4), 0, 1);
         var powerFactor = Math.Round(
-            rule.Of(a => a.PowerFactor) + c.PowerFactorAdd + poles.PowerFactorAdd + (large * (poles.PowerFactorAddLarge - poles.PowerFactorAdd)), 3);
+            rule.Of(a => a.PowerFactor) + c.PowerFactorAdd + poles.PowerFactorAdd
+                + (large * (poles.PowerFactorAddLarge - poles.PowerFactorAdd)), 3);
         var rotorW = rule.Of(a => a.RotorShare) * lossPu * powerW;
         var speedRpm = Math.Round(120 * supply.RatedFrequencyHz / poles.Poles * (1 - (rotorW / (powerW + rotorW))), 0);
         var efficiency = 1 / (1 + lossPu);
@@ -58,7 +60,9 @@ internal static class MotorSeries
             MaxSpeedRpm = file.SafeRpm(frame, poles.Poles),
             Split = rule.Split(a => a.Stator, a => a.Iron, a => a.Friction, a => a.Stray),
             Technology = MotorTechnology.CageInduction,
-            DeltaVoltageV = supply.IsConnectionFixed ? 0 : size.Kw <= supply.DoubleVoltageUpToKw ? Math.Round(supply.RatedVoltageV / Math.Sqrt(3), 0) : supply.RatedVoltageV,
+            DeltaVoltageV = supply.IsConnectionFixed
+                ? 0
+                : size.Kw <= supply.DoubleVoltageUpToKw ? Math.Round(supply.RatedVoltageV / Math.Sqrt(3), 0) : supply.RatedVoltageV,
             LockedRotorCurrentPu = Math.Round(poles.LockedFactor * c.LockedCurrentFactor * rule.Of(a => a.LockedCurrentPu), 2),
             LockedRotorTorquePu = Math.Round(poles.LockedFactor * rule.Of(a => a.LockedTorquePu), 2),
             Limits = file.Limits.Of(supply),
@@ -130,7 +134,8 @@ internal static class MotorSeries
     private static IEnumerable<MotorItem> Dc(MotorSeriesFile file, MotorSeriesFile.Supply supply, MotorSeriesFile.Size size) =>
         file.Dc.Where(d => supply.Dc && size.Kw >= d.FromKw && size.Kw <= d.ToKw).Select(d => DcItem(file, supply, size, d));
 
-    private static MotorItem DcItem(MotorSeriesFile file, MotorSeriesFile.Supply supply, MotorSeriesFile.Size size, MotorSeriesFile.DcRule d)
+    private static MotorItem DcItem(MotorSeriesFile file, MotorSeriesFile.Supply supply, MotorSeriesFile.Size size,
+        MotorSeriesFile.DcRule d)
     {
         var rule = new AnchorRule(file, size.Kw);
         var lossPu = d.LossOverIe2 * file.LossPu(SynchronousClasses, 4, "IE2", size.Kw)!.Value;

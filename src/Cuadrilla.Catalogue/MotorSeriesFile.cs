@@ -23,7 +23,8 @@ internal sealed record MotorSeriesFile(
     MotorSeriesFile.ConverterLossRule ConverterLoss)
 {
     /// <summary>
-    /// Rated loss in parts of rated power: from the table, or by the rules from the class that the table holds; null where the table does not claim the
+    /// Rated loss in parts of rated power: from the table, or by the rules from the class that the table holds; null where the table does
+    /// not claim the
     /// class. Between the sizes of the table efficiency goes with the logarithm of power.
     /// </summary>
     public double? LossPu(string sizes, int poles, string efficiencyClass, double kw)
@@ -38,7 +39,9 @@ internal sealed record MotorSeriesFile(
         }
 
         var index = Sizes[sizes].TakeWhile(s => s.Kw < kw - 1e-9).Count();
-        return index < row.Values.Count && row.Values[index] is { } pct && Math.Abs(Sizes[sizes][index].Kw - kw) < 1e-9 ? (100 / pct) - 1 : Between(row, Sizes[sizes], kw);
+        return index < row.Values.Count && row.Values[index] is { } pct && Math.Abs(Sizes[sizes][index].Kw - kw) < 1e-9
+            ? (100 / pct) - 1
+            : Between(row, Sizes[sizes], kw);
     }
 
     /// <summary>Frame of the 4-pole cage motor of at least so many kW.</summary>
@@ -48,7 +51,8 @@ internal sealed record MotorSeriesFile(
     private static double? Between(EfficiencyRow row, IReadOnlyList<Size> sizes, double kw)
     {
         var high = sizes.TakeWhile(s => s.Kw < kw).Count();
-        if (high == 0 || high >= sizes.Count || Math.Abs(sizes[high].Kw - kw) < 1e-9 || row.Values[high - 1] is not { } below || row.Values[high] is not { } above)
+        if (high == 0 || high >= sizes.Count || Math.Abs(sizes[high].Kw - kw) < 1e-9 || row.Values[high - 1] is not { } below
+            || row.Values[high] is not { } above)
         {
             return null;
         }
@@ -106,7 +110,8 @@ internal sealed record MotorSeriesFile(
 
     internal sealed record LimitRule(double RatedRiseK, double StallTimeS, bool ForConverter, string Source)
     {
-        public MotorLimits Of(Supply supply) => new() { RatedRiseK = RatedRiseK, StallTimeS = StallTimeS, WithstandV = supply.WithstandV, ForConverter = ForConverter };
+        public MotorLimits Of(Supply supply) =>
+            new() { RatedRiseK = RatedRiseK, StallTimeS = StallTimeS, WithstandV = supply.WithstandV, ForConverter = ForConverter };
     }
 
     internal sealed record EfficiencyRow(int Poles, string Class, IReadOnlyList<double?> Values);
@@ -132,9 +137,11 @@ internal sealed record MotorSeriesFile(
     internal sealed record CageRule(IReadOnlyList<PoleRule> Poles, IReadOnlyList<ClassRule> Classes);
 
     internal sealed record PoleRule(
-        int Poles, double PowerFactorAdd, double PowerFactorAddLarge, double InertiaFactor, double MassFactor, double PriceFactor, double SizeExponent, double LockedFactor, double FromKw = 0);
+        int Poles, double PowerFactorAdd, double PowerFactorAddLarge, double InertiaFactor, double MassFactor, double PriceFactor,
+        double SizeExponent, double LockedFactor, double FromKw = 0);
 
-    internal sealed record ClassRule(string Class, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor, double LockedCurrentFactor);
+    internal sealed record ClassRule(string Class, double PowerFactorAdd, double InertiaFactor, double MassFactor, double PriceFactor,
+        double LockedCurrentFactor);
 
     internal sealed record SynchronousRule(
         string Key,

@@ -5,7 +5,8 @@ namespace Cuadrilla.Catalogue;
 /// <summary>Standard sizes of transformers as the data file has them: with losses, or with an efficiency at half load.</summary>
 internal sealed record TransformerFile(string Source, string Edition, IReadOnlyList<TransformerFile.Row> Series)
 {
-    public IReadOnlyList<TransformerSeries> Build() => [.. Series.Select(s => new TransformerSeries(s.Key, s.Name, s.FrequencyHz, s.Cooling, [.. s.Sizes.Select(SizeOf)]))];
+    public IReadOnlyList<TransformerSeries> Build() =>
+        [.. Series.Select(s => new TransformerSeries(s.Key, s.Name, s.FrequencyHz, s.Cooling, [.. s.Sizes.Select(SizeOf)]))];
 
     private static TransformerSize SizeOf(Size size) => size.HalfLoadEfficiencyPct is { } efficiency
         ? TransformerSize.OfHalfLoadEfficiency(size.Kva, size.UkPct, efficiency)
@@ -13,5 +14,6 @@ internal sealed record TransformerFile(string Source, string Edition, IReadOnlyL
 
     internal sealed record Row(string Key, string Name, double FrequencyHz, TransformerCooling Cooling, IReadOnlyList<Size> Sizes);
 
-    internal sealed record Size(double Kva, double UkPct, double? LoadLossW = null, double? NoLoadLossW = null, double? HalfLoadEfficiencyPct = null);
+    internal sealed record Size(double Kva, double UkPct, double? LoadLossW = null, double? NoLoadLossW = null,
+        double? HalfLoadEfficiencyPct = null);
 }

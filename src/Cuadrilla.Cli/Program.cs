@@ -16,7 +16,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Cli;
 
-/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>, <c>schema</c>, <c>backup</c>, <c>restore</c>, <c>check</c>, <c>user</c>.</summary>
+/// <summary>Command line without a server: <c>assess FILE</c>, <c>point FILE TAG</c>, <c>do FILE [OUT]</c>, <c>calc NAME</c>,
+/// <c>schema</c>, <c>backup</c>, <c>restore</c>, <c>check</c>, <c>user</c>.</summary>
 internal static class Program
 {
     private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc NAME --schema | schema | backup DATA FILE | restore DATA FILE | check DATA"
@@ -35,9 +36,13 @@ internal static class Program
                 ["calc", var name] => Calc(name),
                 ["calc", var name, "--schema"] => Print(Calculation.Named(name).Schema()),
                 ["schema"] => Print(ProjectSchema.Text()),
-                ["backup", var data, var file] => Kept(DatabaseBackup.Copy(DatabaseIn(data), file, Opened), $"Backed up and checked: {file}"),
-                ["restore", var data, var file] => Kept(DatabaseBackup.Restore(file, DatabaseIn(data), Stamp(), Opened), $"Restored from {file}; what was there before is kept beside it."),
-                ["check", var data] => Kept(DatabaseCheck.Problems(DatabaseIn(data), Opened), "Whole: the file, its references, each chain of edits and every document."),
+                ["backup", var data, var file] =>
+                    Kept(DatabaseBackup.Copy(DatabaseIn(data), file, Opened), $"Backed up and checked: {file}"),
+                ["restore", var data, var file] =>
+                    Kept(DatabaseBackup.Restore(file, DatabaseIn(data), Stamp(), Opened),
+                        $"Restored from {file}; what was there before is kept beside it."),
+                ["check", var data] => Kept(DatabaseCheck.Problems(DatabaseIn(data), Opened),
+                    "Whole: the file, its references, each chain of edits and every document."),
                 ["user", var data, "list"] => Print(UserCommands.List(DatabaseIn(data))),
                 ["user", var data, "add", var name, var role] => Print(UserCommands.Add(DatabaseIn(data), name, role, Password())),
                 ["user", var data, "password", var name] => Print(UserCommands.SetPassword(DatabaseIn(data), name, Password())),
@@ -52,7 +57,8 @@ internal static class Program
         }
         catch (SqliteException problem)
         {
-            return Refuse("The database can't be used.", problem.SqliteErrorCode == 26 ? "The file is no database." : StorageTrouble.Of(problem)?.Says ?? problem.Message, []);
+            return Refuse("The database can't be used.",
+                problem.SqliteErrorCode == 26 ? "The file is no database." : StorageTrouble.Of(problem)?.Says ?? problem.Message, []);
         }
         catch (DatabaseLayoutException problem)
         {
@@ -68,7 +74,8 @@ internal static class Program
         }
     }
 
-    private static string DatabaseIn(string data) => Directory.Exists(data) || !File.Exists(data) ? Path.Combine(data, "cuadrilla.db") : data;
+    private static string DatabaseIn(string data) =>
+        Directory.Exists(data) || !File.Exists(data) ? Path.Combine(data, "cuadrilla.db") : data;
 
     private static string Stamp() => DateTime.UtcNow.ToString("yyyyMMdd-HHmmss", System.Globalization.CultureInfo.InvariantCulture);
 
@@ -76,14 +83,16 @@ internal static class Program
 
     private static int Kept(IReadOnlyList<string> problems, string done) => problems.Count == 0
         ? Print(done + "\n")
-        : Refuse("The database is not whole.", string.Join(' ', problems), [.. problems.Select(p => new InputProblem(string.Empty, string.Empty, string.Empty, p))]);
+        : Refuse("The database is not whole.", string.Join(' ', problems),
+            [.. problems.Select(p => new InputProblem(string.Empty, string.Empty, string.Empty, p))]);
 
     private static int Assess(string file)
     {
         var data = ReferenceCatalogue.Data;
         var plant = Plant(file, data);
         var assessment = new Assessor(data).Run(plant);
-        return Print(JsonSerializer.Serialize(AssessmentDocument.Of(plant, assessment, data.PccLimits, withReasons: true), ProjectJson.FileOptions) + "\n");
+        return Print(JsonSerializer.Serialize(AssessmentDocument.Of(plant, assessment, data.PccLimits, withReasons: true),
+            ProjectJson.FileOptions) + "\n");
     }
 
     private static int Point(string file, string tag)
@@ -91,7 +100,8 @@ internal static class Program
         var data = ReferenceCatalogue.Data;
         var plant = Plant(file, data);
         var point = plant.AllDrivePoints().FirstOrDefault(p => p.Tag == tag)
-            ?? throw new InputException(InputProblem.Of(string.Empty, "Tag", $"'{tag}'", string.Join(", ", plant.AllDrivePoints().Select(p => p.Tag))));
+            ?? throw new InputException(InputProblem.Of(string.Empty, "Tag", $"'{tag}'",
+                string.Join(", ", plant.AllDrivePoints().Select(p => p.Tag))));
         return Print(JsonSerializer.Serialize(BenchDocument.Of(plant, point, new Assessor(data)), ProjectJson.FileOptions) + "\n");
     }
 
@@ -154,7 +164,8 @@ internal static class Program
     // The same document whatever stands against it, on standard output; what a person reads goes to the other.
     private static int Refuse(string title, string detail, IReadOnlyList<InputProblem> errors)
     {
-        var document = new JsonObject { ["title"] = title, ["detail"] = detail, ["errors"] = JsonSerializer.SerializeToNode(errors, ProjectJson.Options) };
+        var document = new JsonObject { ["title"] = title, ["detail"] = detail,
+            ["errors"] = JsonSerializer.SerializeToNode(errors, ProjectJson.Options) };
         Console.Out.WriteLine(document.ToJsonString(ProjectJson.FileOptions));
         Console.Error.WriteLine(detail);
         return 2;

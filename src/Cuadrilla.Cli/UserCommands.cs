@@ -29,7 +29,8 @@ internal static class UserCommands
             throw new InputException(InputProblem.Of("/role", "Role of the first account", role, "administrator"));
         }
 
-        Require(scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = name, Role = wanted }, password).GetAwaiter().GetResult());
+        Require(scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = name, Role = wanted },
+            password).GetAwaiter().GetResult());
         return $"{name} may sign in as {role}.\n";
     }
 
@@ -51,7 +52,9 @@ internal static class UserCommands
         using var services = Services(database);
         using var scope = services.CreateScope();
         var account = Named(scope.ServiceProvider.GetRequiredService<UserManager<Account>>(), name);
-        return services.GetRequiredService<AccountStore>().ChangeRole(account.Id, Role(role)) ? $"{account.Name} is {role}.\n" : throw LastStays();
+        return services.GetRequiredService<AccountStore>().ChangeRole(account.Id, Role(role))
+            ? $"{account.Name} is {role}.\n"
+            : throw LastStays();
     }
 
     /// <summary>Removes an account with its sessions; what it did stays in the histories under its name.</summary>
@@ -75,19 +78,23 @@ internal static class UserCommands
     }
 
     private static Account Named(UserManager<Account> users, string name) => users.FindByNameAsync(name).GetAwaiter().GetResult()
-        ?? throw new InputException(InputProblem.Of("/name", "Name", $"'{name}'", "the name of an account; './cuadrilla user list' says them"));
+        ?? throw new InputException(InputProblem.Of("/name", "Name", $"'{name}'",
+            "the name of an account; './cuadrilla user list' says them"));
 
     private static AccountRole Role(string role) => Enum.GetNames<AccountRole>().Contains(role, StringComparer.OrdinalIgnoreCase)
         ? Enum.Parse<AccountRole>(role, ignoreCase: true)
-        : throw new InputException(InputProblem.Of("/role", "Role", $"'{role}'", string.Join(", ", Enum.GetNames<AccountRole>()).ToLowerInvariant()));
+        : throw new InputException(InputProblem.Of("/role", "Role", $"'{role}'",
+            string.Join(", ", Enum.GetNames<AccountRole>()).ToLowerInvariant()));
 
-    private static InputException LastStays() => new(InputProblem.Of("/name", "Account", "the last administrator", "one beside whom there is another"));
+    private static InputException LastStays() =>
+        new(InputProblem.Of("/name", "Account", "the last administrator", "one beside whom there is another"));
 
     private static void Require(IdentityResult outcome)
     {
         if (!outcome.Succeeded)
         {
-            throw new InputException([.. outcome.Errors.Select(e => new InputProblem("/" + e.Code.ToLowerInvariant(), string.Empty, string.Empty, e.Description))]);
+            throw new InputException([.. outcome.Errors.Select(e =>
+                new InputProblem("/" + e.Code.ToLowerInvariant(), string.Empty, string.Empty, e.Description))]);
         }
     }
 }

@@ -55,7 +55,8 @@ public sealed class Database
             .WithTransactionPerScript()
             .LogToNowhere()
             .Build();
-        RequireKnown(upgrader.GetExecutedScripts().Except(upgrader.GetDiscoveredScripts().Select(s => s.Name), StringComparer.Ordinal).FirstOrDefault());
+        RequireKnown(upgrader.GetExecutedScripts().Except(upgrader.GetDiscoveredScripts().Select(s => s.Name),
+            StringComparer.Ordinal).FirstOrDefault());
         if (!upgrader.IsUpgradeRequired())
         {
             return;
@@ -94,7 +95,8 @@ public sealed class Database
         {
             using var connection = Open();
             using var transaction = connection.BeginTransaction(deferred: false);
-            connection.ExecuteScalar<long>("SELECT count(*) FROM project p JOIN edit e ON e.project_id = p.id AND e.sequence = p.head", transaction: transaction);
+            connection.ExecuteScalar<long>("SELECT count(*) FROM project p JOIN edit e ON e.project_id = p.id AND e.sequence = p.head",
+                transaction: transaction);
             transaction.Rollback();
             return null;
         }
@@ -124,13 +126,15 @@ public sealed class Database
     {
         var stamp = DateTime.UtcNow.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture);
         using var source = Open();
-        using var target = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = $"{Path}.{stamp}.backup", Pooling = false }.ToString());
+        using var target = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = $"{Path}.{stamp}.backup",
+            Pooling = false }.ToString());
         target.Open();
         source.BackupDatabase(target);
         DatabaseBackup.OwnersOnly($"{Path}.{stamp}.backup");
     }
 
-    /// <summary>Brings what the write-ahead log holds into the file, so that a copy of it alone is whole; for the end of the program.</summary>
+    /// <summary>Brings what the write-ahead log holds into the file, so that a copy of it alone is whole; for the end of the
+    /// program.</summary>
     public void Settle()
     {
         SqliteConnection.ClearAllPools();

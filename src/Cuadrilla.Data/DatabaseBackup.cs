@@ -6,7 +6,8 @@ namespace Cuadrilla.Data;
 public static class DatabaseBackup
 {
     /// <summary>
-    /// Copies a database to a file that is there only when the copy was checked. The server may go on: what was acknowledged before the call is in the copy, and no
+    /// Copies a database to a file that is there only when the copy was checked. The server may go on: what was acknowledged before the
+    /// call is in the copy, and no
     /// edit is in it by halves.
     /// </summary>
     /// <param name="from">The database.</param>
@@ -120,7 +121,8 @@ public static class DatabaseBackup
 
     private static SqliteConnection Open(string path, SqliteOpenMode mode)
     {
-        var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = mode, Pooling = false, DefaultTimeout = 10 }.ToString());
+        var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = mode, Pooling = false,
+            DefaultTimeout = 10 }.ToString());
         connection.Open();
         return connection;
     }

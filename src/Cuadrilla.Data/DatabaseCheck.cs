@@ -16,9 +16,11 @@ public static class DatabaseCheck
     public static IReadOnlyList<string> Problems(string path, Action<string, int?> open)
     {
         ArgumentNullException.ThrowIfNull(open);
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
+        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = SqliteOpenMode.ReadOnly,
+            Pooling = false }.ToString());
         connection.Open();
-        List<string> found = [.. connection.Query<string>($"PRAGMA integrity_check({MostTold})").Where(m => m != "ok").Select(m => "The file is damaged: " + m)];
+        List<string> found = [.. connection.Query<string>($"PRAGMA integrity_check({MostTold})").Where(m => m != "ok").Select(m =>
+            "The file is damaged: " + m)];
         if (found.Count > 0)
         {
             return found;
@@ -36,7 +38,8 @@ public static class DatabaseCheck
     }
 
     // A file of an older layout has none that is packed.
-    private static bool HasPacked(SqliteConnection connection) => connection.ExecuteScalar<long>("SELECT count(*) FROM pragma_table_info('edit') WHERE name = 'packed'") > 0;
+    private static bool HasPacked(SqliteConnection connection) =>
+        connection.ExecuteScalar<long>("SELECT count(*) FROM pragma_table_info('edit') WHERE name = 'packed'") > 0;
 
     private static IEnumerable<string> Documents(SqliteConnection connection, bool hasPacked, Action<string, int?> open)
     {
@@ -47,7 +50,8 @@ public static class DatabaseCheck
             {
                 var document = hasPacked
                     ? StoredEdits.Document(connection, null, id, sequence)
-                    : connection.ExecuteScalar<string>("SELECT document FROM edit WHERE project_id = @id AND sequence = @sequence", new { id, sequence });
+                    : connection.ExecuteScalar<string>("SELECT document FROM edit WHERE project_id = @id AND sequence = @sequence",
+                        new { id, sequence });
                 open(document ?? throw new InvalidDataException("it is not there"), version is { } v ? (int)v : null);
             }
             catch (Exception problem) when (problem is not OutOfMemoryException)

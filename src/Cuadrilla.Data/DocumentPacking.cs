@@ -6,7 +6,8 @@ using System.Text;
 namespace Cuadrilla.Data;
 
 /// <summary>
-/// Documents of former edits, packed: what stands between the beginning and the end that a document has in common with the one before, compressed (RFC 7932); with a
+/// Documents of former edits, packed: what stands between the beginning and the end that a document has in common with the one before,
+/// compressed (RFC 7932); with a
 /// hash of the whole, so that nothing comes back that was not stored.
 /// </summary>
 public static class DocumentPacking
@@ -68,7 +69,8 @@ public static class DocumentPacking
         whole.Write(known, 0, first);
         try
         {
-            using var compressed = new BrotliStream(new MemoryStream(packed, HeadBytes, packed.Length - HeadBytes), CompressionMode.Decompress);
+            using var compressed = new BrotliStream(new MemoryStream(packed, HeadBytes, packed.Length - HeadBytes),
+                CompressionMode.Decompress);
             compressed.CopyTo(whole);
         }
         catch (Exception problem) when (problem is InvalidOperationException or InvalidDataException)
@@ -78,7 +80,9 @@ public static class DocumentPacking
 
         whole.Write(known, known.Length - last, last);
         var bytes = whole.ToArray();
-        return SHA256.HashData(bytes).AsSpan(0, HashBytes).SequenceEqual(packed.AsSpan(0, HashBytes)) ? Encoding.UTF8.GetString(bytes) : throw Damaged();
+        return SHA256.HashData(bytes).AsSpan(0, HashBytes).SequenceEqual(packed.AsSpan(0, HashBytes))
+            ? Encoding.UTF8.GetString(bytes)
+            : throw Damaged();
     }
 
     private static InvalidDataException Damaged() => new("The stored document is damaged.");

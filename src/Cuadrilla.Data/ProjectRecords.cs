@@ -11,7 +11,8 @@ namespace Cuadrilla.Data;
 /// <param name="StateUtc">Since when; null while it was always open.</param>
 /// <param name="StateWho">Who closed, opened or binned it last.</param>
 public sealed record ProjectListItem(
-    string Id, string Name, long LineupCount, long Edit, string ChangedUtc, string Description, string State, string? StateUtc, string? StateWho);
+    string Id, string Name, long LineupCount, long Edit, string ChangedUtc, string Description, string State, string? StateUtc,
+    string? StateWho);
 
 /// <summary>States of a project.</summary>
 public static class ProjectStates

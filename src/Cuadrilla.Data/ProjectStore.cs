@@ -140,7 +140,8 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
     public bool Change(string id, string state, string who)
     {
         using var connection = database.Open();
-        return connection.Execute("UPDATE project SET state = @state, state_utc = @at, state_who = @who WHERE id = @id", new { id, state, at = Now(), who }) > 0;
+        return connection.Execute("UPDATE project SET state = @state, state_utc = @at, state_who = @who WHERE id = @id",
+            new { id, state, at = Now(), who }) > 0;
     }
 
     /// <summary>Removes a project with all its edits for ever; false where there is none in the bin.</summary>
@@ -148,7 +149,8 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
     {
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction(deferred: false);
-        var isThere = connection.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM project WHERE id = @id AND state = 'binned')", new { id }, transaction);
+        var isThere = connection.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM project WHERE id = @id AND state = 'binned')",
+            new { id }, transaction);
         if (isThere)
         {
             connection.Execute("DELETE FROM edit WHERE project_id = @id; DELETE FROM project WHERE id = @id", new { id }, transaction);
@@ -211,7 +213,8 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
             VALUES (@id, @sequence, @at, @who, @label, @kind, @documentSequence, @undoTo, @redoTo, @document,
                     json_extract(@document, '$.name'), json_array_length(@document, '$.lineups'), @version)
             """,
-            new { id, sequence, at = Now(), who, label, kind, documentSequence, undoTo, redoTo, document, version = document is null ? (int?)null : formatVersion },
+            new { id, sequence, at = Now(), who, label, kind, documentSequence, undoTo, redoTo, document,
+                version = document is null ? (int?)null : formatVersion },
             transaction);
 
     private string Now() => clock.GetUtcNow().ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);

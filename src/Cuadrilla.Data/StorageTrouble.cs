@@ -21,11 +21,16 @@ public sealed record StorageTrouble(StorageTroubleKind Kind, string Says)
         ArgumentNullException.ThrowIfNull(problem);
         return problem.SqliteErrorCode switch
         {
-            Full => new(StorageTroubleKind.Full, "The disk, or what the database may take of it, is full. Nothing was saved; what was saved before is there. Make room and save again."),
-            ReadOnly => new(StorageTroubleKind.Unusable, "The database or its folder can't be written. Nothing was saved; let its owner write there."),
-            CantOpen => new(StorageTroubleKind.Unusable, "The database can't be opened: its folder is not there, or may not be read and written."),
-            InputOutput => new(StorageTroubleKind.Unusable, "The disk does not read or write. Nothing was saved; look at the disk, then start again."),
-            Corrupt or NotADatabase => new(StorageTroubleKind.Unusable, "The database file is damaged, or is none. It was left as it is: './cuadrilla check' says more, './cuadrilla restore' puts a backup in its place."),
+            Full => new(StorageTroubleKind.Full,
+                "The disk, or what the database may take of it, is full. Nothing was saved; what was saved before is there. Make room and save again."),
+            ReadOnly => new(StorageTroubleKind.Unusable,
+                "The database or its folder can't be written. Nothing was saved; let its owner write there."),
+            CantOpen => new(StorageTroubleKind.Unusable,
+                "The database can't be opened: its folder is not there, or may not be read and written."),
+            InputOutput => new(StorageTroubleKind.Unusable,
+                "The disk does not read or write. Nothing was saved; look at the disk, then start again."),
+            Corrupt or NotADatabase => new(StorageTroubleKind.Unusable,
+                "The database file is damaged, or is none. It was left as it is: './cuadrilla check' says more, './cuadrilla restore' puts a backup in its place."),
             _ => null,
         };
     }

@@ -25,7 +25,9 @@ internal static class StoredEdits
         string? document = null;
         foreach (var link in chain)
         {
-            document = link.Document ?? (link.Packed is null ? null : DocumentPacking.Unpack(link.Packed, link.PackedOn is null ? string.Empty : document ?? string.Empty));
+            document = link.Document ?? (link.Packed is null
+                ? null
+                : DocumentPacking.Unpack(link.Packed, link.PackedOn is null ? string.Empty : document ?? string.Empty));
         }
 
         return document;
@@ -61,7 +63,8 @@ internal static class StoredEdits
                 transaction).AsList();
             foreach (var sequence in sequences)
             {
-                Pack(connection, transaction, project, new Whole { Sequence = sequence, Document = Document(connection, transaction, project, sequence) });
+                Pack(connection, transaction, project,
+                    new Whole { Sequence = sequence, Document = Document(connection, transaction, project, sequence) });
             }
 
             transaction.Commit();
@@ -88,7 +91,8 @@ internal static class StoredEdits
             {
                 project,
                 whole.Sequence,
-                packed = DocumentPacking.Pack(whole.Document!, before is null ? string.Empty : Document(connection, transaction, project, before.Sequence)!),
+                packed = DocumentPacking.Pack(whole.Document!,
+                    before is null ? string.Empty : Document(connection, transaction, project, before.Sequence)!),
                 on = before?.Sequence,
                 depth = before is null ? 0 : before.PackedDepth + 1,
             },

@@ -53,7 +53,8 @@ builder.Services.ConfigureHttpJsonOptions(json => ProjectJson.Configure(json.Ser
 builder.Services.AddResponseCompression(compression =>
 {
     compression.EnableForHttps = true;
-    compression.MimeTypes = ["application/json", "application/problem+json", "text/javascript", "text/css", "text/html", "image/svg+xml", "text/csv"];
+    compression.MimeTypes = ["application/json", "application/problem+json", "text/javascript", "text/css", "text/html", "image/svg+xml",
+        "text/csv"];
 });
 builder.Services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Optimal);
 builder.Services.AddOpenApi(OpenApiRules.Apply);

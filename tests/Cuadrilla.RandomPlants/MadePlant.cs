@@ -26,14 +26,17 @@ public static class MadePlant
             Scenarios = [Scenario.AsUsual("all", "all running")],
             Distribution = demo.Distribution with
             {
-                Transformers = [.. demo.Distribution.Transformers.Select(t => t with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints })],
+                Transformers = [.. demo.Distribution.Transformers.Select(t =>
+                    t with { RatedKva = 40.0 * drivePoints, LoadLossKw = 0.35 * drivePoints })],
             },
-            Lineups = [.. points.Chunk(20).Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", [.. chunk], [], [], string.Empty, string.Empty, []))],
+            Lineups = [.. points.Chunk(20).Select((chunk, i) =>
+                new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", "bus-a", [.. chunk], [], [], string.Empty, string.Empty, []))],
         };
     }
 
     /// <summary>
-    /// A plant of many buses: two transformers of different hour for every 50 drive points, distribution boards on cables behind them, a detuned
+    /// A plant of many buses: two transformers of different hour for every 50 drive points, distribution boards on cables behind them, a
+    /// detuned
     /// bank, and scenarios that switch lineups off and levels down.
     /// </summary>
     /// <param name="demo">The demo plant.</param>
@@ -49,7 +52,8 @@ public static class MadePlant
         var cable = pattern.Links.OfType<BusLink.Cable>().First();
         var transformers = Math.Max(2, drivePoints / 25);
         var mains = Enumerable.Range(0, transformers).Select(i => lowVoltage with { Id = $"main-{i}", Name = $"Main {i + 1}" }).ToList();
-        var others = Enumerable.Range(0, Math.Max(0, boards - transformers)).Select(i => lowVoltage with { Id = $"board-{i}", Name = $"Board {i + 1}" }).ToList();
+        var others = Enumerable.Range(0,
+            Math.Max(0, boards - transformers)).Select(i => lowVoltage with { Id = $"board-{i}", Name = $"Board {i + 1}" }).ToList();
         List<Bus> low = [.. mains, .. others];
         var chunks = plant.AllDrivePoints().Chunk(Math.Max(1, drivePoints / low.Count)).ToList();
         return plant with
@@ -62,10 +66,14 @@ public static class MadePlant
                 [
                     .. mains.Select((m, i) => transformer with
                     {
-                        Id = $"t-{i}", Name = $"T{i + 1}", ToBusId = m.Id, RatedKva = 40.0 * 25, VectorGroup = i % 2 == 0 ? VectorGroup.Dyn11 : VectorGroup.Dd0, LoadLossKw = 9,
+                        Id = $"t-{i}", Name = $"T{i + 1}", ToBusId = m.Id, RatedKva = 40.0 * 25, VectorGroup = i % 2 == 0
+                            ? VectorGroup.Dyn11
+                            : VectorGroup.Dd0, LoadLossKw = 9,
                     }),
                 ],
-                Links = [.. others.Select((o, i) => cable with { Id = $"c-{i}", Name = $"Cable {i + 1}", FromBusId = mains[i % transformers].Id, ToBusId = o.Id, LengthM = 30 + i })],
+                Links = [.. others.Select((o, i) =>
+                    cable with { Id = $"c-{i}", Name = $"Cable {i + 1}", FromBusId = mains[i % transformers].Id, ToBusId = o.Id,
+                        LengthM = 30 + i })],
                 CapacitorBanks = [pattern.CapacitorBanks[0] with { BusId = "main-0", DetuningPct = 7 }],
                 Loads = [],
                 ActiveFilters = [],
@@ -75,10 +83,13 @@ public static class MadePlant
             [
                 .. Enumerable.Range(0, scenarios).Select(k => Scenario.AsUsual($"s{k}", $"Scenario {k + 1}") with
                 {
-                    States = [.. plant.AllDrivePoints().Where((_, i) => k > 0 && i % (k + 1) == 0).Select(p => new DrivePointState(p.Id, false, 1, 1))],
+                    States = [.. plant.AllDrivePoints().Where((_, i) => k > 0 && i % (k + 1) == 0).Select(p =>
+                        new DrivePointState(p.Id, false, 1, 1))],
                 }),
             ],
-            Lineups = [.. chunks.Select((chunk, i) => new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", low[i % low.Count].Id, [.. chunk], [], [], string.Empty, string.Empty, []))],
+            Lineups = [.. chunks.Select((chunk, i) =>
+                new Lineup($"l{i}", $"L{i + 1}", $"Lineup {i + 1}", low[i % low.Count].Id, [.. chunk], [], [], string.Empty,
+                    string.Empty, []))],
         };
     }
 
@@ -101,8 +112,10 @@ public static class MadePlant
             Tag = $"DP-{i + 1:000}",
             Name = $"Fan {i + 1}",
             Cable = pattern.Cable with { LengthM = 20 + (200 * spread) },
-            Motor = new MotorChoice.FromCatalogue($"cage-4p-ie{3 + (i % 2)}-{key}", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, false, string.Empty),
-            Converter = new ConverterChoice.FromCatalogue($"six-pulse-{(i % 3 == 0 ? "plain" : "choke")}-{key}", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()),
+            Motor = new MotorChoice.FromCatalogue($"cage-4p-ie{3 + (i % 2)}-{key}", MotorCooling.OwnFan, ThermalClass.F,
+                MotorConnection.Fitting, false, string.Empty),
+            Converter = new ConverterChoice.FromCatalogue($"six-pulse-{(i % 3 == 0 ? "plain" : "choke")}-{key}", OverloadDuty.Light, 4,
+                string.Empty, new Braking.Nothing()),
             Load = fan with { Common = common },
         };
     }

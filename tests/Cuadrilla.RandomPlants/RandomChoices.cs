@@ -10,7 +10,8 @@ namespace Cuadrilla.RandomPlants;
 internal sealed class RandomChoices(Draw draw, EngineeringData data, IReadOnlyList<OwnMotor> motors, IReadOnlyList<OwnConverter> converters)
 {
     private readonly IReadOnlyList<MotorItem> motorItems = [.. data.Motors.Values.Where(IsDrawn)];
-    private readonly IReadOnlyList<ConverterItem> converterItems = [.. data.Converters.Values.Where(c => c.RatedKw is >= 0.75 and <= 400 && c.RatedVoltageV is 230 or 400 && !c.Id.Contains("-230v", StringComparison.Ordinal))];
+    private readonly IReadOnlyList<ConverterItem> converterItems = [.. data.Converters.Values.Where(c => c.RatedKw is >= 0.75 and <= 400
+        && c.RatedVoltageV is 230 or 400 && !c.Id.Contains("-230v", StringComparison.Ordinal))];
     private readonly IReadOnlyList<SoftStarterItem> starterItems = [.. data.SoftStarters.Values];
 
     /// <summary>A motor with its rated power in kW and speed in rpm.</summary>
@@ -47,7 +48,8 @@ internal sealed class RandomChoices(Draw draw, EngineeringData data, IReadOnlyLi
             case 2:
                 return draw.Chance(40)
                     ? new ConverterChoice.StarDelta(draw.Size(0.5, 60), draw.One<TripClass>(), draw.One([0.0, 4]), string.Empty)
-                    : new ConverterChoice.SoftStarter(draw.One(starterItems).Id, Settings(), draw.One<TripClass>(), draw.One([0.0, 2, 20]), string.Empty);
+                    : new ConverterChoice.SoftStarter(draw.One(starterItems).Id, Settings(), draw.One<TripClass>(), draw.One([0.0, 2, 20]),
+                        string.Empty);
             case 3 when converters.Count > 0:
                 return FromCatalogue(draw.One(converters).Id);
             default:
@@ -80,13 +82,16 @@ internal sealed class RandomChoices(Draw draw, EngineeringData data, IReadOnlyLi
         draw.Chance(92) ? 1 : draw.Whole(2, 4),
         draw.One<ModuleWiring>());
 
-    private MotorChoice.FromCatalogue Choice(string id) => new(id, draw.One<MotorCooling>(), draw.One<ThermalClass>(), draw.Chance(70) ? MotorConnection.Fitting : draw.One<MotorConnection>(), draw.Chance(50), string.Empty);
+    private MotorChoice.FromCatalogue Choice(string id) =>
+        new(id, draw.One<MotorCooling>(), draw.One<ThermalClass>(), draw.Chance(70) ? MotorConnection.Fitting : draw.One<MotorConnection>(),
+            draw.Chance(50), string.Empty);
 
     private SoftStarterSettings Settings()
     {
         var mode = draw.One<SoftStartMode>();
         return new SoftStarterSettings(
-            mode, mode == SoftStartMode.VoltageRamp ? draw.Even(10, 80) : draw.Even(100, 300), draw.Even(0, 30), draw.Even(150, 500), draw.One([0.0, 0, 70]), draw.One([0.0, 0.5]), draw.Chance(20),
+            mode, mode == SoftStartMode.VoltageRamp ? draw.Even(10, 80) : draw.Even(100, 300), draw.Even(0, 30), draw.Even(150, 500),
+            draw.One([0.0, 0, 70]), draw.One([0.0, 0.5]), draw.Chance(20),
             draw.One([0.0, 10]));
     }
 

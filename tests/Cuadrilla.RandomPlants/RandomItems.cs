@@ -11,14 +11,18 @@ internal static class RandomItems
     {
         var technology = draw.One<MotorTechnology>();
         var kw = draw.Size(0.37, 400);
-        var voltage = technology == MotorTechnology.DcSeparatelyExcited ? draw.One([180.0, 400, 440]) : draw.Chance(60) ? busV : draw.One(RandomPlant.LowVoltagesV);
+        var voltage = technology == MotorTechnology.DcSeparatelyExcited
+            ? draw.One([180.0, 400, 440])
+            : draw.Chance(60) ? busV : draw.One(RandomPlant.LowVoltagesV);
         var efficiency = draw.Even(80, 96);
         var powerFactor = technology == MotorTechnology.DcSeparatelyExcited ? 1 : draw.Even(0.72, 0.92);
         var poles = draw.One([2, 4, 6, 8]);
         var hz = draw.Chance(70) ? frequencyHz : draw.One([50.0, 60, 87]);
         var slip = draw.Even(0.1, 0.4) * ((1 / (efficiency / 100)) - 1);
         var speed = Math.Round(120 * hz / poles * (technology == MotorTechnology.CageInduction ? 1 - slip : 1), 1);
-        var current = kw * 1e3 / ((technology == MotorTechnology.DcSeparatelyExcited ? 1 : Math.Sqrt(3)) * voltage * efficiency / 100 * powerFactor);
+        var current = kw * 1e3 / ((technology == MotorTechnology.DcSeparatelyExcited
+            ? 1
+            : Math.Sqrt(3)) * voltage * efficiency / 100 * powerFactor);
         var measured = draw.Chance(15);
         Given Loss(double part) => measured ? Given.Of(part * kw * 1e3 * ((100 / efficiency) - 1)) : Given.Unknown;
         return new OwnMotor(

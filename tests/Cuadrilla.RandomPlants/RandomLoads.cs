@@ -15,7 +15,8 @@ internal static class RandomLoads
         var torque = wanted * 1e3 / (2 * Math.PI * rpm / 60);
         var gear = draw.One([1.0, 1, 5, 30]);
         var machineRpm = Math.Clamp(rpm / gear * draw.One([0.5, 0.95, 1, 1.3]), 0.1, 20_000);
-        var train = new DriveTrain(draw.Maybe(gear), draw.MaybeEven(0.7, 1), draw.MaybeSize(0.001, 500), draw.MaybeSize(0.2, 60)) { StopTimeS = draw.Chance(70) ? Given.Unknown : draw.Size(0.5, 300) };
+        var train = new DriveTrain(draw.Maybe(gear), draw.MaybeEven(0.7, 1), draw.MaybeSize(0.001, 500),
+            draw.MaybeSize(0.2, 60)) { StopTimeS = draw.Chance(70) ? Given.Unknown : draw.Size(0.5, 300) };
         var duty = Duty(draw);
         Given MachineNm() => draw.Maybe(Math.Max(1e-3, torque * gear));
         Given Breakaway() => draw.Maybe(draw.One([0.0, 100, 150, 250]));
@@ -27,8 +28,10 @@ internal static class RandomLoads
             3 => new ConstantTorqueLoad(train, duty, MachineNm(), draw.Maybe(machineRpm), Breakaway(), draw.MaybeEven(0, 1)),
             4 => new HighInertiaLoad(train, duty, MachineNm(), draw.Maybe(machineRpm), Breakaway()),
             5 => Conveyor(draw, train, duty),
-            6 => new RollerGroupLoad(train, duty, draw.Maybe(draw.Whole(1, 40)), draw.Maybe(Math.Max(1e-3, torque * gear / 10)), draw.MaybeEven(10, 100), draw.Maybe(machineRpm), Breakaway()),
-            7 => new DosingPumpLoad(train, duty, draw.MaybeSize(1, 500), draw.MaybeEven(1, 100), draw.MaybeEven(0.4, 1), draw.Maybe(machineRpm), Breakaway()),
+            6 => new RollerGroupLoad(train, duty, draw.Maybe(draw.Whole(1, 40)), draw.Maybe(Math.Max(1e-3, torque * gear / 10)),
+                draw.MaybeEven(10, 100), draw.Maybe(machineRpm), Breakaway()),
+            7 => new DosingPumpLoad(train, duty, draw.MaybeSize(1, 500), draw.MaybeEven(1, 100), draw.MaybeEven(0.4, 1),
+                draw.Maybe(machineRpm), Breakaway()),
             8 => Winder(draw, train, duty, wanted),
             9 => Hoist(draw, train, duty, wanted),
             10 => Servo(draw, train, duty),
@@ -40,7 +43,8 @@ internal static class RandomLoads
     {
         0 => [],
         1 => [new DutyPoint(1, draw.One([0.0, 8760, 4000]))],
-        _ => [.. Enumerable.Range(1, draw.Whole(1, 4)).Select(i => new DutyPoint(draw.One([0.05, 0.3, 0.6, 0.8, 1, 1.2]), draw.One([0.0, 500, 2000])))],
+        _ => [.. Enumerable.Range(1, draw.Whole(1, 4)).Select(i =>
+            new DutyPoint(draw.One([0.05, 0.3, 0.6, 0.8, 1, 1.2]), draw.One([0.0, 500, 2000])))],
     };
 
     private static FluidMachine Fluid(Draw draw, double flow, double rpm, ValueList<DutyPoint> duty, bool fan)
@@ -54,7 +58,8 @@ internal static class RandomLoads
         }
 
         return new FluidMachine(
-            draw.Maybe(Math.Max(flow, 1e-6)), draw.Maybe(0.7), draw.Maybe(Math.Clamp(rpm * draw.One([0.7, 0.98, 1, 1.15]), 10, 6000)), draw.Maybe(draw.One([0.0, 0.3, 0.7, 0.99])),
+            draw.Maybe(Math.Max(flow, 1e-6)), draw.Maybe(0.7), draw.Maybe(Math.Clamp(rpm * draw.One([0.7, 0.98, 1, 1.15]), 10, 6000)),
+            draw.Maybe(draw.One([0.0, 0.3, 0.7, 0.99])),
             draw.MaybeEven(1.01, 2), draw.MaybeSize(0.001, 500), draw.MaybeSize(0.5, 120), duty, control, path, []);
     }
 
@@ -80,7 +85,8 @@ internal static class RandomLoads
             Curve =
             [
                 .. new[] { (0.0, 1.25 * droop), (0.4, 1.24), (0.8, 1.1), (1.0, 1.0), (1.3, 0.7) }
-                    .Select(p => new PumpCurvePoint(p.Item1 * flow * large, p.Item2 * head * large, p.Item1 == 0 ? 0 : Math.Min(0.9, 0.75 * p.Item1 * (2 - p.Item1) + 0.02))),
+                    .Select(p => new PumpCurvePoint(p.Item1 * flow * large, p.Item2 * head * large,
+                        p.Item1 == 0 ? 0 : Math.Min(0.9, 0.75 * p.Item1 * (2 - p.Item1) + 0.02))),
             ],
         };
     }
@@ -94,8 +100,10 @@ internal static class RandomLoads
     {
         var length = draw.Size(5, 2000);
         return new ConveyorLoad(
-            train, duty, draw.Maybe(draw.One([0, draw.Size(1, 800)])), draw.Maybe(length), draw.Maybe(length * draw.One([-0.3, -0.05, 0, 0.1, 0.4])), draw.MaybeEven(0.2, 5),
-            draw.MaybeEven(0.012, 0.05), draw.MaybeEven(1, 4), draw.MaybeEven(1, 60), draw.MaybeEven(1, 40), draw.MaybeEven(0.1, 1.5), draw.Maybe(draw.One([100.0, 150])));
+            train, duty, draw.Maybe(draw.One([0, draw.Size(1, 800)])), draw.Maybe(length),
+            draw.Maybe(length * draw.One([-0.3, -0.05, 0, 0.1, 0.4])), draw.MaybeEven(0.2, 5),
+            draw.MaybeEven(0.012, 0.05), draw.MaybeEven(1, 4), draw.MaybeEven(1, 60), draw.MaybeEven(1, 40), draw.MaybeEven(0.1, 1.5),
+            draw.Maybe(draw.One([100.0, 150])));
     }
 
     private static WinderLoad Winder(Draw draw, DriveTrain train, ValueList<DutyPoint> duty, double kw)
@@ -103,7 +111,8 @@ internal static class RandomLoads
         var speed = draw.Size(0.1, 20);
         var core = draw.Even(0.05, 0.4);
         return new WinderLoad(
-            train, duty, draw.Chance(50), draw.Maybe(speed), draw.Maybe(Math.Clamp(kw * 1e3 / speed, 1, 1e6)), draw.MaybeEven(0, 50), draw.Maybe(core), draw.Maybe(core * draw.One([1.0, 1.5, 4])),
+            train, duty, draw.Chance(50), draw.Maybe(speed), draw.Maybe(Math.Clamp(kw * 1e3 / speed, 1, 1e6)), draw.MaybeEven(0, 50),
+            draw.Maybe(core), draw.Maybe(core * draw.One([1.0, 1.5, 4])),
             draw.MaybeEven(0.1, 3), draw.MaybeSize(100, 8000), draw.MaybeEven(0, 20));
     }
 
@@ -112,12 +121,15 @@ internal static class RandomLoads
         var speed = draw.Size(0.05, 3);
         var mass = Math.Clamp(kw * 1e3 / (9.81 * speed), 1, 1e6);
         return new HoistLoad(
-            train, duty, draw.Maybe(mass), draw.Maybe(mass * draw.One([0.0, 0.3, 1])), draw.Maybe(Math.Min(1e6, mass * draw.One([0.0, 0.5, 1.2]))), draw.Maybe(draw.One([90.0, 30, 5])), draw.Maybe(speed),
-            draw.MaybeSize(1, 100), draw.MaybeSize(1, 60), draw.Maybe(draw.One([1.0, 2, 4])), draw.MaybeEven(0.2, 1.5), draw.MaybeEven(0.5, 1));
+            train, duty, draw.Maybe(mass), draw.Maybe(mass * draw.One([0.0, 0.3, 1])),
+            draw.Maybe(Math.Min(1e6, mass * draw.One([0.0, 0.5, 1.2]))), draw.Maybe(draw.One([90.0, 30, 5])), draw.Maybe(speed),
+            draw.MaybeSize(1, 100), draw.MaybeSize(1, 60), draw.Maybe(draw.One([1.0, 2, 4])), draw.MaybeEven(0.2, 1.5),
+            draw.MaybeEven(0.5, 1));
     }
 
     private static ServoAxisLoad Servo(Draw draw, DriveTrain train, ValueList<DutyPoint> duty) => new(
-        train, duty, draw.One<MoveShape>(), draw.MaybeSize(0.5, 500), draw.MaybeSize(0.005, 1), draw.MaybeSize(0.01, 3), draw.MaybeSize(0.05, 5), draw.Maybe(draw.One([0.0, 0.5])),
+        train, duty, draw.One<MoveShape>(), draw.MaybeSize(0.5, 500), draw.MaybeSize(0.005, 1), draw.MaybeSize(0.01, 3),
+        draw.MaybeSize(0.05, 5), draw.Maybe(draw.One([0.0, 0.5])),
         draw.MaybeEven(0, 200), draw.Maybe(draw.One([0.0, 90])));
 
     private static ProfileLoad Profile(Draw draw, DriveTrain train, ValueList<DutyPoint> duty, double torqueNm, double rpm)
@@ -125,7 +137,8 @@ internal static class RandomLoads
         var points = new List<ProfilePoint> { new(0, draw.One([0, rpm, -rpm]), draw.One([0, torqueNm])) };
         for (var i = 0; i < draw.Whole(1, 8); i++)
         {
-            points.Add(new ProfilePoint(points[^1].TimeS + draw.Size(0.05, 60), rpm * draw.One([-1.0, 0, 0.5, 1]), torqueNm * draw.One([-1.0, 0, 0.5, 1, 2])));
+            points.Add(new ProfilePoint(points[^1].TimeS + draw.Size(0.05, 60), rpm * draw.One([-1.0, 0, 0.5, 1]),
+                torqueNm * draw.One([-1.0, 0, 0.5, 1, 2])));
         }
 
         return new ProfileLoad(train, duty, [.. points]);

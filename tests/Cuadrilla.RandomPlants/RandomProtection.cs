@@ -19,10 +19,13 @@ internal static class RandomProtection
         Distribution = plant.Distribution with
         {
             Buses = [.. plant.Distribution.Buses.Select(b => b with { Earthing = draw.One<EarthingSystem>() })],
-            Transformers = [.. plant.Distribution.Transformers.Select(t => t with { ZeroSequencePu = draw.Chance(40) ? draw.Even(0.05, 3) : Given.Unknown })],
-            Links = [.. plant.Distribution.Links.Select(l => l is BusLink.Cable c ? c with { Installation = draw.Chance(30) ? Installation(draw) : null, Device = Device(draw) } : l)],
+            Transformers = [.. plant.Distribution.Transformers.Select(t =>
+                t with { ZeroSequencePu = draw.Chance(40) ? draw.Even(0.05, 3) : Given.Unknown })],
+            Links = [.. plant.Distribution.Links.Select(l => l is BusLink.Cable c
+                ? c with { Installation = draw.Chance(30) ? Installation(draw) : null, Device = Device(draw) } : l)],
         },
-        Converters = [.. plant.Converters.Select(c => c with { LargestFuseA = draw.Chance(50) ? draw.One([50.0, 200, 630]) : Given.Unknown })],
+        Converters = [.. plant.Converters.Select(c =>
+            c with { LargestFuseA = draw.Chance(50) ? draw.One([50.0, 200, 630]) : Given.Unknown })],
         Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => Point(p, draw))] })],
     };
 
@@ -30,19 +33,23 @@ internal static class RandomProtection
     {
         Devices = new SwitchingDevices(Device(draw), draw.Chance(50) ? draw.Size(9, 800) : Given.Unknown, draw.One<CoordinationType>()),
         Feeder = point.Feeder is Feeder.ByCable f
-            ? f with { Installation = draw.Chance(30) ? Installation(draw) : null, ProtectiveMm2 = draw.Chance(30) ? draw.One([1.5, 6, 16, 95]) : Given.Unknown }
+            ? f with { Installation = draw.Chance(30) ? Installation(draw) : null,
+                ProtectiveMm2 = draw.Chance(30) ? draw.One([1.5, 6, 16, 95]) : Given.Unknown }
             : point.Feeder,
-        Cable = point.Cable with { Installation = draw.Chance(30) ? Installation(draw) : null, ProtectiveMm2 = draw.Chance(30) ? draw.One([1.5, 6, 16, 95]) : Given.Unknown },
+        Cable = point.Cable with { Installation = draw.Chance(30) ? Installation(draw) : null,
+            ProtectiveMm2 = draw.Chance(30) ? draw.One([1.5, 6, 16, 95]) : Given.Unknown },
         Converter = point.Converter is ConverterChoice.FromCatalogue c
             ? c with { InDip = draw.One<DipBehaviour>(), RestartOrder = draw.Chance(40) ? draw.Whole(1, 20) : Given.Unknown }
             : point.Converter,
         Load = point.Load is MechanicalLoad m && draw.Chance(50)
-            ? m with { Train = m.Train with { GearTorqueNm = draw.Size(5, 20_000), ServiceFactor = draw.Even(0.8, 2.5), GearThermalKw = draw.Chance(60) ? draw.Size(0.5, 300) : Given.Unknown } }
+            ? m with { Train = m.Train with { GearTorqueNm = draw.Size(5, 20_000), ServiceFactor = draw.Even(0.8, 2.5),
+                GearThermalKw = draw.Chance(60) ? draw.Size(0.5, 300) : Given.Unknown } }
             : point.Load,
     };
 
     private static CableInstallation Installation(Draw draw) => new(
-        draw.One<CableInsulation>(), draw.One<InstallationMethod>(), draw.Chance(40) ? Given.Unknown : draw.One([-10.0, 25, 40, 60]), draw.One<CableGrouping>(), draw.Whole(1, 9), draw.One<CableCores>());
+        draw.One<CableInsulation>(), draw.One<InstallationMethod>(), draw.Chance(40) ? Given.Unknown : draw.One([-10.0, 25, 40, 60]),
+        draw.One<CableGrouping>(), draw.Whole(1, 9), draw.One<CableCores>());
 
     private static ProtectiveDevice Device(Draw draw)
     {
@@ -52,8 +59,10 @@ internal static class RandomProtection
         {
             0 => new ProtectiveDevice.NotChosen(),
             1 => new ProtectiveDevice.SemiconductorFuse(ratedA, 0.6 * ratedA * ratedA, breakingKa, string.Empty),
-            2 => new ProtectiveDevice.CircuitBreaker(ratedA, draw.Even(0.4, 1) * ratedA, draw.One([5.0, 10, 13]), breakingKa, draw.Chance(50) ? 5000 * ratedA : Given.Unknown, string.Empty),
-            3 => new ProtectiveDevice.MotorBreaker(ratedA, draw.Even(0.6, 1) * ratedA, draw.One<TripClass>(), 13, breakingKa, draw.Chance(50) ? 3000 * ratedA : Given.Unknown, string.Empty),
+            2 => new ProtectiveDevice.CircuitBreaker(ratedA, draw.Even(0.4, 1) * ratedA, draw.One([5.0, 10, 13]), breakingKa,
+                draw.Chance(50) ? 5000 * ratedA : Given.Unknown, string.Empty),
+            3 => new ProtectiveDevice.MotorBreaker(ratedA, draw.Even(0.6, 1) * ratedA, draw.One<TripClass>(), 13, breakingKa,
+                draw.Chance(50) ? 3000 * ratedA : Given.Unknown, string.Empty),
             _ => new ProtectiveDevice.Fuse(ratedA, breakingKa, string.Empty),
         };
     }

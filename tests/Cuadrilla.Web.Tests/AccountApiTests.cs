@@ -17,13 +17,17 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
     public async Task Who_did_what_is_the_account_whatever_the_client_says()
     {
         var client = await host.SignedInAsync("engineer");
-        using var made = await client.PostAsJsonAsync("/api/projects", new JsonObject { ["name"] = "Pump house", ["who"] = "administrator" }, Stop);
+        using var made = await client.PostAsJsonAsync("/api/projects",
+            new JsonObject { ["name"] = "Pump house", ["who"] = "administrator" }, Stop);
         var project = await made.Body();
         using var saved = await client.Save(project, 1, s => s["name"] = "Pump house two");
         Assert.Equal(HttpStatusCode.OK, saved.StatusCode);
         using var undone = await client.Step(project, "undo", 2);
         using var like = await client.ImportDemo() is { } demo
-            ? await client.PostAsJsonAsync("/api/templates", new JsonObject { ["projectId"] = (string?)demo["id"], ["pointId"] = (string?)demo["specification"]!["lineups"]![0]!["drivePoints"]![0]!["id"], ["name"] = "mill", ["who"] = "somebody" }, Stop)
+            ? await client.PostAsJsonAsync("/api/templates",
+                new JsonObject { ["projectId"] = (string?)demo["id"],
+                    ["pointId"] = (string?)demo["specification"]!["lineups"]![0]!["drivePoints"]![0]!["id"], ["name"] = "mill",
+                    ["who"] = "somebody" }, Stop)
             : throw new InvalidOperationException();
         Assert.Equal("engineer", (string?)(await like.Body())["who"]);
         var history = await client.GetFromJsonAsync<JsonArray>($"/api/projects/{project["id"]}/history", Stop);
@@ -37,9 +41,11 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
         await host.AddAsync("locked", AccountRole.Engineer);
         var client = await host.SignedInAsync();
         string? said = null;
-        foreach (var (name, password) in Enumerable.Repeat(("locked", "wrong wrong wrong"), AccountRules.MostTries).Append(("locked", AccountHost.Password)).Append(("nobody of that name", "x")))
+        foreach (var (name, password) in Enumerable.Repeat(("locked", "wrong wrong wrong"),
+            AccountRules.MostTries).Append(("locked", AccountHost.Password)).Append(("nobody of that name", "x")))
         {
-            using var answer = await client.PostAsJsonAsync("/api/session", new JsonObject { ["name"] = name, ["password"] = password }, Stop);
+            using var answer = await client.PostAsJsonAsync("/api/session",
+                new JsonObject { ["name"] = name, ["password"] = password }, Stop);
             Assert.Equal(HttpStatusCode.Unauthorized, answer.StatusCode);
             Assert.False(answer.Headers.Contains("Set-Cookie"));
             var detail = (string?)(await answer.Body())["detail"];
@@ -48,9 +54,11 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
 
         // An administrator sees it and opens it again with a new password.
         var administrator = await host.SignedInAsync("administrator");
-        var locked = (await administrator.GetFromJsonAsync<JsonArray>("/api/accounts", Stop))!.Single(a => (string?)a!["name"] == "locked")!;
+        var locked = (await administrator.GetFromJsonAsync<JsonArray>("/api/accounts", Stop))!.Single(a =>
+            (string?)a!["name"] == "locked")!;
         Assert.NotNull(locked["lockedUntilUtc"]);
-        using var opened = await administrator.PostAsJsonAsync($"/api/accounts/{locked["id"]}", new JsonObject { ["password"] = "seven grey herons" }, Stop);
+        using var opened = await administrator.PostAsJsonAsync($"/api/accounts/{locked["id"]}",
+            new JsonObject { ["password"] = "seven grey herons" }, Stop);
         Assert.Equal(HttpStatusCode.OK, opened.StatusCode);
         await host.SignedInAsync("LOCKED", "seven grey herons");
     }
@@ -72,7 +80,8 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
         Assert.Equal(HttpStatusCode.Unauthorized, (await other.GetAsync("/api/projects", Stop)).StatusCode);
 
         var administrator = await host.SignedInAsync("administrator");
-        var account = (await administrator.GetFromJsonAsync<JsonArray>("/api/accounts", Stop))!.Single(a => (string?)a!["name"] == "two windows")!;
+        var account = (await administrator.GetFromJsonAsync<JsonArray>("/api/accounts", Stop))!.Single(a =>
+            (string?)a!["name"] == "two windows")!;
         await administrator.PostAsJsonAsync($"/api/accounts/{account["id"]}", new JsonObject { ["role"] = "reader" }, Stop);
         using var refused = await one.PostAsJsonAsync("/api/projects", new JsonObject { ["name"] = "x", ["who"] = "x" }, Stop);
         Assert.Equal("urn:cuadrilla:role", (string?)(await refused.Body())["type"]);
@@ -88,14 +97,17 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
     {
         await host.AddAsync("careful", AccountRole.Reader);
         var (one, other) = (await host.SignedInAsync("careful"), await host.SignedInAsync("careful"));
-        foreach (var (current, next) in new[] { ("not that one at all", "seven grey herons"), (AccountHost.Password, "short"), (AccountHost.Password, "Careful careful 1"), (AccountHost.Password, "aaaaaaaaaaaaaa"), (AccountHost.Password, "qwertyuiop12") })
+        foreach (var (current, next) in new[] { ("not that one at all", "seven grey herons"), (AccountHost.Password, "short"),
+            (AccountHost.Password, "Careful careful 1"), (AccountHost.Password, "aaaaaaaaaaaaaa"), (AccountHost.Password, "qwertyuiop12") })
         {
-            using var refused = await one.PostAsJsonAsync("/api/session/password", new JsonObject { ["current"] = current, ["next"] = next }, Stop);
+            using var refused = await one.PostAsJsonAsync("/api/session/password",
+                new JsonObject { ["current"] = current, ["next"] = next }, Stop);
             Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
             Assert.DoesNotContain(next, await refused.Content.ReadAsStringAsync(Stop), StringComparison.Ordinal);
         }
 
-        using var changed = await one.PostAsJsonAsync("/api/session/password", new JsonObject { ["current"] = AccountHost.Password, ["next"] = "seven grey herons" }, Stop);
+        using var changed = await one.PostAsJsonAsync("/api/session/password",
+            new JsonObject { ["current"] = AccountHost.Password, ["next"] = "seven grey herons" }, Stop);
         Assert.Equal(HttpStatusCode.OK, changed.StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await one.GetAsync("/api/projects", Stop)).StatusCode);
         Assert.Equal(HttpStatusCode.Unauthorized, (await other.GetAsync("/api/projects", Stop)).StatusCode);
@@ -106,7 +118,8 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
     {
         await host.AddAsync("raced", AccountRole.Reader);
         using var scope = host.Server.Services.CreateScope();
-        var (users, accounts) = (scope.ServiceProvider.GetRequiredService<UserManager<Account>>(), scope.ServiceProvider.GetRequiredService<AccountStore>());
+        var (users, accounts) = (scope.ServiceProvider.GetRequiredService<UserManager<Account>>(),
+            scope.ServiceProvider.GetRequiredService<AccountStore>());
         var (one, other) = ((await users.FindByNameAsync("raced"))!, (await users.FindByNameAsync("raced"))!);
 
         // Two wrong tries at once: both count, whichever is written last.
@@ -142,7 +155,8 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
     public async Task Names_and_passwords_are_refused_by_a_sentence(string name, string password, string says)
     {
         var client = await host.SignedInAsync("administrator");
-        using var answer = await client.PostAsJsonAsync("/api/accounts", new JsonObject { ["name"] = name, ["password"] = password, ["role"] = "reader" }, Stop);
+        using var answer = await client.PostAsJsonAsync("/api/accounts",
+            new JsonObject { ["name"] = name, ["password"] = password, ["role"] = "reader" }, Stop);
         Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
         Assert.Contains(says, (string?)(await answer.Body())["detail"], StringComparison.Ordinal);
     }
@@ -151,7 +165,8 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
     public async Task The_cookie_is_kept_from_scripts_and_other_sites_and_no_key_or_password_is_stored()
     {
         using var client = host.Server.CreateClient(new() { HandleCookies = false });
-        using var answer = await client.PostAsJsonAsync("/api/session", new JsonObject { ["name"] = "engineer", ["password"] = AccountHost.Password }, Stop);
+        using var answer = await client.PostAsJsonAsync("/api/session",
+            new JsonObject { ["name"] = "engineer", ["password"] = AccountHost.Password }, Stop);
         var cookie = Assert.Single(answer.Headers.GetValues("Set-Cookie"));
         Assert.Contains("httponly", cookie, StringComparison.OrdinalIgnoreCase);
         Assert.Contains("samesite=strict", cookie, StringComparison.OrdinalIgnoreCase);
@@ -171,7 +186,8 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
         var client = strict.CreateClient();
         for (var i = 0; i < 20; i++)
         {
-            using var wrong = await client.PostAsJsonAsync("/api/session", new JsonObject { ["name"] = $"somebody {i}", ["password"] = "x" }, Stop);
+            using var wrong = await client.PostAsJsonAsync("/api/session",
+                new JsonObject { ["name"] = $"somebody {i}", ["password"] = "x" }, Stop);
             Assert.Equal(HttpStatusCode.Unauthorized, wrong.StatusCode);
         }
 
@@ -187,13 +203,16 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
         var client = alone.CreateClient();
         var session = await (await client.GetAsync("/api/session", Stop)).Body();
         Assert.Equal((false, null), ((bool?)session["hasAccounts"], (string?)session["name"]));
-        using var made = await client.PostAsJsonAsync("/api/accounts", new JsonObject { ["name"] = "me", ["password"] = AccountHost.Password, ["role"] = "administrator" }, Stop);
+        using var made = await client.PostAsJsonAsync("/api/accounts",
+            new JsonObject { ["name"] = "me", ["password"] = AccountHost.Password, ["role"] = "administrator" }, Stop);
         Assert.Equal(HttpStatusCode.BadRequest, made.StatusCode);
         Assert.Contains("./cuadrilla user add", (string?)(await made.Body())["detail"], StringComparison.Ordinal);
-        using var project = await client.PostAsJsonAsync("/api/projects", new JsonObject { ["name"] = "x", ["who"] = "site engineer" }, Stop);
+        using var project = await client.PostAsJsonAsync("/api/projects",
+            new JsonObject { ["name"] = "x", ["who"] = "site engineer" }, Stop);
         var history = await client.GetFromJsonAsync<JsonArray>($"/api/projects/{(await project.Body())["id"]}/history", Stop);
         Assert.Equal("site engineer", (string?)history![0]!["who"]);
-        using var turned = await client.PostAsJsonAsync("/api/projects", new JsonObject { ["name"] = "x", ["who"] = "site\u202Eengineer" }, Stop);
+        using var turned = await client.PostAsJsonAsync("/api/projects",
+            new JsonObject { ["name"] = "x", ["who"] = "site\u202Eengineer" }, Stop);
         Assert.Contains("U+202E", (string?)(await turned.Body())["detail"], StringComparison.Ordinal);
     }
 }

@@ -8,7 +8,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Web.Tests;
 
-/// <summary>Copies of the database: whole also while it is written to, checked before they stand, and found out where they are not whole.</summary>
+/// <summary>Copies of the database: whole also while it is written to, checked before they stand, and found out where they are not
+/// whole.</summary>
 public sealed class BackupTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("cuadrilla-backup-").FullName;
@@ -24,7 +25,8 @@ public sealed class BackupTests : IDisposable
         long before, after;
         using (var server = await ServerProcess.StartAsync(folder, client))
         {
-            using var made = await client.PostAsJsonAsync("/api/projects", new { name = "Kept", who = "tester" }, TestContext.Current.CancellationToken);
+            using var made = await client.PostAsJsonAsync("/api/projects", new { name = "Kept", who = "tester" },
+                TestContext.Current.CancellationToken);
             id = (string)(await made.Body())["id"]!;
             var edit = 1L;
             var stop = false;
@@ -66,7 +68,8 @@ public sealed class BackupTests : IDisposable
     {
         using (var server = await ServerProcess.StartAsync(folder, client))
         {
-            using var made = await client.PostAsJsonAsync("/api/projects", new { name = "Kept", who = "tester" }, TestContext.Current.CancellationToken);
+            using var made = await client.PostAsJsonAsync("/api/projects", new { name = "Kept", who = "tester" },
+                TestContext.Current.CancellationToken);
             Assert.Equal(HttpStatusCode.Created, made.StatusCode);
             foreach (var file in Directory.GetFiles(folder, "cuadrilla.db*"))
             {
@@ -90,7 +93,8 @@ public sealed class BackupTests : IDisposable
     [InlineData("UPDATE project SET head = 9", "says that edit 9 is in force")]
     [InlineData("UPDATE edit SET document_sequence = 77 WHERE sequence = 3", "leads to no document")]
     [InlineData("UPDATE edit SET undo_to = 77 WHERE sequence = 3", "is not there")]
-    [InlineData("UPDATE edit SET packed = NULL, packed_on = NULL, document = '{\"name\":\"x\",\"lineups\":[]}' WHERE sequence = 2", "Edit 2 of project")]
+    [InlineData("UPDATE edit SET packed = NULL, packed_on = NULL, document = '{\"name\":\"x\",\"lineups\":[]}' WHERE sequence = 2",
+        "Edit 2 of project")]
     [InlineData("UPDATE edit SET packed = zeroblob(40) WHERE sequence = 2", "is damaged")]
     [InlineData("UPDATE edit SET format_version = 99 WHERE sequence = 2", "a newer file needs a newer program")]
     [InlineData("UPDATE edit SET project_id = 'nobody' WHERE sequence = 3", "refers to another that is not there")]
@@ -127,7 +131,8 @@ public sealed class BackupTests : IDisposable
         var words = Path.Combine(folder, "words.db");
         File.WriteAllText(words, string.Concat(Enumerable.Repeat("no database ", 1000)));
         Assert.Throws<SqliteException>(() => DatabaseCheck.Problems(words, Open));
-        Assert.Throws<FileNotFoundException>(() => DatabaseBackup.Copy(Path.Combine(folder, "absent.db"), Path.Combine(folder, "x.db"), Open));
+        Assert.Throws<FileNotFoundException>(() =>
+            DatabaseBackup.Copy(Path.Combine(folder, "absent.db"), Path.Combine(folder, "x.db"), Open));
         Assert.Throws<IOException>(() => DatabaseBackup.Copy(Db, damaged, Open));
         Assert.Throws<FileNotFoundException>(() => DatabaseBackup.Restore(Path.Combine(folder, "absent.db"), Db, "now", Open));
     }

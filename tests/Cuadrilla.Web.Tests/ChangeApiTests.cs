@@ -77,7 +77,8 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
         using var late = await Change(project, 1, Op("replace", "/site/altitudeM", 20));
         Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
         var body = await late.Body();
-        Assert.Equal((640, 10), ((int)body["base"]!["site"]!["altitudeM"]!, (int)body["current"]!["specification"]!["site"]!["altitudeM"]!));
+        Assert.Equal((640, 10), ((int)body["base"]!["site"]!["altitudeM"]!,
+            (int)body["current"]!["specification"]!["site"]!["altitudeM"]!));
         using var unknown = await Change(new JsonObject { ["id"] = "none" }, 1, Op("replace", "/site/altitudeM", 20));
         Assert.Equal(HttpStatusCode.NotFound, unknown.StatusCode);
     }
@@ -88,7 +89,8 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
         using var request = new HttpRequestMessage(HttpMethod.Get, "/api/catalogue") { Headers = { { "Accept-Encoding", "br" } } };
         using var answer = await client.SendAsync(request);
         Assert.Equal("br", Assert.Single(answer.Content.Headers.ContentEncoding));
-        using var again = new HttpRequestMessage(HttpMethod.Get, "/api/catalogue") { Headers = { { "If-None-Match", answer.Headers.ETag!.ToString() } } };
+        using var again = new HttpRequestMessage(HttpMethod.Get,
+            "/api/catalogue") { Headers = { { "If-None-Match", answer.Headers.ETag!.ToString() } } };
         using var same = await client.SendAsync(again);
         Assert.Equal(HttpStatusCode.NotModified, same.StatusCode);
     }
@@ -96,7 +98,8 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
     private static JsonObject Op(string op, string path, JsonNode? value) => new() { ["op"] = op, ["path"] = path, ["value"] = value };
 
     private Task<HttpResponseMessage> Change(JsonNode project, long basedOn, params JsonObject[] changes) => client.PostAsJsonAsync(
-        $"/api/projects/{project["id"]}/changes", new JsonObject { ["basedOn"] = basedOn, ["label"] = "test", ["who"] = "tester", ["changes"] = new JsonArray([.. changes]) });
+        $"/api/projects/{project["id"]}/changes",
+        new JsonObject { ["basedOn"] = basedOn, ["label"] = "test", ["who"] = "tester", ["changes"] = new JsonArray([.. changes]) });
 
     private async Task<JsonNode> Get(JsonNode project) => (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{project["id"]}"))!;
 
@@ -107,12 +110,15 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
         var project = await client.ImportDemo();
         using var theirs = await Merge(client, project, 1, ("replace", "/site/altitudeM", 700));
         Assert.Equal(HttpStatusCode.OK, theirs.StatusCode);
-        using var mine = await Merge(client, project, 1, ("replace", "/lineups/0/drivePoints/1/cable/lengthM", 91), ("replace", "/site/ambientMaxC", 36));
+        using var mine = await Merge(client, project, 1, ("replace", "/lineups/0/drivePoints/1/cable/lengthM", 91),
+            ("replace", "/site/ambientMaxC", 36));
         var saved = await mine.Body();
         Assert.Equal((HttpStatusCode.OK, 3), (mine.StatusCode, (int)saved["edit"]!));
 
         // The client does not have it: it is sent.
-        Assert.Equal((700, 36, 91), ((double)saved["specification"]!["site"]!["altitudeM"]!, (double)saved["specification"]!["site"]!["ambientMaxC"]!, (double)saved["specification"]!["lineups"]![0]!["drivePoints"]![1]!["cable"]!["lengthM"]!));
+        Assert.Equal((700, 36, 91), ((double)saved["specification"]!["site"]!["altitudeM"]!,
+            (double)saved["specification"]!["site"]!["ambientMaxC"]!,
+            (double)saved["specification"]!["lineups"]![0]!["drivePoints"]![1]!["cable"]!["lengthM"]!));
     }
 
     [Theory]
@@ -126,7 +132,10 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
         var project = await client.ImportDemo();
         using var site = await Merge(client, project, 1, ("replace", "/site/altitudeM", 700));
         using var named = await Merge(client, project, 2, ("replace", "/lineups/0/name", "Other"));
-        using var moved = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands", new JsonObject { ["basedOn"] = 3, ["who"] = "tester", ["commands"] = new JsonArray(new JsonObject { ["kind"] = "copy-drive-point", ["pointId"] = (string?)project["specification"]!["lineups"]![0]!["drivePoints"]![0]!["id"] }) });
+        using var moved = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands",
+            new JsonObject { ["basedOn"] = 3, ["who"] = "tester",
+                ["commands"] = new JsonArray(new JsonObject { ["kind"] = "copy-drive-point",
+                    ["pointId"] = (string?)project["specification"]!["lineups"]![0]!["drivePoints"]![0]!["id"] }) });
         Assert.Equal((HttpStatusCode.OK, HttpStatusCode.OK), (named.StatusCode, moved.StatusCode));
         using var late = await Merge(client, project, 1, (op, path, path.EndsWith("name", StringComparison.Ordinal) ? "Mine" : value));
         Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
@@ -139,14 +148,17 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
     {
         var client = host.CreateClient();
         var project = await client.ImportDemo();
-        var answers = await Task.WhenAll(Enumerable.Range(0, 6).Select(i => Merge(client, project, 1, ("replace", $"/lineups/0/drivePoints/{i}/cable/lengthM", 40 + i))));
+        var answers = await Task.WhenAll(Enumerable.Range(0,
+            6).Select(i => Merge(client, project, 1, ("replace", $"/lineups/0/drivePoints/{i}/cable/lengthM", 40 + i))));
         Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.StatusCode));
         var now = await (await client.GetAsync($"/api/projects/{project["id"]}", TestContext.Current.CancellationToken)).Body();
         Assert.Equal(7, (int)now["edit"]!);
-        Assert.All(Enumerable.Range(0, 6), i => Assert.Equal(40 + i, (double)now["specification"]!["lineups"]![0]!["drivePoints"]![i]!["cable"]!["lengthM"]!));
+        Assert.All(Enumerable.Range(0, 6),
+            i => Assert.Equal(40 + i, (double)now["specification"]!["lineups"]![0]!["drivePoints"]![i]!["cable"]!["lengthM"]!));
     }
 
-    private static Task<HttpResponseMessage> Merge(HttpClient client, JsonNode project, long basedOn, params (string Op, string Path, object Value)[] changes) => client.PostAsJsonAsync(
+    private static Task<HttpResponseMessage> Merge(HttpClient client, JsonNode project, long basedOn,
+        params (string Op, string Path, object Value)[] changes) => client.PostAsJsonAsync(
         $"/api/projects/{project["id"]}/changes",
         new JsonObject
         {
@@ -154,6 +166,7 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
             ["label"] = "test",
             ["who"] = "tester",
             ["merges"] = true,
-            ["changes"] = new JsonArray([.. changes.Select(c => new JsonObject { ["op"] = c.Op, ["path"] = c.Path, ["value"] = JsonValue.Create(c.Value) })]),
+            ["changes"] = new JsonArray([.. changes.Select(c =>
+                new JsonObject { ["op"] = c.Op, ["path"] = c.Path, ["value"] = JsonValue.Create(c.Value) })]),
         });
 }

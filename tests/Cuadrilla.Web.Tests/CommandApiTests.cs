@@ -13,7 +13,8 @@ public sealed class CommandApiTests(WebHost host) : IClassFixture<WebHost>
     public async Task Commands_are_saved_as_one_edit_and_undone_as_one()
     {
         var project = await client.ImportDemo();
-        using var answer = await Run(project, 1, Add("l1"), new JsonObject { ["kind"] = "feed-by", ["pointIds"] = new JsonArray("dp-02"), ["way"] = "star-delta" });
+        using var answer = await Run(project, 1, Add("l1"),
+            new JsonObject { ["kind"] = "feed-by", ["pointIds"] = new JsonArray("dp-02"), ["way"] = "star-delta" });
         answer.EnsureSuccessStatusCode();
         var done = await answer.Body();
         Assert.Equal(2, (int)done["saved"]!["edit"]!);
@@ -52,7 +53,8 @@ public sealed class CommandApiTests(WebHost host) : IClassFixture<WebHost>
         using var late = await Run(project, 1, Add("l2"));
         Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
         Assert.Equal(2, (int)(await late.Body())["current"]!["edit"]!);
-        using var unknown = await client.PostAsJsonAsync("/api/projects/nothing/commands", new { basedOn = 1, who = "engineer", commands = new JsonArray(Add("l1")) });
+        using var unknown = await client.PostAsJsonAsync("/api/projects/nothing/commands",
+            new { basedOn = 1, who = "engineer", commands = new JsonArray(Add("l1")) });
         Assert.Equal(HttpStatusCode.NotFound, unknown.StatusCode);
     }
 
@@ -61,7 +63,8 @@ public sealed class CommandApiTests(WebHost host) : IClassFixture<WebHost>
     {
         var project = await client.ImportDemo();
         var apart = new JsonObject { ["kind"] = "join-group", ["pointIds"] = new JsonArray("dp-01", "dp-11") };
-        using var answer = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands/possible", new { commands = new JsonArray(Add("l1"), apart) });
+        using var answer = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands/possible",
+            new { commands = new JsonArray(Add("l1"), apart) });
         answer.EnsureSuccessStatusCode();
         var why = (await answer.Content.ReadFromJsonAsync<string[]>())!;
         Assert.Equal(["", "They stand in different lineups."], why);
@@ -71,5 +74,6 @@ public sealed class CommandApiTests(WebHost host) : IClassFixture<WebHost>
     private static JsonObject Add(string lineup) => new() { ["kind"] = "add-drive-point", ["lineupId"] = lineup, ["afterId"] = "" };
 
     private Task<HttpResponseMessage> Run(JsonNode project, int basedOn, params JsonNode?[] commands) =>
-        client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands", new { basedOn, who = "engineer", commands = new JsonArray(commands) });
+        client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands",
+            new { basedOn, who = "engineer", commands = new JsonArray(commands) });
 }

@@ -31,7 +31,8 @@ public sealed class ContainmentApiTests
         var data = ReferenceCatalogue.Data;
         return data with
         {
-            Converters = data.Converters.ToDictionary(c => c.Key, c => c.Value with { Derating = c.Value.Derating with { Switching = [] } }, StringComparer.Ordinal),
+            Converters = data.Converters.ToDictionary(c => c.Key, c => c.Value with { Derating = c.Value.Derating with { Switching = [] } },
+                StringComparer.Ordinal),
         };
     }
 }

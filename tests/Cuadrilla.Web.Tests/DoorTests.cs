@@ -53,7 +53,8 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
         var before = await client.GetStringAsync("/api/projects", TestContext.Current.CancellationToken);
         foreach (var path in new[] { "/api/projects", "/api/projects/import", "/api/calc/motor-losses" })
         {
-            using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = Calls.Json(Create), Headers = { { header, value } } };
+            using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = Calls.Json(Create),
+                Headers = { { header, value } } };
             using var answer = await client.SendAsync(request, TestContext.Current.CancellationToken);
             Assert.Equal(HttpStatusCode.Forbidden, answer.StatusCode);
             Says(answer);
@@ -67,8 +68,10 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
     [InlineData("Sec-Fetch-Site", "same-origin")]
     public async Task A_write_from_a_page_of_its_own_is_taken(string header, string value)
     {
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/projects") { Content = Calls.Json(Create), Headers = { { header, value } } };
-        Assert.Equal(HttpStatusCode.Created, (await host.CreateClient().SendAsync(request, TestContext.Current.CancellationToken)).StatusCode);
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/projects") { Content = Calls.Json(Create),
+            Headers = { { header, value } } };
+        Assert.Equal(HttpStatusCode.Created,
+            (await host.CreateClient().SendAsync(request, TestContext.Current.CancellationToken)).StatusCode);
     }
 
     [Theory]
@@ -111,9 +114,12 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
         {
             var known = operations!.AsObject().Select(o => o.Key.ToUpperInvariant()).ToList();
             // Read or removed, the address of an import is that of a project of this key.
-            foreach (var method in new[] { "GET", "POST", "PUT", "DELETE", "PATCH" }.Except(known).Where(m => m is not ("GET" or "DELETE") || path != "/api/projects/import"))
+            foreach (var method in new[] { "GET", "POST", "PUT", "DELETE",
+                "PATCH" }.Except(known).Where(m => m is not ("GET" or "DELETE") || path != "/api/projects/import"))
             {
-                using var request = new HttpRequestMessage(new HttpMethod(method), path.Replace("{", "a", StringComparison.Ordinal).Replace("}", "z", StringComparison.Ordinal)) { Content = method == "GET" ? null : Calls.Json("{}") };
+                using var request = new HttpRequestMessage(new HttpMethod(method),
+                    path.Replace("{", "a", StringComparison.Ordinal).Replace("}", "z",
+                        StringComparison.Ordinal)) { Content = method == "GET" ? null : Calls.Json("{}") };
                 using var answer = await client.SendAsync(request, TestContext.Current.CancellationToken);
                 Assert.True(answer.StatusCode == HttpStatusCode.MethodNotAllowed, $"{method} {path}: {answer.StatusCode}");
                 Assert.Equal("urn:cuadrilla:method", (string?)(await answer.Body())["type"]);
@@ -132,8 +138,10 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
     [InlineData("--Kestrel:Endpoints:Open:Url", "http://[::]:0")]
     public async Task It_refuses_to_listen_where_others_reach_it(string option, string value)
     {
-        using var server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--data", host.Folder, option, value]) { RedirectStandardError = true })!;
-        await server.WaitForExitAsync(TestContext.Current.CancellationToken).WaitAsync(TimeSpan.FromSeconds(30), TestContext.Current.CancellationToken);
+        using var server = Process.Start(new ProcessStartInfo("dotnet",
+            [typeof(Program).Assembly.Location, "--data", host.Folder, option, value]) { RedirectStandardError = true })!;
+        await server.WaitForExitAsync(TestContext.Current.CancellationToken).WaitAsync(TimeSpan.FromSeconds(30),
+            TestContext.Current.CancellationToken);
         Assert.Equal(2, server.ExitCode);
         var said = await server.StandardError.ReadToEndAsync(TestContext.Current.CancellationToken);
         Assert.Contains("does not listen on", said, StringComparison.Ordinal);

@@ -16,14 +16,17 @@ public sealed class DriveListApiTests(WebHost host) : IClassFixture<WebHost>
     public async Task Rows_are_judged_and_the_good_ones_taken_as_one_edit()
     {
         var project = await client.ImportDemo();
-        var judged = await (await client.PostAsJsonAsync($"/api/projects/{project["id"]}/drive-list/judge", new { heads = Heads, rows = Rows })).Body();
+        var judged = await (await client.PostAsJsonAsync($"/api/projects/{project["id"]}/drive-list/judge",
+            new { heads = Heads, rows = Rows })).Body();
         Assert.Equal(["new", "refused", "new"], judged["rows"]!.AsArray().Select(r => (string?)r!["outcome"]));
         Assert.Equal("tag", (string?)judged["known"]![0]!["key"]);
         using var taken = await client.PostAsJsonAsync(
-            $"/api/projects/{project["id"]}/drive-list", new { basedOn = 1, who = "engineer", sized = true, heads = Heads, rows = Rows, columns = judged["columns"] });
+            $"/api/projects/{project["id"]}/drive-list",
+            new { basedOn = 1, who = "engineer", sized = true, heads = Heads, rows = Rows, columns = judged["columns"] });
         taken.EnsureSuccessStatusCode();
         var done = await taken.Body();
-        Assert.Equal((2, 2, "Drive list: 2 new"), ((int)done["saved"]!["edit"]!, done["createdIds"]!.AsArray().Count, (string?)done["saved"]!["label"]));
+        Assert.Equal((2, 2, "Drive list: 2 new"),
+            ((int)done["saved"]!["edit"]!, done["createdIds"]!.AsArray().Count, (string?)done["saved"]!["label"]));
         using var undone = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/undo", new { basedOn = 2, who = "engineer" });
         Assert.Equal(project["specification"]!.ToJsonString(), (await undone.Body())["specification"]!.ToJsonString());
     }
@@ -47,7 +50,8 @@ public sealed class DriveListApiTests(WebHost host) : IClassFixture<WebHost>
         object List(int on, string[][] rows) => new { basedOn = on, who = "engineer", sized = false, heads = Heads, rows };
         using var stale = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/drive-list", List(7, Rows));
         Assert.Equal(HttpStatusCode.NotFound, stale.StatusCode);
-        using var nothing = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/drive-list", List(1, [["N-2", "pump", "many", ""]]));
+        using var nothing = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/drive-list",
+            List(1, [["N-2", "pump", "many", ""]]));
         Assert.Equal(HttpStatusCode.BadRequest, nothing.StatusCode);
     }
 

@@ -19,16 +19,19 @@ public sealed class EventApiTests(WebHost host) : IClassFixture<WebHost>
 
         client.DefaultRequestHeaders.Add("X-Cuadrilla-Window", "w-1");
         using var done = await client.PostAsJsonAsync(
-            $"/api/projects/{project["id"]}/commands", new { basedOn = 1, who = "reviewer", commands = new[] { new { kind = "add-lineup" } } }, stop.Token);
+            $"/api/projects/{project["id"]}/commands",
+            new { basedOn = 1, who = "reviewer", commands = new[] { new { kind = "add-lineup" } } }, stop.Token);
         done.EnsureSuccessStatusCode();
         var told = await Next(lines, stop.Token);
         Assert.Equal((2, "reviewer", "w-1"), ((int)told["edit"]!, (string?)told["who"], (string?)told["window"]));
         Assert.False(string.IsNullOrEmpty((string?)told["label"]));
 
         // What is refused is not told: the next event is the undo.
-        using var refused = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/undo", new { basedOn = 7, who = "reviewer" }, stop.Token);
+        using var refused = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/undo", new { basedOn = 7, who = "reviewer" },
+            stop.Token);
         Assert.False(refused.IsSuccessStatusCode);
-        using var undone = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/undo", new { basedOn = 2, who = "engineer" }, stop.Token);
+        using var undone = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/undo", new { basedOn = 2, who = "engineer" },
+            stop.Token);
         Assert.Equal((3, "engineer"), ((int)(told = await Next(lines, stop.Token))["edit"]!, (string?)told["who"]));
     }
 

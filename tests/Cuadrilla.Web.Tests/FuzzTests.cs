@@ -10,7 +10,9 @@ namespace Cuadrilla.Web.Tests;
 /// <summary>Whatever is sent: an answer that is whole, never an internal error, and the project as it was or as the answer says.</summary>
 public sealed class FuzzTests : IDisposable
 {
-    private static readonly int Inputs = int.TryParse(Environment.GetEnvironmentVariable("CUADRILLA_INPUTS"), out var inputs) ? inputs : 3000;
+    private static readonly int Inputs = int.TryParse(Environment.GetEnvironmentVariable("CUADRILLA_INPUTS"), out var inputs)
+        ? inputs
+        : 3000;
     private static readonly int Seed = int.TryParse(Environment.GetEnvironmentVariable("CUADRILLA_SEED"), out var seed) ? seed : 20261128;
 
     private readonly string folder = Directory.CreateTempSubdirectory("cuadrilla-fuzz-").FullName;
@@ -18,8 +20,10 @@ public sealed class FuzzTests : IDisposable
 
     private static readonly string[] Strange =
     [
-        "null", "[]", "{}", "true", "\"\"", "\"x\"", "-1", "0", "5e-324", "1e308", "-1e308", "1e999", "-1e999", "NaN", "1e", "01", "\"\\ud800\"", "\"\\udc00x\"", "\"\\u0000\"", "\"\\u202e\"", "[null]",
-        "[[]]", "{\"kind\":null}", "{\"kind\":\"x\"}", "{\"kind\":7}", "9007199254740993", "\"\\uffff\"", "{\"a\":1,\"a\":2}", "2147483648", "0.1e-400", "\"dp-01\"",
+        "null", "[]", "{}", "true", "\"\"", "\"x\"", "-1", "0", "5e-324", "1e308", "-1e308", "1e999", "-1e999", "NaN", "1e", "01",
+        "\"\\ud800\"", "\"\\udc00x\"", "\"\\u0000\"", "\"\\u202e\"", "[null]",
+        "[[]]", "{\"kind\":null}", "{\"kind\":\"x\"}", "{\"kind\":7}", "9007199254740993", "\"\\uffff\"", "{\"a\":1,\"a\":2}", "2147483648",
+        "0.1e-400", "\"dp-01\"",
     ];
 
     [Fact]
@@ -28,9 +32,11 @@ public sealed class FuzzTests : IDisposable
         using var server = await ServerProcess.StartAsync(folder, client);
         var project = await client.ImportDemo();
         var id = (string)project["id"]!;
-        var files = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "plants")).Order(StringComparer.Ordinal).Select(File.ReadAllText).Append(Encoding.UTF8.GetString(DemoPlant.File())).ToList();
+        var files = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory,
+            "plants")).Order(StringComparer.Ordinal).Select(File.ReadAllText).Append(Encoding.UTF8.GetString(DemoPlant.File())).ToList();
         var examples = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "methods")).Order(StringComparer.Ordinal)
-            .SelectMany(f => Regex.Matches(File.ReadAllText(f), "```json calc (\\S+)\\n(.*?)\\n```", RegexOptions.Singleline)).Select(m => (Name: m.Groups[1].Value, Input: m.Groups[2].Value)).ToList();
+            .SelectMany(f => Regex.Matches(File.ReadAllText(f), "```json calc (\\S+)\\n(.*?)\\n```", RegexOptions.Singleline)).Select(m =>
+                (Name: m.Groups[1].Value, Input: m.Groups[2].Value)).ToList();
         Assert.True(files.Count > 10 && examples.Count > 20, $"{files.Count} {examples.Count}");
         var edit = 1L;
         var specification = project["specification"]!.ToJsonString();
@@ -41,11 +47,16 @@ public sealed class FuzzTests : IDisposable
             var (path, body) = (i % 6) switch
             {
                 0 => ("/api/projects/import", Spoilt(files[random.Next(files.Count)], random)),
-                1 => ($"/api/projects/{id}/edits", $"{{\"basedOn\":{edit},\"label\":\"x\",\"who\":\"y\",\"specification\":{Spoilt(specification, random)}}}"),
-                2 => ($"/api/projects/{id}/changes", Spoilt("{\"basedOn\":999999,\"label\":\"x\",\"who\":\"y\",\"changes\":[{\"op\":\"replace\",\"path\":\"/site/altitudeM\",\"value\":7}]}", random)),
-                3 => ($"/api/projects/{id}/commands", Spoilt("{\"basedOn\":999999,\"who\":\"y\",\"commands\":[{\"kind\":\"feed-by\",\"pointIds\":[\"dp-01\"],\"way\":\"soft-starter\"}]}", random)),
+                1 => ($"/api/projects/{id}/edits",
+                    $"{{\"basedOn\":{edit},\"label\":\"x\",\"who\":\"y\",\"specification\":{Spoilt(specification, random)}}}"),
+                2 => ($"/api/projects/{id}/changes",
+                    Spoilt("{\"basedOn\":999999,\"label\":\"x\",\"who\":\"y\",\"changes\":[{\"op\":\"replace\",\"path\":\"/site/altitudeM\",\"value\":7}]}", random)),
+                3 => ($"/api/projects/{id}/commands",
+                    Spoilt("{\"basedOn\":999999,\"who\":\"y\",\"commands\":[{\"kind\":\"feed-by\",\"pointIds\":[\"dp-01\"],\"way\":\"soft-starter\"}]}", random)),
                 4 => Spoilt(examples[random.Next(examples.Count)], random),
-                _ => ($"/api/projects/{id}/drive-list/judge", Spoilt("{\"heads\":[\"Tag\",\"Type\",\"Motor kW\"],\"rows\":[[\"P-1\",\"pump\",\"5\"],[\"P-2\",\"fan\",\"7\"]]}", random)),
+                _ => ($"/api/projects/{id}/drive-list/judge",
+                    Spoilt("{\"heads\":[\"Tag\",\"Type\",\"Motor kW\"],\"rows\":[[\"P-1\",\"pump\",\"5\"],[\"P-2\",\"fan\",\"7\"]]}",
+                        random)),
             };
             using var content = Calls.Json(body);
             using var answer = await client.PostAsync(path, content, TestContext.Current.CancellationToken);
@@ -71,7 +82,8 @@ public sealed class FuzzTests : IDisposable
         Assert.True(seen.GetValueOrDefault(HttpStatusCode.BadRequest) > Inputs / 3, string.Join(' ', seen));
         Assert.True(seen.Where(s => s.Key is HttpStatusCode.OK or HttpStatusCode.Created or HttpStatusCode.Conflict or HttpStatusCode.NotFound).Sum(s => s.Value) > Inputs / 30, string.Join(' ', seen));
         Assert.True(edit > 2, $"{edit}");
-        Assert.Equal(edit, (long)(await (await client.GetAsync($"/api/projects/{id}", TestContext.Current.CancellationToken)).Body())["edit"]!);
+        Assert.Equal(edit, (long)(await (await client.GetAsync($"/api/projects/{id}",
+            TestContext.Current.CancellationToken)).Body())["edit"]!);
     }
 
     public void Dispose()
@@ -80,7 +92,8 @@ public sealed class FuzzTests : IDisposable
         Directory.Delete(folder, recursive: true);
     }
 
-    private static (string Path, string Body) Spoilt((string Name, string Input) example, Random random) => ($"/api/calc/{example.Name}", Spoilt(example.Input, random));
+    private static (string Path, string Body) Spoilt((string Name, string Input) example, Random random) =>
+        ($"/api/calc/{example.Name}", Spoilt(example.Input, random));
 
     private static bool IsWhole(string text)
     {
@@ -125,7 +138,8 @@ public sealed class FuzzTests : IDisposable
                 }
 
                 var text = root.ToJsonString();
-                return put.Select((value, n) => (value, n)).Aggregate(text, (t, p) => t.Replace($"\"@@{p.n}@@\"", p.value, StringComparison.Ordinal));
+                return put.Select((value, n) => (value, n)).Aggregate(text,
+                    (t, p) => t.Replace($"\"@@{p.n}@@\"", p.value, StringComparison.Ordinal));
         }
     }
 

@@ -32,7 +32,10 @@ public sealed class HarmonicApiTests(WebHost host) : IClassFixture<WebHost>
 
         Assert.Equal("active-55", (string)active["change"]!["choices"]!["dp-02"]!);
         using var tried = await client.PostAsJsonAsync(
-            $"/api/projects/{id}/commands", new { basedOn = 1, who = "engineer", commands = new JsonArray(new JsonObject { ["kind"] = "mitigate", ["name"] = "active", ["change"] = active["change"]!.DeepClone() }) });
+            $"/api/projects/{id}/commands",
+            new { basedOn = 1, who = "engineer",
+                commands = new JsonArray(new JsonObject { ["kind"] = "mitigate", ["name"] = "active",
+                    ["change"] = active["change"]!.DeepClone() }) });
         var converter = (await tried.Body())["saved"]!["specification"]!["lineups"]![0]!["drivePoints"]![1]!["converter"]!;
         Assert.Equal(("active-55", "to-line"), ((string)converter["itemId"]!, (string)converter["braking"]!["kind"]!));
         Assert.True((double)found["filterA"]! > 0);
@@ -49,12 +52,14 @@ public sealed class HarmonicApiTests(WebHost host) : IClassFixture<WebHost>
         var data = await client.GetByteArrayAsync($"{path}dat?scenarioId=full-production&busId=bus-mv&kind={kind}");
         using var response = await client.PostAsJsonAsync(
             $"/api/projects/{id}/measurements/compare",
-            new JsonObject { ["scenarioId"] = "full-production", ["target"] = "coupling", ["text"] = configuration, ["dataBase64"] = Convert.ToBase64String(data), ["channel"] = 1 });
+            new JsonObject { ["scenarioId"] = "full-production", ["target"] = "coupling", ["text"] = configuration,
+                ["dataBase64"] = Convert.ToBase64String(data), ["channel"] = 1 });
         var found = await response.Body();
 
         // The recording is phase A, the study's worst phase may be another: orders agree within what unbalance parts them.
         Assert.Equal(HttpStatusCode.OK, response.StatusCode);
-        Assert.Equal((double)found["computedFundamental"]!, (double)found["measuredFundamental"]!, 0.05 * (double)found["computedFundamental"]!);
+        Assert.Equal((double)found["computedFundamental"]!, (double)found["measuredFundamental"]!,
+            0.05 * (double)found["computedFundamental"]!);
         Assert.Equal((double)found["computedThdPct"]!, (double)found["measuredThdPct"]!, 1.5);
         Assert.Equal(2, found["channels"]!.AsArray().Count);
     }
@@ -64,7 +69,8 @@ public sealed class HarmonicApiTests(WebHost host) : IClassFixture<WebHost>
     {
         var id = (string)(await client.ImportDemo())["id"]!;
         async Task<HttpResponseMessage> Post(string target, string text) => await client.PostAsJsonAsync(
-            $"/api/projects/{id}/measurements/compare", new JsonObject { ["scenarioId"] = "full-production", ["target"] = target, ["text"] = text });
+            $"/api/projects/{id}/measurements/compare",
+            new JsonObject { ["scenarioId"] = "full-production", ["target"] = target, ["text"] = text });
         using var bad = await Post("coupling", "order,A\n1,40\n5,x\n");
         using var unknown = await Post("bus:none", "order,A\n1,40\n");
         using var drive = await Post("drive:dp-01", "order,A\n1,240\n5,80\n");

@@ -50,7 +50,8 @@ public sealed class KillTests : IDisposable
             using var server = await ServerProcess.StartAsync(folder, client);
             if (id.Length == 0)
             {
-                using var made = await client.PostAsJsonAsync("/api/projects", new { name = "Killed", who = "tester" }, TestContext.Current.CancellationToken);
+                using var made = await client.PostAsJsonAsync("/api/projects", new { name = "Killed", who = "tester" },
+                    TestContext.Current.CancellationToken);
                 id = (string)(await made.Body())["id"]!;
             }
 
@@ -73,7 +74,8 @@ public sealed class KillTests : IDisposable
 
                 try
                 {
-                    using var saved = await client.PostAsJsonAsync($"/api/projects/{id}/changes", Change(edit, edit + 1), TestContext.Current.CancellationToken);
+                    using var saved = await client.PostAsJsonAsync($"/api/projects/{id}/changes", Change(edit, edit + 1),
+                        TestContext.Current.CancellationToken);
                     Assert.Equal(HttpStatusCode.OK, saved.StatusCode);
                     edit = (long)(await saved.Body())["edit"]!;
                     acknowledged++;

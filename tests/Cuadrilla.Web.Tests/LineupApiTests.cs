@@ -32,7 +32,8 @@ public sealed class LineupApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal(0, (double)droop["run"]!["afterLossPct"]![1]!, 3);
         foreach (var moment in fight["run"]!["trace"]!.AsArray())
         {
-            Assert.Equal((double)moment!["loadNm"]! + (double)moment["acceleratingNm"]!, moment["sharesNm"]!.AsArray().Sum(s => (double)s!), 1e-3);
+            Assert.Equal((double)moment!["loadNm"]! + (double)moment["acceleratingNm"]!,
+                moment["sharesNm"]!.AsArray().Sum(s => (double)s!), 1e-3);
         }
     }
 

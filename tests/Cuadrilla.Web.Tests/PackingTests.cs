@@ -29,7 +29,8 @@ public sealed class PackingTests : IDisposable
     [InlineData("aa", "aaaa")]
     [InlineData("xµy", "xΩy")]
     [InlineData("x😀y", "x😁y")]
-    public void What_is_packed_comes_back(string document, string before) => Assert.Equal(document, DocumentPacking.Unpack(DocumentPacking.Pack(document, before), before));
+    public void What_is_packed_comes_back(string document, string before) =>
+        Assert.Equal(document, DocumentPacking.Unpack(DocumentPacking.Pack(document, before), before));
 
     [Fact]
     public void Damage_never_gives_another_document()
@@ -108,7 +109,8 @@ public sealed class PackingTests : IDisposable
         {
             connection.Open();
             connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL)");
-            foreach (var script in typeof(Database).Assembly.GetManifestResourceNames().Where(n => n.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal).Take(4))
+            foreach (var script in typeof(Database).Assembly.GetManifestResourceNames().Where(n =>
+                n.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal).Take(4))
             {
                 using var reader = new StreamReader(typeof(Database).Assembly.GetManifestResourceStream(script)!);
                 connection.Execute(reader.ReadToEnd());
@@ -145,7 +147,8 @@ public sealed class PackingTests : IDisposable
     }
 
     private static string DemoDocument() =>
-        System.Text.Json.JsonSerializer.Serialize(ProjectFile.Read(DemoPlant.File(), Cuadrilla.Catalogue.ReferenceCatalogue.Data), ProjectJson.Options);
+        System.Text.Json.JsonSerializer.Serialize(ProjectFile.Read(DemoPlant.File(), Cuadrilla.Catalogue.ReferenceCatalogue.Data),
+            ProjectJson.Options);
 
     // Other digits at some places: still a plant that can be read.
     private static string Changed(string document, Random random, int places)

@@ -84,7 +84,8 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
         var error = (await response.Body())["errors"]![0]!;
         Assert.Equal(pointer, (string?)error["pointer"]);
         Assert.Equal(allowed, (string?)error["allowed"]);
-        Assert.Contains(value.ToString(System.Globalization.CultureInfo.InvariantCulture), (string?)error["message"], StringComparison.Ordinal);
+        Assert.Contains(value.ToString(System.Globalization.CultureInfo.InvariantCulture), (string?)error["message"],
+            StringComparison.Ordinal);
         Assert.Equal(1, (long)(await (await client.GetAsync($"/api/projects/{project["id"]}")).Body())["edit"]!);
     }
 
@@ -93,15 +94,19 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
     {
         using var text = await client.PostAsync("/api/calc/pump-point", new StringContent("{}"));
         Assert.Equal(HttpStatusCode.UnsupportedMediaType, text.StatusCode);
-        using var nan = await client.PostAsync("/api/calc/pump-point", Calls.Json("{\"flowPu\":NaN,\"staticFraction\":0,\"shutOffPu\":1.25}"));
+        using var nan = await client.PostAsync("/api/calc/pump-point",
+            Calls.Json("{\"flowPu\":NaN,\"staticFraction\":0,\"shutOffPu\":1.25}"));
         Assert.Contains("NaN", (string?)(await nan.Body())["detail"], StringComparison.Ordinal);
-        using var newer = await client.PostAsync("/api/projects/import", Calls.Json("{\"format\":\"cuadrilla-project\",\"formatVersion\":99,\"x\":1}"));
+        using var newer = await client.PostAsync("/api/projects/import",
+            Calls.Json("{\"format\":\"cuadrilla-project\",\"formatVersion\":99,\"x\":1}"));
         Assert.Equal("/formatVersion", (string?)(await newer.Body())["errors"]![0]!["pointer"]);
-        using var huge = await client.PostAsync("/api/assess", new ByteArrayContent(new byte[50_000_000]) { Headers = { { "Content-Type", "application/json" } } });
+        using var huge = await client.PostAsync("/api/assess",
+            new ByteArrayContent(new byte[50_000_000]) { Headers = { { "Content-Type", "application/json" } } });
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, huge.StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await client.GetAsync("/api/projects/none")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await client.GetAsync("/api/nothing")).StatusCode);
-        using var foreign = new HttpRequestMessage(HttpMethod.Post, "/api/projects") { Content = Calls.Json("{\"name\":\"x\",\"who\":\"y\"}"), Headers = { { "Sec-Fetch-Site", "cross-site" } } };
+        using var foreign = new HttpRequestMessage(HttpMethod.Post,
+            "/api/projects") { Content = Calls.Json("{\"name\":\"x\",\"who\":\"y\"}"), Headers = { { "Sec-Fetch-Site", "cross-site" } } };
         Assert.Equal(HttpStatusCode.Forbidden, (await client.SendAsync(foreign)).StatusCode);
     }
 
@@ -135,15 +140,19 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
         var bench = await (await client.GetAsync($"/api/projects/{id}/drive-points/dp-01/bench")).Body();
         Assert.Equal(61, bench["torque"]!["points"]!.AsArray().Count);
         Assert.True(bench["lineCurrent"]!["orders"]!.AsArray().Count > 10);
-        Assert.Contains(bench["figures"]!.AsArray(), f => (string?)f!["id"] == "thdi" && ((string?)f["reason"]!["withNumbers"])!.Length > 0);
+        Assert.Contains(bench["figures"]!.AsArray(),
+            f => (string?)f!["id"] == "thdi" && ((string?)f["reason"]!["withNumbers"])!.Length > 0);
         var motors = (await (await client.GetAsync($"/api/projects/{id}/drive-points/dp-02/motor-candidates")).Body()).AsArray();
         Assert.True((bool)motors[0]!["fits"]!);
         var check = await (await client.GetAsync($"/api/projects/{id}/checks/motor.continuous?drivePointId=dp-02")).Body();
         Assert.NotEmpty(check["reason"]!["withNumbers"]!.GetValue<string>());
         Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}/lineups/l1/sheet.pdf"))[..4]));
         Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}/lineups/l1/interference.pdf"))[..4]));
-        Assert.Equal(System.Net.HttpStatusCode.NotFound, (await client.GetAsync($"/api/projects/{id}/lineups/none/interference.pdf")).StatusCode);
-        Assert.StartsWith("\uFEFFLineup,Tag", System.Text.Encoding.UTF8.GetString(await client.GetByteArrayAsync($"/api/projects/{id}/drive-list.csv")), StringComparison.Ordinal);
+        Assert.Equal(System.Net.HttpStatusCode.NotFound,
+            (await client.GetAsync($"/api/projects/{id}/lineups/none/interference.pdf")).StatusCode);
+        Assert.StartsWith("\uFEFFLineup,Tag",
+            System.Text.Encoding.UTF8.GetString(await client.GetByteArrayAsync($"/api/projects/{id}/drive-list.csv")),
+            StringComparison.Ordinal);
     }
 
     [Fact]

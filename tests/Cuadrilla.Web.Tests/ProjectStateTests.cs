@@ -22,10 +22,13 @@ public sealed class ProjectStateTests(WebHost host) : IClassFixture<WebHost>
             Assert.Equal((state, 1), ((string?)read["state"], (int?)read["edit"]));
             using var saved = await client.Save(project, 1, s => s["name"] = "y");
             using var undone = await client.Step(project, "undo", 1);
-            using var commands = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands", new JsonObject { ["basedOn"] = 1, ["who"] = "e", ["commands"] = new JsonArray(new JsonObject { ["kind"] = "add-lineup" }) }, Stop);
+            using var commands = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commands",
+                new JsonObject { ["basedOn"] = 1, ["who"] = "e",
+                    ["commands"] = new JsonArray(new JsonObject { ["kind"] = "add-lineup" }) }, Stop);
             foreach (var refused in new[] { saved, undone, commands })
             {
-                Assert.Equal((HttpStatusCode.Forbidden, "urn:cuadrilla:closed"), (refused.StatusCode, (string?)(await refused.Body())["type"]));
+                Assert.Equal((HttpStatusCode.Forbidden, "urn:cuadrilla:closed"),
+                    (refused.StatusCode, (string?)(await refused.Body())["type"]));
             }
 
             Assert.Equal(HttpStatusCode.OK, await Do(client, project, open));
@@ -33,7 +36,8 @@ public sealed class ProjectStateTests(WebHost host) : IClassFixture<WebHost>
 
         using var again = await client.Save(project, 1, s => s["name"] = "y");
         Assert.Equal(HttpStatusCode.OK, again.StatusCode);
-        var listed = (await client.GetFromJsonAsync<JsonArray>("/api/projects", Stop))!.Single(p => (string?)p!["id"] == (string?)project["id"])!;
+        var listed = (await client.GetFromJsonAsync<JsonArray>("/api/projects", Stop))!.Single(p =>
+            (string?)p!["id"] == (string?)project["id"])!;
         Assert.Equal(("open", "tester"), ((string?)listed["state"], (string?)listed["stateWho"]));
     }
 
@@ -55,11 +59,14 @@ public sealed class ProjectStateTests(WebHost host) : IClassFixture<WebHost>
     {
         var client = host.CreateClient();
         var project = await Made(client);
-        using var told = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/description", new JsonObject { ["description"] = " Second stage of the pump house " }, Stop);
-        Assert.Equal("Second stage of the pump house", (string?)(await told.Body()).AsArray().Single(p => (string?)p!["id"] == (string?)project["id"])!["description"]);
+        using var told = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/description",
+            new JsonObject { ["description"] = " Second stage of the pump house " }, Stop);
+        Assert.Equal("Second stage of the pump house",
+            (string?)(await told.Body()).AsArray().Single(p => (string?)p!["id"] == (string?)project["id"])!["description"]);
         foreach (var bad in new[] { new string('x', 501), "two\nlines", "turned \u202E" })
         {
-            using var refused = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/description", new JsonObject { ["description"] = bad }, Stop);
+            using var refused = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/description",
+                new JsonObject { ["description"] = bad }, Stop);
             Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
         }
 

@@ -11,7 +11,8 @@ public sealed class RoleWalkTests(AccountHost host) : IClassFixture<AccountHost>
 {
     // Whoever reads, calculates and asks writes nothing.
     private static readonly HashSet<string> PostsOfReaders =
-        ["/api/calc/{name}", "/api/assess", "/api/tables/xlsx", "/api/projects/{id}/commands/possible", "/api/projects/{id}/drive-list/judge", "/api/projects/{id}/measurements/compare", "/api/session/password"];
+        ["/api/calc/{name}", "/api/assess", "/api/tables/xlsx", "/api/projects/{id}/commands/possible",
+            "/api/projects/{id}/drive-list/judge", "/api/projects/{id}/measurements/compare", "/api/session/password"];
 
     [Fact]
     public async Task Each_endpoint_is_open_to_the_roles_that_it_states_and_to_no_other()
@@ -29,9 +30,12 @@ public sealed class RoleWalkTests(AccountHost host) : IClassFixture<AccountHost>
                 {
                     var least = (string?)operation!["x-role"];
                     Assert.True(least == "anyone" || AccountHost.Roles.Contains(least), $"{method} {path} states no role");
-                    using var request = new HttpRequestMessage(new HttpMethod(method.ToUpperInvariant()), Regex.Replace(path, "{[^}]*}", "7"))
+                    using var request = new HttpRequestMessage(new HttpMethod(method.ToUpperInvariant()),
+                        Regex.Replace(path, "{[^}]*}", "7"))
                     {
-                        Content = operation["requestBody"]?["content"]?.AsObject().First().Key is { } type ? new StringContent("{}", Encoding.UTF8, type) : null,
+                        Content = operation["requestBody"]?["content"]?.AsObject().First().Key is { } type
+                            ? new StringContent("{}", Encoding.UTF8, type)
+                            : null,
                     };
 
                     // Signing out would end the walk.
@@ -43,7 +47,8 @@ public sealed class RoleWalkTests(AccountHost host) : IClassFixture<AccountHost>
                     using var answer = await client.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, stop);
                     var expected = least == "anyone" ? Outcome.Open
                         : role.Length == 0 ? Outcome.SignInFirst
-                        : Array.IndexOf(AccountHost.Roles, role) >= Array.IndexOf(AccountHost.Roles, least) ? Outcome.Open : Outcome.NotOfTheRole;
+                        : Array.IndexOf(AccountHost.Roles, role) >= Array.IndexOf(AccountHost.Roles, least) ? Outcome.Open
+                            : Outcome.NotOfTheRole;
                     var found = await Found(answer);
                     Assert.True(found == expected, $"{method} {path} by '{role}': {answer.StatusCode}, expected {expected}");
                     tried++;
@@ -57,12 +62,15 @@ public sealed class RoleWalkTests(AccountHost host) : IClassFixture<AccountHost>
     [Fact]
     public async Task What_changes_something_asks_for_more_than_reading()
     {
-        var paths = (await (await host.SignedInAsync("reader")).GetFromJsonAsync<JsonObject>("/api/openapi.json", TestContext.Current.CancellationToken))!["paths"]!.AsObject();
+        var paths = (await (await host.SignedInAsync("reader")).GetFromJsonAsync<JsonObject>("/api/openapi.json",
+            TestContext.Current.CancellationToken))!["paths"]!.AsObject();
         foreach (var (path, operations) in paths)
         {
-            foreach (var (method, operation) in operations!.AsObject().Where(o => o.Key != "get" && !o.Value!["tags"]!.AsArray().Any(t => (string?)t == "Accounts")))
+            foreach (var (method, operation) in operations!.AsObject().Where(o => o.Key != "get"
+                && !o.Value!["tags"]!.AsArray().Any(t => (string?)t == "Accounts")))
             {
-                Assert.True(PostsOfReaders.Contains(path) == ((string?)operation!["x-role"] == "reader"), $"{method} {path}: {operation["x-role"]}");
+                Assert.True(PostsOfReaders.Contains(path) == ((string?)operation!["x-role"] == "reader"),
+                    $"{method} {path}: {operation["x-role"]}");
             }
         }
     }
@@ -75,7 +83,8 @@ public sealed class RoleWalkTests(AccountHost host) : IClassFixture<AccountHost>
         var session = await (await client.GetAsync("/api/session", TestContext.Current.CancellationToken)).Body();
         Assert.True((bool?)session["hasAccounts"]);
         Assert.Null(session["name"]);
-        Assert.Equal(HttpStatusCode.Unauthorized, (await client.GetAsync("/api/openapi.json", TestContext.Current.CancellationToken)).StatusCode);
+        Assert.Equal(HttpStatusCode.Unauthorized,
+            (await client.GetAsync("/api/openapi.json", TestContext.Current.CancellationToken)).StatusCode);
     }
 
     private enum Outcome

@@ -24,9 +24,11 @@ public sealed class ServedTests : IDisposable
     public async Task Without_accounts_it_is_served_to_nobody_with_TLS_or_behind_a_proxy()
     {
         var (certificate, key) = Certificate();
-        foreach (var options in new[] { new[] { "--urls", "https://0.0.0.0:0", "--certificate", certificate, "--certificateKey", key }, ["--urls", "http://127.0.0.1:0", "--proxy:0", "127.0.0.1"] })
+        foreach (var options in new[] { new[] { "--urls", "https://0.0.0.0:0", "--certificate", certificate, "--certificateKey", key },
+            ["--urls", "http://127.0.0.1:0", "--proxy:0", "127.0.0.1"] })
         {
-            using var server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--data", folder, .. options]) { RedirectStandardError = true })!;
+            using var server = Process.Start(new ProcessStartInfo("dotnet",
+                [typeof(Program).Assembly.Location, "--data", folder, .. options]) { RedirectStandardError = true })!;
             await server.WaitForExitAsync(Stop).WaitAsync(TimeSpan.FromSeconds(60), Stop);
             Assert.Equal(2, server.ExitCode);
             var said = await server.StandardError.ReadToEndAsync(Stop);
@@ -41,11 +43,14 @@ public sealed class ServedTests : IDisposable
         await AddAdministratorAsync();
         var (certificate, key) = Certificate();
         var port = ServerProcess.FreePort();
-        using var handler = new HttpClientHandler { ServerCertificateCustomValidationCallback = (_, presented, _, _) => presented!.Subject == "CN=plant-server" };
+        using var handler = new HttpClientHandler { ServerCertificateCustomValidationCallback = (_, presented, _, _) =>
+            presented!.Subject == "CN=plant-server" };
         using var client = new HttpClient(handler) { BaseAddress = new Uri($"https://127.0.0.1:{port}") };
-        using var server = await ServerProcess.StartAsync(folder, client, "--urls", $"https://0.0.0.0:{port}", "--certificate", certificate, "--certificateKey", key, "--hosts:0", "plant-server");
+        using var server = await ServerProcess.StartAsync(folder, client, "--urls", $"https://0.0.0.0:{port}", "--certificate", certificate,
+            "--certificateKey", key, "--hosts:0", "plant-server");
         Assert.Equal(HttpStatusCode.Unauthorized, (await client.GetAsync("/api/projects", Stop)).StatusCode);
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/session") { Headers = { Host = $"plant-server:{port}" }, Content = SignIn() };
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/session") { Headers = { Host = $"plant-server:{port}" },
+            Content = SignIn() };
         using var answer = await client.SendAsync(request, Stop);
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
         Assert.Equal("max-age=31536000", answer.Headers.GetValues("Strict-Transport-Security").Single());
@@ -63,13 +68,16 @@ public sealed class ServedTests : IDisposable
         client.DefaultRequestHeaders.Add("X-Forwarded-Proto", "https");
         client.DefaultRequestHeaders.Add("X-Forwarded-Host", "plant-server");
         using var server = await ServerProcess.StartAsync(
-            folder, client, "--urls", client.BaseAddress.GetLeftPart(UriPartial.Authority), "--proxy:0", "127.0.0.1", "--hosts:0", "plant-server");
+            folder, client, "--urls", client.BaseAddress.GetLeftPart(UriPartial.Authority), "--proxy:0", "127.0.0.1", "--hosts:0",
+            "plant-server");
         using var direct = new HttpClient { BaseAddress = client.BaseAddress };
         Assert.Equal(HttpStatusCode.MisdirectedRequest, (await direct.GetAsync("/api/health", Stop)).StatusCode);
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/session") { Headers = { { "Origin", "https://plant-server" } }, Content = SignIn() };
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/session") { Headers = { { "Origin", "https://plant-server" } },
+            Content = SignIn() };
         using var answer = await client.SendAsync(request, Stop);
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-        using var foreign = new HttpRequestMessage(HttpMethod.Post, "/api/session") { Headers = { { "Origin", client.BaseAddress.GetLeftPart(UriPartial.Authority) } }, Content = SignIn() };
+        using var foreign = new HttpRequestMessage(HttpMethod.Post,
+            "/api/session") { Headers = { { "Origin", client.BaseAddress.GetLeftPart(UriPartial.Authority) } }, Content = SignIn() };
         Assert.Equal(HttpStatusCode.Forbidden, (await client.SendAsync(foreign, Stop)).StatusCode);
     }
 
@@ -85,13 +93,15 @@ public sealed class ServedTests : IDisposable
         services.AddAccounts();
         await using var provider = services.BuildServiceProvider();
         using var scope = provider.CreateScope();
-        Assert.True((await scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = "chief", Role = AccountRole.Administrator }, Password)).Succeeded);
+        Assert.True((await scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = "chief",
+            Role = AccountRole.Administrator }, Password)).Succeeded);
     }
 
     private (string Certificate, string Key) Certificate()
     {
         using var pair = ECDsa.Create(ECCurve.NamedCurves.nistP256);
-        using var made = new CertificateRequest("CN=plant-server", pair, HashAlgorithmName.SHA256).CreateSelfSigned(DateTimeOffset.UtcNow.AddDays(-1), DateTimeOffset.UtcNow.AddDays(1));
+        using var made = new CertificateRequest("CN=plant-server", pair,
+            HashAlgorithmName.SHA256).CreateSelfSigned(DateTimeOffset.UtcNow.AddDays(-1), DateTimeOffset.UtcNow.AddDays(1));
         var (certificate, key) = (Path.Combine(folder, "certificate.pem"), Path.Combine(folder, "key.pem"));
         File.WriteAllText(certificate, made.ExportCertificatePem());
         File.WriteAllText(key, pair.ExportPkcs8PrivateKeyPem());

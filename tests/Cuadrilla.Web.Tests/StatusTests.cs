@@ -18,12 +18,15 @@ public sealed class StatusTests(WebHost host) : IClassFixture<WebHost>
                 var answers = operation!["responses"]!.AsObject();
                 string[] wanted =
                 [
-                    "421", "500", .. (string?)operation["x-role"] == "anyone" ? Array.Empty<string>() : ["401", "403"], .. path.Contains('{', StringComparison.Ordinal) ? ["404"] : Array.Empty<string>(),
+                    "421", "500", .. (string?)operation["x-role"] == "anyone" ? Array.Empty<string>() : ["401", "403"],
+                    .. path.Contains('{', StringComparison.Ordinal) ? ["404"] : Array.Empty<string>(),
                     .. method == "post" ? ["400", "403", "413", "415"] : Array.Empty<string>(),
                 ];
                 Assert.True(wanted.All(answers.ContainsKey), $"{method} {path}: {string.Join(' ', answers.Select(a => a.Key))}");
-                Assert.All(answers.Where(a => a.Key[0] >= '4'), a => Assert.NotNull(a.Value!["content"]!["application/problem+json"]!["schema"]));
-                Assert.All(answers.Where(a => a.Key[0] == '2'), a => Assert.All(a.Value!["content"]!.AsObject(), c => Assert.NotNull(c.Value!["schema"])));
+                Assert.All(answers.Where(a => a.Key[0] >= '4'),
+                    a => Assert.NotNull(a.Value!["content"]!["application/problem+json"]!["schema"]));
+                Assert.All(answers.Where(a => a.Key[0] == '2'),
+                    a => Assert.All(a.Value!["content"]!.AsObject(), c => Assert.NotNull(c.Value!["schema"])));
                 seen++;
             }
         }

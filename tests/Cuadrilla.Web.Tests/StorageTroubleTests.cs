@@ -31,7 +31,8 @@ public sealed class StorageTroubleTests : IDisposable
         var kept = 1;
         do
         {
-            using var more = await client.PostAsJsonAsync("/api/projects", new JsonObject { ["name"] = "", ["who"] = "e", ["template"] = (string?)project["id"] }, Stop);
+            using var more = await client.PostAsJsonAsync("/api/projects",
+                new JsonObject { ["name"] = "", ["who"] = "e", ["template"] = (string?)project["id"] }, Stop);
             status = more.StatusCode;
             kept += status == HttpStatusCode.Created ? 1 : 0;
             if (status != HttpStatusCode.Created)
@@ -63,8 +64,10 @@ public sealed class StorageTroubleTests : IDisposable
 
         await using (var connection = new SqliteConnection($"Data Source={Path.Combine(host.Folder, "cuadrilla.db")}"))
         {
-            await connection.ExecuteAsync("UPDATE edit SET format_version = 99 WHERE project_id = @id AND sequence = 2", new { id = ids["newer"] });
-            await connection.ExecuteAsync("UPDATE edit SET packed = zeroblob(60) WHERE project_id = @id AND sequence = 1", new { id = ids["damaged"] });
+            await connection.ExecuteAsync("UPDATE edit SET format_version = 99 WHERE project_id = @id AND sequence = 2",
+                new { id = ids["newer"] });
+            await connection.ExecuteAsync("UPDATE edit SET packed = zeroblob(60) WHERE project_id = @id AND sequence = 1",
+                new { id = ids["damaged"] });
         }
 
         using var fresh = new HttpClient();
@@ -84,7 +87,8 @@ public sealed class StorageTroubleTests : IDisposable
     {
         new Database(Db).Migrate();
         Run("INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('Cuadrilla.Data.Migrations.9999-later.sql', '2030-01-01')");
-        Assert.Contains("written by a newer program", Assert.Throws<DatabaseLayoutException>(() => new Database(Db).Migrate()).Message, StringComparison.Ordinal);
+        Assert.Contains("written by a newer program", Assert.Throws<DatabaseLayoutException>(() => new Database(Db).Migrate()).Message,
+            StringComparison.Ordinal);
         await Refused("written by a newer program");
     }
 
@@ -110,7 +114,8 @@ public sealed class StorageTroubleTests : IDisposable
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();
-        await Refused("Another program listens there", "--data", folder, "--urls", $"http://127.0.0.1:{((IPEndPoint)listener.LocalEndpoint).Port}");
+        await Refused("Another program listens there", "--data", folder, "--urls",
+            $"http://127.0.0.1:{((IPEndPoint)listener.LocalEndpoint).Port}");
     }
 
     public void Dispose()
@@ -129,7 +134,8 @@ public sealed class StorageTroubleTests : IDisposable
     private async Task Refused(string says, params string[] options)
     {
         string[] all = [typeof(Program).Assembly.Location, "--urls", "http://127.0.0.1:0", "--data", folder, .. options];
-        using var server = Process.Start(new ProcessStartInfo("dotnet", all) { RedirectStandardError = true, RedirectStandardOutput = true })!;
+        using var server = Process.Start(new ProcessStartInfo("dotnet", all) { RedirectStandardError = true,
+            RedirectStandardOutput = true })!;
         await server.WaitForExitAsync(Stop).WaitAsync(TimeSpan.FromSeconds(60), Stop);
         var said = await server.StandardError.ReadToEndAsync(Stop);
         Assert.Equal((2, 1), (server.ExitCode, said.TrimEnd().Split('\n').Length));

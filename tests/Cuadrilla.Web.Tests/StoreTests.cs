@@ -35,9 +35,11 @@ public sealed class StoreTests : IDisposable
     {
         var id = store.Create(Document("works"), "engineer", "new").Id;
         var later = new ProjectStore(database, TimeProvider.System, Version + 1);
-        Assert.Equal(Version + 1, Assert.IsType<WriteOutcome.Saved>(later.Save(id, 1, Document("later"), "engineer", "edit")).Head.FormatVersion);
+        Assert.Equal(Version + 1, Assert.IsType<WriteOutcome.Saved>(later.Save(id, 1, Document("later"), "engineer",
+            "edit")).Head.FormatVersion);
         Assert.Equal(Version, Assert.IsType<WriteOutcome.Saved>(later.Undo(id, 2, "engineer")).Head.FormatVersion);
-        Assert.Equal((Version, Version + 1), (store.DocumentAt(id, 1)!.FormatVersion!.Value, store.DocumentAt(id, 2)!.FormatVersion!.Value));
+        Assert.Equal((Version, Version + 1),
+            (store.DocumentAt(id, 1)!.FormatVersion!.Value, store.DocumentAt(id, 2)!.FormatVersion!.Value));
     }
 
     [Fact]
@@ -85,7 +87,8 @@ public sealed class StoreTests : IDisposable
         Parallel.For(0, outcomes.Length, i => outcomes[i] = store.Save(id, 1, Document($"writer {i}"), "w", "race"));
         var saved = Assert.Single(outcomes.OfType<WriteOutcome.Saved>());
         Assert.Equal(15, outcomes.OfType<WriteOutcome.Stale>().Count());
-        Assert.All(outcomes.OfType<WriteOutcome.Stale>(), s => Assert.Equal((Document("works"), Version), (s.BaseDocument.Document, s.BaseDocument.FormatVersion)));
+        Assert.All(outcomes.OfType<WriteOutcome.Stale>(),
+            s => Assert.Equal((Document("works"), Version), (s.BaseDocument.Document, s.BaseDocument.FormatVersion)));
         Assert.Equal(saved.Head.Document, store.Find(id)!.Document);
         Assert.Equal(2, store.History(id, 10).Count);
     }

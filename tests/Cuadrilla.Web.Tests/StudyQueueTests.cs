@@ -46,7 +46,8 @@ public sealed class StudyQueueTests : IDisposable
         using (lateLeaves)
         {
             var refused = Assert.IsAssignableFrom<IStatusCodeHttpResult>(await queue.RunAsync(late, _ => Results.Ok()));
-            Assert.Equal((StatusCodes.Status503ServiceUnavailable, "20"), (refused.StatusCode, late.Response.Headers.RetryAfter.ToString()));
+            Assert.Equal((StatusCodes.Status503ServiceUnavailable, "20"),
+                (refused.StatusCode, late.Response.Headers.RetryAfter.ToString()));
         }
 
         // One who waits leaves: another may wait.
@@ -77,7 +78,8 @@ public sealed class StudyQueueTests : IDisposable
             var (context, leaves) = Request(string.Empty);
             using (leaves)
             {
-                await Assert.ThrowsAsync<InvalidOperationException>(() => queue.RunAsync(context, _ => throw new InvalidOperationException()));
+                await Assert.ThrowsAsync<InvalidOperationException>(() =>
+                    queue.RunAsync(context, _ => throw new InvalidOperationException()));
             }
         }
 
@@ -123,11 +125,14 @@ public sealed class StudyQueueTests : IDisposable
         using var host = new WebHost();
         var client = host.CreateClient();
         const string one = "{\"phaseFundamentalA\":71.4,\"unevenPct\":12,\"thirdHarmonicPct\":24}";
-        using var many = await client.PostAsync("/api/calc/neutral-current", Calls.Json("[" + string.Join(',', Enumerable.Repeat(one, 10_001)) + "]"), Stop);
+        using var many = await client.PostAsync("/api/calc/neutral-current",
+            Calls.Json("[" + string.Join(',', Enumerable.Repeat(one, 10_001)) + "]"), Stop);
         Assert.Equal("Inputs is 10001; allowed: up to 10000 at a time.", (string?)(await many.Body())["detail"]);
         const string slow = "{\"kind\":\"six-pulse\",\"lineVoltageV\":480,\"frequencyHz\":60,\"shortCircuitMva\":1.65,\"sourceXr\":2.5,\"dcChokeUh\":1300,\"dcCapacitanceUf\":930,\"dcLoadKw\":15,\"unbalancePct\":2}";
         using var leaves = new CancellationTokenSource(300);
-        await Assert.ThrowsAnyAsync<OperationCanceledException>(() => client.PostAsync("/api/calc/rectifier?study=list", Calls.Json("[" + string.Join(',', Enumerable.Repeat(slow, 10_000)) + "]"), leaves.Token));
+        await Assert.ThrowsAnyAsync<OperationCanceledException>(() =>
+            client.PostAsync("/api/calc/rectifier?study=list", Calls.Json("[" + string.Join(',', Enumerable.Repeat(slow, 10_000)) + "]"),
+                leaves.Token));
         for (var i = 0; i < 100 && (bool)(await (await client.GetAsync("/api/studies/list", Stop)).Body())["isKnown"]!; i++)
         {
             await Task.Delay(20, Stop);

@@ -14,7 +14,8 @@ public sealed class TemplateApiTests(WebHost host) : IClassFixture<WebHost>
         var demo = await client.ImportDemo();
         async Task<string> Kept(string point, string name)
         {
-            using var kept = await client.PostAsJsonAsync("/api/templates", new { projectId = (string?)demo["id"], pointId = point, name, who = "engineer" });
+            using var kept = await client.PostAsJsonAsync("/api/templates",
+                new { projectId = (string?)demo["id"], pointId = point, name, who = "engineer" });
             kept.EnsureSuccessStatusCode();
             return (string)(await kept.Body())["id"]!;
         }
@@ -31,11 +32,14 @@ public sealed class TemplateApiTests(WebHost host) : IClassFixture<WebHost>
         {
             basedOn = 1,
             who = "engineer",
-            commands = new[] { new { kind = "add-like", original = content["original"], motors = content["motors"], converters = content["converters"], lineupId = (string?)plant["specification"]!["lineups"]![0]!["id"], afterId = string.Empty, count = 2 } },
+            commands = new[] { new { kind = "add-like", original = content["original"], motors = content["motors"],
+                converters = content["converters"], lineupId = (string?)plant["specification"]!["lineups"]![0]!["id"],
+                afterId = string.Empty, count = 2 } },
         });
         var done = await added.Body();
         Assert.Equal(2, done["createdIds"]!.AsArray().Count);
-        Assert.Equal(content["original"]!["load"]!.ToJsonString(), done["saved"]!["specification"]!["lineups"]![0]!["drivePoints"]![0]!["load"]!.ToJsonString());
+        Assert.Equal(content["original"]!["load"]!.ToJsonString(),
+            done["saved"]!["specification"]!["lineups"]![0]!["drivePoints"]![0]!["load"]!.ToJsonString());
 
         using var removed = await client.DeleteAsync($"/api/templates/{id}");
         Assert.Equal(HttpStatusCode.OK, removed.StatusCode);
@@ -50,7 +54,8 @@ public sealed class TemplateApiTests(WebHost host) : IClassFixture<WebHost>
     public async Task What_can_not_be_kept_is_refused_by_name(string point, string name, string pointer)
     {
         var demo = await client.ImportDemo();
-        using var refused = await client.PostAsJsonAsync("/api/templates", new { projectId = (string?)demo["id"], pointId = point, name, who = "engineer" });
+        using var refused = await client.PostAsJsonAsync("/api/templates",
+            new { projectId = (string?)demo["id"], pointId = point, name, who = "engineer" });
         Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
         Assert.Equal(pointer, (string?)(await refused.Body())["errors"]![0]!["pointer"]);
     }

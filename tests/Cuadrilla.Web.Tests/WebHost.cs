@@ -58,7 +58,8 @@ public sealed class AccountHost : IDisposable
     public async Task AddAsync(string name, AccountRole role)
     {
         using var scope = Server.Services.CreateScope();
-        var made = await scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = name, Role = role }, Password);
+        var made = await scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = name,
+            Role = role }, Password);
         Assert.True(made.Succeeded, string.Join(' ', made.Errors.Select(e => e.Description)));
     }
 
@@ -83,7 +84,8 @@ internal static class Calls
 {
     public static StringContent Json(string text) => new(text, Encoding.UTF8, "application/json");
 
-    public static async Task<JsonNode> Body(this HttpResponseMessage response) => JsonNode.Parse(await response.Content.ReadAsStringAsync())!;
+    public static async Task<JsonNode> Body(this HttpResponseMessage response) =>
+        JsonNode.Parse(await response.Content.ReadAsStringAsync())!;
 
     public static async Task<JsonNode> ImportDemo(this HttpClient client)
     {
@@ -93,12 +95,14 @@ internal static class Calls
         return await response.Body();
     }
 
-    public static Task<HttpResponseMessage> Save(this HttpClient client, JsonNode project, long basedOn, Action<JsonNode> change, string label = "test")
+    public static Task<HttpResponseMessage> Save(this HttpClient client, JsonNode project, long basedOn, Action<JsonNode> change,
+        string label = "test")
     {
         var specification = project["specification"]!.DeepClone();
         change(specification);
         return client.PostAsJsonAsync(
-            $"/api/projects/{project["id"]}/edits", new JsonObject { ["basedOn"] = basedOn, ["label"] = label, ["who"] = "tester", ["specification"] = specification });
+            $"/api/projects/{project["id"]}/edits",
+            new JsonObject { ["basedOn"] = basedOn, ["label"] = label, ["who"] = "tester", ["specification"] = specification });
     }
 
     public static Task<HttpResponseMessage> Step(this HttpClient client, JsonNode project, string step, long basedOn) =>

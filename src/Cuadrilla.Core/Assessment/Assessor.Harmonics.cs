@@ -50,7 +50,8 @@ public sealed partial class Assessor
                 ? anew.Defaults with { Harmonics = anew.Defaults.Harmonics with { LeakageMismatchPu = 0 } }
                 : anew.Defaults;
             var found = anew.Run(plant with { Source = source }, defaults, m => !isAlone || anew.IsPartOf(m, id));
-            return found is { Iteration.IsSettled: true, Unsettled.Count: 0 } && found.Drives.FirstOrDefault(d => d.DrivePointId == id)?.Front is RectifierResult.LineDraw draw
+            return found is { Iteration.IsSettled: true, Unsettled.Count: 0 }
+                && found.Drives.FirstOrDefault(d => d.DrivePointId == id)?.Front is RectifierResult.LineDraw draw
                 ? draw.WorstPhase.ThdiPct
                 : double.NaN;
         }
@@ -86,9 +87,11 @@ public sealed partial class Assessor
             var off = models.Where(m => m is DriveOnConverter && !runs(m)).Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
             var states = scenario with
             {
-                States = [.. scenario.States.Where(s => !off.Contains(s.DrivePointId)), .. off.Select(m => new DrivePointState(m, false, 1, 1))],
+                States = [.. scenario.States.Where(s => !off.Contains(s.DrivePointId)),
+                    .. off.Select(m => new DrivePointState(m, false, 1, 1))],
             };
-            return ScenarioStudy.Run(changed, states, defaults, models, assessor.data.SupplyModules, before, seeksSecond: false, assessor.stop);
+            return ScenarioStudy.Run(changed, states, defaults, models, assessor.data.SupplyModules, before, seeksSecond: false,
+                assessor.stop);
         }
     }
 }

@@ -14,7 +14,9 @@ public sealed partial class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         var laying = LaidWith(plant);
-        return laying.Routes is { } routes ? SeparationOf(laying.Plant, routes, [.. plant.AllDrivePoints().Select(p => Study(plant, p).Model)]) : null;
+        return laying.Routes is { } routes
+            ? SeparationOf(laying.Plant, routes, [.. plant.AllDrivePoints().Select(p => Study(plant, p).Model)])
+            : null;
     }
 
     /// <summary>Trays, cables, clashes and earth currents of a plant.</summary>
@@ -33,7 +35,8 @@ public sealed partial class Assessor
         return InterferenceFigures.Of(Study(plant, point).Model, plant.BusOfDrivePoints()[point.Id], Laid(plant));
     }
 
-    /// <summary>What all converters and supply modules of a lineup leak together, as a bound, mA; null where a part of it is not known, and whose.</summary>
+    /// <summary>What all converters and supply modules of a lineup leak together, as a bound, mA; null where a part of it is not known,
+    /// and whose.</summary>
     public (double? SumMa, IReadOnlyList<string> Unknown) Leakage(PlantSpecification plant, Lineup lineup)
     {
         ArgumentNullException.ThrowIfNull(plant);

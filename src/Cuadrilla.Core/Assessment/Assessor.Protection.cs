@@ -22,7 +22,8 @@ public sealed partial class Assessor
         plant = Laid(plant);
         var supply = SupplyOf(plant, assessment);
         var modules = plant.Lineups.SelectMany(l => l.DcBuses).Select(b => ModuleOf(plant, b, supply)).ToList();
-        return ProtectionPlans.Of(supply, Cores.Map([.. plant.AllDrivePoints()], p => FeederOf(plant, p, supply), stop), modules, assessment.Checks);
+        return ProtectionPlans.Of(supply, Cores.Map([.. plant.AllDrivePoints()], p => FeederOf(plant, p, supply), stop), modules,
+            assessment.Checks);
     }
 
     /// <inheritdoc/>
@@ -70,12 +71,14 @@ public sealed partial class Assessor
         return new ModuleFeederStudy(model, plant.Distribution.Bus(lineup.BusId), supply);
     }
 
-    private FeederStudy FeederOf(PlantSpecification plant, DrivePoint point, SupplyContext supply) => Feeder(Study(plant, point).Model, supply, plant.BusOfDrivePoints()[point.Id]);
+    private FeederStudy FeederOf(PlantSpecification plant, DrivePoint point, SupplyContext supply) =>
+        Feeder(Study(plant, point).Model, supply, plant.BusOfDrivePoints()[point.Id]);
 
     // Its start counts where it reaches its speed; while something is missing there is none.
     private FeederStudy Feeder(DrivePointModel model, SupplyContext supply, Bus bus)
     {
-        var start = model is DriveOnLine line && !StartStudy.Missing(model).Any() && StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus) is { } place
+        var start = model is DriveOnLine line && !StartStudy.Missing(model).Any()
+            && StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus) is { } place
             ? starts.Get(new StartKey(line.Input, place))
             : null;
         return new FeederStudy(model, bus, supply, start);

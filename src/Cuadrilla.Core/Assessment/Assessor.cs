@@ -41,7 +41,8 @@ public sealed partial class Assessor : IPlantStudies
     /// <summary>Creates an assessor.</summary>
     /// <param name="data">The catalogue.</param>
     /// <param name="warmStarts">
-    /// False: the search for voltages and waveforms never begins where an earlier one ended. Slower after an edit, and equal to the last bit
+    /// False: the search for voltages and waveforms never begins where an earlier one ended. Slower after an edit, and equal to the last
+    /// bit
     /// whatever was assessed before.
     /// </param>
     public Assessor(EngineeringData data, bool warmStarts = true)
@@ -55,7 +56,8 @@ public sealed partial class Assessor : IPlantStudies
                 ? StartStudy.Of(motor, key.Place, key.Input.DrivePoint.Converter)
                 : throw new InvalidOperationException("Asked for the start of a motor that is not known."),
             1000);
-        drivePoints = new StudyMemory<DrivePointInput, DrivePointStudy>(input => DrivePointStudy.Run(DrivePointModel.Build(input, data)), MostStudies);
+        drivePoints = new StudyMemory<DrivePointInput, DrivePointStudy>(input => DrivePointStudy.Run(DrivePointModel.Build(input, data)),
+            MostStudies);
     }
 
     // The same memory for somebody who may leave.
@@ -74,11 +76,14 @@ public sealed partial class Assessor : IPlantStudies
     {
         ArgumentNullException.ThrowIfNull(plant);
         stop.ThrowIfCancellationRequested();
-        return drivePoints.Get(InputOf(plant, Laid(plant, point), plant.BusOfDrivePoints()[point.Id].NominalVoltageV, DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz)));
+        return drivePoints.Get(InputOf(plant, Laid(plant, point), plant.BusOfDrivePoints()[point.Id].NominalVoltageV,
+            DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz)));
     }
 
-    /// <summary>Every way of starting a drive point, on the plant's bus in its weakest scenario; empty while something is missing.</summary>
-    public (StartPlace? Place, IReadOnlyList<StartCase> Cases, IReadOnlyList<string> Missing) Starts(PlantSpecification plant, DrivePoint point)
+    /// <summary>Every way of starting a drive point, on the plant's bus in its weakest scenario; empty while something is
+    /// missing.</summary>
+    public (StartPlace? Place, IReadOnlyList<StartCase> Cases, IReadOnlyList<string> Missing) Starts(PlantSpecification plant,
+        DrivePoint point)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(point);
@@ -112,7 +117,8 @@ public sealed partial class Assessor : IPlantStudies
 
     private PlantSpecification Laid(PlantSpecification plant) => LaidWith(plant).Plant;
 
-    private DrivePoint Laid(PlantSpecification plant, DrivePoint point) => Routes(plant) is { } routes ? LaidPlant.Of(point, plant.Cables, routes) : point;
+    private DrivePoint Laid(PlantSpecification plant, DrivePoint point) =>
+        Routes(plant) is { } routes ? LaidPlant.Of(point, plant.Cables, routes) : point;
 
     private Laying LaidWith(PlantSpecification plant)
     {
@@ -131,29 +137,37 @@ public sealed partial class Assessor : IPlantStudies
         var plant = laying.Plant;
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var buses = plant.BusOfDrivePoints();
-        var studies = Cores.Map([.. plant.AllDrivePoints()], p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults)), stop);
+        var studies = Cores.Map([.. plant.AllDrivePoints()],
+            p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults)), stop);
         var complete = studies.Select(s => s.Model).OfType<CompleteDrive>().ToList();
         var incomplete = studies.Where(s => !s.IsComplete)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}")
             .ToList();
         var solved = Cores.Map(plant.Scenarios, s => Scenario(plant, s, defaults, complete), stop);
         var scenarios = solved.Select(s => s.Result).OfType<ScenarioResult>().ToList();
-        List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(), .. scenarios.SelectMany(s => s.Faults)];
+        List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(),
+            .. scenarios.SelectMany(s => s.Faults)];
         incomplete.AddRange(plant.Lineups.SelectMany(l => l.DcBuses).SelectMany(b => DcBusModel.OpenSupply(b, data, defaults)));
         incomplete.AddRange(solved.Select(s => s.Fault).OfType<Fault>().Select(f => $"not judged: {f.Where}: {f.What}"));
         var demand = PccDemand.Of(plant, scenarios);
-        var supply = new SupplyContext(plant, data.With(plant), defaults, scenarios, demand, incomplete) { Faults = faults, Voltages = BusVoltages.Of(plant, scenarios), ShortCircuits = BusShortCircuits.Of(plant, scenarios, defaults), BusDropsPct = BusDrops.Pct(plant, scenarios) };
+        var supply = new SupplyContext(plant, data.With(plant), defaults, scenarios, demand, incomplete) { Faults = faults,
+            Voltages = BusVoltages.Of(plant, scenarios), ShortCircuits = BusShortCircuits.Of(plant, scenarios, defaults),
+            BusDropsPct = BusDrops.Pct(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         var models = studies.Select(s => s.Model).ToList();
-        checks.AddRange(Judging.All("emc.rcd", string.Empty, BoardRow.Plant, "Residual-current devices of lineups", () => ResidualChecks.OfLineups(supply, models)));
-        checks.AddRange(Judging.All("emc.category", string.Empty, BoardRow.Plant, "Interference of supply modules", () => EmcChecks.OfPlant(supply, models)));
+        checks.AddRange(Judging.All("emc.rcd", string.Empty, BoardRow.Plant, "Residual-current devices of lineups",
+            () => ResidualChecks.OfLineups(supply, models)));
+        checks.AddRange(Judging.All("emc.category", string.Empty, BoardRow.Plant, "Interference of supply modules",
+            () => EmcChecks.OfPlant(supply, models)));
         if (laying.Routes is { } routes)
         {
-            checks.AddRange(Judging.All("emc.separation", string.Empty, BoardRow.Plant, "Separation of cables", () => SeparationChecks.Of(routes, SeparationOf(plant, routes, models))));
+            checks.AddRange(Judging.All("emc.separation", string.Empty, BoardRow.Plant, "Separation of cables",
+                () => SeparationChecks.Of(routes, SeparationOf(plant, routes, models))));
         }
 
         checks.AddRange(Cores.Map(studies, s => (List<Check>)
-            [.. InThePlant(s, supply, buses[s.Model.Id]), .. s.Checks.Select(c => AtLowest(c, s.Model, supply, buses[s.Model.Id]))], stop).SelectMany(c => c));
+            [.. InThePlant(s, supply, buses[s.Model.Id]), .. s.Checks.Select(c => AtLowest(c, s.Model, supply, buses[s.Model.Id]))],
+            stop).SelectMany(c => c));
 
         return new PlantAssessment(
             data.Version,
@@ -172,15 +186,21 @@ public sealed partial class Assessor : IPlantStudies
     // Judged at the nominal voltage while nothing else is known; in the plant at the lowest of its bus.
     private static Check AtLowest(Check check, DrivePointModel model, SupplyContext supply, Bus bus)
     {
-        if (check.Fault is not null || check.Verdict is Verdict.NeedsData or Verdict.NotApplicable || supply.Voltages.GetValueOrDefault(bus.Id) is not { } range)
+        if (check.Fault is not null || check.Verdict is Verdict.NeedsData or Verdict.NotApplicable
+            || supply.Voltages.GetValueOrDefault(bus.Id) is not { } range)
         {
             return check;
         }
 
-        // Where the currents of a scenario are not known nobody knows its voltages: what holds at the nominal one may fail there. One front end without a
+        // Where the currents of a scenario are not known nobody knows its voltages: what holds at the nominal one may fail there. One
+        // front end without a
         // state of its own leaves them to be known.
-        var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id == "converter.output-voltage" && !model.Input.OnDcBus;
-        List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails ? [.. supply.Scenarios.Where(s => !s.Iteration.IsSettled || s.Faults.Count > 0 || s.Drives.Count == 0).SelectMany(s => s.Unsettled).Distinct()] : [];
+        var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id == "converter.output-voltage"
+            && !model.Input.OnDcBus;
+        List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails
+            ? [.. supply.Scenarios.Where(s => !s.Iteration.IsSettled || s.Faults.Count > 0 || s.Drives.Count == 0).SelectMany(s =>
+                s.Unsettled).Distinct()]
+            : [];
         if (unsettled.Count > 0)
         {
             return Check.Lacking(check.Id, model.Id, check.Row, check.Title, unsettled);
@@ -189,9 +209,14 @@ public sealed partial class Assessor : IPlantStudies
         // Too much voltage counts for the flux alone; torque and output voltage never count on more than the nominal.
         return check.Id switch
         {
-            "converter.output-voltage" when range.LowestPct < 100 && !model.Input.OnDcBus => Judging.One(check.Id, model.Id, check.Row, check.Title, () => OutputVoltageCheck.Of(model, range.LowestPct / 100, range.LowestScenario)),
-            "motor.peak" when range.LowestPct < 100 && model.Starter is not null => Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorChecks.Peak(model, range.LowestPct / 100, range.LowestScenario)),
-            "motor.connection" when model.Starter is not null => Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorRuleChecks.Connection(model, range)),
+            "converter.output-voltage" when range.LowestPct < 100 && !model.Input.OnDcBus =>
+                Judging.One(check.Id, model.Id, check.Row, check.Title,
+                    () => OutputVoltageCheck.Of(model, range.LowestPct / 100, range.LowestScenario)),
+            "motor.peak" when range.LowestPct < 100 && model.Starter is not null =>
+                Judging.One(check.Id, model.Id, check.Row, check.Title,
+                    () => MotorChecks.Peak(model, range.LowestPct / 100, range.LowestScenario)),
+            "motor.connection" when model.Starter is not null =>
+                Judging.One(check.Id, model.Id, check.Row, check.Title, () => MotorRuleChecks.Connection(model, range)),
             _ => check,
         };
     }
@@ -200,33 +225,43 @@ public sealed partial class Assessor : IPlantStudies
     private IEnumerable<Check> InThePlant(DrivePointStudy study, SupplyContext supply, Bus bus)
     {
         var model = study.Model;
-        List<Check> checks = [Judging.One("supply.data", model.Id, BoardRow.Supply, "Supply data", () => SupplyDataCheck.Of(model, supply.Plant))];
+        List<Check> checks = [Judging.One("supply.data", model.Id, BoardRow.Supply, "Supply data",
+            () => SupplyDataCheck.Of(model, supply.Plant))];
         if (model.Input.Group is null or { IsHead: true })
         {
-            checks.Add(Judging.One(FaultLevelChecks.ConverterId, model.Id, BoardRow.Supply, "Fault level at the converter", () => FaultLevelChecks.OfConverter(model, bus, supply)));
+            checks.Add(Judging.One(FaultLevelChecks.ConverterId, model.Id, BoardRow.Supply, "Fault level at the converter",
+                () => FaultLevelChecks.OfConverter(model, bus, supply)));
         }
 
         checks.AddRange(Judging.All("emc.category", model.Id, BoardRow.Converter, "Interference", () => EmcChecks.Of(model, bus, supply)));
-        checks.AddRange(Judging.All(EarthLeakageCheck.Id, model.Id, BoardRow.Supply, EarthLeakageCheck.Title, () => EarthLeakageCheck.Of(model, bus, supply)));
-        checks.AddRange(Judging.All("emc.rcd", model.Id, BoardRow.Supply, "Residual-current device", () => ResidualChecks.Of(model, bus, supply)));
-        checks.AddRange(Judging.All(ItSystemCheck.Id, model.Id, BoardRow.Converter, ItSystemCheck.Title, () => ItSystemCheck.Of(model, bus)));
-        checks.AddRange(Judging.All(AltitudeCheck.Id, model.Id, BoardRow.Converter, AltitudeCheck.Title, () => AltitudeCheck.Of(model, supply.Plant.Site, bus)));
-        checks.AddRange(Judging.All(EquipmentChecks.EquipmentId, model.Id, BoardRow.Supply, "Current on a public system", () => EquipmentChecks.Of(model, supply, bus)));
+        checks.AddRange(Judging.All(EarthLeakageCheck.Id, model.Id, BoardRow.Supply, EarthLeakageCheck.Title,
+            () => EarthLeakageCheck.Of(model, bus, supply)));
+        checks.AddRange(Judging.All("emc.rcd", model.Id, BoardRow.Supply, "Residual-current device",
+            () => ResidualChecks.Of(model, bus, supply)));
+        checks.AddRange(Judging.All(ItSystemCheck.Id, model.Id, BoardRow.Converter, ItSystemCheck.Title,
+            () => ItSystemCheck.Of(model, bus)));
+        checks.AddRange(Judging.All(AltitudeCheck.Id, model.Id, BoardRow.Converter, AltitudeCheck.Title,
+            () => AltitudeCheck.Of(model, supply.Plant.Site, bus)));
+        checks.AddRange(Judging.All(EquipmentChecks.EquipmentId, model.Id, BoardRow.Supply, "Current on a public system",
+            () => EquipmentChecks.Of(model, supply, bus)));
         if (model.Starter is not null)
         {
             checks.AddRange(Judging.All("starter.reaches-speed", model.Id, BoardRow.Converter, "Start reaches speed", () =>
                 StarterChecks.Of(model, StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus), supply, key => starts.Get(key))));
         }
 
-        checks.AddRange(Judging.All("cable.capacity", model.Id, BoardRow.Cable, "Cables and protection", () => ProtectionChecks.Of(Feeder(model, supply, bus))));
+        checks.AddRange(Judging.All("cable.capacity", model.Id, BoardRow.Cable, "Cables and protection",
+            () => ProtectionChecks.Of(Feeder(model, supply, bus))));
         return checks.Select(c => c.Doubted(supply.Faults));
     }
 
-    private (ScenarioResult? Result, Fault? Fault) Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults, IReadOnlyList<CompleteDrive> complete)
+    private (ScenarioResult? Result, Fault? Fault) Scenario(PlantSpecification plant, Scenario scenario, DefaultsInForce defaults,
+        IReadOnlyList<CompleteDrive> complete)
     {
         try
         {
-            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules, fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing, seeksSecond, stop);
+            var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules,
+                fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing, seeksSecond, stop);
             if (result is not null)
             {
                 fronts?.Keep(plant.Name, result);
@@ -255,7 +290,8 @@ public sealed partial class Assessor : IPlantStudies
             Own = point.Motor is MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,
             OwnConverter = converter is null ? null : plant.Converters.FirstOrDefault(c => c.Id == converter.ItemId),
             OnDcBus = plant.DcBusOf(point.Id) is not null,
-            OnActiveBus = plant.DcBusOf(point.Id) is { } bus && data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId)?.Kind == SupplyModuleKind.Active,
+            OnActiveBus = plant.DcBusOf(point.Id) is { } bus
+                && data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId)?.Kind == SupplyModuleKind.Active,
             Group = group,
         };
     }
@@ -277,7 +313,8 @@ public sealed partial class Assessor : IPlantStudies
 
     private static DrivePointSummary SummaryOf(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
     {
-        var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == FrontOf(study.Model))?.Front as RectifierResult.LineDraw;
+        var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d =>
+            d.DrivePointId == FrontOf(study.Model))?.Front as RectifierResult.LineDraw;
         var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
         var shaft = study.Model.Load?.At(1);
@@ -287,8 +324,11 @@ public sealed partial class Assessor : IPlantStudies
             study.Complete?.At(1),
             shaft?.PowerW,
             shaft?.SpeedRpm,
-            study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group ? study.Model.Converter?.SiteCurrentA / group.PartPu : study.Model.Converter?.SiteCurrentA,
-            front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine).FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
+            study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group
+                ? study.Model.Converter?.SiteCurrentA / group.PartPu
+                : study.Model.Converter?.SiteCurrentA,
+            front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine).FirstOrDefault(d =>
+                d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
             front?.LoadedPhase.ThdiPct,
             chosen?.Year.EnergyKwh,
             chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear)

@@ -1,7 +1,8 @@
 namespace Cuadrilla.Core.Base;
 
 /// <summary>
-/// Loops that share the cores of the machine. A loop inside a loop, or beside another, takes the cores that are left, so that they do not fight for them;
+/// Loops that share the cores of the machine. A loop inside a loop, or beside another, takes the cores that are left, so that they do not
+/// fight for them;
 /// which iteration runs where changes no result, since each writes what is its own.
 /// </summary>
 public static class Cores
@@ -35,9 +36,11 @@ public static class Cores
         try
         {
             var way = GivingWay.Here;
-            Parallel.For(0, count, new ParallelOptions { MaxDegreeOfParallelism = free, CancellationToken = stop }, i => Counted(body, i, way, stop));
+            Parallel.For(0, count, new ParallelOptions { MaxDegreeOfParallelism = free, CancellationToken = stop },
+                i => Counted(body, i, way, stop));
         }
-        catch (AggregateException several) when (several.InnerExceptions.FirstOrDefault(e => e is OperationCanceledException) is { } stopped)
+        catch (AggregateException several) when (several.InnerExceptions.FirstOrDefault(e =>
+            e is OperationCanceledException) is { } stopped)
         {
             throw stopped;
         }

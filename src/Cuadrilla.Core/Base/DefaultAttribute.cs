@@ -13,7 +13,8 @@ public sealed class DefaultAttribute(string key) : Attribute
     /// <summary>How many of the unit of the default one of the property holds.</summary>
     public double Divisor { get; set; } = 1;
 
-    /// <summary>Fills every property that a default is tied to; numbers, whole numbers, choices by their number, switches from 0.5 upwards.</summary>
+    /// <summary>Fills every property that a default is tied to; numbers, whole numbers, choices by their number, switches from 0.5
+    /// upwards.</summary>
     /// <param name="target">What is filled, not yet seen by anybody.</param>
     /// <param name="of">Value of a key.</param>
     internal static T Fill<T>(T target, Func<string, double> of)

@@ -1,6 +1,7 @@
 namespace Cuadrilla.Core.Base;
 
-/// <summary>Something made once for all who ask for it. Who comes while it is being made waits; when its maker leaves, the next one makes it.</summary>
+/// <summary>Something made once for all who ask for it. Who comes while it is being made waits; when its maker leaves, the next one makes
+/// it.</summary>
 internal sealed class Once<T>
     where T : class
 {

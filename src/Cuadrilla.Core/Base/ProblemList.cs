@@ -20,7 +20,8 @@ internal sealed class ProblemList
         }
         else if (value != 0 && Math.Abs(value) < Least)
         {
-            Items.Add(InputProblem.Of(pointer, name, Say(value), $"{(min == 0 && !minExcluded ? "0 or " : string.Empty)}at least {Say(Least)} in size"));
+            Items.Add(InputProblem.Of(pointer, name, Say(value),
+                $"{(min == 0 && !minExcluded ? "0 or " : string.Empty)}at least {Say(Least)} in size"));
         }
     }
 
@@ -40,7 +41,8 @@ internal sealed class ProblemList
         }
         else if (PlainWords.FirstStrange(value) is { } strange)
         {
-            Items.Add(InputProblem.Of(pointer, name, $"with {strange} in it", "characters on one line that neither control nor turn the direction"));
+            Items.Add(InputProblem.Of(pointer, name, $"with {strange} in it",
+                "characters on one line that neither control nor turn the direction"));
         }
     }
 

@@ -18,7 +18,8 @@ public sealed record Site(double AltitudeM, double AmbientMaxC, double CabinetAi
 /// <param name="CurrencyPerIndexPoint">Money per point of the catalogue's price index, ≥ 0.</param>
 /// <param name="Years">Years over which costs are compared, 1 to 40.</param>
 /// <param name="DiscountRatePct">Yearly discount rate, %, 0 to 30.</param>
-/// <param name="ReactivePerKvarh">Price of reactive energy beyond the free power factor, currency/kvarh, ≥ 0; 0 when the tariff has none.</param>
+/// <param name="ReactivePerKvarh">Price of reactive energy beyond the free power factor, currency/kvarh, ≥ 0; 0 when the tariff has
+/// none.</param>
 /// <param name="FreePowerFactor">Power factor above which reactive energy is free, 0.5 to 1.</param>
 public sealed record Tariff(
     string Currency,

@@ -3,7 +3,8 @@ using System.Collections.Concurrent;
 namespace Cuadrilla.Core.Base;
 
 /// <summary>
-/// Remembers results of a pure study by the value of its input. In two halves: when the newer is full the older is forgotten and what is asked for again moves over, so
+/// Remembers results of a pure study by the value of its input. In two halves: when the newer is full the older is forgotten and what is
+/// asked for again moves over, so
 /// that many plants at once do not make everything be studied anew at once.
 /// </summary>
 /// <param name="study">The study.</param>

@@ -2,7 +2,8 @@ using System.Globalization;
 
 namespace Cuadrilla.Core.Base;
 
-/// <summary>Numbers in sentences: significant digits, a point for decimals, no zeros at the end, no thousands separator, no exponent.</summary>
+/// <summary>Numbers in sentences: significant digits, a point for decimals, no zeros at the end, no thousands separator, no
+/// exponent.</summary>
 public static class Text
 {
     private static readonly string[] Fixed = ["F0", "F1", "F2", "F3", "F4", "F5", "F6", "F7", "F8", "F9"];

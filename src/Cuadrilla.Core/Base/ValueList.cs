@@ -4,7 +4,8 @@ using System.Runtime.CompilerServices;
 
 namespace Cuadrilla.Core.Base;
 
-/// <summary>A list that never changes and is equal to another when its entries are, so that records that hold one are equal by value.</summary>
+/// <summary>A list that never changes and is equal to another when its entries are, so that records that hold one are equal by
+/// value.</summary>
 /// <typeparam name="T">Entries, equal by value themselves.</typeparam>
 [SuppressMessage("Naming", "CA1710", Justification = "A list, as in the language.")]
 [CollectionBuilder(typeof(ValueList), nameof(ValueList.Of))]

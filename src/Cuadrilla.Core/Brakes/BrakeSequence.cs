@@ -99,14 +99,16 @@ public sealed class BrakeSequence
 
         moments.Add(Now());
         var drop = double.IsNaN(offAtM) ? 0 : offAtM - position;
-        return new BrakeSequenceResult(moments, rollback, drop, clampedAt, brakeJ, phase, Math.Abs(speed) < 1e-3 * Math.Max(1, Math.Abs(move.SpeedRadPerS)));
+        return new BrakeSequenceResult(moments, rollback, drop, clampedAt, brakeJ, phase,
+            Math.Abs(speed) < 1e-3 * Math.Max(1, Math.Abs(move.SpeedRadPerS)));
     }
 
     private BrakeMoment Now() => new(time, phase, position, speed, motorNm, clamped, released);
 
     // Up to the next moment at which the brake lets go or grips, so that no such moment falls inside a step.
     private double NextStep(double ends) => EventSteps.Before(
-        time, Math.Min(StepS, ends - time), releasedSince + ReleaseS, closedSince + times.CloseS, phaseSince + mechanics.FluxS, phaseSince + times.HoldS);
+        time, Math.Min(StepS, ends - time), releasedSince + ReleaseS, closedSince + times.CloseS, phaseSince + mechanics.FluxS,
+        phaseSince + times.HoldS);
 
     private void Enter(BrakePhase next)
     {
@@ -245,7 +247,8 @@ public sealed class BrakeSequence
     private double RampRadPerS2 => (phase, opened) switch
     {
         (BrakePhase.Move, _) when time - phaseSince < move.RampS => move.SpeedRadPerS / move.RampS,
-        (BrakePhase.Stop or BrakePhase.Close or BrakePhase.HoldAndWarn, true) when time - stopSince < move.RampS => -move.SpeedRadPerS / move.RampS,
+        (BrakePhase.Stop or BrakePhase.Close or BrakePhase.HoldAndWarn, true) when time - stopSince < move.RampS =>
+            -move.SpeedRadPerS / move.RampS,
         _ => 0,
     };
 
@@ -271,7 +274,8 @@ public sealed class BrakeSequence
             Travel(acceleration, h);
         }
 
-        if (phase is BrakePhase.Magnetise or BrakePhase.ProveTorque or BrakePhase.Release || (phase == BrakePhase.Move && move.SpeedRadPerS > 0 && startSpeed < 0))
+        if (phase is BrakePhase.Magnetise or BrakePhase.ProveTorque or BrakePhase.Release
+            || (phase == BrakePhase.Move && move.SpeedRadPerS > 0 && startSpeed < 0))
         {
             rollback = Math.Max(rollback, -position);
         }

@@ -24,7 +24,8 @@ public sealed record BrakeMechanics(double InertiaKgM2, double GravityNm, double
 /// <param name="HoldS">Torque held after the close command without position feedback, s.</param>
 /// <param name="PositionFeedback">True when a switch says open or closed.</param>
 public sealed record BrakeTimes(
-    double HoldingNm, double ReleaseS, double CloseS, double ProvenNm, double SpeedAfterReleaseS, double CloseBelowRadPerS, double CloseDelayS, double HoldS, bool PositionFeedback);
+    double HoldingNm, double ReleaseS, double CloseS, double ProvenNm, double SpeedAfterReleaseS, double CloseBelowRadPerS,
+    double CloseDelayS, double HoldS, bool PositionFeedback);
 
 /// <summary>A movement.</summary>
 /// <param name="SpeedRadPerS">Speed, rad/s; negative lets the load down.</param>
@@ -96,7 +97,8 @@ public enum BrakePhase
 /// <param name="MotorNm">Torque of the motor, Nm.</param>
 /// <param name="Clamped">True while the brake is closed.</param>
 /// <param name="Released">True while the release command is on.</param>
-public readonly record struct BrakeMoment(double TimeS, BrakePhase Phase, double PositionM, double SpeedRadPerS, double MotorNm, bool Clamped, bool Released);
+public readonly record struct BrakeMoment(double TimeS, BrakePhase Phase, double PositionM, double SpeedRadPerS, double MotorNm,
+    bool Clamped, bool Released);
 
 /// <summary>What the sequence does.</summary>
 /// <param name="Moments">Moments kept, in order.</param>
@@ -107,4 +109,5 @@ public readonly record struct BrakeMoment(double TimeS, BrakePhase Phase, double
 /// <param name="EndPhase">Phase at the end.</param>
 /// <param name="HeldAtEnd">True when the load stands at the end.</param>
 public sealed record BrakeSequenceResult(
-    IReadOnlyList<BrakeMoment> Moments, double RollbackM, double DropM, double ClampedAtRadPerS, double BrakeJ, BrakePhase EndPhase, bool HeldAtEnd);
+    IReadOnlyList<BrakeMoment> Moments, double RollbackM, double DropM, double ClampedAtRadPerS, double BrakeJ, BrakePhase EndPhase,
+    bool HeldAtEnd);

@@ -13,5 +13,6 @@ public static class CoilCircuit
     /// <param name="timeConstantS">L/R, s.</param>
     /// <param name="dropPu">Current at which the brake drops, parts of the rated, above 0 to 1.</param>
     /// <param name="clampPu">Clamping voltage, parts of the coil's rated voltage; 0 for a diode.</param>
-    public static double DelayS(double timeConstantS, double dropPu, double clampPu) => timeConstantS * Math.Log((1 + clampPu) / (dropPu + clampPu));
+    public static double DelayS(double timeConstantS, double dropPu, double clampPu) =>
+        timeConstantS * Math.Log((1 + clampPu) / (dropPu + clampPu));
 }

@@ -21,7 +21,8 @@ public abstract record HoldingBrake
     /// <param name="Coil">Its coil and what switches it.</param>
     /// <param name="Control">Who commands it, and when.</param>
     public sealed record SpringApplied(
-        Given HoldingNm, Given ReleaseMs, Given CloseMs, Given PermittedJ, Given PermittedClampings, BrakeCoil Coil, BrakeControl Control) : HoldingBrake;
+        Given HoldingNm, Given ReleaseMs, Given CloseMs, Given PermittedJ, Given PermittedClampings, BrakeCoil Coil, BrakeControl Control)
+            : HoldingBrake;
 }
 
 /// <summary>Coil of a brake.</summary>
@@ -58,7 +59,8 @@ public enum CoilSuppression
 /// <param name="CommandFeedback">True when the command is read back.</param>
 /// <param name="PositionFeedback">True when a switch says open or closed.</param>
 public sealed record BrakeControl(
-    BrakeCommand By, Given ProvenPct, Given SpeedAfterReleaseMs, Given CloseBelowPct, Given CloseDelayS, Given HoldMs, bool CommandFeedback, bool PositionFeedback);
+    BrakeCommand By, Given ProvenPct, Given SpeedAfterReleaseMs, Given CloseBelowPct, Given CloseDelayS, Given HoldMs, bool CommandFeedback,
+    bool PositionFeedback);
 
 /// <summary>Who commands a brake.</summary>
 public enum BrakeCommand

@@ -14,7 +14,8 @@ public enum CableSystem
 }
 
 /// <summary>
-/// Voltage lost on a cable: ΔU = g·I·(R·cos φ + X·sin φ), g = √3 or 2 (IEC 60364-5-52, annex G), and exactly by phasors with the start at nominal voltage. See
+/// Voltage lost on a cable: ΔU = g·I·(R·cos φ + X·sin φ), g = √3 or 2 (IEC 60364-5-52, annex G), and exactly by phasors with the start at
+/// nominal voltage. See
 /// <c>docs/methods/cable-voltage.md</c>.
 /// </summary>
 public static class CableDrop
@@ -32,7 +33,8 @@ public static class CableDrop
     /// <param name="powerFactor">cos φ at the end, lagging.</param>
     /// <param name="resistanceOhm">Resistance of one conductor, all parallel cables, Ω.</param>
     /// <param name="reactanceOhm">Reactance of one conductor, Ω.</param>
-    public static Lost Of(double nominalVoltageV, CableSystem system, double currentA, double powerFactor, double resistanceOhm, double reactanceOhm)
+    public static Lost Of(double nominalVoltageV, CableSystem system, double currentA, double powerFactor, double resistanceOhm,
+        double reactanceOhm)
     {
         var by = (system == CableSystem.ThreePhase ? Math.Sqrt(3) : 2) * currentA;
         var sine = Math.Sqrt(1 - (powerFactor * powerFactor));

@@ -23,6 +23,7 @@ public static class CableImpedance
     /// <param name="parallelRuns">Number of cables side by side.</param>
     /// <param name="resistivityOhmMm2PerM">Resistivity at operating temperature, Ω·mm²/m.</param>
     /// <param name="reactanceOhmPerM">Reactance, Ω/m.</param>
-    public static Complex Of(double lengthM, double crossSectionMm2, int parallelRuns, double resistivityOhmMm2PerM, double reactanceOhmPerM) =>
+    public static Complex Of(double lengthM, double crossSectionMm2, int parallelRuns, double resistivityOhmMm2PerM,
+        double reactanceOhmPerM) =>
         new Complex(resistivityOhmMm2PerM * lengthM / crossSectionMm2, reactanceOhmPerM * lengthM) / parallelRuns;
 }

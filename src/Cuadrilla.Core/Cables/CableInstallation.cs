@@ -33,19 +33,23 @@ public sealed record CableInstallation(
 
     /// <summary>What is around it at its warmest, °C.</summary>
     /// <param name="siteC">Air of the site at its warmest, °C.</param>
-    public double SurroundC(double siteC) => (Method == InstallationMethod.D ? SoilC : AmbientC) is { IsKnown: true } own ? own.Value : siteC;
+    public double SurroundC(double siteC) =>
+        (Method == InstallationMethod.D ? SoilC : AmbientC) is { IsKnown: true } own ? own.Value : siteC;
 
-    /// <summary>Of all that the tables know, what leaves a cable the least capacity: in air or in the ground, by section and temperature the one or the other.</summary>
+    /// <summary>Of all that the tables know, what leaves a cable the least capacity: in air or in the ground, by section and temperature
+    /// the one or the other.</summary>
     public static IReadOnlyList<CableInstallation> Hardest { get; } =
     [
         new(CableInsulation.Pvc, InstallationMethod.B2, Given.Unknown, CableGrouping.Bunched, MostCircuits, CableCores.ThreePhase),
-        new(CableInsulation.Pvc, InstallationMethod.D, Given.Unknown, CableGrouping.Bunched, MostCircuits, CableCores.ThreePhase) { SoilKmPerW = 3 },
+        new(CableInsulation.Pvc, InstallationMethod.D, Given.Unknown, CableGrouping.Bunched, MostCircuits,
+            CableCores.ThreePhase) { SoilKmPerW = 3 },
     ];
 
     /// <summary>Of all that the tables know, what leaves it the most; soil at freezing.</summary>
     public static IReadOnlyList<CableInstallation> Easiest { get; } =
     [
         new(CableInsulation.Xlpe, InstallationMethod.E, Given.Unknown, CableGrouping.Ladder, 1, CableCores.ThreePhase),
-        new(CableInsulation.Xlpe, InstallationMethod.D, Given.Unknown, CableGrouping.Ladder, 1, CableCores.ThreePhase) { SoilC = 0, SoilKmPerW = 0.5 },
+        new(CableInsulation.Xlpe, InstallationMethod.D, Given.Unknown, CableGrouping.Ladder, 1, CableCores.ThreePhase) { SoilC = 0,
+            SoilKmPerW = 0.5 },
     ];
 }

@@ -1,6 +1,7 @@
 namespace Cuadrilla.Core.Cables;
 
-/// <summary>Resistance of a conductor: ρ20 = 1/54 copper, 1/34 aluminium Ω·mm²/m (IEC 60909-0), or as the maker states it, at its temperature.</summary>
+/// <summary>Resistance of a conductor: ρ20 = 1/54 copper, 1/34 aluminium Ω·mm²/m (IEC 60909-0), or as the maker states it, at its
+/// temperature.</summary>
 public static class ConductorResistance
 {
     // Per kelvin from 20 °C (IEC 60228); IEC 60909-0 takes one figure for both metals where the least current is sought.

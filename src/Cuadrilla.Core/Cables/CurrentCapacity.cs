@@ -29,7 +29,8 @@ public enum CableGrouping
     Ladder,
 }
 
-/// <summary>A row of the table of current-carrying capacities: three loaded copper conductors, air at 30 °C, soil at 20 °C and 2.5 K·m/W.</summary>
+/// <summary>A row of the table of current-carrying capacities: three loaded copper conductors, air at 30 °C, soil at 20 °C and 2.5
+/// K·m/W.</summary>
 /// <param name="SectionMm2">Section, mm².</param>
 /// <param name="PvcA">Capacity with PVC by method B2, C, E, D, A; null where the table has none.</param>
 /// <param name="XlpeA">The same with XLPE.</param>
@@ -43,7 +44,8 @@ public sealed record CapacityRow(double SectionMm2, IReadOnlyList<double?> PvcA,
 /// <param name="DuctPu">Factor for 1, 2, 3 … ducts in the ground that touch, one circuit in each.</param>
 /// <param name="SoilPu">Factor by resistivity of the soil, K·m/W ascending: between two the drier one counts.</param>
 public sealed record CableTables(
-    IReadOnlyList<CapacityRow> Rows, IReadOnlyDictionary<CableGrouping, IReadOnlyList<double>> GroupPu, double AluminiumPu, double AluminiumFromMm2,
+    IReadOnlyList<CapacityRow> Rows, IReadOnlyDictionary<CableGrouping, IReadOnlyList<double>> GroupPu, double AluminiumPu,
+    double AluminiumFromMm2,
     IReadOnlyList<double> DuctPu, IReadOnlyList<(double KmPerW, double Pu)> SoilPu)
 {
     /// <summary>Temperature of the air that the table is for, °C.</summary>
@@ -63,7 +65,8 @@ public sealed record CableTables(
     /// <summary>Factor for so many circuits beside each other, this one among them.</summary>
     public double GroupFactor(CableGrouping grouping, int circuits) => GroupPu[grouping][circuits - 1];
 
-    /// <summary>Factor for so many circuits beside each other as a cable is laid; in the ground with that of the soil. Null for soil drier than the table knows.</summary>
+    /// <summary>Factor for so many circuits beside each other as a cable is laid; in the ground with that of the soil. Null for soil drier
+    /// than the table knows.</summary>
     public double? GroupFactor(CableInstallation laid, int circuits)
     {
         ArgumentNullException.ThrowIfNull(laid);
@@ -79,11 +82,13 @@ public sealed record CableTables(
 }
 
 /// <summary>
-/// Current-carrying capacity and the smallest section that holds (IEC 60364-5-52, 60364-4-43): I_z = I_0·k_θ·k_group·k_harm. See <c>docs/methods/cable-capacity.md</c>.
+/// Current-carrying capacity and the smallest section that holds (IEC 60364-5-52, 60364-4-43): I_z = I_0·k_θ·k_group·k_harm. See
+/// <c>docs/methods/cable-capacity.md</c>.
 /// </summary>
 public static class CurrentCapacity
 {
-    // IEC 60364-5-52, annex E: up to 15 % nothing, then the neutral heats the cable, above 33 % it is the conductor that counts, above 45 % it alone.
+    // IEC 60364-5-52, annex E: up to 15 % nothing, then the neutral heats the cable, above 33 % it is the conductor that counts, above 45
+    // % it alone.
     private const double HeatsFromPct = 15;
     private const double NeutralFromPct = 33;
     private const double NeutralAlonePct = 45;
@@ -105,7 +110,8 @@ public static class CurrentCapacity
     /// <param name="Parallel">Equal cables in parallel.</param>
     /// <param name="ThirdHarmonicPct">Third order in the phase current, % of it, where a neutral carries it.</param>
     public sealed record Duty(
-        double CurrentA, double DeviceA, double DeviceFactor, CableInsulation Insulation, InstallationMethod Method, ConductorMaterial Material, double AmbientC,
+        double CurrentA, double DeviceA, double DeviceFactor, CableInsulation Insulation, InstallationMethod Method,
+        ConductorMaterial Material, double AmbientC,
         CableGrouping Grouping, int Circuits, int Parallel, double ThirdHarmonicPct);
 
     /// <summary>What holds.</summary>
@@ -118,10 +124,12 @@ public static class CurrentCapacity
     /// <param name="TabulatedA">Its I_0, A.</param>
     /// <param name="CapacityA">I_z of all parallel cables, A.</param>
     public sealed record Size(
-        double NeutralA, double SizingA, double TemperaturePu, double GroupPu, double HarmonicPu, double? SectionMm2, double? TabulatedA, double? CapacityA);
+        double NeutralA, double SizingA, double TemperaturePu, double GroupPu, double HarmonicPu, double? SectionMm2, double? TabulatedA,
+        double? CapacityA);
 
     /// <summary>Factor for the temperature of the air, exact.</summary>
-    public static double TemperatureFactor(CableInsulation insulation, double ambientC) => TemperatureFactor(insulation, ambientC, CableTables.TableC);
+    public static double TemperatureFactor(CableInsulation insulation, double ambientC) =>
+        TemperatureFactor(insulation, ambientC, CableTables.TableC);
 
     private static double TemperatureFactor(CableInsulation insulation, double surroundC, double tableC)
     {
@@ -130,7 +138,8 @@ public static class CurrentCapacity
     }
 
     /// <summary>Factor for the heat of the neutral.</summary>
-    public static double HarmonicFactor(double thirdHarmonicPct) => thirdHarmonicPct is > HeatsFromPct and <= NeutralAlonePct ? NeutralHeatPu : 1;
+    public static double HarmonicFactor(double thirdHarmonicPct) =>
+        thirdHarmonicPct is > HeatsFromPct and <= NeutralAlonePct ? NeutralHeatPu : 1;
 
     /// <summary>Capacity I_z of a section as it is laid, all parallel cables, A; null where the tables have none.</summary>
     /// <param name="sectionMm2">Section, mm².</param>
@@ -141,7 +150,8 @@ public static class CurrentCapacity
     /// <param name="thirdHarmonicPct">Third order in the phase current, % of it, where a neutral carries it.</param>
     /// <param name="tables">The tables.</param>
     public static double? CapacityA(
-        double sectionMm2, int parallel, ConductorMaterial material, CableInstallation laid, double ambientC, double thirdHarmonicPct, CableTables tables)
+        double sectionMm2, int parallel, ConductorMaterial material, CableInstallation laid, double ambientC, double thirdHarmonicPct,
+        CableTables tables)
     {
         ArgumentNullException.ThrowIfNull(laid);
         ArgumentNullException.ThrowIfNull(tables);
@@ -153,7 +163,8 @@ public static class CurrentCapacity
 
         // A section between two of the table, or beyond its end, carries what the smaller one does.
         var tableC = laid.Method == InstallationMethod.D ? CableTables.SoilTableC : CableTables.TableC;
-        return tables.Rows.Where(r => r.SectionMm2 <= sectionMm2).Select(r => tables.CapacityA(r, laid.Insulation, laid.Method, material)).LastOrDefault(a => a is not null) is { } tabulatedA
+        return tables.Rows.Where(r => r.SectionMm2 <= sectionMm2).Select(r =>
+            tables.CapacityA(r, laid.Insulation, laid.Method, material)).LastOrDefault(a => a is not null) is { } tabulatedA
             && tables.GroupFactor(laid, circuits) is { } groupPu
             ? parallel * tabulatedA * TemperatureFactor(laid.Insulation, ambientC, tableC) * groupPu * HarmonicFactor(thirdHarmonicPct)
             : null;
@@ -172,10 +183,12 @@ public static class CurrentCapacity
         var needA = Math.Max(duty.DeviceA, duty.DeviceFactor * duty.DeviceA / OverloadPu);
         needA = duty.ThirdHarmonicPct > NeutralFromPct ? Math.Max(needA, neutralA) : needA;
         var (temperature, group, harmonic) = (
-            TemperatureFactor(duty.Insulation, duty.AmbientC), tables.GroupFactor(duty.Grouping, duty.Circuits), HarmonicFactor(duty.ThirdHarmonicPct));
+            TemperatureFactor(duty.Insulation, duty.AmbientC), tables.GroupFactor(duty.Grouping, duty.Circuits),
+            HarmonicFactor(duty.ThirdHarmonicPct));
         foreach (var row in tables.Rows)
         {
-            if (tables.CapacityA(row, duty.Insulation, duty.Method, duty.Material) is { } tabulatedA && duty.Parallel * tabulatedA * temperature * group * harmonic is var capacityA
+            if (tables.CapacityA(row, duty.Insulation, duty.Method, duty.Material) is { } tabulatedA
+                && duty.Parallel * tabulatedA * temperature * group * harmonic is var capacityA
                 && capacityA >= needA)
             {
                 return new Size(neutralA, needA, temperature, group, harmonic, row.SectionMm2, tabulatedA, capacityA);

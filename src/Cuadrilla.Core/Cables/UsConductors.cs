@@ -23,7 +23,8 @@ public sealed record UsMotor(double RatedHp, double? At230A, double At460A, doub
 /// <param name="MotorFusePu">Largest time-delay fuse ahead of it.</param>
 /// <param name="Motors">Full-load currents of three-phase motors, smallest first.</param>
 public sealed record UsConductors(
-    IReadOnlyList<UsConductor> Sizes, IReadOnlyList<double> StandardA, IReadOnlyList<(double Conductors, double Pu)> ConductorsPu, IReadOnlyList<(double DeviceA, double Mm2)> Earth,
+    IReadOnlyList<UsConductor> Sizes, IReadOnlyList<double> StandardA, IReadOnlyList<(double Conductors, double Pu)> ConductorsPu,
+    IReadOnlyList<(double DeviceA, double Mm2)> Earth,
     double MotorBreakerPu, double MotorFusePu, IReadOnlyList<UsMotor> Motors)
 {
     private const double LimitC = 75;
@@ -52,7 +53,8 @@ public sealed record UsConductors(
     /// <param name="motorA">Full-load current of the motor, A.</param>
     public double? LargestForMotorA(bool isFuse, double motorA) => LeastA((isFuse ? MotorFusePu : MotorBreakerPu) * motorA);
 
-    /// <summary>Full-load current that the code goes by for a motor, A (430.6, 430.250); null where its table has no such power or voltage.</summary>
+    /// <summary>Full-load current that the code goes by for a motor, A (430.6, 430.250); null where its table has no such power or
+    /// voltage.</summary>
     public double? MotorA(double ratedHp, double nominalVoltageV)
     {
         var row = Motors.Where(m => Math.Abs((m.RatedHp / ratedHp) - 1) <= PowerPu).MinBy(m => Math.Abs((m.RatedHp / ratedHp) - 1));

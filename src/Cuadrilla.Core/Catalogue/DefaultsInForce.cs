@@ -179,6 +179,9 @@ public sealed record DefaultsInForce
         ArgumentNullException.ThrowIfNull(overrides);
         double Of(string key) => overrides.FirstOrDefault(o => o.Key == key)?.Value ?? defaults.First(d => d.Key == key).Value;
         return DefaultAttribute.Fill(
-            new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of), Lineups = DefaultAttribute.Fill(new LineupDefaults(), Of), Harmonics = DefaultAttribute.Fill(new HarmonicDefaults(), Of), Links = DefaultAttribute.Fill(new LinkDefaults(), Of), Protection = DefaultAttribute.Fill(new ProtectionDefaults(), Of) }, Of);
+            new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of),
+                Lineups = DefaultAttribute.Fill(new LineupDefaults(), Of), Harmonics = DefaultAttribute.Fill(new HarmonicDefaults(), Of),
+                Links = DefaultAttribute.Fill(new LinkDefaults(), Of),
+                Protection = DefaultAttribute.Fill(new ProtectionDefaults(), Of) }, Of);
     }
 }

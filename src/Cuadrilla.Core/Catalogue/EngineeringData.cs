@@ -29,7 +29,8 @@ public sealed record EngineeringData
     /// <summary>Generic protective and switching devices.</summary>
     public required SwitchgearSeries Switchgear { get; init; }
 
-    /// <summary>The project's own devices that protect, smallest first; where there are some of a kind, they go before the generic series.</summary>
+    /// <summary>The project's own devices that protect, smallest first; where there are some of a kind, they go before the generic
+    /// series.</summary>
     public IReadOnlyList<OwnDevice> OwnDevices { get; init; } = [];
 
     /// <summary>Motors by key.</summary>

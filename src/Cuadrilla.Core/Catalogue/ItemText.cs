@@ -25,14 +25,18 @@ public static class ItemText
     public static string Power(MotorItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        return item.RatedHp > 0 ? FormattableString.Invariant($"{item.RatedHp:0.###} hp") : FormattableString.Invariant($"{item.Plate.RatedPowerW / 1e3:0.##} kW");
+        return item.RatedHp > 0
+            ? FormattableString.Invariant($"{item.RatedHp:0.###} hp")
+            : FormattableString.Invariant($"{item.Plate.RatedPowerW / 1e3:0.##} kW");
     }
 
     /// <summary>Size as the converter is rated, kW or hp.</summary>
     public static string Power(ConverterItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        return item.RatedHp > 0 ? FormattableString.Invariant($"{item.RatedHp:0.###} hp") : FormattableString.Invariant($"{item.RatedKw:0.##} kW");
+        return item.RatedHp > 0
+            ? FormattableString.Invariant($"{item.RatedHp:0.###} hp")
+            : FormattableString.Invariant($"{item.RatedKw:0.##} kW");
     }
 
     /// <summary>Kind of a converter in a few words.</summary>

@@ -10,7 +10,8 @@ public sealed record LinkDefaults
     [Default("link-rating-v")]
     public double RatingOf400V { get; init; }
 
-    /// <summary>Link voltage at which a chopper works where its maker states none, parts of 400 V in the class of 380 to 500 V; of another in proportion.</summary>
+    /// <summary>Link voltage at which a chopper works where its maker states none, parts of 400 V in the class of 380 to 500 V; of another
+    /// in proportion.</summary>
     [Default("chopper-level-pu")]
     public double ChopperPu { get; init; }
 

@@ -6,8 +6,10 @@ using Cuadrilla.Core.Motors;
 namespace Cuadrilla.Core.Catalogue;
 
 /// <summary>
-/// What of the catalogue is made for a supply. Motors: a connection within −13 and +11 % of its voltage and, with a cage, its frequency, of the series whose voltage
-/// is nearest; where no cage motor has both, the frequency is let go, since a converter gives any; where none has the voltage, all stay and are judged. Converters: those whose rated voltage is the
+/// What of the catalogue is made for a supply. Motors: a connection within −13 and +11 % of its voltage and, with a cage, its frequency,
+/// of the series whose voltage
+/// is nearest; where no cage motor has both, the frequency is let go, since a converter gives any; where none has the voltage, all stay
+/// and are judged. Converters: those whose rated voltage is the
 /// nearest in the catalogue, and those for one phase. What a project brings of its own always stays.
 /// </summary>
 public static class MadeFor
@@ -28,7 +30,9 @@ public static class MadeFor
         var known = KnownMotors.GetOrCreateValue(data);
         lock (known)
         {
-            return known.TryGetValue((lineV, frequencyHz), out var found) ? found : known[(lineV, frequencyHz)] = Find(data, lineV, frequencyHz);
+            return known.TryGetValue((lineV, frequencyHz), out var found)
+                ? found
+                : known[(lineV, frequencyHz)] = Find(data, lineV, frequencyHz);
         }
     }
 
@@ -51,14 +55,17 @@ public static class MadeFor
     private static List<MotorItem> Find(EngineeringData data, double lineV, double frequencyHz)
     {
         var volts = data.Motors.Values.Where(m => m.OwnName.Length > 0 || Connects(m.Plate, lineV)).ToList();
-        bool AtFrequency(MotorItem m) => m.OwnName.Length > 0 || m.Technology != MotorTechnology.CageInduction || Math.Abs(m.Plate.RatedFrequencyHz - frequencyHz) < 1;
+        bool AtFrequency(MotorItem m) => m.OwnName.Length > 0 || m.Technology != MotorTechnology.CageInduction
+            || Math.Abs(m.Plate.RatedFrequencyHz - frequencyHz) < 1;
         var cages = volts.Where(m => IsGenericCage(m) && AtFrequency(m)).ToList();
         if (cages.Count > 0)
         {
             // Of series whose voltages overlap the nearest is meant: at 480 V those of 460, not of 440 V.
             var nearest = cages.Min(m => Distance(m.Plate, lineV));
-            var series = cages.Where(m => Distance(m.Plate, lineV) <= nearest + SameDistance).Select(m => m.Series).ToHashSet(StringComparer.Ordinal);
-            return [.. volts.Where(m => AtFrequency(m) && (m.OwnName.Length > 0 || m.Technology == MotorTechnology.DcSeparatelyExcited || series.Contains(m.Series)))];
+            var series = cages.Where(m => Distance(m.Plate, lineV) <= nearest + SameDistance).Select(m =>
+                m.Series).ToHashSet(StringComparer.Ordinal);
+            return [.. volts.Where(m => AtFrequency(m)
+                && (m.OwnName.Length > 0 || m.Technology == MotorTechnology.DcSeparatelyExcited || series.Contains(m.Series)))];
         }
 
         return volts.Exists(IsGenericCage) ? volts : [.. data.Motors.Values];
@@ -72,13 +79,15 @@ public static class MadeFor
         || (plate.DeltaVoltageV > 0 && (Within(plate.DeltaVoltageV / lineV) || Within(Math.Sqrt(3) * plate.DeltaVoltageV / lineV)));
 
     private static double Distance(MotorPlate plate, double lineV) =>
-        new[] { plate.RatedVoltageV, plate.DeltaVoltageV, Math.Sqrt(3) * plate.DeltaVoltageV }.Where(v => v > 0).Min(v => Math.Abs(Math.Log(v / lineV)));
+        new[] { plate.RatedVoltageV, plate.DeltaVoltageV,
+            Math.Sqrt(3) * plate.DeltaVoltageV }.Where(v => v > 0).Min(v => Math.Abs(Math.Log(v / lineV)));
 
     private static bool Within(double pu) => pu is >= LeastPu and <= LargestPu;
 
     private static List<ConverterItem> Find(EngineeringData data, double lineV)
     {
-        var nearestV = data.Converters.Values.Where(IsGenericForThree).Select(c => c.RatedVoltageV).Distinct().MinBy(v => Math.Abs(Math.Log(v / lineV)));
+        var nearestV = data.Converters.Values.Where(IsGenericForThree).Select(c => c.RatedVoltageV).Distinct().MinBy(v =>
+            Math.Abs(Math.Log(v / lineV)));
         return [.. data.Converters.Values.Where(c => !IsGenericForThree(c) || Math.Abs(c.RatedVoltageV - nearestV) < 1)];
     }
 

@@ -128,7 +128,8 @@ public sealed record Check(
     {
         var list = string.Join(", ", missing);
         return new Check(
-            id, drivePointId, row, title, Verdict.NeedsData, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
+            id, drivePointId, row, title, Verdict.NeedsData, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
+            string.Empty,
             "Enter: " + list + ".",
             new Reason("needs data", "missing: " + list, "Nothing is guessed in place of a missing entry.", []));
     }
@@ -138,14 +139,16 @@ public sealed record Check(
     {
         ArgumentNullException.ThrowIfNull(fault);
         return new Check(
-            id, drivePointId, row, title, Verdict.NeedsData, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
+            id, drivePointId, row, title, Verdict.NeedsData, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
+            string.Empty,
             "Not judged: a fault of the program, not of the plant. " + Fault.HowToRepeat,
             new Reason("not judged", $"{fault.Where}: {fault.What}", "A study that fails is never counted as holding.", []))
         { Fault = fault };
     }
 
     /// <summary>
-    /// The same check where a scenario or a drive that it rests on could not be computed: what fails still fails, what would hold is not judged.
+    /// The same check where a scenario or a drive that it rests on could not be computed: what fails still fails, what would hold is not
+    /// judged.
     /// </summary>
     public Check Doubted(IReadOnlyList<Fault> faults)
     {
@@ -158,11 +161,14 @@ public sealed record Check(
     /// <summary>The same check where something less than a limit speaks against it: what would hold is tight.</summary>
     /// <param name="why">What.</param>
     /// <param name="relief">What helps.</param>
-    public Check AtBestTight(string why, string relief) => Verdict == Verdict.Holds ? this with { Verdict = Verdict.Tight, Relief = relief, Reason = Reason with { WithNumbers = $"{Reason.WithNumbers}; {why}" } } : this;
+    public Check AtBestTight(string why, string relief) =>
+        Verdict == Verdict.Holds ? this with { Verdict = Verdict.Tight, Relief = relief,
+            Reason = Reason with { WithNumbers = $"{Reason.WithNumbers}; {why}" } } : this;
 
     /// <summary>The same check where the project's code does not judge it: its figure stays, its verdict goes.</summary>
     public Check ShownOnly() => Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails
-        ? this with { Verdict = Verdict.NotApplicable, Relief = string.Empty, Reason = Reason with { WithNumbers = "shown, not judged by the project's harmonics code: " + Reason.WithNumbers } }
+        ? this with { Verdict = Verdict.NotApplicable, Relief = string.Empty,
+            Reason = Reason with { WithNumbers = "shown, not judged by the project's harmonics code: " + Reason.WithNumbers } }
         : this;
 
     /// <summary>The same check of an element of the supply.</summary>
@@ -170,7 +176,8 @@ public sealed record Check(
 
     /// <summary>A check that does not concern its subject.</summary>
     public static Check NotConcerned(string id, string drivePointId, BoardRow row, string title, string why) => new(
-        id, drivePointId, row, title, Verdict.NotApplicable, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
+        id, drivePointId, row, title, Verdict.NotApplicable, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown,
+        string.Empty,
         string.Empty, new Reason("not applicable", why, "Nothing to judge here.", []));
 }
 

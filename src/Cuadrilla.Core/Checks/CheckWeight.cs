@@ -21,19 +21,24 @@ public static class CheckWeights
 {
     private static readonly string[] Dangers =
     [
-        "brake.", "share.unit-lost", "converter.short-circuit-rating", "lineup.short-circuit-rating", "supply.fault-level", "motor.explosion-protection",
+        "brake.", "share.unit-lost", "converter.short-circuit-rating", "lineup.short-circuit-rating", "supply.fault-level",
+        "motor.explosion-protection",
         "lineup.emergency-stop",
-        "emc.altitude-insulation", "group.motor-protection", "cable.capacity", "cable.short-circuit", "cable.disconnection", "cable.protective-conductor", "protection.device",
+        "emc.altitude-insulation", "group.motor-protection", "cable.capacity", "cable.short-circuit", "cable.disconnection",
+        "cable.protective-conductor", "protection.device",
         "protection.breaking-capacity", "protection.stall", "emc.earth-leakage", "emc.rcd", "emc.it-system",
     ];
 
-    private static readonly string[] Codes = ["harmonics.pcc-", "harmonics.plant-voltage", "harmonics.equipment", "harmonics.terminal-thdi", "energy.system-class", "supply.unbalance"];
+    private static readonly string[] Codes = ["harmonics.pcc-", "harmonics.plant-voltage", "harmonics.equipment", "harmonics.terminal-thdi",
+        "energy.system-class", "supply.unbalance"];
 
     /// <summary>Weight of a check.</summary>
     /// <param name="id">Its key, for example <c>motor.continuous</c>.</param>
     public static CheckWeight Of(string id)
     {
         bool In(string[] keys) => Array.Exists(keys, k => id.StartsWith(k, StringComparison.Ordinal));
-        return In(Dangers) ? CheckWeight.Danger : In(Codes) ? CheckWeight.Code : id == "energy.best-alternative" ? CheckWeight.Cost : CheckWeight.Function;
+        return In(Dangers)
+            ? CheckWeight.Danger
+            : In(Codes) ? CheckWeight.Code : id == "energy.best-alternative" ? CheckWeight.Cost : CheckWeight.Function;
     }
 }

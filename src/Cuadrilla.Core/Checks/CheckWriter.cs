@@ -27,7 +27,8 @@ internal static class CheckWriter
         if (double.IsPositiveInfinity(figure) && sense == LimitSense.AtMost)
         {
             // What never ends has no figure: the reason says why.
-            return new Check(id, drivePointId, row, title, Verdict.Fails, Given.Unknown, Plain(limit), unit, sense, Given.Of(-100), scenario, relief, reason) { IsRule = true };
+            return new Check(id, drivePointId, row, title, Verdict.Fails, Given.Unknown, Plain(limit), unit, sense, Given.Of(-100),
+                scenario, relief, reason) { IsRule = true };
         }
 
         if (double.IsInfinity(figure) || double.IsInfinity(limit))
@@ -35,7 +36,9 @@ internal static class CheckWriter
             // Nothing bounds it, or it exceeds any bound: which side of the limit it is on can be said, a margin can't.
             var holds = sense == LimitSense.AtMost ? figure <= limit : figure >= limit;
             return new Check(
-                id, drivePointId, row, title, holds ? Verdict.Holds : Verdict.Fails, Plain(figure), Plain(limit), unit, sense, holds ? Given.Unknown : Given.Of(-100), scenario,
+                id, drivePointId, row, title, holds
+                    ? Verdict.Holds
+                    : Verdict.Fails, Plain(figure), Plain(limit), unit, sense, holds ? Given.Unknown : Given.Of(-100), scenario,
                 holds ? string.Empty : relief, reason)
             { IsRule = true };
         }
@@ -49,7 +52,8 @@ internal static class CheckWriter
     }
 
     /// <summary>A rule that is kept or not, without a figure.</summary>
-    public static Check Rule(string id, string drivePointId, BoardRow row, string title, Verdict verdict, string relief, Reason reason, string scenario = "") => new(
+    public static Check Rule(string id, string drivePointId, BoardRow row, string title, Verdict verdict, string relief, Reason reason,
+        string scenario = "") => new(
         id, drivePointId, row, title, verdict, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, scenario,
         verdict == Verdict.Holds ? string.Empty : relief, reason)
     { IsRule = true };

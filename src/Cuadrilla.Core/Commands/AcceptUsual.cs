@@ -25,10 +25,12 @@ public sealed record AcceptUsual(IReadOnlyList<string> PointIds, IReadOnlyList<s
         foreach (var id in PointIds.Distinct(StringComparer.Ordinal))
         {
             // A length that the cable's way gives is not open.
-            var taken = UsualEntries.For(studies.Study(after, after.Point(id)!).Model.Input.DrivePoint, studies.Data, plant.Source.FrequencyHz).Where(u => Keys.Count == 0 || Keys.Contains(u.Key)).ToList();
+            var taken = UsualEntries.For(studies.Study(after, after.Point(id)!).Model.Input.DrivePoint, studies.Data,
+                plant.Source.FrequencyHz).Where(u => Keys.Count == 0 || Keys.Contains(u.Key)).ToList();
             if (taken.Count > 0)
             {
-                after = after.Changed([id], p => UsualEntries.Accepted(p, [.. taken.Select(t => t.Key)], studies.Data, plant.Source.FrequencyHz));
+                after = after.Changed([id], p => UsualEntries.Accepted(p, [.. taken.Select(t => t.Key)], studies.Data,
+                    plant.Source.FrequencyHz));
                 changed.Add(id);
                 notes.Add($"{plant.Tags([id])}, assumed: {string.Join(", ", taken.Select(t => $"{t.Name} {Text.N(t.Value, 4)}{(t.Unit.Length > 0 ? " " + t.Unit : string.Empty)}"))}.");
             }
@@ -36,6 +38,7 @@ public sealed record AcceptUsual(IReadOnlyList<string> PointIds, IReadOnlyList<s
 
         return changed.Count == 0
             ? CommandOutcome.Not("pointIds", "Every entry for which there is a usual value is filled.")
-            : new CommandOutcome.Done(after, CommandOutcome.Shortened($"Usual values assumed: {plant.Tags(changed)}"), []) { Notes = notes };
+            : new CommandOutcome.Done(after, CommandOutcome.Shortened($"Usual values assumed: {plant.Tags(changed)}"),
+                []) { Notes = notes };
     }
 }

@@ -15,7 +15,8 @@ namespace Cuadrilla.Core.Commands;
 /// <param name="AfterId">Drive point after which they stand; empty: at the end.</param>
 /// <param name="Count">How many, 1 to 50.</param>
 public sealed record AddLike(
-    DrivePoint Original, ValueList<OwnMotor> Motors, ValueList<OwnConverter> Converters, string LineupId, string AfterId, int Count) : PlantCommand
+    DrivePoint Original, ValueList<OwnMotor> Motors, ValueList<OwnConverter> Converters, string LineupId, string AfterId, int Count)
+        : PlantCommand
 {
     /// <summary>Most at once.</summary>
     public const int Most = 50;
@@ -78,7 +79,8 @@ public sealed record AddLike(
 
     private (PlantSpecification Plant, DrivePoint Like) WithConverter(PlantSpecification plant, DrivePoint like)
     {
-        if (like.Converter is not ConverterChoice.FromCatalogue choice || Converters.FirstOrDefault(c => c.Id == choice.ItemId) is not { } own)
+        if (like.Converter is not ConverterChoice.FromCatalogue choice
+            || Converters.FirstOrDefault(c => c.Id == choice.ItemId) is not { } own)
         {
             return (plant, like);
         }
@@ -96,6 +98,8 @@ public sealed record AddLike(
             return (id, true);
         }
 
-        return there.Equals(own) ? (id, false) : ($"{id}-{Enumerable.Range(2, known.Count + 1).First(n => known.All(k => k.Id != $"{id}-{n}"))}", true);
+        return there.Equals(own)
+            ? (id, false)
+            : ($"{id}-{Enumerable.Range(2, known.Count + 1).First(n => known.All(k => k.Id != $"{id}-{n}"))}", true);
     }
 }

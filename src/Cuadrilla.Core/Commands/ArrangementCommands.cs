@@ -8,7 +8,8 @@ using Cuadrilla.Core.Studies.Plants;
 
 namespace Cuadrilla.Core.Commands;
 
-/// <summary>Puts drive points of one lineup on one converter: the first one's, of its family and large enough for all, under scalar control.</summary>
+/// <summary>Puts drive points of one lineup on one converter: the first one's, of its family and large enough for all, under scalar
+/// control.</summary>
 /// <param name="PointIds">Members, the one whose converter stays first.</param>
 public sealed record JoinGroup(IReadOnlyList<string> PointIds) : PlantCommand
 {
@@ -46,13 +47,18 @@ public sealed record JoinGroup(IReadOnlyList<string> PointIds) : PlantCommand
 
         // With a motor still open it stays as large as it is, and the checks of the group ask for the motor.
         var currents = members.Select(m => FamilySizes.MotorCurrentA(m, data)).ToList();
-        var sized = currents.TrueForAll(a => a is not null) ? FamilySizes.Carrying(choice, ReservePu * currents.Sum()!.Value, data) : choice;
+        var sized = currents.TrueForAll(a => a is not null)
+            ? FamilySizes.Carrying(choice, ReservePu * currents.Sum()!.Value, data)
+            : choice;
         var converter = sized with { Control = MotorControl.Scalar };
         var number = plant.FreeNumber("group");
         var group = new MotorGroup(
-            $"group-{number}", $"Group {number}", [.. members.Select(m => new GroupMember(m.Id, 1, MotorProtection.None, TripClass.Class10, false, false))], Given.Unknown, string.Empty);
+            $"group-{number}", $"Group {number}",
+            [.. members.Select(m => new GroupMember(m.Id, 1, MotorProtection.None, TripClass.Class10, false, false))], Given.Unknown,
+            string.Empty);
         var after = lineup.Changed(PointIds, p => p with { Converter = p.Id == head.Id ? converter : new ConverterChoice.OfGroup() });
-        return CommandOutcome.Of(plant.With(after with { Arrangements = [.. after.Arrangements, group] }), $"One converter for {plant.Tags(group.PointIds())}", group.Id);
+        return CommandOutcome.Of(plant.With(after with { Arrangements = [.. after.Arrangements, group] }),
+            $"One converter for {plant.Tags(group.PointIds())}", group.Id);
     }
 }
 
@@ -83,7 +89,8 @@ public sealed record JoinShaft(IReadOnlyList<string> PointIds) : PlantCommand
             $"shaft-{number}", $"Shaft {number}",
             [.. lineup.DrivePoints.Where(p => PointIds.Contains(p.Id)).Select(p => new ShaftUnit(p.Id, UsualDroopPct, UsualSpeedErrorPct))],
             new SharingMethod.Droop(), new ShaftCoupling.Rigid(), Given.Unknown, string.Empty);
-        return CommandOutcome.Of(plant.With(lineup with { Arrangements = [.. lineup.Arrangements, shaft] }), $"Shared shaft of {plant.Tags(shaft.PointIds())}", shaft.Id);
+        return CommandOutcome.Of(plant.With(lineup with { Arrangements = [.. lineup.Arrangements, shaft] }),
+            $"Shared shaft of {plant.Tags(shaft.PointIds())}", shaft.Id);
     }
 }
 
@@ -136,7 +143,8 @@ public sealed record JoinFollower(string LeaderId, string FollowerId) : PlantCom
         var ratio = new RatioFollower(
             $"ratio-{number}", $"Ratio {number}", AxisOf(leader), AxisOf(follower), Given.Unknown, ImpliedDecimals, LargestSetting,
             Given.Unknown, Given.Unknown, RampOf(leader), RampOf(follower), string.Empty);
-        return CommandOutcome.Of(plant.With(lineup with { Arrangements = [.. lineup.Arrangements, ratio] }), $"Ratio of {plant.Tags(ratio.PointIds())}", ratio.Id);
+        return CommandOutcome.Of(plant.With(lineup with { Arrangements = [.. lineup.Arrangements, ratio] }),
+            $"Ratio of {plant.Tags(ratio.PointIds())}", ratio.Id);
     }
 
     private static Given RampOf(DrivePoint point) => point.Load is MechanicalLoad load ? load.Train.StartTimeS : Given.Unknown;
@@ -149,7 +157,8 @@ public sealed record JoinFollower(string LeaderId, string FollowerId) : PlantCom
             ConveyorLoad { DrumDiameterM.IsKnown: true } belt => (Given.Of(Math.Round(Math.PI * belt.DrumDiameterM.Value, 4)), "m"),
             _ => (Given.Unknown, "m"),
         };
-        return new RatioAxis(point.Id, Given.Unknown, point.Load is MechanicalLoad load ? load.Train.GearRatio : Given.Unknown, moved, unit, Given.Unknown, Given.Unknown);
+        return new RatioAxis(point.Id, Given.Unknown, point.Load is MechanicalLoad load ? load.Train.GearRatio : Given.Unknown, moved, unit,
+            Given.Unknown, Given.Unknown);
     }
 }
 
@@ -171,11 +180,14 @@ public sealed record DissolveArrangement(string ArrangementId) : PlantCommand
         var gone = lineup.Arrangements.First(a => a.Id == ArrangementId);
         var shared = gone is MotorGroup group ? plant.Point(group.Members[0].PointId)?.Converter as ConverterChoice.FromCatalogue : null;
         var after = gone is MotorGroup ? lineup.Changed([.. gone.PointIds()], p => p with { Converter = Own(shared, p, data) }) : lineup;
-        return CommandOutcome.Of(plant.With(after with { Arrangements = [.. after.Arrangements.Where(a => a.Id != ArrangementId)] }), $"Single drives instead of {gone.Name}");
+        return CommandOutcome.Of(plant.With(after with { Arrangements = [.. after.Arrangements.Where(a => a.Id != ArrangementId)] }),
+            $"Single drives instead of {gone.Name}");
     }
 
     private static ConverterChoice Own(ConverterChoice.FromCatalogue? shared, DrivePoint point, EngineeringData data) =>
-        shared is not null && FamilySizes.MotorCurrentA(point, data) is { } currentA ? FamilySizes.Carrying(shared, currentA, data) : new ConverterChoice.NotChosen();
+        shared is not null && FamilySizes.MotorCurrentA(point, data) is { } currentA
+            ? FamilySizes.Carrying(shared, currentA, data)
+            : new ConverterChoice.NotChosen();
 }
 
 /// <summary>Another way of sharing a shaft, with values to start from.</summary>
@@ -201,7 +213,9 @@ public sealed record ShareBy(string ArrangementId, SharingWay Way) : PlantComman
             SharingWay.SpeedTrim => new SharingMethod.SpeedTrim(2, 120),
             _ => throw new InvalidOperationException("Unknown way of sharing."),
         };
-        var after = lineup with { Arrangements = [.. lineup.Arrangements.Select(a => a.Id == shaft.Id ? shaft with { Method = method } : a)] };
+        var after = lineup with { Arrangements = [.. lineup.Arrangements.Select(a => a.Id == shaft.Id
+            ? shaft with { Method = method }
+            : a)] };
         return CommandOutcome.Of(plant.With(after), $"{shaft.Name}: way of sharing");
     }
 }

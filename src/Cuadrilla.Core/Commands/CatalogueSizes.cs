@@ -35,7 +35,9 @@ public sealed record SizeResistor(IReadOnlyList<string> PointIds) : PlantCommand
             {
                 // Window and pulses are those that the item was judged by.
                 var braking = new Braking.Resistor(item.ResistanceOhm, item.ContinuousKw) { WindowS = item.WindowS };
-                after = after.Changed([id], p => p.Converter is ConverterChoice.FromCatalogue choice ? p with { Converter = choice with { Braking = braking } } : p);
+                after = after.Changed([id], p => p.Converter is ConverterChoice.FromCatalogue choice
+                    ? p with { Converter = choice with { Braking = braking } }
+                    : p);
                 changed.Add(id);
             }
         }
@@ -50,7 +52,9 @@ public sealed record SizeResistor(IReadOnlyList<string> PointIds) : PlantCommand
         var study = studies.Study(plant, point);
         if (study.Model is not DriveOnConverter { Converter.Item: var unit } model)
         {
-            return (null, study.Model is { } known && known.Missing().Any() ? "needs " + string.Join(", ", known.Missing()) : "no converter of its own brakes it");
+            return (null, study.Model is { } known && known.Missing().Any()
+                ? "needs " + string.Join(", ", known.Missing())
+                : "no converter of its own brakes it");
         }
 
         if (unit.Brake is not { } chopper)
@@ -101,25 +105,29 @@ public sealed record UseTransformerSize(string ElementId, string Series, double?
 
         if (studies.Data.Transformers.FirstOrDefault(s => s.Key == Series) is not { } series)
         {
-            return new CommandOutcome.Refused(InputProblem.Of("/series", "Series", $"'{Series}'", string.Join(", ", studies.Data.Transformers.Select(s => s.Key))));
+            return new CommandOutcome.Refused(InputProblem.Of("/series", "Series", $"'{Series}'",
+                string.Join(", ", studies.Data.Transformers.Select(s => s.Key))));
         }
 
         if (RatedKva is { } wanted)
         {
             return series.Sizes.FirstOrDefault(s => Math.Abs(s.RatedKva - wanted) < 1e-9) is { } size
                 ? Done(plant, transformer, series, size, [])
-                : new CommandOutcome.Refused(InputProblem.Of("/ratedKva", "Rated power", $"{Text.N(wanted)} kVA", string.Join(", ", series.Sizes.Select(s => Text.N(s.RatedKva)))));
+                : new CommandOutcome.Refused(InputProblem.Of("/ratedKva", "Rated power", $"{Text.N(wanted)} kVA",
+                    string.Join(", ", series.Sizes.Select(s => Text.N(s.RatedKva)))));
         }
 
         return Smallest(plant, transformer, series, studies);
     }
 
-    private static CommandOutcome Smallest(PlantSpecification plant, Transformer transformer, TransformerSeries series, IPlantStudies studies)
+    private static CommandOutcome Smallest(PlantSpecification plant, Transformer transformer, TransformerSeries series,
+        IPlantStudies studies)
     {
         var now = Loading(plant, transformer.Id, studies);
         if (now is not { Figure.IsKnown: true })
         {
-            return CommandOutcome.Not("ratedKva", $"{transformer.Name} can't be sized yet. {(now is null ? "Its loading is not judged." : now.Relief)}");
+            return CommandOutcome.Not("ratedKva",
+                $"{transformer.Name} can't be sized yet. {(now is null ? "Its loading is not judged." : now.Relief)}");
         }
 
         // The load itself moves with the impedance: what is a third too small by today's figure is not tried.
@@ -134,17 +142,20 @@ public sealed record UseTransformerSize(string ElementId, string Series, double?
             var after = With(plant, transformer, series, size);
             if (Loading(after, transformer.Id, studies) is { Verdict: Verdict.Holds, Figure: var figure })
             {
-                return Done(plant, transformer, series, size, [$"{transformer.Name}: {Text.N(size.RatedKva)} kVA, {series.Name}, loaded to {Text.N(figure.Value, 3)} % at most."]);
+                return Done(plant, transformer, series, size,
+                    [$"{transformer.Name}: {Text.N(size.RatedKva)} kVA, {series.Name}, loaded to {Text.N(figure.Value, 3)} % at most."]);
             }
         }
 
-        return CommandOutcome.Not("ratedKva", $"No size up to {Text.N(series.Sizes[^1].RatedKva)} kVA carries what hangs on {transformer.Name}: share the load between transformers.");
+        return CommandOutcome.Not("ratedKva",
+            $"No size up to {Text.N(series.Sizes[^1].RatedKva)} kVA carries what hangs on {transformer.Name}: share the load between transformers.");
     }
 
     private static Check? Loading(PlantSpecification plant, string id, IPlantStudies studies) =>
         studies.Run(plant).Checks.FirstOrDefault(c => c.Id == "supply.transformer-loading" && c.ElementId == id);
 
-    private static PlantSpecification With(PlantSpecification plant, Transformer transformer, TransformerSeries series, TransformerSize size) => plant with
+    private static PlantSpecification With(PlantSpecification plant, Transformer transformer, TransformerSeries series,
+        TransformerSize size) => plant with
     {
         Distribution = plant.Distribution with
         {
@@ -152,11 +163,14 @@ public sealed record UseTransformerSize(string ElementId, string Series, double?
             [
                 .. plant.Distribution.Transformers.Select(t => t.Id != transformer.Id
                     ? t
-                    : t with { RatedKva = size.RatedKva, UkPct = size.UkPct, LoadLossKw = size.LoadLossKw, NoLoadLossKw = size.NoLoadLossKw, Cooling = series.Cooling }),
+                    : t with { RatedKva = size.RatedKva, UkPct = size.UkPct, LoadLossKw = size.LoadLossKw, NoLoadLossKw = size.NoLoadLossKw,
+                        Cooling = series.Cooling }),
             ],
         },
     };
 
-    private static CommandOutcome Done(PlantSpecification plant, Transformer transformer, TransformerSeries series, TransformerSize size, IReadOnlyList<string> notes) =>
-        new CommandOutcome.Done(With(plant, transformer, series, size), CommandOutcome.Shortened($"{transformer.Name}: {Text.N(size.RatedKva)} kVA"), []) { Notes = notes };
+    private static CommandOutcome Done(PlantSpecification plant, Transformer transformer, TransformerSeries series, TransformerSize size,
+        IReadOnlyList<string> notes) =>
+        new CommandOutcome.Done(With(plant, transformer, series, size),
+            CommandOutcome.Shortened($"{transformer.Name}: {Text.N(size.RatedKva)} kVA"), []) { Notes = notes };
 }

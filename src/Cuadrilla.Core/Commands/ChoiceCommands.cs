@@ -25,7 +25,8 @@ public enum FeedWay
     SoftStarter,
 }
 
-/// <summary>Feeds motors another way, with values to start from: each the smallest soft starter that carries its motor at this site.</summary>
+/// <summary>Feeds motors another way, with values to start from: each the smallest soft starter that carries its motor at this
+/// site.</summary>
 /// <param name="PointIds">Which.</param>
 /// <param name="Way">How.</param>
 public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : PlantCommand
@@ -46,7 +47,8 @@ public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : Plant
 
         foreach (var point in PointIds.Select(id => plant.Point(id)!))
         {
-            if (point.Converter is ConverterChoice.OfGroup || plant.GroupOf(point.Id) is not null || (Way != FeedWay.Converter && plant.DcBusOf(point.Id) is not null))
+            if (point.Converter is ConverterChoice.OfGroup || plant.GroupOf(point.Id) is not null
+                || (Way != FeedWay.Converter && plant.DcBusOf(point.Id) is not null))
             {
                 return CommandOutcome.Not("pointIds", $"{point.Tag} shares its supply: take it out of its group or DC bus first.");
             }
@@ -58,12 +60,14 @@ public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : Plant
             return CommandOutcome.Not("way", "The catalogue has no soft starter.");
         }
 
-        if (Way == FeedWay.SoftStarter && PointIds.Select(id => plant.Point(id)!).FirstOrDefault(p => FamilySizes.MotorCurrentA(p, data) is null) is { } open)
+        if (Way == FeedWay.SoftStarter
+            && PointIds.Select(id => plant.Point(id)!).FirstOrDefault(p => FamilySizes.MotorCurrentA(p, data) is null) is { } open)
         {
             return CommandOutcome.Not("pointIds", $"{open.Tag} has no motor yet: a soft starter is taken for its motor's current.");
         }
 
-        return CommandOutcome.Of(plant.Changed([.. PointIds], p => p with { Converter = First(p, plant.Site, data) }), $"{plant.Tags(PointIds)}: fed by {Name}");
+        return CommandOutcome.Of(plant.Changed([.. PointIds], p => p with { Converter = First(p, plant.Site, data) }),
+            $"{plant.Tags(PointIds)}: fed by {Name}");
     }
 
     private string Name => Way switch
@@ -120,7 +124,9 @@ public sealed record BrakeBy(IReadOnlyList<string> PointIds, BrakingWay Way) : P
             _ => throw new InvalidOperationException("Unknown way of braking."),
         };
         return CommandOutcome.Of(
-            plant.Changed([.. PointIds], p => p.Converter is ConverterChoice.FromCatalogue choice ? p with { Converter = choice with { Braking = braking } } : p),
+            plant.Changed([.. PointIds], p => p.Converter is ConverterChoice.FromCatalogue choice
+                ? p with { Converter = choice with { Braking = braking } }
+                : p),
             $"{plant.Tags(PointIds)}: braking");
     }
 }
@@ -172,7 +178,8 @@ public sealed record AddHoldingBrake(string PointId) : PlantCommand
             Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
             new BrakeCoil(Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, preset.Suppression),
             preset.Control);
-        return CommandOutcome.Of(plant.Changed([PointId], p => p with { Brake = brake }), $"{point.Tag}: holding brake, settings of: {preset.Application}");
+        return CommandOutcome.Of(plant.Changed([PointId], p => p with { Brake = brake }),
+            $"{point.Tag}: holding brake, settings of: {preset.Application}");
     }
 }
 
@@ -198,11 +205,14 @@ public sealed record UseBrakePreset(string PointId, string Application) : PlantC
 
         if (studies.Data.BrakePresets.FirstOrDefault(p => p.Application == Application) is not { } preset)
         {
-            return new CommandOutcome.Refused(InputProblem.Of("/application", "Preset", $"'{Application}'", string.Join(", ", studies.Data.BrakePresets.Select(p => p.Application))));
+            return new CommandOutcome.Refused(InputProblem.Of("/application", "Preset", $"'{Application}'",
+                string.Join(", ", studies.Data.BrakePresets.Select(p => p.Application))));
         }
 
         // Who commands it is the plant's way, not the machine's.
-        var after = brake with { Control = preset.Control with { By = brake.Control.By }, Coil = brake.Coil with { Suppression = preset.Suppression } };
-        return CommandOutcome.Of(plant.Changed([PointId], p => p with { Brake = after }), $"{point.Tag}: brake settings of: {preset.Application}");
+        var after = brake with { Control = preset.Control with { By = brake.Control.By },
+            Coil = brake.Coil with { Suppression = preset.Suppression } };
+        return CommandOutcome.Of(plant.Changed([PointId], p => p with { Brake = after }),
+            $"{point.Tag}: brake settings of: {preset.Application}");
     }
 }

@@ -6,7 +6,8 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Commands;
 
 /// <summary>
-/// Changes the units shown. With them go the codes that people of these units use: the installation code and, for US customary units, harmonic limits of the
+/// Changes the units shown. With them go the codes that people of these units use: the installation code and, for US customary units,
+/// harmonic limits of the
 /// demand at the coupling. Each can be changed alone afterwards, and a project value set by hand stays.
 /// </summary>
 /// <param name="Units">The units.</param>
@@ -33,7 +34,10 @@ public sealed record UseUnits(UnitSystem Units) : PlantCommand
         return new CommandOutcome.Done(after, us ? "US customary units" : "SI units", [])
         {
             Notes = us
-                ? ["Installation code: NFPA 70." + (code is null ? " Harmonics judged by demand distortion at the coupling (IEEE 519)." : " The harmonics code stays as the project has it.")]
+                ? ["Installation code: NFPA 70."
+                    + (code is null
+                        ? " Harmonics judged by demand distortion at the coupling (IEEE 519)."
+                        : " The harmonics code stays as the project has it.")]
                 : ["Installation code: IEC 60364."],
         };
     }

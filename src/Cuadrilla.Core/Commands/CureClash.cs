@@ -29,20 +29,25 @@ public sealed record CureClash(string DisturbingId, string DisturbedId, CureKind
         }
 
         var after = Done(plant, clash, cure);
-        return new CommandOutcome.Done(cure.And is { } and ? Done(after, clash, and) : after, CommandOutcome.Shortened($"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}: {cure.Words}"), []);
+        return new CommandOutcome.Done(cure.And is { } and ? Done(after, clash, and) : after,
+            CommandOutcome.Shortened($"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}: {cure.Words}"), []);
     }
 
     private static PlantSpecification Done(PlantSpecification plant, Clash clash, Cure cure) => cure.Kind switch
     {
         CureKind.Divider => plant with
         {
-            Routes = plant.Routes with { Segments = [.. plant.Routes.Segments.Select(s => cure.SegmentIds.Contains(s.Id) ? s with { Divider = true } : s)] },
+            Routes = plant.Routes with { Segments = [.. plant.Routes.Segments.Select(s => cure.SegmentIds.Contains(s.Id)
+                ? s with { Divider = true }
+                : s)] },
         },
         CureKind.ScreenDisturbing => Screened(plant, clash.Disturbing),
         CureKind.ScreenDisturbed => Screened(plant, clash.Disturbed),
         CureKind.WidenGap => plant with
         {
-            Routes = plant.Routes with { Segments = [.. plant.Routes.Segments.Select(s => cure.SegmentIds.Contains(s.Id) ? s with { GapMm = cure.GapMm } : s)] },
+            Routes = plant.Routes with { Segments = [.. plant.Routes.Segments.Select(s => cure.SegmentIds.Contains(s.Id)
+                ? s with { GapMm = cure.GapMm }
+                : s)] },
         },
         CureKind.MoveDisturbing => Moved(plant, clash.Disturbing.Id, cure),
         _ => Moved(plant, clash.Disturbed.Id, cure),
@@ -50,10 +55,12 @@ public sealed record CureClash(string DisturbingId, string DisturbedId, CureKind
 
     private static PlantSpecification Screened(PlantSpecification plant, RoutedCable cable) => cable.Role == RouteRole.Motor
         ? plant.Changed([cable.PointId], p => p with { Cable = p.Cable with { Screened = true } })
-        : plant with { Routes = plant.Routes with { Cables = [.. plant.Routes.Cables.Select(c => c.Id == cable.Id ? c with { Screen = ReceiverScreen.Braid } : c)] } };
+        : plant with { Routes = plant.Routes with { Cables = [.. plant.Routes.Cables.Select(c => c.Id == cable.Id
+            ? c with { Screen = ReceiverScreen.Braid } : c)] } };
 
     private static PlantSpecification Moved(PlantSpecification plant, string cableId, Cure cure) => plant with
     {
-        Routes = plant.Routes with { Ways = [.. plant.Routes.Ways.Where(w => w.CableId != cableId), new CableWay(cableId, [.. cure.SegmentIds])] },
+        Routes = plant.Routes with { Ways = [.. plant.Routes.Ways.Where(w => w.CableId != cableId),
+            new CableWay(cableId, [.. cure.SegmentIds])] },
     };
 }

@@ -8,7 +8,8 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Commands;
 
 /// <summary>
-/// Puts drive points of one lineup on a common DC bus: each gets the inverter module of its converter's size, the bus the smallest diode module
+/// Puts drive points of one lineup on a common DC bus: each gets the inverter module of its converter's size, the bus the smallest diode
+/// module
 /// that carries half of their sizes together.
 /// </summary>
 /// <param name="PointIds">Members in the order of the lineup.</param>
@@ -43,7 +44,8 @@ public sealed record JoinDcBus(IReadOnlyList<string> PointIds) : PlantCommand
         var modules = new Dictionary<string, ConverterChoice>(StringComparer.Ordinal);
         foreach (var member in members)
         {
-            if (FamilySizes.InFamily((ConverterChoice.FromCatalogue)member.Converter, "inverter-module", new Braking.ToLine(), data) is not { } module)
+            if (FamilySizes.InFamily((ConverterChoice.FromCatalogue)member.Converter, "inverter-module", new Braking.ToLine(),
+                data) is not { } module)
             {
                 return CommandOutcome.Not("pointIds", $"The catalogue has no inverter module at the voltage of {member.Tag}.");
             }
@@ -62,7 +64,8 @@ public sealed record JoinDcBus(IReadOnlyList<string> PointIds) : PlantCommand
             $"dc-{number}", $"DC bus {number}", [.. members.Select(m => m.Id)], supply.Id,
             Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, string.Empty, new ServoControl.None());
         var after = lineup.Changed(PointIds, p => p with { Converter = modules[p.Id] });
-        return CommandOutcome.Of(plant.With(after with { DcBuses = [.. after.DcBuses, bus] }), $"Common DC bus of {plant.Tags(bus.MemberIds)}", bus.Id);
+        return CommandOutcome.Of(plant.With(after with { DcBuses = [.. after.DcBuses, bus] }),
+            $"Common DC bus of {plant.Tags(bus.MemberIds)}", bus.Id);
     }
 }
 
@@ -89,7 +92,8 @@ public sealed record DissolveDcBus(string DcBusId) : PlantCommand
 
         var bus = lineup.DcBuses.First(b => b.Id == busId);
         var single = lineup.Changed(bus.MemberIds, p => p.Converter is ConverterChoice.FromCatalogue choice
-            ? p with { Converter = FamilySizes.InFamily(choice, "six-pulse-choke", new Braking.Nothing(), data) ?? (ConverterChoice)new ConverterChoice.NotChosen() }
+            ? p with { Converter = FamilySizes.InFamily(choice, "six-pulse-choke", new Braking.Nothing(), data)
+                ?? (ConverterChoice)new ConverterChoice.NotChosen() }
             : p);
         return (single with { DcBuses = [.. lineup.DcBuses.Where(b => b.Id != busId)] }, bus);
     }
@@ -115,6 +119,7 @@ public sealed record CompareSingleDrives(string DcBusId) : PlantCommand
         var lineup = plant.Lineups.First(l => l.Id == single.Id);
         return Ways.IsFull(lineup)
             ? Ways.Full
-            : CommandOutcome.Of(plant.With(Ways.Beside(lineup, name.Length > LongestName ? name[..LongestName] : name, single)), $"{lineup.Tag}: single drives beside {bus.Name}");
+            : CommandOutcome.Of(plant.With(Ways.Beside(lineup, name.Length > LongestName ? name[..LongestName] : name, single)),
+                $"{lineup.Tag}: single drives beside {bus.Name}");
     }
 }

@@ -73,7 +73,9 @@ public sealed record CopyDrivePoint(string PointId) : PlantCommand
         var after = plant.With(AddDrivePoint.Insert(plant.LineupOf(id)!, copy, id));
         return (after with
         {
-            Scenarios = [.. after.Scenarios.Select(s => s with { States = [.. s.States, .. s.States.Where(x => x.DrivePointId == id).Select(x => x with { DrivePointId = key })] })],
+            Scenarios = [.. after.Scenarios.Select(s =>
+                s with { States = [.. s.States,
+                    .. s.States.Where(x => x.DrivePointId == id).Select(x => x with { DrivePointId = key })] })],
         }, copy);
     }
 }
@@ -97,25 +99,30 @@ public sealed record MoveDrivePoints(IReadOnlyList<string> PointIds, string Line
             return CommandOutcome.Unknown("lineupId", "Lineup", LineupId);
         }
 
-        List<DrivePoint> moving = [.. PointIds.Distinct(StringComparer.Ordinal).Where(id => plant.LineupOf(id)!.Id != LineupId).Select(id => plant.Point(id)!)];
+        List<DrivePoint> moving = [.. PointIds.Distinct(StringComparer.Ordinal).Where(id => plant.LineupOf(id)!.Id != LineupId).Select(id =>
+            plant.Point(id)!)];
         if (moving.Count == 0)
         {
             return CommandOutcome.Not("lineupId", $"They stand in {lineup.Tag} already.");
         }
 
-        var joined = moving.Find(p => plant.DcBusOf(p.Id) is not null || plant.LineupOf(p.Id)!.Arrangements.Any(a => a.PointIds().Contains(p.Id)));
+        var joined = moving.Find(p => plant.DcBusOf(p.Id) is not null
+            || plant.LineupOf(p.Id)!.Arrangements.Any(a => a.PointIds().Contains(p.Id)));
         if (joined is not null)
         {
-            return CommandOutcome.Not("pointIds", $"{joined.Tag} is joined with others of its lineup: take it out of its group, shaft, follower or DC bus first.");
+            return CommandOutcome.Not("pointIds",
+                $"{joined.Tag} is joined with others of its lineup: take it out of its group, shaft, follower or DC bus first.");
         }
 
         var ids = moving.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        var after = plant with { Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => !ids.Contains(p.Id)), .. l.Id == LineupId ? moving : []] })] };
+        var after = plant with { Lineups = [.. plant.Lineups.Select(l =>
+            l with { DrivePoints = [.. l.DrivePoints.Where(p => !ids.Contains(p.Id)), .. l.Id == LineupId ? moving : []] })] };
         return CommandOutcome.Of(after, $"Move {plant.Tags(ids)} to {lineup.Tag}");
     }
 }
 
-/// <summary>Removes drive points: arrangements that are left too small go, a group passes its converter on, scenarios forget them.</summary>
+/// <summary>Removes drive points: arrangements that are left too small go, a group passes its converter on, scenarios forget
+/// them.</summary>
 /// <param name="PointIds">Which.</param>
 public sealed record RemoveDrivePoints(IReadOnlyList<string> PointIds) : PlantCommand
 {
@@ -127,13 +134,17 @@ public sealed record RemoveDrivePoints(IReadOnlyList<string> PointIds) : PlantCo
     }
 
     internal static PlantSpecification Without(PlantSpecification plant, IReadOnlyCollection<string> ids) =>
-        ForgetGone(plant with { Lineups = [.. plant.Lineups.Select(l => l.DrivePoints.Any(p => ids.Contains(p.Id)) ? Without(l, ids) : l)] });
+        ForgetGone(plant with { Lineups = [.. plant.Lineups.Select(l => l.DrivePoints.Any(p => ids.Contains(p.Id))
+            ? Without(l, ids)
+            : l)] });
 
     /// <summary>Scenarios keep states of drive points on the board or set aside only.</summary>
     internal static PlantSpecification ForgetGone(PlantSpecification plant)
     {
-        var left = plant.Lineups.SelectMany(l => l.DrivePoints.Concat(l.SetAside.SelectMany(v => v.DrivePoints))).Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        return plant with { Scenarios = [.. plant.Scenarios.Select(s => s with { States = [.. s.States.Where(x => left.Contains(x.DrivePointId))] })] };
+        var left = plant.Lineups.SelectMany(l => l.DrivePoints.Concat(l.SetAside.SelectMany(v => v.DrivePoints))).Select(p =>
+            p.Id).ToHashSet(StringComparer.Ordinal);
+        return plant with { Scenarios = [.. plant.Scenarios.Select(s =>
+            s with { States = [.. s.States.Where(x => left.Contains(x.DrivePointId))] })] };
     }
 
     private static Lineup Without(Lineup lineup, IReadOnlyCollection<string> ids)
@@ -169,7 +180,8 @@ public sealed record RemoveDrivePoints(IReadOnlyList<string> PointIds) : PlantCo
     {
         MemberIds = [.. bus.MemberIds.Where(m => !ids.Contains(m))],
         Control = bus.Control is ServoControl.Modular modular
-            ? modular with { SafeGroups = [.. modular.SafeGroups.Where((_, i) => i >= bus.MemberIds.Count || !ids.Contains(bus.MemberIds[i]))] }
+            ? modular with { SafeGroups = [.. modular.SafeGroups.Where((_, i) => i >= bus.MemberIds.Count
+                || !ids.Contains(bus.MemberIds[i]))] }
             : bus.Control,
     };
 }
@@ -181,7 +193,9 @@ public sealed record AddLineup : PlantCommand
     public override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        var busId = plant.Lineups.Count > 0 ? plant.Lineups[^1].BusId : plant.Distribution.Buses.LastOrDefault(b => b.NominalVoltageV <= 1000)?.Id;
+        var busId = plant.Lineups.Count > 0
+            ? plant.Lineups[^1].BusId
+            : plant.Distribution.Buses.LastOrDefault(b => b.NominalVoltageV <= 1000)?.Id;
         if (busId is null)
         {
             return CommandOutcome.Not("kind", "There is no bus of low voltage that it could hang on.");
@@ -195,7 +209,9 @@ public sealed record AddLineup : PlantCommand
         }
 
         return CommandOutcome.Of(
-            plant with { Lineups = [.. plant.Lineups, new Lineup($"l{number}", $"L{number}", "New lineup", busId, [], [], [], string.Empty, string.Empty, [])] }, $"Add lineup L{number}", $"l{number}");
+            plant with { Lineups = [.. plant.Lineups,
+                new Lineup($"l{number}", $"L{number}", "New lineup", busId, [], [], [], string.Empty, string.Empty, [])] },
+                    $"Add lineup L{number}", $"l{number}");
     }
 }
 
@@ -208,7 +224,8 @@ public sealed record RemoveLineup(string LineupId) : PlantCommand
     {
         ArgumentNullException.ThrowIfNull(plant);
         return plant.Lineups.FirstOrDefault(l => l.Id == LineupId) is { } lineup
-            ? CommandOutcome.Of(RemoveDrivePoints.ForgetGone(plant with { Lineups = [.. plant.Lineups.Where(l => l.Id != LineupId)] }), $"Remove lineup {lineup.Tag}")
+            ? CommandOutcome.Of(RemoveDrivePoints.ForgetGone(plant with { Lineups = [.. plant.Lineups.Where(l => l.Id != LineupId)] }),
+                $"Remove lineup {lineup.Tag}")
             : CommandOutcome.Unknown("lineupId", "Lineup", LineupId);
     }
 }

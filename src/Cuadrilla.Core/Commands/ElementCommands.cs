@@ -37,7 +37,8 @@ public enum ElementKind
     SinglePhaseGroup,
 }
 
-/// <summary>Adds an element to the supply where it can stand, with values to start from that its table shows and the engineer replaces.</summary>
+/// <summary>Adds an element to the supply where it can stand, with values to start from that its table shows and the engineer
+/// replaces.</summary>
 /// <param name="Element">Which kind.</param>
 public sealed record AddElement(ElementKind Element) : PlantCommand
 {
@@ -53,7 +54,8 @@ public sealed record AddElement(ElementKind Element) : PlantCommand
         }
 
         string Id(string stem) => $"{stem}-{PlantEdits.Free(stem, Keys(n))}";
-        CommandOutcome Added(string id, string name, Distribution with) => CommandOutcome.Of(plant with { Distribution = with }, $"Add {name}", id);
+        CommandOutcome Added(string id, string name, Distribution with) =>
+            CommandOutcome.Of(plant with { Distribution = with }, $"Add {name}", id);
         switch (Element)
         {
             case ElementKind.Bus:
@@ -87,14 +89,16 @@ public sealed record AddElement(ElementKind Element) : PlantCommand
         .. n.CapacitorBanks.Select(b => b.Id), .. n.ActiveFilters.Select(f => f.Id), .. n.Loads.Select(l => l.Id),
     ];
 
-    // From the source's bus to the last one of a lower voltage, with the vector group of what feeds it already: side by side no other may stand.
+    // From the source's bus to the last one of a lower voltage, with the vector group of what feeds it already: side by side no other may
+    // stand.
     private static Transformer? NewTransformer(PlantSpecification plant, string id)
     {
         var from = plant.Distribution.Buses.FirstOrDefault(b => b.Id == plant.Source.BusId);
         var to = plant.Distribution.Buses.LastOrDefault(b => b.NominalVoltageV < from?.NominalVoltageV);
         return from is null || to is null ? null : new Transformer(
             id, Named(id), from.Id, to.Id, 1000, 6, 10, 1.2,
-            plant.Distribution.Transformers.FirstOrDefault(t => t.ToBusId == to.Id)?.VectorGroup ?? VectorGroup.Dyn11, TransformerCooling.Dry, Given.Unknown, Given.Unknown)
+            plant.Distribution.Transformers.FirstOrDefault(t => t.ToBusId == to.Id)?.VectorGroup ?? VectorGroup.Dyn11,
+            TransformerCooling.Dry, Given.Unknown, Given.Unknown)
         { NoLoadSecondaryPct = 105 };
     }
 
@@ -105,14 +109,16 @@ public sealed record AddElement(ElementKind Element) : PlantCommand
         var from = n.Buses.LastOrDefault(b => b.Id != to?.Id && b.NominalVoltageV == to?.NominalVoltageV);
         return from is null || to is null ? null : Element == ElementKind.Coupler
             ? new BusLink.Coupler(id, Named(id), from.Id, to.Id, false)
-            : new BusLink.Cable(id, Named(id), from.Id, to.Id, false, Given.Unknown, Given.Unknown, 1, ConductorMaterial.Copper, CableLaying.Trefoil);
+            : new BusLink.Cable(id, Named(id), from.Id, to.Id, false, Given.Unknown, Given.Unknown, 1, ConductorMaterial.Copper,
+                CableLaying.Trefoil);
     }
 
     private BusLoad NewLoad(string id, string busId) => Element switch
     {
         ElementKind.Linear => new BusLoad.Linear(id, Named(id), busId, 0, 0.9),
         ElementKind.LineMotor => new BusLoad.LineMotor(id, Named(id), busId, 15, 92, 0.85, 80, 7, Given.Unknown, 1),
-        ElementKind.SinglePhaseGroup => new BusLoad.SinglePhaseGroup(id, Named(id), busId, 0, 0.95, Given.Unknown, Given.Unknown, Given.Unknown),
+        ElementKind.SinglePhaseGroup => new BusLoad.SinglePhaseGroup(id, Named(id), busId, 0, 0.95, Given.Unknown, Given.Unknown,
+            Given.Unknown),
         _ => throw new InvalidOperationException("Unknown kind of element."),
     };
 }

@@ -4,7 +4,8 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Commands;
 
 /// <summary>
-/// Takes what is proposed for a common DC bus: the device of its supply module, the section of its feeder, the fuses between bus and inverters. What can't be proposed stays, and a
+/// Takes what is proposed for a common DC bus: the device of its supply module, the section of its feeder, the fuses between bus and
+/// inverters. What can't be proposed stays, and a
 /// note says why.
 /// </summary>
 /// <param name="DcBusId">Which.</param>
@@ -25,9 +26,12 @@ public sealed record SizeModuleProtection(string DcBusId) : PlantCommand
         var sized = bus with
         {
             Device = proposal.Device ?? bus.Device,
-            Feeder = bus.Feeder is Feeder.ByCable cable && proposal.FeederMm2 is { } mm2 ? cable with { CrossSectionMm2 = mm2, Reason = string.Empty } : bus.Feeder,
+            Feeder = bus.Feeder is Feeder.ByCable cable && proposal.FeederMm2 is { } mm2
+                ? cable with { CrossSectionMm2 = mm2, Reason = string.Empty }
+                : bus.Feeder,
         };
-        var after = lineup.Changed(bus.MemberIds, p => Fused(p, proposal)) with { DcBuses = [.. lineup.DcBuses.Select(b => b.Id == DcBusId ? sized : b)] };
+        var after = lineup.Changed(bus.MemberIds,
+            p => Fused(p, proposal)) with { DcBuses = [.. lineup.DcBuses.Select(b => b.Id == DcBusId ? sized : b)] };
         var without = bus.MemberIds.Where(m => !proposal.DcFusesA.ContainsKey(m)).ToList();
         List<string> notes = [.. proposal.Missing];
         if (without.Count > 0 && notes.Count == 0)
@@ -37,10 +41,12 @@ public sealed record SizeModuleProtection(string DcBusId) : PlantCommand
 
         return after == lineup && notes.Count > 0
             ? CommandOutcome.Not("dcBusId", CommandOutcome.Shortened($"{bus.Name}: {string.Join("; ", notes)}."))
-            : new CommandOutcome.Done(plant.With(after), $"{bus.Name}: proposed device, feeder and DC fuses", []) { Notes = [.. notes.Select(n => $"{bus.Name}: {n}.")] };
+            : new CommandOutcome.Done(plant.With(after), $"{bus.Name}: proposed device, feeder and DC fuses",
+                []) { Notes = [.. notes.Select(n => $"{bus.Name}: {n}.")] };
     }
 
-    private static DrivePoint Fused(DrivePoint point, Studies.Protection.ModuleProposal proposal) => proposal.DcFusesA.TryGetValue(point.Id, out var ratedA)
+    private static DrivePoint Fused(DrivePoint point, Studies.Protection.ModuleProposal proposal) =>
+        proposal.DcFusesA.TryGetValue(point.Id, out var ratedA)
         ? point with { Devices = point.Devices with { DcFuseA = ratedA, DcFuseV = proposal.DcFuseV } }
         : point;
 }

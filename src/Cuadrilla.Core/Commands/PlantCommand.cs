@@ -47,9 +47,11 @@ public abstract record CommandOutcome
         return label.Length > MostOfLabel ? label[..(MostOfLabel - 1)] + "…" : label;
     }
 
-    internal static CommandOutcome Of(PlantSpecification after, string label, params IReadOnlyList<string> created) => new Done(after, Shortened(label), created);
+    internal static CommandOutcome Of(PlantSpecification after, string label, params IReadOnlyList<string> created) =>
+        new Done(after, Shortened(label), created);
 
-    internal static CommandOutcome Not(string field, string why) => new Refused(new InputProblem("/" + field, string.Empty, string.Empty, why));
+    internal static CommandOutcome Not(string field, string why) =>
+        new Refused(new InputProblem("/" + field, string.Empty, string.Empty, why));
 
     internal static CommandOutcome Unknown(string field, string what, string? key) =>
         new Refused(InputProblem.Of("/" + field, what, key is null ? "absent" : $"'{key}'", "a key of this plant"));

@@ -7,14 +7,17 @@ internal static class PlantEdits
 {
     public static DrivePoint? Point(this PlantSpecification plant, string id) => plant.AllDrivePoints().FirstOrDefault(p => p.Id == id);
 
-    public static Lineup? LineupOf(this PlantSpecification plant, string pointId) => plant.Lineups.FirstOrDefault(l => l.DrivePoints.Any(p => p.Id == pointId));
+    public static Lineup? LineupOf(this PlantSpecification plant, string pointId) =>
+        plant.Lineups.FirstOrDefault(l => l.DrivePoints.Any(p => p.Id == pointId));
 
-    public static string Tags(this PlantSpecification plant, IEnumerable<string> ids) => string.Join(", ", ids.Select(id => plant.Point(id)?.Tag ?? id));
+    public static string Tags(this PlantSpecification plant, IEnumerable<string> ids) =>
+        string.Join(", ", ids.Select(id => plant.Point(id)?.Tag ?? id));
 
     public static PlantSpecification With(this PlantSpecification plant, Lineup lineup) =>
         plant with { Lineups = [.. plant.Lineups.Select(l => l.Id == lineup.Id ? lineup : l)] };
 
-    public static PlantSpecification Changed(this PlantSpecification plant, IReadOnlyCollection<string> ids, Func<DrivePoint, DrivePoint> change) =>
+    public static PlantSpecification Changed(this PlantSpecification plant, IReadOnlyCollection<string> ids,
+        Func<DrivePoint, DrivePoint> change) =>
         plant with { Lineups = [.. plant.Lineups.Select(l => l.DrivePoints.Any(p => ids.Contains(p.Id)) ? l.Changed(ids, change) : l)] };
 
     public static Lineup Changed(this Lineup lineup, IReadOnlyCollection<string> ids, Func<DrivePoint, DrivePoint> change) =>
@@ -52,7 +55,8 @@ internal static class PlantEdits
     }
 
     /// <summary>Points of one lineup in its order; a refusal otherwise.</summary>
-    public static (Lineup? Lineup, CommandOutcome? Refusal) OneLineup(this PlantSpecification plant, IReadOnlyList<string> ids, int least = 1)
+    public static (Lineup? Lineup, CommandOutcome? Refusal) OneLineup(this PlantSpecification plant, IReadOnlyList<string> ids,
+        int least = 1)
     {
         if (plant.Missing(ids) is { } missing)
         {

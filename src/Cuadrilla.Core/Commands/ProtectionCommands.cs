@@ -50,12 +50,17 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
         {
             var before = after;
             studies.Run(before);
-            var proposals = Cores.Map(left, id => (Id: id, Of: studies.ProposalFor(before, before.Point(id)!, Device, keepsDevice: Part is ProtectedPart.Cables or ProtectedPart.Isolators))).ToDictionary(p => p.Id, p => p.Of, StringComparer.Ordinal);
+            var proposals = Cores.Map(left,
+                id => (Id: id, Of: studies.ProposalFor(before, before.Point(id)!, Device,
+                    keepsDevice: Part is ProtectedPart.Cables or ProtectedPart.Isolators))).ToDictionary(p => p.Id, p => p.Of,
+                        StringComparer.Ordinal);
             after = before.Changed(left, p => With(p, proposals[p.Id], isFirst: round == 0));
             foreach (var (id, proposal) in proposals)
             {
                 sized.UnionWith(Proposed(id, proposal));
-                without[id] = Part != ProtectedPart.Isolators ? string.Join("; ", proposal.Missing) : proposal.IsolatorA is null ? "no isolator can be proposed before its current and its device are known" : string.Empty;
+                without[id] = Part != ProtectedPart.Isolators
+                    ? string.Join("; ", proposal.Missing)
+                    : proposal.IsolatorA is null ? "no isolator can be proposed before its current and its device are known" : string.Empty;
             }
 
             left = after == before || Part == ProtectedPart.Isolators ? [] : [.. Undone(studies.Run(after), ids)];
@@ -72,10 +77,12 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
     private const int MostRounds = 4;
     private const double BeginPu = 1.25;
 
-    private static readonly string[] Settled = ["cable.capacity", "cable.voltage-drop", "cable.short-circuit", "cable.disconnection", "protection.device"];
+    private static readonly string[] Settled = ["cable.capacity", "cable.voltage-drop", "cable.short-circuit", "cable.disconnection",
+        "protection.device"];
 
     private static IEnumerable<string> Undone(PlantAssessment assessment, List<string> ids) =>
-        assessment.Checks.Where(c => c.Verdict == Verdict.Fails && Settled.Contains(c.Id)).Select(c => c.DrivePointId).Distinct(StringComparer.Ordinal).Intersect(ids, StringComparer.Ordinal);
+        assessment.Checks.Where(c => c.Verdict == Verdict.Fails && Settled.Contains(c.Id)).Select(c =>
+            c.DrivePointId).Distinct(StringComparer.Ordinal).Intersect(ids, StringComparer.Ordinal);
 
     private string Named => Part switch
     {
@@ -112,20 +119,28 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
         var (feederHasLength, motorHasLength) = (laid.Feeder is Feeder.ByCable { LengthM.IsKnown: true }, laid.Cable.LengthM.IsKnown);
 
         var rows = studies.Data.Cables.Rows;
-        var row = rows.FirstOrDefault(r => r.XlpeA[(int)InstallationMethod.C] >= BeginPu * fitted.Connected.Plate.RatedCurrentA) ?? rows[^1];
+        var row = rows.FirstOrDefault(r => r.XlpeA[(int)InstallationMethod.C] >= BeginPu * fitted.Connected.Plate.RatedCurrentA)
+            ?? rows[^1];
         return point with
         {
-            Feeder = feederHasLength && point.Feeder is Feeder.ByCable { CrossSectionMm2.IsKnown: false } cable ? cable with { CrossSectionMm2 = row.SectionMm2 } : point.Feeder,
-            Cable = motorHasLength && !point.Cable.CrossSectionMm2.IsKnown ? point.Cable with { CrossSectionMm2 = row.SectionMm2 } : point.Cable,
+            Feeder = feederHasLength && point.Feeder is Feeder.ByCable { CrossSectionMm2.IsKnown: false } cable
+                ? cable with { CrossSectionMm2 = row.SectionMm2 }
+                : point.Feeder,
+            Cable = motorHasLength && !point.Cable.CrossSectionMm2.IsKnown
+                ? point.Cable with { CrossSectionMm2 = row.SectionMm2 }
+                : point.Cable,
         };
     }
 
     private static DrivePoint Reopened(DrivePoint point, DrivePoint before, HashSet<(string Id, bool IsFeeder)> sized) => point with
     {
-        Feeder = point.Feeder is Feeder.ByCable now && before.Feeder is Feeder.ByCable { CrossSectionMm2.IsKnown: false } && !sized.Contains((point.Id, true))
+        Feeder = point.Feeder is Feeder.ByCable now && before.Feeder is Feeder.ByCable { CrossSectionMm2.IsKnown: false }
+            && !sized.Contains((point.Id, true))
             ? now with { CrossSectionMm2 = Given.Unknown }
             : point.Feeder,
-        Cable = !before.Cable.CrossSectionMm2.IsKnown && !sized.Contains((point.Id, false)) ? point.Cable with { CrossSectionMm2 = Given.Unknown } : point.Cable,
+        Cable = !before.Cable.CrossSectionMm2.IsKnown && !sized.Contains((point.Id, false))
+            ? point.Cable with { CrossSectionMm2 = Given.Unknown }
+            : point.Cable,
     };
 
     private DrivePoint With(DrivePoint point, PointProposal proposal, bool isFirst)
@@ -157,13 +172,18 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
 
         return point with
         {
-            Feeder = point.Feeder is Feeder.ByCable cable && proposal.FeederMm2 is { } feeder ? cable with { CrossSectionMm2 = Larger(cable.CrossSectionMm2, feeder, isFirst), Reason = string.Empty } : point.Feeder,
-            Cable = proposal.MotorMm2 is { } motor ? point.Cable with { CrossSectionMm2 = Larger(point.Cable.CrossSectionMm2, motor, isFirst), Reason = string.Empty } : point.Cable,
+            Feeder = point.Feeder is Feeder.ByCable cable && proposal.FeederMm2 is { } feeder
+                ? cable with { CrossSectionMm2 = Larger(cable.CrossSectionMm2, feeder, isFirst), Reason = string.Empty }
+                : point.Feeder,
+            Cable = proposal.MotorMm2 is { } motor
+                ? point.Cable with { CrossSectionMm2 = Larger(point.Cable.CrossSectionMm2, motor, isFirst), Reason = string.Empty }
+                : point.Cable,
         };
     }
 
     private static Given Or(double? proposed, Given now) => proposed is { } amperes ? amperes : now;
 
     // Once more only ever upwards, so that it ends.
-    private static Given Larger(Given now, double proposed, bool isFirst) => !isFirst && now.IsKnown ? Math.Max(now.Value, proposed) : proposed;
+    private static Given Larger(Given now, double proposed, bool isFirst) =>
+        !isFirst && now.IsKnown ? Math.Max(now.Value, proposed) : proposed;
 }

@@ -52,7 +52,8 @@ public sealed record ChooseConverter(IReadOnlyList<string> PointIds, string Item
         return ItemId is null || !data.Converters.TryGetValue(ItemId, out var item)
             ? CommandOutcome.Unknown("itemId", "Converter", ItemId)
             : CommandOutcome.Of(
-                plant.Changed(SizeBest.Feeding(plant, PointIds), p => p with { Converter = CandidateRanking.WithItem(p.Converter, item) with { Reason = Reason } }),
+                plant.Changed(SizeBest.Feeding(plant, PointIds),
+                    p => p with { Converter = CandidateRanking.WithItem(p.Converter, item) with { Reason = Reason } }),
                 $"{plant.Tags(PointIds)}: {CandidateRanking.NameOf(item)}");
     }
 }
@@ -71,7 +72,8 @@ public enum SizedPart
 }
 
 /// <summary>
-/// Puts the best candidate on each drive point: of those that fit the one of the lowest life-cycle cost. Where none fits what stands stays, and a note says why;
+/// Puts the best candidate on each drive point: of those that fit the one of the lowest life-cycle cost. Where none fits what stands
+/// stays, and a note says why;
 /// refused only where none fits anywhere.
 /// </summary>
 /// <param name="PointIds">Which; a member of a group stands for its group.</param>
@@ -99,14 +101,20 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
 
         if (Part != SizedPart.Motor)
         {
-            var fed = Feeding(after, PointIds).Where(id => after.Point(id)!.Converter is ConverterChoice.FromCatalogue or ConverterChoice.NotChosen).ToList();
-            after = Sized(after, [.. fed.Where(id => !without.ContainsKey(id))], input => BestCandidate.Converters(input, data), sized, without, studies);
+            var fed = Feeding(after, PointIds).Where(id =>
+                after.Point(id)!.Converter is ConverterChoice.FromCatalogue or ConverterChoice.NotChosen).ToList();
+            after = Sized(after, [.. fed.Where(id => !without.ContainsKey(id))], input => BestCandidate.Converters(input, data), sized,
+                without, studies);
         }
 
         IReadOnlyList<string> notes = [.. without.Select(w => $"{plant.Tags([w.Key])}: {w.Value}")];
         return sized.Count == 0
-            ? CommandOutcome.Not("pointIds", notes.Count > 0 ? string.Join(" ", notes) : $"{plant.Tags(PointIds)}: on the line, where a starter stands instead of a converter.")
-            : new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags([.. PointIds.Where(sized.Contains)])}: best {Named}"), []) { Notes = notes };
+            ? CommandOutcome.Not("pointIds",
+                notes.Count > 0
+                    ? string.Join(" ", notes)
+                    : $"{plant.Tags(PointIds)}: on the line, where a starter stands instead of a converter.")
+            : new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags([.. PointIds.Where(sized.Contains)])}: best {Named}"),
+                []) { Notes = notes };
     }
 
     private string Named => Part switch { SizedPart.Motor => "motor", SizedPart.Converter => "converter", _ => "motor and converter" };
@@ -123,15 +131,18 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
         Dictionary<string, string> without,
         IPlantStudies studies)
     {
-        var ranked = Cores.Map([.. ids.Distinct(StringComparer.Ordinal)], id => (Id: id, Ranked: rank(studies.Study(plant, plant.Point(id)!).Model.Input)));
+        var ranked = Cores.Map([.. ids.Distinct(StringComparer.Ordinal)],
+            id => (Id: id, Ranked: rank(studies.Study(plant, plant.Point(id)!).Model.Input)));
         var best = ranked.Where(x => x.Ranked is [{ Fits: true }, ..]).ToDictionary(x => x.Id, x => x.Ranked[0], StringComparer.Ordinal);
         foreach (var (id, list) in ranked.Where(x => !best.ContainsKey(x.Id)))
         {
             without[id] = list is [{ NeedsData: true } first, ..] ? $"{first.Reason.TrimEnd('.')}."
-                : list is [var nearest, ..] ? $"nothing fits; nearest is {nearest.Name}: {nearest.Reason.TrimEnd('.')}." : "there are no candidates.";
+                : list is [var nearest, ..] ? $"nothing fits; nearest is {nearest.Name}: {nearest.Reason.TrimEnd('.')}."
+                    : "there are no candidates.";
         }
 
         sized.UnionWith(best.Keys);
-        return plant.Changed(best.Keys, p => p with { Motor = best[p.Id].Motor ?? p.Motor, Converter = best[p.Id].Converter ?? p.Converter });
+        return plant.Changed(best.Keys,
+            p => p with { Motor = best[p.Id].Motor ?? p.Motor, Converter = best[p.Id].Converter ?? p.Converter });
     }
 }

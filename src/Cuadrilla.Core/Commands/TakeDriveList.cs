@@ -42,10 +42,12 @@ public enum ListedFeed
 /// <param name="CableLengthM">Length of the motor cable, m.</param>
 /// <param name="CrossSectionMm2">Cross-section of the motor cable, mm².</param>
 public sealed record DriveListRow(
-    string Tag, string Name, string Lineup, Load Load, Given MotorKw, Given Poles, string EfficiencyClass, ListedFeed Feed, Given CableLengthM, Given CrossSectionMm2);
+    string Tag, string Name, string Lineup, Load Load, Given MotorKw, Given Poles, string EfficiencyClass, ListedFeed Feed,
+    Given CableLengthM, Given CrossSectionMm2);
 
 /// <summary>
-/// Takes a drive list into the plant: drive points with a tag that is known are changed, others are made in their lineups, which are made where they are missing.
+/// Takes a drive list into the plant: drive points with a tag that is known are changed, others are made in their lineups, which are made
+/// where they are missing.
 /// </summary>
 /// <param name="Rows">1 to 1000, no tag twice.</param>
 /// <param name="Sized">True to put the best motor where none is listed, and the best converter where none of the other ways is.</param>
@@ -99,7 +101,10 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
         return new CommandOutcome.Done(after, CommandOutcome.Shortened(Label(created.Count)), created) { Notes = notes };
     }
 
-    private string Label(int made) => made == 0 ? $"Drive list: {Rows.Count} changed" : made == Rows.Count ? $"Drive list: {made} new" : $"Drive list: {made} new, {Rows.Count - made} changed";
+    private string Label(int made) =>
+        made == 0 ? $"Drive list: {Rows.Count} changed" : made == Rows.Count
+            ? $"Drive list: {made} new"
+            : $"Drive list: {made} new, {Rows.Count - made} changed";
 
     private CommandOutcome? Refusal()
     {
@@ -108,27 +113,32 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
             return CommandOutcome.Not("rows", $"A list has 1 to {Most} rows; this one has {Rows.Count}.");
         }
 
-        var twice = Rows.GroupBy(r => r.Tag.Trim(), StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1 || g.Key.Length == 0);
-        return twice is null ? null : CommandOutcome.Not("rows", twice.Key.Length == 0 ? "A row has no tag." : $"The tag {twice.Key} stands {twice.Count()} times in the list.");
+        var twice = Rows.GroupBy(r => r.Tag.Trim(),
+            StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1 || g.Key.Length == 0);
+        return twice is null ? null : CommandOutcome.Not("rows",
+            twice.Key.Length == 0 ? "A row has no tag." : $"The tag {twice.Key} stands {twice.Count()} times in the list.");
     }
 
     private static bool Same(string one, string other) => string.Equals(one.Trim(), other.Trim(), StringComparison.OrdinalIgnoreCase);
 
     private static (PlantSpecification After, string Id) Made(PlantSpecification plant, DriveListRow row)
     {
-        var lineup = row.Lineup.Length == 0 ? (plant.Lineups.Count > 0 ? plant.Lineups[0] : null) : plant.Lineups.FirstOrDefault(l => Same(l.Tag, row.Lineup) || Same(l.Name, row.Lineup));
+        var lineup = row.Lineup.Length == 0 ? (plant.Lineups.Count > 0 ? plant.Lineups[0] : null)
+            : plant.Lineups.FirstOrDefault(l => Same(l.Tag, row.Lineup) || Same(l.Name, row.Lineup));
         if (lineup is null)
         {
             var number = PlantEdits.Free("l", plant.Lineups.Select(l => l.Id));
             var name = row.Lineup.Length > 0 ? row.Lineup : "Lineup";
             var bus = plant.Lineups.Count > 0 ? plant.Lineups[0].BusId : plant.Distribution.Buses.MinBy(b => b.NominalVoltageV)!.Id;
-            lineup = new Lineup($"l-{number}", name.Length <= LongestTag ? name : $"L{plant.Lineups.Count + 1}", name, bus, [], [], [], string.Empty, string.Empty, []);
+            lineup = new Lineup($"l-{number}", name.Length <= LongestTag ? name : $"L{plant.Lineups.Count + 1}", name, bus, [], [], [],
+                string.Empty, string.Empty, []);
             plant = plant with { Lineups = [.. plant.Lineups, lineup] };
         }
 
         var (id, _) = DrivePointNames.Next(plant);
         var point = new DrivePoint(
-            id, row.Tag.Trim(), row.Tag.Trim(), new Feeder.OnBusbar(), new ConverterChoice.NotChosen(), new MotorCable(Given.Unknown, Given.Unknown, 1, ConductorMaterial.Copper, true),
+            id, row.Tag.Trim(), row.Tag.Trim(), new Feeder.OnBusbar(), new ConverterChoice.NotChosen(),
+            new MotorCable(Given.Unknown, Given.Unknown, 1, ConductorMaterial.Copper, true),
             new MotorChoice.NotChosen(), new UnspecifiedLoad(), [], new HoldingBrake.None());
         return (plant.With(lineup with { DrivePoints = [.. lineup.DrivePoints, point] }), id);
     }
@@ -146,7 +156,8 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
         },
     };
 
-    private static PlantSpecification Motors(PlantSpecification plant, Dictionary<string, DriveListRow> taken, EngineeringData data, List<string> notes)
+    private static PlantSpecification Motors(PlantSpecification plant, Dictionary<string, DriveListRow> taken, EngineeringData data,
+        List<string> notes)
     {
         var own = data.With(plant);
         var least = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).LeastMotorClass;
@@ -176,7 +187,8 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
                 return p;
             }
 
-            return p with { Motor = CandidateRanking.WithItem(p.Motor, fitting.MinBy(m => (Math.Abs(Poles(row) - m.Poles), m.PriceIndex > 0 ? m.PriceIndex : double.MaxValue))!) };
+            return p with { Motor = CandidateRanking.WithItem(p.Motor,
+                fitting.MinBy(m => (Math.Abs(Poles(row) - m.Poles), m.PriceIndex > 0 ? m.PriceIndex : double.MaxValue))!) };
         });
     }
 
@@ -184,11 +196,16 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
 
     /// <summary>True when a motor is of the size and the number of poles that a row names.</summary>
     public static bool IsSize(MotorItem motor, DriveListRow row) =>
-        row is null || motor is null ? throw new ArgumentNullException(nameof(row)) : Math.Abs((motor.Plate.RatedPowerW / 1e3 / row.MotorKw.Value) - 1) <= SameSize && (!row.Poles.IsKnown || Math.Abs(motor.Poles - row.Poles.Value) < 1);
+        row is null || motor is null
+            ? throw new ArgumentNullException(nameof(row))
+            : Math.Abs((motor.Plate.RatedPowerW / 1e3 / row.MotorKw.Value) - 1) <= SameSize
+                && (!row.Poles.IsKnown || Math.Abs(motor.Poles - row.Poles.Value) < 1);
 
-    private static PlantSpecification Starters(PlantSpecification plant, Dictionary<string, DriveListRow> taken, IPlantStudies studies, List<string> notes)
+    private static PlantSpecification Starters(PlantSpecification plant, Dictionary<string, DriveListRow> taken, IPlantStudies studies,
+        List<string> notes)
     {
-        foreach (var (feed, way) in new[] { (ListedFeed.AcrossTheLine, FeedWay.AcrossTheLine), (ListedFeed.StarDelta, FeedWay.StarDelta), (ListedFeed.SoftStarter, FeedWay.SoftStarter) })
+        foreach (var (feed, way) in new[] { (ListedFeed.AcrossTheLine, FeedWay.AcrossTheLine), (ListedFeed.StarDelta, FeedWay.StarDelta),
+            (ListedFeed.SoftStarter, FeedWay.SoftStarter) })
         {
             foreach (var id in taken.Where(t => t.Value.Feed == feed).Select(t => t.Key))
             {

@@ -10,13 +10,16 @@ internal static class Ways
 
     public static bool IsFull(Lineup lineup) => lineup.SetAside.Count >= Most;
 
-    public static CommandOutcome Full => CommandOutcome.Not("lineupId", $"At most {Most} ways are kept beside the one in force: drop one first.");
+    public static CommandOutcome Full =>
+        CommandOutcome.Not("lineupId", $"At most {Most} ways are kept beside the one in force: drop one first.");
 
     public static Lineup Beside(Lineup lineup, string name, Lineup way) =>
-        lineup with { SetAside = [.. lineup.SetAside, new LineupVariant($"way-{FreeKey(lineup)}", name, way.DrivePoints, way.DcBuses, way.Arrangements)] };
+        lineup with { SetAside = [.. lineup.SetAside,
+            new LineupVariant($"way-{FreeKey(lineup)}", name, way.DrivePoints, way.DcBuses, way.Arrangements)] };
 
     /// <summary>A way on the board; the one in force takes its place. Null where there is none of that key.</summary>
-    public static Lineup? Exchanged(Lineup lineup, string variantId) => lineup.SetAside.FirstOrDefault(v => v.Id == variantId) is not { } chosen ? null : lineup with
+    public static Lineup? Exchanged(Lineup lineup, string variantId) =>
+        lineup.SetAside.FirstOrDefault(v => v.Id == variantId) is not { } chosen ? null : lineup with
     {
         DrivePoints = chosen.DrivePoints,
         DcBuses = chosen.DcBuses,
@@ -25,7 +28,8 @@ internal static class Ways
         SetAside =
         [
             .. lineup.SetAside.Select(v => v.Id == variantId
-                ? new LineupVariant(v.Id, lineup.VariantName.Length > 0 ? lineup.VariantName : "before", lineup.DrivePoints, lineup.DcBuses, lineup.Arrangements)
+                ? new LineupVariant(v.Id, lineup.VariantName.Length > 0 ? lineup.VariantName : "before", lineup.DrivePoints, lineup.DcBuses,
+                    lineup.Arrangements)
                 : v),
         ],
     };
@@ -41,7 +45,9 @@ public abstract record WayCommand(string LineupId) : PlantCommand
     public sealed override CommandOutcome On(PlantSpecification plant, IPlantStudies studies)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return plant.Lineups.FirstOrDefault(l => l.Id == LineupId) is { } lineup ? On(plant, lineup) : CommandOutcome.Unknown("lineupId", "Lineup", LineupId);
+        return plant.Lineups.FirstOrDefault(l => l.Id == LineupId) is { } lineup
+            ? On(plant, lineup)
+            : CommandOutcome.Unknown("lineupId", "Lineup", LineupId);
     }
 
     private protected abstract CommandOutcome On(PlantSpecification plant, Lineup lineup);
@@ -55,7 +61,9 @@ public abstract record WayCommand(string LineupId) : PlantCommand
 public sealed record SetWayAside(string LineupId, string Name) : WayCommand(LineupId)
 {
     private protected override CommandOutcome On(PlantSpecification plant, Lineup lineup) =>
-        Ways.IsFull(lineup) ? Ways.Full : CommandOutcome.Of(plant.With(Ways.Beside(lineup, Name, lineup)), $"{lineup.Tag}: set aside {Name}");
+        Ways.IsFull(lineup)
+            ? Ways.Full
+            : CommandOutcome.Of(plant.With(Ways.Beside(lineup, Name, lineup)), $"{lineup.Tag}: set aside {Name}");
 }
 
 /// <summary>Puts a way that was set aside on the board; the one in force takes its place.</summary>
@@ -64,7 +72,9 @@ public sealed record SetWayAside(string LineupId, string Name) : WayCommand(Line
 public sealed record PutOnBoard(string LineupId, string VariantId) : WayCommand(LineupId)
 {
     private protected override CommandOutcome On(PlantSpecification plant, Lineup lineup) =>
-        Ways.Exchanged(lineup, VariantId) is { } exchanged ? CommandOutcome.Of(plant.With(exchanged), $"{lineup.Tag}: {exchanged.VariantName} on the board") : NoWay(VariantId);
+        Ways.Exchanged(lineup, VariantId) is { } exchanged
+            ? CommandOutcome.Of(plant.With(exchanged), $"{lineup.Tag}: {exchanged.VariantName} on the board")
+            : NoWay(VariantId);
 }
 
 /// <summary>Adopts a way with a reason; the others go, and scenarios forget drive points that are gone.</summary>
@@ -87,7 +97,9 @@ public sealed record AdoptWay(string LineupId, string VariantId, string Reason) 
 /// <param name="VariantId">Which way.</param>
 public sealed record DropWay(string LineupId, string VariantId) : WayCommand(LineupId)
 {
-    private protected override CommandOutcome On(PlantSpecification plant, Lineup lineup) => lineup.SetAside.FirstOrDefault(v => v.Id == VariantId) is { } way
-        ? CommandOutcome.Of(plant.With(lineup with { SetAside = [.. lineup.SetAside.Where(v => v.Id != VariantId)] }), $"{lineup.Tag}: drop {way.Name}")
+    private protected override CommandOutcome On(PlantSpecification plant, Lineup lineup) =>
+        lineup.SetAside.FirstOrDefault(v => v.Id == VariantId) is { } way
+        ? CommandOutcome.Of(plant.With(lineup with { SetAside = [.. lineup.SetAside.Where(v => v.Id != VariantId)] }),
+            $"{lineup.Tag}: drop {way.Name}")
         : NoWay(VariantId);
 }

@@ -68,7 +68,8 @@ public abstract record ConverterChoice
     /// <param name="Trip">Trip class of its motor protection.</param>
     /// <param name="StartsPerHour">Starts wanted in an hour.</param>
     /// <param name="Reason">Why.</param>
-    public sealed record SoftStarter(string ItemId, SoftStarterSettings Settings, TripClass Trip, double StartsPerHour, string Reason) : ConverterChoice;
+    public sealed record SoftStarter(string ItemId, SoftStarterSettings Settings, TripClass Trip, double StartsPerHour,
+        string Reason) : ConverterChoice;
 
     /// <summary>Starts wanted in an hour of a motor on the line; 0 for converters.</summary>
     public double StartsWanted() => this switch

@@ -55,7 +55,8 @@ public sealed record ConverterItem
     /// <summary>Rated conditional short-circuit current at its input, with the fuses the maker states, kA.</summary>
     public required double ShortCircuitKa { get; init; }
 
-    /// <summary>The same with any protection, kA; above it the rating rests on the fuses or breaker that the maker names. 0: it always does.</summary>
+    /// <summary>The same with any protection, kA; above it the rating rests on the fuses or breaker that the maker names. 0: it always
+    /// does.</summary>
     public double ShortCircuitPlainKa { get; init; }
 
     /// <summary>Largest gG fuse, or breaker of that rating, that its maker lists, A; 0: none is listed.</summary>
@@ -119,9 +120,11 @@ public sealed record ConverterItem
 
     /// <summary>Inductance per phase ahead of each bridge inside the converter (reactor, transformer), H.</summary>
     public double LineSideH(double frequencyHz) =>
-        (PerUnitOhm(FrontEnd.LeakagePct) + (FrontEnd.LineReactorPct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3))) / (2 * Math.PI * frequencyHz);
+        (PerUnitOhm(FrontEnd.LeakagePct)
+            + (FrontEnd.LineReactorPct / 100 * RatedVoltageV * RatedVoltageV / (RatedKw * 1e3))) / (2 * Math.PI * frequencyHz);
 
-    /// <summary>Resistance of the DC choke of one bridge, ohm: its rated loss over the square of the mean link current at rated power.</summary>
+    /// <summary>Resistance of the DC choke of one bridge, ohm: its rated loss over the square of the mean link current at rated
+    /// power.</summary>
     public double DcChokeResistanceOhm
     {
         get
@@ -132,7 +135,8 @@ public sealed record ConverterItem
         }
     }
 
-    /// <summary>Mean link voltage without drops, V: 3·√2/π·U of a three-phase bridge, √2·U of a single-phase one on its capacitor.</summary>
+    /// <summary>Mean link voltage without drops, V: 3·√2/π·U of a three-phase bridge, √2·U of a single-phase one on its
+    /// capacitor.</summary>
     public double NoLoadLinkVoltageV => FrontEnd.NoLoadLinkPu * RatedVoltageV;
 
     /// <summary>Number of bridges.</summary>
@@ -212,14 +216,16 @@ public sealed record ChopperLimits(double LeastOhm, double ChopperV);
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="AirflowM3PerH">Cooling air, m³/h.</param>
 /// <param name="LargestTerminalMm2">Largest cross-section its output terminals take, mm².</param>
-public sealed record ConverterSize(double WidthMm, double HeightMm, double DepthMm, double MassKg, double AirflowM3PerH, double LargestTerminalMm2);
+public sealed record ConverterSize(double WidthMm, double HeightMm, double DepthMm, double MassKg, double AirflowM3PerH,
+    double LargestTerminalMm2);
 
 /// <summary>An overload: a current for a time, once in a cycle, the rest of the cycle at no more than rated current.</summary>
 /// <param name="CurrentPu">Current in parts of the continuous current.</param>
 /// <param name="TimeS">For how long, s.</param>
 /// <param name="CycleS">How often, s.</param>
 /// <param name="PeakPu">Current never exceeded, in parts of the continuous current.</param>
-public sealed record OverloadRating([Above(1, 10)] double CurrentPu, [Above(0, 1e5)] double TimeS, double CycleS, [Range(1, 20)] double PeakPu)
+public sealed record OverloadRating([Above(1, 10)] double CurrentPu, [Above(0, 1e5)] double TimeS, double CycleS,
+    [Range(1, 20)] double PeakPu)
 {
     /// <summary>
     /// Current in parts of the continuous one that may flow for a time: equal heat above the continuous current,

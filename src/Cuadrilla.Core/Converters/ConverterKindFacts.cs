@@ -5,7 +5,8 @@ namespace Cuadrilla.Core.Converters;
 /// <summary>What the program has to know of a kind of converter beside what its front end answers.</summary>
 /// <param name="Family">Word under which its sizes are one family, the same in every plant.</param>
 /// <param name="Name">What it is, in a few words.</param>
-/// <param name="IsGeneralPurpose">True for what is compared by cost; others are bought for other reasons, and compared when one is chosen.</param>
+/// <param name="IsGeneralPurpose">True for what is compared by cost; others are bought for other reasons, and compared when one is
+/// chosen.</param>
 internal sealed record ConverterKindFacts(Func<FrontEnd, string> Family, Func<FrontEnd, string> Name, bool IsGeneralPurpose)
 {
     private static readonly Dictionary<ConverterKind, ConverterKindFacts> All = new()
@@ -26,5 +27,6 @@ internal sealed record ConverterKindFacts(Func<FrontEnd, string> Family, Func<Fr
     /// <summary>Facts of a kind.</summary>
     public static ConverterKindFacts Of(ConverterKind kind) => All[kind];
 
-    private static ConverterKindFacts Plain(string family, string name, bool isGeneralPurpose = true) => new(_ => family, _ => name, isGeneralPurpose);
+    private static ConverterKindFacts Plain(string family, string name, bool isGeneralPurpose = true) =>
+        new(_ => family, _ => name, isGeneralPurpose);
 }

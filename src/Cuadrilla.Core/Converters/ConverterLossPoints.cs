@@ -31,7 +31,8 @@ public sealed record ConverterLossPoints(
 
     /// <summary>Losses of a device of another size, or of several.</summary>
     public ConverterLossPoints Times(double factor) => new(
-        factor * F0I25W, factor * F0I50W, factor * F0I100W, factor * F50I25W, factor * F50I50W, factor * F50I100W, factor * F90I50W, factor * F90I100W);
+        factor * F0I25W, factor * F0I50W, factor * F0I100W, factor * F50I25W, factor * F50I50W, factor * F50I100W, factor * F90I50W,
+        factor * F90I100W);
 
     private static double Line(double[] x, double y0, double y1, double y2, double at) => at <= x[1]
         ? y0 + ((y1 - y0) * (at - x[0]) / (x[1] - x[0]))

@@ -58,7 +58,8 @@ public sealed record FilterDeclaration(EmcFilter Filter, double MostScreenedM, d
 /// <param name="PlainUf">Capacitance to earth of a phase without filter, µF; null: not stated.</param>
 /// <param name="MostScreenedM">Longest screened motor cable that it drives at all, m; null: not stated.</param>
 /// <param name="MostUnscreenedM">The same of unscreened ones, m; null: not stated.</param>
-public sealed record EmcDeclaration(EmcFilter Delivered, IReadOnlyList<FilterDeclaration> Filters, double? PlainUf, double? MostScreenedM, double? MostUnscreenedM)
+public sealed record EmcDeclaration(EmcFilter Delivered, IReadOnlyList<FilterDeclaration> Filters, double? PlainUf, double? MostScreenedM,
+    double? MostUnscreenedM)
 {
     /// <summary>Nothing declared.</summary>
     public static EmcDeclaration Nothing { get; } = new(EmcFilter.AsDelivered, [], null, null, null);

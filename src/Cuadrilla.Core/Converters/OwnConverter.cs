@@ -108,7 +108,9 @@ public sealed record OwnConverter(
     {
         // A kind is a kind: a filter or reactor that the item does not state is not taken from the one next in size.
         var like = generic.Where(c => c.Kind == Kind && (Kind != ConverterKind.SixPulse || c.FrontEnd is FrontEnd.Diode { ReactorPct: 0 }))
-            .OrderBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)) < 0.5 && Math.Abs(Math.Log(c.RatedVoltageV / RatedVoltageV)) < 0.1 ? 0 : 1)
+            .OrderBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)) < 0.5 && Math.Abs(Math.Log(c.RatedVoltageV / RatedVoltageV)) < 0.1
+                ? 0
+                : 1)
             .ThenBy(c => Math.Abs(Math.Log(c.RatedKw / RatedKw)))
             .ThenBy(c => Math.Abs(c.ChokePct - (ChokePct.IsKnown ? ChokePct.Value : 0)))
             .ThenBy(c => c.Id, StringComparer.Ordinal)
@@ -131,7 +133,8 @@ public sealed record OwnConverter(
 
         var own = EightLosses();
         var losses = own.All(l => l.IsKnown)
-            ? new ConverterLossPoints(own[0].Value, own[1].Value, own[2].Value, own[3].Value, own[4].Value, own[5].Value, own[6].Value, own[7].Value)
+            ? new ConverterLossPoints(own[0].Value, own[1].Value, own[2].Value, own[3].Value, own[4].Value, own[5].Value, own[6].Value,
+                own[7].Value)
             : Scaled(like.Losses, size);
         if (!own.All(l => l.IsKnown))
         {
@@ -141,7 +144,9 @@ public sealed record OwnConverter(
         // A chopper's level follows the class of voltage that its converter is made for.
         var chopper = like.Brake is null ? generic.First(c => c.Brake is not null) : like;
         var chopperV = chopper.Brake!.ChopperV * VoltageClass.LinkPu(RatedVoltageV) / VoltageClass.LinkPu(chopper.RatedVoltageV);
-        var brake = LeastBrakeOhm.IsKnown ? new ChopperLimits(LeastBrakeOhm.Value, chopperV) : like.Brake is { } b ? new ChopperLimits(b.LeastOhm / size, chopperV) : null;
+        var brake = LeastBrakeOhm.IsKnown
+            ? new ChopperLimits(LeastBrakeOhm.Value, chopperV)
+            : like.Brake is { } b ? new ChopperLimits(b.LeastOhm / size, chopperV) : null;
         if (!LeastBrakeOhm.IsKnown && brake is not null)
         {
             open.Add("brake resistance");
@@ -162,15 +167,19 @@ public sealed record OwnConverter(
             StandbyW = Or(StandbyW, like.StandbyW, "stand-by loss"),
             LightOverload = Overload(LightOverloadPct, like.LightOverload, "light overload"),
             HeavyOverload = Overload(HeavyOverloadPct, like.HeavyOverload, "heavy overload"),
-            Derating = like.Derating with { SinglePhaseFeedPu = SinglePhaseFeedPu.IsKnown ? SinglePhaseFeedPu.Value : like.Derating.SinglePhaseFeedPu },
+            Derating = like.Derating with { SinglePhaseFeedPu = SinglePhaseFeedPu.IsKnown
+                ? SinglePhaseFeedPu.Value
+                : like.Derating.SinglePhaseFeedPu },
             ShortCircuitKa = Or(ShortCircuitKa, like.ShortCircuitKa, "rated short-circuit current"),
             LargestFuseA = LargestFuseA.IsKnown ? LargestFuseA.Value : 0,
             StatedInputA = RatedInputA.IsKnown ? RatedInputA.Value : 0,
             Emc = Declared(),
             Brake = brake,
             Size = new ConverterSize(
-                Or(WidthMm, like.Size.WidthMm, "width"), Or(HeightMm, like.Size.HeightMm, "height"), Or(DepthMm, like.Size.DepthMm, "depth"),
-                Or(MassKg, like.Size.MassKg * size, "mass"), Or(AirflowM3PerH, like.Size.AirflowM3PerH * size, "cooling air"), like.Size.LargestTerminalMm2),
+                Or(WidthMm, like.Size.WidthMm, "width"), Or(HeightMm, like.Size.HeightMm, "height"),
+                Or(DepthMm, like.Size.DepthMm, "depth"),
+                Or(MassKg, like.Size.MassKg * size, "mass"), Or(AirflowM3PerH, like.Size.AirflowM3PerH * size, "cooling air"),
+                like.Size.LargestTerminalMm2),
             PriceIndex = Or(PriceIndex, like.PriceIndex * size, "price"),
         };
         if (!ChokePct.IsKnown && like.FrontEnd is FrontEnd.Diode)
@@ -205,7 +214,8 @@ public sealed record OwnConverter(
     };
 
     private static ConverterLossPoints Scaled(ConverterLossPoints l, double factor) => new(
-        l.F0I25W * factor, l.F0I50W * factor, l.F0I100W * factor, l.F50I25W * factor, l.F50I50W * factor, l.F50I100W * factor, l.F90I50W * factor, l.F90I100W * factor);
+        l.F0I25W * factor, l.F0I50W * factor, l.F0I100W * factor, l.F50I25W * factor, l.F50I50W * factor, l.F50I100W * factor,
+        l.F90I50W * factor, l.F90I100W * factor);
 
     // A choke that the generic unit next to it does not have.
     private const double UsualChokeLossPu = 0.004;

@@ -1,7 +1,8 @@
 namespace Cuadrilla.Core.Converters;
 
 /// <summary>
-/// How long the link's capacitors, and then the flywheel of the load, carry a dip of the supply: a balance of energy. See <c>docs/methods/ride-through.md</c>.
+/// How long the link's capacitors, and then the flywheel of the load, carry a dip of the supply: a balance of energy. See
+/// <c>docs/methods/ride-through.md</c>.
 /// </summary>
 public static class RideThrough
 {
@@ -26,10 +27,12 @@ public static class RideThrough
     /// <param name="KeepW">What the link needs meanwhile, W.</param>
     /// <param name="LoadTorqueNm">Torque of the load at the first speed, N·m.</param>
     /// <param name="Shape">How it goes with the speed.</param>
-    public sealed record Flywheel(double InertiaKgM2, double SpeedRpm, double LeastRpm, double EfficiencyPu, double KeepW, double LoadTorqueNm, TorqueShape Shape);
+    public sealed record Flywheel(double InertiaKgM2, double SpeedRpm, double LeastRpm, double EfficiencyPu, double KeepW,
+        double LoadTorqueNm, TorqueShape Shape);
 
     /// <summary>Energy between two voltages of the link, J.</summary>
-    public static double LinkEnergyJ(double capacitanceF, double restV, double minimumV) => 0.5 * capacitanceF * ((restV * restV) - (minimumV * minimumV));
+    public static double LinkEnergyJ(double capacitanceF, double restV, double minimumV) =>
+        0.5 * capacitanceF * ((restV * restV) - (minimumV * minimumV));
 
     /// <summary>Energy of the flywheel that reaches the link, J.</summary>
     public static double KineticEnergyJ(Flywheel wheel)
@@ -66,7 +69,8 @@ public static class RideThrough
             var apart = lower + upper - whole;
             return left == 0 || Math.Abs(apart) <= 15 * permitted
                 ? lower + upper + (apart / 15)
-                : Refined(a, middle, fa, fl, fm, lower, permitted / 2, left - 1) + Refined(middle, b, fm, fr, fb, upper, permitted / 2, left - 1);
+                : Refined(a, middle, fa, fl, fm, lower, permitted / 2, left - 1)
+                    + Refined(middle, b, fm, fr, fb, upper, permitted / 2, left - 1);
         }
 
         var (first, mid, last) = (of(from), of((from + to) / 2), of(to));

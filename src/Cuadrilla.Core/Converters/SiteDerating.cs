@@ -13,7 +13,8 @@ public sealed record SiteDerating(
     double AmbientFreeC, double AmbientPctPerK, double AmbientMaxC, double AltitudeFreeM, double AltitudePctPer100M, double AltitudeMaxM)
 {
     /// <summary>Factor for the air at the device; 0 above the highest permitted.</summary>
-    public double AmbientPu(double airC) => airC > AmbientMaxC ? 0 : Math.Max(0, 1 - (AmbientPctPerK / 100 * Math.Max(0, airC - AmbientFreeC)));
+    public double AmbientPu(double airC) =>
+        airC > AmbientMaxC ? 0 : Math.Max(0, 1 - (AmbientPctPerK / 100 * Math.Max(0, airC - AmbientFreeC)));
 
     /// <summary>Factor for the altitude; 0 above the highest permitted.</summary>
     public double AltitudePu(double altitudeM) =>

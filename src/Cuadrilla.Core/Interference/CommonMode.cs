@@ -1,7 +1,8 @@
 namespace Cuadrilla.Core.Interference;
 
 /// <summary>
-/// Current that each edge of an inverter drives through the capacitance of a screened motor cable, one conductor against its screen, and what charging it costs. See
+/// Current that each edge of an inverter drives through the capacitance of a screened motor cable, one conductor against its screen, and
+/// what charging it costs. See
 /// <c>docs/methods/common-mode.md</c>.
 /// </summary>
 public static class CommonMode
@@ -22,7 +23,8 @@ public static class CommonMode
     /// <param name="RatedA">Rated current of the converter, A.</param>
     /// <param name="ImpedanceOhm">Impedance of the common-mode circuit Z_cm, ohm.</param>
     public sealed record Case(
-        double LengthM, double SectionMm2, double? NfPerM, double SlopeKvPerUs, double LinkV, double SwitchingKhz, double RatedA, double ImpedanceOhm);
+        double LengthM, double SectionMm2, double? NfPerM, double SlopeKvPerUs, double LinkV, double SwitchingKhz, double RatedA,
+        double ImpedanceOhm);
 
     /// <summary>What comes of it.</summary>
     /// <param name="CapacitanceNf">Capacitance of a conductor, nF.</param>
@@ -32,7 +34,8 @@ public static class CommonMode
     /// <param name="ChargingA">Mean current that charges it, C·U·f, A.</param>
     /// <param name="PermittedA">A tenth of the converter's rated current, A.</param>
     /// <param name="LossW">C·U²·f of one conductor, both edges, W; a cable of three conductors three times.</param>
-    public sealed record Result(double CapacitanceNf, double EdgeA, double LimitA, double PeakA, double ChargingA, double PermittedA, double LossW)
+    public sealed record Result(double CapacitanceNf, double EdgeA, double LimitA, double PeakA, double ChargingA, double PermittedA,
+        double LossW)
     {
         /// <summary>True where charging leaves the converter its current.</summary>
         public bool Holds => ChargingA <= PermittedA;
@@ -67,6 +70,7 @@ public static class CommonMode
         // Nanofarads at kilovolts a microsecond are amperes.
         var (edgeA, limitA) = (capacitanceNf * of.SlopeKvPerUs, of.LinkV / of.ImpedanceOhm);
         var chargePerS = capacitanceNf * 1e-9 * of.LinkV * of.SwitchingKhz * 1e3;
-        return new Result(capacitanceNf, edgeA, limitA, Math.Min(edgeA, limitA), chargePerS, PermittedPu * of.RatedA, chargePerS * of.LinkV);
+        return new Result(capacitanceNf, edgeA, limitA, Math.Min(edgeA, limitA), chargePerS, PermittedPu * of.RatedA,
+            chargePerS * of.LinkV);
     }
 }

@@ -13,7 +13,8 @@ public enum ReceiverScreen
     Foil,
 }
 
-/// <summary>What a noisy cable induces in a signal that runs beside it over a bonding plane. See <c>docs/methods/coupled-voltage.md</c>.</summary>
+/// <summary>What a noisy cable induces in a signal that runs beside it over a bonding plane. See
+/// <c>docs/methods/coupled-voltage.md</c>.</summary>
 public static class CoupledVoltage
 {
     private const double BraidMohmPerM = 20;
@@ -33,7 +34,8 @@ public static class CoupledVoltage
     /// <param name="Screen">Screen of the signal's cable.</param>
     /// <param name="TransferMohmPerM">Transfer impedance of that screen, mΩ/m; null: usual.</param>
     public sealed record Pair(
-        double FrequencyMhz, double LengthM, double SourceHeightM, double ReceiverHeightM, double DistanceM, double CurrentA, ReceiverScreen Screen, double? TransferMohmPerM);
+        double FrequencyMhz, double LengthM, double SourceHeightM, double ReceiverHeightM, double DistanceM, double CurrentA,
+        ReceiverScreen Screen, double? TransferMohmPerM);
 
     /// <summary>An input that reads the signal.</summary>
     /// <param name="SpanV">Span, V.</param>

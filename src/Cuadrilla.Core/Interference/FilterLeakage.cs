@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Interference;
 public sealed record EarthConnection(double? SectionMm2, ConductorMaterial Material, bool IsDouble, bool IsMonitored);
 
 /// <summary>
-/// Current of line frequency and its triple through capacitors of a filter to earth, against what a protective conductor and a residual-current device stand. See
+/// Current of line frequency and its triple through capacitors of a filter to earth, against what a protective conductor and a
+/// residual-current device stand. See
 /// <c>docs/methods/leakage.md</c>.
 /// </summary>
 public static class FilterLeakage
@@ -33,7 +34,8 @@ public static class FilterLeakage
     /// <param name="UnbalancePct">Unbalance of the voltages, %.</param>
     /// <param name="TolerancePct">Tolerance of the capacitors, %.</param>
     /// <param name="LinkV">Link voltage, V.</param>
-    public sealed record Filter(double CapacitanceUf, double PhaseVoltageV, double FrequencyHz, double UnbalancePct, double TolerancePct, double LinkV);
+    public sealed record Filter(double CapacitanceUf, double PhaseVoltageV, double FrequencyHz, double UnbalancePct, double TolerancePct,
+        double LinkV);
 
     /// <summary>What leaks.</summary>
     /// <param name="LineMa">At line frequency, mA.</param>
@@ -54,7 +56,8 @@ public static class FilterLeakage
         ArgumentNullException.ThrowIfNull(filter);
         var siemens = 2 * Math.PI * filter.FrequencyHz * filter.CapacitanceUf * 1e-6;
         var wholeMa = 1e3 * siemens * filter.PhaseVoltageV;
-        return new Currents(wholeMa * (filter.UnbalancePct + filter.TolerancePct) / 100, 1e3 * 3 * siemens * TripleOfLinkPu * filter.LinkV, wholeMa);
+        return new Currents(wholeMa * (filter.UnbalancePct + filter.TolerancePct) / 100, 1e3 * 3 * siemens * TripleOfLinkPu * filter.LinkV,
+            wholeMa);
     }
 
     /// <summary>True where an earth connection does for what leaks; null while its section is what decides and is not stated.</summary>

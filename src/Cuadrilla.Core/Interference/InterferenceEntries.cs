@@ -52,9 +52,11 @@ public sealed record ResidualDevice(ResidualKind Kind, Given RatedMa)
 /// <param name="PlaceId">Where its converter stands; empty: where its lineup does.</param>
 /// <param name="MotorPlaceId">Where its motor stands; empty: not stated.</param>
 public sealed record PointInterference(
-    EmcFilter Filter, bool LinksOpen, ResidualDevice Residual, bool EarthDouble, bool EarthMonitored, bool FrameBonded, bool ShaftRing, bool CommonModeCores, string PlaceId,
+    EmcFilter Filter, bool LinksOpen, ResidualDevice Residual, bool EarthDouble, bool EarthMonitored, bool FrameBonded, bool ShaftRing,
+    bool CommonModeCores, string PlaceId,
     string MotorPlaceId)
 {
     /// <summary>Nothing stated.</summary>
-    public static PointInterference NotStated { get; } = new(EmcFilter.AsDelivered, false, ResidualDevice.NotStated, false, false, false, false, false, string.Empty, string.Empty);
+    public static PointInterference NotStated { get; } = new(EmcFilter.AsDelivered, false, ResidualDevice.NotStated, false, false, false,
+        false, false, string.Empty, string.Empty);
 }

@@ -44,7 +44,8 @@ public static class Separation
     /// <param name="DisturbingScreened">True with a screen around the first.</param>
     /// <param name="DisturbedScreened">True with a screen around the other.</param>
     /// <param name="ParallelM">Length beside each other, m.</param>
-    public sealed record Pair(CableClass Disturbing, CableClass Disturbed, bool DisturbingScreened, bool DisturbedScreened, double ParallelM)
+    public sealed record Pair(CableClass Disturbing, CableClass Disturbed, bool DisturbingScreened, bool DisturbedScreened,
+        double ParallelM)
     {
         /// <summary>True where both screens and a short way may do without a distance.</summary>
         public bool IsDispensable => DisturbingScreened && DisturbedScreened && ParallelM < DispensedBelowM;

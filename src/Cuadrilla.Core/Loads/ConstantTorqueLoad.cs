@@ -20,8 +20,10 @@ public sealed record ConstantTorqueLoad(
     public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), TorqueNm = Shared(TorqueNm, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(TorqueNm, "torque").Need(RatedSpeedRpm, "rated speed").Need(BreakawayPct, "breakaway torque");
+    internal override void Need(MissingNames names) =>
+        names.Need(TorqueNm, "torque").Need(RatedSpeedRpm, "rated speed").Need(BreakawayPct, "breakaway torque");
 
     /// <inheritdoc/>
-    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value, TorqueNm.Value, BreakawayPct.Value, 0);
+    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) =>
+        new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value, TorqueNm.Value, BreakawayPct.Value, 0);
 }

@@ -42,11 +42,15 @@ public sealed record ConveyorLoad(
     public override string StartApplication() => "conveyor";
 
     /// <inheritdoc/>
-    public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), MassFlowKgPerS = Shared(MassFlowKgPerS, partPu), RollerKgPerM = Shared(RollerKgPerM, partPu), BeltKgPerM = Shared(BeltKgPerM, partPu) };
+    public override Load Part(double partPu) =>
+        this with { Train = SharedTrain(partPu), MassFlowKgPerS = Shared(MassFlowKgPerS, partPu),
+            RollerKgPerM = Shared(RollerKgPerM, partPu), BeltKgPerM = Shared(BeltKgPerM, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(MassFlowKgPerS, "mass flow").Need(LengthM, "length").Need(LiftM, "lift").Need(BeltSpeedMPerS, "belt speed")
-        .Need(FrictionFactor, "friction factor").Need(SecondaryFactor, "factor of secondary resistances").Need(RollerKgPerM, "mass of the idlers")
+    internal override void Need(MissingNames names) =>
+        names.Need(MassFlowKgPerS, "mass flow").Need(LengthM, "length").Need(LiftM, "lift").Need(BeltSpeedMPerS, "belt speed")
+        .Need(FrictionFactor, "friction factor").Need(SecondaryFactor, "factor of secondary resistances").Need(RollerKgPerM,
+            "mass of the idlers")
         .Need(BeltKgPerM, "mass of the belt").Need(DrumDiameterM, "drum diameter").Need(BreakawayPct, "breakaway force");
 
     /// <inheritdoc/>

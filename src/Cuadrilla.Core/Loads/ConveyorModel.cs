@@ -2,7 +2,8 @@ using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>
-/// A belt conveyor: force at the drum by ISO 5048 in its short form, C·f·L·g·(m_R + (2·m_B + m_G)·cos δ) + m_G·H·g. While it drives itself the low friction
+/// A belt conveyor: force at the drum by ISO 5048 in its short form, C·f·L·g·(m_R + (2·m_B + m_G)·cos δ) + m_G·H·g. While it drives itself
+/// the low friction
 /// factor counts, while it is driven the high one; stopping and braking are judged at any filling.
 /// </summary>
 internal sealed class ConveyorModel : LoadModel
@@ -19,7 +20,8 @@ internal sealed class ConveyorModel : LoadModel
         this.load = load;
         gearing = Gearing.Of(load.Train);
         radiusM = load.DrumDiameterM.Value / 2;
-        low = Math.Min(load.FrictionFactor.Value, load.RegenerationFriction.IsKnown ? load.RegenerationFriction.Value : defaults.RegenerationFriction);
+        low = Math.Min(load.FrictionFactor.Value,
+            load.RegenerationFriction.IsKnown ? load.RegenerationFriction.Value : defaults.RegenerationFriction);
         RatedSpeedRpm = gearing.SpeedRpm(60 * load.BeltSpeedMPerS.Value / (Math.PI * load.DrumDiameterM.Value));
         RatedTorqueNm = TorqueNm(1, ForceN(load, load.FrictionFactor.Value, 1) >= 0 ? load.FrictionFactor.Value : low);
         BreakawayNm = gearing.TorqueNm(Math.Abs(ForceN(load, load.FrictionFactor.Value, 1)) * radiusM * load.BreakawayPct.Value / 100, 1);

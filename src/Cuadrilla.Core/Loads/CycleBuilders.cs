@@ -63,7 +63,8 @@ internal static class CycleBuilders
             }
         }
 
-        var hangingNm = new[] { load.MassKg.Value, load.ReturnMassKg.Value }.Max(m => Math.Abs(m - counter)) * GravityMPerS2 * sine * arm / gearing.Ratio;
+        var hangingNm = new[] { load.MassKg.Value,
+            load.ReturnMassKg.Value }.Max(m => Math.Abs(m - counter)) * GravityMPerS2 * sine * arm / gearing.Ratio;
         return new CyclicModel(
             load, stretches, gearing.InertiaKgM2(own + ((load.MassKg.Value + counter) * arm * arm)),
             hangingNm > 0 ? new HangingLoad(hangingNm, arm / gearing.Ratio, gearing.SpeedRpm(drumRpm), ramp, travel) : null,
@@ -96,13 +97,16 @@ internal static class CycleBuilders
             if (load.DwellS.Value > 0)
             {
                 // At rest the controller holds the weight; nothing turns that could lose any of it.
-                stretches.Add(new CycleStretch(load.DwellS.Value, 0, 0) { StartMachineNm = weightNm, EndMachineNm = weightNm, GearRatio = gearing.Ratio, Rests = weightNm == 0 });
+                stretches.Add(new CycleStretch(load.DwellS.Value, 0, 0) { StartMachineNm = weightNm, EndMachineNm = weightNm,
+                    GearRatio = gearing.Ratio, Rests = weightNm == 0 });
             }
         }
 
         return new CyclicModel(
             load, stretches, gearing.InertiaKgM2(inertia),
-            weightNm > 0 ? new HangingLoad(weightNm / gearing.Ratio, arm / gearing.Ratio, gearing.SpeedRpm(machineRpm), third, third) : null, []);
+            weightNm > 0
+                ? new HangingLoad(weightNm / gearing.Ratio, arm / gearing.Ratio, gearing.SpeedRpm(machineRpm), third, third)
+                : null, []);
     }
 
     /// <summary>Straight between the points; two points at one time are a step of the torque.</summary>

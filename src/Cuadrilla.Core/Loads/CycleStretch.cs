@@ -1,7 +1,8 @@
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>
-/// A stretch of a cycle. The speed runs straight, or as a smooth S, from one end to the other; the torque of the machine runs straight between its ends. Gear
+/// A stretch of a cycle. The speed runs straight, or as a smooth S, from one end to the other; the torque of the machine runs straight
+/// between its ends. Gear
 /// and ropes lose on whichever side drives at that instant, acceleration included.
 /// </summary>
 /// <param name="DurationS">Duration, s, &gt; 0.</param>
@@ -63,7 +64,8 @@ public readonly record struct CycleStretch(double DurationS, double StartRpm, do
     }
 
     /// <summary>
-    /// Parts of the duration between which speed and torque are smooth: where the speed, the torque of the machine or that of the motor passes through zero; of a
+    /// Parts of the duration between which speed and torque are smooth: where the speed, the torque of the machine or that of the motor
+    /// passes through zero; of a
     /// smooth ramp many.
     /// </summary>
     /// <param name="motorKgM2">Inertia of the motor, kg·m².</param>
@@ -110,7 +112,8 @@ public readonly record struct CycleStretch(double DurationS, double StartRpm, do
     private double OuterNm(double part, double acceleration, int direction)
     {
         var inner = HangingNm + (HangingKgM2 * acceleration);
-        return (inner * direction >= 0 ? inner / RopeEfficiency : inner * RopeEfficiency) + StartMachineNm + ((EndMachineNm - StartMachineNm) * part) + (MachineKgM2 * acceleration);
+        return (inner * direction >= 0 ? inner / RopeEfficiency : inner * RopeEfficiency) + StartMachineNm
+            + ((EndMachineNm - StartMachineNm) * part) + (MachineKgM2 * acceleration);
     }
 
     private static void AddCrossing(SortedSet<double> parts, double start, double end, double low, double high)

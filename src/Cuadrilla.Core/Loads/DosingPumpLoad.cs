@@ -23,12 +23,16 @@ public sealed record DosingPumpLoad(
     public override string InWords() => "dosing pump";
 
     /// <inheritdoc/>
-    public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), DisplacementCm3PerRev = Shared(DisplacementCm3PerRev, partPu) };
+    public override Load Part(double partPu) =>
+        this with { Train = SharedTrain(partPu), DisplacementCm3PerRev = Shared(DisplacementCm3PerRev, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(DisplacementCm3PerRev, "displacement").Need(PressureBar, "pressure").Need(PumpEfficiency, "efficiency of the pump")
+    internal override void Need(MissingNames names) =>
+        names.Need(DisplacementCm3PerRev, "displacement").Need(PressureBar, "pressure").Need(PumpEfficiency, "efficiency of the pump")
         .Need(RatedSpeedRpm, "rated speed").Need(BreakawayPct, "breakaway torque");
 
     /// <inheritdoc/>
-    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value, PressureBar.Value * 1e5 * DisplacementCm3PerRev.Value * 1e-6 / (2 * Math.PI * PumpEfficiency.Value), BreakawayPct.Value, 0);
+    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) =>
+        new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value,
+            PressureBar.Value * 1e5 * DisplacementCm3PerRev.Value * 1e-6 / (2 * Math.PI * PumpEfficiency.Value), BreakawayPct.Value, 0);
 }

@@ -116,7 +116,8 @@ public sealed class FluidMachineModel : LoadModel
 
         if (stated)
         {
-            return new FluidMachineModel(common.RatedShaftKw.Value * 1e3, common.RatedSpeedRpm.Value, load.StaticShare().Value, new MachineCurve.Parabola(common.ShutOffPu.Value), common);
+            return new FluidMachineModel(common.RatedShaftKw.Value * 1e3, common.RatedSpeedRpm.Value, load.StaticShare().Value,
+                new MachineCurve.Parabola(common.ShutOffPu.Value), common);
         }
 
         var pressurePa = load switch
@@ -128,7 +129,8 @@ public sealed class FluidMachineModel : LoadModel
         var (speedPu, efficiency, curve) = (1.0, common.RatedEfficiency, (MachineCurve?)null);
         if (points.Count > 0)
         {
-            if (MachineCurve.Of(points, common.RatedFlowM3PerS.Value, ((PumpLoad)load).RatedHeadM.Value) is not var (speed, found, byPoints))
+            if (MachineCurve.Of(points, common.RatedFlowM3PerS.Value, ((PumpLoad)load).RatedHeadM.Value) is not var (speed, found,
+                byPoints))
             {
                 missing = ["points of the pump's curve up to its rated flow and head"];
                 return null;
@@ -138,7 +140,8 @@ public sealed class FluidMachineModel : LoadModel
         }
 
         var power = common.RatedFlowM3PerS.Value * pressurePa / efficiency.Value;
-        return new FluidMachineModel(power, speedPu * common.RatedSpeedRpm.Value, load.StaticShare().Value, curve ?? new MachineCurve.Parabola(common.ShutOffPu.Value), common)
+        return new FluidMachineModel(power, speedPu * common.RatedSpeedRpm.Value, load.StaticShare().Value,
+            curve ?? new MachineCurve.Parabola(common.ShutOffPu.Value), common)
         { RatedPressurePa = pressurePa, RatedEfficiency = efficiency.Value };
     }
 
@@ -163,7 +166,8 @@ public sealed class FluidMachineModel : LoadModel
     }
 
     /// <summary>
-    /// Alone against the shared system one machine delivers more than its rated flow: a·n² − (a−1)·x² = s + (1−s)·(x/m)² with m machines needed at rated flow.
+    /// Alone against the shared system one machine delivers more than its rated flow: a·n² − (a−1)·x² = s + (1−s)·(x/m)² with m machines
+    /// needed at rated flow.
     /// Beyond its run-out the curve says nothing: the power there is taken.
     /// </summary>
     /// <param name="speedPu">Speed, parts of the rated.</param>
@@ -201,7 +205,8 @@ public sealed class FluidMachineModel : LoadModel
     }
 
     /// <summary>Operating point of a machine kept at its rated point while surplus flow returns.</summary>
-    public FluidPoint Bypassed(double flowPu, double speedPu = 1) => new(flowPu, speedPu * RatedSpeedRpm, speedPu * speedPu, 1, RatedPowerW * speedPu * speedPu * speedPu);
+    public FluidPoint Bypassed(double flowPu, double speedPu = 1) =>
+        new(flowPu, speedPu * RatedSpeedRpm, speedPu * speedPu, 1, RatedPowerW * speedPu * speedPu * speedPu);
 
     /// <summary>Mean of a machine that runs at its full flow for that part of the time.</summary>
     public FluidPoint OnOff(double flowPu, double speedPu = 1)
@@ -216,7 +221,9 @@ public sealed class FluidMachineModel : LoadModel
     public FluidPoint TwoSpeed(double flowPu, double lowSpeedPu, double speedPu = 1)
     {
         var low = Throttled(flowPu, lowSpeedPu * speedPu);
-        return low.HeadPu >= PumpPoint.SystemHeadPu(flowPu, staticFraction) && flowPu * machineFlowPu < lowSpeedPu * speedPu ? low : Throttled(flowPu, speedPu);
+        return low.HeadPu >= PumpPoint.SystemHeadPu(flowPu, staticFraction) && flowPu * machineFlowPu < lowSpeedPu * speedPu
+            ? low
+            : Throttled(flowPu, speedPu);
     }
 
     /// <summary>Largest flow that the system lets through at a speed, parts of the rated; 0 below the speed at which flow begins.</summary>
@@ -260,7 +267,9 @@ public sealed class FluidMachineModel : LoadModel
             return 0;
         }
 
-        return MostFlowPu(n) is > 0 and var flow ? Point(flow, flow * machineFlowPu, n, PumpPoint.SystemHeadPu(flow, staticFraction)).TorqueNm : Still(n).TorqueNm;
+        return MostFlowPu(n) is > 0 and var flow
+            ? Point(flow, flow * machineFlowPu, n, PumpPoint.SystemHeadPu(flow, staticFraction)).TorqueNm
+            : Still(n).TorqueNm;
     }
 
     private FluidPoint Point(double flowPu, double machineFlow, double speedPu, double headPu)
@@ -281,7 +290,8 @@ public sealed class FluidMachineModel : LoadModel
     /// <summary>Shaft point of the existing flow control at a flow; null when none is stated.</summary>
     /// <param name="inletVanes">The catalogue's curve of inlet vanes.</param>
     /// <param name="flowPu">Flow, parts of the rated.</param>
-    /// <param name="speedPu">Speed at which the machine is driven, parts of its rated: what does not follow a converter follows the line.</param>
+    /// <param name="speedPu">Speed at which the machine is driven, parts of its rated: what does not follow a converter follows the
+    /// line.</param>
     public FluidPoint? Present(IReadOnlyList<CurvePoint> inletVanes, double flowPu, double speedPu = 1)
     {
         return Common.PresentControl switch
@@ -294,7 +304,9 @@ public sealed class FluidMachineModel : LoadModel
             PresentControl.OnOff => OnOff(flowPu, speedPu),
             PresentControl.TwoSpeedHalf => TwoSpeed(flowPu, 1.0 / 2, speedPu),
             PresentControl.TwoSpeedTwoThirds => TwoSpeed(flowPu, 2.0 / 3, speedPu),
-            PresentControl.Staged => Staged(flowPu, speedPu) is var (running, share) ? running with { PowerW = running.PowerW * share } : null,
+            PresentControl.Staged => Staged(flowPu, speedPu) is var (running, share)
+                ? running with { PowerW = running.PowerW * share }
+                : null,
             PresentControl.NotStated => null,
             _ => throw new InvalidOperationException("Unknown existing flow control."),
         };

@@ -19,11 +19,14 @@ public sealed record HighInertiaLoad(
     public override string StartApplication() => "mill";
 
     /// <inheritdoc/>
-    public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), RunningTorqueNm = Shared(RunningTorqueNm, partPu) };
+    public override Load Part(double partPu) =>
+        this with { Train = SharedTrain(partPu), RunningTorqueNm = Shared(RunningTorqueNm, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(RunningTorqueNm, "running torque").Need(RatedSpeedRpm, "rated speed").Need(BreakawayPct, "breakaway torque");
+    internal override void Need(MissingNames names) =>
+        names.Need(RunningTorqueNm, "running torque").Need(RatedSpeedRpm, "rated speed").Need(BreakawayPct, "breakaway torque");
 
     /// <inheritdoc/>
-    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value, RunningTorqueNm.Value, BreakawayPct.Value, 0);
+    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) =>
+        new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value, RunningTorqueNm.Value, BreakawayPct.Value, 0);
 }

@@ -29,7 +29,8 @@ public sealed record HoistLoad(
     Given DrumDiameterM,
     Given Efficiency) : MechanicalLoad(Train, Duty)
 {
-    /// <summary>Rolling friction of the car on its track, parts of its weight on it; unknown: the project's value. A vertical hoist has none.</summary>
+    /// <summary>Rolling friction of the car on its track, parts of its weight on it; unknown: the project's value. A vertical hoist has
+    /// none.</summary>
     public Given RollingFriction { get; init; }
 
     /// <inheritdoc/>
@@ -39,10 +40,14 @@ public sealed record HoistLoad(
     public override string InWords() => InclineDeg is { IsKnown: true, Value: < 90 } ? "car on an incline" : "hoist";
 
     /// <inheritdoc/>
-    public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), MassKg = Shared(MassKg, partPu), ReturnMassKg = Shared(ReturnMassKg, partPu), CounterweightKg = Shared(CounterweightKg, partPu) };
+    public override Load Part(double partPu) =>
+        this with { Train = SharedTrain(partPu), MassKg = Shared(MassKg, partPu), ReturnMassKg = Shared(ReturnMassKg, partPu),
+            CounterweightKg = Shared(CounterweightKg, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(MassKg, "mass").Need(ReturnMassKg, "mass on the way down").Need(CounterweightKg, "counterweight").Need(InclineDeg, "angle of the track")
+    internal override void Need(MissingNames names) =>
+        names.Need(MassKg, "mass").Need(ReturnMassKg, "mass on the way down").Need(CounterweightKg, "counterweight").Need(InclineDeg,
+            "angle of the track")
         .Need(SpeedMPerS, "speed").Need(LiftM, "way").Need(CyclesPerHour, "cycles per hour").Need(Falls, "rope falls")
         .Need(DrumDiameterM, "drum diameter").Need(Efficiency, "efficiency of the ropes")
         .Need(Train.StartTimeS, "start time").Need(Train.InertiaKgM2, "inertia of the machine");

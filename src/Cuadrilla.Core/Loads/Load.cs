@@ -23,7 +23,8 @@ public abstract record Load
     public abstract Load Part(double partPu);
 
     /// <summary>Part of a number; six decimals: what was entered as 0.3 is not halved into 0.15000000000000002.</summary>
-    private protected static Given Shared(Given value, double partPu) => value.IsKnown ? Given.Of(Math.Round(value.Value * partPu, 6)) : value;
+    private protected static Given Shared(Given value, double partPu) =>
+        value.IsKnown ? Given.Of(Math.Round(value.Value * partPu, 6)) : value;
 }
 
 /// <summary>Nothing entered yet.</summary>
@@ -52,7 +53,8 @@ public abstract record FluidLoad(FluidMachine Common) : Load
 
     /// <inheritdoc/>
     public override Load Part(double partPu) =>
-        this with { Common = Common with { RatedFlowM3PerS = Shared(Common.RatedFlowM3PerS, partPu), RatedShaftKw = Shared(Common.RatedShaftKw, partPu), InertiaKgM2 = Shared(Common.InertiaKgM2, partPu) } };
+        this with { Common = Common with { RatedFlowM3PerS = Shared(Common.RatedFlowM3PerS, partPu),
+            RatedShaftKw = Shared(Common.RatedShaftKw, partPu), InertiaKgM2 = Shared(Common.InertiaKgM2, partPu) } };
 }
 
 /// <summary>A fan.</summary>
@@ -79,15 +81,21 @@ public sealed record PumpLoad(FluidMachine Common, Given RatedHeadM, Given Densi
     /// <summary>Static head of the system, m; known, it is used instead of the static share.</summary>
     public Given StaticHeadM { get; init; }
 
-    /// <summary>The pump's curve at its rated speed by its maker, flow ascending; empty: a parabola through head at no flow and rated point.</summary>
+    /// <summary>The pump's curve at its rated speed by its maker, flow ascending; empty: a parabola through head at no flow and rated
+    /// point.</summary>
     public ValueList<PumpCurvePoint> Curve { get; init; } = [];
 
     /// <inheritdoc/>
-    public override Given StaticShare() => StaticHeadM is { IsKnown: true } head && RatedHeadM is { IsKnown: true } rated ? Given.Of(head.Value / rated.Value) : Common.StaticFraction;
+    public override Given StaticShare() =>
+        StaticHeadM is { IsKnown: true } head && RatedHeadM is { IsKnown: true } rated
+            ? Given.Of(head.Value / rated.Value)
+            : Common.StaticFraction;
 
     /// <inheritdoc/>
     public override Load Part(double partPu) =>
-        base.Part(partPu) is PumpLoad part ? part with { Curve = [.. Curve.Select(p => p with { FlowM3PerS = Math.Round(p.FlowM3PerS * partPu, 9) })] } : this;
+        base.Part(partPu) is PumpLoad part
+            ? part with { Curve = [.. Curve.Select(p => p with { FlowM3PerS = Math.Round(p.FlowM3PerS * partPu, 9) })] }
+            : this;
 
     /// <inheritdoc/>
     public override string StartApplication() => "pump";
@@ -121,7 +129,8 @@ public sealed record FluidMachine(
     /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
     public Given StopTimeS { get; init; }
 
-    /// <summary>Shaft power at the rated point, kW, where the process sheet states that; known, flow, pressure or head and efficiency may stay open.</summary>
+    /// <summary>Shaft power at the rated point, kW, where the process sheet states that; known, flow, pressure or head and efficiency may
+    /// stay open.</summary>
     public Given RatedShaftKw { get; init; }
 }
 

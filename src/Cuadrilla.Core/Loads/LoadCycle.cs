@@ -14,7 +14,8 @@ public readonly record struct CycleSlice(double DurationS, double SpeedRpm, doub
 }
 
 /// <summary>
-/// What a cycle asks of a motor. See <c>docs/methods/load-cycles.md</c>. The motor's own inertia is added; peaks, reversals and energies are those of the
+/// What a cycle asks of a motor. See <c>docs/methods/load-cycles.md</c>. The motor's own inertia is added; peaks, reversals and energies
+/// are those of the
 /// lines themselves, not of a mean.
 /// </summary>
 /// <param name="Stretches">In order of time, at least one.</param>
@@ -32,7 +33,8 @@ public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)
 
     /// <summary>Speeds and torques at which the cycle asks most: the ends of each stretch and what lies between.</summary>
     /// <param name="motorKgM2">Inertia of the motor, kg·m².</param>
-    public IEnumerable<CycleSlice> Points(double motorKgM2) => Stretches.SelectMany(s => Samples(s).Select(x => new CycleSlice(0, s.SpeedRpm(x), s.TorqueNm(x, motorKgM2), s.Rests)));
+    public IEnumerable<CycleSlice> Points(double motorKgM2) =>
+        Stretches.SelectMany(s => Samples(s).Select(x => new CycleSlice(0, s.SpeedRpm(x), s.TorqueNm(x, motorKgM2), s.Rests)));
 
     /// <summary>Largest torque, Nm, for how long in a row it is asked within one per cent, s, and the highest speed at which.</summary>
     public (double TorqueNm, double TimeS, double SpeedRpm) Peak(double motorKgM2)
@@ -69,7 +71,8 @@ public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)
         foreach (var s in Stretches)
         {
             squares += Integral(s, s.Breaks(motorKgM2), x => Math.Pow(s.Rests ? 0 : s.TorqueNm(x, motorKgM2), 2));
-            cooled += Integral(s, [.. Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp)], x => coolingAtRpm(Math.Abs(s.SpeedRpm(x))));
+            cooled += Integral(s, [.. Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp)],
+                x => coolingAtRpm(Math.Abs(s.SpeedRpm(x))));
         }
 
         return cooled > 0 ? Math.Sqrt(squares / cooled) : double.PositiveInfinity;
@@ -103,13 +106,17 @@ public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)
         }
 
         // Evenly, and never across a zero of speed or torque.
-        var ends = Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp).Concat(s.IsSmooth ? [] : s.Breaks(motorKgM2)).Distinct().Order().ToList();
+        var ends = Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp).Concat(s.IsSmooth
+            ? []
+            : s.Breaks(motorKgM2)).Distinct().Order().ToList();
         return ends.Zip(ends.Skip(1)).Where(e => e.Second - e.First > 1e-9)
-            .Select(e => new CycleSlice((e.Second - e.First) * s.DurationS, s.SpeedRpm((e.First + e.Second) / 2), s.TorqueNm((e.First + e.Second) / 2, motorKgM2), false));
+            .Select(e => new CycleSlice((e.Second - e.First) * s.DurationS, s.SpeedRpm((e.First + e.Second) / 2),
+                s.TorqueNm((e.First + e.Second) / 2, motorKgM2), false));
     }
 
     // A quadratic power has its crest where the slope is nothing; sixty-four samples and the ends meet it to one in ten thousand.
-    private static IEnumerable<double> Samples(CycleStretch s) => s.Rests || s.IsConstant ? [0, 1] : Enumerable.Range(0, PeakSamples + 1).Select(i => (double)i / PeakSamples);
+    private static IEnumerable<double> Samples(CycleStretch s) =>
+        s.Rests || s.IsConstant ? [0, 1] : Enumerable.Range(0, PeakSamples + 1).Select(i => (double)i / PeakSamples);
 
     private static double Integral(CycleStretch s, IReadOnlyList<double> breaks, Func<double, double> of)
     {

@@ -54,7 +54,8 @@ public abstract class LoadModel
     /// <summary>Wanted time from rated speed to rest, s; unknown: none is asked.</summary>
     public Given StopTimeS { get; protected init; }
 
-    /// <summary>What a cycle does not show and still must be mastered: the rated load let down after a lift that was broken off; usually nothing.</summary>
+    /// <summary>What a cycle does not show and still must be mastered: the rated load let down after a lift that was broken off; usually
+    /// nothing.</summary>
     public virtual IReadOnlyList<CycleStretch> BrokenOff => [];
 
     /// <summary>What hangs on the shaft; null when nothing can fall.</summary>
@@ -72,7 +73,8 @@ public abstract class LoadModel
     public virtual IReadOnlyList<ShaftPoint> PointsAt(double levelPu) => [At(levelPu)];
 
     /// <summary>
-    /// Points that size a drive at a level: those at which it works, and those at which it could, with the least and the largest resistance.
+    /// Points that size a drive at a level: those at which it works, and those at which it could, with the least and the largest
+    /// resistance.
     /// </summary>
     public virtual IReadOnlyList<ShaftPoint> SizingPointsAt(double levelPu) => PointsAt(levelPu);
 
@@ -83,8 +85,10 @@ public abstract class LoadModel
     /// <summary>Least torque with which the load holds back while it stops, Nm; negative where it drives on.</summary>
     public virtual double StoppingTorqueNm(double speedRpm) => TorqueAtSpeedNm(speedRpm);
 
-    /// <summary>Speed, torque and inertia at which a start is asked for, at the end of its ramp; usually one, of a winder one for each diameter.</summary>
-    public virtual IReadOnlyList<StartPoint> StartPoints() => [PointsAt(1).MaxBy(p => Math.Abs(p.TorqueNm)) is var p ? new StartPoint(p.SpeedRpm, p.TorqueNm, InertiaKgM2) : default];
+    /// <summary>Speed, torque and inertia at which a start is asked for, at the end of its ramp; usually one, of a winder one for each
+    /// diameter.</summary>
+    public virtual IReadOnlyList<StartPoint> StartPoints() =>
+        [PointsAt(1).MaxBy(p => Math.Abs(p.TorqueNm)) is var p ? new StartPoint(p.SpeedRpm, p.TorqueNm, InertiaKgM2) : default];
 
     /// <summary>Torque over speed without acceleration, Nm: what a start has to overcome.</summary>
     public abstract double TorqueAtSpeedNm(double speedRpm);

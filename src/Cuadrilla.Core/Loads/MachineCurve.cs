@@ -4,7 +4,8 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>
-/// Head and shaft power of a fan or pump over its flow at rated speed, all in parts of the rated point; similarity laws carry them to any speed:
+/// Head and shaft power of a fan or pump over its flow at rated speed, all in parts of the rated point; similarity laws carry them to any
+/// speed:
 /// h(q, n) = n²·c(q/n), P(q, n) = n³·p(q/n). See <c>docs/methods/fluid-machine.md</c>.
 /// </summary>
 public abstract class MachineCurve
@@ -53,7 +54,8 @@ public abstract class MachineCurve
         public override double HeadPu(double flowPu) => ShutOffPu - ((ShutOffPu - 1) * flowPu * flowPu);
 
         /// <summary>q·h/η written without the division 0/0 at no flow.</summary>
-        public override double PowerW(double ratedW, double machineFlowPu, double speedPu, double headPu) => ratedW * headPu * speedPu / (2 - (machineFlowPu / speedPu));
+        public override double PowerW(double ratedW, double machineFlowPu, double speedPu, double headPu) =>
+            ratedW * headPu * speedPu / (2 - (machineFlowPu / speedPu));
 
         /// <summary>The limit of q·h/η as q goes to 0: a·n³/2.</summary>
         public override double StillW(double ratedW, double speedPu) => ratedW * ShutOffPu * speedPu * speedPu * speedPu / 2;
@@ -63,7 +65,8 @@ public abstract class MachineCurve
 
         /// <inheritdoc/>
         public override double SystemFlowPu(double speedPu, double staticFraction, double share) =>
-            Math.Sqrt(Math.Max(0, ((ShutOffPu * speedPu * speedPu) - staticFraction) / ((1 - staticFraction) + ((ShutOffPu - 1) * share * share))));
+            Math.Sqrt(Math.Max(0, ((ShutOffPu * speedPu * speedPu) - staticFraction) / ((1 - staticFraction)
+                + ((ShutOffPu - 1) * share * share))));
     }
 
     /// <summary>A curve by points: head and power linear between them, head falling on beyond the last as between the last two.</summary>
@@ -90,7 +93,8 @@ public abstract class MachineCurve
             : head[^1].Y + (Math.Min(0, (head[^1].Y - head[^2].Y) / (head[^1].X - head[^2].X)) * (flowPu - head[^1].X));
 
         /// <inheritdoc/>
-        public override double PowerW(double ratedW, double machineFlowPu, double speedPu, double headPu) => ratedW * speedPu * speedPu * speedPu * PowerPu(machineFlowPu / speedPu);
+        public override double PowerW(double ratedW, double machineFlowPu, double speedPu, double headPu) =>
+            ratedW * speedPu * speedPu * speedPu * PowerPu(machineFlowPu / speedPu);
 
         /// <inheritdoc/>
         public override double StillW(double ratedW, double speedPu) => PowerW(ratedW, 0, speedPu, 0);
@@ -134,19 +138,22 @@ public abstract class MachineCurve
     }
 
     /// <summary>
-    /// A pump's curve in parts of its duty point: the speed that gives the rated head at the rated flow, and the curve there; null where it does not reach so far.
+    /// A pump's curve in parts of its duty point: the speed that gives the rated head at the rated flow, and the curve there; null where
+    /// it does not reach so far.
     /// </summary>
     /// <param name="points">At least three, flow ascending.</param>
     /// <param name="ratedFlowM3PerS">Rated flow, m³/s.</param>
     /// <param name="ratedHeadM">Rated head, m.</param>
-    public static (double SpeedPu, double Efficiency, ByPoints Curve)? Of(IReadOnlyList<PumpCurvePoint> points, double ratedFlowM3PerS, double ratedHeadM)
+    public static (double SpeedPu, double Efficiency, ByPoints Curve)? Of(IReadOnlyList<PumpCurvePoint> points, double ratedFlowM3PerS,
+        double ratedHeadM)
     {
         ArgumentNullException.ThrowIfNull(points);
         List<CurvePoint> heads = [.. points.Select(p => new CurvePoint(p.FlowM3PerS / ratedFlowM3PerS, p.HeadM / ratedHeadM))];
 
         // Hydraulic power over efficiency, parts of Q·H of the rated point; at no flow it runs on straight from the two least flows.
         List<CurvePoint> powers = [.. points.Where(p => p is { FlowM3PerS: > 0, Efficiency: > 0 })
-            .Select(p => new CurvePoint(p.FlowM3PerS / ratedFlowM3PerS, p.FlowM3PerS * p.HeadM / p.Efficiency / (ratedFlowM3PerS * ratedHeadM)))];
+            .Select(p => new CurvePoint(p.FlowM3PerS / ratedFlowM3PerS,
+                p.FlowM3PerS * p.HeadM / p.Efficiency / (ratedFlowM3PerS * ratedHeadM)))];
         if (heads.Count < 2 || powers.Count < 2)
         {
             return null;

@@ -16,7 +16,8 @@ public sealed record ProfileLoad(DriveTrain Train, ValueList<DutyPoint> Duty, Va
     public override string InWords() => "profile";
 
     /// <inheritdoc/>
-    public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), Points = [.. Points.Select(p => p with { TorqueNm = p.TorqueNm * partPu })] };
+    public override Load Part(double partPu) =>
+        this with { Train = SharedTrain(partPu), Points = [.. Points.Select(p => p with { TorqueNm = p.TorqueNm * partPu })] };
 
     /// <inheritdoc/>
     internal override void Need(MissingNames names)

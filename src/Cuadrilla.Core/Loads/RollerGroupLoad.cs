@@ -26,9 +26,12 @@ public sealed record RollerGroupLoad(
     public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), TorqueEachNm = Shared(TorqueEachNm, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(Rollers, "number of rollers").Need(TorqueEachNm, "torque of a roller").Need(SimultaneityPct, "simultaneity")
+    internal override void Need(MissingNames names) =>
+        names.Need(Rollers, "number of rollers").Need(TorqueEachNm, "torque of a roller").Need(SimultaneityPct, "simultaneity")
         .Need(RatedSpeedRpm, "rated speed").Need(BreakawayPct, "breakaway torque");
 
     /// <inheritdoc/>
-    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value, Rollers.Value * TorqueEachNm.Value * SimultaneityPct.Value / 100, BreakawayPct.Value, 0);
+    internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) =>
+        new SteadyMechanicalModel(this, "speed", RatedSpeedRpm.Value, Rollers.Value * TorqueEachNm.Value * SimultaneityPct.Value / 100,
+            BreakawayPct.Value, 0);
 }

@@ -32,11 +32,14 @@ public sealed record ServoAxisLoad(
     public override string InWords() => "servo axis";
 
     /// <inheritdoc/>
-    public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), MassKg = Shared(MassKg, partPu), FrictionN = Shared(FrictionN, partPu) };
+    public override Load Part(double partPu) =>
+        this with { Train = SharedTrain(partPu), MassKg = Shared(MassKg, partPu), FrictionN = Shared(FrictionN, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(MassKg, "mass").Need(FeedMPerRev, "feed of a turn").Need(DistanceM, "distance").Need(MoveTimeS, "time of a move")
-        .Need(DwellS, "dwell").Need(FrictionN, "friction").Need(InclineDeg, "angle of the axis").Need(Train.InertiaKgM2, "inertia of the machine");
+    internal override void Need(MissingNames names) =>
+        names.Need(MassKg, "mass").Need(FeedMPerRev, "feed of a turn").Need(DistanceM, "distance").Need(MoveTimeS, "time of a move")
+        .Need(DwellS, "dwell").Need(FrictionN, "friction").Need(InclineDeg, "angle of the axis").Need(Train.InertiaKgM2,
+            "inertia of the machine");
 
     /// <inheritdoc/>
     internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => CycleBuilders.Servo(this);

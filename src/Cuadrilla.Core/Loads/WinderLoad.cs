@@ -34,11 +34,15 @@ public sealed record WinderLoad(
     public override string InWords() => Unwinds ? "unwinder" : "winder";
 
     /// <inheritdoc/>
-    public override Load Part(double partPu) => this with { Train = SharedTrain(partPu), TensionN = Shared(TensionN, partPu), WebWidthM = Shared(WebWidthM, partPu), FrictionNm = Shared(FrictionNm, partPu) };
+    public override Load Part(double partPu) =>
+        this with { Train = SharedTrain(partPu), TensionN = Shared(TensionN, partPu), WebWidthM = Shared(WebWidthM, partPu),
+            FrictionNm = Shared(FrictionNm, partPu) };
 
     /// <inheritdoc/>
-    internal override void Need(MissingNames names) => names.Need(LineSpeedMPerS, "line speed").Need(TensionN, "tension").Need(TaperPct, "taper").Need(CoreDiameterM, "core diameter")
-        .Need(FullDiameterM, "full diameter").Need(WebWidthM, "width of the web").Need(DensityKgPerM3, "density").Need(FrictionNm, "friction");
+    internal override void Need(MissingNames names) =>
+        names.Need(LineSpeedMPerS, "line speed").Need(TensionN, "tension").Need(TaperPct, "taper").Need(CoreDiameterM, "core diameter")
+        .Need(FullDiameterM, "full diameter").Need(WebWidthM, "width of the web").Need(DensityKgPerM3, "density").Need(FrictionNm,
+            "friction");
 
     /// <inheritdoc/>
     internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => new WinderModel(this);

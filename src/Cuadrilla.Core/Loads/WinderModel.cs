@@ -64,7 +64,8 @@ internal sealed class WinderModel : LoadModel
     public override IReadOnlyList<ShaftPoint> PointsAt(double levelPu) =>
         [.. Diameters.Select(d => At(levelPu, d))];
 
-    /// <summary>At every diameter the line reaches its speed in the same time; the full roll is the heaviest, the core turns fastest.</summary>
+    /// <summary>At every diameter the line reaches its speed in the same time; the full roll is the heaviest, the core turns
+    /// fastest.</summary>
     public override IReadOnlyList<StartPoint> StartPoints() =>
         [.. Diameters.Select(d => At(1, d) is var p ? new StartPoint(p.SpeedRpm, p.TorqueNm, InertiaAt(d)) : default)];
 

@@ -16,7 +16,8 @@ namespace Cuadrilla.Core.Motors;
 public sealed record CageCircuit(
     Complex StatorOhm, double MagnetisingOhm, Complex RunningOhm, Complex StandstillOhm, double SynchronousRadPerS, double RatedVoltageV)
 {
-    /// <summary>The same motor on another frequency: reactances and synchronous speed in proportion, bars penetrated as the frequency in them asks.</summary>
+    /// <summary>The same motor on another frequency: reactances and synchronous speed in proportion, bars penetrated as the frequency in
+    /// them asks.</summary>
     /// <param name="ratio">Frequency over that of the fit, above 0.</param>
     public CageCircuit AtFrequency(double ratio)
     {

@@ -46,6 +46,7 @@ public sealed record ConnectedMotor(MotorPlate Plate, bool IsDelta, double Linke
         // A plate of 400 V in star is 231 V in delta: what it says of itself stays exact.
         linked = Math.Abs((linked / plate.RatedVoltageV) - 1) < SameVoltagePu ? plate.RatedVoltageV : linked;
         var ratio = plate.RatedVoltageV / linked;
-        return new ConnectedMotor(plate with { RatedVoltageV = linked, RatedCurrentA = plate.RatedCurrentA * ratio }, isDelta, linked, outputVoltageV);
+        return new ConnectedMotor(plate with { RatedVoltageV = linked, RatedCurrentA = plate.RatedCurrentA * ratio }, isDelta, linked,
+            outputVoltageV);
     }
 }

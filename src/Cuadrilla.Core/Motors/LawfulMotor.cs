@@ -3,7 +3,8 @@ using System.Globalization;
 namespace Cuadrilla.Core.Motors;
 
 /// <summary>
-/// Least efficiency classes of new cage motors: a project's setting, proposed as EU 2019/1781 has them (IE3 from 0.75 kW; IE4 from 75 to 200 kW with 2 to 6 poles).
+/// Least efficiency classes of new cage motors: a project's setting, proposed as EU 2019/1781 has them (IE3 from 0.75 kW; IE4 from 75 to
+/// 200 kW with 2 to 6 poles).
 /// A motor that stands already may stay; a new one below the class is not permitted and never best.
 /// </summary>
 /// <param name="LeastIe">Least class from 0.75 kW.</param>
@@ -20,7 +21,8 @@ public readonly record struct LawfulMotor(int LeastIe, int LeastLargeIe)
 
     private static int? ClassOf(MotorItem item) =>
         item.EfficiencyClass == Premium ? PremiumAsIe
-        : item.EfficiencyClass.StartsWith("IE", StringComparison.Ordinal) && int.TryParse(item.EfficiencyClass[2..], CultureInfo.InvariantCulture, out var found) ? found
+        : item.EfficiencyClass.StartsWith("IE", StringComparison.Ordinal)
+            && int.TryParse(item.EfficiencyClass[2..], CultureInfo.InvariantCulture, out var found) ? found
         : null;
 
     /// <summary>Why a motor may not be put to use; empty when it may.</summary>
@@ -34,6 +36,8 @@ public readonly record struct LawfulMotor(int LeastIe, int LeastLargeIe)
         }
 
         var least = kw is >= 75 and <= 200 && item.Poles <= 6 ? Math.Max(LeastIe, LeastLargeIe) : LeastIe;
-        return found >= least ? string.Empty : FormattableString.Invariant($"{item.EfficiencyClass}, and the project asks for IE{least} at least");
+        return found >= least
+            ? string.Empty
+            : FormattableString.Invariant($"{item.EfficiencyClass}, and the project asks for IE{least} at least");
     }
 }

@@ -2,7 +2,8 @@ using Cuadrilla.Core.Motors.Electrics;
 
 namespace Cuadrilla.Core.Motors;
 
-/// <summary>The voltage of the magnets that a plate implies: with it power, current, power factor and d-current do not contradict each other.</summary>
+/// <summary>The voltage of the magnets that a plate implies: with it power, current, power factor and d-current do not contradict each
+/// other.</summary>
 public static class MagnetVoltage
 {
     /// <summary>Line voltage for each 1000 rpm, V, of a plate whose magnetising share is its d-current.</summary>

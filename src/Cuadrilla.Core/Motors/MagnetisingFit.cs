@@ -17,7 +17,8 @@ public static class MagnetisingFit
     public static double OfHalfLoad(MotorPlate plate, double halfLoadPowerFactor)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        return Halved(0.98 * Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor)), pu => PowerFactorAtHalf(plate, pu) > halfLoadPowerFactor);
+        return Halved(0.98 * Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor)),
+            pu => PowerFactorAtHalf(plate, pu) > halfLoadPowerFactor);
     }
 
     /// <summary>Magnetising current in parts of the rated: the no-load current less what iron and friction ask for.</summary>
@@ -26,7 +27,8 @@ public static class MagnetisingFit
     public static double OfNoLoad(MotorPlate plate, double noLoadCurrentA)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        return Halved(MostPu, pu => new MotorLossModel(plate with { MagnetisingPu = pu }).OnLine(plate.RatedFrequencyHz, plate.RatedVoltageV, 0).CurrentA < noLoadCurrentA);
+        return Halved(MostPu, pu => new MotorLossModel(plate with { MagnetisingPu = pu }).OnLine(plate.RatedFrequencyHz,
+            plate.RatedVoltageV, 0).CurrentA < noLoadCurrentA);
     }
 
     private static double Halved(double most, Func<double, bool> isTooLittle)

@@ -19,7 +19,8 @@ public abstract record MotorChoice
     /// <param name="InsulatedBearing">With an insulated bearing at the non-drive end.</param>
     /// <param name="Reason">Why this one when it is not the best candidate; empty when none was given.</param>
     /// <param name="ThermistorTrips">True when thermistors in its winding switch it off.</param>
-    public sealed record FromCatalogue(string ItemId, MotorCooling Cooling, ThermalClass RiseUsed, MotorConnection Connection, bool InsulatedBearing, string Reason, bool ThermistorTrips = false) : MotorChoice;
+    public sealed record FromCatalogue(string ItemId, MotorCooling Cooling, ThermalClass RiseUsed, MotorConnection Connection,
+        bool InsulatedBearing, string Reason, bool ThermistorTrips = false) : MotorChoice;
 }
 
 /// <summary>How a motor is cooled.</summary>

@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Motors;
 /// <param name="Plate">Data plate and what the loss model needs.</param>
 /// <param name="OwnName">Name of a motor of the project's own; empty for the catalogue's.</param>
 public sealed record MotorItem(
-    string Id, string Series, string EfficiencyClass, int Poles, string Frame, double LengthMm, double MassKg, double PriceIndex, MotorPlate Plate,
+    string Id, string Series, string EfficiencyClass, int Poles, string Frame, double LengthMm, double MassKg, double PriceIndex,
+    MotorPlate Plate,
     string OwnName = "")
 {
     /// <summary>What kind of motor it is.</summary>
@@ -26,7 +27,8 @@ public sealed record MotorItem(
     /// <summary>Shaft height, mm; 0 when the frame does not say it.</summary>
     public double ShaftHeightMm => ShaftHeightOf(Frame);
 
-    /// <summary>Shaft height of a frame, mm: "160 L" (EN 50347) as it stands, "NEMA 256T" (MG 1 part 4) by its first digits in inches; 0 where it says none.</summary>
+    /// <summary>Shaft height of a frame, mm: "160 L" (EN 50347) as it stands, "NEMA 256T" (MG 1 part 4) by its first digits in inches; 0
+    /// where it says none.</summary>
     public static double ShaftHeightOf(string frame)
     {
         ArgumentNullException.ThrowIfNull(frame);

@@ -30,10 +30,12 @@ public sealed class MotorLossModel
     /// <summary>Builds the model.</summary>
     /// <param name="plate">The plate.</param>
     /// <param name="baseFrequencyPu">
-    /// Highest voltage at the terminals in parts of the plate's, which is the frequency up to which the flux stays at its rated value: 1.73 for
+    /// Highest voltage at the terminals in parts of the plate's, which is the frequency up to which the flux stays at its rated value:
+    /// 1.73 for
     /// a motor linked in delta for 230 V on 400 V, 0.575 for one of 400 V on 230 V.
     /// </param>
-    /// <param name="leastFluxPu">Flux that the converter keeps at light load, parts of the rated; 1 when it keeps it whole. Cage motors only.</param>
+    /// <param name="leastFluxPu">Flux that the converter keeps at light load, parts of the rated; 1 when it keeps it whole. Cage motors
+    /// only.</param>
     /// <exception cref="ArgumentException">The plate contradicts itself.</exception>
     public MotorLossModel(MotorPlate plate, double baseFrequencyPu = 1, double leastFluxPu = 1)
     {
@@ -74,7 +76,8 @@ public sealed class MotorLossModel
     }
 
     /// <summary>
-    /// The operating point of a cage motor on a line: frequency and voltage are the line's, the speed follows from the torque. Where the torque is more than
+    /// The operating point of a cage motor on a line: frequency and voltage are the line's, the speed follows from the torque. Where the
+    /// torque is more than
     /// the flux carries, the point at breakdown is given, and <see cref="MotorPoint.WithinVoltage"/> is false.
     /// </summary>
     /// <param name="frequencyHz">Frequency of the line, Hz.</param>
@@ -104,7 +107,8 @@ public sealed class MotorLossModel
 
         // g(n) = n − speed with the torque that n asks for rises: by halving between half of the synchronous speed and a little above it.
         var synchronous = 120 * frequencyHz / Plate.Poles;
-        var (low, high) = Halving.Between(0.5 * synchronous, 1.2 * synchronous, rpm => Rpm(OnLine(frequencyHz, lineVoltageV, torqueAtRpm(rpm))) > rpm);
+        var (low, high) = Halving.Between(0.5 * synchronous, 1.2 * synchronous,
+            rpm => Rpm(OnLine(frequencyHz, lineVoltageV, torqueAtRpm(rpm))) > rpm);
         return OnLine(frequencyHz, lineVoltageV, torqueAtRpm((low + high) / 2));
     }
 
@@ -134,7 +138,8 @@ public sealed class MotorLossModel
     }
 
     /// <summary>
-    /// Largest torque for a moment at a speed, Nm: of cage and reluctance motors constant to base speed and falling with the square of frequency above; with
+    /// Largest torque for a moment at a speed, Nm: of cage and reluctance motors constant to base speed and falling with the square of
+    /// frequency above; with
     /// magnets what voltage and the current of the largest torque leave; of a DC motor in inverse proportion.
     /// </summary>
     public double BreakdownTorqueNm(double speedRpm) => ratedTorqueNm * electrics.LargestTorquePu(speedRpm / Plate.RatedSpeedRpm, basePu);
@@ -146,7 +151,8 @@ public sealed class MotorLossModel
         var largest = electrics.LargestTorquePu(speed, basePu);
         return largest <= 0
             ? 0
-            : ratedTorqueNm * SquareSecant.Solve(torque => Math.Pow(electrics.At(speed, torque, basePu).CurrentA, 2), currentA * currentA, largest);
+            : ratedTorqueNm * SquareSecant.Solve(torque => Math.Pow(electrics.At(speed, torque, basePu).CurrentA, 2), currentA * currentA,
+                largest);
     }
 
     private MotorPoint Point(in ElectricalState state, double speed, double torque, MotorFeed feed)

@@ -20,7 +20,8 @@ namespace Cuadrilla.Core.Motors;
 /// <param name="NoLoadCurrentA">Measured no-load current at rated voltage, A; replaces the estimate.</param>
 /// <param name="LockedRotorCurrentPu">Locked-rotor current over rated current.</param>
 /// <param name="LockedRotorTorquePu">Locked-rotor torque over rated torque.</param>
-/// <param name="HalfLoadPowerFactor">Measured power factor at half of the rated torque across the line; replaces the estimate where no no-load current is given.</param>
+/// <param name="HalfLoadPowerFactor">Measured power factor at half of the rated torque across the line; replaces the estimate where no
+/// no-load current is given.</param>
 /// <param name="BackEmfVPerKrpm">Voltage of the magnets, V line to line at 1000 rpm.</param>
 /// <param name="InertiaKgM2">Rotor inertia, kg·m².</param>
 /// <param name="MaxSpeedRpm">Mechanical limit, rpm.</param>
@@ -153,7 +154,9 @@ public sealed record OwnMotor(
             .ThenBy(m => Math.Abs(m.Poles - Poles))
             .ThenBy(m => Math.Abs(m.Plate.Efficiency - (EfficiencyPct / 100)))
             .First();
-        var magnetising = Technology == MotorTechnology.CageInduction ? 0 : NoLoadCurrentA.IsKnown ? NoLoadCurrentA.Value / RatedCurrentA : like.Plate.MagnetisingPu;
+        var magnetising = Technology == MotorTechnology.CageInduction
+            ? 0
+            : NoLoadCurrentA.IsKnown ? NoLoadCurrentA.Value / RatedCurrentA : like.Plate.MagnetisingPu;
         var plate = new MotorPlate
         {
             RatedPowerW = RatedPowerKw * 1e3,
@@ -198,12 +201,14 @@ public sealed record OwnMotor(
 
         var height = ShaftHeightMm.IsKnown ? FormattableString.Invariant($"{ShaftHeightMm.Value:0}") : like.Frame;
         return new MotorItem(
-            Id, "own", EfficiencyClass, Poles, height, Or(LengthMm, like.LengthMm), Or(MassKg, like.MassKg), Or(PriceIndex, like.PriceIndex), plate, Name);
+            Id, "own", EfficiencyClass, Poles, height, Or(LengthMm, like.LengthMm), Or(MassKg, like.MassKg),
+            Or(PriceIndex, like.PriceIndex), plate, Name);
     }
 
     // A generic motor for the same supply is nearer than one of the same power for another; a cage goes by its frequency too.
     private bool IsNear(MotorItem m) =>
-        Math.Abs(Math.Log(m.Plate.RatedPowerW / (RatedPowerKw * 1e3))) < 0.5 && Math.Abs(Math.Log(m.Plate.RatedVoltageV / RatedVoltageV)) < 0.13
+        Math.Abs(Math.Log(m.Plate.RatedPowerW / (RatedPowerKw * 1e3))) < 0.5
+            && Math.Abs(Math.Log(m.Plate.RatedVoltageV / RatedVoltageV)) < 0.13
         && (Technology != MotorTechnology.CageInduction || Math.Abs(m.Plate.RatedFrequencyHz - RatedFrequencyHz) < 1);
 
     private static double Or(Given value, double generic) => value.IsKnown ? value.Value : generic;

@@ -40,13 +40,15 @@ public sealed record ThermalBudget(
     }
 
     /// <summary>
-    /// Torque the motor can carry for ever at a speed, Nm; 0 when even no load is too much. Never more than the rated torque (IEC TS 60034-25): what a
+    /// Torque the motor can carry for ever at a speed, Nm; 0 when even no load is too much. Never more than the rated torque (IEC TS
+    /// 60034-25): what a
     /// colder winding would allow, shaft, bearings and the maker have not been asked for.
     /// </summary>
     public double ContinuousTorqueNm(MotorLossModel model, double speedRpm, MotorFeed feed)
     {
         ArgumentNullException.ThrowIfNull(model);
         var most = Math.Min(model.Plate.RatedTorqueNm, model.BreakdownTorqueNm(speedRpm));
-        return most <= 0 ? 0 : SquareSecant.Solve(torque => model.At(speedRpm, torque, feed).LossW, AllowedLossW(model.Plate, speedRpm), most);
+        return most <= 0 ? 0 : SquareSecant.Solve(torque => model.At(speedRpm, torque, feed).LossW,
+            AllowedLossW(model.Plate, speedRpm), most);
     }
 }

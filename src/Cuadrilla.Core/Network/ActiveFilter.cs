@@ -3,7 +3,8 @@ using Cuadrilla.Core.Converters.FrontEnds;
 namespace Cuadrilla.Core.Network;
 
 /// <summary>
-/// A central active filter: it measures what its bus and all behind it draw and gives the harmonics of it with the other sign, as far as its
+/// A central active filter: it measures what its bus and all behind it draw and gives the harmonics of it with the other sign, as far as
+/// its
 /// current reaches. See <c>docs/methods/mitigation.md</c>.
 /// </summary>
 /// <param name="Id">Stable key.</param>

@@ -18,7 +18,8 @@ public sealed record BankResonance(double ParallelOrder, double SeriesOrder, IRe
     /// <param name="xrRatio">Reactance over resistance there, &gt; 0; the resistance rises with √h.</param>
     /// <param name="bankKvar">Reactive power at nominal voltage, with its reactor, kvar, &gt; 0.</param>
     /// <param name="detuningPct">Reactor, % of the capacitor's reactance; 0: none.</param>
-    /// <param name="reactorLossPu">Resistance of the reactor, parts of its reactance at the fundamental, ≥ 0; with 0 a bank tuned to an order shorts it.</param>
+    /// <param name="reactorLossPu">Resistance of the reactor, parts of its reactance at the fundamental, ≥ 0; with 0 a bank tuned to an
+    /// order shorts it.</param>
     public static BankResonance Of(double shortCircuitMva, double xrRatio, double bankKvar, double detuningPct, double reactorLossPu)
     {
         var p = detuningPct / 100;

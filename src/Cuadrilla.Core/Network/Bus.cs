@@ -49,5 +49,6 @@ public enum EarthingSystem
 
 /// <summary>Where the plant couples with its neighbours, and what it may draw there.</summary>
 /// <param name="BusId">The bus.</param>
-/// <param name="MaximumDemandKva">Maximum demand of the installation (15 or 30 min), kVA; unknown: the largest scenario is taken, and said.</param>
+/// <param name="MaximumDemandKva">Maximum demand of the installation (15 or 30 min), kVA; unknown: the largest scenario is taken, and
+/// said.</param>
 public sealed record CommonCoupling(string BusId, Given MaximumDemandKva);

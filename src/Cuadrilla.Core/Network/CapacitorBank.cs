@@ -22,7 +22,8 @@ public sealed record CapacitorBank(string Id, string Name, string BusId, double 
     public double DetuningPu => DetuningPct.IsKnown ? DetuningPct.Value / 100 : 0;
 
     /// <summary>
-    /// Admittance of one order in siemens per phase of a star: 1/(R + j·(h·X_L − X_C/h)), X_C = U²/(Q·(1 − p)), X_L = p·X_C, R a part of X_L. The
+    /// Admittance of one order in siemens per phase of a star: 1/(R + j·(h·X_L − X_C/h)), X_C = U²/(Q·(1 − p)), X_L = p·X_C, R a part of
+    /// X_L. The
     /// resistance keeps a bank that is tuned to an order exactly from being an ideal short circuit there.
     /// </summary>
     /// <param name="order">Order, above 0.</param>

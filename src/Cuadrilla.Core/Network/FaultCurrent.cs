@@ -3,7 +3,8 @@ using System.Numerics;
 namespace Cuadrilla.Core.Network;
 
 /// <summary>
-/// Fault currents by IEC 60909-0, each for what it serves: the largest for breaking and withstand, the least for disconnection, the plain one for distortion. See
+/// Fault currents by IEC 60909-0, each for what it serves: the largest for breaking and withstand, the least for disconnection, the plain
+/// one for distortion. See
 /// <c>docs/methods/short-circuit.md</c>.
 /// </summary>
 public static class FaultCurrent
@@ -54,7 +55,8 @@ public static class FaultCurrent
     /// <param name="MotorsA">Rated currents of motors on the line, A.</param>
     /// <param name="MotorFactor">What they feed into a fault in parts of that.</param>
     public sealed record Place(
-        double VoltageV, VoltageFactors Bus, VoltageFactors SourceFactors, double SourceMva, double SourceMinMva, double SourceXr, TransformerPart? Transformer, CablePart? Cable,
+        double VoltageV, VoltageFactors Bus, VoltageFactors SourceFactors, double SourceMva, double SourceMinMva, double SourceXr,
+        TransformerPart? Transformer, CablePart? Cable,
         double MotorsA, double MotorFactor);
 
     /// <summary>The largest.</summary>
@@ -118,7 +120,8 @@ public static class FaultCurrent
             return null;
         }
 
-        var zero = new Complex(transformer.ZeroResistancePu * transformer.Impedance.Real, transformer.ZeroReactancePu * transformer.Impedance.Imaginary);
+        var zero = new Complex(transformer.ZeroResistancePu * transformer.Impedance.Real,
+            transformer.ZeroReactancePu * transformer.Impedance.Imaginary);
         if (place.Cable is { } cable)
         {
             zero += new Complex(cable.ZeroResistancePu * cable.Hot.Real, cable.ZeroReactancePu * cable.Hot.Imaginary);
@@ -127,5 +130,6 @@ public static class FaultCurrent
         return Math.Sqrt(3) * place.Bus.Min * place.VoltageV / ((2 * least) + zero).Magnitude;
     }
 
-    private static Complex Source(Place place, double mva, double factor) => factor * FaultLevel.SourceImpedance(place.VoltageV, mva, place.SourceXr);
+    private static Complex Source(Place place, double mva, double factor) =>
+        factor * FaultLevel.SourceImpedance(place.VoltageV, mva, place.SourceXr);
 }

@@ -15,7 +15,8 @@ public static class FaultLevel
     /// <param name="RatedKva">Rated power, kVA.</param>
     /// <param name="UkPct">Short-circuit voltage, %.</param>
     /// <param name="LoadLossKw">Load loss at rated current, kW.</param>
-    public sealed record TransformerInput([Above(0, 1e7)] double RatedKva, [Range(0.1, 50)] double UkPct, [Range(0, 1e5)] double LoadLossKw);
+    public sealed record TransformerInput([Above(0, 1e7)] double RatedKva, [Range(0.1, 50)] double UkPct,
+        [Range(0, 1e5)] double LoadLossKw);
 
     /// <summary>Result.</summary>
     /// <param name="IscKa">Three-phase fault current, kA.</param>
@@ -28,7 +29,8 @@ public static class FaultLevel
     /// <param name="sourceMva">Source short-circuit power, MVA; infinity for an ideal source.</param>
     /// <param name="sourceXr">Source X/R.</param>
     /// <param name="transformers">Transformers in series, may be empty.</param>
-    /// <exception cref="UnfitDataException">A transformer's load loss exceeds what its short-circuit voltage allows, or nothing limits the current.</exception>
+    /// <exception cref="UnfitDataException">A transformer's load loss exceeds what its short-circuit voltage allows, or nothing limits the
+    /// current.</exception>
     public static Result Run(double nominalVoltageV, double sourceMva, double sourceXr, IReadOnlyList<TransformerInput> transformers)
     {
         ArgumentNullException.ThrowIfNull(transformers);

@@ -30,7 +30,9 @@ internal sealed class HarmonicNetwork
 
         var factors = DenseLu.Of(matrix);
         var positive = factors.Solve([.. drawnPu.Select(d => -d.Positive)]);
-        var negative = drawnPu.Any(d => d.Negative != Complex.Zero) ? factors.Solve([.. drawnPu.Select(d => -d.Negative)]) : new Complex[network.NodeCount];
+        var negative = drawnPu.Any(d => d.Negative != Complex.Zero)
+            ? factors.Solve([.. drawnPu.Select(d => -d.Negative)])
+            : new Complex[network.NodeCount];
         voltages = [.. positive.Zip(negative, (p, n) => new Sequences(p, n))];
     }
 

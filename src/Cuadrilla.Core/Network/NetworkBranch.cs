@@ -8,7 +8,8 @@ namespace Cuadrilla.Core.Network;
 /// <param name="To">Node on the other side.</param>
 /// <param name="ImpedancePu">Impedance at the fundamental.</param>
 /// <param name="ResistanceRise">Resistance at an order in parts of that at the fundamental.</param>
-/// <param name="HarmonicReactanceRise">Reactance per order in parts of that at the fundamental: above 1 for a generator whose X2 exceeds X″d.</param>
+/// <param name="HarmonicReactanceRise">Reactance per order in parts of that at the fundamental: above 1 for a generator whose X2 exceeds
+/// X″d.</param>
 internal sealed record NetworkBranch(
     string ElementId, int From, int To, Complex ImpedancePu, Func<double, double> ResistanceRise, double HarmonicReactanceRise = 1)
 {

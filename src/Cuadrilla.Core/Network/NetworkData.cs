@@ -16,7 +16,8 @@ public sealed record CableConstants(double CopperOhmMm2PerM, double AluminiumOhm
     public CableConstants Cold() => this with { CopperOhmMm2PerM = 1.0 / 54, AluminiumOhmMm2PerM = 1.0 / 34 };
 
     /// <summary>Resistivity of a metal, Ω·mm²/m.</summary>
-    public double ResistivityOf(ConductorMaterial material) => material == ConductorMaterial.Copper ? CopperOhmMm2PerM : AluminiumOhmMm2PerM;
+    public double ResistivityOf(ConductorMaterial material) =>
+        material == ConductorMaterial.Copper ? CopperOhmMm2PerM : AluminiumOhmMm2PerM;
 
     /// <summary>
     /// Reactance, Ω/m: side by side the mean geometric distance is ∛2 times as large, which adds ω·2·10⁻⁷·ln ∛2.
@@ -42,7 +43,8 @@ internal static class NetworkData
             case SourceStrength.Generator g:
                 // Orders of both sequences alternate, so the mean of X″d and X2 stands for them (IEC 60909-0, harmonic practice).
                 var rise = g.NegativeSequencePct.IsKnown ? (1 + (g.NegativeSequencePct.Value / g.SubtransientPct.Value)) / 2 : 1;
-                return (FaultLevel.SourceImpedance(voltageV, g.RatedKva.Value / 1e3 / (g.SubtransientPct.Value / 100), g.XrRatio.Value) * perUnit, rise);
+                return (FaultLevel.SourceImpedance(voltageV, g.RatedKva.Value / 1e3 / (g.SubtransientPct.Value / 100),
+                    g.XrRatio.Value) * perUnit, rise);
             default:
                 throw new InvalidOperationException("The source's strength has not been stated.");
         }

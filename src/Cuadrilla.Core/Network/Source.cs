@@ -22,7 +22,8 @@ public sealed record Source(
     /// <summary>Impedance of the loop from line to earth at the source's bus, Ω; unknown: not known there.</summary>
     public Given EarthLoopOhm { get; init; }
 
-    /// <summary>Angle of the fifth-order voltage at the rising zero of the fundamental (sines), degrees; unknown: it may stand anywhere.</summary>
+    /// <summary>Angle of the fifth-order voltage at the rising zero of the fundamental (sines), degrees; unknown: it may stand
+    /// anywhere.</summary>
     public Given BackgroundV5Deg { get; init; }
 
     /// <summary>Angle of the seventh-order voltage likewise.</summary>
@@ -32,7 +33,8 @@ public sealed record Source(
     public ValueList<BackgroundOrder> FurtherBackground { get; init; } = [];
 
     /// <summary>Orders of the background that there is something of.</summary>
-    public IEnumerable<int> BackgroundOrders() => FurtherBackground.Select(b => b.Order).Prepend(7).Prepend(5).Where(h => BackgroundPu(h) != Complex.Zero);
+    public IEnumerable<int> BackgroundOrders() =>
+        FurtherBackground.Select(b => b.Order).Prepend(7).Prepend(5).Where(h => BackgroundPu(h) != Complex.Zero);
 
     /// <summary>True when the angle of an order of the background is stated, or there is none of it.</summary>
     public bool KnowsAngleOf(int order) => Background(order).Deg.IsKnown || BackgroundPu(order) == Complex.Zero;
@@ -41,7 +43,8 @@ public sealed record Source(
     public Complex BackgroundPu(int order)
     {
         var (size, angle) = Background(order);
-        return size.IsKnown ? Complex.FromPolarCoordinates(1, angle.IsKnown ? angle.Value * Math.PI / 180 : 0) * (size.Value / 100) : Complex.Zero;
+        return size.IsKnown ? Complex.FromPolarCoordinates(1, angle.IsKnown ? angle.Value * Math.PI / 180 : 0) * (size.Value / 100)
+            : Complex.Zero;
     }
 
     /// <summary>The same source without any distortion of its own.</summary>
@@ -51,7 +54,9 @@ public sealed record Source(
     {
         5 => (BackgroundV5Pct, BackgroundV5Deg),
         7 => (BackgroundV7Pct, BackgroundV7Deg),
-        _ => FurtherBackground.FirstOrDefault(b => b.Order == order) is { } further ? (further.Pct, further.Deg) : (Given.Unknown, Given.Unknown),
+        _ => FurtherBackground.FirstOrDefault(b => b.Order == order) is { } further
+            ? (further.Pct, further.Deg)
+            : (Given.Unknown, Given.Unknown),
     };
 
     /// <summary>Names of disturbances that have not been stated.</summary>

@@ -36,7 +36,8 @@ public sealed partial class SupplyNetwork
     private readonly ConcurrentDictionary<int, Complex[]> columns = new();
 
     private SupplyNetwork(
-        Dictionary<string, int> nodes, Dictionary<string, Bus> buses, Dictionary<string, int> clockHours, IReadOnlyList<NetworkBranch> branches, double frequencyHz, bool assumedInfinite)
+        Dictionary<string, int> nodes, Dictionary<string, Bus> buses, Dictionary<string, int> clockHours,
+        IReadOnlyList<NetworkBranch> branches, double frequencyHz, bool assumedInfinite)
     {
         this.nodes = nodes;
         this.buses = buses;
@@ -69,7 +70,8 @@ public sealed partial class SupplyNetwork
     /// <summary>Hours of 30° by which a live bus lags the source, 0 to 11.</summary>
     public int ClockHour(string busId) => clockHours[busId];
 
-    /// <summary>Impedance behind a live bus at the fundamental, without loads and capacitors, ohm per phase; zero at an infinite source.</summary>
+    /// <summary>Impedance behind a live bus at the fundamental, without loads and capacitors, ohm per phase; zero at an infinite
+    /// source.</summary>
     public Complex ImpedanceOhm(string busId) => TransferPu(busId, busId) * BaseOhm(busId);
 
     /// <summary>Transfer impedance between two live buses at the fundamental, without loads, per unit.</summary>
@@ -125,7 +127,8 @@ public sealed partial class SupplyNetwork
         var matrix = Admittance(1);
         for (var i = 0; i < NodeCount; i++)
         {
-            matrix[i, i] += standing.ShuntsPu[i] + (Complex.Conjugate(standing.PowersPu[i]) / (voltages[i].Magnitude * voltages[i].Magnitude));
+            matrix[i, i] += standing.ShuntsPu[i]
+                + (Complex.Conjugate(standing.PowersPu[i]) / (voltages[i].Magnitude * voltages[i].Magnitude));
         }
 
         return (voltages[node].Magnitude * buses[busId].NominalVoltageV, DenseLu.Of(matrix).Solve(Unit(node))[node] * BaseOhm(busId));

@@ -55,7 +55,8 @@ public sealed partial class SupplyNetwork
             nodes,
             distribution.Buses.ToDictionary(b => b.Id, StringComparer.Ordinal),
             hours,
-            source is { } s ? [new NetworkBranch(string.Empty, Reference, nodes[supply.BusId], s.ImpedancePu, cables.Rise.OfWinding, s.HarmonicReactanceRise), .. branches] : [.. branches],
+            source is { } s ? [new NetworkBranch(string.Empty, Reference, nodes[supply.BusId], s.ImpedancePu, cables.Rise.OfWinding,
+                s.HarmonicReactanceRise), .. branches] : [.. branches],
             supply.FrequencyHz,
             source is null)
         { Rise = cables.Rise };
@@ -123,7 +124,8 @@ public sealed partial class SupplyNetwork
         foreach (var t in distribution.Transformers.Where(t => scenario.IsClosed(t.Id, true)))
         {
             // At a base voltage of √BaseVa an ohm is a per unit.
-            var impedance = FaultLevel.TransformerImpedance(Math.Sqrt(BaseVa), new FaultLevel.TransformerInput(t.RatedKva, t.UkPct, t.LoadLossKw));
+            var impedance = FaultLevel.TransformerImpedance(Math.Sqrt(BaseVa),
+                new FaultLevel.TransformerInput(t.RatedKva, t.UkPct, t.LoadLossKw));
             yield return new Edge(t.Id, t.FromBusId, t.ToBusId, impedance, cables.Rise.OfWinding, t.ClockHour());
         }
 
@@ -131,10 +133,12 @@ public sealed partial class SupplyNetwork
         {
             var voltage = distribution.Bus(cable.FromBusId).NominalVoltageV;
             var resistivity = cables.ResistivityOf(cable.Material);
-            var ohm = CableImpedance.Of(cable.LengthM.Value, cable.CrossSectionMm2.Value, cable.ParallelRuns, resistivity, cables.ReactanceOf(cable.Laying, frequencyHz));
+            var ohm = CableImpedance.Of(cable.LengthM.Value, cable.CrossSectionMm2.Value, cable.ParallelRuns, resistivity,
+                cables.ReactanceOf(cable.Laying, frequencyHz));
             var perMetre = resistivity / cable.CrossSectionMm2.Value;
             yield return new Edge(
-                cable.Id, cable.FromBusId, cable.ToBusId, ohm * BaseVa / (voltage * voltage), h => cables.Rise.OfConductor(perMetre, frequencyHz, h), 0);
+                cable.Id, cable.FromBusId, cable.ToBusId, ohm * BaseVa / (voltage * voltage), h =>
+                    cables.Rise.OfConductor(perMetre, frequencyHz, h), 0);
         }
     }
 
@@ -159,7 +163,8 @@ public sealed partial class SupplyNetwork
         return hours;
     }
 
-    private readonly record struct Edge(string ElementId, string From, string To, Complex ImpedancePu, Func<double, double> ResistanceRise, int ClockHour);
+    private readonly record struct Edge(string ElementId, string From, string To, Complex ImpedancePu, Func<double, double> ResistanceRise,
+        int ClockHour);
 
     /// <summary>Buses joined by closed couplers stand for one (union-find).</summary>
     private sealed class Joints

@@ -79,14 +79,17 @@ public sealed record Transformer(
     /// <summary>No-load voltage of the fed side with its tap, % of that bus's nominal; unknown: exactly nominal.</summary>
     public Given NoLoadSecondaryPct { get; init; }
 
-    /// <summary>Zero-sequence impedance over the positive-sequence one; unknown: 1 with a delta primary and a star, not known otherwise.</summary>
+    /// <summary>Zero-sequence impedance over the positive-sequence one; unknown: 1 with a delta primary and a star, not known
+    /// otherwise.</summary>
     public Given ZeroSequencePu { get; init; }
 
-    /// <summary>Zero-sequence impedance behind its star over the positive-sequence one; null where there is no star or nothing is known of it.</summary>
+    /// <summary>Zero-sequence impedance behind its star over the positive-sequence one; null where there is no star or nothing is known of
+    /// it.</summary>
     public double? ZeroSequence() => VectorGroup switch
     {
         VectorGroup.Dyn1 or VectorGroup.Dyn5 or VectorGroup.Dyn7 or VectorGroup.Dyn11 => ZeroSequencePu.IsKnown ? ZeroSequencePu.Value : 1,
-        VectorGroup.Yzn5 or VectorGroup.Yzn11 or VectorGroup.Yyn0 or VectorGroup.Dzn0 => ZeroSequencePu.IsKnown ? ZeroSequencePu.Value : null,
+        VectorGroup.Yzn5 or VectorGroup.Yzn11 or VectorGroup.Yyn0 or VectorGroup.Dzn0 =>
+            ZeroSequencePu.IsKnown ? ZeroSequencePu.Value : null,
         VectorGroup.Yd5 or VectorGroup.Yd11 or VectorGroup.Dd0 => null,
         _ => throw new InvalidOperationException("Unknown vector group."),
     };

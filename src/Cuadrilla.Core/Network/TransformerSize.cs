@@ -8,7 +8,8 @@ namespace Cuadrilla.Core.Network;
 public sealed record TransformerSize(double RatedKva, double UkPct, double LoadLossKw, double NoLoadLossKw)
 {
     /// <summary>
-    /// Of a least efficiency at half load and unity power factor. Half load is taken as the best load, where no-load and load loss are equal:
+    /// Of a least efficiency at half load and unity power factor. Half load is taken as the best load, where no-load and load loss are
+    /// equal:
     /// P0 = P/2, Pk = 4·P0 with P = (S/2)·(1/η − 1).
     /// </summary>
     /// <param name="ratedKva">Rated power, kVA.</param>
@@ -27,4 +28,5 @@ public sealed record TransformerSize(double RatedKva, double UkPct, double LoadL
 /// <param name="FrequencyHz">Frequency that they are made for, Hz.</param>
 /// <param name="Cooling">Dry or oil.</param>
 /// <param name="Sizes">Sizes, ascending.</param>
-public sealed record TransformerSeries(string Key, string Name, double FrequencyHz, TransformerCooling Cooling, IReadOnlyList<TransformerSize> Sizes);
+public sealed record TransformerSeries(string Key, string Name, double FrequencyHz, TransformerCooling Cooling,
+    IReadOnlyList<TransformerSize> Sizes);

@@ -86,5 +86,6 @@ internal static class DenseRows
     }
 
     /// <summary>The numbers of a matrix in two indices, row by row.</summary>
-    public static Span<T> Of<T>(T[,] matrix) => MemoryMarshal.CreateSpan(ref Unsafe.As<byte, T>(ref MemoryMarshal.GetArrayDataReference(matrix)), matrix.Length);
+    public static Span<T> Of<T>(T[,] matrix) =>
+        MemoryMarshal.CreateSpan(ref Unsafe.As<byte, T>(ref MemoryMarshal.GetArrayDataReference(matrix)), matrix.Length);
 }

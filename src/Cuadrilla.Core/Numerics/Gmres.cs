@@ -1,7 +1,8 @@
 namespace Cuadrilla.Core.Numerics;
 
 /// <summary>
-/// Generalised minimal residual method without restart, for x of A·x = b where A is known by what it does to a vector. Y. Saad, M. H. Schultz,
+/// Generalised minimal residual method without restart, for x of A·x = b where A is known by what it does to a vector. Y. Saad, M. H.
+/// Schultz,
 /// SIAM J. Sci. Stat. Comput. 7 (1986); orthogonal by modified Gram–Schmidt, least squares by Givens rotations.
 /// </summary>
 internal static class Gmres
@@ -37,7 +38,8 @@ internal static class Gmres
             column[step + 1] = Length(next);
             for (var k = 0; k < step; k++)
             {
-                (column[k], column[k + 1]) = ((cosines[k] * column[k]) + (sines[k] * column[k + 1]), (cosines[k] * column[k + 1]) - (sines[k] * column[k]));
+                (column[k], column[k + 1]) = ((cosines[k] * column[k]) + (sines[k] * column[k + 1]),
+                    (cosines[k] * column[k + 1]) - (sines[k] * column[k]));
             }
 
             var size = Math.Sqrt((column[step] * column[step]) + (column[step + 1] * column[step + 1]));

@@ -1,6 +1,7 @@
 namespace Cuadrilla.Core.Numerics;
 
-/// <summary>Classical Runge–Kutta of fourth order for y′ = f(t, y). Holds the work space of one integration; not for several threads.</summary>
+/// <summary>Classical Runge–Kutta of fourth order for y′ = f(t, y). Holds the work space of one integration; not for several
+/// threads.</summary>
 /// <param name="size">Numbers of the state.</param>
 internal sealed class Rk4(int size)
 {

@@ -1,6 +1,7 @@
 namespace Cuadrilla.Core.Numerics;
 
-/// <summary>Inverts a rising function that is nearly a straight line in the square of its argument, as losses and I² are in the torque.</summary>
+/// <summary>Inverts a rising function that is nearly a straight line in the square of its argument, as losses and I² are in the
+/// torque.</summary>
 internal static class SquareSecant
 {
     private const int MostRounds = 80;

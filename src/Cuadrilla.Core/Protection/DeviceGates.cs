@@ -9,14 +9,16 @@ namespace Cuadrilla.Core.Protection;
 public readonly record struct CurveTime(double CurrentA, double TimeS);
 
 /// <summary>
-/// When a protective device surely lasts and surely clears: between the two nobody may count on either. See <c>docs/methods/protection.md</c>.
+/// When a protective device surely lasts and surely clears: between the two nobody may count on either. See
+/// <c>docs/methods/protection.md</c>.
 /// </summary>
 public abstract class DeviceGates
 {
     /// <summary>Longest time that counts as clearing a fault, s.</summary>
     public const double LongestS = 5;
 
-    private protected DeviceGates(double ratedA, double overloadA, double breakingKa) => (RatedA, OverloadA, BreakingKa) = (ratedA, overloadA, breakingKa);
+    private protected DeviceGates(double ratedA, double overloadA, double breakingKa) =>
+        (RatedA, OverloadA, BreakingKa) = (ratedA, overloadA, breakingKa);
 
     /// <summary>Rated current, A.</summary>
     public double RatedA { get; }
@@ -39,11 +41,13 @@ public abstract class DeviceGates
     /// <summary>Current that it surely clears within a time up to 5 s, A; null where nothing is known of that.</summary>
     public abstract double? TripA(double timeS);
 
-    /// <summary>I²·t that it lets through at most at a prospective current, A²s; null where it may take longer than 5 s or that is not known.</summary>
+    /// <summary>I²·t that it lets through at most at a prospective current, A²s; null where it may take longer than 5 s or that is not
+    /// known.</summary>
     public abstract double? LetThroughA2s(double faultA);
 
     /// <summary>
-    /// How far a start stays below what the device surely carries: least permitted over actual current, 1 just passes; null where nothing is known of that.
+    /// How far a start stays below what the device surely carries: least permitted over actual current, 1 just passes; null where nothing
+    /// is known of that.
     /// What ran before warms an overload release.
     /// </summary>
     public abstract double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0);
@@ -63,8 +67,10 @@ public abstract class DeviceGates
         {
             ProtectiveDevice.Fuse f => FuseGates.Of(f, fuses),
             ProtectiveDevice.SemiconductorFuse s => new SemiconductorGates(s),
-            ProtectiveDevice.CircuitBreaker b => new BreakerGates(b.RatedA, b.OverloadA, b.MagneticPu, TripClass.Class10, b.BreakingKa, b.LetThroughA2s, series),
-            ProtectiveDevice.MotorBreaker m => new BreakerGates(m.RatedA, m.OverloadA, m.MagneticPu, m.Trip, m.BreakingKa, m.LetThroughA2s, series),
+            ProtectiveDevice.CircuitBreaker b =>
+                new BreakerGates(b.RatedA, b.OverloadA, b.MagneticPu, TripClass.Class10, b.BreakingKa, b.LetThroughA2s, series),
+            ProtectiveDevice.MotorBreaker m =>
+                new BreakerGates(m.RatedA, m.OverloadA, m.MagneticPu, m.Trip, m.BreakingKa, m.LetThroughA2s, series),
             ProtectiveDevice.NotChosen => null,
             _ => throw new InvalidOperationException("Unknown protective device."),
         };
@@ -88,7 +94,8 @@ public abstract class DeviceGates
 }
 
 /// <summary>
-/// gG fuses by their gates. A rating between two of the standard's table clears by the gates of the next larger one and lasts by those of the next smaller: both on the safe side.
+/// gG fuses by their gates. A rating between two of the standard's table clears by the gates of the next larger one and lasts by those of
+/// the next smaller: both on the safe side.
 /// </summary>
 internal sealed class FuseGates : DeviceGates
 {
@@ -109,19 +116,22 @@ internal sealed class FuseGates : DeviceGates
     public override double? LetThroughA2s(double faultA) => faultA * faultA * clears?.ClearS(faultA);
 
     public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) =>
-        lasts is null ? null : RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m => lasts.LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min();
+        lasts is null ? null : RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m =>
+            lasts.LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min();
 
     public override IReadOnlyList<CurveTime> Lasts() => lasts is null ? [] : [.. Times.Select(t => new CurveTime(lasts.LastsA(t), t))];
 
     public override IReadOnlyList<CurveTime> Clears() => clears is null ? [] :
     [
-        .. Times.Where(t => t <= LongestS).Select(t => new CurveTime(t < 0.1 ? clears.Clears01SA * Math.Sqrt(0.1 / t) : clears.ClearsA(t), t)),
+        .. Times.Where(t => t <= LongestS).Select(t =>
+            new CurveTime(t < 0.1 ? clears.Clears01SA * Math.Sqrt(0.1 / t) : clears.ClearsA(t), t)),
         new CurveTime(ConventionalPu * RatedA, clears.ConventionalS),
     ];
 }
 
 /// <summary>
-/// Fuses aR: against short circuit only. No gates are agreed: what it carries through a start is its maker's to state, and a slow fault it may not clear at all.
+/// Fuses aR: against short circuit only. No gates are agreed: what it carries through a start is its maker's to state, and a slow fault it
+/// may not clear at all.
 /// </summary>
 internal sealed class SemiconductorGates(ProtectiveDevice.SemiconductorFuse fuse) : DeviceGates(fuse.RatedA, fuse.RatedA, fuse.BreakingKa)
 {
@@ -140,7 +150,8 @@ internal sealed class SemiconductorGates(ProtectiveDevice.SemiconductorFuse fuse
     public override double? LetThroughA2s(double faultA) => faultA >= AdiabaticPu * RatedA ? fuse.TotalA2s : null;
 
     public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) =>
-        IsStated ? RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m => LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min() : null;
+        IsStated ? RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m =>
+            LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min() : null;
 
     public override IReadOnlyList<CurveTime> Lasts() => IsStated ? [.. LastingTimes.Select(t => new CurveTime(LastsA(t), t))] : [];
 
@@ -165,7 +176,8 @@ internal sealed class SemiconductorGates(ProtectiveDevice.SemiconductorFuse fuse
 
 /// <summary>Circuit breakers: an overload release by its trip class, a short-circuit release within its tolerance.</summary>
 internal sealed class BreakerGates(
-    double ratedA, double overloadA, double magneticPu, TripClass trip, double breakingKa, Given letThroughA2s, SwitchgearSeries series) : DeviceGates(ratedA, overloadA, breakingKa)
+    double ratedA, double overloadA, double magneticPu, TripClass trip, double breakingKa, Given letThroughA2s, SwitchgearSeries series)
+        : DeviceGates(ratedA, overloadA, breakingKa)
 {
     // Crest over rms of an inrush counts a quarter more than computed (IEC 60947-4-1, high-efficiency motors).
     private const double InrushReserve = 1.25;
@@ -201,17 +213,20 @@ internal sealed class BreakerGates(
     {
         var heat = TripHeat.Of(moments, OverloadA, trip, beforeA / OverloadA);
         var peak = moments.Max(m => m.State.LineCurrentA);
-        return Math.Min(heat > 0 ? 1 / Math.Sqrt(heat) : double.PositiveInfinity, peak > 0 ? MagneticA / (InrushReserve * inrushKappa * peak) : double.PositiveInfinity);
+        return Math.Min(heat > 0 ? 1 / Math.Sqrt(heat) : double.PositiveInfinity,
+            peak > 0 ? MagneticA / (InrushReserve * inrushKappa * peak) : double.PositiveInfinity);
     }
 
     public override IReadOnlyList<CurveTime> Lasts() => Curve(x => TripHeat.TripS(x, 0, trip), 1 - series.MagneticTolerancePu, 0.01);
 
-    public override IReadOnlyList<CurveTime> Clears() => Curve(x => TripHeat.LongestTripS(x, 0, trip), 1 + series.MagneticTolerancePu, series.ClearsS);
+    public override IReadOnlyList<CurveTime> Clears() =>
+        Curve(x => TripHeat.LongestTripS(x, 0, trip), 1 + series.MagneticTolerancePu, series.ClearsS);
 
     private IReadOnlyList<CurveTime> Curve(Func<double, double> time, double tolerance, double instantS)
     {
         var instantA = MagneticA * tolerance;
-        var thermal = Multiples.Select(x => x * OverloadA).Where(a => a < instantA).Append(instantA).Select(a => new CurveTime(a, time(a / OverloadA))).Where(p => double.IsFinite(p.TimeS)).ToList();
+        var thermal = Multiples.Select(x => x * OverloadA).Where(a => a < instantA).Append(instantA).Select(a =>
+            new CurveTime(a, time(a / OverloadA))).Where(p => double.IsFinite(p.TimeS)).ToList();
         return [.. thermal, new CurveTime(instantA, instantS), new CurveTime(Math.Max(2 * instantA, 1000 * BreakingKa), instantS)];
     }
 }

@@ -24,7 +24,8 @@ public static class FuseCheck
     /// <param name="Start">Current and time of a start, A and s; null: none.</param>
     /// <param name="UpstreamA">Rating of the gG fuse above, A; null: none.</param>
     public sealed record Duty(
-        double CurrentA, double CapacityA, double LeastFaultA, double DisconnectS, double SectionMm2, int Parallel, ConductorMaterial Material, CableInsulation Insulation,
+        double CurrentA, double CapacityA, double LeastFaultA, double DisconnectS, double SectionMm2, int Parallel,
+        ConductorMaterial Material, CableInsulation Insulation,
         (double A, double S)? Start, double? UpstreamA);
 
     /// <summary>What holds; null where it was not asked.</summary>
@@ -39,7 +40,8 @@ public static class FuseCheck
     /// <param name="StartHolds">The start passes.</param>
     /// <param name="Selective">The fuse above stays.</param>
     public sealed record Result(
-        bool LoadHolds, double TripA, double? ClearTimeS, bool IsCleared, double? LetThroughA2s, double CableA2s, bool CableHolds, double? StartLimitA, bool? StartHolds, bool? Selective)
+        bool LoadHolds, double TripA, double? ClearTimeS, bool IsCleared, double? LetThroughA2s, double CableA2s, bool CableHolds,
+        double? StartLimitA, bool? StartHolds, bool? Selective)
     {
         /// <summary>All that was asked holds.</summary>
         public bool Holds => LoadHolds && IsCleared && CableHolds && StartHolds != false && Selective != false;

@@ -20,7 +20,8 @@ public sealed record GgFuse(double RatedA, double Lasts10SA, double Clears5SA, d
         _ => 14_400,
     };
 
-    /// <summary>Longest time to clear a current, s: the upper gate, straight in logarithms, by I²·t above it; null where it may take more than 5 s.</summary>
+    /// <summary>Longest time to clear a current, s: the upper gate, straight in logarithms, by I²·t above it; null where it may take more
+    /// than 5 s.</summary>
     public double? ClearS(double currentA) => currentA < Clears5SA ? null
         : currentA > Clears01SA ? 0.1 * Square(Clears01SA / currentA)
         : 5 * Math.Pow(currentA / Clears5SA, -Math.Log(50) / Math.Log(Clears01SA / Clears5SA));
@@ -28,7 +29,8 @@ public sealed record GgFuse(double RatedA, double Lasts10SA, double Clears5SA, d
     /// <summary>Current that surely clears within a time of 0.1 to 5 s, A: the upper gate.</summary>
     public double ClearsA(double timeS) => Between(timeS, (5, Clears5SA), (0.1, Clears01SA));
 
-    /// <summary>Current that it surely carries for a time, A: the lower gate, by I²·t below 0.1 s, to the non-fusing current at the conventional time.</summary>
+    /// <summary>Current that it surely carries for a time, A: the lower gate, by I²·t below 0.1 s, to the non-fusing current at the
+    /// conventional time.</summary>
     public double LastsA(double timeS) => timeS switch
     {
         < 0.1 => Lasts01SA * Math.Sqrt(0.1 / timeS),

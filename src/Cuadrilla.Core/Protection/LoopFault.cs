@@ -3,7 +3,8 @@ using System.Numerics;
 namespace Cuadrilla.Core.Protection;
 
 /// <summary>
-/// Fault to earth against what its device needs: Z_s ≤ c·U_0/I_a (IEC 60364-4-41, 60364-6 annex D). See <c>docs/methods/disconnection.md</c>.
+/// Fault to earth against what its device needs: Z_s ≤ c·U_0/I_a (IEC 60364-4-41, 60364-6 annex D). See
+/// <c>docs/methods/disconnection.md</c>.
 /// </summary>
 public static class LoopFault
 {
@@ -18,7 +19,8 @@ public static class LoopFault
     /// <param name="LengthM">Length, m.</param>
     /// <param name="TripA">Current that surely disconnects in time, A.</param>
     /// <param name="VoltageFactor">c of the least fault current.</param>
-    public sealed record Loop(double PhaseVoltageV, Complex Source, Complex LinePerM, Complex EarthPerM, double LengthM, double TripA, double VoltageFactor);
+    public sealed record Loop(double PhaseVoltageV, Complex Source, Complex LinePerM, Complex EarthPerM, double LengthM, double TripA,
+        double VoltageFactor);
 
     /// <summary>What comes of it.</summary>
     /// <param name="LoopOhm">Impedance of the loop, Ω.</param>
@@ -27,7 +29,8 @@ public static class LoopFault
     /// <param name="MeasuredLimitOhm">Largest reading of a cold loop, Ω.</param>
     /// <param name="LargestLengthM">Length at which it just disconnects, m; null where the source alone is too much.</param>
     /// <param name="TouchV">Voltage on the protective conductor while it lasts, V.</param>
-    public sealed record Result(double LoopOhm, double FaultA, double PermittedOhm, double MeasuredLimitOhm, double? LargestLengthM, double TouchV)
+    public sealed record Result(double LoopOhm, double FaultA, double PermittedOhm, double MeasuredLimitOhm, double? LargestLengthM,
+        double TouchV)
     {
         /// <summary>The device disconnects in time.</summary>
         public bool Disconnects => LoopOhm <= PermittedOhm;
@@ -42,7 +45,8 @@ public static class LoopFault
         var driving = loop.VoltageFactor * loop.PhaseVoltageV;
         var (fault, permitted) = (driving / impedance, driving / loop.TripA);
         return new Result(
-            impedance, fault, permitted, MeasuredPart * loop.PhaseVoltageV / loop.TripA, LengthAt(loop.Source, perM, permitted), fault * loop.LengthM * loop.EarthPerM.Magnitude);
+            impedance, fault, permitted, MeasuredPart * loop.PhaseVoltageV / loop.TripA, LengthAt(loop.Source, perM, permitted),
+            fault * loop.LengthM * loop.EarthPerM.Magnitude);
     }
 
     // |Z_source + l·z| = Z: the positive root.

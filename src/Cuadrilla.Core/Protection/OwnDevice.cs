@@ -41,7 +41,8 @@ public enum OwnDeviceKind
 /// <param name="Clears01SA">Current that a fuse gG surely clears within 0.1 s, A.</param>
 /// <param name="Ac1A">Rated current of a contactor in AC-1, A; not known: that of AC-3.</param>
 public sealed record OwnDevice(
-    string Id, string Name, string Catalogue, string Version, OwnDeviceKind Kind, double RatedA, double VoltageV, Given BreakingKa, Given SettingFromA, TripClass Trip,
+    string Id, string Name, string Catalogue, string Version, OwnDeviceKind Kind, double RatedA, double VoltageV, Given BreakingKa,
+    Given SettingFromA, TripClass Trip,
     Given MagneticPu, Given EnergyA2s, Given Lasts10SA, Given Clears5SA, Given Lasts01SA, Given Clears01SA, Given Ac1A)
 {
     /// <summary>Name with its list.</summary>
@@ -82,14 +83,17 @@ public sealed record OwnDevice(
             Item = Item, Lasts10SA = Lasts10SA, Lasts01SA = Lasts01SA,
         },
         OwnDeviceKind.CircuitBreaker =>
-            new ProtectiveDevice.CircuitBreaker(RatedA, Set(Math.Ceiling(designA)), MagneticPu.Value, BreakingKa.Value, EnergyA2s, string.Empty) { Item = Item },
+            new ProtectiveDevice.CircuitBreaker(RatedA, Set(Math.Ceiling(designA)), MagneticPu.Value, BreakingKa.Value, EnergyA2s,
+                string.Empty) { Item = Item },
         OwnDeviceKind.MotorBreaker =>
-            new ProtectiveDevice.MotorBreaker(RatedA, Set(designA), Trip, MagneticPu.Value, BreakingKa.Value, EnergyA2s, string.Empty) { Item = Item },
+            new ProtectiveDevice.MotorBreaker(RatedA, Set(designA), Trip, MagneticPu.Value, BreakingKa.Value, EnergyA2s,
+                string.Empty) { Item = Item },
         _ => null,
     };
 
     /// <summary>The contactor; null for any other device.</summary>
-    public ContactorItem? Contactor() => Kind == OwnDeviceKind.Contactor ? new ContactorItem(RatedA, Ac1A.IsKnown ? Ac1A.Value : RatedA) { StatedToV = VoltageV } : null;
+    public ContactorItem? Contactor() =>
+        Kind == OwnDeviceKind.Contactor ? new ContactorItem(RatedA, Ac1A.IsKnown ? Ac1A.Value : RatedA) { StatedToV = VoltageV } : null;
 
     private double Set(double currentA) => SettingFromA.IsKnown ? Math.Min(RatedA, Math.Max(SettingFromA.Value, currentA)) : RatedA;
 }

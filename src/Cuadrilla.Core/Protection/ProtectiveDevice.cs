@@ -21,7 +21,8 @@ public abstract record ProtectiveDevice
     /// <param name="Reason">Why these; empty when none was given.</param>
     public sealed record Fuse(double RatedA, double BreakingKa, string Reason) : ProtectiveDevice
     {
-        /// <summary>Current that it surely carries for 10 s by its maker's curve, A; not known: by the gates of its rating. All four or none.</summary>
+        /// <summary>Current that it surely carries for 10 s by its maker's curve, A; not known: by the gates of its rating. All four or
+        /// none.</summary>
         public Base.Given Lasts10SA { get; init; }
 
         /// <summary>Current that it surely clears within 5 s, A.</summary>
@@ -60,7 +61,8 @@ public abstract record ProtectiveDevice
     /// <param name="BreakingKa">Rated ultimate breaking capacity at the voltage, kA.</param>
     /// <param name="LetThroughA2s">Energy that it lets through at a full short circuit, A²s; not known: it limits nothing.</param>
     /// <param name="Reason">Why this one; empty when none was given.</param>
-    public sealed record CircuitBreaker(double RatedA, double OverloadA, double MagneticPu, double BreakingKa, Base.Given LetThroughA2s, string Reason) : ProtectiveDevice;
+    public sealed record CircuitBreaker(double RatedA, double OverloadA, double MagneticPu, double BreakingKa, Base.Given LetThroughA2s,
+        string Reason) : ProtectiveDevice;
 
     /// <summary>A motor-protective circuit breaker (IEC 60947-2 and 60947-4-1).</summary>
     /// <param name="RatedA">Upper end of its setting range, A.</param>
@@ -70,7 +72,8 @@ public abstract record ProtectiveDevice
     /// <param name="BreakingKa">Rated ultimate breaking capacity at the voltage, kA.</param>
     /// <param name="LetThroughA2s">Energy that it lets through at a full short circuit, A²s; not known: it limits nothing.</param>
     /// <param name="Reason">Why this one; empty when none was given.</param>
-    public sealed record MotorBreaker(double RatedA, double OverloadA, TripClass Trip, double MagneticPu, double BreakingKa, Base.Given LetThroughA2s, string Reason) : ProtectiveDevice;
+    public sealed record MotorBreaker(double RatedA, double OverloadA, TripClass Trip, double MagneticPu, double BreakingKa,
+        Base.Given LetThroughA2s, string Reason) : ProtectiveDevice;
 }
 
 /// <summary>What a fault may do to a starter (IEC 60947-4-1 and 60947-4-2).</summary>
@@ -85,14 +88,16 @@ public enum CoordinationType
 
 /// <summary>Protective and switching devices of a drive point.</summary>
 /// <param name="Device">What protects its feeder.</param>
-/// <param name="ContactorA">Rated operational current of its line contactor in its duty's utilisation category, A; not known: none stated.</param>
+/// <param name="ContactorA">Rated operational current of its line contactor in its duty's utilisation category, A; not known: none
+/// stated.</param>
 /// <param name="Coordination">What a fault may do to a starter.</param>
 public sealed record SwitchingDevices(ProtectiveDevice Device, Base.Given ContactorA, CoordinationType Coordination)
 {
     /// <summary>Rated operational current of a soft starter's bypass contactor, A; not known: none stated.</summary>
     public Base.Given BypassA { get; init; }
 
-    /// <summary>Rated operational current of its isolator in AC-23A for a motor on the line, AC-21A ahead of a converter, A; not known: none stated.</summary>
+    /// <summary>Rated operational current of its isolator in AC-23A for a motor on the line, AC-21A ahead of a converter, A; not known:
+    /// none stated.</summary>
     public Base.Given IsolatorA { get; init; }
 
     /// <summary>Rated current of the fuses between a common DC bus and its inverter, A; not known: none stated.</summary>

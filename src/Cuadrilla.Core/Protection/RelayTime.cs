@@ -3,7 +3,8 @@ using Cuadrilla.Core.Converters.Starting;
 namespace Cuadrilla.Core.Protection;
 
 /// <summary>
-/// Trip times of a class between its fastest and its slowest relay (IEC 60947-4-1), by the image of <see cref="TripHeat"/>. See <c>docs/methods/protection.md</c>.
+/// Trip times of a class between its fastest and its slowest relay (IEC 60947-4-1), by the image of <see cref="TripHeat"/>. See
+/// <c>docs/methods/protection.md</c>.
 /// </summary>
 public static class RelayTime
 {

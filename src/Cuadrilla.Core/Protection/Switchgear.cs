@@ -20,7 +20,8 @@ public sealed record ContactorItem(double Ac3A, double Ac1A)
 /// <param name="BreakingKa">Breaking capacity, kA.</param>
 /// <param name="Lasts10SPu">What it carries for 10 s, start after start, parts of its rating.</param>
 /// <param name="Lasts01SPu">The same for 0.1 s.</param>
-public sealed record SemiconductorSeries(IReadOnlyList<double> RatedA, double TotalA2sPerA2, double BreakingKa, double Lasts10SPu, double Lasts01SPu);
+public sealed record SemiconductorSeries(IReadOnlyList<double> RatedA, double TotalA2sPerA2, double BreakingKa, double Lasts10SPu,
+    double Lasts01SPu);
 
 /// <summary>Circuit breakers of a generic series.</summary>
 /// <param name="RatedA">Rated currents, A, ascending.</param>
@@ -28,7 +29,8 @@ public sealed record SemiconductorSeries(IReadOnlyList<double> RatedA, double To
 /// <param name="MagneticPu">Short-circuit release, parts of the rated current.</param>
 /// <param name="Breaking">Breaking capacity in kA by voltage.</param>
 /// <param name="LetThroughA2sPerA">Let-through energy of a full short circuit in A²s for each ampere of rating.</param>
-public sealed record BreakerSeries(IReadOnlyList<double> RatedA, double OverloadFromPu, double MagneticPu, IReadOnlyList<VoltageStep> Breaking, double LetThroughA2sPerA)
+public sealed record BreakerSeries(IReadOnlyList<double> RatedA, double OverloadFromPu, double MagneticPu,
+    IReadOnlyList<VoltageStep> Breaking, double LetThroughA2sPerA)
 {
     /// <summary>Breaking capacity at a voltage, kA; null above all it is made for.</summary>
     public double? BreakingKa(double voltageV) => Steps.At(Breaking, voltageV);
@@ -45,7 +47,8 @@ public sealed record BreakerSeries(IReadOnlyList<double> RatedA, double Overload
 /// <param name="MagneticTolerancePu">By how much a short-circuit release may be off.</param>
 /// <param name="ClearsS">Time in which a breaker has cleared once its short-circuit release trips, s.</param>
 public sealed record SwitchgearSeries(
-    IReadOnlyList<VoltageStep> FuseBreaking, SemiconductorSeries Semiconductor, BreakerSeries Breakers, BreakerSeries MotorBreakers, IReadOnlyList<ContactorItem> Contactors,
+    IReadOnlyList<VoltageStep> FuseBreaking, SemiconductorSeries Semiconductor, BreakerSeries Breakers, BreakerSeries MotorBreakers,
+    IReadOnlyList<ContactorItem> Contactors,
     IReadOnlyList<VoltageStep> ContactorPu, double MotorMagneticPu, double MagneticTolerancePu, double ClearsS)
 {
     /// <summary>Rated operational currents of isolators, AC-21A and AC-23A, A, ascending.</summary>
@@ -58,18 +61,21 @@ public sealed record SwitchgearSeries(
     public double? FuseBreakingKa(double voltageV) => Steps.At(FuseBreaking, voltageV);
 
     /// <summary>The smallest contactor for a current of motors on the line; null where none is large enough.</summary>
-    public ContactorItem? ForAc3(double currentA, double voltageV) => At(voltageV).FirstOrDefault(c => c.Ac3A * FactorPu(c, voltageV) >= currentA);
+    public ContactorItem? ForAc3(double currentA, double voltageV) =>
+        At(voltageV).FirstOrDefault(c => c.Ac3A * FactorPu(c, voltageV) >= currentA);
 
     /// <summary>The smallest contactor for a current that it does not break under load of a motor.</summary>
     public ContactorItem? ForAc1(double currentA, double voltageV) => At(voltageV).FirstOrDefault(c => c.Ac1A >= currentA);
 
-    /// <summary>Contactors of the project's own lists, smallest first; where there are some for a voltage, they go before the series.</summary>
+    /// <summary>Contactors of the project's own lists, smallest first; where there are some for a voltage, they go before the
+    /// series.</summary>
     public IReadOnlyList<ContactorItem> OwnContactors { get; init; } = [];
 
     private IEnumerable<ContactorItem> At(double voltageV) =>
         OwnContactors.Where(c => voltageV <= c.StatedToV).ToList() is { Count: > 0 } own ? own : Contactors;
 
-    private double FactorPu(ContactorItem contactor, double voltageV) => contactor.StatedToV is null ? Steps.At(ContactorPu, voltageV) ?? 0 : 1;
+    private double FactorPu(ContactorItem contactor, double voltageV) =>
+        contactor.StatedToV is null ? Steps.At(ContactorPu, voltageV) ?? 0 : 1;
 }
 
 internal static class Steps

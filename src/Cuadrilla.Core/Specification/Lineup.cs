@@ -42,7 +42,8 @@ public sealed record Lineup(
     public Lineup As(LineupVariant variant)
     {
         ArgumentNullException.ThrowIfNull(variant);
-        return this with { DrivePoints = variant.DrivePoints, DcBuses = variant.DcBuses, Arrangements = variant.Arrangements, VariantName = variant.Name, SetAside = [] };
+        return this with { DrivePoints = variant.DrivePoints, DcBuses = variant.DcBuses, Arrangements = variant.Arrangements,
+            VariantName = variant.Name, SetAside = [] };
     }
 }
 

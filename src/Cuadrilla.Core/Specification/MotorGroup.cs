@@ -9,7 +9,8 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="Members">Kinds of motors, each a drive point that describes one motor and its load.</param>
 /// <param name="SimultaneityPct">Share of the rated currents that flows at once, %; not known: all.</param>
 /// <param name="Reason">Why this arrangement.</param>
-public sealed record MotorGroup(string Id, string Name, ValueList<GroupMember> Members, Given SimultaneityPct, string Reason) : Arrangement(Id, Name, Reason)
+public sealed record MotorGroup(string Id, string Name, ValueList<GroupMember> Members, Given SimultaneityPct,
+    string Reason) : Arrangement(Id, Name, Reason)
 {
     /// <inheritdoc/>
     public override IReadOnlyList<string> PointIds() => [.. Members.Select(m => m.PointId)];

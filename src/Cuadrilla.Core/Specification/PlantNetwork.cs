@@ -33,9 +33,11 @@ public static class PlantNetwork
         SourceStrength.NotStated => ["fault level of the source (or assume it infinite)"],
         SourceStrength.FaultLevel f => Names((f.ShortCircuitMva, "fault level of the source"), (f.XrRatio, "X/R of the source")),
         SourceStrength.Generator g => Names(
-            (g.RatedKva, "rated power of the generator"), (g.SubtransientPct, "subtransient reactance of the generator"), (g.XrRatio, "X/R of the generator")),
+            (g.RatedKva, "rated power of the generator"), (g.SubtransientPct, "subtransient reactance of the generator"),
+            (g.XrRatio, "X/R of the generator")),
         _ => [],
     };
 
-    private static IEnumerable<string> Names(params (Given Value, string Name)[] entries) => entries.Where(e => !e.Value.IsKnown).Select(e => e.Name);
+    private static IEnumerable<string> Names(params (Given Value, string Name)[] entries) =>
+        entries.Where(e => !e.Value.IsKnown).Select(e => e.Name);
 }

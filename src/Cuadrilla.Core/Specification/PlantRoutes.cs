@@ -53,7 +53,8 @@ public enum TrayUse
 /// <param name="BesideId">Next tray beside or below; empty: none.</param>
 /// <param name="GapMm">Free distance to it, mm.</param>
 public sealed record TraySegment(
-    string Id, string Name, string FromPlaceId, string ToPlaceId, Given LengthM, Given WidthMm, TrayKind Kind, TrayUse Use, bool Divider, Given HeightMm, string BesideId, Given GapMm);
+    string Id, string Name, string FromPlaceId, string ToPlaceId, Given LengthM, Given WidthMm, TrayKind Kind, TrayUse Use, bool Divider,
+    Given HeightMm, string BesideId, Given GapMm);
 
 /// <summary>A cable entered by hand: a signal, a bus, an auxiliary supply.</summary>
 /// <param name="Id">Stable key.</param>
@@ -100,7 +101,8 @@ public sealed record NearbyReceiver(string Id, string Name, ReceiverKind Kind, G
 /// <param name="Segments">Pieces of tray between places.</param>
 /// <param name="Cables">Cables entered by hand.</param>
 /// <param name="Ways">Ways chosen by hand.</param>
-public sealed record PlantRoutes(ValueList<Place> Places, ValueList<TraySegment> Segments, ValueList<SignalCable> Cables, ValueList<CableWay> Ways)
+public sealed record PlantRoutes(ValueList<Place> Places, ValueList<TraySegment> Segments, ValueList<SignalCable> Cables,
+    ValueList<CableWay> Ways)
 {
     /// <summary>None.</summary>
     public static PlantRoutes None { get; } = new([], [], [], []);

@@ -41,4 +41,5 @@ public sealed record RatioFollower(
 /// <param name="Unit">In which unit: m, L, pieces.</param>
 /// <param name="LeastRpm">Minimum speed of the motor in use, rpm.</param>
 /// <param name="LargestRpm">Maximum speed of the motor in use, rpm.</param>
-public sealed record RatioAxis(string PointId, Given PulsesPerTurn, Given GearRatio, Given UnitsPerMachineTurn, string Unit, Given LeastRpm, Given LargestRpm);
+public sealed record RatioAxis(string PointId, Given PulsesPerTurn, Given GearRatio, Given UnitsPerMachineTurn, string Unit, Given LeastRpm,
+    Given LargestRpm);

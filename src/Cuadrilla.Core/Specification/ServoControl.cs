@@ -22,7 +22,8 @@ public abstract record ServoControl
     /// <param name="BrakesOn24V">True when the brakes of the axes hang on the same supply.</param>
     /// <param name="LargestCapacitanceUf">Largest capacitance on the link, µF; not known: the supply module's own limit alone.</param>
     /// <param name="LargestCableM">Largest sum of all motor cables behind the supply module, m.</param>
-    /// <param name="SafeGroups">Group of each member whose torque is switched off together, in the order of the members; 0 for none.</param>
+    /// <param name="SafeGroups">Group of each member whose torque is switched off together, in the order of the members; 0 for
+    /// none.</param>
     /// <param name="FirmwareNote">Memory card: parameters and firmware.</param>
     public sealed record Modular(
         Given LargestAxes,

@@ -11,7 +11,8 @@ namespace Cuadrilla.Core.Specification;
 /// <param name="RunOnS">How long the rest is to carry the load when one is lost, s; not known: for ever.</param>
 /// <param name="Reason">Why this arrangement.</param>
 public sealed record SharedShaft(
-    string Id, string Name, ValueList<ShaftUnit> Units, SharingMethod Method, ShaftCoupling Coupling, Given RunOnS, string Reason) : Arrangement(Id, Name, Reason)
+    string Id, string Name, ValueList<ShaftUnit> Units, SharingMethod Method, ShaftCoupling Coupling, Given RunOnS, string Reason)
+        : Arrangement(Id, Name, Reason)
 {
     /// <inheritdoc/>
     public override IReadOnlyList<string> PointIds() => [.. Units.Select(u => u.PointId)];

@@ -18,13 +18,17 @@ public static class UsualEntries
         Fluid<FanLoad>("fan.static-share", c => c.StaticFraction, (c, v) => c with { StaticFraction = v }),
         Fluid<PumpLoad>("pump.static-share", c => c.StaticFraction, (c, v) => c with { StaticFraction = v }, p => !p.StaticHeadM.IsKnown),
         Fluid<FluidLoad>("fluid.shut-off", c => c.ShutOffPu, (c, v) => c with { ShutOffPu = v }, HasNoCurve),
-        Fluid<FanLoad>("fan.efficiency", c => c.RatedEfficiency, (c, v) => c with { RatedEfficiency = v }, f => !f.Common.RatedShaftKw.IsKnown),
-        Fluid<PumpLoad>("pump.efficiency", c => c.RatedEfficiency, (c, v) => c with { RatedEfficiency = v }, p => !p.Common.RatedShaftKw.IsKnown && HasNoCurve(p)),
+        Fluid<FanLoad>("fan.efficiency", c => c.RatedEfficiency, (c, v) => c with { RatedEfficiency = v },
+            f => !f.Common.RatedShaftKw.IsKnown),
+        Fluid<PumpLoad>("pump.efficiency", c => c.RatedEfficiency, (c, v) => c with { RatedEfficiency = v },
+            p => !p.Common.RatedShaftKw.IsKnown && HasNoCurve(p)),
         Load<PumpLoad>("pump.density", p => p.DensityKgPerM3, (p, v) => p with { DensityKgPerM3 = v }),
         Fluid<FluidLoad>("fluid.start", c => c.StartTimeS, (c, v) => c with { StartTimeS = v }),
-        Load<MechanicalLoad>("train.start", m => m.Train.StartTimeS, (m, v) => m with { Train = m.Train with { StartTimeS = v } }, m => m is not (ServoAxisLoad or ProfileLoad or HoistLoad)),
+        Load<MechanicalLoad>("train.start", m => m.Train.StartTimeS, (m, v) => m with { Train = m.Train with { StartTimeS = v } },
+            m => m is not (ServoAxisLoad or ProfileLoad or HoistLoad)),
         Load<HoistLoad>("hoist.start", m => m.Train.StartTimeS, (m, v) => m with { Train = m.Train with { StartTimeS = v } }),
-        Load<MechanicalLoad>("train.gear-efficiency", m => m.Train.GearEfficiency, (m, v) => m with { Train = m.Train with { GearEfficiency = v } }),
+        Load<MechanicalLoad>("train.gear-efficiency", m => m.Train.GearEfficiency,
+            (m, v) => m with { Train = m.Train with { GearEfficiency = v } }),
         Load<ConstantTorqueLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
         Load<HighInertiaLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
         Load<RollerGroupLoad>("load.breakaway", m => m.BreakawayPct, (m, v) => m with { BreakawayPct = v }),
@@ -41,7 +45,8 @@ public static class UsualEntries
         Load<WinderLoad>("winder.taper", m => m.TaperPct, (m, v) => m with { TaperPct = v }),
         Load<ServoAxisLoad>("servo-axis.incline", m => m.InclineDeg, (m, v) => m with { InclineDeg = v }),
         new("cable.length", p => p.Cable.LengthM, (p, v) => p with { Cable = p.Cable with { LengthM = v } }),
-        new("feeder.length", p => p.Feeder is Feeder.ByCable f ? f.LengthM : null, (p, v) => p.Feeder is Feeder.ByCable f ? p with { Feeder = f with { LengthM = v } } : p),
+        new("feeder.length", p => p.Feeder is Feeder.ByCable f ? f.LengthM : null,
+            (p, v) => p.Feeder is Feeder.ByCable f ? p with { Feeder = f with { LengthM = v } } : p),
     ];
 
     /// <summary>What is proposed for the open entries of a drive point, in the order of its entries.</summary>
@@ -90,7 +95,8 @@ public static class UsualEntries
             if (proposed is >= 0.05 and <= 2000)
             {
                 yield return (
-                    new UsualValue("train.gear-ratio", "gear ratio", proposed, ": 1", FormattableString.Invariant($"From a 4-pole motor's {motorRpm:0} rpm to {rpm:0.#} rpm")),
+                    new UsualValue("train.gear-ratio", "gear ratio", proposed, ": 1",
+                        FormattableString.Invariant($"From a 4-pole motor's {motorRpm:0} rpm to {rpm:0.#} rpm")),
                     p => p.Load is MechanicalLoad m ? p with { Load = m with { Train = m.Train with { GearRatio = proposed } } } : p);
             }
         }
@@ -103,7 +109,8 @@ public static class UsualEntries
         RollerGroupLoad { RatedSpeedRpm: { IsKnown: true } rpm } => rpm.Value,
         DosingPumpLoad { RatedSpeedRpm: { IsKnown: true } rpm } => rpm.Value,
         ConveyorLoad { BeltSpeedMPerS: { IsKnown: true } v, DrumDiameterM: { IsKnown: true } d } => 60 * v.Value / (Math.PI * d.Value),
-        HoistLoad { SpeedMPerS: { IsKnown: true } v, DrumDiameterM: { IsKnown: true } d } hoist => 60 * v.Value * (hoist.Falls.IsKnown ? hoist.Falls.Value : 1) / (Math.PI * d.Value),
+        HoistLoad { SpeedMPerS: { IsKnown: true } v, DrumDiameterM: { IsKnown: true } d } hoist =>
+            60 * v.Value * (hoist.Falls.IsKnown ? hoist.Falls.Value : 1) / (Math.PI * d.Value),
         WinderLoad { LineSpeedMPerS: { IsKnown: true } v, CoreDiameterM: { IsKnown: true } d } => 60 * v.Value / (Math.PI * d.Value),
         _ => null,
     };
@@ -111,9 +118,11 @@ public static class UsualEntries
     private static bool HasNoCurve(FluidLoad load) => load is not PumpLoad { Curve.Count: > 0 };
 
     private static Place Load<T>(string key, Func<T, Given> get, Func<T, double, Load> set, Func<T, bool>? when = null)
-        where T : Load => new(key, p => p.Load is T load && (when is null || when(load)) ? get(load) : null, (p, v) => p.Load is T load ? p with { Load = set(load, v) } : p);
+        where T : Load => new(key, p => p.Load is T load && (when is null || when(load)) ? get(load) : null,
+            (p, v) => p.Load is T load ? p with { Load = set(load, v) } : p);
 
-    private static Place Fluid<T>(string key, Func<FluidMachine, Given> get, Func<FluidMachine, double, FluidMachine> set, Func<T, bool>? when = null)
+    private static Place Fluid<T>(string key, Func<FluidMachine, Given> get, Func<FluidMachine, double, FluidMachine> set,
+        Func<T, bool>? when = null)
         where T : FluidLoad => Load<T>(key, f => get(f.Common), (f, v) => f with { Common = set(f.Common, v) }, when);
 
     private sealed record Place(string Key, Func<DrivePoint, Given?> Get, Func<DrivePoint, double, DrivePoint> Set)

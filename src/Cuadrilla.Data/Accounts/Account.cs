@@ -55,4 +55,5 @@ public sealed class Account
 /// <param name="BeganUtc">When it was begun, ISO 8601.</param>
 /// <param name="SeenUtc">When it was last used, to the minute.</param>
 /// <param name="Device">What the browser said of itself.</param>
-public sealed record AccountSession(string Id, string AccountId, string Name, AccountRole Role, string BeganUtc, string SeenUtc, string Device);
+public sealed record AccountSession(string Id, string AccountId, string Name, AccountRole Role, string BeganUtc, string SeenUtc,
+    string Device);

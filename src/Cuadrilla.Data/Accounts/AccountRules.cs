@@ -49,7 +49,8 @@ public static class AccountRules
         services.AddScoped<IPasswordValidator<Account>, PasswordRule>();
     }
 
-    private static IdentityResult Wrong(string code, string says) => IdentityResult.Failed(new IdentityError { Code = code, Description = says });
+    private static IdentityResult Wrong(string code, string says) =>
+        IdentityResult.Failed(new IdentityError { Code = code, Description = says });
 
     private sealed class NameRule : IUserValidator<Account>
     {
@@ -66,13 +67,16 @@ public static class AccountRules
             var given = password ?? string.Empty;
             if (given.Length is < ShortestPassword or > LongestPassword)
             {
-                return Task.FromResult(Wrong("Password", $"The password has {given.Length} characters; allowed: {ShortestPassword} to {LongestPassword}."));
+                return Task.FromResult(Wrong("Password",
+                    $"The password has {given.Length} characters; allowed: {ShortestPassword} to {LongestPassword}."));
             }
 
             // What is guessed first: the name, one sign over and over, a row of the keyboard or of the alphabet.
             var lower = given.ToLowerInvariant();
-            var isGuessed = (user.Name.Length > 0 && lower.Contains(user.Name.ToLowerInvariant(), StringComparison.Ordinal)) || lower.Distinct().Count() < FewestCharacters
-                || lower.Contains("password", StringComparison.Ordinal) || lower.Contains("cuadrilla", StringComparison.Ordinal) || IsRow(lower);
+            var isGuessed = (user.Name.Length > 0 && lower.Contains(user.Name.ToLowerInvariant(), StringComparison.Ordinal))
+                || lower.Distinct().Count() < FewestCharacters
+                || lower.Contains("password", StringComparison.Ordinal) || lower.Contains("cuadrilla", StringComparison.Ordinal)
+                    || IsRow(lower);
             return Task.FromResult(isGuessed
                 ? Wrong("Password", "The password is easily guessed; allowed: one without the account's or the program's name, without 'password', not one sign or one row of keys over and over.")
                 : IdentityResult.Success);
@@ -82,7 +86,9 @@ public static class AccountRules
         private static bool IsRow(string word)
         {
             string[] rows = ["qwertyuiop", "asdfghjkl", "zxcvbnm", "1234567890", "abcdefghijklmnopqrstuvwxyz", "qwertzuiop", "azertyuiop"];
-            var steps = word.Zip(word.Skip(1)).Count(p => rows.Any(r => r.Contains($"{p.First}{p.Second}", StringComparison.Ordinal) || r.Contains($"{p.Second}{p.First}", StringComparison.Ordinal)));
+            var steps = word.Zip(word.Skip(1)).Count(p =>
+                rows.Any(r => r.Contains($"{p.First}{p.Second}", StringComparison.Ordinal)
+                    || r.Contains($"{p.Second}{p.First}", StringComparison.Ordinal)));
             return steps * 4 >= (word.Length - 1) * 3;
         }
     }

@@ -29,14 +29,16 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
     {
         using var connection = database.Open();
         return connection.Execute(
-            $"UPDATE account SET role = @role WHERE id = @id AND (@role = 'administrator' OR {AnotherAdministrator})", new { id, role = Stored(role) }) > 0;
+            $"UPDATE account SET role = @role WHERE id = @id AND (@role = 'administrator' OR {AnotherAdministrator})",
+            new { id, role = Stored(role) }) > 0;
     }
 
     /// <summary>Sets a password, whatever it was, and unlocks the account.</summary>
     public void SetPassword(string id, string hash)
     {
         using var connection = database.Open();
-        connection.Execute("UPDATE account SET password_hash = @hash, failed_count = 0, locked_until_utc = NULL WHERE id = @id", new { id, hash });
+        connection.Execute("UPDATE account SET password_hash = @hash, failed_count = 0, locked_until_utc = NULL WHERE id = @id",
+            new { id, hash });
     }
 
     /// <summary>Removes an account with its sessions; false where it is the last administrator.</summary>
@@ -55,10 +57,12 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
         using var connection = database.Open();
         var added = connection.Execute(
             $"INSERT INTO account ({Columns}) VALUES (@Id, @Name, @NormalizedName, @role, @PasswordHash, 0, NULL, @at) ON CONFLICT (normalized_name) DO NOTHING",
-            new { user.Id, user.Name, user.NormalizedName, role = Stored(user.Role), user.PasswordHash, at = Instant.Text(clock.GetUtcNow()) });
+            new { user.Id, user.Name, user.NormalizedName, role = Stored(user.Role), user.PasswordHash,
+                at = Instant.Text(clock.GetUtcNow()) });
         return Task.FromResult(added == 1
             ? IdentityResult.Success
-            : IdentityResult.Failed(new IdentityError { Code = "DuplicateUserName", Description = $"There is an account {user.Name} already." }));
+            : IdentityResult.Failed(new IdentityError { Code = "DuplicateUserName",
+                Description = $"There is an account {user.Name} already." }));
     }
 
     /// <inheritdoc/>
@@ -93,7 +97,8 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
     public Task<Account?> FindByIdAsync(string userId, CancellationToken cancellationToken) => Task.FromResult(One("id", userId));
 
     /// <inheritdoc/>
-    public Task<Account?> FindByNameAsync(string normalizedUserName, CancellationToken cancellationToken) => Task.FromResult(One("normalized_name", normalizedUserName));
+    public Task<Account?> FindByNameAsync(string normalizedUserName, CancellationToken cancellationToken) =>
+        Task.FromResult(One("normalized_name", normalizedUserName));
 
     private Account? One(string column, string value)
     {
@@ -114,20 +119,24 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
     public Task<string?> GetUserNameAsync(Account user, CancellationToken cancellationToken) => Task.FromResult<string?>(user.Name);
 
     /// <inheritdoc/>
-    public Task SetUserNameAsync(Account user, string? userName, CancellationToken cancellationToken) => Set(() => user.Name = userName ?? string.Empty);
+    public Task SetUserNameAsync(Account user, string? userName, CancellationToken cancellationToken) =>
+        Set(() => user.Name = userName ?? string.Empty);
 
     /// <inheritdoc/>
-    public Task<string?> GetNormalizedUserNameAsync(Account user, CancellationToken cancellationToken) => Task.FromResult<string?>(user.NormalizedName);
+    public Task<string?> GetNormalizedUserNameAsync(Account user, CancellationToken cancellationToken) =>
+        Task.FromResult<string?>(user.NormalizedName);
 
     /// <inheritdoc/>
     public Task SetNormalizedUserNameAsync(Account user, string? normalizedName, CancellationToken cancellationToken) =>
         Set(() => user.NormalizedName = normalizedName ?? string.Empty);
 
     /// <inheritdoc/>
-    public Task SetPasswordHashAsync(Account user, string? passwordHash, CancellationToken cancellationToken) => Set(() => user.PasswordHash = passwordHash ?? string.Empty);
+    public Task SetPasswordHashAsync(Account user, string? passwordHash, CancellationToken cancellationToken) =>
+        Set(() => user.PasswordHash = passwordHash ?? string.Empty);
 
     /// <inheritdoc/>
-    public Task<string?> GetPasswordHashAsync(Account user, CancellationToken cancellationToken) => Task.FromResult<string?>(user.PasswordHash);
+    public Task<string?> GetPasswordHashAsync(Account user, CancellationToken cancellationToken) =>
+        Task.FromResult<string?>(user.PasswordHash);
 
     /// <inheritdoc/>
     public Task<bool> HasPasswordAsync(Account user, CancellationToken cancellationToken) => Task.FromResult(user.PasswordHash.Length > 0);

@@ -2,7 +2,8 @@ using Microsoft.AspNetCore.Identity;
 
 namespace Cuadrilla.Data.Accounts;
 
-/// <summary>Passwords set anew, by the rules: what was being done with the account at the same time does not bring the old one back.</summary>
+/// <summary>Passwords set anew, by the rules: what was being done with the account at the same time does not bring the old one
+/// back.</summary>
 public static class Passwords
 {
     /// <summary>Sets one; the account is not locked then.</summary>

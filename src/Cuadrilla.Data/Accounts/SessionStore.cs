@@ -27,10 +27,12 @@ public sealed class SessionStore(Database database, TimeProvider clock)
         using var connection = database.Open();
         var now = Instant.Text(clock.GetUtcNow());
         var oldest = Oldest();
-        connection.Execute("DELETE FROM session WHERE began_utc < @began OR seen_utc < @seen", new { began = oldest.Began, seen = oldest.Seen });
+        connection.Execute("DELETE FROM session WHERE began_utc < @began OR seen_utc < @seen",
+            new { began = oldest.Began, seen = oldest.Seen });
         connection.Execute(
             "INSERT INTO session (id, key_hash, account_id, began_utc, seen_utc, device) VALUES (@id, @hash, @accountId, @now, @now, @device)",
-            new { id = Guid.CreateVersion7().ToString("N"), hash = Hash(key), accountId, now, device = device[..Math.Min(device.Length, LongestDevice)] });
+            new { id = Guid.CreateVersion7().ToString("N"), hash = Hash(key), accountId, now,
+                device = device[..Math.Min(device.Length, LongestDevice)] });
         return key;
     }
 
@@ -63,7 +65,8 @@ public sealed class SessionStore(Database database, TimeProvider clock)
         using var connection = database.Open();
         var oldest = Oldest();
         return connection.ExecuteScalar<bool>(
-            "SELECT EXISTS (SELECT 1 FROM session WHERE id = @id AND began_utc >= @began AND seen_utc >= @seen)", new { id, began = oldest.Began, seen = oldest.Seen });
+            "SELECT EXISTS (SELECT 1 FROM session WHERE id = @id AND began_utc >= @began AND seen_utc >= @seen)",
+            new { id, began = oldest.Began, seen = oldest.Seen });
     }
 
     /// <summary>Sessions of an account, or of all; last used first.</summary>

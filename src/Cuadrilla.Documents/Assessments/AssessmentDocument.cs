@@ -31,7 +31,8 @@ public sealed record AssessmentDocument(
         return new AssessmentDocument(
             assessment.CatalogueVersion,
             VerdictCounts.Of(assessment.Checks),
-            [.. assessment.Tightest().Concat(assessment.Checks.Where(c => c.Verdict == Verdict.NotApplicable)).Select(c => CheckDocument.Of(c, withReasons))],
+            [.. assessment.Tightest().Concat(assessment.Checks.Where(c => c.Verdict == Verdict.NotApplicable)).Select(c =>
+                CheckDocument.Of(c, withReasons))],
             [.. assessment.DrivePoints.Select(DrivePointDocument.Of)],
             SupplyDocument.Of(plant, assessment),
             [.. assessment.Scenarios.Select(s => ScenarioDocument.Of(s, plant, assessment, limits))],
@@ -43,7 +44,8 @@ public sealed record AssessmentDocument(
     public static AssessmentDocument Failed(Fault fault, string catalogueVersion)
     {
         var check = Check.NotJudged("assessment", string.Empty, BoardRow.Plant, "Assessment of the plant", fault);
-        return new AssessmentDocument(catalogueVersion, VerdictCounts.Of([check]), [CheckDocument.Of(check, withReason: true)], [], null, [], [], []);
+        return new AssessmentDocument(catalogueVersion, VerdictCounts.Of([check]), [CheckDocument.Of(check, withReason: true)], [], null,
+            [], [], []);
     }
 }
 
@@ -84,7 +86,8 @@ public sealed record CheckDocument(
     {
         ArgumentNullException.ThrowIfNull(check);
         return new CheckDocument(
-            check.Id, check.DrivePointId, check.ElementId, check.Row, check.Title, check.Verdict, Plain(check.Figure), Plain(check.Limit), check.Unit, check.Sense,
+            check.Id, check.DrivePointId, check.ElementId, check.Row, check.Title, check.Verdict, Plain(check.Figure), Plain(check.Limit),
+            check.Unit, check.Sense,
             Plain(check.MarginPct), check.Scenario, check.Relief, withReason ? check.Reason : null);
     }
 

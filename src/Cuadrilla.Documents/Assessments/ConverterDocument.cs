@@ -51,8 +51,10 @@ public sealed record ConverterDocument(
     {
         ArgumentNullException.ThrowIfNull(item);
         return new ConverterDocument(
-            item.Id, ItemText.Converter(item), item.Kind, item.Family, item.RatedKw, item.RatedHp, item.RatedVoltageV, item.LightCurrentA, item.HeavyCurrentA, item.ChokePct,
-            item.FrontEnd.ReturnsToLine, item.Brake is not null, item.Size.WidthMm, item.Size.HeightMm, item.Size.DepthMm, item.Size.MassKg, item.PriceIndex,
+            item.Id, ItemText.Converter(item), item.Kind, item.Family, item.RatedKw, item.RatedHp, item.RatedVoltageV, item.LightCurrentA,
+            item.HeavyCurrentA, item.ChokePct,
+            item.FrontEnd.ReturnsToLine, item.Brake is not null, item.Size.WidthMm, item.Size.HeightMm, item.Size.DepthMm, item.Size.MassKg,
+            item.PriceIndex,
             item.OwnName, item.OwnCatalogue, item.Estimated);
     }
 }

@@ -105,7 +105,8 @@ public sealed record BusDocument(
 /// <param name="Scenario">Where it is.</param>
 /// <param name="HarmonicLossFactor">F_HL; absent without eddy-loss share or current.</param>
 /// <param name="KFactor">K-factor.</param>
-public sealed record TransformerDocument(string TransformerId, double LoadingPct, string Scenario, double? HarmonicLossFactor, double KFactor)
+public sealed record TransformerDocument(string TransformerId, double LoadingPct, string Scenario, double? HarmonicLossFactor,
+    double KFactor)
 {
     internal static TransformerDocument? Of(string transformerId, PlantAssessment assessment)
     {
@@ -118,7 +119,8 @@ public sealed record TransformerDocument(string TransformerId, double LoadingPct
         }
 
         var (scenario, state) = cases.MaxBy(c => c.State.LoadingPct);
-        return new TransformerDocument(transformerId, state.LoadingPct, scenario.ScenarioName, state.Heat?.HarmonicLossFactor, state.KFactor);
+        return new TransformerDocument(transformerId, state.LoadingPct, scenario.ScenarioName, state.Heat?.HarmonicLossFactor,
+            state.KFactor);
     }
 }
 
@@ -172,7 +174,8 @@ public sealed record ScenarioDocument(
             pcc.ThdvPct,
             voltageRow.ThdPct,
             scenario.RectifierDcW / 1e3,
-            [.. scenario.Transformers.Select(t => new ScenarioTransformerDocument(t.TransformerId, t.RmsA, t.LoadingPct, t.Heat?.HarmonicLossFactor))],
+            [.. scenario.Transformers.Select(t =>
+                new ScenarioTransformerDocument(t.TransformerId, t.RmsA, t.LoadingPct, t.Heat?.HarmonicLossFactor))],
             [.. scenario.Buses.Select(b => new ScenarioBusDocument(b.BusId, 100 * b.VoltagePu, b.ThdvPct))],
             [.. orders],
             scenario.Unsettled);
@@ -186,4 +189,5 @@ public sealed record ScenarioTransformerDocument(string TransformerId, double Rm
 public sealed record ScenarioBusDocument(string BusId, double VoltagePct, double ThdvPct);
 
 /// <summary>One order at the PCC; per cent of the demand current and of the nominal voltage.</summary>
-public sealed record OrderDocument(int Order, double CurrentA, double? CurrentPct, double? CurrentLimitPct, double VoltagePct, double VoltageLimitPct);
+public sealed record OrderDocument(int Order, double CurrentA, double? CurrentPct, double? CurrentLimitPct, double VoltagePct,
+    double VoltageLimitPct);

@@ -78,14 +78,17 @@ public sealed record BenchDocument(
             ],
             study.Model.Converter is { } converter ? DeratingLadder.Of(converter, plant.Site.CabinetAirC, plant.Site.AltitudeM) : [],
             OverloadTrace.Of(study.Model),
-            study.Model is { Fitted: { Voltage: var v, Connected: var connected }, Converter: not null } ? new VoltageDocument(v.SupplyV, v.FrontV, v.FilterV, v.CableV, v.AtMotorV, connected.LinkedVoltageV) : null,
+            study.Model is { Fitted: { Voltage: var v, Connected: var connected }, Converter: not null }
+                ? new VoltageDocument(v.SupplyV, v.FrontV, v.FilterV, v.CableV, v.AtMotorV, connected.LinkedVoltageV)
+                : null,
             LossYear.Of(study.Model),
             SwitchingPicture.Of(study.Model),
             DrivePointFigures.Of(study, drive, scenario));
     }
 
     private static AlternativeDocument Alternative(EnergyAlternative a, EnergyAlternative? reference, PlantSpecification plant) => new(
-        a.Id, a.Way, a.Name, a.IsChosen, a.HasChosenMotor, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost, a.Year.LifetimeCost, a.Year.Co2Kg,
+        a.Id, a.Way, a.Name, a.IsChosen, a.HasChosenMotor, a.Year.EnergyKwh, a.Year.DemandKw, a.Year.CostPerYear, a.Year.EquipmentCost,
+        a.Year.LifetimeCost, a.Year.Co2Kg,
         [.. a.Points.Select(p => new AlternativePoint(p.LevelPu, p.HoursPerYear, p.LineW / 1e3))],
         a.PartSpeed,
         a.Returned,
@@ -121,22 +124,26 @@ public sealed record LineCurrentDocument(
         if (drive.Front is not RectifierResult.LineDraw draw)
         {
             var reason = ((RectifierResult.NoSteadyState)drive.Front).Reason;
-            return new LineCurrentDocument(scenario.ScenarioName, reason, string.Empty, 0, 0, 0, 0, 0, null, new PowerParts(0, 0, 0, 0), [], [], []);
+            return new LineCurrentDocument(scenario.ScenarioName, reason, string.Empty, 0, 0, 0, 0, 0, null, new PowerParts(0, 0, 0, 0), [],
+                [], []);
         }
 
         var phase = draw.PhaseA;
         var waveform = Enumerable.Range(0, Points).Select(i =>
         {
             var angle = 2 * Math.PI * i / (Points - 1);
-            return new WavePoint(360.0 * i / (Points - 1), draw.Waveform.LineCurrentA(angle), Math.Sqrt(2) * phase.FundamentalA * Math.Sin(angle + phase.Orders[0].Phase));
+            return new WavePoint(360.0 * i / (Points - 1), draw.Waveform.LineCurrentA(angle),
+                Math.Sqrt(2) * phase.FundamentalA * Math.Sin(angle + phase.Orders[0].Phase));
         });
         var orders = Enumerable.Range(1, LineCurrent.HighestOrder)
             .Where(h => phase.Orders[h - 1].Magnitude > 1e-4 * phase.FundamentalA)
             .Select(h => new WaveOrder(h, phase.Orders[h - 1].Magnitude, 100 * phase.Orders[h - 1].Magnitude / phase.FundamentalA));
         return new LineCurrentDocument(
-            scenario.ScenarioName, null, draw.Provenance, phase.FundamentalA, phase.RmsA, phase.ThdiPct, phase.DisplacementPowerFactor, phase.TruePowerFactor,
+            scenario.ScenarioName, null, draw.Provenance, phase.FundamentalA, phase.RmsA, phase.ThdiPct, phase.DisplacementPowerFactor,
+            phase.TruePowerFactor,
             (draw as RectifierResult.SteadyState)?.DcVoltageMeanV, PowerParts.Of(draw, drive.Circuit?.LineVoltageV ?? drive.EmfV),
-            [.. draw.Phases.Select((p, i) => new PhaseCurrent("ABC"[i..(i + 1)], p.FundamentalA, p.RmsA, p.ThdiPct))], [.. waveform], [.. orders]);
+            [.. draw.Phases.Select((p, i) => new PhaseCurrent("ABC"[i..(i + 1)], p.FundamentalA, p.RmsA, p.ThdiPct))], [.. waveform],
+            [.. orders]);
     }
 }
 

@@ -11,16 +11,19 @@ internal static class BrakeCalculation
     {
         var delay = CoilCircuit.DelayS(input.CoilTimeConstantMs / 1e3, input.DropOutPu, input.ClampPu);
         var speed = input.SpeedRpm * 2 * Math.PI / 60;
-        var mechanics = new BrakeMechanics(input.InertiaKgM2, input.GravityNm, input.MPerRad, input.RatedNm, input.LargestNm, input.MagnetisingS);
+        var mechanics = new BrakeMechanics(input.InertiaKgM2, input.GravityNm, input.MPerRad, input.RatedNm, input.LargestNm,
+            input.MagnetisingS);
         var run = BrakeSequence.Run(
             mechanics,
             new BrakeTimes(
-                input.HoldingNm, input.ReleaseMs / 1e3, (input.CloseMs / 1e3) + delay, input.ProvenPct / 100 * input.RatedNm, input.SpeedAfterReleaseMs / 1e3, input.CloseBelowPct / 100 * speed,
+                input.HoldingNm, input.ReleaseMs / 1e3, (input.CloseMs / 1e3) + delay, input.ProvenPct / 100 * input.RatedNm,
+                input.SpeedAfterReleaseMs / 1e3, input.CloseBelowPct / 100 * speed,
                 input.CloseDelayS ?? double.PositiveInfinity, input.HoldMs / 1e3, input.PositionFeedback),
             new BrakeMove(input.Down ? -speed : speed, input.RampS, input.TravelS),
             input.Fault);
         return new Output(
-            mechanics.FallMPerS2, 1e3 * delay, 1e3 * run.RollbackM, 1e3 * run.DropM, run.ClampedAtRadPerS * 60 / (2 * Math.PI), run.BrakeJ, run.EndPhase, run.HeldAtEnd);
+            mechanics.FallMPerS2, 1e3 * delay, 1e3 * run.RollbackM, 1e3 * run.DropM, run.ClampedAtRadPerS * 60 / (2 * Math.PI), run.BrakeJ,
+            run.EndPhase, run.HeldAtEnd);
     }
 
     internal sealed record Input(
@@ -49,5 +52,6 @@ internal static class BrakeCalculation
         BrakeFault Fault = BrakeFault.None);
 
     internal sealed record Output(
-        double FallMPerS2, double SuppressionMs, double RollbackMm, double DropMm, double ClampedAtRpm, double BrakeJ, BrakePhase EndPhase, bool HeldAtEnd);
+        double FallMPerS2, double SuppressionMs, double RollbackMm, double DropMm, double ClampedAtRpm, double BrakeJ, BrakePhase EndPhase,
+        bool HeldAtEnd);
 }

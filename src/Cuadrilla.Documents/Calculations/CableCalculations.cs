@@ -24,28 +24,35 @@ internal static class CableCalculations
         var limit = InsulationLimits.OperatingC(input.Insulation);
         ranges
             .Require(input.Method != InstallationMethod.D, "method", "d", "b2, c or e: cables in air")
-            .Require(device is not null, "deviceA", "absent", $"given above {ReferenceCatalogue.Data.GgFuses.StandardA[^1]} A, where no gG fuse is standard")
+            .Require(device is not null, "deviceA", "absent",
+                $"given above {ReferenceCatalogue.Data.GgFuses.StandardA[^1]} A, where no gG fuse is standard")
             .Require(device is null || device >= input.CurrentA, "deviceA", $"{device}", $"{input.CurrentA} to {LargestA}")
             .Require(input.AmbientC < limit, "ambientC", $"{input.AmbientC}", $"-40 to below {limit}")
-            .Require(input.OtherCircuits + input.Parallel <= MostCircuits, "otherCircuits", $"{input.OtherCircuits} with {input.Parallel} parallel", $"{MostCircuits} together at most")
+            .Require(input.OtherCircuits + input.Parallel <= MostCircuits, "otherCircuits",
+                $"{input.OtherCircuits} with {input.Parallel} parallel", $"{MostCircuits} together at most")
             .Done();
         var size = CurrentCapacity.Smallest(
             new CurrentCapacity.Duty(
-                input.CurrentA, device!.Value, input.DeviceFactor, input.Insulation, input.Method, input.Material, input.AmbientC, input.Grouping, input.OtherCircuits + input.Parallel,
+                input.CurrentA, device!.Value, input.DeviceFactor, input.Insulation, input.Method, input.Material, input.AmbientC,
+                input.Grouping, input.OtherCircuits + input.Parallel,
                 input.Parallel, input.ThirdHarmonicPct),
             tables);
         return new SizeOutput(
-            device.Value, size.NeutralA, size.SizingA, size.TemperaturePu, size.GroupPu, size.HarmonicPu, size.SectionMm2, size.TabulatedA, size.CapacityA);
+            device.Value, size.NeutralA, size.SizingA, size.TemperaturePu, size.GroupPu, size.HarmonicPu, size.SectionMm2, size.TabulatedA,
+            size.CapacityA);
     }
 
     public static object Drop(DropInput input)
     {
-        var perM = ConductorResistance.OhmPerM(ConductorResistance.At20OhmPerM(input.SectionMm2, input.Material, input.ResistanceOhmPerKm), input.Material, input.ConductorC);
-        var (resistance, reactance) = (perM * input.LengthM / input.Parallel, (input.ReactanceOhmPerKm ?? (input.System == CableSystem.Dc ? 0 : UsualOhmPerKm)) / 1e3 * input.LengthM / input.Parallel);
+        var perM = ConductorResistance.OhmPerM(ConductorResistance.At20OhmPerM(input.SectionMm2, input.Material, input.ResistanceOhmPerKm),
+            input.Material, input.ConductorC);
+        var (resistance, reactance) = (perM * input.LengthM / input.Parallel,
+            (input.ReactanceOhmPerKm ?? (input.System == CableSystem.Dc ? 0 : UsualOhmPerKm)) / 1e3 * input.LengthM / input.Parallel);
         var lost = CableDrop.Of(input.NominalVoltageV, input.System, input.CurrentA, input.PowerFactor, resistance, reactance);
         var pct = 100 * lost.DropV / input.NominalVoltageV;
         return new DropOutput(
-            resistance, reactance, lost.DropV, pct, lost.ExactDropV, lost.EndV, input.LengthM * input.LimitPct / pct, pct <= input.LimitPct && lost.EndV is not null);
+            resistance, reactance, lost.DropV, pct, lost.ExactDropV, lost.EndV, input.LengthM * input.LimitPct / pct, pct <= input.LimitPct
+                && lost.EndV is not null);
     }
 
     public static object Loop(LoopInput input, InputRanges ranges)
@@ -53,8 +60,10 @@ internal static class CableCalculations
         var fuse = input.Device == FaultDevice.GgFuse && input.RatedA is { } rated ? ReferenceCatalogue.Data.GgFuses.Of(rated) : null;
         ranges
             .Require(input.SourceROhm > 0 || input.SourceXOhm > 0, "sourceROhm", "0 as the reactance", "above 0, or a reactance above 0")
-            .Require(input.Device == FaultDevice.TripCurrent || input.RatedA is not null, "ratedA", "absent", "the rated current of the device, A")
-            .Require(input.Device != FaultDevice.TripCurrent || input.TripA is not null, "tripA", "absent", "the current that disconnects in time, A")
+            .Require(input.Device == FaultDevice.TripCurrent || input.RatedA is not null, "ratedA", "absent",
+                "the rated current of the device, A")
+            .Require(input.Device != FaultDevice.TripCurrent || input.TripA is not null, "tripA", "absent",
+                "the current that disconnects in time, A")
             .Require(
                 input.Device != FaultDevice.GgFuse || input.RatedA is null || fuse is not null, "ratedA", $"{input.RatedA}",
                 string.Join(", ", ReferenceCatalogue.Data.GgFuses.Gates.Select(g => g.RatedA)));
@@ -73,7 +82,8 @@ internal static class CableCalculations
         };
         var hotC = input.ConductorC ?? InsulationLimits.OperatingC(input.Insulation);
         Complex PerM(double sectionMm2, ConductorMaterial material, double? stated) => new(
-            ConductorResistance.HotOhmPerM(ConductorResistance.At20OhmPerM(sectionMm2, material, stated), hotC), input.ReactanceOhmPerKm / 1e3);
+            ConductorResistance.HotOhmPerM(ConductorResistance.At20OhmPerM(sectionMm2, material, stated), hotC),
+            input.ReactanceOhmPerKm / 1e3);
         var result = LoopFault.Of(new LoopFault.Loop(
             input.PhaseVoltageV,
             new Complex(input.SourceROhm, input.SourceXOhm),
@@ -83,7 +93,8 @@ internal static class CableCalculations
             trip,
             input.CMin));
         return new LoopOutput(
-            result.LoopOhm, result.FaultA, trip, result.PermittedOhm, result.Disconnects, result.MeasuredLimitOhm, result.LargestLengthM, result.TouchV);
+            result.LoopOhm, result.FaultA, trip, result.PermittedOhm, result.Disconnects, result.MeasuredLimitOhm, result.LargestLengthM,
+            result.TouchV);
     }
 
     private const double UsualOhmPerKm = 0.08;
@@ -110,7 +121,8 @@ internal static class CableCalculations
         [Range(0, 100)] double ThirdHarmonicPct = 0);
 
     internal sealed record SizeOutput(
-        double DeviceA, double NeutralA, double SizingA, double TemperaturePu, double GroupPu, double HarmonicPu, double? SectionMm2, double? TabulatedA, double? CapacityA);
+        double DeviceA, double NeutralA, double SizingA, double TemperaturePu, double GroupPu, double HarmonicPu, double? SectionMm2,
+        double? TabulatedA, double? CapacityA);
 
     internal sealed record DropInput(
         [Above(0, LargestV)] double NominalVoltageV,
@@ -127,7 +139,8 @@ internal static class CableCalculations
         [Above(0, 100)] double LimitPct = 5);
 
     internal sealed record DropOutput(
-        double ResistanceOhm, double ReactanceOhm, double DropV, double DropPct, double? ExactDropV, double? EndV, double LargestLengthM, bool Holds);
+        double ResistanceOhm, double ReactanceOhm, double DropV, double DropPct, double? ExactDropV, double? EndV, double LargestLengthM,
+        bool Holds);
 
     internal sealed record LoopInput(
         [Above(0, LargestV)] double PhaseVoltageV,
@@ -150,5 +163,6 @@ internal static class CableCalculations
         [Range(0.5, 1)] double CMin = 0.95);
 
     internal sealed record LoopOutput(
-        double LoopOhm, double FaultA, double TripA, double PermittedOhm, bool Disconnects, double MeasuredLimitOhm, double? LargestLengthM, double TouchV);
+        double LoopOhm, double FaultA, double TripA, double PermittedOhm, bool Disconnects, double MeasuredLimitOhm, double? LargestLengthM,
+        double TouchV);
 }

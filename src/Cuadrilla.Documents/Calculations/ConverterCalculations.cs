@@ -19,10 +19,12 @@ internal static class ConverterCalculations
         return new LossesOutput(input.PointsW.ToPoints().At(input.FrequencyPu, input.CurrentPu, input.StandbyW));
     }
 
-    internal sealed record LossesInput(EightPoints PointsW, [Range(0, 3)] double FrequencyPu, [Range(0, 3)] double CurrentPu, [Range(0, 1e6)] double StandbyW);
+    internal sealed record LossesInput(EightPoints PointsW, [Range(0, 3)] double FrequencyPu, [Range(0, 3)] double CurrentPu,
+        [Range(0, 1e6)] double StandbyW);
 
     internal sealed record EightPoints(
-        [Range(0, 1e7)] double F0I25, [Range(0, 1e7)] double F0I50, [Range(0, 1e7)] double F0I100, [Range(0, 1e7)] double F50I25, [Range(0, 1e7)] double F50I50, [Range(0, 1e7)] double F50I100, [Range(0, 1e7)] double F90I50, [Range(0, 1e7)] double F90I100)
+        [Range(0, 1e7)] double F0I25, [Range(0, 1e7)] double F0I50, [Range(0, 1e7)] double F0I100, [Range(0, 1e7)] double F50I25,
+        [Range(0, 1e7)] double F50I50, [Range(0, 1e7)] double F50I100, [Range(0, 1e7)] double F90I50, [Range(0, 1e7)] double F90I100)
     {
         public ConverterLossPoints ToPoints() => new(F0I25, F0I50, F0I100, F50I25, F50I50, F50I100, F90I50, F90I100);
     }

@@ -15,7 +15,8 @@ internal static class FollowerCalculation
         ranges.Done();
         var found = FollowerSetting.Of(input);
         return new Output(
-            found.SpeedRatio, found.PulseRatio, found.DisplaySetting, found.RoundingPct, found.FollowerAtLeastRpm, found.FollowerAtLargestRpm, found.WithinSpeeds, found.FitsDisplay,
+            found.SpeedRatio, found.PulseRatio, found.DisplaySetting, found.RoundingPct, found.FollowerAtLeastRpm,
+            found.FollowerAtLargestRpm, found.WithinSpeeds, found.FitsDisplay,
             found.LargestPulseHz, found.WithinInput, double.IsInfinity(found.ResolutionPct) ? null : found.ResolutionPct);
     }
 

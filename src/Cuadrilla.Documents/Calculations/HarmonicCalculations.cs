@@ -40,15 +40,18 @@ internal static class HarmonicCalculations
         return new SpectrumOutput(found.Cycles, rms, rms[0] > 0 ? 100 * Math.Sqrt(rms.Skip(1).Sum(r => r * r)) / rms[0] : null);
     }
 
-    internal sealed record SpectrumInput([Range(-1e9, 1e9)] [Length(8, 200_000)] IReadOnlyList<double> Samples, [Above(0, 1e7)] double SamplesPerS, [Range(1, 1000)] double FrequencyHz);
+    internal sealed record SpectrumInput([Range(-1e9, 1e9)] [Length(8, 200_000)] IReadOnlyList<double> Samples,
+        [Above(0, 1e7)] double SamplesPerS, [Range(1, 1000)] double FrequencyHz);
 
     internal sealed record SpectrumOutput(int Cycles, IReadOnlyList<double> Rms, double? ThdPct);
 
-    internal sealed record ResonanceInput([Above(0, 1e6)] double ShortCircuitMva, [Above(0, 1000)] double XrRatio, [Above(0, 1e6)] double BankKvar, [Range(0, 50)] double DetuningPct = 0);
+    internal sealed record ResonanceInput([Above(0, 1e6)] double ShortCircuitMva, [Above(0, 1000)] double XrRatio,
+        [Above(0, 1e6)] double BankKvar, [Range(0, 50)] double DetuningPct = 0);
 
     internal sealed record ResonanceOutput(double ParallelOrder, double? SeriesOrder, IReadOnlyList<double> Gains);
 
-    internal sealed record EquipmentInput([Length(1, HighestOrder)] IReadOnlyList<OrderPct> Orders, bool Balanced = true, [Range(-360, 360)] double? FifthDeg = null);
+    internal sealed record EquipmentInput([Length(1, HighestOrder)] IReadOnlyList<OrderPct> Orders, bool Balanced = true,
+        [Range(-360, 360)] double? FifthDeg = null);
 
     internal sealed record OrderPct([Range(1, HighestOrder)] int Order, [Range(0, 1000)] double Pct);
 

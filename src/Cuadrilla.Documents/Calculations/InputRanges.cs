@@ -20,7 +20,8 @@ public sealed class InputRanges(string prefix)
         {
             problems.Add(InputProblem.Of(
                 $"{prefix}/{field}", field, value.ToString(CultureInfo.InvariantCulture),
-                (minExcluded ? "above " : string.Empty) + $"{min.ToString(CultureInfo.InvariantCulture)} to {max.ToString(CultureInfo.InvariantCulture)}"));
+                (minExcluded ? "above " : string.Empty)
+                    + $"{min.ToString(CultureInfo.InvariantCulture)} to {max.ToString(CultureInfo.InvariantCulture)}"));
         }
 
         return this;

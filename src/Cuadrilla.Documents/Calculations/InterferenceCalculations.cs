@@ -17,9 +17,11 @@ internal static class InterferenceCalculations
     public static object CommonModeOf(CommonModeInput input)
     {
         var result = CommonMode.Of(new CommonMode.Case(
-            input.LengthM, input.SectionMm2, input.CapacitanceNfPerM, input.SlopeKvPerUs, input.LinkV, input.SwitchingKhz, input.RatedCurrentA, input.ImpedanceOhm));
+            input.LengthM, input.SectionMm2, input.CapacitanceNfPerM, input.SlopeKvPerUs, input.LinkV, input.SwitchingKhz,
+            input.RatedCurrentA, input.ImpedanceOhm));
         return new CommonModeOutput(
-            result.CapacitanceNf, result.EdgeA, result.LimitA, result.PeakA, result.ChargingA, result.PermittedA, result.LossW, result.Holds);
+            result.CapacitanceNf, result.EdgeA, result.LimitA, result.PeakA, result.ChargingA, result.PermittedA, result.LossW,
+            result.Holds);
     }
 
     public static object Leakage(LeakageInput input)
@@ -29,19 +31,23 @@ internal static class InterferenceCalculations
         double? permittedMa = input.ResidualMa is { } rated ? FilterLeakage.PermittedMa(rated) : null;
         return new LeakageOutput(
             currents.LineMa, currents.TripleMa, currents.TotalMa, currents.PhaseLostMa, currents.AsksReinforced,
-            FilterLeakage.EarthHolds(currents, new EarthConnection(input.PeSectionMm2, input.PeMaterial, input.SecondPe, input.PeMonitored)),
+            FilterLeakage.EarthHolds(currents,
+                new EarthConnection(input.PeSectionMm2, input.PeMaterial, input.SecondPe, input.PeMonitored)),
             permittedMa, permittedMa is { } permitted ? currents.TotalMa <= permitted : null);
     }
 
     public static object Coupled(CoupledInput input, InputRanges ranges)
     {
         var apartM = Math.Abs(input.SourceHeightM - input.ReceiverHeightM);
-        ranges.Require(input.DistanceM >= apartM, "distanceM", $"{input.DistanceM}", $"at least {apartM}, the difference of the heights").Done();
+        ranges.Require(input.DistanceM >= apartM, "distanceM", $"{input.DistanceM}",
+            $"at least {apartM}, the difference of the heights").Done();
         var result = CoupledVoltage.Of(
             new CoupledVoltage.Pair(
-                input.FrequencyMhz, input.LengthM, input.SourceHeightM, input.ReceiverHeightM, input.DistanceM, input.CurrentA, input.Screen, input.TransferMohmPerM),
+                input.FrequencyMhz, input.LengthM, input.SourceHeightM, input.ReceiverHeightM, input.DistanceM, input.CurrentA,
+                input.Screen, input.TransferMohmPerM),
             new CoupledVoltage.Input(input.SpanV, input.Bits, input.TimeConstantUs));
-        return new CoupledOutput(result.MutualNhPerM, result.VoltageV, result.InputV, result.StepV, result.Steps, result.ElectricallyShort, result.Holds);
+        return new CoupledOutput(result.MutualNhPerM, result.VoltageV, result.InputV, result.StepV, result.Steps, result.ElectricallyShort,
+            result.Holds);
     }
 
     internal sealed record CommonModeInput(
@@ -71,7 +77,8 @@ internal static class InterferenceCalculations
         bool PeMonitored = false);
 
     internal sealed record LeakageOutput(
-        double LineMa, double TripleMa, double TotalMa, double PhaseLostMa, bool ReinforcedEarth, bool? EarthHolds, double? PermittedMa, bool? ResidualHolds);
+        double LineMa, double TripleMa, double TotalMa, double PhaseLostMa, bool ReinforcedEarth, bool? EarthHolds, double? PermittedMa,
+        bool? ResidualHolds);
 
     internal sealed record CoupledInput(
         [Above(0, 100)] double FrequencyMhz,

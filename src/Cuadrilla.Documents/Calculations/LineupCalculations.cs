@@ -19,14 +19,19 @@ internal static class LineupCalculations
             .Number("chopperV", input.ChopperV, input.RestV, 5000)
             .Number("tripV", input.TripV, input.RestV, 5000);
         ranges.Done();
-        double longest = input.Members.Max(m => m.Powers.Sum(p => p.DurationS)), shortest = input.Members.Min(m => m.Powers.Sum(p => p.DurationS));
-        ranges.Require(longest / shortest <= 1000, "members", FormattableString.Invariant($"cycles of {shortest:0.###} to {longest:0.###} s"), "cycles that differ by a factor of at most 1000");
+        double longest = input.Members.Max(m => m.Powers.Sum(p => p.DurationS)),
+        shortest = input.Members.Min(m => m.Powers.Sum(p => p.DurationS));
+        ranges.Require(longest / shortest <= 1000, "members",
+            FormattableString.Invariant($"cycles of {shortest:0.###} to {longest:0.###} s"),
+            "cycles that differ by a factor of at most 1000");
         ranges.Done();
         var found = CommonBusStudy.Run(
             [.. input.Members.Select((m, i) => new BusMember($"{i}", m.Powers, m.CapacitanceUf * 1e-6))],
-            new BusSupply(input.ContinuousW, input.ContinuousW, input.ReturnW, input.ChopperW, input.RestV, input.ChopperV, input.TripV, input.UndervoltageV, input.MainsOff));
+            new BusSupply(input.ContinuousW, input.ContinuousW, input.ReturnW, input.ChopperW, input.RestV, input.ChopperV, input.TripV,
+                input.UndervoltageV, input.MainsOff));
         return new BusOutput(
-            found.SpanS, found.PeakW, found.RmsW, found.MeanW, found.PeakReturnW, found.SumOfPeaksW, found.TakenJ, found.GivenJ, found.ExchangedJ, found.SupplyJ,
+            found.SpanS, found.PeakW, found.RmsW, found.MeanW, found.PeakReturnW, found.SumOfPeaksW, found.TakenJ, found.GivenJ,
+            found.ExchangedJ, found.SupplyJ,
             found.ReturnedJ, found.BurntJ, found.StoredJ, found.HighestV, found.Trips, found.OffAtS, 100 * found.RestPu);
     }
 
@@ -35,7 +40,8 @@ internal static class LineupCalculations
     internal sealed record DroopOutput(double SpeedPu, IReadOnlyList<double> TorquesNm, double ImbalancePct);
 
     internal sealed record BusInput(
-        [Length(1, 100)] IReadOnlyList<MemberInput> Members, [Range(0, 1e9)] double ContinuousW = 0, [Range(0, 1e9)] double ReturnW = 0, [Range(0, 1e9)] double ChopperW = 0, [Range(10, 5000)] double RestV = 566, double ChopperV = 760, double TripV = 820,
+        [Length(1, 100)] IReadOnlyList<MemberInput> Members, [Range(0, 1e9)] double ContinuousW = 0, [Range(0, 1e9)] double ReturnW = 0,
+        [Range(0, 1e9)] double ChopperW = 0, [Range(10, 5000)] double RestV = 566, double ChopperV = 760, double TripV = 820,
         double UndervoltageV = 0, bool MainsOff = false);
 
     internal sealed record MemberInput([Length(1, 1000)] IReadOnlyList<BusPower> Powers, [Range(0, 1e8)] double CapacitanceUf = 0);

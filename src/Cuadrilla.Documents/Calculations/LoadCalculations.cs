@@ -21,10 +21,12 @@ internal static class LoadCalculations
     public static object FluidMachine(FluidMachineInput input)
     {
         var common = new FluidMachine(
-            input.RatedFlowM3PerS, input.RatedEfficiency, input.RatedSpeedRpm, input.StaticFraction, input.ShutOffPu, 0, 1, [], PresentControl.NotStated, new ParallelPath.Own(), []);
+            input.RatedFlowM3PerS, input.RatedEfficiency, input.RatedSpeedRpm, input.StaticFraction, input.ShutOffPu, 0, 1, [],
+            PresentControl.NotStated, new ParallelPath.Own(), []);
         var model = FluidMachineModel.Build(new FanLoad(common, input.RatedPressurePa), out _)!;
         return new FluidMachineOutput(
-            model.RatedPowerW, FluidOutput.Of(model.AtFlow(input.FlowPu)), FluidOutput.Of(model.Throttled(input.FlowPu)), FluidOutput.Of(model.Bypassed(input.FlowPu)));
+            model.RatedPowerW, FluidOutput.Of(model.AtFlow(input.FlowPu)), FluidOutput.Of(model.Throttled(input.FlowPu)),
+            FluidOutput.Of(model.Bypassed(input.FlowPu)));
     }
 
     public static object Any(LoadInput input, InputRanges ranges)
@@ -39,7 +41,8 @@ internal static class LoadCalculations
         var model = LoadModels.Build(input.Load, Defaults, out var missing);
         if (model is null)
         {
-            throw new InputException([.. missing.Select(name => InputProblem.Of(ranges.Prefix + "/load", "Load", "without " + name, "every entry known"))]);
+            throw new InputException([.. missing.Select(name =>
+                InputProblem.Of(ranges.Prefix + "/load", "Load", "without " + name, "every entry known"))]);
         }
 
         return new LoadOutput(
@@ -80,12 +83,14 @@ internal static class LoadCalculations
             var peak = cycle.Peak(motorInertiaKgM2);
             var energy = cycle.Energy(motorInertiaKgM2);
             return new CycleOutput(
-                cycle.DurationS, peak.TorqueNm, peak.TimeS, cycle.RmsTorqueNm(motorInertiaKgM2, _ => 1), energy.MotoringJ, energy.RegeneratedJ,
+                cycle.DurationS, peak.TorqueNm, peak.TimeS, cycle.RmsTorqueNm(motorInertiaKgM2, _ => 1), energy.MotoringJ,
+                energy.RegeneratedJ,
                 energy.PeakMotoringW, energy.PeakRegeneratedW);
         }
     }
 
-    internal sealed record PumpPointInput([Range(0, 2)] double FlowPu, [Range(0, 0.999)] double StaticFraction, [Range(1, 5)] double ShutOffPu);
+    internal sealed record PumpPointInput([Range(0, 2)] double FlowPu, [Range(0, 0.999)] double StaticFraction,
+        [Range(1, 5)] double ShutOffPu);
 
     internal sealed record PumpPointOutput(double SpeedPu, double HeadPu);
 
@@ -102,6 +107,7 @@ internal static class LoadCalculations
 
     internal sealed record FluidOutput(double SpeedRpm, double HeadPu, double EfficiencyPu, double PowerW, double TorqueNm)
     {
-        public static FluidOutput Of(FluidPoint point) => new(point.SpeedRpm, point.HeadPu, point.EfficiencyPu, point.PowerW, point.TorqueNm);
+        public static FluidOutput Of(FluidPoint point) =>
+            new(point.SpeedRpm, point.HeadPu, point.EfficiencyPu, point.PowerW, point.TorqueNm);
     }
 }

@@ -13,7 +13,8 @@ internal static class MotorCalculations
         ranges.Done();
         var point = new MotorLossModel(plate!).At(input.SpeedRpm, input.TorqueNm, input.Feed);
         return new LossesOutput(
-            point.ShaftW, point.InputW, point.LossW, point.StatorW, point.RotorW, point.IronW, point.FrictionW, point.StrayW, point.HarmonicW,
+            point.ShaftW, point.InputW, point.LossW, point.StatorW, point.RotorW, point.IronW, point.FrictionW, point.StrayW,
+            point.HarmonicW,
             point.CurrentA, point.VoltageV, point.PowerFactor, 100 * point.Efficiency, point.FrequencyHz, point.FluxPu);
     }
 
@@ -35,7 +36,8 @@ internal static class MotorCalculations
 
     private static MotorPlate? PlateOf(string? motorId, MotorPlate? plate, InputRanges ranges)
     {
-        ranges.Require(motorId is null != plate is null, "motorId", motorId is null ? "absent" : "given together with plate", "either motorId or plate");
+        ranges.Require(motorId is null != plate is null, "motorId", motorId is null ? "absent" : "given together with plate",
+            "either motorId or plate");
         if (motorId is not null)
         {
             var known = ReferenceCatalogue.Data.Motors.TryGetValue(motorId, out var item);
@@ -47,7 +49,8 @@ internal static class MotorCalculations
         return plate;
     }
 
-    internal sealed record LossesInput([Range(0, 30_000)] double SpeedRpm, [Range(-1e6, 1e6)] double TorqueNm, MotorFeed Feed, string? MotorId = null, MotorPlate? Plate = null);
+    internal sealed record LossesInput([Range(0, 30_000)] double SpeedRpm, [Range(-1e6, 1e6)] double TorqueNm, MotorFeed Feed,
+        string? MotorId = null, MotorPlate? Plate = null);
 
     internal sealed record LossesOutput(
         double ShaftW,
@@ -79,5 +82,6 @@ internal static class MotorCalculations
         MotorPlate? Plate = null);
 
     internal sealed record BudgetOutput(
-        double ContinuousTorqueNm, double AllowedLossW, double CoolingPu, double TemperaturePu, double AltitudePu, double BreakdownTorqueNm);
+        double ContinuousTorqueNm, double AllowedLossW, double CoolingPu, double TemperaturePu, double AltitudePu,
+        double BreakdownTorqueNm);
 }

@@ -16,5 +16,6 @@ internal static class OverloadCalculation
         return OverloadStore.Of(input.Rating, input.ContinuousA, input.Duty, input.Repeats);
     }
 
-    internal sealed record Input(OverloadRating Rating, [Above(0, 1e5)] double ContinuousA, [Length(1, 10_000)] IReadOnlyList<CurrentForTime> Duty, bool Repeats);
+    internal sealed record Input(OverloadRating Rating, [Above(0, 1e5)] double ContinuousA,
+        [Length(1, 10_000)] IReadOnlyList<CurrentForTime> Duty, bool Repeats);
 }

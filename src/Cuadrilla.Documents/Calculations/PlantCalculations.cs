@@ -15,7 +15,8 @@ internal static class PlantCalculations
     public static object Pcc(PccInput input)
     {
         var result = PccStudy.Run(new PccStudy.Input(
-            [.. input.Rectifiers.Select(Orders)], Phasor(input.LinearA, input.LinearAngleDeg), 1, new Complex(input.ImpedanceROhm, input.ImpedanceXOhm), input.VoltageV));
+            [.. input.Rectifiers.Select(Orders)], Phasor(input.LinearA, input.LinearAngleDeg), 1,
+            new Complex(input.ImpedanceROhm, input.ImpedanceXOhm), input.VoltageV));
         return new PccOutput(
             result.FundamentalA,
             result.HarmonicA,
@@ -36,7 +37,8 @@ internal static class PlantCalculations
     {
         var cost = (side.EnergyKwh * tariff.EnergyPerKwh) + (side.DemandKw * tariff.DemandPerKwYear);
         return new YearlyEnergy(
-            side.EnergyKwh, side.DemandKw, cost, side.EquipmentCost, side.EquipmentCost + (cost * tariff.AnnuityFactor), side.EnergyKwh * tariff.Co2KgPerKwh);
+            side.EnergyKwh, side.DemandKw, cost, side.EquipmentCost, side.EquipmentCost + (cost * tariff.AnnuityFactor),
+            side.EnergyKwh * tariff.Co2KgPerKwh);
     }
 
     public static object YearlyEnergy(YearInput input, InputRanges ranges)
@@ -62,7 +64,8 @@ internal static class PlantCalculations
 
     private static Complex Phasor(double size, double angleDeg) => Complex.FromPolarCoordinates(size, angleDeg * Math.PI / 180);
 
-    internal sealed record OrderInput([Range(1, LineCurrent.HighestOrder)] int Order, [Range(0, Largest)] double RmsA, [Range(-360, 360)] double AngleDeg);
+    internal sealed record OrderInput([Range(1, LineCurrent.HighestOrder)] int Order, [Range(0, Largest)] double RmsA,
+        [Range(-360, 360)] double AngleDeg);
 
     internal sealed record PccInput(
         IReadOnlyList<IReadOnlyList<OrderInput>> Rectifiers,
@@ -84,7 +87,8 @@ internal static class PlantCalculations
 
     internal sealed record CompareInput(CompareSide Alternative, CompareSide Reference, Tariff Tariff);
 
-    internal sealed record CompareSide([Range(0, Largest)] double EnergyKwh, [Range(0, Largest)] double DemandKw, [Range(0, Largest)] double EquipmentCost);
+    internal sealed record CompareSide([Range(0, Largest)] double EnergyKwh, [Range(0, Largest)] double DemandKw,
+        [Range(0, Largest)] double EquipmentCost);
 
     internal sealed record YearInput(IReadOnlyList<EnergyPoint> Points, [Range(0, Largest)] double PriceIndex, Tariff Tariff);
 }

@@ -22,14 +22,18 @@ internal static class ProtectionCalculations
         var fuse = fuses.Of(input.RatedA);
         ranges
             .Require(fuse is not null, "ratedA", $"{input.RatedA}", string.Join(", ", fuses.Gates.Select(g => g.RatedA)))
-            .Require((input.StartA is null) == (input.StartS is null), input.StartA is null ? "startA" : "startS", "absent", "current and time of a start, both or none")
-            .Require(input.UpstreamRatedA is not { } above || fuses.StandardA.Contains(above), "upstreamRatedA", $"{input.UpstreamRatedA}", string.Join(", ", fuses.StandardA))
+            .Require((input.StartA is null) == (input.StartS is null), input.StartA is null ? "startA" : "startS", "absent",
+                "current and time of a start, both or none")
+            .Require(input.UpstreamRatedA is not { } above || fuses.StandardA.Contains(above), "upstreamRatedA", $"{input.UpstreamRatedA}",
+                string.Join(", ", fuses.StandardA))
             .Done();
         var result = FuseCheck.Of(fuse!, new FuseCheck.Duty(
-            input.CurrentA, input.CapacityA, input.LeastFaultA, input.DisconnectS, input.SectionMm2, input.Parallel, input.Material, input.Insulation,
+            input.CurrentA, input.CapacityA, input.LeastFaultA, input.DisconnectS, input.SectionMm2, input.Parallel, input.Material,
+            input.Insulation,
             input is { StartA: { } current, StartS: { } time } ? (current, time) : null, input.UpstreamRatedA));
         return new FuseOutput(
-            result.LoadHolds, result.TripA, result.ClearTimeS, result.IsCleared, result.LetThroughA2s, result.CableA2s, result.CableHolds, result.StartLimitA, result.StartHolds, result.Selective,
+            result.LoadHolds, result.TripA, result.ClearTimeS, result.IsCleared, result.LetThroughA2s, result.CableA2s, result.CableHolds,
+            result.StartLimitA, result.StartHolds, result.Selective,
             result.Holds);
     }
 
@@ -37,10 +41,14 @@ internal static class ProtectionCalculations
     {
         ranges
             .Require(input.RunningPu < NeverTripsPu, "runningPu", $"{input.RunningPu}", $"0 to below {NeverTripsPu}")
-            .Require((input.StartPu is null) == (input.StartS is null), input.StartPu is null ? "startPu" : "startS", "absent", "current and time of a start, both or none")
-            .Require((input.StallPu is null) == (input.HotStallS is null), input.StallPu is null ? "stallPu" : "hotStallS", "absent", "current and time of a stall, both or none")
+            .Require((input.StartPu is null) == (input.StartS is null), input.StartPu is null ? "startPu" : "startS", "absent",
+                "current and time of a start, both or none")
+            .Require((input.StallPu is null) == (input.HotStallS is null), input.StallPu is null ? "stallPu" : "hotStallS", "absent",
+                "current and time of a stall, both or none")
             .Done();
-        double? heat = input is { StartPu: { } start, StartS: { } time } ? RelayTime.StartHeatPct(input.Trip, input.RunningPu, start, time) : null;
+        double? heat = input is { StartPu: { } start, StartS: { } time }
+            ? RelayTime.StartHeatPct(input.Trip, input.RunningPu, start, time)
+            : null;
         var stall = input.StallPu is { } still ? Finite(TripHeat.LongestTripS(still, input.RunningPu, input.Trip)) : null;
         return new RelayOutput(
             Finite(TripHeat.TripS(input.CurrentPu, 0, input.Trip)),
@@ -64,9 +72,11 @@ internal static class ProtectionCalculations
         ranges.Done();
         var energy = RideThrough.LinkEnergyJ(1e-6 * input.CapacitanceUf, input.RestV, input.MinimumV);
         var wheel = input.Kinetic is { } kinetic
-            ? new RideThrough.Flywheel(kinetic.InertiaKgM2, kinetic.SpeedRpm, kinetic.LeastRpm, kinetic.EfficiencyPu, kinetic.KeepW, kinetic.LoadTorqueNm, kinetic.LoadShape)
+            ? new RideThrough.Flywheel(kinetic.InertiaKgM2, kinetic.SpeedRpm, kinetic.LeastRpm, kinetic.EfficiencyPu, kinetic.KeepW,
+                kinetic.LoadTorqueNm, kinetic.LoadShape)
             : null;
-        return new RideOutput(energy, energy / input.PowerKw, wheel is null ? null : RideThrough.KineticEnergyJ(wheel), wheel is null ? null : RideThrough.KineticS(wheel));
+        return new RideOutput(energy, energy / input.PowerKw, wheel is null ? null : RideThrough.KineticEnergyJ(wheel),
+            wheel is null ? null : RideThrough.KineticS(wheel));
     }
 
     private static double? Finite(double value) => double.IsFinite(value) ? value : null;
@@ -86,7 +96,9 @@ internal static class ProtectionCalculations
         [Range(2, 1250)] double? UpstreamRatedA = null);
 
     internal sealed record FuseOutput(
-        bool LoadHolds, double TripA, [property: JsonPropertyName("clearS")] double? ClearTimeS, [property: JsonPropertyName("clears")] bool IsCleared, double? LetThroughA2s, double CableA2s, bool CableHolds, double? StartLimitA, bool? StartHolds, bool? Selective, bool Holds);
+        bool LoadHolds, double TripA, [property: JsonPropertyName("clearS")] double? ClearTimeS,
+        [property: JsonPropertyName("clears")] bool IsCleared, double? LetThroughA2s, double CableA2s, bool CableHolds, double? StartLimitA,
+        bool? StartHolds, bool? Selective, bool Holds);
 
     internal sealed record RelayInput(
         TripClass Trip,
@@ -98,7 +110,8 @@ internal static class ProtectionCalculations
         [Above(0, Large)] double? HotStallS = null);
 
     internal sealed record RelayOutput(
-        double? ColdShortestS, double? ColdLongestS, double? HotShortestS, double? HotLongestS, double? StartHeatPct, bool? StartPasses, double? StallTripS, bool? ProtectsStall);
+        double? ColdShortestS, double? ColdLongestS, double? HotShortestS, double? HotLongestS, double? StartHeatPct, bool? StartPasses,
+        double? StallTripS, bool? ProtectsStall);
 
     internal sealed record KineticInput(
         [Above(0, Large)] double InertiaKgM2,
@@ -110,7 +123,8 @@ internal static class ProtectionCalculations
         RideThrough.TorqueShape LoadShape = RideThrough.TorqueShape.Square);
 
     internal sealed record RideInput(
-        [Above(0, Large)] double CapacitanceUf, [Above(0, 100_000)] double RestV, [Above(0, 100_000)] double MinimumV, [Above(0, Large)] double PowerKw, KineticInput? Kinetic = null);
+        [Above(0, Large)] double CapacitanceUf, [Above(0, 100_000)] double RestV, [Above(0, 100_000)] double MinimumV,
+        [Above(0, Large)] double PowerKw, KineticInput? Kinetic = null);
 
     internal sealed record RideOutput(double LinkEnergyJ, double LinkMs, double? KineticEnergyJ, double? KineticS);
 }

@@ -63,14 +63,17 @@ internal static class RectifierCalculation
     {
         ranges
             .Require(
-                input.Kind is "six-pulse" or "single-phase" or "twelve-pulse" or "eighteen-pulse", "kind", $"'{input.Kind}'", "six-pulse, single-phase, twelve-pulse or eighteen-pulse")
+                input.Kind is "six-pulse" or "single-phase" or "twelve-pulse" or "eighteen-pulse", "kind", $"'{input.Kind}'",
+                "six-pulse, single-phase, twelve-pulse or eighteen-pulse")
             .Require(
-                input.Kind is "six-pulse" or "single-phase" || input.TransformerLeakageUh is > 0, "transformerLeakageUh", input.TransformerLeakageUh is null ? "absent" : $"{input.TransformerLeakageUh}",
+                input.Kind is "six-pulse" or "single-phase" || input.TransformerLeakageUh is > 0, "transformerLeakageUh",
+                input.TransformerLeakageUh is null ? "absent" : $"{input.TransformerLeakageUh}",
                 "above 0 with several bridges")
             .Require(input.LoadModel is "constant-power" or "resistor", "loadModel", $"'{input.LoadModel}'", "constant-power or resistor")
             .Require(
                 input.ShortCircuitMva is null != input.SourceInductanceUh is null, "shortCircuitMva",
-                input.ShortCircuitMva is null ? "absent" : "given together with sourceInductanceUh", "either shortCircuitMva or sourceInductanceUh")
+                input.ShortCircuitMva is null ? "absent" : "given together with sourceInductanceUh",
+                "either shortCircuitMva or sourceInductanceUh")
 
             .Done();
     }

@@ -37,7 +37,8 @@ internal static class SharedShaftCalculation
             LostUnit = input.LostUnit,
         });
         return new Output(
-            100 * steady.SpeedPu, steady.TorquesNm, steady.ImbalancePct, steady.CirculatingNm, [.. run.LoadedPu.Select(p => 100 * p)], 100 * run.SpeedPu, [.. run.AfterLossPu.Select(p => 100 * p)],
+            100 * steady.SpeedPu, steady.TorquesNm, steady.ImbalancePct, steady.CirculatingNm, [.. run.LoadedPu.Select(p => 100 * p)],
+            100 * run.SpeedPu, [.. run.AfterLossPu.Select(p => 100 * p)],
             100 * run.SpeedAfterLossPu, run.Moments.Max(m => Math.Abs(m.SharesNm.Sum() - m.LoadNm - m.AcceleratingNm)));
     }
 

@@ -16,12 +16,14 @@ internal static class StartDipCase
             "start dip",
             new Site(0, 40, 5),
             new Tariff("EUR", 0, 0, 0, 0, 1, 0),
-            new Source("primary", 50, new SourceStrength.FaultLevel(input.SourceMva, Given.Unknown, input.SourceXr), Given.Unknown, Given.Unknown, Given.Unknown),
+            new Source("primary", 50, new SourceStrength.FaultLevel(input.SourceMva, Given.Unknown, input.SourceXr), Given.Unknown,
+                Given.Unknown, Given.Unknown),
             new Distribution(
                 [new Bus("primary", "primary", PrimaryV, Given.Unknown), new Bus("bus", "bus", input.NominalVoltageV, Given.Unknown)],
                 [
                     new Transformer(
-                        "t", "transformer", "primary", "bus", input.Transformer.RatedKva, input.Transformer.UkPct, input.Transformer.LoadLossKw, 0,
+                        "t", "transformer", "primary", "bus", input.Transformer.RatedKva, input.Transformer.UkPct,
+                        input.Transformer.LoadLossKw, 0,
                         VectorGroup.Dyn11, TransformerCooling.Dry, Given.Unknown, Given.Unknown),
                 ],
                 [],

@@ -10,14 +10,16 @@ using Cuadrilla.Core.Specification.Fields;
 
 namespace Cuadrilla.Documents.Calculations;
 
-/// <summary>What the records of an engine's input state of their values: by attributes, or by the field table where the specification has them.</summary>
+/// <summary>What the records of an engine's input state of their values: by attributes, or by the field table where the specification has
+/// them.</summary>
 internal static class StatedRanges
 {
     private static readonly ConcurrentDictionary<Type, IReadOnlyList<Part>> Known = new();
 
     /// <summary>What is out of range anywhere in an input: its path, its value, what is allowed.</summary>
     public static IEnumerable<(string Path, string Value, string Allowed)> Broken(object input, string at) =>
-        PartsOf(input.GetType()).SelectMany(part => Broken(part.Property.GetValue(input), $"{at}{JsonNamingPolicy.CamelCase.ConvertName(part.Property.Name)}", part));
+        PartsOf(input.GetType()).SelectMany(part =>
+            Broken(part.Property.GetValue(input), $"{at}{JsonNamingPolicy.CamelCase.ConvertName(part.Property.Name)}", part));
 
     /// <summary>Writes what is stated of a property into its schema.</summary>
     public static void Describe(JsonObject schema, JsonPropertyInfo property)
@@ -65,7 +67,10 @@ internal static class StatedRanges
 
                 if (i < part.LeastItems || i > part.MostItems)
                 {
-                    yield return (path, $"{i} entries", part.MostItems < int.MaxValue ? $"{part.LeastItems} to {part.MostItems} entries" : $"at least {part.LeastItems} entries");
+                    yield return (path, $"{i} entries",
+                        part.MostItems < int.MaxValue
+                            ? $"{part.LeastItems} to {part.MostItems} entries"
+                            : $"at least {part.LeastItems} entries");
                 }
 
                 break;
@@ -88,7 +93,8 @@ internal static class StatedRanges
 
         return
         [
-            .. of.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.SetMethod is not null && p.GetIndexParameters().Length == 0)
+            .. of.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.SetMethod is not null
+                && p.GetIndexParameters().Length == 0)
                 .Select(p => Part.Of(p, Stated(p), FieldTable.Of(of).OfType<NumberField>().FirstOrDefault(f => f.Key == p.Name))),
         ];
     });
@@ -97,7 +103,8 @@ internal static class StatedRanges
     private static IReadOnlyList<ValidationAttribute> Stated(PropertyInfo property) =>
     [
         .. property.GetCustomAttributes<ValidationAttribute>(),
-        .. property.DeclaringType!.GetConstructors().MaxBy(c => c.GetParameters().Length)?.GetParameters().FirstOrDefault(p => p.Name == property.Name)?
+        .. property.DeclaringType!.GetConstructors().MaxBy(c => c.GetParameters().Length)?.GetParameters().FirstOrDefault(p =>
+            p.Name == property.Name)?
             .GetCustomAttributes<ValidationAttribute>() ?? [],
     ];
 
@@ -110,9 +117,11 @@ internal static class StatedRanges
         public static Part Of(PropertyInfo property, IReadOnlyList<ValidationAttribute> stated, NumberField? field)
         {
             var length = stated.OfType<LengthAttribute>().FirstOrDefault();
-            (double, double, bool)? range = stated.OfType<RangeAttribute>().FirstOrDefault() is { } r ? (Number(r.Minimum), Number(r.Maximum), r.MinimumIsExclusive)
+            (double, double, bool)? range = stated.OfType<RangeAttribute>().FirstOrDefault() is { } r
+                ? (Number(r.Minimum), Number(r.Maximum), r.MinimumIsExclusive)
                 : field is not null ? (field.Min, field.Max, field.IsAboveMin) : null;
-            return new Part(property, range, length?.MinimumLength ?? stated.OfType<MinLengthAttribute>().FirstOrDefault()?.Length ?? 0, length?.MaximumLength ?? int.MaxValue);
+            return new Part(property, range, length?.MinimumLength ?? stated.OfType<MinLengthAttribute>().FirstOrDefault()?.Length ?? 0,
+                length?.MaximumLength ?? int.MaxValue);
         }
     }
 }

@@ -25,10 +25,12 @@ internal static class StopCalculation
             _ => input.BrakingTorqueNm,
             (omega, torque) => (input.EfficiencyPu * omega * torque) - input.FixedLossW,
             input.WantedS,
-            input.Link is { } l ? new LinkCircuit(l.CapacitanceUf * 1e-6, l.RestV, l.HoldV, l.TripV, l.ChopperV, l.ResistorOhm, l.ReturnsToLine) : null,
+            input.Link is { } l ? new LinkCircuit(l.CapacitanceUf * 1e-6, l.RestV, l.HoldV, l.TripV, l.ChopperV, l.ResistorOhm,
+                l.ReturnsToLine) : null,
             input.HoldsLink));
         return new Output(
-            run.End, double.IsInfinity(run.TimeS) ? null : run.TimeS, run.HighestLinkV, run.PeakReturnedW, run.ReturnedJ, run.BurntJ, run.ToLineJ, run.MotorJ, run.LoadJ);
+            run.End, double.IsInfinity(run.TimeS) ? null : run.TimeS, run.HighestLinkV, run.PeakReturnedW, run.ReturnedJ, run.BurntJ,
+            run.ToLineJ, run.MotorJ, run.LoadJ);
     }
 
     internal sealed record Input(
@@ -43,7 +45,8 @@ internal static class StopCalculation
         bool HoldsLink = false);
 
     internal sealed record LinkInput(
-        [Above(0, 1e8)] double CapacitanceUf, [Range(1, 5000)] double RestV, double HoldV, double TripV, double ChopperV, [Above(0, 1e5)] double? ResistorOhm = null, bool ReturnsToLine = false);
+        [Above(0, 1e8)] double CapacitanceUf, [Range(1, 5000)] double RestV, double HoldV, double TripV, double ChopperV,
+        [Above(0, 1e5)] double? ResistorOhm = null, bool ReturnsToLine = false);
 
     internal sealed record Output(
         StopEnd End,

@@ -24,17 +24,20 @@ internal static class SupplyCalculations
         ranges
             .Number("transformer/ratedKva", input.Transformer.RatedKva, 1, 1e5)
             .Number("transformer/ukPct", input.Transformer.UkPct, 0.5, 25)
-            .Number("transformer/loadLossKw", input.Transformer.LoadLossKw, 0, 0.0099 * input.Transformer.UkPct * input.Transformer.RatedKva)
+            .Number("transformer/loadLossKw", input.Transformer.LoadLossKw, 0,
+                0.0099 * input.Transformer.UkPct * input.Transformer.RatedKva)
             .Done();
         var result = StartDipCase.Run(input);
         ranges.Require(result is not null, "startKva", $"{input.StartKva}", "less: no voltage settles beside this load").Done();
         return new StartDipOutput(
-            result!.Value.AtMotor.BeforePu, result.Value.AtMotor.DuringPu, result.Value.AtMotor.DipPct, result.Value.AtCoupling.DipPct, result.Value.ShortcutPct);
+            result!.Value.AtMotor.BeforePu, result.Value.AtMotor.DuringPu, result.Value.AtMotor.DipPct, result.Value.AtCoupling.DipPct,
+            result.Value.ShortcutPct);
     }
 
     public static object NeutralCurrent(NeutralInput input)
     {
-        return new NeutralOutput(Core.Network.NeutralCurrent.Of(input.PhaseFundamentalA, input.UnevenPct / 100, input.ThirdHarmonicPct / 100));
+        return new NeutralOutput(Core.Network.NeutralCurrent.Of(input.PhaseFundamentalA, input.UnevenPct / 100,
+            input.ThirdHarmonicPct / 100));
     }
 
     public static object SkinEffect(SkinInput input)
@@ -56,20 +59,24 @@ internal static class SupplyCalculations
 
     internal sealed record StartDipOutput(double BeforePu, double DuringPu, double DipPct, double PrimaryDipPct, double ShortcutPct);
 
-    internal sealed record NeutralInput([Range(0, 1e6)] double PhaseFundamentalA, [Range(0, 200)] double UnevenPct, [Range(0, 100)] double ThirdHarmonicPct);
+    internal sealed record NeutralInput([Range(0, 1e6)] double PhaseFundamentalA, [Range(0, 200)] double UnevenPct,
+        [Range(0, 100)] double ThirdHarmonicPct);
 
     internal sealed record NeutralOutput(double NeutralA);
 
-    internal sealed record SkinInput([Range(0.005, 100)] double ResistanceMohmPerM, [Range(45, 65)] double FrequencyHz, [Range(1, 100)] double Order);
+    internal sealed record SkinInput([Range(0.005, 100)] double ResistanceMohmPerM, [Range(45, 65)] double FrequencyHz,
+        [Range(1, 100)] double Order);
 
     internal sealed record SkinOutput(double ResistancePu);
 
     internal sealed record FaultLevelInput(
-        [Range(1, 1e6)] double NominalVoltageV, [Above(0, 1e6)] double SourceMva, [Range(0.01, 1000)] double SourceXr, IReadOnlyList<FaultLevel.TransformerInput> Transformers);
+        [Range(1, 1e6)] double NominalVoltageV, [Above(0, 1e6)] double SourceMva, [Range(0.01, 1000)] double SourceXr,
+        IReadOnlyList<FaultLevel.TransformerInput> Transformers);
 
     internal sealed record FaultLevelOutput(double IscKa, double ROhm, double XOhm);
 
-    internal sealed record WindingHeatInput([MinLength(1)] IReadOnlyList<WindingHeat.OrderCurrent> OrdersA, [Range(0, 1)] double EddyLossPu, [Range(0, 1)] double? OtherStrayLossPu = null);
+    internal sealed record WindingHeatInput([MinLength(1)] IReadOnlyList<WindingHeat.OrderCurrent> OrdersA, [Range(0, 1)] double EddyLossPu,
+        [Range(0, 1)] double? OtherStrayLossPu = null);
 
     internal sealed record WindingHeatOutput(double Fhl, double MaxCurrentPu);
 }

@@ -15,7 +15,8 @@ internal static class SystemClassCalculation
         return new Output(found.SystemPct, $"IES{found.Ies}", found.ModulePct, $"IE{found.Ie}");
     }
 
-    internal sealed record Input([Range(0, Largest)] double MotorW, [Range(0, Largest)] double SystemModuleW, [Range(0, Largest)] double ModuleW, [Above(0, Largest)] double ReferenceMotorW, [Above(0, Largest)] double ReferenceModuleW);
+    internal sealed record Input([Range(0, Largest)] double MotorW, [Range(0, Largest)] double SystemModuleW,
+        [Range(0, Largest)] double ModuleW, [Above(0, Largest)] double ReferenceMotorW, [Above(0, Largest)] double ReferenceModuleW);
 
     internal sealed record Output(double SystemPct, string SystemClass, double ModulePct, string ModuleClass);
 }

@@ -11,7 +11,8 @@ internal static class ThyristorCalculation
 
     public static object Run(Input input)
     {
-        var found = ThyristorBridge.Run(new ThyristorInput(input.LineVoltageV, input.ReactanceMohm * 1e-3, input.DcVoltageV, input.DcCurrentA));
+        var found = ThyristorBridge.Run(new ThyristorInput(input.LineVoltageV, input.ReactanceMohm * 1e-3, input.DcVoltageV,
+            input.DcCurrentA));
         if (found is null)
         {
             return new Output(false);
@@ -32,7 +33,8 @@ internal static class ThyristorCalculation
             [.. found.Orders.Select(o => o.Phase / Degree)]);
     }
 
-    internal sealed record Input([Range(1, 100_000)] double LineVoltageV, [Range(0, 1e6)] double ReactanceMohm, [Range(-200_000, 200_000)] double DcVoltageV, [Above(0, 1e5)] double DcCurrentA);
+    internal sealed record Input([Range(1, 100_000)] double LineVoltageV, [Range(0, 1e6)] double ReactanceMohm,
+        [Range(-200_000, 200_000)] double DcVoltageV, [Above(0, 1e5)] double DcCurrentA);
 
     internal sealed record Output(
         bool Commutates,

@@ -15,23 +15,27 @@ namespace Cuadrilla.Documents.Lists;
 public static class DriveList
 {
     /// <summary>The list as CSV: UTF-8 with byte-order mark, comma, decimal point.</summary>
-    public static byte[] Csv(PlantSpecification plant, PlantAssessment assessment, EngineeringData data) => TableFiles.Csv(Rows(plant, assessment, data));
+    public static byte[] Csv(PlantSpecification plant, PlantAssessment assessment, EngineeringData data) =>
+        TableFiles.Csv(Rows(plant, assessment, data));
 
     /// <summary>The list as a workbook with one sheet.</summary>
     public static byte[] Xlsx(PlantSpecification plant, PlantAssessment assessment, EngineeringData data) =>
-        TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Drives"] = Rows(plant, assessment, data) });
+        TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Drives"] = Rows(plant, assessment,
+            data) });
 
     private static string StarterName(DrivePoint point, EngineeringData data) =>
         StarterAtSite.Of(point.Converter, data) is { } starter ? starter.Name : "not chosen";
 
     /// <summary>
-    /// Text that a spreadsheet would take for a formula, also behind blanks, gets an apostrophe in front; numbers stay numbers, and so does text that is one.
+    /// Text that a spreadsheet would take for a formula, also behind blanks, gets an apostrophe in front; numbers stay numbers, and so
+    /// does text that is one.
     /// </summary>
     public static string Guarded(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
         var start = text.AsSpan().TrimStart();
-        var isFormula = text.Length > 0 && (text[0] is '\t' or '\r' or '\n' || (start.Length > 0 && start[0] is '=' or '+' or '-' or '@' or '＝' or '＋' or '－' or '＠'));
+        var isFormula = text.Length > 0
+            && (text[0] is '\t' or '\r' or '\n' || (start.Length > 0 && start[0] is '=' or '+' or '-' or '@' or '＝' or '＋' or '－' or '＠'));
         return isFormula && !double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out _) ? "'" + text : text;
     }
 
@@ -75,9 +79,14 @@ public static class DriveList
                     ["Overload duty"] = choice?.Duty.ToString().ToLowerInvariant(),
                     ["Switching kHz"] = choice?.SwitchingKhz,
                     ["Converter current at site A"] = summary.SiteCurrentA,
-                    [us ? "Motor cable ft" : "Motor cable m"] = Plain(point.Cable.LengthM) is { } length ? UnitTable.Of("m").In(units, length) : null,
-                    [us ? "By trays ft" : "By trays m"] = point.Cable.LengthM.IsKnown || summary.CableM is not { } way ? null : UnitTable.Of("m").In(units, way),
-                    [us ? "Motor cable" : "Motor cable mm2"] = Plain(point.Cable.CrossSectionMm2) is { } area ? us ? UnitTable.Of("mm²").Say(units, area) : area : null,
+                    [us ? "Motor cable ft" : "Motor cable m"] = Plain(point.Cable.LengthM) is { } length
+                        ? UnitTable.Of("m").In(units, length)
+                        : null,
+                    [us ? "By trays ft" : "By trays m"] = point.Cable.LengthM.IsKnown || summary.CableM is not { } way
+                        ? null
+                        : UnitTable.Of("m").In(units, way),
+                    [us ? "Motor cable" : "Motor cable mm2"] = Plain(point.Cable.CrossSectionMm2) is { } area ? us
+                        ? UnitTable.Of("mm²").Say(units, area) : area : null,
                     ["Line power kW"] = summary.Rated?.LineW / 1e3,
                     ["Line current A"] = summary.LineRmsA,
                     ["THDi %"] = summary.ThdiPct,

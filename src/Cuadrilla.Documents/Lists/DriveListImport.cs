@@ -40,7 +40,8 @@ public enum RowOutcome
 /// <param name="Problems">Why it is refused.</param>
 /// <param name="Assumed">What is assumed, to be replaced.</param>
 /// <param name="Changes">What changes in the drive point.</param>
-public sealed record JudgedRow(int Number, string Tag, string Name, string Load, RowOutcome Outcome, IReadOnlyList<string> Problems, IReadOnlyList<string> Assumed, IReadOnlyList<string> Changes);
+public sealed record JudgedRow(int Number, string Tag, string Name, string Load, RowOutcome Outcome, IReadOnlyList<string> Problems,
+    IReadOnlyList<string> Assumed, IReadOnlyList<string> Changes);
 
 /// <summary>Reads drive lists: which column is which, every row judged by itself, by the same rules before and at the taking.</summary>
 public static class DriveListImport
@@ -55,17 +56,20 @@ public static class DriveListImport
     /// <param name="rows">Cells of each row.</param>
     /// <param name="columns">Position of each column by its key.</param>
     public static IReadOnlyList<(JudgedRow Judged, DriveListRow? Row)> Judge(
-        PlantSpecification plant, EngineeringData data, IReadOnlyList<string> heads, IReadOnlyList<IReadOnlyList<string>> rows, IReadOnlyDictionary<string, int> columns)
+        PlantSpecification plant, EngineeringData data, IReadOnlyList<string> heads, IReadOnlyList<IReadOnlyList<string>> rows,
+        IReadOnlyDictionary<string, int> columns)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(rows);
         var motors = data.With(plant).Motors;
-        var points = plant.AllDrivePoints().GroupBy(p => p.Tag.Trim(), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key, g => g.First(), StringComparer.OrdinalIgnoreCase);
+        var points = plant.AllDrivePoints().GroupBy(p => p.Tag.Trim(), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key,
+            g => g.First(), StringComparer.OrdinalIgnoreCase);
         HashSet<string> seen = new(StringComparer.OrdinalIgnoreCase);
         return [.. rows.Select((cells, i) => One(new Reader(plant, heads, cells, columns), i + 2, points, motors, seen))];
     }
 
-    private static (JudgedRow Judged, DriveListRow? Row) One(Reader read, int number, Dictionary<string, DrivePoint> points, IReadOnlyDictionary<string, MotorItem> motors, HashSet<string> seen)
+    private static (JudgedRow Judged, DriveListRow? Row) One(Reader read, int number, Dictionary<string, DrivePoint> points,
+        IReadOnlyDictionary<string, MotorItem> motors, HashSet<string> seen)
     {
         if (read.IsEmpty)
         {
@@ -86,7 +90,8 @@ public static class DriveListImport
         List<string> assumed = [];
         var load = read.Load(before?.Load ?? new UnspecifiedLoad(), assumed);
         var row = new DriveListRow(
-            tag, read.Words("name", LongestName), read.Words("lineup", LongestName), load, read.Number("motorPower", FieldTable.Number<OwnMotor>(nameof(OwnMotor.RatedPowerKw))), read.Poles(),
+            tag, read.Words("name", LongestName), read.Words("lineup", LongestName), load,
+            read.Number("motorPower", FieldTable.Number<OwnMotor>(nameof(OwnMotor.RatedPowerKw))), read.Poles(),
             read.Class(), read.Feed(), read.Number("cableLength", FieldTable.Number<MotorCable>(nameof(MotorCable.LengthM))),
             read.Number("cableSize", FieldTable.Number<MotorCable>(nameof(MotorCable.CrossSectionMm2))));
         var kind = load is UnspecifiedLoad ? before?.Load.InWords() ?? string.Empty : load.InWords();
@@ -117,7 +122,8 @@ public static class DriveListImport
             }
             else
             {
-                Compare(JsonSerializer.SerializeToNode(before.Load, ProjectJson.Options), JsonSerializer.SerializeToNode(row.Load, ProjectJson.Options), string.Empty, Names(row.Load), found);
+                Compare(JsonSerializer.SerializeToNode(before.Load, ProjectJson.Options),
+                    JsonSerializer.SerializeToNode(row.Load, ProjectJson.Options), string.Empty, Names(row.Load), found);
             }
         }
 
@@ -184,7 +190,8 @@ public static class DriveListImport
     };
 
     // Cells of a row by the key of their column.
-    private sealed class Reader(PlantSpecification plant, IReadOnlyList<string> heads, IReadOnlyList<string> cells, IReadOnlyDictionary<string, int> columns)
+    private sealed class Reader(PlantSpecification plant, IReadOnlyList<string> heads, IReadOnlyList<string> cells,
+        IReadOnlyDictionary<string, int> columns)
     {
         public List<string> Problems { get; } = [];
 
@@ -250,7 +257,8 @@ public static class DriveListImport
             var text = Cell("class");
             return text.Length == 0 ? string.Empty
                 : text.Contains("premium", StringComparison.OrdinalIgnoreCase) ? "Premium"
-                : text.Replace(" ", string.Empty, StringComparison.Ordinal).ToUpperInvariant() is { Length: 3 } ie && ie.StartsWith("IE", StringComparison.Ordinal) ? ie
+                : text.Replace(" ", string.Empty, StringComparison.Ordinal).ToUpperInvariant() is { Length: 3 } ie
+                    && ie.StartsWith("IE", StringComparison.Ordinal) ? ie
                 : text.Length == 1 && char.IsAsciiDigit(text[0]) ? "IE" + text : string.Empty;
         }
 
@@ -304,8 +312,10 @@ public static class DriveListImport
             }
 
             // Without a power and without what it follows from, the motor's is all that the list says of the machine.
-            var known = said.ShaftKw.IsKnown || said.TorqueNm.IsKnown || (said.FlowM3PerS.IsKnown && (said.HeadM.IsKnown || said.PressurePa.IsKnown) && said.Efficiency.IsKnown);
-            if (!known && before is UnspecifiedLoad && kind is ("fan" or "pump" or "constant-torque" or "high-inertia") && Number("motorPower") is { IsKnown: true } motorKw)
+            var known = said.ShaftKw.IsKnown || said.TorqueNm.IsKnown
+                || (said.FlowM3PerS.IsKnown && (said.HeadM.IsKnown || said.PressurePa.IsKnown) && said.Efficiency.IsKnown);
+            if (!known && before is UnspecifiedLoad && kind is ("fan" or "pump" or "constant-torque" or "high-inertia")
+                && Number("motorPower") is { IsKnown: true } motorKw)
             {
                 const double usualLoad = 0.85;
                 assumed.Add("shaft power 85 % of the motor's");
@@ -318,7 +328,8 @@ public static class DriveListImport
         // Full load takes a few per cent of a cage motor's speed.
         private double SpeedOf(double poles) => Math.Round(0.985 * 120 * plant.Source.FrequencyHz / poles);
 
-        private string Cell(string key) => columns.TryGetValue(key, out var at) && at >= 0 && at < cells.Count ? cells[at].Trim() : string.Empty;
+        private string Cell(string key) =>
+            columns.TryGetValue(key, out var at) && at >= 0 && at < cells.Count ? cells[at].Trim() : string.Empty;
 
         private static ListColumn Column(string key) => ListColumn.All.First(c => c.Key == key);
     }

@@ -20,8 +20,10 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
         Of("cableSize", "Motor cable, cross-section", "mm²", @"(cable|wire|conductor).*(size|section|awg|mm)|awg|cross.?section"),
         Of("staticHead", "Static head", "m", "static"),
         Of("class", "Efficiency class", null, @"\bie\s*class|efficiency class|^ie\b|premium"),
-        Of("motorPower", "Motor, rated power", "kW", @"motor.*(kw|hp|power|rating|size)|(rated|nameplate|installed|nominal).*(kw|hp|power)|^(kw|hp)$|^power|^rating", "hp"),
-        Of("shaftPower", "Shaft power", "kW", @"(shaft|brake|absorbed|duty|pump|fan|mechanical|load|required).*(kw|hp|power)|^bhp|^bkw", "hp"),
+        Of("motorPower", "Motor, rated power", "kW",
+            @"motor.*(kw|hp|power|rating|size)|(rated|nameplate|installed|nominal).*(kw|hp|power)|^(kw|hp)$|^power|^rating", "hp"),
+        Of("shaftPower", "Shaft power", "kW",
+            @"(shaft|brake|absorbed|duty|pump|fan|mechanical|load|required).*(kw|hp|power)|^bhp|^bkw", "hp"),
         Of("poles", "Poles", "", @"pole"),
         Of("gear", "Gear ratio", "", @"ratio|gear"),
         Of("speed", "Speed of the machine", "rpm", @"speed|rpm|1/min"),
@@ -42,7 +44,8 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
     [
         .. new[]
         {
-            "tag", "name", "lineup", "load", "feed", "motorPower", "poles", "class", "shaftPower", "speed", "gear", "torque", "flow", "head", "staticHead", "pressure", "efficiency", "hours",
+            "tag", "name", "lineup", "load", "feed", "motorPower", "poles", "class", "shaftPower", "speed", "gear", "torque", "flow",
+            "head", "staticHead", "pressure", "efficiency", "hours",
             "cableLength", "cableSize",
         }.Select(key => All.First(c => c.Key == key)),
     ];
@@ -78,28 +81,34 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
         ArgumentNullException.ThrowIfNull(head);
         var words = Brackets(head)
             .Concat([head.Split([' ', ',', '_'], StringSplitOptions.RemoveEmptyEntries).LastOrDefault() ?? string.Empty, head]);
-        return words.Select(w => w.Trim().ToLowerInvariant()).FirstOrDefault(w => Quantity.Accepts.ContainsKey(w) || (Kept == "mm²" && w == "awg"));
+        return words.Select(w => w.Trim().ToLowerInvariant()).FirstOrDefault(w => Quantity.Accepts.ContainsKey(w)
+            || (Kept == "mm²" && w == "awg"));
     }
 
     /// <summary>
-    /// What stands in the brackets of a head like a unit but is none of this quantity, as l/h; null where there is nothing like it. A bare number under it must
+    /// What stands in the brackets of a head like a unit but is none of this quantity, as l/h; null where there is nothing like it. A bare
+    /// number under it must
     /// not be read in another unit.
     /// </summary>
     public string? StrangeUnitIn(string head) =>
         Quantity.Accepts.Count == 0 || UnitIn(head) is not null
             ? null
-            : Brackets(head).FirstOrDefault(w => UnitSigns.IsMatch(w) || (w.Length <= 4 && !Qualifiers.Contains(w.TrimEnd('.').ToLowerInvariant())));
+            : Brackets(head).FirstOrDefault(w => UnitSigns.IsMatch(w)
+                || (w.Length <= 4 && !Qualifiers.Contains(w.TrimEnd('.').ToLowerInvariant())));
 
     private static readonly Regex UnitSigns = new(@"^\S{1,16}$(?<=[/²³°·^*%0-9].*)", RegexOptions.CultureInvariant);
-    private static readonly HashSet<string> Qualifiers = new(["max", "min", "nom", "norm", "typ", "est", "ca", "approx", "tot", "each", "avg", "mean", "calc", "duty", "new", "old", "rev", "opt"], StringComparer.Ordinal);
+    private static readonly HashSet<string> Qualifiers = new(["max", "min", "nom", "norm", "typ", "est", "ca", "approx", "tot", "each",
+        "avg", "mean", "calc", "duty", "new", "old", "rev", "opt"], StringComparer.Ordinal);
 
-    private static IEnumerable<string> Brackets(string head) => Regex.Matches(head, @"[\(\[]\s*([^\)\]]+?)\s*[\)\]]").Select(m => m.Groups[1].Value.Trim());
+    private static IEnumerable<string> Brackets(string head) =>
+        Regex.Matches(head, @"[\(\[]\s*([^\)\]]+?)\s*[\)\]]").Select(m => m.Groups[1].Value.Trim());
 
     /// <summary>True for text that is a number without a unit.</summary>
     public static bool IsBare(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        return double.TryParse(text.Replace(',', '.'), System.Globalization.NumberStyles.Float, System.Globalization.CultureInfo.InvariantCulture, out _);
+        return double.TryParse(text.Replace(',', '.'), System.Globalization.NumberStyles.Float,
+            System.Globalization.CultureInfo.InvariantCulture, out _);
     }
 
     /// <summary>Reads a cell: with its own unit, else that of the head, else the project's.</summary>
@@ -110,5 +119,6 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
         return Quantity.Read(IsBare(text) && meant is not null ? $"{text} {meant}" : text, system);
     }
 
-    private static ListColumn Of(string key, string name, string? kept, string heads, string us = "") => new(key, name, kept, us, new Regex(heads, RegexOptions.CultureInvariant));
+    private static ListColumn Of(string key, string name, string? kept, string heads, string us = "") =>
+        new(key, name, kept, us, new Regex(heads, RegexOptions.CultureInvariant));
 }

@@ -17,7 +17,8 @@ namespace Cuadrilla.Documents.Lists;
 /// <param name="TorqueNm">Torque at the machine.</param>
 /// <param name="Hours">Hours of a year at the rated point.</param>
 internal sealed record ListedLoad(
-    string Kind, Given ShaftKw, Given Rpm, double MotorRpm, Given Gear, Given FlowM3PerS, Given HeadM, Given PressurePa, Given StaticHeadM, Given Efficiency, Given TorqueNm, Given Hours)
+    string Kind, Given ShaftKw, Given Rpm, double MotorRpm, Given Gear, Given FlowM3PerS, Given HeadM, Given PressurePa, Given StaticHeadM,
+    Given Efficiency, Given TorqueNm, Given Hours)
 {
     // Values to start from where a list has none: each is named with its row and stands in the entries.
     private const double FanStatic = 0.1;
@@ -36,15 +37,21 @@ internal sealed record ListedLoad(
         ArgumentNullException.ThrowIfNull(assumed);
         return Kind switch
         {
-            "fan" => before is FanLoad fan ? fan with { Common = Fluid(fan.Common), RatedPressurePa = Or(PressurePa, fan.RatedPressurePa) } : new FanLoad(NewFluid(FanStatic, "10 %", assumed), PressurePa),
+            "fan" => before is FanLoad fan
+                ? fan with { Common = Fluid(fan.Common), RatedPressurePa = Or(PressurePa, fan.RatedPressurePa) }
+                : new FanLoad(NewFluid(FanStatic, "10 %", assumed), PressurePa),
             "pump" => before is PumpLoad pump
-                ? pump with { Common = Fluid(pump.Common), RatedHeadM = Or(HeadM, pump.RatedHeadM), StaticHeadM = Or(StaticHeadM, pump.StaticHeadM) }
-                : new PumpLoad(NewFluid(StaticHeadM.IsKnown ? 0 : PumpStatic, StaticHeadM.IsKnown ? string.Empty : "30 %", assumed), HeadM, 1000) { StaticHeadM = HeadM.IsKnown ? StaticHeadM : Given.Unknown },
+                ? pump with { Common = Fluid(pump.Common), RatedHeadM = Or(HeadM, pump.RatedHeadM),
+                    StaticHeadM = Or(StaticHeadM, pump.StaticHeadM) }
+                : new PumpLoad(NewFluid(StaticHeadM.IsKnown ? 0 : PumpStatic, StaticHeadM.IsKnown ? string.Empty : "30 %", assumed), HeadM,
+                    1000) { StaticHeadM = HeadM.IsKnown ? StaticHeadM : Given.Unknown },
             "constant-torque" => before is ConstantTorqueLoad torque
-                ? torque with { TorqueNm = Or(Torque(), torque.TorqueNm), RatedSpeedRpm = Or(Rpm, torque.RatedSpeedRpm), Train = Train(torque.Train), Duty = Hours.IsKnown ? Year() : torque.Duty }
+                ? torque with { TorqueNm = Or(Torque(), torque.TorqueNm), RatedSpeedRpm = Or(Rpm, torque.RatedSpeedRpm),
+                    Train = Train(torque.Train), Duty = Hours.IsKnown ? Year() : torque.Duty }
                 : new ConstantTorqueLoad(NewTrain(assumed), Year(), Torque(), MachineRpm(assumed), Breakaway, LeastSpeed),
             "high-inertia" => before is HighInertiaLoad heavy
-                ? heavy with { RunningTorqueNm = Or(Torque(), heavy.RunningTorqueNm), RatedSpeedRpm = Or(Rpm, heavy.RatedSpeedRpm), Train = Train(heavy.Train), Duty = Hours.IsKnown ? Year() : heavy.Duty }
+                ? heavy with { RunningTorqueNm = Or(Torque(), heavy.RunningTorqueNm), RatedSpeedRpm = Or(Rpm, heavy.RatedSpeedRpm),
+                    Train = Train(heavy.Train), Duty = Hours.IsKnown ? Year() : heavy.Duty }
                 : new HighInertiaLoad(NewTrain(assumed), Year(), Torque(), MachineRpm(assumed), Breakaway),
             _ => before.InWords() == Empty().InWords() ? before : Empty(),
         };
@@ -56,12 +63,16 @@ internal sealed record ListedLoad(
         var train = new DriveTrain(Gear, GearEfficiency, Given.Unknown, Given.Unknown);
         return Kind switch
         {
-            "hoist" => new HoistLoad(train, Year(), Given.Unknown, Given.Unknown, 0, 90, Given.Unknown, Given.Unknown, Given.Unknown, 1, Given.Unknown, Given.Unknown),
-            "winder" => new WinderLoad(train, Year(), false, Given.Unknown, Given.Unknown, 0, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, 0),
+            "hoist" => new HoistLoad(train, Year(), Given.Unknown, Given.Unknown, 0, 90, Given.Unknown, Given.Unknown, Given.Unknown, 1,
+                Given.Unknown, Given.Unknown),
+            "winder" => new WinderLoad(train, Year(), false, Given.Unknown, Given.Unknown, 0, Given.Unknown, Given.Unknown, Given.Unknown,
+                Given.Unknown, 0),
             "roller-group" => new RollerGroupLoad(train, Year(), Given.Unknown, Given.Unknown, 100, Rpm, Breakaway),
-            "servo-axis" => new ServoAxisLoad(train, Year(), MoveShape.Trapezoid, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, 0, 0),
+            "servo-axis" => new ServoAxisLoad(train, Year(), MoveShape.Trapezoid, Given.Unknown, Given.Unknown, Given.Unknown,
+                Given.Unknown, Given.Unknown, 0, 0),
             "dosing-pump" => new DosingPumpLoad(train, Year(), Given.Unknown, Given.Unknown, Given.Unknown, Rpm, Breakaway),
-            "conveyor" => new ConveyorLoad(train, Year(), Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Breakaway),
+            "conveyor" => new ConveyorLoad(train, Year(), Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+                Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Breakaway),
             "profile" => new ProfileLoad(train, Year(), []),
             _ => new UnspecifiedLoad(),
         };
@@ -91,7 +102,8 @@ internal sealed record ListedLoad(
         }
 
         return new FluidMachine(
-            FlowM3PerS, Efficiency, MachineRpm(assumed), staticFraction, ShutOff, Given.Unknown, StartS, Year(), PresentControl.NotStated, new ParallelPath.Own(), []) { RatedShaftKw = ShaftKw };
+            FlowM3PerS, Efficiency, MachineRpm(assumed), staticFraction, ShutOff, Given.Unknown, StartS, Year(), PresentControl.NotStated,
+            new ParallelPath.Own(), []) { RatedShaftKw = ShaftKw };
     }
 
     private Given MachineRpm(List<string> assumed)
@@ -108,7 +120,9 @@ internal sealed record ListedLoad(
     private Given Torque()
     {
         var rpm = Rpm.IsKnown ? Rpm.Value : MotorRpm / (Gear.IsKnown ? Gear.Value : 1);
-        return TorqueNm.IsKnown ? TorqueNm : ShaftKw.IsKnown ? Given.Of(Math.Round(ShaftKw.Value * 1e3 / (2 * Math.PI * rpm / 60), 3)) : Given.Unknown;
+        return TorqueNm.IsKnown
+            ? TorqueNm
+            : ShaftKw.IsKnown ? Given.Of(Math.Round(ShaftKw.Value * 1e3 / (2 * Math.PI * rpm / 60), 3)) : Given.Unknown;
     }
 
     private DriveTrain Train(DriveTrain train) => train with { GearRatio = Or(Gear, train.GearRatio) };

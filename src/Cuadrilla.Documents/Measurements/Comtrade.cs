@@ -17,7 +17,8 @@ public enum ComtradeData
 }
 
 /// <summary>
-/// Recordings in the COMTRADE format (IEEE C37.111, IEC 60255-24): a configuration and a data part, ASCII or binary of 16 bits, one sampling
+/// Recordings in the COMTRADE format (IEEE C37.111, IEC 60255-24): a configuration and a data part, ASCII or binary of 16 bits, one
+/// sampling
 /// rate. Binary of 32 bits is read too. Digital channels are passed over.
 /// </summary>
 public static class Comtrade
@@ -37,7 +38,8 @@ public static class Comtrade
         string[] Next(string what) => at < lines.Length && lines[at].Length > 0
             ? [.. lines[at++].Split(',').Select(f => f.Trim())]
             : throw Refused($"line {at + 1}", what, "nothing", "a line");
-        double Number(string text, string what) => double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value)
+        double Number(string text, string what) =>
+            double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value)
             ? value
             : throw Refused($"line {at}", what, $"'{text}'", "a number");
 
@@ -52,7 +54,8 @@ public static class Comtrade
         var digital = (int)Number(counts[2].TrimEnd('D', 'd'), "Number of digital channels");
         if (analogue is < 1 or > 200 || digital is < 0 or > 2000)
         {
-            throw Refused($"line {at}", "Number of channels", $"{analogue} analogue, {digital} digital", "1 to 200 analogue, up to 2000 digital");
+            throw Refused($"line {at}", "Number of channels", $"{analogue} analogue, {digital} digital",
+                "1 to 200 analogue, up to 2000 digital");
         }
 
         var scales = new List<(string Name, string Unit, double A, double B)>();
@@ -61,7 +64,8 @@ public static class Comtrade
             var fields = Next("analogue channel");
             if (fields.Length < 7)
             {
-                throw Refused($"line {at}", "Analogue channel", $"{fields.Length} fields", "at least 7: number, name, phase, component, unit, factor, offset");
+                throw Refused($"line {at}", "Analogue channel", $"{fields.Length} fields",
+                    "at least 7: number, name, phase, component, unit, factor, offset");
             }
 
             scales.Add((fields[1], fields[4], Number(fields[5], "Factor"), Number(fields[6], "Offset")));
@@ -80,7 +84,8 @@ public static class Comtrade
         var count = (int)Number(rate.Length > 1 ? rate[1] : string.Empty, "Last sample");
         if (!(samplesPerS > 0) || count is < 1 or > MostSamples || !(frequency > 0))
         {
-            throw Refused($"line {at}", "Sampling", $"{samplesPerS} 1/s, {count} samples, {frequency} Hz", FormattableString.Invariant($"a rate and frequency above 0, 1 to {MostSamples} samples"));
+            throw Refused($"line {at}", "Sampling", $"{samplesPerS} 1/s, {count} samples, {frequency} Hz",
+                FormattableString.Invariant($"a rate and frequency above 0, 1 to {MostSamples} samples"));
         }
 
         at += 2;
@@ -104,15 +109,18 @@ public static class Comtrade
         var text = new StringBuilder();
         static string N(double value) => value.ToString("R", CultureInfo.InvariantCulture);
         var count = recording.Channels[0].Samples.Count;
-        text.Append(CultureInfo.InvariantCulture, $"{Word(recording.Station)},cuadrilla,1999\r\n{recording.Channels.Count},{recording.Channels.Count}A,0D\r\n");
+        text.Append(CultureInfo.InvariantCulture,
+            $"{Word(recording.Station)},cuadrilla,1999\r\n{recording.Channels.Count},{recording.Channels.Count}A,0D\r\n");
         var factors = recording.Channels.Select(c => Math.Max(c.Samples.Max(Math.Abs), 1e-9) / Steps).ToArray();
         for (var k = 0; k < recording.Channels.Count; k++)
         {
             var channel = recording.Channels[k];
-            text.Append(CultureInfo.InvariantCulture, $"{k + 1},{Word(channel.Name)},,,{Word(channel.Unit)},{N(factors[k])},0,0,{-Steps},{Steps},1,1,P\r\n");
+            text.Append(CultureInfo.InvariantCulture,
+                $"{k + 1},{Word(channel.Name)},,,{Word(channel.Unit)},{N(factors[k])},0,0,{-Steps},{Steps},1,1,P\r\n");
         }
 
-        text.Append(CultureInfo.InvariantCulture, $"{N(recording.FrequencyHz)}\r\n1\r\n{N(recording.SamplesPerS)},{count}\r\n01/01/2000,00:00:00.000000\r\n01/01/2000,00:00:00.000000\r\n{(kind == ComtradeData.Ascii ? "ASCII" : "BINARY")}\r\n1\r\n");
+        text.Append(CultureInfo.InvariantCulture,
+            $"{N(recording.FrequencyHz)}\r\n1\r\n{N(recording.SamplesPerS)},{count}\r\n01/01/2000,00:00:00.000000\r\n01/01/2000,00:00:00.000000\r\n{(kind == ComtradeData.Ascii ? "ASCII" : "BINARY")}\r\n1\r\n");
         int Step(int k, int n) => (int)Math.Round(recording.Channels[k].Samples[n] / factors[k]);
         if (kind == ComtradeData.Ascii)
         {
@@ -150,7 +158,8 @@ public static class Comtrade
     private static List<double[]> Ascii(ReadOnlySpan<byte> data, int analogue, int count)
     {
         var rows = new List<double[]>(count);
-        foreach (var line in Encoding.ASCII.GetString(data).Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        foreach (var line in Encoding.ASCII.GetString(data).Split('\n',
+            StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             if (rows.Count == count || line == "\u001a")
             {
@@ -161,16 +170,20 @@ public static class Comtrade
             var row = new double[analogue];
             for (var k = 0; k < analogue; k++)
             {
-                if (fields.Length < analogue + 2 || !double.TryParse(fields[k + 2], NumberStyles.Float, CultureInfo.InvariantCulture, out row[k]))
+                if (fields.Length < analogue + 2
+                    || !double.TryParse(fields[k + 2], NumberStyles.Float, CultureInfo.InvariantCulture, out row[k]))
                 {
-                    throw Refused($"data, line {rows.Count + 1}", "Sample", $"'{line[..Math.Min(60, line.Length)]}'", FormattableString.Invariant($"number, time and {analogue} values"));
+                    throw Refused($"data, line {rows.Count + 1}", "Sample", $"'{line[..Math.Min(60, line.Length)]}'",
+                        FormattableString.Invariant($"number, time and {analogue} values"));
                 }
             }
 
             rows.Add(row);
         }
 
-        return rows.Count == count ? rows : throw Refused("data", "Number of samples", $"{rows.Count}", $"{count} as the configuration says");
+        return rows.Count == count
+            ? rows
+            : throw Refused("data", "Number of samples", $"{rows.Count}", $"{count} as the configuration says");
     }
 
     private static List<double[]> Binary(ReadOnlySpan<byte> data, int analogue, int digital, int count, int bytes)
@@ -199,5 +212,6 @@ public static class Comtrade
 
     private static string Word(string text) => text.Replace(',', ' ');
 
-    private static InputException Refused(string pointer, string name, string value, string allowed) => new(InputProblem.Of("/" + pointer, name, value, allowed));
+    private static InputException Refused(string pointer, string name, string value, string allowed) =>
+        new(InputProblem.Of("/" + pointer, name, value, allowed));
 }

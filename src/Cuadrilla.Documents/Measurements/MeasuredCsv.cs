@@ -17,7 +17,8 @@ public static class MeasuredCsv
     public static bool IsSpectrum(string text) => Heads(text).Heads[0].StartsWith("order", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>Orders 1…50, rms; per cent become parts of a fundamental of 100.</summary>
-    /// <exception cref="InputException">A line is no order and value, an order is out of range or twice, or the fundamental is missing.</exception>
+    /// <exception cref="InputException">A line is no order and value, an order is out of range or twice, or the fundamental is
+    /// missing.</exception>
     public static (IReadOnlyList<double> Orders, string Unit) Spectrum(string text)
     {
         var (heads, rows) = Heads(text);
@@ -57,7 +58,10 @@ public static class MeasuredCsv
     public static Recording Waveform(string text, double frequencyHz)
     {
         var (heads, rows) = Heads(text);
-        var scale = heads[0].Contains("µs", StringComparison.OrdinalIgnoreCase) || heads[0].Contains("us", StringComparison.OrdinalIgnoreCase) ? 1e-6 : heads[0].Contains("ms", StringComparison.OrdinalIgnoreCase) ? 1e-3 : 1;
+        var scale = heads[0].Contains("µs", StringComparison.OrdinalIgnoreCase)
+            || heads[0].Contains("us", StringComparison.OrdinalIgnoreCase)
+                ? 1e-6
+                : heads[0].Contains("ms", StringComparison.OrdinalIgnoreCase) ? 1e-3 : 1;
         var times = new List<double>();
         var channels = Enumerable.Range(1, Math.Max(0, heads.Length - 1)).Select(_ => new List<double>()).ToArray();
         foreach (var (line, fields) in rows)
@@ -71,13 +75,16 @@ public static class MeasuredCsv
 
         if (channels.Length == 0 || times.Count < 9)
         {
-            throw Refused(string.Empty, "Waveform", $"{times.Count} lines, {channels.Length} channels", "a time, a channel and at least 9 lines");
+            throw Refused(string.Empty, "Waveform", $"{times.Count} lines, {channels.Length} channels",
+                "a time, a channel and at least 9 lines");
         }
 
         var step = (times[^1] - times[0]) / (times.Count - 1);
         var uneven = Enumerable.Range(1, times.Count - 1).FirstOrDefault(i => Math.Abs(times[i] - times[i - 1] - step) > 0.02 * step);
         return step > 0 && uneven == 0
-            ? new Recording("recording", frequencyHz, 1 / step, [.. channels.Select((c, k) => new RecordedChannel(heads[k + 1], heads[k + 1].Contains('V', StringComparison.Ordinal) ? "V" : "A", c))])
+            ? new Recording("recording", frequencyHz, 1 / step,
+                [.. channels.Select((c, k) => new RecordedChannel(heads[k + 1],
+                    heads[k + 1].Contains('V', StringComparison.Ordinal) ? "V" : "A", c))])
             : throw Refused($"/line {uneven + 2}", "Time", "not at equal distance", "times that rise by the same step");
     }
 
@@ -100,9 +107,11 @@ public static class MeasuredCsv
     }
 
     private static double Number(string[] fields, int index, int line, string name) =>
-        index < fields.Length && double.TryParse(fields[index].Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value)
+        index < fields.Length && double.TryParse(fields[index].Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var value)
+            && double.IsFinite(value)
             ? value
             : throw Refused($"/line {line}", name, index < fields.Length ? $"'{fields[index].Trim()}'" : "nothing", "a number");
 
-    private static InputException Refused(string pointer, string name, string value, string allowed) => new(InputProblem.Of(pointer, name, value, allowed));
+    private static InputException Refused(string pointer, string name, string value, string allowed) =>
+        new(InputProblem.Of(pointer, name, value, allowed));
 }

@@ -25,8 +25,10 @@ public static class CommandRun
         {
             done = One(commands[i], i, done.After, studies) switch
             {
-                CommandOutcome.Done next => next with { Label = done.Label.Length > 0 ? done.Label : next.Label, CreatedIds = [.. done.CreatedIds, .. next.CreatedIds], Notes = [.. done.Notes, .. next.Notes] },
-                CommandOutcome.Refused refused => throw new InputException(refused.Why with { Pointer = $"/commands/{i}{refused.Why.Pointer}" }),
+                CommandOutcome.Done next => next with { Label = done.Label.Length > 0 ? done.Label : next.Label,
+                    CreatedIds = [.. done.CreatedIds, .. next.CreatedIds], Notes = [.. done.Notes, .. next.Notes] },
+                CommandOutcome.Refused refused =>
+                    throw new InputException(refused.Why with { Pointer = $"/commands/{i}{refused.Why.Pointer}" }),
                 _ => throw new InvalidOperationException("Unknown outcome."),
             };
         }
@@ -44,7 +46,9 @@ public static class CommandRun
     public static IReadOnlyList<string> Refusals(PlantSpecification plant, IReadOnlyList<PlantCommand> commands, IPlantStudies studies)
     {
         Count(commands);
-        return [.. commands.Select((c, i) => One(c, i, plant, studies) is CommandOutcome.Refused refused ? refused.Why.Message : string.Empty)];
+        return [.. commands.Select((c, i) => One(c, i, plant, studies) is CommandOutcome.Refused refused
+            ? refused.Why.Message
+            : string.Empty)];
     }
 
     private static CommandOutcome One(PlantCommand? command, int place, PlantSpecification plant, IPlantStudies studies) =>

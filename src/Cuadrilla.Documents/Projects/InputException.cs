@@ -27,7 +27,9 @@ public sealed class InputException : Exception
 
     private static List<InputProblem> Told(IReadOnlyList<InputProblem> problems)
     {
-        List<InputProblem> told = [.. problems.Take(Most).Select(p => new InputProblem(Cut(p.Pointer, MostOfText), Cut(p.Value, MostOfValue), Cut(p.Allowed, MostOfText), Cut(p.Message, MostOfText)))];
+        List<InputProblem> told = [.. problems.Take(Most).Select(p =>
+            new InputProblem(Cut(p.Pointer, MostOfText), Cut(p.Value, MostOfValue), Cut(p.Allowed, MostOfText),
+                Cut(p.Message, MostOfText)))];
         if (problems.Count > Most)
         {
             told.Add(new InputProblem(string.Empty, $"{problems.Count} problems", string.Empty, $"And {problems.Count - Most} more."));

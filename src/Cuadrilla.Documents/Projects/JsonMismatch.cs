@@ -25,7 +25,8 @@ internal static class JsonMismatch
             JsonTypeInfoKind.Enumerable when element.ValueKind == JsonValueKind.Array => element.EnumerateArray()
                 .Select((item, i) => Item(item, info.ElementType!, options, $"{pointer}/{i}")).FirstOrDefault(p => p is not null),
             JsonTypeInfoKind.Dictionary when element.ValueKind == JsonValueKind.Object => Twice(element, pointer)
-                ?? element.EnumerateObject().Select(p => Item(p.Value, info.ElementType!, options, $"{pointer}/{Escaped(p.Name)}")).FirstOrDefault(p => p is not null),
+                ?? element.EnumerateObject().Select(p =>
+                    Item(p.Value, info.ElementType!, options, $"{pointer}/{Escaped(p.Name)}")).FirstOrDefault(p => p is not null),
             _ => Leaf(element, type, options, pointer),
         };
     }
@@ -47,7 +48,8 @@ internal static class JsonMismatch
             if (kind is null || found is null)
             {
                 return new InputProblem(
-                    $"{pointer}/{Kind}", kind is null ? "absent or not known" : $"'{kind}'", $"one of {string.Join(", ", kinds.DerivedTypes.Select(d => d.TypeDiscriminator))}",
+                    $"{pointer}/{Kind}", kind is null ? "absent or not known" : $"'{kind}'",
+                    $"one of {string.Join(", ", kinds.DerivedTypes.Select(d => d.TypeDiscriminator))}",
                     $"The field 'kind' at {Shown(pointer)} is absent or not known.");
             }
 
@@ -61,7 +63,8 @@ internal static class JsonMismatch
             // What is only computed can't be stated.
             if (!properties.TryGetValue(field.Name, out var property) || (property.Set is null && property.AssociatedParameter is null))
             {
-                return new InputProblem($"{pointer}/{Escaped(field.Name)}", field.Name, "only known fields", $"The field '{field.Name}' at {Shown(pointer)} is not known.");
+                return new InputProblem($"{pointer}/{Escaped(field.Name)}", field.Name, "only known fields",
+                    $"The field '{field.Name}' at {Shown(pointer)} is not known.");
             }
 
             var here = $"{pointer}/{Escaped(field.Name)}";
@@ -108,10 +111,12 @@ internal static class JsonMismatch
     {
         var text = element.GetRawText();
         var found = text.Length > LongestShown ? text[..LongestShown] + "…" : text;
-        return new InputProblem(pointer, found, "a value of the type in the schema", $"The value {found} at {Shown(pointer)} is not of the kind wanted there.");
+        return new InputProblem(pointer, found, "a value of the type in the schema",
+            $"The value {found} at {Shown(pointer)} is not of the kind wanted there.");
     }
 
     internal static string Shown(string pointer) => pointer.Length == 0 ? "the top" : pointer;
 
-    private static string Escaped(string name) => name.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal);
+    private static string Escaped(string name) =>
+        name.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal);
 }

@@ -65,7 +65,8 @@ public static class JsonReading
         catch (InvalidOperationException)
         {
             var found = Encoding.UTF8.GetString(reader.ValueSpan);
-            throw new InputException(new InputProblem(prefix, found, "whole characters", $"The text '{found}' holds half a character (\\ud800 to \\udfff by itself); allowed: whole characters."));
+            throw new InputException(new InputProblem(prefix, found, "whole characters",
+                $"The text '{found}' holds half a character (\\ud800 to \\udfff by itself); allowed: whole characters."));
         }
         catch (JsonException)
         {
@@ -77,9 +78,11 @@ public static class JsonReading
     {
         try
         {
-            using var document = JsonDocument.Parse(utf8.ToArray(), new JsonDocumentOptions { MaxDepth = options.MaxDepth, AllowDuplicateProperties = true });
+            using var document = JsonDocument.Parse(utf8.ToArray(),
+                new JsonDocumentOptions { MaxDepth = options.MaxDepth, AllowDuplicateProperties = true });
             return JsonMismatch.Find(document.RootElement, typeof(T), options, prefix)
-                ?? new InputProblem(prefix, "a document that does not fit", "a document as in the schema", $"The document at {JsonMismatch.Shown(prefix)} does not fit the schema.");
+                ?? new InputProblem(prefix, "a document that does not fit", "a document as in the schema",
+                    $"The document at {JsonMismatch.Shown(prefix)} does not fit the schema.");
         }
         catch (JsonException)
         {
@@ -93,7 +96,8 @@ public static class JsonReading
         if (TokenAt(utf8, problem) is "NaN" or "Infinity" or "undefined")
         {
             var token = TokenAt(utf8, problem);
-            return new InputProblem(prefix, token, "a finite number", $"The value {token} at {JsonMismatch.Shown(prefix)} is no number; allowed: a finite number.");
+            return new InputProblem(prefix, token, "a finite number",
+                $"The value {token} at {JsonMismatch.Shown(prefix)} is no number; allowed: a finite number.");
         }
 
         var line = (problem.LineNumber ?? 0) + 1;

@@ -31,7 +31,8 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     public static byte[] Write(PlantSpecification specification, EngineeringData data)
     {
         ArgumentNullException.ThrowIfNull(data);
-        return JsonSerializer.SerializeToUtf8Bytes(new ProjectFile(FormatName, CurrentVersion, data.Version, specification), ProjectJson.FileOptions);
+        return JsonSerializer.SerializeToUtf8Bytes(new ProjectFile(FormatName, CurrentVersion, data.Version, specification),
+            ProjectJson.FileOptions);
     }
 
     /// <summary>Reads and validates a file of this or an earlier layout.</summary>
@@ -71,7 +72,8 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
         var header = JsonReading.Read<Header>(utf8, HeaderOptions);
         if (header.Format != FormatName)
         {
-            throw new InputException(InputProblem.Of("/format", "Format", header.Format is null ? "absent" : $"'{header.Format}'", $"'{FormatName}'"));
+            throw new InputException(InputProblem.Of("/format", "Format", header.Format is null ? "absent" : $"'{header.Format}'",
+                $"'{FormatName}'"));
         }
 
         if (header.FormatVersion < 1 || header.FormatVersion > CurrentVersion)
@@ -83,7 +85,8 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     }
 
     internal static InputException NewerVersion(int version) =>
-        new(InputProblem.Of("/formatVersion", "Format version", $"{version}", $"1 to {CurrentVersion}; a newer file needs a newer program"));
+        new(InputProblem.Of("/formatVersion", "Format version", $"{version}",
+            $"1 to {CurrentVersion}; a newer file needs a newer program"));
 
     private static byte[] Migrated(ReadOnlySpan<byte> utf8, int version)
     {
@@ -102,11 +105,13 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
         {
             // An older layout has no types to read it by: whatever its conversion stumbles over is the file's.
             throw new InputException(new InputProblem(
-                "/specification", "not of that layout", $"a specification of format version {version}", $"The file says that it is of format version {version}, but what it holds is not of that layout."));
+                "/specification", "not of that layout", $"a specification of format version {version}",
+                $"The file says that it is of format version {version}, but what it holds is not of that layout."));
         }
     }
 
-    private static readonly JsonSerializerOptions HeaderOptions = new(JsonSerializerDefaults.Web) { MaxDepth = 64, NumberHandling = default };
+    private static readonly JsonSerializerOptions HeaderOptions = new(JsonSerializerDefaults.Web) { MaxDepth = 64,
+        NumberHandling = default };
 
     private sealed record Header(string? Format, int FormatVersion);
 }

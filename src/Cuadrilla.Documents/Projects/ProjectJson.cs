@@ -21,7 +21,8 @@ namespace Cuadrilla.Documents.Projects;
 /// </summary>
 public static class ProjectJson
 {
-    private static readonly string[] ComputedIn = ["Cuadrilla.Core.Studies", "Cuadrilla.Core.Checks", "Cuadrilla.Documents.Assessments", "Cuadrilla.Documents.Bench", "Cuadrilla.Web"];
+    private static readonly string[] ComputedIn = ["Cuadrilla.Core.Studies", "Cuadrilla.Core.Checks", "Cuadrilla.Documents.Assessments",
+        "Cuadrilla.Documents.Bench", "Cuadrilla.Web"];
 
     private static readonly Dictionary<Type, (Type Case, string Kind)[]> Hierarchies = new()
     {
@@ -59,7 +60,8 @@ public static class ProjectJson
         ],
         [typeof(HoldingBrake)] = [(typeof(HoldingBrake.None), "none"), (typeof(HoldingBrake.SpringApplied), "spring-applied")],
         [typeof(ServoControl)] = [(typeof(ServoControl.None), "none"), (typeof(ServoControl.Modular), "modular")],
-        [typeof(Arrangement)] = [(typeof(MotorGroup), "motor-group"), (typeof(SharedShaft), "shared-shaft"), (typeof(RatioFollower), "ratio-follower")],
+        [typeof(Arrangement)] = [(typeof(MotorGroup), "motor-group"), (typeof(SharedShaft), "shared-shaft"),
+            (typeof(RatioFollower), "ratio-follower")],
         [typeof(SharingMethod)] =
         [
             (typeof(SharingMethod.Droop), "droop"),
@@ -202,13 +204,15 @@ public static class ProjectJson
             property.Get = property.PropertyType switch
             {
                 var t when t == typeof(double) || t == typeof(double?) => of => get(of) is double number ? Digits.Kept(number) : null,
-                var t when t == typeof(IReadOnlyList<double>) || t == typeof(double[]) => of => get(of) is IEnumerable<double> numbers ? numbers.Select(Digits.Kept).ToArray() : null,
+                var t when t == typeof(IReadOnlyList<double>) || t == typeof(double[]) => of =>
+                    get(of) is IEnumerable<double> numbers ? numbers.Select(Digits.Kept).ToArray() : null,
                 _ => get,
             };
         }
     }
 
-    // JSON has no word for what is no finite number. Nothing should compute one; should it happen all the same, that one field is left out and the rest arrives.
+    // JSON has no word for what is no finite number. Nothing should compute one; should it happen all the same, that one field is left out
+    // and the rest arrives.
     private static void FiniteOnly(JsonTypeInfo info)
     {
         // What is computed on reading is not written at all.

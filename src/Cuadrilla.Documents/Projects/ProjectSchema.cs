@@ -38,7 +38,9 @@ public static class ProjectSchema
     {
         TreatNullObliviousAsNonNullable = true,
         TransformSchemaNode = (context, node) => Described(
-            context.TypeInfo.Type == typeof(Given) ? new JsonObject { ["type"] = new JsonArray("number", "null") } : Stated(node, context.TypeInfo), context.PropertyInfo),
+            context.TypeInfo.Type == typeof(Given)
+                ? new JsonObject { ["type"] = new JsonArray("number", "null") }
+                : Stated(node, context.TypeInfo), context.PropertyInfo),
     });
 
     // What is only computed is not stated.
@@ -61,7 +63,8 @@ public static class ProjectSchema
         }
 
         StatedRanges.Describe(schema, property);
-        if (FieldTable.Of(property.DeclaringType).FirstOrDefault(f => JsonNamingPolicy.CamelCase.ConvertName(f.Key) == property.Name) is not { } field)
+        if (FieldTable.Of(property.DeclaringType).FirstOrDefault(f =>
+            JsonNamingPolicy.CamelCase.ConvertName(f.Key) == property.Name) is not { } field)
         {
             return node;
         }

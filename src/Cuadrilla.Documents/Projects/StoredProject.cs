@@ -11,7 +11,8 @@ public static class StoredProject
 {
     /// <summary>Reads one.</summary>
     /// <param name="document">The specification as JSON.</param>
-    /// <param name="version">Its version; null for those stored before versions were: all migrations run, which leave alone what they need not change.</param>
+    /// <param name="version">Its version; null for those stored before versions were: all migrations run, which leave alone what they need
+    /// not change.</param>
     /// <exception cref="InputException">It is no specification, or newer than this program.</exception>
     public static PlantSpecification Read(string document, int? version)
     {

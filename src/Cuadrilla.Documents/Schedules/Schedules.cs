@@ -16,11 +16,14 @@ public static class Schedules
 
     /// <summary>Both as a workbook.</summary>
     public static byte[] Xlsx(PlantSpecification plant, ProtectionPlan plan) =>
-        TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Cables"] = Cables(plant, plan), ["Devices"] = Devices(plan) });
+        TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Cables"] = Cables(plant, plan),
+            ["Devices"] = Devices(plan) });
 
     /// <summary>Section in the project's words: mm², or AWG and kcmil.</summary>
     public static string Section(UnitSystem units, double? sectionMm2) =>
-        sectionMm2 is not { } mm2 ? string.Empty : units == UnitSystem.UsCustomary ? UnitTable.Of("mm²").Say(units, mm2) : $"{Core.Base.Text.N(mm2)} mm²";
+        sectionMm2 is not { } mm2
+            ? string.Empty
+            : units == UnitSystem.UsCustomary ? UnitTable.Of("mm²").Say(units, mm2) : $"{Core.Base.Text.N(mm2)} mm²";
 
     private static List<Dictionary<string, object?>> Cables(PlantSpecification plant, ProtectionPlan plan)
     {

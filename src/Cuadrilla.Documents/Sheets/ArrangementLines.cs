@@ -23,7 +23,8 @@ internal static class ArrangementLines
             if (bus.Control is ServoControl.Modular c)
             {
                 yield return new SheetLine("Memory card", c.FirmwareNote.Length > 0 ? c.FirmwareNote : "not noted");
-                yield return new SheetLine("Before the first start", "links of the modules tightened and checked, end covers on, largest module next to the supply, groups of safe torque off tested by licensed people");
+                yield return new SheetLine("Before the first start",
+                    "links of the modules tightened and checked, end covers on, largest module next to the supply, groups of safe torque off tested by licensed people");
             }
         }
 
@@ -31,9 +32,12 @@ internal static class ArrangementLines
         {
             yield return arrangement switch
             {
-                MotorGroup g => new SheetLine("Group on one converter", $"{g.Name}: {string.Join(", ", g.Members.Select(m => $"{m.Count} × {Tag(lineup, m.PointId)}, {Protection(m)}"))}{Reason(g.Reason)}"),
-                SharedShaft s => new SheetLine("Shared shaft", $"{s.Name}: {Tags(lineup, s.PointIds())}, {Method(s.Method)}{Reason(s.Reason)}"),
-                RatioFollower r => new SheetLine("Ratio follower", $"{r.Name}: {Tag(lineup, r.Follower.PointId)} follows {Tag(lineup, r.Leader.PointId)}{Reason(r.Reason)}; the ratio starts at 0: see the leader's pulses first, then set it, then check by stroboscope or counter"),
+                MotorGroup g => new SheetLine("Group on one converter",
+                    $"{g.Name}: {string.Join(", ", g.Members.Select(m => $"{m.Count} × {Tag(lineup, m.PointId)}, {Protection(m)}"))}{Reason(g.Reason)}"),
+                SharedShaft s => new SheetLine("Shared shaft",
+                    $"{s.Name}: {Tags(lineup, s.PointIds())}, {Method(s.Method)}{Reason(s.Reason)}"),
+                RatioFollower r => new SheetLine("Ratio follower",
+                    $"{r.Name}: {Tag(lineup, r.Follower.PointId)} follows {Tag(lineup, r.Leader.PointId)}{Reason(r.Reason)}; the ratio starts at 0: see the leader's pulses first, then set it, then check by stroboscope or counter"),
                 _ => throw new InvalidOperationException("Unknown arrangement."),
             };
         }
@@ -42,7 +46,8 @@ internal static class ArrangementLines
     /// <summary>Of a drive point.</summary>
     public static IEnumerable<SheetLine> Of(DrivePoint point, Lineup lineup, DrivePointModel model)
     {
-        var with = lineup.DcBuses.Where(b => b.MemberIds.Contains(point.Id)).Select(b => b.Name).Concat(lineup.Arrangements.Where(a => a.PointIds().Contains(point.Id)).Select(a => a.Name)).ToList();
+        var with = lineup.DcBuses.Where(b => b.MemberIds.Contains(point.Id)).Select(b =>
+            b.Name).Concat(lineup.Arrangements.Where(a => a.PointIds().Contains(point.Id)).Select(a => a.Name)).ToList();
         if (with.Count > 0)
         {
             yield return new SheetLine("Works with", string.Join(", ", with));
@@ -65,8 +70,10 @@ internal static class ArrangementLines
 
         if (point.Brake is HoldingBrake.SpringApplied b)
         {
-            yield return new SheetLine("Holding brake", $"{Or(b.HoldingNm, "Nm")}, releases in {Or(b.ReleaseMs, "ms")}, closes in {Or(b.CloseMs, "ms")}, coil {Or(b.Coil.PowerW, "W")} at {Or(b.Coil.VoltageV, "V")}");
-            yield return new SheetLine("Brake settings", $"release at {Or(b.Control.ProvenPct, "%")} torque, close below {Or(b.Control.CloseBelowPct, "%")} speed{(b.Control.CloseDelayS.IsKnown ? $" or {Text.N(b.Control.CloseDelayS.Value)} s after the stop command, whichever comes first" : string.Empty)}; feedback of command {YesNo(b.Control.CommandFeedback)}, of position {YesNo(b.Control.PositionFeedback)}; test of forced release only with the load secured");
+            yield return new SheetLine("Holding brake",
+                $"{Or(b.HoldingNm, "Nm")}, releases in {Or(b.ReleaseMs, "ms")}, closes in {Or(b.CloseMs, "ms")}, coil {Or(b.Coil.PowerW, "W")} at {Or(b.Coil.VoltageV, "V")}");
+            yield return new SheetLine("Brake settings",
+                $"release at {Or(b.Control.ProvenPct, "%")} torque, close below {Or(b.Control.CloseBelowPct, "%")} speed{(b.Control.CloseDelayS.IsKnown ? $" or {Text.N(b.Control.CloseDelayS.Value)} s after the stop command, whichever comes first" : string.Empty)}; feedback of command {YesNo(b.Control.CommandFeedback)}, of position {YesNo(b.Control.PositionFeedback)}; test of forced release only with the load secured");
         }
     }
 

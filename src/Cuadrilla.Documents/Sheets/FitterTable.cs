@@ -8,7 +8,8 @@ using Cuadrilla.Core.Studies.Interference;
 
 namespace Cuadrilla.Documents.Sheets;
 
-/// <summary>What the fitter of a lineup is to do against interference, as it follows from this plant: screens, earth, filter links, separations, bearings.</summary>
+/// <summary>What the fitter of a lineup is to do against interference, as it follows from this plant: screens, earth, filter links,
+/// separations, bearings.</summary>
 internal static class FitterTable
 {
     private const double SymmetricalFromMm2 = 10;
@@ -16,14 +17,17 @@ internal static class FitterTable
     public static SheetTable Of(PlantSpecification plant, Lineup lineup, Assessor assessor)
     {
         var bus = plant.Distribution.Bus(lineup.BusId);
-        List<(string Subject, string Rule, string Tag)> rules = [.. lineup.DrivePoints.SelectMany(p => Rules(p, assessor.Interference(plant, p), bus))];
+        List<(string Subject, string Rule, string Tag)> rules = [.. lineup.DrivePoints.SelectMany(p =>
+            Rules(p, assessor.Interference(plant, p), bus))];
         var ids = lineup.DrivePoints.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        var clashes = (assessor.Separation(plant)?.Clashes ?? []).Where(c => ids.Contains(c.Disturbing.PointId) || ids.Contains(c.Disturbed.PointId));
+        var clashes = (assessor.Separation(plant)?.Clashes ?? []).Where(c => ids.Contains(c.Disturbing.PointId)
+            || ids.Contains(c.Disturbed.PointId));
         rules.AddRange(clashes.Select(c => (
             "Separation",
             $"in {string.Join(", ", c.Stretches.Select(s => s.Disturbing.Name).Distinct())}: {(c.ApartMm is null ? "state the gap between the trays" : $"{Text.N(c.NeededMm)} mm from {c.Disturbed.Tag}; it has {Text.N(c.ApartMm.Value)} mm")}",
             c.Disturbing.Tag)));
-        rules.AddRange((assessor.Routes(plant)?.Cables ?? []).Where(c => ids.Contains(c.PointId) && c.Class == CableClass.VerySensitive && c.Way.Count > 0)
+        rules.AddRange((assessor.Routes(plant)?.Cables ?? []).Where(c => ids.Contains(c.PointId) && c.Class == CableClass.VerySensitive
+            && c.Way.Count > 0)
             .Select(c => ("Signals", "its screen connected at both ends in a meshed bond, else one end by a capacitor; nothing coiled up; spare cores earthed at one end", c.Tag)));
         if (lineup.Residual.IsFitted)
         {
@@ -55,7 +59,9 @@ internal static class FitterTable
 
         if (figures.Leaks is { TotalMa: > FilterLeakage.ReinforcedFromMa } leaks)
         {
-            var how = interference.EarthDouble ? "two equal protective conductors on terminals of their own" : interference.EarthMonitored ? "its loss disconnects: test it" : "10 mm² copper or 16 mm² aluminium all the way";
+            var how = interference.EarthDouble
+                ? "two equal protective conductors on terminals of their own"
+                : interference.EarthMonitored ? "its loss disconnects: test it" : "10 mm² copper or 16 mm² aluminium all the way";
             yield return (
                 "Earth", $"leaks more than 3.5 mA: fixed connection, {how}; connected first, parted last; label at the converter",
                 $"{tag} (up to {Text.N(Math.Ceiling(leaks.TotalMa / 10) * 10)} mA)");
@@ -65,7 +71,8 @@ internal static class FitterTable
         {
             yield return ("Filter", bus.Earthing is EarthingSystem.It or EarthingSystem.CornerEarthed
                 ? "open the earth links of filter and varistors, dead and discharged; note it at the converter"
-                : interference.LinksOpen ? "earth links are stated open: close them, this system is earthed" : "earth links of filter and varistors stay closed", tag);
+                : interference.LinksOpen ? "earth links are stated open: close them, this system is earthed"
+                    : "earth links of filter and varistors stay closed", tag);
         }
 
         if (interference.Residual.IsFitted)

@@ -20,7 +20,8 @@ namespace Cuadrilla.Documents.Sheets;
 /// <param name="Cables">Cables with their ways.</param>
 /// <param name="Notes">Cautions.</param>
 public sealed record InterferenceSheet(
-    string Plant, string Tag, string Name, string Date, IReadOnlyList<SheetLine> Lines, IReadOnlyList<SheetTable> Tables, SheetTable Cables, IReadOnlyList<string> Notes)
+    string Plant, string Tag, string Name, string Date, IReadOnlyList<SheetLine> Lines, IReadOnlyList<SheetTable> Tables, SheetTable Cables,
+    IReadOnlyList<string> Notes)
 {
     /// <summary>State of the project that it was made of; empty where a file has none.</summary>
     public string Revision { get; init; } = string.Empty;
@@ -51,7 +52,8 @@ public sealed record InterferenceSheet(
         var tags = lineup.DrivePoints.ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         var own = lineup.DcBuses.Select(b => b.Id).Append(lineup.Id).ToHashSet(StringComparer.Ordinal);
         var open = assessment.Tightest()
-            .Where(c => c.Verdict != Verdict.Holds && c.Id != "emc.separation" && (c.Id.StartsWith("emc.", StringComparison.Ordinal) || c.Id == "motor.bearings"))
+            .Where(c => c.Verdict != Verdict.Holds && c.Id != "emc.separation"
+                && (c.Id.StartsWith("emc.", StringComparison.Ordinal) || c.Id == "motor.bearings"))
             .Where(c => c.DrivePointId.Length > 0 ? tags.ContainsKey(c.DrivePointId) : IsOfPlant(plant, c) || own.Contains(c.ElementId));
         return new SheetTable(
             "Not settled yet",
@@ -59,7 +61,8 @@ public sealed record InterferenceSheet(
             [
                 .. open.GroupBy(c => (c.Verdict, c.Title, Why: c.Reason.WithNumbers)).Select(g => (IReadOnlyList<string>)
                 [
-                    VerdictWords.Of(g.Key.Verdict), g.Key.Title, g.Key.Why, string.Join(", ", g.Select(c => tags.GetValueOrDefault(c.DrivePointId, "plant")).Distinct()),
+                    VerdictWords.Of(g.Key.Verdict), g.Key.Title, g.Key.Why,
+                    string.Join(", ", g.Select(c => tags.GetValueOrDefault(c.DrivePointId, "plant")).Distinct()),
                 ]),
             ]).In(plant.Conventions.Units);
     }
@@ -79,9 +82,13 @@ public sealed record InterferenceSheet(
             _ => "not stated: say first or second",
         });
         yield return new SheetLine("Earthing", $"{bus.Name}: {Earthing(bus.Earthing)}");
-        yield return new SheetLine("Separation", plant.Conventions.Separation == SeparationRules.House ? "distances of the house" : "by screens and metal between, as for the wiring of machines");
+        yield return new SheetLine("Separation",
+            plant.Conventions.Separation == SeparationRules.House
+                ? "distances of the house"
+                : "by screens and metal between, as for the wiring of machines");
         var (sumMa, unknown) = assessor.Leakage(plant, lineup);
-        yield return new SheetLine("Leakage", sumMa is { } ma ? $"up to {Text.N(Math.Ceiling(ma))} mA together, as a bound" : $"not known: {string.Join(", ", unknown)}");
+        yield return new SheetLine("Leakage",
+            sumMa is { } ma ? $"up to {Text.N(Math.Ceiling(ma))} mA together, as a bound" : $"not known: {string.Join(", ", unknown)}");
         foreach (var receiver in plant.Routes.Receivers)
         {
             var distance = receiver.DistanceM.IsKnown ? $"{Text.N(receiver.DistanceM.Value)} m away" : "distance not stated";
@@ -104,8 +111,10 @@ public sealed record InterferenceSheet(
             [
                 .. pairs.Select(p => (IReadOnlyList<string>)
                 [
-                    Words(p.disturbing), Words(p.disturbed), Mm(p.disturbing, p.disturbed, false, false, MetalBetween.None), Mm(p.disturbing, p.disturbed, true, false, MetalBetween.None),
-                    Mm(p.disturbing, p.disturbed, true, true, MetalBetween.None), Mm(p.disturbing, p.disturbed, false, false, MetalBetween.Perforated),
+                    Words(p.disturbing), Words(p.disturbed), Mm(p.disturbing, p.disturbed, false, false, MetalBetween.None),
+                    Mm(p.disturbing, p.disturbed, true, false, MetalBetween.None),
+                    Mm(p.disturbing, p.disturbed, true, true, MetalBetween.None),
+                    Mm(p.disturbing, p.disturbed, false, false, MetalBetween.Perforated),
                     Mm(p.disturbing, p.disturbed, false, false, MetalBetween.Solid),
                 ]),
             ]).In(plant.Conventions.Units);
@@ -121,12 +130,14 @@ public sealed record InterferenceSheet(
             [
                 .. cables.Where(c => c.Way.Count > 0 || (c.Missing.Length > 0 && c.FromPlaceId.Length + c.ToPlaceId.Length > 0))
                     .GroupBy(c => (
-                        Class: Words(c.Class), Screen: c.Screen == ReceiverScreen.None ? "none" : "both ends", From: places.GetValueOrDefault(c.FromPlaceId, "open"),
+                        Class: Words(c.Class), Screen: c.Screen == ReceiverScreen.None ? "none" : "both ends",
+                        From: places.GetValueOrDefault(c.FromPlaceId, "open"),
                         To: places.GetValueOrDefault(c.ToPlaceId, "open"), Length: c.LengthM is { } m ? $"{Text.N(m)} m" : "open",
                         Over: c.Missing.Length > 0 ? $"lacks {c.Missing}" : string.Join(", ", c.Way.Select(s => s.Name))))
                     .Select(g => (IReadOnlyList<string>)
                     [
-                        string.Join(", ", g.Select(c => c.Runs > 1 ? $"{c.Tag} ({c.Runs} ×)" : c.Tag)), g.Key.Class, g.Key.Screen, g.Key.From, g.Key.To, g.Key.Length, g.Key.Over,
+                        string.Join(", ", g.Select(c => c.Runs > 1 ? $"{c.Tag} ({c.Runs} ×)" : c.Tag)), g.Key.Class, g.Key.Screen,
+                        g.Key.From, g.Key.To, g.Key.Length, g.Key.Over,
                     ]),
             ]).In(plant.Conventions.Units);
     }

@@ -10,9 +10,11 @@ public static class InterferenceSheetPdf
     {
         ArgumentNullException.ThrowIfNull(sheet);
         using var memory = new MemoryStream();
-        var metadata = new SKDocumentPdfMetadata { Title = $"{sheet.Plant}, interference, lineup {sheet.Tag} {sheet.Name}", Creator = "Cuadrilla", RasterDpi = 144 };
+        var metadata = new SKDocumentPdfMetadata { Title = $"{sheet.Plant}, interference, lineup {sheet.Tag} {sheet.Name}",
+            Creator = "Cuadrilla", RasterDpi = 144 };
         using (var document = SKDocument.CreatePdf(memory, metadata))
-        using (var pen = new PdfPen(document, SheetParts.Joined([sheet.Plant, $"interference, {sheet.Tag} {sheet.Name}", sheet.Date, sheet.Revision])))
+        using (var pen = new PdfPen(document,
+            SheetParts.Joined([sheet.Plant, $"interference, {sheet.Tag} {sheet.Name}", sheet.Date, sheet.Revision])))
         {
             SheetParts.Head(pen, "Interference: for the fitter", $"{sheet.Tag}  {sheet.Name}", [sheet.Plant, sheet.Date, sheet.Revision]);
             SheetParts.Lines(pen, sheet.Lines, PdfPen.Right - PdfPen.Left);

@@ -51,7 +51,8 @@ public sealed record LineupSheet(
         ArgumentNullException.ThrowIfNull(assessor);
         var assessment = assessor.Run(plant);
         // Checks of other lineups' buses and arrangements stand on their own sheets.
-        var others = plant.Lineups.Where(l => l.Id != lineup.Id).SelectMany(l => l.DcBuses.Select(b => b.Id).Concat(l.Arrangements.Select(a => a.Id))).ToHashSet(StringComparer.Ordinal);
+        var others = plant.Lineups.Where(l => l.Id != lineup.Id).SelectMany(l =>
+            l.DcBuses.Select(b => b.Id).Concat(l.Arrangements.Select(a => a.Id))).ToHashSet(StringComparer.Ordinal);
         return new LineupSheet(
             plant.Name,
             lineup.Tag,
@@ -59,23 +60,29 @@ public sealed record LineupSheet(
             date.ToString("yyyy-MM-dd"),
             assessment.CatalogueVersion,
             SupplyLines(plant, lineup, assessment),
-            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId)).Select(c => CheckDocument.Of(c, withReason: false))],
-            [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p)).Select(s => DrivePointSheet.Of(s.Model.Input.DrivePoint, lineup, s, assessment, plant.Conventions.Units))],
+            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId)).Select(c =>
+                CheckDocument.Of(c, withReason: false))],
+            [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p)).Select(s =>
+                DrivePointSheet.Of(s.Model.Input.DrivePoint, lineup, s, assessment, plant.Conventions.Units))],
             [
                 "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data before ordering.",
                 "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and makers' instructions go first.",
                 "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. Licensed people only.",
                 "Interharmonics and the band from 2 to 150 kHz are not computed.",
             ])
-        { Units = plant.Conventions.Units, Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)), FitterTable.Of(plant, lineup, assessor).In(plant.Conventions.Units)] };
+        { Units = plant.Conventions.Units,
+            Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)),
+                FitterTable.Of(plant, lineup, assessor).In(plant.Conventions.Units)] };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)
     {
         var source = plant.Source.Strength switch
         {
-            SourceStrength.FaultLevel { ShortCircuitMva.IsKnown: true, XrRatio.IsKnown: true } f => $"{Text.N(f.ShortCircuitMva.Value)} MVA, X/R {Text.N(f.XrRatio.Value)}",
-            SourceStrength.Generator { RatedKva.IsKnown: true, SubtransientPct.IsKnown: true } g => $"generator {Text.N(g.RatedKva.Value)} kVA, X″d {Text.N(g.SubtransientPct.Value)} %",
+            SourceStrength.FaultLevel { ShortCircuitMva.IsKnown: true, XrRatio.IsKnown: true } f =>
+                $"{Text.N(f.ShortCircuitMva.Value)} MVA, X/R {Text.N(f.XrRatio.Value)}",
+            SourceStrength.Generator { RatedKva.IsKnown: true, SubtransientPct.IsKnown: true } g =>
+                $"generator {Text.N(g.RatedKva.Value)} kVA, X″d {Text.N(g.SubtransientPct.Value)} %",
             SourceStrength.AssumedInfinite => "assumed infinite (optimistic for distortion)",
             _ => "fault level not stated",
         };
@@ -87,12 +94,15 @@ public sealed record LineupSheet(
             "Transformer",
             $"{t.Name}, {Text.N(t.RatedKva)} kVA, {t.VectorGroup}, uk {Text.N(t.UkPct)} %, load loss {Text.N(t.LoadLossKw)} kW, feeds {plant.Distribution.Bus(t.ToBusId).Name}")));
         var bus = plant.Distribution.Bus(lineup.BusId);
-        var faults = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => b.BusId == bus.Id && double.IsFinite(b.LargestFaultA)).Select(b => b.LargestFaultA).ToList();
-        lines.Add(new SheetLine("Bus", $"{bus.Name}, {Text.N(bus.NominalVoltageV)} V" + (faults.Count > 0 ? $", Isc up to {Text.N(faults.Max() / 1e3)} kA" : string.Empty)));
+        var faults = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => b.BusId == bus.Id
+            && double.IsFinite(b.LargestFaultA)).Select(b => b.LargestFaultA).ToList();
+        lines.Add(new SheetLine("Bus", $"{bus.Name}, {Text.N(bus.NominalVoltageV)} V"
+            + (faults.Count > 0 ? $", Isc up to {Text.N(faults.Max() / 1e3)} kA" : string.Empty)));
         lines.Add(
             new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"));
         lines.AddRange(ArrangementLines.Of(lineup));
-        lines.AddRange(plant.Overrides.Select(o => new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));
+        lines.AddRange(plant.Overrides.Select(o =>
+            new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));
         lines.Add(new SheetLine("Units and code", plant.Conventions switch
         {
             { Units: UnitSystem.UsCustomary } c => $"US customary, {Code(c.Installation)}",
@@ -143,7 +153,8 @@ public sealed record DrivePointSheet(
         return new DrivePointSheet(
             point.Tag,
             point.Name,
-            [.. new[] { Choices(point, study, units), ArrangementLines.Of(point, lineup, study.Model), Figures(study, assessment) }.SelectMany(l => l).Select(l => l.In(units))],
+            [.. new[] { Choices(point, study, units), ArrangementLines.Of(point, lineup, study.Model),
+                Figures(study, assessment) }.SelectMany(l => l).Select(l => l.In(units))],
             [.. assessment.Tightest().Where(c => c.DrivePointId == point.Id).Select(c => CheckDocument.Of(c, withReason: false))],
             TorqueCurves.Of(study.Model));
     }
@@ -172,7 +183,8 @@ public sealed record DrivePointSheet(
             : "not complete");
         yield return new SheetLine("Converter", model.Converter is { } converter
             ? $"{ItemText.Converter(converter.Item)}, {(converter.Item.RatedHp > 0 ? $"{Text.N(converter.Item.RatedHp)} hp" : $"{Text.N(converter.Item.RatedKw)} kW")}, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
-            : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty) : "not chosen");
+            : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty)
+                : "not chosen");
         if (model.Choice is { } choice)
         {
             yield return new SheetLine("Brakes", choice.Braking switch
@@ -181,7 +193,9 @@ public sealed record DrivePointSheet(
                 Braking.Coast => "coasts",
                 Braking.DcInjection d => $"by direct current, {Text.N(d.CurrentPct, 3)} % of the motor's current",
                 Braking.Flux f => $"by raised flux, {Text.N(f.FluxPct, 3)} %",
-                Braking.Resistor r => r is { ResistanceOhm.IsKnown: true, ContinuousKw.IsKnown: true } ? $"chopper and resistor, {Text.N(r.ResistanceOhm.Value)} Ω, {Text.N(r.ContinuousKw.Value)} kW" : "chopper and resistor, not complete",
+                Braking.Resistor r => r is { ResistanceOhm.IsKnown: true, ContinuousKw.IsKnown: true }
+                    ? $"chopper and resistor, {Text.N(r.ResistanceOhm.Value)} Ω, {Text.N(r.ContinuousKw.Value)} kW"
+                    : "chopper and resistor, not complete",
                 Braking.ToLine => "back to the line",
                 _ => throw new InvalidOperationException("Unknown way of braking."),
             });
@@ -216,7 +230,8 @@ public sealed record DrivePointSheet(
     }
 
     // The power of a shaft is told in hp where people do so.
-    private static string Shaft(UnitSystem units, double kw) => units == UnitSystem.UsCustomary ? $"{Text.N(kw / UnitTable.Of("kW").Accepts["hp"].Factor)} hp" : $"{Text.N(kw)} kW";
+    private static string Shaft(UnitSystem units, double kw) =>
+        units == UnitSystem.UsCustomary ? $"{Text.N(kw / UnitTable.Of("kW").Accepts["hp"].Factor)} hp" : $"{Text.N(kw)} kW";
 
     private static IEnumerable<SheetLine> Figures(DrivePointStudy study, PlantAssessment assessment)
     {
@@ -231,13 +246,16 @@ public sealed record DrivePointSheet(
 
         if (summary.LineRmsA is { } line && summary.ThdiPct is { } thdi)
         {
-            yield return new SheetLine("Line current", $"{Text.N(line)} A rms{(summary.LinePhase.Length > 0 ? $" in phase {summary.LinePhase}, the most loaded" : string.Empty)}, THDi {Text.N(thdi)} %");
+            yield return new SheetLine("Line current",
+                $"{Text.N(line)} A rms{(summary.LinePhase.Length > 0 ? $" in phase {summary.LinePhase}, the most loaded" : string.Empty)}, THDi {Text.N(thdi)} %");
         }
 
         if (summary.YearKwh is { } energy)
         {
             yield return new SheetLine("Energy of a year", $"{Text.N(energy / 1e3)} MWh"
-                + (summary.SavingPerYear is { } saving ? $", {Text.N(saving, 5)} {study.Model.Input.Tariff.Currency} less than today" : string.Empty));
+                + (summary.SavingPerYear is { } saving
+                    ? $", {Text.N(saving, 5)} {study.Model.Input.Tariff.Currency} less than today"
+                    : string.Empty));
         }
     }
 }

@@ -179,7 +179,8 @@ internal sealed class PdfPen : IDisposable
 
     private static SKTypeface Face(string name)
     {
-        using var stream = typeof(PdfPen).Assembly.GetManifestResourceStream(name) ?? throw new InvalidDataException($"The font {name} is missing from the program.");
+        using var stream = typeof(PdfPen).Assembly.GetManifestResourceStream(name)
+            ?? throw new InvalidDataException($"The font {name} is missing from the program.");
         return SKTypeface.FromStream(stream) ?? throw new InvalidDataException($"The font {name} can't be read.");
     }
 }

@@ -38,8 +38,10 @@ internal static class ScheduleTables
                 [
                     .. devices.Select(d => (IReadOnlyList<string>)
                     [
-                        d.Tag, d.Place, d.Device.Length > 0 ? d.Device : "not chosen", $"{N(d.DesignA)} A", $"{N(d.BreakingKa)} / {N(d.LargestFaultKa)}",
-                        string.Join("; ", new[] { d.Contactors, d.TripClass.Length > 0 ? $"class {d.TripClass}" : string.Empty, d.Coordination }.Where(w => w.Length > 0)),
+                        d.Tag, d.Place, d.Device.Length > 0 ? d.Device : "not chosen", $"{N(d.DesignA)} A",
+                        $"{N(d.BreakingKa)} / {N(d.LargestFaultKa)}",
+                        string.Join("; ", new[] { d.Contactors, d.TripClass.Length > 0 ? $"class {d.TripClass}" : string.Empty,
+                            d.Coordination }.Where(w => w.Length > 0)),
                         VerdictWords.Of(d.Verdict),
                     ]),
                 ]),

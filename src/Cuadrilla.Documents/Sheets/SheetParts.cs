@@ -33,7 +33,8 @@ internal static class SheetParts
     }
 
     public static float LinesHeight(IReadOnlyList<SheetLine> lines, float width) =>
-        lines.Sum(l => RowHeight * Math.Max(PdfPen.Wrapped(l.Name, NameWidth - 6, Body).Count, PdfPen.Wrapped(l.Value, width - NameWidth, Body).Count));
+        lines.Sum(l => RowHeight * Math.Max(PdfPen.Wrapped(l.Name, NameWidth - 6, Body).Count,
+            PdfPen.Wrapped(l.Value, width - NameWidth, Body).Count));
 
     public static void Notes(PdfPen pen, IReadOnlyList<string> notes, IReadOnlyList<string> roles)
     {

@@ -13,9 +13,11 @@ public static class SheetPdf
     {
         ArgumentNullException.ThrowIfNull(sheet);
         using var memory = new MemoryStream();
-        var metadata = new SKDocumentPdfMetadata { Title = $"{sheet.Plant}, lineup {sheet.Tag} {sheet.Name}", Creator = "Cuadrilla", RasterDpi = 144 };
+        var metadata = new SKDocumentPdfMetadata { Title = $"{sheet.Plant}, lineup {sheet.Tag} {sheet.Name}", Creator = "Cuadrilla",
+            RasterDpi = 144 };
         using (var document = SKDocument.CreatePdf(memory, metadata))
-        using (var pen = new PdfPen(document, SheetParts.Joined([sheet.Plant, $"{sheet.Tag} {sheet.Name}", sheet.Date, sheet.Revision, sheet.Catalogue])))
+        using (var pen = new PdfPen(document,
+            SheetParts.Joined([sheet.Plant, $"{sheet.Tag} {sheet.Name}", sheet.Date, sheet.Revision, sheet.Catalogue])))
         {
             Head(pen, sheet);
             foreach (var point in sheet.DrivePoints)

@@ -57,7 +57,8 @@ internal static class SheetTablePicture
     // As wide as the longest cell up to a bound; what the page has left goes to cells longer than that, then to all in proportion.
     private static float[] Widths(SheetTable table)
     {
-        var wished = table.Heads.Select((head, i) => Math.Max(PdfPen.Width(head, Size), table.Rows.Max(r => PdfPen.Width(r[i], Size))) + Gap).ToArray();
+        var wished = table.Heads.Select((head, i) => Math.Max(PdfPen.Width(head, Size), table.Rows.Max(r => PdfPen.Width(r[i], Size)))
+            + Gap).ToArray();
         var asked = wished.Select(w => Math.Min(Widest + Gap, w)).ToArray();
         var (page, more) = (PdfPen.Right - PdfPen.Left, wished.Sum() - asked.Sum());
         var given = more > 0 ? Math.Clamp((page - asked.Sum()) / more, 0, 1) : 0;

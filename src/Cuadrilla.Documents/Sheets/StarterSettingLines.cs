@@ -18,7 +18,8 @@ internal static class StarterSettingLines
             yield break;
         }
 
-        yield return new SheetLine("Protection", $"trip class {TripName(starter.Trip)}{(model.Fitted?.Connected is { } c ? $", set current {Text.N(c.Plate.RatedCurrentA)} A" : string.Empty)}");
+        yield return new SheetLine("Protection",
+            $"trip class {TripName(starter.Trip)}{(model.Fitted?.Connected is { } c ? $", set current {Text.N(c.Plate.RatedCurrentA)} A" : string.Empty)}");
         switch (starter.Choice)
         {
             case ConverterChoice.StarDelta s:
@@ -30,7 +31,8 @@ internal static class StarterSettingLines
                     yield return line;
                 }
 
-                yield return new SheetLine("Terminals", "hardware enable, bypass closed, run, thermistor, control supply: see the list of inputs and outputs of the starter");
+                yield return new SheetLine("Terminals",
+                    "hardware enable, bypass closed, run, thermistor, control supply: see the list of inputs and outputs of the starter");
                 break;
         }
     }

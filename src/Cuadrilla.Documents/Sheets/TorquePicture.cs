@@ -13,12 +13,15 @@ internal static class TorquePicture
     {
         var frame = new SKRect(area.Left + 30, area.Top, area.Right, area.Bottom - 22);
         var topSpeed = curves.Points[^1].SpeedRpm;
-        var topTorque = 1.1 * Math.Max(curves.Points.Max(p => p.ContinuousNm), Math.Max(curves.Points.Max(p => p.PeakNm), curves.Working.Max(w => w.TorqueNm)));
+        var topTorque = 1.1 * Math.Max(curves.Points.Max(p => p.ContinuousNm),
+            Math.Max(curves.Points.Max(p => p.PeakNm), curves.Working.Max(w => w.TorqueNm)));
         SKPoint At(double speed, double torque) => new(
-            frame.Left + (float)(speed / topSpeed * frame.Width), frame.Bottom - (float)(Math.Min(torque, topTorque) / topTorque * frame.Height));
+            frame.Left + (float)(speed / topSpeed * frame.Width),
+            frame.Bottom - (float)(Math.Min(torque, topTorque) / topTorque * frame.Height));
 
         var torque = UnitTable.Of("Nm");
-        Axes(pen, frame, topSpeed, torque.In(units, topTorque), (speed, shown) => At(speed, shown * topTorque / torque.In(units, topTorque)));
+        Axes(pen, frame, topSpeed, torque.In(units, topTorque),
+            (speed, shown) => At(speed, shown * topTorque / torque.In(units, topTorque)));
         pen.Path(curves.Points.Select(p => At(p.SpeedRpm, p.PeakNm)), PdfPen.Soft, 0.8f, [3, 2]);
         pen.Path(curves.Points.Select(p => At(p.SpeedRpm, p.ContinuousNm)), PdfPen.Plum, 1.3f);
         pen.Path(curves.Points.Where(p => p.LoadNm is not null).Select(p => At(p.SpeedRpm, p.LoadNm!.Value)), PdfPen.Ink, 1.1f);

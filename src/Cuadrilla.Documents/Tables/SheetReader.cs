@@ -27,10 +27,13 @@ internal sealed class SheetReader(SpreadsheetDocument document, CancellationToke
             if (reader is { NodeType: XmlNodeType.Element, LocalName: "row" })
             {
                 var stated = reader.GetAttribute("r");
-                var number = stated is null ? rows.Count + 1 : long.TryParse(stated, NumberStyles.None, CultureInfo.InvariantCulture, out var r) ? r : 0;
+                var number = stated is null
+                    ? rows.Count + 1
+                    : long.TryParse(stated, NumberStyles.None, CultureInfo.InvariantCulture, out var r) ? r : 0;
                 if (number > WorkbookLimits.Rows || number <= rows.Count)
                 {
-                    throw Workbook.Refused("Row", $"{Short(stated ?? "the next")} after {rows.Count}", $"ascending, at most {WorkbookLimits.Rows} rows");
+                    throw Workbook.Refused("Row", $"{Short(stated ?? "the next")} after {rows.Count}",
+                        $"ascending, at most {WorkbookLimits.Rows} rows");
                 }
 
                 while (rows.Count < number - 1)
@@ -69,7 +72,8 @@ internal sealed class SheetReader(SpreadsheetDocument document, CancellationToke
             var column = place is null ? row.Count : ColumnOf(place);
             if (column >= WorkbookLimits.Columns || column < row.Count)
             {
-                throw Workbook.Refused("Cell", Short(place ?? $"column {column + 1}"), $"ascending, at most {WorkbookLimits.Columns} columns");
+                throw Workbook.Refused("Cell", Short(place ?? $"column {column + 1}"),
+                    $"ascending, at most {WorkbookLimits.Columns} columns");
             }
 
             while (row.Count < column)
@@ -93,7 +97,8 @@ internal sealed class SheetReader(SpreadsheetDocument document, CancellationToke
                 ? shared[index]
                 : throw Workbook.Refused($"Cell {place}", $"shared text {Short(text)}", $"0 to {shared.Count - 1}"),
             "b" => text == "1" ? "true" : "false",
-            "n" when text.Length > 0 => double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && double.IsFinite(number)
+            "n" when text.Length > 0 => double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
+                && double.IsFinite(number)
                 ? number.ToString("R", CultureInfo.InvariantCulture)
                 : throw Workbook.Refused($"Cell {place}", Short(text), "a finite number"),
             _ => text,
@@ -116,7 +121,8 @@ internal sealed class SheetReader(SpreadsheetDocument document, CancellationToke
                 texts.Add(Content(reader, "si", "t", $"shared text {texts.Count}"));
                 if (texts.Count > WorkbookLimits.SharedTexts)
                 {
-                    throw Workbook.Refused("Workbook", $"more than {WorkbookLimits.SharedTexts} texts", $"at most {WorkbookLimits.SharedTexts} texts");
+                    throw Workbook.Refused("Workbook", $"more than {WorkbookLimits.SharedTexts} texts",
+                        $"at most {WorkbookLimits.SharedTexts} texts");
                 }
             }
         }
@@ -143,12 +149,14 @@ internal sealed class SheetReader(SpreadsheetDocument document, CancellationToke
                 isSpoken = reader.LocalName == "rPh" ? begins : isSpoken;
                 isInside = begins && reader.LocalName == inner;
             }
-            else if (isInside && !isSpoken && reader.NodeType is XmlNodeType.Text or XmlNodeType.CDATA or XmlNodeType.SignificantWhitespace or XmlNodeType.Whitespace)
+            else if (isInside && !isSpoken
+                && reader.NodeType is XmlNodeType.Text or XmlNodeType.CDATA or XmlNodeType.SignificantWhitespace or XmlNodeType.Whitespace)
             {
                 text.Append(reader.Value);
                 if (text.Length > WorkbookLimits.CharactersInCell)
                 {
-                    throw Workbook.Refused($"Cell {place}", $"more than {WorkbookLimits.CharactersInCell} characters", $"at most {WorkbookLimits.CharactersInCell} characters");
+                    throw Workbook.Refused($"Cell {place}", $"more than {WorkbookLimits.CharactersInCell} characters",
+                        $"at most {WorkbookLimits.CharactersInCell} characters");
                 }
             }
         }
@@ -172,7 +180,8 @@ internal sealed class SheetReader(SpreadsheetDocument document, CancellationToke
 
     private static XmlReader Open(OpenXmlPart part) => XmlReader.Create(
         part.GetStream(FileMode.Open, FileAccess.Read),
-        new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = WorkbookLimits.CharactersInPart, CloseInput = true });
+        new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null,
+            MaxCharactersInDocument = WorkbookLimits.CharactersInPart, CloseInput = true });
 
     private static int ColumnOf(string reference)
     {

@@ -7,7 +7,8 @@ using DocumentFormat.OpenXml.Packaging;
 namespace Cuadrilla.Documents.Tables;
 
 /// <summary>
-/// Reads the first sheet of a workbook as rows of text, from what stands in it: dimensions that it states of itself are not believed, and cells, rows, columns,
+/// Reads the first sheet of a workbook as rows of text, from what stands in it: dimensions that it states of itself are not believed, and
+/// cells, rows, columns,
 /// unpacked bytes and time are bounded.
 /// </summary>
 public static class Workbook
@@ -23,7 +24,8 @@ public static class Workbook
         {
             RequireSize(file);
             file.Position = 0;
-            using var document = SpreadsheetDocument.Open(file, false, new OpenSettings { MaxCharactersInPart = WorkbookLimits.CharactersInPart });
+            using var document = SpreadsheetDocument.Open(file, false,
+                new OpenSettings { MaxCharactersInPart = WorkbookLimits.CharactersInPart });
             return new SheetReader(document, stop).Rows();
         }
         catch (Exception problem) when (problem is InvalidDataException or OpenXmlPackageException or XmlException or FormatException or FileFormatException
@@ -33,7 +35,8 @@ public static class Workbook
         }
     }
 
-    internal static InputException Refused(string name, string value, string allowed) => new(InputProblem.Of(string.Empty, name, value, allowed));
+    internal static InputException Refused(string name, string value, string allowed) =>
+        new(InputProblem.Of(string.Empty, name, value, allowed));
 
     // What a packed part says of its length is the most that is unpacked of it.
     private static void RequireSize(Stream file)

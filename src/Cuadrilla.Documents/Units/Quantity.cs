@@ -6,13 +6,15 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Documents.Units;
 
 /// <summary>A kind of quantity: the unit in which it is kept, those in which it is shown, and all that are understood.</summary>
-/// <param name="Kept">Key: the unit in which it is kept; after a stroke what tells it from others kept in that unit (<c>m³/s/liquid</c>).</param>
+/// <param name="Kept">Key: the unit in which it is kept; after a stroke what tells it from others kept in that unit
+/// (<c>m³/s/liquid</c>).</param>
 /// <param name="Shown">Unit shown in SI.</param>
 /// <param name="Us">Unit shown in US customary units; the same where engineers there use it too.</param>
 /// <param name="Accepts">Units understood: kept = (typed + offset)·factor; by their name in lower case.</param>
 /// <param name="Names">Sizes that have names, kept value each: conductors by AWG.</param>
 public sealed partial record Quantity(
-    string Kept, string Shown, string Us, IReadOnlyDictionary<string, (double Factor, double Offset)> Accepts, IReadOnlyDictionary<string, double> Names)
+    string Kept, string Shown, string Us, IReadOnlyDictionary<string, (double Factor, double Offset)> Accepts,
+    IReadOnlyDictionary<string, double> Names)
 {
     // A named size stands for what lies so near it.
     private const double NameWithin = 0.015;
@@ -32,7 +34,8 @@ public sealed partial record Quantity(
     /// <summary>A kept value with its unit, as people of these units write it.</summary>
     public string Say(UnitSystem system, double kept, int digits = Digits)
     {
-        if (system == UnitSystem.UsCustomary && Names.Where(n => Math.Abs(n.Value - kept) <= NameWithin * n.Value).Select(n => n.Key).FirstOrDefault() is { } name)
+        if (system == UnitSystem.UsCustomary
+            && Names.Where(n => Math.Abs(n.Value - kept) <= NameWithin * n.Value).Select(n => n.Key).FirstOrDefault() is { } name)
         {
             return name;
         }
@@ -53,7 +56,8 @@ public sealed partial record Quantity(
         }
 
         if (Typed().Match(typed) is not { Success: true } match
-            || !double.TryParse(match.Groups[1].Value.Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out var number) || !double.IsFinite(number))
+            || !double.TryParse(match.Groups[1].Value.Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
+                || !double.IsFinite(number))
         {
             return null;
         }
@@ -76,7 +80,8 @@ public sealed partial record Quantity(
         }
 
         var plain = typed.Replace("#", string.Empty, StringComparison.Ordinal).Replace("no. ", string.Empty, StringComparison.Ordinal);
-        return Names.Where(n => Normal(n.Key) == plain || Normal(n.Key) == AwgSpacing().Replace(plain, " awg") || (typed.StartsWith('#') || plain.Contains('/')) && Normal(n.Key) == plain + " awg")
+        return Names.Where(n => Normal(n.Key) == plain || Normal(n.Key) == AwgSpacing().Replace(plain, " awg")
+            || (typed.StartsWith('#') || plain.Contains('/')) && Normal(n.Key) == plain + " awg")
             .Select(n => (double?)n.Value).FirstOrDefault();
     }
 

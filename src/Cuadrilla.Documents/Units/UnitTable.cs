@@ -13,19 +13,24 @@ public static class UnitTable
     // Units in sentences: those whose meaning needs no context. Flow may be of air or water, kW of shaft or line: these stay.
     private static readonly Lazy<Regex> InSentences = new(() => new Regex(
         @"(?<![\w.·/^√(])((?:[−-]?\d+(?:\.\d+)?)(?: to ))?([−-]?\d+(?:\.\d+)?) ("
-            + string.Join('|', All.Value.Values.Where(q => q.Us != q.Shown && !q.Kept.StartsWith("m³", StringComparison.Ordinal) && q.Kept == q.Shown)
+            + string.Join('|', All.Value.Values.Where(q => q.Us != q.Shown && !q.Kept.StartsWith("m³", StringComparison.Ordinal)
+                && q.Kept == q.Shown)
                 .Select(q => Regex.Escape(q.Kept)).OrderByDescending(u => u.Length))
             + @")(?![\w²³/·°^])",
         RegexOptions.Compiled | RegexOptions.CultureInvariant));
 
     /// <summary>The quantity with a key; plain numbers with that unit's name where there is none.</summary>
-    public static Quantity Of(string kept) => All.Value.TryGetValue(kept, out var found) ? found : new Quantity(kept, kept, kept, FrozenDictionary<string, (double, double)>.Empty, FrozenDictionary<string, double>.Empty);
+    public static Quantity Of(string kept) =>
+        All.Value.TryGetValue(kept, out var found)
+            ? found
+            : new Quantity(kept, kept, kept, FrozenDictionary<string, (double, double)>.Empty, FrozenDictionary<string, double>.Empty);
 
     /// <summary>All of them.</summary>
     public static IEnumerable<Quantity> Quantities => All.Value.Values;
 
     /// <summary>A sentence of Core, which speaks SI, in other units.</summary>
-    public static string Sentence(UnitSystem system, string text) => system == UnitSystem.Si ? text : InSentences.Value.Replace(text, match =>
+    public static string Sentence(UnitSystem system, string text) =>
+        system == UnitSystem.Si ? text : InSentences.Value.Replace(text, match =>
     {
         var quantity = Of(match.Groups[3].Value);
         if (match.Groups[1].Length > 0 && quantity.Names.Count > 0)
@@ -47,8 +52,10 @@ public static class UnitTable
 
     private static FrozenDictionary<string, Quantity> Load()
     {
-        using var stream = typeof(UnitTable).Assembly.GetManifestResourceStream("units.json") ?? throw new InvalidDataException("The units are missing from the program.");
-        var file = JsonSerializer.Deserialize<File>(stream, JsonSerializerOptions.Web) ?? throw new InvalidDataException("The units can't be read.");
+        using var stream = typeof(UnitTable).Assembly.GetManifestResourceStream("units.json")
+            ?? throw new InvalidDataException("The units are missing from the program.");
+        var file = JsonSerializer.Deserialize<File>(stream, JsonSerializerOptions.Web)
+            ?? throw new InvalidDataException("The units can't be read.");
         return file.Quantities.Select(Made).ToFrozenDictionary(q => q.Kept, StringComparer.Ordinal);
     }
 
@@ -57,11 +64,13 @@ public static class UnitTable
         var shown = e.Shown ?? e.Kept;
         var accepts = e.Accepts.ToFrozenDictionary(
             a => Quantity.Normal(a.Key),
-            a => a.Value.ValueKind == JsonValueKind.Array ? (a.Value[0].GetDouble(), a.Value[1].GetDouble()) : (a.Value.GetDouble(), 0.0), StringComparer.Ordinal);
+            a => a.Value.ValueKind == JsonValueKind.Array ? (a.Value[0].GetDouble(), a.Value[1].GetDouble()) : (a.Value.GetDouble(), 0.0),
+            StringComparer.Ordinal);
         return new Quantity(e.Kept, shown, e.Us ?? shown, accepts, (e.Names ?? []).ToFrozenDictionary(StringComparer.Ordinal));
     }
 
     private sealed record File(string Source, IReadOnlyList<Entry> Quantities);
 
-    private sealed record Entry(string Kept, string? Shown, string? Us, Dictionary<string, JsonElement> Accepts, Dictionary<string, double>? Names);
+    private sealed record Entry(string Kept, string? Shown, string? Us, Dictionary<string, JsonElement> Accepts,
+        Dictionary<string, double>? Names);
 }

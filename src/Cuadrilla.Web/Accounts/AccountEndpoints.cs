@@ -18,7 +18,8 @@ internal static class AccountEndpoints
         group.MapDelete("/{id}", RemoveAsync).WithName("removeAccount").Produces<IReadOnlyList<AccountDocument>>();
     }
 
-    private static IReadOnlyList<AccountDocument> All(AccountStore accounts) => [.. accounts.List().Select(a => new AccountDocument(a.Id, a.Name, a.Role, a.LockedUntilUtc, a.AtUtc))];
+    private static IReadOnlyList<AccountDocument> All(AccountStore accounts) =>
+        [.. accounts.List().Select(a => new AccountDocument(a.Id, a.Name, a.Role, a.LockedUntilUtc, a.AtUtc))];
 
     private static async Task<IResult> AddAsync(HttpRequest request, AccountStore accounts, UserManager<Account> users)
     {
@@ -34,7 +35,8 @@ internal static class AccountEndpoints
         return Results.Ok(All(accounts));
     }
 
-    private static async Task<IResult> ChangeAsync(string id, HttpRequest request, AccountStore accounts, SessionStore sessions, UserManager<Account> users)
+    private static async Task<IResult> ChangeAsync(string id, HttpRequest request, AccountStore accounts, SessionStore sessions,
+        UserManager<Account> users)
     {
         var wanted = await RequestBody.ReadAsync<AccountChangeRequest>(request);
         if (await users.FindByIdAsync(id) is not { } account)
@@ -69,7 +71,9 @@ internal static class AccountEndpoints
     {
         if (!outcome.Succeeded)
         {
-            throw new InputException([.. outcome.Errors.Select(e => new InputProblem(e.Code == "Password" ? pointer.Replace("/name", "/password", StringComparison.Ordinal) : pointer, string.Empty, string.Empty, e.Description))]);
+            throw new InputException([.. outcome.Errors.Select(e =>
+                new InputProblem(e.Code == "Password" ? pointer.Replace("/name", "/password", StringComparison.Ordinal) : pointer,
+                    string.Empty, string.Empty, e.Description))]);
         }
     }
 }

@@ -27,7 +27,8 @@ internal static class Persons
         scheme));
 
     /// <summary>Who works where there are no accounts: everything is theirs.</summary>
-    public static ClaimsPrincipal Alone() => new(new ClaimsIdentity([new Claim(AloneClaim, "yes"), new Claim(ClaimTypes.Role, nameof(AccountRole.Administrator))], AloneClaim));
+    public static ClaimsPrincipal Alone() =>
+        new(new ClaimsIdentity([new Claim(AloneClaim, "yes"), new Claim(ClaimTypes.Role, nameof(AccountRole.Administrator))], AloneClaim));
 
     /// <summary>Who did it, as it stands in the history: the account; what the client says only where there are none.</summary>
     /// <exception cref="InputException">There are no accounts and the client says nothing that can be a name.</exception>
@@ -52,7 +53,8 @@ internal static class Persons
 
         if (PlainWords.FirstStrange(value) is { } strange)
         {
-            throw new InputException(InputProblem.Of(pointer, name, $"with {strange} in it", "characters on one line that neither control nor turn the direction"));
+            throw new InputException(InputProblem.Of(pointer, name, $"with {strange} in it",
+                "characters on one line that neither control nor turn the direction"));
         }
     }
 }

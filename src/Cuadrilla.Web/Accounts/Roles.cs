@@ -15,7 +15,8 @@ internal static class Roles
     {
         foreach (var least in Enum.GetValues<AccountRole>())
         {
-            options.AddPolicy(least.ToString(), policy => policy.RequireRole(Enum.GetValues<AccountRole>().Where(r => r >= least).Select(r => r.ToString())));
+            options.AddPolicy(least.ToString(),
+                policy => policy.RequireRole(Enum.GetValues<AccountRole>().Where(r => r >= least).Select(r => r.ToString())));
         }
     }
 

@@ -20,18 +20,23 @@ internal static class SessionEndpoints
     public static void MapSessions(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api").WithTags("Accounts");
-        group.MapGet("/session", (HttpContext context, AccountStore accounts) => Document(context.User, accounts)).WithName("getSession").AllowAnonymous();
+        group.MapGet("/session", (HttpContext context, AccountStore accounts) =>
+            Document(context.User, accounts)).WithName("getSession").AllowAnonymous();
         group.MapPost("/session", BeginAsync).WithName("signIn").AllowAnonymous().RequireRateLimiting(SignIn.TriesPolicy).Accepts<SignInRequest>("application/json")
-            .Produces<SessionDocument>().Produces<ProblemDocument>(401, Problems.ContentType).Produces<ProblemDocument>(429, Problems.ContentType);
+            .Produces<SessionDocument>().Produces<ProblemDocument>(401, Problems.ContentType).Produces<ProblemDocument>(429,
+                Problems.ContentType);
         group.MapDelete("/session", async (HttpContext context) =>
         {
             await context.SignOutAsync(Scheme);
             return new SessionDocument(true, null, null);
         }).WithName("signOut").AllowAnonymous();
-        group.MapPost("/session/password", ChangePasswordAsync).WithName("changePassword").For(AccountRole.Reader).RequireRateLimiting(SignIn.TriesPolicy)
+        group.MapPost("/session/password",
+            ChangePasswordAsync).WithName("changePassword").For(AccountRole.Reader).RequireRateLimiting(SignIn.TriesPolicy)
             .Accepts<PasswordRequest>("application/json").Produces<SessionDocument>().Produces<ProblemDocument>(429, Problems.ContentType);
-        group.MapGet("/sessions", (HttpContext context, SessionStore sessions) => All(context.User, sessions)).WithName("listSessions").For(AccountRole.Reader);
-        group.MapDelete("/sessions/{id}", End).WithName("endSession").For(AccountRole.Reader).Produces<IReadOnlyList<OpenSessionDocument>>();
+        group.MapGet("/sessions", (HttpContext context, SessionStore sessions) =>
+            All(context.User, sessions)).WithName("listSessions").For(AccountRole.Reader);
+        group.MapDelete("/sessions/{id}",
+            End).WithName("endSession").For(AccountRole.Reader).Produces<IReadOnlyList<OpenSessionDocument>>();
     }
 
     private static SessionDocument Document(ClaimsPrincipal user, AccountStore accounts) => new(
@@ -60,7 +65,8 @@ internal static class SessionEndpoints
         }
 
         await users.ResetAccessFailedCountAsync(account);
-        var identity = new ClaimsIdentity([new Claim(ClaimTypes.NameIdentifier, account.Id), new Claim(ClaimTypes.Name, account.Name)], Scheme);
+        var identity = new ClaimsIdentity([new Claim(ClaimTypes.NameIdentifier, account.Id), new Claim(ClaimTypes.Name, account.Name)],
+            Scheme);
         await context.SignInAsync(Scheme, new ClaimsPrincipal(identity));
         return Results.Ok(new SessionDocument(true, account.Name, account.Role));
     }
@@ -72,18 +78,21 @@ internal static class SessionEndpoints
         "sign-in", "Refused", StatusCodes.Status401Unauthorized,
         $"Name or password is wrong. After {AccountRules.MostTries} wrong passwords an account is locked for {AccountRules.LockedMin} minutes.", []);
 
-    private static async Task<IResult> ChangePasswordAsync(HttpContext context, UserManager<Account> users, AccountStore accounts, SessionStore sessions)
+    private static async Task<IResult> ChangePasswordAsync(HttpContext context, UserManager<Account> users, AccountStore accounts,
+        SessionStore sessions)
     {
         var wanted = await RequestBody.ReadAsync<PasswordRequest>(context.Request);
         if (context.User.FindFirst(ClaimTypes.NameIdentifier) is not { } key || await users.FindByIdAsync(key.Value) is not { } account)
         {
-            return Problems.Of("no-accounts", "Refused", StatusCodes.Status400BadRequest, "There are no accounts here, so there is no password.", []);
+            return Problems.Of("no-accounts", "Refused", StatusCodes.Status400BadRequest,
+                "There are no accounts here, so there is no password.", []);
         }
 
         if (await users.IsLockedOutAsync(account) || !await users.CheckPasswordAsync(account, Shortened(wanted.Current)))
         {
             await users.AccessFailedAsync(account);
-            throw new InputException(InputProblem.Of("/current", "Password until now", "another than given", "the one that you signed in with"));
+            throw new InputException(InputProblem.Of("/current", "Password until now", "another than given",
+                "the one that you signed in with"));
         }
 
         AccountEndpoints.Require(await Passwords.SetAsync(users, accounts, account, wanted.Next), "/next");
@@ -99,5 +108,7 @@ internal static class SessionEndpoints
     }
 
     private static IResult End(string id, HttpContext context, SessionStore sessions) =>
-        All(context.User, sessions).Any(s => s.Id == id) && sessions.End(id) ? Results.Ok(All(context.User, sessions)) : Problems.NotFound("There is no such session.");
+        All(context.User, sessions).Any(s => s.Id == id) && sessions.End(id)
+            ? Results.Ok(All(context.User, sessions))
+            : Problems.NotFound("There is no such session.");
 }

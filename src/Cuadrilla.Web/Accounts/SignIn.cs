@@ -25,7 +25,8 @@ internal static class SignIn
         {
             // Beside the database, for its owner alone: whoever has them can make a cookie, but no session.
             services.AddOptions<KeyManagementOptions>().Configure<IOptions<ServerOptions>, ILoggerFactory>((keys, server, log) =>
-                keys.XmlRepository = new FileSystemXmlRepository(OwnersOnly(Path.Combine(Path.GetFullPath(server.Value.Data), "keys")), log));
+                keys.XmlRepository = new FileSystemXmlRepository(OwnersOnly(Path.Combine(Path.GetFullPath(server.Value.Data),
+                    "keys")), log));
         }
 
         services.AddSingleton<SessionTickets>();
@@ -37,8 +38,10 @@ internal static class SignIn
             cookie.Cookie.SecurePolicy = isServed ? CookieSecurePolicy.Always : CookieSecurePolicy.SameAsRequest;
             cookie.ExpireTimeSpan = TimeSpan.FromHours(SessionStore.LongestH);
             cookie.SlidingExpiration = false;
-            cookie.Events.OnRedirectToLogin = context => Refused(context.HttpContext, StatusCodes.Status401Unauthorized, "sign-in", "Sign in first.");
-            cookie.Events.OnRedirectToAccessDenied = context => Refused(context.HttpContext, StatusCodes.Status403Forbidden, "role", Allowed(context.HttpContext));
+            cookie.Events.OnRedirectToLogin = context =>
+                Refused(context.HttpContext, StatusCodes.Status401Unauthorized, "sign-in", "Sign in first.");
+            cookie.Events.OnRedirectToAccessDenied = context =>
+                Refused(context.HttpContext, StatusCodes.Status403Forbidden, "role", Allowed(context.HttpContext));
         });
         services.AddOptions<CookieAuthenticationOptions>(CookieAuthenticationDefaults.AuthenticationScheme)
             .Configure<SessionTickets>((cookie, tickets) => cookie.SessionStore = tickets);
@@ -51,7 +54,8 @@ internal static class SignIn
             limiter.OnRejected = async (rejected, _) =>
             {
                 rejected.HttpContext.Response.Headers.RetryAfter = "60";
-                await Refused(rejected.HttpContext, StatusCodes.Status429TooManyRequests, "too-many", $"More than {TriesPerMin(rejected.HttpContext)} tries a minute; wait a minute.");
+                await Refused(rejected.HttpContext, StatusCodes.Status429TooManyRequests, "too-many",
+                    $"More than {TriesPerMin(rejected.HttpContext)} tries a minute; wait a minute.");
             };
         });
         if (options.Proxy.Count > 0)
@@ -73,7 +77,8 @@ internal static class SignIn
         app.UseAuthentication();
         app.Use((context, next) =>
         {
-            if (!isServed && context.User.Identity?.IsAuthenticated != true && !context.RequestServices.GetRequiredService<AccountStore>().HasAny())
+            if (!isServed && context.User.Identity?.IsAuthenticated != true
+                && !context.RequestServices.GetRequiredService<AccountStore>().HasAny())
             {
                 context.User = Persons.Alone();
             }
@@ -84,7 +89,8 @@ internal static class SignIn
         app.UseRateLimiter();
     }
 
-    private static int TriesPerMin(HttpContext context) => context.RequestServices.GetRequiredService<IOptions<ServerOptions>>().Value.TriesPerMin;
+    private static int TriesPerMin(HttpContext context) =>
+        context.RequestServices.GetRequiredService<IOptions<ServerOptions>>().Value.TriesPerMin;
 
     private static DirectoryInfo OwnersOnly(string folder) => OperatingSystem.IsWindows()
         ? Directory.CreateDirectory(folder)
@@ -97,5 +103,6 @@ internal static class SignIn
         return $"The account {context.User.Identity?.Name} is {role?.ToLowerInvariant()}; allowed: {least.ToString()!.ToLowerInvariant()}{(least < AccountRole.Administrator ? " and above" : string.Empty)}.";
     }
 
-    private static Task Refused(HttpContext context, int status, string type, string says) => Problems.Of(type, "Refused", status, says, []).ExecuteAsync(context);
+    private static Task Refused(HttpContext context, int status, string type, string says) =>
+        Problems.Of(type, "Refused", status, says, []).ExecuteAsync(context);
 }

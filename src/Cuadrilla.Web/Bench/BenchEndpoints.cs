@@ -21,13 +21,16 @@ internal static class BenchEndpoints
                 OnPoint(id, point, reader, (plant, found) => Results.Ok(BenchDocument.Of(plant, found, assessor))))
             .WithName("getBench").Produces<BenchDocument>();
         group.MapGet("/drive-points/{point}/motor-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Motors(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
+                OnPoint(id, point, reader, (plant, found) =>
+                    Results.Ok(CandidateRanking.Motors(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
             .WithName("listMotorCandidates").Produces<IReadOnlyList<Candidate>>();
         group.MapGet("/drive-points/{point}/converter-candidates", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(CandidateRanking.Converters(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
+                OnPoint(id, point, reader, (plant, found) =>
+                    Results.Ok(CandidateRanking.Converters(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
             .WithName("listConverterCandidates").Produces<IReadOnlyList<Candidate>>();
         group.MapGet("/drive-points/{point}/technologies", (string id, string point, ProjectReader reader, Assessor assessor) =>
-                OnPoint(id, point, reader, (plant, found) => Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
+                OnPoint(id, point, reader, (plant, found) =>
+                    Results.Ok(TechnologyComparison.Of(assessor.Study(plant, found).Model.Input, assessor.Data.With(plant)))))
             .WithName("compareTechnologies").Produces<IReadOnlyList<TechnologyRow>>();
         group.MapGet("/drive-points/{point}/time-current", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, found) => assessor.TimeCurrent(plant, found) is { } picture
@@ -38,7 +41,8 @@ internal static class BenchEndpoints
                 OnPoint(id, point, reader, (plant, found) =>
                 {
                     var (place, cases, missing) = assessor.Starts(plant, found);
-                    return Results.Ok(StartingDocument.Of(place, cases, missing, assessor.Study(plant, found).Model.Fitted?.Connected.Plate.RatedCurrentA ?? 0));
+                    return Results.Ok(StartingDocument.Of(place, cases, missing,
+                        assessor.Study(plant, found).Model.Fitted?.Connected.Plate.RatedCurrentA ?? 0));
                 }))
             .WithName("getStarting").Produces<StartingDocument>();
         group.MapGet("/drive-points/{point}/stopping", (string id, string point, ProjectReader reader, Assessor assessor) =>
@@ -46,13 +50,16 @@ internal static class BenchEndpoints
                 {
                     var model = assessor.Study(plant, found).Model;
                     var (place, _, missing) = assessor.Starts(plant, found);
-                    return Results.Ok(StoppingDocument.Of(model, place is not null && missing.Count == 0 && model is CabledMotor motor ? StartStudy.Stop(motor, place) : null));
+                    return Results.Ok(StoppingDocument.Of(model,
+                        place is not null && missing.Count == 0 && model is CabledMotor motor ? StartStudy.Stop(motor, place) : null));
                 }))
             .WithName("getStopping").Produces<StoppingDocument>();
-        group.MapGet("/checks/{checkId}", (string id, string checkId, string? drivePointId, string? elementId, ProjectReader reader, Assessor assessor) =>
+        group.MapGet("/checks/{checkId}",
+            (string id, string checkId, string? drivePointId, string? elementId, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant
                     ? ProjectEndpoints.Unknown()
-                    : assessor.Run(plant).Checks.FirstOrDefault(c => c.Id == checkId && c.DrivePointId == (drivePointId ?? string.Empty) && c.ElementId == (elementId ?? string.Empty)) is { } check
+                    : assessor.Run(plant).Checks.FirstOrDefault(c => c.Id == checkId && c.DrivePointId == (drivePointId ?? string.Empty)
+                        && c.ElementId == (elementId ?? string.Empty)) is { } check
                         ? Results.Ok(CheckDocument.Of(check, withReason: true))
                         : Problems.NotFound("There is no such check."))
             .WithName("getCheck").Produces<CheckDocument>();
@@ -63,6 +70,7 @@ internal static class BenchEndpoints
         var plant = reader.Specification(id);
         return plant is null
             ? ProjectEndpoints.Unknown()
-            : plant.AllDrivePoints().FirstOrDefault(p => p.Id == point) is { } found ? answer(plant, found) : Problems.NotFound("There is no such drive point.");
+            : plant.AllDrivePoints().FirstOrDefault(p => p.Id == point) is { } found ? answer(plant, found)
+                : Problems.NotFound("There is no such drive point.");
     }
 }

@@ -12,7 +12,8 @@ namespace Cuadrilla.Web.Bench;
 internal sealed record StartingDocument(
     IReadOnlyList<string> Missing, string Scenario, double BusVoltageV, double RatedCurrentA, IReadOnlyList<StartWay> Ways)
 {
-    public static StartingDocument Of(StartPlace? place, IReadOnlyList<StartCase> cases, IReadOnlyList<string> missing, double ratedCurrentA) => new(
+    public static StartingDocument Of(StartPlace? place, IReadOnlyList<StartCase> cases, IReadOnlyList<string> missing,
+        double ratedCurrentA) => new(
         missing, place?.Scenario ?? string.Empty, place?.VoltageV ?? 0, ratedCurrentA, [.. cases.Select(StartWay.Of)]);
 }
 
@@ -60,7 +61,8 @@ internal sealed record StartWay(
             run is null
                 ? new StartEnergyDocument(0, 0, 0, 0, 0, 0, 0)
                 : new StartEnergyDocument(
-                    run.Energy.InputJ / 1e3, run.Energy.KineticJ / 1e3, run.Energy.LoadJ / 1e3, run.Energy.StatorJ / 1e3, run.Energy.RotorJ / 1e3,
+                    run.Energy.InputJ / 1e3, run.Energy.KineticJ / 1e3, run.Energy.LoadJ / 1e3, run.Energy.StatorJ / 1e3,
+                    run.Energy.RotorJ / 1e3,
                     run.Energy.OtherJ / 1e3, 100 * run.Energy.RestPu),
             run is null ? [] : Traced(run));
     }
@@ -80,7 +82,8 @@ internal sealed record StartWay(
 internal sealed record TripHeatDocument(TripClass Trip, double Pct);
 
 /// <summary>Energies of a start, kJ, and what the balance leaves over.</summary>
-internal sealed record StartEnergyDocument(double InputKj, double KineticKj, double LoadKj, double StatorKj, double RotorKj, double OtherKj, double RestPct);
+internal sealed record StartEnergyDocument(double InputKj, double KineticKj, double LoadKj, double StatorKj, double RotorKj, double OtherKj,
+    double RestPct);
 
 /// <summary>A moment of a start.</summary>
 internal sealed record StartTrace(double TimeS, double SpeedRpm, double TorqueNm, double LoadNm, double CurrentA, double BusVoltageV);

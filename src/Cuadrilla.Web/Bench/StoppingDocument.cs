@@ -12,7 +12,8 @@ namespace Cuadrilla.Web.Bench;
 /// <param name="TripV">Link voltage at which the converter trips, V; absent for a motor on the line.</param>
 /// <param name="Ways">The ways.</param>
 /// <param name="SoftStop">Voltage ramp of a soft starter against coasting; absent otherwise.</param>
-internal sealed record StoppingDocument(IReadOnlyList<string> Missing, double? WantedS, double? TripV, IReadOnlyList<StopWay> Ways, SoftStopDocument? SoftStop)
+internal sealed record StoppingDocument(IReadOnlyList<string> Missing, double? WantedS, double? TripV, IReadOnlyList<StopWay> Ways,
+    SoftStopDocument? SoftStop)
 {
     public static StoppingDocument Of(DrivePointModel model, IReadOnlyList<StartMoment>? soft)
     {
@@ -48,9 +49,11 @@ internal sealed record StopWay(
         var run = stop.Run;
         return new StopWay(
             stop.Id, stop.Name, stop.IsChosen, stop.Impossible,
-            run?.End switch { StopEnd.Stopped => "stopped", StopEnd.LinkTrips => "link-trips", StopEnd.NeverStops => "never-stops", _ => "none" },
+            run?.End switch { StopEnd.Stopped => "stopped", StopEnd.LinkTrips => "link-trips", StopEnd.NeverStops => "never-stops",
+                _ => "none" },
             run is null || double.IsInfinity(run.TimeS) ? null : run.TimeS,
-            run?.HighestLinkV ?? 0, (run?.PeakReturnedW ?? 0) / 1e3, (run?.ReturnedJ ?? 0) / 1e3, (run?.BurntJ ?? 0) / 1e3, (run?.ToLineJ ?? 0) / 1e3, stop.RotorHeatPu.IsKnown ? 100 * stop.RotorHeatPu.Value : null,
+            run?.HighestLinkV ?? 0, (run?.PeakReturnedW ?? 0) / 1e3, (run?.ReturnedJ ?? 0) / 1e3, (run?.BurntJ ?? 0) / 1e3,
+            (run?.ToLineJ ?? 0) / 1e3, stop.RotorHeatPu.IsKnown ? 100 * stop.RotorHeatPu.Value : null,
             run is null ? [] : Thinned(run));
     }
 
@@ -82,7 +85,8 @@ internal sealed record SoftStopDocument(double RampS, double TimeS, double PeakL
         var step = Math.Max(1, moments.Count / Points);
         return new SoftStopDocument(
             rampS, moments[^1].TimeS, moments.Max(m => m.State.LineCurrentA),
-            [.. moments.Where((_, i) => i % step == 0 || i == moments.Count - 1).Select(m => new SoftStopTrace(m.TimeS, m.SpeedRadPerS * 60 / (2 * Math.PI), m.State.LineCurrentA))]);
+            [.. moments.Where((_, i) => i % step == 0 || i == moments.Count - 1).Select(m =>
+                new SoftStopTrace(m.TimeS, m.SpeedRadPerS * 60 / (2 * Math.PI), m.State.LineCurrentA))]);
     }
 }
 

@@ -27,15 +27,18 @@ internal sealed record CatalogueDocument(
 internal sealed record BrakePresetDocument(string Application, string Why);
 
 /// <summary>A brake resistor as far as a screen names it.</summary>
-internal sealed record BrakeResistorDocument(string Id, string Name, double ResistanceOhm, double ContinuousKw, double MassKg, double PriceIndex);
+internal sealed record BrakeResistorDocument(string Id, string Name, double ResistanceOhm, double ContinuousKw, double MassKg,
+    double PriceIndex);
 
 /// <summary>A supply module as far as a screen names it.</summary>
-internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double RatedVoltageV, double PeakPu, double ReturnPu, double PrechargeUf, double PriceIndex);
+internal sealed record SupplyModuleDocument(string Id, SupplyModuleKind Kind, double RatedKw, double RatedVoltageV, double PeakPu,
+    double ReturnPu, double PrechargeUf, double PriceIndex);
 
 /// <summary>Catalogue endpoints.</summary>
 internal static class CatalogueEndpoints
 {
-    public static void MapCatalogue(this IEndpointRouteBuilder app) => app.MapGet("/api/catalogue", (HttpContext context, EngineeringData data) =>
+    public static void MapCatalogue(this IEndpointRouteBuilder app) =>
+        app.MapGet("/api/catalogue", (HttpContext context, EngineeringData data) =>
         {
             // It does not change while the program runs: asked again, it is not sent again.
             var tag = new EntityTagHeaderValue($"\"{data.Version}\"");
@@ -49,12 +52,15 @@ internal static class CatalogueEndpoints
         .WithName("getCatalogue").WithTags("Catalogue");
 
     private static CatalogueDocument Document(EngineeringData data) => new(
-        data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults, [.. data.SoftStarters.Values], data.StartPresets,
+        data.Version, [.. data.Motors.Values], [.. data.Converters.Values.Select(ConverterDocument.Of)], data.Defaults,
+        [.. data.SoftStarters.Values], data.StartPresets,
         data.OutputFilters,
-        [.. data.SupplyModules.Values.Select(m => new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.RatedVoltageV, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))],
+        [.. data.SupplyModules.Values.Select(m =>
+            new SupplyModuleDocument(m.Id, m.Kind, m.RatedKw, m.RatedVoltageV, m.PeakPu, m.ReturnPu, m.PrechargeUf, m.PriceIndex))],
         data.Regions,
         data.UsualSupplies,
         [.. data.BrakePresets.Select(p => new BrakePresetDocument(p.Application, p.Why))],
         data.Transformers,
-        [.. data.BrakeResistors.Select(r => new BrakeResistorDocument(r.Id, r.Name, r.ResistanceOhm, r.ContinuousKw, r.MassKg, r.PriceIndex))]);
+        [.. data.BrakeResistors.Select(r =>
+            new BrakeResistorDocument(r.Id, r.Name, r.ResistanceOhm, r.ContinuousKw, r.MassKg, r.PriceIndex))]);
 }

@@ -38,7 +38,8 @@ internal sealed record PlantSensitivityDocument(double HoursPu, double PricePu, 
 internal static class AlternativeEndpoints
 {
     public static void MapAlternatives(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/projects/{id}/alternatives", (string id, string? lineupId, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
+        .MapGet("/api/projects/{id}/alternatives",
+            (string id, string? lineupId, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
             queue.RunAsync(context, _ => reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : lineupId is not null && plant.Lineups.All(l => l.Id != lineupId)
@@ -64,11 +65,13 @@ internal static class AlternativeEndpoints
             studies.Count(s => s.Alternatives.Any(a => a.IsChosen)),
             [
                 .. rows.Select((r, i) => new PlantWayDocument(
-                    r.Way, r.Name, r.Applied, r.Year.EnergyKwh, r.Year.DemandKw, r.Year.CostPerYear, r.Year.EquipmentCost, r.Year.LifetimeCost, r.Year.Co2Kg, r.Year.ReactiveKvarh, r.Returned, against[i])),
+                    r.Way, r.Name, r.Applied, r.Year.EnergyKwh, r.Year.DemandKw, r.Year.CostPerYear, r.Year.EquipmentCost,
+                    r.Year.LifetimeCost, r.Year.Co2Kg, r.Year.ReactiveKvarh, r.Returned, against[i])),
             ],
             [
                 .. SensitivityCorner.Grid([.. single.Select(r => r.Year)], plant.Tariff)
-                    .Select(c => new PlantSensitivityDocument(c.HoursPu, c.PricePu, single[c.Best].Way, single[c.Best].Name, c.LifetimeCost)),
+                    .Select(c => new PlantSensitivityDocument(c.HoursPu, c.PricePu, single[c.Best].Way, single[c.Best].Name,
+                        c.LifetimeCost)),
             ]);
     }
 }

@@ -52,11 +52,15 @@ internal static class MeasurementEndpoints
 
     public static void MapMeasurements(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/projects/{id}/measurements/compare", (string id, MeasurementRequest request, ProjectReader reader, Assessor assessor) =>
+        app.MapPost("/api/projects/{id}/measurements/compare",
+            (string id, MeasurementRequest request, ProjectReader reader, Assessor assessor) =>
                 reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Compare(plant, request, assessor))
             .WithName("compareMeasurement").For(AccountRole.Reader).WithTags("Harmonics").Produces<MeasurementDocument>();
-        app.MapGet("/api/projects/{id}/waveforms/{part}", (string id, string part, string? scenarioId, string? busId, string? kind, ProjectReader reader, Assessor assessor) =>
-                reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown() : Waveforms(plant, part, scenarioId, busId, kind, assessor))
+        app.MapGet("/api/projects/{id}/waveforms/{part}",
+            (string id, string part, string? scenarioId, string? busId, string? kind, ProjectReader reader, Assessor assessor) =>
+                reader.Specification(id) is not { } plant
+                    ? ProjectEndpoints.Unknown()
+                    : Waveforms(plant, part, scenarioId, busId, kind, assessor))
             .WithName("getWaveforms").WithTags("Harmonics").Produces<Stream>(StatusCodes.Status200OK, "application/octet-stream");
     }
 
@@ -80,11 +84,13 @@ internal static class MeasurementEndpoints
         }
 
         return Results.Ok(new MeasurementDocument(
-            channels, unit, found.MeasuredFundamental, found.ComputedFundamental, found.MeasuredThdPct, found.ComputedThdPct, found.WorstOrder,
+            channels, unit, found.MeasuredFundamental, found.ComputedFundamental, found.MeasuredThdPct, found.ComputedThdPct,
+            found.WorstOrder,
             [.. found.Orders.Select(o => new MeasuredOrderDocument(o.Order, o.MeasuredPct, o.ComputedPct, o.DifferencePct))]));
     }
 
-    private static (IReadOnlyList<double> Orders, string Unit, IReadOnlyList<string> Channels) Measured(MeasurementRequest request, double frequencyHz)
+    private static (IReadOnlyList<double> Orders, string Unit, IReadOnlyList<string> Channels) Measured(MeasurementRequest request,
+        double frequencyHz)
     {
         if (request.DataBase64.Length == 0 && MeasuredCsv.IsSpectrum(request.Text))
         {
@@ -92,7 +98,9 @@ internal static class MeasurementEndpoints
             return (orders, unit, []);
         }
 
-        var recording = request.DataBase64.Length == 0 ? MeasuredCsv.Waveform(request.Text, frequencyHz) : Comtrade.Read(request.Text, Bytes(request.DataBase64));
+        var recording = request.DataBase64.Length == 0
+            ? MeasuredCsv.Waveform(request.Text, frequencyHz)
+            : Comtrade.Read(request.Text, Bytes(request.DataBase64));
         if (request.Channel < 0 || request.Channel >= recording.Channels.Count)
         {
             throw new InputException(InputProblem.Of("/channel", "Channel", $"{request.Channel}", $"0 to {recording.Channels.Count - 1}"));
@@ -124,7 +132,9 @@ internal static class MeasurementEndpoints
 
     private static IReadOnlyList<double>? Computed(PlantSpecification plant, ScenarioResult result, string target, Assessor assessor)
     {
-        var key = target.Contains(':', StringComparison.Ordinal) ? target[(target.IndexOf(':', StringComparison.Ordinal) + 1)..] : string.Empty;
+        var key = target.Contains(':', StringComparison.Ordinal)
+            ? target[(target.IndexOf(':', StringComparison.Ordinal) + 1)..]
+            : string.Empty;
         if (target == "coupling")
         {
             return [.. result.Pcc.CurrentA.Select(c => c.Magnitude)];
@@ -135,10 +145,13 @@ internal static class MeasurementEndpoints
             return result.Buses.FirstOrDefault(b => b.BusId == key)?.VoltagePct;
         }
 
-        return result.Drives.FirstOrDefault(d => d.DrivePointId == key)?.Front is RectifierResult.LineDraw draw ? [.. draw.WorstPhase.Orders.Select(o => o.Magnitude)] : null;
+        return result.Drives.FirstOrDefault(d => d.DrivePointId == key)?.Front is RectifierResult.LineDraw draw
+            ? [.. draw.WorstPhase.Orders.Select(o => o.Magnitude)]
+            : null;
     }
 
-    private static IResult Waveforms(PlantSpecification plant, string part, string? scenarioId, string? busId, string? kind, Assessor assessor)
+    private static IResult Waveforms(PlantSpecification plant, string part, string? scenarioId, string? busId, string? kind,
+        Assessor assessor)
     {
         var result = assessor.Run(plant).Scenarios.FirstOrDefault(s => scenarioId is null || s.ScenarioId == scenarioId);
         var bus = result?.Buses.FirstOrDefault(b => busId is null || b.BusId == busId);
@@ -161,7 +174,8 @@ internal static class MeasurementEndpoints
         }
 
         var (configuration, data) = Comtrade.Write(
-            new Recording($"{plant.Name}, computed", plant.Source.FrequencyHz, SamplesPerCycle * plant.Source.FrequencyHz, channels), kind == "ascii" ? ComtradeData.Ascii : ComtradeData.Binary);
+            new Recording($"{plant.Name}, computed", plant.Source.FrequencyHz, SamplesPerCycle * plant.Source.FrequencyHz, channels),
+            kind == "ascii" ? ComtradeData.Ascii : ComtradeData.Binary);
         return part == "cfg"
             ? Results.File(System.Text.Encoding.ASCII.GetBytes(configuration), "application/octet-stream", "computed.cfg")
             : Results.File(data, "application/octet-stream", "computed.dat");

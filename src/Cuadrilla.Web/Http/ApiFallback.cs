@@ -19,14 +19,16 @@ internal static class ApiFallback
         {
             context.Response.Headers.Allow = string.Join(", ", allowed);
             return Problems.Of(
-                "method", "Method not allowed", StatusCodes.Status405MethodNotAllowed, $"The method is {Short(request.Method)}; allowed: {string.Join(", ", allowed)}.", []);
+                "method", "Method not allowed", StatusCodes.Status405MethodNotAllowed,
+                $"The method is {Short(request.Method)}; allowed: {string.Join(", ", allowed)}.", []);
         }
 
         if (allowed.Count > 0 && HttpMethods.IsPost(request.Method) && !request.HasJsonContentType())
         {
             var found = request.ContentType is { Length: > 0 } type ? $"'{Short(type)}'" : "absent";
             return Problems.Of(
-                "content-type", "Wrong content type", StatusCodes.Status415UnsupportedMediaType, $"The content type is {found}; allowed: application/json.",
+                "content-type", "Wrong content type", StatusCodes.Status415UnsupportedMediaType,
+                $"The content type is {found}; allowed: application/json.",
                 [InputProblem.Of(string.Empty, "Content type", found, "application/json")]);
         }
 
@@ -34,7 +36,8 @@ internal static class ApiFallback
     }
 
     private static bool IsAt(RouteEndpoint endpoint, PathString path) =>
-        endpoint.RoutePattern.PathSegments.Count > 0 && new TemplateMatcher(new RouteTemplate(endpoint.RoutePattern), []).TryMatch(path, []);
+        endpoint.RoutePattern.PathSegments.Count > 0
+            && new TemplateMatcher(new RouteTemplate(endpoint.RoutePattern), []).TryMatch(path, []);
 
     private static string Short(string text) => text.Length > 60 ? text[..60] + "…" : text;
 }

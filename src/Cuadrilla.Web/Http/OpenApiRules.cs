@@ -43,7 +43,9 @@ internal static class OpenApiRules
         {
             // What an endpoint asks of who calls it; the walk over the document tries every one.
             var metadata = context.Description.ActionDescriptor.EndpointMetadata;
-            var least = metadata.OfType<IAllowAnonymous>().Any() ? "anyone" : metadata.OfType<LeastRole>().Select(r => r.Role).Max().ToString().ToLowerInvariant();
+            var least = metadata.OfType<IAllowAnonymous>().Any()
+                ? "anyone"
+                : metadata.OfType<LeastRole>().Select(r => r.Role).Max().ToString().ToLowerInvariant();
             operation.Extensions ??= new Dictionary<string, IOpenApiExtension>();
             operation.Extensions["x-role"] = new JsonNodeExtension(JsonValue.Create(least));
             return Task.CompletedTask;
@@ -70,11 +72,14 @@ internal static class OpenApiRules
             }
 
             var plain = schema.Properties[name] as OpenApiSchema;
-            var described = new OpenApiSchema { Title = field.Name, Description = field.Help, Default = plain?.Default, Extensions = new Dictionary<string, IOpenApiExtension>() };
+            var described = new OpenApiSchema { Title = field.Name, Description = field.Help, Default = plain?.Default,
+                Extensions = new Dictionary<string, IOpenApiExtension>() };
             switch (field)
             {
                 case NumberField number:
-                    described.Type = (number.IsWhole ? JsonSchemaType.Integer : JsonSchemaType.Number) | (number.IsOptional ? JsonSchemaType.Null : 0);
+                    described.Type = (number.IsWhole
+                        ? JsonSchemaType.Integer
+                        : JsonSchemaType.Number) | (number.IsOptional ? JsonSchemaType.Null : 0);
                     described.Minimum = number.IsAboveMin ? null : Say(number.Min);
                     described.ExclusiveMinimum = number.IsAboveMin ? Say(number.Min) : null;
                     described.Maximum = Say(number.Max);
@@ -97,8 +102,10 @@ internal static class OpenApiRules
             {
                 // A list of its own: the schema of the enumeration is shared with other fields.
                 described.Type = JsonSchemaType.String;
-                described.Enum = [.. choice.Options.Select(o => (JsonNode)JsonValue.Create(JsonNamingPolicy.KebabCaseLower.ConvertName(o.Value)))];
-                described.Extensions["x-words"] = new JsonNodeExtension(new JsonArray([.. choice.Options.Select(o => (JsonNode)JsonValue.Create(o.Words))]));
+                described.Enum = [.. choice.Options.Select(o =>
+                    (JsonNode)JsonValue.Create(JsonNamingPolicy.KebabCaseLower.ConvertName(o.Value)))];
+                described.Extensions["x-words"] = new JsonNodeExtension(new JsonArray([.. choice.Options.Select(o =>
+                    (JsonNode)JsonValue.Create(o.Words))]));
             }
 
             Extend(described, "x-when-open", field.WhenOpen);

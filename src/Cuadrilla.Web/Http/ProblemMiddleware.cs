@@ -16,7 +16,8 @@ internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<Pr
             await next(context);
             if (context.Response is { HasStarted: false, StatusCode: >= 400, ContentType: null, ContentLength: null or 0 } empty)
             {
-                await Problems.Of("refused", "Refused", empty.StatusCode, ReasonPhrases.GetReasonPhrase(empty.StatusCode) + ".", []).ExecuteAsync(context);
+                await Problems.Of("refused", "Refused", empty.StatusCode, ReasonPhrases.GetReasonPhrase(empty.StatusCode) + ".",
+                    []).ExecuteAsync(context);
             }
         }
         catch (InputException problem)
@@ -34,14 +35,17 @@ internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<Pr
         {
             var trouble = StorageTrouble.Of(problem)!;
             Failed(logger, context.Request.Path, problem);
-            var status = trouble.Kind == StorageTroubleKind.Full ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status503ServiceUnavailable;
+            var status = trouble.Kind == StorageTroubleKind.Full
+                ? StatusCodes.Status507InsufficientStorage
+                : StatusCodes.Status503ServiceUnavailable;
             await Problems.Of("storage", "Projects can't be read or saved", status, trouble.Says, []).ExecuteAsync(context);
         }
         catch (InvalidDataException problem)
         {
             // One document, not the database: the rest goes on.
             Failed(logger, context.Request.Path, problem);
-            await Problems.Of("damaged", "Damaged", StatusCodes.Status422UnprocessableEntity, problem.Message + " './cuadrilla check' says which; other plants and edits are not touched.", []).ExecuteAsync(context);
+            await Problems.Of("damaged", "Damaged", StatusCodes.Status422UnprocessableEntity,
+                problem.Message + " './cuadrilla check' says which; other plants and edits are not touched.", []).ExecuteAsync(context);
         }
         catch (Exception problem) when (problem is not OperationCanceledException)
         {

@@ -18,8 +18,10 @@ internal static class Problems
     public static IResult NotFound(string detail) => Of("not-found", "Not found", StatusCodes.Status404NotFound, detail, []);
 
     public static IResult Input(IReadOnlyList<InputProblem> errors) => Of(
-        "bad-input", "The input can't be accepted", StatusCodes.Status400BadRequest, string.Join(" ", errors.Select(e => e.Message)), errors);
+        "bad-input", "The input can't be accepted", StatusCodes.Status400BadRequest, string.Join(" ", errors.Select(e => e.Message)),
+        errors);
 
     public static IResult Of(string type, string title, int status, string detail, IReadOnlyList<InputProblem> errors) =>
-        Results.Json(new ProblemDocument($"urn:cuadrilla:{type}", title, status, detail, errors), contentType: ContentType, statusCode: status);
+        Results.Json(new ProblemDocument($"urn:cuadrilla:{type}", title, status, detail, errors), contentType: ContentType,
+            statusCode: status);
 }

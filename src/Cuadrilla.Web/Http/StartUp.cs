@@ -11,7 +11,8 @@ namespace Cuadrilla.Web.Http;
 /// <summary>What must be in order before the first answer.</summary>
 internal static class StartUp
 {
-    /// <summary>Brings the database to this program's layout; the answer says in a line what stands against serving, and is null where nothing does.</summary>
+    /// <summary>Brings the database to this program's layout; the answer says in a line what stands against serving, and is null where
+    /// nothing does.</summary>
     public static string? Prepare(WebApplication app, bool isServed)
     {
         try
@@ -25,12 +26,14 @@ internal static class StartUp
             }
 
             app.Lifetime.ApplicationStopped.Register(() => Settle(database));
-            if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
+            if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo
+                && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
             {
                 using var scope = app.Services.CreateScope();
                 foreach (var key in DemoPlant.Keys.Reverse())
                 {
-                    scope.ServiceProvider.GetRequiredService<ProjectReader>().Create(DemoPlant.Read(ReferenceCatalogue.Data, key), "engineer", "Demo plant");
+                    scope.ServiceProvider.GetRequiredService<ProjectReader>().Create(DemoPlant.Read(ReferenceCatalogue.Data, key),
+                        "engineer", "Demo plant");
                 }
             }
 

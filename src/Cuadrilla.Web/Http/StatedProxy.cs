@@ -15,10 +15,13 @@ internal static class StatedProxy
             if (proxies.Count == 0)
             {
                 // Whoever forwards others to a machine's own address makes it a server for all.
-                return isForwarded ? Refused(context, "The request came through a proxy that was not stated when the server was started.") : next(context);
+                return isForwarded
+                    ? Refused(context, "The request came through a proxy that was not stated when the server was started.")
+                    : next(context);
             }
 
-            return isForwarded && context.Connection.RemoteIpAddress is { } from && proxies.Contains(from.IsIPv4MappedToIPv6 ? from.MapToIPv4() : from)
+            return isForwarded && context.Connection.RemoteIpAddress is { } from
+                && proxies.Contains(from.IsIPv4MappedToIPv6 ? from.MapToIPv4() : from)
                 ? next(context)
                 : Refused(context, "The server is reached through its proxy alone.");
         });

@@ -15,7 +15,8 @@ namespace Cuadrilla.Web.Lineups;
 /// <param name="FallMPerS2">Acceleration of the free load, m/s²; null while not known.</param>
 /// <param name="Run">What happens; null while something is missing.</param>
 internal sealed record BrakeDocument(
-    IReadOnlyList<string> Missing, bool Hangs, double? GravityNm, double? CoilA, double? SuppressionMs, double? FallMPerS2, BrakeRunDocument? Run);
+    IReadOnlyList<string> Missing, bool Hangs, double? GravityNm, double? CoilA, double? SuppressionMs, double? FallMPerS2,
+    BrakeRunDocument? Run);
 
 /// <summary>A run of the sequence.</summary>
 internal sealed record BrakeRunDocument(
@@ -32,13 +33,15 @@ internal sealed record BrakeRunDocument(
     IReadOnlyList<BrakeTrace> Trace);
 
 /// <summary>A moment of the sequence.</summary>
-internal sealed record BrakeTrace(double TimeS, BrakePhase Phase, double Position, double SpeedRpm, double MotorNm, double Clamped, double Released);
+internal sealed record BrakeTrace(double TimeS, BrakePhase Phase, double Position, double SpeedRpm, double MotorNm, double Clamped,
+    double Released);
 
 /// <summary>The brake's endpoint.</summary>
 internal static class BrakeEndpoint
 {
     public static void MapBrakes(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/projects/{id}/drive-points/{point}/brake", (string id, string point, string? fault, bool? down, ProjectReader reader, Assessor assessor) =>
+        .MapGet("/api/projects/{id}/drive-points/{point}/brake",
+            (string id, string point, string? fault, bool? down, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.Brake(plant, point) is { } model
@@ -53,7 +56,8 @@ internal static class BrakeEndpoint
     {
         var mechanics = model.Missing.Count == 0 ? model.Mechanics() : null;
         return new BrakeDocument(
-            model.Missing, model.Hangs, model.Point.Load?.Hanging?.GravityNm, model.CoilA, 1e3 * model.SuppressionS, mechanics?.FallMPerS2, model.Run(fault, up) is { } run ? Of(run, model, fault, up) : null);
+            model.Missing, model.Hangs, model.Point.Load?.Hanging?.GravityNm, model.CoilA, 1e3 * model.SuppressionS, mechanics?.FallMPerS2,
+            model.Run(fault, up) is { } run ? Of(run, model, fault, up) : null);
     }
 
     private static BrakeRunDocument Of(BrakeSequenceResult run, BrakeModel model, BrakeFault fault, bool up)
@@ -61,7 +65,9 @@ internal static class BrakeEndpoint
         double? permitted = model.Brake.PermittedJ.IsKnown ? model.Brake.PermittedJ.Value : null;
         return new BrakeRunDocument(
             fault, up, 1e3 * run.RollbackM, 1e3 * run.DropM, run.ClampedAtRadPerS * 60 / (2 * Math.PI), run.BrakeJ, permitted,
-            permitted is { } p && model.Brake.PermittedClampings.IsKnown && run.BrakeJ > 0 ? model.Brake.PermittedClampings.Value * Math.Min(1, p / run.BrakeJ) : null,
+            permitted is { } p && model.Brake.PermittedClampings.IsKnown && run.BrakeJ > 0
+                ? model.Brake.PermittedClampings.Value * Math.Min(1, p / run.BrakeJ)
+                : null,
             run.EndPhase, run.HeldAtEnd,
             [
                 .. run.Moments.Select(m => new BrakeTrace(

@@ -42,7 +42,8 @@ internal sealed record LineupWayDocument(
 internal static class ComparisonEndpoint
 {
     public static void MapComparison(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/projects/{id}/lineups/{lineup}/comparison", (string id, string lineup, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
+        .MapGet("/api/projects/{id}/lineups/{lineup}/comparison",
+            (string id, string lineup, ProjectReader reader, Assessor assessor, StudyQueue queue, HttpContext context) =>
             queue.RunAsync(context, _ => reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : plant.Lineups.Any(l => l.Id == lineup)
@@ -54,8 +55,10 @@ internal static class ComparisonEndpoint
         found.BestId, found.Why,
         [
             .. found.Scores.Select(s => new LineupWayDocument(
-                s.VariantId, s.Name, s.Fails, s.Tight, s.NeedsData, s.Worst, s.SuppliesKw, s.SimultaneousKw, s.LineA, double.IsFinite(s.TddPct) ? s.TddPct : null, s.IncomingCables,
-                s.ExchangedKwhPerHour, s.BurntKwh, s.Resistors, s.WidthMm, s.Year.EnergyKwh, s.Year.CostPerYear, s.Year.EquipmentCost, s.Year.LifetimeCost, s.Incomplete, s.StopsTogether,
+                s.VariantId, s.Name, s.Fails, s.Tight, s.NeedsData, s.Worst, s.SuppliesKw, s.SimultaneousKw, s.LineA,
+                double.IsFinite(s.TddPct) ? s.TddPct : null, s.IncomingCables,
+                s.ExchangedKwhPerHour, s.BurntKwh, s.Resistors, s.WidthMm, s.Year.EnergyKwh, s.Year.CostPerYear, s.Year.EquipmentCost,
+                s.Year.LifetimeCost, s.Incomplete, s.StopsTogether,
                 s.Coordination, s.SparePct)),
         ]);
 }

@@ -11,7 +11,8 @@ namespace Cuadrilla.Web.Lineups;
 /// <param name="Members">Members that run, in their order.</param>
 /// <param name="TripV">Bus voltage at which the members trip, V.</param>
 /// <param name="Events">Process, common stop, loss of the line; those that can be computed.</param>
-internal sealed record DcBusDocument(IReadOnlyList<string> Missing, IReadOnlyList<string> Members, double TripV, IReadOnlyList<DcBusEventDocument> Events);
+internal sealed record DcBusDocument(IReadOnlyList<string> Missing, IReadOnlyList<string> Members, double TripV,
+    IReadOnlyList<DcBusEventDocument> Events);
 
 /// <summary>An event on the bus; powers in kW, energies in kJ.</summary>
 internal sealed record DcBusEventDocument(
@@ -39,7 +40,8 @@ internal sealed record DcBusEventDocument(
 internal sealed record DcBusSection(string Tag, double LargestKw, double CurrentA, double SectionA);
 
 /// <summary>A moment: members in kW, in their order.</summary>
-internal sealed record DcBusTrace(double TimeS, double NetKw, double SupplyKw, double ChopperKw, double BusV, IReadOnlyList<double> MembersKw);
+internal sealed record DcBusTrace(double TimeS, double NetKw, double SupplyKw, double ChopperKw, double BusV,
+    IReadOnlyList<double> MembersKw);
 
 /// <summary>Laboratories of lineups.</summary>
 internal static class DcBusEndpoints
@@ -59,13 +61,15 @@ internal static class DcBusEndpoints
         model.Missing,
         [.. model.Members.Where(m => scenario.StateOf(m.Id).Running).Select(m => m.Input.DrivePoint.Tag)],
         model.Supply(false).TripV,
-        [.. Enum.GetValues<BusEvent>().Select(e => (Event: e, Run: model.Run(scenario, e))).Where(e => e.Run is not null).Select(e => Event(e.Event, e.Run!, model, scenario))]);
+        [.. Enum.GetValues<BusEvent>().Select(e => (Event: e, Run: model.Run(scenario, e))).Where(e => e.Run is not null).Select(e =>
+            Event(e.Event, e.Run!, model, scenario))]);
 
     private static DcBusEventDocument Event(BusEvent what, CommonBusResult run, DcBusModel model, Scenario scenario)
     {
         var step = Math.Max(1, run.Moments.Count / Points);
         return new DcBusEventDocument(
-            what, run.SpanS, run.PeakW / 1e3, run.RmsW / 1e3, run.PeakReturnW / 1e3, run.SumOfPeaksW / 1e3, run.ExchangedJ / run.SpanS / 1e3, run.SupplyJ / 1e3, run.ReturnedJ / 1e3,
+            what, run.SpanS, run.PeakW / 1e3, run.RmsW / 1e3, run.PeakReturnW / 1e3, run.SumOfPeaksW / 1e3,
+            run.ExchangedJ / run.SpanS / 1e3, run.SupplyJ / 1e3, run.ReturnedJ / 1e3,
             run.BurntJ / 1e3, run.HighestV, run.Trips, run.OffAtS, Sections(run, model, scenario),
             [
                 .. run.Moments.Where((_, i) => i % step == 0 || i >= run.Moments.Count - 2).Select(m => new DcBusTrace(

@@ -54,8 +54,10 @@ internal static class FollowerEndpoint
 
         var ramp = model.Ramp;
         return new FollowerDocument([], new FollowerSettingDocument(
-            s.SpeedRatio, s.PulseRatio, s.DisplaySetting, s.RoundingPct, input.Leader.UnitsPerTurn, input.Follower.UnitsPerTurn, s.FollowerAtLeastRpm, s.FollowerAtLargestRpm, s.WithinSpeeds,
-            s.FitsDisplay, s.LargestPulseHz, s.WithinInput, double.IsInfinity(s.ResolutionPct) ? null : s.ResolutionPct, ramp?.ReachS, ramp?.MissingUnits,
+            s.SpeedRatio, s.PulseRatio, s.DisplaySetting, s.RoundingPct, input.Leader.UnitsPerTurn, input.Follower.UnitsPerTurn,
+            s.FollowerAtLeastRpm, s.FollowerAtLargestRpm, s.WithinSpeeds,
+            s.FitsDisplay, s.LargestPulseHz, s.WithinInput, double.IsInfinity(s.ResolutionPct) ? null : s.ResolutionPct, ramp?.ReachS,
+            ramp?.MissingUnits,
             [
                 .. plant.Scenarios.Select(x => (x.Name, Rpm: model.LeaderRpmIn(x))).Where(x => x.Rpm is not null)
                     .Select(x => new FollowerScenarioDocument(x.Name, x.Rpm!.Value, x.Rpm.Value * s.SpeedRatio)),

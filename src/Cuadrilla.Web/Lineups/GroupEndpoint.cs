@@ -15,7 +15,8 @@ internal sealed record GroupDocument(IReadOnlyList<string> Missing, double? Site
 
 /// <summary>Motors of a group at work.</summary>
 internal sealed record GroupAtWorkDocument(
-    double FrequencyPct, double SumA, double WantedA, double NowA, double LateStartA, string LateTag, double SpreadPct, IReadOnlyList<GroupMotorDocument> Motors);
+    double FrequencyPct, double SumA, double WantedA, double NowA, double LateStartA, string LateTag, double SpreadPct,
+    IReadOnlyList<GroupMotorDocument> Motors);
 
 /// <summary>A kind of motors of a group; currents of one, A.</summary>
 /// <param name="Tag">Tag of the drive point.</param>
@@ -29,13 +30,15 @@ internal sealed record GroupAtWorkDocument(
 /// <param name="JamTripLongestS">That of the slowest, from cold, s.</param>
 /// <param name="LateStartS">Time of a start on the running converter, s; null when it does not reach speed.</param>
 internal sealed record GroupMotorDocument(
-    string Tag, string Name, int Count, double RatedA, double CurrentA, double SpeedRpm, double? JamA, double? JamTripS, double? JamTripLongestS, double? LateStartS);
+    string Tag, string Name, int Count, double RatedA, double CurrentA, double SpeedRpm, double? JamA, double? JamTripS,
+    double? JamTripLongestS, double? LateStartS);
 
 /// <summary>The group's endpoint.</summary>
 internal static class GroupEndpoint
 {
     public static void MapGroups(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/projects/{id}/groups/{group}", (string id, string group, string? scenarioId, ProjectReader reader, Assessor assessor) =>
+        .MapGet("/api/projects/{id}/groups/{group}",
+            (string id, string group, string? scenarioId, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.Group(plant, group) is { } model
@@ -47,11 +50,13 @@ internal static class GroupEndpoint
         model.Missing, model.Whole?.SiteCurrentA, model.CableM, model.At(scenario) is { } work ? Of(work) : null);
 
     private static GroupAtWorkDocument Of(GroupAtWork work) => new(
-        100 * work.FrequencyPu, work.Current.SumA, work.Current.WantedA, work.Motors.Sum(m => m.Member.Count * m.CurrentA), work.Current.LateStartA,
+        100 * work.FrequencyPu, work.Current.SumA, work.Current.WantedA, work.Motors.Sum(m => m.Member.Count * m.CurrentA),
+        work.Current.LateStartA,
         work.Current.LateIndex >= 0 ? work.Motors[work.Current.LateIndex].Model.Input.DrivePoint.Tag : string.Empty, work.SpreadPct,
         [
             .. work.Motors.Select(m => new GroupMotorDocument(
-                m.Model.Input.DrivePoint.Tag, m.Model.Input.DrivePoint.Name, m.Member.Count, m.Model.Motor.Plate.RatedCurrentA, m.CurrentA, m.SpeedRpm, Finite(m.JamA), Finite(m.JamTripS), Finite(m.JamTripLongestS), Finite(m.LateStartS))),
+                m.Model.Input.DrivePoint.Tag, m.Model.Input.DrivePoint.Name, m.Member.Count, m.Model.Motor.Plate.RatedCurrentA, m.CurrentA,
+                m.SpeedRpm, Finite(m.JamA), Finite(m.JamTripS), Finite(m.JamTripLongestS), Finite(m.LateStartS))),
         ]);
 
     private static double? Finite(double? value) => value is { } v && double.IsFinite(v) ? v : null;

@@ -13,7 +13,8 @@ namespace Cuadrilla.Web.Lineups;
 /// <param name="TorqueNm">Torque of the shaft, Nm.</param>
 /// <param name="SpeedRpm">Speed reference, rpm.</param>
 /// <param name="Run">What happens; null while something is missing or fewer than two units run.</param>
-internal sealed record ShaftDocument(IReadOnlyList<string> Missing, IReadOnlyList<string> Units, SharingKind Kind, double? TorqueNm, double? SpeedRpm, ShaftRunDocument? Run);
+internal sealed record ShaftDocument(IReadOnlyList<string> Missing, IReadOnlyList<string> Units, SharingKind Kind, double? TorqueNm,
+    double? SpeedRpm, ShaftRunDocument? Run);
 
 /// <summary>Events of a shared shaft; balance in per cent of rated torque.</summary>
 internal sealed record ShaftRunDocument(
@@ -37,11 +38,13 @@ internal static class ShaftEndpoint
     private const double IdlePu = 0.3;
 
     public static void MapShafts(this IEndpointRouteBuilder app) => app
-        .MapGet("/api/projects/{id}/shafts/{shaft}", (string id, string shaft, string? scenarioId, string? kind, int? lost, ProjectReader reader, Assessor assessor) =>
+        .MapGet("/api/projects/{id}/shafts/{shaft}",
+            (string id, string shaft, string? scenarioId, string? kind, int? lost, ProjectReader reader, Assessor assessor) =>
             reader.Specification(id) is not { } plant
                 ? ProjectEndpoints.Unknown()
                 : assessor.Shaft(plant, shaft) is { } model
-                    ? Results.Ok(Of(model, plant.Scenarios.FirstOrDefault(s => s.Id == scenarioId) ?? plant.Scenarios[0], KindOf(kind), lost ?? 1))
+                    ? Results.Ok(Of(model, plant.Scenarios.FirstOrDefault(s => s.Id == scenarioId) ?? plant.Scenarios[0], KindOf(kind),
+                        lost ?? 1))
                     : Problems.NotFound("There is no such shaft."))
         .WithName("getShaft").WithTags("Lineups").Produces<ShaftDocument>();
 
@@ -58,9 +61,12 @@ internal static class ShaftEndpoint
     {
         var running = model.RunningIn(scenario);
         var load = model.LoadIn(scenario);
-        var run = model.Missing.Count == 0 ? model.Over(scenario, IdlePu, Math.Clamp(lost, -1, Math.Max(0, running.Count - 1)), kind) : null;
+        var run = model.Missing.Count == 0
+            ? model.Over(scenario, IdlePu, Math.Clamp(lost, -1, Math.Max(0, running.Count - 1)), kind)
+            : null;
         return new ShaftDocument(
-            model.Missing, [.. running.Select(i => model.Units[i].Input.DrivePoint.Tag)], kind ?? model.Kind, load?.TorqueNm, load?.Rpm, run is null ? null : Of(run, model));
+            model.Missing, [.. running.Select(i => model.Units[i].Input.DrivePoint.Tag)], kind ?? model.Kind, load?.TorqueNm, load?.Rpm,
+            run is null ? null : Of(run, model));
     }
 
     private static ShaftRunDocument Of(SharingResult run, SharedShaftModel model)
@@ -81,8 +87,10 @@ internal static class ShaftEndpoint
             LostUnit = -1,
         };
         return new ShaftRunDocument(
-            shape.StepAtS, shape.LostAtS, shape.BackAtS, run.ImbalancePct, run.CirculatingNm, [.. run.LoadedPu.Select(p => 100 * p)], [.. run.AfterLossPu.Select(p => 100 * p)],
+            shape.StepAtS, shape.LostAtS, shape.BackAtS, run.ImbalancePct, run.CirculatingNm, [.. run.LoadedPu.Select(p => 100 * p)],
+            [.. run.AfterLossPu.Select(p => 100 * p)],
             100 * run.SpeedPu, 100 * run.SpeedAfterLossPu,
-            [.. run.Moments.Select(m => new ShaftTrace(m.TimeS, m.SpeedRadPerS * 60 / (2 * Math.PI), m.LoadNm, m.AcceleratingNm, m.SharesNm))]);
+            [.. run.Moments.Select(m => new ShaftTrace(m.TimeS, m.SpeedRadPerS * 60 / (2 * Math.PI), m.LoadNm, m.AcceleratingNm,
+                m.SharesNm))]);
     }
 }

@@ -28,7 +28,8 @@ internal record ListRequest(IReadOnlyList<string> Heads, IReadOnlyList<IReadOnly
 /// <param name="Sized">True to put the best motor and converter where the list names none.</param>
 /// <param name="Heads">Heads of its columns.</param>
 /// <param name="Rows">Cells of each row.</param>
-internal sealed record TakeListRequest(long BasedOn, string Who, bool Sized, IReadOnlyList<string> Heads, IReadOnlyList<IReadOnlyList<string>> Rows) : ListRequest(Heads, Rows);
+internal sealed record TakeListRequest(long BasedOn, string Who, bool Sized, IReadOnlyList<string> Heads,
+    IReadOnlyList<IReadOnlyList<string>> Rows) : ListRequest(Heads, Rows);
 
 /// <summary>A column that a list may have.</summary>
 /// <param name="Key">Stable key.</param>
@@ -40,7 +41,8 @@ internal sealed record ListColumnDocument(string Key, string Name, string Unit);
 /// <param name="Known">Columns that a list may have.</param>
 /// <param name="Columns">Position of each that this one has.</param>
 /// <param name="Rows">Its rows.</param>
-internal sealed record JudgedListDocument(IReadOnlyList<ListColumnDocument> Known, IReadOnlyDictionary<string, int> Columns, IReadOnlyList<JudgedRow> Rows);
+internal sealed record JudgedListDocument(IReadOnlyList<ListColumnDocument> Known, IReadOnlyDictionary<string, int> Columns,
+    IReadOnlyList<JudgedRow> Rows);
 
 /// <summary>Import of drive lists: judged row by row, then the good rows taken as one edit.</summary>
 internal static class DriveListEndpoints
@@ -68,7 +70,8 @@ internal static class DriveListEndpoints
             [.. DriveListImport.Judge(plant, reader.Data, list.Heads, list.Rows, columns).Select(r => r.Judged)]));
     }
 
-    private static async Task<IResult> TakeAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader, Assessor assessor)
+    private static async Task<IResult> TakeAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader,
+        Assessor assessor)
     {
         var list = await RequestBody.ReadAsync<TakeListRequest>(request);
         var columns = Columns(list);
@@ -78,13 +81,15 @@ internal static class DriveListEndpoints
         }
 
         // What says nothing new needs no taking.
-        var rows = DriveListImport.Judge(plant, reader.Data, list.Heads, list.Rows, columns).Where(r => r.Judged.Outcome is RowOutcome.New or RowOutcome.Changes).Select(r => r.Row!).ToList();
+        var rows = DriveListImport.Judge(plant, reader.Data, list.Heads, list.Rows,
+            columns).Where(r => r.Judged.Outcome is RowOutcome.New or RowOutcome.Changes).Select(r => r.Row!).ToList();
         if (rows.Count == 0)
         {
             throw new InputException(InputProblem.Of("/rows", "Rows", "none that says anything new", "at least one good row"));
         }
 
-        return ProjectEndpoints.Command(id, new CommandRequest(list.BasedOn, request.Author(list.Who), [new TakeDriveList(rows, list.Sized)]), store, reader, assessor);
+        return ProjectEndpoints.Command(id,
+            new CommandRequest(list.BasedOn, request.Author(list.Who), [new TakeDriveList(rows, list.Sized)]), store, reader, assessor);
     }
 
     private static IReadOnlyDictionary<string, int> Columns(ListRequest list)
@@ -99,7 +104,8 @@ internal static class DriveListEndpoints
         {
             if (at < 0 || at >= list.Heads.Count || ListColumn.All.All(c => c.Key != key))
             {
-                throw new InputException(InputProblem.Of($"/columns/{key}", "Column", $"{at}", $"one of {string.Join(", ", ListColumn.All.Select(c => c.Key))}, at 0 to {list.Heads.Count - 1}"));
+                throw new InputException(InputProblem.Of($"/columns/{key}", "Column", $"{at}",
+                    $"one of {string.Join(", ", ListColumn.All.Select(c => c.Key))}, at 0 to {list.Heads.Count - 1}"));
             }
         }
 
@@ -107,5 +113,7 @@ internal static class DriveListEndpoints
     }
 
     private static string Unit(ListColumn column, UnitSystem system) =>
-        column.Kept is null ? string.Empty : system == UnitSystem.UsCustomary && column.Us.Length > 0 ? column.Us : column.Quantity.UnitIn(system);
+        column.Kept is null
+            ? string.Empty
+            : system == UnitSystem.UsCustomary && column.Us.Length > 0 ? column.Us : column.Quantity.UnitIn(system);
 }

@@ -14,7 +14,9 @@ internal static class HistoryEndpoints
         var group = app.MapGroup("/api/projects/{id}/history").WithTags("History");
         group.MapGet("/", (string id, ProjectStore store) => store.History(id, Longest)).WithName("listHistory");
         group.MapGet("/{sequence:long}", (string id, long sequence, ProjectStore store) =>
-                store.DocumentAt(id, sequence) is { } document ? Results.Ok(ProjectReader.Read(document)) : Problems.NotFound("There is no such edit."))
+                store.DocumentAt(id, sequence) is { } document
+                    ? Results.Ok(ProjectReader.Read(document))
+                    : Problems.NotFound("There is no such edit."))
             .WithName("getEdit").Produces<PlantSpecification>();
     }
 }

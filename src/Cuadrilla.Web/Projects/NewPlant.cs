@@ -8,7 +8,8 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Web.Projects;
 
 /// <summary>
-/// An empty plant on one of the catalogue's usual supplies. What can stay open is open (fault level, eddy-loss share, demand); the rest are starting values
+/// An empty plant on one of the catalogue's usual supplies. What can stay open is open (fault level, eddy-loss share, demand); the rest
+/// are starting values
 /// that the plant page shows first.
 /// </summary>
 internal static class NewPlant
@@ -19,12 +20,15 @@ internal static class NewPlant
             name,
             new Site(0, 40, 5),
             new Tariff(on.Currency, on.EnergyPerKwh, 0, 0.25, 100, 10, 6),
-            new Source("bus-mv", on.FrequencyHz, new SourceStrength.NotStated(), Given.Unknown, Given.Unknown, Given.Unknown) { LowestPct = 95, HighestPct = 105 },
+            new Source("bus-mv", on.FrequencyHz, new SourceStrength.NotStated(), Given.Unknown, Given.Unknown,
+                Given.Unknown) { LowestPct = 95, HighestPct = 105 },
             new Distribution(
-                [new Bus("bus-mv", $"{Text.N(on.MediumV / 1e3)} kV connection", on.MediumV, Given.Unknown), new Bus("bus-1", $"{Text.N(on.LowV)} V bus", on.LowV, Given.Unknown)],
+                [new Bus("bus-mv", $"{Text.N(on.MediumV / 1e3)} kV connection", on.MediumV, Given.Unknown),
+                    new Bus("bus-1", $"{Text.N(on.LowV)} V bus", on.LowV, Given.Unknown)],
                 [
                     new Transformer(
-                        "t1", "transformer 1", "bus-mv", "bus-1", on.RatedKva, on.UkPct, on.LoadLossKw, on.NoLoadLossKw, on.VectorGroup, TransformerCooling.Dry, Given.Unknown, Given.Unknown)
+                        "t1", "transformer 1", "bus-mv", "bus-1", on.RatedKva, on.UkPct, on.LoadLossKw, on.NoLoadLossKw, on.VectorGroup,
+                        TransformerCooling.Dry, Given.Unknown, Given.Unknown)
                     { NoLoadSecondaryPct = on.NoLoadSecondaryPct },
                 ],
                 [],
@@ -37,7 +41,8 @@ internal static class NewPlant
             [],
             [],
             []);
-        PlantCommand[] customs = [.. on.Us ? new PlantCommand[] { new UseUnits(UnitSystem.UsCustomary) } : [], .. on.Region != "eu" ? new PlantCommand[] { new UseRegion(on.Region) } : []];
+        PlantCommand[] customs = [.. on.Us ? new PlantCommand[] { new UseUnits(UnitSystem.UsCustomary) } : [],
+            .. on.Region != "eu" ? new PlantCommand[] { new UseRegion(on.Region) } : []];
         return customs.Aggregate(plant, (p, command) => command.On(p, studies) is CommandOutcome.Done done ? done.After : p);
     }
 }

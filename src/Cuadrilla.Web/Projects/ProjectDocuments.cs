@@ -14,7 +14,8 @@ namespace Cuadrilla.Web.Projects;
 /// <param name="Specification">What is specified.</param>
 /// <param name="Assessment">What follows; reasons are asked for one by one.</param>
 internal sealed record ProjectDocument(
-    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification Specification, AssessmentDocument Assessment);
+    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification Specification,
+    AssessmentDocument Assessment);
 
 /// <summary>A change to save.</summary>
 /// <param name="BasedOn">The edit it was made on.</param>
@@ -57,10 +58,12 @@ internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, IReadOn
 /// <param name="UndoLabel">What undo would take back; null when there is nothing.</param>
 /// <param name="RedoLabel">What redo would bring back; null when there is nothing.</param>
 /// <param name="State">open, archived or binned; what is not open is only read.</param>
-/// <param name="Specification">What is stored where fields that the changes left out were filled in; else null: it is what they make.</param>
+/// <param name="Specification">What is stored where fields that the changes left out were filled in; else null: it is what they
+/// make.</param>
 /// <param name="Assessment">What follows.</param>
 internal sealed record SavedDocument(
-    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification? Specification, AssessmentDocument Assessment);
+    string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification? Specification,
+    AssessmentDocument Assessment);
 
 /// <summary>An undo or redo.</summary>
 /// <param name="BasedOn">The edit it was asked on.</param>
@@ -86,4 +89,5 @@ internal sealed record CreateRequest(string Name, string Who)
 /// <param name="Detail">In full.</param>
 /// <param name="Base">What the refused write was based on.</param>
 /// <param name="Current">What is in force.</param>
-internal sealed record StaleDocument(string Type, string Title, int Status, string Detail, PlantSpecification Base, ProjectDocument Current);
+internal sealed record StaleDocument(string Type, string Title, int Status, string Detail, PlantSpecification Base,
+    ProjectDocument Current);

@@ -30,9 +30,11 @@ internal static class ProjectEndpoints
             .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").For(AccountRole.Engineer).Accepts<ChangeRequest>("application/json")
             .Produces<SavedDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/commands", CommandAsync).WithName("runCommands").For(AccountRole.Engineer).Accepts<CommandRequest>("application/json")
+        group.MapPost("/{id}/commands",
+            CommandAsync).WithName("runCommands").For(AccountRole.Engineer).Accepts<CommandRequest>("application/json")
             .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/commands/possible", PossibleAsync).WithName("askCommands").For(AccountRole.Reader).Accepts<PossibleRequest>("application/json")
+        group.MapPost("/{id}/commands/possible",
+            PossibleAsync).WithName("askCommands").For(AccountRole.Reader).Accepts<PossibleRequest>("application/json")
             .Produces<IReadOnlyList<string>>();
         group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))
@@ -53,7 +55,9 @@ internal static class ProjectEndpoints
     {
         var wanted = await RequestBody.ReadAsync<CreateRequest>(request);
         var author = request.Author(wanted.Who);
-        var (plant, label) = wanted.Template.Length > 0 ? Copied(wanted, reader) : (Begun(wanted, assessor), "New plant with starting values");
+        var (plant, label) = wanted.Template.Length > 0
+            ? Copied(wanted, reader)
+            : (Begun(wanted, assessor), "New plant with starting values");
         ProjectFile.Require(plant, reader.Data);
         var document = reader.Create(plant, author, label);
         return Results.Created($"/api/projects/{document.Id}", document);
@@ -63,7 +67,8 @@ internal static class ProjectEndpoints
     {
         var supplies = assessor.Data.UsualSupplies;
         var supply = wanted.Supply.Length == 0 ? supplies[0] : supplies.FirstOrDefault(s => s.Key == wanted.Supply)
-            ?? throw new InputException(InputProblem.Of("/supply", "Supply", $"'{wanted.Supply}'", string.Join(", ", supplies.Select(s => s.Key))));
+            ?? throw new InputException(InputProblem.Of("/supply", "Supply", $"'{wanted.Supply}'",
+                string.Join(", ", supplies.Select(s => s.Key))));
         return NewPlant.Named(wanted.Name, supply, assessor);
     }
 
@@ -71,7 +76,8 @@ internal static class ProjectEndpoints
     {
         var example = DemoPlant.Keys.FirstOrDefault(k => k == wanted.Template);
         var plant = example is not null ? DemoPlant.Read(reader.Data, example) : reader.Specification(wanted.Template)
-            ?? throw new InputException(InputProblem.Of("/template", "Template", $"'{wanted.Template}'", $"{string.Join(", ", DemoPlant.Keys)} or the key of a project"));
+            ?? throw new InputException(InputProblem.Of("/template", "Template", $"'{wanted.Template}'",
+                $"{string.Join(", ", DemoPlant.Keys)} or the key of a project"));
         return (wanted.Name.Length > 0 ? plant with { Name = wanted.Name } : plant, CommandOutcome.Shortened($"Copy of {plant.Name}"));
     }
 
@@ -88,7 +94,8 @@ internal static class ProjectEndpoints
         Persons.RequireWords("/label", "Label", edit.Label, 120);
         var author = request.Author(edit.Who);
         ProjectFile.Require(edit.Specification, reader.Data, "/specification");
-        return Answer(store.Save(id, edit.BasedOn, ProjectReader.Write(edit.Specification), author, edit.Label), reader, edit.Specification);
+        return Answer(store.Save(id, edit.BasedOn, ProjectReader.Write(edit.Specification), author, edit.Label), reader,
+            edit.Specification);
     }
 
     private static async Task<IResult> ChangeAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader)
@@ -104,7 +111,8 @@ internal static class ProjectEndpoints
         var on = ProjectReader.Read(before);
         for (var tries = 0; ; tries++)
         {
-            var isMerged = head.Edit != wanted.BasedOn && wanted.Merges && head.State == ProjectStates.Open && FieldMerge.IsPossible(on, reader.Of(head), wanted.Changes);
+            var isMerged = head.Edit != wanted.BasedOn && wanted.Merges && head.State == ProjectStates.Open
+                && FieldMerge.IsPossible(on, reader.Of(head), wanted.Changes);
             if (!isMerged && Refusal(head, before, wanted.BasedOn) is { } refusal)
             {
                 return Answer(refusal, reader, null);
@@ -128,7 +136,8 @@ internal static class ProjectEndpoints
         }
     }
 
-    private static async Task<IResult> CommandAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader, Assessor assessor)
+    private static async Task<IResult> CommandAsync(string id, HttpRequest request, ProjectStore store, ProjectReader reader,
+        Assessor assessor)
     {
         var wanted = await RequestBody.ReadAsync<CommandRequest>(request);
         return Command(id, wanted with { Who = request.Author(wanted.Who) }, store, reader, assessor);
@@ -149,7 +158,9 @@ internal static class ProjectEndpoints
 
         var done = CommandRun.All(reader.Specification(id)!, wanted.Commands, assessor);
         var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(done.After), wanted.Who, done.Label);
-        return outcome is WriteOutcome.Saved saved ? Results.Ok(new CommandDocument(done.CreatedIds, done.Notes, reader.Document(saved.Head, done.After))) : Answer(outcome, reader, null);
+        return outcome is WriteOutcome.Saved saved
+            ? Results.Ok(new CommandDocument(done.CreatedIds, done.Notes, reader.Document(saved.Head, done.After)))
+            : Answer(outcome, reader, null);
     }
 
     // What is shown with a button that can't be pressed.
@@ -167,7 +178,9 @@ internal static class ProjectEndpoints
 
     // Before anything is computed: what is refused costs nothing.
     private static WriteOutcome? Refusal(ProjectHead head, StoredDocument before, long basedOn) =>
-        head.State != ProjectStates.Open ? new WriteOutcome.Closed(head.State) : head.Edit != basedOn ? new WriteOutcome.Stale(head, before) : null;
+        head.State != ProjectStates.Open
+            ? new WriteOutcome.Closed(head.State)
+            : head.Edit != basedOn ? new WriteOutcome.Stale(head, before) : null;
 
     private static IResult Answer(WriteOutcome outcome, ProjectReader reader, PlantSpecification? known) => outcome switch
     {
@@ -181,8 +194,11 @@ internal static class ProjectEndpoints
             statusCode: StatusCodes.Status409Conflict),
         WriteOutcome.Closed closed => Problems.Of(
             "closed", "Refused", StatusCodes.Status403Forbidden,
-            closed.State == ProjectStates.Archived ? "The plant is archived and only read; open it again first." : "The plant is in the bin; take it back first.", []),
-        WriteOutcome.Nothing => Problems.Of("nothing-to-do", "Nothing to undo or redo", StatusCodes.Status400BadRequest, "There is nothing to undo or redo.", []),
+            closed.State == ProjectStates.Archived
+                ? "The plant is archived and only read; open it again first."
+                : "The plant is in the bin; take it back first.", []),
+        WriteOutcome.Nothing => Problems.Of("nothing-to-do", "Nothing to undo or redo", StatusCodes.Status400BadRequest,
+            "There is nothing to undo or redo.", []),
         WriteOutcome.Unknown => Unknown(),
         _ => throw new InvalidOperationException("Unknown outcome."),
     };

@@ -43,10 +43,12 @@ internal sealed class ProjectEvents
     /// <param name="project">Which project.</param>
     /// <param name="isWelcome">Asked before each is told: a session may have been ended meanwhile.</param>
     /// <param name="stop">Ends it.</param>
-    public async IAsyncEnumerable<SseItem<EditEvent?>> Of(string project, Func<bool> isWelcome, [EnumeratorCancellation] CancellationToken stop)
+    public async IAsyncEnumerable<SseItem<EditEvent?>> Of(string project, Func<bool> isWelcome,
+        [EnumeratorCancellation] CancellationToken stop)
     {
         var windows = open.GetOrAdd(project, _ => new ConcurrentDictionary<Guid, Channel<EditEvent>>());
-        var (key, channel) = (Guid.NewGuid(), Channel.CreateBounded<EditEvent>(new BoundedChannelOptions(Waiting) { FullMode = BoundedChannelFullMode.DropOldest }));
+        var (key, channel) = (Guid.NewGuid(),
+            Channel.CreateBounded<EditEvent>(new BoundedChannelOptions(Waiting) { FullMode = BoundedChannelFullMode.DropOldest }));
         windows[key] = channel;
         try
         {
@@ -89,7 +91,8 @@ internal static class EventEndpoints
     public static void MapEvents(this IEndpointRouteBuilder app) => app.MapGet("/api/projects/{id}/events", Open)
         .WithTags("Projects").WithName("projectEvents").Produces<string>(contentType: "text/event-stream");
 
-    private static IResult Open(string id, HttpContext context, Data.ProjectStore store, SessionStore sessions, ProjectEvents events, IHostApplicationLifetime life)
+    private static IResult Open(string id, HttpContext context, Data.ProjectStore store, SessionStore sessions, ProjectEvents events,
+        IHostApplicationLifetime life)
     {
         if (store.Find(id) is null)
         {
@@ -114,11 +117,13 @@ internal static class EventEndpoints
         var result = await next(invocation);
         if (before is not null && Latest(store, id) is { } now && now.Sequence != before.Sequence)
         {
-            context.RequestServices.GetRequiredService<ProjectEvents>().Announce(id, new EditEvent(now.Sequence, now.Who, now.Label, context.Request.Headers[ProjectEvents.WindowHeader].ToString()));
+            context.RequestServices.GetRequiredService<ProjectEvents>().Announce(id,
+                new EditEvent(now.Sequence, now.Who, now.Label, context.Request.Headers[ProjectEvents.WindowHeader].ToString()));
         }
 
         return result;
     }
 
-    private static Data.HistoryEntry? Latest(Data.ProjectStore store, string id) => store.History(id, 1) is [var latest, ..] ? latest : null;
+    private static Data.HistoryEntry? Latest(Data.ProjectStore store, string id) =>
+        store.History(id, 1) is [var latest, ..] ? latest : null;
 }

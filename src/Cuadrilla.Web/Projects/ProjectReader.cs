@@ -13,7 +13,8 @@ namespace Cuadrilla.Web.Projects;
 /// <summary>Between the store's JSON and the specification with its assessment.</summary>
 internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, IMemoryCache recent, ILogger<ProjectReader> logger)
 {
-    /// <summary>How many specifications are kept with their assessments, so that bench, checks and sheets of an edit assess nothing again.</summary>
+    /// <summary>How many specifications are kept with their assessments, so that bench, checks and sheets of an edit assess nothing
+    /// again.</summary>
     public const int MostRecent = 8;
 
     // A large plant's assessment takes some tens of megabytes: of a project only the edit in force is kept.
@@ -58,7 +59,8 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 
     /// <summary>The same without the specification where the client has it.</summary>
     public SavedDocument Saved(ProjectHead head, PlantSpecification specification, bool isKnown) =>
-        new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, head.State, isKnown ? null : specification, Assessed(Kept(head, () => specification)));
+        new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, head.State, isKnown ? null : specification,
+            Assessed(Kept(head, () => specification)));
 
     // What is stored is stored: a plant whose assessment fails opens with its board, history and undo, and says so.
     private AssessmentDocument Assessed(PlantSpecification specification)

@@ -50,7 +50,8 @@ internal static class ProjectStateEndpoints
         var wanted = (await RequestBody.ReadAsync<DescriptionRequest>(request)).Description.Trim();
         if (wanted.Length > LongestDescription || PlainWords.FirstStrange(wanted) is not null)
         {
-            throw new InputException(InputProblem.Of("/description", "Description", $"{wanted.Length} characters long", $"at most {LongestDescription} characters on one line, none that controls"));
+            throw new InputException(InputProblem.Of("/description", "Description", $"{wanted.Length} characters long",
+                $"at most {LongestDescription} characters on one line, none that controls"));
         }
 
         return store.Describe(id, wanted) ? Results.Ok(store.List()) : ProjectEndpoints.Unknown();

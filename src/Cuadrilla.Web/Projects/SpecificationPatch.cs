@@ -36,11 +36,13 @@ internal static class SpecificationPatch
 {
     private const int MostChanges = 20_000;
 
-    /// <summary>The specification after them, and whether it is just what they make: fields that they left out were not filled in.</summary>
+    /// <summary>The specification after them, and whether it is just what they make: fields that they left out were not filled
+    /// in.</summary>
     /// <param name="before">What they were made on.</param>
     /// <param name="changes">In their order.</param>
     /// <exception cref="InputException">One does not apply, or what comes out is none.</exception>
-    public static (PlantSpecification Specification, bool IsJustThat) Apply(PlantSpecification before, IReadOnlyList<SpecificationChange> changes)
+    public static (PlantSpecification Specification, bool IsJustThat) Apply(PlantSpecification before,
+        IReadOnlyList<SpecificationChange> changes)
     {
         if (changes.Count is 0 or > MostChanges)
         {
@@ -50,12 +52,14 @@ internal static class SpecificationPatch
         var document = JsonSerializer.SerializeToNode(before, ProjectJson.Options)!.AsObject();
         for (var i = 0; i < changes.Count; i++)
         {
-            Apply(document, changes[i] ?? throw new InputException(InputProblem.Of($"/changes/{i}", "Change", "null", "an object")), $"/changes/{i}");
+            Apply(document, changes[i] ?? throw new InputException(InputProblem.Of($"/changes/{i}", "Change", "null", "an object")),
+                $"/changes/{i}");
         }
 
         RefuseGaps(document, "/specification");
 
-        var after = JsonReading.Read<PlantSpecification>(JsonSerializer.SerializeToUtf8Bytes(document), ProjectJson.Options, "/specification");
+        var after = JsonReading.Read<PlantSpecification>(JsonSerializer.SerializeToUtf8Bytes(document), ProjectJson.Options,
+            "/specification");
         return (after, JsonNode.DeepEquals(document, JsonSerializer.SerializeToNode(after, ProjectJson.Options)));
     }
 
@@ -100,7 +104,8 @@ internal static class SpecificationPatch
             case JsonArray list:
                 for (var i = 0; i < list.Count; i++)
                 {
-                    RefuseGaps(list[i] ?? throw new InputException(InputProblem.Of($"{pointer}/{i}", "Entry of a list", "null", "a value")), $"{pointer}/{i}");
+                    RefuseGaps(list[i] ?? throw new InputException(InputProblem.Of($"{pointer}/{i}", "Entry of a list", "null", "a value")),
+                        $"{pointer}/{i}");
                 }
 
                 break;
@@ -108,5 +113,6 @@ internal static class SpecificationPatch
     }
 
     private static InputException NotThere(SpecificationChange change, string pointer) => new(InputProblem.Of(
-        pointer + "/path", "Path", $"'{(change.Path.Length > 80 ? change.Path[..80] + "…" : change.Path)}'", $"a pointer to a field that {change.Op.ToString().ToLowerInvariant()} can reach"));
+        pointer + "/path", "Path", $"'{(change.Path.Length > 80 ? change.Path[..80] + "…" : change.Path)}'",
+        $"a pointer to a field that {change.Op.ToString().ToLowerInvariant()} can reach"));
 }

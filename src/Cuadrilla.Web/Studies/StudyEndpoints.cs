@@ -10,8 +10,10 @@ internal static class StudyEndpoints
         .MapGet("/api/studies/{key}", (string key, StudyQueue queue) => queue.Find(key))
         .WithTags("Studies").WithName("getStudy");
 
-    /// <summary>States what an endpoint of a long study takes and answers beside its own: a key to ask for its progress by, and 503 when the line is full.</summary>
-    public static RouteHandlerBuilder AsStudy(this RouteHandlerBuilder endpoint) => endpoint.Produces<ProblemDocument>(503, Problems.ContentType)
+    /// <summary>States what an endpoint of a long study takes and answers beside its own: a key to ask for its progress by, and 503 when
+    /// the line is full.</summary>
+    public static RouteHandlerBuilder AsStudy(this RouteHandlerBuilder endpoint) =>
+        endpoint.Produces<ProblemDocument>(503, Problems.ContentType)
         .AddOpenApiOperationTransformer((operation, _, _) =>
         {
             (operation.Parameters ??= []).Add(new OpenApiParameter

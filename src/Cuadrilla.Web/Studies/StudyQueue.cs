@@ -5,7 +5,8 @@ using Cuadrilla.Web.Http;
 namespace Cuadrilla.Web.Studies;
 
 /// <summary>
-/// Studies that take many seconds: few at a time, few waiting, and giving way to edits. Whoever comes when the line is full is told when to come again; whoever
+/// Studies that take many seconds: few at a time, few waiting, and giving way to edits. Whoever comes when the line is full is told when
+/// to come again; whoever
 /// leaves makes room at once.
 /// </summary>
 internal sealed class StudyQueue : IDisposable
@@ -72,7 +73,8 @@ internal sealed class StudyQueue : IDisposable
 
     /// <summary>How far the study of that key is.</summary>
     public StudyDocument Find(string key) => known.TryGetValue(key, out var found)
-        ? new StudyDocument(true, found.IsRunning, found.IsRunning ? 0 : known.Values.Count(k => k.Place < found.Place), found.Done, found.Of)
+        ? new StudyDocument(true, found.IsRunning, found.IsRunning ? 0 : known.Values.Count(k => k.Place < found.Place), found.Done,
+            found.Of)
         : StudyDocument.None;
 
     public void Dispose() => places.Dispose();

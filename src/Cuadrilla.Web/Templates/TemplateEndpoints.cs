@@ -68,7 +68,8 @@ internal static class TemplateEndpoints
         var kept = point.Converter is ConverterChoice.OfGroup ? point with { Converter = new ConverterChoice.NotChosen() } : point;
         return plant with
         {
-            Lineups = [lineup with { DrivePoints = [kept], DcBuses = [], Arrangements = [], VariantName = string.Empty, Reason = string.Empty, SetAside = [] }],
+            Lineups = [lineup with { DrivePoints = [kept], DcBuses = [], Arrangements = [], VariantName = string.Empty,
+                Reason = string.Empty, SetAside = [] }],
             Scenarios = [.. plant.Scenarios.Select(s => s with { States = [] })],
             Motors = [.. plant.Motors.Where(m => kept.Motor is MotorChoice.FromCatalogue c && c.ItemId == m.Id)],
             Converters = [.. plant.Converters.Where(m => kept.Converter is ConverterChoice.FromCatalogue c && c.ItemId == m.Id)],

@@ -11,13 +11,15 @@ public sealed class LayoutTests
     // Items of the catalogue stand beside the formulae of their component, so the catalogue as a whole comes after all of them.
     private static readonly string[] Folders =
     [
-        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Interference", "Protection", "Network", "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
+        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Interference", "Protection", "Network",
+        "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
     private static readonly string[] Studies =
     [
-        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "DrivePoints", "DcBuses", "Protection", "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
+        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "DrivePoints", "DcBuses", "Protection",
+        "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
         "Arrangements",
     ];
 
@@ -48,13 +50,15 @@ public sealed class LayoutTests
     [Fact]
     public void Every_study_stands_in_the_order() => Assert.Equal(
         Studies.Order(StringComparer.Ordinal),
-        typeof(Assessor).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).Where(n => n.StartsWith($"{Core}.Studies.", StringComparison.Ordinal))
+        typeof(Assessor).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).Where(n =>
+            n.StartsWith($"{Core}.Studies.", StringComparison.Ordinal))
             .Select(n => n.Split('.')[3]).Distinct().Order(StringComparer.Ordinal));
 
     [Fact]
     public void A_test_stands_in_the_folder_of_what_it_tests()
     {
-        // Beside those of Core: what holds for the code itself, what Documents makes of it, and the second solver that the first is held against.
+        // Beside those of Core: what holds for the code itself, what Documents makes of it, and the second solver that the first is held
+        // against.
         string[] others = ["Architecture", "Documents", "Harmonics.Second"];
         var core = typeof(Assessor).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).ToHashSet(StringComparer.Ordinal);
         var strangers = typeof(LayoutTests).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).Distinct()

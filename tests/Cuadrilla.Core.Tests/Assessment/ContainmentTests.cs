@@ -28,12 +28,14 @@ public sealed class ContainmentTests
         var id = ((ConverterChoice.FromCatalogue)DemoChanges.Demo.AllDrivePoints().First(p => p.Id == "dp-01").Converter).ItemId;
         var whole = new Assessor(Data).Run(DemoChanges.Demo);
         var broken = new Assessor(Broken(id)).Run(DemoChanges.Demo);
-        var touched = DemoChanges.Demo.AllDrivePoints().Where(p => p.Converter is ConverterChoice.FromCatalogue c && c.ItemId == id).Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
+        var touched = DemoChanges.Demo.AllDrivePoints().Where(p => p.Converter is ConverterChoice.FromCatalogue c
+            && c.ItemId == id).Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
 
         Assert.NotEmpty(broken.Faults);
         Assert.Equal(whole.DrivePoints.Count, broken.DrivePoints.Count);
         Assert.All(broken.Checks.Where(c => touched.Contains(c.DrivePointId)), c => Assert.NotEqual(Verdict.Holds, c.Verdict));
-        Assert.All(broken.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)), c => Assert.Equal(Verdict.NeedsData, c.Verdict));
+        Assert.All(broken.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)),
+            c => Assert.Equal(Verdict.NeedsData, c.Verdict));
         var motor = Assert.Single(broken.Checks, c => c.Id == "motor.continuous" && c.DrivePointId == "dp-02");
         Assert.Equal(whole.Checks.Single(c => c.Id == "motor.continuous" && c.DrivePointId == "dp-02").Verdict, motor.Verdict);
     }
@@ -45,7 +47,8 @@ public sealed class ContainmentTests
         Assert.Equal(Verdict.NeedsData, check.Verdict);
         Assert.Contains("no way", check.Reason.WithNumbers, StringComparison.Ordinal);
         Assert.Contains(Fault.HowToRepeat, check.Relief, StringComparison.Ordinal);
-        var holds = new Check("a.b", "dp", BoardRow.Motor, "Title", Verdict.Holds, 1, 2, "A", LimitSense.AtMost, 50, string.Empty, string.Empty, check.Reason);
+        var holds = new Check("a.b", "dp", BoardRow.Motor, "Title", Verdict.Holds, 1, 2, "A", LimitSense.AtMost, 50, string.Empty,
+            string.Empty, check.Reason);
         Assert.Equal(Verdict.NeedsData, holds.Doubted([check.Fault!]).Verdict);
         Assert.Equal(Verdict.Fails, (holds with { Verdict = Verdict.Fails }).Doubted([check.Fault!]).Verdict);
         Assert.Same(holds, holds.Doubted([]));
@@ -95,8 +98,10 @@ public sealed class ContainmentTests
     private static class Own
     {
         public static OwnConverter SixPulse(double chokePct) => new(
-            "own", "own", "catalogue", "1", ConverterKind.SixPulse, 22, 400, 45, Given.Unknown, chokePct, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
-            Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+            "own", "own", "catalogue", "1", ConverterKind.SixPulse, 22, 400, 45, Given.Unknown, chokePct, Given.Unknown, Given.Unknown,
+            Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+            Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+            Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
             Given.Unknown, Given.Unknown, Given.Unknown);
     }
 }

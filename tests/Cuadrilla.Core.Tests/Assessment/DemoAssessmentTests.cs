@@ -53,7 +53,8 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void Every_check_of_the_work_is_there_with_source_and_reason()
     {
-        foreach (var id in new[] { "motor.continuous", "motor.peak", "motor.match", "converter.continuous", "converter.overload", "energy.best-alternative", "supply.data" })
+        foreach (var id in new[] { "motor.continuous", "motor.peak", "motor.match", "converter.continuous", "converter.overload",
+            "energy.best-alternative", "supply.data" })
         {
             Assert.Equal(Demo.AllDrivePoints().Count(), Found.Checks.Count(c => c.Id == id));
         }
@@ -66,8 +67,10 @@ public sealed class DemoAssessmentTests
 
         foreach (var (id, element, verdict) in new[]
         {
-            ("supply.transformer-loading", "t1", Verdict.Fails), ("supply.transformer-loading", "t2", Verdict.Holds), ("supply.start-dip", "compressor", Verdict.Holds),
-            ("supply.neutral", "lighting", Verdict.Tight), ("supply.fault-level", "bus-mv", Verdict.Holds), ("supply.fault-level", "bus-w", Verdict.Holds),
+            ("supply.transformer-loading", "t1", Verdict.Fails), ("supply.transformer-loading", "t2", Verdict.Holds),
+            ("supply.start-dip", "compressor", Verdict.Holds),
+            ("supply.neutral", "lighting", Verdict.Tight), ("supply.fault-level", "bus-mv", Verdict.Holds),
+            ("supply.fault-level", "bus-w", Verdict.Holds),
         })
         {
             Assert.Equal(verdict, Found.Checks.Single(c => c.Id == id && c.ElementId == element).Verdict);
@@ -96,12 +99,15 @@ public sealed class DemoAssessmentTests
         var fails = list.TakeWhile(c => c.Verdict == Verdict.Fails).ToList();
         Assert.Equal(list.Count(c => c.Verdict == Verdict.Fails), fails.Count);
         Assert.Equal(fails.Select(c => CheckWeights.Of(c.Id)).Order(), fails.Select(c => CheckWeights.Of(c.Id)));
-        Assert.All(fails.GroupBy(c => CheckWeights.Of(c.Id)), g => Assert.Equal(g.OrderBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.MaxValue).Select(c => c.Id), g.Select(c => c.Id)));
+        Assert.All(fails.GroupBy(c => CheckWeights.Of(c.Id)),
+            g => Assert.Equal(g.OrderBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.MaxValue).Select(c => c.Id),
+                g.Select(c => c.Id)));
 
         // A brake that closes on a turning shaft before a resonance, that before the demand distortion, life-cycle cost last.
         Assert.Equal("brake.sequence", list[0].Id);
         var order = fails.Select(c => c.Id).ToList();
-        Assert.True(order.IndexOf("harmonics.resonance") < order.IndexOf("harmonics.plant-voltage") || !order.Contains("harmonics.plant-voltage"));
+        Assert.True(order.IndexOf("harmonics.resonance") < order.IndexOf("harmonics.plant-voltage")
+            || !order.Contains("harmonics.plant-voltage"));
         Assert.Equal("rpm", list[0].Unit);
         Assert.All(Enum.GetValues<CheckWeight>(), w => Assert.Contains(Found.Checks, c => CheckWeights.Of(c.Id) == w));
     }
@@ -122,7 +128,9 @@ public sealed class DemoAssessmentTests
                 continue;
             }
 
-            var chain = study.Model is DriveOnLine line ? LossChain.Of(line, onLine!, Found.Scenarios[0]) : LossChain.Of((DriveOnConverter)study.Model, drive!, Found.Scenarios[0]);
+            var chain = study.Model is DriveOnLine line
+                ? LossChain.Of(line, onLine!, Found.Scenarios[0])
+                : LossChain.Of((DriveOnConverter)study.Model, drive!, Found.Scenarios[0]);
             foreach (var (from, to) in chain.Zip(chain.Skip(1)))
             {
                 Assert.Equal(from.OutputW, to.InputW, 6);
@@ -175,7 +183,8 @@ public sealed class DemoAssessmentTests
     {
         Verdict Of(PlantSpecification plant, string id, string point) => Check(DemoChanges.Assessor.Run(plant), id, point).Verdict;
         PlantSpecification Motor(string point, string item, MotorConnection connection = MotorConnection.Fitting) => With(
-            point, p => p with { Motor = new MotorChoice.FromCatalogue(item, MotorCooling.SeparateFan, ThermalClass.F, connection, true, string.Empty) });
+            point, p => p with { Motor = new MotorChoice.FromCatalogue(item, MotorCooling.SeparateFan, ThermalClass.F, connection, true,
+                string.Empty) });
         Assert.Equal(Verdict.Fails, Of(Motor("dp-13", "pm-ie5-5.5"), "motor.technology-rule", "dp-13"));
         Assert.Equal(Verdict.Fails, Of(Motor("dp-01", "dc-160"), "motor.technology-rule", "dp-01"));
         Assert.Equal(Verdict.NeedsData, Of(Motor("dp-01", "dc-160"), "energy.best-alternative", "dp-01"));
@@ -210,7 +219,8 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void A_point_of_the_duty_inside_a_skip_band_fails_by_name()
     {
-        Check Of(params SkipBand[] bands) => Check(DemoChanges.Assessor.Run(With("dp-01", p => p with { SkipBands = [.. bands] })), "motor.skip-band", "dp-01");
+        Check Of(params SkipBand[] bands) =>
+            Check(DemoChanges.Assessor.Run(With("dp-01", p => p with { SkipBands = [.. bands] })), "motor.skip-band", "dp-01");
         Assert.Equal(Verdict.NotApplicable, Of().Verdict);
         Assert.Equal(Verdict.Holds, Of(new SkipBand(300, 400)).Verdict);
         var hit = Of(new SkipBand(300, 400), new SkipBand(1400, 1490));
@@ -227,13 +237,15 @@ public sealed class DemoAssessmentTests
         Assert.Contains(picture, p => p.SwitchingKhz == 4 && p.SiteCurrentA == 300 * 0.955 * 0.96);
         foreach (var (slow, fast) in picture.Zip(picture.Skip(1)))
         {
-            Assert.True(fast.NoiseRiseDb < slow.NoiseRiseDb && fast.SiteCurrentA <= slow.SiteCurrentA && fast.EarthCurrentMa > slow.EarthCurrentMa);
+            Assert.True(fast.NoiseRiseDb < slow.NoiseRiseDb && fast.SiteCurrentA <= slow.SiteCurrentA
+                && fast.EarthCurrentMa > slow.EarthCurrentMa);
             Assert.True(fast.MostCableM < slow.MostCableM);
         }
 
         // What charges the cable at the frequency in force is what the check judges; the filter's declaration ends at 4 kHz.
         var now = picture.Single(p => p.SwitchingKhz == 4);
-        var check = DemoChanges.Assessor.Run(Demo).Checks.Single(c => c is { Id: "emc.motor-cable", DrivePointId: "dp-01", ElementId: "charging" });
+        var check = DemoChanges.Assessor.Run(Demo).Checks.Single(c =>
+            c is { Id: "emc.motor-cable", DrivePointId: "dp-01", ElementId: "charging" });
         Assert.Equal(3e3 * check.Figure.Value, now.EarthCurrentMa!.Value, 0.01);
         Assert.Equal(62 * check.Limit.Value / check.Figure.Value, now.MostCableM!.Value, 2.0);
         Assert.All(picture, p => Assert.Equal(p.SwitchingKhz <= 4, p.FilterHolds));
@@ -242,7 +254,8 @@ public sealed class DemoAssessmentTests
     [Fact]
     public void An_override_moves_its_check_and_nothing_else()
     {
-        var result = DemoChanges.Assessor.Run(Demo with { Overrides = [new DefaultOverride("match-current-pct", 20, "agreed with the maker"), new DefaultOverride("match-magnetising-pct", 5, string.Empty)] });
+        var result = DemoChanges.Assessor.Run(Demo with { Overrides = [new DefaultOverride("match-current-pct", 20,
+            "agreed with the maker"), new DefaultOverride("match-magnetising-pct", 5, string.Empty)] });
         Assert.Equal(Verdict.Holds, Check(result, "motor.match", "dp-03").Verdict);
         Assert.Equal(Check(Found, "motor.continuous", "dp-02").Figure, Check(result, "motor.continuous", "dp-02").Figure);
     }
@@ -271,7 +284,9 @@ public sealed class DemoAssessmentTests
     {
         var dear = Demo with { Overrides = [new DefaultOverride("best-alternative-pct", 0, string.Empty)] };
         Assert.Equal(Verdict.Tight, Check(DemoChanges.Assessor.Run(dear), "energy.best-alternative", "dp-02").Verdict);
-        var reasoned = With(dear, "dp-02", p => p with { Motor = new MotorChoice.FromCatalogue("cage-4p-ie3-45", MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, "in store") });
+        var reasoned = With(dear, "dp-02",
+            p => p with { Motor = new MotorChoice.FromCatalogue("cage-4p-ie3-45", MotorCooling.OwnFan, ThermalClass.B,
+                MotorConnection.Fitting, false, "in store") });
         Assert.Equal(Verdict.Holds, Check(DemoChanges.Assessor.Run(reasoned), "energy.best-alternative", "dp-02").Verdict);
     }
 
@@ -284,10 +299,12 @@ public sealed class DemoAssessmentTests
         var after = assessor.Run(changed).Checks;
         var fresh = DemoChanges.Assessor.Run(changed).Checks;
         Assert.Equal(fresh.Select(c => (c.Id, c.DrivePointId, c.Verdict)), after.Select(c => (c.Id, c.DrivePointId, c.Verdict)));
-        Assert.All(fresh.Zip(after).Where(x => x.First.Limit.IsKnown), x => Assert.Equal(x.First.Limit.Value, x.Second.Limit.Value, 2e-6 * Math.Abs(x.First.Limit.Value)));
+        Assert.All(fresh.Zip(after).Where(x => x.First.Limit.IsKnown),
+            x => Assert.Equal(x.First.Limit.Value, x.Second.Limit.Value, 2e-6 * Math.Abs(x.First.Limit.Value)));
         foreach (var (a, b) in fresh.Zip(after).Where(x => x.First.Figure.IsKnown))
         {
-            Assert.Equal(a.Figure.Value, b.Figure.Value, 2e-6 * Math.Max(Math.Abs(a.Figure.Value), a.Limit.IsKnown ? Math.Abs(a.Limit.Value) : 0));
+            Assert.Equal(a.Figure.Value, b.Figure.Value,
+                2e-6 * Math.Max(Math.Abs(a.Figure.Value), a.Limit.IsKnown ? Math.Abs(a.Limit.Value) : 0));
         }
     }
 
@@ -298,5 +315,6 @@ public sealed class DemoAssessmentTests
 
     private static PlantSpecification With(string id, Func<DrivePoint, DrivePoint> change) => With(Demo, id, change);
 
-    private static PlantSpecification With(PlantSpecification plant, string id, Func<DrivePoint, DrivePoint> change) => DemoChanges.Changed(plant, id, change);
+    private static PlantSpecification With(PlantSpecification plant, string id, Func<DrivePoint, DrivePoint> change) =>
+        DemoChanges.Changed(plant, id, change);
 }

@@ -19,10 +19,12 @@ internal static class DemoChanges
 
     /// <summary>The film winders as single drives instead of on their bus; the unwinder on a resistor.</summary>
     public static readonly PlantSpecification SingleWinders = Changed(
-        Changed(Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [] })] }, "dp-14", p => p with { Converter = SixPulse(new Braking.Resistor(150, 2.5)) }),
+        Changed(Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [] })] }, "dp-14",
+            p => p with { Converter = SixPulse(new Braking.Resistor(150, 2.5)) }),
         "dp-15", p => p with { Converter = SixPulse(new Braking.Nothing()) });
 
-    private static ConverterChoice.FromCatalogue SixPulse(Braking braking) => new("six-pulse-choke-18.5", OverloadDuty.Heavy, 4, string.Empty, braking);
+    private static ConverterChoice.FromCatalogue SixPulse(Braking braking) =>
+        new("six-pulse-choke-18.5", OverloadDuty.Heavy, 4, string.Empty, braking);
 
     public static PlantSpecification Changed(string id, Func<DrivePoint, DrivePoint> change) => Changed(Demo, id, change);
 

@@ -24,7 +24,8 @@ namespace Cuadrilla.Core.Tests.Assessment;
 public sealed class PlantReferenceTests
 {
     private static readonly JsonElement[] Cases =
-        [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Harmonics", "plant-reference.json"))).RootElement.GetProperty("cases").EnumerateArray()];
+        [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Harmonics",
+            "plant-reference.json"))).RootElement.GetProperty("cases").EnumerateArray()];
 
     private static readonly PlantSpecification Demo = DemoPlant.Read(ReferenceCatalogue.Data);
 
@@ -52,22 +53,29 @@ public sealed class PlantReferenceTests
         var supply = own.GetProperty("supply");
         var at = sums.AtCoupling("S");
         var phases = supply.TryGetProperty("phaseB", out _)
-            ? new[] { "currentA", "phaseB", "phaseC" }.Select(p => p == "currentA" ? Doubles(supply.GetProperty(p)) : Doubles(supply.GetProperty(p).GetProperty("currentA"))).ToList()
+            ? new[] { "currentA", "phaseB",
+                "phaseC" }.Select(p => p == "currentA"
+                    ? Doubles(supply.GetProperty(p))
+                    : Doubles(supply.GetProperty(p).GetProperty("currentA"))).ToList()
             : [Doubles(supply.GetProperty("currentA"))];
         for (var p = 0; p < phases.Count; p++)
         {
             var fundamental = phases[p][0];
             Compare($"I1 of phase {p}", fundamental, at[p].CurrentA[0].Magnitude, 0.003 * fundamental);
-            Compare($"THDi of phase {p}", Thd(phases[p]), Thd([.. at[p].CurrentA.Take(40).Select(i => i.Magnitude)]), 0.01 * Thd(phases[p]));
+            Compare($"THDi of phase {p}", Thd(phases[p]), Thd([.. at[p].CurrentA.Take(40).Select(i => i.Magnitude)]),
+                0.01 * Thd(phases[p]));
             for (var h = 2; h <= 25; h++)
             {
-                Compare($"I{h} of phase {p}, % of I1", 100 * phases[p][h - 1] / fundamental, 100 * at[p].CurrentA[h - 1].Magnitude / fundamental, Math.Max(2 * phases[p][h - 1] / fundamental, 0.2));
+                Compare($"I{h} of phase {p}, % of I1", 100 * phases[p][h - 1] / fundamental,
+                    100 * at[p].CurrentA[h - 1].Magnitude / fundamental, Math.Max(2 * phases[p][h - 1] / fundamental, 0.2));
             }
         }
 
         foreach (var bus in own.GetProperty("buses").EnumerateObject())
         {
-            var expected = bus.Value.TryGetProperty("thdvPhasesPctOfNominal", out var each) ? Doubles(each).Max() : bus.Value.GetProperty("thdvPctOfNominal").GetDouble();
+            var expected = bus.Value.TryGetProperty("thdvPhasesPctOfNominal", out var each)
+                ? Doubles(each).Max()
+                : bus.Value.GetProperty("thdvPctOfNominal").GetDouble();
             var level = bus.Value.TryGetProperty("fundamentalPctOfNominal", out var f) ? f.GetDouble() : double.NaN;
             Compare($"U1 of {bus.Name}, %", level, 100 * sums.VoltagePu(bus.Name), 0.02);
             Compare($"THDv of {bus.Name}", expected, sums.ThdvPct(bus.Name), 0.01 * expected);
@@ -76,8 +84,11 @@ public sealed class PlantReferenceTests
         foreach (var bank in results.GetProperty("banks").EnumerateObject())
         {
             var element = plant.Distribution.CapacitorBanks.Single(b => b.Id == bank.Name);
-            var found = BankInScenario.Of(element, plant, plant.Scenarios[0], network, sums, new NetworkScan(plant, plant.Scenarios[0], network, Loads), [], 0)!;
-            var expected = bank.Value.TryGetProperty("currentPhasesPu", out var each) ? Doubles(each).Max() : bank.Value.GetProperty("currentPu").GetDouble();
+            var found = BankInScenario.Of(element, plant, plant.Scenarios[0], network, sums,
+                new NetworkScan(plant, plant.Scenarios[0], network, Loads), [], 0)!;
+            var expected = bank.Value.TryGetProperty("currentPhasesPu", out var each)
+                ? Doubles(each).Max()
+                : bank.Value.GetProperty("currentPu").GetDouble();
             Compare($"current of {bank.Name}", expected, found.CurrentPu, 0.01 * expected);
         }
 
@@ -111,7 +122,8 @@ public sealed class PlantReferenceTests
         foreach (var drive in drives)
         {
             var front = (RectifierResult.SteadyState)drive.Front;
-            var feeder = given.GetProperty("drives").EnumerateArray().Single(d => d.GetProperty("id").GetString() == drive.DrivePointId).GetProperty("feederResistanceMohm").GetDouble() * 1e-3;
+            var feeder = given.GetProperty("drives").EnumerateArray().Single(d =>
+                d.GetProperty("id").GetString() == drive.DrivePointId).GetProperty("feederResistanceMohm").GetDouble() * 1e-3;
             taken += drive.Point.DcLoadW + (3 * feeder * front.PhaseA.RmsA * front.PhaseA.RmsA)
                 + (drive.Circuit!.Bridges * drive.Circuit.DcChokeResistanceOhm * front.DcCurrentRmsA * front.DcCurrentRmsA);
         }
@@ -130,7 +142,8 @@ public sealed class PlantReferenceTests
         var random = new Random(7);
         for (var start = 0; start < 5; start++)
         {
-            var before = first.Drives.ToDictionary(d => d.DrivePointId, d => d with { Search = d.Search! with { Emf = Shaken(d.Search.Emf, random) } }, StringComparer.Ordinal);
+            var before = first.Drives.ToDictionary(d => d.DrivePointId,
+                d => d with { Search = d.Search! with { Emf = Shaken(d.Search.Emf, random) } }, StringComparer.Ordinal);
             var again = Solve(given, before);
             Assert.True(again.Iteration.IsSettled, again.Iteration.ToString());
             foreach (var (one, other) in first.Drives.Zip(again.Drives))
@@ -146,7 +159,8 @@ public sealed class PlantReferenceTests
         var shaken = emf.Copy();
         foreach (var (m, part) in emf.Parts().ToList())
         {
-            shaken[m] = part + Complex.FromPolarCoordinates(0.02 * random.NextDouble() / Math.Max(1, Math.Abs(m) / 5.0), 2 * Math.PI * random.NextDouble());
+            shaken[m] = part + Complex.FromPolarCoordinates(0.02 * random.NextDouble() / Math.Max(1, Math.Abs(m) / 5.0),
+                2 * Math.PI * random.NextDouble());
         }
 
         return shaken;
@@ -154,7 +168,8 @@ public sealed class PlantReferenceTests
 
     private static HarmonicLoads Loads { get; } = new([], [], 0.3, 1, 0);
 
-    private static (PlantSpecification Plant, HarmonicSums Sums, FrontIteration Iteration, SupplyNetwork Network, IReadOnlyList<DriveInScenario> Drives) Solve(
+    private static (PlantSpecification Plant, HarmonicSums Sums, FrontIteration Iteration, SupplyNetwork Network,
+        IReadOnlyList<DriveInScenario> Drives) Solve(
         JsonElement given, IReadOnlyDictionary<string, DriveInScenario>? before = null)
     {
         var source = given.GetProperty("source");
@@ -166,23 +181,29 @@ public sealed class PlantReferenceTests
         var plant = Demo with
         {
             Source = new Source(
-                Text(source, "bus"), hertz, new SourceStrength.FaultLevel(Of(source, "faultLevelMva"), Given.Unknown, Of(source, "xrRatio")),
+                Text(source, "bus"), hertz, new SourceStrength.FaultLevel(Of(source, "faultLevelMva"), Given.Unknown,
+                    Of(source, "xrRatio")),
                 Of(source, "unbalancePct"), Of(source, "background5Pct"), Of(source, "background7Pct"))
             { BackgroundV5Deg = 0, BackgroundV7Deg = 0 },
             Distribution = new Distribution(
                 [.. volts.Select(v => new Bus(v.Key, v.Key, v.Value, Given.Unknown))],
                 [.. All("transformers").Select(t => Demo.Distribution.Transformers[0] with
                 {
-                    Id = Text(t, "id"), FromBusId = Text(t, "from"), ToBusId = Text(t, "to"), RatedKva = Of(t, "ratedKva"), UkPct = Of(t, "ukPct"),
-                    LoadLossKw = Of(t, "loadLossKw"), VectorGroup = Enum.Parse<VectorGroup>(Text(t, "vectorGroup")), NoLoadSecondaryPct = Given.Unknown,
+                    Id = Text(t, "id"), FromBusId = Text(t, "from"), ToBusId = Text(t, "to"), RatedKva = Of(t, "ratedKva"),
+                    UkPct = Of(t, "ukPct"),
+                    LoadLossKw = Of(t, "loadLossKw"), VectorGroup = Enum.Parse<VectorGroup>(Text(t, "vectorGroup")),
+                    NoLoadSecondaryPct = Given.Unknown,
                 })],
                 [.. All("cables").Select(c => new BusLink.Cable(
-                    Text(c, "id"), Text(c, "id"), Text(c, "from"), Text(c, "to"), true, Of(c, "lengthM"), Of(c, "crossSectionMm2"), (int)Of(c, "runs"), ConductorMaterial.Copper, CableLaying.Trefoil))],
-                [.. All("banks").Select(b => new CapacitorBank(Text(b, "id"), Text(b, "id"), Text(b, "bus"), Of(b, "kvar"), 1, Of(b, "detuningPct") is > 0 and var p ? p : Given.Unknown))],
+                    Text(c, "id"), Text(c, "id"), Text(c, "from"), Text(c, "to"), true, Of(c, "lengthM"), Of(c, "crossSectionMm2"),
+                    (int)Of(c, "runs"), ConductorMaterial.Copper, CableLaying.Trefoil))],
+                [.. All("banks").Select(b => new CapacitorBank(Text(b, "id"), Text(b, "id"), Text(b, "bus"), Of(b, "kvar"), 1,
+                    Of(b, "detuningPct") is > 0 and var p ? p : Given.Unknown))],
                 [.. All("loads").Select(l => Text(l, "kind") == "resistive"
                     ? (BusLoad)new BusLoad.Linear(Text(l, "id"), Text(l, "id"), Text(l, "bus"), Of(l, "powerKw"), 1)
                     : new BusLoad.LineMotor(
-                        Text(l, "id"), Text(l, "id"), Text(l, "bus"), Of(l, "ratedKw"), Of(l, "efficiencyPct"), Of(l, "powerFactor"), Of(l, "loadingPct"), Of(l, "lockedRotorCurrentPu"),
+                        Text(l, "id"), Text(l, "id"), Text(l, "bus"), Of(l, "ratedKw"), Of(l, "efficiencyPct"), Of(l, "powerFactor"),
+                        Of(l, "loadingPct"), Of(l, "lockedRotorCurrentPu"),
                         Of(l, "lockedRotorPowerFactor"), 1))]),
             Pcc = Demo.Pcc with { BusId = "S" },
             Scenarios = [Scenario.AsUsual("all", "all")],
@@ -193,7 +214,8 @@ public sealed class PlantReferenceTests
         var running = All("drives").Select(d => Running(d, volts[Text(d, "bus")], hertz)).ToList();
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = BalancedFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, Loads, new FrontSettings(0, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { LittleUnbalancePct = 0 });
+            plant, plant.Scenarios[0], network, running, shunts, Loads,
+            new FrontSettings(0, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { LittleUnbalancePct = 0 });
         return (plant, new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives!, Loads), iteration, network, drives!);
 
         RunningDrive Running(JsonElement d, double busV, double frequencyHz)
@@ -220,7 +242,8 @@ public sealed class PlantReferenceTests
             };
             Assert.Equal(Of(d, "dcChokeMohm") * 1e-3, item.DcChokeResistanceOhm, 1e-9);
             return new RunningDrive(
-                Text(d, "id"), item, SupplyFeed.ThreePhase, new Complex(Of(d, "feederResistanceMohm"), Of(d, "feederReactanceMohm")) * 1e-3, null,
+                Text(d, "id"), item, SupplyFeed.ThreePhase,
+                new Complex(Of(d, "feederResistanceMohm"), Of(d, "feederReactanceMohm")) * 1e-3, null,
                 OperatingPoint.OfBus(Of(d, "dcLoadKw") * 1e3, item), Text(d, "bus"));
         }
     }

@@ -44,7 +44,8 @@ public sealed class RandomNetworkTests
                 for (var node = 0; node < left.Length; node++)
                 {
                     compared++;
-                    Assert.True(left[node] <= Math.Max(1e-6 * largest[node], 1e-12), $"seed {at.Seed}, {at.Result.ScenarioId}, order {h}, node {node}: {left[node]:g3} of {largest[node]:g3}");
+                    Assert.True(left[node] <= Math.Max(1e-6 * largest[node], 1e-12),
+                        $"seed {at.Seed}, {at.Result.ScenarioId}, order {h}, node {node}: {left[node]:g3} of {largest[node]:g3}");
                 }
             }
         }
@@ -60,13 +61,15 @@ public sealed class RandomNetworkTests
         {
             compared++;
             var (given, taken) = (at.Drives.Sum(at.PowerW), at.Drives.Sum(SettledPlant.TakenW));
-            Assert.True(Math.Abs(given - taken) <= 1e-4 * taken, $"seed {at.Seed}, {at.Result.ScenarioId}: {given:g7} W against {taken:g7} W");
+            Assert.True(Math.Abs(given - taken) <= 1e-4 * taken,
+                $"seed {at.Seed}, {at.Result.ScenarioId}: {given:g7} W against {taken:g7} W");
         }
 
         Assert.InRange(compared, 20, int.MaxValue);
     }
 
-    private sealed record SettledPlant(int Seed, PlantSpecification Plant, Scenario Scenario, ScenarioResult Result, HarmonicSums Sums, Complex[] FundamentalShunts)
+    private sealed record SettledPlant(int Seed, PlantSpecification Plant, Scenario Scenario, ScenarioResult Result, HarmonicSums Sums,
+        Complex[] FundamentalShunts)
     {
         public IReadOnlyList<DriveInScenario> Drives => Result.Drives;
 
@@ -76,7 +79,8 @@ public sealed class RandomNetworkTests
         {
             var scenario = plant.Scenarios.Single(s => s.Id == result.ScenarioId);
             var shunts = StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu);
-            return new SettledPlant(seed, plant, scenario, result, new HarmonicSums(plant, scenario, result.Network, shunts, result.Drives, result.Loads), shunts);
+            return new SettledPlant(seed, plant, scenario, result,
+                new HarmonicSums(plant, scenario, result.Network, shunts, result.Drives, result.Loads), shunts);
         }
 
         // By node: branches' own impedances, told voltages and the drives' currents, written down anew.
@@ -122,8 +126,10 @@ public sealed class RandomNetworkTests
             var node = Network.NodeOf(drive.BusId);
             return SupplyNetwork.BaseVa * Enumerable.Range(1, HighestOrder).Sum(h =>
             {
-                var (volts, current) = (Volts(node, h) + Background(node, h), HarmonicSums.InFrameOfSource(drive, (RectifierResult.LineDraw)drive.Front, h, Network));
-                return ((volts.Positive * Complex.Conjugate(current.Positive)) + (volts.Negative * Complex.Conjugate(current.Negative))).Real;
+                var (volts, current) = (Volts(node, h) + Background(node, h),
+                    HarmonicSums.InFrameOfSource(drive, (RectifierResult.LineDraw)drive.Front, h, Network));
+                return ((volts.Positive * Complex.Conjugate(current.Positive))
+                    + (volts.Negative * Complex.Conjugate(current.Negative))).Real;
             });
         }
 
@@ -146,11 +152,14 @@ public sealed class RandomNetworkTests
         {
             var pu = order > 1 && Plant.Source.BackgroundOrders().Contains(order) ? Plant.Source.BackgroundPu(order) : Complex.Zero;
             return pu == Complex.Zero ? default : Sequences.OfBalanced(
-                pu * (node == SupplyNetwork.Reference ? 1 : HarmonicSums.GainOfSource(Plant, Scenario, Network, Result.Loads, order)[node]), order);
+                pu * (node == SupplyNetwork.Reference
+                    ? 1
+                    : HarmonicSums.GainOfSource(Plant, Scenario, Network, Result.Loads, order)[node]), order);
         }
 
         private Sequences Drawn(int node, int order) => Drives
             .Where(d => d.Front is RectifierResult.LineDraw && Network.NodeOf(d.BusId) == node)
-            .Aggregate(default(Sequences), (sum, d) => sum + HarmonicSums.InFrameOfSource(d, (RectifierResult.LineDraw)d.Front, order, Network));
+            .Aggregate(default(Sequences), (sum, d) => sum
+                + HarmonicSums.InFrameOfSource(d, (RectifierResult.LineDraw)d.Front, order, Network));
     }
 }

@@ -69,16 +69,19 @@ public sealed class RandomPlantTests
                     [
                         .. named.Scenarios.Select(s => s with
                         {
-                            States = [.. named.AllDrivePoints().Select((p, i) => new DrivePointState(p.Id, s.StateOf(p.Id).Running && i % step == 0, level, s.StateOf(p.Id).LoadPu))],
+                            States = [.. named.AllDrivePoints().Select((p, i) =>
+                                new DrivePointState(p.Id, s.StateOf(p.Id).Running && i % step == 0, level, s.StateOf(p.Id).LoadPu))],
                         }),
                     ],
                 });
-                foreach (var (one, other) in found.Scenarios.Zip(assessor.Run(named).Scenarios).Where(s => s.First.Iteration.IsSettled && s.Second.Iteration.IsSettled))
+                foreach (var (one, other) in found.Scenarios.Zip(assessor.Run(named).Scenarios).Where(s => s.First.Iteration.IsSettled
+                    && s.Second.Iteration.IsSettled))
                 {
                     foreach (var (a, b) in one.Drives.Zip(other.Drives).Where(d => d.First.Search is not null))
                     {
                         compared++;
-                        Assert.True(a.Search!.Emf.Plus(b.Search!.Emf, -1).Largest().Size < 1e-6, $"seed {seed}, {one.ScenarioId}, {a.DrivePointId}");
+                        Assert.True(a.Search!.Emf.Plus(b.Search!.Emf, -1).Largest().Size < 1e-6,
+                            $"seed {seed}, {one.ScenarioId}, {a.DrivePointId}");
                     }
                 }
             }
@@ -95,7 +98,8 @@ public sealed class RandomPlantTests
         foreach (var seed in Enumerable.Range(first, count))
         {
             var plant = RandomPlant.Of(seed, data);
-            problems.AddRange(SpecificationValidation.Problems(plant, data).Select(p => $"seed {seed} is not valid: {p.Pointer}: {p.Message}"));
+            problems.AddRange(SpecificationValidation.Problems(plant,
+                data).Select(p => $"seed {seed} is not valid: {p.Pointer}: {p.Message}"));
             problems.AddRange(Problems(plant, assessor).Select(p => $"seed {seed}: {p}"));
         }
 
@@ -121,7 +125,8 @@ public sealed class RandomPlantTests
             yield return where + ": no reason";
         }
 
-        if (check.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails && !check.IsRule && !(check.Figure.IsKnown && check.Limit.IsKnown && check.MarginPct.IsKnown))
+        if (check.Verdict is Verdict.Holds or Verdict.Tight or Verdict.Fails && !check.IsRule
+            && !(check.Figure.IsKnown && check.Limit.IsKnown && check.MarginPct.IsKnown))
         {
             yield return where + ": judged without figure, limit and margin";
         }
@@ -131,7 +136,8 @@ public sealed class RandomPlantTests
             yield return where + ": no relief";
         }
 
-        if (check.Reason.WithNumbers.Contains("NaN", StringComparison.Ordinal) || check.Reason.WithNumbers.Contains("Infinity", StringComparison.Ordinal))
+        if (check.Reason.WithNumbers.Contains("NaN", StringComparison.Ordinal)
+            || check.Reason.WithNumbers.Contains("Infinity", StringComparison.Ordinal))
         {
             yield return $"{where}: {check.Reason.WithNumbers}";
         }
@@ -141,7 +147,8 @@ public sealed class RandomPlantTests
     {
         JsonObject o => o.SelectMany(p => NotFinite(p.Value, at + "/" + p.Key)),
         JsonArray a => a.SelectMany((v, i) => NotFinite(v, $"{at}/{i}")),
-        JsonValue v when v.GetValueKind() == JsonValueKind.String && v.GetValue<string>() is "NaN" or "Infinity" or "-Infinity" => [at + " is not finite"],
+        JsonValue v when v.GetValueKind() == JsonValueKind.String && v.GetValue<string>() is "NaN" or "Infinity" or "-Infinity" =>
+            [at + " is not finite"],
         _ => [],
     };
 }

@@ -22,7 +22,8 @@ public sealed class SameFiguresTests
     public void After_an_edit_and_its_undo_figures_are_those_of_a_fresh_start()
     {
         var differences = Enumerable.Range(20_000, Plants).AsParallel().SelectMany(AfterUndo).ToList();
-        Assert.True(differences.Count == 0, $"{differences.Count}: {string.Join('\n', differences.Order(StringComparer.Ordinal).Take(30))}");
+        Assert.True(differences.Count == 0,
+            $"{differences.Count}: {string.Join('\n', differences.Order(StringComparer.Ordinal).Take(30))}");
     }
 
     // In each a front end whose current dies out at nine tenths of the load rings at the whole of it.
@@ -58,7 +59,8 @@ public sealed class SameFiguresTests
             Assert.Equal(a.Checks.Select(Told), b.Checks.Select(Told));
             Assert.Equal(a.DrivePoints, b.DrivePoints);
             Assert.Equal(
-                a.Scenarios.SelectMany(s => s.Buses).SelectMany(v => v.VoltagePct.Append(v.VoltagePu)), b.Scenarios.SelectMany(s => s.Buses).SelectMany(v => v.VoltagePct.Append(v.VoltagePu)));
+                a.Scenarios.SelectMany(s => s.Buses).SelectMany(v => v.VoltagePct.Append(v.VoltagePu)),
+                b.Scenarios.SelectMany(s => s.Buses).SelectMany(v => v.VoltagePct.Append(v.VoltagePu)));
         }
     }
 
@@ -72,7 +74,8 @@ public sealed class SameFiguresTests
     [InlineData(2.5e20, 2.5e20)]
     public void Six_digits_are_kept(double value, double kept) => Assert.Equal(kept, Digits.Kept(value));
 
-    private static (string Id, string DrivePointId, string ElementId, object Verdict, Given Figure, Given Limit, Given Margin, string Words) Told(Core.Checks.Check c) =>
+    private static (string Id, string DrivePointId, string ElementId, object Verdict, Given Figure, Given Limit, Given Margin,
+        string Words) Told(Core.Checks.Check c) =>
         (c.Id, c.DrivePointId, c.ElementId, c.Verdict, c.Figure, c.Limit, c.MarginPct, c.Reason.WithNumbers);
 
     private static IEnumerable<string> AfterUndo(int seed)
@@ -86,7 +89,8 @@ public sealed class SameFiguresTests
 
     private static PlantSpecification Edited(PlantSpecification plant) => plant with
     {
-        Scenarios = [.. plant.Scenarios.Select(s => s with { States = [.. plant.AllDrivePoints().Select(p => s.StateOf(p.Id) with { LevelPu = 0.9 })] })],
+        Scenarios = [.. plant.Scenarios.Select(s =>
+            s with { States = [.. plant.AllDrivePoints().Select(p => s.StateOf(p.Id) with { LevelPu = 0.9 })] })],
     };
 
     private static IEnumerable<string> Differences(PlantAssessment fresh, PlantAssessment warm)

@@ -8,7 +8,8 @@ public sealed class BrakeSequenceTests
 {
     // A hanging mass of 1000 kg on a drum of 0.25 m behind a gear of 20: r = 0.0125 m, T_g = m·g·r, J = J_rot + m·r².
     private const double MassKg = 1000, GravityMPerS2 = 9.80665, ArmM = 0.0125, RotorKgM2 = 0.5;
-    private static readonly BrakeMechanics Hoist = new(RotorKgM2 + (MassKg * ArmM * ArmM), MassKg * GravityMPerS2 * ArmM, ArmM, 240, 400, 0.3);
+    private static readonly BrakeMechanics Hoist = new(RotorKgM2 + (MassKg * ArmM * ArmM), MassKg * GravityMPerS2 * ArmM, ArmM, 240,
+        400, 0.3);
     private static readonly BrakeTimes Times = new(360, 0.12, 0.08, 120, 0.2, 1.5, double.PositiveInfinity, 0.15, true);
     private static readonly BrakeMove Up = new(150, 1.5, 2);
     private static readonly BrakeMove Down = new(-150, 1.5, 2);
@@ -29,7 +30,8 @@ public sealed class BrakeSequenceTests
     [Fact]
     public void Torque_off_with_the_close_command_drops_the_load_for_the_closing_time()
     {
-        var run = BrakeSequence.Run(Hoist, Times with { CloseBelowRadPerS = 1e-4, CloseDelayS = 20 }, Up with { TravelS = 0.5 }, BrakeFault.TorqueOffEarly);
+        var run = BrakeSequence.Run(Hoist, Times with { CloseBelowRadPerS = 1e-4, CloseDelayS = 20 }, Up with { TravelS = 0.5 },
+            BrakeFault.TorqueOffEarly);
         var expected = 0.5 * Hoist.FallMPerS2 * 0.08 * 0.08;
 
         // What it still falls while the brake grips: the same energy against the brake's surplus.
@@ -48,7 +50,8 @@ public sealed class BrakeSequenceTests
         Assert.True(run.RollbackM < 0.001, $"{run.RollbackM}");
         Assert.True(run.BrakeJ < 0.05 * 0.5 * Hoist.InertiaKgM2 * 150 * 150);
         Assert.Equal(
-            [BrakePhase.Magnetise, BrakePhase.ProveTorque, BrakePhase.Release, BrakePhase.Move, BrakePhase.Stop, BrakePhase.Close, BrakePhase.Off],
+            [BrakePhase.Magnetise, BrakePhase.ProveTorque, BrakePhase.Release, BrakePhase.Move, BrakePhase.Stop, BrakePhase.Close,
+                BrakePhase.Off],
             run.Moments.Select(m => m.Phase).Distinct());
         Assert.Equal((1.5 + 2) * 150 * ArmM, run.Moments[^1].PositionM, 0.05);
     }
@@ -116,7 +119,8 @@ public sealed class BrakeSequenceTests
         var watched = BrakeSequence.Run(Hoist, Times, Up, BrakeFault.LateRelease);
         var blind = BrakeSequence.Run(Hoist, Times with { PositionFeedback = false }, Up, BrakeFault.LateRelease);
 
-        Assert.True(watched.Moments.First(m => m.Phase == BrakePhase.Move).TimeS > blind.Moments.First(m => m.Phase == BrakePhase.Move).TimeS);
+        Assert.True(watched.Moments.First(m => m.Phase == BrakePhase.Move).TimeS > blind.Moments.First(m =>
+            m.Phase == BrakePhase.Move).TimeS);
         Assert.Contains(blind.Moments, m => m.Phase == BrakePhase.Move && m.Clamped);
         Assert.DoesNotContain(watched.Moments, m => m.Phase == BrakePhase.Move && m.Clamped);
     }

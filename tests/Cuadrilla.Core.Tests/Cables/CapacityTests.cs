@@ -30,12 +30,15 @@ public sealed class CapacityTests
         {
             foreach (var method in Enum.GetValues<InstallationMethod>())
             {
-                var column = Tables.Rows.Select(r => Tables.CapacityA(r, insulation, method, ConductorMaterial.Copper)).OfType<double>().ToList();
+                var column = Tables.Rows.Select(r =>
+                    Tables.CapacityA(r, insulation, method, ConductorMaterial.Copper)).OfType<double>().ToList();
                 Assert.Equal(column.Order(), column);
             }
         }
 
-        Assert.All(Tables.Rows.Where(r => r.PvcA[0] is not null), r => Assert.True(r.PvcA[0] < r.PvcA[1] && r.PvcA[1] < r.PvcA[2] && r.XlpeA[0] < r.XlpeA[1] && r.XlpeA[1] < r.XlpeA[2], $"{r.SectionMm2}"));
+        Assert.All(Tables.Rows.Where(r => r.PvcA[0] is not null),
+            r => Assert.True(r.PvcA[0] < r.PvcA[1] && r.PvcA[1] < r.PvcA[2] && r.XlpeA[0] < r.XlpeA[1] && r.XlpeA[1] < r.XlpeA[2],
+                $"{r.SectionMm2}"));
         Assert.All(Tables.Rows, r => Assert.True(r.PvcA[2] < r.XlpeA[2]));
     }
 
@@ -44,7 +47,8 @@ public sealed class CapacityTests
     {
         Assert.Null(Tables.CapacityA(Row(300), CableInsulation.Xlpe, InstallationMethod.B2, ConductorMaterial.Copper));
         Assert.Null(Tables.CapacityA(Row(10), CableInsulation.Xlpe, InstallationMethod.C, ConductorMaterial.Aluminium));
-        Assert.Equal(0.77 * 96, Tables.CapacityA(Row(16), CableInsulation.Xlpe, InstallationMethod.C, ConductorMaterial.Aluminium)!.Value, 1e-9);
+        Assert.Equal(0.77 * 96, Tables.CapacityA(Row(16), CableInsulation.Xlpe, InstallationMethod.C,
+            ConductorMaterial.Aluminium)!.Value, 1e-9);
     }
 
     // The rounded table of the standard, against the formula.
@@ -69,7 +73,8 @@ public sealed class CapacityTests
     public void The_neutral_heats_or_counts_as_annex_E_has_it(double thirdPct, double harmonic, double sizingA)
     {
         // 30 A behind a breaker of 32 A: its I_2 is 1.45·I_n.
-        var size = CurrentCapacity.Smallest(Duty() with { CurrentA = 30, DeviceA = 32, DeviceFactor = 1.45, ThirdHarmonicPct = thirdPct }, Tables);
+        var size = CurrentCapacity.Smallest(Duty() with { CurrentA = 30, DeviceA = 32, DeviceFactor = 1.45, ThirdHarmonicPct = thirdPct },
+            Tables);
         Assert.Equal((harmonic, 3 * thirdPct / 100 * 30), (size.HarmonicPu, size.NeutralA));
         Assert.Equal(sizingA, size.SizingA, 1e-9);
     }
@@ -77,12 +82,16 @@ public sealed class CapacityTests
     [Fact]
     public void What_is_proposed_holds_and_the_next_smaller_does_not()
     {
-        Gen.Select(Gen.Double[1, 1500], Gen.Double[-20, 65], Gen.Int[1, 9], Gen.Double[0, 100], Gen.Enum<InstallationMethod>(), Gen.Enum<CableInsulation>()).Sample((device, ambient, circuits, third, method, insulation) =>
+        Gen.Select(Gen.Double[1, 1500], Gen.Double[-20, 65], Gen.Int[1, 9], Gen.Double[0, 100], Gen.Enum<InstallationMethod>(),
+            Gen.Enum<CableInsulation>()).Sample((device, ambient, circuits, third, method, insulation) =>
         {
-            var duty = Duty() with { CurrentA = 0.8 * device, DeviceA = device, AmbientC = ambient, Circuits = circuits, ThirdHarmonicPct = third, Method = method, Insulation = insulation };
+            var duty = Duty() with { CurrentA = 0.8 * device, DeviceA = device, AmbientC = ambient, Circuits = circuits,
+                ThirdHarmonicPct = third, Method = method, Insulation = insulation };
             var size = CurrentCapacity.Smallest(duty, Tables);
-            double? Carries(CapacityRow row) => Tables.CapacityA(row, insulation, method, ConductorMaterial.Copper) * size.TemperaturePu * size.GroupPu * size.HarmonicPu;
-            Assert.All(Tables.Rows.TakeWhile(r => size.SectionMm2 is not { } s || r.SectionMm2 < s), r => Assert.False(Carries(r) >= size.SizingA));
+            double? Carries(CapacityRow row) =>
+                Tables.CapacityA(row, insulation, method, ConductorMaterial.Copper) * size.TemperaturePu * size.GroupPu * size.HarmonicPu;
+            Assert.All(Tables.Rows.TakeWhile(r => size.SectionMm2 is not { } s || r.SectionMm2 < s),
+                r => Assert.False(Carries(r) >= size.SizingA));
             if (size.SectionMm2 is { } section)
             {
                 Assert.Contains(section, Sections);
@@ -120,15 +129,18 @@ public sealed class CapacityTests
     [InlineData(20, 1, 1, 159.3)]
     public void In_the_ground_soil_and_ducts_count_and_not_the_air(double soilC, double soilKmPerW, int circuits, double expectedA)
     {
-        var laid = new CableInstallation(CableInsulation.Xlpe, InstallationMethod.D, 60, CableGrouping.Bunched, circuits, CableCores.ThreePhase) { SoilC = soilC, SoilKmPerW = soilKmPerW };
-        var capacityA = CurrentCapacity.CapacityA(50, 1, ConductorMaterial.Copper, laid, laid.SurroundC(40), 0, ReferenceCatalogue.Data.Cables);
+        var laid = new CableInstallation(CableInsulation.Xlpe, InstallationMethod.D, 60, CableGrouping.Bunched, circuits,
+            CableCores.ThreePhase) { SoilC = soilC, SoilKmPerW = soilKmPerW };
+        var capacityA = CurrentCapacity.CapacityA(50, 1, ConductorMaterial.Copper, laid, laid.SurroundC(40), 0,
+            ReferenceCatalogue.Data.Cables);
         Assert.Equal(expectedA, capacityA!.Value, 0.01);
     }
 
     [Fact]
     public void Soil_that_nobody_knows_is_as_warm_as_the_air()
     {
-        var laid = new CableInstallation(CableInsulation.Pvc, InstallationMethod.D, Given.Unknown, CableGrouping.Bunched, 1, CableCores.ThreePhase);
+        var laid = new CableInstallation(CableInsulation.Pvc, InstallationMethod.D, Given.Unknown, CableGrouping.Bunched, 1,
+            CableCores.ThreePhase);
         Assert.Equal(38, laid.SurroundC(38));
         Assert.Equal(12, (laid with { SoilC = 12 }).SurroundC(38));
     }

@@ -10,7 +10,8 @@ public sealed class DropTests
     [Fact]
     public void The_exact_drop_is_that_of_phasors()
     {
-        Gen.Select(Gen.Double[100, 1000], Gen.Double[1, 800], Gen.Double[0.2, 1], Gen.Double[0.001, 0.1], Gen.Double[0, 0.1]).Sample((volts, ampere, factor, r, x) =>
+        Gen.Select(Gen.Double[100, 1000], Gen.Double[1, 800], Gen.Double[0.2, 1], Gen.Double[0.001, 0.1],
+            Gen.Double[0, 0.1]).Sample((volts, ampere, factor, r, x) =>
         {
             var lost = CableDrop.Of(volts, CableSystem.ThreePhase, ampere, factor, r, x);
             if (lost.EndV is not { } end)
@@ -46,7 +47,8 @@ public sealed class DropTests
     [InlineData(ConductorMaterial.Aluminium, 20, 1.0 / 34)]
     [InlineData(ConductorMaterial.Aluminium, 90, 0.037708824)]
     public void Resistance_follows_metal_and_temperature(ConductorMaterial material, double celsius, double ohmMm2PerM) =>
-        Assert.Equal(ohmMm2PerM / 25, ConductorResistance.OhmPerM(ConductorResistance.At20OhmPerM(25, material, null), material, celsius), 1e-9);
+        Assert.Equal(ohmMm2PerM / 25, ConductorResistance.OhmPerM(ConductorResistance.At20OhmPerM(25, material, null), material,
+            celsius), 1e-9);
 
     [Fact]
     public void What_the_maker_states_counts()

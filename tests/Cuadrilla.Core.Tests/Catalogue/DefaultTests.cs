@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Tests.Catalogue;
 public sealed class DefaultTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
-    private static readonly Type[] Holders = [typeof(DefaultsInForce), typeof(LoadDefaults), typeof(LineupDefaults), typeof(HarmonicDefaults), typeof(LinkDefaults), typeof(ProtectionDefaults)];
+    private static readonly Type[] Holders = [typeof(DefaultsInForce), typeof(LoadDefaults), typeof(LineupDefaults),
+        typeof(HarmonicDefaults), typeof(LinkDefaults), typeof(ProtectionDefaults)];
 
     [Fact]
     public void Every_default_fills_exactly_one_property()
@@ -41,7 +42,8 @@ public sealed class DefaultTests
         }
     }
 
-    private static Dictionary<string, object> Flat(DefaultsInForce d) => new object[] { d, d.Loads, d.Lineups, d.Harmonics, d.Links, d.Protection }
+    private static Dictionary<string, object> Flat(DefaultsInForce d) =>
+        new object[] { d, d.Loads, d.Lineups, d.Harmonics, d.Links, d.Protection }
         .SelectMany(h => DefaultAttribute.Tied(h.GetType()).Select(t => (t.Tied.Key, Value: t.Property.GetValue(h)!)))
         .ToDictionary(t => t.Key, t => t.Value, StringComparer.Ordinal);
 }

@@ -10,7 +10,8 @@ using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Catalogue;
 
-/// <summary>Series for the voltages and frequencies of the world: tables as typed, ratings that go together, and what a plant is offered.</summary>
+/// <summary>Series for the voltages and frequencies of the world: tables as typed, ratings that go together, and what a plant is
+/// offered.</summary>
 public sealed class SupplySeriesTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
@@ -48,15 +49,18 @@ public sealed class SupplySeriesTests
 
         Assert.All(cage.Where(m => m.RatedHp > 0), m => Assert.Equal(m.RatedHp is >= 1 and <= 500, m.EfficiencyClass == "Premium"));
         Assert.All(cage.Where(m => m.EfficiencyClass == "–"), m => Assert.Empty(new LawfulMotor(4, 5).Against(m)));
-        Assert.Equal([0.09, 1500], new[] { cage.Where(m => m.RatedHp == 0).Min(m => m.Plate.RatedPowerW), cage.Where(m => m.RatedHp == 0).Max(m => m.Plate.RatedPowerW) }.Select(w => w / 1e3));
+        Assert.Equal([0.09, 1500], new[] { cage.Where(m => m.RatedHp == 0).Min(m => m.Plate.RatedPowerW),
+            cage.Where(m => m.RatedHp == 0).Max(m => m.Plate.RatedPowerW) }.Select(w => w / 1e3));
         Assert.Equal([0.125, 1500], new[] { cage.Where(m => m.RatedHp > 0).Min(m => m.RatedHp), cage.Max(m => m.RatedHp) });
     }
 
     [Fact]
     public void A_rating_in_horsepower_is_the_mechanical_one()
     {
-        Assert.All(Data.Motors.Values.Where(m => m.RatedHp >= 1), m => Assert.Equal(m.RatedHp * 550 * 0.3048 * 4.4482216152605, m.Plate.RatedPowerW, 6e-5 * m.Plate.RatedPowerW));
-        Assert.All(Data.Converters.Values.Where(c => c.RatedHp > 0), c => Assert.Equal(c.RatedHp * 550 * 0.3048 * 4.4482216152605, 1e3 * c.RatedKw, 1e-6 * c.RatedKw * 1e3));
+        Assert.All(Data.Motors.Values.Where(m => m.RatedHp >= 1),
+            m => Assert.Equal(m.RatedHp * 550 * 0.3048 * 4.4482216152605, m.Plate.RatedPowerW, 6e-5 * m.Plate.RatedPowerW));
+        Assert.All(Data.Converters.Values.Where(c => c.RatedHp > 0),
+            c => Assert.Equal(c.RatedHp * 550 * 0.3048 * 4.4482216152605, 1e3 * c.RatedKw, 1e-6 * c.RatedKw * 1e3));
     }
 
     [Theory]
@@ -74,10 +78,13 @@ public sealed class SupplySeriesTests
             {
                 // At 230 V units are rated in kW and motors in hp: the next size below stands for it.
                 var motor = Data.Motors.GetValueOrDefault($"cage-4p-{name}-{motors}-{size}")
-                    ?? (converters == "230v" ? Data.Motors.Values.Where(m => m.Id.StartsWith($"cage-4p-{name}-{motors}-", StringComparison.Ordinal) && m.Plate.RatedPowerW <= 1e3 * c.RatedKw).MaxBy(m => m.Plate.RatedPowerW) : null);
+                    ?? (converters == "230v" ? Data.Motors.Values.Where(m =>
+                        m.Id.StartsWith($"cage-4p-{name}-{motors}-", StringComparison.Ordinal)
+                            && m.Plate.RatedPowerW <= 1e3 * c.RatedKw).MaxBy(m => m.Plate.RatedPowerW) : null);
                 if (motor is not null)
                 {
-                    Assert.True(motor.Plate.RatedCurrentA <= c.LightCurrentA, $"{motor.Id} {motor.Plate.RatedCurrentA:0.0} A, {c.Id} {c.LightCurrentA} A");
+                    Assert.True(motor.Plate.RatedCurrentA <= c.LightCurrentA,
+                        $"{motor.Id} {motor.Plate.RatedCurrentA:0.0} A, {c.Id} {c.LightCurrentA} A");
                     tried++;
                 }
             }
@@ -93,7 +100,8 @@ public sealed class SupplySeriesTests
         {
             Assert.Equal(70.0 * 400 * 400, c.DcCapacitanceUf * c.RatedVoltageV * c.RatedVoltageV / c.RatedKw, 70 * 400 * 400 * 5e-3);
             Assert.Equal(760 * VoltageClass.LinkPu(c.RatedVoltageV), c.Brake!.ChopperV, 9);
-            Assert.True(c.Brake.ChopperV > 1.1 * Math.Sqrt(2) * c.RatedVoltageV, "a chopper does not work at the highest line voltage: " + c.Id);
+            Assert.True(c.Brake.ChopperV > 1.1 * Math.Sqrt(2) * c.RatedVoltageV,
+                "a chopper does not work at the highest line voltage: " + c.Id);
         }
     }
 
@@ -118,17 +126,20 @@ public sealed class SupplySeriesTests
     {
         var cage = MadeFor.Motors(Data, 690, 50).Where(m => m.Technology == MotorTechnology.CageInduction).ToList();
         Assert.Equal(2, cage.Select(m => m.Series).Distinct().Count());
-        Assert.All(cage, m => Assert.Contains(new[] { m.Plate.RatedVoltageV, Math.Sqrt(3) * m.Plate.DeltaVoltageV }, v => v is > 620 and < 720));
+        Assert.All(cage, m => Assert.Contains(new[] { m.Plate.RatedVoltageV, Math.Sqrt(3) * m.Plate.DeltaVoltageV },
+            v => v is > 620 and < 720));
     }
 
     [Fact]
     public void At_60_Hz_motors_in_metric_frames_have_the_efficiencies_of_the_same_rating_in_horsepower()
     {
-        var metric = Data.Motors.Values.Where(m => m.Series.Contains("440 V", StringComparison.Ordinal) && m.Technology == MotorTechnology.CageInduction && m.Plate.RatedPowerW is >= 1100 and <= 186e3).ToList();
+        var metric = Data.Motors.Values.Where(m => m.Series.Contains("440 V", StringComparison.Ordinal)
+            && m.Technology == MotorTechnology.CageInduction && m.Plate.RatedPowerW is >= 1100 and <= 186e3).ToList();
         Assert.Equal(4 * 19, metric.Count);
         foreach (var m in metric)
         {
-            var us = Data.Motors.Values.Where(o => o.Series.Contains("460 V", StringComparison.Ordinal) && o.EfficiencyClass == "Premium" && o.Poles == m.Poles)
+            var us = Data.Motors.Values.Where(o => o.Series.Contains("460 V", StringComparison.Ordinal) && o.EfficiencyClass == "Premium"
+                && o.Poles == m.Poles)
                 .MinBy(o => Math.Abs(Math.Log(o.Plate.RatedPowerW / m.Plate.RatedPowerW)))!;
             Assert.Equal(us.Plate.RatedPowerW, m.Plate.RatedPowerW, 0.05 * m.Plate.RatedPowerW);
             Assert.Equal(us.Plate.Efficiency, m.Plate.Efficiency, 9);
@@ -141,7 +152,8 @@ public sealed class SupplySeriesTests
     [InlineData(440, 440)]
     [InlineData(380, 380)]
     public void Of_series_whose_voltages_overlap_the_nearest_is_offered(double lineV, double ratedV) =>
-        Assert.All(MadeFor.Motors(Data, lineV, 60).Where(m => m.Technology != MotorTechnology.DcSeparatelyExcited), m => Assert.Equal(ratedV, m.Plate.RatedVoltageV));
+        Assert.All(MadeFor.Motors(Data, lineV, 60).Where(m => m.Technology != MotorTechnology.DcSeparatelyExcited),
+            m => Assert.Equal(ratedV, m.Plate.RatedVoltageV));
 
     [Theory]
     [InlineData(480, 60)]
@@ -157,8 +169,11 @@ public sealed class SupplySeriesTests
         {
             Name = $"{lineV} V",
             Source = Demo.Source with { FrequencyHz = frequencyHz },
-            Distribution = distribution with { Buses = [.. distribution.Buses.Select(b => b.NominalVoltageV == 400 ? b with { NominalVoltageV = lineV } : b)] },
-            Lineups = [Demo.Lineups[0] with { Arrangements = [], SetAside = [], DrivePoints = [.. Demo.Lineups[0].DrivePoints.Where(p => ids.Contains(p.Id)).Select(Open)] }],
+            Distribution = distribution with { Buses = [.. distribution.Buses.Select(b => b.NominalVoltageV == 400
+                ? b with { NominalVoltageV = lineV }
+                : b)] },
+            Lineups = [Demo.Lineups[0] with { Arrangements = [], SetAside = [],
+                DrivePoints = [.. Demo.Lineups[0].DrivePoints.Where(p => ids.Contains(p.Id)).Select(Open)] }],
             Scenarios = [],
         };
         var studies = new Assessor(Data);
@@ -167,17 +182,21 @@ public sealed class SupplySeriesTests
         var converters = MadeFor.Converters(Data, lineV).Select(c => c.Id).ToHashSet(StringComparer.Ordinal);
         Assert.All(sized.AllDrivePoints(), p => Assert.Contains(((MotorChoice.FromCatalogue)p.Motor).ItemId, motors));
         Assert.All(sized.AllDrivePoints(), p => Assert.Contains(((ConverterChoice.FromCatalogue)p.Converter).ItemId, converters));
-        var checks = studies.Run(sized).Checks.Where(c => ids.Contains(c.DrivePointId) && (c.Id.StartsWith("motor.", StringComparison.Ordinal) || c.Id.StartsWith("converter.", StringComparison.Ordinal)));
+        var checks = studies.Run(sized).Checks.Where(c => ids.Contains(c.DrivePointId)
+            && (c.Id.StartsWith("motor.", StringComparison.Ordinal) || c.Id.StartsWith("converter.", StringComparison.Ordinal)));
         string[] sizing = [MotorChecks(), "converter.continuous", "converter.output-voltage", "motor.connection", "motor.peak"];
-        foreach (var fault in studies.Run(sized).Checks.Where(c => c.Id == "converter.short-circuit-rating" && ids.Contains(c.DrivePointId)))
+        foreach (var fault in studies.Run(sized).Checks.Where(c => c.Id == "converter.short-circuit-rating"
+            && ids.Contains(c.DrivePointId)))
         {
             // Nobody has specified fuses: at 480 and 600 V a unit does not simply hold above its plain rating.
-            var item = Data.Converters[((ConverterChoice.FromCatalogue)sized.AllDrivePoints().Single(p => p.Id == fault.DrivePointId).Converter).ItemId];
+            var item = Data.Converters[((ConverterChoice.FromCatalogue)sized.AllDrivePoints().Single(p =>
+                p.Id == fault.DrivePointId).Converter).ItemId];
             Assert.Equal(item.RatedHp > 0, item.ShortCircuitPlainKa > 0);
             Assert.False(fault.Verdict == Verdict.Holds && item.ShortCircuitPlainKa > 0 && fault.Figure.Value > item.ShortCircuitPlainKa);
         }
 
-        Assert.All(checks.Where(c => sizing.Contains(c.Id)), c => Assert.Contains(c.Verdict, new[] { Verdict.Holds, Verdict.Tight, Verdict.NotApplicable }));
+        Assert.All(checks.Where(c => sizing.Contains(c.Id)),
+            c => Assert.Contains(c.Verdict, new[] { Verdict.Holds, Verdict.Tight, Verdict.NotApplicable }));
     }
 
     [Theory]
@@ -201,5 +220,6 @@ public sealed class SupplySeriesTests
 
     private static string MotorChecks() => Cuadrilla.Core.Studies.DrivePoints.MotorChecks.ContinuousId;
 
-    private static DrivePoint Open(DrivePoint p) => p with { Motor = new MotorChoice.NotChosen(), Converter = new ConverterChoice.NotChosen() };
+    private static DrivePoint Open(DrivePoint p) =>
+        p with { Motor = new MotorChoice.NotChosen(), Converter = new ConverterChoice.NotChosen() };
 }

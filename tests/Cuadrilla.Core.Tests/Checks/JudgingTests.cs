@@ -25,16 +25,19 @@ public sealed class JudgingTests
     }
 
     [Fact]
-    public void A_limit_of_zero_is_failed_by_anything_above() => Assert.Equal(Verdict.Fails, Check.Judge(0.1, 0, LimitSense.AtMost, 10, out _));
+    public void A_limit_of_zero_is_failed_by_anything_above() =>
+        Assert.Equal(Verdict.Fails, Check.Judge(0.1, 0, LimitSense.AtMost, 10, out _));
 
     [Fact]
     public void Not_a_number_never_holds() => Assert.Equal(Verdict.Fails, Check.Judge(double.NaN, 5, LimitSense.AtMost, 10, out _));
 
     [Fact]
-    public void A_larger_figure_never_gets_a_better_verdict() => Gen.Select(Gen.Double[0, 200], Gen.Double[0, 100], Gen.Double[0, 30]).Sample(x =>
+    public void A_larger_figure_never_gets_a_better_verdict() =>
+        Gen.Select(Gen.Double[0, 200], Gen.Double[0, 100], Gen.Double[0, 30]).Sample(x =>
     {
         var (figure, more, tight) = x;
-        return Check.Judge(figure, 100, LimitSense.AtMost, tight, out _) <= Check.Judge(figure + more, 100, LimitSense.AtMost, tight, out _);
+        return Check.Judge(figure, 100, LimitSense.AtMost, tight, out _) <= Check.Judge(figure + more, 100, LimitSense.AtMost,
+            tight, out _);
     });
 
     [Theory]
@@ -56,7 +59,8 @@ public sealed class JudgingTests
     [InlineData(50, 10.0, 4.5, 4.0, 1.5, 0.7, 12.0)]
     [InlineData(100, 12.0, 5.5, 5.0, 2.0, 1.0, 15.0)]
     [InlineData(1000, 15.0, 7.0, 6.0, 2.5, 1.4, 20.0)]
-    public void Current_limits_are_those_of_the_table(double ratio, double below11, double below17, double below23, double below35, double to50, double tdd)
+    public void Current_limits_are_those_of_the_table(double ratio, double below11, double below17, double below23, double below35,
+        double to50, double tdd)
     {
         var limits = ReferenceCatalogue.Data.PccLimits;
         var row = limits.CurrentRow(ratio, 20_000);
@@ -84,7 +88,8 @@ public sealed class JudgingTests
     public void A_year_by_hand()
     {
         var tariff = new Tariff("EUR", 0.1, 50, 0.2, 10, 5, 0);
-        var year = YearlyEnergy.Of([new EnergyPoint(1, 1000, 20e3), new EnergyPoint(0.5, 3000, 5e3), new EnergyPoint(0.2, 0, 90e3)], 30, tariff);
+        var year = YearlyEnergy.Of([new EnergyPoint(1, 1000, 20e3), new EnergyPoint(0.5, 3000, 5e3), new EnergyPoint(0.2, 0, 90e3)], 30,
+            tariff);
         Assert.Equal(35_000, year.EnergyKwh, 9);
         Assert.Equal(20, year.DemandKw, 9);
         Assert.Equal(4500, year.CostPerYear, 9);
@@ -93,7 +98,8 @@ public sealed class JudgingTests
     }
 
     [Fact]
-    public void A_dearer_kilowatt_hour_never_lowers_the_cost() => Gen.Select(Gen.Double[0, 1], Gen.Double[0, 1], Gen.Double[0, 20]).Sample(x =>
+    public void A_dearer_kilowatt_hour_never_lowers_the_cost() =>
+        Gen.Select(Gen.Double[0, 1], Gen.Double[0, 1], Gen.Double[0, 20]).Sample(x =>
     {
         var (price, more, rate) = x;
         Tariff At(double p) => new("EUR", p, 50, 0.2, 10, 10, rate);

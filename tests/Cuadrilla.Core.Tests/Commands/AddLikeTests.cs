@@ -17,7 +17,8 @@ public sealed class AddLikeTests
     private static readonly PlantSpecification Tiles = DemoPlant.Read(Data, DemoPlant.Keys[0]);
     private static readonly PlantSpecification Water = DemoPlant.Read(Data, DemoPlant.Keys[1]);
 
-    private static CommandOutcome.Done Done(PlantSpecification plant, PlantCommand command) => Assert.IsType<CommandOutcome.Done>(command.On(plant, Studies));
+    private static CommandOutcome.Done Done(PlantSpecification plant, PlantCommand command) =>
+        Assert.IsType<CommandOutcome.Done>(command.On(plant, Studies));
 
     [Fact]
     public void They_stand_after_the_named_one_with_tags_and_names_that_count_and_all_else_alike()
@@ -29,7 +30,8 @@ public sealed class AddLikeTests
         Assert.Equal(done.CreatedIds, after.Skip(1).Take(3).Select(p => p.Id));
         Assert.Equal(["Deep-well pump", "Deep-well pump 2", "Deep-well pump 3"], after.Skip(1).Take(3).Select(p => p.Name));
         Assert.Equal(after.Count, after.Select(p => p.Tag).Distinct().Count());
-        Assert.All(after.Skip(1).Take(3), p => Assert.Equal((pump.Load, pump.Motor, pump.Cable, pump.Converter), (p.Load, p.Motor, p.Cable, p.Converter)));
+        Assert.All(after.Skip(1).Take(3),
+            p => Assert.Equal((pump.Load, pump.Motor, pump.Cable, pump.Converter), (p.Load, p.Motor, p.Cable, p.Converter)));
         Assert.Equal(lineup.DrivePoints, [after[0], .. after.Skip(4)]);
     }
 
@@ -59,7 +61,8 @@ public sealed class AddLikeTests
     [InlineData(51)]
     public void A_count_out_of_range_is_refused_by_name(int count)
     {
-        var refused = Assert.IsType<CommandOutcome.Refused>(new AddLike(Tiles.AllDrivePoints().First(), [], [], Water.Lineups[0].Id, string.Empty, count).On(Water, Studies));
+        var refused = Assert.IsType<CommandOutcome.Refused>(new AddLike(Tiles.AllDrivePoints().First(), [], [], Water.Lineups[0].Id,
+            string.Empty, count).On(Water, Studies));
         Assert.Equal(("/count", "1 to 50"), (refused.Why.Pointer, refused.Why.Allowed));
     }
 }

@@ -24,7 +24,9 @@ public sealed class BrakePresetTests
         where T : Load
     {
         var point = Tiles.AllDrivePoints().First(p => p.Load is T);
-        return (Tiles with { Lineups = [.. Tiles.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == point.Id ? p with { Brake = new HoldingBrake.None() } : p)] })] }, point.Id);
+        return (Tiles with { Lineups = [.. Tiles.Lineups.Select(l =>
+            l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == point.Id ? p with { Brake = new HoldingBrake.None() } : p)] })] },
+                point.Id);
     }
 
     [Fact]
@@ -48,11 +50,14 @@ public sealed class BrakePresetTests
         {
             Lineups = [.. added.Lineups.Select(l => l with
             {
-                DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id && p.Brake is HoldingBrake.SpringApplied b ? p with { Brake = b with { HoldingNm = 40, Control = b.Control with { By = BrakeCommand.MachineController } } } : p)],
+                DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id && p.Brake is HoldingBrake.SpringApplied b
+                    ? p with { Brake = b with { HoldingNm = 40, Control = b.Control with { By = BrakeCommand.MachineController } } }
+                    : p)],
             })],
         };
         var brake = BrakeOf(new UseBrakePreset(id, "vertical axis").On(own, Studies), id);
-        Assert.Equal((40, BrakeCommand.MachineController, 50, CoilSuppression.Zener), (brake.HoldingNm.Value, brake.Control.By, brake.Control.ProvenPct, brake.Coil.Suppression));
+        Assert.Equal((40, BrakeCommand.MachineController, 50, CoilSuppression.Zener),
+            (brake.HoldingNm.Value, brake.Control.By, brake.Control.ProvenPct, brake.Coil.Suppression));
     }
 
     [Fact]

@@ -27,7 +27,8 @@ public sealed class CatalogueSizeTests
     public void Sizes_have_what_their_rule_says(string key, double kva, double ukPct, double loadLossKw, double noLoadLossKw)
     {
         var size = Data.Transformers.Single(s => s.Key == key).Sizes.Single(s => s.RatedKva == kva);
-        Assert.Equal((ukPct, loadLossKw, noLoadLossKw), (size.UkPct, Math.Round(size.LoadLossKw, 4), Math.Round(size.NoLoadLossKw, 4)), new Near(6e-4));
+        Assert.Equal((ukPct, loadLossKw, noLoadLossKw), (size.UkPct, Math.Round(size.LoadLossKw, 4), Math.Round(size.NoLoadLossKw, 4)),
+            new Near(6e-4));
     }
 
     [Theory]
@@ -68,11 +69,13 @@ public sealed class CatalogueSizeTests
     [Fact]
     public void A_size_that_no_one_makes_is_refused_with_those_that_there_are()
     {
-        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", 999).On(Tiles, Studies)).Why;
+        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", 999).On(Tiles,
+            Studies)).Why;
         Assert.Equal("/ratedKva", why.Pointer);
         Assert.Contains("1000", why.Message, StringComparison.Ordinal);
         Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize("none", "eu", 1000).On(Tiles, Studies));
-        Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "moon", 1000).On(Tiles, Studies));
+        Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "moon", 1000).On(Tiles,
+            Studies));
     }
 
     [Fact]
@@ -84,7 +87,8 @@ public sealed class CatalogueSizeTests
             Scenarios = [Scenario.AsUsual("s", "usual")],
             Distribution = Tiles.Distribution with { Loads = [], CapacitorBanks = [], ActiveFilters = [] },
         };
-        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", null).On(still, Studies)).Why;
+        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", null).On(still,
+            Studies)).Why;
         Assert.Contains("can't be sized yet", why.Message, StringComparison.Ordinal);
     }
 
@@ -99,7 +103,8 @@ public sealed class CatalogueSizeTests
     public void The_resistor_chosen_holds_and_every_smaller_one_of_the_list_does_not()
     {
         var candidates = Tiles.AllDrivePoints()
-            .Where(p => p.Converter is ConverterChoice.FromCatalogue { Braking: Braking.Resistor } c && Data.Converters.TryGetValue(c.ItemId, out var item) && item.Brake is not null)
+            .Where(p => p.Converter is ConverterChoice.FromCatalogue { Braking: Braking.Resistor } c
+                && Data.Converters.TryGetValue(c.ItemId, out var item) && item.Brake is not null)
             .ToList();
         Assert.NotEmpty(candidates);
         foreach (var point in candidates)
@@ -107,15 +112,19 @@ public sealed class CatalogueSizeTests
             var done = Assert.IsType<CommandOutcome.Done>(new SizeResistor([point.Id]).On(Tiles, Studies));
             var check = Studies.Run(done.After).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == point.Id);
             Assert.Equal(Verdict.Holds, check.Verdict);
-            var chosen = (Braking.Resistor)((ConverterChoice.FromCatalogue)done.After.AllDrivePoints().Single(p => p.Id == point.Id).Converter).Braking;
-            Assert.Contains(Data.BrakeResistors, r => r.ResistanceOhm == chosen.ResistanceOhm.Value && r.ContinuousKw == chosen.ContinuousKw.Value);
+            var chosen = (Braking.Resistor)((ConverterChoice.FromCatalogue)done.After.AllDrivePoints().Single(p =>
+                p.Id == point.Id).Converter).Braking;
+            Assert.Contains(Data.BrakeResistors,
+                r => r.ResistanceOhm == chosen.ResistanceOhm.Value && r.ContinuousKw == chosen.ContinuousKw.Value);
             foreach (var other in Data.BrakeResistors.Where(r => r.ContinuousKw < chosen.ContinuousKw.Value).TakeLast(6))
             {
                 var after = done.After.Changed([point.Id], p => p with
                 {
-                    Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Braking = new Braking.Resistor(other.ResistanceOhm, other.ContinuousKw) { WindowS = other.WindowS } },
+                    Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Braking = new Braking.Resistor(other.ResistanceOhm,
+                        other.ContinuousKw) { WindowS = other.WindowS } },
                 });
-                Assert.NotEqual(Verdict.Holds, Studies.Run(after).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == point.Id).Verdict);
+                Assert.NotEqual(Verdict.Holds, Studies.Run(after).Checks.Single(c => c.Id == "converter.braking"
+                    && c.DrivePointId == point.Id).Verdict);
             }
         }
     }
@@ -123,7 +132,8 @@ public sealed class CatalogueSizeTests
     [Fact]
     public void A_stop_of_known_power_takes_the_resistor_that_arithmetic_gives()
     {
-        // 12 kW for 5 s once: wire-wound stands 12 times for 5 s, so 1 kW and 10 % of margin more: 1.5 kW; R at most 0.9·750²/12000 = 42.2 ohm.
+        // 12 kW for 5 s once: wire-wound stands 12 times for 5 s, so 1 kW and 10 % of margin more: 1.5 kW; R at most 0.9·750²/12000 = 42.2
+        // ohm.
         var stop = new BrakingDemand("a stop", [new ReturnedPower(5, 12_000)], false) { IsStop = true };
         var found = ResistorFit.Of(Data.BrakeResistors, new ChopperLimits(20, 750), [stop], 10)!;
         Assert.Equal((1.5, 33), (found.ContinuousKw, found.ResistanceOhm));
@@ -138,7 +148,8 @@ public sealed class CatalogueSizeTests
         Assert.Contains(online.Tag, why.Message, StringComparison.Ordinal);
     }
 
-    private static Verdict Loading(PlantSpecification plant, string id) => Studies.Run(plant).Checks.Single(c => c.Id == "supply.transformer-loading" && c.ElementId == id).Verdict;
+    private static Verdict Loading(PlantSpecification plant, string id) =>
+        Studies.Run(plant).Checks.Single(c => c.Id == "supply.transformer-loading" && c.ElementId == id).Verdict;
 
     private sealed class Near(double within) : IEqualityComparer<(double, double, double)>
     {

@@ -27,7 +27,8 @@ public sealed class CommandRandomTests
         (ids, _) => new CopyDrivePoint(ids[0]),
         (ids, plant) => new MoveDrivePoints(ids, plant.Lineups[^1].Id),
         (ids, plant) => new AddLike(
-            plant.AllDrivePoints().FirstOrDefault(p => p.Id == ids[0]) ?? plant.AllDrivePoints().First(), plant.Motors, plant.Converters, plant.Lineups[^1].Id, ids[^1], ids.Length),
+            plant.AllDrivePoints().FirstOrDefault(p => p.Id == ids[0]) ?? plant.AllDrivePoints().First(), plant.Motors, plant.Converters,
+            plant.Lineups[^1].Id, ids[^1], ids.Length),
         (ids, _) => new RemoveDrivePoints(ids),
         (_, _) => new AddLineup(),
         (_, plant) => new RemoveLineup(plant.Lineups[^1].Id),
@@ -41,13 +42,16 @@ public sealed class CommandRandomTests
         (ids, _) => new AddHoldingBrake(ids[0]),
         (ids, _) => new UseBrakePreset(ids[0], Data.BrakePresets[ids.Length % Data.BrakePresets.Count].Application),
         (ids, _) => new SizeResistor(ids),
-        (ids, plant) => new UseTransformerSize(plant.Distribution.Transformers is [var t, ..] ? t.Id : "none", "eu", ids.Length % 2 == 0 ? null : 1000),
+        (ids, plant) => new UseTransformerSize(plant.Distribution.Transformers is [var t, ..] ? t.Id : "none", "eu",
+            ids.Length % 2 == 0 ? null : 1000),
         (ids, _) => new ChooseMotor(ids, Data.Motors.Keys.First(), "in store"),
         (ids, _) => new ChooseConverter(ids, Data.Converters.Keys.First(), "in store"),
         (ids, _) => new SizeProtection(ids, (ProtectedPart)(ids.Length % 4), (DeviceKind)(ids[0].Length % 5)),
         (_, plant) => new SizeBankContactor(plant.Distribution.CapacitorBanks is [var bank, ..] ? bank.Id : "none"),
         (ids, plant) => new TakeDevice(ids, plant.Devices is [var own, ..] ? own.Id : "none"),
-        (ids, plant) => Studies.Separation(plant)?.Clashes is [var clash, ..] ? new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, (CureKind)(ids.Length % 6)) : new CureClash("a", "b", CureKind.Divider),
+        (ids, plant) => Studies.Separation(plant)?.Clashes is [var clash, ..]
+            ? new CureClash(clash.Disturbing.Id, clash.Disturbed.Id, (CureKind)(ids.Length % 6))
+            : new CureClash("a", "b", CureKind.Divider),
         (_, plant) => new SetWayAside(plant.Lineups[0].Id, "as now"),
         (_, plant) => new CompareSingleDrives(Bus(plant)),
         (_, plant) => new SizeModuleProtection(Bus(plant)),
@@ -60,22 +64,26 @@ public sealed class CommandRandomTests
         (ids, _) => new SizeBest(ids[..1], (SizedPart)(ids.Length % 3)),
         (ids, plant) => new TakeDriveList(
             [
-                new DriveListRow($"N-{ids.Length}", "new fan", "L9", new UnspecifiedLoad(), 15, 4, string.Empty, ListedFeed.NotStated, 30, 6),
+                new DriveListRow($"N-{ids.Length}", "new fan", "L9", new UnspecifiedLoad(), 15, 4, string.Empty,
+                    ListedFeed.NotStated, 30, 6),
                 .. plant.AllDrivePoints().Where(p => ids.Contains(p.Id)).DistinctBy(p => p.Tag)
-                    .Select(p => new DriveListRow(p.Tag, "changed", string.Empty, new UnspecifiedLoad(), 7.5, Given.Unknown, string.Empty, ListedFeed.AcrossTheLine, 40, Given.Unknown)),
+                    .Select(p => new DriveListRow(p.Tag, "changed", string.Empty, new UnspecifiedLoad(), 7.5, Given.Unknown, string.Empty,
+                        ListedFeed.AcrossTheLine, 40, Given.Unknown)),
             ],
             false),
         (ids, _) => new AcceptUsual(ids, []),
         (ids, _) => new UseUnits((UnitSystem)(ids.Length % 2)),
         (ids, _) => new UseRegion(Data.Regions[ids.Length % Data.Regions.Count].Key),
         (ids, plant) => new Mitigate("all at once", new MitigationChange(
-            new Dictionary<string, string> { [ids[0]] = Data.Converters.Keys.First() }, null, new ActiveFilter("tried", "tried", LowBus(plant), 50), true)),
+            new Dictionary<string, string> { [ids[0]] = Data.Converters.Keys.First() }, null,
+            new ActiveFilter("tried", "tried", LowBus(plant), 50), true)),
         .. Enum.GetValues<ElementKind>().Select(kind => (Func<string[], PlantSpecification, PlantCommand>)((_, _) => new AddElement(kind))),
     ];
 
     private static string Bus(PlantSpecification plant) => plant.Lineups.SelectMany(l => l.DcBuses).FirstOrDefault()?.Id ?? "none";
 
-    private static string Arrangement(PlantSpecification plant) => plant.Lineups.SelectMany(l => l.Arrangements).FirstOrDefault()?.Id ?? "none";
+    private static string Arrangement(PlantSpecification plant) =>
+        plant.Lineups.SelectMany(l => l.Arrangements).FirstOrDefault()?.Id ?? "none";
 
     private static string Way(PlantSpecification plant) => plant.Lineups[0].SetAside is [var way, ..] ? way.Id : "none";
 
@@ -99,7 +107,9 @@ public sealed class CommandRandomTests
             var plant = RandomPlant.Of(seed, Data);
 
             // Half of them with a way set aside.
-            plant = seed % 2 == 0 && new SetWayAside(plant.Lineups[0].Id, "before").On(plant, Studies) is CommandOutcome.Done aside ? aside.After : plant;
+            plant = seed % 2 == 0 && new SetWayAside(plant.Lineups[0].Id, "before").On(plant, Studies) is CommandOutcome.Done aside
+                ? aside.After
+                : plant;
             var random = new Random(seed);
             foreach (var kind in Kinds)
             {
@@ -118,9 +128,11 @@ public sealed class CommandRandomTests
 
                         // A second transformer may meet a board coupled with another hour: the engineer opens it first.
                         var problems = SpecificationValidation.Problems(after.After, Data)
-                            .Where(p => command is not AddElement { Element: ElementKind.Transformer } || !p.Pointer.EndsWith("/switches", StringComparison.Ordinal))
+                            .Where(p => command is not AddElement { Element: ElementKind.Transformer }
+                                || !p.Pointer.EndsWith("/switches", StringComparison.Ordinal))
                             .ToList();
-                        Assert.True(problems.Count == 0, $"{seed} {command}: {string.Join(' ', problems.Select(p => p.Pointer + " " + p.Message))}");
+                        Assert.True(problems.Count == 0,
+                            $"{seed} {command}: {string.Join(' ', problems.Select(p => p.Pointer + " " + p.Message))}");
                         break;
                     case CommandOutcome.Refused because:
                         refused++;

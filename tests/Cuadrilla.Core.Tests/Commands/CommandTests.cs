@@ -27,7 +27,8 @@ public sealed class CommandTests
         Scenarios = [Scenario.AsUsual("all", "all") with { States = [new DrivePointState("dp-03", true, 0.8, 1)] }],
         Lineups =
         [
-            Demo.Lineups[0] with { DcBuses = [], Arrangements = [], SetAside = [], DrivePoints = [.. Enumerable.Range(1, 5).Select(Point)] },
+            Demo.Lineups[0] with { DcBuses = [], Arrangements = [], SetAside = [],
+                DrivePoints = [.. Enumerable.Range(1, 5).Select(Point)] },
             Demo.Lineups[1] with { DcBuses = [], Arrangements = [], SetAside = [], DrivePoints = [Point(9)] },
         ],
     };
@@ -38,7 +39,8 @@ public sealed class CommandTests
         var joined = Done(new JoinGroup(["dp-02", "dp-01", "dp-03"]), Five);
         var converter = Assert.IsType<ConverterChoice.FromCatalogue>(Of(joined, "dp-02").Converter);
         var wanted = 1.25 * 3 * Data.Motors["cage-4p-ie3-7.5"].Plate.RatedCurrentA;
-        var sizes = Data.Converters.Values.Where(c => c.Family == "six-pulse-choke" && c.OwnName.Length == 0 && Math.Abs(c.RatedVoltageV - 400) < 1).OrderBy(c => c.RatedKw).ToList();
+        var sizes = Data.Converters.Values.Where(c => c.Family == "six-pulse-choke" && c.OwnName.Length == 0
+            && Math.Abs(c.RatedVoltageV - 400) < 1).OrderBy(c => c.RatedKw).ToList();
         Assert.Equal(sizes.First(c => c.LightCurrentA >= wanted).Id, converter.ItemId);
         Assert.Equal(MotorControl.Scalar, converter.Control);
         Assert.IsType<ConverterChoice.OfGroup>(Of(joined, "dp-01").Converter);
@@ -48,7 +50,8 @@ public sealed class CommandTests
         var single = Done(new DissolveArrangement("group-1"), joined);
         Assert.All(
             new[] { "dp-01", "dp-02", "dp-03" },
-            id => Assert.Equal(sizes.First(c => c.LightCurrentA >= wanted / 3.75).Id, Assert.IsType<ConverterChoice.FromCatalogue>(Of(single, id).Converter).ItemId));
+            id => Assert.Equal(sizes.First(c => c.LightCurrentA >= wanted / 3.75).Id,
+                Assert.IsType<ConverterChoice.FromCatalogue>(Of(single, id).Converter).ItemId));
 
         // The first one goes: the next has its converter. With the last goes the group.
         var without = Done(new RemoveDrivePoints(["dp-02"]), joined);
@@ -69,7 +72,8 @@ public sealed class CommandTests
         var joined = Done(new JoinDcBus(["dp-01", "dp-02", "dp-03"]), Five);
         var bus = joined.Lineups[0].DcBuses.Single();
         Assert.Equal(["dp-01", "dp-02", "dp-03"], bus.MemberIds);
-        Assert.Equal(Data.SupplyModules.Values.Where(m => m.Kind == SupplyModuleKind.Diode && m.RatedKw >= 3 * 7.5 / 2).MinBy(m => m.RatedKw)!.Id, bus.SupplyModuleId);
+        Assert.Equal(Data.SupplyModules.Values.Where(m => m.Kind == SupplyModuleKind.Diode && m.RatedKw >= 3 * 7.5 / 2).MinBy(m =>
+            m.RatedKw)!.Id, bus.SupplyModuleId);
         var member = Assert.IsType<ConverterChoice.FromCatalogue>(Of(joined, "dp-02").Converter);
         Assert.Equal(("inverter-module", 7.5), (Data.Converters[member.ItemId].Family, Data.Converters[member.ItemId].RatedKw));
         Assert.IsType<Braking.ToLine>(member.Braking);
@@ -109,11 +113,13 @@ public sealed class CommandTests
         var points = Demo.AllDrivePoints().ToList();
         var belt = points.First(p => p.Load is Core.Loads.ConveyorLoad { DrumDiameterM.IsKnown: true });
         var dosing = points.First(p => p.Load is Core.Loads.DosingPumpLoad);
-        var plant = Five with { Lineups = [Five.Lineups[0] with { DrivePoints = [belt, dosing] }, Five.Lineups[1] with { DrivePoints = [] }], Scenarios = [Scenario.AsUsual("s", "s")] };
+        var plant = Five with { Lineups = [Five.Lineups[0] with { DrivePoints = [belt, dosing] },
+            Five.Lineups[1] with { DrivePoints = [] }], Scenarios = [Scenario.AsUsual("s", "s")] };
         var ratio = (RatioFollower)Done(new JoinFollower(belt.Id, dosing.Id), plant).Lineups[0].Arrangements.Single();
         var drum = ((Core.Loads.ConveyorLoad)belt.Load).DrumDiameterM.Value;
         Assert.Equal((Math.PI * drum, "m"), (ratio.Leader.UnitsPerMachineTurn.Value, ratio.Leader.Unit), Close);
-        Assert.Equal((((Core.Loads.DosingPumpLoad)dosing.Load).DisplacementCm3PerRev.Value / 1000, "L"), (ratio.Follower.UnitsPerMachineTurn.Value, ratio.Follower.Unit), Close);
+        Assert.Equal((((Core.Loads.DosingPumpLoad)dosing.Load).DisplacementCm3PerRev.Value / 1000, "L"),
+            (ratio.Follower.UnitsPerMachineTurn.Value, ratio.Follower.Unit), Close);
         Assert.Equal(((Core.Loads.ConveyorLoad)belt.Load).Train.GearRatio, ratio.Leader.GearRatio);
         Refused("At least 2", new JoinFollower(belt.Id, belt.Id), plant);
     }
@@ -140,7 +146,8 @@ public sealed class CommandTests
         Assert.Equal("six-pulse-choke-7.5", ((ConverterChoice.FromCatalogue)Of(joined, "dp-01").Converter).ItemId);
         Assert.IsType<ConverterChoice.NotChosen>(Of(Done(new DissolveArrangement("group-1"), joined), "dp-02").Converter);
 
-        Assert.Equal(new ConverterChoice.StarDelta(5, TripClass.Class10, 2, string.Empty), Of(Done(new FeedBy(["dp-01"], FeedWay.StarDelta), Five), "dp-01").Converter);
+        Assert.Equal(new ConverterChoice.StarDelta(5, TripClass.Class10, 2, string.Empty),
+            Of(Done(new FeedBy(["dp-01"], FeedWay.StarDelta), Five), "dp-01").Converter);
         Assert.IsType<ConverterChoice.NotChosen>(Of(Done(new FeedBy(["dp-01"], FeedWay.Converter), started), "dp-01").Converter);
         Refused("shares its supply", new FeedBy(["dp-02"], FeedWay.SoftStarter), Done(new JoinGroup(["dp-01", "dp-02"]), Five));
     }
@@ -154,10 +161,12 @@ public sealed class CommandTests
         foreach (var id in new[] { "dp-01", "dp-02" })
         {
             var input = Studies.Study(sized, Of(sized, id)).Model.Input;
-            var sizing = Studies.Study(sized, Of(sized, id)).Checks.Where(c => c.Id is "motor.continuous" or "converter.continuous").ToList();
+            var sizing = Studies.Study(sized,
+                Of(sized, id)).Checks.Where(c => c.Id is "motor.continuous" or "converter.continuous").ToList();
             Assert.Equal(2, sizing.Count);
             Assert.All(sizing, c => Assert.Contains(c.Verdict, new[] { Core.Checks.Verdict.Holds, Core.Checks.Verdict.Tight }));
-            Assert.Equal(((ConverterChoice.FromCatalogue)Of(sized, id).Converter).ItemId, Core.Studies.Candidates.CandidateRanking.Converters(input, Data)[0].ItemId);
+            Assert.Equal(((ConverterChoice.FromCatalogue)Of(sized, id).Converter).ItemId,
+                Core.Studies.Candidates.CandidateRanking.Converters(input, Data)[0].ItemId);
         }
 
         Assert.IsType<Braking.Coast>(((ConverterChoice.FromCatalogue)Of(sized, "dp-02").Converter).Braking);
@@ -173,7 +182,8 @@ public sealed class CommandTests
 
         var chosen = Done(new ChooseConverter(["dp-01", "dp-02"], "six-pulse-choke-30", "spare in store"), plant);
         Assert.Equal(
-            ((ConverterChoice.FromCatalogue)Of(plant, "dp-02").Converter) with { ItemId = "six-pulse-choke-30", Reason = "spare in store" }, Of(chosen, "dp-02").Converter);
+            ((ConverterChoice.FromCatalogue)Of(plant, "dp-02").Converter) with { ItemId = "six-pulse-choke-30", Reason = "spare in store" },
+            Of(chosen, "dp-02").Converter);
         Refused("'no such'", new ChooseMotor(["dp-01"], "no such", string.Empty), plant);
     }
 
@@ -191,7 +201,8 @@ public sealed class CommandTests
         Assert.Equal(("five drives", "before"), (back.Lineups[0].VariantName, back.Lineups[0].SetAside.Single().Name));
 
         var adopted = Done(new AdoptWay(lineup, "way-1", "fewer cables"), back);
-        Assert.Equal((4, "before", "fewer cables"), (adopted.Lineups[0].DrivePoints.Count, adopted.Lineups[0].VariantName, adopted.Lineups[0].Reason));
+        Assert.Equal((4, "before", "fewer cables"),
+            (adopted.Lineups[0].DrivePoints.Count, adopted.Lineups[0].VariantName, adopted.Lineups[0].Reason));
         Assert.Empty(adopted.Lineups[0].SetAside);
         Assert.Empty(adopted.Scenarios[0].States);
         Assert.Empty(Done(new DropWay(lineup, "way-1"), back).Lineups[0].SetAside);
@@ -204,7 +215,8 @@ public sealed class CommandTests
     [Fact]
     public void Elements_begin_where_they_can_stand_and_say_where_they_cannot()
     {
-        var low = Five with { Distribution = Five.Distribution with { Buses = [.. Five.Distribution.Buses.Where(b => b.Id == Five.Source.BusId)] } };
+        var low = Five with { Distribution = Five.Distribution with { Buses = [.. Five.Distribution.Buses.Where(b =>
+            b.Id == Five.Source.BusId)] } };
         Refused("lower voltage", new AddElement(ElementKind.Transformer), low);
         Refused("two buses", new AddElement(ElementKind.Coupler), low);
         var bus = (CommandOutcome.Done)new AddElement(ElementKind.Bus).On(Five, Studies);
@@ -231,27 +243,31 @@ public sealed class CommandTests
 
         var refused = Assert.Throws<InputException>(() => CommandRun.All(Five, [.. commands, new CopyDrivePoint("dp-77")], Studies));
         Assert.Equal("/commands/3/pointId", refused.Problems.Single().Pointer);
-        Assert.Equal(["", "Drive point is 'dp-77'; allowed: a key of this plant."], CommandRun.Refusals(Five, [commands[1], new CopyDrivePoint("dp-77")], Studies));
+        Assert.Equal(["", "Drive point is 'dp-77'; allowed: a key of this plant."],
+            CommandRun.Refusals(Five, [commands[1], new CopyDrivePoint("dp-77")], Studies));
         Assert.Throws<InputException>(() => CommandRun.All(Five, [], Studies));
         Assert.Throws<InputException>(() => CommandRun.All(Five, [null!], Studies));
         var tooLong = Assert.Throws<InputException>(() => CommandRun.All(Five, [new SetWayAside("l1", new string('x', 70))], Studies));
         Assert.StartsWith("/specification/lineups/0/setAside/0", tooLong.Problems.Single().Pointer, StringComparison.Ordinal);
     }
 
-    private static bool Close((double Value, string Unit) a, (double Value, string Unit) b) => Math.Abs(a.Value - b.Value) < 1e-4 && a.Unit == b.Unit;
+    private static bool Close((double Value, string Unit) a, (double Value, string Unit) b) =>
+        Math.Abs(a.Value - b.Value) < 1e-4 && a.Unit == b.Unit;
 
     private static DrivePoint Point(int i) => Demo.Lineups[0].DrivePoints[0] with
     {
         Id = $"dp-{i:00}",
         Tag = $"DP-{i:00}",
-        Motor = new MotorChoice.FromCatalogue(i == 4 ? "cage-4p-ie3-55" : "cage-4p-ie3-7.5", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, false, string.Empty),
+        Motor = new MotorChoice.FromCatalogue(i == 4 ? "cage-4p-ie3-55" : "cage-4p-ie3-7.5", MotorCooling.OwnFan, ThermalClass.F,
+            MotorConnection.Fitting, false, string.Empty),
         Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-7.5", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()),
     };
 
     private static DrivePoint Of(PlantSpecification plant, string id) => plant.AllDrivePoints().Single(p => p.Id == id);
 
     private static PlantSpecification Changed(PlantSpecification plant, string id, Func<DrivePoint, DrivePoint> change) =>
-        plant with { Lineups = [.. plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? change(p) : p)] })] };
+        plant with { Lineups = [.. plant.Lineups.Select(l =>
+            l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? change(p) : p)] })] };
 
     private static PlantSpecification Done(PlantCommand command, PlantSpecification plant) => command.On(plant, Studies) switch
     {

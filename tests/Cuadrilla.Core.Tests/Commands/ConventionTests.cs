@@ -19,7 +19,8 @@ public sealed class ConventionTests
     public void Us_units_propose_their_codes_and_si_takes_the_proposals_back()
     {
         var done = Run(new UseUnits(UnitSystem.UsCustomary), Demo);
-        Assert.Equal(Demo.Conventions with { Units = UnitSystem.UsCustomary, Installation = InstallationCode.Nfpa70 }, done.After.Conventions);
+        Assert.Equal(Demo.Conventions with { Units = UnitSystem.UsCustomary, Installation = InstallationCode.Nfpa70 },
+            done.After.Conventions);
         Assert.Equal(HarmonicsCode.DemandDistortion, InForce(done.After).Code);
         Assert.Contains("NFPA 70", Assert.Single(done.Notes), StringComparison.Ordinal);
         var back = Run(new UseUnits(UnitSystem.Si), done.After).After;
@@ -44,12 +45,15 @@ public sealed class ConventionTests
     {
         var after = Run(new UseRegion(key), Run(new UseRegion("cn"), Demo).After).After;
         Assert.Equal(new LawfulMotor(least, large), InForce(after).LeastMotorClass);
-        Assert.All(after.Overrides.Where(o => o.Key.StartsWith("least-motor", StringComparison.Ordinal)), o => Assert.Contains(Data.Regions.Single(r => r.Key == key).Source, o.Reason, StringComparison.Ordinal));
+        Assert.All(after.Overrides.Where(o => o.Key.StartsWith("least-motor", StringComparison.Ordinal)),
+            o => Assert.Contains(Data.Regions.Single(r => r.Key == key).Source, o.Reason, StringComparison.Ordinal));
         Assert.Equal(2, after.Overrides.Count(o => o.Key.StartsWith("least-motor", StringComparison.Ordinal)));
     }
 
     [Fact]
-    public void An_unknown_region_is_refused() => Assert.Contains("'mars'", Assert.IsType<CommandOutcome.Refused>(new UseRegion("mars").On(Demo, Studies)).Why.Message, StringComparison.Ordinal);
+    public void An_unknown_region_is_refused() =>
+        Assert.Contains("'mars'", Assert.IsType<CommandOutcome.Refused>(new UseRegion("mars").On(Demo, Studies)).Why.Message,
+            StringComparison.Ordinal);
 
     // Premium efficiency is IE3 at 60 Hz: enough in the US, not for 75 to 200 kW under the European law.
     [Fact]
@@ -65,5 +69,6 @@ public sealed class ConventionTests
 
     private static DefaultsInForce InForce(PlantSpecification plant) => DefaultsInForce.Resolve(Data.Defaults, plant.Overrides);
 
-    private static CommandOutcome.Done Run(PlantCommand command, PlantSpecification plant) => Assert.IsType<CommandOutcome.Done>(command.On(plant, Studies));
+    private static CommandOutcome.Done Run(PlantCommand command, PlantSpecification plant) =>
+        Assert.IsType<CommandOutcome.Done>(command.On(plant, Studies));
 }

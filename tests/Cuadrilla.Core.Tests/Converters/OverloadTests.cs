@@ -49,7 +49,8 @@ public sealed class OverloadTests
         {
             CurrentForTime[] duty = [.. drawn.Item1.Select(d => new CurrentForTime(d.Item1, d.Item2))];
             var store = OverloadStore.Of(Heavy, 100, duty, drawn.Item2);
-            Assert.Equal(store is { Recovers: true, LargestPct: <= 100, PeakPct: <= 100 }, OverloadStore.Carries(Heavy, 100, duty, drawn.Item2));
+            Assert.Equal(store is { Recovers: true, LargestPct: <= 100, PeakPct: <= 100 },
+                OverloadStore.Carries(Heavy, 100, duty, drawn.Item2));
         });
 
     [Fact]

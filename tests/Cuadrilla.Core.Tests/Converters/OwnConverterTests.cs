@@ -75,7 +75,8 @@ public sealed class OwnConverterTests
         Assert.Equal(145 * 0.955, assessed.DrivePoints.Single(d => d.DrivePointId == "dp-03").SiteCurrentA!.Value, 0.01);
 
         // Taken out of the project it is missed by name.
-        Assert.Equal("/lineups/0/drivePoints/2/converter/itemId", SpecificationValidation.Problems(chosen with { Converters = [] }, Data).Single().Pointer);
+        Assert.Equal("/lineups/0/drivePoints/2/converter/itemId",
+            SpecificationValidation.Problems(chosen with { Converters = [] }, Data).Single().Pointer);
     }
 
     [Theory]
@@ -83,7 +84,8 @@ public sealed class OwnConverterTests
     [InlineData(75, 20, 145, "ratedVoltageV")]
     [InlineData(75, 400, 0, "lightCurrentA")]
     public void Values_out_of_range_are_named(double kw, double volts, double amperes, string field) =>
-        Assert.Contains(Problems(Own() with { RatedKw = kw, RatedVoltageV = volts, LightCurrentA = amperes }), p => p.Pointer == "/converters/0/" + field);
+        Assert.Contains(Problems(Own() with { RatedKw = kw, RatedVoltageV = volts, LightCurrentA = amperes }),
+            p => p.Pointer == "/converters/0/" + field);
 
     [Fact]
     public void Keys_are_unique_and_not_those_of_the_catalogue()
@@ -117,10 +119,13 @@ public sealed class OwnConverterTests
         }
     }
 
-    private static IReadOnlyList<InputProblem> Problems(OwnConverter own) => SpecificationValidation.Problems(DemoChanges.Demo with { Converters = [own] }, Data);
+    private static IReadOnlyList<InputProblem> Problems(OwnConverter own) =>
+        SpecificationValidation.Problems(DemoChanges.Demo with { Converters = [own] }, Data);
 
     private static OwnConverter Own() => new(
         "own-converter-1", "A-80", "House list", "2026-10", ConverterKind.SixPulse, 80, 400, 145, 118, 4,
-        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
-        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
+        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown, Given.Unknown,
+        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown, Given.Unknown, Given.Unknown);
 }

@@ -11,7 +11,8 @@ public sealed class CalculationRangeTests
     // Numbers whose range hangs on another one, by engine.
     private static readonly HashSet<string> Related =
     [
-        "follower:largestRpm", "overload:cycleS", "shared-shaft:largestNm", "shared-shaft:lostUnit", "stop:holdV", "stop:tripV", "stop:chopperV",
+        "follower:largestRpm", "overload:cycleS", "shared-shaft:largestNm", "shared-shaft:lostUnit", "stop:holdV", "stop:tripV",
+        "stop:chopperV",
     ];
 
     [Fact]
@@ -67,14 +68,16 @@ public sealed class CalculationRangeTests
     }
 
     // Leaves that are numbers, with the range of their schema; null where it states none.
-    private static IEnumerable<(string Path, (double Min, double Max, bool IsAboveMin)? Range)> Numbers(JsonNode node, JsonNode? schema, string path)
+    private static IEnumerable<(string Path, (double Min, double Max, bool IsAboveMin)? Range)> Numbers(JsonNode node, JsonNode? schema,
+        string path)
     {
         switch (node)
         {
             case JsonObject record:
                 foreach (var (key, value) in record.Where(p => p.Value is not null))
                 {
-                    foreach (var found in Numbers(value!, (schema?["properties"] ?? Variant(schema, record)?["properties"])?[key], $"{path}/{key}"))
+                    foreach (var found in Numbers(value!, (schema?["properties"] ?? Variant(schema, record)?["properties"])?[key],
+                        $"{path}/{key}"))
                     {
                         yield return found;
                     }
@@ -93,7 +96,8 @@ public sealed class CalculationRangeTests
                 break;
             case JsonValue value when value.TryGetValue<double>(out _):
                 yield return (path, schema?["maximum"] is { } max
-                    ? ((double)(schema["exclusiveMinimum"] ?? schema["minimum"])!, (double)max, schema["exclusiveMinimum"] is not null) : null);
+                    ? ((double)(schema["exclusiveMinimum"] ?? schema["minimum"])!, (double)max, schema["exclusiveMinimum"] is not null)
+                        : null);
                 break;
         }
     }

@@ -47,7 +47,9 @@ public sealed class CalculationTests
             var input = JsonNode.Parse(InputOf(name))!;
             Set(input, path, -1e12);
             var problem = Refused(name, input);
-            Assert.Contains(problem.Problems, p => p.Pointer.StartsWith('/' + path.Split('/')[1], StringComparison.Ordinal) && p.Value.Length > 0 && p.Allowed.Length > 0);
+            Assert.Contains(problem.Problems,
+                p => p.Pointer.StartsWith('/' + path.Split('/')[1], StringComparison.Ordinal) && p.Value.Length > 0
+                    && p.Allowed.Length > 0);
         }
     }
 
@@ -70,7 +72,8 @@ public sealed class CalculationTests
     public void No_number_makes_an_engine_fall_over(string name)
     {
         var paths = Numbers(JsonNode.Parse(InputOf(name))!).ToList();
-        Gen.Select(Gen.Int[0, paths.Count - 1], Gen.OneOf(Gen.Const(0.0), Gen.Const(1e-9), Gen.Double[-10, 10], Gen.Double[0, 1e4], Gen.Const(1e15))).Sample(
+        Gen.Select(Gen.Int[0, paths.Count - 1],
+            Gen.OneOf(Gen.Const(0.0), Gen.Const(1e-9), Gen.Double[-10, 10], Gen.Double[0, 1e4], Gen.Const(1e15))).Sample(
             x =>
             {
                 var input = JsonNode.Parse(InputOf(name))!;
@@ -93,7 +96,8 @@ public sealed class CalculationTests
     {
         var plate = JsonSerializer.SerializeToNode(ReferenceCatalogue.Data.Motors["cage-4p-ie3-45"].Plate, ProjectJson.Options)!;
         var rpm = (double)plate["ratedSpeedRpm"]!;
-        var result = Run("motor-losses", new JsonObject { ["plate"] = plate, ["speedRpm"] = rpm, ["torqueNm"] = 45e3 / (2 * Math.PI * rpm / 60), ["feed"] = "line" });
+        var result = Run("motor-losses",
+            new JsonObject { ["plate"] = plate, ["speedRpm"] = rpm, ["torqueNm"] = 45e3 / (2 * Math.PI * rpm / 60), ["feed"] = "line" });
         Assert.Equal(100 * (double)plate["efficiency"]!, (double)result["efficiencyPct"]!, 4);
         Assert.Equal((double)plate["ratedCurrentA"]!, (double)result["currentA"]!, 4);
     }
@@ -101,7 +105,8 @@ public sealed class CalculationTests
     [Fact]
     public void Motor_and_plate_together_are_refused()
     {
-        var both = Refused("motor-losses", JsonNode.Parse("""{ "motorId": "cage-4p-ie3-45", "plate": null, "speedRpm": 1, "torqueNm": 1, "feed": "sun" }""")!);
+        var both = Refused("motor-losses",
+            JsonNode.Parse("""{ "motorId": "cage-4p-ie3-45", "plate": null, "speedRpm": 1, "torqueNm": 1, "feed": "sun" }""")!);
         Assert.Equal("/feed", both.Problems[0].Pointer);
         var none = Refused("motor-losses", JsonNode.Parse("""{ "speedRpm": 1, "torqueNm": 1, "feed": "line" }""")!);
         Assert.Equal("either motorId or plate", none.Problems[0].Allowed);

@@ -13,34 +13,44 @@ using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Core.Tests.Documents;
 
-/// <summary>Drive lists as people write them: columns found by their heads, units in head or cell, rows judged by themselves, taken as one edit.</summary>
+/// <summary>Drive lists as people write them: columns found by their heads, units in head or cell, rows judged by themselves, taken as one
+/// edit.</summary>
 public sealed class DriveListImportTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
     private static readonly Assessor Studies = new(Data);
     private static readonly PlantSpecification WaterWorks = DemoPlant.Read(Data, "tarn-hollow");
 
-    private static readonly string[] UsHeads = ["Tag No.", "Service", "MCC", "Type", "Motor HP", "Brake hp", "Poles", "Cable length (ft)", "Wire size", "Starter", "Hours/y"];
+    private static readonly string[] UsHeads = ["Tag No.", "Service", "MCC", "Type", "Motor HP", "Brake hp", "Poles", "Cable length (ft)",
+        "Wire size", "Starter", "Hours/y"];
 
     [Fact]
     public void Columns_are_found_by_their_heads_whatever_their_order()
     {
         var found = ListColumn.Guess(UsHeads);
         Assert.Equal(
-            ["cableLength:7", "cableSize:8", "feed:9", "hours:10", "lineup:2", "load:3", "motorPower:4", "name:1", "poles:6", "shaftPower:5", "tag:0"],
+            ["cableLength:7", "cableSize:8", "feed:9", "hours:10", "lineup:2", "load:3", "motorPower:4", "name:1", "poles:6",
+                "shaftPower:5", "tag:0"],
             found.Select(f => $"{f.Key}:{f.Value}").Order(StringComparer.Ordinal));
-        var metric = ListColumn.Guess(["Flow [m³/h]", "Description", "Static head m", "Equipment tag", "Rated power [kW]", "Speed rpm", "Head (m)", "Pump efficiency %", "Absorbed power kW"]);
-        Assert.Equal((3, 1, 4, 5, 0, 6, 2, 7, 8), (metric["tag"], metric["name"], metric["motorPower"], metric["speed"], metric["flow"], metric["head"], metric["staticHead"], metric["efficiency"], metric["shaftPower"]));
+        var metric = ListColumn.Guess(["Flow [m³/h]", "Description", "Static head m", "Equipment tag", "Rated power [kW]", "Speed rpm",
+            "Head (m)", "Pump efficiency %", "Absorbed power kW"]);
+        Assert.Equal((3, 1, 4, 5, 0, 6, 2, 7, 8),
+            (metric["tag"], metric["name"], metric["motorPower"], metric["speed"], metric["flow"], metric["head"], metric["staticHead"],
+                metric["efficiency"], metric["shaftPower"]));
     }
 
     [Fact]
     public void A_row_in_us_units_becomes_what_it_says()
     {
-        var (judged, row) = Assert.Single(Judge(WaterWorks, UsHeads, ["P-7", "Sump pump", "L2", "pump", "15", "12.4", "4", "300", "8 AWG", "VFD", "4000"]));
+        var (judged, row) = Assert.Single(Judge(WaterWorks, UsHeads,
+            ["P-7", "Sump pump", "L2", "pump", "15", "12.4", "4", "300", "8 AWG", "VFD", "4000"]));
         Assert.Equal(RowOutcome.New, judged.Outcome);
         Assert.Contains("static share 30 %", judged.Assumed);
         Assert.NotNull(row);
-        Assert.Equal((15 * 0.745699872, 91.44, 8.37, 4), (row.MotorKw.Value, row.CableLengthM.Value, row.CrossSectionMm2.Value, row.Poles.Value), (a, b) => Math.Abs(a.Item1 - b.Item1) + Math.Abs(a.Item2 - b.Item2) + Math.Abs(a.Item3 - b.Item3) + Math.Abs(a.Item4 - b.Item4) < 1e-6);
+        Assert.Equal((15 * 0.745699872, 91.44, 8.37, 4),
+            (row.MotorKw.Value, row.CableLengthM.Value, row.CrossSectionMm2.Value, row.Poles.Value), (a, b) =>
+                Math.Abs(a.Item1 - b.Item1) + Math.Abs(a.Item2 - b.Item2) + Math.Abs(a.Item3 - b.Item3)
+                    + Math.Abs(a.Item4 - b.Item4) < 1e-6);
         var pump = Assert.IsType<PumpLoad>(row.Load);
         Assert.Equal(12.4 * 0.745699872, pump.Common.RatedShaftKw.Value, 1e-6);
         Assert.Equal(1773, pump.Common.RatedSpeedRpm.Value);
@@ -145,14 +155,16 @@ public sealed class DriveListImportTests
         Assert.IsType<ConverterChoice.SoftStarter>(Of("M-1").Converter);
 
         // The same list again says nothing new; a changed row names what it changes.
-        var again = Judge(done.After, UsHeads, ["P-1", "Sump pump", "L2", "pump", "15", "12.4", "4", "300", "8 AWG", "VFD", "4000"], ["P-2", "Drain pump", "New hall", "pump", "10", "6", "4", "120", "12 AWG", "DOL", "2000"]);
+        var again = Judge(done.After, UsHeads, ["P-1", "Sump pump", "L2", "pump", "15", "12.4", "4", "300", "8 AWG", "VFD", "4000"],
+            ["P-2", "Drain pump", "New hall", "pump", "10", "6", "4", "120", "12 AWG", "DOL", "2000"]);
         Assert.Equal([RowOutcome.Same, RowOutcome.Changes], again.Select(r => r.Judged.Outcome));
         Assert.Equal(2, again[1].Judged.Changes.Count);
         Assert.Contains(again[1].Judged.Changes, c => c.StartsWith("cable length, m: 30.48 → 36.58", StringComparison.Ordinal));
         Assert.Contains(again[1].Judged.Changes, c => c.StartsWith("motor:", StringComparison.Ordinal));
         var updated = Assert.IsType<CommandOutcome.Done>(new TakeDriveList([again[1].Row!], true).On(done.After, Studies));
         Assert.Empty(updated.CreatedIds);
-        Assert.Equal(10, Data.Motors[((MotorChoice.FromCatalogue)updated.After.AllDrivePoints().Single(p => p.Tag == "P-2").Motor).ItemId].RatedHp);
+        Assert.Equal(10, Data.Motors[((MotorChoice.FromCatalogue)updated.After.AllDrivePoints().Single(p =>
+            p.Tag == "P-2").Motor).ItemId].RatedHp);
         Assert.Equal(done.After.AllDrivePoints().Count(), updated.After.AllDrivePoints().Count());
     }
 
@@ -162,7 +174,8 @@ public sealed class DriveListImportTests
         var before = WaterWorks.AllDrivePoints().Single(p => p.Tag == "RW-1");
         var row = Judge(WaterWorks, ["Tag", "Flow gpm"], ["RW-1", "3600"])[0];
         Assert.Equal("Rated flow", Assert.Single(row.Judged.Changes).Split(':')[0]);
-        var after = Assert.IsType<CommandOutcome.Done>(new TakeDriveList([row.Row!], true).On(WaterWorks, Studies)).After.AllDrivePoints().Single(p => p.Tag == "RW-1");
+        var after = Assert.IsType<CommandOutcome.Done>(new TakeDriveList([row.Row!], true).On(WaterWorks,
+            Studies)).After.AllDrivePoints().Single(p => p.Tag == "RW-1");
         var load = (PumpLoad)before.Load;
         Assert.Equal(3600 * 6.30901964e-5, ((PumpLoad)after.Load).Common.RatedFlowM3PerS.Value, 1e-8);
         Assert.Equal(before with { Load = load with { Common = load.Common with { RatedFlowM3PerS = ((PumpLoad)after.Load).Common.RatedFlowM3PerS } } }, after);
@@ -181,10 +194,13 @@ public sealed class DriveListImportTests
     public void Too_many_rows_or_none_are_refused()
     {
         Assert.IsType<CommandOutcome.Refused>(new TakeDriveList([], true).On(WaterWorks, Studies));
-        var row = new DriveListRow("T", string.Empty, string.Empty, new UnspecifiedLoad(), Given.Unknown, Given.Unknown, string.Empty, ListedFeed.NotStated, Given.Unknown, Given.Unknown);
-        Assert.Contains("2 times", Assert.IsType<CommandOutcome.Refused>(new TakeDriveList([row, row with { Tag = " t" }], true).On(WaterWorks, Studies)).Why.Message, StringComparison.Ordinal);
+        var row = new DriveListRow("T", string.Empty, string.Empty, new UnspecifiedLoad(), Given.Unknown, Given.Unknown, string.Empty,
+            ListedFeed.NotStated, Given.Unknown, Given.Unknown);
+        Assert.Contains("2 times", Assert.IsType<CommandOutcome.Refused>(new TakeDriveList([row, row with { Tag = " t" }],
+            true).On(WaterWorks, Studies)).Why.Message, StringComparison.Ordinal);
     }
 
-    private static IReadOnlyList<(JudgedRow Judged, DriveListRow? Row)> Judge(PlantSpecification plant, IReadOnlyList<string> heads, params string[][] rows) =>
+    private static IReadOnlyList<(JudgedRow Judged, DriveListRow? Row)> Judge(PlantSpecification plant, IReadOnlyList<string> heads,
+        params string[][] rows) =>
         DriveListImport.Judge(plant, Data, heads, rows, ListColumn.Guess(heads));
 }

@@ -18,7 +18,8 @@ public sealed class InterferenceSheetTests
     private static readonly Assessor Assessor = new(ReferenceCatalogue.Data);
     private static readonly PlantSpecification Demo = DemoChanges.Demo;
 
-    private static InterferenceSheet Of(PlantSpecification plant) => InterferenceSheet.Of(plant, plant.Lineups[0], Assessor, new DateOnly(2026, 11, 29));
+    private static InterferenceSheet Of(PlantSpecification plant) =>
+        InterferenceSheet.Of(plant, plant.Lineups[0], Assessor, new DateOnly(2026, 11, 29));
 
     [Fact]
     public void It_says_what_this_plant_asks_and_what_is_not_settled()
@@ -33,9 +34,11 @@ public sealed class InterferenceSheetTests
         Assert.Equal("S4 signals, S2 signals, T4 dryer", dryer[^1]);
 
         // Every check that does not hold, of this lineup and the plant, and none of another lineup; what is too close stands below.
-        bool IsAsked(Check c) => c.Verdict is not (Verdict.Holds or Verdict.NotApplicable) && c.Id != "emc.separation" && (c.Id.StartsWith("emc.", StringComparison.Ordinal) || c.Id == "motor.bearings");
+        bool IsAsked(Check c) => c.Verdict is not (Verdict.Holds or Verdict.NotApplicable) && c.Id != "emc.separation"
+            && (c.Id.StartsWith("emc.", StringComparison.Ordinal) || c.Id == "motor.bearings");
         var tags = Demo.AllDrivePoints().ToDictionary(p => p.Id, p => p.Tag);
-        var asked = Assessor.Run(Demo).Checks.Where(IsAsked).Where(c => tags.ContainsKey(c.DrivePointId)).Select(c => (c.Title, Tag: tags[c.DrivePointId])).ToList();
+        var asked = Assessor.Run(Demo).Checks.Where(IsAsked).Where(c => tags.ContainsKey(c.DrivePointId)).Select(c =>
+            (c.Title, Tag: tags[c.DrivePointId])).ToList();
         var own = Demo.Lineups[0].DrivePoints.Select(p => p.Tag).ToHashSet();
         Assert.Contains(asked, c => !own.Contains(c.Tag));
         var told = sheet.Tables[0].Rows.SelectMany(r => r[3].Split(", ").Select(tag => (Title: r[1], Tag: tag))).ToList();
@@ -51,7 +54,8 @@ public sealed class InterferenceSheetTests
         var sheet = Of(Demo with { Conventions = Demo.Conventions with { Units = UnitSystem.UsCustomary } });
         Assert.Contains("59.1 ft away", sheet.Lines[4].Value, StringComparison.Ordinal);
         Assert.Equal("11.8 in", sheet.Tables[2].Rows[0][2]);
-        Assert.DoesNotContain(sheet.Tables.Append(sheet.Cables).SelectMany(t => t.Rows).SelectMany(r => r), cell => cell.EndsWith(" mm", StringComparison.Ordinal) || cell.EndsWith(" m", StringComparison.Ordinal));
+        Assert.DoesNotContain(sheet.Tables.Append(sheet.Cables).SelectMany(t => t.Rows).SelectMany(r => r),
+            cell => cell.EndsWith(" mm", StringComparison.Ordinal) || cell.EndsWith(" m", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -63,8 +67,11 @@ public sealed class InterferenceSheetTests
         Assert.Equal(way, assessment.DrivePoints.Single(p => p.DrivePointId == "dp-02").CableM!.Value, 9);
         var lines = System.Text.Encoding.UTF8.GetString(DriveList.Csv(plant, assessment, ReferenceCatalogue.Data)).Split('\n');
         var heads = lines[0].TrimStart('\uFEFF').Split(',').Select(h => h.Trim('"', '\r')).ToList();
-        string Cell(string tag, string head) => Quoted.Split(lines.Single(l => l.Contains($"{tag},", StringComparison.Ordinal)))[heads.IndexOf(head)];
-        Assert.Equal((string.Empty, Text.N(way)), (Cell("DP-02", "Motor cable m"), Text.N(double.Parse(Cell("DP-02", "By trays m"), System.Globalization.CultureInfo.InvariantCulture))));
+        string Cell(string tag, string head) =>
+            Quoted.Split(lines.Single(l => l.Contains($"{tag},", StringComparison.Ordinal)))[heads.IndexOf(head)];
+        Assert.Equal((string.Empty, Text.N(way)),
+            (Cell("DP-02", "Motor cable m"),
+                Text.N(double.Parse(Cell("DP-02", "By trays m"), System.Globalization.CultureInfo.InvariantCulture))));
         Assert.Equal(string.Empty, Cell("DP-01", "By trays m"));
     }
 }

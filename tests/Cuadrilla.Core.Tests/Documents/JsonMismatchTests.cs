@@ -34,7 +34,8 @@ public sealed class JsonMismatchTests
                 refused++;
                 var named = problem.Problems.Single().Pointer;
                 Assert.True(
-                    named.StartsWith(pointer, StringComparison.Ordinal) || pointer.StartsWith(named, StringComparison.Ordinal) || named.StartsWith(pointer[..pointer.LastIndexOf('/')], StringComparison.Ordinal),
+                    named.StartsWith(pointer, StringComparison.Ordinal) || pointer.StartsWith(named, StringComparison.Ordinal)
+                        || named.StartsWith(pointer[..pointer.LastIndexOf('/')], StringComparison.Ordinal),
                     $"{pointer}: {problem.Message}");
                 Assert.DoesNotContain("does not fit the schema", problem.Message, StringComparison.Ordinal);
             }
@@ -54,7 +55,8 @@ public sealed class JsonMismatchTests
     [InlineData("""{ "altitudeM": 1,""", "", "cut off")]
     public void Each_kind_of_fault_has_its_sentence(string json, string pointer, string said)
     {
-        var problem = Assert.Throws<InputException>(() => JsonReading.Read<Cuadrilla.Core.Base.Site>(Encoding.UTF8.GetBytes(json), ProjectJson.Options)).Problems.Single();
+        var problem = Assert.Throws<InputException>(() =>
+            JsonReading.Read<Cuadrilla.Core.Base.Site>(Encoding.UTF8.GetBytes(json), ProjectJson.Options)).Problems.Single();
         Assert.Equal(pointer, problem.Pointer);
         Assert.Contains(said, problem.Message, StringComparison.Ordinal);
     }
@@ -64,7 +66,9 @@ public sealed class JsonMismatchTests
         var pointer = string.Empty;
         while (true)
         {
-            var keys = node is JsonObject record ? record.Select(f => f.Key).ToList() : [.. Enumerable.Range(0, ((JsonArray)node).Count).Select(i => $"{i}")];
+            var keys = node is JsonObject record
+                ? record.Select(f => f.Key).ToList()
+                : [.. Enumerable.Range(0, ((JsonArray)node).Count).Select(i => $"{i}")];
             var key = keys[random.Next(keys.Count)];
             pointer += "/" + key;
             var inner = node is JsonArray list ? list[int.Parse(key, System.Globalization.CultureInfo.InvariantCulture)] : node[key];
@@ -79,7 +83,8 @@ public sealed class JsonMismatchTests
 
     private static void Spoil(JsonNode parent, string key, Random random)
     {
-        JsonNode? wrong = random.Next(4) switch { 0 => new JsonArray(1), 1 => new JsonObject { ["strange"] = true }, 2 => JsonValue.Create(false), _ => null };
+        JsonNode? wrong = random.Next(4) switch { 0 => new JsonArray(1), 1 => new JsonObject { ["strange"] = true },
+            2 => JsonValue.Create(false), _ => null };
         if (parent is JsonArray list)
         {
             list[int.Parse(key, System.Globalization.CultureInfo.InvariantCulture)] = wrong;

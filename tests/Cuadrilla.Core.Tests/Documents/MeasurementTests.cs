@@ -39,7 +39,8 @@ public sealed class MeasurementTests
     {
         var (configuration, ascii) = Comtrade.Write(Made, ComtradeData.Ascii);
         var (binaryConfiguration, binary) = Comtrade.Write(Made, ComtradeData.Binary);
-        Assert.Equal(Comtrade.Read(configuration, ascii).Channels[1].Samples, Comtrade.Read(binaryConfiguration, binary).Channels[1].Samples);
+        Assert.Equal(Comtrade.Read(configuration, ascii).Channels[1].Samples,
+            Comtrade.Read(binaryConfiguration, binary).Channels[1].Samples);
 
         // The same with 17 digital channels in two words behind the analogue ones.
         var lines = binaryConfiguration.Split("\r\n").ToList();
@@ -51,7 +52,8 @@ public sealed class MeasurementTests
             binary.AsSpan(n * 12, 12).CopyTo(wide.AsSpan(n * 16));
         }
 
-        Assert.Equal(Comtrade.Read(binaryConfiguration, binary).Channels[0].Samples, Comtrade.Read(string.Join("\n", lines), wide).Channels[0].Samples);
+        Assert.Equal(Comtrade.Read(binaryConfiguration, binary).Channels[0].Samples,
+            Comtrade.Read(string.Join("\n", lines), wide).Channels[0].Samples);
     }
 
     [Fact]
@@ -74,7 +76,8 @@ public sealed class MeasurementTests
     {
         var (configuration, data) = Comtrade.Write(Made, ComtradeData.Binary);
         Assert.Contains(part, configuration, StringComparison.Ordinal);
-        var refused = Assert.Throws<InputException>(() => Comtrade.Read(configuration.Replace(part, instead, StringComparison.Ordinal), data));
+        var refused = Assert.Throws<InputException>(() =>
+            Comtrade.Read(configuration.Replace(part, instead, StringComparison.Ordinal), data));
         Assert.Contains(word, refused.Problems[0].Message, StringComparison.Ordinal);
     }
 
@@ -84,7 +87,8 @@ public sealed class MeasurementTests
         var (configuration, data) = Comtrade.Write(Made, ComtradeData.Ascii);
         Assert.Throws<InputException>(() => Comtrade.Read(configuration, data.AsSpan(0, 500)));
         var words = Encoding.ASCII.GetBytes(Encoding.ASCII.GetString(data).Replace("3,312,", "3,312,x", StringComparison.Ordinal));
-        Assert.Contains("line 3", Assert.Throws<InputException>(() => Comtrade.Read(configuration, words)).Problems[0].Pointer, StringComparison.Ordinal);
+        Assert.Contains("line 3", Assert.Throws<InputException>(() => Comtrade.Read(configuration, words)).Problems[0].Pointer,
+            StringComparison.Ordinal);
     }
 
     [Theory]
@@ -119,7 +123,8 @@ public sealed class MeasurementTests
     [Fact]
     public void A_spectrum_as_csv_in_any_usual_writing()
     {
-        foreach (var text in new[] { "order,A\n1,100\n5,20.5\n7,8\n", "Order;I in A\r\n1;100\r\n5;20,5\r\n7;8\r\n", "order\tA\n7\t8\n1\t100\n5\t20.5\n" })
+        foreach (var text in new[] { "order,A\n1,100\n5,20.5\n7,8\n", "Order;I in A\r\n1;100\r\n5;20,5\r\n7;8\r\n",
+            "order\tA\n7\t8\n1\t100\n5\t20.5\n" })
         {
             var (orders, unit) = MeasuredCsv.Spectrum(text);
             Assert.True(MeasuredCsv.IsSpectrum(text));
@@ -142,13 +147,18 @@ public sealed class MeasurementTests
     [Fact]
     public void A_waveform_as_csv_keeps_its_rate()
     {
-        var text = "time in ms;i in A;u in V\n" + string.Join('\n', Enumerable.Range(0, 400).Select(i => FormattableString.Invariant($"{i * 0.1};{10 * Math.Sin(2 * Math.PI * i / 200)};{i}")));
+        var text = "time in ms;i in A;u in V\n"
+            + string.Join('\n', Enumerable.Range(0,
+                400).Select(i => FormattableString.Invariant($"{i * 0.1};{10 * Math.Sin(2 * Math.PI * i / 200)};{i}")));
         var found = MeasuredCsv.Waveform(text, 50);
 
         Assert.Equal(10_000, found.SamplesPerS, 6);
         Assert.Equal(["A", "V"], found.Channels.Select(c => c.Unit));
         Assert.Equal(10 / Math.Sqrt(2), WaveformSpectrum.Of(found.Channels[0].Samples, found.SamplesPerS, 50).Orders[0].Magnitude, 6);
-        Assert.Contains("equal distance", Assert.Throws<InputException>(() => MeasuredCsv.Waveform(text.Replace("\n2;", "\n2.06;", StringComparison.Ordinal), 50)).Problems[0].Message, StringComparison.Ordinal);
+        Assert.Contains("equal distance",
+            Assert.Throws<InputException>(() =>
+                MeasuredCsv.Waveform(text.Replace("\n2;", "\n2.06;", StringComparison.Ordinal), 50)).Problems[0].Message,
+                    StringComparison.Ordinal);
     }
 
     [Fact]
@@ -165,7 +175,8 @@ public sealed class MeasurementTests
     private static RecordedChannel Channel(string name, string unit, double first, double fifth, double seventh) =>
         Of(name, unit, 6400, 50, (1, first, 0), (5, fifth, 40), (7, seventh, 90));
 
-    private static RecordedChannel Of(string name, string unit, double rate, double frequency, params (int Order, double Rms, double Deg)[] parts) => new(
+    private static RecordedChannel Of(string name, string unit, double rate, double frequency,
+        params (int Order, double Rms, double Deg)[] parts) => new(
         name, unit,
         [
             .. Enumerable.Range(0, (int)Math.Round(10 * rate / frequency)).Select(n => parts

@@ -14,21 +14,26 @@ public sealed class MigrationTests
 
     public static TheoryData<int, string> Earlier =>
     [
-        .. Enumerable.Range(1, ProjectFile.CurrentVersion - 1).SelectMany(v => Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{v}*.json")
+        .. Enumerable.Range(1, ProjectFile.CurrentVersion - 1).SelectMany(v =>
+            Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{v}*.json")
             .Select(f => (v, Path.GetFileName(f)))),
     ];
 
     [Theory]
-    [InlineData(2, """{"lineups":[{"drivePoints":[]}]}""", """{"lineups":[{"drivePoints":[],"dcBuses":[],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"converters":[],"startPresets":[],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
+    [InlineData(2, """{"lineups":[{"drivePoints":[]}]}""",
+        """{"lineups":[{"drivePoints":[],"dcBuses":[],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"converters":[],"startPresets":[],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
     [InlineData(
         3, """{"lineups":[{"dcBuses":[{}],"drivePoints":[{}]}]}""",
         """{"lineups":[{"dcBuses":[{"control":{"kind":"none"},"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}],"drivePoints":[{"brake":{"kind":"none"},"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}],"arrangements":[],"variantName":"","reason":"","setAside":[]}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
     [InlineData(
         4, """{"lineups":[{"drivePoints":[{"load":{"stopTimeS":90,"train":{}}}]}],"motors":[{}],"overrides":[{"key":"withstand-v","value":1300}]}""",
         """{"lineups":[{"drivePoints":[{"load":{"train":{"stopTimeS":90}},"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}]}],"motors":[{"withstandV":1300}],"overrides":[],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
-    [InlineData(5, """{"overrides":[{"key":"harmonics-all-orders"},{"key":"plant-class"}]}""", """{"overrides":[{"key":"plant-class"}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
-    [InlineData(6, """{"overrides":[{"key":"harmonics-all-orders"}]}""", """{"overrides":[{"key":"harmonics-all-orders"}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
-    [InlineData(7, """{"lineups":[{"drivePoints":[{}]}]}""", """{"lineups":[{"drivePoints":[{"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}]}],"devices":[]}""")]
+    [InlineData(5, """{"overrides":[{"key":"harmonics-all-orders"},{"key":"plant-class"}]}""",
+        """{"overrides":[{"key":"plant-class"}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
+    [InlineData(6, """{"overrides":[{"key":"harmonics-all-orders"}]}""",
+        """{"overrides":[{"key":"harmonics-all-orders"}],"conventions":{"units":"si","installation":"iec60364"},"devices":[]}""")]
+    [InlineData(7, """{"lineups":[{"drivePoints":[{}]}]}""",
+        """{"lineups":[{"drivePoints":[{"devices":{"device":{"kind":"not-chosen"},"contactorA":null,"coordination":"one"}}]}],"devices":[]}""")]
     [InlineData(
         8, """{"lineups":[{"dcBuses":[{}],"setAside":[{"dcBuses":[{}]}]}]}""",
         """{"lineups":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}],"setAside":[{"dcBuses":[{"feeder":{"kind":"on-busbar"},"device":{"kind":"not-chosen"}}]}]}],"devices":[]}""")]
@@ -58,13 +63,16 @@ public sealed class MigrationTests
     [Fact]
     public void The_frozen_files_of_this_version_hold_every_kind_and_field_and_are_read_as_they_were_written()
     {
-        var files = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{ProjectFile.CurrentVersion}-*.json").Select(File.ReadAllBytes).ToList();
+        var files = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"),
+            $"plant-version-{ProjectFile.CurrentVersion}-*.json").Select(File.ReadAllBytes).ToList();
         var held = files.SelectMany(f => PathsIn(JsonNode.Parse(f), string.Empty)).ToHashSet(StringComparer.Ordinal);
         var frozen = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", Fields));
-        Assert.All(frozen.Where(l => l.Length > 0 && !l.Contains(": ", StringComparison.Ordinal)), l => Assert.Contains(l.Split(" = ")[0], held));
+        Assert.All(frozen.Where(l => l.Length > 0 && !l.Contains(": ", StringComparison.Ordinal)),
+            l => Assert.Contains(l.Split(" = ")[0], held));
         Assert.All(files, f => Assert.Equal(
             JsonNode.Parse(f)!["specification"]!.ToJsonString(),
-            JsonNode.Parse(ProjectFile.Write(ProjectFile.Read(f, ReferenceCatalogue.Data), ReferenceCatalogue.Data))!["specification"]!.ToJsonString()));
+            JsonNode.Parse(ProjectFile.Write(ProjectFile.Read(f, ReferenceCatalogue.Data),
+                ReferenceCatalogue.Data))!["specification"]!.ToJsonString()));
     }
 
     [Fact]
@@ -83,12 +91,14 @@ public sealed class MigrationTests
         Assert.Contains("newer program", refused.Message, StringComparison.Ordinal);
     }
 
-    // A field that comes, goes or changes its kind is a new version: with a migration, or with the rule that an absent one has a value that changes
+    // A field that comes, goes or changes its kind is a new version: with a migration, or with the rule that an absent one has a value
+    // that changes
     // nothing. Then the list is written anew under the new version, and a file of the old one is frozen beside the others.
     [Fact]
     public void No_field_comes_or_goes_without_a_version()
     {
-        var found = FieldsOf(JsonNode.Parse(ProjectSchema.Text())!, string.Empty).Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal).ToList();
+        var found = FieldsOf(JsonNode.Parse(ProjectSchema.Text())!,
+            string.Empty).Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal).ToList();
         var frozen = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", Fields));
         Assert.Contains($"-{ProjectFile.CurrentVersion}.", Fields, StringComparison.Ordinal);
         Assert.Equal(frozen, found);
@@ -125,7 +135,9 @@ public sealed class MigrationTests
             }
         }
 
-        foreach (var child in (node["items"] is { } items ? [items] : Array.Empty<JsonNode>()).Concat((node["anyOf"] as JsonArray ?? []).OfType<JsonNode>()))
+        foreach (var child in (node["items"] is { } items
+            ? [items]
+            : Array.Empty<JsonNode>()).Concat((node["anyOf"] as JsonArray ?? []).OfType<JsonNode>()))
         {
             var kind = child["properties"]?["kind"]?["const"]?.ToString();
             foreach (var field in FieldsOf(child, kind is null ? at : $"{at}[{kind}]"))
@@ -137,7 +149,8 @@ public sealed class MigrationTests
 
     private static string Sorted(JsonNode node) => node switch
     {
-        JsonObject o => "{" + string.Join(',', o.OrderBy(p => p.Key, StringComparer.Ordinal).Select(p => $"{p.Key}:{(p.Value is null ? "null" : Sorted(p.Value))}")) + "}",
+        JsonObject o => "{" + string.Join(',',
+            o.OrderBy(p => p.Key, StringComparer.Ordinal).Select(p => $"{p.Key}:{(p.Value is null ? "null" : Sorted(p.Value))}")) + "}",
         JsonArray a => "[" + string.Join(',', a.Select(v => v is null ? "null" : Sorted(v))) + "]",
         _ => node.ToJsonString(),
     };

@@ -62,7 +62,8 @@ public sealed class ProjectFileTests
     [Fact]
     public void A_file_of_the_first_version_becomes_one_of_this_version()
     {
-        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-1.cuadrilla.json")), Data);
+        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files",
+            "plant-version-1.cuadrilla.json")), Data);
         Assert.Equal(["network connection", "400 V bus A"], plant.Distribution.Buses.Select(b => b.Name));
         Assert.Equal(1600, plant.Distribution.Transformers.Single().RatedKva);
         Assert.Equal(840, Assert.IsType<BusLoad.Linear>(plant.Distribution.Loads.Single()).PowerKw);
@@ -76,7 +77,8 @@ public sealed class ProjectFileTests
     [Fact]
     public void A_file_of_the_second_version_is_read_and_computes_the_same_choices()
     {
-        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-2.cuadrilla.json")), Data);
+        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files",
+            "plant-version-2.cuadrilla.json")), Data);
         Assert.Empty(plant.Converters);
         Assert.Empty(plant.StartPresets);
         Assert.Equal(0, plant.Tariff.ReactivePerKvarh);
@@ -95,7 +97,8 @@ public sealed class ProjectFileTests
     [Fact]
     public void A_file_of_the_third_version_is_read_with_single_drives_and_its_buses()
     {
-        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-3.cuadrilla.json")), Data);
+        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files",
+            "plant-version-3.cuadrilla.json")), Data);
         Assert.Empty(SpecificationValidation.Problems(plant, Data));
         Assert.Equal(13, plant.AllDrivePoints().Count());
         Assert.All(plant.AllDrivePoints(), p => Assert.IsType<HoldingBrake.None>(p.Brake));
@@ -106,7 +109,8 @@ public sealed class ProjectFileTests
             c => Assert.Equal((MotorControl.Vector, 1), (c.Control, c.Modules)));
 
         // Stored before versions were.
-        var stored = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-3.cuadrilla.json")))!["specification"]!;
+        var stored = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files",
+            "plant-version-3.cuadrilla.json")))!["specification"]!;
         Assert.Equal(ProjectFile.Write(plant, Data), ProjectFile.Write(StoredProject.Read(stored.ToJsonString(), null), Data));
     }
 
@@ -123,9 +127,12 @@ public sealed class ProjectFileTests
 
         // What was a value of the project is one of its own motors.
         var own = new OwnMotor(
-            "own", "old mill motor", MotorTechnology.CageInduction, "IE1", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
-            0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
-        stored["motors"]!.AsArray().Add(JsonNode.Parse(ProjectFile.Write(plant with { Motors = [own] }, Data))!["specification"]!["motors"]![0]!.DeepClone());
+            "own", "old mill motor", MotorTechnology.CageInduction, "IE1", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8,
+            Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
+            0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+            Given.Unknown);
+        stored["motors"]!.AsArray().Add(JsonNode.Parse(ProjectFile.Write(plant with { Motors = [own] },
+            Data))!["specification"]!["motors"]![0]!.DeepClone());
         stored["overrides"]!.AsArray().Add(new JsonObject { ["key"] = "withstand-v", ["value"] = 1300, ["reason"] = "old windings" });
         var upgraded = StoredProject.Read(stored.ToJsonString(), null);
         Assert.DoesNotContain(upgraded.Overrides, o => o.Key == "withstand-v");
@@ -135,7 +142,8 @@ public sealed class ProjectFileTests
     [Fact]
     public void A_stored_document_of_the_first_version_is_still_read()
     {
-        var old = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-1.cuadrilla.json")))!["specification"]!;
+        var old = JsonNode.Parse(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files",
+            "plant-version-1.cuadrilla.json")))!["specification"]!;
         old["pcc"] = "transformer-primary";
         old["scenarios"]![0]!["linearLoadPu"] = 0.4;
         old["scenarios"]![0]!["states"] = JsonNode.Parse("""[{"drivePointId":"dp-01","running":true,"levelPu":0.5}]""");
@@ -149,7 +157,8 @@ public sealed class ProjectFileTests
     [Fact]
     public void A_project_value_that_no_longer_exists_is_left_out_and_the_others_stay()
     {
-        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", "plant-version-5.cuadrilla.json")), Data);
+        var plant = ProjectFile.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Documents", "Files",
+            "plant-version-5.cuadrilla.json")), Data);
         Assert.Equal([new DefaultOverride("plant-class", 3, "welding")], plant.Overrides);
     }
 
@@ -194,7 +203,9 @@ public sealed class ProjectFileTests
         var text = Encoding.UTF8.GetString(DemoPlant.File());
         var cut = Assert.Throws<InputException>(() => ProjectFile.Read(Encoding.UTF8.GetBytes(text[..(text.Length / 2)]), Data));
         Assert.Contains("cut off", cut.Message, StringComparison.Ordinal);
-        var nan = Assert.Throws<InputException>(() => ProjectFile.Read(Encoding.UTF8.GetBytes(text.Replace("\"altitudeM\": 640", "\"altitudeM\": NaN", StringComparison.Ordinal)), Data));
+        var nan = Assert.Throws<InputException>(() =>
+            ProjectFile.Read(Encoding.UTF8.GetBytes(text.Replace("\"altitudeM\": 640", "\"altitudeM\": NaN",
+                StringComparison.Ordinal)), Data));
         Assert.Contains("NaN", nan.Message, StringComparison.Ordinal);
     }
 
@@ -218,7 +229,8 @@ public sealed class ProjectFileTests
     {
         var specification = JsonNode.Parse(ProjectFile.Write(DemoPlant.Read(Data), Data))!["specification"]!.AsObject();
         Assert.Equal(
-            typeof(PlantSpecification).GetConstructors().Single(c => c.IsPublic).GetParameters().Select(p => p.Name!.ToLowerInvariant()).Append("conventions").Append("devices").Append("routes").Append("cables"),
+            typeof(PlantSpecification).GetConstructors().Single(c => c.IsPublic).GetParameters().Select(p =>
+                p.Name!.ToLowerInvariant()).Append("conventions").Append("devices").Append("routes").Append("cables"),
             specification.Select(p => p.Key.ToLowerInvariant()));
     }
 
@@ -248,7 +260,8 @@ public sealed class ProjectFileTests
     [InlineData("＝1", "'＝1")]
     [InlineData("P-1", "P-1")]
     [InlineData("", "")]
-    public void Text_that_would_be_a_formula_is_guarded_and_a_number_is_not(string text, string written) => Assert.Equal(written, DriveList.Guarded(text));
+    public void Text_that_would_be_a_formula_is_guarded_and_a_number_is_not(string text, string written) =>
+        Assert.Equal(written, DriveList.Guarded(text));
 
     [Fact]
     public void Names_of_own_items_are_guarded_too()
@@ -273,11 +286,13 @@ public sealed class ProjectFileTests
     [Fact]
     public void A_refusal_of_very_many_or_very_long_things_stays_short()
     {
-        var refusal = new InputException([.. Enumerable.Range(0, 5_000).Select(i => InputProblem.Of($"/x/{i}", "Name", new string('é', 100_000), "1 to 80 characters"))]);
+        var refusal = new InputException([.. Enumerable.Range(0,
+            5_000).Select(i => InputProblem.Of($"/x/{i}", "Name", new string('é', 100_000), "1 to 80 characters"))]);
         Assert.Equal(51, refusal.Problems.Count);
         Assert.Equal("And 4950 more.", refusal.Problems[^1].Message);
         Assert.InRange(refusal.Message.Length, 1_000, 60_000);
-        Assert.EndsWith("…", new InputException(InputProblem.Of("/x", "Name", string.Concat(Enumerable.Repeat("😀", 500)), "short")).Problems[0].Value, StringComparison.Ordinal);
+        Assert.EndsWith("…", new InputException(InputProblem.Of("/x", "Name", string.Concat(Enumerable.Repeat("😀", 500)),
+            "short")).Problems[0].Value, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -292,20 +307,25 @@ public sealed class ProjectFileTests
         var limit = sheet.DrivePoints[3].Lines.Single(l => l.Name == "Current limit").Value;
         Assert.Contains("450 % of the motor's current", limit, StringComparison.Ordinal);
         Assert.Contains("327 % of the starter's 470 A", limit, StringComparison.Ordinal);
-        Assert.Contains("chopper and resistor, 40 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value, StringComparison.Ordinal);
+        Assert.Contains("chopper and resistor, 40 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value,
+            StringComparison.Ordinal);
         Assert.Equal("dv/dt filter", sheet.DrivePoints[6].Lines.Single(l => l.Name == "Output filter").Value);
         Assert.Contains("160 Nm", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Holding brake").Value, StringComparison.Ordinal);
         Assert.Contains("hoist drum", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Works with").Value, StringComparison.Ordinal);
 
         // Process data and hours as entered, in the units of the sheet.
-        Assert.Contains("rated flow 41 m³/s", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
-        Assert.Contains("static share 22 %", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
+        Assert.Contains("rated flow 41 m³/s", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Process data").Value,
+            StringComparison.Ordinal);
+        Assert.Contains("static share 22 %", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Process data").Value,
+            StringComparison.Ordinal);
         Assert.EndsWith("6900 h a year", sheet.DrivePoints[0].Lines.Single(l => l.Name == "Duty").Value, StringComparison.Ordinal);
-        Assert.Contains("rated flow 96 m³/h", sheet.DrivePoints[2].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
+        Assert.Contains("rated flow 96 m³/h", sheet.DrivePoints[2].Lines.Single(l => l.Name == "Process data").Value,
+            StringComparison.Ordinal);
         Assert.All(
             plant.Lineups.SelectMany(l => LineupSheet.Of(plant, l, new Assessor(Data), new DateOnly(2026, 11, 24)).DrivePoints),
             p => Assert.Contains(p.Lines, l => l.Name == "Duty"));
-        Assert.Contains("drum diameter 500 mm", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Process data").Value, StringComparison.Ordinal);
+        Assert.Contains("drum diameter 500 mm", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Process data").Value,
+            StringComparison.Ordinal);
         var pdf = SheetPdf.Write(sheet);
         Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);
         Assert.InRange(pdf.Length, 10_000, 1_000_000);

@@ -19,7 +19,8 @@ public sealed class ScheduleTests
     public void Each_cable_and_device_has_a_row_and_text_is_guarded()
     {
         var demo = DemoPlant.Read(Data);
-        var plant = demo with { Lineups = [demo.Lineups[0] with { DrivePoints = [demo.Lineups[0].DrivePoints[0] with { Tag = "=1+1" }, .. demo.Lineups[0].DrivePoints.Skip(1)] }, .. demo.Lineups.Skip(1)] };
+        var plant = demo with { Lineups = [demo.Lineups[0] with { DrivePoints = [demo.Lineups[0].DrivePoints[0] with { Tag = "=1+1" },
+            .. demo.Lineups[0].DrivePoints.Skip(1)] }, .. demo.Lineups.Skip(1)] };
         var plan = Assessor.Protection(plant);
         var lines = Encoding.UTF8.GetString(Schedules.CablesCsv(plant, plan)).TrimEnd().Split('\n');
         Assert.Equal(plan.Cables.Count + 1, lines.Length);
@@ -27,9 +28,11 @@ public sealed class ScheduleTests
         Assert.Equal(plan.Devices.Count + 1, Encoding.UTF8.GetString(Schedules.DevicesCsv(plan)).TrimEnd().Split('\n').Length);
         Assert.Equal(plan.Cables.Count, plan.Cables.Select(c => c.Tag).Distinct().Count());
 
-        // A row for each motor cable, one for each feeder of its own, of drive points and of supply modules, one for each plant cable of low voltage.
+        // A row for each motor cable, one for each feeder of its own, of drive points and of supply modules, one for each plant cable of
+        // low voltage.
         var modules = plant.Lineups.SelectMany(l => l.DcBuses).Count(b => b.Feeder is Feeder.ByCable);
-        Assert.Equal(plant.AllDrivePoints().Count() + plant.AllDrivePoints().Count(p => p.Feeder is Feeder.ByCable) + modules + 1, plan.Cables.Count);
+        Assert.Equal(plant.AllDrivePoints().Count() + plant.AllDrivePoints().Count(p => p.Feeder is Feeder.ByCable) + modules + 1,
+            plan.Cables.Count);
     }
 
     [Fact]
@@ -52,8 +55,10 @@ public sealed class ScheduleTests
     {
         var demo = DemoPlant.Read(Data);
         IReadOnlyList<IReadOnlyList<string>> Rows(string lineup, PlantSpecification plant) =>
-            LineupSheet.Of(plant, plant.Lineups.First(l => l.Id == lineup), Assessor, new DateOnly(2026, 1, 2)).Schedules.Single(s => s.Title.StartsWith("Interference", StringComparison.Ordinal)).Rows;
-        string Where(string lineup, string rule) => string.Join(' ', Rows(lineup, demo).Where(r => r[1].Contains(rule, StringComparison.Ordinal)).Select(r => r[2]));
+            LineupSheet.Of(plant, plant.Lineups.First(l => l.Id == lineup), Assessor,
+                new DateOnly(2026, 1, 2)).Schedules.Single(s => s.Title.StartsWith("Interference", StringComparison.Ordinal)).Rows;
+        string Where(string lineup, string rule) =>
+            string.Join(' ', Rows(lineup, demo).Where(r => r[1].Contains(rule, StringComparison.Ordinal)).Select(r => r[2]));
 
         Assert.Contains("DP-01", Where("l1", "85 % cover"), StringComparison.Ordinal);
         Assert.DoesNotContain("DP-04", Where("l1", "85 % cover"), StringComparison.Ordinal);

@@ -13,7 +13,9 @@ namespace Cuadrilla.Core.Tests.Documents;
 public sealed partial class StrangeFileTests
 {
     // All of them take a minute; CUADRILLA_TINY=1 tries every one.
-    private static readonly int Every = Environment.GetEnvironmentVariable("CUADRILLA_TINY") is { } all ? int.Parse(all, System.Globalization.CultureInfo.InvariantCulture) : 6;
+    private static readonly int Every = Environment.GetEnvironmentVariable("CUADRILLA_TINY") is { } all
+        ? int.Parse(all, System.Globalization.CultureInfo.InvariantCulture)
+        : 6;
 
     private static readonly Assessor Assessor = new(ReferenceCatalogue.Data);
 
@@ -24,7 +26,8 @@ public sealed partial class StrangeFileTests
     public void A_number_next_to_nothing_or_beyond_all_is_refused_or_judged(double value)
     {
         var demo = JsonNode.Parse(DemoPlant.File())!;
-        var shapes = Numbers(demo, string.Empty).GroupBy(p => Index().Replace(p, "/#")).Select(g => g.First()).Order(StringComparer.Ordinal).ToList();
+        var shapes = Numbers(demo, string.Empty).GroupBy(p => Index().Replace(p, "/#")).Select(g =>
+            g.First()).Order(StringComparer.Ordinal).ToList();
         Assert.True(shapes.Count > 200, $"{shapes.Count}");
         var (refused, judged) = (0, 0);
         foreach (var path in shapes.Where((_, i) => i % Every == 0))
@@ -87,7 +90,8 @@ public sealed partial class StrangeFileTests
             var plant = ProjectFile.Read(JsonSerializer.SerializeToUtf8Bytes(file), ReferenceCatalogue.Data);
             var assessment = Assessor.Run(plant);
             Assert.True(assessment.Faults.Count == 0, $"{path}: {string.Join(" ", assessment.Faults.Select(f => f.What))}");
-            var written = JsonSerializer.SerializeToUtf8Bytes(AssessmentDocument.Of(plant, assessment, ReferenceCatalogue.Data.PccLimits, withReasons: true), ProjectJson.Options);
+            var written = JsonSerializer.SerializeToUtf8Bytes(AssessmentDocument.Of(plant, assessment, ReferenceCatalogue.Data.PccLimits,
+                withReasons: true), ProjectJson.Options);
             Assert.NotNull(JsonNode.Parse(written));
             return null;
         }

@@ -24,7 +24,8 @@ public sealed class UnitTests
     [InlineData("mm²", "250 kcmil", 126.7)]
     [InlineData("mm²", "2,5 mm²", 2.5)]
     [InlineData("kg/s", "1 short ton/h", 0.25199576111)]
-    public void Typed_units_are_read(string kept, string text, double value) => Assert.Equal(value, UnitTable.Of(kept).Read(text)!.Value, 1e-9 * Math.Max(1, value));
+    public void Typed_units_are_read(string kept, string text, double value) =>
+        Assert.Equal(value, UnitTable.Of(kept).Read(text)!.Value, 1e-9 * Math.Max(1, value));
 
     // From the definitions: pound 0.45359237 kg, foot 0.3048 m, gallon 231 in³, g 9.80665 m/s².
     [Fact]
@@ -54,7 +55,9 @@ public sealed class UnitTests
     {
         foreach (var (name, mm2) in UnitTable.Of("mm²").Names.Where(n => n.Key.EndsWith("AWG", StringComparison.Ordinal)))
         {
-            var number = name[..^4] is var plain && plain.EndsWith("/0", StringComparison.Ordinal) ? 1 - int.Parse(plain[..^2], null) : int.Parse(plain, null);
+            var number = name[..^4] is var plain && plain.EndsWith("/0", StringComparison.Ordinal)
+                ? 1 - int.Parse(plain[..^2], null)
+                : int.Parse(plain, null);
             var diameterMm = 0.127 * Math.Pow(92, (36 - number) / 39.0);
             Assert.Equal(1, mm2 / (Math.PI / 4 * diameterMm * diameterMm), 5e-3);
         }
@@ -66,7 +69,8 @@ public sealed class UnitTests
         Assert.All(UnitTable.Quantities, q => Assert.All([UnitSystem.Si, Us], system => Assert.All([0.0314, 1, 27.3, 4200], value =>
         {
             var back = q.Read(q.Say(system, value, 9), system);
-            Assert.True(back is { } read && Math.Abs(read - value) <= 0.016 * value, $"{value} {q.Kept} in {system}: {q.Say(system, value, 9)} gives {back}");
+            Assert.True(back is { } read && Math.Abs(read - value) <= 0.016 * value,
+                $"{value} {q.Kept} in {system}: {q.Say(system, value, 9)} gives {back}");
         })));
     }
 

@@ -6,7 +6,8 @@ using Cuadrilla.Documents.Tables;
 
 namespace Cuadrilla.Core.Tests.Documents;
 
-/// <summary>Workbooks as they come from anywhere: what stands in them is read, what they say of themselves is not believed, and none takes long.</summary>
+/// <summary>Workbooks as they come from anywhere: what stands in them is read, what they say of themselves is not believed, and none takes
+/// long.</summary>
 public sealed class WorkbookTests
 {
     private const string Main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main";
@@ -44,9 +45,13 @@ public sealed class WorkbookTests
     public void Sizes_are_bounded()
     {
         Assert.Contains("at most 20000 rows", Refusal(string.Concat(Enumerable.Repeat("<row/>", 20_001))), StringComparison.Ordinal);
-        Assert.Contains("at most 200 columns", Refusal("<row>" + string.Concat(Enumerable.Repeat("<c/>", 201)) + "</row>"), StringComparison.Ordinal);
-        Assert.Contains("at most 400000 cells", Refusal(string.Concat(Enumerable.Repeat("<row>" + string.Concat(Enumerable.Repeat("<c/>", 200)) + "</row>", 2001))), StringComparison.Ordinal);
-        Assert.Contains("at most 10000 characters", Refusal($"<row><c t=\"str\"><v>{new string('x', 10_001)}</v></c></row>"), StringComparison.Ordinal);
+        Assert.Contains("at most 200 columns", Refusal("<row>" + string.Concat(Enumerable.Repeat("<c/>", 201)) + "</row>"),
+            StringComparison.Ordinal);
+        Assert.Contains("at most 400000 cells",
+            Refusal(string.Concat(Enumerable.Repeat("<row>" + string.Concat(Enumerable.Repeat("<c/>", 200)) + "</row>", 2001))),
+            StringComparison.Ordinal);
+        Assert.Contains("at most 10000 characters", Refusal($"<row><c t=\"str\"><v>{new string('x', 10_001)}</v></c></row>"),
+            StringComparison.Ordinal);
         Assert.Contains("at most 64 MB unpacked", Refusal(new string(' ', 65_000_000)), StringComparison.Ordinal);
         Assert.Contains("no readable .xlsx", Refusal(new string(' ', 40_000_000)), StringComparison.Ordinal);
     }
@@ -68,13 +73,17 @@ public sealed class WorkbookTests
     [InlineData("xl/_rels/workbook.xml.rels")]
     [InlineData("xl/worksheets/sheet1.xml")]
     public void A_part_that_is_absent_is_no_workbook(string part) =>
-        Assert.Contains("no readable .xlsx", Assert.Throws<InputException>(() => Workbook.Read(Pack("<row/>", string.Empty, "A1", part), CancellationToken.None)).Message, StringComparison.Ordinal);
+        Assert.Contains("no readable .xlsx",
+            Assert.Throws<InputException>(() => Workbook.Read(Pack("<row/>", string.Empty, "A1", part), CancellationToken.None)).Message,
+            StringComparison.Ordinal);
 
     [Fact]
     public void A_document_type_with_entities_is_refused()
     {
         var bomb = "<!DOCTYPE x [<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;&a;\">]>";
-        Assert.Contains("no readable .xlsx", Assert.Throws<InputException>(() => Workbook.Read(Pack("<row/>", string.Empty, "A1", prolog: bomb), CancellationToken.None)).Message, StringComparison.Ordinal);
+        Assert.Contains("no readable .xlsx",
+            Assert.Throws<InputException>(() =>
+                Workbook.Read(Pack("<row/>", string.Empty, "A1", prolog: bomb), CancellationToken.None)).Message, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -140,7 +149,8 @@ public sealed class WorkbookTests
                 "xl/_rels/workbook.xml.rels",
                 Links($"<Relationship Id=\"r1\" Type=\"{links}/worksheet\" Target=\"worksheets/sheet1.xml\"/><Relationship Id=\"r2\" Type=\"{links}/sharedStrings\" Target=\"sharedStrings.xml\"/>"));
             Part("xl/workbook.xml", $"<workbook xmlns=\"{Main}\" xmlns:r=\"{links}\"><sheets><sheet name=\"Drives\" sheetId=\"1\" r:id=\"r1\"/></sheets></workbook>");
-            Part("xl/worksheets/sheet1.xml", $"{prolog}<worksheet xmlns=\"{Main}\"><dimension ref=\"{dimension}\"/><sheetData>{rows}</sheetData></worksheet>");
+            Part("xl/worksheets/sheet1.xml",
+                $"{prolog}<worksheet xmlns=\"{Main}\"><dimension ref=\"{dimension}\"/><sheetData>{rows}</sheetData></worksheet>");
             Part("xl/sharedStrings.xml", $"<sst xmlns=\"{Main}\">{shared}</sst>");
         }
 

@@ -66,7 +66,8 @@ public sealed partial class WorkedExampleTests
     }
 
     private static IEnumerable<string> Pages() =>
-        Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "methods"), "*.md").Append(Path.Combine(AppContext.BaseDirectory, "calc.md"));
+        Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "methods"),
+            "*.md").Append(Path.Combine(AppContext.BaseDirectory, "calc.md"));
 
     private static void Compare(JsonNode expected, JsonNode found, string at)
     {
@@ -90,7 +91,8 @@ public sealed partial class WorkedExampleTests
         else if (expected.GetValueKind() == JsonValueKind.Number)
         {
             var number = expected.GetValue<double>();
-            Assert.True(Math.Abs(found.GetValue<double>() - number) <= RelativeTolerance * Math.Max(Math.Abs(number), 1e-9), $"{at}: {found} is not {number}");
+            Assert.True(Math.Abs(found.GetValue<double>() - number) <= RelativeTolerance * Math.Max(Math.Abs(number), 1e-9),
+                $"{at}: {found} is not {number}");
         }
         else
         {

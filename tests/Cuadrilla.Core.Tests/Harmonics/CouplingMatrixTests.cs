@@ -25,7 +25,8 @@ public sealed class CouplingMatrixTests
 
     [Theory]
     [MemberData(nameof(Circuits))]
-    public void It_tells_what_a_small_change_of_the_voltage_does(double chokePct, double reactorPct, double ratio, double unbalance, int bridges)
+    public void It_tells_what_a_small_change_of_the_voltage_does(double chokePct, double reactorPct, double ratio, double unbalance,
+        int bridges)
     {
         var ohm = Volts * Volts / RatedW;
         var input = new RectifierInput

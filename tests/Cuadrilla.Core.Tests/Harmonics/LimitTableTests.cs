@@ -68,7 +68,8 @@ public sealed class LimitTableTests
     [InlineData(30, 14, double.NaN, 239.166667)]
     [InlineData(39, 24, 100.0, 33 + (87 * (39 - 10.7) / (40 - 10.7)))]
     public void The_angle_of_the_fifth_admits_the_table_made_for_it(double h5, double h7, double fifthDeg, double ratio) =>
-        Assert.Equal(ratio, ReferenceCatalogue.Data.Equipment.Needed(Orders((5, h5), (7, h7), (11, 8), (13, 5)), 100, balanced: true, fifthDeg)!.Value.Ratio, 1e-5);
+        Assert.Equal(ratio, ReferenceCatalogue.Data.Equipment.Needed(Orders((5, h5), (7, h7), (11, 8), (13, 5)), 100, balanced: true,
+            fifthDeg)!.Value.Ratio, 1e-5);
 
     [Fact]
     public void A_small_fifth_and_seventh_need_no_angle()
@@ -76,8 +77,10 @@ public sealed class LimitTableTests
         var limits = ReferenceCatalogue.Data.Equipment;
 
         // 9 % of the 11th: between rows 120 (7 %) and 250 (12 %) of the one table, between 33 (3.1 %) and 120 (15 %) of the other.
-        Assert.Equal(33 + (87 * (9 - 3.1) / (15 - 3.1)), limits.Needed(Orders((5, 4.9), (7, 4.9), (11, 9)), 100, balanced: true)!.Value.Ratio, 1e-9);
-        Assert.Equal(120 + (130 * (9 - 7) / 5.0), limits.Needed(Orders((5, 5.1), (7, 4.9), (11, 9)), 100, balanced: true)!.Value.Ratio, 1e-9);
+        Assert.Equal(33 + (87 * (9 - 3.1) / (15 - 3.1)),
+            limits.Needed(Orders((5, 4.9), (7, 4.9), (11, 9)), 100, balanced: true)!.Value.Ratio, 1e-9);
+        Assert.Equal(120 + (130 * (9 - 7) / 5.0),
+            limits.Needed(Orders((5, 5.1), (7, 4.9), (11, 9)), 100, balanced: true)!.Value.Ratio, 1e-9);
     }
 
     [Fact]

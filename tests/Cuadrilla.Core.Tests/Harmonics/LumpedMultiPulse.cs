@@ -6,13 +6,15 @@ using Cuadrilla.Core.Tests.Harmonics.Second;
 namespace Cuadrilla.Core.Tests.Harmonics;
 
 /// <summary>
-/// The common simplification of multi-pulse converters, as a second way: the source lumped N times into each bridge, which is then solved by
+/// The common simplification of multi-pulse converters, as a second way: the source lumped N times into each bridge, which is then solved
+/// by
 /// the solver of a single bridge.
 /// </summary>
 internal static class LumpedMultiPulse
 {
     /// <summary>
-    /// Each bridge by itself with the unbalanced and distorted voltage that it sees behind its shift: the negative sequence turns the other way, so
+    /// Each bridge by itself with the unbalanced and distorted voltage that it sees behind its shift: the negative sequence turns the
+    /// other way, so
     /// that against its own positive sequence it stands at −2δ, the 5th and the 7th at −6δ.
     /// </summary>
     /// <param name="whole">The converter: source per phase, load and capacitance of all, choke of one bridge.</param>
@@ -83,7 +85,8 @@ internal static class LumpedMultiPulse
         var power = volts * (orders[0] * Complex.Conjugate(emf)).Real;
         foreach (var order in HarmonicEmf.Orders)
         {
-            power += volts * (orders[order - 1] * Complex.Conjugate(whole.Background[order] * Complex.FromPolarCoordinates(1, -HarmonicEmf.TurnOf(order) * lag))).Real;
+            power += volts * (orders[order - 1] * Complex.Conjugate(whole.Background[order] * Complex.FromPolarCoordinates(1,
+                -HarmonicEmf.TurnOf(order) * lag))).Real;
         }
 
         return new LineCurrent(

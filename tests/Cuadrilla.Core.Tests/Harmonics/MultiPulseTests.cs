@@ -41,7 +41,8 @@ public sealed class MultiPulseTests
         Assert.Equal(shared.GetProperty("dcVoltageMeanV").GetDouble(), found.DcVoltageMeanV, 0.002 * found.DcVoltageMeanV);
 
         // What the source gives beyond its own resistance arrives at the link.
-        Assert.Equal(input.DcLoadW, found.ActivePowerW - found.Phases.Sum(p => input.SourceResistanceOhm * p.RmsA * p.RmsA), 0.001 * input.DcLoadW);
+        Assert.Equal(input.DcLoadW, found.ActivePowerW - found.Phases.Sum(p => input.SourceResistanceOhm * p.RmsA * p.RmsA),
+            0.001 * input.DcLoadW);
     }
 
     /// <summary>Leakages that differ by up to a fifth, with unbalance and a distorted line.</summary>
@@ -64,7 +65,8 @@ public sealed class MultiPulseTests
         }
     }
 
-    /// <summary>Behind a stiff source and a large link each bridge works by itself on one voltage: the solver of a single bridge says the same.</summary>
+    /// <summary>Behind a stiff source and a large link each bridge works by itself on one voltage: the solver of a single bridge says the
+    /// same.</summary>
     [Fact]
     public void Unequal_bridges_on_a_stiff_source_are_single_bridges_on_one_link_voltage()
     {
@@ -128,12 +130,14 @@ public sealed class MultiPulseTests
         Assert.True(found.PhaseA.Orders[4].Magnitude > 0.01 * found.PhaseA.FundamentalA);
     }
 
-    /// <summary>600 units over load, unbalance, choke and strength of the source, all of which a real unit works at: each settles and balances.</summary>
+    /// <summary>600 units over load, unbalance, choke and strength of the source, all of which a real unit works at: each settles and
+    /// balances.</summary>
     [Fact]
     [Trait("speed", "slow")]
     public void Whatever_a_unit_meets_in_a_plant_settles_and_its_power_balances()
     {
-        double[] loads = [0.03, 0.1, 0.25, 0.5, 1], unbalances = [0, 0.003, 0.01, 0.02, 0.03], chokes = [0, 0.01, 0.02, 0.04], ratios = [15, 40, 150];
+        double[] loads = [0.03, 0.1, 0.25, 0.5, 1], unbalances = [0, 0.003, 0.01, 0.02, 0.03], chokes = [0, 0.01, 0.02, 0.04],
+        ratios = [15, 40, 150];
         const double ratedW = 200e3, omega = 100 * Math.PI;
         var ohm = 400 * 400 / ratedW;
         var cases = 0;
@@ -180,10 +184,12 @@ public sealed class MultiPulseTests
         var (_, input, bridges, leakage, _, _) = Cases[0];
 
         // Far more than the line can carry through its impedance.
-        var none = Assert.IsType<RectifierResult.NoSteadyState>(RectifierStudy.Run(input with { DcLoadW = 5 * input.DcLoadW, Bridges = bridges, LeakageH = leakage }));
+        var none = Assert.IsType<RectifierResult.NoSteadyState>(RectifierStudy.Run(input with { DcLoadW = 5 * input.DcLoadW,
+            Bridges = bridges, LeakageH = leakage }));
         Assert.Contains("collapses", none.Reason, StringComparison.Ordinal);
         Assert.Throws<ArgumentOutOfRangeException>(() => RectifierStudy.Run(input with { Bridges = bridges, LeakageH = 0 }));
-        Assert.Throws<ArgumentOutOfRangeException>(() => RectifierStudy.Run(input with { Bridges = bridges, LeakageH = leakage, LeakageMismatchPu = 0.6 }));
+        Assert.Throws<ArgumentOutOfRangeException>(() =>
+            RectifierStudy.Run(input with { Bridges = bridges, LeakageH = leakage, LeakageMismatchPu = 0.6 }));
     }
 
     [Theory]
@@ -253,7 +259,8 @@ public sealed class MultiPulseTests
     private static List<(string, RectifierInput, int, double, JsonElement, JsonElement)> Load() =>
     [
         .. Reference().GetProperty("cases").EnumerateArray().Select(c => (
-            c.GetProperty("id").GetString()!, RectifierReference.Read(c.GetProperty("input")), BridgesOf(c.GetProperty("input")), LeakageOf(c.GetProperty("input")),
+            c.GetProperty("id").GetString()!, RectifierReference.Read(c.GetProperty("input")), BridgesOf(c.GetProperty("input")),
+            LeakageOf(c.GetProperty("input")),
             c.GetProperty("result"), c.GetProperty("shared"))),
     ];
 }

@@ -51,7 +51,8 @@ public sealed class RectifierLawTests
                     return true;
                 }
 
-                var lost = found.Phases.Sum(p => input.SourceResistanceOhm * p.RmsA * p.RmsA) + (0.01 * found.DcCurrentRmsA * found.DcCurrentRmsA);
+                var lost = found.Phases.Sum(p => input.SourceResistanceOhm * p.RmsA * p.RmsA)
+                    + (0.01 * found.DcCurrentRmsA * found.DcCurrentRmsA);
                 return Math.Abs(found.ActivePowerW - lost - input.DcLoadW) < 2e-4 * input.DcLoadW;
             },
             iter: 150);
@@ -92,7 +93,8 @@ public sealed class RectifierLawTests
     public void Half_a_step_of_the_attenuation_ratio_hardly_moves_the_distortion(double chokeUh)
     {
         var input = Case(150, chokeUh, 2000, 20) with { SourceResistanceOhm = 0.02 };
-        var moved = input with { SourceInductanceH = input.SourceInductanceH * 1.002, SourceResistanceOhm = input.SourceResistanceOhm * 1.002 };
+        var moved = input with { SourceInductanceH = input.SourceInductanceH * 1.002,
+            SourceResistanceOhm = input.SourceResistanceOhm * 1.002 };
         Assert.InRange(Math.Abs(Solve(input).PhaseA.ThdiPct - Solve(moved).PhaseA.ThdiPct), 0, 0.06);
     }
 
@@ -132,7 +134,8 @@ public sealed class RectifierLawTests
     [Fact]
     public void More_power_than_the_supply_can_deliver_is_named()
     {
-        var none = Assert.IsType<RectifierResult.NoSteadyState>(RectifierStudy.Run(Case(1944, 123, 12_666, 60) with { SourceResistanceOhm = 0.61 }));
+        var none = Assert.IsType<RectifierResult.NoSteadyState>(RectifierStudy.Run(Case(1944, 123, 12_666,
+            60) with { SourceResistanceOhm = 0.61 }));
         Assert.Contains("can't deliver", none.Reason, StringComparison.Ordinal);
         Assert.Null(none.SettlingCapacitanceF);
     }
@@ -143,11 +146,16 @@ public sealed class RectifierLawTests
     [InlineData(double.NaN)]
     public void A_source_without_inductance_is_refused(double inductanceH)
     {
-        var problem = Assert.Throws<ArgumentOutOfRangeException>(() => RectifierStudy.Run(Case(100, 0, 1000, 10) with { SourceInductanceH = inductanceH }));
+        var problem = Assert.Throws<ArgumentOutOfRangeException>(() =>
+            RectifierStudy.Run(Case(100, 0, 1000, 10) with { SourceInductanceH = inductanceH }));
         Assert.Equal("SourceInductanceH", problem.ParamName);
     }
 
-    private static RectifierResult.SteadyState Solve(RectifierInput input) => Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input));
+    private static RectifierResult.SteadyState Solve(RectifierInput input) =>
+        Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input));
 
-    private static RectifierInput Case(double sourceUh, double chokeUh, double capacitanceUf, double kw) => new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0, SourceInductanceH = sourceUh * 1e-6, DcChokeH = chokeUh * 1e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = capacitanceUf * 1e-6, DcLoadW = kw * 1e3 };
+    private static RectifierInput Case(double sourceUh, double chokeUh, double capacitanceUf, double kw) =>
+        new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0,
+            SourceInductanceH = sourceUh * 1e-6, DcChokeH = chokeUh * 1e-6, DcChokeResistanceOhm = 0, DcCapacitanceF = capacitanceUf * 1e-6,
+            DcLoadW = kw * 1e3 };
 }

@@ -70,7 +70,8 @@ public sealed class ThyristorTests
             square += value * value / n;
             for (var h = 1; h <= 49; h += 2)
             {
-                sums[h - 1] += value * System.Numerics.Complex.FromPolarCoordinates(1, -h * theta) * new System.Numerics.Complex(0, 2.0 / n);
+                sums[h - 1] += value * System.Numerics.Complex.FromPolarCoordinates(1, -h * theta) * new System.Numerics.Complex(0,
+                    2.0 / n);
             }
         }
 

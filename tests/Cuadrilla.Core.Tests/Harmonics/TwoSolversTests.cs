@@ -5,7 +5,8 @@ using Cuadrilla.Core.Tests.Harmonics.Second;
 namespace Cuadrilla.Core.Tests.Harmonics;
 
 /// <summary>
-/// Bridges on two solvers: that of the product (power series, shooting with the slopes of the equations) and a second one that only tests use
+/// Bridges on two solvers: that of the product (power series, shooting with the slopes of the equations) and a second one that only tests
+/// use
 /// (Dormand–Prince steps, shooting by differences). They share no equation, no switching logic and no search.
 /// </summary>
 public sealed class TwoSolversTests
@@ -27,7 +28,8 @@ public sealed class TwoSolversTests
 
     [Theory]
     [MemberData(nameof(Circuits))]
-    public void Both_find_the_same_orbit(double chokePct, double ratio, double load, double unbalance, double fifth, double seventh, double eleventh)
+    public void Both_find_the_same_orbit(double chokePct, double ratio, double load, double unbalance, double fifth, double seventh,
+        double eleventh)
     {
         const double ratedW = 90e3, volts = 400, hertz = 50;
         var ohm = volts * volts / ratedW;
@@ -62,7 +64,8 @@ public sealed class TwoSolversTests
             Assert.Equal(one.Phases[p].TruePowerFactor, other.Phases[p].TruePowerFactor, 1e-4);
             for (var h = 0; h < 25; h++)
             {
-                Assert.True((one.Phases[p].Orders[h] - other.Phases[p].Orders[h]).Magnitude < 3e-4 * one.PhaseA.FundamentalA, $"phase {p}, order {h + 1}");
+                Assert.True((one.Phases[p].Orders[h] - other.Phases[p].Orders[h]).Magnitude < 3e-4 * one.PhaseA.FundamentalA,
+                    $"phase {p}, order {h + 1}");
             }
         }
 
@@ -159,7 +162,8 @@ public sealed class TwoSolversTests
             Assert.Equal(one.Phases[p].ThdiPct, other.Phases[p].ThdiPct, 0.01);
             for (var h = 0; h < 25; h++)
             {
-                Assert.True((one.Phases[p].Orders[h] - other.Phases[p].Orders[h]).Magnitude < 3e-4 * one.PhaseA.FundamentalA, $"phase {p}, order {h + 1}");
+                Assert.True((one.Phases[p].Orders[h] - other.Phases[p].Orders[h]).Magnitude < 3e-4 * one.PhaseA.FundamentalA,
+                    $"phase {p}, order {h + 1}");
             }
         }
     }

@@ -26,10 +26,12 @@ public sealed class InterferenceTests
 
     [Fact]
     public void A_longer_cable_never_takes_less_and_a_gentler_edge_never_more() =>
-        Gen.Select(Gen.Double[1, 300], Gen.Double[1, 300], Gen.Double[1, 10], Gen.Double[0.1, 9], Gen.Double[1, 16]).Sample((l, s, more, slope, f) =>
+        Gen.Select(Gen.Double[1, 300], Gen.Double[1, 300], Gen.Double[1, 10], Gen.Double[0.1, 9],
+            Gen.Double[1, 16]).Sample((l, s, more, slope, f) =>
         {
             var of = new CommonMode.Case(l, s, null, slope, 560, f, 20, 30);
-            var (near, far, gentle) = (CommonMode.Of(of), CommonMode.Of(of with { LengthM = l * more }), CommonMode.Of(of with { SlopeKvPerUs = slope / more }));
+            var (near, far, gentle) = (CommonMode.Of(of), CommonMode.Of(of with { LengthM = l * more }),
+                CommonMode.Of(of with { SlopeKvPerUs = slope / more }));
             Assert.True(far.ChargingA >= near.ChargingA && far.PeakA >= near.PeakA && gentle.PeakA <= near.PeakA);
             Assert.True(near.PeakA <= 560 / 30.0 + 1e-12);
             Assert.False(far.Holds && !near.Holds);
@@ -51,7 +53,8 @@ public sealed class InterferenceTests
             var sum = System.Numerics.Complex.Zero;
             for (var k = 0; k < 3; k++)
             {
-                var u = 230 * (System.Numerics.Complex.FromPolarCoordinates(1, -2 * Math.PI / 3 * k) + System.Numerics.Complex.FromPolarCoordinates(unbalance, angle + (2 * Math.PI / 3 * k)));
+                var u = 230 * (System.Numerics.Complex.FromPolarCoordinates(1, -2 * Math.PI / 3 * k)
+                    + System.Numerics.Complex.FromPolarCoordinates(unbalance, angle + (2 * Math.PI / 3 * k)));
                 sum += u * w * 0.5e-6 * (1 + off[k]);
             }
 
@@ -69,9 +72,11 @@ public sealed class InterferenceTests
         var leaks = FilterLeakage.Of(new FilterLeakage.Filter(0.33, 230, 50, 2, 10, 540));
         Assert.True(leaks.AsksReinforced);
         Assert.Equal(expected, FilterLeakage.EarthHolds(leaks, new EarthConnection(mm2, ConductorMaterial.Copper, isDouble, isMonitored)));
-        Assert.Equal(isDouble || isMonitored, FilterLeakage.EarthHolds(leaks, new EarthConnection(12, ConductorMaterial.Aluminium, isDouble, isMonitored)));
+        Assert.Equal(isDouble || isMonitored,
+            FilterLeakage.EarthHolds(leaks, new EarthConnection(12, ConductorMaterial.Aluminium, isDouble, isMonitored)));
         Assert.Null(FilterLeakage.EarthHolds(leaks, new EarthConnection(null, ConductorMaterial.Copper, false, false)));
-        Assert.True(FilterLeakage.EarthHolds(FilterLeakage.Of(new FilterLeakage.Filter(0, 230, 50, 2, 10, 540)), new EarthConnection(null, ConductorMaterial.Copper, false, false)));
+        Assert.True(FilterLeakage.EarthHolds(FilterLeakage.Of(new FilterLeakage.Filter(0, 230, 50, 2, 10, 540)),
+            new EarthConnection(null, ConductorMaterial.Copper, false, false)));
     }
 
     // What crosses the strip from the plane up to the receiver, summed: of each wire the part of the field along the plane.
@@ -82,13 +87,15 @@ public sealed class InterferenceTests
         const int steps = 20_000;
         var beside = Math.Sqrt((d * d) - ((h2 - h1) * (h2 - h1)));
         double Along(double y, double at) => (y - at) / ((beside * beside) + ((y - at) * (y - at)));
-        var flux = Enumerable.Range(0, steps).Select(k => h2 * (k + 0.5) / steps).Sum(y => 2e-7 * (Along(y, -h1) - Along(y, h1)) * h2 / steps);
+        var flux = Enumerable.Range(0, steps).Select(k => h2 * (k + 0.5) / steps).Sum(y =>
+            2e-7 * (Along(y, -h1) - Along(y, h1)) * h2 / steps);
         Assert.Equal(1e9 * flux, CoupledVoltage.MutualNhPerM(h1, h2, d), 1e-5);
     }
 
     [Fact]
     public void More_distance_never_couples_more_and_a_longer_run_never_passes_where_a_shorter_failed() =>
-        Gen.Select(Gen.Double[0.02, 1], Gen.Double[0.02, 1], Gen.Double[1, 5], Gen.Double[1, 60], Gen.Double[0.01, 20], Gen.Int[0, 2]).Sample((h1, h2, more, length, current, screen) =>
+        Gen.Select(Gen.Double[0.02, 1], Gen.Double[0.02, 1], Gen.Double[1, 5], Gen.Double[1, 60], Gen.Double[0.01, 20],
+            Gen.Int[0, 2]).Sample((h1, h2, more, length, current, screen) =>
         {
             var d = Math.Abs(h1 - h2) + 0.03;
             var of = new CoupledVoltage.Pair(0.5, length, h1, h2, d, current, (ReceiverScreen)screen, null);

@@ -13,8 +13,10 @@ public sealed class SeparationTests
     [InlineData(CableClass.Noisy, CableClass.Supply, true, 4, 40)]
     [InlineData(CableClass.Supply, CableClass.VerySensitive, false, 20, 0)]
     [InlineData(CableClass.Noisy, CableClass.Noisy, false, 20, 0)]
-    public void Distances_of_the_house(CableClass disturbing, CableClass disturbed, bool screened, double parallelM, double neededMm) => Assert.Equal(
-        neededMm, Separation.NeededMm(SeparationRules.House, new Separation.Pair(disturbing, disturbed, screened, false, parallelM), MetalBetween.None), 9);
+    public void Distances_of_the_house(CableClass disturbing, CableClass disturbed, bool screened, double parallelM, double neededMm) =>
+        Assert.Equal(
+        neededMm, Separation.NeededMm(SeparationRules.House, new Separation.Pair(disturbing, disturbed, screened, false, parallelM),
+            MetalBetween.None), 9);
 
     [Theory]
     [InlineData(false, false, MetalBetween.None, 200)]
@@ -26,7 +28,8 @@ public sealed class SeparationTests
     [InlineData(true, true, MetalBetween.None, 0)]
     [InlineData(false, false, MetalBetween.Solid, 0)]
     public void Distances_of_machines(bool one, bool other, MetalBetween between, double neededMm) => Assert.Equal(
-        neededMm, Separation.NeededMm(SeparationRules.Machine, new Separation.Pair(CableClass.Supply, CableClass.Sensitive, one, other, 50), between), 9);
+        neededMm, Separation.NeededMm(SeparationRules.Machine, new Separation.Pair(CableClass.Supply, CableClass.Sensitive, one, other, 50),
+            between), 9);
 
     [Fact]
     public void A_screen_metal_and_a_shorter_way_never_ask_for_more()
@@ -35,7 +38,8 @@ public sealed class SeparationTests
         {
             foreach (var (one, other) in from a in Enum.GetValues<CableClass>() from b in Enum.GetValues<CableClass>() select (a, b))
             {
-                double Needed(bool first, bool second, double m, MetalBetween between) => Separation.NeededMm(rules, new Separation.Pair(one, other, first, second, m), between);
+                double Needed(bool first, bool second, double m, MetalBetween between) =>
+                    Separation.NeededMm(rules, new Separation.Pair(one, other, first, second, m), between);
                 foreach (var between in Enum.GetValues<MetalBetween>())
                 {
                     var plain = Needed(false, false, 12, between);

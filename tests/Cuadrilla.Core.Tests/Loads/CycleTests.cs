@@ -27,7 +27,8 @@ public sealed class CycleTests
     [Fact]
     public void Two_points_at_one_time_are_a_step_of_the_torque()
     {
-        var cycle = Build(new ProfileLoad(new DriveTrain(1, 1, 0, Given.Unknown), [], [new(0, 1000, 5), new(1, 1000, 5), new(1, 1000, 25), new(2, 1000, 25)])).Cycle!;
+        var cycle = Build(new ProfileLoad(new DriveTrain(1, 1, 0, Given.Unknown), [],
+            [new(0, 1000, 5), new(1, 1000, 5), new(1, 1000, 25), new(2, 1000, 25)])).Cycle!;
         Assert.Equal(2, cycle.Stretches.Count);
         Assert.Equal(2, cycle.DurationS, 12);
         Assert.Equal(Math.Sqrt((25.0 + 625) / 2), cycle.RmsTorqueNm(0, _ => 1), 1e-9);
@@ -101,5 +102,6 @@ public sealed class CycleTests
         return model!;
     }
 
-    private static HoistLoad Hoist(double inclineDeg) => new(new DriveTrain(30, 0.95, 0, 2), [], 1000, 1000, 0, inclineDeg, 1, 20, 60, 1, 0.4, 0.85);
+    private static HoistLoad Hoist(double inclineDeg) =>
+        new(new DriveTrain(30, 0.95, 0, 2), [], 1000, 1000, 0, inclineDeg, 1, 20, 60, 1, 0.4, 0.85);
 }

@@ -19,7 +19,8 @@ public sealed class FluidTests
     }
 
     [Fact]
-    public void Machine_and_system_meet_at_the_speed_found() => Gen.Select(Gen.Double[0, 1.2], Gen.Double[0, 0.95], Gen.Double[1.02, 2]).Sample(x =>
+    public void Machine_and_system_meet_at_the_speed_found() =>
+        Gen.Select(Gen.Double[0, 1.2], Gen.Double[0, 0.95], Gen.Double[1.02, 2]).Sample(x =>
     {
         var (q, s, a) = x;
         var point = PumpPoint.Run(q, s, a);
@@ -37,12 +38,14 @@ public sealed class FluidTests
     }
 
     [Fact]
-    public void With_static_head_it_takes_more_than_the_cube_and_less_than_throttling() => Gen.Select(Gen.Double[0.2, 0.95], Gen.Double[0.05, 0.8]).Sample(x =>
+    public void With_static_head_it_takes_more_than_the_cube_and_less_than_throttling() =>
+        Gen.Select(Gen.Double[0.2, 0.95], Gen.Double[0.05, 0.8]).Sample(x =>
     {
         var (q, s) = x;
         var model = Fan(s);
         var power = model.AtFlow(q).PowerW;
-        return power > model.RatedPowerW * q * q * q && power < model.Throttled(q).PowerW && model.Throttled(q).PowerW < model.Bypassed(q).PowerW * 1.0001;
+        return power > model.RatedPowerW * q * q * q && power < model.Throttled(q).PowerW
+            && model.Throttled(q).PowerW < model.Bypassed(q).PowerW * 1.0001;
     });
 
     [Fact]
@@ -91,7 +94,9 @@ public sealed class FluidTests
         Assert.Equal(["rated speed", "rated pressure"], missing);
     }
 
-    private static FluidMachineModel Fan(double staticFraction) => FluidMachineModel.Build(new FanLoad(Common(staticFraction), 2900), out _)!;
+    private static FluidMachineModel Fan(double staticFraction) =>
+        FluidMachineModel.Build(new FanLoad(Common(staticFraction), 2900), out _)!;
 
-    private static FluidMachine Common(double s) => new(41, 0.835, 1480, s, 1.25, 95, 60, [], PresentControl.OutletThrottle, new ParallelPath.Own(), []);
+    private static FluidMachine Common(double s) =>
+        new(41, 0.835, 1480, s, 1.25, 95, 60, [], PresentControl.OutletThrottle, new ParallelPath.Own(), []);
 }

@@ -12,7 +12,8 @@ public sealed class LoadShareTests
     // Divided: by name. Every other entry stays, whatever kinds are added.
     private static readonly HashSet<string> Divided =
     [
-        "RatedFlowM3PerS", "InertiaKgM2", "TorqueNm", "RunningTorqueNm", "MassFlowKgPerS", "RollerKgPerM", "BeltKgPerM", "TorqueEachNm", "DisplacementCm3PerRev",
+        "RatedFlowM3PerS", "InertiaKgM2", "TorqueNm", "RunningTorqueNm", "MassFlowKgPerS", "RollerKgPerM", "BeltKgPerM", "TorqueEachNm",
+        "DisplacementCm3PerRev",
         "TensionN", "WebWidthM", "FrictionNm", "MassKg", "ReturnMassKg", "CounterweightKg", "FrictionN",
     ];
 
@@ -56,7 +57,8 @@ public sealed class LoadShareTests
     [Fact]
     public void A_profile_has_half_of_each_torque_and_what_is_unknown_stays_so()
     {
-        var half = Assert.IsType<ProfileLoad>(new ProfileLoad(Train, [], [new ProfilePoint(0, 5, 8), new ProfilePoint(2, 6, -4)]).Part(0.5));
+        var half = Assert.IsType<ProfileLoad>(new ProfileLoad(Train, [],
+            [new ProfilePoint(0, 5, 8), new ProfilePoint(2, 6, -4)]).Part(0.5));
         Assert.Equal([new ProfilePoint(0, 5, 4), new ProfilePoint(2, 6, -2)], half.Points);
         Assert.IsType<UnspecifiedLoad>(new UnspecifiedLoad().Part(0.5));
     }

@@ -46,10 +46,12 @@ public sealed class MechanicalLoadTests
     }
 
     [Fact]
-    public void A_lossless_hoist_gives_back_all_it_took() => Gen.Select(Gen.Double[100, 5000], Gen.Double[0.2, 2], Gen.Double[0, 3]).Sample(x =>
+    public void A_lossless_hoist_gives_back_all_it_took() =>
+        Gen.Select(Gen.Double[100, 5000], Gen.Double[0.2, 2], Gen.Double[0, 3]).Sample(x =>
     {
         var (mass, speed, motorInertia) = x;
-        var hoist = Hoist() with { MassKg = mass, ReturnMassKg = mass, SpeedMPerS = speed, Efficiency = 1, CyclesPerHour = 5, Train = new DriveTrain(30, 1, 2, 1) };
+        var hoist = Hoist() with { MassKg = mass, ReturnMassKg = mass, SpeedMPerS = speed, Efficiency = 1, CyclesPerHour = 5,
+            Train = new DriveTrain(30, 1, 2, 1) };
         var energy = Build(hoist).Cycle!.Energy(motorInertia);
         return Math.Abs(energy.MotoringJ - energy.RegeneratedJ) < 1e-6 * energy.MotoringJ;
     });
@@ -111,7 +113,8 @@ public sealed class MechanicalLoadTests
     [Fact]
     public void The_motors_inertia_takes_no_energy_over_a_cycle_of_a_stiff_profile()
     {
-        var profile = new ProfileLoad(new DriveTrain(1, 1, 0, Given.Unknown), [], [new(0, 0, 10), new(1, 1000, 10), new(3, 1000, 10), new(4, 0, 10)]);
+        var profile = new ProfileLoad(new DriveTrain(1, 1, 0, Given.Unknown), [],
+            [new(0, 0, 10), new(1, 1000, 10), new(3, 1000, 10), new(4, 0, 10)]);
         var cycle = Build(profile).Cycle!;
         double Net(double inertia) => cycle.Energy(inertia).MotoringJ - cycle.Energy(inertia).RegeneratedJ;
         Assert.Equal(10 * 2 * Math.PI * 1000 / 60 * 3, Net(0), 6);
@@ -155,7 +158,8 @@ public sealed class MechanicalLoadTests
     }
 
     [Fact]
-    public void Both_needed_on_one_path_are_as_one_with_a_path_of_its_own() => Gen.Select(Gen.Double[0.1, 1], Gen.Double[0, 0.8]).Sample(x =>
+    public void Both_needed_on_one_path_are_as_one_with_a_path_of_its_own() =>
+        Gen.Select(Gen.Double[0.1, 1], Gen.Double[0, 0.8]).Sample(x =>
     {
         var (flow, s) = x;
         var common = new FluidMachine(10, 0.8, 1000, s, 1.25, 5, 20, [], PresentControl.NotStated, new ParallelPath.Common(3, 3), []);
@@ -226,7 +230,8 @@ public sealed class MechanicalLoadTests
 
     private static HoistLoad Hoist() => new(new DriveTrain(30, 0.95, 0, 2), [], 1000, 1000, 0, 90, 1, 20, 60, 1, 0.4, 0.85);
 
-    private static ServoAxisLoad Servo() => new(new DriveTrain(1, 1, 0, Given.Unknown), [], MoveShape.Trapezoid, 10, 0.1, 0.6, 0.6, 0.4, 0, 0);
+    private static ServoAxisLoad Servo() =>
+        new(new DriveTrain(1, 1, 0, Given.Unknown), [], MoveShape.Trapezoid, 10, 0.1, 0.6, 0.6, 0.4, 0, 0);
 
     private static ConveyorLoad Conveyor() => new(new DriveTrain(20, 0.95, 4, 6), [], 40, 120, 8, 1.6, 0.025, 1.8, 12, 10, 0.4, 150);
 }

@@ -7,7 +7,8 @@ using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Loads;
 
-/// <summary>A pump by its maker's curve and static head in metres: against the parabola, by hand, and at the speed that the curve asks.</summary>
+/// <summary>A pump by its maker's curve and static head in metres: against the parabola, by hand, and at the speed that the curve
+/// asks.</summary>
 public sealed class PumpCurveTests
 {
     private const double Flow = 0.05;
@@ -18,7 +19,9 @@ public sealed class PumpCurveTests
     public void A_curve_along_the_parabola_gives_what_the_parabola_gives()
     {
         // Points of h = 1.25 − 0.25·x², η = 0.75·x·(2 − x), close together.
-        var curve = Enumerable.Range(0, 29).Select(i => 0.05 * i).Select(x => new PumpCurvePoint(x * Flow, Head * (1.25 - (0.25 * x * x)), 0.75 * x * (2 - x))).ToList();
+        var curve = Enumerable.Range(0,
+            29).Select(i => 0.05 * i).Select(x =>
+                new PumpCurvePoint(x * Flow, Head * (1.25 - (0.25 * x * x)), 0.75 * x * (2 - x))).ToList();
         var plain = Model(Pump());
         var byPoints = Model(Pump() with { Curve = [.. curve] });
         foreach (var q in new[] { 0.3, 0.5, 0.8, 1.0, 1.1 })
@@ -72,14 +75,16 @@ public sealed class PumpCurveTests
         var pump = Pump() with { StaticHeadM = 12 };
         Assert.Equal(0.4, pump.StaticShare().Value, 12);
         Assert.Equal(0.3, (pump with { RatedHeadM = 40 }).StaticShare().Value, 12);
-        Assert.Equal(Model(Pump()).AtFlow(0.5).PowerW, Model(pump with { Common = pump.Common with { StaticFraction = 0 } }).AtFlow(0.5).PowerW, 9);
+        Assert.Equal(Model(Pump()).AtFlow(0.5).PowerW,
+            Model(pump with { Common = pump.Common with { StaticFraction = 0 } }).AtFlow(0.5).PowerW, 9);
     }
 
     [Fact]
     public void A_stated_shaft_power_goes_before_flow_and_head()
     {
         var pump = Pump();
-        var stated = Model(pump with { RatedHeadM = Given.Unknown, Common = pump.Common with { RatedFlowM3PerS = Given.Unknown, RatedEfficiency = Given.Unknown, RatedShaftKw = 22 } });
+        var stated = Model(pump with { RatedHeadM = Given.Unknown,
+            Common = pump.Common with { RatedFlowM3PerS = Given.Unknown, RatedEfficiency = Given.Unknown, RatedShaftKw = 22 } });
         Assert.Equal(22_000, stated.RatedPowerW, 9);
         Assert.Equal(Model(pump).AtFlow(0.6).PowerW / Model(pump).RatedPowerW, stated.AtFlow(0.6).PowerW / 22_000, 12);
         Assert.Equal(11, Assert.IsType<PumpLoad>((pump with { Common = pump.Common with { RatedShaftKw = 22 } }).Part(0.5)).Common.RatedShaftKw.Value);
@@ -102,13 +107,16 @@ public sealed class PumpCurveTests
         var plant = DemoPlant.Read(ReferenceCatalogue.Data);
         var lineup = plant.Lineups[0];
         var pump = Pump() with { Curve = [new(0, 36, 0), new(0.03, 34, 0.65), new(flow, head, efficiency)] };
-        var bad = plant with { Lineups = [lineup with { DrivePoints = [lineup.DrivePoints[0] with { Load = pump }, .. lineup.DrivePoints.Skip(1)] }, .. plant.Lineups.Skip(1)] };
+        var bad = plant with { Lineups = [lineup with { DrivePoints = [lineup.DrivePoints[0] with { Load = pump },
+            .. lineup.DrivePoints.Skip(1)] }, .. plant.Lineups.Skip(1)] };
         var problem = Assert.Single(SpecificationValidation.Problems(bad, ReferenceCatalogue.Data));
         Assert.EndsWith("/curve/2/" + field, problem.Pointer, StringComparison.Ordinal);
     }
 
     private static PumpLoad Pump() => new(
-        new FluidMachine(Flow, 0.75, 1450, 0.4, 1.25, 0.1, 5, [new DutyPoint(1, 4000)], PresentControl.NotStated, new ParallelPath.Own(), []), Head, 1000);
+        new FluidMachine(Flow, 0.75, 1450, 0.4, 1.25, 0.1, 5, [new DutyPoint(1, 4000)], PresentControl.NotStated, new ParallelPath.Own(),
+            []), Head, 1000);
 
-    private static FluidMachineModel Model(PumpLoad load) => FluidMachineModel.Build(load, out _) ?? throw new InvalidOperationException("not complete");
+    private static FluidMachineModel Model(PumpLoad load) =>
+        FluidMachineModel.Build(load, out _) ?? throw new InvalidOperationException("not complete");
 }

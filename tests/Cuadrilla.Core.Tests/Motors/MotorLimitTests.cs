@@ -51,7 +51,8 @@ public sealed class MotorLimitTests
     [Fact]
     public void Efficiency_rises_with_power_and_class_in_every_column()
     {
-        foreach (var group in Data.Motors.Values.Where(m => m.Technology == MotorTechnology.CageInduction && m.OwnName.Length == 0).GroupBy(m => (m.Series, m.Poles, m.EfficiencyClass)))
+        foreach (var group in Data.Motors.Values.Where(m => m.Technology == MotorTechnology.CageInduction
+            && m.OwnName.Length == 0).GroupBy(m => (m.Series, m.Poles, m.EfficiencyClass)))
         {
             var rising = group.OrderBy(m => m.Plate.RatedPowerW).Select(m => m.Plate.Efficiency).ToList();
             Assert.Equal(rising.Order(), rising);
@@ -78,7 +79,8 @@ public sealed class MotorLimitTests
         var motors = CandidateRanking.Motors(study.Model.Input, Data);
         Assert.All(motors.Where(c => c.Fits && !c.IsChosen), c => Assert.DoesNotContain("-ie2-", c.ItemId, StringComparison.Ordinal));
         Assert.Contains(motors, c => c.Reason.StartsWith("Not permitted", StringComparison.Ordinal));
-        Assert.All(study.Alternatives.Where(a => !a.HasChosenMotor), a => Assert.DoesNotContain("IE2 cage", a.Motor, StringComparison.Ordinal));
+        Assert.All(study.Alternatives.Where(a => !a.HasChosenMotor),
+            a => Assert.DoesNotContain("IE2 cage", a.Motor, StringComparison.Ordinal));
     }
 
     [Fact]
@@ -89,11 +91,13 @@ public sealed class MotorLimitTests
         var fitting = CandidateRanking.Motors(model.Input, Data).TakeWhile(c => c.Fits).ToList();
 
         // What no converter of the catalogue carries, and direct current, whose converter is of another kind, have no cost and never lead.
-        Assert.All(fitting.Where(c => Data.Motors[c.ItemId].Technology != MotorTechnology.DcSeparatelyExcited && c.RatedKw < 1000), c => Assert.NotNull(c.LifetimeCost));
+        Assert.All(fitting.Where(c => Data.Motors[c.ItemId].Technology != MotorTechnology.DcSeparatelyExcited && c.RatedKw < 1000),
+            c => Assert.NotNull(c.LifetimeCost));
         var priced = fitting.TakeWhile(c => c.LifetimeCost is not null).ToList();
         Assert.True(priced.Count > 20);
         Assert.Equal(priced.OrderBy(c => c.LifetimeCost), priced);
-        Assert.DoesNotContain(priced, c => Data.Motors[c.ItemId].Technology is MotorTechnology.DcSeparatelyExcited or MotorTechnology.Servo);
+        Assert.DoesNotContain(priced, c =>
+            Data.Motors[c.ItemId].Technology is MotorTechnology.DcSeparatelyExcited or MotorTechnology.Servo);
 
         // By lifetime, not by price: the cheapest to buy is not the first.
         Assert.NotEqual(fitting.MinBy(c => c.PriceIndex)!.ItemId, fitting[0].ItemId);
@@ -114,7 +118,8 @@ public sealed class MotorLimitTests
     public void A_motor_with_explosion_protection_needs_certificate_and_thermistors_on_a_converter()
     {
         Check Of(bool certified, bool thermistors) => Run(
-            Own() with { Explosion = ExplosionProtection.Flameproof, CertifiedForConverter = certified }, "motor.explosion-protection", 20, thermistors);
+            Own() with { Explosion = ExplosionProtection.Flameproof, CertifiedForConverter = certified }, "motor.explosion-protection", 20,
+            thermistors);
         Assert.Equal(Verdict.NeedsData, Of(false, true).Verdict);
         Assert.Equal(Verdict.NeedsData, Of(true, false).Verdict);
         Assert.Equal(Verdict.Holds, Of(true, true).Verdict);
@@ -125,7 +130,8 @@ public sealed class MotorLimitTests
     public void A_loss_grows_in_a_straight_line_with_the_switching_frequency()
     {
         var item = Data.Converters["six-pulse-choke-22"];
-        double Loss(double khz) => new ConverterAtSite(item, OverloadDuty.Light, khz, Demo.Site).LossW(0.9, item.LightCurrentA) - item.StandbyW;
+        double Loss(double khz) => new ConverterAtSite(item, OverloadDuty.Light, khz, Demo.Site).LossW(0.9,
+            item.LightCurrentA) - item.StandbyW;
         Assert.Equal(item.Losses.F90I100W - item.StandbyW, Loss(4), 1e-6);
         Assert.Equal(1.25 * Loss(4), Loss(8), 1e-6);
         Assert.Equal(1.125 * Loss(4), Loss(6), 1e-6);
@@ -149,7 +155,8 @@ public sealed class MotorLimitTests
     [Fact]
     public void Below_five_hertz_an_item_carries_less_for_long()
     {
-        var slow = Changed("dp-03", p => p with { Load = new ConstantTorqueLoad(new DriveTrain(1, 1, 0.1, 5), [new(0.05, 2000)], 10, 1450, 100, 0.05) });
+        var slow = Changed("dp-03", p => p with { Load = new ConstantTorqueLoad(new DriveTrain(1, 1, 0.1, 5), [new(0.05, 2000)], 10, 1450,
+            100, 0.05) });
         var model = (LoadedMotor)Shared.Study(slow, slow.AllDrivePoints().Single(p => p.Id == "dp-03")).Model;
         var (_, rpm, _, low) = CurrentDemand.Continuous(model);
         Assert.Equal(0.7, low);
@@ -159,12 +166,15 @@ public sealed class MotorLimitTests
     private static MotorItem Motor(string id) => Data.Motors[id];
 
     private static OwnMotor Own() => new(
-        "own", "plate", MotorTechnology.CageInduction, "IE3", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
-        0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
+        "own", "plate", MotorTechnology.CageInduction, "IE3", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7,
+        2.4, Given.Unknown, Given.Unknown,
+        0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown);
 
     private static Check Run(OwnMotor motor, string id, double cableM, bool thermistors = false) => Shared.Run(Changed("dp-02", p => p with
     {
-        Motor = new MotorChoice.FromCatalogue("own", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty, thermistors),
+        Motor = new MotorChoice.FromCatalogue("own", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty,
+            thermistors),
         Cable = p.Cable with { LengthM = cableM },
     }) with
     { Motors = [.. Demo.Motors, motor] }).Checks.Single(c => c.Id == id && c.DrivePointId == "dp-02");

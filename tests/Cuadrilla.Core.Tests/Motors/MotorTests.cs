@@ -33,7 +33,8 @@ public sealed class MotorTests
     [InlineData(4, "IE3", 82.5, 90.4, 96.0)]
     [InlineData(4, "IE4", 85.7, 92.6, 96.7)]
     [InlineData(6, "IE3", 78.9, 89.1, 95.8)]
-    public void Efficiencies_of_the_standard_at_the_ends_and_in_the_middle(int poles, string efficiencyClass, double at075, double at75, double at250)
+    public void Efficiencies_of_the_standard_at_the_ends_and_in_the_middle(int poles, string efficiencyClass, double at075, double at75,
+        double at250)
     {
         double Of(string kw) => 100 * ReferenceCatalogue.Data.Motors[$"cage-{poles}p-{efficiencyClass.ToLowerInvariant()}-{kw}"].Plate.Efficiency;
         Assert.Equal(at075, Of("0.75"), 9);
@@ -45,7 +46,9 @@ public sealed class MotorTests
     public void Every_series_grows_with_size_and_every_class_loses_less()
     {
         var motors = ReferenceCatalogue.Data.Motors.Values.ToList();
-        foreach (var series in motors.GroupBy(m => (m.Series, m.Technology, m.EfficiencyClass, m.Poles, m.Plate.RatedVoltageV, m.Technology == MotorTechnology.CageInduction ? 0 : m.Plate.RatedSpeedRpm)))
+        foreach (var series in motors.GroupBy(m =>
+            (m.Series, m.Technology, m.EfficiencyClass, m.Poles, m.Plate.RatedVoltageV,
+                m.Technology == MotorTechnology.CageInduction ? 0 : m.Plate.RatedSpeedRpm)))
         {
             var sorted = series.OrderBy(m => m.Plate.RatedPowerW).ToList();
             foreach (var (small, large) in sorted.Zip(sorted.Skip(1)))
@@ -58,14 +61,16 @@ public sealed class MotorTests
             }
         }
 
-        foreach (var size in motors.Where(m => m.Technology == MotorTechnology.CageInduction).GroupBy(m => (m.Poles, m.Plate.RatedPowerW, m.Plate.RatedFrequencyHz)))
+        foreach (var size in motors.Where(m => m.Technology == MotorTechnology.CageInduction).GroupBy(m =>
+            (m.Poles, m.Plate.RatedPowerW, m.Plate.RatedFrequencyHz)))
         {
             var losses = size.OrderBy(m => m.EfficiencyClass, StringComparer.Ordinal).Select(m => m.Plate.RatedLossW).ToList();
             Assert.Equal(losses.OrderDescending(), losses);
         }
 
         Assert.Equal(
-            [MotorTechnology.CageInduction, MotorTechnology.SynchronousReluctance, MotorTechnology.PermanentMagnet, MotorTechnology.Servo, MotorTechnology.DcSeparatelyExcited],
+            [MotorTechnology.CageInduction, MotorTechnology.SynchronousReluctance, MotorTechnology.PermanentMagnet, MotorTechnology.Servo,
+                MotorTechnology.DcSeparatelyExcited],
             motors.Select(m => m.Technology).Distinct().Order());
     }
 
@@ -151,7 +156,8 @@ public sealed class MotorTests
     });
 
     [Fact]
-    public void More_torque_never_means_less_current_or_loss() => Gen.Select(Gen.Double[50, 1450], Gen.Double[0, 900], Gen.Double[1, 200]).Sample(x =>
+    public void More_torque_never_means_less_current_or_loss() =>
+        Gen.Select(Gen.Double[50, 1450], Gen.Double[0, 900], Gen.Double[1, 200]).Sample(x =>
     {
         var (speed, torque, more) = x;
         var a = Model().At(speed, torque, MotorFeed.Converter);
@@ -160,7 +166,8 @@ public sealed class MotorTests
     });
 
     [Fact]
-    public void Continuous_torque_meets_the_budget_exactly() => Gen.Select(Gen.Double[100, 1800], Gen.Double[20, 50], Gen.Double[0, 3000]).Sample(x =>
+    public void Continuous_torque_meets_the_budget_exactly() =>
+        Gen.Select(Gen.Double[100, 1800], Gen.Double[20, 50], Gen.Double[0, 3000]).Sample(x =>
     {
         var (speed, ambient, altitude) = x;
         var model = Model();
@@ -168,14 +175,18 @@ public sealed class MotorTests
         var torque = budget.ContinuousTorqueNm(model, speed, MotorFeed.Converter);
 
         // Never more than the rated torque, however cold it is.
-        return torque == 0 || torque == model.Plate.RatedTorqueNm || Math.Abs(model.At(speed, torque, MotorFeed.Converter).LossW - budget.AllowedLossW(model.Plate, speed)) < 1e-4 * model.Plate.RatedLossW;
+        return torque == 0 || torque == model.Plate.RatedTorqueNm
+            || Math.Abs(model.At(speed, torque, MotorFeed.Converter).LossW - budget.AllowedLossW(model.Plate,
+                speed)) < 1e-4 * model.Plate.RatedLossW;
     });
 
     [Fact]
     public void At_the_rated_point_on_the_line_the_budget_is_the_plate()
     {
         var model = Model();
-        Assert.Equal(model.Plate.RatedTorqueNm, Budget(40, 1000, MotorCooling.OwnFan).ContinuousTorqueNm(model, model.Plate.RatedSpeedRpm, MotorFeed.Line), 1e-6 * model.Plate.RatedTorqueNm);
+        Assert.Equal(model.Plate.RatedTorqueNm,
+            Budget(40, 1000, MotorCooling.OwnFan).ContinuousTorqueNm(model, model.Plate.RatedSpeedRpm, MotorFeed.Line),
+            1e-6 * model.Plate.RatedTorqueNm);
     }
 
     [Fact]
@@ -187,7 +198,8 @@ public sealed class MotorTests
         Assert.Equal(1, own.CoolingPu(1), 12);
         Assert.True(own.ContinuousTorqueNm(model, 300, MotorFeed.Converter) < own.ContinuousTorqueNm(model, 1200, MotorFeed.Converter));
         var separate = Budget(40, 0, MotorCooling.SeparateFan);
-        Assert.True(separate.ContinuousTorqueNm(model, 300, MotorFeed.Converter) >= separate.ContinuousTorqueNm(model, 1200, MotorFeed.Converter));
+        Assert.True(separate.ContinuousTorqueNm(model, 300, MotorFeed.Converter) >= separate.ContinuousTorqueNm(model, 1200,
+            MotorFeed.Converter));
     }
 
     [Fact]
@@ -200,7 +212,8 @@ public sealed class MotorTests
     }
 
     [Fact]
-    public void Torque_at_a_current_is_the_inverse_of_current_at_a_torque() => Gen.Select(Gen.Double[100, 1400], Gen.Double[50, 1200]).Sample(x =>
+    public void Torque_at_a_current_is_the_inverse_of_current_at_a_torque() =>
+        Gen.Select(Gen.Double[100, 1400], Gen.Double[50, 1200]).Sample(x =>
     {
         var (speed, torque) = x;
         var model = Model();
@@ -217,5 +230,6 @@ public sealed class MotorTests
 
     private static MotorLossModel Model() => new(ReferenceCatalogue.Data.Motors["cage-4p-ie4-160"].Plate);
 
-    private static ThermalBudget Budget(double ambient, double altitude, MotorCooling cooling) => new(ambient, altitude, cooling, 80, 80, 0.3);
+    private static ThermalBudget Budget(double ambient, double altitude, MotorCooling cooling) =>
+        new(ambient, altitude, cooling, 80, 80, 0.3);
 }

@@ -10,7 +10,8 @@ public sealed class MotorVoltageTests
 {
     private static MotorPlate Plate(string id) => ReferenceCatalogue.Data.Motors[id].Plate;
 
-    public static TheoryData<string> Kinds => ["cage-4p-ie4-160", "cage-2p-ie3-7.5", "reluctance-ie5-45", "pm-ie5-45", "servo-ie5-5.5", "dc-45"];
+    public static TheoryData<string> Kinds =>
+        ["cage-4p-ie4-160", "cage-2p-ie3-7.5", "reluctance-ie5-45", "pm-ie5-45", "servo-ie5-5.5", "dc-45"];
 
     [Theory]
     [MemberData(nameof(Kinds))]
@@ -45,7 +46,8 @@ public sealed class MotorVoltageTests
         // √3·U·I·cos φ·η bounds what comes out.
         var phases = plate.Technology == MotorTechnology.DcSeparatelyExcited ? 1 : Math.Sqrt(3);
         Assert.True(half.ShaftW <= phases * plate.RatedVoltageV * half.CurrentA * half.PowerFactor + 1e-6);
-        Assert.Equal(half.InputW - half.HarmonicW - (plate.Split.FieldPu > 0 ? half.RotorW : 0), phases * half.VoltageV * half.CurrentA * half.PowerFactor, 0.01 * plate.RatedPowerW);
+        Assert.Equal(half.InputW - half.HarmonicW - (plate.Split.FieldPu > 0 ? half.RotorW : 0),
+            phases * half.VoltageV * half.CurrentA * half.PowerFactor, 0.01 * plate.RatedPowerW);
     }
 
     // By hand with the two-axis equations, independent of the search inside.
@@ -136,7 +138,8 @@ public sealed class MotorVoltageTests
     [Fact]
     public void A_60_Hz_motor_on_50_Hz_runs_towards_1500()
     {
-        var plate = Plate("cage-4p-ie3-45") with { RatedFrequencyHz = 60, RatedVoltageV = 460, RatedCurrentA = 70, RatedSpeedRpm = 1780, PowerFactor = 45e3 / (Math.Sqrt(3) * 460 * 70 * 0.942) };
+        var plate = Plate("cage-4p-ie3-45") with { RatedFrequencyHz = 60, RatedVoltageV = 460, RatedCurrentA = 70, RatedSpeedRpm = 1780,
+            PowerFactor = 45e3 / (Math.Sqrt(3) * 460 * 70 * 0.942) };
         var model = new MotorLossModel(plate);
         var at60 = model.OnLine(60, 460, plate.RatedTorqueNm);
         var at50 = model.OnLine(50, 460 * 50.0 / 60, plate.RatedTorqueNm);
@@ -166,7 +169,9 @@ public sealed class MotorVoltageTests
         foreach (var item in ReferenceCatalogue.Data.Motors.Values)
         {
             var model = new MotorLossModel(item.Plate);
-            Assert.All(new[] { 0.1, 0.5, 1, 1.4 }, n => Assert.True(budget.ContinuousTorqueNm(model, n * item.Plate.RatedSpeedRpm, MotorFeed.Line) <= item.Plate.RatedTorqueNm * (1 + 1e-9)));
+            Assert.All(new[] { 0.1, 0.5, 1, 1.4 },
+                n => Assert.True(budget.ContinuousTorqueNm(model, n * item.Plate.RatedSpeedRpm,
+                    MotorFeed.Line) <= item.Plate.RatedTorqueNm * (1 + 1e-9)));
         }
     }
 }

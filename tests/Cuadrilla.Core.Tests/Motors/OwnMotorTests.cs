@@ -56,7 +56,8 @@ public sealed class OwnMotorTests
     [InlineData(0.87, 5, "/motors/0/ratedSpeedRpm", "10 to 30000")]
     public void A_plate_that_contradicts_itself_is_refused(double powerFactor, double speedRpm, string pointer, string allowed)
     {
-        var problem = SpecificationValidation.Problems(Demo with { Motors = [Own() with { PowerFactor = powerFactor, RatedSpeedRpm = speedRpm }] }, Data)[0];
+        var problem = SpecificationValidation.Problems(Demo with { Motors = [Own() with { PowerFactor = powerFactor,
+            RatedSpeedRpm = speedRpm }] }, Data)[0];
         Assert.Equal(pointer, problem.Pointer);
         Assert.Contains(allowed, problem.Message, StringComparison.Ordinal);
     }
@@ -65,7 +66,8 @@ public sealed class OwnMotorTests
     public void Keys_are_unique_and_not_the_catalogues()
     {
         Assert.Equal("/motors/1/id", SpecificationValidation.Problems(Demo with { Motors = [Own(), Own()] }, Data).Single().Pointer);
-        Assert.Equal("/motors/0/id", SpecificationValidation.Problems(Demo with { Motors = [Own() with { Id = "cage-4p-ie3-45" }] }, Data).Single().Pointer);
+        Assert.Equal("/motors/0/id", SpecificationValidation.Problems(Demo with { Motors = [Own() with { Id = "cage-4p-ie3-45" }] },
+            Data).Single().Pointer);
     }
 
     [Fact]
@@ -81,18 +83,23 @@ public sealed class OwnMotorTests
         Assert.Empty(SpecificationValidation.Problems(chosen, Data));
         var check = DemoChanges.Assessor.Run(chosen).Checks.Single(c => c.Id == "motor.continuous" && c.DrivePointId == "dp-02");
         Assert.NotEqual(Verdict.Fails, check.Verdict);
-        Assert.NotEqual(Verdict.NeedsData, DemoChanges.Assessor.Run(chosen).Checks.Single(c => c.Id == "energy.best-alternative" && c.DrivePointId == "dp-02").Verdict);
+        Assert.NotEqual(Verdict.NeedsData,
+            DemoChanges.Assessor.Run(chosen).Checks.Single(c => c.Id == "energy.best-alternative" && c.DrivePointId == "dp-02").Verdict);
 
         // Without the motor the choice can't stand.
-        Assert.Contains(SpecificationValidation.Problems(chosen with { Motors = [] }, Data), p => p.Pointer.EndsWith("/motor/itemId", StringComparison.Ordinal));
+        Assert.Contains(SpecificationValidation.Problems(chosen with { Motors = [] }, Data),
+            p => p.Pointer.EndsWith("/motor/itemId", StringComparison.Ordinal));
     }
 
     [Fact]
     public void An_edit_of_an_own_motor_is_not_answered_from_memory()
     {
-        var plant = With(Demo with { Motors = [Own()] }, p => p with { Motor = new MotorChoice.FromCatalogue("own-1", MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, true, string.Empty) });
+        var plant = With(Demo with { Motors = [Own()] },
+            p => p with { Motor = new MotorChoice.FromCatalogue("own-1", MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, true,
+                string.Empty) });
         var assessor = DemoChanges.Assessor;
-        double Current(PlantSpecification s) => assessor.Run(s).DrivePoints.Single(d => d.DrivePointId == "dp-02").Rated!.Value.Motor.CurrentA;
+        double Current(PlantSpecification s) =>
+            assessor.Run(s).DrivePoints.Single(d => d.DrivePointId == "dp-02").Rated!.Value.Motor.CurrentA;
         var before = Current(plant);
         Assert.NotEqual(before, Current(plant with { Motors = [Own() with { RatedCurrentA = 100, PowerFactor = 0.85 }] }));
         Assert.Equal(before, Current(plant));
@@ -156,7 +163,8 @@ public sealed class OwnMotorTests
 
     private static OwnMotor Own() => new(
         "own-1", "Mill spare 7", MotorTechnology.CageInduction, "IE3", 55, 400, Given.Unknown, 50, 1482, 96.7, 94.6, 0.87, 4,
-        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
         Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
 
     private static PlantSpecification With(PlantSpecification plant, Func<DrivePoint, DrivePoint> change) => plant with

@@ -68,7 +68,8 @@ public sealed class FaultCurrentTests
             FaultCurrent.CablePart Part(double times) => new(new Complex(r, x) * times, new Complex(1.6 * r, x) * times, 4, 4);
             var place = Place() with { SourceMva = mva, SourceMinMva = mva };
             var (near, far) = (FaultCurrent.Of(place with { Cable = Part(1) }), FaultCurrent.Of(place with { Cable = Part(by) }));
-            Assert.True(far.Max.CurrentA <= near.Max.CurrentA && far.Min.CurrentA <= near.Min.CurrentA && far.PlainA <= near.PlainA && far.Min.PhaseToEarthA <= near.Min.PhaseToEarthA);
+            Assert.True(far.Max.CurrentA <= near.Max.CurrentA && far.Min.CurrentA <= near.Min.CurrentA && far.PlainA <= near.PlainA
+                && far.Min.PhaseToEarthA <= near.Min.PhaseToEarthA);
             // Behind a weak source of medium voltage the plain figure may lie above the largest: its factor is 1.10, the bus's 1.05.
             Assert.True(near.Min.CurrentA <= near.PlainA && near.Min.CurrentA <= near.Max.CurrentA);
         });
@@ -79,6 +80,7 @@ public sealed class FaultCurrentTests
         const double magnitude = 0.06 * 0.16 / 1.6, resistance = 14e3 * 0.16e6 / (1.6e6 * 1.6e6);
         var transformer = new Complex(resistance, Math.Sqrt((magnitude * magnitude) - (resistance * resistance)));
         return new FaultCurrent.Place(
-            400, FaultCurrent.VoltageFactors.Of(6), FaultCurrent.VoltageFactors.Medium, 250, 250, 10, new FaultCurrent.TransformerPart(transformer, 1.6e6, 1, 0.95), null, 0, 0);
+            400, FaultCurrent.VoltageFactors.Of(6), FaultCurrent.VoltageFactors.Medium, 250, 250, 10,
+            new FaultCurrent.TransformerPart(transformer, 1.6e6, 1, 0.95), null, 0, 0);
     }
 }

@@ -40,14 +40,16 @@ public sealed class NetworkTests
         Assert.Equal(11, network.ClockHour("b"));
         Assert.Equal(network.FaultA("a"), network.FaultA("b"), 9);
         Assert.Equal(0, TestNetworks.Network(plant).ClockHour("b"));
-        Assert.Equal(["k"], SupplyNetwork.PhaseConflicts(plant.Distribution, TestNetworks.AsUsual with { Switches = [new SwitchState("k", true)] }, "mv"));
+        Assert.Equal(["k"], SupplyNetwork.PhaseConflicts(plant.Distribution,
+            TestNetworks.AsUsual with { Switches = [new SwitchState("k", true)] }, "mv"));
         Assert.Empty(SupplyNetwork.PhaseConflicts(plant.Distribution, coupled, "mv"));
     }
 
     [Fact]
     public void An_infinite_source_makes_its_bus_the_reference()
     {
-        var network = TestNetworks.Network(TestNetworks.TwoTransformers(VectorGroup.Dyn11, VectorGroup.Dyn11, strength: new SourceStrength.AssumedInfinite()));
+        var network = TestNetworks.Network(TestNetworks.TwoTransformers(VectorGroup.Dyn11, VectorGroup.Dyn11,
+            strength: new SourceStrength.AssumedInfinite()));
         Assert.Equal(double.PositiveInfinity, network.FaultA("mv"));
         Assert.Equal(1600e3 / (Math.Sqrt(3) * 400) / 0.06, network.FaultA("a"), 6);
         Assert.Equal(Complex.Zero, network.TransferPu("a", "b"));
@@ -56,7 +58,8 @@ public sealed class NetworkTests
     [Fact]
     public void The_weakest_source_serves_dips_the_strongest_withstand()
     {
-        var plant = TestNetworks.TwoTransformers(VectorGroup.Dyn11, VectorGroup.Dyn11, strength: new SourceStrength.FaultLevel(250, 120, 10));
+        var plant = TestNetworks.TwoTransformers(VectorGroup.Dyn11, VectorGroup.Dyn11,
+            strength: new SourceStrength.FaultLevel(250, 120, 10));
         Assert.Equal(250e6 / Math.Sqrt(3) / 20_000, TestNetworks.Network(plant, view: SourceView.Strongest).FaultA("mv"), 6);
         Assert.Equal(120e6 / Math.Sqrt(3) / 20_000, TestNetworks.Network(plant).FaultA("mv"), 6);
     }
@@ -75,7 +78,9 @@ public sealed class NetworkTests
                 var random = new Random(seed);
                 var plant = RandomPlant(count, random);
                 var network = TestNetworks.Network(plant);
-                Sequences[] drawn = [.. Enumerable.Range(0, network.NodeCount).Select(_ => new Sequences(new Complex(random.NextDouble(), random.NextDouble()), random.NextDouble()))];
+                Sequences[] drawn = [.. Enumerable.Range(0,
+                    network.NodeCount).Select(_ => new Sequences(new Complex(random.NextDouble(), random.NextDouble()),
+                        random.NextDouble()))];
                 Complex[] shunts = [.. drawn.Select(_ => new Complex(random.NextDouble(), random.NextDouble() - 0.5))];
                 var solved = new HarmonicNetwork(network, order, shunts, drawn);
                 var expected = Tableau(network, order, shunts, drawn);
@@ -175,8 +180,10 @@ public sealed class NetworkTests
         Assert.True(dip.AtCoupling.DipPct < dip.AtMotor.DipPct);
 
         // At an infinite source's own bus nothing dips.
-        var stiff = TestNetworks.Network(TestNetworks.TwoTransformers(VectorGroup.Dyn11, VectorGroup.Dyn11, strength: new SourceStrength.AssumedInfinite()));
-        Assert.Equal(0, StartDip.Run(stiff, new StandingLoad(new Complex[stiff.NodeCount], new Complex[stiff.NodeCount]), "mv", 800e3, 0.25, "mv")!.Value.AtMotor.DipPct, 12);
+        var stiff = TestNetworks.Network(TestNetworks.TwoTransformers(VectorGroup.Dyn11, VectorGroup.Dyn11,
+            strength: new SourceStrength.AssumedInfinite()));
+        Assert.Equal(0, StartDip.Run(stiff, new StandingLoad(new Complex[stiff.NodeCount], new Complex[stiff.NodeCount]), "mv", 800e3, 0.25,
+            "mv")!.Value.AtMotor.DipPct, 12);
     }
 
     [Fact]
@@ -187,7 +194,9 @@ public sealed class NetworkTests
         powers[network.NodeOf("a")] = new Complex(1, 0.3);
         var loaded = StartDip.Run(network, new StandingLoad(new Complex[network.NodeCount], powers), "a", 800e3, 0.25, "mv")!.Value;
         Assert.True(loaded.AtMotor.BeforePu < 1);
-        Assert.True(loaded.AtMotor.DipPct > StartDip.Run(network, new StandingLoad(new Complex[network.NodeCount], new Complex[network.NodeCount]), "a", 800e3, 0.25, "mv")!.Value.AtMotor.DipPct);
+        Assert.True(loaded.AtMotor.DipPct > StartDip.Run(network,
+            new StandingLoad(new Complex[network.NodeCount], new Complex[network.NodeCount]), "a", 800e3, 0.25,
+            "mv")!.Value.AtMotor.DipPct);
     }
 
     [Theory]
@@ -252,7 +261,8 @@ public sealed class NetworkTests
     }
 
     private static BusLink.Cable Cable(string id, string from, string to, Random random) => new(
-        id, id, from, to, true, 5 + (200 * random.NextDouble()), 10 + (230 * random.NextDouble()), 1 + random.Next(2), ConductorMaterial.Copper, CableLaying.Flat);
+        id, id, from, to, true, 5 + (200 * random.NextDouble()), 10 + (230 * random.NextDouble()), 1 + random.Next(2),
+        ConductorMaterial.Copper, CableLaying.Flat);
 
     // Unknowns: node voltages v and branch currents i. A·i + y·v = −drawn; v_from − v_to − z·i = 0.
     private static Complex[] Tableau(SupplyNetwork network, int order, Complex[] shunts, Sequences[] drawn)

@@ -12,11 +12,13 @@ internal static class TestNetworks
     public static readonly Scenario AsUsual = Scenario.AsUsual("s", "as usual");
 
     /// <summary>Two transformers on a 20 kV bus, each with a low-voltage bus, a coupler between these.</summary>
-    public static PlantSpecification TwoTransformers(VectorGroup first, VectorGroup second, bool coupled = false, IReadOnlyList<BusLoad>? loads = null, SourceStrength? strength = null) => new(
+    public static PlantSpecification TwoTransformers(VectorGroup first, VectorGroup second, bool coupled = false,
+        IReadOnlyList<BusLoad>? loads = null, SourceStrength? strength = null) => new(
         "two transformers",
         new Site(0, 40, 5),
         new Tariff("EUR", 0.1, 0, 0.3, 100, 10, 6),
-        new Source("mv", 50, strength ?? new SourceStrength.FaultLevel(250, Given.Unknown, 10), Given.Unknown, Given.Unknown, Given.Unknown),
+        new Source("mv", 50, strength ?? new SourceStrength.FaultLevel(250, Given.Unknown, 10), Given.Unknown, Given.Unknown,
+            Given.Unknown),
         new Distribution(
             [new Bus("mv", "20 kV", 20_000, Given.Unknown), new Bus("a", "A", 400, Given.Unknown), new Bus("b", "B", 400, Given.Unknown)],
             [Transformer("t1", "a", first), Transformer("t2", "b", second)],

@@ -3,7 +3,8 @@ using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Tests.Numerics;
 
-/// <summary>Dense factors, real and complex by the same text: products come back, transposes and many columns too; singular ones are noticed at any scale.</summary>
+/// <summary>Dense factors, real and complex by the same text: products come back, transposes and many columns too; singular ones are
+/// noticed at any scale.</summary>
 public sealed class DenseLuTests
 {
     public static TheoryData<int> Sizes => [1, 2, 3, 5, 8, 17, 40, 101];
@@ -47,7 +48,8 @@ public sealed class DenseLuTests
         T[] matrix = [.. Enumerable.Range(0, n * n).Select(_ => draw())];
         T[] right = [.. Enumerable.Range(0, n).Select(_ => draw())];
         var factors = DenseLu<T>.Of([.. matrix], n);
-        T Row(T[] x, int r, bool transposed) => Enumerable.Range(0, n).Aggregate(T.Zero, (s, c) => s + (matrix[transposed ? (c * n) + r : (r * n) + c] * x[c]));
+        T Row(T[] x, int r, bool transposed) =>
+            Enumerable.Range(0, n).Aggregate(T.Zero, (s, c) => s + (matrix[transposed ? (c * n) + r : (r * n) + c] * x[c]));
         var (x, transposed) = (factors.Solve(right), factors.SolveTransposed(right));
         T[] two = [.. right.SelectMany(v => new[] { v, v + v })];
         factors.SolveInPlace(two, 2);

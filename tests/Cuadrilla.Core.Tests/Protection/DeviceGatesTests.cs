@@ -35,7 +35,8 @@ public sealed class DeviceGatesTests
     public void The_margin_of_a_steady_start_is_that_of_the_lower_gate()
     {
         var fuse = Data.GgFuses.Of(100)!;
-        Assert.Equal(fuse.LastsA(4) / 340, Of(new ProtectiveDevice.Fuse(100, 100, string.Empty)).StartMarginPu(Steady(340, 4), 1)!.Value, 6);
+        Assert.Equal(fuse.LastsA(4) / 340,
+            Of(new ProtectiveDevice.Fuse(100, 100, string.Empty)).StartMarginPu(Steady(340, 4), 1)!.Value, 6);
     }
 
     [Fact]
@@ -89,5 +90,6 @@ public sealed class DeviceGatesTests
     private static DeviceGates Of(ProtectiveDevice device) => DeviceGates.Of(device, Data.GgFuses, Data.Switchgear)!;
 
     private static IReadOnlyList<StartMoment> Steady(double currentA, double timeS) =>
-        [.. Enumerable.Range(0, 41).Select(i => new StartMoment(timeS * i / 40, 0, 0, new StartState(0, currentA, currentA, 400, 0, 0, 0, 0)))];
+        [.. Enumerable.Range(0, 41).Select(i =>
+            new StartMoment(timeS * i / 40, 0, 0, new StartState(0, currentA, currentA, 400, 0, 0, 0, 0)))];
 }

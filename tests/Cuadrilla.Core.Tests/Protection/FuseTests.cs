@@ -40,7 +40,8 @@ public sealed class FuseTests
     [InlineData(200, 6.3)]
     [InlineData(630, 8.1)]
     [InlineData(1250, 10.4)]
-    public void There_is_no_fixed_multiple(double rated, double multiple) => Assert.Equal(multiple, Fuses.Of(rated)!.ClearsA(5) / rated, 0.06);
+    public void There_is_no_fixed_multiple(double rated, double multiple) =>
+        Assert.Equal(multiple, Fuses.Of(rated)!.ClearsA(5) / rated, 0.06);
 
     [Fact]
     public void More_current_clears_sooner_and_lets_less_through_and_above_a_tenth_of_a_second_the_same()

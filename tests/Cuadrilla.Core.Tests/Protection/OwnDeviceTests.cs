@@ -12,14 +12,16 @@ using Cuadrilla.Core.Tests.Assessment;
 
 namespace Cuadrilla.Core.Tests.Protection;
 
-/// <summary>Devices of one's own lists: proposed before the generic series, judged by their own curves, refused where a row lacks what its kind needs.</summary>
+/// <summary>Devices of one's own lists: proposed before the generic series, judged by their own curves, refused where a row lacks what its
+/// kind needs.</summary>
 public sealed class OwnDeviceTests
 {
     private static readonly Assessor Assessor = new(ReferenceCatalogue.Data);
     private static readonly PlantSpecification Demo = DemoChanges.Demo;
 
     private static OwnDevice Device(string id, OwnDeviceKind kind, double ratedA, double voltageV = 690) => new(
-        id, id.ToUpperInvariant(), "House list", "2026", kind, ratedA, voltageV, 80, Given.Unknown, TripClass.Class10, 12, 0.6 * ratedA * ratedA, Given.Unknown, Given.Unknown, Given.Unknown,
+        id, id.ToUpperInvariant(), "House list", "2026", kind, ratedA, voltageV, 80, Given.Unknown, TripClass.Class10, 12,
+        0.6 * ratedA * ratedA, Given.Unknown, Given.Unknown, Given.Unknown,
         Given.Unknown, Given.Unknown);
 
     private static CommandOutcome.Done Sized(PlantSpecification plant, string point, DeviceKind kind) =>
@@ -28,13 +30,15 @@ public sealed class OwnDeviceTests
     [Fact]
     public void The_smallest_of_the_list_that_carries_the_load_is_proposed()
     {
-        var plant = Demo with { Devices = [Device("f-400", OwnDeviceKind.Fuse, 400), Device("f-150", OwnDeviceKind.Fuse, 150), Device("f-20", OwnDeviceKind.Fuse, 20), Device("f-100", OwnDeviceKind.Fuse, 100, 230)] };
+        var plant = Demo with { Devices = [Device("f-400", OwnDeviceKind.Fuse, 400), Device("f-150", OwnDeviceKind.Fuse, 150),
+            Device("f-20", OwnDeviceKind.Fuse, 20), Device("f-100", OwnDeviceKind.Fuse, 100, 230)] };
         var chosen = Sized(plant, "dp-02", DeviceKind.Fuse).After.AllDrivePoints().Single(p => p.Id == "dp-02").Devices.Device;
         Assert.Equal("F-150, House list 2026", chosen.Item);
         Assert.Equal(150, Assert.IsType<ProtectiveDevice.Fuse>(chosen).RatedA);
 
         // Of another kind the generic series still proposes.
-        Assert.Empty(Sized(plant, "dp-02", DeviceKind.CircuitBreaker).After.AllDrivePoints().Single(p => p.Id == "dp-02").Devices.Device.Item);
+        Assert.Empty(Sized(plant, "dp-02",
+            DeviceKind.CircuitBreaker).After.AllDrivePoints().Single(p => p.Id == "dp-02").Devices.Device.Item);
     }
 
     [Fact]
@@ -62,7 +66,8 @@ public sealed class OwnDeviceTests
     {
         var data = ReferenceCatalogue.Data;
         var plain = DeviceGates.Of(new ProtectiveDevice.Fuse(63, 80, string.Empty), data.GgFuses, data.Switchgear)!;
-        var own = DeviceGates.Of(new ProtectiveDevice.Fuse(63, 80, string.Empty) { Lasts10SA = 200, Clears5SA = 260, Lasts01SA = 500, Clears01SA = 640 }, data.GgFuses, data.Switchgear)!;
+        var own = DeviceGates.Of(new ProtectiveDevice.Fuse(63, 80, string.Empty) { Lasts10SA = 200, Clears5SA = 260, Lasts01SA = 500,
+            Clears01SA = 640 }, data.GgFuses, data.Switchgear)!;
         Assert.Equal(320, plain.TripA(5)!.Value, 6);
         Assert.Equal(260, own.TripA(5)!.Value, 6);
         Assert.Equal(640, own.TripA(0.1)!.Value, 6);
@@ -79,7 +84,8 @@ public sealed class OwnDeviceTests
         }
 
         DeviceGates Gates(Given slow, Given quick) =>
-            DeviceGates.Of(new ProtectiveDevice.SemiconductorFuse(400, 96_000, 100, string.Empty) { Lasts10SA = slow, Lasts01SA = quick }, data.GgFuses, data.Switchgear)!;
+            DeviceGates.Of(new ProtectiveDevice.SemiconductorFuse(400, 96_000, 100, string.Empty) { Lasts10SA = slow, Lasts01SA = quick },
+                data.GgFuses, data.Switchgear)!;
         Assert.Null(Gates(Given.Unknown, Given.Unknown).StartMarginPu(Flat(900, 10), 1));
         Assert.Equal(800.0 / 900, Gates(800, 1600).StartMarginPu(Flat(900, 10), 1)!.Value, 6);
         Assert.Equal(1600.0 / 1000, Gates(800, 1600).StartMarginPu(Flat(1000, 0.1), 1)!.Value, 6);
@@ -97,7 +103,8 @@ public sealed class OwnDeviceTests
         var after = Assert.IsType<CommandOutcome.Done>(new TakeDevice(["dp-02"], "b-160").On(plant, Assessor)).After;
         var breaker = Assert.IsType<ProtectiveDevice.CircuitBreaker>(after.AllDrivePoints().Single(p => p.Id == "dp-02").Devices.Device);
         Assert.InRange(breaker.OverloadA, 64, 159);
-        Assert.NotEqual(Verdict.Fails, Assessor.Run(after).Checks.Single(c => c is { Id: "protection.device", DrivePointId: "dp-02" }).Verdict);
+        Assert.NotEqual(Verdict.Fails, Assessor.Run(after).Checks.Single(c =>
+            c is { Id: "protection.device", DrivePointId: "dp-02" }).Verdict);
         Assert.IsType<CommandOutcome.Refused>(new TakeDevice(["dp-02"], "none").On(plant, Assessor));
     }
 
@@ -114,7 +121,9 @@ public sealed class OwnDeviceTests
             Device("f", OwnDeviceKind.CircuitBreaker, 63) with { SettingFromA = 80 },
         ];
         var problems = SpecificationValidation.Problems(Demo with { Devices = [.. bad] }, ReferenceCatalogue.Data);
-        Assert.Equal(Enumerable.Range(0, bad.Length), problems.Select(p => int.Parse(p.Pointer.Split('/')[2], System.Globalization.CultureInfo.InvariantCulture)).Distinct().Order());
-        Assert.Empty(SpecificationValidation.Problems(Demo with { Devices = [Device("k", OwnDeviceKind.Contactor, 65) with { BreakingKa = Given.Unknown }] }, ReferenceCatalogue.Data));
+        Assert.Equal(Enumerable.Range(0, bad.Length),
+            problems.Select(p => int.Parse(p.Pointer.Split('/')[2], System.Globalization.CultureInfo.InvariantCulture)).Distinct().Order());
+        Assert.Empty(SpecificationValidation.Problems(Demo with { Devices = [Device("k", OwnDeviceKind.Contactor,
+            65) with { BreakingKa = Given.Unknown }] }, ReferenceCatalogue.Data));
     }
 }

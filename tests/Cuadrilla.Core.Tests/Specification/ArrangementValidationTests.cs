@@ -85,7 +85,10 @@ public sealed class ArrangementValidationTests
         Assert.Contains("/lineups/0/drivePoints/4/converter/modules", found);
         var groups = Demo with
         {
-            Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b.Control is ServoControl.Modular c ? b with { Control = c with { SafeGroups = [1] } } : b)] })],
+            Lineups = [.. Demo.Lineups.Select(l =>
+                l with { DcBuses = [.. l.DcBuses.Select(b => b.Control is ServoControl.Modular c
+                    ? b with { Control = c with { SafeGroups = [1] } }
+                    : b)] })],
         };
         Assert.Contains("/lineups/2/dcBuses/0/control/safeGroups", Pointers(groups));
     }
@@ -106,5 +109,6 @@ public sealed class ArrangementValidationTests
         Lineups = [.. Demo.Lineups.Select((l, i) => i == lineup ? l with { Arrangements = [arrangement] } : l)],
     };
 
-    private static IReadOnlyList<string> Pointers(PlantSpecification plant) => [.. SpecificationValidation.Problems(plant, Data).Select(p => p.Pointer)];
+    private static IReadOnlyList<string> Pointers(PlantSpecification plant) =>
+        [.. SpecificationValidation.Problems(plant, Data).Select(p => p.Pointer)];
 }

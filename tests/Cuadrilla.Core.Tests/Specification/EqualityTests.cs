@@ -11,7 +11,8 @@ namespace Cuadrilla.Core.Tests.Specification;
 public sealed class EqualityTests
 {
     private static readonly IReadOnlyList<PlantSpecification> Plants =
-        [.. Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{ProjectFile.CurrentVersion}-*.json").Order(StringComparer.Ordinal)
+        [.. Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"),
+            $"plant-version-{ProjectFile.CurrentVersion}-*.json").Order(StringComparer.Ordinal)
             .Select(f => ProjectFile.Read(File.ReadAllBytes(f), ReferenceCatalogue.Data))];
 
     [Fact]
@@ -74,10 +75,14 @@ public sealed class EqualityTests
         {
             JsonNode? other = value?.GetValueKind() switch
             {
-                JsonValueKind.Number => value!.GetPath().EndsWith("priceIndex", StringComparison.Ordinal) ? JsonValue.Create(7.5) : JsonValue.Create((int)Math.Min(value.GetValue<double>(), 1e9) + 1),
+                JsonValueKind.Number => value!.GetPath().EndsWith("priceIndex", StringComparison.Ordinal)
+                    ? JsonValue.Create(7.5)
+                    : JsonValue.Create((int)Math.Min(value.GetValue<double>(), 1e9) + 1),
                 JsonValueKind.True or JsonValueKind.False => JsonValue.Create(!value!.GetValue<bool>()),
-                JsonValueKind.String when key is "id" or "name" or "tag" or "reason" || key.EndsWith("Id", StringComparison.Ordinal) => JsonValue.Create(value!.GetValue<string>() + "x"),
-                JsonValueKind.Array when value!.AsArray().Count > 0 => new JsonArray([.. value.AsArray().Skip(1).Select(v => v?.DeepClone())]),
+                JsonValueKind.String when key is "id" or "name" or "tag" or "reason" || key.EndsWith("Id", StringComparison.Ordinal) =>
+                    JsonValue.Create(value!.GetValue<string>() + "x"),
+                JsonValueKind.Array when value!.AsArray().Count > 0 =>
+                    new JsonArray([.. value.AsArray().Skip(1).Select(v => v?.DeepClone())]),
                 _ => null,
             };
             if (other is not null)
@@ -86,7 +91,9 @@ public sealed class EqualityTests
             }
         }
 
-        IEnumerable<JsonNode?> inside = node is JsonObject record ? [.. record.Select(f => f.Value)] : node is JsonArray list ? [.. list] : [];
+        IEnumerable<JsonNode?> inside = node is JsonObject record
+            ? [.. record.Select(f => f.Value)]
+            : node is JsonArray list ? [.. list] : [];
         foreach (var inner in inside)
         {
             foreach (var change in inner is null ? [] : Changes(inner))

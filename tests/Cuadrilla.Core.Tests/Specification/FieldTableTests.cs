@@ -23,24 +23,31 @@ public sealed class FieldTableTests
 {
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
 
-    // Judged against other entries or the catalogue, not by a range of their own: keys of things, defaults of the catalogue, steps of a bank, an order of a list.
+    // Judged against other entries or the catalogue, not by a range of their own: keys of things, defaults of the catalogue, steps of a
+    // bank, an order of a list.
     private static readonly HashSet<string> Elsewhere =
     [
-        "DefaultOverride.Value", "DefaultOverride.Key", "BankState.StepsOn", "BackgroundOrder.Order", "DrivePointState.DrivePointId", "LoadState.LoadId", "SwitchState.ElementId", "BankState.BankId",
+        "DefaultOverride.Value", "DefaultOverride.Key", "BankState.StepsOn", "BackgroundOrder.Order", "DrivePointState.DrivePointId",
+        "LoadState.LoadId", "SwitchState.ElementId", "BankState.BankId",
     ];
 
-    public static TheoryData<string, string> Entries => new(Records().SelectMany(r => r.GetProperties(BindingFlags.Public | BindingFlags.Instance | BindingFlags.DeclaredOnly)
-        .Where(p => p.SetMethod is not null && (p.PropertyType == typeof(Given) || p.PropertyType == typeof(double) || p.PropertyType == typeof(int) || p.PropertyType == typeof(string)))
+    public static TheoryData<string, string> Entries =>
+        new(Records().SelectMany(r => r.GetProperties(BindingFlags.Public | BindingFlags.Instance | BindingFlags.DeclaredOnly)
+        .Where(p => p.SetMethod is not null
+            && (p.PropertyType == typeof(Given) || p.PropertyType == typeof(double) || p.PropertyType == typeof(int)
+                || p.PropertyType == typeof(string)))
         .Select(p => (FieldTable.KeyOf(r), p.Name))));
 
     [Theory]
     [MemberData(nameof(Entries))]
     public void Every_entry_is_described(string record, string key)
     {
-        var known = FieldTable.All.SelectMany(s => s.Fields.Select(f => $"{FieldTable.KeyOf(s.Of)}.{f.Key}")).ToHashSet(StringComparer.Ordinal);
+        var known = FieldTable.All.SelectMany(s =>
+            s.Fields.Select(f => $"{FieldTable.KeyOf(s.Of)}.{f.Key}")).ToHashSet(StringComparer.Ordinal);
         Assert.True(
             known.Contains($"{record}.{key}") || Elsewhere.Contains($"{record}.{key}") || key.EndsWith("ItemId", StringComparison.Ordinal)
-            || key.EndsWith("BusId", StringComparison.Ordinal) || key.EndsWith("PointId", StringComparison.Ordinal) || key.EndsWith("ModuleId", StringComparison.Ordinal) || Inherited(record, key),
+            || key.EndsWith("BusId", StringComparison.Ordinal) || key.EndsWith("PointId", StringComparison.Ordinal)
+                || key.EndsWith("ModuleId", StringComparison.Ordinal) || Inherited(record, key),
             $"{record}.{key}");
     }
 
@@ -94,20 +101,24 @@ public sealed class FieldTableTests
     [Trait("speed", "slow")]
     public void What_is_out_of_range_is_named_wherever_it_stands()
     {
-        var left = FieldTable.All.SelectMany(s => s.Fields.OfType<NumberField>()).ToHashSet<NumberField>(ReferenceEqualityComparer.Instance);
+        var left = FieldTable.All.SelectMany(s =>
+            s.Fields.OfType<NumberField>()).ToHashSet<NumberField>(ReferenceEqualityComparer.Instance);
         foreach (var plant in Plants())
         {
             var document = JsonSerializer.SerializeToNode(plant, ProjectJson.Options)!.AsObject();
-            foreach (var (pointer, field) in Numbers(document, string.Empty, typeof(PlantSpecification)).Where(n => left.Remove(n.Field)).ToList())
+            foreach (var (pointer, field) in Numbers(document, string.Empty,
+                typeof(PlantSpecification)).Where(n => left.Remove(n.Field)).ToList())
             {
                 foreach (var beyond in new[] { field.IsAboveMin ? field.Min : field.Min - 1, field.Max + 1 })
                 {
                     var changed = document.DeepClone();
                     var parts = pointer.Split('/')[1..];
-                    var parent = parts[..^1].Aggregate(changed, (node, part) => node is JsonArray list ? list[int.Parse(part, CultureInfo.InvariantCulture)]! : node[part]!);
+                    var parent = parts[..^1].Aggregate(changed,
+                        (node, part) => node is JsonArray list ? list[int.Parse(part, CultureInfo.InvariantCulture)]! : node[part]!);
                     parent[parts[^1]] = field.IsWhole ? (int)beyond : beyond;
                     var problems = SpecificationValidation.Problems(changed.Deserialize<PlantSpecification>(ProjectJson.Options)!, Data);
-                    Assert.True(problems.Any(p => p.Pointer == pointer && p.Message.StartsWith(field.Name, StringComparison.Ordinal)), $"{pointer} = {beyond}");
+                    Assert.True(problems.Any(p => p.Pointer == pointer && p.Message.StartsWith(field.Name, StringComparison.Ordinal)),
+                        $"{pointer} = {beyond}");
                 }
             }
         }
@@ -123,7 +134,8 @@ public sealed class FieldTableTests
         var rare = demo.Lineups[0].DrivePoints[0] with
         {
             Load = fan with { Common = fan.Common with { VaneCurve = [new VanePoint(0.2, 0.5), new VanePoint(0.9, 0.8)] } },
-            Converter = ((ConverterChoice.FromCatalogue)demo.Lineups[0].DrivePoints[0].Converter) with { Braking = new Braking.Resistor(100, 2) { Pulses = [new ResistorPulse(5, 6)] } },
+            Converter = ((ConverterChoice.FromCatalogue)demo.Lineups[0].DrivePoints[0].Converter) with { Braking = new Braking.Resistor(100,
+                2) { Pulses = [new ResistorPulse(5, 6)] } },
         };
         return
         [
@@ -172,7 +184,8 @@ public sealed class FieldTableTests
         }
     }
 
-    private static bool Inherited(string record, string key) => Records().First(r => FieldTable.KeyOf(r) == record).BaseType is { } parent && FieldTable.Of(parent).Any(f => f.Key == key);
+    private static bool Inherited(string record, string key) =>
+        Records().First(r => FieldTable.KeyOf(r) == record).BaseType is { } parent && FieldTable.Of(parent).Any(f => f.Key == key);
 
     // All records that a specification can hold, every kind of each.
     private static HashSet<Type> Records()
@@ -180,8 +193,11 @@ public sealed class FieldTableTests
         HashSet<Type> found = [];
         void Walk(Type type)
         {
-            var item = type.IsGenericType && typeof(System.Collections.IEnumerable).IsAssignableFrom(type) ? type.GetGenericArguments()[0] : type;
-            if (item.Namespace?.StartsWith("Cuadrilla.Core", StringComparison.Ordinal) != true || item.IsEnum || item == typeof(Given) || !found.Add(item))
+            var item = type.IsGenericType && typeof(System.Collections.IEnumerable).IsAssignableFrom(type)
+                ? type.GetGenericArguments()[0]
+                : type;
+            if (item.Namespace?.StartsWith("Cuadrilla.Core", StringComparison.Ordinal) != true || item.IsEnum || item == typeof(Given)
+                || !found.Add(item))
             {
                 return;
             }

@@ -10,7 +10,8 @@ using Cuadrilla.Documents.Projects;
 
 namespace Cuadrilla.Core.Tests.Specification;
 
-/// <summary>Ranges of own motors and drive points, written down a second time: each end is let through, what lies beyond is named.</summary>
+/// <summary>Ranges of own motors and drive points, written down a second time: each end is let through, what lies beyond is
+/// named.</summary>
 public sealed class RangeTests
 {
     private const string Motor = "/motors/0";
@@ -20,10 +21,13 @@ public sealed class RangeTests
     private const string Pump = "/lineups/0/drivePoints/2/load";
 
     private static readonly OwnMotor Own = new(
-        "own", "old mill motor", MotorTechnology.CageInduction, "IE1", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8, Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
-        0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
+        "own", "old mill motor", MotorTechnology.CageInduction, "IE1", 55, 400, Given.Unknown, 50, 1480, 96.7, 94.6, 0.868, 4, 2.8,
+        Given.Unknown, 7, 2.4, Given.Unknown, Given.Unknown,
+        0.6, 2600, 250, 900, 430, 90, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+        Given.Unknown);
 
-    private static readonly string Document = JsonSerializer.Serialize(DemoPlant.Read(ReferenceCatalogue.Data) with { Motors = [Own] }, ProjectJson.Options);
+    private static readonly string Document = JsonSerializer.Serialize(DemoPlant.Read(ReferenceCatalogue.Data) with { Motors = [Own] },
+        ProjectJson.Options);
 
     [Theory]
     [InlineData(Motor + "/ratedPowerKw", 0, 20_000, true)]
@@ -74,7 +78,8 @@ public sealed class RangeTests
     [InlineData(Fluid + "/stopTimeS", 0.05, 3600)]
     [InlineData(Fluid + "/duty/0/levelPu", 0, 1.2, true)]
     [InlineData(Fluid + "/duty/0/hoursPerYear", 0, 8760)]
-    public void Each_end_is_let_through_and_what_lies_beyond_is_named(string pointer, double min, double max, bool minExcluded = false, string? braking = null)
+    public void Each_end_is_let_through_and_what_lies_beyond_is_named(string pointer, double min, double max, bool minExcluded = false,
+        string? braking = null)
     {
         var beyond = 1e-4 * Math.Max(1, max - min);
         Assert.Null(Problem(minExcluded ? min + beyond : min));
@@ -84,7 +89,8 @@ public sealed class RangeTests
             var problem = Problem(outside);
             Assert.NotNull(problem);
             Assert.Contains(string.Create(CultureInfo.InvariantCulture, $"to {max:0.######}"), problem.Allowed, StringComparison.Ordinal);
-            Assert.StartsWith(string.Create(CultureInfo.InvariantCulture, $"{(minExcluded ? "above " : string.Empty)}{min:0.######} "), problem.Allowed, StringComparison.Ordinal);
+            Assert.StartsWith(string.Create(CultureInfo.InvariantCulture, $"{(minExcluded ? "above " : string.Empty)}{min:0.######} "),
+                problem.Allowed, StringComparison.Ordinal);
         }
 
         // A plate that contradicts itself is another problem, told in words.
@@ -98,7 +104,8 @@ public sealed class RangeTests
 
             Set(document, pointer, value);
             var plant = StoredProject.Read(document.ToJsonString(), ProjectFile.CurrentVersion);
-            return SpecificationValidation.Problems(plant, ReferenceCatalogue.Data).FirstOrDefault(p => p.Pointer == pointer && p.Allowed.Contains(" to ", StringComparison.Ordinal));
+            return SpecificationValidation.Problems(plant,
+                ReferenceCatalogue.Data).FirstOrDefault(p => p.Pointer == pointer && p.Allowed.Contains(" to ", StringComparison.Ordinal));
         }
     }
 

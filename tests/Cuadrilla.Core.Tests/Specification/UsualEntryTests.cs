@@ -20,12 +20,15 @@ public sealed class UsualEntryTests
     private static readonly DriveTrain Open = new(Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown);
 
     private static DrivePoint Point(Load load) => new(
-        "dp-77", "DP-77", "new", new Feeder.OnBusbar(), new ConverterChoice.NotChosen(), new MotorCable(30, 6, 1, ConductorMaterial.Copper, true), new MotorChoice.NotChosen(), load, [], new HoldingBrake.None());
+        "dp-77", "DP-77", "new", new Feeder.OnBusbar(), new ConverterChoice.NotChosen(),
+        new MotorCable(30, 6, 1, ConductorMaterial.Copper, true), new MotorChoice.NotChosen(), load, [], new HoldingBrake.None());
 
     private static FanLoad Fan(Given flow, Given pressure) => new(
-        new FluidMachine(flow, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, [], PresentControl.NotStated, new ParallelPath.Own(), []), pressure);
+        new FluidMachine(flow, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, [],
+            PresentControl.NotStated, new ParallelPath.Own(), []), pressure);
 
-    private static DrivePoint All(DrivePoint point, double hz = 50) => UsualEntries.Accepted(point, [.. UsualEntries.For(point, Data, hz).Select(u => u.Key)], Data, hz);
+    private static DrivePoint All(DrivePoint point, double hz = 50) =>
+        UsualEntries.Accepted(point, [.. UsualEntries.For(point, Data, hz).Select(u => u.Key)], Data, hz);
 
     [Fact]
     public void A_fan_with_flow_and_pressure_computes_after_they_are_taken()
@@ -63,8 +66,10 @@ public sealed class UsualEntryTests
         // The models of the loads, which share nothing with the proposal, run their motors at 1470 rpm with it.
         ConveyorLoad belt = new(Open, [], 50, 100, 5, 1.5, 0.025, 1.8, 10, 10, 0.5, 150);
         WinderLoad winder = new(Open, [], false, 3, 200, 0, 0.1, 0.8, 1, 900, 1);
-        Assert.All<Load>([hoist, belt, winder], load => Assert.Equal(1470, LoadModels.Build(All(Point(load)).Load, Loads, out _)!.RatedSpeedRpm, 1470 * 2e-3));
-        Assert.DoesNotContain(UsualEntries.For(Point(hoist with { DrumDiameterM = Given.Unknown }), Data, 50), u => u.Key == "train.gear-ratio");
+        Assert.All<Load>([hoist, belt, winder],
+            load => Assert.Equal(1470, LoadModels.Build(All(Point(load)).Load, Loads, out _)!.RatedSpeedRpm, 1470 * 2e-3));
+        Assert.DoesNotContain(UsualEntries.For(Point(hoist with { DrumDiameterM = Given.Unknown }), Data, 50),
+            u => u.Key == "train.gear-ratio");
     }
 
     [Fact]
@@ -88,18 +93,25 @@ public sealed class UsualEntryTests
         var studies = new Assessor(Data);
         Load[] loads =
         [
-            Fan(1, 1), new PumpLoad(Fan(1, 1).Common, 10, Given.Unknown), new ConstantTorqueLoad(Open, [], 1, 1, Given.Unknown, Given.Unknown), new HighInertiaLoad(Open, [], 1, 1, Given.Unknown),
-            new RollerGroupLoad(Open, [], 1, 1, Given.Unknown, 1, Given.Unknown), new DosingPumpLoad(Open, [], 1, 1, Given.Unknown, 1, Given.Unknown),
-            new ConveyorLoad(Open, [], 1, 1, 1, 1, Given.Unknown, 1, 1, 1, 1, Given.Unknown), new HoistLoad(Open, [], 1, 1, Given.Unknown, Given.Unknown, 1, 1, 1, Given.Unknown, 1, Given.Unknown),
-            new WinderLoad(Open, [], false, 1, 1, Given.Unknown, 1, 1, 1, 1, 1), new ServoAxisLoad(Open, [], MoveShape.Trapezoid, 1, 1, 1, 1, 1, 1, Given.Unknown),
+            Fan(1, 1), new PumpLoad(Fan(1, 1).Common, 10, Given.Unknown),
+            new ConstantTorqueLoad(Open, [], 1, 1, Given.Unknown, Given.Unknown), new HighInertiaLoad(Open, [], 1, 1, Given.Unknown),
+            new RollerGroupLoad(Open, [], 1, 1, Given.Unknown, 1, Given.Unknown),
+            new DosingPumpLoad(Open, [], 1, 1, Given.Unknown, 1, Given.Unknown),
+            new ConveyorLoad(Open, [], 1, 1, 1, 1, Given.Unknown, 1, 1, 1, 1, Given.Unknown),
+            new HoistLoad(Open, [], 1, 1, Given.Unknown, Given.Unknown, 1, 1, 1, Given.Unknown, 1, Given.Unknown),
+            new WinderLoad(Open, [], false, 1, 1, Given.Unknown, 1, 1, 1, 1, 1),
+            new ServoAxisLoad(Open, [], MoveShape.Trapezoid, 1, 1, 1, 1, 1, 1, Given.Unknown),
         ];
         var cable = new MotorCable(Given.Unknown, 6, 1, ConductorMaterial.Copper, true);
         var feeder = new Feeder.ByCable(Given.Unknown, 6, 1, ConductorMaterial.Copper);
-        var proposed = loads.SelectMany(l => UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder }, Data, 50)).Select(u => u.Key).ToHashSet();
+        var proposed = loads.SelectMany(l => UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder }, Data, 50)).Select(u =>
+            u.Key).ToHashSet();
         Assert.All(Data.UsualEntries, u => Assert.Contains(u.Key, proposed));
 
         var first = plant.Lineups[0];
-        var done = Assert.IsType<CommandOutcome.Done>(new AcceptUsual(["dp-77"], []).On(plant with { Lineups = [first with { DrivePoints = [.. first.DrivePoints, Point(Fan(10, 1500))] }, .. plant.Lineups.Skip(1)] }, studies));
+        var done = Assert.IsType<CommandOutcome.Done>(new AcceptUsual(["dp-77"],
+            []).On(plant with { Lineups = [first with { DrivePoints = [.. first.DrivePoints, Point(Fan(10, 1500))] },
+                .. plant.Lineups.Skip(1)] }, studies));
         Assert.Contains("DP-77, assumed: static pressure share 0.1, ", Assert.Single(done.Notes), StringComparison.Ordinal);
         Assert.IsType<CommandOutcome.Refused>(new AcceptUsual(["dp-77"], []).On(done.After, studies));
     }

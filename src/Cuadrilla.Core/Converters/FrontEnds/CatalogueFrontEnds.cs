@@ -8,7 +8,8 @@ public abstract partial record FrontEnd
     /// <param name="Spectrum">Currents it draws.</param>
     /// <param name="FixedLossPu">Filter and bridge, energised.</param>
     /// <param name="LoadLossPu">Filter and bridge with load.</param>
-    public sealed record Active(LineFilter Filter, SourceSpectrum Spectrum, double FixedLossPu, double LoadLossPu) : FrontEnd(FixedLossPu, LoadLossPu)
+    public sealed record Active(LineFilter Filter, SourceSpectrum Spectrum, double FixedLossPu, double LoadLossPu) : FrontEnd(FixedLossPu,
+        LoadLossPu)
     {
         /// <summary>It keeps its link up, but the output is never taken above the supply.</summary>
         public override double LargestOutputPu => 1;
@@ -33,7 +34,8 @@ public abstract partial record FrontEnd
     /// <param name="DcFormFactor">Rms over mean of the bridge current.</param>
     /// <param name="FixedLossPu">Filter, energised.</param>
     /// <param name="LoadLossPu">Filter with load.</param>
-    public sealed record Filtered(LineFilter Filter, SourceSpectrum Spectrum, double OutputPu, double DcFormFactor, double FixedLossPu, double LoadLossPu)
+    public sealed record Filtered(LineFilter Filter, SourceSpectrum Spectrum, double OutputPu, double DcFormFactor, double FixedLossPu,
+        double LoadLossPu)
         : FrontEnd(FixedLossPu, LoadLossPu)
     {
         /// <inheritdoc/>
@@ -65,7 +67,8 @@ public abstract partial record FrontEnd
     /// <param name="Spectrum">Currents it draws.</param>
     /// <param name="FixedLossPu">Line filter, energised.</param>
     /// <param name="LoadLossPu">Line filter with load.</param>
-    public sealed record Direct(double OutputPu, bool HasBypass, LineFilter Filter, SourceSpectrum Spectrum, double FixedLossPu, double LoadLossPu)
+    public sealed record Direct(double OutputPu, bool HasBypass, LineFilter Filter, SourceSpectrum Spectrum, double FixedLossPu,
+        double LoadLossPu)
         : FrontEnd(FixedLossPu, LoadLossPu)
     {
         /// <inheritdoc/>

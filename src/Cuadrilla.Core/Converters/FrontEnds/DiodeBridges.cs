@@ -11,15 +11,18 @@ public abstract partial record FrontEnd
 
     /// <summary>One or more six-pulse diode bridges on a common link.</summary>
     /// <param name="Bridges">1, 2 or 3: six, twelve or eighteen pulses.</param>
-    /// <param name="ChokePct">DC choke of each bridge, % of U²/P of the whole converter (of its own share of P with several bridges).</param>
+    /// <param name="ChokePct">DC choke of each bridge, % of U²/P of the whole converter (of its own share of P with several
+    /// bridges).</param>
     /// <param name="ChokeLossPu">Loss of the chokes at rated power, parts of the rated power.</param>
     /// <param name="ReactorPct">AC reactor ahead of the bridge, % of U²/P.</param>
-    /// <param name="TransformerUkPct">Leakage of the phase-shifting transformer to one secondary, % on that secondary's share; 0 without transformer.</param>
+    /// <param name="TransformerUkPct">Leakage of the phase-shifting transformer to one secondary, % on that secondary's share; 0 without
+    /// transformer.</param>
     /// <param name="DcFormFactor">Rms over mean of the bridge current at rated load, used only where the front end is not solved.</param>
     /// <param name="FixedLossPu">Transformer's no-load loss.</param>
     /// <param name="LoadLossPu">Load loss of transformer and reactor.</param>
     public sealed record Diode(
-        int Bridges, double ChokePct, double ChokeLossPu, double ReactorPct, double TransformerUkPct, double DcFormFactor, double FixedLossPu, double LoadLossPu)
+        int Bridges, double ChokePct, double ChokeLossPu, double ReactorPct, double TransformerUkPct, double DcFormFactor,
+        double FixedLossPu, double LoadLossPu)
         : FrontEnd(FixedLossPu, LoadLossPu)
     {
         /// <summary>The link loses half of the reactance ahead of it (mean of the commutation drop) and its resistive losses.</summary>
@@ -56,7 +59,8 @@ public abstract partial record FrontEnd
         };
 
         /// <inheritdoc/>
-        public override string SixPulseName => ChokePct > 0 ? $"DC choke {Text.N(ChokePct, 2)} %" : ReactorPct > 0 ? $"AC reactor {Text.N(ReactorPct, 2)} %" : "no choke";
+        public override string SixPulseName =>
+            ChokePct > 0 ? $"DC choke {Text.N(ChokePct, 2)} %" : ReactorPct > 0 ? $"AC reactor {Text.N(ReactorPct, 2)} %" : "no choke";
     }
 
     /// <summary>A diode bridge between two conductors.</summary>

@@ -3,7 +3,8 @@ using System.Numerics;
 namespace Cuadrilla.Core.Converters.FrontEnds;
 
 /// <summary>
-/// The part of a line filter that the network sees: a reactor, then a capacitor with a damping resistor, star connected. All in per cent on the
+/// The part of a line filter that the network sees: a reactor, then a capacitor with a damping resistor, star connected. All in per cent
+/// on the
 /// converter's rated apparent power and voltage.
 /// </summary>
 /// <param name="CapacitorPct">Reactive power of the capacitor at rated voltage, %.</param>

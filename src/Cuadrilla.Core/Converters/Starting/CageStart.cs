@@ -13,7 +13,8 @@ public static class CageStart
     /// <param name="circuit">The motor.</param>
     /// <param name="bus">The bus.</param>
     /// <param name="load">Torque of the machine over speed.</param>
-    public static IStartDrive AcrossTheLine(CageCircuit circuit, StartBus bus, IReadOnlyList<LoadPoint> load) => Of(circuit, bus, new FullVoltage(), load);
+    public static IStartDrive AcrossTheLine(CageCircuit circuit, StartBus bus, IReadOnlyList<LoadPoint> load) =>
+        Of(circuit, bus, new FullVoltage(), load);
 
     /// <summary>Star, a gap, delta; the circuit is that of the delta.</summary>
     /// <param name="circuit">The motor linked in delta.</param>
@@ -21,7 +22,8 @@ public static class CageStart
     /// <param name="changeOverS">Time in star, s.</param>
     /// <param name="gapS">Gap, s.</param>
     /// <param name="load">Torque of the machine over speed.</param>
-    public static IStartDrive StarDelta(CageCircuit circuit, StartBus bus, double changeOverS, double gapS, IReadOnlyList<LoadPoint> load) =>
+    public static IStartDrive StarDelta(CageCircuit circuit, StartBus bus, double changeOverS, double gapS,
+        IReadOnlyList<LoadPoint> load) =>
         Of(circuit, bus, new StarDeltaLaw(changeOverS, gapS), load);
 
     /// <summary>Behind thyristors.</summary>

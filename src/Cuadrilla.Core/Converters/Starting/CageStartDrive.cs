@@ -175,7 +175,8 @@ internal sealed class SoftStartLaw(SoftStarterSettings settings, double setCurre
         var (ceiling, currentA) = settings.Mode switch
         {
             SoftStartMode.VoltageRamp => ((settings.InitialPct + ((100 - settings.InitialPct) * passed)) / 100, limitA),
-            SoftStartMode.CurrentRamp => (1.0, (settings.InitialPct + ((settings.CurrentLimitPct - settings.InitialPct) * passed)) / 100 * setCurrentA),
+            SoftStartMode.CurrentRamp => (1.0,
+                (settings.InitialPct + ((settings.CurrentLimitPct - settings.InitialPct) * passed)) / 100 * setCurrentA),
             SoftStartMode.CurrentLimit => (1.0, limitA),
             _ => throw new InvalidOperationException("Unknown mode of a soft starter."),
         };

@@ -15,7 +15,8 @@ namespace Cuadrilla.Core.Converters.Starting;
 /// <param name="converterLossW">Loss of the converter over output frequency (parts of the rated) and current, W.</param>
 /// <param name="linePowerFactor">True power factor of the front end.</param>
 internal sealed class ConverterStartDrive(
-    MotorLossModel motor, StartBus bus, double currentLimitA, double inertiaKgM2, double targetRadPerS, double rampS, Func<double, double, double> converterLossW, double linePowerFactor)
+    MotorLossModel motor, StartBus bus, double currentLimitA, double inertiaKgM2, double targetRadPerS, double rampS,
+    Func<double, double, double> converterLossW, double linePowerFactor)
     : IStartDrive
 {
     /// <inheritdoc/>
@@ -34,7 +35,8 @@ internal sealed class ConverterStartDrive(
         var wanted = loadTorqueNm + (inertiaKgM2 * targetRadPerS / rampS);
         var torque = Math.Min(wanted, motor.TorqueAtCurrentNm(rpm, currentLimitA));
         var point = motor.At(rpm, torque, MotorFeed.Converter);
-        var other = point.LossW - point.StatorW - point.RotorW + converterLossW(point.FrequencyHz / motor.Plate.RatedFrequencyHz, point.CurrentA);
+        var other = point.LossW - point.StatorW - point.RotorW
+            + converterLossW(point.FrequencyHz / motor.Plate.RatedFrequencyHz, point.CurrentA);
         var input = point.ShaftW + point.StatorW + point.RotorW + other;
 
         // U·I·√3·λ = P behind the source's impedance, the drop taken at the same power factor.

@@ -18,7 +18,8 @@ public sealed record StartBus(double EmfV, Complex Ohm, Complex BusOhm);
 /// <param name="RotorLossW">Loss of the rotor, W.</param>
 /// <param name="OtherLossW">Cables and whatever else lies between bus and shaft, W.</param>
 public readonly record struct StartState(
-    double TorqueNm, double LineCurrentA, double StarterCurrentA, double BusVoltageV, double InputW, double StatorLossW, double RotorLossW, double OtherLossW);
+    double TorqueNm, double LineCurrentA, double StarterCurrentA, double BusVoltageV, double InputW, double StatorLossW, double RotorLossW,
+    double OtherLossW);
 
 /// <summary>A motor with its way of starting.</summary>
 public interface IStartDrive

@@ -23,7 +23,8 @@ public enum SoftStartMode
 /// <param name="InsideDelta">Inside the delta: the starter carries the line current over √3; needs six leads.</param>
 /// <param name="StopRampS">Voltage ramp at stop, against water hammer, s; 0: coasting.</param>
 public sealed record SoftStarterSettings(
-    SoftStartMode Mode, double InitialPct, double RampS, double CurrentLimitPct, double KickPct, double KickS, bool InsideDelta, double StopRampS)
+    SoftStartMode Mode, double InitialPct, double RampS, double CurrentLimitPct, double KickPct, double KickS, bool InsideDelta,
+    double StopRampS)
 {
     /// <summary>Moment from which nothing is raised any more, s.</summary>
     public double SettledAtS => (KickPct > 0 ? KickS : 0) + (Mode == SoftStartMode.CurrentLimit ? 0 : RampS);

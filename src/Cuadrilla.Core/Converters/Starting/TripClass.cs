@@ -69,7 +69,9 @@ public static class TripHeat
     private static double TripS(double currentPu, double beforePu, double testS)
     {
         double square = currentPu * currentPu, before = beforePu * beforePu;
-        return square <= TripPu ? double.PositiveInfinity : before >= TripPu ? 0 : ConstantS(testS) * Math.Log((square - before) / (square - TripPu));
+        return square <= TripPu
+            ? double.PositiveInfinity
+            : before >= TripPu ? 0 : ConstantS(testS) * Math.Log((square - before) / (square - TripPu));
     }
 
     /// <summary>Largest heat over a start in parts of the trip level: 1 trips.</summary>

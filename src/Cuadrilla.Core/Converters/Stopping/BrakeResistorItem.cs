@@ -10,4 +10,5 @@ namespace Cuadrilla.Core.Converters.Stopping;
 /// <param name="MassKg">Mass, kg.</param>
 /// <param name="PriceIndex">Price, index points.</param>
 public sealed record BrakeResistorItem(
-    string Id, string Name, double ResistanceOhm, double ContinuousKw, double WindowS, IReadOnlyList<ResistorPulse> Pulses, double MassKg, double PriceIndex);
+    string Id, string Name, double ResistanceOhm, double ContinuousKw, double WindowS, IReadOnlyList<ResistorPulse> Pulses, double MassKg,
+    double PriceIndex);

@@ -20,6 +20,7 @@ public sealed record DcBrake(CageCircuit Circuit, double DirectCurrentA)
         var square = 2.0 / 3 * DirectCurrentA * DirectCurrentA;
         var resistance = rotor.Real / part;
         var reactance = Circuit.MagnetisingOhm + rotor.Imaginary;
-        return 3 * square * Circuit.MagnetisingOhm * Circuit.MagnetisingOhm * resistance / ((resistance * resistance) + (reactance * reactance)) / Circuit.SynchronousRadPerS;
+        return 3 * square * Circuit.MagnetisingOhm * Circuit.MagnetisingOhm * resistance / ((resistance * resistance)
+            + (reactance * reactance)) / Circuit.SynchronousRadPerS;
     }
 }

@@ -12,5 +12,6 @@ public sealed record LinkCircuit(
     double CapacitanceF, double RestV, double HoldV, double TripV, double ChopperV, double? ResistorOhm, bool ReturnsToLine)
 {
     /// <summary>The same as limits of a motion.</summary>
-    public LinkLimits Limits => new(CapacitanceF, RestV, ChopperV, ResistorOhm, TripV, ReturnsToLine ? double.PositiveInfinity : 0, 0, false);
+    public LinkLimits Limits => new(CapacitanceF, RestV, ChopperV, ResistorOhm, TripV, ReturnsToLine ? double.PositiveInfinity : 0,
+        0, false);
 }

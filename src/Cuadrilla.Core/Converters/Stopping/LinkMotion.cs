@@ -13,8 +13,10 @@ public readonly record struct LinkLimits(
     double CapacitanceF, double RestV, double ChopperV, double? ResistorOhm, double TripV, double ReturnW, double LowestV, bool MainsOff);
 
 /// <summary>
-/// A DC link under a constant power for some time, solved in closed form between the instants at which something changes: dU²/dt = 2/C·(P − U²/R) while the
-/// chopper is on, 2·P/C while it is off, none while line or chopper hold the voltage. It ends early at the instant of a trip, so that no voltage is higher than
+/// A DC link under a constant power for some time, solved in closed form between the instants at which something changes: dU²/dt = 2/C·(P
+/// − U²/R) while the
+/// chopper is on, 2·P/C while it is off, none while line or chopper hold the voltage. It ends early at the instant of a trip, so that no
+/// voltage is higher than
 /// the circuit gives. See <c>docs/methods/braking.md</c>.
 /// </summary>
 /// <param name="ElapsedS">Time that passed, s: the wanted, or up to the trip.</param>
@@ -73,17 +75,21 @@ public readonly record struct LinkMotion(
                 on = square > chopper * (1 + Near) || net > 0;
             }
 
-            var span = Math.Min(left, on ? OnSpan(limits, ref square, net, left, chopper, trip, ref burnt, out trips) : OffSpan(limits, ref square, net, left, rest, chopper, trip, out trips, out low));
+            var span = Math.Min(left, on
+                ? OnSpan(limits, ref square, net, left, chopper, trip, ref burnt, out trips)
+                : OffSpan(limits, ref square, net, left, rest, chopper, trip, out trips, out low));
             to += line * span;
             left -= span;
             highest = Math.Max(highest, Math.Sqrt(square));
         }
 
-        return new LinkMotion(timeS - (trips || low ? left : 0), Math.Sqrt(square), Math.Max(highest, Math.Sqrt(square)), burnt, from, to, trips, low);
+        return new LinkMotion(timeS - (trips || low ? left : 0), Math.Sqrt(square), Math.Max(highest, Math.Sqrt(square)), burnt, from, to,
+            trips, low);
     }
 
     // Chopper on: U² runs to P·R with the time constant R·C/2.
-    private static double OnSpan(LinkLimits limits, ref double square, double net, double left, double chopper, double trip, ref double burnt, out bool trips)
+    private static double OnSpan(LinkLimits limits, ref double square, double net, double left, double chopper, double trip,
+        ref double burnt, out bool trips)
     {
         double ohm = limits.ResistorOhm!.Value, end = net * ohm, constant = ohm * limits.CapacitanceF / 2, start = square;
         var rises = end > square;
@@ -98,7 +104,8 @@ public readonly record struct LinkMotion(
     }
 
     // Chopper off: U² changes evenly.
-    private static double OffSpan(LinkLimits limits, ref double square, double net, double left, double rest, double chopper, double trip, out bool trips, out bool low)
+    private static double OffSpan(LinkLimits limits, ref double square, double net, double left, double rest, double chopper, double trip,
+        out bool trips, out bool low)
     {
         (trips, low) = (false, false);
         var slope = 2 * net / limits.CapacitanceF;

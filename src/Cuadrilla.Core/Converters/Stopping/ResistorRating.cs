@@ -6,7 +6,8 @@ namespace Cuadrilla.Core.Converters.Stopping;
 public readonly record struct ResistorPulse(double TimeS, double PowerPu);
 
 /// <summary>
-/// Short-time rating of a brake resistor: in any stretch of time t it takes no more energy than k(t)·P_continuous·t, whatever the shape of the power; over its
+/// Short-time rating of a brake resistor: in any stretch of time t it takes no more energy than k(t)·P_continuous·t, whatever the shape of
+/// the power; over its
 /// window and beyond, its continuous power. See <c>docs/methods/braking.md</c>.
 /// </summary>
 /// <param name="ContinuousW">Power for ever, W, &gt; 0.</param>
@@ -85,7 +86,9 @@ public sealed record ResistorRating(double ContinuousW, double WindowS, IReadOnl
 
             var after = Math.Clamp(~found, 1, times.Length - 1);
             var width = times[after] - times[after - 1];
-            return width > 0 ? energies[after - 1] + ((energies[after] - energies[after - 1]) * (time - times[after - 1]) / width) : energies[after];
+            return width > 0
+                ? energies[after - 1] + ((energies[after] - energies[after - 1]) * (time - times[after - 1]) / width)
+                : energies[after];
         }
     }
 }

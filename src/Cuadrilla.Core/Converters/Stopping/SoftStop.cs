@@ -66,6 +66,7 @@ public static class SoftStop
 
         public bool IsStar(double timeS) => false;
 
-        public double Share(double timeS, double voltageV, double fullCurrentA) => rampS > 0 ? Math.Clamp(1 - (timeS / rampS), 1e-4, 1) : 1e-4;
+        public double Share(double timeS, double voltageV, double fullCurrentA) =>
+            rampS > 0 ? Math.Clamp(1 - (timeS / rampS), 1e-4, 1) : 1e-4;
     }
 }

@@ -96,7 +96,8 @@ public static class StopSimulation
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(input.InertiaKgM2);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(input.TopRadPerS);
         var moments = new List<StopMoment>(Steps + 1);
-        double time = 0, voltage = input.Link?.RestV ?? 0, highest = voltage, peak = 0, returned = 0, burnt = 0, toLine = 0, motor = 0, loadWork = 0;
+        double time = 0, voltage = input.Link?.RestV ?? 0, highest = voltage, peak = 0, returned = 0, burnt = 0, toLine = 0, motor = 0,
+        loadWork = 0;
         var end = StopEnd.Stopped;
         var tripSpeed = 0.0;
         for (var i = 0; i < Steps; i++)
@@ -182,7 +183,8 @@ public static class StopSimulation
 
         // The step lasts as long as that torque makes it last.
         bool Holds(double torque) => input.ReturnedW(omega, torque) is var power
-            && (power <= 0 || LinkMotion.Of(link.Limits, voltage, power, Math.Min(LongestS, input.InertiaKgM2 * width / Math.Max(torque + load, 1e-12))).HighestV <= Math.Max(link.HoldV, voltage));
+            && (power <= 0 || LinkMotion.Of(link.Limits, voltage, power,
+                Math.Min(LongestS, input.InertiaKgM2 * width / Math.Max(torque + load, 1e-12))).HighestV <= Math.Max(link.HoldV, voltage));
         if (Holds(wanted))
         {
             return wanted;

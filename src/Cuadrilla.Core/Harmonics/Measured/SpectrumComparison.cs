@@ -20,7 +20,8 @@ public readonly record struct ComparedOrder(int Order, double MeasuredPct, doubl
 /// <param name="MeasuredThdPct">Distortion as measured, % of the fundamental.</param>
 /// <param name="ComputedThdPct">Distortion as computed, same orders, %.</param>
 public sealed record SpectrumComparison(
-    IReadOnlyList<ComparedOrder> Orders, double MeasuredFundamental, double ComputedFundamental, double MeasuredThdPct, double ComputedThdPct)
+    IReadOnlyList<ComparedOrder> Orders, double MeasuredFundamental, double ComputedFundamental, double MeasuredThdPct,
+    double ComputedThdPct)
 {
     /// <summary>Order that differs most; 0 without orders.</summary>
     public int WorstOrder => Orders.Count == 0 ? 0 : Orders.MaxBy(o => Math.Abs(o.DifferencePct)).Order;
@@ -41,9 +42,11 @@ public sealed record SpectrumComparison(
         ComparedOrder[] orders =
         [
             .. Enumerable.Range(2, Math.Max(0, Math.Min(measured.Count, computed.Count) - 1))
-                .Select(h => new ComparedOrder(h, 100 * measured[h - 1] / measured[0], 100 * computed[h - 1] / computed[0], measured[h - 1], computed[h - 1])),
+                .Select(h => new ComparedOrder(h, 100 * measured[h - 1] / measured[0], 100 * computed[h - 1] / computed[0], measured[h - 1],
+                    computed[h - 1])),
         ];
         return new SpectrumComparison(
-            orders, measured[0], computed[0], Math.Sqrt(orders.Sum(o => o.MeasuredPct * o.MeasuredPct)), Math.Sqrt(orders.Sum(o => o.ComputedPct * o.ComputedPct)));
+            orders, measured[0], computed[0], Math.Sqrt(orders.Sum(o => o.MeasuredPct * o.MeasuredPct)),
+            Math.Sqrt(orders.Sum(o => o.ComputedPct * o.ComputedPct)));
     }
 }

@@ -4,7 +4,8 @@ using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Harmonics.Measured;
 
 /// <summary>
-/// Spectrum of a recorded waveform: discrete Fourier sums over that whole number of cycles, up to ten, which lies nearest to a whole number of
+/// Spectrum of a recorded waveform: discrete Fourier sums over that whole number of cycles, up to ten, which lies nearest to a whole
+/// number of
 /// samples. See <c>docs/methods/measured.md</c>.
 /// </summary>
 /// <param name="Orders">Orders from 1 on, rms phasors; the fundamental's angle is the reference.</param>

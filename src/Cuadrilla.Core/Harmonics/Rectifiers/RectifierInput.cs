@@ -66,14 +66,16 @@ public sealed record RectifierInput
     /// <summary>Angle of the negative sequence against the positive in phase A, rad.</summary>
     public double UnbalanceRad { get; init; }
 
-    /// <summary>Six-pulse bridges behind shifted secondaries, 1 to 3; the choke is that of one of them, load and capacitor those of all.</summary>
+    /// <summary>Six-pulse bridges behind shifted secondaries, 1 to 3; the choke is that of one of them, load and capacitor those of
+    /// all.</summary>
     public int Bridges { get; init; } = 1;
 
     /// <summary>Mean leakage of the transformer to one secondary, H per phase; with several bridges only, then &gt; 0.</summary>
     public double LeakageH { get; init; }
 
     /// <summary>
-    /// How far the leakages differ, in parts of the mean, −0.5 to 0.5: the first secondary has (1 + m), the last (1 − m) of the mean, a middle one the mean.
+    /// How far the leakages differ, in parts of the mean, −0.5 to 0.5: the first secondary has (1 + m), the last (1 − m) of the mean, a
+    /// middle one the mean.
     /// </summary>
     public double LeakageMismatchPu { get; init; }
 }

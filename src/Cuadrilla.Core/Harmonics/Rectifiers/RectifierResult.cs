@@ -25,7 +25,9 @@ public abstract record RectifierResult
         public LineCurrent LoadedPhase => Phases.MaxBy(p => p.RmsA)!;
 
         /// <summary>Its name: A, B or C; empty where all carry the same or there is only one.</summary>
-        public string LoadedPhaseName => Phases.Count < 3 || IsBalanced ? string.Empty : "ABC".Substring(Phases.ToList().IndexOf(LoadedPhase), 1);
+        public string LoadedPhaseName => Phases.Count < 3 || IsBalanced
+            ? string.Empty
+            : "ABC".Substring(Phases.ToList().IndexOf(LoadedPhase), 1);
 
         /// <summary>True when three phases carry the same.</summary>
         public bool IsBalanced => Phases.Count == 3 && Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < 1e-6 * Phases[0].RmsA;
@@ -56,7 +58,8 @@ public abstract record RectifierResult
     /// <param name="Phases">Line currents.</param>
     /// <param name="Waveform">Their sum of orders.</param>
     /// <param name="Provenance">Where they come from.</param>
-    public sealed record Stated(IReadOnlyList<LineCurrent> Phases, IRectifierWaveform Waveform, string Provenance) : LineDraw(Phases, Waveform, Provenance);
+    public sealed record Stated(IReadOnlyList<LineCurrent> Phases, IRectifierWaveform Waveform, string Provenance) : LineDraw(Phases,
+        Waveform, Provenance);
 
     /// <summary>No state repeats itself every cycle, so no spectrum is given.</summary>
     /// <remarks>Looking for the capacitance that settles costs many solutions, so it is looked for when somebody asks.</remarks>
@@ -82,7 +85,8 @@ public abstract record RectifierResult
 }
 
 /// <summary>Line current of one phase.</summary>
-/// <param name="Orders">Rms phasors of orders 1 to 50 (index 0 is order 1): i = Σ √2·|I_h|·sin(h·ωt + arg I_h), ωt = 0 at the rising zero of the phase-A EMF. A.</param>
+/// <param name="Orders">Rms phasors of orders 1 to 50 (index 0 is order 1): i = Σ √2·|I_h|·sin(h·ωt + arg I_h), ωt = 0 at the rising zero
+/// of the phase-A EMF. A.</param>
 /// <param name="RmsA">True rms, A.</param>
 /// <param name="PeakA">Crest, A.</param>
 /// <param name="DisplacementPowerFactor">Cosine of the angle between fundamental current and fundamental EMF of that phase.</param>

@@ -59,7 +59,8 @@ public static class RectifierStudy
     {
         OrbitResult.Collapsed => new RectifierResult.NoSteadyState(
             "The supply can't deliver this power through its impedance: the DC-link voltage collapses. Lower the load or the impedance."),
-        OrbitResult.Unsettled unsettled => new RectifierResult.NoSteadyState(Reason(input, unsettled.Multiplier), () => SettlingCapacitanceF(input)),
+        OrbitResult.Unsettled unsettled =>
+            new RectifierResult.NoSteadyState(Reason(input, unsettled.Multiplier), () => SettlingCapacitanceF(input)),
         _ => throw new ArgumentOutOfRangeException(nameof(orbit), orbit, "An orbit that was not found."),
     };
 
@@ -75,7 +76,8 @@ public static class RectifierStudy
     {
         var what = input switch
         {
-            { Kind: RectifierKind.SinglePhase } => "The reactance and the DC-link capacitor swing against each other: the current settles with even orders or not at all.",
+            { Kind: RectifierKind.SinglePhase } =>
+                "The reactance and the DC-link capacitor swing against each other: the current settles with even orders or not at all.",
             { Bridges: > 1 } => "The chokes and the DC-link capacitor ring against the load behind the shifted bridges.",
             _ => "The choke and the DC-link capacitor ring at a subharmonic against the constant-power load.",
         };

@@ -15,9 +15,11 @@ public sealed record ThyristorInput(double LineVoltageV, double ReactanceOhm, do
 /// <param name="FiringAngleRad">Firing angle from natural commutation.</param>
 /// <param name="OverlapRad">Overlap.</param>
 /// <param name="ExtinctionAngleRad">Angle left after the overlap until the voltage turns, π − α − μ.</param>
-/// <param name="Orders">Rms phasors of phase A, orders 1 to 50: i = Σ √2·|I_h|·sin(h·ωt + arg I_h) from the rising zero of its EMF, A.</param>
+/// <param name="Orders">Rms phasors of phase A, orders 1 to 50: i = Σ √2·|I_h|·sin(h·ωt + arg I_h) from the rising zero of its EMF,
+/// A.</param>
 /// <param name="RmsA">True rms, A.</param>
-public sealed record ThyristorResult(double FiringAngleRad, double OverlapRad, double ExtinctionAngleRad, IReadOnlyList<Complex> Orders, double RmsA);
+public sealed record ThyristorResult(double FiringAngleRad, double OverlapRad, double ExtinctionAngleRad, IReadOnlyList<Complex> Orders,
+    double RmsA);
 
 /// <summary>
 /// A line-commutated six-pulse thyristor bridge with smooth output current, closed form with overlap:
@@ -51,7 +53,8 @@ public static class ThyristorBridge
             return null;
         }
 
-        return new ThyristorResult(alpha, end - alpha, Math.PI - end, Spectrum(alpha, end, input.DcCurrentA), Rms(alpha, end, input.DcCurrentA));
+        return new ThyristorResult(alpha, end - alpha, Math.PI - end, Spectrum(alpha, end, input.DcCurrentA),
+            Rms(alpha, end, input.DcCurrentA));
     }
 
     // Phase A conducts from 30° + α; half a cycle later the same with the other sign, so that only odd orders exist and

@@ -12,11 +12,16 @@ namespace Cuadrilla.Core.Harmonics.Thyristors;
 internal sealed record ThyristorState(double FiringAngleRad, double[] OverlapsRad, SpaceVector Line, double[] Squares);
 
 /// <summary>
-/// A line-commutated six-pulse thyristor bridge with smooth output current behind a reactance, at an EMF of any odd orders of both sequences,
-/// per unit of the crest of the phase voltage and of the output current. It fires every sixth of a cycle, at the angle from natural commutation
-/// of the fundamental at which the mean output voltage is the one asked for. While phase x takes over from y, 2·X·di/dθ = e_x − e_y until i is
-/// the output current; in space vectors i' = w·Re(w*·e)/(3·X), w = a_x − a_y, and nothing moves between. The orders follow from those stretches
-/// in closed form. Valid for overlaps below 60° and a current that does not pulse; resistance is left out. See <c>docs/methods/thyristor.md</c>.
+/// A line-commutated six-pulse thyristor bridge with smooth output current behind a reactance, at an EMF of any odd orders of both
+/// sequences,
+/// per unit of the crest of the phase voltage and of the output current. It fires every sixth of a cycle, at the angle from natural
+/// commutation
+/// of the fundamental at which the mean output voltage is the one asked for. While phase x takes over from y, 2·X·di/dθ = e_x − e_y until
+/// i is
+/// the output current; in space vectors i' = w·Re(w*·e)/(3·X), w = a_x − a_y, and nothing moves between. The orders follow from those
+/// stretches
+/// in closed form. Valid for overlaps below 60° and a current that does not pulse; resistance is left out. See
+/// <c>docs/methods/thyristor.md</c>.
 /// </summary>
 internal sealed class ThyristorCircuit
 {
@@ -108,14 +113,17 @@ internal sealed class ThyristorCircuit
         for (var i = 0; i < integrals.Length; i++)
         {
             var k = 2 * (i - SpaceVector.HighestOrder);
-            integrals[i] = k == 0 ? overlap : (Complex.FromPolarCoordinates(1, k * (start + overlap)) - Complex.FromPolarCoordinates(1, k * start)) / new Complex(0, k);
+            integrals[i] = k == 0
+                ? overlap
+                : (Complex.FromPolarCoordinates(1, k * (start + overlap)) - Complex.FromPolarCoordinates(1, k * start)) / new Complex(0, k);
         }
 
         return integrals;
     }
 
     // P = 3/2·Σ Re(e·i*): the reactance takes none, and the output current is one.
-    private static double OutputVoltage(SpaceVector emf, SpaceVector line) => 1.5 * emf.Parts().Sum(p => (p.Part * Complex.Conjugate(line[p.M])).Real);
+    private static double OutputVoltage(SpaceVector emf, SpaceVector line) =>
+        1.5 * emf.Parts().Sum(p => (p.Part * Complex.Conjugate(line[p.M])).Real);
 
     private ThyristorState? Fired(double alpha, SpaceVector emf)
     {
@@ -188,7 +196,8 @@ internal sealed class ThyristorCircuit
     }
 
     // i_n = 1/(2π·jn)·∫ i'·e^{−jnθ} dθ over the commutation.
-    private void AddOrders(Complex between, double start, double overlap, SpaceVector emf, IReadOnlyList<int> orders, int times, SpaceVector line)
+    private void AddOrders(Complex between, double start, double overlap, SpaceVector emf, IReadOnlyList<int> orders, int times,
+        SpaceVector line)
     {
         var integrals = Integrals(start, overlap);
         var parts = emf.Parts().ToArray();
@@ -223,7 +232,8 @@ internal sealed class ThyristorCircuit
     private double Ramp(int commutation, ThyristorState state, SpaceVector emf, bool rises)
     {
         const int panels = 32;
-        var (start, overlap, between) = (StartOf(commutation, state.FiringAngleRad, emf), state.OverlapsRad[commutation], Between(commutation));
+        var (start, overlap, between) = (StartOf(commutation, state.FiringAngleRad, emf), state.OverlapsRad[commutation],
+            Between(commutation));
         var first = Integral(between, start, emf);
         double Square(double theta)
         {

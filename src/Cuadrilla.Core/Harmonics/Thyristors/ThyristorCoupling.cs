@@ -4,8 +4,10 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 namespace Cuadrilla.Core.Harmonics.Thyristors;
 
 /// <summary>
-/// How the current of a thyristor bridge moves with its EMF, in closed form: the driving voltage itself, the end of each overlap, which moves so
-/// that the current taken over stays the output current, and the firing angle, which moves so that the mean output voltage stays what it is.
+/// How the current of a thyristor bridge moves with its EMF, in closed form: the driving voltage itself, the end of each overlap, which
+/// moves so
+/// that the current taken over stays the output current, and the firing angle, which moves so that the mean output voltage stays what it
+/// is.
 /// </summary>
 internal static class ThyristorCoupling
 {
@@ -39,8 +41,10 @@ internal static class ThyristorCoupling
         {
             // The firing follows the angle of the fundamental.
             var shift = order == 1 ? -(by / emf[1]).Imaginary : 0;
-            Complex[] moved = [.. orders.Select((n, r) => scales[r] * stretches.Aggregate(Complex.Zero, (s, k) => s + k.Moved(n, order, by, shift)))];
-            var volts = (by * Complex.Conjugate(state.Line[order])).Real + orders.Select((n, r) => (emf[n] * Complex.Conjugate(moved[r])).Real).Sum();
+            Complex[] moved = [.. orders.Select((n, r) =>
+                scales[r] * stretches.Aggregate(Complex.Zero, (s, k) => s + k.Moved(n, order, by, shift)))];
+            var volts = (by * Complex.Conjugate(state.Line[order])).Real
+                + orders.Select((n, r) => (emf[n] * Complex.Conjugate(moved[r])).Real).Sum();
             for (var r = 0; r < moved.Length; r++)
             {
                 moved[r] -= later[r] * (volts / laterVolts);
@@ -76,7 +80,8 @@ internal static class ThyristorCoupling
         public Complex Moved(int n, int order, Complex by, double shift)
         {
             var (forward, backward) = (Complex.Conjugate(between) * by, between * Complex.Conjugate(by));
-            var inside = ((forward * integrals[((order - n) / 2) + SpaceVector.HighestOrder]) + (backward * integrals[((-order - n) / 2) + SpaceVector.HighestOrder])) / 2;
+            var inside = ((forward * integrals[((order - n) / 2) + SpaceVector.HighestOrder])
+                + (backward * integrals[((-order - n) / 2) + SpaceVector.HighestOrder])) / 2;
             var more = (forward * (Turn(order, end) - Turn(order, start)) / new Complex(0, order)).Real;
 
             // f(end)·δend, so that what is taken over stays.

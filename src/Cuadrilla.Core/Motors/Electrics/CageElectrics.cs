@@ -3,8 +3,10 @@ using System.Numerics;
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
-/// A cage motor: stator frequency = (1 − s_N)·n + s_N·T/φ²; active current from the power that leaves the winding, I_a = P/(√3·E), E = f·φ·E_N;
-/// magnetising current I_m·φ, above rated flux with its saturation; voltage |E + √3·(R + j·f·X)·(I_a − j·I_m)|. E_N and X close the plate. Below
+/// A cage motor: stator frequency = (1 − s_N)·n + s_N·T/φ²; active current from the power that leaves the winding, I_a = P/(√3·E), E =
+/// f·φ·E_N;
+/// magnetising current I_m·φ, above rated flux with its saturation; voltage |E + √3·(R + j·f·X)·(I_a − j·I_m)|. E_N and X close the plate.
+/// Below
 /// the voltage limit the flux is the rated one; at the limit, and on the line, it is what the voltage leaves.
 /// </summary>
 internal sealed class CageElectrics : IMotorElectrics
@@ -46,7 +48,8 @@ internal sealed class CageElectrics : IMotorElectrics
     /// <inheritdoc/>
     public ElectricalState At(double speedPu, double torquePu, double limitPu)
     {
-        // Below half torque a converter may lower the flux with the root of the torque: currents fall in proportion, slip stays. Nearer to full load that
+        // Below half torque a converter may lower the flux with the root of the torque: currents fall in proportion, slip stays. Nearer to
+        // full load that
         // would cost more copper than it saves iron.
         var wanted = Math.Clamp(Math.Sqrt(2 * Math.Abs(torquePu)), leastFlux, 1);
         var rated = State(Frequency(speedPu, torquePu, wanted), speedPu, torquePu, wanted);
@@ -60,7 +63,8 @@ internal sealed class CageElectrics : IMotorElectrics
         _ => frequencyPu, flux => SpeedOnLinePu(frequencyPu, torquePu, flux), torquePu, voltagePu);
 
     /// <summary>Speed at a frequency, torque and flux, parts of the rated.</summary>
-    public double SpeedOnLinePu(double frequencyPu, double torquePu, double fluxPu) => (frequencyPu - (slip * torquePu / (fluxPu * fluxPu))) / (1 - slip);
+    public double SpeedOnLinePu(double frequencyPu, double torquePu, double fluxPu) =>
+        (frequencyPu - (slip * torquePu / (fluxPu * fluxPu))) / (1 - slip);
 
     /// <inheritdoc/>
     public double LargestTorquePu(double speedPu, double limitPu)
@@ -110,7 +114,8 @@ internal sealed class CageElectrics : IMotorElectrics
         var magnetising = MagnetisingA * (flux > 1 ? Math.Pow(flux, SaturationExponent) : flux);
         var drop = new Complex(ohm, f * reactanceOhm) * new Complex(active, -magnetising) * Root3;
         return new ElectricalState(
-            f, flux, Math.Sqrt((active * active) + (magnetising * magnetising)), active, (drop + (f * flux * emfV)).Magnitude, rotor, rotor, true);
+            f, flux, Math.Sqrt((active * active) + (magnetising * magnetising)), active, (drop + (f * flux * emfV)).Magnitude, rotor,
+            rotor, true);
     }
 
     // Stator frequency = rotor's electrical speed + slip frequency.

@@ -1,7 +1,8 @@
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
-/// A separately excited DC motor: U = k·φ·ω + I·R; the armature current carries friction, iron and stray torque too, I = I_N·T/(T_N·φ). At the voltage limit
+/// A separately excited DC motor: U = k·φ·ω + I·R; the armature current carries friction, iron and stray torque too, I = I_N·T/(T_N·φ). At
+/// the voltage limit
 /// the field is weakened until E·n·φ + R·I_N·T/φ meets it.
 /// </summary>
 internal sealed class DcElectrics : IMotorElectrics
@@ -41,13 +42,16 @@ internal sealed class DcElectrics : IMotorElectrics
         }
 
         return new ElectricalState(
-            speed, flux, Math.Abs(current) * plate.RatedCurrentA, current * plate.RatedCurrentA, Math.Abs((emfV * flux * speed) + (ohm * plate.RatedCurrentA * current)), 0, current, within);
+            speed, flux, Math.Abs(current) * plate.RatedCurrentA, current * plate.RatedCurrentA,
+            Math.Abs((emfV * flux * speed) + (ohm * plate.RatedCurrentA * current)), 0, current, within);
     }
 
     /// <inheritdoc/>
-    public double LargestTorquePu(double speedPu, double limitPu) => plate.BreakdownTorquePu * Math.Min(1, limitPu / Math.Max(Math.Abs(speedPu), 1e-9));
+    public double LargestTorquePu(double speedPu, double limitPu) =>
+        plate.BreakdownTorquePu * Math.Min(1, limitPu / Math.Max(Math.Abs(speedPu), 1e-9));
 
-    private double BehindW(double speed, double flux, double current) => losses.IronW(flux, speed) + losses.FrictionW(speed) + losses.StrayW(current, speed);
+    private double BehindW(double speed, double flux, double current) =>
+        losses.IronW(flux, speed) + losses.FrictionW(speed) + losses.StrayW(current, speed);
 
     private (double Flux, bool Within) Flux(double speed, double part, double limitV)
     {
@@ -59,6 +63,8 @@ internal sealed class DcElectrics : IMotorElectrics
 
         // E·n·φ² − U·φ + R·I_N·T = 0, the larger root.
         var root = (limitV * limitV) - (4 * emfV * speed * drop);
-        return root >= 0 && speed > 0 ? (Math.Min(1, (limitV + Math.Sqrt(root)) / (2 * emfV * speed)), true) : (Math.Min(1, limitV / Math.Max(2 * emfV * speed, 1e-9)), false);
+        return root >= 0 && speed > 0
+            ? (Math.Min(1, (limitV + Math.Sqrt(root)) / (2 * emfV * speed)), true)
+            : (Math.Min(1, limitV / Math.Max(2 * emfV * speed, 1e-9)), false);
     }
 }

@@ -8,11 +8,14 @@ namespace Cuadrilla.Core.Motors.Electrics;
 /// <param name="VoltageV">Voltage at the terminals, line to line, V.</param>
 /// <param name="RotorPu">Rotor current, parts of the rated.</param>
 /// <param name="StrayPu">Current that the stray loss goes with, parts of the rated.</param>
-/// <param name="WithinVoltage">False where no state keeps the voltage within its limit: the torque is beyond what this speed allows.</param>
+/// <param name="WithinVoltage">False where no state keeps the voltage within its limit: the torque is beyond what this speed
+/// allows.</param>
 internal readonly record struct ElectricalState(
-    double FrequencyPu, double FluxPu, double CurrentA, double TorqueCurrentA, double VoltageV, double RotorPu, double StrayPu, bool WithinVoltage);
+    double FrequencyPu, double FluxPu, double CurrentA, double TorqueCurrentA, double VoltageV, double RotorPu, double StrayPu,
+    bool WithinVoltage);
 
-/// <summary>How one kind of motor answers with current, flux and voltage. Voltage is a limit: where it is reached the flux gives way.</summary>
+/// <summary>How one kind of motor answers with current, flux and voltage. Voltage is a limit: where it is reached the flux gives
+/// way.</summary>
 internal interface IMotorElectrics
 {
     /// <summary>Magnetising current at full flux, A; d-current of a magnet motor's rated point, without sign.</summary>

@@ -3,8 +3,10 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
-/// A motor with magnets: λ_d = ψ + x_d·i_d, λ_q = x_q·i_q, torque (ψ + (x_d − x_q)·i_d)·i_q. The linkages of the rated point, the magnets' voltage ψ and the
-/// saliency x_d/x_q fix i_d of the plate. Below the voltage limit i_d grows with the square of i_q, as the least current for a torque does to first
+/// A motor with magnets: λ_d = ψ + x_d·i_d, λ_q = x_q·i_q, torque (ψ + (x_d − x_q)·i_d)·i_q. The linkages of the rated point, the magnets'
+/// voltage ψ and the
+/// saliency x_d/x_q fix i_d of the plate. Below the voltage limit i_d grows with the square of i_q, as the least current for a torque does
+/// to first
 /// order; at the limit more current against the magnets holds the voltage, and where none does the torque is not there.
 /// </summary>
 internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
@@ -47,11 +49,15 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
     /// <inheritdoc/>
     public double LargestTorquePu(double speedPu, double limitPu)
     {
-        bool Gives(double torque) => State(Math.Abs(speedPu), torque, limitPu) is { WithinVoltage: true } s && s.CurrentA <= peakPu * Plate.RatedCurrentA * (1 + 1e-9);
-        return Gives(Plate.BreakdownTorquePu) ? Plate.BreakdownTorquePu : Halving.Between(0, Plate.BreakdownTorquePu, Gives, Halvings, 1e-10).Low;
+        bool Gives(double torque) => State(Math.Abs(speedPu), torque, limitPu) is { WithinVoltage: true } s
+            && s.CurrentA <= peakPu * Plate.RatedCurrentA * (1 + 1e-9);
+        return Gives(Plate.BreakdownTorquePu)
+            ? Plate.BreakdownTorquePu
+            : Halving.Between(0, Plate.BreakdownTorquePu, Gives, Halvings, 1e-10).Low;
     }
 
-    /// <summary>Voltage of the magnets at rated speed that a plate with a d-current and saliency implies, parts of the plate's voltage.</summary>
+    /// <summary>Voltage of the magnets at rated speed that a plate with a d-current and saliency implies, parts of the plate's
+    /// voltage.</summary>
     internal static double ImpliedMagnetPu(MotorPlate plate, double directPu)
     {
         var model = new Implied(plate, new RatedLosses(plate));
@@ -143,7 +149,8 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
         double linkageD = magnetPu + (reactanceD * d), linkageQ = reactanceQ * q;
         var current = Math.Sqrt((d * d) + (q * q));
         return new ElectricalState(
-            speed, Math.Sqrt((linkageD * linkageD) + (linkageQ * linkageQ)) / linkagePu, current * Plate.RatedCurrentA, q * Plate.RatedCurrentA,
+            speed, Math.Sqrt((linkageD * linkageD) + (linkageQ * linkageQ)) / linkagePu, current * Plate.RatedCurrentA,
+            q * Plate.RatedCurrentA,
             VoltagePu(speed, d, q, linkageD, linkageQ) * Plate.RatedVoltageV, 0, current, within);
     }
 

@@ -39,7 +39,8 @@ internal sealed class RatedLosses
 
     /// <summary>Iron loss, W: φ²·(k_h·f + (1 − k_h)·f²).</summary>
     public double IronW(double fluxPu, double frequencyPu) =>
-        split.IronPu * otherW * fluxPu * fluxPu * ((split.HysteresisPu * frequencyPu) + ((1 - split.HysteresisPu) * frequencyPu * frequencyPu));
+        split.IronPu * otherW * fluxPu * fluxPu * ((split.HysteresisPu * frequencyPu)
+            + ((1 - split.HysteresisPu) * frequencyPu * frequencyPu));
 
     /// <summary>Friction and windage, W.</summary>
     public double FrictionW(double speedPu) => split.FrictionPu * otherW * Math.Pow(Math.Abs(speedPu), split.FrictionExponent);
@@ -47,5 +48,6 @@ internal sealed class RatedLosses
     /// <summary>Load-dependent stray loss, W.</summary>
     /// <param name="currentPu">Torque current of a cage motor, line current of others, parts of the rated.</param>
     /// <param name="frequencyPu">Frequency, parts of the rated.</param>
-    public double StrayW(double currentPu, double frequencyPu) => split.StrayPu * otherW * currentPu * currentPu * Math.Pow(frequencyPu, 1.5);
+    public double StrayW(double currentPu, double frequencyPu) =>
+        split.StrayPu * otherW * currentPu * currentPu * Math.Pow(frequencyPu, 1.5);
 }

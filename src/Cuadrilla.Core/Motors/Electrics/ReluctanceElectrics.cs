@@ -3,8 +3,10 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
-/// A synchronous reluctance motor with the least current for its torque: both currents fall with the root of the torque, so that the flux does
-/// too, down to the fifth that a converter keeps; above rated torque the d-axis is saturated. At the voltage limit the d-current gives way and the
+/// A synchronous reluctance motor with the least current for its torque: both currents fall with the root of the torque, so that the flux
+/// does
+/// too, down to the fifth that a converter keeps; above rated torque the d-axis is saturated. At the voltage limit the d-current gives way
+/// and the
 /// q-current grows: i_q = i_q,N·T/φ.
 /// </summary>
 internal sealed class ReluctanceElectrics : SynchronousBase, IMotorElectrics
@@ -63,7 +65,8 @@ internal sealed class ReluctanceElectrics : SynchronousBase, IMotorElectrics
         return Plate.BreakdownTorquePu * flux * flux;
     }
 
-    private double AirGapPart(double speed, double torque, double flux) => AirGapPu(speed, torque, flux, Math.Sqrt(Math.Abs(torque))) / ConvertedPu;
+    private double AirGapPart(double speed, double torque, double flux) =>
+        AirGapPu(speed, torque, flux, Math.Sqrt(Math.Abs(torque))) / ConvertedPu;
 
     private ElectricalState State(double speed, double torque, double flux)
     {

@@ -18,11 +18,13 @@ internal static class FieldProblems
     /// <param name="max">Largest value.</param>
     /// <param name="above">True when the least value itself is not permitted.</param>
     /// <param name="because">Where that range comes from.</param>
-    public static void Within<T>(this ProblemList problems, string at, string key, Given value, double min, double max, bool? above = null, string because = "")
+    public static void Within<T>(this ProblemList problems, string at, string key, Given value, double min, double max, bool? above = null,
+        string because = "")
     {
         var field = FieldTable.Number<T>(key);
         var pointer = $"{at}/{FieldSet.JsonName(key)}";
         problems.Items.RemoveAll(p => p.Pointer == pointer);
-        problems.Number(pointer, field.Name, value, Math.Max(min, field.Min), Math.Min(max, field.Max), field.Unit + because, above ?? field.IsAboveMin);
+        problems.Number(pointer, field.Name, value, Math.Max(min, field.Min), Math.Min(max, field.Max), field.Unit + because,
+            above ?? field.IsAboveMin);
     }
 }

@@ -12,7 +12,8 @@ public sealed class FieldSet
     private FieldSet(Type of, IEnumerable<Field> fields)
     {
         Of = of;
-        entries = [.. fields.Select(f => (f, of.GetProperty(f.Key) ?? throw new InvalidOperationException($"{of.Name} has no property {f.Key}.")))];
+        entries = [.. fields.Select(f => (f,
+            of.GetProperty(f.Key) ?? throw new InvalidOperationException($"{of.Name} has no property {f.Key}.")))];
         entries = [.. entries.Select(e => (Typed(e.Field, e.Property), e.Property))];
         Fields = [.. entries.Select(e => e.Field)];
     }
@@ -28,14 +29,16 @@ public sealed class FieldSet
 
     /// <summary>A number with its range.</summary>
     internal static NumberField Number(
-        string key, string name, double min, double max, string unit, string help, bool above = false, string shown = "", string open = "", bool hint = false, string us = "") =>
+        string key, string name, double min, double max, string unit, string help, bool above = false, string shown = "", string open = "",
+        bool hint = false, string us = "") =>
         new(key, name, help, min, max, unit) { IsAboveMin = above, Shown = shown, WhenOpen = open, IsHelpShown = hint, Us = us };
 
     /// <summary>A text with its length.</summary>
     internal static TextField Words(string key, string name, int least, int most, string help) => new(key, name, help, least, most);
 
     /// <summary>A switch.</summary>
-    internal static SwitchField Switch(string key, string name, string help, bool hint = false) => new(key, name, help) { IsHelpShown = hint };
+    internal static SwitchField Switch(string key, string name, string help, bool hint = false) =>
+        new(key, name, help) { IsHelpShown = hint };
 
     /// <summary>One of the values of an enumeration, each with its words.</summary>
     internal static ChoiceField Choice<T>(string key, string name, string help, params (T Value, string Words)[] options)
@@ -44,7 +47,8 @@ public sealed class FieldSet
     /// <summary>Trip class of an overload protection.</summary>
     internal static ChoiceField Trips(string key) => Choice(
         key, "Trip class", "Trip class of the overload protection (IEC 60947-4-1).",
-        (TripClass.Class5, "5"), (TripClass.Class10A, "10 A"), (TripClass.Class10, "10"), (TripClass.Class20, "20"), (TripClass.Class30, "30"));
+        (TripClass.Class5, "5"), (TripClass.Class10A, "10 A"), (TripClass.Class10, "10"), (TripClass.Class20, "20"),
+        (TripClass.Class30, "30"));
 
     /// <summary>Gathers what is out of range in a record.</summary>
     internal void Check(object record, string at, ProblemList problems)
@@ -80,7 +84,8 @@ public sealed class FieldSet
         NumberField when property.PropertyType == typeof(double) => field,
         TextField text when property.PropertyType == typeof(string) => text with { IsOptional = text.Least == 0 },
         SwitchField when property.PropertyType == typeof(bool) => field,
-        ChoiceField choice when property.PropertyType.IsEnum && Enum.GetNames(property.PropertyType).ToHashSet().SetEquals(choice.Options.Select(o => o.Value)) => field,
+        ChoiceField choice when property.PropertyType.IsEnum
+            && Enum.GetNames(property.PropertyType).ToHashSet().SetEquals(choice.Options.Select(o => o.Value)) => field,
         _ => throw new InvalidOperationException($"{property.DeclaringType?.Name}.{property.Name} is no such entry."),
     };
 }

@@ -13,7 +13,8 @@ public static class FieldTable
     private static readonly ConcurrentDictionary<Type, IReadOnlyList<PropertyInfo>> Parts = new();
 
     /// <summary>All records with entries.</summary>
-    public static IReadOnlyList<FieldSet> All { get; } = [.. PlantFields.All, .. SupplyFields.All, .. MotorFields.All, .. ConverterFields.All, .. LoadFields.All, .. LineupFields.All, .. ProtectionFields.All, .. InterferenceFields.All];
+    public static IReadOnlyList<FieldSet> All { get; } = [.. PlantFields.All, .. SupplyFields.All, .. MotorFields.All,
+        .. ConverterFields.All, .. LoadFields.All, .. LineupFields.All, .. ProtectionFields.All, .. InterferenceFields.All];
 
     private static readonly Dictionary<Type, FieldSet> Own = All.ToDictionary(s => s.Of);
 
@@ -82,11 +83,15 @@ public static class FieldTable
     // Properties that hold further records, one or a list of them.
     private static IReadOnlyList<PropertyInfo> PartsOf(Type record) => Parts.GetOrAdd(record, type =>
     [
-        .. type.GetProperties().Where(p => p.GetMethod is { IsStatic: false } && p.GetIndexParameters().Length == 0 && p.SetMethod is not null && IsRecord(ItemOf(p.PropertyType))),
+        .. type.GetProperties().Where(p => p.GetMethod is { IsStatic: false } && p.GetIndexParameters().Length == 0
+            && p.SetMethod is not null && IsRecord(ItemOf(p.PropertyType))),
     ]);
 
-    private static Type ItemOf(Type type) => type.IsGenericType && typeof(System.Collections.IEnumerable).IsAssignableFrom(type) ? type.GetGenericArguments()[0] : type;
+    private static Type ItemOf(Type type) =>
+        type.IsGenericType && typeof(System.Collections.IEnumerable).IsAssignableFrom(type) ? type.GetGenericArguments()[0] : type;
 
-    private static bool IsRecord(Type type) => type.IsClass && type != typeof(string) && type.Namespace?.StartsWith("Cuadrilla.Core", StringComparison.Ordinal) == true
-        || type is { IsValueType: true, IsEnum: false, IsPrimitive: false } && type != typeof(Given) && type.Namespace?.StartsWith("Cuadrilla.Core", StringComparison.Ordinal) == true;
+    private static bool IsRecord(Type type) =>
+        type.IsClass && type != typeof(string) && type.Namespace?.StartsWith("Cuadrilla.Core", StringComparison.Ordinal) == true
+        || type is { IsValueType: true, IsEnum: false, IsPrimitive: false } && type != typeof(Given)
+            && type.Namespace?.StartsWith("Cuadrilla.Core", StringComparison.Ordinal) == true;
 }

@@ -10,7 +10,8 @@ internal static class ArrangementValidation
     public static void Check(PlantSpecification plant, ProblemList p)
     {
         // Front ends are told apart by these keys, whatever they belong to.
-        var ids = plant.Lineups.SelectMany(l => l.DcBuses).Select(b => b.Id).Concat(plant.AllDrivePoints().Select(p => p.Id)).ToHashSet(StringComparer.Ordinal);
+        var ids = plant.Lineups.SelectMany(l => l.DcBuses).Select(b =>
+            b.Id).Concat(plant.AllDrivePoints().Select(p => p.Id)).ToHashSet(StringComparer.Ordinal);
         for (var i = 0; i < plant.Lineups.Count; i++)
         {
             var lineup = plant.Lineups[i];
@@ -42,21 +43,25 @@ internal static class ArrangementValidation
                 var point = lineup.DrivePoints[k];
                 var heads = lineup.Arrangements.OfType<MotorGroup>().Select(g => g.Members.Count > 0 ? g.Members[0].PointId : string.Empty);
                 p.Require(
-                    point.Converter is ConverterChoice.OfGroup == (grouped.Contains(point.Id) && !heads.Contains(point.Id)), $"/lineups/{i}/drivePoints/{k}/converter", "Converter",
-                    point.Converter is ConverterChoice.OfGroup ? "that of a group" : "one of its own", "that of a group for every member of a group but its first, one of its own for all others");
+                    point.Converter is ConverterChoice.OfGroup == (grouped.Contains(point.Id) && !heads.Contains(point.Id)),
+                    $"/lineups/{i}/drivePoints/{k}/converter", "Converter",
+                    point.Converter is ConverterChoice.OfGroup ? "that of a group" : "one of its own",
+                    "that of a group for every member of a group but its first, one of its own for all others");
             }
         }
     }
 
     private static void Group(MotorGroup group, Lineup lineup, string at, HashSet<string> points, HashSet<string> grouped, ProblemList p)
     {
-        p.Require(group.Members.Count is >= 1 and <= 60, at + "/members", "Kinds of motors in the group", $"{group.Members.Count}", "1 to 60");
+        p.Require(group.Members.Count is >= 1 and <= 60, at + "/members", "Kinds of motors in the group", $"{group.Members.Count}",
+            "1 to 60");
         var onBus = lineup.DcBuses.SelectMany(b => b.MemberIds).ToHashSet(StringComparer.Ordinal);
         for (var m = 0; m < group.Members.Count; m++)
         {
             var here = $"{at}/members/{m}";
             Member(group.Members[m].PointId, here, points, grouped, p);
-            p.Require(!onBus.Contains(group.Members[m].PointId), here + "/pointId", "Member of a group", $"'{group.Members[m].PointId}'", "a drive point that is not on a common DC bus");
+            p.Require(!onBus.Contains(group.Members[m].PointId), here + "/pointId", "Member of a group", $"'{group.Members[m].PointId}'",
+                "a drive point that is not on a common DC bus");
         }
     }
 
@@ -73,12 +78,15 @@ internal static class ArrangementValidation
     private static void Ratio(RatioFollower ratio, string at, HashSet<string> points, HashSet<string> following, ProblemList p)
     {
         p.Unique(at + "/follower/pointId", "Follower", ratio.Follower.PointId, following);
-        p.Require(ratio.Leader.PointId != ratio.Follower.PointId, at + "/follower/pointId", "Follower", $"'{ratio.Follower.PointId}'", "another drive point than its leader");
+        p.Require(ratio.Leader.PointId != ratio.Follower.PointId, at + "/follower/pointId", "Follower", $"'{ratio.Follower.PointId}'",
+            "another drive point than its leader");
         foreach (var (name, axis) in new[] { ("leader", ratio.Leader), ("follower", ratio.Follower) })
         {
             var here = $"{at}/{name}";
-            p.Within<RatioAxis>(here, nameof(axis.LargestRpm), axis.LargestRpm, axis.LeastRpm.IsKnown ? axis.LeastRpm.Value : 0, double.MaxValue);
-            p.Require(points.Contains(axis.PointId), here + "/pointId", "Drive point", $"'{axis.PointId}'", "a drive point of the same lineup");
+            p.Within<RatioAxis>(here, nameof(axis.LargestRpm), axis.LargestRpm, axis.LeastRpm.IsKnown ? axis.LeastRpm.Value : 0,
+                double.MaxValue);
+            p.Require(points.Contains(axis.PointId), here + "/pointId", "Drive point", $"'{axis.PointId}'",
+                "a drive point of the same lineup");
         }
 
     }

@@ -19,15 +19,18 @@ internal static class DcBusValidation
                 var bus = lineup.DcBuses[k];
                 var at = $"/lineups/{i}/dcBuses/{k}";
                 p.Unique(at + "/id", "DC bus key", bus.Id, ids);
-                p.Require(bus.MemberIds.Count is >= 1 and <= 60, at + "/memberIds", "Members of the DC bus", $"{bus.MemberIds.Count}", "1 to 60");
+                p.Require(bus.MemberIds.Count is >= 1 and <= 60, at + "/memberIds", "Members of the DC bus", $"{bus.MemberIds.Count}",
+                    "1 to 60");
                 for (var m = 0; m < bus.MemberIds.Count; m++)
                 {
-                    p.Require(own.Contains(bus.MemberIds[m]), $"{at}/memberIds/{m}", "Member of the DC bus", $"'{bus.MemberIds[m]}'", "a drive point of the same lineup");
+                    p.Require(own.Contains(bus.MemberIds[m]), $"{at}/memberIds/{m}", "Member of the DC bus", $"'{bus.MemberIds[m]}'",
+                        "a drive point of the same lineup");
                     p.Unique($"{at}/memberIds/{m}", "Member of a DC bus", bus.MemberIds[m], members);
                 }
 
                 p.Require(
-                    bus.SupplyModuleId.Length == 0 || data.SupplyModules.ContainsKey(bus.SupplyModuleId), at + "/supplyModuleId", "Supply module", $"'{bus.SupplyModuleId}'", "an item of the catalogue, or nothing");
+                    bus.SupplyModuleId.Length == 0 || data.SupplyModules.ContainsKey(bus.SupplyModuleId), at + "/supplyModuleId",
+                    "Supply module", $"'{bus.SupplyModuleId}'", "an item of the catalogue, or nothing");
                 DrivePointValidation.DeviceRelations(bus.Device, at + "/device", p);
                 Control(bus, at + "/control", p);
             }
@@ -41,7 +44,8 @@ internal static class DcBusValidation
             return;
         }
 
-        p.Require(c.SafeGroups.Count == bus.MemberIds.Count, at + "/safeGroups", "Groups of safe torque off", $"{c.SafeGroups.Count} entries", $"one for each of the {bus.MemberIds.Count} members");
+        p.Require(c.SafeGroups.Count == bus.MemberIds.Count, at + "/safeGroups", "Groups of safe torque off",
+            $"{c.SafeGroups.Count} entries", $"one for each of the {bus.MemberIds.Count} members");
         for (var i = 0; i < c.SafeGroups.Count; i++)
         {
             p.Number($"{at}/safeGroups/{i}", "Group of safe torque off", c.SafeGroups[i], 0, 32, string.Empty);

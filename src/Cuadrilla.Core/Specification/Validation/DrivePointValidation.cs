@@ -14,21 +14,25 @@ internal static class DrivePointValidation
 {
     private const double HoursInYear = 8760;
 
-    public static void Check(DrivePoint point, string at, EngineeringData data, HashSet<string> motors, HashSet<string> converters, ProblemList p)
+    public static void Check(DrivePoint point, string at, EngineeringData data, HashSet<string> motors, HashSet<string> converters,
+        ProblemList p)
     {
         if (point.Motor is MotorChoice.FromCatalogue motor)
         {
-            p.Require(motors.Contains(motor.ItemId), at + "/motor/itemId", "Motor", $"'{motor.ItemId}'", "an item of the catalogue or a motor of the project");
+            p.Require(motors.Contains(motor.ItemId), at + "/motor/itemId", "Motor", $"'{motor.ItemId}'",
+                "an item of the catalogue or a motor of the project");
         }
 
         if (point.Converter is ConverterChoice.FromCatalogue converter)
         {
-            p.Require(converters.Contains(converter.ItemId), at + "/converter/itemId", "Converter", $"'{converter.ItemId}'", "an item of the catalogue or a converter of the project");
+            p.Require(converters.Contains(converter.ItemId), at + "/converter/itemId", "Converter", $"'{converter.ItemId}'",
+                "an item of the catalogue or a converter of the project");
             if (converter.Braking is Braking.Resistor resistor)
             {
                 for (var i = 1; i < resistor.Pulses.Count; i++)
                 {
-                    p.Within<ResistorPulse>($"{at}/converter/braking/pulses/{i}", nameof(ResistorPulse.TimeS), resistor.Pulses[i].TimeS, resistor.Pulses[i - 1].TimeS, double.MaxValue);
+                    p.Within<ResistorPulse>($"{at}/converter/braking/pulses/{i}", nameof(ResistorPulse.TimeS), resistor.Pulses[i].TimeS,
+                        resistor.Pulses[i - 1].TimeS, double.MaxValue);
                 }
             }
         }
@@ -59,11 +63,13 @@ internal static class DrivePointValidation
 
         if (device is ProtectiveDevice.CircuitBreaker breaker)
         {
-            p.Within<ProtectiveDevice.CircuitBreaker>(at, nameof(breaker.OverloadA), breaker.OverloadA, 0, breaker.RatedA, because: ", the rated current");
+            p.Within<ProtectiveDevice.CircuitBreaker>(at, nameof(breaker.OverloadA), breaker.OverloadA, 0, breaker.RatedA,
+                because: ", the rated current");
         }
         else if (device is ProtectiveDevice.MotorBreaker motor)
         {
-            p.Within<ProtectiveDevice.MotorBreaker>(at, nameof(motor.OverloadA), motor.OverloadA, 0, motor.RatedA, because: ", the rated current");
+            p.Within<ProtectiveDevice.MotorBreaker>(at, nameof(motor.OverloadA), motor.OverloadA, 0, motor.RatedA,
+                because: ", the rated current");
         }
     }
 
@@ -92,29 +98,36 @@ internal static class DrivePointValidation
         DutyHours(common.Duty, at, p);
         if (common.Path is ParallelPath.Common path)
         {
-            p.Within<ParallelPath.Common>(at + "/path", nameof(path.NeededAtRatedFlow), path.NeededAtRatedFlow, 1, Math.Max(1, path.Running));
+            p.Within<ParallelPath.Common>(at + "/path", nameof(path.NeededAtRatedFlow), path.NeededAtRatedFlow, 1,
+                Math.Max(1, path.Running));
         }
 
         p.Require(
-            load is FanLoad || common.PresentControl != PresentControl.InletVanes, at + "/presentControl", "Existing flow control", "inlet vanes", "inlet vanes only on a fan");
-        p.Require(common.VaneCurve.Count is 0 or (>= 2 and <= 30), at + "/vaneCurve", "Curve with inlet vanes", $"{common.VaneCurve.Count} points", "none, or 2 to 30");
+            load is FanLoad || common.PresentControl != PresentControl.InletVanes, at + "/presentControl", "Existing flow control",
+            "inlet vanes", "inlet vanes only on a fan");
+        p.Require(common.VaneCurve.Count is 0 or (>= 2 and <= 30), at + "/vaneCurve", "Curve with inlet vanes",
+            $"{common.VaneCurve.Count} points", "none, or 2 to 30");
         for (var i = 1; i < common.VaneCurve.Count; i++)
         {
-            p.Within<VanePoint>($"{at}/vaneCurve/{i}", nameof(VanePoint.FlowPu), common.VaneCurve[i].FlowPu, common.VaneCurve[i - 1].FlowPu, double.MaxValue, above: true);
+            p.Within<VanePoint>($"{at}/vaneCurve/{i}", nameof(VanePoint.FlowPu), common.VaneCurve[i].FlowPu, common.VaneCurve[i - 1].FlowPu,
+                double.MaxValue, above: true);
         }
 
         p.Require(
-            common.PresentControl != PresentControl.Staged || common.Path is ParallelPath.Common, at + "/presentControl", "Existing flow control", "machines staged", "staged machines only on a common path");
+            common.PresentControl != PresentControl.Staged || common.Path is ParallelPath.Common, at + "/presentControl",
+            "Existing flow control", "machines staged", "staged machines only on a common path");
     }
 
     private static void Pump(PumpLoad pump, string at, ProblemList p)
     {
         if (pump.RatedHeadM.IsKnown)
         {
-            p.Within<PumpLoad>(at, nameof(PumpLoad.StaticHeadM), pump.StaticHeadM, 0, 0.99 * pump.RatedHeadM.Value, because: ", below the rated head");
+            p.Within<PumpLoad>(at, nameof(PumpLoad.StaticHeadM), pump.StaticHeadM, 0, 0.99 * pump.RatedHeadM.Value,
+                because: ", below the rated head");
         }
 
-        p.Require(pump.Curve.Count is 0 or (>= 3 and <= 30), at + "/curve", "Curve of the pump", $"{pump.Curve.Count} points", "none, or 3 to 30");
+        p.Require(pump.Curve.Count is 0 or (>= 3 and <= 30), at + "/curve", "Curve of the pump", $"{pump.Curve.Count} points",
+            "none, or 3 to 30");
         for (var i = 0; i < pump.Curve.Count; i++)
         {
             var (here, point) = ($"{at}/curve/{i}", pump.Curve[i]);
@@ -122,13 +135,16 @@ internal static class DrivePointValidation
             {
                 // A curve that rises more with the flow than this is two points changed for each other.
                 const double droop = 1.15;
-                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.FlowM3PerS), point.FlowM3PerS, pump.Curve[i - 1].FlowM3PerS, double.MaxValue, above: true);
-                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.HeadM), point.HeadM, 0, droop * pump.Curve[i - 1].HeadM, because: ": the head falls with the flow");
+                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.FlowM3PerS), point.FlowM3PerS, pump.Curve[i - 1].FlowM3PerS,
+                    double.MaxValue, above: true);
+                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.HeadM), point.HeadM, 0, droop * pump.Curve[i - 1].HeadM,
+                    because: ": the head falls with the flow");
             }
 
             if (point.FlowM3PerS > 0)
             {
-                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.Efficiency), point.Efficiency, 0, 0.95, above: true, because: " where it delivers");
+                p.Within<PumpCurvePoint>(here, nameof(PumpCurvePoint.Efficiency), point.Efficiency, 0, 0.95, above: true,
+                    because: " where it delivers");
             }
         }
     }
@@ -139,6 +155,7 @@ internal static class DrivePointValidation
 
         p.Require(duty.Count <= 50, at + "/duty", "Number of duty points", $"{duty.Count}", "up to 50");
         p.Require(
-            hours <= HoursInYear + 1e-9 || double.IsNaN(hours), at + "/duty", "Sum of hours", FormattableString.Invariant($"{hours:0.##} h"), "at most 8760 h together");
+            hours <= HoursInYear + 1e-9 || double.IsNaN(hours), at + "/duty", "Sum of hours",
+            FormattableString.Invariant($"{hours:0.##} h"), "at most 8760 h together");
     }
 }

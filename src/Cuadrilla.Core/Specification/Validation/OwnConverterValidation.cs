@@ -12,13 +12,16 @@ internal static class OwnConverterValidation
 
     private static readonly string[] Losses =
     [
-        nameof(OwnConverter.LossF0I25W), nameof(OwnConverter.LossF0I50W), nameof(OwnConverter.LossF0I100W), nameof(OwnConverter.LossF50I25W),
-        nameof(OwnConverter.LossF50I50W), nameof(OwnConverter.LossF50I100W), nameof(OwnConverter.LossF90I50W), nameof(OwnConverter.LossF90I100W),
+        nameof(OwnConverter.LossF0I25W), nameof(OwnConverter.LossF0I50W), nameof(OwnConverter.LossF0I100W),
+        nameof(OwnConverter.LossF50I25W),
+        nameof(OwnConverter.LossF50I50W), nameof(OwnConverter.LossF50I100W), nameof(OwnConverter.LossF90I50W),
+        nameof(OwnConverter.LossF90I100W),
     ];
 
     public static void Check(PlantSpecification plant, EngineeringData data, ProblemList p)
     {
-        p.Require(plant.Converters.Count <= MaxConverters, "/converters", "Number of own converters", $"{plant.Converters.Count}", $"up to {MaxConverters}");
+        p.Require(plant.Converters.Count <= MaxConverters, "/converters", "Number of own converters", $"{plant.Converters.Count}",
+            $"up to {MaxConverters}");
         var ids = new HashSet<string>(data.Converters.Keys, StringComparer.Ordinal);
         for (var i = 0; i < plant.Converters.Count; i++)
         {

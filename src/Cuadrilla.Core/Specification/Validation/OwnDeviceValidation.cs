@@ -40,18 +40,23 @@ internal static class OwnDeviceValidation
     {
         Given[] all = [.. lasts, .. clears ?? []];
         var known = all.Count(g => g.IsKnown);
-        p.Require(known == 0 || known == all.Length, at + "/lasts10SA", "Curve of the fuse", $"{known} of {all.Length} currents", "all of them or none");
+        p.Require(known == 0 || known == all.Length, at + "/lasts10SA", "Curve of the fuse", $"{known} of {all.Length} currents",
+            "all of them or none");
         if (known != all.Length)
         {
             return;
         }
 
-        p.Require(lasts[0].Value < lasts[1].Value, at + "/lasts01SA", "Carries for 0.1 s", Text.N(lasts[1].Value) + " A", $"above {Text.N(lasts[0].Value)} A, what it carries for 10 s");
+        p.Require(lasts[0].Value < lasts[1].Value, at + "/lasts01SA", "Carries for 0.1 s", Text.N(lasts[1].Value) + " A",
+            $"above {Text.N(lasts[0].Value)} A, what it carries for 10 s");
         if (clears is not null)
         {
-            p.Require(clears[0].Value < clears[1].Value, at + "/clears01SA", "Clears within 0.1 s", Text.N(clears[1].Value) + " A", $"above {Text.N(clears[0].Value)} A, what it clears within 5 s");
-            p.Require(lasts[0].Value < clears[0].Value, at + "/clears5SA", "Clears within 5 s", Text.N(clears[0].Value) + " A", $"above {Text.N(lasts[0].Value)} A, what it carries for 10 s");
-            p.Require(lasts[1].Value < clears[1].Value, at + "/clears01SA", "Clears within 0.1 s", Text.N(clears[1].Value) + " A", $"above {Text.N(lasts[1].Value)} A, what it carries for 0.1 s");
+            p.Require(clears[0].Value < clears[1].Value, at + "/clears01SA", "Clears within 0.1 s", Text.N(clears[1].Value) + " A",
+                $"above {Text.N(clears[0].Value)} A, what it clears within 5 s");
+            p.Require(lasts[0].Value < clears[0].Value, at + "/clears5SA", "Clears within 5 s", Text.N(clears[0].Value) + " A",
+                $"above {Text.N(lasts[0].Value)} A, what it carries for 10 s");
+            p.Require(lasts[1].Value < clears[1].Value, at + "/clears01SA", "Clears within 0.1 s", Text.N(clears[1].Value) + " A",
+                $"above {Text.N(lasts[1].Value)} A, what it carries for 0.1 s");
         }
     }
 }

@@ -34,11 +34,13 @@ internal static class OwnMotorValidation
         var losses = m.SevenLosses();
         foreach (var (loss, (speed, torque)) in losses.Zip(SevenPointLosses.Points))
         {
-            p.Within<OwnMotor>(at, FormattableString.Invariant($"LossN{100 * speed:0}T{100 * torque:0}W"), loss, 0, Math.Max(0, m.RatedPowerKw * 1e3));
+            p.Within<OwnMotor>(at, FormattableString.Invariant($"LossN{100 * speed:0}T{100 * torque:0}W"), loss, 0,
+                Math.Max(0, m.RatedPowerKw * 1e3));
         }
 
         p.Require(
-            losses.All(l => l.IsKnown) || losses.All(l => !l.IsKnown), at + "/lossN90T100W", "Measured losses", $"{losses.Count(l => l.IsKnown)} of seven", "all seven or none");
+            losses.All(l => l.IsKnown) || losses.All(l => !l.IsKnown), at + "/lossN90T100W", "Measured losses",
+            $"{losses.Count(l => l.IsKnown)} of seven", "all seven or none");
     }
 
     private static void Plate(OwnMotor m, string at, ProblemList p)
@@ -58,7 +60,8 @@ internal static class OwnMotorValidation
         }
         catch (UnfitDataException problem)
         {
-            p.Require(false, at + "/ratedSpeedRpm", "Rated speed", FormattableString.Invariant($"{m.RatedSpeedRpm:0.#} rpm"), "one that fits poles, frequency and efficiency: " + problem.Message);
+            p.Require(false, at + "/ratedSpeedRpm", "Rated speed", FormattableString.Invariant($"{m.RatedSpeedRpm:0.#} rpm"),
+                "one that fits poles, frequency and efficiency: " + problem.Message);
         }
     }
 

@@ -15,12 +15,15 @@ internal static class RouteValidation
         const string at = "/routes";
         var routes = plant.Routes;
         p.Require(routes.Places.Count <= MostPlaces, at + "/places", "Number of places", $"{routes.Places.Count}", $"up to {MostPlaces}");
-        p.Require(routes.Segments.Count <= MostSegments, at + "/segments", "Number of trays", $"{routes.Segments.Count}", $"up to {MostSegments}");
-        p.Require(routes.Cables.Count <= MostCables, at + "/cables", "Number of cables entered by hand", $"{routes.Cables.Count}", $"up to {MostCables}");
+        p.Require(routes.Segments.Count <= MostSegments, at + "/segments", "Number of trays", $"{routes.Segments.Count}",
+            $"up to {MostSegments}");
+        p.Require(routes.Cables.Count <= MostCables, at + "/cables", "Number of cables entered by hand", $"{routes.Cables.Count}",
+            $"up to {MostCables}");
         var places = Keys(routes.Places, l => l.Id, at + "/places", "Place key", p);
         var segments = Keys(routes.Segments, s => s.Id, at + "/segments", "Tray key", p);
         Keys(routes.Cables, c => c.Id, at + "/cables", "Cable key", p);
-        p.Require(routes.Receivers.Count <= MostPlaces, at + "/receivers", "Number of receivers", $"{routes.Receivers.Count}", $"up to {MostPlaces}");
+        p.Require(routes.Receivers.Count <= MostPlaces, at + "/receivers", "Number of receivers", $"{routes.Receivers.Count}",
+            $"up to {MostPlaces}");
         Keys(routes.Receivers, r => r.Id, at + "/receivers", "Receiver key", p);
         Keys(routes.Ways, w => w.CableId, at + "/ways", "Way", p);
         for (var i = 0; i < routes.Segments.Count; i++)
@@ -28,9 +31,11 @@ internal static class RouteValidation
             var (segment, here) = (routes.Segments[i], $"{at}/segments/{i}");
             p.Require(places.Contains(segment.FromPlaceId), here + "/fromPlaceId", "From", $"'{segment.FromPlaceId}'", OnPlan);
             p.Require(places.Contains(segment.ToPlaceId), here + "/toPlaceId", "To", $"'{segment.ToPlaceId}'", OnPlan);
-            p.Require(segment.FromPlaceId != segment.ToPlaceId, here + "/toPlaceId", "To", $"'{segment.ToPlaceId}'", "another place than it comes from");
+            p.Require(segment.FromPlaceId != segment.ToPlaceId, here + "/toPlaceId", "To", $"'{segment.ToPlaceId}'",
+                "another place than it comes from");
             p.Require(
-                segment.BesideId.Length == 0 || (segments.Contains(segment.BesideId) && segment.BesideId != segment.Id), here + "/besideId", "Beside", $"'{segment.BesideId}'",
+                segment.BesideId.Length == 0 || (segments.Contains(segment.BesideId) && segment.BesideId != segment.Id), here + "/besideId",
+                "Beside", $"'{segment.BesideId}'",
                 "another tray of the plan, or none");
         }
 

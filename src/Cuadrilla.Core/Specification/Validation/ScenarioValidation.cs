@@ -10,7 +10,8 @@ internal static class ScenarioValidation
     {
         p.Require(plant.Scenarios.Count is >= 1 and <= 20, "/scenarios", "Number of scenarios", $"{plant.Scenarios.Count}", "1 to 20");
         var d = plant.Distribution;
-        var points = plant.AllDrivePoints().Concat(plant.Lineups.SelectMany(l => l.SetAside).SelectMany(v => v.DrivePoints)).Select(x => x.Id).ToHashSet(StringComparer.Ordinal);
+        var points = plant.AllDrivePoints().Concat(plant.Lineups.SelectMany(l => l.SetAside).SelectMany(v => v.DrivePoints)).Select(x =>
+            x.Id).ToHashSet(StringComparer.Ordinal);
         var loads = d.Loads.Select(l => l.Id).ToHashSet(StringComparer.Ordinal);
         var switches = d.Transformers.Select(t => t.Id).Concat(d.Links.Select(l => l.Id)).ToHashSet(StringComparer.Ordinal);
         var steps = d.CapacitorBanks.GroupBy(b => b.Id).ToDictionary(g => g.Key, g => g.First().Steps, StringComparer.Ordinal);
@@ -26,13 +27,15 @@ internal static class ScenarioValidation
             Each(scenario.BankStates, at + "/bankStates", "bankId", "Capacitor bank", s => s.BankId, [.. steps.Keys], p);
             for (var k = 0; k < scenario.BankStates.Count; k++)
             {
-                p.Number($"{at}/bankStates/{k}/stepsOn", "Steps on", scenario.BankStates[k].StepsOn, 0, steps.GetValueOrDefault(scenario.BankStates[k].BankId, 24), string.Empty);
+                p.Number($"{at}/bankStates/{k}/stepsOn", "Steps on", scenario.BankStates[k].StepsOn, 0,
+                    steps.GetValueOrDefault(scenario.BankStates[k].BankId, 24), string.Empty);
             }
 
             foreach (var element in SupplyNetwork.PhaseConflicts(d, scenario, plant.Source.BusId))
             {
                 p.Require(
-                    false, at + "/switches", "Switching state", $"'{element}' joins buses of different vector group in '{scenario.Name}'", "open it, or give both sides the same clock number");
+                    false, at + "/switches", "Switching state", $"'{element}' joins buses of different vector group in '{scenario.Name}'",
+                    "open it, or give both sides the same clock number");
             }
         }
     }

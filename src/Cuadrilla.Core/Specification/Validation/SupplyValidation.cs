@@ -17,13 +17,16 @@ internal static class SupplyValidation
     {
         var d = plant.Distribution;
         Source(plant, p);
-        p.Require(d.Buses.Count is >= 1 and <= MaxElements, "/distribution/buses", "Number of buses", $"{d.Buses.Count}", $"1 to {MaxElements}");
+        p.Require(d.Buses.Count is >= 1 and <= MaxElements, "/distribution/buses", "Number of buses", $"{d.Buses.Count}",
+            $"1 to {MaxElements}");
         var ids = new HashSet<string>(StringComparer.Ordinal);
         Each(d.Buses, "/distribution/buses", b => b.Id, ids, p, (_, _, _) => { });
         Each(d.Transformers, "/distribution/transformers", t => t.Id, ids, p, (t, at, list) => Transformer(plant, t, at, list));
         Each(d.Links, "/distribution/links", l => l.Id, ids, p, (l, at, list) => Link(plant, l, at, list));
-        Each(d.CapacitorBanks, "/distribution/capacitorBanks", c => c.Id, ids, p, (c, at, list) => KnownBus(plant, at + "/busId", c.BusId, list));
-        Each(d.ActiveFilters, "/distribution/activeFilters", f => f.Id, ids, p, (f, at, list) => KnownBus(plant, at + "/busId", f.BusId, list, lowVoltage: true));
+        Each(d.CapacitorBanks, "/distribution/capacitorBanks", c => c.Id, ids, p,
+            (c, at, list) => KnownBus(plant, at + "/busId", c.BusId, list));
+        Each(d.ActiveFilters, "/distribution/activeFilters", f => f.Id, ids, p,
+            (f, at, list) => KnownBus(plant, at + "/busId", f.BusId, list, lowVoltage: true));
         Each(d.Loads, "/distribution/loads", l => l.Id, ids, p, (l, at, list) => KnownBus(plant, at + "/busId", l.BusId, list));
         KnownBus(plant, "/source/busId", plant.Source.BusId, p);
         KnownBus(plant, "/pcc/busId", plant.Pcc.BusId, p);
@@ -35,7 +38,8 @@ internal static class SupplyValidation
         p.Require(bus is not null, pointer, "Bus", $"'{busId}'", "a bus of this plant");
         if (bus is not null && lowVoltage)
         {
-            p.Require(bus.NominalVoltageV <= LowVoltageV, pointer, "Bus of a lineup", $"'{bus.Name}' with {bus.NominalVoltageV} V", $"a bus of up to {LowVoltageV} V");
+            p.Require(bus.NominalVoltageV <= LowVoltageV, pointer, "Bus of a lineup", $"'{bus.Name}' with {bus.NominalVoltageV} V",
+                $"a bus of up to {LowVoltageV} V");
         }
     }
 
@@ -71,10 +75,12 @@ internal static class SupplyValidation
         {
             var at = $"/source/furtherBackground/{i}";
             p.Require(
-                BackgroundOrder.Orders.Contains(further.Order), at + "/order", "Order of the background", further.Order.ToString(CultureInfo.InvariantCulture),
+                BackgroundOrder.Orders.Contains(further.Order), at + "/order", "Order of the background",
+                further.Order.ToString(CultureInfo.InvariantCulture),
                 $"one of {string.Join(", ", BackgroundOrder.Orders)}");
             p.Require(
-                plant.Source.FurtherBackground.Count(b => b.Order == further.Order) == 1, at + "/order", "Order of the background", $"{further.Order} twice", "each order once");
+                plant.Source.FurtherBackground.Count(b => b.Order == further.Order) == 1, at + "/order", "Order of the background",
+                $"{further.Order} twice", "each order once");
         }
     }
 
@@ -102,7 +108,8 @@ internal static class SupplyValidation
         if (from is not null && to is not null)
         {
             p.Require(
-                from.NominalVoltageV == to.NominalVoltageV, at + "/toBusId", "Voltage at the other end", $"{to.NominalVoltageV} V", $"{from.NominalVoltageV} V as at the first");
+                from.NominalVoltageV == to.NominalVoltageV, at + "/toBusId", "Voltage at the other end", $"{to.NominalVoltageV} V",
+                $"{from.NominalVoltageV} V as at the first");
         }
     }
 }

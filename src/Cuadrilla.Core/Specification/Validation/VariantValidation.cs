@@ -18,14 +18,18 @@ internal static class VariantValidation
                 var at = $"/lineups/{i}/setAside/{k}";
                 p.Unique(at + "/id", "Variant key", lineup.SetAside[k].Id, ids);
                 var there = new ProblemList();
-                var built = plant with { Lineups = [.. plant.Lineups.Select(l => ReferenceEquals(l, lineup) ? l.As(lineup.SetAside[k]) : l with { SetAside = [] })] };
+                var built = plant with { Lineups = [.. plant.Lineups.Select(l => ReferenceEquals(l, lineup)
+                    ? l.As(lineup.SetAside[k])
+                    : l with { SetAside = [] })] };
                 SpecificationValidation.Lineups(built, data, there);
                 DcBusValidation.Check(built, data, there);
                 RouteValidation.Lineups(built, there);
                 ArrangementValidation.Check(built, there);
                 var here = $"/lineups/{i}";
                 p.Items.AddRange(there.Items
-                    .Where(x => x.Pointer.StartsWith(here + "/drivePoints", StringComparison.Ordinal) || x.Pointer.StartsWith(here + "/dcBuses", StringComparison.Ordinal) || x.Pointer.StartsWith(here + "/arrangements", StringComparison.Ordinal))
+                    .Where(x => x.Pointer.StartsWith(here + "/drivePoints", StringComparison.Ordinal)
+                        || x.Pointer.StartsWith(here + "/dcBuses", StringComparison.Ordinal)
+                            || x.Pointer.StartsWith(here + "/arrangements", StringComparison.Ordinal))
                     .Select(x => x with { Pointer = at + x.Pointer[here.Length..] }));
             }
         }

@@ -17,11 +17,15 @@ public sealed record LineupComparison(IReadOnlyList<LineupScore> Scores, string 
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(assessor);
         var lineup = plant.Lineups.First(l => l.Id == lineupId);
-        List<LineupScore> scores = [LineupScore.Of(plant, lineupId, string.Empty, lineup.VariantName.Length > 0 ? lineup.VariantName : "in force", assessor)];
+        List<LineupScore> scores = [LineupScore.Of(plant, lineupId, string.Empty,
+            lineup.VariantName.Length > 0 ? lineup.VariantName : "in force", assessor)];
         scores.AddRange(lineup.SetAside.Select(v => LineupScore.Of(
             plant with { Lineups = [.. plant.Lineups.Select(l => l.Id == lineupId ? l.As(v) : l)] }, lineupId, v.Id, v.Name, assessor)));
         var best = scores.OrderBy(s => s.Fails + s.NeedsData).ThenBy(s => s.Year.LifetimeCost).First();
-        return new LineupComparison(scores, best.VariantId, scores.Count > 1 ? Reasons(best, scores.Where(s => s != best).OrderBy(s => s.Fails + s.NeedsData).ThenBy(s => s.Year.LifetimeCost).First(), plant.Tariff.Currency) : []);
+        return new LineupComparison(scores, best.VariantId,
+            scores.Count > 1 ? Reasons(best,
+                scores.Where(s => s != best).OrderBy(s => s.Fails + s.NeedsData).ThenBy(s => s.Year.LifetimeCost).First(),
+                plant.Tariff.Currency) : []);
     }
 
     private static List<string> Reasons(LineupScore best, LineupScore other, string currency)
@@ -37,14 +41,20 @@ public sealed record LineupComparison(IReadOnlyList<LineupScore> Scores, string 
 
         static string Ways(int n) => n == 1 ? "1 check" : $"{n} checks";
         var (open, openOther) = (best.Fails + best.NeedsData, other.Fails + other.NeedsData);
-        Say(open, openOther, $"For it: {Ways(open)} failing or open against {openOther} of {other.Name}", $"Against it: {Ways(open)} failing or open against {openOther} of {other.Name}");
+        Say(open, openOther, $"For it: {Ways(open)} failing or open against {openOther} of {other.Name}",
+            $"Against it: {Ways(open)} failing or open against {openOther} of {other.Name}");
         var money = best.Year.LifetimeCost - other.Year.LifetimeCost;
-        Say(money, 0, $"For it: {Text.N(-money, 3)} {currency} less over the life cycle", $"Against it: {Text.N(money, 3)} {currency} more over the life cycle");
+        Say(money, 0, $"For it: {Text.N(-money, 3)} {currency} less over the life cycle",
+            $"Against it: {Text.N(money, 3)} {currency} more over the life cycle");
         var burnt = best.BurntKwh - other.BurntKwh;
         Say(burnt, 0, $"For it: {Text.N(-burnt, 3)} kWh a year less burnt", $"Against it: {Text.N(burnt, 3)} kWh a year more burnt");
-        Say(best.IncomingCables, other.IncomingCables, $"For it: {best.IncomingCables} incoming cables against {other.IncomingCables}", $"Against it: {best.IncomingCables} incoming cables against {other.IncomingCables}");
-        Say(best.SuppliesKw, other.SuppliesKw, $"For it: {Text.N(best.SuppliesKw, 3)} kW of supplies installed against {Text.N(other.SuppliesKw, 3)} kW", $"Against it: {Text.N(best.SuppliesKw, 3)} kW of supplies installed against {Text.N(other.SuppliesKw, 3)} kW");
-        Say(best.StopsTogether, other.StopsTogether, $"For it: one fault stops {best.StopsTogether} against {other.StopsTogether}", $"Against it: one fault stops {best.StopsTogether} against {other.StopsTogether}");
+        Say(best.IncomingCables, other.IncomingCables, $"For it: {best.IncomingCables} incoming cables against {other.IncomingCables}",
+            $"Against it: {best.IncomingCables} incoming cables against {other.IncomingCables}");
+        Say(best.SuppliesKw, other.SuppliesKw,
+            $"For it: {Text.N(best.SuppliesKw, 3)} kW of supplies installed against {Text.N(other.SuppliesKw, 3)} kW",
+            $"Against it: {Text.N(best.SuppliesKw, 3)} kW of supplies installed against {Text.N(other.SuppliesKw, 3)} kW");
+        Say(best.StopsTogether, other.StopsTogether, $"For it: one fault stops {best.StopsTogether} against {other.StopsTogether}",
+            $"Against it: one fault stops {best.StopsTogether} against {other.StopsTogether}");
         Say(best.Coordination.Count, other.Coordination.Count, "For it: less to coordinate", "Against it: more to coordinate");
         return why;
     }

@@ -75,7 +75,8 @@ public sealed record LineupScore
 
     private const int NamedFailures = 5;
 
-    private static bool ComesAfter(Check check) => Array.Exists(["cable.", "protection.", "contactor."], family => check.Id.StartsWith(family, StringComparison.Ordinal));
+    private static bool ComesAfter(Check check) =>
+        Array.Exists(["cable.", "protection.", "contactor."], family => check.Id.StartsWith(family, StringComparison.Ordinal));
 
     /// <summary>Scores the lineup as it stands in a plant.</summary>
     public static LineupScore Of(PlantSpecification plant, string lineupId, string variantId, string name, IPlantStudies assessor)
@@ -89,7 +90,8 @@ public sealed record LineupScore
         var fronts = FrontIds(lineup);
         var checks = assessment.Checks.Where(c => Concerns(c, lineup)).ToList();
         var failing = checks.Where(c => c.Verdict == Verdict.Fails).ToList();
-        var loaded = assessment.Scenarios.Select(s => s.Drives.Where(d => fronts.Contains(d.DrivePointId)).ToList()).DefaultIfEmpty([]).MaxBy(d => d.Sum(x => x.Point.DcLoadW))!;
+        var loaded = assessment.Scenarios.Select(s =>
+            s.Drives.Where(d => fronts.Contains(d.DrivePointId)).ToList()).DefaultIfEmpty([]).MaxBy(d => d.Sum(x => x.Point.DcLoadW))!;
         var supplies = SuppliesKwOf(studies, buses);
         var simultaneous = loaded.Sum(d => d.Point.DcLoadW) / 1e3;
         var tdd = assessment.Checks.FirstOrDefault(c => c.Id == "harmonics.pcc-tdd");
@@ -100,7 +102,9 @@ public sealed record LineupScore
             Fails = failing.Count,
             Tight = checks.Count(c => c.Verdict == Verdict.Tight),
             NeedsData = checks.Count(c => c.Verdict == Verdict.NeedsData && !ComesAfter(c)),
-            Worst = [.. failing.Take(NamedFailures).Select(c => c.DrivePointId.Length > 0 ? $"{lineup.DrivePoints.First(p => p.Id == c.DrivePointId).Tag}: {c.Title}" : c.Title)],
+            Worst = [.. failing.Take(NamedFailures).Select(c => c.DrivePointId.Length > 0
+                ? $"{lineup.DrivePoints.First(p => p.Id == c.DrivePointId).Tag}: {c.Title}"
+                : c.Title)],
             SuppliesKw = supplies,
             SimultaneousKw = simultaneous,
             LineA = loaded.Sum(d => (d.Front as RectifierResult.LineDraw)?.LoadedPhase.RmsA ?? 0),
@@ -108,8 +112,10 @@ public sealed record LineupScore
             IncomingCables = fronts.Count,
             ExchangedKwhPerHour = buses.Select(b => Exchanged(b, plant)).DefaultIfEmpty(0).Sum(),
             BurntKwh = studies.Sum(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Returned.BurntKwh ?? 0),
-            Resistors = studies.Count(s => s.Model.Choice?.Braking is Braking.Resistor && s.Model.Input.Group is null or { IsHead: true }) + lineup.DcBuses.Count(b => b.ResistorOhm.IsKnown),
-            WidthMm = studies.Sum(s => (s.Model.Input.Group?.Count ?? 1) * (s.Model.Converter?.Item.Size.WidthMm ?? 0)) + buses.Sum(b => b.Module?.Size.WidthMm ?? 0),
+            Resistors = studies.Count(s => s.Model.Choice?.Braking is Braking.Resistor && s.Model.Input.Group is null or { IsHead: true })
+                + lineup.DcBuses.Count(b => b.ResistorOhm.IsKnown),
+            WidthMm = studies.Sum(s => (s.Model.Input.Group?.Count ?? 1) * (s.Model.Converter?.Item.Size.WidthMm ?? 0))
+                + buses.Sum(b => b.Module?.Size.WidthMm ?? 0),
             Year = Sum(studies, buses, plant),
             Incomplete = studies.Count(s => !s.Alternatives.Any(a => a.IsChosen)),
             StopsTogether = Behind(lineup).DefaultIfEmpty(1).Max(),
@@ -119,18 +125,23 @@ public sealed record LineupScore
     }
 
     private static bool Concerns(Check check, Lineup lineup) =>
-        lineup.DrivePoints.Any(p => p.Id == check.DrivePointId) || lineup.DcBuses.Any(b => b.Id == check.ElementId) || lineup.Arrangements.Any(a => a.Id == check.ElementId)
-        || (check.DrivePointId.Length == 0 && (check.Id.StartsWith("harmonics.", StringComparison.Ordinal) || check.Id.StartsWith("supply.", StringComparison.Ordinal)));
+        lineup.DrivePoints.Any(p => p.Id == check.DrivePointId) || lineup.DcBuses.Any(b => b.Id == check.ElementId)
+            || lineup.Arrangements.Any(a => a.Id == check.ElementId)
+        || (check.DrivePointId.Length == 0
+            && (check.Id.StartsWith("harmonics.", StringComparison.Ordinal) || check.Id.StartsWith("supply.", StringComparison.Ordinal)));
 
     // Each drive with a front end of its own, each group and each bus once.
     private static HashSet<string> FrontIds(Lineup lineup)
     {
-        var behind = lineup.DcBuses.SelectMany(b => b.MemberIds).Concat(lineup.Arrangements.OfType<MotorGroup>().SelectMany(g => g.PointIds())).ToHashSet(StringComparer.Ordinal);
-        return [.. lineup.DrivePoints.Select(p => p.Id).Where(id => !behind.Contains(id)), .. lineup.DcBuses.Select(b => b.Id), .. lineup.Arrangements.OfType<MotorGroup>().Select(g => g.Id)];
+        var behind = lineup.DcBuses.SelectMany(b =>
+            b.MemberIds).Concat(lineup.Arrangements.OfType<MotorGroup>().SelectMany(g => g.PointIds())).ToHashSet(StringComparer.Ordinal);
+        return [.. lineup.DrivePoints.Select(p => p.Id).Where(id => !behind.Contains(id)), .. lineup.DcBuses.Select(b => b.Id),
+            .. lineup.Arrangements.OfType<MotorGroup>().Select(g => g.Id)];
     }
 
     private static double SuppliesKwOf(List<DrivePointStudy> studies, List<DcBusModel> buses) =>
-        studies.Where(s => !s.Model.Input.OnDcBus && s.Model.Input.Group is null or { IsHead: true }).Sum(s => s.Model.WholeItem?.RatedKw ?? 0) + buses.Sum(b => b.Module?.RatedKw ?? 0);
+        studies.Where(s => !s.Model.Input.OnDcBus && s.Model.Input.Group is null or { IsHead: true }).Sum(s => s.Model.WholeItem?.RatedKw
+            ?? 0) + buses.Sum(b => b.Module?.RatedKw ?? 0);
 
     private static double Exchanged(DcBusModel bus, PlantSpecification plant) => plant.Scenarios
         .Select(s => bus.Run(s, BusEvent.Process) is { } run ? run.ExchangedJ / run.SpanS / 1e3 : 0).DefaultIfEmpty(0).Max();
@@ -146,12 +157,14 @@ public sealed record LineupScore
         words.AddRange(lineup.Arrangements.Select(a => a switch
         {
             MotorGroup g => $"{g.Name}: one speed for {g.Members.Sum(m => m.Count)} motors",
-            SharedShaft { Method: SharingMethod.TorqueFollower } s => $"{s.Name}: the leader's torque reference to {s.Units.Count - 1} followers",
+            SharedShaft { Method: SharingMethod.TorqueFollower } s =>
+                $"{s.Name}: the leader's torque reference to {s.Units.Count - 1} followers",
             SharedShaft s => $"{s.Name}: common start and speed reference",
             RatioFollower r => $"{r.Name}: pulses of the leader at the follower",
             _ => a.Name,
         }));
-        words.AddRange(lineup.DrivePoints.Where(p => p.Brake is HoldingBrake.SpringApplied).Select(p => $"{p.Tag}: brake commanded with its drive"));
+        words.AddRange(lineup.DrivePoints.Where(p => p.Brake is HoldingBrake.SpringApplied).Select(p =>
+            $"{p.Tag}: brake commanded with its drive"));
         return words;
     }
 
@@ -167,7 +180,8 @@ public sealed record LineupScore
 
         foreach (var bus in buses.Where(b => b.Module is not null))
         {
-            var years = studies.Where(s => bus.Bus.MemberIds.Contains(s.Model.Id)).Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)).OfType<EnergyAlternative>().ToList();
+            var years = studies.Where(s => bus.Bus.MemberIds.Contains(s.Model.Id)).Select(s =>
+                s.Alternatives.FirstOrDefault(a => a.IsChosen)).OfType<EnergyAlternative>().ToList();
             var hours = years.Select(y => y.Points.Sum(p => p.HoursPerYear)).DefaultIfEmpty(0).Max();
             var item = bus.Module!.AsFront(bus.CapacitanceF);
             var meanW = hours > 0 ? 1e3 * years.Sum(y => y.Year.EnergyKwh) / hours : 0;
@@ -179,5 +193,6 @@ public sealed record LineupScore
     }
 
     private static YearlyEnergy Plus(YearlyEnergy a, YearlyEnergy b) => new(
-        a.EnergyKwh + b.EnergyKwh, a.DemandKw + b.DemandKw, a.CostPerYear + b.CostPerYear, a.EquipmentCost + b.EquipmentCost, a.LifetimeCost + b.LifetimeCost, a.Co2Kg + b.Co2Kg, a.ReactiveKvarh + b.ReactiveKvarh);
+        a.EnergyKwh + b.EnergyKwh, a.DemandKw + b.DemandKw, a.CostPerYear + b.CostPerYear, a.EquipmentCost + b.EquipmentCost,
+        a.LifetimeCost + b.LifetimeCost, a.Co2Kg + b.Co2Kg, a.ReactiveKvarh + b.ReactiveKvarh);
 }

@@ -42,7 +42,8 @@ internal static class BrakeChecks
 
         var factor = model.Point.Input.Defaults.Lineups.BrakeHoldingFactor;
         return CheckWriter.Judged(
-            id, model.Point.Id, BoardRow.Motor, title, model.Brake.HoldingNm.Value, factor * hanging.GravityNm, "Nm", LimitSense.AtLeast, model.Point.Input.Defaults.TightMarginPct,
+            id, model.Point.Id, BoardRow.Motor, title, model.Brake.HoldingNm.Value, factor * hanging.GravityNm, "Nm", LimitSense.AtLeast,
+            model.Point.Input.Defaults.TightMarginPct,
             "Relief: a larger brake, a second one on the drum. " + Caution,
             new Reason(
                 "T_brake ≥ k·m·g·r, friction left out",
@@ -80,14 +81,18 @@ internal static class BrakeChecks
         [
             new("the load rolls back at the start", model.Hangs ? 1e3 * rolled : 0, 1e3 * limitM, "mm"),
             new("the load drops when the motor lets go", model.Hangs ? 1e3 * dropped : 0, 1e3 * limitM, "mm"),
-            new("it closes on a turning shaft", times.CloseBelowRadPerS > 0 && touched > times.CloseBelowRadPerS ? touched * rpm : 0, times.CloseBelowRadPerS > 0 ? times.CloseBelowRadPerS * rpm : 1, "rpm"),
+            new("it closes on a turning shaft", times.CloseBelowRadPerS > 0 && touched > times.CloseBelowRadPerS ? touched * rpm : 0,
+                times.CloseBelowRadPerS > 0 ? times.CloseBelowRadPerS * rpm : 1, "rpm"),
             new("work when power is lost", lost.HeldAtEnd ? lost.BrakeJ : double.PositiveInfinity, model.Brake.PermittedJ.Value, "J"),
         ];
         var worst = parts.MaxBy(p => p.Used)!;
         var blind = model.Hangs && !(model.Brake.Control.PositionFeedback && model.Brake.Control.CommandFeedback);
-        var wear = model.Brake.PermittedClampings.IsKnown && lost.BrakeJ > 0 ? $", {Text.N(model.Brake.PermittedClampings.Value * Math.Min(1, model.Brake.PermittedJ.Value / lost.BrakeJ), 3)} such emergency engagements until the lining is worn" : string.Empty;
+        var wear = model.Brake.PermittedClampings.IsKnown && lost.BrakeJ > 0
+            ? $", {Text.N(model.Brake.PermittedClampings.Value * Math.Min(1, model.Brake.PermittedJ.Value / lost.BrakeJ), 3)} such emergency engagements until the lining is worn"
+            : string.Empty;
         var check = CheckWriter.Judged(
-            id, model.Point.Id, BoardRow.Motor, $"{title}, {worst.Name}", worst.Figure, worst.Limit, worst.Unit, LimitSense.AtMost, defaults.TightMarginPct,
+            id, model.Point.Id, BoardRow.Motor, $"{title}, {worst.Name}", worst.Figure, worst.Limit, worst.Unit, LimitSense.AtMost,
+            defaults.TightMarginPct,
             "Relief: torque proven near the load's before the release, a zero-speed threshold instead of a short delay, torque held until the brake is proven closed, a suppression that is faster. " + Caution,
             new Reason(
                 "simulated: rolled back and dropped ≤ permitted way; touched ≤ threshold; ½·J·ω²·T_b/(T_b − T_g) ≤ permitted work",
@@ -98,7 +103,10 @@ internal static class BrakeChecks
                     ReasonInput.Of("torque proven", times.ProvenNm, "Nm", "brake control"),
                     ReasonInput.Of("torque of the load", model.Mechanics().GravityNm, "Nm", "load, gear"),
                 ]));
-        return blind && check.Verdict == Verdict.Holds ? check with { Verdict = Verdict.Tight, Relief = "Relief: both feedbacks, command and position, for a hanging load. " + Caution } : check;
+        return blind && check.Verdict == Verdict.Holds
+            ? check with { Verdict = Verdict.Tight,
+                Relief = "Relief: both feedbacks, command and position, for a hanging load. " + Caution }
+            : check;
     }
 
     private static Check Coil(BrakeModel model)
@@ -107,20 +115,26 @@ internal static class BrakeChecks
         const string title = "Coil of the brake";
         if (model.CoilA is not { } current || !model.Brake.Coil.OutputA.IsKnown)
         {
-            return Check.Lacking(id, model.Point.Id, BoardRow.Motor, title, ["voltage and power of the coil, rating of the output that switches it"]);
+            return Check.Lacking(id, model.Point.Id, BoardRow.Motor, title,
+                ["voltage and power of the coil, rating of the output that switches it"]);
         }
 
         var coil = model.Brake.Coil;
-        var delay = model.SuppressionS is { } s ? $"{Text.N(1e3 * s, 3)} ms added to the closing" : "delay not known without the coil's time constant";
+        var delay = model.SuppressionS is { } s
+            ? $"{Text.N(1e3 * s, 3)} ms added to the closing"
+            : "delay not known without the coil's time constant";
         var reason = new Reason(
             "I = P/U ≤ rating of the output; the coil's energy goes into a suppression, which delays the closing",
             $"{Text.N(coil.PowerW.Value)} W/{Text.N(coil.VoltageV.Value)} V = {Text.N(current, 3)} A against {Text.N(coil.OutputA.Value)} A; {Words(coil.Suppression)}, {delay}",
             Source,
             []);
         return coil.Suppression == CoilSuppression.None
-            ? CheckWriter.Rule(id, model.Point.Id, BoardRow.Motor, title + ", no suppression", Verdict.Fails, "Relief: a suppression at the coil: diode with its cathode at plus, faster with zener diode or varistor. " + Caution, reason)
+            ? CheckWriter.Rule(id, model.Point.Id, BoardRow.Motor, title + ", no suppression", Verdict.Fails,
+                "Relief: a suppression at the coil: diode with its cathode at plus, faster with zener diode or varistor. "
+                    + Caution, reason)
             : CheckWriter.Judged(
-                id, model.Point.Id, BoardRow.Motor, title, current, coil.OutputA.Value, "A", LimitSense.AtMost, model.Point.Input.Defaults.TightMarginPct,
+                id, model.Point.Id, BoardRow.Motor, title, current, coil.OutputA.Value, "A", LimitSense.AtMost,
+                model.Point.Input.Defaults.TightMarginPct,
                 "Relief: a relay or contactor between output and coil. " + Caution, reason);
     }
 

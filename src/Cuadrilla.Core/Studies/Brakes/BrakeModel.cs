@@ -43,7 +43,9 @@ public sealed class BrakeModel
             : null;
 
     /// <summary>Current of the coil, A; null while it is not known.</summary>
-    public double? CoilA => Brake.Coil is { PowerW.IsKnown: true, VoltageV.IsKnown: true } c ? CoilCircuit.CurrentA(c.PowerW.Value, c.VoltageV.Value) : null;
+    public double? CoilA => Brake.Coil is { PowerW.IsKnown: true, VoltageV.IsKnown: true } c
+        ? CoilCircuit.CurrentA(c.PowerW.Value, c.VoltageV.Value)
+        : null;
 
     // What Missing names is then there.
     private DriveOnConverter Drive => (DriveOnConverter)Point;
@@ -108,7 +110,8 @@ public sealed class BrakeModel
         var load = Drive.Load;
         var plate = Drive.Motor.Plate;
         return new BrakeMechanics(
-            load.InertiaKgM2.Value + plate.InertiaKgM2, load.Hanging?.GravityNm ?? 0, load.Hanging?.MPerRad ?? (1 / (2 * Math.PI)), plate.RatedTorqueNm, UnitLimits.LargestNm(Drive, SpeedRpm), Defaults.MagnetisingS);
+            load.InertiaKgM2.Value + plate.InertiaKgM2, load.Hanging?.GravityNm ?? 0, load.Hanging?.MPerRad ?? (1 / (2 * Math.PI)),
+            plate.RatedTorqueNm, UnitLimits.LargestNm(Drive, SpeedRpm), Defaults.MagnetisingS);
     }
 
     /// <summary>Its times; requires everything that <see cref="Missing"/> names.</summary>
@@ -138,7 +141,8 @@ public sealed class BrakeModel
         }
 
         var hanging = Drive.Load.Hanging;
-        var move = new BrakeMove((up ? 1 : -1) * SpeedRpm * 2 * Math.PI / 60, hanging?.RampS ?? Drive.Load.StartTimeS.Value, Math.Min(LongestTravelS, hanging?.TravelS ?? LongestTravelS));
+        var move = new BrakeMove((up ? 1 : -1) * SpeedRpm * 2 * Math.PI / 60, hanging?.RampS ?? Drive.Load.StartTimeS.Value,
+            Math.Min(LongestTravelS, hanging?.TravelS ?? LongestTravelS));
         return BrakeSequence.Run(Mechanics(), Times(), move, fault);
     }
 

@@ -18,7 +18,8 @@ public sealed record Stretch(TraySegment Disturbing, TraySegment Disturbed, doub
 /// <param name="ParallelM">Length over all of them, m.</param>
 /// <param name="ApartMm">Least distance, mm; null where that is not stated.</param>
 /// <param name="NeededMm">Distance that is needed there, mm.</param>
-public sealed record Clash(RoutedCable Disturbing, RoutedCable Disturbed, IReadOnlyList<Stretch> Stretches, double ParallelM, double? ApartMm, double NeededMm)
+public sealed record Clash(RoutedCable Disturbing, RoutedCable Disturbed, IReadOnlyList<Stretch> Stretches, double ParallelM,
+    double? ApartMm, double NeededMm)
 {
     /// <summary>True where screens around both and a short way may do without the distance.</summary>
     public bool IsDispensable { get; init; }

@@ -5,11 +5,13 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Core.Studies.CableRoutes;
 
 /// <summary>
-/// What would end a clash: only what does is offered, with what it costs in metres of plain cable. Where no single change does, two of them together.
+/// What would end a clash: only what does is offered, with what it costs in metres of plain cable. Where no single change does, two of
+/// them together.
 /// </summary>
 internal static class ClashCures
 {
-    // A metre of divider, and what a metre of screen costs more, each in metres of plain cable; another way costs its new cable and the laying.
+    // A metre of divider, and what a metre of screen costs more, each in metres of plain cable; another way costs its new cable and the
+    // laying.
     private const double DividerPu = 0.8;
     private const double ScreenPu = 0.4;
     private const double LayingPu = 0.2;
@@ -44,7 +46,8 @@ internal static class ClashCures
     private static IEnumerable<(Cure Cure, Func<ChangedPair, ChangedPair> Change)> Changes(Clash clash, RoutePlan routes)
     {
         var (one, other) = (clash.Disturbing, clash.Disturbed);
-        var shared = clash.Stretches.Where(s => s.Disturbing.Id == s.Disturbed.Id && s.Between != MetalBetween.Solid).Select(s => s.Disturbing).ToList();
+        var shared = clash.Stretches.Where(s => s.Disturbing.Id == s.Disturbed.Id && s.Between != MetalBetween.Solid).Select(s =>
+            s.Disturbing).ToList();
         if (shared.Count > 0 && TrayDistances.IsSignal(other.Class))
         {
             var m = shared.Sum(routes.LengthM);
@@ -55,22 +58,26 @@ internal static class ClashCures
 
         if (CanBeScreened(one))
         {
-            yield return (Screen(CureKind.ScreenDisturbing, one), s => s with { Disturbing = s.Disturbing with { Screen = ReceiverScreen.Braid } });
+            yield return (Screen(CureKind.ScreenDisturbing, one),
+                s => s with { Disturbing = s.Disturbing with { Screen = ReceiverScreen.Braid } });
         }
 
         if (CanBeScreened(other))
         {
-            yield return (Screen(CureKind.ScreenDisturbed, other), s => s with { Disturbed = s.Disturbed with { Screen = ReceiverScreen.Braid } });
+            yield return (Screen(CureKind.ScreenDisturbed, other),
+                s => s with { Disturbed = s.Disturbed with { Screen = ReceiverScreen.Braid } });
         }
 
         if (Way(other, clash.Stretches.Select(s => s.Disturbed.Id), routes) is { } moved)
         {
-            yield return (Moved(CureKind.MoveDisturbed, other, moved, routes), s => s with { Disturbed = s.Disturbed with { Way = moved } });
+            yield return (Moved(CureKind.MoveDisturbed, other, moved, routes),
+                s => s with { Disturbed = s.Disturbed with { Way = moved } });
         }
 
         if (Way(one, clash.Stretches.Select(s => s.Disturbing.Id), routes) is { } moving)
         {
-            yield return (Moved(CureKind.MoveDisturbing, one, moving, routes), s => s with { Disturbing = s.Disturbing with { Way = moving } });
+            yield return (Moved(CureKind.MoveDisturbing, one, moving, routes),
+                s => s with { Disturbing = s.Disturbing with { Way = moving } });
         }
 
         if (Wider(clash, routes) is { } wider)
@@ -82,8 +89,10 @@ internal static class ClashCures
     private static (Cure Cure, Func<ChangedPair, ChangedPair> Change)? Wider(Clash clash, RoutePlan routes)
     {
         // Of trays beside each other, the one that is said to lie beside the other; what touches in one tray, or lies further off, stays.
-        var gaps = clash.Stretches.Where(s => s.ApartMm < clash.NeededMm && (s.Disturbing.BesideId == s.Disturbed.Id || s.Disturbed.BesideId == s.Disturbing.Id))
-            .Select(s => (Tray: s.Disturbing.BesideId == s.Disturbed.Id ? s.Disturbing : s.Disturbed, Other: s.Disturbing.BesideId == s.Disturbed.Id ? s.Disturbed : s.Disturbing))
+        var gaps = clash.Stretches.Where(s => s.ApartMm < clash.NeededMm
+            && (s.Disturbing.BesideId == s.Disturbed.Id || s.Disturbed.BesideId == s.Disturbing.Id))
+            .Select(s => (Tray: s.Disturbing.BesideId == s.Disturbed.Id ? s.Disturbing : s.Disturbed,
+                Other: s.Disturbing.BesideId == s.Disturbed.Id ? s.Disturbed : s.Disturbing))
             .DistinctBy(g => g.Tray.Id).ToList();
         if (gaps.Count == 0)
         {
@@ -97,12 +106,15 @@ internal static class ClashCures
     }
 
     private static bool CanBeScreened(RoutedCable cable) =>
-        cable is { Screen: ReceiverScreen.None, LengthM: not null, Role: RouteRole.Motor or RouteRole.ByHand, Class: not CableClass.Supply };
+        cable is { Screen: ReceiverScreen.None, LengthM: not null, Role: RouteRole.Motor or RouteRole.ByHand,
+            Class: not CableClass.Supply };
 
-    private static Cure Screen(CureKind kind, RoutedCable cable) => new(kind, $"a screen around {cable.Tag}, {Text.N(cable.LengthM!.Value)} m", ScreenPu * cable.LengthM.Value, []);
+    private static Cure Screen(CureKind kind, RoutedCable cable) =>
+        new(kind, $"a screen around {cable.Tag}, {Text.N(cable.LengthM!.Value)} m", ScreenPu * cable.LengthM.Value, []);
 
     private static IReadOnlyList<TraySegment>? Way(RoutedCable cable, IEnumerable<string> without, RoutePlan routes) =>
-        routes.Graph.Shortest(cable.FromPlaceId, cable.ToPlaceId, cable.Class, without.ToHashSet(StringComparer.Ordinal)) is { Count: > 0 } way ? way : null;
+        routes.Graph.Shortest(cable.FromPlaceId, cable.ToPlaceId, cable.Class,
+            without.ToHashSet(StringComparer.Ordinal)) is { Count: > 0 } way ? way : null;
 
     private static Cure Moved(CureKind kind, RoutedCable cable, IReadOnlyList<TraySegment> way, RoutePlan routes)
     {
@@ -118,4 +130,5 @@ internal static class ClashCures
 /// <param name="Disturbed">The other.</param>
 /// <param name="Dividers">Trays that would have a divider.</param>
 /// <param name="GapsMm">Gaps of trays to the one beside them, mm, that would be others.</param>
-internal sealed record ChangedPair(RoutedCable Disturbing, RoutedCable Disturbed, IReadOnlyList<string> Dividers, IReadOnlyDictionary<string, double> GapsMm);
+internal sealed record ChangedPair(RoutedCable Disturbing, RoutedCable Disturbed, IReadOnlyList<string> Dividers,
+    IReadOnlyDictionary<string, double> GapsMm);

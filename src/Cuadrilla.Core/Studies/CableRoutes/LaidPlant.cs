@@ -5,7 +5,8 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Core.Studies.CableRoutes;
 
 /// <summary>
-/// A plant as its trays lay it: cables whose length or way of laying is not stated have that of their way. One length is used everywhere. What is stated stays.
+/// A plant as its trays lay it: cables whose length or way of laying is not stated have that of their way. One length is used everywhere.
+/// What is stated stays.
 /// </summary>
 public static class LaidPlant
 {
@@ -33,13 +34,16 @@ public static class LaidPlant
         }
 
         return routes.Of(point.Id, RouteRole.Motor) is { Way.Count: > 0 } motor
-            ? point with { Feeder = feeder, Cable = point.Cable with { LengthM = Or(point.Cable.LengthM, motor), Installation = point.Cable.Installation ?? Laid(usual, motor, routes) } }
+            ? point with { Feeder = feeder,
+                Cable = point.Cable with { LengthM = Or(point.Cable.LengthM, motor),
+                    Installation = point.Cable.Installation ?? Laid(usual, motor, routes) } }
             : feeder == point.Feeder ? point : point with { Feeder = feeder };
     }
 
     private static Given Or(Given stated, RoutedCable way) => stated.IsKnown || way.LengthM is not { } m ? stated : m;
 
-    // By its worst piece: most loaded circuits together, of others each cable in parallel, its own counted where its capacity is; where two are alike the one that cools less.
+    // By its worst piece: most loaded circuits together, of others each cable in parallel, its own counted where its capacity is; where
+    // two are alike the one that cools less.
     private static CableInstallation? Laid(CableInstallation? usual, RoutedCable cable, RoutePlan routes)
     {
         if (usual is null)
@@ -47,7 +51,9 @@ public static class LaidPlant
             return null;
         }
 
-        var (circuits, kind) = cable.Way.Select(s => (Circuits: routes.LoadedOn(s) - (cable.IsLoaded ? cable.Runs : 0) + 1, s.Kind)).OrderByDescending(x => x.Circuits).ThenByDescending(x => x.Kind).First();
+        var (circuits, kind) = cable.Way.Select(s =>
+            (Circuits: routes.LoadedOn(s) - (cable.IsLoaded ? cable.Runs : 0) + 1, s.Kind)).OrderByDescending(x =>
+                x.Circuits).ThenByDescending(x => x.Kind).First();
         var (method, grouping) = kind switch
         {
             TrayKind.OpenMetal => (InstallationMethod.E, CableGrouping.Ladder),

@@ -3,7 +3,8 @@ using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.CableRoutes;
 
-/// <summary>Every cable of a plant with its way: chosen by hand, or the shortest in the trays that its class permits. See <c>docs/methods/separation.md</c>.</summary>
+/// <summary>Every cable of a plant with its way: chosen by hand, or the shortest in the trays that its class permits. See
+/// <c>docs/methods/separation.md</c>.</summary>
 public sealed class RoutePlan
 {
     private readonly Dictionary<string, RoutedCable> byId;
@@ -55,7 +56,9 @@ public sealed class RoutePlan
             return found.TryGetValue(key, out var way) ? way : found[key] = graph.Shortest(cable.FromPlaceId, cable.ToPlaceId, cable.Class);
         }
 
-        return new RoutePlan(graph, [.. PlantCables.Of(plant).Select(c => light.Contains(c.Id) ? c with { IsLight = true } : c).Select(Laid)]);
+        return new RoutePlan(graph, [.. PlantCables.Of(plant).Select(c => light.Contains(c.Id)
+            ? c with { IsLight = true }
+            : c).Select(Laid)]);
 
         RoutedCable Laid(RoutedCable cable)
         {
@@ -68,7 +71,8 @@ public sealed class RoutePlan
             {
                 return TrayGraph.End(cable.FromPlaceId, own) == cable.ToPlaceId
                     ? cable with { Way = own, LengthM = own.Sum(graph.LengthM), IsByHand = true }
-                    : cable with { IsByHand = true, Missing = $"trays that hang together from {places[cable.FromPlaceId]} to {places[cable.ToPlaceId]}: its way is chosen by hand" };
+                    : cable with { IsByHand = true,
+                        Missing = $"trays that hang together from {places[cable.FromPlaceId]} to {places[cable.ToPlaceId]}: its way is chosen by hand" };
             }
 
             if (cable.FromPlaceId == cable.ToPlaceId)

@@ -36,7 +36,8 @@ public enum RouteRole
 /// <param name="FromPlaceId">Where it begins; empty: not stated.</param>
 /// <param name="ToPlaceId">Where it ends; empty: not stated.</param>
 public sealed record RoutedCable(
-    string Id, string Tag, RouteRole Role, SignalKind? Signal, CableClass Class, ReceiverScreen Screen, string PointId, string FromPlaceId, string ToPlaceId)
+    string Id, string Tag, RouteRole Role, SignalKind? Signal, CableClass Class, ReceiverScreen Screen, string PointId, string FromPlaceId,
+    string ToPlaceId)
 {
     /// <summary>Pieces of tray in their order; empty where there is no way.</summary>
     public IReadOnlyList<TraySegment> Way { get; init; } = [];

@@ -5,7 +5,8 @@ using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.CableRoutes;
 
-/// <summary>Every pair of cables that run beside each other too close for too long, with what it does and what would end it. See <c>docs/methods/separation.md</c>.</summary>
+/// <summary>Every pair of cables that run beside each other too close for too long, with what it does and what would end it. See
+/// <c>docs/methods/separation.md</c>.</summary>
 public sealed class SeparationStudy
 {
     // Ringing of an edge on a motor cable of tens of metres.
@@ -28,7 +29,8 @@ public sealed class SeparationStudy
         (rules, this.routes, this.edgeOf) = (plant.Conventions.Separation, routes, edgeOf);
         distances = new TrayDistances(plant.Routes.Segments);
         Clashes = [.. Pairs(plant).Select(p => Of(p.Disturbing, p.Disturbed)).OfType<Clash>().Select(WithVoltage)
-            .OrderByDescending(c => c.ApartMm is null ? double.MaxValue : c.NeededMm - c.ApartMm).ThenBy(c => c.Disturbing.Id, StringComparer.Ordinal).ThenBy(c => c.Disturbed.Id, StringComparer.Ordinal)];
+            .OrderByDescending(c => c.ApartMm is null ? double.MaxValue : c.NeededMm - c.ApartMm).ThenBy(c => c.Disturbing.Id,
+                StringComparer.Ordinal).ThenBy(c => c.Disturbed.Id, StringComparer.Ordinal)];
     }
 
     /// <summary>The clashes, worst first; those whose distance is not stated before all.</summary>
@@ -50,11 +52,15 @@ public sealed class SeparationStudy
 
     // True where two cables changed so do not clash any more.
     private bool EndsWith(ChangedPair pair) =>
-        Judged(pair.Disturbing, pair.Disturbed, [.. Stretches(pair.Disturbing, pair.Disturbed, pair.Dividers).Select(s => Apart(s, pair.GapsMm))]) is null or { IsDispensable: true };
+        Judged(pair.Disturbing, pair.Disturbed,
+            [.. Stretches(pair.Disturbing, pair.Disturbed,
+                pair.Dividers).Select(s => Apart(s, pair.GapsMm))]) is null or { IsDispensable: true };
 
     private static Stretch Apart(Stretch stretch, IReadOnlyDictionary<string, double> gapsMm) =>
-        stretch.Disturbing.BesideId == stretch.Disturbed.Id && gapsMm.TryGetValue(stretch.Disturbing.Id, out var mm) ? stretch with { ApartMm = mm }
-        : stretch.Disturbed.BesideId == stretch.Disturbing.Id && gapsMm.TryGetValue(stretch.Disturbed.Id, out mm) ? stretch with { ApartMm = mm }
+        stretch.Disturbing.BesideId == stretch.Disturbed.Id && gapsMm.TryGetValue(stretch.Disturbing.Id, out var mm)
+            ? stretch with { ApartMm = mm }
+        : stretch.Disturbed.BesideId == stretch.Disturbing.Id && gapsMm.TryGetValue(stretch.Disturbed.Id, out mm)
+            ? stretch with { ApartMm = mm }
         : stretch;
 
     private IEnumerable<(RoutedCable Disturbing, RoutedCable Disturbed)> Pairs(PlantSpecification plant)
@@ -82,11 +88,13 @@ public sealed class SeparationStudy
     }
 
     // Its own brake and thermistors go with the motor cable by design, as its encoder never does.
-    private static bool OfOneDrive(RoutedCable one, RoutedCable other) => one.PointId.Length > 0 && one.PointId == other.PointId && other.Role is RouteRole.Feeder;
+    private static bool OfOneDrive(RoutedCable one, RoutedCable other) =>
+        one.PointId.Length > 0 && one.PointId == other.PointId && other.Role is RouteRole.Feeder;
 
     private Clash? Of(RoutedCable disturbing, RoutedCable disturbed)
     {
-        var key = new PairKey(disturbing.Way, disturbed.Way, disturbing.Class, disturbed.Class, IsScreened(disturbing), IsScreened(disturbed));
+        var key = new PairKey(disturbing.Way, disturbed.Way, disturbing.Class, disturbed.Class, IsScreened(disturbing),
+            IsScreened(disturbed));
         if (!judged.TryGetValue(key, out var alike))
         {
             judged[key] = alike = Judged(disturbing, disturbed, Stretches(disturbing, disturbed, []));
@@ -123,7 +131,8 @@ public sealed class SeparationStudy
             {
                 if (its.Contains(tray.Id))
                 {
-                    found.Add(new Stretch(one, tray, Math.Min(routes.LengthM(one), routes.LengthM(tray)), apartMm, TrayDistances.Between(one, tray, disturbed.Class)));
+                    found.Add(new Stretch(one, tray, Math.Min(routes.LengthM(one), routes.LengthM(tray)), apartMm,
+                        TrayDistances.Between(one, tray, disturbed.Class)));
                 }
             }
         }
@@ -136,15 +145,18 @@ public sealed class SeparationStudy
         Separation.Pair Pair(double m) => new(disturbing.Class, disturbed.Class, IsScreened(disturbing), IsScreened(disturbed), m);
 
         // What is certain goes before what is not stated: with a gap open the rest may clash by itself.
-        return stretches.Any(s => s.ApartMm is null) && JudgedAs(disturbing, disturbed, [.. stretches.Where(s => s.ApartMm is not null)], Pair) is { } certain
+        return stretches.Any(s => s.ApartMm is null)
+            && JudgedAs(disturbing, disturbed, [.. stretches.Where(s => s.ApartMm is not null)], Pair) is { } certain
             ? certain
             : JudgedAs(disturbing, disturbed, stretches, Pair);
     }
 
-    private Clash? JudgedAs(RoutedCable disturbing, RoutedCable disturbed, IReadOnlyList<Stretch> stretches, Func<double, Separation.Pair> pairOver)
+    private Clash? JudgedAs(RoutedCable disturbing, RoutedCable disturbed, IReadOnlyList<Stretch> stretches,
+        Func<double, Separation.Pair> pairOver)
     {
         // Together as long as they would be too close for a long way.
-        var near = stretches.Where(s => Separation.NeededMm(rules, pairOver(double.MaxValue), s.Between) is var mm && mm > 0 && !(s.ApartMm >= mm)).ToList();
+        var near = stretches.Where(s => Separation.NeededMm(rules, pairOver(double.MaxValue), s.Between) is var mm && mm > 0
+            && !(s.ApartMm >= mm)).ToList();
         var parallelM = near.Sum(s => s.LengthM);
         var pair = pairOver(parallelM);
         var close = near.Where(s => !(s.ApartMm >= Separation.NeededMm(rules, pair, s.Between))).OrderBy(s => s.ApartMm ?? -1).ToList();
@@ -154,12 +166,14 @@ public sealed class SeparationStudy
         }
 
         var worst = close.MaxBy(s => s.ApartMm is { } mm ? Separation.NeededMm(rules, pair, s.Between) - mm : double.MaxValue)!;
-        return new Clash(disturbing, disturbed, close, parallelM, worst.ApartMm, Digits.Kept(Separation.NeededMm(rules, pair, worst.Between))) { IsDispensable = pair.IsDispensable };
+        return new Clash(disturbing, disturbed, close, parallelM, worst.ApartMm,
+            Digits.Kept(Separation.NeededMm(rules, pair, worst.Between))) { IsDispensable = pair.IsDispensable };
     }
 
     private Clash WithVoltage(Clash clash)
     {
-        if (clash.Disturbed.Signal is not { } signal || SignalKinds.InputOf(signal) is not { } input || clash.ApartMm is null || edgeOf(clash.Disturbing) is not { } edge)
+        if (clash.Disturbed.Signal is not { } signal || SignalKinds.InputOf(signal) is not { } input || clash.ApartMm is null
+            || edgeOf(clash.Disturbing) is not { } edge)
         {
             return clash;
         }
@@ -167,17 +181,20 @@ public sealed class SeparationStudy
         double sum = 0;
         foreach (var stretch in clash.Stretches)
         {
-            if (HeightM(stretch.Disturbing) is not { } source || HeightM(stretch.Disturbed) is not { } receiver || stretch.ApartMm is not { } apart)
+            if (HeightM(stretch.Disturbing) is not { } source || HeightM(stretch.Disturbed) is not { } receiver
+                || stretch.ApartMm is not { } apart)
             {
                 return clash;
             }
 
             var distance = Math.Max((apart / 1e3) + TouchingM, Math.Abs(source - receiver));
-            var pair = new CoupledVoltage.Pair(RingMhz, stretch.LengthM, source, receiver, distance, edge.PeakA * ScreenLeavesPu(clash.Disturbing), clash.Disturbed.Screen, null);
+            var pair = new CoupledVoltage.Pair(RingMhz, stretch.LengthM, source, receiver, distance,
+                edge.PeakA * ScreenLeavesPu(clash.Disturbing), clash.Disturbed.Screen, null);
             sum += CoupledVoltage.Of(pair, input).VoltageV;
         }
 
-        var unit = CoupledVoltage.Of(new CoupledVoltage.Pair(RingMhz, 1, TouchingM, TouchingM, TouchingM, 1, ReceiverScreen.None, null), input);
+        var unit = CoupledVoltage.Of(new CoupledVoltage.Pair(RingMhz, 1, TouchingM, TouchingM, TouchingM, 1, ReceiverScreen.None,
+            null), input);
         var read = sum * unit.InputV / unit.VoltageV;
         return clash with { VoltageV = sum, Steps = read / input.StepV };
     }
@@ -185,14 +202,18 @@ public sealed class SeparationStudy
     // Nearly all of the current returns in a screen that is connected all round at both ends (verify).
     private static double ScreenLeavesPu(RoutedCable disturbing) => disturbing.Screen == ReceiverScreen.None ? 1 : 0.1;
 
-    private static double? HeightM(TraySegment tray) => tray.HeightMm.IsKnown ? tray.HeightMm.Value / 1e3 : tray.Kind == TrayKind.NoMetal ? null : TouchingM;
+    private static double? HeightM(TraySegment tray) =>
+        tray.HeightMm.IsKnown ? tray.HeightMm.Value / 1e3 : tray.Kind == TrayKind.NoMetal ? null : TouchingM;
 
     // Ways are told apart by their list: cables laid by the same rule share it.
-    private readonly record struct PairKey(IReadOnlyList<TraySegment> One, IReadOnlyList<TraySegment> Other, CableClass OneIs, CableClass OtherIs, bool OneScreened, bool OtherScreened)
+    private readonly record struct PairKey(IReadOnlyList<TraySegment> One, IReadOnlyList<TraySegment> Other, CableClass OneIs,
+        CableClass OtherIs, bool OneScreened, bool OtherScreened)
     {
         public bool Equals(PairKey other) => ReferenceEquals(One, other.One) && ReferenceEquals(Other, other.Other)
             && (OneIs, OtherIs, OneScreened, OtherScreened) == (other.OneIs, other.OtherIs, other.OneScreened, other.OtherScreened);
 
-        public override int GetHashCode() => HashCode.Combine(RuntimeHelpers.GetHashCode(One), RuntimeHelpers.GetHashCode(Other), OneIs, OtherIs, OneScreened, OtherScreened);
+        public override int GetHashCode() =>
+            HashCode.Combine(RuntimeHelpers.GetHashCode(One), RuntimeHelpers.GetHashCode(Other), OneIs, OtherIs, OneScreened,
+                OtherScreened);
     }
 }

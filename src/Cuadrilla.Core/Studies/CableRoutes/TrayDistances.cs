@@ -37,7 +37,8 @@ internal sealed class TrayDistances
     /// <summary>Trays beside each one, with the free distance in mm; null where that is not stated.</summary>
     public IReadOnlyDictionary<string, IReadOnlyList<(TraySegment Tray, double? ApartMm)>> All { get; }
 
-    /// <summary>Metal between cables of two trays: the better of their walls; in one and the same none, but for a divider, which parts signals from the rest.</summary>
+    /// <summary>Metal between cables of two trays: the better of their walls; in one and the same none, but for a divider, which parts
+    /// signals from the rest.</summary>
     public static MetalBetween Between(TraySegment one, TraySegment other, CableClass disturbed) => one.Id == other.Id
         ? one.Divider && IsSignal(disturbed) ? MetalBetween.Solid : MetalBetween.None
         : (MetalBetween)Math.Max((int)Wall(one.Kind), (int)Wall(other.Kind));
@@ -55,7 +56,8 @@ internal sealed class TrayDistances
         _ => MetalBetween.None,
     };
 
-    private static (string, string) Ends(TraySegment s) => string.CompareOrdinal(s.FromPlaceId, s.ToPlaceId) < 0 ? (s.FromPlaceId, s.ToPlaceId) : (s.ToPlaceId, s.FromPlaceId);
+    private static (string, string) Ends(TraySegment s) =>
+        string.CompareOrdinal(s.FromPlaceId, s.ToPlaceId) < 0 ? (s.FromPlaceId, s.ToPlaceId) : (s.ToPlaceId, s.FromPlaceId);
 
     private void Add(TraySegment one, TraySegment other, double? gap)
     {

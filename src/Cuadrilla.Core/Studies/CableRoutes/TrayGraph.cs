@@ -15,7 +15,8 @@ internal sealed class TrayGraph
     {
         var places = routes.Places.ToDictionary(p => p.Id, StringComparer.Ordinal);
         lengths = routes.Segments.ToDictionary(s => s.Id, s => LengthOf(s, places), StringComparer.Ordinal);
-        from = routes.Segments.SelectMany(s => new[] { (At: s.FromPlaceId, s, Other: s.ToPlaceId), (At: s.ToPlaceId, s, Other: s.FromPlaceId) })
+        from = routes.Segments.SelectMany(s =>
+            new[] { (At: s.FromPlaceId, s, Other: s.ToPlaceId), (At: s.ToPlaceId, s, Other: s.FromPlaceId) })
             .ToLookup(x => x.At, x => (x.s, x.Other), StringComparer.Ordinal);
     }
 
@@ -37,7 +38,8 @@ internal sealed class TrayGraph
     /// <param name="without">Trays left out.</param>
     public IReadOnlyList<TraySegment>? Shortest(string start, string end, CableClass of, IReadOnlySet<string>? without = null)
     {
-        Dictionary<string, (double M, TraySegment? By, string Before)> best = new(StringComparer.Ordinal) { [start] = (0, null, string.Empty) };
+        Dictionary<string, (double M, TraySegment? By, string Before)> best = new(StringComparer.Ordinal) { [start] = (0, null,
+            string.Empty) };
         HashSet<string> settled = new(StringComparer.Ordinal);
         PriorityQueue<string, (double M, string Id)> waiting = new();
         waiting.Enqueue(start, (0, start));

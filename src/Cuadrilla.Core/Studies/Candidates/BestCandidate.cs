@@ -7,7 +7,8 @@ using Cuadrilla.Core.Studies.Energy;
 namespace Cuadrilla.Core.Studies.Candidates;
 
 /// <summary>
-/// The first of the ranking, found without the costs of all: a lifetime costs at least its price and the energy that leaves the shaft, so what is dearer than
+/// The first of the ranking, found without the costs of all: a lifetime costs at least its price and the energy that leaves the shaft, so
+/// what is dearer than
 /// the best so far by that alone needs no further reckoning. What is far too small is not judged.
 /// </summary>
 public static class BestCandidate
@@ -28,7 +29,9 @@ public static class BestCandidate
         var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
         var usual = CandidateRanking.Usual(input, data);
         return Cheapest(
-            CandidateRanking.MotorsFor(input, data).Where(m => m.OwnName.Length > 0 || m.Plate.RatedPowerW >= LeastPart * load.RatedPowerW).Where(m => !CandidateRanking.IsSpecial(m, data, current)),
+            CandidateRanking.MotorsFor(input,
+                data).Where(m => m.OwnName.Length > 0 || m.Plate.RatedPowerW >= LeastPart * load.RatedPowerW).Where(m =>
+                    !CandidateRanking.IsSpecial(m, data, current)),
             m => m.PriceIndex, m => CandidateRanking.MotorOf(input, data, m, usual), input, load) ?? CandidateRanking.Motors(input, data);
     }
 
@@ -38,7 +41,8 @@ public static class BestCandidate
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var now = CandidateRanking.Build(input, data, input.DrivePoint);
-        if (now is not { Load: { Cycle: null, RatedPowerW: > 0 } load, Fitted.Item.Plate.RatedCurrentA: > 0 and var ratedA } || input.Group is not null)
+        if (now is not { Load: { Cycle: null, RatedPowerW: > 0 } load, Fitted.Item.Plate.RatedCurrentA: > 0 and var ratedA }
+            || input.Group is not null)
         {
             return CandidateRanking.Converters(input, data);
         }
@@ -46,14 +50,17 @@ public static class BestCandidate
         var current = input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
         var leastA = LeastPart * load.RatedPowerW / now.Fitted.Item.Plate.RatedPowerW * ratedA / Math.Max(1, current?.Modules ?? 1);
         return Cheapest(
-            CandidateRanking.ConvertersFor(input, data).Where(c => c.OwnName.Length > 0 || c.LightCurrentA >= leastA).Where(c => !CandidateRanking.IsSpecial(c, data, current)),
+            CandidateRanking.ConvertersFor(input,
+                data).Where(c => c.OwnName.Length > 0 || c.LightCurrentA >= leastA).Where(c =>
+                    !CandidateRanking.IsSpecial(c, data, current)),
             c => c.PriceIndex, c => CandidateRanking.ConverterOf(input, data, c), input, load) ?? CandidateRanking.Converters(input, data);
     }
 
     private static IReadOnlyList<Candidate>? Cheapest<T>(
         IEnumerable<T> items, Func<T, double> priceIndex, Func<T, Candidate> judge, DrivePointInput input, Loads.LoadModel load)
     {
-        List<EnergyPoint> shaft = [.. load.Duty.Where(d => d.HoursPerYear > 0).Select(d => new EnergyPoint(d.LevelPu, d.HoursPerYear, load.At(d.LevelPu).PowerW))];
+        List<EnergyPoint> shaft = [.. load.Duty.Where(d => d.HoursPerYear > 0).Select(d =>
+            new EnergyPoint(d.LevelPu, d.HoursPerYear, load.At(d.LevelPu).PowerW))];
         var bounded = shaft.TrueForAll(p => p.LineW > 0);
         Candidate? best = null;
         foreach (var item in items.OrderBy(priceIndex))
@@ -73,7 +80,8 @@ public static class BestCandidate
     }
 
     // By its price and the energy of the shaft alone; without hours by its price.
-    private static bool Dearer(double priceIndex, Candidate best, List<EnergyPoint> shaft, DrivePointInput input) => best.LifetimeCost is { } least
+    private static bool Dearer(double priceIndex, Candidate best, List<EnergyPoint> shaft, DrivePointInput input) =>
+        best.LifetimeCost is { } least
         ? YearlyEnergy.Of(shaft, priceIndex, input.Tariff).LifetimeCost > least
         : shaft.Count == 0 && priceIndex > best.PriceIndex;
 

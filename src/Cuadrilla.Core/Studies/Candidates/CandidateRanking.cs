@@ -24,7 +24,8 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         var usual = Usual(input, data);
-        return Rank(MotorsFor(input, data).Select(item => MotorOf(input, data, item, usual)), id => IsSpecial(data.Motors[id], data, input.DrivePoint.Motor as MotorChoice.FromCatalogue));
+        return Rank(MotorsFor(input, data).Select(item => MotorOf(input, data, item, usual)),
+            id => IsSpecial(data.Motors[id], data, input.DrivePoint.Motor as MotorChoice.FromCatalogue));
     }
 
     /// <summary>Converters for a drive point.</summary>
@@ -32,16 +33,20 @@ public static class CandidateRanking
     {
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
-        return Rank(ConvertersFor(input, data).Select(item => ConverterOf(input, data, item)), id => IsSpecial(data.Converters[id], data, Standing(input)));
+        return Rank(ConvertersFor(input, data).Select(item => ConverterOf(input, data, item)),
+            id => IsSpecial(data.Converters[id], data, Standing(input)));
     }
 
     /// <summary>Motors that are looked at: those made for the supply, and the one that stands.</summary>
     internal static IEnumerable<MotorItem> MotorsFor(DrivePointInput input, EngineeringData data) => WithChosen(
-        MadeFor.Motors(data, input.BusVoltageV, input.FrequencyHz), input.DrivePoint.Motor is MotorChoice.FromCatalogue current ? data.Motors.GetValueOrDefault(current.ItemId) : null);
+        MadeFor.Motors(data, input.BusVoltageV, input.FrequencyHz), input.DrivePoint.Motor is MotorChoice.FromCatalogue current
+            ? data.Motors.GetValueOrDefault(current.ItemId)
+            : null);
 
     /// <summary>Converters likewise.</summary>
     internal static IEnumerable<ConverterItem> ConvertersFor(DrivePointInput input, EngineeringData data) =>
-        WithChosen(MadeFor.Converters(data, input.BusVoltageV), Standing(input) is { } current ? data.Converters.GetValueOrDefault(current.ItemId) : null);
+        WithChosen(MadeFor.Converters(data, input.BusVoltageV),
+            Standing(input) is { } current ? data.Converters.GetValueOrDefault(current.ItemId) : null);
 
     /// <summary>One motor, judged.</summary>
     internal static Candidate MotorOf(DrivePointInput input, EngineeringData data, MotorItem item, IReadOnlyList<ConverterAtSite> usual)
@@ -66,7 +71,8 @@ public static class CandidateRanking
     {
         var current = Standing(input);
         var choice = WithItem(input.Group?.Choice ?? input.DrivePoint.Converter, item);
-        var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data, input.DrivePoint with { Converter = choice });
+        var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data,
+            input.DrivePoint with { Converter = choice });
         var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
         return Judge(
             model,
@@ -83,16 +89,20 @@ public static class CandidateRanking
     }
 
     /// <summary>The converter that stands: the group's, or its own.</summary>
-    internal static ConverterChoice.FromCatalogue? Standing(DrivePointInput input) => input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
+    internal static ConverterChoice.FromCatalogue? Standing(DrivePointInput input) =>
+        input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
 
     /// <summary>
-    /// The choice with which a motor is judged, and which choosing it puts in place: settings of the present choice, but a servo motor has no fan
+    /// The choice with which a motor is judged, and which choosing it puts in place: settings of the present choice, but a servo motor has
+    /// no fan
     /// and a new one gets its insulated bearing, which belongs to the purchase.
     /// </summary>
     public static MotorChoice.FromCatalogue WithItem(MotorChoice now, MotorItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        var current = now as MotorChoice.FromCatalogue ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false, string.Empty);
+        var current = now as MotorChoice.FromCatalogue
+            ?? new MotorChoice.FromCatalogue(string.Empty, MotorCooling.OwnFan, ThermalClass.B, MotorConnection.Fitting, false,
+                string.Empty);
         if (current.ItemId == item.Id)
         {
             return current;
@@ -110,7 +120,8 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(item);
         return now is ConverterChoice.FromCatalogue current
             ? current with { ItemId = item.Id }
-            : new ConverterChoice.FromCatalogue(item.Id, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing(), OutputFilter.None, SupplyFeed.ThreePhase);
+            : new ConverterChoice.FromCatalogue(item.Id, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing(), OutputFilter.None,
+                SupplyFeed.ThreePhase);
     }
 
     /// <summary>What a motor is, in short.</summary>
@@ -122,7 +133,8 @@ public static class CandidateRanking
         var made = item.Technology switch
         {
             MotorTechnology.CageInduction => FormattableString.Invariant($"{item.Poles}-pole"),
-            MotorTechnology.DcSeparatelyExcited => FormattableString.Invariant($"{item.Plate.RatedSpeedRpm:0} rpm, {item.Plate.RatedVoltageV:0} V"),
+            MotorTechnology.DcSeparatelyExcited =>
+                FormattableString.Invariant($"{item.Plate.RatedSpeedRpm:0} rpm, {item.Plate.RatedVoltageV:0} V"),
             _ => FormattableString.Invariant($"{item.Poles}-pole, {item.Plate.RatedSpeedRpm:0} rpm"),
         };
         return $"{ItemText.Motor(item)} {ItemText.Power(item)}, {made}, {item.Frame}";
@@ -164,7 +176,8 @@ public static class CandidateRanking
     ];
 
     private static Candidate Judge(
-        DrivePointModel model, IEnumerable<Check> sizing, IEnumerable<Check> rules, string id, string name, double kw, double currentA, double priceIndex, bool isChosen, bool forMotor,
+        DrivePointModel model, IEnumerable<Check> sizing, IEnumerable<Check> rules, string id, string name, double kw, double currentA,
+        double priceIndex, bool isChosen, bool forMotor,
         IReadOnlyList<ConverterAtSite> usual)
     {
         var all = sizing.ToList();
@@ -175,12 +188,18 @@ public static class CandidateRanking
         var isSized = judged.Exists(c => c.Id == sizes);
         var fails = judged.Concat(rules).Where(c => c.Verdict == Verdict.Fails).ToList();
         var worst = judged.FirstOrDefault();
-        var mismatch = model is { Fitted.Item: { } motor, Converter: { } converter } ? DrivePointModel.Mismatch(motor.Plate, converter.Item, model.Input.OnDcBus) : string.Empty;
+        var mismatch = model is { Fitted.Item: { } motor, Converter: { } converter }
+            ? DrivePointModel.Mismatch(motor.Plate, converter.Item, model.Input.OnDcBus)
+            : string.Empty;
 
         // The motor that stands there may stay; a new one has to be lawful.
-        var against = forMotor && !isChosen && model.Fitted is { Item: var item } ? model.Input.Defaults.LeastMotorClass.Against(item) : string.Empty;
+        var against = forMotor && !isChosen && model.Fitted is { Item: var item }
+            ? model.Input.Defaults.LeastMotorClass.Against(item)
+            : string.Empty;
         var fits = isSized && fails.Count == 0 && (forMotor || mismatch.Length == 0) && against.Length == 0;
-        var refusal = against.Length > 0 ? "Not permitted: " + against : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : string.Empty;
+        var refusal = against.Length > 0
+            ? "Not permitted: " + against
+            : !forMotor && mismatch.Length > 0 ? "Asks for " + mismatch : string.Empty;
         var needsData = !isSized && fails.Count == 0 && refusal.Length == 0;
         var (kwh, cost) = fits ? Cost(model, priceIndex, usual) : (null, null);
         var reason = refusal.Length > 0 ? refusal : needsData
@@ -209,19 +228,22 @@ public static class CandidateRanking
     {
         // The duty counts as soon as it is entered: motors are compared on the converter that would be taken, the same kind for all.
         Func<double, MeanPower>? power = EnergyAlternatives.Ready(model) is { } drive ? level => MeanPower.Of(drive, level)
-            : EnergyAlternatives.Missing(model).ToList() is ["converter"] && model is CabledMotor motor && Assumed(motor, usual) is { } assumed ? level => MeanPower.OnConverter(motor, motor.Motor, assumed, level)
+            : EnergyAlternatives.Missing(model).ToList() is ["converter"] && model is CabledMotor motor
+                && Assumed(motor, usual) is { } assumed ? level => MeanPower.OnConverter(motor, motor.Motor, assumed, level)
             : null;
         if (power is null || model.Load is not { } load)
         {
             return (null, null);
         }
 
-        var points = load.Duty.Where(d => d.HoursPerYear > 0).Select(d => new EnergyPoint(d.LevelPu, d.HoursPerYear, power(d.LevelPu).LineW));
+        var points = load.Duty.Where(d => d.HoursPerYear > 0).Select(d =>
+            new EnergyPoint(d.LevelPu, d.HoursPerYear, power(d.LevelPu).LineW));
         var year = YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
         return (year.EnergyKwh, year.LifetimeCost);
     }
 
-    // Generic six-pulse units with choke at this place, smallest first: the first that carries a motor's rated current is what it would be compared on.
+    // Generic six-pulse units with choke at this place, smallest first: the first that carries a motor's rated current is what it would be
+    // compared on.
     internal static IReadOnlyList<ConverterAtSite> Usual(DrivePointInput input, EngineeringData data) =>
     [
         .. MadeFor.Converters(data, input.BusVoltageV)
@@ -231,7 +253,9 @@ public static class CandidateRanking
     ];
 
     private static ConverterAtSite? Assumed(CabledMotor model, IReadOnlyList<ConverterAtSite> usual) =>
-        model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? null : usual.FirstOrDefault(c => c.SiteCurrentA >= model.Motor.Plate.RatedCurrentA);
+        model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited
+            ? null
+            : usual.FirstOrDefault(c => c.SiteCurrentA >= model.Motor.Plate.RatedCurrentA);
 
     private static double Usage(Check check) => check.Sense == LimitSense.AtMost
         ? 100 * check.Figure.Value / Math.Max(check.Limit.Value, 1e-9)
@@ -244,7 +268,8 @@ public static class CandidateRanking
             return $"{check.Title}: {check.Reason.WithNumbers}";
         }
 
-        var sign = check.Sense == LimitSense.AtMost ? (check.Verdict == Verdict.Fails ? ">" : "≤") : check.Verdict == Verdict.Fails ? "<" : "≥";
+        var sign = check.Sense == LimitSense.AtMost ? (check.Verdict == Verdict.Fails ? ">" : "≤") : check.Verdict == Verdict.Fails
+            ? "<" : "≥";
         return $"{check.Title}: {Text.N(check.Figure.Value, 3)} {sign} {Text.N(check.Limit.Value, 3)} {check.Unit}";
     }
 }

@@ -98,7 +98,8 @@ public static class TechnologyComparison
     private static TechnologyRow? Row(Candidate candidate, DrivePointInput input, EngineeringData data)
     {
         var item = data.Motors[candidate.ItemId];
-        if (candidate.Motor is not { } motor || DrivePointModel.Build(input with { DrivePoint = input.DrivePoint with { Motor = motor } }, data) is not LoadedMotor model)
+        if (candidate.Motor is not { } motor
+            || DrivePointModel.Build(input with { DrivePoint = input.DrivePoint with { Motor = motor } }, data) is not LoadedMotor model)
         {
             return null;
         }

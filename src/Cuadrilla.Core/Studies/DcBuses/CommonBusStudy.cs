@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Studies.DcBuses;
 /// <param name="UndervoltageV">Bus voltage below which the members switch off, V.</param>
 /// <param name="MainsOff">True when the line is gone: nothing is drawn or returned.</param>
 public sealed record BusSupply(
-    double ContinuousW, double PeakW, double ReturnW, double ChopperW, double RestV, double ChopperV, double TripV, double UndervoltageV = 0, bool MainsOff = false);
+    double ContinuousW, double PeakW, double ReturnW, double ChopperW, double RestV, double ChopperV, double TripV,
+    double UndervoltageV = 0, bool MainsOff = false);
 
 /// <summary>A moment of the bus.</summary>
 /// <param name="TimeS">Time, s.</param>
@@ -76,11 +77,14 @@ public sealed record CommonBusResult
     /// <summary>True when neither line nor resistor takes all.</summary>
     public required bool Trips { get; init; }
 
-    /// <summary>The moment at which the members switch off, the voltage too high or, with the line gone, too low, s; null when they never do.</summary>
+    /// <summary>The moment at which the members switch off, the voltage too high or, with the line gone, too low, s; null when they never
+    /// do.</summary>
     public required double? OffAtS { get; init; }
 
-    /// <summary>Largest power through each section of the busbar, from the supply module on, W: what the members behind it take together.</summary>
-    public double[] SectionsW() => [.. Enumerable.Range(0, Moments[0].MembersW.Count).Select(k => Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
+    /// <summary>Largest power through each section of the busbar, from the supply module on, W: what the members behind it take
+    /// together.</summary>
+    public double[] SectionsW() => [.. Enumerable.Range(0,
+        Moments[0].MembersW.Count).Select(k => Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
 
     /// <summary>Rms power of a member over the span, W: each moment lasts to the next.</summary>
     /// <param name="member">Its place among them.</param>
@@ -133,7 +137,8 @@ public static class CommonBusStudy
         var trips = false;
         double? offAt = null;
         var ohm = supply.ChopperW > 0 ? supply.ChopperV * supply.ChopperV / supply.ChopperW : (double?)null;
-        var limits = new LinkLimits(capacitance, supply.RestV, supply.ChopperV, ohm, supply.TripV, supply.ReturnW, supply.UndervoltageV, supply.MainsOff);
+        var limits = new LinkLimits(capacitance, supply.RestV, supply.ChopperV, ohm, supply.TripV, supply.ReturnW, supply.UndervoltageV,
+            supply.MainsOff);
         foreach (var next in Times(members, span).Skip(1))
         {
             var powers = members.Select(m => m.At(time + ((next - time) / 2))).ToArray();

@@ -27,7 +27,8 @@ internal static class DcBusChecks
     ];
 
     public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<DrivePointStudy> studies) =>
-        supply.Plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusModel.Of(supply.Plant, l, b, studies, supply.Data, supply.Defaults))).SelectMany(m => Of(m, supply));
+        supply.Plant.Lineups.SelectMany(l =>
+            l.DcBuses.Select(b => DcBusModel.Of(supply.Plant, l, b, studies, supply.Data, supply.Defaults))).SelectMany(m => Of(m, supply));
 
     private static IEnumerable<Check> Of(DcBusModel model, SupplyContext supply)
     {
@@ -40,13 +41,16 @@ internal static class DcBusChecks
 
         var stops = missing.Count > 0
             ? []
-            : supply.Plant.Scenarios.Select(s => (s.Name, Run: model.Run(s, BusEvent.EmergencyStop))).Where(r => r.Run is not null).Select(r => (r.Name, Run: r.Run!)).ToList();
+            : supply.Plant.Scenarios.Select(s => (s.Name, Run: model.Run(s, BusEvent.EmergencyStop))).Where(r =>
+                r.Run is not null).Select(r => (r.Name, Run: r.Run!)).ToList();
         IEnumerable<Check> checks = missing.Count > 0
             ? All.Select(c => Check.Lacking(c.Id, string.Empty, BoardRow.Plant, Title(c.Title, model), missing))
-            : [SupplyModule(model, runs, supply), Regeneration(model, runs, supply), Busbar(model, runs, supply), Precharge(model, supply), EmergencyStop(model, stops, supply)];
+            : [SupplyModule(model, runs, supply), Regeneration(model, runs, supply), Busbar(model, runs, supply), Precharge(model, supply),
+                EmergencyStop(model, stops, supply)];
         var servo = missing.Count > 0 ? [] : ServoLineupChecks.Of(model, supply);
         return checks.Append(FaultLevelChecks.OfSupplyModule(
-            model.Bus.Name, model.Module, DrivePointModel.ImpedanceOf(model.Bus.Feeder, supply.Defaults) ?? default, model.BusId, supply)).Concat(servo).Select(c => c.At(model.Bus.Id));
+            model.Bus.Name, model.Module, DrivePointModel.ImpedanceOf(model.Bus.Feeder, supply.Defaults) ?? default, model.BusId,
+            supply)).Concat(servo).Select(c => c.At(model.Bus.Id));
     }
 
     private static Check SupplyModule(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
@@ -55,7 +59,8 @@ internal static class DcBusChecks
         var ratedKw = module.RatedKw * model.SitePu;
         if (ratedKw <= 0)
         {
-            return Check.Lacking(All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model), ["a supply module that may stand at this site"]);
+            return Check.Lacking(All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model),
+                ["a supply module that may stand at this site"]);
         }
 
         // Its store of heat fills with P² as a converter's does with I²; the process goes on for ever.
@@ -65,7 +70,8 @@ internal static class DcBusChecks
         var rms = 100 * run.RmsW / (ratedKw * 1e3);
         var byPeak = Filled(store) > rms;
         return CheckWriter.Judged(
-            All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model) + (byPeak ? ", peak and its time" : ", rms"), Math.Max(rms, Filled(store)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            All[0].Id, string.Empty, BoardRow.Plant, Title(All[0].Title, model) + (byPeak ? ", peak and its time" : ", rms"),
+            Math.Max(rms, Filled(store)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: a larger supply module, cycles that do not begin together.",
             new Reason(
                 "P_rms ≤ P_N; P_peak ≤ k·P_N; ∫(P² − P_N²)dt ≤ (k² − 1)·P_N²·t_k over the process of all members, motoring and regenerating added",
@@ -75,22 +81,26 @@ internal static class DcBusChecks
             name);
     }
 
-    private static double Filled(OverloadStore store) => Math.Max(store.PeakPct, store.Recovers ? store.LargestPct : Math.Max(store.LargestPct, 101));
+    private static double Filled(OverloadStore store) =>
+        Math.Max(store.PeakPct, store.Recovers ? store.LargestPct : Math.Max(store.LargestPct, 101));
 
     private static List<CurrentForTime> Drawn(CommonBusResult run) =>
-        [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m => new CurrentForTime(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.SupplyW)))];
+        [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m =>
+            new CurrentForTime(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.SupplyW)))];
 
     private static Check Regeneration(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
     {
         var (name, run) = runs.MaxBy(r => r.Run.PeakReturnW);
         if (run.PeakReturnW <= 0)
         {
-            return Check.NotConcerned(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), "the members never give more than the others take");
+            return Check.NotConcerned(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model),
+                "the members never give more than the others take");
         }
 
         var source = model.Supply(false);
         var able = source.ReturnW + source.ChopperW;
-        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
+        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m =>
+            new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
         var window = supply.Defaults.Lineups.ResistorWindowS;
         var leastKw = new ResistorRating(1, window, ResistorRating.WireWound).Of(burnt, run.OffAtS is null).LoadingPu / 1e3;
         var continuous = model.Bus.ResistorContinuousKw.IsKnown ? model.Bus.ResistorContinuousKw.Value : 0;
@@ -99,19 +109,25 @@ internal static class DcBusChecks
             $"{Text.N(run.PeakReturnW / 1e3)} kW at most come back together; the module returns {Text.N(source.ReturnW / 1e3)} kW, the resistor burns {Text.N(source.ChopperW / 1e3)} kW; mean burnt {Text.N(run.BurntJ / run.SpanS / 1e3)} kW, which asks for {Text.N(leastKw, 3)} kW continuous; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
             Source,
             [ReasonInput.Of("capacitance of the members", 1e6 * model.CapacitanceF, "µF", "catalogue")]);
-        const string relief = "Relief: a module that returns power, chopper and resistor, a member that takes more while the others brake. " + Caution;
+        const string relief = "Relief: a module that returns power, chopper and resistor, a member that takes more while the others brake. "
+            + Caution;
         if (able <= 0)
         {
             return run.Trips
-                ? new Check(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), Verdict.Fails, run.PeakReturnW / 1e3, 0, "kW", LimitSense.AtMost, -100, name, relief, reason).At(model.Bus.Id)
-                : Check.NotConcerned(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), "the capacitors take what comes back");
+                ? new Check(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), Verdict.Fails, run.PeakReturnW / 1e3, 0,
+                    "kW", LimitSense.AtMost, -100, name, relief, reason).At(model.Bus.Id)
+                : Check.NotConcerned(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model),
+                    "the capacitors take what comes back");
         }
 
         var heat = source.ChopperW > 0 && leastKw > 0 ? (continuous > 0 ? 100 * leastKw / continuous : double.PositiveInfinity) : 0;
         return double.IsPositiveInfinity(heat)
-            ? Check.Lacking(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), [$"continuous power of the brake resistor: at least {Text.N(leastKw, 3)} kW"])
+            ? Check.Lacking(All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model),
+                [$"continuous power of the brake resistor: at least {Text.N(leastKw, 3)} kW"])
             : CheckWriter.Judged(
-                All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model), Math.Max(heat, run.Trips ? 100 * run.PeakReturnW / able : Math.Min(100, 100 * run.PeakReturnW / able)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct, relief, reason, name);
+                All[1].Id, string.Empty, BoardRow.Plant, Title(All[1].Title, model),
+                Math.Max(heat, run.Trips ? 100 * run.PeakReturnW / able : Math.Min(100, 100 * run.PeakReturnW / able)), 100, "%",
+                LimitSense.AtMost, supply.Defaults.TightMarginPct, relief, reason, name);
     }
 
     // Sections from the supply module on: each carries what the members behind it take.
@@ -121,11 +137,13 @@ internal static class DcBusChecks
         var currentA = worst.Sections.Max() / model.LowestV;
         if (!model.Bus.BusbarA.IsKnown)
         {
-            return Check.Lacking(All[2].Id, string.Empty, BoardRow.Plant, Title(All[2].Title, model), [$"rated current of the DC busbar: at least {Text.N(currentA, 3)} A"]);
+            return Check.Lacking(All[2].Id, string.Empty, BoardRow.Plant, Title(All[2].Title, model),
+                [$"rated current of the DC busbar: at least {Text.N(currentA, 3)} A"]);
         }
 
         return CheckWriter.Judged(
-            All[2].Id, string.Empty, BoardRow.Plant, Title(All[2].Title, model), currentA, model.Bus.BusbarA.Value, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            All[2].Id, string.Empty, BoardRow.Plant, Title(All[2].Title, model), currentA, model.Bus.BusbarA.Value, "A", LimitSense.AtMost,
+            supply.Defaults.TightMarginPct,
             "Relief: a busbar of larger section, the largest member next to the supply module.",
             new Reason(
                 "I = |ΣP behind the section|/U_d at the lowest bus voltage",
@@ -136,7 +154,8 @@ internal static class DcBusChecks
     }
 
     private static Check Precharge(DcBusModel model, SupplyContext supply) => CheckWriter.Judged(
-        All[3].Id, string.Empty, BoardRow.Plant, Title(All[3].Title, model), 1e6 * model.CapacitanceF, model.Module!.PrechargeUf, "µF", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+        All[3].Id, string.Empty, BoardRow.Plant, Title(All[3].Title, model), 1e6 * model.CapacitanceF, model.Module!.PrechargeUf, "µF",
+        LimitSense.AtMost, supply.Defaults.TightMarginPct,
         "Relief: a larger supply module, a pre-charge of its own for a group of members.",
         new Reason(
             "ΣC ≤ largest capacitance that the module charges",
@@ -152,8 +171,10 @@ internal static class DcBusChecks
         }
 
         var (name, run) = stops.MaxBy(r => (r.Run.Trips, r.Run.PeakReturnW));
-        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
-        var leastKw = new ResistorRating(1, supply.Defaults.Lineups.ResistorWindowS, ResistorRating.WireWound).Of(burnt, false).LoadingPu / 1e3;
+        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m =>
+            new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
+        var leastKw = new ResistorRating(1, supply.Defaults.Lineups.ResistorWindowS, ResistorRating.WireWound).Of(burnt,
+            false).LoadingPu / 1e3;
         var source = model.Supply(false);
         var able = source.ReturnW + source.ChopperW;
         var reason = new Reason(
@@ -164,20 +185,25 @@ internal static class DcBusChecks
         if (run.Trips)
         {
             return CheckWriter.Judged(
-                All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), run.PeakReturnW / 1e3, able / 1e3, "kW", LimitSense.AtMost, 0,
-                "Relief: a longer stop, chopper and resistor, a module that returns power. " + Caution, reason with { WithNumbers = reason.WithNumbers + $"; trips after {Text.N(run.OffAtS!.Value, 3)} s" }, name);
+                All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), run.PeakReturnW / 1e3, able / 1e3, "kW",
+                LimitSense.AtMost, 0,
+                "Relief: a longer stop, chopper and resistor, a module that returns power. " + Caution,
+                reason with { WithNumbers = reason.WithNumbers + $"; trips after {Text.N(run.OffAtS!.Value, 3)} s" }, name);
         }
 
         if (leastKw > 0 && !model.Bus.ResistorContinuousKw.IsKnown)
         {
-            return Check.Lacking(All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model), [$"continuous power of the brake resistor: at least {Text.N(leastKw, 3)} kW for this stop"]);
+            return Check.Lacking(All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model),
+                [$"continuous power of the brake resistor: at least {Text.N(leastKw, 3)} kW for this stop"]);
         }
 
         if (leastKw > 0 && leastKw > model.Bus.ResistorContinuousKw.Value * (1 - (supply.Defaults.TightMarginPct / 100)))
         {
             return CheckWriter.Judged(
-                All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model) + ", heat of the resistor", leastKw, model.Bus.ResistorContinuousKw.Value, "kW", LimitSense.AtMost,
-                supply.Defaults.TightMarginPct, "Relief: a longer stop, a larger resistor, a module that returns power. " + Caution, reason, name);
+                All[4].Id, string.Empty, BoardRow.Plant, Title(All[4].Title, model) + ", heat of the resistor", leastKw,
+                model.Bus.ResistorContinuousKw.Value, "kW", LimitSense.AtMost,
+                supply.Defaults.TightMarginPct, "Relief: a longer stop, a larger resistor, a module that returns power. " + Caution,
+                reason, name);
         }
 
         return CheckWriter.Judged(

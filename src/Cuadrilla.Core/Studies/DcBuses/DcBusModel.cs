@@ -34,7 +34,8 @@ public sealed class DcBusModel
     // Inverters switch off when the bus has fallen to about two thirds of its rest voltage.
     private const double UndervoltagePu = 0.65;
 
-    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DriveOnConverter> members, IReadOnlyList<string> missing, DefaultsInForce defaults, Bus line, Site site)
+    private DcBusModel(CommonDcBus bus, SupplyModuleItem? module, IReadOnlyList<DriveOnConverter> members, IReadOnlyList<string> missing,
+        DefaultsInForce defaults, Bus line, Site site)
     {
         SitePu = module?.Derating.FactorPu(site) ?? 1;
         Bus = bus;
@@ -80,14 +81,16 @@ public sealed class DcBusModel
     public double CapacitanceF => Members.Sum(m => m.Converter.Item.DcCapacitanceUf) * 1e-6;
 
     /// <summary>Resolves a bus.</summary>
-    public static DcBusModel Of(PlantSpecification plant, Lineup lineup, CommonDcBus bus, IReadOnlyList<DrivePointStudy> studies, EngineeringData data, DefaultsInForce defaults)
+    public static DcBusModel Of(PlantSpecification plant, Lineup lineup, CommonDcBus bus, IReadOnlyList<DrivePointStudy> studies,
+        EngineeringData data, DefaultsInForce defaults)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(lineup);
         ArgumentNullException.ThrowIfNull(bus);
         ArgumentNullException.ThrowIfNull(data);
         var all = bus.MemberIds.Select(id => studies.First(s => s.Model.Id == id)).ToList();
-        var missing = all.Where(s => !s.IsComplete).Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}").ToList();
+        var missing = all.Where(s => !s.IsComplete).Select(s =>
+            $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}").ToList();
         missing.AddRange(all.Where(s => s.Model is DriveOnLine).Select(s => $"{s.Model.Input.DrivePoint.Tag}: a converter on the bus"));
         var module = data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId);
         if (module is null)
@@ -95,7 +98,8 @@ public sealed class DcBusModel
             missing.Add($"a supply module for {bus.Name}");
         }
 
-        return new DcBusModel(bus, module, [.. all.Select(s => s.Model).OfType<DriveOnConverter>()], missing, defaults, plant.Distribution.Bus(lineup.BusId), plant.Site);
+        return new DcBusModel(bus, module, [.. all.Select(s => s.Model).OfType<DriveOnConverter>()], missing, defaults,
+            plant.Distribution.Bus(lineup.BusId), plant.Site);
     }
 
     /// <summary>What is missing of a bus before its current from the line can be known, beside its members.</summary>
@@ -128,7 +132,8 @@ public sealed class DcBusModel
         }
 
         var members = running
-            .Select(m => new BusMember(m.Id, stops ? Stop(m, Bus.StopTimeS.Value) : Process(m, scenario.StateOf(m.Id)), m.Converter.Item.DcCapacitanceUf * 1e-6) { Repeats = !stops })
+            .Select(m => new BusMember(m.Id, stops ? Stop(m, Bus.StopTimeS.Value) : Process(m, scenario.StateOf(m.Id)),
+                m.Converter.Item.DcCapacitanceUf * 1e-6) { Repeats = !stops })
             .ToList();
         return CommonBusStudy.Run(members, Supply(what is BusEvent.MainsLoss or BusEvent.MainsLossStop));
     }
@@ -178,7 +183,9 @@ public sealed class DcBusModel
         return
         [
             .. cycle.Slices(model.Motor.Plate.InertiaKgM2).Select(s => new BusPower(
-                s.DurationS, s.Rests ? model.Converter.Item.StandbyW : model.PointOf(s.Shaft(1) with { TorqueNm = s.Shaft(1).TorqueNm * state.LoadPu }).LinkW)),
+                s.DurationS, s.Rests
+                    ? model.Converter.Item.StandbyW
+                    : model.PointOf(s.Shaft(1) with { TorqueNm = s.Shaft(1).TorqueNm * state.LoadPu }).LinkW)),
         ];
     }
 

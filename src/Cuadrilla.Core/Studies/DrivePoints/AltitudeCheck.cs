@@ -6,7 +6,8 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
 /// <summary>
-/// <c>emc.altitude-insulation</c>: above 2000 m clearances hold less voltage, so that the earthing system of the converter's bus decides whether
+/// <c>emc.altitude-insulation</c>: above 2000 m clearances hold less voltage, so that the earthing system of the converter's bus decides
+/// whether
 /// it may stand there without a transformer of its own. Not asked below.
 /// </summary>
 internal static class AltitudeCheck
@@ -26,7 +27,8 @@ internal static class AltitudeCheck
 
         if (bus.Earthing == EarthingSystem.NotStated)
         {
-            yield return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, [$"earthing system of {bus.Name} (the plant stands at {Text.N(site.AltitudeM)} m)"]);
+            yield return Check.Lacking(Id, model.Id, BoardRow.Converter, Title,
+                [$"earthing system of {bus.Name} (the plant stands at {Text.N(site.AltitudeM)} m)"]);
             yield break;
         }
 
@@ -45,7 +47,8 @@ internal static class AltitudeCheck
                 "above 2000 m: star point earthed (TN, TT) and altitude within the converter's own limit",
                 $"{Text.N(site.AltitudeM)} m, {Name(bus.Earthing)} at {bus.Name}: {found}",
                 "IEC 61800-5-1 and IEC 60664-1 (clearances × 1.14 at 3000 m, × 1.29 at 4000 m)",
-                [ReasonInput.Of("altitude", site.AltitudeM, "m", "site"), ReasonInput.Of("highest permitted altitude", item.Derating.AltitudeMaxM, "m", item.Id)]));
+                [ReasonInput.Of("altitude", site.AltitudeM, "m", "site"),
+                    ReasonInput.Of("highest permitted altitude", item.Derating.AltitudeMaxM, "m", item.Id)]));
     }
 
     private static string Name(EarthingSystem system) => system switch

@@ -7,7 +7,8 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
 /// <summary>
-/// <c>motor.bearings</c>: currents through bearings by their cause, each with the remedy that ends it and those that do not. See <c>docs/methods/bearings.md</c>.
+/// <c>motor.bearings</c>: currents through bearings by their cause, each with the remedy that ends it and those that do not. See
+/// <c>docs/methods/bearings.md</c>.
 /// </summary>
 internal static class BearingCheck
 {
@@ -34,15 +35,19 @@ internal static class BearingCheck
 
         if (model.WholeItem is { FrontEnd: FrontEnd.Thyristor })
         {
-            return Check.NotConcerned(Id, model.Id, BoardRow.Motor, Title, "thyristors switch at the line's own pace: no steep pulses between winding and frame");
+            return Check.NotConcerned(Id, model.Id, BoardRow.Motor, Title,
+                "thyristors switch at the line's own pace: no steep pulses between winding and frame");
         }
 
         var kw = item.Plate.RatedPowerW / 1e3;
         var causes = Causes(model, item.ShaftHeightMm, kw, choice.InsulatedBearing).ToList();
-        var verdict = causes.Any(c => c.Verdict == Verdict.Fails) ? Verdict.Fails : causes.Any(c => c.Verdict == Verdict.Tight) ? Verdict.Tight : Verdict.Holds;
+        var verdict = causes.Any(c => c.Verdict == Verdict.Fails)
+            ? Verdict.Fails
+            : causes.Any(c => c.Verdict == Verdict.Tight) ? Verdict.Tight : Verdict.Holds;
         var defaults = model.Input.Defaults;
         return CheckWriter.Rule(
-            Id, model.Id, BoardRow.Motor, Title, verdict, string.Join(" ", causes.Where(c => c.Verdict != Verdict.Holds).Select(c => c.Relief).Distinct()),
+            Id, model.Id, BoardRow.Motor, Title, verdict,
+            string.Join(" ", causes.Where(c => c.Verdict != Verdict.Holds).Select(c => c.Relief).Distinct()),
             new Reason(
                 "circulating: shaft height or power ≥ limit asks for an insulated bearing; discharge: many edges or an active front end ask for cores or a shaft ring; earth: frame bonded to the machine",
                 $"shaft height {Text.N(item.ShaftHeightMm)} mm (limit {Text.N(defaults.BearingShaftHeightMm)}), {Text.N(kw)} kW (limit {Text.N(defaults.BearingKw)}); "
@@ -50,7 +55,8 @@ internal static class BearingCheck
                 "IEC TS 60034-25; docs/methods/bearings.md", []));
     }
 
-    private static IEnumerable<(Verdict Verdict, string Words, string Relief)> Causes(DrivePointModel model, double shaftHeightMm, double kw, bool insulated)
+    private static IEnumerable<(Verdict Verdict, string Words, string Relief)> Causes(DrivePointModel model, double shaftHeightMm,
+        double kw, bool insulated)
     {
         var (defaults, stated) = (model.Input.Defaults, model.Input.DrivePoint.Interference);
         var breaks = stated.CommonModeCores || stated.ShaftRing;
@@ -58,17 +64,20 @@ internal static class BearingCheck
         {
             var useless = model.Choice?.Filter == OutputFilter.DvDt ? "; a dv/dt filter does not end it" : string.Empty;
             yield return (
-                insulated ? Verdict.Holds : Verdict.Fails, $"circulating current: bearing {(insulated ? string.Empty : "not ")}insulated{useless}",
+                insulated ? Verdict.Holds : Verdict.Fails,
+                $"circulating current: bearing {(insulated ? string.Empty : "not ")}insulated{useless}",
                 "Relief: an insulated bearing at the non-drive end; insulate coupling and encoder.");
         }
 
         if (kw > BothFromKw)
         {
             yield return (
-                breaks ? Verdict.Holds : Verdict.Fails, $"above {Text.N(BothFromKw)} kW common-mode current as well: {(breaks ? "cores or shaft ring" : "neither cores nor shaft ring")}",
+                breaks ? Verdict.Holds : Verdict.Fails,
+                $"above {Text.N(BothFromKw)} kW common-mode current as well: {(breaks ? "cores or shaft ring" : "neither cores nor shaft ring")}",
                 "Relief: common-mode cores at the converter or an earthing ring at the shaft, besides the insulated bearing.");
         }
-        else if (!breaks && (model.WholeItem?.FrontEnd is FrontEnd.Active or FrontEnd.Direct || model.Input.OnActiveBus || model.Choice?.SwitchingKhz >= HighSwitchingKhz))
+        else if (!breaks && (model.WholeItem?.FrontEnd is FrontEnd.Active or FrontEnd.Direct || model.Input.OnActiveBus
+            || model.Choice?.SwitchingKhz >= HighSwitchingKhz))
         {
             var sine = model.Filter is { Sinusoidal: true };
             yield return (
@@ -78,7 +87,8 @@ internal static class BearingCheck
                 "Relief: common-mode cores at the converter, an earthing ring at the shaft, a lower switching frequency.");
         }
 
-        if ((shaftHeightMm >= defaults.BearingShaftHeightMm || kw >= defaults.BearingKw) && !stated.FrameBonded && !model.Input.DrivePoint.Cable.Screened)
+        if ((shaftHeightMm >= defaults.BearingShaftHeightMm || kw >= defaults.BearingKw) && !stated.FrameBonded
+            && !model.Input.DrivePoint.Cable.Screened)
         {
             yield return (
                 Verdict.Tight, "earth current through shaft and machine: the cable has no screen and the frame is not bonded to the machine",

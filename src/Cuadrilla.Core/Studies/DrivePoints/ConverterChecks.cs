@@ -17,7 +17,8 @@ internal static class ConverterChecks
             ? Continuous(model)
             : Check.NotConcerned(ContinuousId, model.Id, BoardRow.Converter, "Converter current", "the motor runs on the line"));
         yield return Judging.One("converter.overload", model.Id, BoardRow.Converter, "Converter overload", () => OverloadCheck.Of(model));
-        yield return Judging.One("converter.output-voltage", model.Id, BoardRow.Converter, "Voltage at the motor", () => OutputVoltageCheck.Of(model));
+        yield return Judging.One("converter.output-voltage", model.Id, BoardRow.Converter, "Voltage at the motor",
+            () => OutputVoltageCheck.Of(model));
     }
 
     internal static List<string> Missing(DrivePointModel model)
@@ -45,7 +46,8 @@ internal static class ConverterChecks
         if (model.Input.Group is not null && model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA > current)
         {
             // In a group each motor counts with its rated current and the group's reserve.
-            (current, where, low) = (model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA, "rated current with the group's reserve, against its part of the group's converter", 1);
+            (current, where, low) = (model.Input.Defaults.Lineups.GroupCurrentFactor * model.Motor.Plate.RatedCurrentA,
+                "rated current with the group's reserve, against its part of the group's converter", 1);
         }
 
         var reason = new Reason(
@@ -54,7 +56,8 @@ internal static class ConverterChecks
             "Derating rules of the catalogue item; motor current from docs/methods/motor-losses.md",
             [
                 ReasonInput.Of("motor current to be given for ever", current, "A", where),
-                ReasonInput.Of("rated current", converter.RatedCurrentA, "A", $"catalogue converter, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload"),
+                ReasonInput.Of("rated current", converter.RatedCurrentA, "A",
+                    $"catalogue converter, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload"),
                 ReasonInput.Of("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
                 ReasonInput.Of("altitude", site.AltitudeM, "m", "site"),
                 ReasonInput.Of("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),

@@ -21,9 +21,11 @@ internal static class FeedCheck
         var worst = supply.Scenarios.MaxBy(s => s.Unfed.Count)!;
         var fails = worst.Unfed.Count > 0;
         return new Check(
-            Id, string.Empty, BoardRow.Plant, Title, fails ? Verdict.Fails : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost,
+            Id, string.Empty, BoardRow.Plant, Title, fails ? Verdict.Fails : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty,
+            LimitSense.AtMost,
             Given.Unknown, fails ? worst.ScenarioName : string.Empty,
-            fails ? PlantMeans.Relief(new PlantMeans(supply).CloseCoupler(worst.ScenarioName), "state those drive points as off in that scenario") : string.Empty,
+            fails ? PlantMeans.Relief(new PlantMeans(supply).CloseCoupler(worst.ScenarioName),
+                "state those drive points as off in that scenario") : string.Empty,
             new Reason(
                 "every bus with a running drive point has a closed path to the source",
                 fails ? $"without feed in '{worst.ScenarioName}': {string.Join(", ", worst.Unfed)}" : "so it is in every scenario",

@@ -5,7 +5,8 @@ using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
-/// <summary><c>gear.service-factor</c>: a gearbox against rms and peak torque and against its thermal power, where its plate is entered.</summary>
+/// <summary><c>gear.service-factor</c>: a gearbox against rms and peak torque and against its thermal power, where its plate is
+/// entered.</summary>
 internal static class GearCheck
 {
     private const string Id = "gear.service-factor";
@@ -43,7 +44,8 @@ internal static class GearCheck
         var across = model.Starter is not null;
 
         // Across the line the motor gives what it can, whatever the machine asks.
-        var peak = across ? Math.Max(model.Connected.Plate.BreakdownTorquePu, model.Connected.Plate.LockedRotorTorquePu) * model.Connected.Plate.RatedTorqueNm : StartDemand.Of(model).PeakTorqueNm;
+        var peak = across ? Math.Max(model.Connected.Plate.BreakdownTorquePu,
+            model.Connected.Plate.LockedRotorTorquePu) * model.Connected.Plate.RatedTorqueNm : StartDemand.Of(model).PeakTorqueNm;
         double AtMachine(double motorNm) => motorNm * ratio * efficiency;
         var ratedNm = train.GearTorqueNm.Value;
         (double Pct, string What)[] uses =
@@ -60,7 +62,8 @@ internal static class GearCheck
                 "max(f_B·T_rms/T_N, T_peak/(2·T_N), P/P_thermal), torques at the machine's shaft",
                 $"rms {Text.N(AtMachine(rms))} Nm × {Text.N(train.ServiceFactor.Value)}, peak {Text.N(AtMachine(peak))} Nm{(across ? " (what the motor can give on the line)" : string.Empty)}, {Text.N(power / 1e3)} kW{(train.GearThermalKw.IsKnown ? string.Empty : ", thermal power not stated")}",
                 "Gearbox makers' practice, ISO 6336-6 for the service factor; twice the rated torque for peaks is practice (verify with the maker)",
-                [ReasonInput.Of("rated torque of the gearbox", ratedNm, "Nm", "load"), ReasonInput.Of("service factor", train.ServiceFactor.Value, string.Empty, "load")]));
+                [ReasonInput.Of("rated torque of the gearbox", ratedNm, "Nm", "load"),
+                    ReasonInput.Of("service factor", train.ServiceFactor.Value, string.Empty, "load")]));
     }
 
     // Motor's side: rms torque and mean power.

@@ -25,10 +25,12 @@ internal static class InertiaRatioCheck
 
         double load = model.Load.InertiaKgM2.Value, motor = model.Motor.Plate.InertiaKgM2;
         yield return CheckWriter.Judged(
-            id, model.Id, BoardRow.Motor, title, load / motor, model.Input.Defaults.Lineups.ServoInertiaRatio, string.Empty, LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
+            id, model.Id, BoardRow.Motor, title, load / motor, model.Input.Defaults.Lineups.ServoInertiaRatio, string.Empty,
+            LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
             "Relief: a larger gear ratio, a motor with more inertia, a softer controller.",
             new Reason(
-                "J_load/J_motor, both at the motor's shaft", $"{Text.N(load)} kg·m²/{Text.N(motor)} kg·m² = {Text.N(load / motor, 3)}", "docs/methods/servo-lineup.md",
+                "J_load/J_motor, both at the motor's shaft", $"{Text.N(load)} kg·m²/{Text.N(motor)} kg·m² = {Text.N(load / motor, 3)}",
+                "docs/methods/servo-lineup.md",
                 [ReasonInput.Of("largest ratio", model.Input.Defaults.Lineups.ServoInertiaRatio, string.Empty, "project default")]));
     }
 }

@@ -37,7 +37,8 @@ internal static class MotorChecks
             var rated = motor.Plate.RatedSpeedRpm;
             var rms = cycle.RmsTorqueNm(motor.Plate.InertiaKgM2, n => budget.CoolingPu(n / rated));
             var speed = Math.Max(rated, load.RatedSpeedRpm);
-            return (speed, rms, budget.ContinuousTorqueNm(motor, speed, model.Feed), "rms over the cycle, standing and slow time weighted by cooling");
+            return (speed, rms, budget.ContinuousTorqueNm(motor, speed, model.Feed),
+                "rms over the cycle, standing and slow time weighted by cooling");
         }
 
         (double SpeedRpm, double TorqueNm, double AvailableNm, string Where) worst = default;
@@ -68,10 +69,12 @@ internal static class MotorChecks
 
         var (speed, torque, available, where) = MostUsed(model, model.Motor, model.Budget);
         if (!model.Motor.Plate.Limits.RatedRiseK.IsKnown && torque > available
-            && MostUsed(model, model.Motor, model.Budget with { RatedRiseK = model.Input.Defaults.RiseClassBK }) is var cooler && cooler.TorqueNm <= cooler.AvailableNm)
+            && MostUsed(model, model.Motor, model.Budget with { RatedRiseK = model.Input.Defaults.RiseClassBK }) is var cooler
+                && cooler.TorqueNm <= cooler.AvailableNm)
         {
             // With the rise of class F it fails, with that of class B it holds: the verdict rests on what is not stated.
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, ["rated temperature rise of the motor: with its rise of class B it would hold"]);
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title,
+                ["rated temperature rise of the motor: with its rise of class B it would hold"]);
         }
 
         var plate = model.Motor.Plate;
@@ -150,7 +153,8 @@ internal static class MotorChecks
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, title, needed, limit, "Nm", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
-            repeats ? "Relief: gentler acceleration, or a larger motor." : "Relief: a longer start time, or a larger motor.", reason, scenario);
+            repeats ? "Relief: gentler acceleration, or a larger motor." : "Relief: a longer start time, or a larger motor.", reason,
+            scenario);
     }
 
     // Largest torques with the speeds at which they are asked.
@@ -161,13 +165,17 @@ internal static class MotorChecks
         if (load.Cycle is { } cycle)
         {
             return [.. new[] { (cycle, "in the cycle"), (new LoadCycle(load.BrokenOff), "letting down the rated load") }
-                .SelectMany(c => c.Item1.Points(motorKgM2).Where(p => !p.Rests).Select(p => (Math.Abs(p.TorqueNm), Math.Abs(p.SpeedRpm), c.Item2)))
+                .SelectMany(c => c.Item1.Points(motorKgM2).Where(p => !p.Rests).Select(p =>
+                    (Math.Abs(p.TorqueNm), Math.Abs(p.SpeedRpm), c.Item2)))
                 .DefaultIfEmpty((load.BreakawayNm, 0.0, "to break away"))];
         }
 
         var starts = load.StartPoints().Select(p => (
-            Math.Abs(p.TorqueNm) + ((p.InertiaKgM2.Value + motorKgM2) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS.Value), Math.Abs(p.SpeedRpm), "at the end of the start"));
-        return [.. starts, .. model.SteadyPoints().Select(p => (Math.Abs(p.TorqueNm), Math.Abs(p.SpeedRpm), p.What ?? $"at {Text.N(100 * p.LevelPu, 3)} % {load.LevelName}")), (load.BreakawayNm, 0, "to break away")];
+            Math.Abs(p.TorqueNm) + ((p.InertiaKgM2.Value + motorKgM2) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS.Value),
+            Math.Abs(p.SpeedRpm), "at the end of the start"));
+        return [.. starts, .. model.SteadyPoints().Select(p =>
+            (Math.Abs(p.TorqueNm), Math.Abs(p.SpeedRpm), p.What ?? $"at {Text.N(100 * p.LevelPu, 3)} % {load.LevelName}")),
+                (load.BreakawayNm, 0, "to break away")];
     }
 
     private static Check Match(DrivePointModel model)
@@ -182,7 +190,8 @@ internal static class MotorChecks
         if (model is not { Fitted.Losses: { } motor, Converter: { } converter })
         {
             return Check.Lacking(
-                id, model.Id, BoardRow.Motor, title, new[] { model.Fitted is null ? "motor" : null, model.Converter is null ? "converter" : null }.OfType<string>());
+                id, model.Id, BoardRow.Motor, title,
+                new[] { model.Fitted is null ? "motor" : null, model.Converter is null ? "converter" : null }.OfType<string>());
         }
 
         var defaults = model.Input.Defaults;

@@ -10,7 +10,8 @@ using Cuadrilla.Core.Studies.Supply;
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
 /// <summary>
-/// <c>motor.speed</c>, <c>motor.connection</c>, <c>motor.insulation</c>, <c>motor.explosion-protection</c>, <c>motor.bearings</c> and <c>motor.technology-rule</c>.
+/// <c>motor.speed</c>, <c>motor.connection</c>, <c>motor.insulation</c>, <c>motor.explosion-protection</c>, <c>motor.bearings</c> and
+/// <c>motor.technology-rule</c>.
 /// </summary>
 internal static class MotorRuleChecks
 {
@@ -18,9 +19,12 @@ internal static class MotorRuleChecks
     {
         yield return Judging.One("motor.speed", model.Id, BoardRow.Motor, "Motor, highest speed", () => Speed(model));
         yield return Judging.One("motor.skip-band", model.Id, BoardRow.Motor, "Motor, skipped speeds", () => SkipBandCheck.Of(model));
-        yield return Judging.One("motor.connection", model.Id, BoardRow.Motor, "Motor, winding connection and base speed", () => Connection(model));
-        yield return Judging.One("motor.insulation", model.Id, BoardRow.Motor, "Motor, peak voltage at the terminals", () => Insulation(model));
-        yield return Judging.One("motor.explosion-protection", model.Id, BoardRow.Motor, "Motor, explosion protection", () => Explosion(model));
+        yield return Judging.One("motor.connection", model.Id, BoardRow.Motor, "Motor, winding connection and base speed",
+            () => Connection(model));
+        yield return Judging.One("motor.insulation", model.Id, BoardRow.Motor, "Motor, peak voltage at the terminals",
+            () => Insulation(model));
+        yield return Judging.One("motor.explosion-protection", model.Id, BoardRow.Motor, "Motor, explosion protection",
+            () => Explosion(model));
         yield return Judging.One("motor.bearings", model.Id, BoardRow.Motor, "Motor, bearing currents", () => BearingCheck.Of(model));
         yield return Judging.One("motor.technology-rule", model.Id, BoardRow.Motor, "Motor kind for this duty", () => Technology(model));
     }
@@ -48,9 +52,11 @@ internal static class MotorRuleChecks
             $"{Text.N(highest)} rpm against {Text.N(mechanical)} rpm (mechanical)"
                 + (plate.BackEmfVPerKrpm > 0 ? $", {Text.N(electrical)} rpm ({Text.N(linkV)} V/(√2·{Text.N(plate.BackEmfVPerKrpm)} V per 1000 rpm))" : string.Empty),
             "Mechanical limit of the catalogue item; IEC TS 60034-25. Above rated speed shorten the lubrication interval, skip critical speeds",
-            [ReasonInput.Of("highest speed of the duty", highest, "rpm", "load"), ReasonInput.Of("base speed", model.Motor.BaseSpeedRpm, "rpm", "plate as linked")]);
+            [ReasonInput.Of("highest speed of the duty", highest, "rpm", "load"),
+                ReasonInput.Of("base speed", model.Motor.BaseSpeedRpm, "rpm", "plate as linked")]);
         return CheckWriter.Judged(
-            id, model.Id, BoardRow.Motor, title, highest, limit, "rpm", LimitSense.AtMost, 0, "Relief: another gear ratio, fewer poles.", reason);
+            id, model.Id, BoardRow.Motor, title, highest, limit, "rpm", LimitSense.AtMost, 0, "Relief: another gear ratio, fewer poles.",
+            reason);
     }
 
     /// <summary>The connection of the winding; on the line at the voltages of its bus.</summary>
@@ -66,7 +72,8 @@ internal static class MotorRuleChecks
         var connected = model.Connected;
         if (connected.Plate.Technology == MotorTechnology.DcSeparatelyExcited)
         {
-            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "a DC motor has an armature and a field, no winding connection to choose");
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title,
+                "a DC motor has an armature and a field, no winding connection to choose");
         }
 
         var plate = connected.Plate;
@@ -94,14 +101,17 @@ internal static class MotorRuleChecks
                 ReasonInput.Of("line current as connected", plate.RatedCurrentA, "A", "motor plate"),
             ]);
 
-        // Above the plate's own speed the flux is weakened anyway: the other checks judge that. Here a supply too low for the winding is meant.
+        // Above the plate's own speed the flux is weakened anyway: the other checks judge that. Here a supply too low for the winding is
+        // meant.
         return basePu >= 1
             ? CheckWriter.Rule(id, model.Id, BoardRow.Motor, title, Verdict.Holds, string.Empty, reason)
             : CheckWriter.Judged(
-                id, model.Id, BoardRow.Motor, title, asked, baseRpm, "rpm", LimitSense.AtMost, 0, "Relief: the other winding connection of the plate, or a motor of the supply's voltage.", reason);
+                id, model.Id, BoardRow.Motor, title, asked, baseRpm, "rpm", LimitSense.AtMost, 0,
+                "Relief: the other winding connection of the plate, or a motor of the supply's voltage.", reason);
     }
 
-    // On the line voltage over frequency is the flux: too much saturates the iron, too little takes the torque (IEC 60034-1, zones A and B).
+    // On the line voltage over frequency is the flux: too much saturates the iron, too little takes the torque (IEC 60034-1, zones A and
+    // B).
     private static Check OnLine(DrivePointModel model, ConnectedMotor connected, string winding, BusVoltageRange? range)
     {
         // Of the lowest and the highest voltage the one that is further off.
@@ -113,13 +123,15 @@ internal static class MotorRuleChecks
         var fluxPct = 100 * volts / connected.LinkedVoltageV / (hertz / plate.RatedFrequencyHz);
         var high = fluxPct >= 100;
         return CheckWriter.Judged(
-            "motor.connection", model.Id, BoardRow.Motor, "Motor, voltage over frequency on the line", fluxPct, high ? 110 : 90, "% of rated", high ? LimitSense.AtMost : LimitSense.AtLeast, high ? 4.5 : 5.5,
+            "motor.connection", model.Id, BoardRow.Motor, "Motor, voltage over frequency on the line", fluxPct, high ? 110 : 90,
+            "% of rated", high ? LimitSense.AtMost : LimitSense.AtLeast, high ? 4.5 : 5.5,
             "Relief: the other winding connection of the plate, or a motor for the plant's voltage and frequency.",
             new Reason(
                 "(U/U_winding)/(f/f_N) between 90 and 110 %, tight beyond 95 to 105 %",
                 $"({Text.N(volts)} V/{Text.N(connected.LinkedVoltageV)} V)/({Text.N(hertz)} Hz/{Text.N(plate.RatedFrequencyHz)} Hz) = {Text.N(fluxPct)} %, connected in {winding}; it turns towards {Text.N(120 * hertz / plate.Poles)} rpm",
                 "IEC 60034-1, zones A and B of voltage and frequency; docs/methods/connection.md",
-                [ReasonInput.Of("line voltage", volts, "V", "bus"), ReasonInput.Of("line frequency", hertz, "Hz", "source"), ReasonInput.Of("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate")]));
+                [ReasonInput.Of("line voltage", volts, "V", "bus"), ReasonInput.Of("line frequency", hertz, "Hz", "source"),
+                    ReasonInput.Of("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate")]));
     }
 
     private static Check Insulation(DrivePointModel model)
@@ -139,7 +151,8 @@ internal static class MotorRuleChecks
         var length = model.Input.DrivePoint.Cable.LengthM;
         if (model.Fitted is not { } motor || !length.IsKnown)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, new[] { model.Fitted is null ? "motor" : null, length.IsKnown ? null : "length of the motor cable" }.OfType<string>());
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title,
+                new[] { model.Fitted is null ? "motor" : null, length.IsKnown ? null : "length of the motor cable" }.OfType<string>());
         }
 
         var defaults = model.Input.Defaults;
@@ -158,21 +171,26 @@ internal static class MotorRuleChecks
                 ReasonInput.Of("cable length", length.Value, "m", "motor cable"),
                 ReasonInput.Of("rise time", riseTime, "µs", model.Filter?.Name ?? "project default"),
                 ReasonInput.Of("supply", supply, "V", "bus"),
-                ReasonInput.Of("withstand of the winding", withstand is { } stands ? Text.N(stands) + " V" : "not stated", motor.Item.Plate.Limits.WithstandV.IsKnown ? "motor" : "3.1·U_N of a motor made for converters"),
+                ReasonInput.Of("withstand of the winding", withstand is { } stands ? Text.N(stands) + " V" : "not stated",
+                    motor.Item.Plate.Limits.WithstandV.IsKnown ? "motor" : "3.1·U_N of a motor made for converters"),
             ]);
         if (withstand is null && peak > defaults.UnstatedWithstandV)
         {
-            return Check.Lacking(id, model.Id, BoardRow.Motor, title, [$"peak voltage that the winding stands, at least {Text.N(peak)} V; any winding stands {Text.N(defaults.UnstatedWithstandV)} V"]);
+            return Check.Lacking(id, model.Id, BoardRow.Motor, title,
+                [$"peak voltage that the winding stands, at least {Text.N(peak)} V; any winding stands {Text.N(defaults.UnstatedWithstandV)} V"]);
         }
 
         return CheckWriter.Judged(
-            id, model.Id, BoardRow.Motor, title, peak, withstand ?? defaults.UnstatedWithstandV, "V", LimitSense.AtMost, defaults.TightMarginPct,
+            id, model.Id, BoardRow.Motor, title, peak, withstand ?? defaults.UnstatedWithstandV, "V", LimitSense.AtMost,
+            defaults.TightMarginPct,
             "Relief: dv/dt filter, sine filter, reinforced insulation, a shorter cable.", reason);
     }
 
     // The maker's figure, else 3.1 times the rated voltage of a motor made for converters (NEMA MG 1 part 31); else nothing is known.
     private static double? Withstand(ConnectedMotor motor) =>
-        motor.Plate.Limits is { WithstandV.IsKnown: true } stated ? stated.WithstandV.Value : motor.Plate.Limits.ForConverter ? 3.1 * motor.LinkedVoltageV : null;
+        motor.Plate.Limits is { WithstandV.IsKnown: true } stated
+            ? stated.WithstandV.Value
+            : motor.Plate.Limits.ForConverter ? 3.1 * motor.LinkedVoltageV : null;
 
     private static (double Volts, string What) HighestLink(DrivePointModel model, double supplyV)
     {
@@ -181,7 +199,8 @@ internal static class MotorRuleChecks
         var diodes = Math.Sqrt(2) * links.LineHighPu * supplyV;
         var active = item?.FrontEnd is FrontEnd.Active ? Math.Sqrt(2) * links.HighestBoostPu * supplyV : 0;
         var chopper = model.Choice?.Braking is Braking.Resistor && item?.Brake is { } brake ? brake.ChopperV : 0;
-        return new[] { (diodes, $"with the line {Text.N(100 * (links.LineHighPu - 1), 3)} % high"), (active, "held by the active front end"), (chopper, "while the chopper works") }.MaxBy(l => l.Item1);
+        return new[] { (diodes, $"with the line {Text.N(100 * (links.LineHighPu - 1), 3)} % high"),
+            (active, "held by the active front end"), (chopper, "while the chopper works") }.MaxBy(l => l.Item1);
     }
 
     private static Check Explosion(DrivePointModel model)
@@ -201,7 +220,8 @@ internal static class MotorRuleChecks
 
         if (model.Starter is not null)
         {
-            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title, "on the line its certificate stands as it is; trip times by the certificate");
+            return Check.NotConcerned(id, model.Id, BoardRow.Motor, title,
+                "on the line its certificate stands as it is; trip times by the certificate");
         }
 
         List<string> missing = [];
@@ -220,7 +240,8 @@ internal static class MotorRuleChecks
             : CheckWriter.Rule(
                 id, model.Id, BoardRow.Motor, title, Verdict.Holds, string.Empty,
                 new Reason(
-                    "on a converter: certificate states it, thermistors trip", "both stated; zone, temperature class and gas or dust group are for a licensed person to compare with the certificate",
+                    "on a converter: certificate states it, thermistors trip",
+                    "both stated; zone, temperature class and gas or dust group are for a licensed person to compare with the certificate",
                     "IEC 60079-14. Cuadrilla designs no safety function", []));
     }
 
@@ -237,9 +258,12 @@ internal static class MotorRuleChecks
         var (verdict, why, relief) = item.Technology switch
         {
             MotorTechnology.DcSeparatelyExcited => model.Converter is { Item.FrontEnd: not FrontEnd.Thyristor }
-                ? (Verdict.Fails, "a DC motor needs a thyristor converter; the one chosen gives alternating current", "Relief: a thyristor converter, an AC motor.")
+                ? (Verdict.Fails, "a DC motor needs a thyristor converter; the one chosen gives alternating current",
+                    "Relief: a thyristor converter, an AC motor.")
                 : (Verdict.Holds, "brushes and commutator wear and need their air clean; guard against loss of the field", string.Empty),
-            not MotorTechnology.CageInduction when group => (Verdict.Fails, "several motors on one converter: only cage induction motors under V/f control", "Relief: cage induction motors."),
+            not MotorTechnology.CageInduction when group =>
+                (Verdict.Fails, "several motors on one converter: only cage induction motors under V/f control",
+                    "Relief: cage induction motors."),
             MotorTechnology.PermanentMagnet or MotorTechnology.Servo => (
                 Verdict.Holds, "magnets: voltage at the terminals whenever the shaft turns, converter off or not; lock the shaft before work", string.Empty),
             _ => (Verdict.Holds, "no rule against it", string.Empty),

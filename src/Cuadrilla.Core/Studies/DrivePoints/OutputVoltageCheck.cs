@@ -35,11 +35,13 @@ internal static class OutputVoltageCheck
         if (Math.Abs((voltage.SupplyV / item.RatedVoltageV) - 1) > SupplyTolerancePu)
         {
             return new Check(
-                Id, model.Id, BoardRow.Converter, Title + ", supply of the converter", Verdict.Fails, voltage.SupplyV, item.RatedVoltageV, "V", LimitSense.AtMost, -100, string.Empty,
+                Id, model.Id, BoardRow.Converter, Title + ", supply of the converter", Verdict.Fails, voltage.SupplyV, item.RatedVoltageV,
+                "V", LimitSense.AtMost, -100, string.Empty,
                 voltage.SupplyV > LowVoltageV
                     ? "Relief: drives above 1000 V are not covered here. Hang the lineup on a low-voltage bus behind a transformer (690 V: to 1500 kW a unit, more with modules in parallel), or let the maker of a medium-voltage drive study it."
                     : "Relief: a converter made for this voltage.",
-                new Reason("supply within ±10 % of the rated voltage", $"{Text.N(voltage.SupplyV)} V against {Text.N(item.RatedVoltageV)} V", "Rated voltage of the catalogue item", []));
+                new Reason("supply within ±10 % of the rated voltage",
+                    $"{Text.N(voltage.SupplyV)} V against {Text.N(item.RatedVoltageV)} V", "Rated voltage of the catalogue item", []));
         }
 
         // Volts count as far as they are asked for: up to the fastest point, but not beyond what a converter without loss gives.
@@ -55,11 +57,15 @@ internal static class OutputVoltageCheck
         if (filter is not null && (khz < filter.LeastSwitchingKhz || khz > filter.LargestSwitchingKhz))
         {
             return new Check(
-                Id, model.Id, BoardRow.Converter, Title + ", filter", Verdict.Fails, khz, khz < filter.LeastSwitchingKhz ? filter.LeastSwitchingKhz : filter.LargestSwitchingKhz, "kHz",
-                khz < filter.LeastSwitchingKhz ? LimitSense.AtLeast : LimitSense.AtMost, -100, string.Empty, "Relief: another switching frequency, another filter.",
+                Id, model.Id, BoardRow.Converter, Title + ", filter", Verdict.Fails, khz, khz < filter.LeastSwitchingKhz
+                    ? filter.LeastSwitchingKhz
+                    : filter.LargestSwitchingKhz, "kHz",
+                khz < filter.LeastSwitchingKhz ? LimitSense.AtLeast : LimitSense.AtMost, -100, string.Empty,
+                "Relief: another switching frequency, another filter.",
                 new Reason(
                     "switching frequency within the filter's range",
-                    $"{Text.N(khz)} kHz, {filter.Name} from {Text.N(filter.LeastSwitchingKhz)} to {Text.N(filter.LargestSwitchingKhz)} kHz", "Catalogue of filters", []));
+                    $"{Text.N(khz)} kHz, {filter.Name} from {Text.N(filter.LeastSwitchingKhz)} to {Text.N(filter.LargestSwitchingKhz)} kHz",
+                    "Catalogue of filters", []));
         }
 
         return CheckWriter.Judged(

@@ -44,12 +44,16 @@ internal static class OverloadCheck
             "I²t with recovery, docs/methods/overload.md; overload curve of the catalogue item",
             [
                 ReasonInput.Of("largest current", peakA, "A", repeats ? "motor model over the cycle" : "motor model along the start ramp"),
-                repeats ? ReasonInput.Of("duration of the cycle", model.Load.Cycle!.DurationS, "s", "load") : ReasonInput.Of("start time", model.Load.StartTimeS.Value, "s", "load"),
+                repeats ? ReasonInput.Of("duration of the cycle", model.Load.Cycle!.DurationS, "s", "load")
+                    : ReasonInput.Of("start time", model.Load.StartTimeS.Value, "s", "load"),
                 ReasonInput.Of("continuous current at site", continuous, "A", "converter.continuous"),
             ]);
         return CheckWriter.Judged(
-            Id, model.Id, BoardRow.Converter, Title + (byHeat ? ", I²t with recovery" : ", peak current"), store.Recovers ? Math.Max(store.LargestPct, store.PeakPct) : Math.Max(store.LargestPct, 101), 100, "%",
+            Id, model.Id, BoardRow.Converter, Title + (byHeat ? ", I²t with recovery" : ", peak current"), store.Recovers
+                ? Math.Max(store.LargestPct, store.PeakPct)
+                : Math.Max(store.LargestPct, 101), 100, "%",
             LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
-            repeats ? "Relief: gentler acceleration, longer pauses, a larger size." : "Relief: a longer start time, the heavy overload rating of a larger size.", reason);
+            repeats ? "Relief: gentler acceleration, longer pauses, a larger size."
+                : "Relief: a longer start time, the heavy overload rating of a larger size.", reason);
     }
 }

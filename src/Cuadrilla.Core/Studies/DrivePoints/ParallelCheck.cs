@@ -31,11 +31,14 @@ internal static class ParallelCheck
             "I_motor ≤ n·I_module·k_share; n − 1 modules carry what (n − 1)/n of it gives",
             $"{choice.Modules}·{Text.N(all / choice.Modules / share)}·{Text.N(share)} = {Text.N(all)} A against {Text.N(current)} A; with one module out {Text.N(left)} A: {(needed > 0 ? $"{Text.N(Math.Min(100, 100 * torque / needed), 3)} % of the load's torque at {Text.N(rpm)} rpm" : $"{Text.N(torque)} Nm")}; cables of equal length and section from every module",
             Source,
-            [ReasonInput.Of("share", share, string.Empty, "project default"), ReasonInput.Of("wiring", Words(choice.Wiring), "converter choice")]);
+            [ReasonInput.Of("share", share, string.Empty, "project default"),
+                ReasonInput.Of("wiring", Words(choice.Wiring), "converter choice")]);
         const string relief = "Relief: another module, larger ones. Isolate and discharge every module before work on one.";
         return choice.Wiring == ModuleWiring.OneWindingBare
-            ? CheckWriter.Rule(Id, model.Id, BoardRow.Converter, Title + ", no chokes between the modules", Verdict.Fails, "Relief: an output choke behind each module, or a motor with separate windings.", reason)
-            : CheckWriter.Judged(Id, model.Id, BoardRow.Converter, Title, current, all, "A", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason);
+            ? CheckWriter.Rule(Id, model.Id, BoardRow.Converter, Title + ", no chokes between the modules", Verdict.Fails,
+                "Relief: an output choke behind each module, or a motor with separate windings.", reason)
+            : CheckWriter.Judged(Id, model.Id, BoardRow.Converter, Title, current, all, "A", LimitSense.AtMost,
+                model.Input.Defaults.TightMarginPct, relief, reason);
     }
 
     private static string Words(ModuleWiring wiring) => wiring switch

@@ -7,7 +7,8 @@ using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
-/// <summary><c>supply.ride-through</c>: what becomes of a drive in the project's dip of the supply, by the way its converter is set.</summary>
+/// <summary><c>supply.ride-through</c>: what becomes of a drive in the project's dip of the supply, by the way its converter is
+/// set.</summary>
 internal static class RideThroughCheck
 {
     private const string Id = "supply.ride-through";
@@ -49,7 +50,8 @@ internal static class RideThroughCheck
     public static double LinkS(DriveOnConverter model)
     {
         var restV = model.Converter.Item.FrontEnd.NoLoadLinkPu * model.Input.BusVoltageV;
-        var energy = RideThrough.LinkEnergyJ(model.Converter.Item.DcCapacitanceUf * 1e-6, restV, model.Input.Defaults.Links.LinkLowPu * restV);
+        var energy = RideThrough.LinkEnergyJ(model.Converter.Item.DcCapacitanceUf * 1e-6, restV,
+            model.Input.Defaults.Links.LinkLowPu * restV);
         var power = model.At(1).LinkW;
         return power > 0 ? energy / power : double.PositiveInfinity;
     }
@@ -58,27 +60,34 @@ internal static class RideThroughCheck
     private static Check Link(DriveOnConverter model)
     {
         var (lasts, dip) = (LinkS(model), model.Input.Defaults.Protection.DipToRideS);
-        var words = double.IsInfinity(lasts) ? "its link lasts, nothing is drawn" : $"its link lasts {Text.N(1e3 * lasts, 3)} ms at full load";
+        var words = double.IsInfinity(lasts)
+            ? "its link lasts, nothing is drawn"
+            : $"its link lasts {Text.N(1e3 * lasts, 3)} ms at full load";
         return lasts >= dip
-            ? CheckWriter.Rule(Id, model.Id, BoardRow.Converter, Title, Verdict.Holds, string.Empty, new Reason("t = ½·C·(U_1² − U_min²)/P", $"{words}, a dip {Text.N(1e3 * dip)} ms", Source, []))
-            : Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, $"trips in a dip of {Text.N(1e3 * dip)} ms: {words}. {Restart(model)}");
+            ? CheckWriter.Rule(Id, model.Id, BoardRow.Converter, Title, Verdict.Holds, string.Empty,
+                new Reason("t = ½·C·(U_1² − U_min²)/P", $"{words}, a dip {Text.N(1e3 * dip)} ms", Source, []))
+            : Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title,
+                $"trips in a dip of {Text.N(1e3 * dip)} ms: {words}. {Restart(model)}");
     }
 
     private static Check Kinetic(DriveOnConverter model)
     {
         if (model.Load.Cycle is not null || !model.Load.InertiaKgM2.IsKnown)
         {
-            return Check.Lacking(Id, model.Id, BoardRow.Converter, Title, [model.Load.Cycle is null ? "inertia of the machine" : "a load that runs steadily: a cycle has no flywheel to count on"]);
+            return Check.Lacking(Id, model.Id, BoardRow.Converter, Title,
+                [model.Load.Cycle is null ? "inertia of the machine" : "a load that runs steadily: a cycle has no flywheel to count on"]);
         }
 
         var shaft = model.Load.At(1);
         var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var wheel = new RideThrough.Flywheel(
-            inertia, shaft.SpeedRpm, LeastSpeedPu * shaft.SpeedRpm, Efficiency, Math.Max(1, model.At(1).StandbyW), Math.Max(0, shaft.TorqueNm),
+            inertia, shaft.SpeedRpm, LeastSpeedPu * shaft.SpeedRpm, Efficiency, Math.Max(1, model.At(1).StandbyW),
+            Math.Max(0, shaft.TorqueNm),
             model.Input.DrivePoint.Load is FanLoad ? RideThrough.TorqueShape.Square : RideThrough.TorqueShape.Constant);
         var (lasts, dip) = (LinkS(model) + RideThrough.KineticS(wheel), model.Input.Defaults.Protection.DipToRideS);
         return CheckWriter.Judged(
-            Id, model.Id, BoardRow.Converter, $"{Title}, kinetic buffering", 1e3 * lasts, 1e3 * dip, "ms", LimitSense.AtLeast, model.Input.Defaults.TightMarginPct,
+            Id, model.Id, BoardRow.Converter, $"{Title}, kinetic buffering", 1e3 * lasts, 1e3 * dip, "ms", LimitSense.AtLeast,
+            model.Input.Defaults.TightMarginPct,
             "Relief: a shorter dip to ride, more inertia, flying start. " + Caution,
             new Reason(
                 "t = ∫ J·ω/(T(ω)·ω + P/η) dω down to a fifth of the speed, after the link",
@@ -98,8 +107,10 @@ internal static class RideThroughCheck
 
         var scalar = model.Choice.Control == MotorControl.Scalar && model.Motor.Plate.Technology != MotorTechnology.CageInduction;
         return CheckWriter.Rule(
-            Id, model.Id, BoardRow.Converter, $"{Title}, flying start", scalar ? Verdict.Fails : Verdict.Holds, "Relief: vector control, which finds the rotor's angle. " + Caution,
-            new Reason("pulses blocked in the dip, the turning motor is caught after it", $"{(scalar ? "scalar control does not find the angle of a synchronous rotor" : "speed is found while it coasts")}; {Restart(model)}. {Caution}", Source, []));
+            Id, model.Id, BoardRow.Converter, $"{Title}, flying start", scalar ? Verdict.Fails : Verdict.Holds,
+            "Relief: vector control, which finds the rotor's angle. " + Caution,
+            new Reason("pulses blocked in the dip, the turning motor is caught after it",
+                $"{(scalar ? "scalar control does not find the angle of a synchronous rotor" : "speed is found while it coasts")}; {Restart(model)}. {Caution}", Source, []));
     }
 
     private static string Restart(DriveOnConverter model) => model.Choice.RestartOrder.IsKnown

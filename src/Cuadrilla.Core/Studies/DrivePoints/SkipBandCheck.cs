@@ -30,7 +30,8 @@ internal static class SkipBandCheck
             .ToList();
         var named = string.Join(", ", bands.Select(b => $"{Text.N(b.FromRpm)} to {Text.N(b.ToRpm)} rpm"));
         return new Check(
-            Id, model.Id, BoardRow.Motor, Title, held.Count > 0 ? Verdict.Fails : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost,
+            Id, model.Id, BoardRow.Motor, Title, held.Count > 0 ? Verdict.Fails : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty,
+            LimitSense.AtMost,
             Given.Unknown, string.Empty,
             held.Count > 0 ? "Relief: another gear ratio or belt, a stiffer base, another point of the duty; the converter would hold the edge of the band instead." : string.Empty,
             new Reason(

@@ -57,7 +57,9 @@ public sealed class ConverterAtSite
     /// <summary>Overload rating of the duty.</summary>
     public OverloadRating Overload => Item.Overload(Duty);
 
-    /// <summary>Loss of inverter and diode bridge at an output frequency and current, W; what lies ahead of the link not included.</summary>
+    /// <summary>Loss of inverter and diode bridge at an output frequency and current, W; what lies ahead of the link not
+    /// included.</summary>
     public double LossW(double frequencyPu, double outputCurrentA) =>
-        Item.StandbyW + ((Item.Losses.At(frequencyPu, outputCurrentA / Item.LightCurrentA, Item.StandbyW) - Item.StandbyW) * Item.SwitchingLoss.FactorPu(SwitchingKhz));
+        Item.StandbyW + ((Item.Losses.At(frequencyPu, outputCurrentA / Item.LightCurrentA,
+            Item.StandbyW) - Item.StandbyW) * Item.SwitchingLoss.FactorPu(SwitchingKhz));
 }

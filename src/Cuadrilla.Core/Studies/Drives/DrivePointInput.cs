@@ -47,7 +47,8 @@ public sealed record DrivePointInput
 /// <param name="GroupId">Key of the group.</param>
 /// <param name="Choice">The group's converter; null while none is chosen.</param>
 /// <param name="Feeder">Its feeder.</param>
-/// <param name="PartPu">Part of the converter that one motor of this kind uses: its rated current over the sum of all; 0 while a motor is missing.</param>
+/// <param name="PartPu">Part of the converter that one motor of this kind uses: its rated current over the sum of all; 0 while a motor is
+/// missing.</param>
 /// <param name="Count">Motors of this kind.</param>
 /// <param name="IsHead">True for the member whose converter it is.</param>
 public sealed record GroupFeed(string GroupId, ConverterChoice.FromCatalogue? Choice, Feeder Feeder, double PartPu, int Count, bool IsHead);

@@ -20,7 +20,8 @@ public class DrivePointModel
     /// <summary>A drive point of which no more is known than of another.</summary>
     private protected DrivePointModel(DrivePointModel known)
     {
-        (Input, Data, Fault, Load, LoadMissing, Fitted) = (known.Input, known.Data, known.Fault, known.Load, known.LoadMissing, known.Fitted);
+        (Input, Data, Fault, Load, LoadMissing, Fitted) = (known.Input, known.Data, known.Fault, known.Load, known.LoadMissing,
+            known.Fitted);
         (Choice, WholeItem, Converter, Filter, Starter) = (known.Choice, known.WholeItem, known.Converter, known.Filter, known.Starter);
         (Cable, Feeder, WholeFeeder) = (known.Cable, known.Feeder, known.WholeFeeder);
     }
@@ -41,20 +42,26 @@ public class DrivePointModel
         Choice = input.Group?.Choice ?? point.Converter as ConverterChoice.FromCatalogue;
         if (Choice is { } converter && ItemOf(converter.ItemId, input, data) is { } catalogueItem)
         {
-            WholeItem = converter.Modules > 1 ? catalogueItem.Times(converter.Modules, input.Defaults.Lineups.ModuleSharePu) : catalogueItem;
+            WholeItem = converter.Modules > 1
+                ? catalogueItem.Times(converter.Modules, input.Defaults.Lineups.ModuleSharePu)
+                : catalogueItem;
             Converter = new ConverterAtSite(
-                input.Group is { } group ? WholeItem.Times(group.PartPu) : WholeItem, converter.Duty, converter.SwitchingKhz, input.Site, converter.Feed);
+                input.Group is { } group ? WholeItem.Times(group.PartPu) : WholeItem, converter.Duty, converter.SwitchingKhz, input.Site,
+                converter.Feed);
             Filter = data.OutputFilters.FirstOrDefault(f => f.Kind == converter.Filter);
         }
 
         Starter = StarterAtSite.Of(point.Converter, data);
         if (point.Motor is MotorChoice.FromCatalogue motor)
         {
-            var item = input.Own?.Id == motor.ItemId ? input.Own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0)) : data.Motors.GetValueOrDefault(motor.ItemId);
+            var item = input.Own?.Id == motor.ItemId
+                ? input.Own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0))
+                : data.Motors.GetValueOrDefault(motor.ItemId);
             if (item is not null)
             {
                 var (connected, voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
-                Fitted = new FittedMotor(motor, item, connected, LossModel(connected), FittedMotor.BudgetFor(input, motor, item.Plate), voltage);
+                Fitted = new FittedMotor(motor, item, connected, LossModel(connected), FittedMotor.BudgetFor(input, motor, item.Plate),
+                    voltage);
             }
         }
 
@@ -155,7 +162,8 @@ public class DrivePointModel
             yield return "a motor that starts on the line";
         }
 
-        if (Fitted is not null && Converter is not null && Mismatch(Fitted.Item.Plate, Converter.Item, Input.OnDcBus) is { Length: > 0 } mismatch)
+        if (Fitted is not null && Converter is not null
+            && Mismatch(Fitted.Item.Plate, Converter.Item, Input.OnDcBus) is { Length: > 0 } mismatch)
         {
             yield return mismatch;
         }
@@ -181,17 +189,22 @@ public class DrivePointModel
     }
 
     /// <summary>Points at which the drive works for ever: every level of the duty, every diameter of a winder; none in a cycle.</summary>
-    public virtual IEnumerable<ShaftPoint> SteadyPoints() => Load is null or { Cycle: not null } ? [] : [.. Load.Levels().SelectMany(Load.SizingPointsAt), .. Load.Alone(1) is { } alone ? [alone] : Array.Empty<ShaftPoint>()];
+    public virtual IEnumerable<ShaftPoint> SteadyPoints() =>
+        Load is null or { Cycle: not null }
+            ? []
+            : [.. Load.Levels().SelectMany(Load.SizingPointsAt), .. Load.Alone(1) is { } alone ? [alone] : Array.Empty<ShaftPoint>()];
 
     /// <summary>Loss model of a motor in this place, its flux lowered at light load where the converter does so.</summary>
     public MotorLossModel LossModel(ConnectedMotor connected)
     {
         ArgumentNullException.ThrowIfNull(connected);
-        return new MotorLossModel(connected.Plate, connected.BaseFrequencyPu, Choice is { LightLoadFlux: LightLoadFlux.Lowered } ? Input.Defaults.LightLoadFluxPu : 1);
+        return new MotorLossModel(connected.Plate, connected.BaseFrequencyPu,
+            Choice is { LightLoadFlux: LightLoadFlux.Lowered } ? Input.Defaults.LightLoadFluxPu : 1);
     }
 
     /// <summary>A plate linked and fed at this place by a converter and filter, and the way of the voltage to it.</summary>
-    internal (ConnectedMotor Connected, OutputVoltage Voltage) Linked(MotorPlate plate, MotorConnection connection, ConverterItem? converter, OutputFilterItem? filter)
+    internal (ConnectedMotor Connected, OutputVoltage Voltage) Linked(MotorPlate plate, MotorConnection connection,
+        ConverterItem? converter, OutputFilterItem? filter)
     {
         var supply = OutputVoltage.SupplyOf(converter, Input.BusVoltageV);
         var asLinked = ConnectedMotor.Of(plate, connection, supply, supply);

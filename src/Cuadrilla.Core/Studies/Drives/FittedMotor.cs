@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Studies.Drives;
 /// <param name="Budget">Its thermal budget.</param>
 /// <param name="Voltage">The way of the voltage to it.</param>
 public sealed record FittedMotor(
-    MotorChoice.FromCatalogue Choice, MotorItem Item, ConnectedMotor Connected, MotorLossModel Losses, ThermalBudget Budget, OutputVoltage Voltage)
+    MotorChoice.FromCatalogue Choice, MotorItem Item, ConnectedMotor Connected, MotorLossModel Losses, ThermalBudget Budget,
+    OutputVoltage Voltage)
 {
     /// <summary>Thermal budget for a motor choice at a site.</summary>
     public static ThermalBudget BudgetFor(DrivePointInput input, MotorChoice.FromCatalogue choice, MotorPlate plate)

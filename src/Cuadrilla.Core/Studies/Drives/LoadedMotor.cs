@@ -57,7 +57,8 @@ public class LoadedMotor : DrivePointModel
     /// <inheritdoc/>
     public override IEnumerable<ShaftPoint> SteadyPoints() => Starter is null || Load.Cycle is not null
         ? base.SteadyPoints()
-        : [.. Load.Levels().Select(l => LineShaft.Of(this, l).Shaft), .. Load.Alone(LineShaft.Of(this, 1).Shaft.SpeedRpm / Load.RatedSpeedRpm) is { } alone ? [alone] : Array.Empty<ShaftPoint>()];
+        : [.. Load.Levels().Select(l => LineShaft.Of(this, l).Shaft),
+            .. Load.Alone(LineShaft.Of(this, 1).Shaft.SpeedRpm / Load.RatedSpeedRpm) is { } alone ? [alone] : Array.Empty<ShaftPoint>()];
 }
 
 /// <summary>A loaded motor whose cables are known too: what a start across the line asks for.</summary>
@@ -90,5 +91,6 @@ public class CabledMotor : LoadedMotor
         OperatingPoint.Of(shaft, motorPoint, motor, converter, Filter, CableOhm, FeederOhm);
 
     /// <summary>The chain of the motor on the line.</summary>
-    internal OperatingPoint OnLine(ShaftPoint shaft, in MotorPoint motor, double bypassW) => OperatingPoint.OnLine(shaft, motor, bypassW, CableOhm, FeederOhm);
+    internal OperatingPoint OnLine(ShaftPoint shaft, in MotorPoint motor, double bypassW) =>
+        OperatingPoint.OnLine(shaft, motor, bypassW, CableOhm, FeederOhm);
 }

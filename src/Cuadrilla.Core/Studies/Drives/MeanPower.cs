@@ -39,7 +39,8 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
         }
 
         var points = load.PointsAt(levelPu);
-        return points.Aggregate(default(MeanPower), (sum, p) => sum.Plus(At(model.PointOf(p, motor, converter), converter.Item), 1.0 / points.Count));
+        return points.Aggregate(default(MeanPower),
+            (sum, p) => sum.Plus(At(model.PointOf(p, motor, converter), converter.Item), 1.0 / points.Count));
     }
 
     /// <summary>Mean over a cycle, and while the drive stands between cycles.</summary>
@@ -56,7 +57,9 @@ public readonly record struct MeanPower(double LineW, double LineVar, double Bur
         var index = 0;
         foreach (var s in cycle.Slices(motor.Plate.InertiaKgM2))
         {
-            var moving = s.Rests ? default : points is null ? model.PointOf(s.Shaft(1), motor, converter) : model.PointOf(s.Shaft(1), points[index], motor, converter);
+            var moving = s.Rests
+                ? default
+                : points is null ? model.PointOf(s.Shaft(1), motor, converter) : model.PointOf(s.Shaft(1), points[index], motor, converter);
             sum = sum.Plus(s.Rests ? standing : At(moving, converter.Item), s.DurationS / cycle.DurationS);
             index++;
         }

@@ -77,7 +77,8 @@ public readonly record struct OperatingPoint(
         ArgumentNullException.ThrowIfNull(item);
         var returns = item.FrontEnd.ReturnsToLine;
         var through = returns ? netW : Math.Max(netW, item.StandbyW);
-        return new OperatingPoint(default, default(MotorPoint) with { InputW = netW }, 0, 0, 0, item.FrontLossW(through), 0, item.StandbyW, returns);
+        return new OperatingPoint(default, default(MotorPoint) with { InputW = netW }, 0, 0, 0, item.FrontLossW(through), 0, item.StandbyW,
+            returns);
     }
 
     /// <summary>How a motor behind a filter, or without one, is fed.</summary>
@@ -85,7 +86,8 @@ public readonly record struct OperatingPoint(
 
     /// <summary>The same with the motor's point already known.</summary>
     internal static OperatingPoint Of(
-        ShaftPoint shaft, MotorPoint motorPoint, MotorLossModel motor, ConverterAtSite converter, OutputFilterItem? filter, Complex cable, Complex feeder)
+        ShaftPoint shaft, MotorPoint motorPoint, MotorLossModel motor, ConverterAtSite converter, OutputFilterItem? filter, Complex cable,
+        Complex feeder)
     {
         ArgumentNullException.ThrowIfNull(motor);
         ArgumentNullException.ThrowIfNull(converter);
@@ -95,7 +97,8 @@ public readonly record struct OperatingPoint(
         var filterLoss = filter is null ? 0 : filter.LossPct / 100 * motor.Plate.RatedPowerW * ratio * ratio;
         var cableLoss = (isDc ? 2 : 3) * cable.Real * motorPoint.CurrentA * motorPoint.CurrentA;
         var converterLoss = converter.LossW(motor.FrequencyShare(motorPoint), motorPoint.CurrentA);
-        var chain = new OperatingPoint(shaft, motorPoint, cableLoss, filterLoss, converterLoss, 0, 0, item.StandbyW, item.FrontEnd.ReturnsToLine);
+        var chain = new OperatingPoint(shaft, motorPoint, cableLoss, filterLoss, converterLoss, 0, 0, item.StandbyW,
+            item.FrontEnd.ReturnsToLine);
         var dcRms = chain.DcLoadW / item.NoLoadLinkVoltageV;
         return chain with { FrontLossW = item.FrontLossW(chain.DcLoadW), FeederLossW = 3 * feeder.Real * dcRms * dcRms * 2 / 3 };
     }

@@ -42,7 +42,8 @@ public readonly record struct OutputVoltage(double SupplyV, double FrontV, doubl
         var sine = Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));
         var drop = cable is not { } c || item is null
             ? 0
-            : isDc ? 2 * c.Real * plate.RatedCurrentA : Math.Sqrt(3) * plate.RatedCurrentA * ((c.Real * plate.PowerFactor) + (c.Imaginary * sine));
+            : isDc ? 2 * c.Real * plate.RatedCurrentA
+                : Math.Sqrt(3) * plate.RatedCurrentA * ((c.Real * plate.PowerFactor) + (c.Imaginary * sine));
         return new OutputVoltage(supply, front, filter is null ? 0 : filter.DropPct / 100 * supply, drop);
     }
 }

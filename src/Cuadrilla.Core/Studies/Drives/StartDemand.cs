@@ -50,9 +50,12 @@ public readonly record struct StartDemand(
             return new StartDemand(peak.TorqueNm, load.InertiaKgM2.Value, 0, load.BreakawayNm, peak.SpeedRpm, peak.TimeS);
         }
 
-        // A winder starts hardest with the full roll or, its core turning fast, with little of it; an overhauling load stops harder than it starts.
-        double Acceleration(StartPoint p) => (p.InertiaKgM2.Value + motorInertia) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS.Value;
+        // A winder starts hardest with the full roll or, its core turning fast, with little of it; an overhauling load stops harder than
+        // it starts.
+        double Acceleration(StartPoint p) =>
+            (p.InertiaKgM2.Value + motorInertia) * Math.Abs(p.SpeedRpm) * 2 * Math.PI / 60 / load.StartTimeS.Value;
         var hardest = load.StartPoints().MaxBy(p => Math.Abs(p.TorqueNm) + Acceleration(p));
-        return new StartDemand(Math.Abs(hardest.TorqueNm), hardest.InertiaKgM2.Value, Acceleration(hardest), load.BreakawayNm, hardest.SpeedRpm, load.StartTimeS.Value);
+        return new StartDemand(Math.Abs(hardest.TorqueNm), hardest.InertiaKgM2.Value, Acceleration(hardest), load.BreakawayNm,
+            hardest.SpeedRpm, load.StartTimeS.Value);
     }
 }

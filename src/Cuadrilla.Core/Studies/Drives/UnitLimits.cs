@@ -10,7 +10,8 @@ internal static class UnitLimits
         var motor = model.Motor;
         var converter = model.Converter;
         return Math.Min(
-            motor.BreakdownTorqueNm(rpm) / (1 + (model.Input.Defaults.PeakMarginPct / 100)), motor.TorqueAtCurrentNm(rpm, converter.SiteCurrentA * converter.Overload.PeakPu));
+            motor.BreakdownTorqueNm(rpm) / (1 + (model.Input.Defaults.PeakMarginPct / 100)),
+            motor.TorqueAtCurrentNm(rpm, converter.SiteCurrentA * converter.Overload.PeakPu));
     }
 
     /// <summary>For how long a torque may be given at a speed, s; infinite for ever, 0 not at all.</summary>

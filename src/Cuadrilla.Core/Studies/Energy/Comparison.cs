@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Studies.Energy;
 /// <param name="BreakEvenHoursPu">Hours in parts of the duty's at which the two cost the same; null when there are none.</param>
 /// <param name="BreakEvenEnergyPerKwh">Energy price at which they do, currency/kWh; null likewise.</param>
 public sealed record Comparison(
-    double ExtraCost, double SavedPerYear, double? PaybackYears, double NetPresentValue, double? BreakEvenHoursPu, double? BreakEvenEnergyPerKwh)
+    double ExtraCost, double SavedPerYear, double? PaybackYears, double NetPresentValue, double? BreakEvenHoursPu,
+    double? BreakEvenEnergyPerKwh)
 {
     /// <summary>Compares.</summary>
     /// <param name="alternative">The one looked at.</param>
@@ -74,7 +75,8 @@ public readonly record struct SensitivityCorner(double HoursPu, double PricePu, 
             .. factors.SelectMany(hours => factors.Select(price =>
             {
                 double Cost(YearlyEnergy y) => y.EquipmentCost
-                    + (((y.EnergyKwh * hours * tariff.EnergyPerKwh * price) + (y.DemandKw * tariff.DemandPerKwYear) + (y.ReactiveKvarh * hours * tariff.ReactivePerKvarh)) * tariff.AnnuityFactor);
+                    + (((y.EnergyKwh * hours * tariff.EnergyPerKwh * price) + (y.DemandKw * tariff.DemandPerKwYear)
+                        + (y.ReactiveKvarh * hours * tariff.ReactivePerKvarh)) * tariff.AnnuityFactor);
                 var best = Enumerable.Range(0, years.Count).MinBy(i => Cost(years[i]));
                 return new SensitivityCorner(hours, price, best, Cost(years[best]));
             })),

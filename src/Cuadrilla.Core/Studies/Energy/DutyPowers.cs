@@ -17,7 +17,8 @@ internal sealed class DutyPowers
     public DutyPowers(CompleteDrive model)
     {
         this.model = model;
-        levels = [.. model.Load.Duty.Where(d => d.HoursPerYear > 0).Select(d => (d, model.Load.Cycle is null ? model.Load.PointsAt(d.LevelPu) : []))];
+        levels = [.. model.Load.Duty.Where(d => d.HoursPerYear > 0).Select(d =>
+            (d, model.Load.Cycle is null ? model.Load.PointsAt(d.LevelPu) : []))];
     }
 
     /// <summary>Power at each level of the duty.</summary>
@@ -27,7 +28,8 @@ internal sealed class DutyPowers
         {
             // A level of a cycle is how often it comes: its mean power is the same each time.
             var (moving, standing) = MeanPower.OfCycle(model, cycle, CycleOf(cycle, motor), motor, converter);
-            return [.. levels.Select(l => (l.Duty, default(MeanPower).Plus(moving, l.Duty.LevelPu).Plus(standing, Math.Max(0, 1 - l.Duty.LevelPu))))];
+            return [.. levels.Select(l => (l.Duty,
+                default(MeanPower).Plus(moving, l.Duty.LevelPu).Plus(standing, Math.Max(0, 1 - l.Duty.LevelPu))))];
         }
 
         var points = PointsOf(motor);
@@ -37,7 +39,8 @@ internal sealed class DutyPowers
             var sum = default(MeanPower);
             for (var k = 0; k < levels[i].Points.Count; k++)
             {
-                sum = sum.Plus(MeanPower.At(model.PointOf(levels[i].Points[k], points[i][k], motor, converter), converter.Item), 1.0 / levels[i].Points.Count);
+                sum = sum.Plus(MeanPower.At(model.PointOf(levels[i].Points[k], points[i][k], motor, converter), converter.Item),
+                    1.0 / levels[i].Points.Count);
             }
 
             powers.Add((levels[i].Duty, sum));
@@ -50,7 +53,9 @@ internal sealed class DutyPowers
     {
         if (!motors.TryGetValue(motor, out var points))
         {
-            points = [[.. cycle.Slices(motor.Plate.InertiaKgM2).Select(s => s.Rests ? default : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.ConverterFeed))]];
+            points = [[.. cycle.Slices(motor.Plate.InertiaKgM2).Select(s => s.Rests
+                ? default
+                : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.ConverterFeed))]];
             motors.Add(motor, points);
         }
 

@@ -2,14 +2,16 @@ namespace Cuadrilla.Core.Studies.Energy;
 
 /// <summary>One way of delivering the same work over the same hours.</summary>
 /// <param name="Id">Stable key: <c>present</c>, or motor and converter item.</param>
-/// <param name="Way">How it is controlled, the same word for every drive point: <c>present</c>, <c>line</c>, or a family of converters.</param>
+/// <param name="Way">How it is controlled, the same word for every drive point: <c>present</c>, <c>line</c>, or a family of
+/// converters.</param>
 /// <param name="Name">What it is.</param>
 /// <param name="IsChosen">True for what the engineer has specified.</param>
 /// <param name="Year">Energy and cost.</param>
 /// <param name="Points">Line power at each point of the duty.</param>
 /// <param name="PartSpeed">Efficiency from busbar to shaft at part speeds; empty where the speed can't be adjusted.</param>
 public sealed record EnergyAlternative(
-    string Id, string Way, string Name, bool IsChosen, YearlyEnergy Year, IReadOnlyList<EnergyPoint> Points, IReadOnlyList<PartSpeedPoint> PartSpeed)
+    string Id, string Way, string Name, bool IsChosen, YearlyEnergy Year, IReadOnlyList<EnergyPoint> Points,
+    IReadOnlyList<PartSpeedPoint> PartSpeed)
 {
     /// <summary>
     /// True when it runs on the line some of the time: shown for comparison, but another way of working, so that the chosen

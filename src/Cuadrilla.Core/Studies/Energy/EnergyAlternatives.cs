@@ -35,7 +35,8 @@ public static class EnergyAlternatives
     }
 
     /// <summary>The drive whose alternatives can be compared; null while something is missing.</summary>
-    public static CompleteDrive? Ready(DrivePointModel model) => model is CompleteDrive drive && drive.Load.Duty.Any(d => d.HoursPerYear > 0) ? drive : null;
+    public static CompleteDrive? Ready(DrivePointModel model) =>
+        model is CompleteDrive drive && drive.Load.Duty.Any(d => d.HoursPerYear > 0) ? drive : null;
 
     /// <summary>Alternatives of a complete drive point, lowest life-cycle cost first.</summary>
     public static IReadOnlyList<EnergyAlternative> Of(CompleteDrive model)
@@ -66,7 +67,8 @@ public static class EnergyAlternatives
         }
 
         var fitting = new FittingConverters(model);
-        foreach (var motor in model.Data.Motors.Values.Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor) && model.Input.Defaults.LeastMotorClass.Against(m).Length == 0).Prepend(chosenMotor))
+        foreach (var motor in model.Data.Motors.Values.Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)
+            && model.Input.Defaults.LeastMotorClass.Against(m).Length == 0).Prepend(chosenMotor))
         {
             foreach (var (lossModel, converter) in fitting.For(motor))
             {
@@ -84,7 +86,8 @@ public static class EnergyAlternatives
     internal static bool IsAlternative(MotorItem motor, MotorItem chosen) =>
         motor.Plate.RatedPowerW == chosen.Plate.RatedPowerW
         && Math.Abs((motor.Plate.SynchronousSpeedRpm / chosen.Plate.SynchronousSpeedRpm) - 1) < 0.05
-        && (motor.Technology == MotorTechnology.CageInduction ? Math.Abs(motor.Plate.RatedFrequencyHz - chosen.Plate.RatedFrequencyHz) < 1 || chosen.Technology != MotorTechnology.CageInduction : true)
+        && (motor.Technology == MotorTechnology.CageInduction ? Math.Abs(motor.Plate.RatedFrequencyHz - chosen.Plate.RatedFrequencyHz) < 1
+            || chosen.Technology != MotorTechnology.CageInduction : true)
         && MadeFor.SameVoltage(motor.Plate.RatedVoltageV, chosen.Plate.RatedVoltageV)
         && motor.Technology is MotorTechnology.CageInduction or MotorTechnology.SynchronousReluctance or MotorTechnology.PermanentMagnet;
 
@@ -93,19 +96,24 @@ public static class EnergyAlternatives
         [.. load.Duty.Where(d => d.HoursPerYear > 0).Select(d => (d, power(d.LevelPu)))];
 
     internal static EnergyAlternative Alternative(
-        CompleteDrive model, string id, string way, string name, bool isChosen, double priceIndex, List<(DutyPoint Duty, MeanPower Power)> powers, IReadOnlyList<PartSpeedPoint> partSpeed)
+        CompleteDrive model, string id, string way, string name, bool isChosen, double priceIndex,
+        List<(DutyPoint Duty, MeanPower Power)> powers, IReadOnlyList<PartSpeedPoint> partSpeed)
     {
         var count = model.Input.Group?.Count ?? 1;
-        List<EnergyPoint> points = [.. powers.Select(p => new EnergyPoint(p.Duty.LevelPu, p.Duty.HoursPerYear, count * p.Power.LineW, count * p.Power.LineVar))];
-        return new EnergyAlternative(id, way, count > 1 ? $"{count} × {name}" : name, isChosen, YearlyEnergy.Of(points, count * priceIndex, model.Input.Tariff), points, partSpeed)
+        List<EnergyPoint> points = [.. powers.Select(p =>
+            new EnergyPoint(p.Duty.LevelPu, p.Duty.HoursPerYear, count * p.Power.LineW, count * p.Power.LineVar))];
+        return new EnergyAlternative(id, way, count > 1 ? $"{count} × {name}" : name, isChosen,
+            YearlyEnergy.Of(points, count * priceIndex, model.Input.Tariff), points, partSpeed)
         {
-            Returned = new ReturnedEnergy(count * powers.Sum(p => p.Power.BurntW * p.Duty.HoursPerYear) / 1e3, count * powers.Sum(p => p.Power.ToLineW * p.Duty.HoursPerYear) / 1e3),
+            Returned = new ReturnedEnergy(count * powers.Sum(p => p.Power.BurntW * p.Duty.HoursPerYear) / 1e3,
+                count * powers.Sum(p => p.Power.ToLineW * p.Duty.HoursPerYear) / 1e3),
         };
     }
 
     private static StarterAtSite AcrossTheLine { get; } = new(new ConverterChoice.AcrossTheLine(TripClass.Class10, 0, string.Empty), null);
 
-    private static IEnumerable<EnergyAlternative> On(CompleteDrive model, DutyPowers duty, MotorItem motor, MotorLossModel lossModel, ConverterAtSite converter)
+    private static IEnumerable<EnergyAlternative> On(CompleteDrive model, DutyPowers duty, MotorItem motor, MotorLossModel lossModel,
+        ConverterAtSite converter)
     {
         var item = converter.Item;
         var isChosenMotor = motor.Id == model.MotorItem.Id;
@@ -117,7 +125,10 @@ public static class EnergyAlternatives
         var name = $"{ItemText.Motor(motor)} motor, {ItemText.Converter(item)}";
         var isChosen = isChosenMotor && ReferenceEquals(converter, model.Converter);
         yield return Alternative(
-            model, motor.Id + "+" + item.Id, item.Family, name, isChosen, motor.PriceIndex + (item.PriceIndex * filterPrice) + ResistorPrice(model, powers), builtIn && bypassed is not null ? bypassed : powers, partSpeed)
+            model, motor.Id + "+" + item.Id, item.Family, name, isChosen,
+            motor.PriceIndex + (item.PriceIndex * filterPrice) + ResistorPrice(model, powers), builtIn && bypassed is not null
+                ? bypassed
+                : powers, partSpeed)
             with
         { Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
 
@@ -125,7 +136,8 @@ public static class EnergyAlternatives
         {
             var price = motor.PriceIndex + (item.PriceIndex * (filterPrice + (model.Input.Defaults.BypassPricePct / 100)));
             yield return Alternative(
-                model, motor.Id + "+" + item.Id + "+bypass", item.Family + "+bypass", name + $", bypassed at full {model.Load.LevelName}", false, price, bypassed, partSpeed)
+                model, motor.Id + "+" + item.Id + "+bypass", item.Family + "+bypass", name + $", bypassed at full {model.Load.LevelName}",
+                false, price, bypassed, partSpeed)
                 with
             { RunsOnLine = true };
         }
@@ -153,9 +165,11 @@ public static class EnergyAlternatives
         && model.Load.PointsAt(1).Count == 1 && SpeedOfTheLine(model);
 
     // At full level the line takes over when the process stands the line's speed; auxiliaries of the converter stay on.
-    private static List<(DutyPoint Duty, MeanPower Power)>? Bypassed(CompleteDrive model, ConverterItem item, List<(DutyPoint Duty, MeanPower Power)> powers)
+    private static List<(DutyPoint Duty, MeanPower Power)>? Bypassed(CompleteDrive model, ConverterItem item,
+        List<(DutyPoint Duty, MeanPower Power)> powers)
     {
-        if (!model.MotorItem.Plate.StartsOnTheLine || model.Load.Cycle is not null || !SpeedOfTheLine(model) || powers.All(p => p.Duty.LevelPu < FullLevelPu))
+        if (!model.MotorItem.Plate.StartsOnTheLine || model.Load.Cycle is not null || !SpeedOfTheLine(model)
+            || powers.All(p => p.Duty.LevelPu < FullLevelPu))
         {
             return null;
         }
@@ -164,7 +178,8 @@ public static class EnergyAlternatives
     }
 
     private static bool SpeedOfTheLine(CompleteDrive model) =>
-        Math.Abs((model.Load.RatedSpeedRpm / model.Motor.Plate.RatedSpeedRpm) - 1) < 0.03 && model.Motor.Plate.RatedFrequencyHz == model.Input.FrequencyHz;
+        Math.Abs((model.Load.RatedSpeedRpm / model.Motor.Plate.RatedSpeedRpm) - 1) < 0.03
+            && model.Motor.Plate.RatedFrequencyHz == model.Input.FrequencyHz;
 
     private static List<PartSpeedPoint> PartSpeed(CompleteDrive model, MotorLossModel motor, ConverterAtSite converter)
     {

@@ -45,7 +45,8 @@ internal static class EnergyCheck
             Id, model.Id, BoardRow.Load, Title, above, limit, "%", LimitSense.AtMost, 0,
             $"Relief: {best.Name}, or record why this one is wanted.", reason);
         return check.Verdict != Verdict.Fails ? check
-            : recorded.Length > 0 ? check with { Verdict = Verdict.Holds, MarginPct = Given.Of(0), Relief = "Stands with the reason recorded: " + recorded }
+            : recorded.Length > 0 ? check with { Verdict = Verdict.Holds, MarginPct = Given.Of(0),
+                Relief = "Stands with the reason recorded: " + recorded }
             : check with { Verdict = Verdict.Tight, MarginPct = Given.Of(0) };
     }
 

@@ -95,7 +95,8 @@ internal sealed class FittingConverters
     // A single-phase input feeds the motor in another link, with another current.
     private static double SupplyShare(ConverterItem item) => item.FrontEnd is FrontEnd.SinglePhase or FrontEnd.Thyristor ? 0 : 1;
 
-    private MotorConnection Connection(MotorItem motor) => motor.Id == model.MotorItem.Id ? model.MotorChoice.Connection : MotorConnection.Fitting;
+    private MotorConnection Connection(MotorItem motor) =>
+        motor.Id == model.MotorItem.Id ? model.MotorChoice.Connection : MotorConnection.Fitting;
 
     private bool Stands(ConverterAtSite converter, Need need) =>
         OverloadStore.Carries(converter.Overload, converter.SiteCurrentA, need.InTime, model.Load.Cycle is not null);

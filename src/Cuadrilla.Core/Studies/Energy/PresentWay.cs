@@ -30,7 +30,9 @@ public static class PresentWay
         var points = EnergyAlternatives.Points(load, flow =>
         {
             // Staged machines that stand still lose nothing: the mean is of those that run.
-            var (shaft, share) = load.Common.PresentControl == PresentControl.Staged ? load.Staged(flow) : (load.Present(model.Data.InletVanes, flow)!.Value, 1);
+            var (shaft, share) = load.Common.PresentControl == PresentControl.Staged
+                ? load.Staged(flow)
+                : (load.Present(model.Data.InletVanes, flow)!.Value, 1);
             var power = MeanPower.OnLine(model, motor.At(shaft.SpeedRpm, shaft.TorqueNm, MotorFeed.Line), shaft.Shaft, 0);
             return new MeanPower(share * power.LineW, share * power.LineVar, 0, 0);
         });

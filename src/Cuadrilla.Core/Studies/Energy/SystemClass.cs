@@ -24,7 +24,8 @@ public readonly record struct SystemClass(double SystemPct, double ModulePct, do
     public int Ie => ClassOf(ModulePct, ModuleLimitsPct);
 
     // Class 1 reaches from its limit down to that of class 2, both included.
-    private static int ClassOf(double lossPct, IReadOnlyList<double> limitsPct) => lossPct > limitsPct[1] ? 0 : lossPct >= limitsPct[2] ? 1 : 2;
+    private static int ClassOf(double lossPct, IReadOnlyList<double> limitsPct) =>
+        lossPct > limitsPct[1] ? 0 : lossPct >= limitsPct[2] ? 1 : 2;
 
     /// <summary>Compares.</summary>
     /// <param name="motorW">Losses of the motor on the converter at its rated point, W.</param>

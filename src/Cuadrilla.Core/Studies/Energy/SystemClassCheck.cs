@@ -26,18 +26,22 @@ internal static class SystemClassCheck
         var plate = model.MotorItem.Plate;
         if (plate.Technology is MotorTechnology.DcSeparatelyExcited or MotorTechnology.Servo)
         {
-            return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, "the classes are for motors of IEC 60034-30, not for DC and servo motors");
+            return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title,
+                "the classes are for motors of IEC 60034-30, not for DC and servo motors");
         }
 
-        if (ReferenceMotorW(model, plate) is not { } referenceMotor || ReferenceModuleW(model, plate.RatedPowerW / 1e3) is not { } referenceModule)
+        if (ReferenceMotorW(model, plate) is not { } referenceMotor
+            || ReferenceModuleW(model, plate.RatedPowerW / 1e3) is not { } referenceModule)
         {
             return Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, "the reference has no motor or module of this size");
         }
 
         var converter = model.Converter;
         var motor = new MotorLossModel(plate).At(plate.RatedSpeedRpm, plate.RatedTorqueNm, MotorFeed.Converter);
-        double Module(double frequencyPu, double currentA) => converter.LossW(frequencyPu, currentA) + converter.Item.FrontLossW(motor.InputW);
-        var found = SystemClass.Of(motor.LossW, Module(1, motor.CurrentA), Module(0.9, converter.Item.LightCurrentA), referenceMotor, referenceModule);
+        double Module(double frequencyPu, double currentA) =>
+            converter.LossW(frequencyPu, currentA) + converter.Item.FrontLossW(motor.InputW);
+        var found = SystemClass.Of(motor.LossW, Module(1, motor.CurrentA), Module(0.9, converter.Item.LightCurrentA), referenceMotor,
+            referenceModule);
         var wanted = (int)Math.Round(model.Input.Defaults.LeastSystemClass);
         var reason = new Reason(
             $"losses at rated speed and torque over those of the reference motor and module; IES0 > {SystemClass.SystemLimitsPct[1]} % ≥ IES1 ≥ {SystemClass.SystemLimitsPct[2]} % > IES2",
@@ -45,12 +49,14 @@ internal static class SystemClassCheck
             "IEC 61800-9-2, docs/methods/system-class.md",
             [
                 ReasonInput.Of("losses of the motor on the converter", motor.LossW, "W", "motor model"),
-                ReasonInput.Of("losses of the converter at (100 %, 100 %)", Module(1, motor.CurrentA), "W", "catalogue converter, front end included"),
+                ReasonInput.Of("losses of the converter at (100 %, 100 %)", Module(1, motor.CurrentA), "W",
+                    "catalogue converter, front end included"),
             ]);
         return wanted <= 0
             ? Check.NotConcerned(Id, model.Id, BoardRow.Converter, Title, $"no class is asked; it is IES{found.Ies}")
             : CheckWriter.Judged(
-                Id, model.Id, BoardRow.Converter, $"{Title}: IES{found.Ies}", found.SystemPct, SystemClass.SystemLimitsPct[wanted], "%", LimitSense.AtMost, 0,
+                Id, model.Id, BoardRow.Converter, $"{Title}: IES{found.Ies}", found.SystemPct, SystemClass.SystemLimitsPct[wanted], "%",
+                LimitSense.AtMost, 0,
                 "Relief: a motor of a higher class, a converter that loses less, a size nearer to the load.", reason);
     }
 
@@ -59,7 +65,8 @@ internal static class SystemClassCheck
         .Where(m => m.OwnName.Length == 0 && m.Technology == MotorTechnology.CageInduction && m.Poles == 4 && m.EfficiencyClass == "IE2")
         .OrderBy(m => m.Plate.RatedPowerW)
         .FirstOrDefault(m => m.Plate.RatedPowerW >= plate.RatedPowerW * 0.999) is { } item
-            ? new MotorLossModel(item.Plate).At(item.Plate.RatedSpeedRpm, item.Plate.RatedTorqueNm, MotorFeed.Converter).LossW * plate.RatedPowerW / item.Plate.RatedPowerW
+            ? new MotorLossModel(item.Plate).At(item.Plate.RatedSpeedRpm, item.Plate.RatedTorqueNm,
+                MotorFeed.Converter).LossW * plate.RatedPowerW / item.Plate.RatedPowerW
             : null;
 
     private static double? ReferenceModuleW(DrivePointModel model, double kw)

@@ -8,11 +8,13 @@ namespace Cuadrilla.Core.Studies.Energy;
 /// <param name="HoursPerYear">Hours.</param>
 /// <param name="LineW">Power at the meter, W; negative when it returns.</param>
 /// <param name="LineVar">Reactive power of the fundamental, var; negative when supplied.</param>
-public readonly record struct EnergyPoint([Range(0, 2)] double LevelPu, [Range(0, 8760)] double HoursPerYear, [Range(0, 1e9)] double LineW, double LineVar = 0);
+public readonly record struct EnergyPoint([Range(0, 2)] double LevelPu, [Range(0, 8760)] double HoursPerYear, [Range(0, 1e9)] double LineW,
+    double LineVar = 0);
 
 /// <summary>
 /// Energy and cost of a year, and their present value. See <c>docs/methods/yearly-energy.md</c>.
-/// E = ΣP·t; cost = E·price + largest power·demand price + kvarh beyond the free ones·their price; life-cycle cost = equipment + yearly cost × (1−(1+i)^−n)/i.
+/// E = ΣP·t; cost = E·price + largest power·demand price + kvarh beyond the free ones·their price; life-cycle cost = equipment + yearly
+/// cost × (1−(1+i)^−n)/i.
 /// </summary>
 /// <param name="EnergyKwh">Energy, kWh.</param>
 /// <param name="DemandKw">Largest power, kW.</param>
@@ -22,7 +24,8 @@ public readonly record struct EnergyPoint([Range(0, 2)] double LevelPu, [Range(0
 /// <param name="Co2Kg">Emission of a year, kg.</param>
 /// <param name="ReactiveKvarh">Reactive energy beyond what the tariff leaves free, kvarh.</param>
 public sealed record YearlyEnergy(
-    double EnergyKwh, double DemandKw, double CostPerYear, double EquipmentCost, double LifetimeCost, double Co2Kg, double ReactiveKvarh = 0)
+    double EnergyKwh, double DemandKw, double CostPerYear, double EquipmentCost, double LifetimeCost, double Co2Kg,
+    double ReactiveKvarh = 0)
 {
     /// <summary>Computes a year.</summary>
     /// <param name="points">Line powers with their hours.</param>
@@ -43,6 +46,7 @@ public sealed record YearlyEnergy(
 
         var cost = (energy * tariff.EnergyPerKwh) + (demand * tariff.DemandPerKwYear) + (reactive * tariff.ReactivePerKvarh);
         var equipment = priceIndex * tariff.CurrencyPerIndexPoint;
-        return new YearlyEnergy(energy, demand, cost, equipment, equipment + (cost * tariff.AnnuityFactor), energy * tariff.Co2KgPerKwh, reactive);
+        return new YearlyEnergy(energy, demand, cost, equipment, equipment + (cost * tariff.AnnuityFactor), energy * tariff.Co2KgPerKwh,
+            reactive);
     }
 }

@@ -26,7 +26,8 @@ public sealed class FollowerModel
         if (missing.Count == 0)
         {
             Input = new FollowerInput(
-                Axis(ratio.Leader), Axis(ratio.Follower), ratio.WantedRatio.Value, ratio.ImpliedDecimals, ratio.LargestSetting.Value, ratio.InputLimitHz.Value, ratio.SampleTimeS.Value);
+                Axis(ratio.Leader), Axis(ratio.Follower), ratio.WantedRatio.Value, ratio.ImpliedDecimals, ratio.LargestSetting.Value,
+                ratio.InputLimitHz.Value, ratio.SampleTimeS.Value);
             Setting = FollowerSetting.Of(Input);
         }
     }
@@ -51,7 +52,8 @@ public sealed class FollowerModel
 
     /// <summary>What is missed while the leader speeds up; null while a ramp is not known.</summary>
     public RampMismatch? Ramp => Setting is { } s && Ratio is { LeaderRampS.IsKnown: true, FollowerRampS.IsKnown: true }
-        ? RampMismatch.Of(Ratio.LeaderRampS.Value, s.FollowerAtLargestRpm, Input!.Follower.LargestRpm, Ratio.FollowerRampS.Value, Input.Follower.UnitsPerTurn)
+        ? RampMismatch.Of(Ratio.LeaderRampS.Value, s.FollowerAtLargestRpm, Input!.Follower.LargestRpm, Ratio.FollowerRampS.Value,
+            Input.Follower.UnitsPerTurn)
         : null;
 
     /// <summary>Resolves a follower.</summary>
@@ -77,7 +79,8 @@ public sealed class FollowerModel
     }
 
     /// <summary>
-    /// A fan or pump as leader delivers no flow in proportion to its speed: largest difference between its share of the speed and that of the flow over its
+    /// A fan or pump as leader delivers no flow in proportion to its speed: largest difference between its share of the speed and that of
+    /// the flow over its
     /// range, % of the flow, and the speed where; null for leaders that displace.
     /// </summary>
     public (double ErrorPct, double SpeedRpm)? FlowError
@@ -94,7 +97,9 @@ public sealed class FollowerModel
             return Enumerable.Range(0, Samples + 1)
                 .Select(i => Input.Leader.LeastRpm + ((Input.Leader.LargestRpm - Input.Leader.LeastRpm) * i / Samples))
                 .Where(rpm => rpm > 0)
-                .Select(rpm => (Flow(rpm) is > 0 and var flow && top > 0 ? 100 * Math.Abs((rpm / Input.Leader.LargestRpm / (flow / top)) - 1) : NoFlowPct, rpm))
+                .Select(rpm => (Flow(rpm) is > 0 and var flow && top > 0
+                    ? 100 * Math.Abs((rpm / Input.Leader.LargestRpm / (flow / top)) - 1)
+                    : NoFlowPct, rpm))
                 .MaxBy(x => x.Item1);
         }
     }
@@ -107,7 +112,8 @@ public sealed class FollowerModel
         return state.Running && leader.Load is { } load ? load.At(state.LevelPu).SpeedRpm : null;
     }
 
-    private static FollowerAxis Axis(RatioAxis axis) => new(axis.LeastRpm.Value, axis.LargestRpm.Value, axis.PulsesPerTurn.Value, axis.UnitsPerMachineTurn.Value / axis.GearRatio.Value);
+    private static FollowerAxis Axis(RatioAxis axis) =>
+        new(axis.LeastRpm.Value, axis.LargestRpm.Value, axis.PulsesPerTurn.Value, axis.UnitsPerMachineTurn.Value / axis.GearRatio.Value);
 
     private static void Need(List<string> missing, Given value, string name)
     {

@@ -8,7 +8,8 @@ namespace Cuadrilla.Core.Studies.Followers;
 /// <param name="LargestRpm">Maximum speed, rpm, above the least.</param>
 /// <param name="PulsesPerTurn">Pulses of a turn, &gt; 0.</param>
 /// <param name="UnitsPerTurn">What a turn moves: metres of web, litres, pieces; gear and displacement included, &gt; 0.</param>
-public sealed record FollowerAxis([Range(0, 60_000)] double LeastRpm, double LargestRpm, [Above(0, 1e6)] double PulsesPerTurn, [Above(0, 1e6)] double UnitsPerTurn);
+public sealed record FollowerAxis([Range(0, 60_000)] double LeastRpm, double LargestRpm, [Above(0, 1e6)] double PulsesPerTurn,
+    [Above(0, 1e6)] double UnitsPerTurn);
 
 /// <summary>What is wanted of a ratio follower, and what its display and input allow.</summary>
 /// <param name="Leader">The leader; its speeds are the range of the process.</param>
@@ -19,7 +20,8 @@ public sealed record FollowerAxis([Range(0, 60_000)] double LeastRpm, double Lar
 /// <param name="InputLimitHz">Largest pulse frequency the input counts, Hz.</param>
 /// <param name="SampleTimeS">Time over which pulses are counted, s, &gt; 0.</param>
 public sealed record FollowerInput(
-    FollowerAxis Leader, FollowerAxis Follower, [Above(0, 1e6)] double WantedRatio, [Range(0, 6)] int ImpliedDecimals, [Range(1, 1e9)] double LargestSetting, [Above(0, 1e7)] double InputLimitHz, [Above(0, 60)] double SampleTimeS);
+    FollowerAxis Leader, FollowerAxis Follower, [Above(0, 1e6)] double WantedRatio, [Range(0, 6)] int ImpliedDecimals,
+    [Range(1, 1e9)] double LargestSetting, [Above(0, 1e7)] double InputLimitHz, [Above(0, 60)] double SampleTimeS);
 
 /// <summary>
 /// The setting of a ratio follower that compares pulses: n_F = n_L·r·u_L/u_F, setting = n_F·p_F/(n_L·p_L), as the display writes it.

@@ -14,7 +14,8 @@ public sealed record RampMismatch(double ReachS, double MissingUnits)
     /// <param name="followerLargestRpm">Maximum speed of the follower, rpm.</param>
     /// <param name="followerRampS">Shortest time of the follower from rest to its maximum speed, s.</param>
     /// <param name="unitsPerTurn">Units of the follower for a turn.</param>
-    public static RampMismatch Of(double leaderRampS, double followerRpm, double followerLargestRpm, double followerRampS, double unitsPerTurn)
+    public static RampMismatch Of(double leaderRampS, double followerRpm, double followerLargestRpm, double followerRampS,
+        double unitsPerTurn)
     {
         var reach = Math.Max(leaderRampS, followerRpm / followerLargestRpm * followerRampS);
         return new RampMismatch(reach, 0.5 * followerRpm / 60 * (reach - leaderRampS) * unitsPerTurn);

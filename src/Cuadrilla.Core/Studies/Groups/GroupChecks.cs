@@ -24,7 +24,8 @@ internal static class GroupChecks
     private static IEnumerable<Check> Of(GroupModel model, SupplyContext supply)
     {
         List<GroupAtWork> works = [.. supply.Plant.Scenarios.Select(model.At).OfType<GroupAtWork>()];
-        Check[] checks = [Kind(model), Control(model), Current(model, works, supply), Protection(model, works), LateStart(model, works, supply)];
+        Check[] checks = [Kind(model), Control(model), Current(model, works, supply), Protection(model, works),
+            LateStart(model, works, supply)];
         return checks.Select(c => c.At(model.Group.Id));
     }
 
@@ -33,15 +34,20 @@ internal static class GroupChecks
         const string title = "Motors on one converter";
         if (model.Members.Any(m => m.Model.Fitted is null))
         {
-            return Check.Lacking("group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model), model.Members.Where(m => m.Model.Fitted is null).Select(m => m.Model.Input.DrivePoint.Tag + ": motor"));
+            return Check.Lacking("group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model),
+                model.Members.Where(m => m.Model.Fitted is null).Select(m => m.Model.Input.DrivePoint.Tag + ": motor"));
         }
 
-        var wrong = model.Members.Where(m => m.Model.Fitted?.Item.Technology != MotorTechnology.CageInduction).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
+        var wrong = model.Members.Where(m => m.Model.Fitted?.Item.Technology != MotorTechnology.CageInduction).Select(m =>
+            m.Model.Input.DrivePoint.Tag).ToList();
         return CheckWriter.Rule(
-            "group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model), wrong.Count == 0 ? Verdict.Holds : Verdict.Fails, "Relief: cage induction motors, or a converter for each of the others.",
+            "group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model), wrong.Count == 0 ? Verdict.Holds : Verdict.Fails,
+            "Relief: cage induction motors, or a converter for each of the others.",
             new Reason(
                 "only cage induction motors may hang side by side on one converter",
-                wrong.Count == 0 ? $"{model.Members.Sum(m => m.Member.Count)} cage motors" : $"not cage induction: {string.Join(", ", wrong)}; a synchronous rotor needs a converter that knows its position",
+                wrong.Count == 0
+                    ? $"{model.Members.Sum(m => m.Member.Count)} cage motors"
+                    : $"not cage induction: {string.Join(", ", wrong)}; a synchronous rotor needs a converter that knows its position",
                 Source, []));
     }
 
@@ -54,7 +60,9 @@ internal static class GroupChecks
         }
 
         return CheckWriter.Rule(
-            "group.control-mode", string.Empty, BoardRow.Plant, Title(title, model), choice.Control == MotorControl.Scalar ? Verdict.Holds : Verdict.Fails, "Relief: voltage over frequency (scalar) control.",
+            "group.control-mode", string.Empty, BoardRow.Plant, Title(title, model), choice.Control == MotorControl.Scalar
+                ? Verdict.Holds
+                : Verdict.Fails, "Relief: voltage over frequency (scalar) control.",
             new Reason(
                 "scalar control only: a model of one motor cannot stand for many",
                 choice.Control switch
@@ -78,13 +86,15 @@ internal static class GroupChecks
         var whole = model.Whole!;
         var cable = model.CableM ?? 0;
         return CheckWriter.Judged(
-            "group.current", string.Empty, BoardRow.Plant, Title(title, model), worst.Current.WantedA, whole.SiteCurrentA, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "group.current", string.Empty, BoardRow.Plant, Title(title, model), worst.Current.WantedA, whole.SiteCurrentA, "A",
+            LimitSense.AtMost, supply.Defaults.TightMarginPct,
             FormattableString.Invariant($"Relief: a converter of at least {Math.Ceiling(worst.Current.WantedA * whole.RatedCurrentA / Math.Max(whole.SiteCurrentA, 1e-9))} A, fewer motors on it."),
             new Reason(
                 "I_converter ≥ k·ΣI_N",
                 $"{Text.N(supply.Defaults.Lineups.GroupCurrentFactor)}·({string.Join(" + ", worst.Motors.Select(m => $"{m.Member.Count}·{Text.N(m.Model.Motor.Plate.RatedCurrentA)}"))}) = {Text.N(worst.Current.WantedA)} A against {Text.N(whole.SiteCurrentA)} A at the site; they take {Text.N(worst.Motors.Sum(m => m.Member.Count * m.CurrentA))} A now; speeds within {Text.N(worst.SpreadPct, 2)} % by slip; {Text.N(cable)} m of motor cable in all branches, {Text.N(1e9 * cable * supply.Defaults.CableCapacitanceFPerM)} nF to charge with every pulse",
                 Source,
-                [ReasonInput.Of("factor on the sum", supply.Defaults.Lineups.GroupCurrentFactor, string.Empty, "project default"), ReasonInput.Of("cables of all branches", cable, "m", "motor cables")]),
+                [ReasonInput.Of("factor on the sum", supply.Defaults.Lineups.GroupCurrentFactor, string.Empty, "project default"),
+                    ReasonInput.Of("cables of all branches", cable, "m", "motor cables")]),
             worst.ScenarioName);
     }
 
@@ -93,11 +103,15 @@ internal static class GroupChecks
         const string title = "Protection of each motor";
         var bare = model.Members.Where(m => m.Member.Protection == MotorProtection.None).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
         var thin = model.Members.Where(m => !m.Member.BranchFuse).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
-        var jams = works.SelectMany(w => w.Motors).Where(m => m.JamTripS is not null).Select(m => $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at {Text.N(m.Model.Motor.Plate.RatedCurrentA, 3)} A {(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
+        var jams = works.SelectMany(w => w.Motors).Where(m => m.JamTripS is not null).Select(m =>
+            $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at {Text.N(m.Model.Motor.Plate.RatedCurrentA, 3)} A {(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
         var never = works.SelectMany(w => w.Motors).Any(m => m.JamTripS is { } s && double.IsInfinity(s));
-        List<string> faults = [.. bare.Select(t => $"{t} has no overload protection of its own"), .. thin.Select(t => $"the branch to {t} is neither fused nor rated for the converter's trip")];
+        List<string> faults = [.. bare.Select(t => $"{t} has no overload protection of its own"),
+            .. thin.Select(t => $"the branch to {t} is neither fused nor rated for the converter's trip")];
         return CheckWriter.Rule(
-            "group.motor-protection", string.Empty, BoardRow.Plant, Title(title, model), faults.Count > 0 || never ? Verdict.Fails : Verdict.Holds,
+            "group.motor-protection", string.Empty, BoardRow.Plant, Title(title, model), faults.Count > 0 || never
+                ? Verdict.Fails
+                : Verdict.Holds,
             "Relief: an overload relay or thermistor and an isolator for each motor, a fuse for each branch. " + Caution,
             new Reason(
                 "the converter sees the sum only: each motor has its own overload protection, each branch its own short-circuit protection",
@@ -132,13 +146,15 @@ internal static class GroupChecks
         var worst = late.MaxBy(w => w.Current.LateStartA / Allowed(w))!;
         var motor = worst.Motors[worst.Current.LateIndex];
         return CheckWriter.Judged(
-            id, string.Empty, BoardRow.Plant, title, worst.Current.LateStartA, Allowed(worst), "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            id, string.Empty, BoardRow.Plant, title, worst.Current.LateStartA, Allowed(worst), "A", LimitSense.AtMost,
+            supply.Defaults.TightMarginPct,
             "Relief: start it together with the others, an interlock, a larger converter, a converter of its own.",
             new Reason(
                 "s·Σ(I_N of the others) + I_standing(f) ≤ what the converter gives for the time of the start",
                 $"{motor.Model.Input.DrivePoint.Tag} takes {Text.N(motor.JamA)} A standing at {Text.N(100 * worst.FrequencyPu, 3)} % frequency for about {Text.N(motor.LateStartS, 2)} s; with the others {Text.N(worst.Current.LateStartA)} A against {Text.N(Allowed(worst))} A ({(supply.Defaults.Lineups.LateStartOnOverload ? "overload for that time" : "continuous")})",
                 Source,
-                [ReasonInput.Of("simultaneity", model.Group.SimultaneityPct.IsKnown ? model.Group.SimultaneityPct.Value : 100, "%", "group")]),
+                [ReasonInput.Of("simultaneity", model.Group.SimultaneityPct.IsKnown ? model.Group.SimultaneityPct.Value : 100, "%",
+                    "group")]),
             worst.ScenarioName);
     }
 

@@ -31,7 +31,8 @@ internal static class GroupFeeds
             group.Members.First(m => m.PointId == point.Id).Count, head.Id == point.Id);
     }
 
-    private static double? RatedCurrentA(PlantSpecification plant, DrivePoint point, EngineeringData data) => point.Motor is not MotorChoice.FromCatalogue choice
+    private static double? RatedCurrentA(PlantSpecification plant, DrivePoint point, EngineeringData data) =>
+        point.Motor is not MotorChoice.FromCatalogue choice
         ? null
         : plant.Motors.FirstOrDefault(m => m.Id == choice.ItemId) is { } own
             ? own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0)).Plate.RatedCurrentA

@@ -16,7 +16,8 @@ namespace Cuadrilla.Core.Studies.Groups;
 /// <param name="JamTripS">Time in which its relay trips then, warm, the fastest of the class, s; null without relay.</param>
 /// <param name="JamTripLongestS">The same of the slowest of the class, from cold, s.</param>
 /// <param name="LateStartS">Time of a start on the running converter, s; infinite when it does not reach speed.</param>
-public sealed record GroupMotorAtWork(GroupMember Member, CompleteDrive Model, double SpeedRpm, double CurrentA, double JamA, double? JamTripS, double? JamTripLongestS, double LateStartS);
+public sealed record GroupMotorAtWork(GroupMember Member, CompleteDrive Model, double SpeedRpm, double CurrentA, double JamA,
+    double? JamTripS, double? JamTripLongestS, double LateStartS);
 
 /// <summary>A group in a scenario.</summary>
 /// <param name="ScenarioName">The scenario.</param>
@@ -26,7 +27,8 @@ public sealed record GroupMotorAtWork(GroupMember Member, CompleteDrive Model, d
 public sealed record GroupAtWork(string ScenarioName, double FrequencyPu, IReadOnlyList<GroupMotorAtWork> Motors, GroupCurrent Current)
 {
     /// <summary>Largest deviation of a motor's speed from the first's, each in parts of its synchronous speed, %.</summary>
-    public double SpreadPct => 100 * Motors.Max(m => Math.Abs((m.SpeedRpm / m.Model.Motor.Plate.SynchronousSpeedRpm) - (Motors[0].SpeedRpm / Motors[0].Model.Motor.Plate.SynchronousSpeedRpm)));
+    public double SpreadPct => 100 * Motors.Max(m =>
+        Math.Abs((m.SpeedRpm / m.Model.Motor.Plate.SynchronousSpeedRpm) - (Motors[0].SpeedRpm / Motors[0].Model.Motor.Plate.SynchronousSpeedRpm)));
 }
 
 /// <summary>A group resolved against the catalogue.</summary>
@@ -66,7 +68,8 @@ public sealed class GroupModel
         return new GroupModel(
             group,
             [.. found.Select(f => (f.Member, f.Study.Model))],
-            [.. found.Where(f => !f.Study.IsComplete).Select(f => $"{f.Study.Model.Input.DrivePoint.Tag}: {string.Join(", ", f.Study.Model.Missing())}")]);
+            [.. found.Where(f => !f.Study.IsComplete).Select(f =>
+                $"{f.Study.Model.Input.DrivePoint.Tag}: {string.Join(", ", f.Study.Model.Missing())}")]);
     }
 
     /// <summary>The group in a scenario; null when none of it runs or something is missing.</summary>
@@ -107,12 +110,15 @@ public sealed class GroupModel
         var speed = Math.Max(0, (plate.SynchronousSpeedRpm * frequency) - SlipRpm(model, shaft.TorqueNm));
         var current = model.Motor.At(speed, shaft.TorqueNm, model.Feed).CurrentA;
         var jam = plate.StartsOnTheLine
-            ? CageCircuitFit.Run(model.Connected.Plate).Circuit.StandingCurrentA(frequency, model.Connected.Plate.RatedVoltageV * Math.Min(frequency, model.Connected.BaseFrequencyPu))
+            ? CageCircuitFit.Run(model.Connected.Plate).Circuit.StandingCurrentA(frequency,
+                model.Connected.Plate.RatedVoltageV * Math.Min(frequency, model.Connected.BaseFrequencyPu))
             : double.PositiveInfinity;
         double? trip = member.Protection == MotorProtection.OverloadRelay
             ? TripHeat.TripS(jam / plate.RatedCurrentA, Math.Min(current / plate.RatedCurrentA, 1), member.Trip)
             : null;
-        double? longest = member.Protection == MotorProtection.OverloadRelay ? TripHeat.LongestTripS(jam / plate.RatedCurrentA, 0, member.Trip) : null;
+        double? longest = member.Protection == MotorProtection.OverloadRelay
+            ? TripHeat.LongestTripS(jam / plate.RatedCurrentA, 0, member.Trip)
+            : null;
         return new GroupMotorAtWork(member, model, speed, current, jam, trip, longest, LateStartS(model, speed, shaft.TorqueNm));
     }
 

@@ -35,30 +35,35 @@ internal static class EarthLeakageCheck
             point.Feeder, leaks, point.Interference.EarthDouble, point.Interference.EarthMonitored,
             missing => Check.Lacking(Id, point.Id, BoardRow.Supply, Title, missing),
             why => Check.NotConcerned(Id, point.Id, BoardRow.Supply, Title, why),
-            (verdict, relief, words) => CheckWriter.Rule(Id, point.Id, BoardRow.Supply, Title, verdict, relief, ReasonOf(words, point.Interference, item)));
+            (verdict, relief, words) => CheckWriter.Rule(Id, point.Id, BoardRow.Supply, Title, verdict, relief,
+                ReasonOf(words, point.Interference, item)));
     }
 
     /// <summary>The same of a supply module of a common DC bus.</summary>
     public static Check Of(CommonDcBus dc, SupplyModuleItem module, Bus bus, SupplyContext supply)
     {
         var title = $"{Title}, {dc.Name}";
-        return (InterferenceFigures.Leakage(module.Emc, module.FrontEnd, dc.EmcFilter, dc.LinksOpen, bus, supply.Plant.Source.FrequencyHz) is not { } leaks
+        return (InterferenceFigures.Leakage(module.Emc, module.FrontEnd, dc.EmcFilter, dc.LinksOpen, bus,
+            supply.Plant.Source.FrequencyHz) is not { } leaks
             ? Check.Lacking(Id, string.Empty, BoardRow.Plant, title, ["capacitance to earth of the supply module with its filter"])
             : Judged(
                 dc.Feeder, leaks, isDouble: false, isMonitored: false,
                 missing => Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing),
                 why => Check.NotConcerned(Id, string.Empty, BoardRow.Plant, title, why),
-                (verdict, relief, words) => CheckWriter.Rule(Id, string.Empty, BoardRow.Plant, title, verdict, relief, new Reason(Rule, words, Source, [])))).At(dc.Id);
+                (verdict, relief, words) => CheckWriter.Rule(Id, string.Empty, BoardRow.Plant, title, verdict, relief,
+                    new Reason(Rule, words, Source, [])))).At(dc.Id);
     }
 
     private const string Rule = "above 3.5 mA: fixed connection, and ≥ 10 mm² Cu or 16 mm² Al, a second equal conductor, or disconnection on its loss";
     private const string Source = "IEC 61800-5-1; docs/methods/leakage.md";
 
     private static Reason ReasonOf(string words, PointInterference stated, ConverterItem item) => new(
-        Rule, words, Source, [ReasonInput.Of("capacitance to earth", item.Emc.CapacitanceUf(stated.LinksOpen ? EmcFilter.None : stated.Filter) ?? 0, "µF", item.Id)]);
+        Rule, words, Source, [ReasonInput.Of("capacitance to earth",
+            item.Emc.CapacitanceUf(stated.LinksOpen ? EmcFilter.None : stated.Filter) ?? 0, "µF", item.Id)]);
 
     private static Check Judged(
-        Feeder feeder, FilterLeakage.Currents leaks, bool isDouble, bool isMonitored, Func<IEnumerable<string>, Check> lacking, Func<string, Check> apart,
+        Feeder feeder, FilterLeakage.Currents leaks, bool isDouble, bool isMonitored, Func<IEnumerable<string>, Check> lacking,
+        Func<string, Check> apart,
         Func<Verdict, string, string, Check> rule)
     {
         if (feeder is not Feeder.ByCable cable)
@@ -66,7 +71,9 @@ internal static class EarthLeakageCheck
             return apart($"leaks {Text.N(leaks.TotalMa)} mA; it stands on the busbar, whose protective bar its builder proves (IEC 61439-1)");
         }
 
-        double? section = cable.ProtectiveMm2.IsKnown ? cable.ProtectiveMm2.Value : cable.CrossSectionMm2.IsKnown ? ProtectiveConductor.ByTableMm2(cable.CrossSectionMm2.Value) : null;
+        double? section = cable.ProtectiveMm2.IsKnown
+            ? cable.ProtectiveMm2.Value
+            : cable.CrossSectionMm2.IsKnown ? ProtectiveConductor.ByTableMm2(cable.CrossSectionMm2.Value) : null;
         var earth = new EarthConnection(section, cable.Material, isDouble || cable.ParallelRuns > 1, isMonitored);
         var words = $"{Text.N(leaks.LineMa)} mA at line frequency and {Text.N(leaks.TripleMa)} mA at three times it: {Text.N(leaks.TotalMa)} mA as a bound, {Text.N(leaks.PhaseLostMa)} mA with a phase lost; "
             + $"protective conductor {(section is { } mm2 ? Text.N(mm2) + " mm²" : "not stated")}{(earth.IsDouble ? ", a second one" : string.Empty)}{(earth.IsMonitored ? ", its loss disconnects" : string.Empty)}";

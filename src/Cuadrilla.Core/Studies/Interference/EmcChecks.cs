@@ -44,7 +44,8 @@ internal static class EmcChecks
         foreach (var lineup in supply.Plant.Lineups)
         {
             var bus = supply.Plant.Distribution.Bus(lineup.BusId);
-            planned.AddRange(lineup.DrivePoints.Select(p => byId[p.Id]).Where(m => m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } })
+            planned.AddRange(lineup.DrivePoints.Select(p => byId[p.Id]).Where(m =>
+                m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } })
                 .Where(m => NeededCategory.Of(supply.Plant, bus, m.WholeItem!.LightCurrentA).ByPlan).Select(m => m.Input.DrivePoint.Tag));
             foreach (var dc in lineup.DcBuses)
             {
@@ -76,13 +77,15 @@ internal static class EmcChecks
             yield return CheckWriter.Rule(
                 CategoryId, string.Empty, BoardRow.Plant, "Interference, plan for the plant", Verdict.Tight,
                 "Agree a plan for the plant with its operator: zones, filters, cables, receivers nearby.",
-                new Reason("IT system, 400 A and more, 1000 V and more: category C4, by a plan", $"C4: {string.Join(", ", planned)}", Standard, [])).At("emc-plan");
+                new Reason("IT system, 400 A and more, 1000 V and more: category C4, by a plan", $"C4: {string.Join(", ", planned)}",
+                    Standard, [])).At("emc-plan");
         }
     }
 
     private static double InputA(SupplyModuleItem module) => module.RatedKw * 1e3 / (Math.Sqrt(3) * module.RatedVoltageV);
 
-    private static Check Module(CommonDcBus dc, SupplyModuleItem module, Bus bus, SupplyContext supply, IReadOnlyList<DrivePointModel> members)
+    private static Check Module(CommonDcBus dc, SupplyModuleItem module, Bus bus, SupplyContext supply,
+        IReadOnlyList<DrivePointModel> members)
     {
         var cables = members.Select(m => m.Input.DrivePoint.Cable).ToList();
         double? lengthM = cables.All(c => c.LengthM.IsKnown) ? cables.Sum(c => c.ParallelRuns * c.LengthM.Value) : null;
@@ -90,11 +93,14 @@ internal static class EmcChecks
         var title = $"{CategoryTitle}, {dc.Name}";
         return Judged(
             NeededCategory.Of(supply.Plant, bus, InputA(module)), module.Emc.Of(dc.EmcFilter), module.Emc.With(dc.EmcFilter), lengthM,
-            cables.All(c => c.Screened), khz, dc.LinksOpen, missing => Check.Lacking(CategoryId, string.Empty, BoardRow.Plant, title, missing),
+            cables.All(c => c.Screened), khz, dc.LinksOpen, missing =>
+                Check.Lacking(CategoryId, string.Empty, BoardRow.Plant, title, missing),
             why => Check.NotConcerned(CategoryId, string.Empty, BoardRow.Plant, title, why),
             (verdict, relief, words) => CheckWriter.Rule(CategoryId, string.Empty, BoardRow.Plant, title, verdict, relief, new Reason(
-                "declared category, with this filter, all motor cables together and switching frequency ≤ category of the site", words, $"{Standard}; the maker's declaration",
-                [ReasonInput.Of("motor cables together", lengthM is { } m ? Text.N(m) + " m" : "not stated", dc.Name), ReasonInput.Of("highest switching frequency", khz, "kHz", "inverters")]))).At(dc.Id);
+                "declared category, with this filter, all motor cables together and switching frequency ≤ category of the site", words,
+                $"{Standard}; the maker's declaration",
+                [ReasonInput.Of("motor cables together", lengthM is { } m ? Text.N(m) + " m" : "not stated", dc.Name),
+                    ReasonInput.Of("highest switching frequency", khz, "kHz", "inverters")]))).At(dc.Id);
     }
 
     private static Check Category(InterferenceFigures figures, SupplyContext supply)
@@ -102,16 +108,21 @@ internal static class EmcChecks
         var (point, item) = (figures.Point, figures.Item!);
         var needed = NeededCategory.Of(supply.Plant, figures.Bus, item.LightCurrentA);
         return Judged(
-            needed, figures.Filter, figures.Declared, figures.Switches ? figures.CableM : 0, point.Cable.Screened || !figures.Switches, figures.Choice!.SwitchingKhz,
+            needed, figures.Filter, figures.Declared, figures.Switches ? figures.CableM : 0, point.Cable.Screened || !figures.Switches,
+            figures.Choice!.SwitchingKhz,
             point.Interference.LinksOpen, missing => Check.Lacking(CategoryId, point.Id, BoardRow.Converter, CategoryTitle, missing),
             why => Check.NotConcerned(CategoryId, point.Id, BoardRow.Converter, CategoryTitle, why),
-            (verdict, relief, words) => CheckWriter.Rule(CategoryId, point.Id, BoardRow.Converter, CategoryTitle, verdict, relief, new Reason(
-                "declared category, with this filter, length and switching frequency ≤ category of the site", words, $"{Standard}; the maker's declaration",
-                [ReasonInput.Of("motor cable", figures.CableM is { } m ? Text.N(m) + " m" : "not stated", "drive point"), ReasonInput.Of("switching frequency", figures.Choice!.SwitchingKhz, "kHz", "converter")])));
+            (verdict, relief, words) => CheckWriter.Rule(CategoryId, point.Id, BoardRow.Converter, CategoryTitle, verdict, relief,
+                new Reason(
+                "declared category, with this filter, length and switching frequency ≤ category of the site", words,
+                $"{Standard}; the maker's declaration",
+                [ReasonInput.Of("motor cable", figures.CableM is { } m ? Text.N(m) + " m" : "not stated", "drive point"),
+                    ReasonInput.Of("switching frequency", figures.Choice!.SwitchingKhz, "kHz", "converter")])));
     }
 
     internal static Check Judged(
-        NeededCategory needed, EmcFilter filter, FilterDeclaration? declared, double? cableM, bool screened, double switchingKhz, bool linksOpen,
+        NeededCategory needed, EmcFilter filter, FilterDeclaration? declared, double? cableM, bool screened, double switchingKhz,
+        bool linksOpen,
         Func<IEnumerable<string>, Check> lacking, Func<string, Check> byPlan, Func<Verdict, string, string, Check> rule)
     {
         if (needed.Category is not { } category)
@@ -184,7 +195,8 @@ internal static class EmcChecks
         var most = point.Cable.Screened ? item.Emc.MostScreenedM : item.Emc.MostUnscreenedM;
         if (most is not { } mostM)
         {
-            yield return Check.Lacking(CableId, point.Id, BoardRow.Cable, CableTitle, [$"longest {(point.Cable.Screened ? "screened" : "unscreened")} motor cable that the converter's maker permits"]);
+            yield return Check.Lacking(CableId, point.Id, BoardRow.Cable, CableTitle,
+                [$"longest {(point.Cable.Screened ? "screened" : "unscreened")} motor cable that the converter's maker permits"]);
         }
         else
         {
@@ -192,14 +204,17 @@ internal static class EmcChecks
                 CableId, point.Id, BoardRow.Cable, "Longest motor cable", length, mostM, "m", LimitSense.AtMost, 0,
                 "Relief: a dv/dt or sine filter as the maker permits, an unscreened cable where interference allows, the converter nearer to its motor.",
                 new Reason(
-                    "length of all motor cables ≤ longest that the maker permits", $"{Text.N(length)} m {(point.Cable.Screened ? "screened" : "unscreened")} against {Text.N(mostM)} m", "the converter's maker",
+                    "length of all motor cables ≤ longest that the maker permits",
+                    $"{Text.N(length)} m {(point.Cable.Screened ? "screened" : "unscreened")} against {Text.N(mostM)} m",
+                    "the converter's maker",
                     [ReasonInput.Of("length", length, "m", "motor cable")]));
         }
 
         if (point.Cable.Screened && figures.Edge is { } edge)
         {
             yield return CheckWriter.Judged(
-                CableId, point.Id, BoardRow.Cable, "Charging current of the cable", edge.ChargingA, edge.PermittedA, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                CableId, point.Id, BoardRow.Cable, "Charging current of the cable", edge.ChargingA, edge.PermittedA, "A", LimitSense.AtMost,
+                supply.Defaults.TightMarginPct,
                 "Relief: a lower switching frequency, a larger converter, a shorter or thinner cable, a sine filter.",
                 new Reason(
                     "C·U_dc·f_sw ≤ 0.1·I_N of the converter",

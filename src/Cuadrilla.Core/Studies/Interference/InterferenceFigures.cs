@@ -23,11 +23,16 @@ public sealed class InterferenceFigures
         CableM = cables.All(c => c.Cable.LengthM.IsKnown) ? cables.Sum(c => c.Number * c.Cable.LengthM.Value) : null;
         Filter = Item?.Emc.Of(point.Interference.Filter) ?? EmcFilter.AsDelivered;
         Declared = Item?.Emc.With(point.Interference.Filter);
-        LinkV = Item is null ? null : Item.FrontEnd is FrontEnd.DcLink ? Math.Sqrt(2) * bus.NominalVoltageV : Item.FrontEnd.NoLoadLinkPu * bus.NominalVoltageV;
-        Edge = Chops && LinkV is { } link && CableM is > 0 and { } length && cables.All(c => c.Cable.CrossSectionMm2.IsKnown) && model.Converter is not null
+        LinkV = Item is null
+            ? null
+            : Item.FrontEnd is FrontEnd.DcLink ? Math.Sqrt(2) * bus.NominalVoltageV : Item.FrontEnd.NoLoadLinkPu * bus.NominalVoltageV;
+        Edge = Chops && LinkV is { } link && CableM is > 0 and { } length && cables.All(c => c.Cable.CrossSectionMm2.IsKnown)
+            && model.Converter is not null
             ? CommonMode.Of(new CommonMode.Case(
-                length, point.Cable.CrossSectionMm2.Value, cables.Sum(c => c.Number * c.Cable.LengthM.Value * CommonMode.NfPerM(c.Cable.CrossSectionMm2.Value)) / length,
-                link / 1e3 / (model.Filter?.RiseTimeUs ?? model.Input.Defaults.RiseTimeUs), link, Choice!.SwitchingKhz, Item!.LightCurrentA, CommonModeOhm))
+                length, point.Cable.CrossSectionMm2.Value,
+                cables.Sum(c => c.Number * c.Cable.LengthM.Value * CommonMode.NfPerM(c.Cable.CrossSectionMm2.Value)) / length,
+                link / 1e3 / (model.Filter?.RiseTimeUs ?? model.Input.Defaults.RiseTimeUs), link, Choice!.SwitchingKhz, Item!.LightCurrentA,
+                CommonModeOhm))
             : null;
         Leaks = LeakageOf(Item, point.Interference, bus, plant.Source.FrequencyHz);
     }
@@ -50,7 +55,8 @@ public sealed class InterferenceFigures
     /// <summary>True where edges of an inverter reach the motor cable.</summary>
     public bool Chops { get; }
 
-    /// <summary>Length of all motor cables at its converter, those in parallel and of all motors of a group, m; null where one is not stated.</summary>
+    /// <summary>Length of all motor cables at its converter, those in parallel and of all motors of a group, m; null where one is not
+    /// stated.</summary>
     public double? CableM { get; }
 
     /// <summary>EMC filter that it has; <see cref="EmcFilter.AsDelivered"/> where nobody says.</summary>
@@ -94,11 +100,15 @@ public sealed class InterferenceFigures
 
     // With open links what is left is what a unit without filter has.
     private static FilterLeakage.Currents? LeakageOf(ConverterItem? item, PointInterference stated, Bus bus, double frequencyHz) =>
-        item is null or { FrontEnd: FrontEnd.DcLink } ? null : Leakage(item.Emc, item.FrontEnd, stated.Filter, stated.LinksOpen, bus, frequencyHz);
+        item is null or { FrontEnd: FrontEnd.DcLink }
+            ? null
+            : Leakage(item.Emc, item.FrontEnd, stated.Filter, stated.LinksOpen, bus, frequencyHz);
 
-    internal static FilterLeakage.Currents? Leakage(EmcDeclaration emc, FrontEnd front, EmcFilter chosen, bool linksOpen, Bus bus, double frequencyHz) =>
+    internal static FilterLeakage.Currents? Leakage(EmcDeclaration emc, FrontEnd front, EmcFilter chosen, bool linksOpen, Bus bus,
+        double frequencyHz) =>
         emc.CapacitanceUf(linksOpen ? EmcFilter.None : chosen) is { } uf
-            ? FilterLeakage.Of(new FilterLeakage.Filter(uf, bus.NominalVoltageV / Math.Sqrt(3), frequencyHz, front is FrontEnd.SinglePhase ? OnePhasePct : UnbalancePct, TolerancePct,
+            ? FilterLeakage.Of(new FilterLeakage.Filter(uf, bus.NominalVoltageV / Math.Sqrt(3), frequencyHz,
+                front is FrontEnd.SinglePhase ? OnePhasePct : UnbalancePct, TolerancePct,
                 front.NoLoadLinkPu * bus.NominalVoltageV))
             : null;
 

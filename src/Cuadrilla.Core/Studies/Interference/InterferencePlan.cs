@@ -21,7 +21,8 @@ namespace Cuadrilla.Core.Studies.Interference;
 /// <param name="IsByHand">True where the way is chosen by hand.</param>
 /// <param name="Missing">Why it has no way; empty where it has one.</param>
 public sealed record RouteRow(
-    string Id, string Tag, RouteRole Role, CableClass Class, bool IsScreened, string PointId, string From, string To, IReadOnlyList<string> SegmentIds, double? LengthM, double? StatedM,
+    string Id, string Tag, RouteRole Role, CableClass Class, bool IsScreened, string PointId, string From, string To,
+    IReadOnlyList<string> SegmentIds, double? LengthM, double? StatedM,
     bool IsByHand, string Missing);
 
 /// <summary>A piece of tray with what runs on it.</summary>
@@ -47,7 +48,8 @@ public sealed record TrayLoad(string SegmentId, double LengthM, int Cables, int 
 /// <param name="Steps">Of what its input notices; null likewise.</param>
 /// <param name="Cures">What would end it, cheapest first.</param>
 public sealed record ClashRow(
-    string DisturbingId, string DisturbedId, string Disturbing, string Disturbed, IReadOnlyList<string> SegmentIds, string Where, double ParallelM, double? ApartMm, double NeededMm,
+    string DisturbingId, string DisturbedId, string Disturbing, string Disturbed, IReadOnlyList<string> SegmentIds, string Where,
+    double ParallelM, double? ApartMm, double NeededMm,
     Checks.Verdict Verdict, double? VoltageV, double? Steps, IReadOnlyList<Cure> Cures);
 
 /// <summary>What a drive point emits and leaks.</summary>
@@ -62,7 +64,8 @@ public sealed record ClashRow(
 /// <param name="ChargingLossW">Loss of charging, all conductors, W.</param>
 /// <param name="LeakageMa">What leaks, as a bound, mA; null where not known, or behind a common DC bus.</param>
 public sealed record PointInterferenceRow(
-    string PointId, EmcFilter Filter, EmcCategory? Declared, double? DeclaredToM, double? DeclaredToKhz, double? CableM, double? EdgeA, double? ChargingA, double? ChargingLossW,
+    string PointId, EmcFilter Filter, EmcCategory? Declared, double? DeclaredToM, double? DeclaredToKhz, double? CableM, double? EdgeA,
+    double? ChargingA, double? ChargingLossW,
     double? LeakageMa);
 
 /// <summary>Trays, cables, clashes and earth currents of a plant.</summary>
@@ -72,30 +75,35 @@ public sealed record PointInterferenceRow(
 /// <param name="ClashCount">How many in all.</param>
 /// <param name="Points">What each drive point emits and leaks.</param>
 public sealed record InterferencePlan(
-    IReadOnlyList<RouteRow> Cables, IReadOnlyList<TrayLoad> Trays, IReadOnlyList<ClashRow> Clashes, int ClashCount, IReadOnlyList<PointInterferenceRow> Points)
+    IReadOnlyList<RouteRow> Cables, IReadOnlyList<TrayLoad> Trays, IReadOnlyList<ClashRow> Clashes, int ClashCount,
+    IReadOnlyList<PointInterferenceRow> Points)
 {
     /// <summary>More clashes than this nobody reads one by one.</summary>
     public const int MostClashes = 200;
 
-    internal static InterferencePlan Of(PlantSpecification plant, RoutePlan routes, SeparationStudy? study, IEnumerable<InterferenceFigures> figures)
+    internal static InterferencePlan Of(PlantSpecification plant, RoutePlan routes, SeparationStudy? study,
+        IEnumerable<InterferenceFigures> figures)
     {
         var places = plant.Routes.Places.ToDictionary(p => p.Id, p => p.Name, StringComparer.Ordinal);
         var points = plant.AllDrivePoints().ToDictionary(p => p.Id, StringComparer.Ordinal);
         return new InterferencePlan(
             [
                 .. routes.Cables.Select(c => new RouteRow(
-                    c.Id, c.Tag, c.Role, c.Class, c.Screen != ReceiverScreen.None, c.PointId, places.GetValueOrDefault(c.FromPlaceId, string.Empty), places.GetValueOrDefault(c.ToPlaceId, string.Empty),
+                    c.Id, c.Tag, c.Role, c.Class, c.Screen != ReceiverScreen.None, c.PointId,
+                    places.GetValueOrDefault(c.FromPlaceId, string.Empty), places.GetValueOrDefault(c.ToPlaceId, string.Empty),
                     [.. c.Way.Select(s => s.Id)], Digits.Kept(c.LengthM), Stated(c, points), c.IsByHand, c.Missing)),
             ],
             [
                 .. plant.Routes.Segments.Select(s => new TrayLoad(
-                    s.Id, Digits.Kept(routes.LengthM(s)), routes.On[s.Id].Sum(c => c.Runs), routes.LoadedOn(s), [.. routes.On[s.Id].Select(c => c.Class).Distinct().Order()])),
+                    s.Id, Digits.Kept(routes.LengthM(s)), routes.On[s.Id].Sum(c => c.Runs), routes.LoadedOn(s),
+                    [.. routes.On[s.Id].Select(c => c.Class).Distinct().Order()])),
             ],
             [.. (study?.Clashes ?? []).Take(MostClashes).Select(c => Row(c, study!.Cures(c)))],
             study?.Clashes.Count ?? 0,
             [
                 .. figures.Where(f => f.Item is not null).Select(f => new PointInterferenceRow(
-                    f.Point.Id, f.Filter, f.Declared?.Category, f.Declared?.MostScreenedM, f.Declared?.MostSwitchingKhz, Digits.Kept(f.CableM), Digits.Kept(f.Edge?.PeakA), Digits.Kept(f.Edge?.ChargingA),
+                    f.Point.Id, f.Filter, f.Declared?.Category, f.Declared?.MostScreenedM, f.Declared?.MostSwitchingKhz,
+                    Digits.Kept(f.CableM), Digits.Kept(f.Edge?.PeakA), Digits.Kept(f.Edge?.ChargingA),
                     Digits.Kept(3 * f.Edge?.LossW), Digits.Kept(f.Leaks?.TotalMa))),
             ]);
     }
@@ -103,11 +111,15 @@ public sealed record InterferencePlan(
     private static ClashRow Row(Clash clash, IReadOnlyList<Cure> cures) => new(
         clash.Disturbing.Id, clash.Disturbed.Id, clash.Disturbing.Tag, clash.Disturbed.Tag,
         [.. clash.Stretches.SelectMany(s => new[] { s.Disturbing.Id, s.Disturbed.Id }).Distinct()],
-        string.Join(", ", clash.Stretches.Select(s => s.Disturbing.Id == s.Disturbed.Id ? s.Disturbing.Name : $"{s.Disturbing.Name} beside {s.Disturbed.Name}").Distinct()),
+        string.Join(", ", clash.Stretches.Select(s => s.Disturbing.Id == s.Disturbed.Id
+            ? s.Disturbing.Name
+            : $"{s.Disturbing.Name} beside {s.Disturbed.Name}").Distinct()),
         Digits.Kept(clash.ParallelM), Digits.Kept(clash.ApartMm), clash.NeededMm,
-        clash.ApartMm is null ? Checks.Verdict.NeedsData : clash.IsDispensable ? Checks.Verdict.Tight : Checks.Verdict.Fails, Digits.Kept(clash.VoltageV), Digits.Kept(clash.Steps), cures);
+        clash.ApartMm is null ? Checks.Verdict.NeedsData : clash.IsDispensable ? Checks.Verdict.Tight : Checks.Verdict.Fails,
+        Digits.Kept(clash.VoltageV), Digits.Kept(clash.Steps), cures);
 
-    private static double? Stated(RoutedCable cable, Dictionary<string, DrivePoint> points) => !points.TryGetValue(cable.PointId, out var point) ? null : (cable.Role, point) switch
+    private static double? Stated(RoutedCable cable, Dictionary<string, DrivePoint> points) =>
+        !points.TryGetValue(cable.PointId, out var point) ? null : (cable.Role, point) switch
     {
         (RouteRole.Motor, { Cable.LengthM: { IsKnown: true } m }) => m.Value,
         (RouteRole.Feeder, { Feeder: Feeder.ByCable { LengthM: { IsKnown: true } m } }) => m.Value,

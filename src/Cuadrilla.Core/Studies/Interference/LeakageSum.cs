@@ -5,11 +5,13 @@ using Cuadrilla.Core.Studies.Drives;
 
 namespace Cuadrilla.Core.Studies.Interference;
 
-/// <summary>What all converters and supply modules of a lineup leak together, as a bound: phases of unlike filters are taken as alike.</summary>
+/// <summary>What all converters and supply modules of a lineup leak together, as a bound: phases of unlike filters are taken as
+/// alike.</summary>
 internal static class LeakageSum
 {
     /// <summary>The sum in mA, null where a part of it is not known; and whose.</summary>
-    public static (double? SumMa, IReadOnlyList<string> Unknown) Of(PlantSpecification plant, Lineup lineup, Bus bus, IEnumerable<DrivePointModel> models, EngineeringData data)
+    public static (double? SumMa, IReadOnlyList<string> Unknown) Of(PlantSpecification plant, Lineup lineup, Bus bus,
+        IEnumerable<DrivePointModel> models, EngineeringData data)
     {
         double sum = 0;
         List<string> unknown = [];
@@ -30,7 +32,8 @@ internal static class LeakageSum
         foreach (var dc in lineup.DcBuses)
         {
             var module = data.SupplyModules.GetValueOrDefault(dc.SupplyModuleId);
-            Add(module is null ? null : InterferenceFigures.Leakage(module.Emc, module.FrontEnd, dc.EmcFilter, dc.LinksOpen, bus, plant.Source.FrequencyHz)?.TotalMa, dc.Name);
+            Add(module is null ? null : InterferenceFigures.Leakage(module.Emc, module.FrontEnd, dc.EmcFilter, dc.LinksOpen, bus,
+                plant.Source.FrequencyHz)?.TotalMa, dc.Name);
         }
 
         return (unknown.Count == 0 ? sum : null, unknown);

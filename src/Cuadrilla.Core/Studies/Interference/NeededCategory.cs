@@ -25,7 +25,9 @@ public sealed record NeededCategory(EmcCategory? Category, string Why, bool ByPl
             return new NeededCategory(null, taken, false);
         }
 
-        var plan = bus.Earthing is EarthingSystem.It ? "an IT system" : bus.NominalVoltageV >= HighV ? "1000 V and more" : ratedA >= LargeA ? "400 A and more" : string.Empty;
+        var plan = bus.Earthing is EarthingSystem.It
+            ? "an IT system"
+            : bus.NominalVoltageV >= HighV ? "1000 V and more" : ratedA >= LargeA ? "400 A and more" : string.Empty;
         return environment == EmcEnvironment.First
             ? new NeededCategory(EmcCategory.C2, $"first environment{taken}, installed by professionals", false)
             : plan.Length > 0
@@ -33,7 +35,8 @@ public sealed record NeededCategory(EmcCategory? Category, string Why, bool ByPl
                 : new NeededCategory(EmcCategory.C3, $"second environment{taken}", false);
     }
 
-    /// <summary>Environment in words of the project, or as it is taken; then the second part says why, else it is empty or what is missing.</summary>
+    /// <summary>Environment in words of the project, or as it is taken; then the second part says why, else it is empty or what is
+    /// missing.</summary>
     public static (EmcEnvironment Environment, string Taken) Environment(PlantSpecification plant)
     {
         // What nobody states follows where the plant has medium voltage or a generator of its own: nobody else hangs on its low voltage.

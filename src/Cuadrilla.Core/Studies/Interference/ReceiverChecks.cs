@@ -7,12 +7,14 @@ using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.Interference;
 
-/// <summary><c>emc.category</c> of what listens nearby: as far from the drives as the category that they declare asks. See <c>docs/methods/interference.md</c>.</summary>
+/// <summary><c>emc.category</c> of what listens nearby: as far from the drives as the category that they declare asks. See
+/// <c>docs/methods/interference.md</c>.</summary>
 internal static class ReceiverChecks
 {
     private const string Id = "emc.category";
 
-    // Limits of radiation hold at 10 m; those of C3 lie 10 dB above C2, what a distance three times as large takes away (IEC 61800-3; verify).
+    // Limits of radiation hold at 10 m; those of C3 lie 10 dB above C2, what a distance three times as large takes away (IEC 61800-3;
+    // verify).
     private const double LimitM = 10;
     private const double LimitC3M = 30;
 
@@ -43,7 +45,8 @@ internal static class ReceiverChecks
 
         if (!receiver.DistanceM.IsKnown)
         {
-            return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, [$"distance of {receiver.Name} to the nearest converter or motor cable"]);
+            return Check.Lacking(Id, string.Empty, BoardRow.Plant, title,
+                [$"distance of {receiver.Name} to the nearest converter or motor cable"]);
         }
 
         var undeclared = emitters.Where(e => e.Category is null or EmcCategory.C4).Select(e => e.Tag).ToList();
@@ -54,7 +57,8 @@ internal static class ReceiverChecks
             ? $"{Listed(undeclared)} declare{(undeclared.Count == 1 ? "s" : string.Empty)} no category up to C3: {Text.N(FarM)} m"
             : $"all drives declare {worst} or better: {Text.N(neededM)} m";
         return CheckWriter.Rule(
-            Id, string.Empty, BoardRow.Plant, title, distanceM >= neededM ? Verdict.Holds : Verdict.Tight, $"Relief: {ReceiverWords.ReliefOf(receiver.Kind)}.",
+            Id, string.Empty, BoardRow.Plant, title, distanceM >= neededM ? Verdict.Holds : Verdict.Tight,
+            $"Relief: {ReceiverWords.ReliefOf(receiver.Kind)}.",
             new Reason(
                 "distance ≥ 10 m with C1 and C2, 30 m with C3: limits of radiation hold at 10 m, and those of C3 are 10 dB higher",
                 $"{receiver.Name} stands {Text.N(distanceM)} m away; {drives}", "IEC 61800-3; docs/methods/interference.md",
@@ -68,12 +72,14 @@ internal static class ReceiverChecks
         foreach (var lineup in supply.Plant.Lineups)
         {
             var bus = supply.Plant.Distribution.Bus(lineup.BusId);
-            foreach (var model in lineup.DrivePoints.Select(p => byId[p.Id]).Where(m => m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } }))
+            foreach (var model in lineup.DrivePoints.Select(p => byId[p.Id]).Where(m =>
+                m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } }))
             {
                 var figures = InterferenceFigures.Of(model, bus, supply.Plant);
                 if (figures.Switches)
                 {
-                    var kept = figures.Declared is { } declared && figures.Point.Cable.Screened && !figures.Point.Interference.LinksOpen && figures.CableM <= declared.MostScreenedM
+                    var kept = figures.Declared is { } declared && figures.Point.Cable.Screened && !figures.Point.Interference.LinksOpen
+                        && figures.CableM <= declared.MostScreenedM
                         && figures.Choice!.SwitchingKhz <= declared.MostSwitchingKhz;
                     yield return (figures.Point.Tag, kept ? figures.Declared!.Category : null);
                 }
@@ -84,12 +90,14 @@ internal static class ReceiverChecks
                 var declared = supply.Data.SupplyModules[dc.SupplyModuleId].Emc.With(dc.EmcFilter);
                 var members = dc.MemberIds.Where(byId.ContainsKey).Select(id => byId[id]).ToList();
                 var cables = members.Select(m => m.Input.DrivePoint.Cable).ToList();
-                var kept = declared is not null && !dc.LinksOpen && cables.All(c => c.Screened && c.LengthM.IsKnown) && cables.Sum(c => c.ParallelRuns * c.LengthM.Value) <= declared.MostScreenedM
+                var kept = declared is not null && !dc.LinksOpen && cables.All(c => c.Screened && c.LengthM.IsKnown)
+                    && cables.Sum(c => c.ParallelRuns * c.LengthM.Value) <= declared.MostScreenedM
                     && members.All(m => m.Choice?.SwitchingKhz <= declared.MostSwitchingKhz);
                 yield return (dc.Name, kept ? declared!.Category : null);
             }
         }
     }
 
-    private static string Listed(List<string> tags) => tags.Count <= 3 ? string.Join(", ", tags) : $"{string.Join(", ", tags.Take(3))} and {tags.Count - 3} more";
+    private static string Listed(List<string> tags) =>
+        tags.Count <= 3 ? string.Join(", ", tags) : $"{string.Join(", ", tags.Take(3))} and {tags.Count - 3} more";
 }

@@ -59,7 +59,8 @@ internal static class ResidualChecks
 
         if (point.Interference.Residual.IsFitted && InterferenceFigures.Of(model, bus, supply.Plant) is { Item: not null } figures)
         {
-            yield return Standing(point.Id, "its feeder", point.Interference.Residual, figures.Leaks is { } leaks ? leaks.TotalMa : null, figures.Leaks is null ? [point.Tag] : []);
+            yield return Standing(point.Id, "its feeder", point.Interference.Residual, figures.Leaks is { } leaks ? leaks.TotalMa : null,
+                figures.Leaks is null ? [point.Tag] : []);
         }
     }
 
@@ -82,13 +83,18 @@ internal static class ResidualChecks
         {
             EarthingSystem.NotStated => stated
                 ? Check.Lacking(Id, point.Id, BoardRow.Supply, Title, [$"earthing system of {bus.Name}"])
-                : Check.NotConcerned(Id, point.Id, BoardRow.Supply, Title, $"none is stated; whether one is asked follows from the earthing system of {bus.Name}, which is not stated"),
-            EarthingSystem.Tt when !stated => Check.Lacking(Id, point.Id, BoardRow.Supply, Title, ["residual-current device of its feeder or its lineup: TT disconnects by it"]),
+                : Check.NotConcerned(Id, point.Id, BoardRow.Supply, Title,
+                    $"none is stated; whether one is asked follows from the earthing system of {bus.Name}, which is not stated"),
+            EarthingSystem.Tt when !stated =>
+                Check.Lacking(Id, point.Id, BoardRow.Supply, Title,
+                    ["residual-current device of its feeder or its lineup: TT disconnects by it"]),
             EarthingSystem.Tt => CheckWriter.Rule(
-                Id, point.Id, BoardRow.Supply, Title, Verdict.Fails, "Relief: a residual-current device of type B ahead of converters. " + Protection.ProtectionChecks.Caution,
+                Id, point.Id, BoardRow.Supply, Title, Verdict.Fails,
+                "Relief: a residual-current device of type B ahead of converters. " + Protection.ProtectionChecks.Caution,
                 new Reason("TT: a residual-current device disconnects, R_A·I_Δn ≤ 50 V", "none is fitted", "IEC 60364-4-41, 411.5", [])),
             _ => Check.NotConcerned(
-                Id, point.Id, BoardRow.Supply, Title, "none is asked where the overcurrent device disconnects in time; with converters none is recommended, unless a code or an insurer asks for one"),
+                Id, point.Id, BoardRow.Supply, Title,
+                "none is asked where the overcurrent device disconnects in time; with converters none is recommended, unless a code or an insurer asks for one"),
         };
     }
 
@@ -99,34 +105,46 @@ internal static class ResidualChecks
         var toNeutral = single && item!.RatedVoltageV < 0.75 * bus.NominalVoltageV;
         var (sees, why) = item is null
             ? (model.Starter?.Item is null || device.Kind is not ResidualKind.TypeAc,
-                model.Starter?.Item is null ? "a motor on the line leaks a sine: any type" : "a soft starter cuts the sine: pulsating residual currents, type A at least")
+                model.Starter?.Item is null
+                    ? "a motor on the line leaks a sine: any type"
+                    : "a soft starter cuts the sine: pulsating residual currents, type A at least")
             : toNeutral
-                ? (device.Kind is ResidualKind.TypeF or ResidualKind.TypeB or ResidualKind.MonitorB, "a converter between phase and neutral leaks with its output's frequency too: type F or B")
-                : (device.Kind is ResidualKind.TypeB or ResidualKind.MonitorB, $"{(single ? "a converter between two phases" : "a three-phase bridge")} can drive a smooth direct current into a fault: type B alone sees it, and a type A or F in series goes blind of it");
+                ? (device.Kind is ResidualKind.TypeF or ResidualKind.TypeB or ResidualKind.MonitorB,
+                    "a converter between phase and neutral leaks with its output's frequency too: type F or B")
+                : (device.Kind is ResidualKind.TypeB or ResidualKind.MonitorB,
+                    $"{(single ? "a converter between two phases" : "a three-phase bridge")} can drive a smooth direct current into a fault: type B alone sees it, and a type A or F in series goes blind of it");
         var ratedA = item?.LightCurrentA ?? model.Fitted?.Connected.Plate.RatedCurrentA ?? 0;
         var tooLarge = ratedA > LargestDeviceA && device.Kind != ResidualKind.MonitorB;
         var check = CheckWriter.Rule(
             Id, point.Id, BoardRow.Supply, $"{Title} at {where}", !sees ? Verdict.Fails : tooLarge ? Verdict.Tight : Verdict.Holds,
-            (!sees ? "Relief: type B, or none where the overcurrent device disconnects in time. " : "Relief: a monitor with summation transformer. ") + Protection.ProtectionChecks.Caution,
+            (!sees ? "Relief: type B, or none where the overcurrent device disconnects in time. "
+                : "Relief: a monitor with summation transformer. ") + Protection.ProtectionChecks.Caution,
             new Reason(
                 "three-phase or two-phase bridge: type B; between phase and neutral: F or B; no A or F upstream of them",
                 $"{Words(device.Kind)} at {where}; {why}{(tooLarge ? $"; {Text.N(ratedA)} A is more than a device of {Text.N(LargestDeviceA)} A carries" : string.Empty)}"
-                + (bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: false } && device.RatedMa.IsKnown ? $"; TT: R_A ≤ {Text.N(TouchV / device.RatedMa.Value * 1e3)} Ω is to be measured" : string.Empty),
+                + (bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: false } && device.RatedMa.IsKnown
+                    ? $"; TT: R_A ≤ {Text.N(TouchV / device.RatedMa.Value * 1e3)} Ω is to be measured"
+                    : string.Empty),
                 "IEC 60364-5-53; IEC 62423", [])).At(where == "its feeder" ? string.Empty : where);
 
         // Nobody signs a TT system before its earth is measured.
-        return bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: false } ? check.AtBestTight("the earth of a TT system is to be measured", "Measure R_A: R_A·I_Δn ≤ 50 V.") : check;
+        return bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: false }
+            ? check.AtBestTight("the earth of a TT system is to be measured", "Measure R_A: R_A·I_Δn ≤ 50 V.")
+            : check;
     }
 
     private static Check Electrode(DrivePoint point, Bus bus, string where, ResidualDevice device)
     {
         var (ohm, ma) = (bus.ElectrodeOhm.Value, device.RatedMa.Value);
         return CheckWriter.Judged(
-            Id, point.Id, BoardRow.Supply, $"Earth of the TT system, device at {where}", ohm * ma / 1e3, TouchV, "V", LimitSense.AtMost, SeasonPct,
+            Id, point.Id, BoardRow.Supply, $"Earth of the TT system, device at {where}", ohm * ma / 1e3, TouchV, "V", LimitSense.AtMost,
+            SeasonPct,
             "Relief: a better electrode, or a smaller rated residual current. " + Protection.ProtectionChecks.Caution,
             new Reason(
-                "R_A·I_Δn ≤ 50 V", $"{Text.N(ohm)} Ω · {Text.N(ma)} mA = {Text.N(ohm * ma / 1e3)} V; measured again in the dry season", "IEC 60364-4-41, 411.5",
-                [ReasonInput.Of("earth electrode R_A", ohm, "Ω", bus.Name), ReasonInput.Of("rated residual current", ma, "mA", where)])).At("electrode, " + where);
+                "R_A·I_Δn ≤ 50 V", $"{Text.N(ohm)} Ω · {Text.N(ma)} mA = {Text.N(ohm * ma / 1e3)} V; measured again in the dry season",
+                "IEC 60364-4-41, 411.5",
+                [ReasonInput.Of("earth electrode R_A", ohm, "Ω", bus.Name),
+                    ReasonInput.Of("rated residual current", ma, "mA", where)])).At("electrode, " + where);
     }
 
     private static Check Standing(string pointId, string where, ResidualDevice device, double? sumMa, IReadOnlyList<string> unknown)
@@ -136,16 +154,21 @@ internal static class ResidualChecks
         {
             return Check.Lacking(
                 Id, pointId, pointId.Length > 0 ? BoardRow.Supply : BoardRow.Plant, title,
-                device.RatedMa.IsKnown ? [$"capacitance to earth of {string.Join(", ", unknown)}"] : [$"rated residual current of the device at {where}"]);
+                device.RatedMa.IsKnown
+                    ? [$"capacitance to earth of {string.Join(", ", unknown)}"]
+                    : [$"rated residual current of the device at {where}"]);
         }
 
         return CheckWriter.Judged(
-            Id, pointId, pointId.Length > 0 ? BoardRow.Supply : BoardRow.Plant, title, sum, FilterLeakage.PermittedMa(device.RatedMa.Value), "mA", LimitSense.AtMost, 0,
+            Id, pointId, pointId.Length > 0 ? BoardRow.Supply : BoardRow.Plant, title, sum, FilterLeakage.PermittedMa(device.RatedMa.Value),
+            "mA", LimitSense.AtMost, 0,
             "Relief: a device with a larger rated residual current where the code permits, filters with less capacitance to earth, fewer drives behind one device, an isolating transformer. "
             + Protection.ProtectionChecks.Caution,
             new Reason(
-                "sum of what leaks at line frequency and three times it ≤ 0.3·I_Δn", $"{Text.N(sum)} mA as a bound against 0.3·{Text.N(device.RatedMa.Value)} mA; switching on and edges add for moments",
-                "IEC 60364-5-53; docs/methods/leakage.md", [ReasonInput.Of("rated residual current", device.RatedMa.Value, "mA", where)])).At("standing");
+                "sum of what leaks at line frequency and three times it ≤ 0.3·I_Δn",
+                $"{Text.N(sum)} mA as a bound against 0.3·{Text.N(device.RatedMa.Value)} mA; switching on and edges add for moments",
+                "IEC 60364-5-53; docs/methods/leakage.md",
+                [ReasonInput.Of("rated residual current", device.RatedMa.Value, "mA", where)])).At("standing");
     }
 
     private static string Words(ResidualKind kind) => kind switch

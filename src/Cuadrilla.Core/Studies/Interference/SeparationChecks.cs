@@ -25,7 +25,8 @@ internal static class SeparationChecks
             }
             else if (clashes.FirstOrDefault(c => c.ApartMm is null) is { } open)
             {
-                yield return Lacking(cables.Key, cables.First(), [$"gap between {open.Stretches[0].Disturbing.Name} and {open.Stretches[0].Disturbed.Name}"]);
+                yield return Lacking(cables.Key, cables.First(),
+                    [$"gap between {open.Stretches[0].Disturbing.Name} and {open.Stretches[0].Disturbed.Name}"]);
             }
             else if (astray.Count > 0)
             {
@@ -39,12 +40,15 @@ internal static class SeparationChecks
             {
                 yield return CheckWriter.Rule(
                     Id, cables.Key.PointId, RowOf(cables.Key), TitleOf(cables.First()), Verdict.Holds, string.Empty,
-                    new Reason("every pair beside each other as far apart as its classes ask", laid.Count == 1 ? "one cable, nothing too close" : $"{laid.Count} cables, none too close", "docs/methods/separation.md", [])).At(cables.Key.CableId);
+                    new Reason("every pair beside each other as far apart as its classes ask",
+                        laid.Count == 1 ? "one cable, nothing too close" : $"{laid.Count} cables, none too close",
+                        "docs/methods/separation.md", [])).At(cables.Key.CableId);
             }
         }
     }
 
-    private static (string PointId, string CableId) KeyOf(RoutedCable cable) => cable.PointId.Length > 0 ? (cable.PointId, string.Empty) : (string.Empty, cable.Id);
+    private static (string PointId, string CableId) KeyOf(RoutedCable cable) =>
+        cable.PointId.Length > 0 ? (cable.PointId, string.Empty) : (string.Empty, cable.Id);
 
     private static BoardRow RowOf((string PointId, string CableId) key) => key.PointId.Length > 0 ? BoardRow.Cable : BoardRow.Plant;
 
@@ -56,15 +60,21 @@ internal static class SeparationChecks
     private static Check Judged((string PointId, string CableId) key, RoutedCable cable, Clash clash, SeparationStudy study, int count)
     {
         var cure = study.Cures(clash) is [var cheapest, ..] ? cheapest : null;
-        var where = string.Join(", ", clash.Stretches.Select(s => s.Disturbing.Id == s.Disturbed.Id ? s.Disturbing.Name : $"{s.Disturbing.Name} beside {s.Disturbed.Name}").Distinct());
+        var where = string.Join(", ", clash.Stretches.Select(s => s.Disturbing.Id == s.Disturbed.Id
+            ? s.Disturbing.Name
+            : $"{s.Disturbing.Name} beside {s.Disturbed.Name}").Distinct());
         var words = $"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}, {Text.N(clash.ParallelM)} m in {where}: {Text.N(clash.ApartMm!.Value)} mm apart, {Text.N(clash.NeededMm)} mm asked"
             + (clash.Steps is { } steps ? $"; the edges leave {Text.N(clash.VoltageV!.Value, 3)} V in its loop, {(steps > 1 ? $"{Text.N(steps, 3)} times what" : "less than")} its input notices" : string.Empty)
             + (count > 1 ? $"; {count} pairs in all" : string.Empty);
         var relief = cure is null ? "Relief: another tray, a divider, a screen." : $"Relief: {cure.Words}.";
-        var reason = new Reason("free distance ≥ what the classes ask, × 0.5 with a screened motor cable, × l/10 m below 10 m", words, "IEC 60364-4-44, 444; docs/methods/separation.md", []);
+        var reason = new Reason("free distance ≥ what the classes ask, × 0.5 with a screened motor cable, × l/10 m below 10 m", words,
+            "IEC 60364-4-44, 444; docs/methods/separation.md", []);
         var check = clash.IsDispensable
-            ? CheckWriter.Rule(Id, key.PointId, RowOf(key), TitleOf(cable), Verdict.Tight, relief, reason with { WithNumbers = words + "; both are screened and shorter than 35 m: it may be done without, screens connected all round" })
-            : CheckWriter.Judged(Id, key.PointId, RowOf(key), TitleOf(cable), clash.ApartMm.Value, clash.NeededMm, "mm", LimitSense.AtLeast, 0, relief, reason);
+            ? CheckWriter.Rule(Id, key.PointId, RowOf(key), TitleOf(cable), Verdict.Tight, relief,
+                reason with { WithNumbers = words
+                    + "; both are screened and shorter than 35 m: it may be done without, screens connected all round" })
+            : CheckWriter.Judged(Id, key.PointId, RowOf(key), TitleOf(cable), clash.ApartMm.Value, clash.NeededMm, "mm", LimitSense.AtLeast,
+                0, relief, reason);
         return check.At(key.CableId);
     }
 }

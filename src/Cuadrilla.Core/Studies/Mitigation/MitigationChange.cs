@@ -27,14 +27,18 @@ public sealed record MitigationChange(IReadOnlyDictionary<string, string> Choice
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(data);
-        var lineups = plant.Lineups.Select(l => Choices.Count == 0 ? l : l with { DrivePoints = [.. l.DrivePoints.Select(p => Changed(p, data))] });
+        var lineups = plant.Lineups.Select(l => Choices.Count == 0
+            ? l
+            : l with { DrivePoints = [.. l.DrivePoints.Select(p => Changed(p, data))] });
         var network = plant.Distribution;
         return plant with
         {
             Lineups = Move is null ? [.. lineups] : Moved([.. lineups], Move),
             Distribution = network with
             {
-                CapacitorBanks = Detunes ? [.. network.CapacitorBanks.Select(b => b.DetuningPct.IsKnown ? b : b with { DetuningPct = UsualDetuningPct })] : network.CapacitorBanks,
+                CapacitorBanks = Detunes ? [.. network.CapacitorBanks.Select(b => b.DetuningPct.IsKnown
+                    ? b
+                    : b with { DetuningPct = UsualDetuningPct })] : network.CapacitorBanks,
                 ActiveFilters = Filter is null ? network.ActiveFilters : [.. network.ActiveFilters.Where(f => f.Id != Filter.Id), Filter],
             },
         };
@@ -42,13 +46,16 @@ public sealed record MitigationChange(IReadOnlyDictionary<string, string> Choice
 
     // What returns to the line needs no resistor.
     private DrivePoint Changed(DrivePoint point, EngineeringData data) =>
-        Choices.TryGetValue(point.Id, out var key) && key is not null && data.Converters.TryGetValue(key, out var item) && point.Converter is ConverterChoice.FromCatalogue choice
+        Choices.TryGetValue(point.Id, out var key) && key is not null && data.Converters.TryGetValue(key, out var item)
+            && point.Converter is ConverterChoice.FromCatalogue choice
             ? point with
             {
                 Converter = choice with
                 {
                     ItemId = item.Id,
-                    Braking = item.FrontEnd.ReturnsToLine ? new Braking.ToLine() : choice.Braking is Braking.ToLine ? new Braking.Nothing() : choice.Braking,
+                    Braking = item.FrontEnd.ReturnsToLine
+                        ? new Braking.ToLine()
+                        : choice.Braking is Braking.ToLine ? new Braking.Nothing() : choice.Braking,
                 },
             }
             : point;
@@ -62,7 +69,8 @@ public sealed record MitigationChange(IReadOnlyDictionary<string, string> Choice
 
         var moved = lineups.SelectMany(l => l.DrivePoints).Where(p => p.Id == move.DrivePointId).ToList();
         return lineups.Any(l => l.Id == move.ToLineupId)
-            ? [.. lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != move.DrivePointId), .. l.Id == move.ToLineupId ? moved : []] })]
+            ? [.. lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != move.DrivePointId),
+                .. l.Id == move.ToLineupId ? moved : []] })]
             : [.. lineups];
     }
 }

@@ -5,7 +5,8 @@ namespace Cuadrilla.Core.Studies.Mitigation;
 /// <summary>One way of mitigating, assessed in the whole plant.</summary>
 public sealed record MitigationWay
 {
-    /// <summary>Stable key: a family of converters, <c>as-is</c>, <c>detuned</c>, <c>active-filter</c>, or <c>move:</c> and what is moved where.</summary>
+    /// <summary>Stable key: a family of converters, <c>as-is</c>, <c>detuned</c>, <c>active-filter</c>, or <c>move:</c> and what is moved
+    /// where.</summary>
     public required string Id { get; init; }
 
     /// <summary>What it is.</summary>
@@ -14,7 +15,8 @@ public sealed record MitigationWay
     /// <summary>Drive points that it changes.</summary>
     public required int Changed { get; init; }
 
-    /// <summary>Largest distortion of the changed drives' currents, of all looked at where none is changed, %; NaN when none draws.</summary>
+    /// <summary>Largest distortion of the changed drives' currents, of all looked at where none is changed, %; NaN when none
+    /// draws.</summary>
     public required double ThdiPct { get; init; }
 
     /// <summary>TDD at the coupling, worst scenario, %; NaN when not known.</summary>

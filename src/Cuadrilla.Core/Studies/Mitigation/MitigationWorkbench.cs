@@ -12,7 +12,8 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Studies.Mitigation;
 
 /// <summary>
-/// Compares front ends for one drive, a lineup or the plant: each candidate takes the place of the diode front ends looked at, at the same size,
+/// Compares front ends for one drive, a lineup or the plant: each candidate takes the place of the diode front ends looked at, at the same
+/// size,
 /// and the plant is assessed anew. See <c>docs/methods/mitigation.md</c>.
 /// </summary>
 public static class MitigationWorkbench
@@ -36,7 +37,8 @@ public static class MitigationWorkbench
 
     /// <summary>All ways, those that comply first, the cheapest over the life cycle first.</summary>
     /// <param name="plant">The plant.</param>
-    /// <param name="pointIds">Drive points looked at; only those with a diode front end of their own, or a converter that replaced one, change.</param>
+    /// <param name="pointIds">Drive points looked at; only those with a diode front end of their own, or a converter that replaced one,
+    /// change.</param>
     /// <param name="assessor">Assessor.</param>
     /// <param name="told">Told how many ways of how many are done; may be called from several threads.</param>
     public static (IReadOnlyList<MitigationWay> Ways, CentralFilter Filter) Of(
@@ -54,7 +56,8 @@ public static class MitigationWorkbench
             new Trial("as-is", "as it is", MitigationChange.None, string.Empty),
             .. Families.Select(f => OfFamily(f.Family, f.Spoils, points, data)).OfType<Trial>(),
             .. VectorGroupMoves.Of(plant, pointIds, now).Select(m => new Trial(
-                $"move:{m.Move.LineupId}{m.Move.DrivePointId}:{m.Move.BusId}{m.Move.ToLineupId}", m.Name, MitigationChange.None with { Move = m.Move },
+                $"move:{m.Move.LineupId}{m.Move.DrivePointId}:{m.Move.BusId}{m.Move.ToLineupId}", m.Name,
+                MitigationChange.None with { Move = m.Move },
                 "only 5, 7, 17, 19 … cancel, and only while both sides run")),
         ];
         if (plant.Distribution.CapacitorBanks.Any(b => !b.DetuningPct.IsKnown))
@@ -77,7 +80,8 @@ public static class MitigationWorkbench
             told?.Invoke(Interlocked.Increment(ref done), trials.Count);
             return way;
         });
-        return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w => w.Year.LifetimeCost)], filter);
+        return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w =>
+            w.Year.LifetimeCost)], filter);
     }
 
     private static Trial? OfFamily(string family, string spoils, List<DrivePoint> points, EngineeringData data)
@@ -92,7 +96,10 @@ public static class MitigationWorkbench
             }
         }
 
-        return choices.Count == 0 ? null : new Trial(family, ItemText.Converter(data.Converters[choices.Values.First()]), MitigationChange.None with { Choices = choices }, spoils);
+        return choices.Count == 0
+            ? null
+            : new Trial(family, ItemText.Converter(data.Converters[choices.Values.First()]),
+                MitigationChange.None with { Choices = choices }, spoils);
     }
 
     // On the low-voltage bus behind which most harmonic current is drawn, so large that it takes all of its part, in whole tens of amperes.
@@ -100,13 +107,15 @@ public static class MitigationWorkbench
     {
         var worst = now.Scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
         var bus = plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000 && worst.Network.IsLive(b.Id))
-            .MaxBy(b => worst.Drives.Where(d => d.BusId == b.Id).Select(d => d.Front).OfType<RectifierResult.LineDraw>().Sum(d => d.WorstPhase.FundamentalA * d.WorstPhase.ThdiPct));
+            .MaxBy(b => worst.Drives.Where(d => d.BusId == b.Id).Select(d => d.Front).OfType<RectifierResult.LineDraw>().Sum(d =>
+                d.WorstPhase.FundamentalA * d.WorstPhase.ThdiPct));
         if (bus is null)
         {
             return null;
         }
 
-        MitigationChange With(double ampere) => MitigationChange.None with { Filter = new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, ampere) };
+        MitigationChange With(double ampere) =>
+            MitigationChange.None with { Filter = new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, ampere) };
         var asked = assessor.Drafted(With(LargestFilterA).On(plant, data) with { Name = $"{plant.Name} · active-filter" }).Scenarios
             .Max(s => s.FilterCurrents.TryGetValue(FilterId, out var c) ? c.AskedA : 0);
         if (asked <= 0)
@@ -136,7 +145,8 @@ public static class MitigationWorkbench
         && Families.Any(f => f.Family == item.Family);
 
     private static ConverterItem? Same(ConverterItem now, string family, EngineeringData data) => data.Converters.Values
-        .Where(c => c.Family == family && c.OwnName.Length == 0 && c.RatedKw >= now.RatedKw - 1e-9 && c.RatedKw <= LargestStep * now.RatedKw && Math.Abs((c.RatedVoltageV / now.RatedVoltageV) - 1) < 0.1)
+        .Where(c => c.Family == family && c.OwnName.Length == 0 && c.RatedKw >= now.RatedKw - 1e-9 && c.RatedKw <= LargestStep * now.RatedKw
+            && Math.Abs((c.RatedVoltageV / now.RatedVoltageV) - 1) < 0.1)
         .MinBy(c => c.RatedKw);
 
     private static MitigationWay Assessed(Trial trial, PlantSpecification changed, List<DrivePoint> points, IPlantStudies assessor)
@@ -147,15 +157,20 @@ public static class MitigationWorkbench
         var way = Judged(trial, plant, draft, points, assessor);
 
         // Only what is to hold is worth the search for a second state.
-        return way.Complies && draft.Scenarios.Any(s => s.Iteration.IsSearchOwed) ? Judged(trial, plant, assessor.Run(plant), points, assessor) : way;
+        return way.Complies && draft.Scenarios.Any(s => s.Iteration.IsSearchOwed)
+            ? Judged(trial, plant, assessor.Run(plant), points, assessor)
+            : way;
     }
 
-    private static MitigationWay Judged(Trial trial, PlantSpecification plant, PlantAssessment assessment, List<DrivePoint> points, IPlantStudies assessor)
+    private static MitigationWay Judged(Trial trial, PlantSpecification plant, PlantAssessment assessment, List<DrivePoint> points,
+        IPlantStudies assessor)
     {
         var looked = points.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        var harmonic = assessment.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal) && (c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId))).ToList();
+        var harmonic = assessment.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal)
+            && (c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId))).ToList();
         var shown = trial.Change.Choices.Count > 0 ? trial.Change.Choices.Keys.ToHashSet(StringComparer.Ordinal) : looked;
-        var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => shown.Contains(d.DrivePointId)).Select(d => d.Front).OfType<RectifierResult.LineDraw>().ToList();
+        var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => shown.Contains(d.DrivePointId)).Select(d =>
+            d.Front).OfType<RectifierResult.LineDraw>().ToList();
         var studies = plant.AllDrivePoints().Where(p => looked.Contains(p.Id)).Select(p => assessor.Study(plant, p)).ToList();
         var years = studies.Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Year).OfType<YearlyEnergy>().ToList();
         if (trial.Change.Filter is { } filter)
@@ -164,10 +179,13 @@ public static class MitigationWorkbench
         }
 
         var year = years.Aggregate(new YearlyEnergy(0, 0, 0, 0, 0, 0), (a, b) => new YearlyEnergy(
-            a.EnergyKwh + b.EnergyKwh, a.DemandKw + b.DemandKw, a.CostPerYear + b.CostPerYear, a.EquipmentCost + b.EquipmentCost, a.LifetimeCost + b.LifetimeCost, a.Co2Kg + b.Co2Kg, a.ReactiveKvarh + b.ReactiveKvarh));
+            a.EnergyKwh + b.EnergyKwh, a.DemandKw + b.DemandKw, a.CostPerYear + b.CostPerYear, a.EquipmentCost + b.EquipmentCost,
+            a.LifetimeCost + b.LifetimeCost, a.Co2Kg + b.Co2Kg, a.ReactiveKvarh + b.ReactiveKvarh));
         var fails = harmonic.Count(c => c.Verdict is Verdict.Fails or Verdict.NeedsData);
-        double Figure(string check) => harmonic.Where(c => c.Id == check && c.Figure.IsKnown).Select(c => c.Figure.Value).DefaultIfEmpty(double.NaN).Max();
-        double Use(string check) => harmonic.Where(c => c.Id == check && c is { Figure.IsKnown: true, Limit.IsKnown: true }).Select(c => 100 * c.Figure.Value / c.Limit.Value).DefaultIfEmpty(double.NaN).Max();
+        double Figure(string check) => harmonic.Where(c => c.Id == check && c.Figure.IsKnown).Select(c =>
+            c.Figure.Value).DefaultIfEmpty(double.NaN).Max();
+        double Use(string check) => harmonic.Where(c => c.Id == check && c is { Figure.IsKnown: true, Limit.IsKnown: true }).Select(c =>
+            100 * c.Figure.Value / c.Limit.Value).DefaultIfEmpty(double.NaN).Max();
         return new MitigationWay
         {
             Id = trial.Id,
@@ -175,7 +193,8 @@ public static class MitigationWorkbench
             Changed = trial.Change.Choices.Count,
             ThdiPct = draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(),
             TddPct = Figure("harmonics.pcc-tdd"),
-            ThdvPct = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000).Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
+            ThdvPct = assessment.Scenarios.SelectMany(s => s.Buses).Where(b =>
+                plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000).Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
             OrderUsePct = Use("harmonics.pcc-orders"),
             Fails = fails,
             Complies = fails == 0,
@@ -192,6 +211,7 @@ public static class MitigationWorkbench
         var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides).Harmonics;
         var hours = studies.Select(s => s.Model.Load?.Duty.Sum(d => d.HoursPerYear) ?? 0).DefaultIfEmpty(0).Max();
         var va = Math.Sqrt(3) * plant.Distribution.Bus(filter.BusId).NominalVoltageV * filter.RatedCurrentA;
-        return YearlyEnergy.Of([new EnergyPoint(1, hours, defaults.ActiveFilterLossPu * va)], defaults.ActiveFilterPointsPerA * filter.RatedCurrentA, plant.Tariff);
+        return YearlyEnergy.Of([new EnergyPoint(1, hours, defaults.ActiveFilterLossPu * va)],
+            defaults.ActiveFilterPointsPerA * filter.RatedCurrentA, plant.Tariff);
     }
 }

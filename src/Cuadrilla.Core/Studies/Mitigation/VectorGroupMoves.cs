@@ -4,7 +4,8 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Studies.Mitigation;
 
 /// <summary>
-/// Lineups, or a single drive point, that could hang from a bus whose vector group turns the 5th and the 7th the other way: drives on odd and on
+/// Lineups, or a single drive point, that could hang from a bus whose vector group turns the 5th and the 7th the other way: drives on odd
+/// and on
 /// even clock hours cancel these orders.
 /// </summary>
 internal static class VectorGroupMoves
@@ -28,7 +29,8 @@ internal static class VectorGroupMoves
         bool Crosses(string from, string to) => network.IsLive(from) && network.IsLive(to)
             && network.ClockHour(from) % 2 != network.ClockHour(to) % 2
             && Math.Abs((network.VoltageV(from) / network.VoltageV(to)) - 1) < 0.01;
-        double Load(IEnumerable<string> ids) => assessment.Scenarios.Max(s => s.Drives.Where(d => ids.Contains(d.DrivePointId)).Sum(d => d.Point.DcLoadW));
+        double Load(IEnumerable<string> ids) =>
+            assessment.Scenarios.Max(s => s.Drives.Where(d => ids.Contains(d.DrivePointId)).Sum(d => d.Point.DcLoadW));
         var moves = new List<(double LoadW, MitigationMove Move, string Name)>();
         foreach (var lineup in plant.Lineups.Where(l => l.DrivePoints.Count > 0))
         {
@@ -40,7 +42,8 @@ internal static class VectorGroupMoves
                     new MitigationMove(lineup.Id, b.Id, string.Empty, string.Empty),
                     $"{lineup.Tag} {lineup.Name} moved to {b.Name}")));
             }
-            else if (pointIds.Count == 1 && lineup.DrivePoints.FirstOrDefault(p => pointIds.Contains(p.Id)) is { } point && IsFree(lineup, point.Id))
+            else if (pointIds.Count == 1 && lineup.DrivePoints.FirstOrDefault(p => pointIds.Contains(p.Id)) is { } point
+                && IsFree(lineup, point.Id))
             {
                 moves.AddRange(plant.Lineups.Where(l => Crosses(lineup.BusId, l.BusId)).Select(to => (
                     Load([point.Id]),

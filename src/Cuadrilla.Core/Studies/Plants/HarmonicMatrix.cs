@@ -13,14 +13,17 @@ namespace Cuadrilla.Core.Studies.Plants;
 public sealed record MatrixRow(string Id, string Name, string Unit, double Limit, IReadOnlyList<double> Figures)
 {
     /// <summary>Index of the worst scenario; -1 without figures.</summary>
-    public int Worst => Figures.All(double.IsNaN) ? -1 : Enumerable.Range(0, Figures.Count).Where(i => !double.IsNaN(Figures[i])).MaxBy(i => Figures[i]);
+    public int Worst => Figures.All(double.IsNaN)
+        ? -1
+        : Enumerable.Range(0, Figures.Count).Where(i => !double.IsNaN(Figures[i])).MaxBy(i => Figures[i]);
 }
 
 /// <summary>What harmonics come to in every scenario, figure by figure.</summary>
 public static class HarmonicMatrix
 {
     /// <summary>Builds it; empty while the supply is not stated.</summary>
-    public static IReadOnlyList<MatrixRow> Of(PlantSpecification plant, PlantAssessment assessment, EngineeringData data, DefaultsInForce defaults)
+    public static IReadOnlyList<MatrixRow> Of(PlantSpecification plant, PlantAssessment assessment, EngineeringData data,
+        DefaultsInForce defaults)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(assessment);
@@ -37,32 +40,43 @@ public static class HarmonicMatrix
         if (assessment.Demand is { } demand && assessment.CurrentLimits is { } row)
         {
             rows.Add(new MatrixRow("harmonics.pcc-tdd", "TDD at the PCC", "%", row.TddPct, Each(r => r.Pcc.TddPct(demand.CurrentA))));
-            rows.Add(new MatrixRow("harmonics.pcc-orders", "nearest order at the PCC, of its limit", "%", 100, Each(r => Enumerable.Range(2, 49)
-                .Max(h => 100 * (100 * r.PccPhases.Max(p => p.CurrentA[h - 1].Magnitude) / demand.CurrentA) / data.PccLimits.OrderLimitPct(row, h)))));
+            rows.Add(new MatrixRow("harmonics.pcc-orders", "nearest order at the PCC, of its limit", "%", 100,
+                Each(r => Enumerable.Range(2, 49)
+                .Max(h => 100 * (100 * r.PccPhases.Max(p =>
+                    p.CurrentA[h - 1].Magnitude) / demand.CurrentA) / data.PccLimits.OrderLimitPct(row, h)))));
         }
 
-        rows.Add(new MatrixRow("harmonics.pcc-voltage", "THDv at the PCC, own share", "%", data.PccLimits.VoltageRow(plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV).ThdPct, Each(r => r.PccPhases.Max(p => p.ThdvPct))));
+        rows.Add(new MatrixRow("harmonics.pcc-voltage", "THDv at the PCC, own share", "%",
+            data.PccLimits.VoltageRow(plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV).ThdPct,
+            Each(r => r.PccPhases.Max(p => p.ThdvPct))));
         var level = data.Compatibility.Classes[defaults.Harmonics.PlantClass];
         foreach (var bus in plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000))
         {
-            rows.Add(new MatrixRow("harmonics.plant-voltage", $"THDv, {bus.Name}", "%", level.ThdPct, Each(r => r.Buses.FirstOrDefault(b => b.BusId == bus.Id)?.TotalThdvPct ?? double.NaN)));
+            rows.Add(new MatrixRow("harmonics.plant-voltage", $"THDv, {bus.Name}", "%", level.ThdPct,
+                Each(r => r.Buses.FirstOrDefault(b => b.BusId == bus.Id)?.TotalThdvPct ?? double.NaN)));
         }
 
         foreach (var bank in plant.Distribution.CapacitorBanks)
         {
-            double Bank(ScenarioResult r, Func<BankInScenario, double> figure) => r.Banks.FirstOrDefault(b => b.BankId == bank.Id) is { } b ? figure(b) : double.NaN;
-            rows.Add(new MatrixRow("harmonics.resonance", $"impedance lifted by {bank.Name}", "×", defaults.Harmonics.ResonanceGain, Each(r => Bank(r, b => b.Gain))));
-            rows.Add(new MatrixRow("harmonics.capacitor", $"current of {bank.Name}", "of rated", defaults.Harmonics.CapacitorCurrentPu, Each(r => Bank(r, b => b.CurrentPu))));
+            double Bank(ScenarioResult r, Func<BankInScenario, double> figure) =>
+                r.Banks.FirstOrDefault(b => b.BankId == bank.Id) is { } b ? figure(b) : double.NaN;
+            rows.Add(new MatrixRow("harmonics.resonance", $"impedance lifted by {bank.Name}", "×", defaults.Harmonics.ResonanceGain,
+                Each(r => Bank(r, b => b.Gain))));
+            rows.Add(new MatrixRow("harmonics.capacitor", $"current of {bank.Name}", "of rated", defaults.Harmonics.CapacitorCurrentPu,
+                Each(r => Bank(r, b => b.CurrentPu))));
         }
 
         foreach (var filter in plant.Distribution.ActiveFilters)
         {
-            rows.Add(new MatrixRow("harmonics.active-filter", $"asked of {filter.Name}", "A", filter.RatedCurrentA, Each(r => r.FilterCurrents.TryGetValue(filter.Id, out var c) ? c.AskedA : double.NaN)));
+            rows.Add(new MatrixRow("harmonics.active-filter", $"asked of {filter.Name}", "A", filter.RatedCurrentA,
+                Each(r => r.FilterCurrents.TryGetValue(filter.Id, out var c) ? c.AskedA : double.NaN)));
         }
 
         foreach (var transformer in plant.Distribution.Transformers)
         {
-            rows.Add(new MatrixRow("supply.transformer-loading", $"{transformer.Name}, loading with harmonics", "%", defaults.TransformerLoadingPct, Each(r => r.Transformers.FirstOrDefault(t => t.TransformerId == transformer.Id)?.LoadingPct ?? double.NaN)));
+            rows.Add(new MatrixRow("supply.transformer-loading", $"{transformer.Name}, loading with harmonics", "%",
+                defaults.TransformerLoadingPct,
+                Each(r => r.Transformers.FirstOrDefault(t => t.TransformerId == transformer.Id)?.LoadingPct ?? double.NaN)));
         }
 
         return rows;

@@ -17,7 +17,8 @@ public interface IPlantStudies
     PlantAssessment Run(PlantSpecification plant);
 
     /// <summary>
-    /// Assesses a valid specification without looking for second states: for many of which few are kept. Where a search is owed, what holds holds only after
+    /// Assesses a valid specification without looking for second states: for many of which few are kept. Where a search is owed, what
+    /// holds holds only after
     /// <see cref="Run"/>.
     /// </summary>
     PlantAssessment Drafted(PlantSpecification plant);

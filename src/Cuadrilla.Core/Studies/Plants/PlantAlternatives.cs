@@ -6,7 +6,8 @@ using Cuadrilla.Core.Studies.Energy;
 namespace Cuadrilla.Core.Studies.Plants;
 
 /// <summary>One way of driving many drive points.</summary>
-/// <param name="Way">Stable key: <c>as-specified</c>, <c>best</c>, <c>present</c>, <c>line</c>, a family of converters, or <c>motor:</c> and a kind of motor.</param>
+/// <param name="Way">Stable key: <c>as-specified</c>, <c>best</c>, <c>present</c>, <c>line</c>, a family of converters, or <c>motor:</c>
+/// and a kind of motor.</param>
 /// <param name="Name">What it is.</param>
 /// <param name="Applied">Drive points to which it applies; the others stay as specified.</param>
 /// <param name="Year">Sums of energy and cost; the demand is the sum of each one's largest power.</param>
@@ -41,18 +42,24 @@ public static class PlantAlternatives
             return [];
         }
 
-        var names = data.Converters.Values.GroupBy(c => c.Family).ToDictionary(g => g.Key, g => ItemText.Converter(g.First()), StringComparer.Ordinal);
-        var ways = complete.SelectMany(s => s.Alternatives).Where(a => a.HasChosenMotor).Select(a => a.Way).Distinct(StringComparer.Ordinal);
-        var motors = complete.SelectMany(s => s.Alternatives.Where(a => !a.HasChosenMotor).Select(a => a.Motor)).Distinct(StringComparer.Ordinal);
+        var names = data.Converters.Values.GroupBy(c => c.Family).ToDictionary(g => g.Key, g => ItemText.Converter(g.First()),
+            StringComparer.Ordinal);
+        var ways = complete.SelectMany(s => s.Alternatives).Where(a => a.HasChosenMotor).Select(a =>
+            a.Way).Distinct(StringComparer.Ordinal);
+        var motors = complete.SelectMany(s =>
+            s.Alternatives.Where(a => !a.HasChosenMotor).Select(a => a.Motor)).Distinct(StringComparer.Ordinal);
         List<PlantWay> rows =
         [
             Sum(complete, AsSpecified, "as specified", _ => null),
             Sum(complete, Best, "the cheapest of each", s => s.Alternatives.FirstOrDefault(a => !a.RunsOnLine || a.IsChosen)),
-            .. ways.Select(w => Sum(complete, w, NameOf(w, names), s => s.Alternatives.FirstOrDefault(a => a.HasChosenMotor && a.Way == w))),
-            .. motors.Select(m => Sum(complete, "motor:" + m, $"{m} motors, converters as specified", s => s.Alternatives.FirstOrDefault(a =>
+            .. ways.Select(w => Sum(complete, w, NameOf(w, names),
+                s => s.Alternatives.FirstOrDefault(a => a.HasChosenMotor && a.Way == w))),
+            .. motors.Select(m => Sum(complete, "motor:" + m, $"{m} motors, converters as specified",
+                s => s.Alternatives.FirstOrDefault(a =>
                 !a.HasChosenMotor && a.Motor == m && a.Way == s.Alternatives.First(c => c.IsChosen).Way))),
         ];
-        return [.. rows.Where(r => r.Applied > 0 || r.Way == AsSpecified).OrderBy(r => r.Year.LifetimeCost).ThenBy(r => r.Way, StringComparer.Ordinal)];
+        return [.. rows.Where(r => r.Applied > 0 || r.Way == AsSpecified).OrderBy(r => r.Year.LifetimeCost).ThenBy(r => r.Way,
+            StringComparer.Ordinal)];
     }
 
     private static string NameOf(string way, Dictionary<string, string> names)
@@ -68,7 +75,8 @@ public static class PlantAlternatives
         };
     }
 
-    private static PlantWay Sum(IReadOnlyList<DrivePointStudy> studies, string way, string name, Func<DrivePointStudy, EnergyAlternative?> pick)
+    private static PlantWay Sum(IReadOnlyList<DrivePointStudy> studies, string way, string name,
+        Func<DrivePointStudy, EnergyAlternative?> pick)
     {
         var applied = 0;
         var year = new YearlyEnergy(0, 0, 0, 0, 0, 0);
@@ -80,7 +88,8 @@ public static class PlantAlternatives
             var alternative = picked ?? study.Alternatives.First(a => a.IsChosen);
             var y = alternative.Year;
             year = new YearlyEnergy(
-                year.EnergyKwh + y.EnergyKwh, year.DemandKw + y.DemandKw, year.CostPerYear + y.CostPerYear, year.EquipmentCost + y.EquipmentCost,
+                year.EnergyKwh + y.EnergyKwh, year.DemandKw + y.DemandKw, year.CostPerYear + y.CostPerYear,
+                year.EquipmentCost + y.EquipmentCost,
                 year.LifetimeCost + y.LifetimeCost, year.Co2Kg + y.Co2Kg, year.ReactiveKvarh + y.ReactiveKvarh);
             burnt += alternative.Returned.BurntKwh;
             toLine += alternative.Returned.ToLineKwh;

@@ -30,7 +30,8 @@ public sealed record PlantAssessment(
     public IReadOnlyList<Fault> Faults { get; init; } = [];
 
     /// <summary>
-    /// Checks in the order in which they want attention: failures, then those that hold, then what lacks data; in each what is dangerous before what burns or trips,
+    /// Checks in the order in which they want attention: failures, then those that hold, then what lacks data; in each what is dangerous
+    /// before what burns or trips,
     /// that before limits of codes, cost last; the nearest to failing first. Not-applicable ones are left out.
     /// </summary>
     public IEnumerable<Check> Tightest() => Checks
@@ -52,7 +53,8 @@ public sealed record PlantAssessment(
 /// <param name="LineRmsA">Rms line current of the most loaded phase in the first scenario it runs in, A; null when not solved.</param>
 /// <param name="ThdiPct">Distortion of the same current, %; null when not solved.</param>
 /// <param name="YearKwh">Energy of a year, kWh; null while incomplete.</param>
-/// <param name="SavingPerYear">Cost saved against the existing flow control, currency a year; null when there is nothing to compare.</param>
+/// <param name="SavingPerYear">Cost saved against the existing flow control, currency a year; null when there is nothing to
+/// compare.</param>
 public sealed record DrivePointSummary(
     string DrivePointId,
     OperatingPoint? Rated,
@@ -67,7 +69,8 @@ public sealed record DrivePointSummary(
     /// <summary>Phase of that current: A, B or C; empty where all carry the same or there is only one.</summary>
     public string LinePhase { get; init; } = string.Empty;
 
-    /// <summary>Length of the motor cable that is computed with, as stated or as its way gives it, m; null where neither is known.</summary>
+    /// <summary>Length of the motor cable that is computed with, as stated or as its way gives it, m; null where neither is
+    /// known.</summary>
     public double? CableM { get; init; }
 
     /// <summary>The same of its feeder; null also without a cable of its own.</summary>

@@ -17,8 +17,10 @@ internal static class PlantChecks
 {
     public static IEnumerable<Check> Of(SupplyContext supply)
     {
-        List<string> missing = [.. PlantNetwork.Missing(supply.Plant), .. supply.Incomplete, .. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()];
-        IEnumerable<Check> Family(string id, string title, Func<IEnumerable<Check>> judge) => Judging.All(id, string.Empty, BoardRow.Plant, title, judge);
+        List<string> missing = [.. PlantNetwork.Missing(supply.Plant), .. supply.Incomplete,
+            .. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()];
+        IEnumerable<Check> Family(string id, string title, Func<IEnumerable<Check>> judge) =>
+            Judging.All(id, string.Empty, BoardRow.Plant, title, judge);
         IEnumerable<Check> checks =
         [
             .. Family("supply.voltage", "Voltage of buses", () => VoltageChecks.Of(supply, missing)),
@@ -51,7 +53,8 @@ internal static class PlantChecks
         IEnumerable<Check> checks =
         [
             .. Judging.All("lineup.supply-module", string.Empty, BoardRow.Plant, "Common DC buses", () => DcBusChecks.Of(supply, studies)),
-            .. Judging.All("protection.device", string.Empty, BoardRow.Plant, "Feeders of supply modules", () => ModuleFeederStudy.Checks(supply, studies)),
+            .. Judging.All("protection.device", string.Empty, BoardRow.Plant, "Feeders of supply modules",
+                () => ModuleFeederStudy.Checks(supply, studies)),
             .. Judging.All("group.current", string.Empty, BoardRow.Plant, "Groups of motors", () => GroupChecks.Of(supply, studies)),
             .. Judging.All("share.balance", string.Empty, BoardRow.Plant, "Shared shafts", () => SharingChecks.Of(supply, studies)),
             .. Judging.All("follower.setting", string.Empty, BoardRow.Plant, "Ratio followers", () => FollowerChecks.Of(supply, studies)),

@@ -31,19 +31,22 @@ internal sealed class CableRules(EngineeringData data)
         var ambientC = laid.SurroundC(task.AmbientC);
         return task.Code == InstallationCode.Nfpa70
             ? UsCapacityA(task, sectionMm2, circuits.Circuits - 1 + task.Parallel, ambientC)
-            : CurrentCapacity.CapacityA(sectionMm2, task.Parallel, task.Material, circuits, ambientC, laid.Cores == CableCores.WithNeutral ? task.ThirdPct : 0, data.Cables);
+            : CurrentCapacity.CapacityA(sectionMm2, task.Parallel, task.Material, circuits, ambientC,
+                laid.Cores == CableCores.WithNeutral ? task.ThirdPct : 0, data.Cables);
     }
 
     /// <summary>Resistance and reactance of a conductor in operation, all parallel cables, Ω.</summary>
     public static Complex Ohm(CableTask task, double sectionMm2) =>
         task.LengthM / task.Parallel * new Complex(
-            ConductorResistance.OhmPerM(ConductorResistance.At20OhmPerM(sectionMm2, task.Material, null), task.Material, InsulationLimits.OperatingC(task.Laid.Insulation)), task.ReactanceOhmPerM);
+            ConductorResistance.OhmPerM(ConductorResistance.At20OhmPerM(sectionMm2, task.Material, null), task.Material,
+                InsulationLimits.OperatingC(task.Laid.Insulation)), task.ReactanceOhmPerM);
 
     /// <summary>Line and protective conductor of the fault loop, Ω/m each, parallel cables together.</summary>
     public static (Complex Line, Complex Earth) LoopPerM(CableTask task, double sectionMm2)
     {
         Complex PerM(double mm2) => new Complex(
-            ConductorResistance.HotOhmPerM(ConductorResistance.At20OhmPerM(mm2, task.Material, null), InsulationLimits.OperatingC(task.Laid.Insulation)), task.ReactanceOhmPerM) / task.Parallel;
+            ConductorResistance.HotOhmPerM(ConductorResistance.At20OhmPerM(mm2, task.Material, null),
+                InsulationLimits.OperatingC(task.Laid.Insulation)), task.ReactanceOhmPerM) / task.Parallel;
         return (PerM(sectionMm2), PerM(ProtectiveConductor.Mm2(task.ProtectiveMm2, sectionMm2)));
     }
 
@@ -59,7 +62,8 @@ internal sealed class CableRules(EngineeringData data)
     public static LoopFault.Result LoopOf(CableTask task, LoopTask loop, double sectionMm2)
     {
         var (line, earth) = LoopPerM(task, sectionMm2);
-        return LoopFault.Of(new LoopFault.Loop(loop.PhaseVoltageV, loop.SourceOhm, line, earth, task.LengthM, loop.TripA, loop.VoltageFactor));
+        return LoopFault.Of(new LoopFault.Loop(loop.PhaseVoltageV, loop.SourceOhm, line, earth, task.LengthM, loop.TripA,
+            loop.VoltageFactor));
     }
 
     /// <summary>Least current of a short circuit at its end: of two phases, or to earth where that is known and less, A.</summary>
@@ -71,7 +75,8 @@ internal sealed class CableRules(EngineeringData data)
         return fault.LoopOhm is { } loop ? Math.Min(two, phase / (loop + (task.LengthM * (line + earth))).Magnitude) : two;
     }
 
-    /// <summary>Energy that reaches a cable before its device has cleared, worst of the largest and the least fault, A²s; infinite where it does not clear in 5 s.</summary>
+    /// <summary>Energy that reaches a cable before its device has cleared, worst of the largest and the least fault, A²s; infinite where
+    /// it does not clear in 5 s.</summary>
     public static double HeatA2s(CableTask task, ShortCircuitTask fault, double sectionMm2)
     {
         var least = fault.Device.LetThroughA2s(LeastAtEndA(task, fault, sectionMm2)) ?? double.PositiveInfinity;
@@ -80,12 +85,14 @@ internal sealed class CableRules(EngineeringData data)
     }
 
     /// <summary>Energy that a section bears, parallel cables together, A²s.</summary>
-    public static double BearsA2s(CableTask task, double sectionMm2) => Math.Pow(InsulationLimits.AdiabaticK(task.Laid.Insulation, task.Material) * sectionMm2 * task.Parallel, 2);
+    public static double BearsA2s(CableTask task, double sectionMm2) =>
+        Math.Pow(InsulationLimits.AdiabaticK(task.Laid.Insulation, task.Material) * sectionMm2 * task.Parallel, 2);
 
     /// <summary>A section against every rule that is asked.</summary>
     public IEnumerable<RuleFigure> Figures(CableTask task, double sectionMm2)
     {
-        yield return new RuleFigure(CableRule.Current, CapacityA(task, sectionMm2, task.Laid) ?? 0, CurrentCapacity.SizingA(task.SizingA, task.Laid.Cores == CableCores.WithNeutral ? task.ThirdPct : 0), true);
+        yield return new RuleFigure(CableRule.Current, CapacityA(task, sectionMm2, task.Laid) ?? 0,
+            CurrentCapacity.SizingA(task.SizingA, task.Laid.Cores == CableCores.WithNeutral ? task.ThirdPct : 0), true);
         if (task.Drop is { } drop)
         {
             yield return new RuleFigure(CableRule.Drop, DropPct(task, drop, sectionMm2), drop.LimitPct, false);
@@ -132,9 +139,11 @@ internal sealed class CableRules(EngineeringData data)
         return null;
     }
 
-    private bool HoldsAlone(CableTask task, double sectionMm2) => CapacityA(task, sectionMm2, task.Laid with { Circuits = 1 }) >= task.SizingA;
+    private bool HoldsAlone(CableTask task, double sectionMm2) =>
+        CapacityA(task, sectionMm2, task.Laid with { Circuits = 1 }) >= task.SizingA;
 
-    private double? UsCapacityA(CableTask task, double sectionMm2, int circuits, double ambientC) => task.Material == ConductorMaterial.Copper && data.UsConductors.Of(sectionMm2) is { } size
+    private double? UsCapacityA(CableTask task, double sectionMm2, int circuits, double ambientC) =>
+        task.Material == ConductorMaterial.Copper && data.UsConductors.Of(sectionMm2) is { } size
         ? task.Parallel * size.CapacityA * UsConductors.TemperatureFactor(ambientC) * data.UsConductors.GroupFactor(circuits)
         : null;
 }

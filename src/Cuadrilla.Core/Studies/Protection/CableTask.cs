@@ -53,7 +53,8 @@ internal sealed record LoopTask(double PhaseVoltageV, double VoltageFactor, Comp
 /// <param name="LargestA">Largest current where the cable begins, A.</param>
 /// <param name="LeastOhm">Impedance up to the cable at its greatest, Ω.</param>
 /// <param name="LoopOhm">Loop up to the cable at its greatest, Ω; null where not known.</param>
-internal sealed record ShortCircuitTask(DeviceGates Device, double NominalVoltageV, double VoltageFactor, double LargestA, Complex LeastOhm, Complex? LoopOhm);
+internal sealed record ShortCircuitTask(DeviceGates Device, double NominalVoltageV, double VoltageFactor, double LargestA, Complex LeastOhm,
+    Complex? LoopOhm);
 
 /// <summary>A cable as it is laid, and all that is asked of it. What is null is not asked, or not known yet.</summary>
 internal sealed record CableTask

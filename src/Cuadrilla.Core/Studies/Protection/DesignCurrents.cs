@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Studies.Protection;
 /// <param name="Why">What it is, with numbers.</param>
 internal sealed record DesignCurrent(double CurrentA, double PowerFactor, string Scenario, string Why);
 
-/// <summary>Finds design currents I_B: rms of the solved waveform at the worst scenario, and what the motor's protection lets through for long.</summary>
+/// <summary>Finds design currents I_B: rms of the solved waveform at the worst scenario, and what the motor's protection lets through for
+/// long.</summary>
 internal static class DesignCurrents
 {
     private const double SwingPowerFactor = 0.95;
@@ -43,7 +44,8 @@ internal static class DesignCurrents
             case DriveOnLine line:
                 var current = OnLine(line, supply);
                 return SixConductors(line)
-                    ? (current with { CurrentA = current.CurrentA / Math.Sqrt(3), Why = $"{current.Why}; /√3 in each of two cables, six conductors to the motor" }, [])
+                    ? (current with { CurrentA = current.CurrentA / Math.Sqrt(3),
+                        Why = $"{current.Why}; /√3 in each of two cables, six conductors to the motor" }, [])
                     : (current, []);
             case DriveOnConverter drive:
                 var demandA = CurrentDemand.Continuous(drive).CurrentA;
@@ -58,20 +60,25 @@ internal static class DesignCurrents
     }
 
     /// <summary>True where a starter leaves the motor's link to itself: both ends of each winding come out.</summary>
-    public static bool SixConductors(DrivePointModel model) => model.Starter?.Choice is Converters.ConverterChoice.StarDelta or Converters.ConverterChoice.SoftStarter { Settings.InsideDelta: true };
+    public static bool SixConductors(DrivePointModel model) =>
+        model.Starter?.Choice is Converters.ConverterChoice.StarDelta or Converters.ConverterChoice.SoftStarter { Settings.InsideDelta: true };
 
     private static DesignCurrent OnLine(DriveOnLine line, SupplyContext supply)
     {
         var plate = line.Connected.Plate;
-        var worst = supply.OnLineOf(line.Id).Select(d => (d.Scenario.ScenarioName, d.Drive.Point.Motor)).OrderByDescending(d => d.Motor.CurrentA).FirstOrDefault();
+        var worst = supply.OnLineOf(line.Id).Select(d => (d.Scenario.ScenarioName, d.Drive.Point.Motor)).OrderByDescending(d =>
+            d.Motor.CurrentA).FirstOrDefault();
         var drawnA = worst.ScenarioName is null ? 0 : worst.Motor.CurrentA;
         return drawnA > plate.RatedCurrentA
-            ? new DesignCurrent(drawnA, worst.Motor.PowerFactor, worst.ScenarioName ?? string.Empty, $"{Text.N(drawnA)} A drawn, above the motor's {Text.N(plate.RatedCurrentA)} A")
-            : new DesignCurrent(plate.RatedCurrentA, plate.PowerFactor, string.Empty, $"overload protection set to the motor's {Text.N(plate.RatedCurrentA)} A; draws {Text.N(drawnA)} A");
+            ? new DesignCurrent(drawnA, worst.Motor.PowerFactor, worst.ScenarioName ?? string.Empty,
+                $"{Text.N(drawnA)} A drawn, above the motor's {Text.N(plate.RatedCurrentA)} A")
+            : new DesignCurrent(plate.RatedCurrentA, plate.PowerFactor, string.Empty,
+                $"overload protection set to the motor's {Text.N(plate.RatedCurrentA)} A; draws {Text.N(drawnA)} A");
     }
 
     /// <summary>
-    /// Into the feeder of a supply module: its solved waveform, raised by what the rms of the process is above the power that the scenario was solved with; null with
+    /// Into the feeder of a supply module: its solved waveform, raised by what the rms of the process is above the power that the scenario
+    /// was solved with; null with
     /// what is missing.
     /// </summary>
     public static (DesignCurrent? Current, IReadOnlyList<string> Missing) OfModule(DcBusModel model, SupplyContext supply)
@@ -94,7 +101,8 @@ internal static class DesignCurrents
 
         var risePu = SolvedW(model, supply) is > 0 and var solvedW ? Math.Max(1, ThroughW(model, supply) / solvedW) : 1;
         return risePu > 1.005
-            ? (found with { CurrentA = risePu * found.CurrentA, Why = $"{found.Why}; × {Text.N(risePu, 3)}, the rms power of the process over its mean" }, [])
+            ? (found with { CurrentA = risePu * found.CurrentA,
+                Why = $"{found.Why}; × {Text.N(risePu, 3)}, the rms power of the process over its mean" }, [])
             : (found, []);
     }
 
@@ -107,7 +115,9 @@ internal static class DesignCurrents
 
     // What it returns heats its feeder as what it draws does.
     private static double ThroughW(DcBusModel model, SupplyContext supply) =>
-        model.Processes(supply.Plant.Scenarios).Select(r => model.Module!.ReturnPu > 0 ? r.Run.NetRmsW : r.Run.RmsW).DefaultIfEmpty(0).Max();
+        model.Processes(supply.Plant.Scenarios).Select(r => model.Module!.ReturnPu > 0
+            ? r.Run.NetRmsW
+            : r.Run.RmsW).DefaultIfEmpty(0).Max();
 
     private static (DesignCurrent? Current, IReadOnlyList<string> Missing) OnConverter(DriveOnConverter drive, SupplyContext supply) =>
         OfFront(drive.Input.Group?.GroupId ?? drive.Id, supply);
@@ -126,7 +136,8 @@ internal static class DesignCurrents
             return (null, [$"a steady state of its front end: {none.Reason}"]);
         }
 
-        var (scenario, phase) = found.Select(f => (f.ScenarioName, ((RectifierResult.LineDraw)f.Front).LoadedPhase)).MaxBy(f => f.LoadedPhase.RmsA);
+        var (scenario, phase) = found.Select(f => (f.ScenarioName, ((RectifierResult.LineDraw)f.Front).LoadedPhase)).MaxBy(f =>
+            f.LoadedPhase.RmsA);
         var crowded = supply.DrivesOf(id).SelectMany(d => d.Scenario.Unsettled).Distinct(StringComparer.Ordinal).ToList();
         return crowded.Count > 0
             ? (null, crowded)

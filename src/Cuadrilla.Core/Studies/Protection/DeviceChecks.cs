@@ -6,7 +6,8 @@ using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Protection;
 
-/// <summary><c>protection.device</c>, <c>protection.breaking-capacity</c> and <c>protection.selectivity</c> of a drive point's device.</summary>
+/// <summary><c>protection.device</c>, <c>protection.breaking-capacity</c> and <c>protection.selectivity</c> of a drive point's
+/// device.</summary>
 internal static class DeviceChecks
 {
     // Ratio of ratings from which two gG fuses are selective (IEC 60269-2).
@@ -41,7 +42,10 @@ internal static class DeviceChecks
 
         if (feeder.GatesOf(feeder.Chosen) is not { } gates)
         {
-            return Check.Lacking(id, feeder.CheckId, feeder.Row, title, [feeder.Proposed is { } proposed ? $"protective device of the feeder; proposed: {DeviceWords.Of(proposed)}" : "protective device of the feeder; nothing of the generic series fits"]);
+            return Check.Lacking(id, feeder.CheckId, feeder.Row, title,
+                [feeder.Proposed is { } proposed
+                    ? $"protective device of the feeder; proposed: {DeviceWords.Of(proposed)}"
+                    : "protective device of the feeder; nothing of the generic series fits"]);
         }
 
         var listedA = feeder.IsOnLine ? DeviceProposal.LargestForMotorA(feeder, feeder.Chosen) : feeder.ListedA;
@@ -51,15 +55,23 @@ internal static class DeviceChecks
         }
 
         var reason = new Reason(
-            listedA is null ? "I_n ≥ I_B" : feeder.IsOnLine ? "I_B ≤ I_n ≤ largest that the code permits ahead of a motor" : "I_B ≤ I_n ≤ largest that the converter's maker lists",
-            $"{DeviceWords.Of(feeder.Chosen)}; I_B = {Text.N(current.CurrentA)} A: {current.Why}" + (listedA is { } most ? $"; {(feeder.IsOnLine ? "permitted" : "listed")} up to {Text.N(most)} A" : string.Empty),
+            listedA is null
+                ? "I_n ≥ I_B"
+                : feeder.IsOnLine ? "I_B ≤ I_n ≤ largest that the code permits ahead of a motor"
+                    : "I_B ≤ I_n ≤ largest that the converter's maker lists",
+            $"{DeviceWords.Of(feeder.Chosen)}; I_B = {Text.N(current.CurrentA)} A: {current.Why}"
+                + (listedA is { } most ? $"; {(feeder.IsOnLine ? "permitted" : "listed")} up to {Text.N(most)} A" : string.Empty),
             "IEC 60364-4-43, 433.1; IEC 61800-5-1 and the maker's list for converters; NFPA 70, 430.52 (verify)",
-            [ReasonInput.Of("rated current of the device", gates.RatedA, "A", "drive point"), ReasonInput.Of("design current I_B", current.CurrentA, "A", current.Scenario.Length > 0 ? current.Scenario : "motor")]);
+            [ReasonInput.Of("rated current of the device", gates.RatedA, "A", "drive point"),
+                ReasonInput.Of("design current I_B", current.CurrentA, "A", current.Scenario.Length > 0 ? current.Scenario : "motor")]);
         var check = listedA is { } limit && gates.RatedA > limit
-            ? CheckWriter.Judged(id, feeder.CheckId, feeder.Row, title + (feeder.IsOnLine ? ", largest permitted" : ", as listed"), gates.RatedA, limit, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario)
-            : CheckWriter.Judged(id, feeder.CheckId, feeder.Row, title, current.CurrentA, gates.OverloadA, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario);
+            ? CheckWriter.Judged(id, feeder.CheckId, feeder.Row, title + (feeder.IsOnLine ? ", largest permitted" : ", as listed"),
+                gates.RatedA, limit, "A", LimitSense.AtMost, 0, string.Empty, reason, current.Scenario)
+            : CheckWriter.Judged(id, feeder.CheckId, feeder.Row, title, current.CurrentA, gates.OverloadA, "A", LimitSense.AtMost, 0,
+                string.Empty, reason, current.Scenario);
         return check.Verdict == Verdict.Fails
-            ? check with { Relief = (feeder.Proposed is { } better ? $"Relief: {DeviceWords.Of(better)}. " : "Relief: another converter or starter. ") + ProtectionChecks.Caution }
+            ? check with { Relief = (feeder.Proposed is { } better ? $"Relief: {DeviceWords.Of(better)}. "
+                : "Relief: another converter or starter. ") + ProtectionChecks.Caution }
             : check;
     }
 
@@ -68,13 +80,17 @@ internal static class DeviceChecks
         const string id = "protection.breaking-capacity";
         const string title = "Breaking capacity";
         return feeder.Short is not { } fault || double.IsInfinity(fault.LargestA)
-            ? Check.Lacking(id, feeder.CheckId, feeder.Row, title, [.. PlantNetwork.Missing(feeder.Supply.Plant).DefaultIfEmpty("fault level of the source")])
+            ? Check.Lacking(id, feeder.CheckId, feeder.Row, title,
+                [.. PlantNetwork.Missing(feeder.Supply.Plant).DefaultIfEmpty("fault level of the source")])
             : CheckWriter.Judged(
-                id, feeder.CheckId, feeder.Row, title, fault.LargestA / 1e3, gates.BreakingKa, "kA", LimitSense.AtMost, feeder.Supply.Defaults.TightMarginPct,
+                id, feeder.CheckId, feeder.Row, title, fault.LargestA / 1e3, gates.BreakingKa, "kA", LimitSense.AtMost,
+                feeder.Supply.Defaults.TightMarginPct,
                 "Relief: a device that breaks more, a fuse ahead that its maker names. " + ProtectionChecks.Caution,
                 new Reason(
-                    "I_k″ with motors ≤ breaking capacity at the voltage", $"{Text.N(fault.LargestA / 1e3)} kA at {feeder.Bus.Name}, peak {Text.N(fault.PeakA / 1e3)} kA, against {Text.N(gates.BreakingKa)} kA",
-                    "IEC 60909-0; IEC 60947-2, IEC 60269-1", [ReasonInput.Of("part of motors", fault.MotorsA / 1e3, "kA", feeder.Bus.Name)]),
+                    "I_k″ with motors ≤ breaking capacity at the voltage",
+                    $"{Text.N(fault.LargestA / 1e3)} kA at {feeder.Bus.Name}, peak {Text.N(fault.PeakA / 1e3)} kA, against {Text.N(gates.BreakingKa)} kA",
+                    "IEC 60909-0; IEC 60947-2, IEC 60269-1",
+                    [ReasonInput.Of("part of motors", fault.MotorsA / 1e3, "kA", feeder.Bus.Name)]),
                 fault.LargestScenario);
     }
 
@@ -82,7 +98,8 @@ internal static class DeviceChecks
     private static Check? Selectivity(FeedStudy feeder, DeviceGates gates)
     {
         var above = feeder.Supply.Plant.Distribution.Links.OfType<BusLink.Cable>()
-            .Where(c => c.ToBusId == feeder.Bus.Id && c.Device is not ProtectiveDevice.NotChosen).OrderBy(c => c.Id, StringComparer.Ordinal).FirstOrDefault();
+            .Where(c => c.ToBusId == feeder.Bus.Id && c.Device is not ProtectiveDevice.NotChosen).OrderBy(c => c.Id,
+                StringComparer.Ordinal).FirstOrDefault();
         if (above is null || feeder.Short is not { } fault || double.IsInfinity(fault.LargestA))
         {
             return null;
@@ -102,11 +119,15 @@ internal static class DeviceChecks
     }
 
     /// <summary>Current up to which the device above stays, A.</summary>
-    internal static double SelectiveToA(ProtectiveDevice below, DeviceGates belowGates, ProtectiveDevice above, DeviceGates aboveGates) => (below, above) switch
+    internal static double SelectiveToA(ProtectiveDevice below, DeviceGates belowGates, ProtectiveDevice above, DeviceGates aboveGates) =>
+        (below, above) switch
     {
-        (ProtectiveDevice.Fuse, ProtectiveDevice.Fuse) => aboveGates.RatedA >= SelectivePu * belowGates.RatedA ? double.PositiveInfinity : 0,
-        (_, ProtectiveDevice.CircuitBreaker or ProtectiveDevice.MotorBreaker) => aboveGates.OverloadA > belowGates.OverloadA ? aboveGates.InstantFromA : 0,
-        (ProtectiveDevice.CircuitBreaker or ProtectiveDevice.MotorBreaker, ProtectiveDevice.Fuse) => aboveGates.Lasts() is { Count: > 0 } lasts && aboveGates.RatedA > belowGates.RatedA
+        (ProtectiveDevice.Fuse, ProtectiveDevice.Fuse) =>
+            aboveGates.RatedA >= SelectivePu * belowGates.RatedA ? double.PositiveInfinity : 0,
+        (_, ProtectiveDevice.CircuitBreaker or ProtectiveDevice.MotorBreaker) =>
+            aboveGates.OverloadA > belowGates.OverloadA ? aboveGates.InstantFromA : 0,
+        (ProtectiveDevice.CircuitBreaker or ProtectiveDevice.MotorBreaker, ProtectiveDevice.Fuse) =>
+            aboveGates.Lasts() is { Count: > 0 } lasts && aboveGates.RatedA > belowGates.RatedA
             ? lasts.OrderBy(p => Math.Abs(Math.Log(p.TimeS / 0.02))).First().CurrentA
             : 0,
         _ => 0,

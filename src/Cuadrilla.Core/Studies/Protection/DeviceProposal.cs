@@ -39,7 +39,8 @@ internal static class DeviceProposal
         }
 
         var usual = feeder.Code == InstallationCode.Nfpa70 ? DeviceKind.CircuitBreaker
-            : feeder.Starter?.Item is not null && feeder.Coordination == CoordinationType.Two ? DeviceKind.SemiconductorFuse : DeviceKind.Fuse;
+            : feeder.Starter?.Item is not null && feeder.Coordination == CoordinationType.Two ? DeviceKind.SemiconductorFuse
+                : DeviceKind.Fuse;
         var asked = kind == DeviceKind.Usual ? usual : kind;
         if (Own(feeder, asked).ToList() is { Count: > 0 } own)
         {
@@ -109,7 +110,8 @@ internal static class DeviceProposal
         var needA = NeedA(feeder, currentA);
         return ratings.Where(r => r >= needA && IsListed(feeder, r))
             .Select(r => new ProtectiveDevice.CircuitBreaker(
-                r, us ? r : Math.Max(series.OverloadFromPu * r, Math.Ceiling(currentA)) is var set && set <= r ? set : r, magnetic, breaking, Given.Of(series.LetThroughA2sPerA * r), string.Empty))
+                r, us ? r : Math.Max(series.OverloadFromPu * r, Math.Ceiling(currentA)) is var set && set <= r ? set : r, magnetic,
+                breaking, Given.Of(series.LetThroughA2sPerA * r), string.Empty))
             .FirstOrDefault(b => Passes(feeder, b));
     }
 
@@ -120,13 +122,15 @@ internal static class DeviceProposal
         return series.BreakingKa(feeder.Bus.NominalVoltageV) is not { } breaking ? null : series.RatedA
             .Where(r => r >= currentA && IsListed(feeder, r))
             .Select(r => new ProtectiveDevice.MotorBreaker(
-                r, Math.Max(series.OverloadFromPu * r, currentA), trip, series.MagneticPu, breaking, Given.Of(series.LetThroughA2sPerA * r), string.Empty))
+                r, Math.Max(series.OverloadFromPu * r, currentA), trip, series.MagneticPu, breaking, Given.Of(series.LetThroughA2sPerA * r),
+                string.Empty))
             .FirstOrDefault(m => Passes(feeder, m));
     }
 
     /// <summary>Largest device that the US code permits ahead of a motor on the line, A; null where it says nothing.</summary>
     public static double? LargestForMotorA(FeedStudy feeder, ProtectiveDevice device) =>
-        feeder is { Code: InstallationCode.Nfpa70, IsOnLine: true, FeederCurrent: { } current } && device is not ProtectiveDevice.SemiconductorFuse
+        feeder is { Code: InstallationCode.Nfpa70, IsOnLine: true, FeederCurrent: { } current }
+            && device is not ProtectiveDevice.SemiconductorFuse
             ? feeder.Supply.Data.UsConductors.LargestForMotorA(device is ProtectiveDevice.Fuse, feeder.CodeMotorA ?? current.CurrentA)
             : null;
 
@@ -137,5 +141,6 @@ internal static class DeviceProposal
         (LargestForMotorA(feeder, device) is not { } most || feeder.GatesOf(device)!.RatedA <= most) && StartPasses(feeder, device);
 
     private static bool StartPasses(FeedStudy feeder, ProtectiveDevice device) =>
-        feeder.Start?.Run is not { } run || feeder.GatesOf(device)!.StartMarginPu(run.Moments, feeder.InrushKappa, feeder.BeforeStartA) >= 1;
+        feeder.Start?.Run is not { } run
+            || feeder.GatesOf(device)!.StartMarginPu(run.Moments, feeder.InrushKappa, feeder.BeforeStartA) >= 1;
 }

@@ -11,7 +11,8 @@ using Cuadrilla.Core.Studies.Supply;
 namespace Cuadrilla.Core.Studies.Protection;
 
 /// <summary>
-/// A feeder from a busbar and what protects it: design current, faults, device, and what is asked of its cable. Drive points and supply modules have one. See
+/// A feeder from a busbar and what protects it: design current, faults, device, and what is asked of its cable. Drive points and supply
+/// modules have one. See
 /// <c>docs/methods/cable-capacity.md</c>.
 /// </summary>
 internal abstract class FeedStudy
@@ -19,7 +20,8 @@ internal abstract class FeedStudy
     private const double FinalCircuitA = 32;
 
     // Of a phase voltage of 230 V that is 400/√3.
-    private static readonly (double UpToV, double TimeS)[] FinalTimesTn = [(121, 0.8), (231, 0.4), (401, 0.2), (double.PositiveInfinity, 0.1)];
+    private static readonly (double UpToV, double TimeS)[] FinalTimesTn = [(121, 0.8), (231, 0.4), (401, 0.2),
+        (double.PositiveInfinity, 0.1)];
     private readonly Lazy<ProtectiveDevice?> proposed;
 
     // All its checks ask for the gates of the same device.
@@ -105,7 +107,9 @@ internal abstract class FeedStudy
     public double BusDropPct => Supply.BusDropsPct.GetValueOrDefault(Bus.Id);
 
     /// <summary>What may be lost on the way, %.</summary>
-    public double DropLimitPct => BusDrops.IsBehindTransformer(Supply.Plant, Bus.Id) ? Supply.Defaults.Protection.DropOwnPct : Supply.Defaults.Protection.DropPublicPct;
+    public double DropLimitPct => BusDrops.IsBehindTransformer(Supply.Plant, Bus.Id)
+        ? Supply.Defaults.Protection.DropOwnPct
+        : Supply.Defaults.Protection.DropPublicPct;
 
     /// <summary>How a cable is laid; null where neither it nor the plant says.</summary>
     public CableInstallation? Laid(CableInstallation? own) => own ?? Supply.Plant.Cables;
@@ -120,7 +124,8 @@ internal abstract class FeedStudy
         return gates.Of;
     }
 
-    /// <summary>What the feeder must carry for ever, A. For the US code a converter's input is rated as its output, since items state no other, or at what it draws if more.</summary>
+    /// <summary>What the feeder must carry for ever, A. For the US code a converter's input is rated as its output, since items state no
+    /// other, or at what it draws if more.</summary>
     public double FeederSizingA(DeviceGates? gates)
     {
         var drawnA = FeederCurrent!.CurrentA;
@@ -130,7 +135,9 @@ internal abstract class FeedStudy
         }
 
         // Behind a starter the overload protection of the motor guards the cable too.
-        return IsOnLine || gates is not { ClearsOverload: true } ? drawnA : Math.Max(drawnA, Math.Max(gates.OverloadA, gates.ConventionalPu * gates.OverloadA / 1.45));
+        return IsOnLine || gates is not { ClearsOverload: true }
+            ? drawnA
+            : Math.Max(drawnA, Math.Max(gates.OverloadA, gates.ConventionalPu * gates.OverloadA / 1.45));
     }
 
     /// <summary>What is asked of the feeder; null without a cable of its own, or while something is missing.</summary>
@@ -175,21 +182,24 @@ internal abstract class FeedStudy
             EarthingSystem.It => (false, "IT: a first fault is monitored, not disconnected; the second one is the insulation study's"),
             EarthingSystem.Tt => (false, "TT: a residual-current device disconnects, not the overcurrent device"),
             EarthingSystem.CornerEarthed => (true, "fault loop of a corner-earthed system: not computed"),
-            _ when Short is null => (true, string.Join(", ", PlantNetwork.Missing(Supply.Plant).DefaultIfEmpty($"a closed path to {Bus.Name}"))),
+            _ when Short is null => (true, string.Join(", ",
+                PlantNetwork.Missing(Supply.Plant).DefaultIfEmpty($"a closed path to {Bus.Name}"))),
             _ when Short.LoopOhm is null => (true, "earth fault loop at the source's bus, or zero-sequence impedance of the transformer"),
             _ => null,
         };
     }
 
     /// <summary>Time within which a fault to earth has to be disconnected, s (IEC 60364-4-41).</summary>
-    public double DisconnectS(DeviceGates gates) => gates.RatedA <= FinalCircuitA ? FinalTimesTn.First(t => Short!.PhaseVoltageV <= t.UpToV).TimeS : DeviceGates.LongestS;
+    public double DisconnectS(DeviceGates gates) =>
+        gates.RatedA <= FinalCircuitA ? FinalTimesTn.First(t => Short!.PhaseVoltageV <= t.UpToV).TimeS : DeviceGates.LongestS;
 
     protected LoopTask? LoopTask(DeviceGates gates, Complex aheadOhm) =>
         LoopNotJudged() is null && gates.TripA(DisconnectS(gates)) is { } tripA
             ? new LoopTask(Short!.PhaseVoltageV, Short.Factors.Min, Short.LoopOhm!.Value + aheadOhm, tripA, DisconnectS(gates))
             : null;
 
-    protected ShortCircuitTask? ShortTask(DeviceGates? gates, Complex aheadOhm, Complex aheadLoopOhm) => gates is not null && Short is not null && double.IsFinite(Short.LargestA)
+    protected ShortCircuitTask? ShortTask(DeviceGates? gates, Complex aheadOhm, Complex aheadLoopOhm) =>
+        gates is not null && Short is not null && double.IsFinite(Short.LargestA)
         ? new ShortCircuitTask(
             gates, Bus.NominalVoltageV, Short.Factors.Min, Short.LargestA, Short.LeastOhm + aheadOhm,
             LoopNotJudged() is null ? Short.LoopOhm!.Value + aheadLoopOhm : null)

@@ -52,9 +52,11 @@ internal sealed class FeederStudy : FeedStudy
 
     public override double? ListedA => IsOnLine ? null : Model.WholeItem?.LargestFuseA;
 
-    // As stated; else by size and kind, or the solved rms at its rated power, if that is less: hardly loaded it is more distorted than it would be then.
+    // As stated; else by size and kind, or the solved rms at its rated power, if that is less: hardly loaded it is more distorted than it
+    // would be then.
     public override double RatedInputA => Model.WholeItem is not { } item ? 0
-        : item.StatedInputA <= 0 && FeederCurrent is { } current && DesignCurrents.SolvedW(Model.Input.Group?.GroupId ?? Model.Id, Supply) is > 0 and var solvedW
+        : item.StatedInputA <= 0 && FeederCurrent is { } current
+            && DesignCurrents.SolvedW(Model.Input.Group?.GroupId ?? Model.Id, Supply) is > 0 and var solvedW
             ? Math.Min(item.RatedInputA, current.CurrentA * item.RatedLinkW / solvedW)
             : item.RatedInputA;
 
@@ -63,7 +65,9 @@ internal sealed class FeederStudy : FeedStudy
         : null;
 
     public override double InrushKappa =>
-        Model.Starter?.Item is not null ? 1 : LockedPowerFactor is var cos && cos < 1 ? 1.02 + (0.98 * Math.Exp(-3 * cos / Math.Sqrt(1 - (cos * cos)))) : 1.02;
+        Model.Starter?.Item is not null
+            ? 1
+            : LockedPowerFactor is var cos && cos < 1 ? 1.02 + (0.98 * Math.Exp(-3 * cos / Math.Sqrt(1 - (cos * cos)))) : 1.02;
 
     public override double BeforeStartA => Point.Converter.StartsWanted() > 1 ? StartProtectionChecks.MostRunningA(this) : 0;
 
@@ -81,7 +85,9 @@ internal sealed class FeederStudy : FeedStudy
         }
 
         var (line, earth) = AheadOfMotor(gates, laid);
-        double AheadPct(double currentA, double powerFactor) => 100 * Math.Sqrt(3) / Bus.NominalVoltageV * currentA * ((line.Real * powerFactor) + (line.Imaginary * Math.Sqrt(1 - (powerFactor * powerFactor))));
+        double AheadPct(double currentA, double powerFactor) =>
+            100 * Math.Sqrt(3) / Bus.NominalVoltageV * currentA * ((line.Real * powerFactor)
+                + (line.Imaginary * Math.Sqrt(1 - (powerFactor * powerFactor))));
         return new CableTask
         {
             LengthM = cable.LengthM.Value,
@@ -95,10 +101,12 @@ internal sealed class FeederStudy : FeedStudy
             Code = Code,
             NominalVoltageV = Bus.NominalVoltageV,
             SizingA = CodePu * Math.Max(current.CurrentA, (CodeMotorA ?? 0) / (DesignCurrents.SixConductors(Model) ? Math.Sqrt(3) : 1)),
-            Drop = IsOnLine ? new DropTask(current.CurrentA, current.PowerFactor, BusDropPct + AheadPct(current.CurrentA, current.PowerFactor), DropLimitPct) : null,
+            Drop = IsOnLine ? new DropTask(current.CurrentA, current.PowerFactor,
+                BusDropPct + AheadPct(current.CurrentA, current.PowerFactor), DropLimitPct) : null,
             Start = Start is { } start && IsOnLine
                 ? new DropTask(
-                    start.PeakLineA / (DesignCurrents.SixConductors(Model) ? Math.Sqrt(3) : 1), LockedPowerFactor, start.DipPct + AheadPct(start.PeakLineA, LockedPowerFactor),
+                    start.PeakLineA / (DesignCurrents.SixConductors(Model) ? Math.Sqrt(3) : 1), LockedPowerFactor,
+                    start.DipPct + AheadPct(start.PeakLineA, LockedPowerFactor),
                     Model.Input.Defaults.Protection.DropStartPct)
                 : null,
             Loop = IsOnLine && gates is not null ? LoopTask(gates, line + earth) : null,
@@ -109,7 +117,8 @@ internal sealed class FeederStudy : FeedStudy
     // Feeder of a starter as it stands, of the proposed section while none is entered: line and protective conductor, hot.
     private (Complex Line, Complex Earth) AheadOfMotor(DeviceGates? gates, CableInstallation laid)
     {
-        if (!IsOnLine || Point.Feeder is not Feeder.ByCable { LengthM.IsKnown: true } cable || FeederTask(gates, Laid(cable.Installation) ?? laid) is not { } task)
+        if (!IsOnLine || Point.Feeder is not Feeder.ByCable { LengthM.IsKnown: true } cable
+            || FeederTask(gates, Laid(cable.Installation) ?? laid) is not { } task)
         {
             return (Complex.Zero, Complex.Zero);
         }

@@ -9,7 +9,8 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.Protection;
 
 /// <summary>
-/// Cables that never carry more than 30 % of their own capacity, as hard as they can be grouped: they warm their neighbours so little that those do not count them
+/// Cables that never carry more than 30 % of their own capacity, as hard as they can be grouped: they warm their neighbours so little that
+/// those do not count them
 /// (IEC 60364-5-52, B.52.17). See <c>docs/methods/cable-capacity.md</c>.
 /// </summary>
 internal static class LightCircuits
@@ -28,28 +29,34 @@ internal static class LightCircuits
         }
 
         var (known, buses) = (data.With(plant), plant.BusOfDrivePoints());
-        return [.. plant.AllDrivePoints().Where(p => plant.GroupOf(p.Id) is null).SelectMany(p => Of(p, buses[p.Id].NominalVoltageV, usual, plant.Site.AmbientMaxC, known))];
+        return [.. plant.AllDrivePoints().Where(p => plant.GroupOf(p.Id) is null).SelectMany(p =>
+            Of(p, buses[p.Id].NominalVoltageV, usual, plant.Site.AmbientMaxC, known))];
     }
 
     private static IEnumerable<string> Of(DrivePoint point, double busV, CableInstallation usual, double ambientC, EngineeringData data)
     {
         var (motorA, feederA) = MostA(point, busV, data);
-        if (point.Cable.CrossSectionMm2.IsKnown && motorA <= LightPu * LeastA(point.Cable.CrossSectionMm2.Value, point.Cable.ParallelRuns, point.Cable.Material, point.Cable.Installation ?? usual))
+        if (point.Cable.CrossSectionMm2.IsKnown
+            && motorA <= LightPu * LeastA(point.Cable.CrossSectionMm2.Value, point.Cable.ParallelRuns, point.Cable.Material,
+                point.Cable.Installation ?? usual))
         {
             yield return PlantCables.KeyOf(point.Id, RouteRole.Motor);
         }
 
         if (point.Feeder is Feeder.ByCable { CrossSectionMm2.IsKnown: true } feeder
-            && feederA <= LightPu * LeastA(feeder.CrossSectionMm2.Value, feeder.ParallelRuns, feeder.Material, feeder.Installation ?? usual))
+            && feederA <= LightPu * LeastA(feeder.CrossSectionMm2.Value, feeder.ParallelRuns, feeder.Material,
+                feeder.Installation ?? usual))
         {
             yield return PlantCables.KeyOf(point.Id, RouteRole.Feeder);
         }
 
         double LeastA(double mm2, int parallel, ConductorMaterial material, CableInstallation laid) => parallel * CurrentCapacity.CapacityA(
-            mm2, 1, material, laid with { Grouping = CableGrouping.Bunched, Circuits = CableInstallation.MostCircuits }, laid.SurroundC(ambientC), 0, data.Cables) ?? 0;
+            mm2, 1, material, laid with { Grouping = CableGrouping.Bunched, Circuits = CableInstallation.MostCircuits },
+            laid.SurroundC(ambientC), 0, data.Cables) ?? 0;
     }
 
-    // The most that its converter gives or draws for ever, or that the relay of a motor on the line stands; without end where that is not known.
+    // The most that its converter gives or draws for ever, or that the relay of a motor on the line stands; without end where that is not
+    // known.
     private static (double MotorA, double FeederA) MostA(DrivePoint point, double busV, EngineeringData data)
     {
         if (point.Motor is not MotorChoice.FromCatalogue motor || data.Motors.GetValueOrDefault(motor.ItemId) is not { } item)
@@ -63,8 +70,10 @@ internal static class LightCircuits
         var ratedA = ConnectedMotor.Of(item.Plate, motor.Connection, supplyV, supplyV).Plate.RatedCurrentA;
         return (choice, converter) switch
         {
-            ({ } c, { } unit) => (Math.Max(ratedA, c.Modules * unit.LightCurrentA), c.Modules * Math.Max(unit.LightCurrentA, unit.RatedInputA)),
-            (null, _) when point.Converter is ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter => (RelayPu * ratedA, RelayPu * ratedA),
+            ({ } c, { } unit) => (Math.Max(ratedA, c.Modules * unit.LightCurrentA),
+                c.Modules * Math.Max(unit.LightCurrentA, unit.RatedInputA)),
+            (null, _) when point.Converter is ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter =>
+                (RelayPu * ratedA, RelayPu * ratedA),
             _ => (double.PositiveInfinity, double.PositiveInfinity),
         };
     }

@@ -32,15 +32,18 @@ internal sealed class ModuleFeederStudy : FeedStudy
 
     public override double? ListedA => Model.Module?.LargestFuseA;
 
-    // Plates of modules state kilowatts: the solved rms, distorted as it is, at its rated power. Hardly loaded it is more distorted than it would be then.
-    public override double RatedInputA => Model.Module is { } module && FeederCurrent is { } current && DesignCurrents.SolvedW(Model, Supply) is > 0 and var solvedW
+    // Plates of modules state kilowatts: the solved rms, distorted as it is, at its rated power. Hardly loaded it is more distorted than
+    // it would be then.
+    public override double RatedInputA =>
+        Model.Module is { } module && FeederCurrent is { } current && DesignCurrents.SolvedW(Model, Supply) is > 0 and var solvedW
         ? current.CurrentA * module.RatedKw * 1e3 / solvedW
         : 0;
 
     /// <summary>All checks of the feeders of supply modules and of the fuses on their buses.</summary>
     public static IEnumerable<Check> Checks(SupplyContext supply, IReadOnlyList<DrivePointStudy> studies) => supply.Plant.Lineups
         .SelectMany(l => l.DcBuses.Select(b => DcBusModel.Of(supply.Plant, l, b, studies, supply.Data, supply.Defaults)))
-        .SelectMany(m => new ModuleFeederStudy(m, supply.Plant.Distribution.Bus(m.BusId), supply).Checks().Concat(DcFuseChecks.Of(m, supply)));
+        .SelectMany(m => new ModuleFeederStudy(m, supply.Plant.Distribution.Bus(m.BusId),
+            supply).Checks().Concat(DcFuseChecks.Of(m, supply)));
 
     private IEnumerable<Check> Checks() =>
     [

@@ -16,10 +16,13 @@ internal static class PlantCableChecks
     public static IEnumerable<Check> Of(SupplyContext supply) =>
         supply.Plant.Distribution.Links.OfType<BusLink.Cable>().SelectMany(c => Of(c, supply).Select(x => x.At(c.Id)));
 
-    /// <summary>What is asked of a plant cable in its worst scenario; null while it carries nothing in any, or something is missing.</summary>
-    public static (CableTask Task, CableInScenario Load, string Scenario)? TaskOf(BusLink.Cable cable, SupplyContext supply, DeviceGates? gates, CableInstallation laid)
+    /// <summary>What is asked of a plant cable in its worst scenario; null while it carries nothing in any, or something is
+    /// missing.</summary>
+    public static (CableTask Task, CableInScenario Load, string Scenario)? TaskOf(BusLink.Cable cable, SupplyContext supply,
+        DeviceGates? gates, CableInstallation laid)
     {
-        var loads = supply.Scenarios.SelectMany(s => s.Cables.Where(c => c.CableId == cable.Id).Select(c => (s.ScenarioName, Load: c))).ToList();
+        var loads = supply.Scenarios.SelectMany(s =>
+            s.Cables.Where(c => c.CableId == cable.Id).Select(c => (s.ScenarioName, Load: c))).ToList();
         if (loads.Count == 0 || !cable.LengthM.IsKnown || !cable.CrossSectionMm2.IsKnown)
         {
             return null;
@@ -27,8 +30,11 @@ internal static class PlantCableChecks
 
         var (scenario, load) = loads.MaxBy(l => l.Load.RmsA);
         var us = supply.Plant.Conventions.Installation == InstallationCode.Nfpa70;
-        var protects = !us && gates is { ClearsOverload: true } ? Math.Max(gates.OverloadA, gates.ConventionalPu * gates.OverloadA / 1.45) : 0;
-        var near = new[] { cable.FromBusId, cable.ToBusId }.Select(id => supply.ShortCircuits.GetValueOrDefault(id)).OfType<BusShortCircuit>().MaxBy(s => s.LargestA);
+        var protects = !us && gates is { ClearsOverload: true }
+            ? Math.Max(gates.OverloadA, gates.ConventionalPu * gates.OverloadA / 1.45)
+            : 0;
+        var near = new[] { cable.FromBusId,
+            cable.ToBusId }.Select(id => supply.ShortCircuits.GetValueOrDefault(id)).OfType<BusShortCircuit>().MaxBy(s => s.LargestA);
         return (
             new CableTask
             {
@@ -57,7 +63,8 @@ internal static class PlantCableChecks
         var title = $"Current-carrying capacity, {cable.Name}";
         if (supply.Plant.Distribution.Bus(cable.FromBusId).NominalVoltageV > LowVoltageV)
         {
-            yield return Check.NotConcerned(id, string.Empty, BoardRow.Plant, title, "a cable of medium voltage: its maker's tables, IEC 60502-2");
+            yield return Check.NotConcerned(id, string.Empty, BoardRow.Plant, title,
+                "a cable of medium voltage: its maker's tables, IEC 60502-2");
             yield break;
         }
 
@@ -66,7 +73,8 @@ internal static class PlantCableChecks
         {
             if (supply.Plant.Scenarios.Any(s => s.IsClosed(cable.Id, cable.NormallyClosed)))
             {
-                yield return Check.Lacking(id, string.Empty, BoardRow.Plant, title, PlantNetwork.Missing(supply.Plant).DefaultIfEmpty("a scenario in which it carries current"));
+                yield return Check.Lacking(id, string.Empty, BoardRow.Plant, title,
+                    PlantNetwork.Missing(supply.Plant).DefaultIfEmpty("a scenario in which it carries current"));
             }
 
             yield break;
@@ -79,8 +87,11 @@ internal static class PlantCableChecks
         }
 
         var laid = cable.Installation ?? supply.Plant.Cables;
-        Check Capacity(CableInstallation how) => CapacityOf(cable, supply, TaskOf(cable, supply, gates, how)!.Value.Task, load, scenario, title);
-        yield return laid is not null ? Capacity(laid) : CableChecks.Between(Capacity) ?? Check.Lacking(id, string.Empty, BoardRow.Plant, title, [CableChecks.NotLaid]);
+        Check Capacity(CableInstallation how) =>
+            CapacityOf(cable, supply, TaskOf(cable, supply, gates, how)!.Value.Task, load, scenario, title);
+        yield return laid is not null
+            ? Capacity(laid)
+            : CableChecks.Between(Capacity) ?? Check.Lacking(id, string.Empty, BoardRow.Plant, title, [CableChecks.NotLaid]);
 
         const string heat = "cable.short-circuit";
         var heatTitle = $"Short-circuit heat, {cable.Name}";
@@ -91,26 +102,34 @@ internal static class PlantCableChecks
         }
 
         Check Heat(CableInstallation how) => HeatOf(cable, supply, TaskOf(cable, supply, gates, how)!.Value.Task, heatTitle);
-        yield return laid is not null ? Heat(laid) : CableChecks.Between(Heat) ?? Check.Lacking(heat, string.Empty, BoardRow.Plant, heatTitle, [CableChecks.NotLaid]);
+        yield return laid is not null
+            ? Heat(laid)
+            : CableChecks.Between(Heat) ?? Check.Lacking(heat, string.Empty, BoardRow.Plant, heatTitle, [CableChecks.NotLaid]);
     }
 
-    private static Check CapacityOf(BusLink.Cable cable, SupplyContext supply, CableTask task, CableInScenario load, string scenario, string title)
+    private static Check CapacityOf(BusLink.Cable cable, SupplyContext supply, CableTask task, CableInScenario load, string scenario,
+        string title)
     {
         var rules = new CableRules(supply.Data);
         if (rules.CapacityA(task, cable.CrossSectionMm2.Value, task.Laid) is not { } capacityA)
         {
-            return Check.Lacking("cable.capacity", string.Empty, BoardRow.Plant, title, [$"a capacity of {Text.N(cable.CrossSectionMm2.Value)} mm² so laid: the tables have none"]);
+            return Check.Lacking("cable.capacity", string.Empty, BoardRow.Plant, title,
+                [$"a capacity of {Text.N(cable.CrossSectionMm2.Value)} mm² so laid: the tables have none"]);
         }
 
         var third = task.Laid.Cores == CableCores.WithNeutral ? task.ThirdPct : 0;
         return CheckWriter.Judged(
-            "cable.capacity", string.Empty, BoardRow.Plant, title, CurrentCapacity.SizingA(task.SizingA, third), capacityA, "A", LimitSense.AtMost, 0,
-            PlantMeans.Relief(rules.Smallest(task) is var (mm2, governs) && mm2 > cable.CrossSectionMm2.Value ? $"{Text.N(mm2)} mm² ({GoverningWords.Of(governs)} governs)" : null, "cables in parallel", "fewer circuits together")
+            "cable.capacity", string.Empty, BoardRow.Plant, title, CurrentCapacity.SizingA(task.SizingA, third), capacityA, "A",
+            LimitSense.AtMost, 0,
+            PlantMeans.Relief(rules.Smallest(task) is var (mm2, governs) && mm2 > cable.CrossSectionMm2.Value
+                ? $"{Text.N(mm2)} mm² ({GoverningWords.Of(governs)} governs)"
+                : null, "cables in parallel", "fewer circuits together")
                 + " " + ProtectionChecks.Caution,
             new Reason(
                 "max(I_B, I_n, I_2/1.45, 3·k_3·I_B) ≤ I_z = n·I_0·k_θ·k_group·k_harm",
                 $"{Text.N(load.RmsA)} A rms{(third > 0 ? $", third order {Text.N(third, 3)} % in the neutral" : string.Empty)}; I_z = {Text.N(capacityA)} A",
-                "IEC 60364-5-52, tables B.52 and annex E; NFPA 70 where that is the code", [ReasonInput.Of("fundamental", load.FundamentalA, "A", scenario)]),
+                "IEC 60364-5-52, tables B.52 and annex E; NFPA 70 where that is the code",
+                [ReasonInput.Of("fundamental", load.FundamentalA, "A", scenario)]),
             scenario);
     }
 
@@ -123,10 +142,14 @@ internal static class PlantCableChecks
 
         var heat = CableRules.HeatA2s(task, fault, cable.CrossSectionMm2.Value);
         return CheckWriter.Judged(
-            "cable.short-circuit", string.Empty, BoardRow.Plant, title, Math.Sqrt(heat) / (task.Parallel * InsulationLimits.AdiabaticK(task.Laid.Insulation, task.Material)), cable.CrossSectionMm2.Value, "mm²",
+            "cable.short-circuit", string.Empty, BoardRow.Plant, title,
+            Math.Sqrt(heat) / (task.Parallel * InsulationLimits.AdiabaticK(task.Laid.Insulation, task.Material)),
+            cable.CrossSectionMm2.Value, "mm²",
             LimitSense.AtMost, 0, "Relief: a larger section, a device that clears faster. " + ProtectionChecks.Caution,
             new Reason(
-                "S ≥ √(I²t)/k", double.IsInfinity(heat) ? "the least fault at its end is not cleared within 5 s" : $"I²t = {Text.N(heat)} A²s; {DeviceWords.Of(cable.Device)}",
+                "S ≥ √(I²t)/k", double.IsInfinity(heat)
+                    ? "the least fault at its end is not cleared within 5 s"
+                    : $"I²t = {Text.N(heat)} A²s; {DeviceWords.Of(cable.Device)}",
                 "IEC 60364-4-43, 434.5.2; IEC 60909-0", [ReasonInput.Of("largest fault", fault.LargestA / 1e3, "kA", "stronger end")]));
     }
 }

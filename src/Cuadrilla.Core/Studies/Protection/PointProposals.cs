@@ -5,7 +5,8 @@ using Cuadrilla.Core.Studies.DcBuses;
 
 namespace Cuadrilla.Core.Studies.Protection;
 
-/// <summary>Proposes device and sections of a drive point together: the sections for the device that is chosen, or else for the proposed one.</summary>
+/// <summary>Proposes device and sections of a drive point together: the sections for the device that is chosen, or else for the proposed
+/// one.</summary>
 internal static class PointProposals
 {
     public static PointProposal Of(FeederStudy feeder, DeviceKind kind, bool keepsDevice)
@@ -18,7 +19,9 @@ internal static class PointProposals
         }
 
         var gates = device is null ? null : feeder.GatesOf(device);
-        var feederSize = feeder.HasFeeder && feeder.Point.Feeder is Feeder.ByCable cable ? Smallest(feeder, cable.Installation, laid => feeder.FeederTask(gates, laid), "feeder", missing) : null;
+        var feederSize = feeder.HasFeeder && feeder.Point.Feeder is Feeder.ByCable cable
+            ? Smallest(feeder, cable.Installation, laid => feeder.FeederTask(gates, laid), "feeder", missing)
+            : null;
         var motorSize = Smallest(feeder, feeder.Point.Cable.Installation, laid => feeder.MotorTask(gates, laid), "motor cable", missing);
         var contactor = feeder.HasFeeder && feeder.IsOnLine && ContactorCheck.Asked(feeder) is { } asked
             ? feeder.Model.Starter!.Choice is ConverterChoice.SoftStarter
@@ -26,7 +29,8 @@ internal static class PointProposals
                 : feeder.Supply.Data.Switchgear.ForAc3(asked.CurrentA, feeder.Bus.NominalVoltageV)?.Ac3A
             : null;
         return new PointProposal(
-            feederSize?.SectionMm2, feederSize is { } f ? GoverningWords.Of(f.Governs) : string.Empty, motorSize?.SectionMm2, motorSize is { } m ? GoverningWords.Of(m.Governs) : string.Empty,
+            feederSize?.SectionMm2, feederSize is { } f ? GoverningWords.Of(f.Governs) : string.Empty, motorSize?.SectionMm2,
+            motorSize is { } m ? GoverningWords.Of(m.Governs) : string.Empty,
             device, contactor, [.. missing.Distinct(StringComparer.Ordinal)])
         {
             IsolatorA = feeder.HasFeeder ? ContactorCheck.IsolatorA(feeder, device) : null,
@@ -46,13 +50,17 @@ internal static class PointProposals
         }
 
         var gates = feeder.Proposed is { } device ? feeder.GatesOf(device) : null;
-        var size = feeder.Feeder is Feeder.ByCable cable ? Smallest(feeder, cable.Installation, laid => feeder.FeederTask(gates, laid), feeder.FeederName, missing) : null;
+        var size = feeder.Feeder is Feeder.ByCable cable
+            ? Smallest(feeder, cable.Installation, laid => feeder.FeederTask(gates, laid), feeder.FeederName, missing)
+            : null;
         var powers = feeder.Model.MembersW(runs);
         var fuses = feeder.Model.Members.Where(m => powers.ContainsKey(m.Id))
-            .Select(m => (m.Id, Size: DcFuseChecks.ProposedA(m, powers[m.Id].PeakW / feeder.Model.LowestV, feeder.Supply))).Where(f => f.Size is not null)
+            .Select(m => (m.Id, Size: DcFuseChecks.ProposedA(m, powers[m.Id].PeakW / feeder.Model.LowestV, feeder.Supply))).Where(f =>
+                f.Size is not null)
             .ToDictionary(f => f.Id, f => f.Size!.Value, StringComparer.Ordinal);
         return new ModuleProposal(
-            size?.SectionMm2, size is { } f ? GoverningWords.Of(f.Governs) : string.Empty, feeder.Proposed, fuses, DcFuseChecks.SeriesV(feeder.Model.Supply(false).TripV),
+            size?.SectionMm2, size is { } f ? GoverningWords.Of(f.Governs) : string.Empty, feeder.Proposed, fuses,
+            DcFuseChecks.SeriesV(feeder.Model.Supply(false).TripV),
             [.. missing.Distinct(StringComparer.Ordinal)]);
     }
 

@@ -139,7 +139,8 @@ public sealed record ProtectionPlan(IReadOnlyList<CableRow> Cables, IReadOnlyLis
 /// <param name="DcFuseV">Their direct voltage, V.</param>
 /// <param name="Missing">Why something is not proposed; empty where all is.</param>
 public sealed record ModuleProposal(
-    double? FeederMm2, string FeederGoverns, Core.Protection.ProtectiveDevice? Device, IReadOnlyDictionary<string, double> DcFusesA, double DcFuseV,
+    double? FeederMm2, string FeederGoverns, Core.Protection.ProtectiveDevice? Device, IReadOnlyDictionary<string, double> DcFusesA,
+    double DcFuseV,
     IReadOnlyList<string> Missing);
 
 /// <summary>What is proposed for a drive point.</summary>
@@ -151,7 +152,8 @@ public sealed record ModuleProposal(
 /// <param name="ContactorA">Rated current of its contactor, A; null where it has none or none is large enough.</param>
 /// <param name="Missing">Why something is not proposed; empty where all is.</param>
 public sealed record PointProposal(
-    double? FeederMm2, string FeederGoverns, double? MotorMm2, string MotorGoverns, Core.Protection.ProtectiveDevice? Device, double? ContactorA, IReadOnlyList<string> Missing)
+    double? FeederMm2, string FeederGoverns, double? MotorMm2, string MotorGoverns, Core.Protection.ProtectiveDevice? Device,
+    double? ContactorA, IReadOnlyList<string> Missing)
 {
     /// <summary>Rated current of a soft starter's bypass contactor, A; null where it needs none or none is large enough.</summary>
     public double? BypassA { get; init; }

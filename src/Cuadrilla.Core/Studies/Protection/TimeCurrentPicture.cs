@@ -46,7 +46,8 @@ public sealed record TimeCurrentCrossing(string Name, double CurrentA, double Ti
 /// <param name="Crossings">Where a curve meets what it must not.</param>
 /// <param name="IsProposed">True where the device is only proposed.</param>
 public sealed record TimeCurrentPicture(
-    IReadOnlyList<TimeCurrentCurve> Curves, IReadOnlyList<TimeCurrentMark> Marks, IReadOnlyList<TimeCurrentCrossing> Crossings, bool IsProposed)
+    IReadOnlyList<TimeCurrentCurve> Curves, IReadOnlyList<TimeCurrentMark> Marks, IReadOnlyList<TimeCurrentCrossing> Crossings,
+    bool IsProposed)
 {
     private const double LongestS = 10_000;
     private static readonly double[] OverloadTimes = [600, 300, 120, 60, 30, 10, 5, 2, 1, 0.1, 0.01];
@@ -72,7 +73,8 @@ public sealed record TimeCurrentPicture(
             if (gates?.StartMarginPu(run.Moments, feeder.InrushKappa, feeder.BeforeStartA) < 1)
             {
                 var peak = run.Moments.MaxBy(m => m.State.LineCurrentA);
-                crossings.Add(new TimeCurrentCrossing("the device may clear the start", peak.State.LineCurrentA, Math.Max(0.02, run.TimeS)));
+                crossings.Add(new TimeCurrentCrossing("the device may clear the start", peak.State.LineCurrentA,
+                    Math.Max(0.02, run.TimeS)));
             }
         }
 
@@ -138,11 +140,14 @@ public sealed record TimeCurrentPicture(
             return;
         }
 
-        Add(curves, "thyristors", "thyristors of the soft starter: bear", TimeCurrentKind.Bears, [.. ThyristorTimes.Select(t => new CurveTime(Math.Sqrt(item.ThyristorA2s / t), t))]);
+        Add(curves, "thyristors", "thyristors of the soft starter: bear", TimeCurrentKind.Bears,
+            [.. ThyristorTimes.Select(t => new CurveTime(Math.Sqrt(item.ThyristorA2s / t), t))]);
         if (feeder.Coordination == CoordinationType.Two && feeder.Chosen is not ProtectiveDevice.NotChosen
-            && (feeder.Chosen as ProtectiveDevice.SemiconductorFuse)?.TotalA2s is var total && !(total <= StartProtectionChecks.MostThyristorPu * item.ThyristorA2s))
+            && (feeder.Chosen as ProtectiveDevice.SemiconductorFuse)?.TotalA2s is var total
+                && !(total <= StartProtectionChecks.MostThyristorPu * item.ThyristorA2s))
         {
-            crossings.Add(new TimeCurrentCrossing("the thyristors burn before the device clears", Math.Sqrt(item.ThyristorA2s / ThyristorTimes[0]), ThyristorTimes[0]));
+            crossings.Add(new TimeCurrentCrossing("the thyristors burn before the device clears",
+                Math.Sqrt(item.ThyristorA2s / ThyristorTimes[0]), ThyristorTimes[0]));
         }
     }
 
@@ -152,16 +157,20 @@ public sealed record TimeCurrentPicture(
         var trip = feeder.Chosen is ProtectiveDevice.MotorBreaker m ? m.Trip : line.Starter.Trip;
         var setA = feeder.Chosen is ProtectiveDevice.MotorBreaker b ? b.OverloadA : plate.RatedCurrentA;
         var runningPu = StartProtectionChecks.RunningA(feeder) / setA;
-        IReadOnlyList<CurveTime> Curve(Func<double, double> time) => [.. Multiples.Select(x => new CurveTime(x * setA, time(x))).Where(p => double.IsFinite(p.TimeS) && p.TimeS > 0)];
-        Add(curves, "relay-fast", $"relay class {Words(trip)}: fastest, cold", TimeCurrentKind.Lasts, Curve(x => TripHeat.TripS(x, 0, trip)));
-        Add(curves, "relay-slow", $"relay class {Words(trip)}: slowest, warm", TimeCurrentKind.Clears, Curve(x => TripHeat.LongestTripS(x, runningPu, trip)));
+        IReadOnlyList<CurveTime> Curve(Func<double, double> time) =>
+            [.. Multiples.Select(x => new CurveTime(x * setA, time(x))).Where(p => double.IsFinite(p.TimeS) && p.TimeS > 0)];
+        Add(curves, "relay-fast", $"relay class {Words(trip)}: fastest, cold", TimeCurrentKind.Lasts,
+            Curve(x => TripHeat.TripS(x, 0, trip)));
+        Add(curves, "relay-slow", $"relay class {Words(trip)}: slowest, warm", TimeCurrentKind.Clears,
+            Curve(x => TripHeat.LongestTripS(x, runningPu, trip)));
         if (!line.StallTimeS.IsKnown)
         {
             return;
         }
 
         var lockedA = plate.LockedRotorCurrentPu * plate.RatedCurrentA;
-        Add(curves, "stall", "rotor locked, warm: stands", TimeCurrentKind.Bears, [new CurveTime(lockedA, line.StallTimeS.Value), new CurveTime(lockedA * 1.001, 0.01)]);
+        Add(curves, "stall", "rotor locked, warm: stands", TimeCurrentKind.Bears,
+            [new CurveTime(lockedA, line.StallTimeS.Value), new CurveTime(lockedA * 1.001, 0.01)]);
         var slow = TripHeat.LongestTripS(lockedA / setA, runningPu, trip);
         if (slow > line.StallTimeS.Value)
         {
@@ -171,12 +180,14 @@ public sealed record TimeCurrentPicture(
 
     private static void Cables(FeederStudy feeder, DeviceGates? gates, List<TimeCurrentCurve> curves, List<TimeCurrentCrossing> crossings)
     {
-        if (feeder.Point.Feeder is Feeder.ByCable { CrossSectionMm2: { IsKnown: true } section } cable && feeder.Laid(cable.Installation) is { } laid)
+        if (feeder.Point.Feeder is Feeder.ByCable { CrossSectionMm2: { IsKnown: true } section } cable
+            && feeder.Laid(cable.Installation) is { } laid)
         {
             Heat(feeder.FeederTask(gates, laid), section.Value, "feeder", curves, crossings);
         }
 
-        if (feeder.IsOnLine && feeder.Point.Cable is { CrossSectionMm2: { IsKnown: true } motor } wire && feeder.Laid(wire.Installation) is { } motorLaid)
+        if (feeder.IsOnLine && feeder.Point.Cable is { CrossSectionMm2: { IsKnown: true } motor } wire
+            && feeder.Laid(wire.Installation) is { } motorLaid)
         {
             Heat(feeder.MotorTask(gates, motorLaid), motor.Value, "motor cable", curves, crossings);
         }
@@ -190,11 +201,13 @@ public sealed record TimeCurrentPicture(
         }
 
         var bears = CableRules.BearsA2s(task, mm2);
-        Add(curves, name == "feeder" ? "feeder" : "motor-cable", $"{name} {Text.N(mm2)} mm²: bears", TimeCurrentKind.Bears, [.. CableTimes.Select(t => new CurveTime(Math.Sqrt(bears / t), t))]);
+        Add(curves, name == "feeder" ? "feeder" : "motor-cable", $"{name} {Text.N(mm2)} mm²: bears", TimeCurrentKind.Bears,
+            [.. CableTimes.Select(t => new CurveTime(Math.Sqrt(bears / t), t))]);
         if (task.ShortCircuit is { } fault && CableRules.HeatA2s(task, fault, mm2) > bears)
         {
             var least = CableRules.LeastAtEndA(task, fault, mm2);
-            crossings.Add(new TimeCurrentCrossing($"the {name} burns before the device clears", least, Math.Clamp(bears / (least * least), 0.01, 5)));
+            crossings.Add(new TimeCurrentCrossing($"the {name} burns before the device clears", least,
+                Math.Clamp(bears / (least * least), 0.01, 5)));
         }
     }
 
@@ -209,7 +222,8 @@ public sealed record TimeCurrentPicture(
         if (feeder.Short is { } fault && double.IsFinite(fault.LargestA))
         {
             marks.Add(new TimeCurrentMark("largest fault", fault.LargestA));
-            if (feeder.Point.Feeder is Feeder.ByCable { CrossSectionMm2: { IsKnown: true } section } cable && feeder.Laid(cable.Installation) is { } laid
+            if (feeder.Point.Feeder is Feeder.ByCable { CrossSectionMm2: { IsKnown: true } section } cable
+                && feeder.Laid(cable.Installation) is { } laid
                 && feeder.FeederTask(gates, laid) is { ShortCircuit: { } behind } task)
             {
                 marks.Add(new TimeCurrentMark("least fault", CableRules.LeastAtEndA(task, behind, section.Value)));

@@ -7,7 +7,8 @@ namespace Cuadrilla.Core.Studies.Shafts;
 /// <param name="RatedTorqueNm">Rated torque at the common shaft, Nm, &gt; 0.</param>
 /// <param name="DroopPct">By how much its speed falls from no load to rated torque, %, &gt; 0.</param>
 /// <param name="SpeedErrorPct">By how much its speed reference is off, %.</param>
-public sealed record DroopUnit([Above(0, 1e9)] double RatedTorqueNm, [Above(0, 100)] double DroopPct, [Range(-50, 50)] double SpeedErrorPct);
+public sealed record DroopUnit([Above(0, 1e9)] double RatedTorqueNm, [Above(0, 100)] double DroopPct,
+    [Range(-50, 50)] double SpeedErrorPct);
 
 /// <summary>
 /// Units on one shaft, each with its speed controller and a droop: n = 1 + e_i − d_i·T_i/T_N,i for all of them and ΣT_i = T, hence
@@ -43,6 +44,7 @@ public sealed record DroopShare(double SpeedPu, IReadOnlyList<double> TorquesNm)
         var speed = (free - totalTorqueNm) / stiffness;
         double[] torques = [.. units.Select(u => u.RatedTorqueNm / (u.DroopPct / 100) * (1 + (u.SpeedErrorPct / 100) - speed))];
         var mean = totalTorqueNm / units.Sum(u => u.RatedTorqueNm);
-        return new DroopShare(speed, torques) { ImbalancePct = 100 * units.Select((u, i) => Math.Abs((torques[i] / u.RatedTorqueNm) - mean)).Max() };
+        return new DroopShare(speed, torques) { ImbalancePct = 100 * units.Select((u, i) =>
+            Math.Abs((torques[i] / u.RatedTorqueNm) - mean)).Max() };
     }
 }

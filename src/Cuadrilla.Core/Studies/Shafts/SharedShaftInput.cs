@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Studies.Shafts;
 /// <param name="DroopPct">Fall of its speed from no load to rated torque, %; used with droop only.</param>
 /// <param name="SpeedErrorPct">Error of its speed reference, %.</param>
 /// <param name="TorqueErrorPct">Error of its torque, % of rated; used by torque followers.</param>
-public sealed record SharingUnit([Above(0, 1e7)] double RatedNm, double LargestNm, [Above(0, 1e6)] double InertiaKgM2, [Above(0, 50)] double DroopPct, [Range(-10, 10)] double SpeedErrorPct, [Range(-50, 50)] double TorqueErrorPct);
+public sealed record SharingUnit([Above(0, 1e7)] double RatedNm, double LargestNm, [Above(0, 1e6)] double InertiaKgM2,
+    [Above(0, 50)] double DroopPct, [Range(-10, 10)] double SpeedErrorPct, [Range(-50, 50)] double TorqueErrorPct);
 
 /// <summary>How the units share.</summary>
 public enum SharingKind
@@ -93,7 +94,8 @@ public sealed record SharingMoment(double TimeS, double SpeedRadPerS, double[] S
 
 /// <summary>What the units do over the events.</summary>
 /// <param name="Moments">Moments kept, in order.</param>
-/// <param name="ImbalancePct">At the end of the loaded stretch: largest deviation of a unit's load from the mean, % of rated torque.</param>
+/// <param name="ImbalancePct">At the end of the loaded stretch: largest deviation of a unit's load from the mean, % of rated
+/// torque.</param>
 /// <param name="CirculatingNm">Torque that the units give each other then beyond equal shares, Nm.</param>
 /// <param name="LoadedPu">Torque of each unit then, parts of its rated.</param>
 /// <param name="AfterLossPu">Torque of each unit before the reconnection, parts of its rated.</param>

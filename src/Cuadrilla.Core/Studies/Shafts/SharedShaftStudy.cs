@@ -23,7 +23,8 @@ public static class SharedShaftStudy
     public static SharingResult Run(SharingInput input)
     {
         ArgumentNullException.ThrowIfNull(input);
-        if (input.Units.Count < 2 || input.Units.Any(u => !(u.RatedNm > 0) || !(u.InertiaKgM2 > 0)) || !(input.LoadInertiaKgM2 > 0) || !(input.SpeedRadPerS > 0))
+        if (input.Units.Count < 2 || input.Units.Any(u => !(u.RatedNm > 0) || !(u.InertiaKgM2 > 0)) || !(input.LoadInertiaKgM2 > 0)
+            || !(input.SpeedRadPerS > 0))
         {
             throw new UnfitDataException("A shared shaft needs two units with torque and inertia, an inertia of the load and a speed.");
         }
@@ -96,10 +97,12 @@ public static class SharedShaftStudy
             StepS = LargestStepS;
             if (!input.IsRigid)
             {
-                var resonance = input.Units.Max(u => Math.Sqrt(input.StiffnessNmPerRad * ((1 / u.InertiaKgM2) + (1 / input.LoadInertiaKgM2))));
+                var resonance = input.Units.Max(u =>
+                    Math.Sqrt(input.StiffnessNmPerRad * ((1 / u.InertiaKgM2) + (1 / input.LoadInertiaKgM2))));
                 var softest = Math.Sqrt(n * input.StiffnessNmPerRad / input.LoadInertiaKgM2);
                 bandwidth = Math.Min(bandwidth, softest / 4);
-                StepS = Math.Clamp(Math.Min(0.2 / resonance, 0.5 * input.Units.Min(u => u.InertiaKgM2) / Math.Max(input.DampingNmSPerRad, 1e-9)), 2e-5, LargestStepS);
+                StepS = Math.Clamp(Math.Min(0.2 / resonance,
+                    0.5 * input.Units.Min(u => u.InertiaKgM2) / Math.Max(input.DampingNmSPerRad, 1e-9)), 2e-5, LargestStepS);
             }
 
             var rated = input.Units.Sum(u => u.RatedNm);
@@ -211,7 +214,9 @@ public static class SharedShaftStudy
                 // Within the window it takes the leader's torque in parts of rated; beyond, it keeps its speed.
                 var taken = (leaderReference / input.Units[0].RatedNm * unit.RatedNm) + (unit.TorqueErrorPct / 100 * unit.RatedNm);
                 var window = input.SpeedRadPerS * input.SpeedWindowPct / 100;
-                var beyond = speed - input.SpeedRadPerS > window ? speed - input.SpeedRadPerS - window : Math.Min(0, speed - input.SpeedRadPerS + window);
+                var beyond = speed - input.SpeedRadPerS > window
+                    ? speed - input.SpeedRadPerS - window
+                    : Math.Min(0, speed - input.SpeedRadPerS + window);
                 d[at + Integral] = 0;
                 return Math.Clamp(taken - (proportional[i] * 10 * beyond), -unit.LargestNm, unit.LargestNm);
             }
@@ -227,7 +232,9 @@ public static class SharedShaftStudy
                 var largest = input.TrimPct / 100 * input.SpeedRadPerS;
                 var missing = (s[1 + Filtered] / input.Units[0].RatedNm) - (s[at + Filtered] / unit.RatedNm);
                 var trim = s[at + Trim];
-                d[at + Trim] = (trim >= largest && missing > 0) || (trim <= -largest && missing < 0) ? 0 : 0.02 * input.SpeedRadPerS * missing;
+                d[at + Trim] = (trim >= largest && missing > 0) || (trim <= -largest && missing < 0)
+                    ? 0
+                    : 0.02 * input.SpeedRadPerS * missing;
                 wanted += trim;
             }
 

@@ -20,7 +20,8 @@ public sealed record SteadyShare(double SpeedPu, IReadOnlyList<double> TorquesNm
     /// <param name="units">At least one, the leader first.</param>
     /// <param name="trimPct">Largest trim, %; with trim only.</param>
     /// <param name="trimLimitPct">Torque limit of trimmed followers, % of rated; with trim only.</param>
-    public static SteadyShare Of(SharingKind kind, double totalNm, IReadOnlyList<SharingUnit> units, double trimPct = 0, double trimLimitPct = 100)
+    public static SteadyShare Of(SharingKind kind, double totalNm, IReadOnlyList<SharingUnit> units, double trimPct = 0,
+        double trimLimitPct = 100)
     {
         ArgumentNullException.ThrowIfNull(units);
         switch (kind)
@@ -34,25 +35,29 @@ public sealed record SteadyShare(double SpeedPu, IReadOnlyList<double> TorquesNm
                 var rated = units.Sum(u => u.RatedNm);
                 return Judged(1 + (units[0].SpeedErrorPct / 100), [.. units.Select(u => totalNm * u.RatedNm / rated)], totalNm, units);
             case SharingKind.SpeedTrim:
-                return Wound(totalNm, units, i => Trimmed(units, i, trimPct), i => i == 0 ? units[0].LargestNm : Math.Min(units[i].LargestNm, trimLimitPct / 100 * units[i].RatedNm));
+                return Wound(totalNm, units, i => Trimmed(units, i, trimPct),
+                    i => i == 0 ? units[0].LargestNm : Math.Min(units[i].LargestNm, trimLimitPct / 100 * units[i].RatedNm));
             default:
                 return Wound(totalNm, units, i => units[i].SpeedErrorPct, i => units[i].LargestNm);
         }
     }
 
     private static double Trimmed(IReadOnlyList<SharingUnit> units, int i, double trimPct) =>
-        i == 0 ? units[0].SpeedErrorPct : units[i].SpeedErrorPct + Math.Clamp(units[0].SpeedErrorPct - units[i].SpeedErrorPct, -trimPct, trimPct);
+        i == 0 ? units[0].SpeedErrorPct
+            : units[i].SpeedErrorPct + Math.Clamp(units[0].SpeedErrorPct - units[i].SpeedErrorPct, -trimPct, trimPct);
 
     // t_0·T_N,0 + Σ(t_0 + e_i)·T_N,i = T, all in parts of rated.
     private static SteadyShare Followed(double totalNm, IReadOnlyList<SharingUnit> units)
     {
         var errors = units.Skip(1).Sum(u => u.TorqueErrorPct / 100 * u.RatedNm);
         var leader = (totalNm - errors) / units.Sum(u => u.RatedNm);
-        return Judged(1 + (units[0].SpeedErrorPct / 100), [.. units.Select((u, i) => (leader + (i == 0 ? 0 : u.TorqueErrorPct / 100)) * u.RatedNm)], totalNm, units);
+        return Judged(1 + (units[0].SpeedErrorPct / 100),
+            [.. units.Select((u, i) => (leader + (i == 0 ? 0 : u.TorqueErrorPct / 100)) * u.RatedNm)], totalNm, units);
     }
 
     // Those with a higher reference push at their limit, those with a lower one hold back at theirs, the one between carries the rest.
-    private static SteadyShare Wound(double totalNm, IReadOnlyList<SharingUnit> units, Func<int, double> referencePct, Func<int, double> limitNm)
+    private static SteadyShare Wound(double totalNm, IReadOnlyList<SharingUnit> units, Func<int, double> referencePct,
+        Func<int, double> limitNm)
     {
         var torques = new double[units.Count];
         foreach (var pivot in Enumerable.Range(0, units.Count).Select(referencePct).Distinct().OrderDescending())
@@ -89,6 +94,7 @@ public sealed record SteadyShare(double SpeedPu, IReadOnlyList<double> TorquesNm
     {
         var mean = totalNm / units.Sum(u => u.RatedNm);
         return new SteadyShare(
-            speedPu, torques, 100 * units.Select((u, i) => Math.Abs((torques[i] / u.RatedNm) - mean)).Max(), 0.5 * units.Select((u, i) => Math.Abs(torques[i] - (mean * u.RatedNm))).Sum());
+            speedPu, torques, 100 * units.Select((u, i) => Math.Abs((torques[i] / u.RatedNm) - mean)).Max(),
+            0.5 * units.Select((u, i) => Math.Abs(torques[i] - (mean * u.RatedNm))).Sum());
     }
 }

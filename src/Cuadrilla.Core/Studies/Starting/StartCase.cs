@@ -45,7 +45,8 @@ public sealed record StartCase
     /// <summary>The same when restarted warm from running: heat before = (I_run/I_set)².</summary>
     public IReadOnlyDictionary<TripClass, double> HotTripHeatPu { get; init; } = new Dictionary<TripClass, double>();
 
-    /// <summary>Time in which the slowest relay trips with the rotor locked, warm, parts of the time the rotor stands; by class; empty while that is not stated.</summary>
+    /// <summary>Time in which the slowest relay trips with the rotor locked, warm, parts of the time the rotor stands; by class; empty
+    /// while that is not stated.</summary>
     public IReadOnlyDictionary<TripClass, double> StallTripPu { get; init; } = new Dictionary<TripClass, double>();
 
     /// <summary>Rotor's heat in parts of what it stands locked for the stall time; unknown while that is not stated.</summary>

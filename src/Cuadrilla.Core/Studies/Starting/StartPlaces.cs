@@ -28,7 +28,8 @@ internal static class StartPlaces
             if (worst is null || ohm.Magnitude > worst.Ohm.Magnitude)
             {
                 var share = result.ForDips.IsLive(plant.Pcc.BusId) && ohm != Complex.Zero
-                    ? result.ForDips.TransferPu(plant.Pcc.BusId, bus.Id).Magnitude / Math.Max(1e-12, result.ForDips.TransferPu(bus.Id, bus.Id).Magnitude)
+                    ? result.ForDips.TransferPu(plant.Pcc.BusId, bus.Id).Magnitude / Math.Max(1e-12,
+                        result.ForDips.TransferPu(bus.Id, bus.Id).Magnitude)
                     : 0;
                 worst = new StartPlace(result.ScenarioName, InSteps(voltage, VoltageStep), InSteps(ohm), Math.Min(1, share));
             }

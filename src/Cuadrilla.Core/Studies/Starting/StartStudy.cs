@@ -61,7 +61,8 @@ public static class StartStudy
         ConverterChoice[] ways =
         [
             choice as ConverterChoice.AcrossTheLine ?? new ConverterChoice.AcrossTheLine(TripClass.Class10, 2, string.Empty),
-            choice as ConverterChoice.StarDelta ?? new ConverterChoice.StarDelta(StarTime(model, place), TripClass.Class10, 2, string.Empty),
+            choice as ConverterChoice.StarDelta
+                ?? new ConverterChoice.StarDelta(StarTime(model, place), TripClass.Class10, 2, string.Empty),
             choice as ConverterChoice.SoftStarter ?? SoftStarterFor(model),
         ];
         var cases = ways.Select(w => Of(model, place, w)).ToList();
@@ -102,7 +103,10 @@ public static class StartStudy
             ConverterChoice.SoftStarter s => CageStart.SoftStarter(circuit, bus, s.Settings, plate.RatedCurrentA, load),
             _ => CageStart.AcrossTheLine(circuit, bus, load),
         };
-        return Simulated(id, name, isChosen, model, place, drive, load, circuit, way is ConverterChoice.SoftStarter { Settings.CurrentLimitPct: > 0 } soft ? soft.Settings.CurrentLimitPct / 100 * plate.RatedCurrentA : double.PositiveInfinity);
+        return Simulated(id, name, isChosen, model, place, drive, load, circuit,
+            way is ConverterChoice.SoftStarter { Settings.CurrentLimitPct: > 0 } soft
+                ? soft.Settings.CurrentLimitPct / 100 * plate.RatedCurrentA
+                : double.PositiveInfinity);
     }
 
     /// <summary>The soft starter that would be taken: the smallest for the motor, with the usual settings of such a machine.</summary>
@@ -113,7 +117,8 @@ public static class StartStudy
         var preset = model.Data.StartPresets.First(p => p.Application == application);
         var item = model.Data.SoftStarters.Values
             .OrderBy(s => s.RatedCurrentA)
-            .FirstOrDefault(s => s.RatedCurrentA >= model.Connected.Plate.RatedCurrentA && s.RatedCurrentA * s.StartCurrentPu >= preset.Settings.CurrentLimitPct / 100 * model.Connected.Plate.RatedCurrentA)
+            .FirstOrDefault(s => s.RatedCurrentA >= model.Connected.Plate.RatedCurrentA
+                && s.RatedCurrentA * s.StartCurrentPu >= preset.Settings.CurrentLimitPct / 100 * model.Connected.Plate.RatedCurrentA)
             ?? model.Data.SoftStarters.Values.MaxBy(s => s.RatedCurrentA)!;
         return new ConverterChoice.SoftStarter(item.Id, preset.Settings, preset.Trip, 2, string.Empty);
     }
@@ -135,7 +140,8 @@ public static class StartStudy
             LineShaft.Of(model, 1).Shaft.SpeedRpm * 2 * Math.PI / 60);
     }
 
-    /// <summary>The motor's circuit at the plant's frequency: it starts towards the line's synchronous speed, whatever its plate says.</summary>
+    /// <summary>The motor's circuit at the plant's frequency: it starts towards the line's synchronous speed, whatever its plate
+    /// says.</summary>
     internal static CageCircuit CircuitOf(CabledMotor model)
     {
         var plate = model.Connected.Plate;
@@ -145,7 +151,8 @@ public static class StartStudy
     private static StartCase OnConverter(CabledMotor model, StartPlace place)
     {
         var converter = model.Converter ?? new ConverterAtSite(
-            MadeFor.Converters(model.Data, model.Input.BusVoltageV).Where(c => c.IsUsual).OrderBy(c => c.RatedKw).FirstOrDefault(c => c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
+            MadeFor.Converters(model.Data, model.Input.BusVoltageV).Where(c => c.IsUsual).OrderBy(c => c.RatedKw).FirstOrDefault(c =>
+                c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
                 ?? model.Data.Converters.Values.MaxBy(c => c.RatedKw)!,
             OverloadDuty.Heavy, 4, model.Input.Site);
         var rated = model.Load.At(1).SpeedRpm * 2 * Math.PI / 60;
@@ -153,12 +160,14 @@ public static class StartStudy
         var load = LoadCurve(model.Load, rated);
         var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var drive = new ConverterStartDrive(
-            model.Motor, BusOf(model, place), converter.SiteCurrentA * converter.Overload.CurrentPu, inertia, rated, ramp, converter.LossW, FrontEndPowerFactor);
+            model.Motor, BusOf(model, place), converter.SiteCurrentA * converter.Overload.CurrentPu, inertia, rated, ramp, converter.LossW,
+            FrontEndPowerFactor);
         return Simulated("converter", "converter", model.Starter is null, model, place, drive, load, null);
     }
 
     private static StartCase Simulated(
-        string id, string name, bool isChosen, CabledMotor model, StartPlace place, IStartDrive drive, IReadOnlyList<LoadPoint> load, CageCircuit? circuit, double limitA = double.PositiveInfinity)
+        string id, string name, bool isChosen, CabledMotor model, StartPlace place, IStartDrive drive, IReadOnlyList<LoadPoint> load,
+        CageCircuit? circuit, double limitA = double.PositiveInfinity)
     {
         var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var plate = model.Connected.Plate;
@@ -166,11 +175,13 @@ public static class StartStudy
         var run = StartSimulation.Run(drive, load, inertia, StartSimulation.StepFor(expected));
         var dip = run.Moments.Max(m => 100 * (1 - (m.State.BusVoltageV / place.VoltageV)));
         var surplus = run.Moments
-            .Where(m => (m.TimeS >= drive.SettledAtS || m.State.LineCurrentA >= 0.99 * limitA) && m.LoadTorqueNm > 0 && m.SpeedRadPerS < 0.97 * drive.TargetRadPerS)
+            .Where(m => (m.TimeS >= drive.SettledAtS || m.State.LineCurrentA >= 0.99 * limitA) && m.LoadTorqueNm > 0
+                && m.SpeedRadPerS < 0.97 * drive.TargetRadPerS)
             .Select(m => m.State.TorqueNm / m.LoadTorqueNm)
             .DefaultIfEmpty(double.PositiveInfinity)
             .Min();
-        var running = Math.Min(1, model.Motor.At(model.Load.At(1).SpeedRpm, model.Load.At(1).TorqueNm, model.Feed).CurrentA / plate.RatedCurrentA);
+        var running = Math.Min(1, model.Motor.At(model.Load.At(1).SpeedRpm, model.Load.At(1).TorqueNm,
+            model.Feed).CurrentA / plate.RatedCurrentA);
         var stallS = model.StallTimeS;
         Given rotor = circuit is null ? 0
             : stallS.IsKnown ? run.Energy.RotorJ / (CageCircuitFit.Run(plate).Circuit.At(1, plate.RatedVoltageV).RotorLossW * stallS.Value)
@@ -237,11 +248,13 @@ public static class StartStudy
         var load = LoadCurve(model.Load, circuit.SynchronousRadPerS);
         var inertia = model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2;
         var star = new CageStartDrive(circuit, BusOf(model, place), new StarDeltaLaw(1e6, 0), 0.8 * circuit.SynchronousRadPerS);
-        var run = StartSimulation.Run(new Settled(star), load, inertia, StartSimulation.StepFor(3 * inertia * circuit.SynchronousRadPerS / model.Motor.Plate.RatedTorqueNm));
+        var run = StartSimulation.Run(new Settled(star), load, inertia,
+            StartSimulation.StepFor(3 * inertia * circuit.SynchronousRadPerS / model.Motor.Plate.RatedTorqueNm));
         return Math.Clamp(Math.Round(run.TimeS, 1), 0.5, 60);
     }
 
-    private static StartCase Impossible(string id, string name, bool isChosen, string why) => new() { Id = id, Name = name, IsChosen = isChosen, Impossible = why };
+    private static StartCase Impossible(string id, string name, bool isChosen, string why) =>
+        new() { Id = id, Name = name, IsChosen = isChosen, Impossible = why };
 
     // Star for ever: nothing will be raised, so that a stand is seen as one.
     private sealed class Settled(IStartDrive inner) : IStartDrive

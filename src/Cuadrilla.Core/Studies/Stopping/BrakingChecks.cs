@@ -21,7 +21,8 @@ internal static class BrakingChecks
     {
         if (model.Starter is not null)
         {
-            return [Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "the motor runs on the line"), Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle, "the motor runs on the line")];
+            return [Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "the motor runs on the line"),
+                Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle, "the motor runs on the line")];
         }
 
         var missing = model.Missing().ToList();
@@ -32,7 +33,8 @@ internal static class BrakingChecks
 
         if (missing.Count > 0 || model is not DriveOnConverter drive)
         {
-            return [Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, missing), Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle, missing)];
+            return [Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, missing),
+                Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle, missing)];
         }
 
         var choice = drive.Choice.Braking;
@@ -49,7 +51,8 @@ internal static class BrakingChecks
         var demands = BrakingStudy.All(model);
         if (demands.Count == 0)
         {
-            return Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "nothing comes back to the link: motor, cable and converter lose it");
+            return Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle,
+                "nothing comes back to the link: motor, cable and converter lose it");
         }
 
         var worst = demands.MaxBy(d => d.PeakW)!;
@@ -66,7 +69,8 @@ internal static class BrakingChecks
             Braking.Resistor resistor => item.Brake is { } brake
                 ? Resistor(model, resistor, brake, demands)
                 : Nowhere(model, worst, Back(worst), "this converter has no chopper"),
-            _ when waits is null => Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, "without a resistor the stop takes longer: see the stop without braking"),
+            _ when waits is null => Check.NotConcerned(BrakingId, model.Id, BoardRow.Converter, BrakingTitle,
+                "without a resistor the stop takes longer: see the stop without braking"),
             _ => Nowhere(model, waits, Back(waits), "nowhere for it to go: the link trips"),
         };
     }
@@ -79,7 +83,9 @@ internal static class BrakingChecks
         var converter = model.Converter;
         var limit = converter.Item.RatedKw * converter.Overload.CurrentPu;
         return CheckWriter.Judged(
-            BrakingId, model.Id, BoardRow.Converter, BrakingTitle + (converter.Item.FrontEnd is FrontEnd.DcLink ? ", back to the common bus" : ", back to the line"), demand.PeakW / 1e3, limit, "kW", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
+            BrakingId, model.Id, BoardRow.Converter,
+            BrakingTitle + (converter.Item.FrontEnd is FrontEnd.DcLink ? ", back to the common bus" : ", back to the line"),
+            demand.PeakW / 1e3, limit, "kW", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
             "Relief: a larger converter, gentler braking.",
             new Reason(
                 "P_peak ≤ k·P_N of the front end, k the overload of the duty",
@@ -89,11 +95,13 @@ internal static class BrakingChecks
     }
 
     private static Check Nowhere(DriveOnConverter model, BrakingDemand demand, string back, string why) => new(
-        BrakingId, model.Id, BoardRow.Converter, BrakingTitle, Verdict.Fails, demand.PeakW / 1e3, 0, "kW", LimitSense.AtMost, -100, string.Empty,
+        BrakingId, model.Id, BoardRow.Converter, BrakingTitle, Verdict.Fails, demand.PeakW / 1e3, 0, "kW", LimitSense.AtMost, -100,
+        string.Empty,
         $"Relief: {(model.Converter.Item.Brake is { } brake ? $"chopper with {Range(brake, demand)}, " : string.Empty)}a common link with drives that take it, a front end that returns power. " + Caution,
         new Reason("P_back = −(P_shaft + losses) > 0", $"{back}; {why}", Source, Inputs(model.Converter.Item)));
 
-    private static Check Resistor(DriveOnConverter model, Braking.Resistor resistor, ChopperLimits brake, IReadOnlyList<BrakingDemand> demands)
+    private static Check Resistor(DriveOnConverter model, Braking.Resistor resistor, ChopperLimits brake,
+        IReadOnlyList<BrakingDemand> demands)
     {
         var worst = demands.MaxBy(d => d.PeakW)!;
         var window = resistor.WindowS.IsKnown ? resistor.WindowS.Value : model.Input.Defaults.Lineups.ResistorWindowS;
@@ -102,7 +110,8 @@ internal static class BrakingChecks
         var range = Range(brake, worst);
         if (!resistor.ResistanceOhm.IsKnown || !resistor.ContinuousKw.IsKnown)
         {
-            return Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle, ["resistance and continuous power of the brake resistor: " + range + $", at least {Text.N(leastKw, 3)} kW"]);
+            return Check.Lacking(BrakingId, model.Id, BoardRow.Converter, BrakingTitle,
+                ["resistance and continuous power of the brake resistor: " + range + $", at least {Text.N(leastKw, 3)} kW"]);
         }
 
         var ohm = resistor.ResistanceOhm.Value;
@@ -116,13 +125,16 @@ internal static class BrakingChecks
         }.MaxBy(x => x.Item1);
         var back = string.Join("; ", demands.Select(Back));
         return CheckWriter.Judged(
-            BrakingId, model.Id, BoardRow.Converter, BrakingTitle + ", " + what, figure, 100, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
+            BrakingId, model.Id, BoardRow.Converter, BrakingTitle + ", " + what, figure, 100, "%", LimitSense.AtMost,
+            model.Input.Defaults.TightMarginPct,
             $"Relief: {range}, at least {Text.N(leastKw, 3)} kW continuous. " + Caution,
             new Reason(
                 "R_min ≤ R ≤ U_chopper²/P_peak; in any stretch t: ∫P·dt ≤ k(t)·P_continuous·t, over the window k = 1",
                 $"{back}; {range}; chosen {Text.N(ohm)} Ω, {Text.N(resistor.ContinuousKw.Value)} kW; hottest {hot.What}: {Text.N(loading.EnergyJ / 1e3)} kJ in {Text.N(loading.TimeS, 3)} s, "
-                    + $"stands {Text.N(loading.PermittedPu * rating.ContinuousW * loading.TimeS / 1e3)} kJ" + (resistor.Pulses.Count > 0 ? string.Empty : " as wire-wound resistors usually do"),
-                Source, [.. Inputs(model.Converter.Item), ReasonInput.Of("window of the mean", window, "s", resistor.WindowS.IsKnown ? "drive point" : "default")]));
+                    + $"stands {Text.N(loading.PermittedPu * rating.ContinuousW * loading.TimeS / 1e3)} kJ"
+                        + (resistor.Pulses.Count > 0 ? string.Empty : " as wire-wound resistors usually do"),
+                Source, [.. Inputs(model.Converter.Item),
+                    ReasonInput.Of("window of the mean", window, "s", resistor.WindowS.IsKnown ? "drive point" : "default")]));
     }
 
     private static string Range(ChopperLimits brake, BrakingDemand demand) =>
@@ -137,27 +149,34 @@ internal static class BrakingChecks
 
         if (choice is Braking.Resistor || model.Converter.Item.FrontEnd.ReturnsToLine)
         {
-            return Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle, choice is Braking.Resistor ? "a resistor takes the energy" : "the line takes the energy");
+            return Check.NotConcerned(StopId, model.Id, BoardRow.Converter, StopTitle,
+                choice is Braking.Resistor ? "a resistor takes the energy" : "the line takes the energy");
         }
 
         if (choice is Braking.DcInjection && Case(model, "direct-current").Run is null)
         {
             return new Check(
-                StopId, model.Id, BoardRow.Converter, StopTitle, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty, LimitSense.AtMost, Given.Unknown, string.Empty,
-                "Relief: another way of braking.", new Reason("direct current brakes cage motors", Case(model, "direct-current").Impossible, Source, []))
+                StopId, model.Id, BoardRow.Converter, StopTitle, Verdict.Fails, Given.Unknown, Given.Unknown, string.Empty,
+                LimitSense.AtMost, Given.Unknown, string.Empty,
+                "Relief: another way of braking.",
+                new Reason("direct current brakes cage motors", Case(model, "direct-current").Impossible, Source, []))
             { IsRule = true };
         }
 
         if (choice is Braking.DcInjection && !model.StallTimeS.IsKnown)
         {
-            return Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle, ["stall time of the motor, warm, by its maker: the rotor takes all energy"]);
+            return Check.Lacking(StopId, model.Id, BoardRow.Converter, StopTitle,
+                ["stall time of the motor, warm, by its maker: the rotor takes all energy"]);
         }
 
         var (time, heatPct, how) = choice switch
         {
             Braking.Coast => (Case(model, "coast").Run!.TimeS, 0, "coasting"),
-            Braking.DcInjection => Case(model, "direct-current") is var brake ? (brake.Run!.TimeS, 100 * brake.RotorHeatPu.Value, "direct current, all energy into the rotor") : default,
-            Braking.Flux f => (StopStudy.ShortestS(model, f.FluxPct / 100), 0, FormattableString.Invariant($"flux raised to {f.FluxPct:0.#} %")),
+            Braking.DcInjection => Case(model, "direct-current") is var brake
+                ? (brake.Run!.TimeS, 100 * brake.RotorHeatPu.Value, "direct current, all energy into the rotor")
+                : default,
+            Braking.Flux f => (StopStudy.ShortestS(model, f.FluxPct / 100), 0,
+                FormattableString.Invariant($"flux raised to {f.FluxPct:0.#} %")),
             _ => (StopStudy.ShortestS(model, 1), 0.0, "losses and the link's capacitor only"),
         };
         var reason = new Reason(
@@ -167,8 +186,10 @@ internal static class BrakingChecks
             [ReasonInput.Of("all masses", model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
         const string relief = "Relief: a longer stop, chopper and resistor, a front end that returns power.";
         return heatPct > 100 * time / wanted
-            ? CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle + ", heat of the rotor", heatPct, 100, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason)
-            : CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle, time, wanted, "s", LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason);
+            ? CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle + ", heat of the rotor", heatPct, 100, "%",
+                LimitSense.AtMost, model.Input.Defaults.TightMarginPct, relief, reason)
+            : CheckWriter.Judged(StopId, model.Id, BoardRow.Converter, StopTitle, time, wanted, "s", LimitSense.AtMost,
+                model.Input.Defaults.TightMarginPct, relief, reason);
     }
 
     private static StopCase Case(DriveOnConverter model, string id) => StopStudy.All(model).Single(c => c.Id == id);

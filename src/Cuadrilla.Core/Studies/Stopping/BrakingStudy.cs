@@ -36,7 +36,8 @@ public static class BrakingStudy
     public static BrakingDemand Of(DriveOnConverter model) => All(model).MaxBy(d => d.PeakW) ?? new BrakingDemand(string.Empty, [], false);
 
     /// <summary>
-    /// Everything that may come back to the link: the cycle, its rated load let down after a lift that was broken off, a load that drives for ever at any level,
+    /// Everything that may come back to the link: the cycle, its rated load let down after a lift that was broken off, a load that drives
+    /// for ever at any level,
     /// and the stop that is asked for.
     /// </summary>
     public static IReadOnlyList<BrakingDemand> All(DriveOnConverter model)
@@ -49,7 +50,8 @@ public static class BrakingStudy
             demands.Add(new BrakingDemand("the cycle", Profile(model, cycle), true));
             if (load.BrokenOff.Count > 0)
             {
-                demands.Add(new BrakingDemand("the rated load let down after a lift that was broken off", Profile(model, new LoadCycle(load.BrokenOff)), false));
+                demands.Add(new BrakingDemand("the rated load let down after a lift that was broken off",
+                    Profile(model, new LoadCycle(load.BrokenOff)), false));
             }
         }
         else
@@ -75,7 +77,8 @@ public static class BrakingStudy
 
     private static List<ReturnedPower> Profile(DriveOnConverter model, LoadCycle cycle) =>
     [
-        .. cycle.Slices(model.Motor.Plate.InertiaKgM2).Select(s => new ReturnedPower(s.DurationS, s.Rests ? 0 : Returned(model, s.Shaft(1)))),
+        .. cycle.Slices(model.Motor.Plate.InertiaKgM2).Select(s =>
+            new ReturnedPower(s.DurationS, s.Rests ? 0 : Returned(model, s.Shaft(1)))),
     ];
 
     private static BrakingDemand Stop(DriveOnConverter model, double stopS)
@@ -83,7 +86,8 @@ public static class BrakingStudy
         var moments = StopStudy.Unhindered(model, stopS).Moments;
         return new BrakingDemand(
             FormattableString.Invariant($"the stop in {stopS:0.#} s"),
-            [.. moments.Zip(moments.Skip(1)).Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.ReturnedW)))], false)
+            [.. moments.Zip(moments.Skip(1)).Select(m =>
+                new ReturnedPower(m.Second.TimeS - m.First.TimeS, Math.Max(0, m.First.ReturnedW)))], false)
         { IsStop = true };
     }
 

@@ -7,14 +7,16 @@ namespace Cuadrilla.Core.Studies.Stopping;
 public static class ResistorFit
 {
     /// <summary>
-    /// The first by continuous power, then the largest resistance, with R_min ≤ R ≤ U²/P_peak and a heat of at most what is permitted, each less the margin; null
+    /// The first by continuous power, then the largest resistance, with R_min ≤ R ≤ U²/P_peak and a heat of at most what is permitted,
+    /// each less the margin; null
     /// where the list has none.
     /// </summary>
     /// <param name="items">Resistors to choose from.</param>
     /// <param name="chopper">Limits of the chopper.</param>
     /// <param name="demands">What comes back; at least one.</param>
     /// <param name="marginPct">Distance to keep from each limit, %.</param>
-    public static BrakeResistorItem? Of(IEnumerable<BrakeResistorItem> items, ChopperLimits chopper, IReadOnlyList<BrakingDemand> demands, double marginPct)
+    public static BrakeResistorItem? Of(IEnumerable<BrakeResistorItem> items, ChopperLimits chopper, IReadOnlyList<BrakingDemand> demands,
+        double marginPct)
     {
         ArgumentNullException.ThrowIfNull(items);
         ArgumentNullException.ThrowIfNull(chopper);
@@ -23,6 +25,7 @@ public static class ResistorFit
         return items
             .Where(r => r.ResistanceOhm <= largestOhm && chopper.LeastOhm <= r.ResistanceOhm * most)
             .OrderBy(r => r.ContinuousKw).ThenByDescending(r => r.ResistanceOhm)
-            .FirstOrDefault(r => demands.All(d => new ResistorRating(r.ContinuousKw * 1e3, r.WindowS, r.Pulses).Of(d.Profile, d.Repeats).LoadingPu <= most));
+            .FirstOrDefault(r => demands.All(d =>
+                new ResistorRating(r.ContinuousKw * 1e3, r.WindowS, r.Pulses).Of(d.Profile, d.Repeats).LoadingPu <= most));
     }
 }

@@ -9,5 +9,6 @@ namespace Cuadrilla.Core.Studies.Stopping;
 /// <param name="IsChosen">True for what is specified.</param>
 /// <param name="Impossible">Why it can't be done; empty when it can.</param>
 /// <param name="Run">The stop; null when impossible.</param>
-/// <param name="RotorHeatPu">Heat of the rotor in parts of what it stands from warm; 0 where little goes there, unknown while the stall time is not stated.</param>
+/// <param name="RotorHeatPu">Heat of the rotor in parts of what it stands from warm; 0 where little goes there, unknown while the stall
+/// time is not stated.</param>
 public sealed record StopCase(string Id, string Name, bool IsChosen, string Impossible, StopResult? Run, Given RotorHeatPu);

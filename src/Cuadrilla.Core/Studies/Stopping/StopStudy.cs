@@ -68,7 +68,8 @@ public static class StopStudy
     }
 
     /// <summary>The stop of a time as if everything that returns were taken.</summary>
-    internal static StopResult Unhindered(DriveOnConverter model, double stopS) => StopSimulation.Run(InputOf(model, stopS, null, false, 1));
+    internal static StopResult Unhindered(DriveOnConverter model, double stopS) =>
+        StopSimulation.Run(InputOf(model, stopS, null, false, 1));
 
     /// <summary>Link voltage at which a drive point's converter trips, V; null for a motor on the line.</summary>
     public static double? TripV(DrivePointModel model)
@@ -89,7 +90,8 @@ public static class StopStudy
 
         var trip = defaults.Links.RatingV(item.RatedVoltageV);
         return new LinkCircuit(
-            Math.Max(item.DcCapacitanceUf, 1) * 1e-6, rest, Math.Max(rest, trip * defaults.LinkHoldPct / 100), trip, item.Brake?.ChopperV ?? trip, resistorOhm, returnsToLine);
+            Math.Max(item.DcCapacitanceUf, 1) * 1e-6, rest, Math.Max(rest, trip * defaults.LinkHoldPct / 100), trip,
+            item.Brake?.ChopperV ?? trip, resistorOhm, returnsToLine);
     }
 
     private static StopCase Coast(CompleteDrive model, bool isChosen)
@@ -113,7 +115,8 @@ public static class StopStudy
         var name = FormattableString.Invariant($"direct current, {pct:0.#} %");
         if (!model.Motor.Plate.StartsOnTheLine)
         {
-            return new StopCase("direct-current", name, chosen is not null, "needs a cage motor with locked-rotor current and torque", null, 0);
+            return new StopCase("direct-current", name, chosen is not null, "needs a cage motor with locked-rotor current and torque",
+                null, 0);
         }
 
         var circuit = CageCircuitFit.Run(model.Connected.Plate).Circuit;
@@ -146,7 +149,8 @@ public static class StopStudy
         return new StopCase("line", "back to the line", isChosen, string.Empty, run, 0);
     }
 
-    private static StopCase Simulated(string id, string name, bool isChosen, DriveOnConverter model, double? wanted, double? ohm, double fluxPu)
+    private static StopCase Simulated(string id, string name, bool isChosen, DriveOnConverter model, double? wanted, double? ohm,
+        double fluxPu)
     {
         if (model.Converter.Item.FrontEnd is FrontEnd.Thyristor or FrontEnd.Direct)
         {
@@ -183,5 +187,7 @@ public static class StopStudy
     }
 
     private static double Returned(DriveOnConverter model, double rpm, double brakingNm, double fluxPu) =>
-        -model.PointOf(new ShaftPoint(1, rpm, -brakingNm)).LinkW - (fluxPu > 1 ? model.Motor.ExtraFluxLossW(rpm, fluxPu, model.Input.Defaults.SaturationExponent) : 0);
+        -model.PointOf(new ShaftPoint(1, rpm, -brakingNm)).LinkW - (fluxPu > 1
+            ? model.Motor.ExtraFluxLossW(rpm, fluxPu, model.Input.Defaults.SaturationExponent)
+            : 0);
 }

@@ -3,7 +3,8 @@ using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
-/// <summary>Fault currents of a bus over all scenarios, each for what it serves (IEC 60909-0). See <c>docs/methods/short-circuit.md</c>.</summary>
+/// <summary>Fault currents of a bus over all scenarios, each for what it serves (IEC 60909-0). See
+/// <c>docs/methods/short-circuit.md</c>.</summary>
 /// <param name="BusId">The bus.</param>
 /// <param name="NominalVoltageV">Its nominal voltage, V.</param>
 /// <param name="Factors">Voltage factors.</param>
@@ -17,7 +18,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <param name="LeastOhm">Impedance behind it then, Ω.</param>
 /// <param name="LoopOhm">Loop from line to earth then, Ω; null where the zero sequence is not known.</param>
 public sealed record BusShortCircuit(
-    string BusId, double NominalVoltageV, FaultCurrent.VoltageFactors Factors, double LargestA, double MotorsA, double PeakA, string LargestScenario, double PlainA,
+    string BusId, double NominalVoltageV, FaultCurrent.VoltageFactors Factors, double LargestA, double MotorsA, double PeakA,
+    string LargestScenario, double PlainA,
     double LeastA, string LeastScenario, Complex LeastOhm, Complex? LoopOhm)
 {
     /// <summary>Voltage to earth, V.</summary>

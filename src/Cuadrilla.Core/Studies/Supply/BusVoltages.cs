@@ -12,8 +12,10 @@ namespace Cuadrilla.Core.Studies.Supply;
 public sealed record BusVoltageRange(double LowestPct, string LowestScenario, double HighestPct, string HighestScenario, double NoLoadPu);
 
 /// <summary>
-/// Steady voltages: the load flow at the source's nominal voltage gives the drop 1 − V; with another source voltage and other no-load voltages of the
-/// transformers the same powers draw 1/(s·t) of the current, so that V = s·t − (1 − V_nominal)/(s·t). See <c>docs/methods/supply-network.md</c>.
+/// Steady voltages: the load flow at the source's nominal voltage gives the drop 1 − V; with another source voltage and other no-load
+/// voltages of the
+/// transformers the same powers draw 1/(s·t) of the current, so that V = s·t − (1 − V_nominal)/(s·t). See
+/// <c>docs/methods/supply-network.md</c>.
 /// </summary>
 internal static class BusVoltages
 {
@@ -31,7 +33,8 @@ internal static class BusVoltages
                 var (least, most) = taps.GetValueOrDefault(scenario.Network.NodeOf(bus.BusId), (1, 1));
                 var lowest = 100 * Loaded(low * least, bus.VoltagePu);
                 var highest = 100 * Loaded(high * most, bus.VoltagePu);
-                var before = found.GetValueOrDefault(bus.BusId) ?? new BusVoltageRange(double.PositiveInfinity, string.Empty, double.NegativeInfinity, string.Empty, most);
+                var before = found.GetValueOrDefault(bus.BusId)
+                    ?? new BusVoltageRange(double.PositiveInfinity, string.Empty, double.NegativeInfinity, string.Empty, most);
                 if (lowest < before.LowestPct)
                 {
                     before = before with { LowestPct = lowest, LowestScenario = scenario.ScenarioName };
@@ -54,7 +57,8 @@ internal static class BusVoltages
     // Outwards from the source; transformers side by side with unlike taps leave a range.
     private static Dictionary<int, (double Least, double Most)> NoLoad(PlantSpecification plant, SupplyNetwork network)
     {
-        var ratios = plant.Distribution.Transformers.Where(t => t.NoLoadSecondaryPct.IsKnown).ToDictionary(t => t.Id, t => t.NoLoadSecondaryPct.Value / 100, StringComparer.Ordinal);
+        var ratios = plant.Distribution.Transformers.Where(t => t.NoLoadSecondaryPct.IsKnown).ToDictionary(t => t.Id,
+            t => t.NoLoadSecondaryPct.Value / 100, StringComparer.Ordinal);
         var fed = plant.Distribution.Transformers.ToDictionary(t => t.Id, t => t.ToBusId, StringComparer.Ordinal);
         var start = network.NodeOf(plant.Source.BusId);
         var found = new Dictionary<int, (double Least, double Most)> { [start] = (1, 1) };
@@ -75,7 +79,8 @@ internal static class BusVoltages
                 }
                 else if (there > depth[node])
                 {
-                    found[other] = (Math.Min(found[other].Least, found[node].Least * ratio), Math.Max(found[other].Most, found[node].Most * ratio));
+                    found[other] = (Math.Min(found[other].Least, found[node].Least * ratio),
+                        Math.Max(found[other].Most, found[node].Most * ratio));
                 }
             }
         }

@@ -7,14 +7,16 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <param name="CableId">Which one.</param>
 /// <param name="RmsA">Rms current of the most loaded phase, all parallel cables, A.</param>
 /// <param name="FundamentalA">Its fundamental, A.</param>
-/// <param name="ThirdPct">Third order in the phases from loads between line and neutral behind it, % of the fundamental, all of them in phase.</param>
+/// <param name="ThirdPct">Third order in the phases from loads between line and neutral behind it, % of the fundamental, all of them in
+/// phase.</param>
 public sealed record CableInScenario(string CableId, double RmsA, double FundamentalA, double ThirdPct);
 
 /// <summary>Currents of plant cables in a scenario.</summary>
 internal static class CablesInScenario
 {
     /// <summary>Of one cable; null when it is open or dead.</summary>
-    public static CableInScenario? Of(BusLink.Cable cable, PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicSums sums)
+    public static CableInScenario? Of(BusLink.Cable cable, PlantSpecification plant, Scenario scenario, SupplyNetwork network,
+        HarmonicSums sums)
     {
         if (!network.IsLive(cable.FromBusId) || sums.Through(cable.Id, cable.ToBusId) is not { Length: > 0 } phases)
         {
@@ -22,14 +24,18 @@ internal static class CablesInScenario
         }
 
         // What is fed through either end alone: from the source only one of them is.
-        var behind = new[] { cable.FromBusId, cable.ToBusId }.Select(network.NodeOf).Where(n => n != SupplyNetwork.Reference).Select(network.NodesBehind).MinBy(n => n.Count) ?? [];
+        var behind = new[] { cable.FromBusId,
+            cable.ToBusId }.Select(network.NodeOf).Where(n => n != SupplyNetwork.Reference).Select(network.NodesBehind).MinBy(n =>
+                n.Count) ?? [];
         var third = plant.Distribution.Loads.OfType<BusLoad.SinglePhaseGroup>()
             .Where(g => g.ThirdHarmonicPct.IsKnown && network.IsLive(g.BusId) && behind.Contains(network.NodeOf(g.BusId)))
             .Sum(g => g.PowerVa().Magnitude / (Math.Sqrt(3) * network.VoltageV(g.BusId)) * scenario.LoadLevelPuOf(g.Id) * g.ThirdHarmonicPct.Value / 100);
         var loaded = phases.MaxBy(p => p.RmsA)!;
         var fundamental = Felt(loaded.FundamentalA);
         return new CableInScenario(
-            cable.Id, Felt(Math.Sqrt((loaded.RmsA * loaded.RmsA) + (third * third))), fundamental, fundamental > 0 ? Math.Min(100, 100 * third / fundamental) : 0);
+            cable.Id, Felt(Math.Sqrt((loaded.RmsA * loaded.RmsA) + (third * third))), fundamental, fundamental > 0
+                ? Math.Min(100, 100 * third / fundamental)
+                : 0);
     }
 
     // What the solver leaves over where nothing is drawn is nothing.

@@ -7,7 +7,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <summary>What one front end adds to the current at the point of common coupling.</summary>
 /// <param name="DrivePointId">Drive point, common DC bus or group.</param>
 /// <param name="OrdersA">Its part of each order 1…50 in phase A, rms, A; at order 1 zero, since loads share the fundamental.</param>
-/// <param name="SharePct">Its part of the whole harmonic current: Σ Re(I_k·I*)/Σ|I|², %; negative for one that cancels others; all together 100.</param>
+/// <param name="SharePct">Its part of the whole harmonic current: Σ Re(I_k·I*)/Σ|I|², %; negative for one that cancels others; all
+/// together 100.</param>
 public sealed record Contribution(string DrivePointId, IReadOnlyList<Complex> OrdersA, double SharePct);
 
 /// <summary>
@@ -19,12 +20,14 @@ internal static class Contributions
     public static IReadOnlyList<Contribution> Of(PlantSpecification plant, ScenarioResult result)
     {
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-        var filters = result.FilterCurrents.ToDictionary(f => f.Key, f => f.Value.AskedA > 0 ? f.Value.GivenA / f.Value.AskedA : 1, StringComparer.Ordinal);
+        var filters = result.FilterCurrents.ToDictionary(f => f.Key, f => f.Value.AskedA > 0 ? f.Value.GivenA / f.Value.AskedA : 1,
+            StringComparer.Ordinal);
         var parts = new List<(string Id, Complex[] Orders)>();
         foreach (var drive in result.Drives.Where(d => d.Front is RectifierResult.LineDraw))
         {
             var shunts = StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu);
-            var alone = new HarmonicSums(plant, scenario, result.Network, shunts, [drive], result.Loads, forcePhases: true, filterParts: filters);
+            var alone = new HarmonicSums(plant, scenario, result.Network, shunts, [drive], result.Loads, forcePhases: true,
+                filterParts: filters);
             var current = alone.AtCoupling(plant.Pcc.BusId);
             if (current.Length > 0)
             {
@@ -44,7 +47,8 @@ internal static class Contributions
         var square = sums.Sum(s => s.Magnitude * s.Magnitude);
         return
         [
-            .. parts.Select(p => new Contribution(p.Id, p.Orders, square > 0 ? 100 * p.Orders.Select((o, h) => (o * Complex.Conjugate(sums[h])).Real).Sum() / square : 0))
+            .. parts.Select(p => new Contribution(p.Id, p.Orders,
+                square > 0 ? 100 * p.Orders.Select((o, h) => (o * Complex.Conjugate(sums[h])).Real).Sum() / square : 0))
                 .OrderByDescending(c => c.SharePct),
         ];
     }

@@ -18,7 +18,8 @@ internal static class EquipmentChecks
 
     public static IEnumerable<Check> Of(DrivePointModel point, SupplyContext supply, Bus bus)
     {
-        var draws = supply.DrivesOf(point.Id).Select(d => (d.Scenario.ScenarioName, d.Drive, Draw: d.Drive.Front as RectifierResult.LineDraw))
+        var draws = supply.DrivesOf(point.Id).Select(d =>
+            (d.Scenario.ScenarioName, d.Drive, Draw: d.Drive.Front as RectifierResult.LineDraw))
             .Where(d => d.Draw is not null).Select(d => (d.ScenarioName, d.Drive, Draw: d.Draw!)).ToList();
         if (point is not DriveOnConverter model || draws.Count == 0)
         {
@@ -33,7 +34,8 @@ internal static class EquipmentChecks
     }
 
     private static Check Equipment(
-        DriveOnConverter model, SupplyContext supply, Bus bus, (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst)
+        DriveOnConverter model, SupplyContext supply, Bus bus,
+        (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst)
     {
         const string title = "Current on a public system";
         var limits = supply.Data.Equipment;
@@ -76,7 +78,8 @@ internal static class EquipmentChecks
                 ReasonInput.Of("least fault current at the bus", least, "A", bus.Name),
                 ReasonInput.Of("rated input current", reference, "A", "front end alone at the converter's rated power, sinusoidal supply"),
             ]);
-        var relief = PlantMeans.Relief(Choke(model), "more pulses", "an active front end", "a stronger connection as agreed with the utility");
+        var relief = PlantMeans.Relief(Choke(model), "more pulses", "an active front end",
+            "a stronger connection as agreed with the utility");
         return needed is var (wanted, _)
             ? CheckWriter.Judged(
                 EquipmentId, model.Id, BoardRow.Supply, title, least / reference, wanted, string.Empty, LimitSense.AtLeast,
@@ -87,9 +90,12 @@ internal static class EquipmentChecks
     // A unit that has one is not helped by advice to take one.
     private static string? Choke(DriveOnConverter model) => model.Converter?.Item.ChokePct > 0 ? null : "a choke";
 
-    private static Check Thdi(DriveOnConverter model, SupplyContext supply, (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst) => CheckWriter.Judged(
-        ThdiId, model.Id, BoardRow.Supply, "THDi at the drive", worst.Draw.WorstPhase.ThdiPct, supply.Defaults.Harmonics.TerminalThdiPct, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-        PlantMeans.Relief(Choke(model), "more pulses", "an active front end") + " Or agree on the distortion at the coupling, which is what the standards ask for.",
+    private static Check Thdi(DriveOnConverter model, SupplyContext supply,
+        (string Scenario, DriveInScenario Drive, RectifierResult.LineDraw Draw) worst) => CheckWriter.Judged(
+        ThdiId, model.Id, BoardRow.Supply, "THDi at the drive", worst.Draw.WorstPhase.ThdiPct, supply.Defaults.Harmonics.TerminalThdiPct,
+        "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+        PlantMeans.Relief(Choke(model), "more pulses", "an active front end")
+            + " Or agree on the distortion at the coupling, which is what the standards ask for.",
         new Reason(
             "THDi = √ΣI_h²/I_1 of the drive's own current, worst phase; it says nothing of the plant: TDD at the coupling does",
             $"{Text.N(worst.Draw.WorstPhase.ThdiPct)} % at {Text.N(worst.Draw.WorstPhase.RmsA)} A",

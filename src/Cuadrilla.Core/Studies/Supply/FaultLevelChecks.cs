@@ -8,7 +8,8 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.Supply;
 
 /// <summary>
-/// <c>supply.fault-level</c> and <c>converter.short-circuit-rating</c>: fault current against what switchgear and converters stand, source at its strongest, worst
+/// <c>supply.fault-level</c> and <c>converter.short-circuit-rating</c>: fault current against what switchgear and converters stand, source
+/// at its strongest, worst
 /// switching state named.
 /// </summary>
 internal static class FaultLevelChecks
@@ -25,18 +26,21 @@ internal static class FaultLevelChecks
             var title = $"Fault level of {bus.Name}";
             if (supply.WithstandOf(bus.Id) is not var (scenario, faultA, motorsA, _))
             {
-                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, supply.MissingOfNetwork.DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title,
+                    supply.MissingOfNetwork.DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
                 continue;
             }
 
             if (double.IsInfinity(faultA))
             {
-                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, ["fault level of the source: an infinite one has no limit here"]).At(bus.Id);
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title,
+                    ["fault level of the source: an infinite one has no limit here"]).At(bus.Id);
                 continue;
             }
 
             yield return CheckWriter.Judged(
-                Id, string.Empty, BoardRow.Plant, title, faultA / 1e3, bus.WithstandKa.Value, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                Id, string.Empty, BoardRow.Plant, title, faultA / 1e3, bus.WithstandKa.Value, "kA", LimitSense.AtMost,
+                supply.Defaults.TightMarginPct,
                 PlantMeans.Relief(new PlantMeans(supply).OpenCoupler(scenario), "stronger switchgear", "a reactor") + " " + Caution,
                 new Reason(
                     "I_k = c_max·U/(√3·|Z|) + ΣI_LR of motors on the line at the bus, transformers by K_T, all paths in parallel",
@@ -53,12 +57,14 @@ internal static class FaultLevelChecks
         const string title = "Fault level at the converter";
         if (model.Input.OnDcBus)
         {
-            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "fed from a common DC bus: its supply module is judged, and a fuse of its own keeps faults apart");
+            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title,
+                "fed from a common DC bus: its supply module is judged, and a fuse of its own keeps faults apart");
         }
 
         if (model.Starter is { Item: null })
         {
-            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title, "contactors: rated with their fuses or breaker by the maker");
+            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title,
+                "contactors: rated with their fuses or breaker by the maker");
         }
 
         List<string> missing = [.. supply.MissingOfNetwork];
@@ -77,7 +83,8 @@ internal static class FaultLevelChecks
             missing.Add($"a closed path to {bus.Name}");
         }
 
-        if (model.WholeFeeder is not { } feederOhm || (model.Starter?.Item?.ShortCircuitKa ?? model.Converter?.Item.ShortCircuitKa) is not { } withstand || missing.Count > 0)
+        if (model.WholeFeeder is not { } feederOhm
+            || (model.Starter?.Item?.ShortCircuitKa ?? model.Converter?.Item.ShortCircuitKa) is not { } withstand || missing.Count > 0)
         {
             return Check.Lacking(ConverterId, model.Id, BoardRow.Supply, title, missing);
         }
@@ -103,7 +110,8 @@ internal static class FaultLevelChecks
         if (check.Verdict is Verdict.Fails or Verdict.Tight)
         {
             var feeder = model.Input.DrivePoint.Feeder is Feeder.ByCable ? "a longer feeder" : "a feeder cable of its own";
-            check = check with { Relief = PlantMeans.Relief("current-limiting fuses as the maker states", feeder, new PlantMeans(supply).OpenCoupler(scenario)) + " " + Caution };
+            check = check with { Relief = PlantMeans.Relief("current-limiting fuses as the maker states", feeder,
+                new PlantMeans(supply).OpenCoupler(scenario)) + " " + Caution };
         }
 
         // Above its plain rating a unit holds only behind the fuses that its rating names, and none is specified yet.
@@ -118,7 +126,8 @@ internal static class FaultLevelChecks
     }
 
     /// <summary>The rated short-circuit current of a common bus's supply module.</summary>
-    public static Check OfSupplyModule(string name, SupplyModuleItem? module, System.Numerics.Complex feederOhm, string busId, SupplyContext supply)
+    public static Check OfSupplyModule(string name, SupplyModuleItem? module, System.Numerics.Complex feederOhm, string busId,
+        SupplyContext supply)
     {
         var title = $"Fault level at the supply module, {name}";
         List<string> missing = [.. supply.MissingOfNetwork];
@@ -127,18 +136,24 @@ internal static class FaultLevelChecks
             missing.Add($"a supply module for {name}");
         }
 
-        if (module is null || missing.Count > 0 || supply.WithstandOf(busId) is not var (scenario, faultA, _, behind) || double.IsInfinity(faultA))
+        if (module is null || missing.Count > 0 || supply.WithstandOf(busId) is not var (scenario, faultA, _, behind)
+            || double.IsInfinity(faultA))
         {
-            return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
+            return Check.Lacking("lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title,
+                missing.DefaultIfEmpty("a closed path to its bus, a fault level of the source"));
         }
 
         // A feeder of its own lowers it as its impedance says.
         var busV = supply.Plant.Distribution.Bus(busId).NominalVoltageV;
-        faultA = feederOhm == default ? faultA : WithstandCurrents.CMax(supply.Plant, busV) * busV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
+        faultA = feederOhm == default
+            ? faultA
+            : WithstandCurrents.CMax(supply.Plant, busV) * busV / Math.Sqrt(3) / (behind + feederOhm).Magnitude;
 
         return CheckWriter.Judged(
-            "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, module.ShortCircuitKa, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            PlantMeans.Relief("current-limiting fuses as the maker states", new PlantMeans(supply).OpenCoupler(scenario)) + " A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
+            "lineup.short-circuit-rating", string.Empty, BoardRow.Plant, title, faultA / 1e3, module.ShortCircuitKa, "kA",
+            LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            PlantMeans.Relief("current-limiting fuses as the maker states", new PlantMeans(supply).OpenCoupler(scenario))
+                + " A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
             new Reason(
                 "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), motors on the line in Z_bus, against the module's rated conditional short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(module.ShortCircuitKa)} kA",

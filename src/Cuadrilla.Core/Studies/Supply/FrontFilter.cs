@@ -5,7 +5,8 @@ using Cuadrilla.Core.Network;
 namespace Cuadrilla.Core.Studies.Supply;
 
 /// <summary>
-/// The line filter of a running front end as the network sees it: reactor, capacitor and damping resistor in series to earth. What lies behind
+/// The line filter of a running front end as the network sees it: reactor, capacitor and damping resistor in series to earth. What lies
+/// behind
 /// (a bridge under current control) draws the catalogue's currents and is open otherwise.
 /// </summary>
 /// <param name="FrontId">Drive point, DC bus or group.</param>
@@ -20,10 +21,12 @@ public sealed record FrontFilter(string FrontId, string BusId, double RatedVa, L
     internal Complex AdmittancePu(double order, double baseVa) => Filter.AdmittancePu(order) * RatedVa / baseVa;
 
     /// <summary>Those of running drives and of central active filters.</summary>
-    internal static IReadOnlyList<FrontFilter> Of(IEnumerable<RunningDrive> running, IEnumerable<ActiveFilter> central, SupplyNetwork network) =>
+    internal static IReadOnlyList<FrontFilter> Of(IEnumerable<RunningDrive> running, IEnumerable<ActiveFilter> central,
+        SupplyNetwork network) =>
     [
         .. central.Where(f => network.IsLive(f.BusId))
-            .Select(f => new FrontFilter(f.Id, f.BusId, Math.Sqrt(3) * network.VoltageV(f.BusId) * f.RatedCurrentA, ActiveFilter.OwnFilter)),
+            .Select(f => new FrontFilter(f.Id, f.BusId, Math.Sqrt(3) * network.VoltageV(f.BusId) * f.RatedCurrentA,
+                ActiveFilter.OwnFilter)),
         .. running.Where(r => r.Item.FrontEnd.LineFilter is not null)
             .Select(r => new FrontFilter(r.Id, r.BusId, r.Item.RatedKw * 1e3, r.Item.FrontEnd.LineFilter!)),
     ];

@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <param name="UnbalancePu">Negative-sequence EMF, parts of the positive.</param>
 /// <param name="Background">Harmonic EMFs in the time of the drive's own voltage.</param>
 /// <param name="LeakageMismatchPu">How far the leakages of a phase-shifting transformer differ.</param>
-internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background, double LeakageMismatchPu);
+internal readonly record struct FrontPlace(double EmfV, Complex SeenOhm, double FrequencyHz, double UnbalancePu, HarmonicEmf Background,
+    double LeakageMismatchPu);
 
 /// <summary>Finds the line current of one converter, by the way that its front end asks for.</summary>
 internal static class FrontSolver
@@ -40,7 +41,8 @@ internal static class FrontSolver
 
     /// <summary>Why its current has no bound: an ideal voltage on a capacitor. Null where something limits it.</summary>
     public static RectifierResult.NoSteadyState? Unbounded(RunningDrive drive, in FrontPlace place) =>
-        drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase && place.SeenOhm.Imaginary + drive.Item.LineSideH(place.FrequencyHz) <= 0
+        drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
+            && place.SeenOhm.Imaginary + drive.Item.LineSideH(place.FrequencyHz) <= 0
             ? new RectifierResult.NoSteadyState(
                 "Nothing limits its line current: an infinite source on its own bus, no reactance in feeder or unit. State the fault level, the feeder or a choke.")
             : null;
@@ -61,7 +63,8 @@ internal static class FrontSolver
                     DcLoadW = point.DcLoadW + item.FrontEnd.LossW(point.DcLoadW, item.RatedKw * 1e3),
 
                     // The solver wants some inductance ahead of all bridges; on an ideal voltage so little that it changes nothing.
-                    SourceInductanceH = Math.Max(place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz), LeastSourcePu * item.LineSideH(place.FrequencyHz)),
+                    SourceInductanceH = Math.Max(place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz),
+                        LeastSourcePu * item.LineSideH(place.FrequencyHz)),
                     Bridges = diode.Bridges,
                     LeakageH = item.LineSideH(place.FrequencyHz),
                     LeakageMismatchPu = place.LeakageMismatchPu,
@@ -129,7 +132,8 @@ internal static class FrontSolver
         return StatedCurrents.Balanced(orders, 0, "catalogue data");
     }
 
-    /// <summary>The bridge of a thyristor front end at an EMF, and the active power drawn beside it; null where it gives or takes nothing.</summary>
+    /// <summary>The bridge of a thyristor front end at an EMF, and the active power drawn beside it; null where it gives or takes
+    /// nothing.</summary>
     public static (ThyristorInput Input, double BesideW, bool FollowsEmf)? ThyristorOf(RunningDrive drive, in FrontPlace place)
     {
         var (item, point) = (drive.Item, drive.Point);
@@ -140,7 +144,8 @@ internal static class FrontSolver
             var volts = 0.9 * item.NoLoadLinkVoltageV * place.EmfV / item.RatedVoltageV;
             return point.LinkW == 0
                 ? null
-                : (new ThyristorInput(place.EmfV, reactance, Math.CopySign(volts, point.LinkW), Math.Abs(point.LinkW) / volts), point.FrontLossW, true);
+                : (new ThyristorInput(place.EmfV, reactance, Math.CopySign(volts, point.LinkW), Math.Abs(point.LinkW) / volts),
+                    point.FrontLossW, true);
         }
 
         // The field has a supply of its own, whose harmonics are small beside the armature's and left out: it and the reactor's
@@ -150,7 +155,8 @@ internal static class FrontSolver
         var armatureW = motor.InputW - motor.RotorW + point.CableLossW + point.ConverterLossW;
         var armatureV = motor.VoltageV;
         return armatureW != 0 && armatureV > 0
-            ? (new ThyristorInput(place.EmfV, reactance, Math.CopySign(armatureV, armatureW), Math.Abs(armatureW) / armatureV), motor.RotorW + point.FrontLossW, false)
+            ? (new ThyristorInput(place.EmfV, reactance, Math.CopySign(armatureV, armatureW), Math.Abs(armatureW) / armatureV),
+                motor.RotorW + point.FrontLossW, false)
             : null;
     }
 

@@ -50,7 +50,8 @@ public sealed record FrontStory(
     /// <param name="drives">Front ends, the largest contributors first.</param>
     internal static IReadOnlyList<DriveInScenario> Told(IEnumerable<DriveInScenario> drives)
     {
-        var solved = drives.Where(d => d is { Circuit.Kind: RectifierKind.SixPulse, Front: RectifierResult.SteadyState, OwnEmf.IsEmpty: false }).ToList();
+        var solved = drives.Where(d => d is { Circuit.Kind: RectifierKind.SixPulse, Front: RectifierResult.SteadyState,
+            OwnEmf.IsEmpty: false }).ToList();
         return [.. solved.Where(d => d.Circuit!.Bridges > 1), .. solved.Where(d => d.Circuit!.Bridges == 1).Take(MostSixPulse)];
     }
 
@@ -62,7 +63,8 @@ public sealed record FrontStory(
         var circuit = drive.Circuit!;
         var front = (RectifierResult.SteadyState)drive.Front;
         var emf = drive.OwnEmf;
-        double Size(Func<int, bool> of) => 100 * Math.Sqrt(emf.Parts().Where(p => of(p.M)).Sum(p => Math.Pow(p.Part.Magnitude, 2))) / emf[1].Magnitude;
+        double Size(Func<int, bool> of) =>
+            100 * Math.Sqrt(emf.Parts().Where(p => of(p.M)).Sum(p => Math.Pow(p.Part.Magnitude, 2))) / emf[1].Magnitude;
         var (unbalance, distortion) = (Size(m => m == -1), Size(m => Math.Abs(m) > 1));
         return new FrontStory(
             drive.DrivePointId,

@@ -6,7 +6,8 @@ using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
-/// <summary><c>supply.generator-loading</c>: apparent and active power of everything that runs against a generator, over all scenarios; and what a generator's dip may be.</summary>
+/// <summary><c>supply.generator-loading</c>: apparent and active power of everything that runs against a generator, over all scenarios;
+/// and what a generator's dip may be.</summary>
 internal static class GeneratorChecks
 {
     private const string Id = "supply.generator-loading";
@@ -40,13 +41,15 @@ internal static class GeneratorChecks
             .MaxBy(p => Math.Max(p.Power.Magnitude / generator.RatedKva.Value, p.Power.Real / generator.RatedKw.Value));
         double apparent = 100 * power.Magnitude / 1e3 / generator.RatedKva.Value, active = 100 * power.Real / 1e3 / generator.RatedKw.Value;
         yield return CheckWriter.Judged(
-            Id, string.Empty, BoardRow.Plant, active > apparent ? Title + ", active power" : Title, Math.Max(apparent, active), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            Id, string.Empty, BoardRow.Plant, active > apparent ? Title + ", active power" : Title, Math.Max(apparent, active), 100, "%",
+            LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: less at once, a larger generator. What comes back must not exceed what else is drawn: a generator takes little back.",
             new Reason(
                 "|ΣS|/S_N and ΣP/P_N, losses of transformers with the fundamental included",
                 $"{Text.N(power.Magnitude / 1e3)} kVA of {Text.N(generator.RatedKva.Value)}, {Text.N(power.Real / 1e3)} kW of {Text.N(generator.RatedKw.Value)} kW",
                 "ISO 8528-1; docs/methods/supply-network.md",
-                [ReasonInput.Of("rated power", generator.RatedKva.Value, "kVA", "generator"), ReasonInput.Of("rated active power", generator.RatedKw.Value, "kW", "generator")]),
+                [ReasonInput.Of("rated power", generator.RatedKva.Value, "kVA", "generator"),
+                    ReasonInput.Of("rated active power", generator.RatedKw.Value, "kW", "generator")]),
             name);
     }
 
@@ -85,7 +88,8 @@ internal static class GeneratorChecks
     private static Complex PowerVa(SupplyContext supply, ScenarioResult result)
     {
         var standing = StandingLoads.Beside(supply.Plant, result, string.Empty);
-        var sum = standing.PowersPu.Aggregate(Complex.Zero, (a, b) => a + b) + Complex.Conjugate(standing.ShuntsPu.Aggregate(Complex.Zero, (a, b) => a + b));
+        var sum = standing.PowersPu.Aggregate(Complex.Zero, (a, b) => a + b)
+            + Complex.Conjugate(standing.ShuntsPu.Aggregate(Complex.Zero, (a, b) => a + b));
         return (sum * SupplyNetwork.BaseVa) + result.Transformers.Sum(t => t.WindingLossW);
     }
 }

@@ -48,13 +48,16 @@ public sealed record HarmonicStudy(
     }
 
     /// <summary>Orders 1…50 in phase A: current into a bus, rms, A (empty where it is dead), and its voltage, % of nominal.</summary>
-    public static (IReadOnlyList<Complex> CurrentA, IReadOnlyList<Complex> VoltagePct) Phasors(PlantSpecification plant, ScenarioResult result, string busId)
+    public static (IReadOnlyList<Complex> CurrentA, IReadOnlyList<Complex> VoltagePct) Phasors(PlantSpecification plant,
+        ScenarioResult result, string busId)
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var sums = new HarmonicSums(
-            plant, scenario, result.Network, StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu), result.Drives, result.Loads, forcePhases: true);
+            plant, scenario, result.Network,
+            StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu), result.Drives,
+            result.Loads, forcePhases: true);
         var into = sums.AtCoupling(busId);
         return (into.Length == 0 ? [] : into[0].CurrentA, sums.VoltagePhasorsPct(busId));
     }

@@ -122,7 +122,8 @@ internal sealed class HarmonicSums
         }
 
         var current = new SequenceSpectrum([.. Enumerable.Range(1, LineCurrent.HighestOrder).Select(h => TakenAt(busId, h))]);
-        return [.. Enumerable.Range(0, Phases).Select(k => PccStudy.Of(current.Phase(k, Shift(busId), network.BaseA(busId)), VoltagePct(busId, k)))];
+        return [.. Enumerable.Range(0, Phases).Select(k =>
+            PccStudy.Of(current.Phase(k, Shift(busId), network.BaseA(busId)), VoltagePct(busId, k)))];
     }
 
     /// <summary>Currents of a transformer or cable at the voltage of a side, by phase; empty when it is out.</summary>
@@ -136,7 +137,8 @@ internal sealed class HarmonicSums
         var spectrum = new SequenceSpectrum(
         [
             .. Enumerable.Range(1, LineCurrent.HighestOrder).Select(h => h == 1
-                ? new Sequences((FundamentalAt(branch.From) - FundamentalAt(branch.To)) / branch.ImpedancePu, Complex.Zero) + NegativeFundamental(branch)
+                ? new Sequences((FundamentalAt(branch.From) - FundamentalAt(branch.To)) / branch.ImpedancePu, Complex.Zero)
+                    + NegativeFundamental(branch)
                 : orders[h - 1]?.Current(branch) ?? default),
         ]);
         return [.. Enumerable.Range(0, Phases).Select(k => new PhaseSpectrum(spectrum.Phase(k, Shift(busId), network.BaseA(busId))))];
@@ -150,7 +152,8 @@ internal sealed class HarmonicSums
         return
         [
             100 * new Sequences(FundamentalAt(node), Complex.Zero).ToBus(shift).Phase(0),
-            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(0) ?? Complex.Zero)),
+            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h =>
+                100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(0) ?? Complex.Zero)),
         ];
     }
 
@@ -171,7 +174,8 @@ internal sealed class HarmonicSums
         return
         [
             100,
-            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(phase).Magnitude ?? 0)),
+            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h =>
+                100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(phase).Magnitude ?? 0)),
         ];
     }
 
@@ -186,7 +190,9 @@ internal sealed class HarmonicSums
         double[] sum = [.. Enumerable.Range(0, LineCurrent.HighestOrder).Select(h => worst.Max(w => w[h]))];
         foreach (var order in plant.Source.BackgroundOrders())
         {
-            var line = Sequences.OfBalanced(plant.Source.BackgroundPu(order) * (node == SupplyNetwork.Reference ? 1 : GainOfSource(order)[node]), order);
+            var line = Sequences.OfBalanced(plant.Source.BackgroundPu(order) * (node == SupplyNetwork.Reference
+                ? 1
+                : GainOfSource(order)[node]), order);
             var own = VoltageOf(node, order);
             sum[order - 1] = plant.Source.KnowsAngleOf(order)
                 ? 100 * Enumerable.Range(0, 3).Max(k => (own + line).ToBus(shift).Phase(k).Magnitude)
@@ -199,7 +205,8 @@ internal sealed class HarmonicSums
     private Complex[] GainOfSource(int order) => GainOfSource(plant, scenario, network, loads, order);
 
     /// <summary>Voltage of each node for an EMF of one of the source, at an order.</summary>
-    internal static Complex[] GainOfSource(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads, int order)
+    internal static Complex[] GainOfSource(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads,
+        int order)
     {
         var matrix = network.Admittance(order);
         var shunts = StandingLoads.Harmonic(plant, scenario, network, order, loads);
@@ -224,7 +231,8 @@ internal sealed class HarmonicSums
         {
             var leaving = network.Downstream(node).Aggregate(Complex.Zero, (sum, b) =>
                 sum + (b.Sign * (FundamentalAt(b.Branch.From) - FundamentalAt(b.Branch.To)) / b.Branch.ImpedancePu));
-            var negative = network.Downstream(node).Aggregate(default(Sequences), (sum, b) => sum + (NegativeFundamental(b.Branch) * b.Sign));
+            var negative = network.Downstream(node).Aggregate(default(Sequences),
+                (sum, b) => sum + (NegativeFundamental(b.Branch) * b.Sign));
             var own = node == SupplyNetwork.Reference ? ReferenceLoad(busId) : fundamentalShunts[node] * fundamental[node];
             var standing = IsBalanced || node == SupplyNetwork.Reference ? Complex.Zero : NegativeShunts[node] * NegativeAt(node);
             return new Sequences(leaving + own, standing) + negative + direct;
@@ -267,7 +275,8 @@ internal sealed class HarmonicSums
                 matrix[i, i] += shunts[i];
             }
 
-            negativeFundamental = DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => (s * source) - drawn[0][i].Negative)]);
+            negativeFundamental = DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) =>
+                (s * source) - drawn[0][i].Negative)]);
         }
 
         return negativeFundamental[node];
@@ -323,7 +332,8 @@ internal sealed class HarmonicSums
     internal static Sequences InFrameOfSource(DriveInScenario drive, RectifierResult.LineDraw draw, int order, SupplyNetwork network)
     {
         var shift = -network.ClockHour(drive.BusId) * Hour;
-        return SequencesOf(draw, order, drive.IsToNeutral).ToSource(order, drive.EmfAngleRad + shift, shift) * (1 / network.BaseA(drive.BusId));
+        return SequencesOf(draw, order, drive.IsToNeutral).ToSource(order, drive.EmfAngleRad + shift,
+            shift) * (1 / network.BaseA(drive.BusId));
     }
 
     // A current between two conductors is solved in the time of their own voltage. Between phases A and B that is 30° ahead of

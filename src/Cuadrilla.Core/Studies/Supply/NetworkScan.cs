@@ -46,7 +46,9 @@ internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, S
             return (0, 0);
         }
 
-        return (Solve(node, order, banks: true) * network.BaseOhm(busId), HasBanks ? Solve(node, order, banks: false) * network.BaseOhm(busId) : Solve(node, order, banks: true) * network.BaseOhm(busId));
+        return (Solve(node, order, banks: true) * network.BaseOhm(busId),
+            HasBanks ? Solve(node, order, banks: false) * network.BaseOhm(busId)
+                : Solve(node, order, banks: true) * network.BaseOhm(busId));
     }
 
     /// <summary>Orders at which the impedance has a maximum.</summary>

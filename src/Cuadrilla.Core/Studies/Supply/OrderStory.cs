@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <param name="SecondId">The other.</param>
 /// <param name="ApartDeg">Angle between the two, degrees.</param>
 /// <param name="CancelledA">What they take from each other, |a| + |b| − |a + b|, A.</param>
-public sealed record OrderStory(int Order, double ArithmeticA, double VectorA, string FirstId, string SecondId, double ApartDeg, double CancelledA)
+public sealed record OrderStory(int Order, double ArithmeticA, double VectorA, string FirstId, string SecondId, double ApartDeg,
+    double CancelledA)
 {
     /// <summary>Tells it.</summary>
     public static OrderStory Of(int order, IReadOnlyList<Contribution> contributions)
@@ -34,7 +35,9 @@ public sealed record OrderStory(int Order, double ArithmeticA, double VectorA, s
         var sum = Enumerable.Range(0, contributions.Count).Aggregate(Complex.Zero, (s, i) => s + At(i));
         return new OrderStory(
             order, Enumerable.Range(0, contributions.Count).Sum(i => At(i).Magnitude), sum.Magnitude,
-            pair.First < 0 ? string.Empty : contributions[pair.First].DrivePointId, pair.First < 0 ? string.Empty : contributions[pair.Second].DrivePointId,
+            pair.First < 0
+                ? string.Empty
+                : contributions[pair.First].DrivePointId, pair.First < 0 ? string.Empty : contributions[pair.Second].DrivePointId,
             pair.First < 0 ? 0 : Math.Abs((At(pair.First) / At(pair.Second)).Phase) * 180 / Math.PI, most);
     }
 }

@@ -39,13 +39,15 @@ internal static class PccChecks
         }
 
         Check Doubted(Check check) => demand!.IsStated ? check : check.AtBestTight(
-            "the maximum demand is not stated and taken from the largest scenario: with less demand the limit is nearer", "Relief: state the maximum demand of the installation (15 or 30 min).");
+            "the maximum demand is not stated and taken from the largest scenario: with less demand the limit is nearer",
+            "Relief: state the maximum demand of the installation (15 or 30 min).");
         yield return Doubted(Tdd(plant, data.PccLimits, defaults, scenarios, demand!));
         yield return Doubted(Orders(plant, data.PccLimits, defaults, scenarios, demand!));
         yield return Voltage(plant, data.PccLimits, defaults, scenarios);
     }
 
-    private static Check Tdd(PlantSpecification plant, HarmonicLimits limits, DefaultsInForce defaults, IReadOnlyList<ScenarioResult> scenarios, PccDemand demand)
+    private static Check Tdd(PlantSpecification plant, HarmonicLimits limits, DefaultsInForce defaults,
+        IReadOnlyList<ScenarioResult> scenarios, PccDemand demand)
     {
         var row = limits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV);
         var worst = scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
@@ -57,10 +59,12 @@ internal static class PccChecks
             demand.Inputs());
         return CheckWriter.Judged(
             TddId, string.Empty, BoardRow.Plant, TddTitle, tdd, row.TddPct, "%", LimitSense.AtMost, defaults.TightMarginPct,
-            "Relief: " + Resonances(plant, worst) + "converters with choke, especially the largest without one.", reason, worst.ScenarioName);
+            "Relief: " + Resonances(plant, worst) + "converters with choke, especially the largest without one.", reason,
+            worst.ScenarioName);
     }
 
-    private static Check Orders(PlantSpecification plant, HarmonicLimits limits, DefaultsInForce defaults, IReadOnlyList<ScenarioResult> scenarios, PccDemand demand)
+    private static Check Orders(PlantSpecification plant, HarmonicLimits limits, DefaultsInForce defaults,
+        IReadOnlyList<ScenarioResult> scenarios, PccDemand demand)
     {
         var row = limits.CurrentRow(demand.Ratio, plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV);
         var (scenario, order, pct, limit) = scenarios
@@ -73,7 +77,8 @@ internal static class PccChecks
             $"{limits.Source}, {limits.Edition}",
             demand.Inputs());
         return CheckWriter.Judged(
-            OrdersId, string.Empty, BoardRow.Plant, FormattableString.Invariant($"{OrdersTitle}, order {order}"), pct, limit, "%", LimitSense.AtMost,
+            OrdersId, string.Empty, BoardRow.Plant, FormattableString.Invariant($"{OrdersTitle}, order {order}"), pct, limit, "%",
+            LimitSense.AtMost,
             defaults.TightMarginPct, "Relief: " + Resonances(plant, scenario) + "converters with choke.", reason, scenario.ScenarioName);
     }
 
@@ -83,7 +88,8 @@ internal static class PccChecks
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var found = plant.Distribution.CapacitorBanks
             .Where(b => !b.DetuningPct.IsKnown && scenario.StepsOnOf(b) > 0 && result.Network.IsLive(b.BusId))
-            .Select(b => (b.Name, Order: Math.Sqrt(b.CapacitorOhm(scenario.StepsOnOf(b), result.Network.VoltageV(b.BusId)) / result.Network.ImpedanceOhm(b.BusId).Imaginary)))
+            .Select(b => (b.Name, Order: Math.Sqrt(b.CapacitorOhm(scenario.StepsOnOf(b),
+                result.Network.VoltageV(b.BusId)) / result.Network.ImpedanceOhm(b.BusId).Imaginary)))
             .Where(b => b.Order < 25)
             .Select(b => $"a reactor for {b.Name}, which resonates near order {Text.N(b.Order, 2)}, ");
         return string.Concat(found);
@@ -111,7 +117,9 @@ internal static class PccChecks
                 ReasonInput.Of("source", worst.Network.AssumedInfinite ? "assumed infinite: optimistic" : "fault level stated", "plant"),
             ]);
         return CheckWriter.Judged(
-            VoltageId, string.Empty, BoardRow.Plant, bySingle ? FormattableString.Invariant($"{VoltageTitle}, order {order}") : VoltageTitle + " distortion",
+            VoltageId, string.Empty, BoardRow.Plant, bySingle
+                ? FormattableString.Invariant($"{VoltageTitle}, order {order}")
+                : VoltageTitle + " distortion",
             bySingle ? single : thdv, bySingle ? row.EachPct : row.ThdPct, "%", LimitSense.AtMost, defaults.TightMarginPct,
             "Relief: " + Resonances(plant, worst) + "converters with choke, a stronger supply.", reason, worst.ScenarioName);
     }

@@ -15,7 +15,8 @@ public sealed record PccDemand(double CurrentA, double FaultA, string Origin)
     /// <summary>Isc/IL.</summary>
     public double Ratio => FaultA / CurrentA;
 
-    /// <summary>I_L is the largest demand of the installation: as stated, or the largest scenario. Null without either, or without fault level.</summary>
+    /// <summary>I_L is the largest demand of the installation: as stated, or the largest scenario. Null without either, or without fault
+    /// level.</summary>
     internal static PccDemand? Of(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios)
     {
         var live = scenarios.Where(s => s.Network.IsLive(plant.Pcc.BusId)).ToList();
@@ -28,11 +29,14 @@ public sealed record PccDemand(double CurrentA, double FaultA, string Origin)
         if (plant.Pcc.MaximumDemandKva.IsKnown)
         {
             var voltage = plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV;
-            return new PccDemand(plant.Pcc.MaximumDemandKva.Value * 1e3 / (Math.Sqrt(3) * voltage), fault, "maximum demand as stated") { IsStated = true };
+            return new PccDemand(plant.Pcc.MaximumDemandKva.Value * 1e3 / (Math.Sqrt(3) * voltage), fault,
+                "maximum demand as stated") { IsStated = true };
         }
 
         var largest = live.MaxBy(s => s.Pcc.FundamentalA)!;
-        return largest.Pcc.FundamentalA > 0 ? new PccDemand(largest.Pcc.FundamentalA, fault, $"largest scenario: {largest.ScenarioName}") : null;
+        return largest.Pcc.FundamentalA > 0
+            ? new PccDemand(largest.Pcc.FundamentalA, fault, $"largest scenario: {largest.ScenarioName}")
+            : null;
     }
 
     internal IReadOnlyList<ReasonInput> Inputs() =>

@@ -8,7 +8,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 internal sealed record SequenceSpectrum(IReadOnlyList<Sequences> Orders)
 {
     /// <summary>Phasors of one phase, orders 1 to 50, at a place that the vector groups have turned, times a base.</summary>
-    public Complex[] Phase(int phase, double shiftRad, double baseValue) => [.. Orders.Select(o => o.ToBus(shiftRad).Phase(phase) * baseValue)];
+    public Complex[] Phase(int phase, double shiftRad, double baseValue) =>
+        [.. Orders.Select(o => o.ToBus(shiftRad).Phase(phase) * baseValue)];
 }
 
 /// <summary>Spectrum of a current of one phase.</summary>

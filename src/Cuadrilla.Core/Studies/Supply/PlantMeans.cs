@@ -25,13 +25,16 @@ internal sealed record PlantMeans(SupplyContext Supply)
     public string? CloseCoupler(string scenarioName) => Named("close", Couplers(scenarioName, false));
 
     /// <summary>Drive points at a bus whose rectifiers have no choke; null where each has one.</summary>
-    public string? Chokes(string busId) => Named("a choke or more pulses at", Diodes(busId).Where(d => d.Item.ChokePct <= 0).Select(d => d.Tag));
+    public string? Chokes(string busId) =>
+        Named("a choke or more pulses at", Diodes(busId).Where(d => d.Item.ChokePct <= 0).Select(d => d.Tag));
 
     /// <summary>Drive points at a bus whose rectifiers have six pulses with a choke already; null where there are none.</summary>
-    public string? MorePulses(string busId) => Named("more pulses or an active front end at", Diodes(busId).Where(d => d.Item.ChokePct > 0).Select(d => d.Tag));
+    public string? MorePulses(string busId) =>
+        Named("more pulses or an active front end at", Diodes(busId).Where(d => d.Item.ChokePct > 0).Select(d => d.Tag));
 
     /// <summary>Banks without reactor; null where each has one.</summary>
-    public string? Detuning() => Named("a reactor ahead of", Supply.Plant.Distribution.CapacitorBanks.Where(b => b.DetuningPu <= 0).Select(b => b.Name));
+    public string? Detuning() => Named("a reactor ahead of",
+        Supply.Plant.Distribution.CapacitorBanks.Where(b => b.DetuningPu <= 0).Select(b => b.Name));
 
     /// <summary>A bank that could be switched off; null where there is none.</summary>
     public string? CapacitorsOff() => Named("fewer steps at low load of", Supply.Plant.Distribution.CapacitorBanks.Select(b => b.Name));
@@ -40,11 +43,14 @@ internal sealed record PlantMeans(SupplyContext Supply)
     public string? OtherVectorGroup(string busId)
     {
         var own = Supply.Plant.Distribution.Transformers.Where(t => t.ToBusId == busId).Select(t => t.VectorGroup).ToHashSet();
-        return own.Count == 0 ? null : Named("part of the drives on", Supply.Plant.Distribution.Transformers.Where(t => t.ToBusId != busId && !own.Contains(t.VectorGroup) && IsLow(t.ToBusId)).Select(t => t.Name));
+        return own.Count == 0 ? null : Named("part of the drives on",
+            Supply.Plant.Distribution.Transformers.Where(t => t.ToBusId != busId && !own.Contains(t.VectorGroup)
+                && IsLow(t.ToBusId)).Select(t => t.Name));
     }
 
     /// <summary>Single-phase loads; null where there are none.</summary>
-    public string? Spread() => Named("spread the phases of", Supply.Plant.Distribution.Loads.OfType<BusLoad.SinglePhaseGroup>().Select(l => l.Name));
+    public string? Spread() => Named("spread the phases of",
+        Supply.Plant.Distribution.Loads.OfType<BusLoad.SinglePhaseGroup>().Select(l => l.Name));
 
     private bool IsLow(string busId) => Supply.Plant.Distribution.Bus(busId).NominalVoltageV <= 1000;
 
@@ -59,7 +65,9 @@ internal sealed record PlantMeans(SupplyContext Supply)
     private IEnumerable<(string Tag, ConverterItem Item)> Diodes(string busId) => Supply.Plant.Lineups
         .Where(l => l.BusId == busId)
         .SelectMany(l => l.DrivePoints)
-        .Select(p => (p.Tag, Item: p.Converter is ConverterChoice.FromCatalogue c ? Supply.Data.Converters.GetValueOrDefault(c.ItemId) : null))
+        .Select(p => (p.Tag, Item: p.Converter is ConverterChoice.FromCatalogue c
+            ? Supply.Data.Converters.GetValueOrDefault(c.ItemId)
+            : null))
         .Where(d => d.Item is { Kind: ConverterKind.SixPulse })
         .OrderByDescending(d => d.Item!.RatedKw)
         .Select(d => (d.Tag, d.Item!));

@@ -18,23 +18,30 @@ internal static class PlantVoltageChecks
         var means = new PlantMeans(supply);
         foreach (var bus in supply.Plant.Distribution.Buses.Where(b => b.NominalVoltageV <= LowVoltageV))
         {
-            var level = levels.Classes[bus.EnvironmentClass.IsKnown ? (int)Math.Round(bus.EnvironmentClass.Value) : supply.Defaults.Harmonics.PlantClass];
+            var level = levels.Classes[bus.EnvironmentClass.IsKnown
+                ? (int)Math.Round(bus.EnvironmentClass.Value)
+                : supply.Defaults.Harmonics.PlantClass];
             var title = $"Voltage distortion, {bus.Name}";
-            var cases = supply.Scenarios.SelectMany(s => s.Buses.Where(b => b.BusId == bus.Id).Select(b => (s.ScenarioName, Bus: b))).ToList();
+            var cases = supply.Scenarios.SelectMany(s =>
+                s.Buses.Where(b => b.BusId == bus.Id).Select(b => (s.ScenarioName, Bus: b))).ToList();
             if (missing.Count > 0 || cases.Count == 0)
             {
-                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title,
+                    missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
                 continue;
             }
 
             var worst = cases
-                .SelectMany(c => Enumerable.Range(2, 49).Select(h => (c.ScenarioName, c.Bus, Order: h, Pct: c.Bus.VoltagePct[h - 1], Level: level.LevelPct(h)))
+                .SelectMany(c => Enumerable.Range(2,
+                    49).Select(h => (c.ScenarioName, c.Bus, Order: h, Pct: c.Bus.VoltagePct[h - 1], Level: level.LevelPct(h)))
                     .Append((c.ScenarioName, c.Bus, Order: 0, Pct: c.Bus.TotalThdvPct, Level: level.ThdPct)))
                 .Where(x => !BelowFloor(x.Order, x.Pct, x.Level))
                 .MaxBy(x => x.Pct / x.Level);
             yield return CheckWriter.Judged(
-                Id, string.Empty, BoardRow.Plant, worst.Order == 0 ? title : FormattableString.Invariant($"{title}, order {worst.Order}"), worst.Pct, worst.Level, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
-                PlantMeans.Relief(means.Chokes(bus.Id), means.MorePulses(bus.Id), means.Detuning(), means.OtherVectorGroup(bus.Id), "a stronger transformer"),
+                Id, string.Empty, BoardRow.Plant, worst.Order == 0 ? title : FormattableString.Invariant($"{title}, order {worst.Order}"),
+                worst.Pct, worst.Level, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                PlantMeans.Relief(means.Chokes(bus.Id), means.MorePulses(bus.Id), means.Detuning(), means.OtherVectorGroup(bus.Id),
+                    "a stronger transformer"),
                 new Reason(
                     "Y_h·V_h = −I_h on the network of each order, the line's own distortion added as if in phase; each order and the total have a level, the nearest is shown",
                     $"THDv {Text.N(worst.Bus.TotalThdvPct)} % ({Text.N(level.ThdPct)} %), the plant's own share {Text.N(worst.Bus.ThdvPct)} %; {(worst.Order == 0 ? "the total decides" : $"order {worst.Order}: {Text.N(worst.Pct)} % ({Text.N(worst.Level)} %)")}; class {level.Number}",

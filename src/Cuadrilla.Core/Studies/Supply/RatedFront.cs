@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// source: the rated input current that limits of single equipment refer to.
 /// </summary>
 /// <param name="Draw">Its currents.</param>
-/// <param name="FifthDeg">Angle of the 5th against the fundamental phase voltage at the bus (sines), degrees; NaN where the catalogue states no angles.</param>
+/// <param name="FifthDeg">Angle of the 5th against the fundamental phase voltage at the bus (sines), degrees; NaN where the catalogue
+/// states no angles.</param>
 internal sealed record RatedFront(RectifierResult.LineDraw Draw, double FifthDeg)
 {
     private static readonly StudyMemory<RectifierInput, RectifierResult> Solved = new(RectifierStudy.Run, 1000);

@@ -1,7 +1,8 @@
 namespace Cuadrilla.Core.Studies.Supply;
 
 /// <summary>
-/// What the plant draws at the point of common coupling when one front end is taken out and all others settle with the network anew: what it adds
+/// What the plant draws at the point of common coupling when one front end is taken out and all others settle with the network anew: what
+/// it adds
 /// or cancels, also where that does not superpose. See <c>docs/methods/contributions.md</c>.
 /// </summary>
 /// <param name="DrivePointId">Drive point, common DC bus or group that is taken out.</param>

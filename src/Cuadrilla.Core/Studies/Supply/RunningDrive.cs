@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <param name="Armature">Plate of a DC motor behind thyristors; null otherwise.</param>
 /// <param name="Point">Its operating point.</param>
 /// <param name="BusId">Its bus, live.</param>
-internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Feed, Complex FeederOhm, MotorPlate? Armature, OperatingPoint Point, string BusId)
+internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Feed, Complex FeederOhm, MotorPlate? Armature,
+    OperatingPoint Point, string BusId)
 {
     /// <summary>A drive with a front end of its own.</summary>
     public static RunningDrive Of(DriveOnConverter model, OperatingPoint point, string busId) => new(

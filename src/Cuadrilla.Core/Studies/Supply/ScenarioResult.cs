@@ -88,7 +88,8 @@ public sealed record ScenarioResult
 /// <param name="BusId">Bus that it hangs from.</param>
 /// <param name="EmfAngleRad">Angle of the voltage it was solved at, against the source, vector groups taken back.</param>
 public sealed record DriveInScenario(
-    string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput? Circuit, double EmfV, string BusId, double EmfAngleRad)
+    string DrivePointId, OperatingPoint Point, RectifierResult Front, RectifierInput? Circuit, double EmfV, string BusId,
+    double EmfAngleRad)
 {
     /// <summary>True for a single-phase front end between phase and neutral.</summary>
     internal bool IsToNeutral => Circuit is { Kind: RectifierKind.SinglePhase } loop && loop.LineVoltageV < 0.75 * EmfV;

@@ -41,7 +41,8 @@ internal static class ScenarioStudy
         }
 
         var buses = plant.BusOfDrivePoints();
-        var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag).ToList();
+        var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p =>
+            p.Tag).ToList();
         var running = new List<RunningDrive>(models.Count);
         var onBus = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);
         var inGroup = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);
@@ -79,18 +80,23 @@ internal static class ScenarioStudy
             }
         }
 
-        running.AddRange(plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules, defaults))).OfType<RunningDrive>());
+        running.AddRange(plant.Lineups.SelectMany(l =>
+            l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules, defaults))).OfType<RunningDrive>());
 
         running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
 
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
         var strongest = PlantNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
-        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network), defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
-        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads, new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before) { Stop = stop, SeeksSecond = seeksSecond }, faults);
+        var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network),
+            defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
+        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads,
+            new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before) { Stop = stop, SeeksSecond = seeksSecond }, faults);
         List<string> unsettled =
         [
             .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),
-            .. drives is not null ? Unsettled(plant, scenario, drives, iteration) : faults.Count == 0 ? ["the network can't carry the load: no voltage settles"] : [],
+            .. drives is not null
+                ? Unsettled(plant, scenario, drives, iteration)
+                : faults.Count == 0 ? ["the network can't carry the load: no voltage settles"] : [],
         ];
         var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], loads);
         var scan = new NetworkScan(plant, scenario, network, loads);
@@ -103,29 +109,37 @@ internal static class ScenarioStudy
             Strongest = strongest,
             Pcc = pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
             PccPhases = pcc.Length == 0 ? [Nothing] : pcc,
-            Transformers = [.. plant.Distribution.Transformers.Select(t => TransformersInScenario.Of(t, plant, network, sums, defaults.Harmonics)).OfType<TransformerInScenario>()],
-            Cables = [.. plant.Distribution.Links.OfType<BusLink.Cable>().Select(c => CablesInScenario.Of(c, plant, scenario, network, sums)).OfType<CableInScenario>()],
+            Transformers = [.. plant.Distribution.Transformers.Select(t =>
+                TransformersInScenario.Of(t, plant, network, sums, defaults.Harmonics)).OfType<TransformerInScenario>()],
+            Cables = [.. plant.Distribution.Links.OfType<BusLink.Cable>().Select(c =>
+                CablesInScenario.Of(c, plant, scenario, network, sums)).OfType<CableInScenario>()],
             Buses = [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
-                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id), network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),
+                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id),
+                    network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),
             ],
             RectifierDcW = running.Sum(r => r.Point.DcLoadW),
             Drives = drives ?? [],
             Loads = loads,
             Unsettled = unsettled,
             Unfed = unfed,
-            Banks = [.. plant.Distribution.CapacitorBanks.Select(b => BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
+            Banks = [.. plant.Distribution.CapacitorBanks.Select(b =>
+                BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [],
+                    defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
             Iteration = iteration,
             FilterCurrents = sums.FilterCurrents,
             Faults = faults,
             Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],
-            ForDips = Transient(plant) is { } transient ? PlantNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)! : network,
+            ForDips = Transient(plant) is { } transient
+                ? PlantNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)!
+                : network,
             ForWithstand = PlantNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables.Cold())!,
         };
     }
 
     // Null where nothing but the source's first instant is known, or needed.
-    private static PlantSpecification? Transient(PlantSpecification plant) => plant.Source.Strength is SourceStrength.Generator { TransientPct.IsKnown: true } g
+    private static PlantSpecification? Transient(PlantSpecification plant) =>
+        plant.Source.Strength is SourceStrength.Generator { TransientPct.IsKnown: true } g
         ? plant with { Source = plant.Source with { Strength = g with { SubtransientPct = g.TransientPct } } }
         : null;
 
@@ -159,7 +173,8 @@ internal static class ScenarioStudy
         }
         catch (Exception problem) when (Fault.IsContained(problem))
         {
-            faults.Add(Fault.Of($"front ends in '{scenario.Name}'", problem is AggregateException { InnerException: { } inner } ? inner : problem));
+            faults.Add(Fault.Of($"front ends in '{scenario.Name}'",
+                problem is AggregateException { InnerException: { } inner } ? inner : problem));
             return (null, FrontIteration.None);
         }
     }
@@ -176,20 +191,25 @@ internal static class ScenarioStudy
 
         var item = module.AsFront(members.Sum(m => m.Model.Converter.Item.DcCapacitanceUf) * 1e-6);
         var point = OperatingPoint.OfBus(members.Sum(m => m.Point.LinkW), item);
-        return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase, DrivePointModel.ImpedanceOf(bus.Feeder, defaults) ?? default, null, point, busId) : null;
+        return point.DrawsFromLine ? new RunningDrive(bus.Id, item, SupplyFeed.ThreePhase,
+            DrivePointModel.ImpedanceOf(bus.Feeder, defaults) ?? default, null, point, busId) : null;
     }
 
     // All motors of a group take their power through one converter.
-    private static RunningDrive? GroupFront(string id, List<(DriveOnConverter Model, OperatingPoint Point)> members, IReadOnlyDictionary<string, Bus> buses)
+    private static RunningDrive? GroupFront(string id, List<(DriveOnConverter Model, OperatingPoint Point)> members,
+        IReadOnlyDictionary<string, Bus> buses)
     {
         var head = members[0].Model;
         var point = OperatingPoint.OfBus(members.Sum(m => m.Model.Input.Group!.Count * m.Point.LinkW), head.WholeItem);
-        return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem, head.Converter.Feed, head.WholeFeederOhm, null, point, buses[head.Id].Id) : null;
+        return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem, head.Converter.Feed, head.WholeFeederOhm, null, point,
+            buses[head.Id].Id) : null;
     }
 
-    private static List<string> Unsettled(PlantSpecification plant, Scenario scenario, IReadOnlyList<DriveInScenario> drives, FrontIteration iteration)
+    private static List<string> Unsettled(PlantSpecification plant, Scenario scenario, IReadOnlyList<DriveInScenario> drives,
+        FrontIteration iteration)
     {
-        var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
+        var tags = plant.AllDrivePoints().Select(p =>
+            (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name)))
             .ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         return

@@ -17,7 +17,8 @@ internal static class StandingLoads
     /// <param name="reactorLossPu">Resistance of reactors ahead of capacitors, parts of their reactance.</param>
     /// <param name="withoutId">A load or drive point that is left out, for a start of its own; empty for none.</param>
     public static Complex[] Fundamental(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<LineDrive> onLine, double reactorLossPu, string withoutId = "")
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<LineDrive> onLine, double reactorLossPu,
+        string withoutId = "")
     {
         var shunts = new Complex[network.NodeCount];
         foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
@@ -41,7 +42,8 @@ internal static class StandingLoads
     }
 
     /// <summary>
-    /// The same at a higher order: capacitors, line filters of front ends, and running line motors by their locked-rotor impedance. Of other
+    /// The same at a higher order: capacitors, line filters of front ends, and running line motors by their locked-rotor impedance. Of
+    /// other
     /// linear load the part that the project relies on, as a resistance at its bus.
     /// </summary>
     public static Complex[] Harmonic(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, HarmonicLoads loads)
@@ -56,7 +58,9 @@ internal static class StandingLoads
 
             if (load is BusLoad.LineMotor motor && scenario.LoadLevelPuOf(motor.Id) is > 0 and var level)
             {
-                var angle = Math.Acos(motor.LockedRotorPowerFactor.IsKnown ? motor.LockedRotorPowerFactor.Value : loads.LockedRotorPowerFactor);
+                var angle = Math.Acos(motor.LockedRotorPowerFactor.IsKnown
+                    ? motor.LockedRotorPowerFactor.Value
+                    : loads.LockedRotorPowerFactor);
                 shunts[node] += Still(network.Rise, motor.LockedRotorVa() * level, angle, order);
             }
         }
@@ -81,11 +85,13 @@ internal static class StandingLoads
         return 1 / new Complex(still.Real * rise.OfWinding(order), still.Imaginary * order);
     }
 
-    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, double reactorLossPu, Complex[] shunts)
+    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order,
+        double reactorLossPu, Complex[] shunts)
     {
         foreach (var (bank, node) in OnNodes(plant.Distribution.CapacitorBanks, b => b.BusId, network))
         {
-            shunts[node] += bank.AdmittanceS(order, scenario.StepsOnOf(bank), network.VoltageV(bank.BusId), reactorLossPu) * network.BaseOhm(bank.BusId);
+            shunts[node] += bank.AdmittanceS(order, scenario.StepsOnOf(bank), network.VoltageV(bank.BusId),
+                reactorLossPu) * network.BaseOhm(bank.BusId);
         }
     }
 
@@ -104,7 +110,8 @@ internal static class StandingLoads
             powers[result.Network.NodeOf(drive.BusId)] += DrivePower(drive, result.Network);
         }
 
-        return new StandingLoad(Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu, withoutLoadId), powers);
+        return new StandingLoad(Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu, withoutLoadId),
+            powers);
     }
 
     private static Complex DrivePower(DriveInScenario drive, SupplyNetwork network)

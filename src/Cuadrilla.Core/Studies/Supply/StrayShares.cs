@@ -4,7 +4,8 @@ using Cuadrilla.Core.Network;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
-/// <summary>Stray losses of a transformer over its resistive loss: its own, or the project's proposals where its maker states none.</summary>
+/// <summary>Stray losses of a transformer over its resistive loss: its own, or the project's proposals where its maker states
+/// none.</summary>
 /// <param name="EddyPu">Eddy loss of the windings.</param>
 /// <param name="OtherPu">Other stray loss; 0 for dry types.</param>
 /// <param name="Assumed">What of it is a proposal, in words; empty when all is stated.</param>

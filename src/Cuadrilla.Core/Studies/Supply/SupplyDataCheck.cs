@@ -28,15 +28,21 @@ internal static class SupplyDataCheck
         var assumed = plant.Source.Strength is SourceStrength.AssumedInfinite;
         return new Check(
             Id, model.Id, BoardRow.Supply, Title, assumed ? Verdict.Tight : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty,
-            LimitSense.AtMost, Given.Unknown, string.Empty, assumed ? "Relief: ask the network operator for the fault level." : string.Empty,
+            LimitSense.AtMost, Given.Unknown, string.Empty, assumed
+                ? "Relief: ask the network operator for the fault level."
+                : string.Empty,
             new Reason(
                 "every impedance from source to converter is known",
                 (assumed ? "the source was assumed infinite: optimistic for distortion" : "nothing missing")
-                    + (plant.Source.Strength is SourceStrength.FaultLevel { LeastMva.IsKnown: false } ? "; least fault level not stated, the largest is taken for dips and distortion too" : string.Empty)
+                    + (plant.Source.Strength is SourceStrength.FaultLevel { LeastMva.IsKnown: false }
+                        ? "; least fault level not stated, the largest is taken for dips and distortion too"
+                        : string.Empty)
                     + (plant.Source is { LowestPct.IsKnown: true, HighestPct.IsKnown: true } s
                         ? FormattableString.Invariant($"; operating range {s.LowestPct.Value:0.#} to {s.HighestPct.Value:0.#} % (proposed for a new plant: put in the utility's)")
                         : "; the source's operating range is not stated and taken as exactly nominal")
-                    + (plant.Source.NotStated().Any() ? "; not stated and taken as none: " + string.Join(", ", plant.Source.NotStated()) : string.Empty),
+                    + (plant.Source.NotStated().Any()
+                        ? "; not stated and taken as none: " + string.Join(", ", plant.Source.NotStated())
+                        : string.Empty),
                 "docs/methods/supply-network.md",
                 []))
         { IsRule = true };

@@ -23,7 +23,8 @@ internal static class TransformerChecks
             bool Behind(string busId) => result.Network.IsLive(busId) && result.Network.NodeOf(busId) == node;
             var watts = result.Running.Where(d => Behind(d.BusId)).Sum(d => Math.Max(0, d.LineW))
                 + supply.Plant.Distribution.Loads.Where(l => Behind(l.BusId)).Sum(l => l.PowerVa().Real * scenario.LoadLevelPuOf(l.Id));
-            var kva = supply.Plant.Distribution.Transformers.Where(t => result.Network.Branches.Any(b => b.ElementId == t.Id) && Behind(t.ToBusId)).Sum(t => t.RatedKva);
+            var kva = supply.Plant.Distribution.Transformers.Where(t => result.Network.Branches.Any(b => b.ElementId == t.Id)
+                && Behind(t.ToBusId)).Sum(t => t.RatedKva);
             if (kva > 0 && (worst is null || watts / 1e3 / kva * 100 > worst.Value.Pct))
             {
                 worst = (result.ScenarioName, watts / 1e3 / kva * 100, watts / 1e3, kva);
@@ -32,7 +33,8 @@ internal static class TransformerChecks
 
         return worst is { } w && w.Pct > supply.Defaults.TransformerLoadingPct
             ? CheckWriter.Judged(
-                Id, string.Empty, BoardRow.Plant, $"Loading of {transformer.Name}", w.Pct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+                Id, string.Empty, BoardRow.Plant, $"Loading of {transformer.Name}", w.Pct, supply.Defaults.TransformerLoadingPct, "%",
+                LimitSense.AtMost, supply.Defaults.TightMarginPct,
                 "Relief: less simultaneous load, another transformer, a larger one.",
                 new Reason(
                     "ΣP/ΣS_N of what hangs behind it: the least it can be, harmonics and reactive power left out",
@@ -78,10 +80,13 @@ internal static class TransformerChecks
                 ReasonInput.Of("rms current at its fed side", state.RmsA, "A", "drives, loads and capacitors behind it"),
                 ReasonInput.Of("rated power", transformer.RatedKva, "kVA", transformer.Name),
                 ReasonInput.Of("rated eddy-loss share", share.EddyPu, "pu", From(transformer.EddyLossPu)),
-                .. oil ? [ReasonInput.Of("other stray loss", share.OtherPu, "pu", From(transformer.OtherStrayLossPu))] : Array.Empty<ReasonInput>(),
+                .. oil ? [ReasonInput.Of("other stray loss", share.OtherPu, "pu", From(transformer.OtherStrayLossPu))]
+                    : Array.Empty<ReasonInput>(),
             ]);
         return CheckWriter.Judged(
             Id, string.Empty, BoardRow.Plant, title, state.LoadingPct, supply.Defaults.TransformerLoadingPct, "%", LimitSense.AtMost,
-            supply.Defaults.TightMarginPct, PlantMeans.Relief("less simultaneous load", new PlantMeans(supply).Chokes(transformer.ToBusId), "another transformer", "a larger one"), reason, scenario.ScenarioName);
+            supply.Defaults.TightMarginPct,
+            PlantMeans.Relief("less simultaneous load", new PlantMeans(supply).Chokes(transformer.ToBusId), "another transformer",
+                "a larger one"), reason, scenario.ScenarioName);
     }
 }

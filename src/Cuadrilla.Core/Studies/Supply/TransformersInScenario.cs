@@ -8,7 +8,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 internal static class TransformersInScenario
 {
     /// <summary>Of one transformer; null when it is out of service or carries nothing to a live bus.</summary>
-    public static TransformerInScenario? Of(Transformer transformer, PlantSpecification plant, SupplyNetwork network, HarmonicSums sums, HarmonicDefaults defaults)
+    public static TransformerInScenario? Of(Transformer transformer, PlantSpecification plant, SupplyNetwork network, HarmonicSums sums,
+        HarmonicDefaults defaults)
     {
         var phases = sums.Through(transformer.Id, transformer.ToBusId);
         if (phases.Length == 0)

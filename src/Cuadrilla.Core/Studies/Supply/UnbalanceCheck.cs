@@ -20,7 +20,8 @@ internal static class UnbalanceCheck
         var unbalance = plant.Source.UnbalancePct.Value;
         return CheckWriter.Judged(
             id, string.Empty, BoardRow.Plant, title, unbalance, defaults.UnbalancePct, "%", LimitSense.AtMost, defaults.TightMarginPct,
-            PlantMeans.Relief(new PlantMeans(supply).Spread() ?? "ask the network operator for its cause", "diode front ends with choke: they stand unbalance better than those without"),
+            PlantMeans.Relief(new PlantMeans(supply).Spread() ?? "ask the network operator for its cause",
+                "diode front ends with choke: they stand unbalance better than those without"),
             new Reason(
                 "U_2/U_1 ≤ limit",
                 $"{Text.N(unbalance)} % against {Text.N(defaults.UnbalancePct)} %; each front end is solved with it, the worst phase is judged",
@@ -41,13 +42,16 @@ internal static class UnbalanceCheck
         {
             var permitted = unbalance > supply.Data.UnbalanceDerating[^1].X ? 0 : 100 * Curve.At(supply.Data.UnbalanceDerating, unbalance);
             yield return CheckWriter.Judged(
-                "supply.unbalance", string.Empty, BoardRow.Plant, $"Load of {motor.Name} under unbalance", motor.LoadingPct, permitted, "%", LimitSense.AtMost,
-                supply.Defaults.TightMarginPct, PlantMeans.Relief(new PlantMeans(supply).Spread(), "a larger motor") + " Above 5 % unbalance no motor runs on the line.",
+                "supply.unbalance", string.Empty, BoardRow.Plant, $"Load of {motor.Name} under unbalance", motor.LoadingPct, permitted, "%",
+                LimitSense.AtMost,
+                supply.Defaults.TightMarginPct,
+                PlantMeans.Relief(new PlantMeans(supply).Spread(), "a larger motor") + " Above 5 % unbalance no motor runs on the line.",
                 new Reason(
                     "load ≤ derating(U_2/U_1)",
                     $"{Text.N(motor.LoadingPct)} % against {Text.N(permitted)} % at {Text.N(unbalance)} % unbalance",
                     "IEC 60034-26, NEMA MG 1",
-                    [ReasonInput.Of("load in service", motor.LoadingPct, "%", motor.Name), ReasonInput.Of("negative-sequence voltage", unbalance, "%", "source")])).At(motor.Id);
+                    [ReasonInput.Of("load in service", motor.LoadingPct, "%", motor.Name),
+                        ReasonInput.Of("negative-sequence voltage", unbalance, "%", "source")])).At(motor.Id);
         }
     }
 }

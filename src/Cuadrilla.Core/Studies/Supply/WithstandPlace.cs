@@ -13,7 +13,8 @@ internal sealed record WithstandPlace(string Scenario, double FaultA, double Mot
     /// <summary>Of a bus; null where no scenario feeds it.</summary>
     public static WithstandPlace? Of(string busId, PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios)
     {
-        var cases = scenarios.Where(s => s.Strongest.IsLive(busId)).Select(s => (Scenario: s, Fault: WithstandCurrents.At(plant, s, busId))).ToList();
+        var cases = scenarios.Where(s => s.Strongest.IsLive(busId)).Select(s =>
+            (Scenario: s, Fault: WithstandCurrents.At(plant, s, busId))).ToList();
         if (cases.Count == 0)
         {
             return null;
@@ -22,6 +23,8 @@ internal sealed record WithstandPlace(string Scenario, double FaultA, double Mot
         var (worst, fault) = cases.MaxBy(c => c.Fault.Ampere);
         var ohm = worst.ForWithstand.ImpedanceOhm(busId);
         return new WithstandPlace(
-            worst.ScenarioName, fault.Ampere, fault.MotorsA, fault.Ampere > 0 && double.IsFinite(fault.Ampere) ? ohm * ((fault.Ampere - fault.MotorsA) / fault.Ampere) : ohm);
+            worst.ScenarioName, fault.Ampere, fault.MotorsA, fault.Ampere > 0 && double.IsFinite(fault.Ampere)
+                ? ohm * ((fault.Ampere - fault.MotorsA) / fault.Ampere)
+                : ohm);
     }
 }

@@ -2,12 +2,14 @@ using System.Text.Json.Nodes;
 
 namespace Cuadrilla.Documents.Projects.Migrations;
 
-/// <summary>From version 3 to 4: groups, shared shafts, followers, holding brakes, servo control and other ways to build a lineup.</summary>
+/// <summary>From version 3 to 4: groups, shared shafts, followers, holding brakes, servo control and other ways to build a
+/// lineup.</summary>
 internal sealed class ArrangementsOfLineups : Migration
 {
     protected override void Apply(JsonObject specification)
     {
-        foreach (var lineup in (specification["lineups"] as JsonArray ?? []).OfType<JsonObject>().Where(l => !l.ContainsKey("arrangements")))
+        foreach (var lineup in (specification["lineups"] as JsonArray ?? []).OfType<JsonObject>().Where(l =>
+            !l.ContainsKey("arrangements")))
         {
             lineup["arrangements"] = new JsonArray();
             lineup["variantName"] = string.Empty;

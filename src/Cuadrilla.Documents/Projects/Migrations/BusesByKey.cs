@@ -3,7 +3,8 @@ using System.Text.Json.Nodes;
 
 namespace Cuadrilla.Documents.Projects.Migrations;
 
-/// <summary>From version 1, which knew one transformer and one bus, to 2: buses, transformers, links, capacitors and loads by key.</summary>
+/// <summary>From version 1, which knew one transformer and one bus, to 2: buses, transformers, links, capacitors and loads by
+/// key.</summary>
 internal sealed class BusesByKey : Migration
 {
     private const string SourceBus = "bus-source";
@@ -13,17 +14,20 @@ internal sealed class BusesByKey : Migration
 
     private static readonly string[] NewMotorFields =
     [
-        "lockedRotorCurrentPu", "lockedRotorTorquePu", "halfLoadPowerFactor", "lossN90T100W", "lossN50T100W", "lossN25T100W", "lossN90T50W", "lossN50T50W", "lossN50T25W", "lossN25T25W",
+        "lockedRotorCurrentPu", "lockedRotorTorquePu", "halfLoadPowerFactor", "lossN90T100W", "lossN50T100W", "lossN25T100W", "lossN90T50W",
+        "lossN50T50W", "lossN50T25W", "lossN25T25W",
     ];
 
     protected override void Apply(JsonObject specification)
     {
-        if (specification["source"] is not JsonObject source || specification["transformer"] is not JsonObject transformer || specification["bus"] is not JsonObject bus)
+        if (specification["source"] is not JsonObject source || specification["transformer"] is not JsonObject transformer
+            || specification["bus"] is not JsonObject bus)
         {
             return;
         }
 
-        var atPrimary = specification["pcc"]?.GetValueKind() == JsonValueKind.String && specification["pcc"]!.GetValue<string>() == "transformer-primary";
+        var atPrimary = specification["pcc"]?.GetValueKind() == JsonValueKind.String
+            && specification["pcc"]!.GetValue<string>() == "transformer-primary";
         specification["distribution"] = new JsonObject
         {
             ["buses"] = new JsonArray(
@@ -42,7 +46,8 @@ internal sealed class BusesByKey : Migration
                 ["powerFactor"] = Taken(bus, "linearLoadPowerFactor"),
             }),
         };
-        specification["pcc"] = new JsonObject { ["busId"] = atPrimary ? SourceBus : FirstBus, ["maximumDemandKva"] = Taken(bus, "maximumDemandKva") };
+        specification["pcc"] = new JsonObject { ["busId"] = atPrimary ? SourceBus : FirstBus,
+            ["maximumDemandKva"] = Taken(bus, "maximumDemandKva") };
         source["busId"] = SourceBus;
         Strength(source["strength"] as JsonObject);
         specification.Remove("bus");
@@ -99,7 +104,8 @@ internal sealed class BusesByKey : Migration
             state["loadPu"] = 1;
         }
 
-        scenario["loadStates"] = Taken(scenario, "linearLoadPu") is JsonValue level && !(level.GetValueKind() == JsonValueKind.Number && level.GetValue<double>() == 1)
+        scenario["loadStates"] = Taken(scenario, "linearLoadPu") is JsonValue level
+            && !(level.GetValueKind() == JsonValueKind.Number && level.GetValue<double>() == 1)
             ? new JsonArray(new JsonObject { ["loadId"] = FirstLoad, ["levelPu"] = level })
             : new JsonArray();
         scenario["switches"] = new JsonArray();
@@ -116,7 +122,8 @@ internal sealed class BusesByKey : Migration
 
     private static JsonObject Transformer(JsonObject old)
     {
-        var transformer = new JsonObject { ["id"] = FirstTransformer, ["name"] = "transformer", ["fromBusId"] = SourceBus, ["toBusId"] = FirstBus };
+        var transformer = new JsonObject { ["id"] = FirstTransformer, ["name"] = "transformer", ["fromBusId"] = SourceBus,
+            ["toBusId"] = FirstBus };
         foreach (var field in old.Select(p => p.Key).ToList())
         {
             transformer[field] = Taken(old, field);

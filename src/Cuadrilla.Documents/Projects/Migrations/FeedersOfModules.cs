@@ -2,7 +2,8 @@ using System.Text.Json.Nodes;
 
 namespace Cuadrilla.Documents.Projects.Migrations;
 
-/// <summary>From version 8 to 9: a supply module has a feeder and a device; fuses of DC buses, isolators, bypasses, contactors of capacitors and soil are stated.</summary>
+/// <summary>From version 8 to 9: a supply module has a feeder and a device; fuses of DC buses, isolators, bypasses, contactors of
+/// capacitors and soil are stated.</summary>
 internal sealed class FeedersOfModules : Migration
 {
     protected override void Apply(JsonObject specification)

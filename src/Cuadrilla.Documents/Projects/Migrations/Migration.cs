@@ -29,8 +29,10 @@ internal abstract class Migration
     protected abstract void Apply(JsonObject specification);
 
     /// <summary>Objects of a list; none where there is no list.</summary>
-    protected static IEnumerable<JsonObject> Each(JsonNode? of, string list) => ((of as JsonObject)?[list] as JsonArray ?? []).OfType<JsonObject>();
+    protected static IEnumerable<JsonObject> Each(JsonNode? of, string list) =>
+        ((of as JsonObject)?[list] as JsonArray ?? []).OfType<JsonObject>();
 
     /// <summary>All drive points.</summary>
-    protected static IEnumerable<JsonObject> DrivePoints(JsonObject specification) => Each(specification, "lineups").SelectMany(l => Each(l, "drivePoints"));
+    protected static IEnumerable<JsonObject> DrivePoints(JsonObject specification) =>
+        Each(specification, "lineups").SelectMany(l => Each(l, "drivePoints"));
 }

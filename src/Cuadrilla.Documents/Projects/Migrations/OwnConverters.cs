@@ -2,7 +2,8 @@ using System.Text.Json.Nodes;
 
 namespace Cuadrilla.Documents.Projects.Migrations;
 
-/// <summary>From version 2 to 3: converters of the engineer's own catalogues, output filters, feeds by two phases, common DC buses. What it added to choices and tariff has values that change nothing.</summary>
+/// <summary>From version 2 to 3: converters of the engineer's own catalogues, output filters, feeds by two phases, common DC buses. What
+/// it added to choices and tariff has values that change nothing.</summary>
 internal sealed class OwnConverters : Migration
 {
     protected override void Apply(JsonObject specification)

@@ -22,7 +22,8 @@ public sealed class StartTests
             Assert.True(fit.LargestDeviationPct < 1e-4, motor.Id);
             var c = fit.Circuit;
             Assert.True(c.RunningOhm.Real > 0 && c.StandstillOhm.Imaginary > 0, motor.Id);
-            Assert.True(motor.Plate.RatedPowerW < 22e3 || c.RunningOhm.Real < c.StandstillOhm.Real, "deep bars raise the resistance at standstill: " + motor.Id);
+            Assert.True(motor.Plate.RatedPowerW < 22e3 || c.RunningOhm.Real < c.StandstillOhm.Real,
+                "deep bars raise the resistance at standstill: " + motor.Id);
         }
 
         Assert.Throws<UnfitDataException>(() => CageCircuitFit.Run(ReferenceCatalogue.Data.Motors["pm-ie5-55"].Plate));
@@ -88,7 +89,8 @@ public sealed class StartTests
     public void Without_load_the_rotor_takes_as_much_heat_as_the_masses_take_energy()
     {
         // Whatever the voltage: ∫s·P_gap dt = ½·J·ω_s² for a start from rest to synchronous speed.
-        foreach (var drive in new[] { Drive(Stiff, new FullVoltage(), 0.995), Drive(Stiff, new SoftStartLaw(Settings(SoftStartMode.CurrentLimit, 300), Plate.RatedCurrentA), 0.995) })
+        foreach (var drive in new[] { Drive(Stiff, new FullVoltage(), 0.995),
+            Drive(Stiff, new SoftStartLaw(Settings(SoftStartMode.CurrentLimit, 300), Plate.RatedCurrentA), 0.995) })
         {
             var run = StartSimulation.Run(drive, [new LoadPoint(0, 0)], 25, 0.002);
             Assert.Equal(1, run.Energy.RotorJ / run.Energy.KineticJ, 0.02);
@@ -122,7 +124,8 @@ public sealed class StartTests
     [Fact]
     public void A_soft_starter_keeps_its_limit_and_torque_falls_with_the_square()
     {
-        var run = StartSimulation.Run(Drive(Weak, new SoftStartLaw(Settings(SoftStartMode.CurrentLimit, 350), Plate.RatedCurrentA)), Square(0.4), 25, 0.01);
+        var run = StartSimulation.Run(Drive(Weak, new SoftStartLaw(Settings(SoftStartMode.CurrentLimit, 350), Plate.RatedCurrentA)),
+            Square(0.4), 25, 0.01);
         Assert.All(run.Moments, m => Assert.True(m.State.LineCurrentA <= 3.5 * Plate.RatedCurrentA * 1.0001));
         var first = run.Moments[0].State;
         var full = Circuit.At(1, 400);
@@ -198,16 +201,20 @@ public sealed class StartTests
     [
         ("across the line", Drive(bus, new FullVoltage())),
         ("star-delta", Drive(bus, new StarDeltaLaw(9, 0.05))),
-        ("voltage ramp", Drive(bus, new SoftStartLaw(new SoftStarterSettings(SoftStartMode.VoltageRamp, 40, 8, 450, 70, 0.3, false, 0), Plate.RatedCurrentA))),
-        ("current ramp", Drive(bus, new SoftStartLaw(new SoftStarterSettings(SoftStartMode.CurrentRamp, 150, 8, 450, 0, 0, true, 0), Plate.RatedCurrentA))),
+        ("voltage ramp", Drive(bus, new SoftStartLaw(new SoftStarterSettings(SoftStartMode.VoltageRamp, 40, 8, 450, 70, 0.3, false, 0),
+            Plate.RatedCurrentA))),
+        ("current ramp", Drive(bus, new SoftStartLaw(new SoftStarterSettings(SoftStartMode.CurrentRamp, 150, 8, 450, 0, 0, true, 0),
+            Plate.RatedCurrentA))),
     ];
 
     private static SoftStarterSettings Settings(SoftStartMode mode, double limitPct) => new(mode, 0, 0, limitPct, 0, 0, false, 0);
 
-    private static CageStartDrive Drive(StartBus bus, IVoltageLaw law, double share = 0.97) => new(Circuit, bus, law, share * Circuit.SynchronousRadPerS);
+    private static CageStartDrive Drive(StartBus bus, IVoltageLaw law, double share = 0.97) =>
+        new(Circuit, bus, law, share * Circuit.SynchronousRadPerS);
 
     private static LoadPoint[] Square(double part) =>
-        [.. Enumerable.Range(0, 101).Select(i => new LoadPoint(Circuit.SynchronousRadPerS * i / 100, part * Plate.RatedTorqueNm * i * i / 1e4))];
+        [.. Enumerable.Range(0, 101).Select(i =>
+            new LoadPoint(Circuit.SynchronousRadPerS * i / 100, part * Plate.RatedTorqueNm * i * i / 1e4))];
 
     private sealed class Constant(double torqueNm, double targetRadPerS) : IStartDrive
     {
@@ -217,6 +224,7 @@ public sealed class StartTests
 
         public IReadOnlyList<double> JumpsS => [];
 
-        public StartState At(double timeS, double speedRadPerS, double loadTorqueNm) => new(torqueNm, 1, 1, 400, torqueNm * speedRadPerS, 0, 0, 0);
+        public StartState At(double timeS, double speedRadPerS, double loadTorqueNm) =>
+            new(torqueNm, 1, 1, 400, torqueNm * speedRadPerS, 0, 0, 0);
     }
 }

@@ -34,7 +34,8 @@ public sealed class LinkMotionTests
     }
 
     [Fact]
-    public void Random_powers_agree_with_tiny_steps_and_lose_no_energy() => Gen.Select(Gen.Double[-30e3, 30e3], Gen.Double[0.02, 0.5], Gen.Double[15, 60], Gen.Double[0, 8e3], Gen.Double[566, 810])
+    public void Random_powers_agree_with_tiny_steps_and_lose_no_energy() =>
+        Gen.Select(Gen.Double[-30e3, 30e3], Gen.Double[0.02, 0.5], Gen.Double[15, 60], Gen.Double[0, 8e3], Gen.Double[566, 810])
         .Sample((power, time, ohm, returned, start) =>
         {
             var limits = Link with { ResistorOhm = ohm, ReturnW = returned };

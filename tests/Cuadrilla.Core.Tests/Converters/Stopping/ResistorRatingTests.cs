@@ -35,7 +35,8 @@ public sealed class ResistorRatingTests
     }
 
     [Fact]
-    public void The_worst_stretch_is_that_of_a_fine_search() => Gen.Select(Gen.Double[0.2, 20], Gen.Double[0, 30e3]).List[1, 6].Sample(parts =>
+    public void The_worst_stretch_is_that_of_a_fine_search() =>
+        Gen.Select(Gen.Double[0.2, 20], Gen.Double[0, 30e3]).List[1, 6].Sample(parts =>
     {
         List<ReturnedPower> profile = [.. parts.Select(p => new ReturnedPower(p.Item1, p.Item2))];
         double At(double t)

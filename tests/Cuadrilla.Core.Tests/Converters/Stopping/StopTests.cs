@@ -66,7 +66,8 @@ public sealed class StopTests
     public void Losses_alone_stop_it_in_the_time_that_burns_the_energy()
     {
         // The drive loses 900 W whatever it does: braking power is held at 900 W, so t = (½·J·ω² − capacitor)/900.
-        var run = StopSimulation.Run(Input(load: 0, largest: 1e6) with { Link = Link, HoldsLink = true, ReturnedW = (omega, torque) => (omega * torque) - 900 });
+        var run = StopSimulation.Run(Input(load: 0, largest: 1e6) with { Link = Link, HoldsLink = true,
+            ReturnedW = (omega, torque) => (omega * torque) - 900 });
         Assert.Equal(StopEnd.Stopped, run.End);
         var kinetic = 0.5 * InertiaKgM2 * TopRadPerS * TopRadPerS;
         var stored = 0.5 * Link.CapacitanceF * ((780.0 * 780) - (566.0 * 566));

@@ -4,7 +4,8 @@ using Cuadrilla.Core.Harmonics.Rectifiers;
 namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>
-/// One six-pulse bridge, or two or three behind shifted secondaries, on one source and one link, per unit. Bases as for one bridge: peak of the
+/// One six-pulse bridge, or two or three behind shifted secondaries, on one source and one link, per unit. Bases as for one bridge: peak
+/// of the
 /// phase EMF, DC load of all, angle of the fundamental.
 /// </summary>
 internal sealed class CoupledCircuit
@@ -21,7 +22,8 @@ internal sealed class CoupledCircuit
         Bridges = shiftRad.Count;
         SourceResistance = input.SourceResistanceOhm / ohm;
         SourceReactance = omega * input.SourceInductanceH / ohm;
-        LeakageReactance = [.. Enumerable.Range(0, Bridges).Select(k => omega * input.LeakageH / ohm * (1 + (input.LeakageMismatchPu * Place(k))))];
+        LeakageReactance = [.. Enumerable.Range(0,
+            Bridges).Select(k => omega * input.LeakageH / ohm * (1 + (input.LeakageMismatchPu * Place(k))))];
         ChokeReactance = omega * input.DcChokeH / ohm;
         ChokeResistance = input.DcChokeResistanceOhm / ohm;
         Susceptance = omega * input.DcCapacitanceF * ohm;

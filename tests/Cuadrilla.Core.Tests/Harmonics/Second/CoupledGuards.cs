@@ -13,7 +13,8 @@ internal static class CoupledGuards
     private const double JustBegun = 1e-7;
 
     /// <summary>Smallest margin and the change that it stands for.</summary>
-    public static double Of(CoupledCircuit circuit, CoupledMode mode, in CoupledState stateWithEmf, in CoupledState slope, out CoupledEvent next)
+    public static double Of(CoupledCircuit circuit, CoupledMode mode, in CoupledState stateWithEmf, in CoupledState slope,
+        out CoupledEvent next)
     {
         var volts = mode.Volts(stateWithEmf);
         var sides = mode.Sides;

@@ -34,7 +34,8 @@ internal sealed class CoupledMode
                 matrix[r, c] = (circuit.SourceReactance * 2 / 3 * circuit.Between(x, y))
                     + (x == y ? circuit.LeakageReactance[x / 3] : 0)
                     + (SharesRail(x, y) ? circuit.ChokeReactance : 0);
-                right[r, y] -= (circuit.SourceResistance * 2 / 3 * circuit.Between(x, y)) + (SharesRail(x, y) ? circuit.ChokeResistance : 0);
+                right[r, y] -= (circuit.SourceResistance * 2 / 3 * circuit.Between(x, y))
+                    + (SharesRail(x, y) ? circuit.ChokeResistance : 0);
             }
 
             var star = live.Length + Array.IndexOf(conducting, x / 3);

@@ -22,8 +22,10 @@ internal sealed class CoupledSpectrum
         {
             for (var node = 0; node < FourPointQuadrature.Nodes.Length; node++)
             {
-                var state = CoupledState.Between(step.Start, step.StartSlope, step.End, step.EndSlope, step.WidthRad, FourPointQuadrature.Nodes[node]);
-                Add(state, step.StartRad + (FourPointQuadrature.Nodes[node] * step.WidthRad), FourPointQuadrature.Weights[node] * step.WidthRad / Math.PI, direct, across);
+                var state = CoupledState.Between(step.Start, step.StartSlope, step.End, step.EndSlope, step.WidthRad,
+                    FourPointQuadrature.Nodes[node]);
+                Add(state, step.StartRad + (FourPointQuadrature.Nodes[node] * step.WidthRad),
+                    FourPointQuadrature.Weights[node] * step.WidthRad / Math.PI, direct, across);
             }
         }
 

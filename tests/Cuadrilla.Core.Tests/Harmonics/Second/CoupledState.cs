@@ -59,7 +59,8 @@ internal struct CoupledState
     }
 
     /// <summary>Cubic Hermite value at a fraction of a step.</summary>
-    public static CoupledState Between(in CoupledState start, in CoupledState startSlope, in CoupledState end, in CoupledState endSlope, double width, double u)
+    public static CoupledState Between(in CoupledState start, in CoupledState startSlope, in CoupledState end, in CoupledState endSlope,
+        double width, double u)
     {
         var v = 1 - u;
         return default(CoupledState)

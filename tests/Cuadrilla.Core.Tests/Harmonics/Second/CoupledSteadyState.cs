@@ -20,7 +20,8 @@ internal abstract record CoupledOrbit
 }
 
 /// <summary>
-/// Shooting over the repeat angle: Newton's method on the currents that flow at its start and the link voltage; then the spectral radius of the
+/// Shooting over the repeat angle: Newton's method on the currents that flow at its start and the link voltage; then the spectral radius
+/// of the
 /// map tells whether the state attracts.
 /// </summary>
 internal sealed class CoupledSteadyState
@@ -176,7 +177,9 @@ internal sealed class CoupledSteadyState
             return new CoupledOrbit.Unsettled(double.NaN);
         }
 
-        return steps.Exists(s => HasCollapsed(s.End)) ? new CoupledOrbit.Collapsed() : new CoupledOrbit.Settled(HalfCycle(steps), multiplier);
+        return steps.Exists(s => HasCollapsed(s.End))
+            ? new CoupledOrbit.Collapsed()
+            : new CoupledOrbit.Settled(HalfCycle(steps), multiplier);
     }
 
     // A link that falls below the clamp where the search ended is one that the supply can't hold.

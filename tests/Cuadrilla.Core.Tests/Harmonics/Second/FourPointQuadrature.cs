@@ -1,6 +1,7 @@
 namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
-/// <summary>Gauss–Legendre quadrature with four points on the interval from 0 to 1: exact for polynomials up to the seventh degree.</summary>
+/// <summary>Gauss–Legendre quadrature with four points on the interval from 0 to 1: exact for polynomials up to the seventh
+/// degree.</summary>
 internal static class FourPointQuadrature
 {
     public static readonly double[] Nodes = [0.06943184420297371, 0.33000947820757187, 0.66999052179242813, 0.93056815579702629];

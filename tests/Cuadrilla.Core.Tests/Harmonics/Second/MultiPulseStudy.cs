@@ -45,7 +45,8 @@ internal static class MultiPulseStudy
     }
 
     /// <summary>
-    /// A single three-phase bridge on this solver: a second way where the other finds no orbit, and a check of it. Null when it finds none either,
+    /// A single three-phase bridge on this solver: a second way where the other finds no orbit, and a check of it. Null when it finds none
+    /// either,
     /// or the choke shorts the rails.
     /// </summary>
     /// <param name="input">One bridge, three phases.</param>
@@ -73,11 +74,13 @@ internal static class MultiPulseStudy
         CoupledOrbit.Settled settled => Steady(input, circuit, settled),
         CoupledOrbit.Collapsed => new RectifierResult.NoSteadyState(
             "The supply can't deliver this power through its impedance: the link voltage collapses. Lower the load or the impedance."),
-        CoupledOrbit.Unsettled unsettled => new RectifierResult.NoSteadyState(Reason(unsettled.Multiplier), () => SettlingCapacitanceF(input)),
+        CoupledOrbit.Unsettled unsettled =>
+            new RectifierResult.NoSteadyState(Reason(unsettled.Multiplier), () => SettlingCapacitanceF(input)),
         _ => throw new InvalidOperationException("Unknown orbit."),
     };
 
-    private static string Reason(double multiplier) => "The chokes and the link capacitor ring against the load behind the shifted bridges." + (double.IsNaN(multiplier)
+    private static string Reason(double multiplier) =>
+        "The chokes and the link capacitor ring against the load behind the shifted bridges." + (double.IsNaN(multiplier)
         ? " No state repeats itself every cycle."
         : FormattableString.Invariant($" A disturbance grows by {multiplier:0.000} each half cycle instead of dying out."));
 
@@ -111,7 +114,8 @@ internal static class MultiPulseStudy
         for (var p = 0; p < 3; p++)
         {
             var lag = p * 2 * Math.PI / 3;
-            var emf = Complex.FromPolarCoordinates(1, -lag) + (input.UnbalancePu * Complex.FromPolarCoordinates(1, input.UnbalanceRad + lag));
+            var emf = Complex.FromPolarCoordinates(1, -lag)
+                + (input.UnbalancePu * Complex.FromPolarCoordinates(1, input.UnbalanceRad + lag));
             var rmsEmf = Math.Sqrt(((emf.Magnitude * emf.Magnitude) + input.Background.SquareSum) / 2);
             var rms = Math.Sqrt(spectrum.SquaresPu[p]);
             phases[p] = new LineCurrent(

@@ -19,7 +19,8 @@ using static Cuadrilla.Core.Tests.Assessment.DemoChanges;
 
 namespace Cuadrilla.Core.Tests.Studies.Arrangements;
 
-/// <summary>Groups, shared shafts, followers, brakes, parallel modules and servo lineups of the demo plant, judged over its scenarios.</summary>
+/// <summary>Groups, shared shafts, followers, brakes, parallel modules and servo lineups of the demo plant, judged over its
+/// scenarios.</summary>
 public sealed class ArrangementAssessmentTests
 {
     private static readonly PlantAssessment Found = DemoChanges.Assessor.Run(Demo);
@@ -28,12 +29,14 @@ public sealed class ArrangementAssessmentTests
     public void Each_family_has_its_fault_in_the_demo()
     {
         string[] failing = [.. Found.Checks.Where(c => c.Verdict == Verdict.Fails).Select(c => c.Id).Distinct()];
-        string[] wanted = ["group.motor-protection", "share.unit-lost", "brake.sequence", "follower.setting", "parallel.rating", "lineup.emergency-stop", "lineup.control-supply"];
+        string[] wanted = ["group.motor-protection", "share.unit-lost", "brake.sequence", "follower.setting", "parallel.rating",
+            "lineup.emergency-stop", "lineup.control-supply"];
 
         Assert.Empty(wanted.Except(failing));
 
         // Motor cables longer than any maker declares a filter for: the one verdict that more data would not give.
-        Assert.Equal([("emc.category", "dp-06"), ("emc.category", "dp-21")], Found.Checks.Where(c => c.Verdict == Verdict.NeedsData).Select(c => (c.Id, c.DrivePointId)).Order());
+        Assert.Equal([("emc.category", "dp-06"), ("emc.category", "dp-21")],
+            Found.Checks.Where(c => c.Verdict == Verdict.NeedsData).Select(c => (c.Id, c.DrivePointId)).Order());
     }
 
     [Fact]
@@ -80,7 +83,8 @@ public sealed class ArrangementAssessmentTests
 
         // At rated frequency a jam is the locked rotor.
         var circuit = CageCircuitFit.Run(second.Model.Connected!.Plate).Circuit;
-        Assert.Equal(plate.LockedRotorCurrentPu * plate.RatedCurrentA, circuit.StandingCurrentA(1, second.Model.Connected.Plate.RatedVoltageV), 0.01 * plate.RatedCurrentA);
+        Assert.Equal(plate.LockedRotorCurrentPu * plate.RatedCurrentA,
+            circuit.StandingCurrentA(1, second.Model.Connected.Plate.RatedVoltageV), 0.01 * plate.RatedCurrentA);
     }
 
     [Theory]
@@ -88,7 +92,8 @@ public sealed class ArrangementAssessmentTests
     [InlineData(MotorControl.Scalar, "pm-ie5-1.1", "group.motor-kind")]
     public void A_group_asks_for_scalar_control_and_cage_motors(MotorControl control, string motor, string failing)
     {
-        var plant = Changed(Demo, "dp-21", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Control = control } });
+        var plant = Changed(Demo, "dp-21",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Control = control } });
         plant = Changed(plant, "dp-22", p => p with { Motor = ((MotorChoice.FromCatalogue)p.Motor) with { ItemId = motor } });
         Assert.Equal(Verdict.Fails, Check(plant, failing, "group-exit").Verdict);
     }
@@ -97,8 +102,10 @@ public sealed class ArrangementAssessmentTests
     public void A_late_start_uses_the_overload_or_only_the_continuous_current()
     {
         var group = Demo.GroupOf("dp-21")!;
-        var loaded = Arranged(Demo, group.Id, a => ((MotorGroup)a) with { Members = [group.Members[0] with { Count = 9 }, group.Members[1] with { SwitchedLate = true }] });
-        var cautious = loaded with { Overrides = [.. loaded.Overrides, new DefaultOverride("group-late-start-on-overload", 0, "cautious")] };
+        var loaded = Arranged(Demo, group.Id,
+            a => ((MotorGroup)a) with { Members = [group.Members[0] with { Count = 9 }, group.Members[1] with { SwitchedLate = true }] });
+        var cautious = loaded with { Overrides = [.. loaded.Overrides,
+            new DefaultOverride("group-late-start-on-overload", 0, "cautious")] };
         var (by, at) = (Check(loaded, "group.late-start", group.Id), Check(cautious, "group.late-start", group.Id));
 
         Assert.Equal(by.Figure, at.Figure);
@@ -132,7 +139,9 @@ public sealed class ArrangementAssessmentTests
             SharingKind.SpeedTrim => new SharingMethod.SpeedTrim(2, 120),
             _ => new SharingMethod.TorqueFollower(3, 5),
         };
-        var plant = Arranged(Demo, "shaft-hoist", a => ((SharedShaft)a) with { Method = method, Coupling = rigid ? new ShaftCoupling.Rigid() : new ShaftCoupling.Elastic(4000, 30) });
+        var plant = Arranged(Demo, "shaft-hoist",
+            a => ((SharedShaft)a) with { Method = method,
+                Coupling = rigid ? new ShaftCoupling.Rigid() : new ShaftCoupling.Elastic(4000, 30) });
         var check = Check(plant, "share.method", "shaft-hoist");
 
         Assert.Equal(Verdict.Fails, check.Verdict);
@@ -142,7 +151,8 @@ public sealed class ArrangementAssessmentTests
     [Fact]
     public void A_hanging_load_on_a_shared_shaft_wants_encoders()
     {
-        var plant = Changed(Demo, "dp-07", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Control = MotorControl.Vector } });
+        var plant = Changed(Demo, "dp-07",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Control = MotorControl.Vector } });
         var check = Check(plant, "share.method", "shaft-hoist");
 
         Assert.Equal(Verdict.Fails, check.Verdict);
@@ -158,7 +168,8 @@ public sealed class ArrangementAssessmentTests
         var current = unit.Motor!.At(load.Rpm, load.TorqueNm, MotorFeed.Converter).CurrentA;
         double Time(double pu, double rated, double seconds) => seconds * ((rated * rated) - 1) / ((pu * pu) - 1);
         var expected = Math.Min(
-            Time(current / unit.Converter!.SiteCurrentA, unit.Converter.Overload.CurrentPu, unit.Converter.Overload.TimeS), Time(current / unit.Motor.Plate.RatedCurrentA, 1.5, 120));
+            Time(current / unit.Converter!.SiteCurrentA, unit.Converter.Overload.CurrentPu, unit.Converter.Overload.TimeS),
+            Time(current / unit.Motor.Plate.RatedCurrentA, 1.5, 120));
 
         Assert.Equal(expected, check.Figure.Value, 1e-6 * expected);
         var shorter = Arranged(Demo, "shaft-hoist", a => ((SharedShaft)a) with { RunOnS = 20 });
@@ -170,11 +181,15 @@ public sealed class ArrangementAssessmentTests
     {
         var glaze = (RatioFollower)Demo.Lineups[1].Arrangements.Single(a => a.Id == "ratio-glaze");
         var fast = Arranged(Demo, "ratio-glaze", a => glaze with { Leader = glaze.Leader with { LargestRpm = 800 } });
-        var faster = fast with { Scenarios = [.. fast.Scenarios, Scenario.AsUsual("fast", "belt at 120 %") with { States = [new DrivePointState("dp-11", true, 1.2, 1)] }] };
+        var faster = fast with { Scenarios = [.. fast.Scenarios,
+            Scenario.AsUsual("fast", "belt at 120 %") with { States = [new DrivePointState("dp-11", true, 1.2, 1)] }] };
 
-        Assert.True(Check(faster, "follower.limits", "ratio-glaze").Figure.Value > Check(fast, "follower.limits", "ratio-glaze").Figure.Value);
+        Assert.True(Check(faster, "follower.limits", "ratio-glaze").Figure.Value > Check(fast, "follower.limits",
+            "ratio-glaze").Figure.Value);
         Assert.Equal("belt at 120 %", Check(faster, "follower.limits", "ratio-glaze").Scenario);
-        var cured = Arranged(Demo, "ratio-glaze", a => glaze with { Leader = glaze.Leader with { PulsesPerTurn = 512 }, Follower = glaze.Follower with { PulsesPerTurn = 512 }, SampleTimeS = 0.5, InputLimitHz = 20_000, ImpliedDecimals = 4 });
+        var cured = Arranged(Demo, "ratio-glaze",
+            a => glaze with { Leader = glaze.Leader with { PulsesPerTurn = 512 }, Follower = glaze.Follower with { PulsesPerTurn = 512 },
+                SampleTimeS = 0.5, InputLimitHz = 20_000, ImpliedDecimals = 4 });
         Assert.NotEqual(Verdict.Fails, Check(cured, "follower.setting", "ratio-glaze").Verdict);
         var open = Arranged(Demo, "ratio-glaze", a => glaze with { WantedRatio = Given.Unknown });
         Assert.Contains("wanted ratio", Check(open, "follower.setting", "ratio-glaze").Relief, StringComparison.Ordinal);
@@ -197,18 +212,24 @@ public sealed class ArrangementAssessmentTests
         var check = Found.Checks.Single(c => c is { Id: "brake.holding", DrivePointId: "dp-05" });
         Assert.Equal(Digits.Kept(1.5 * 1300 * 9.80665 * 0.25 / 38), check.Limit.Value, 9);
         Assert.Equal(Verdict.Fails, BrakeCheck("brake.holding", b => b with { HoldingNm = 100 }).Verdict);
-        Assert.Contains("Never stand under a load", BrakeCheck("brake.holding", b => b with { HoldingNm = 100 }).Relief, StringComparison.Ordinal);
+        Assert.Contains("Never stand under a load", BrakeCheck("brake.holding", b => b with { HoldingNm = 100 }).Relief,
+            StringComparison.Ordinal);
     }
 
     [Fact]
     public void A_sequence_by_threshold_holds_and_a_missing_feedback_makes_it_tight()
     {
-        Assert.Equal(Verdict.Holds, BrakeCheck("brake.sequence", b => b with { Control = b.Control with { CloseDelayS = Given.Unknown } }).Verdict);
-        Assert.Equal(Verdict.Tight, BrakeCheck("brake.sequence", b => b with { Control = b.Control with { CloseDelayS = Given.Unknown, CommandFeedback = false } }).Verdict);
-        var early = BrakeCheck("brake.sequence", b => b with { Control = b.Control with { CloseDelayS = Given.Unknown, PositionFeedback = false, HoldMs = 10, SpeedAfterReleaseMs = 150 } });
+        Assert.Equal(Verdict.Holds, BrakeCheck("brake.sequence",
+            b => b with { Control = b.Control with { CloseDelayS = Given.Unknown } }).Verdict);
+        Assert.Equal(Verdict.Tight, BrakeCheck("brake.sequence",
+            b => b with { Control = b.Control with { CloseDelayS = Given.Unknown, CommandFeedback = false } }).Verdict);
+        var early = BrakeCheck("brake.sequence",
+            b => b with { Control = b.Control with { CloseDelayS = Given.Unknown, PositionFeedback = false, HoldMs = 10,
+                SpeedAfterReleaseMs = 150 } });
         Assert.Equal(Verdict.Fails, early.Verdict);
         Assert.Contains("turning shaft", early.Title, StringComparison.Ordinal);
-        Assert.Equal(Verdict.NeedsData, BrakeCheck("brake.sequence", b => b with { Coil = b.Coil with { TimeConstantMs = Given.Unknown } }).Verdict);
+        Assert.Equal(Verdict.NeedsData,
+            BrakeCheck("brake.sequence", b => b with { Coil = b.Coil with { TimeConstantMs = Given.Unknown } }).Verdict);
     }
 
     [Fact]
@@ -216,14 +237,16 @@ public sealed class ArrangementAssessmentTests
     {
         Assert.Equal(Digits.Kept(130.0 / 205), BrakeCheck("brake.coil", b => b).Figure.Value, 12);
         Assert.Equal(Verdict.Fails, BrakeCheck("brake.coil", b => b with { Coil = b.Coil with { OutputA = 0.5 } }).Verdict);
-        Assert.Equal(Verdict.Fails, BrakeCheck("brake.coil", b => b with { Coil = b.Coil with { Suppression = CoilSuppression.None } }).Verdict);
+        Assert.Equal(Verdict.Fails, BrakeCheck("brake.coil",
+            b => b with { Coil = b.Coil with { Suppression = CoilSuppression.None } }).Verdict);
         Assert.Equal(Verdict.NeedsData, BrakeCheck("brake.coil", b => b with { Coil = b.Coil with { PowerW = Given.Unknown } }).Verdict);
     }
 
     [Fact]
     public void Modules_side_by_side_give_95_per_cent_of_their_sum()
     {
-        var plant = Changed(Demo, "dp-26", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Wiring = ModuleWiring.OneWindingWithChokes } });
+        var plant = Changed(Demo, "dp-26",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Wiring = ModuleWiring.OneWindingWithChokes } });
         var check = DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "parallel.rating", DrivePointId: "dp-26" });
         var one = DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().First(p => p.Id == "dp-26")).Model.Converter!;
 
@@ -273,10 +296,13 @@ public sealed class ArrangementAssessmentTests
         Assert.Contains(found.Why, w => w.StartsWith("Against it", StringComparison.Ordinal));
     }
 
-    private static Check Check(PlantSpecification plant, string id, string elementId) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == id && c.ElementId == elementId);
+    private static Check Check(PlantSpecification plant, string id, string elementId) =>
+        DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == id && c.ElementId == elementId);
 
     private static Check BrakeCheck(string id, Func<HoldingBrake.SpringApplied, HoldingBrake.SpringApplied> change) =>
-        DemoChanges.Assessor.Study(Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }), Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }).AllDrivePoints().First(p => p.Id == "dp-05"))
+        DemoChanges.Assessor.Study(Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }),
+            Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }).AllDrivePoints().First(p =>
+                p.Id == "dp-05"))
             .Checks.Single(c => c.Id == id);
 
     private static PlantSpecification Arranged(PlantSpecification plant, string id, Func<Arrangement, Arrangement> change) => plant with

@@ -53,7 +53,8 @@ public sealed class RoutePlanTests
         var stated = DemoChanges.Changed("dp-01", p => p with { Cable = p.Cable with { LengthM = way.LengthM!.Value } });
         var (byWay, byHand) = (new Assessor(ReferenceCatalogue.Data).Run(open), new Assessor(ReferenceCatalogue.Data).Run(stated));
         Assert.Equal(8 + 16 + 14, way.LengthM!.Value, 9);
-        Assert.Equal(byHand.Checks.Where(c => c.DrivePointId == "dp-01").Select(c => (c.Id, c.ElementId, c.Verdict, c.Figure)), byWay.Checks.Where(c => c.DrivePointId == "dp-01").Select(c => (c.Id, c.ElementId, c.Verdict, c.Figure)));
+        Assert.Equal(byHand.Checks.Where(c => c.DrivePointId == "dp-01").Select(c => (c.Id, c.ElementId, c.Verdict, c.Figure)),
+            byWay.Checks.Where(c => c.DrivePointId == "dp-01").Select(c => (c.Id, c.ElementId, c.Verdict, c.Figure)));
         var rows = new Assessor(ReferenceCatalogue.Data).Protection(open).Cables;
         Assert.Equal(38, rows.Single(r => r.DrivePointId == "dp-01" && r.Role == Core.Studies.Protection.CableRole.Motor).LengthM);
     }
@@ -64,7 +65,8 @@ public sealed class RoutePlanTests
         // Without the second lineup six cables lie together in the first tray.
         var plant = Demo with { Lineups = [.. Demo.Lineups.Select(l => l.Id == "l2" ? l with { PlaceId = string.Empty } : l)] };
         plant = DemoChanges.Changed(plant, "dp-02", p => p with { Cable = p.Cable with { Installation = null } });
-        CableInstallation Of(PlantSpecification laid) => LaidPlant.Of(laid).AllDrivePoints().Single(p => p.Id == "dp-02").Cable.Installation!;
+        CableInstallation Of(PlantSpecification laid) =>
+            LaidPlant.Of(laid).AllDrivePoints().Single(p => p.Id == "dp-02").Cable.Installation!;
         Assert.Equal(6, Of(plant).Circuits);
         Assert.Equal(CableGrouping.PerforatedTray, Of(plant).Grouping);
         Assert.Equal(InstallationMethod.E, Of(plant).Method);
@@ -73,7 +75,8 @@ public sealed class RoutePlanTests
         int Circuits(string id) => Of(DemoChanges.Changed(plant, id, p => p with { Cable = p.Cable with { ParallelRuns = 3 } })).Circuits;
         Assert.Equal(8, Circuits("dp-01"));
         Assert.Equal(6, Circuits("dp-02"));
-        Assert.Equal(CableInstallation.MostCircuits, Of(DemoChanges.Changed(Demo, "dp-02", p => p with { Cable = p.Cable with { Installation = null } })).Circuits);
+        Assert.Equal(CableInstallation.MostCircuits,
+            Of(DemoChanges.Changed(Demo, "dp-02", p => p with { Cable = p.Cable with { Installation = null } })).Circuits);
 
         // 1.5 kW on 25 mm² never carries 30 % of what that does: its neighbours do not count it, but it counts them.
         var light = DemoChanges.Changed(plant, "dp-03", p => p with
@@ -84,8 +87,10 @@ public sealed class RoutePlanTests
         });
         var laidLight = new Assessor(ReferenceCatalogue.Data).Routes(light)!;
         Assert.True(laidLight.Of("dp-03", RouteRole.Motor)!.IsLight);
-        Assert.Equal(5, LaidPlant.Of(light.AllDrivePoints().Single(p => p.Id == "dp-02"), light.Cables, laidLight).Cable.Installation!.Circuits);
-        Assert.Equal(6, LaidPlant.Of(light.AllDrivePoints().Single(p => p.Id == "dp-03"), light.Cables, laidLight).Cable.Installation!.Circuits);
+        Assert.Equal(5, LaidPlant.Of(light.AllDrivePoints().Single(p => p.Id == "dp-02"), light.Cables,
+            laidLight).Cable.Installation!.Circuits);
+        Assert.Equal(6, LaidPlant.Of(light.AllDrivePoints().Single(p => p.Id == "dp-03"), light.Cables,
+            laidLight).Cable.Installation!.Circuits);
         var thin = DemoChanges.Changed(light, "dp-03", p => p with { Cable = p.Cable with { CrossSectionMm2 = 1.5 } });
         Assert.False(new Assessor(ReferenceCatalogue.Data).Routes(thin)!.Of("dp-03", RouteRole.Motor)!.IsLight);
         var us = light with { Conventions = light.Conventions with { Installation = InstallationCode.Nfpa70 } };
@@ -98,7 +103,8 @@ public sealed class RoutePlanTests
     [Fact]
     public void A_way_by_hand_is_taken_where_it_hangs_together_and_named_where_it_does_not()
     {
-        PlantSpecification By(params string[] trays) => Demo with { Routes = Demo.Routes with { Ways = [new CableWay("w-104", [.. trays])] } };
+        PlantSpecification By(params string[] trays) =>
+            Demo with { Routes = Demo.Routes with { Ways = [new CableWay("w-104", [.. trays])] } };
         var found = RoutePlan.Of(By("s4", "s2", "s3")).Cables.Single(c => c.Id == "w-104");
         Assert.True(found is { IsByHand: true, Missing: "", LengthM: 12 + 16 + 22 });
         var broken = RoutePlan.Of(By("s4", "s3")).Cables.Single(c => c.Id == "w-104");

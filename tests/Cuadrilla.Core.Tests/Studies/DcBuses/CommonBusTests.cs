@@ -8,7 +8,8 @@ public sealed class CommonBusTests
 {
     private static readonly BusSupply Diode = new(20e3, 30e3, 0, 10e3, 566, 760, 820);
 
-    private static readonly Gen<BusMember> Member = Gen.Select(Gen.Select(Gen.Double[0.5, 20], Gen.Double[-8e3, 12e3]).List[1, 6], Gen.Double[1e-4, 5e-3])
+    private static readonly Gen<BusMember> Member = Gen.Select(Gen.Select(Gen.Double[0.5, 20], Gen.Double[-8e3, 12e3]).List[1, 6],
+        Gen.Double[1e-4, 5e-3])
         .Select(x => new BusMember("m", [.. x.Item1.Select(p => new BusPower(p.Item1, p.Item2))], x.Item2));
 
     [Fact]
@@ -36,7 +37,8 @@ public sealed class CommonBusTests
         var found = CommonBusStudy.Run(members, Diode with { ReturnW = returns, ChopperW = chopper });
 
         // Next to nothing exchanged is lost in the rounding of what the capacitors hold.
-        Assert.InRange(Math.Abs(found.RestPu) * Math.Max(found.TakenJ, found.GivenJ), 0, (1e-3 * Math.Max(found.TakenJ, found.GivenJ)) + 1e-6);
+        Assert.InRange(Math.Abs(found.RestPu) * Math.Max(found.TakenJ, found.GivenJ), 0,
+            (1e-3 * Math.Max(found.TakenJ, found.GivenJ)) + 1e-6);
         foreach (var moment in found.Moments)
         {
             Assert.Equal(moment.NetW, moment.MembersW.Sum(), 1e-6);
@@ -46,7 +48,8 @@ public sealed class CommonBusTests
     });
 
     [Fact]
-    public void More_regeneration_at_the_same_time_never_raises_the_peak_of_the_supply() => Gen.Select(Member.List[1, 4], Gen.Double[0, 5e3]).Sample(x =>
+    public void More_regeneration_at_the_same_time_never_raises_the_peak_of_the_supply() =>
+        Gen.Select(Member.List[1, 4], Gen.Double[0, 5e3]).Sample(x =>
     {
         var (members, back) = x;
         var more = members.Append(new BusMember("more", [new BusPower(members.Max(m => m.CycleS), -back)], 0)).ToList();

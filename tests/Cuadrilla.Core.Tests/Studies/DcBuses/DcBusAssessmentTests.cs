@@ -21,7 +21,8 @@ public sealed class DcBusAssessmentTests
     public void The_module_draws_what_the_members_take_together()
     {
         var module = Found.Scenarios[0].Drives.Single(d => d.DrivePointId == "dc-film");
-        var members = new[] { "dp-14", "dp-15" }.Select(id => Found.DrivePoints.Single(d => d.DrivePointId == id).Rated!.Value.LinkW).ToArray();
+        var members = new[] { "dp-14", "dp-15" }.Select(id =>
+            Found.DrivePoints.Single(d => d.DrivePointId == id).Rated!.Value.LinkW).ToArray();
         Assert.True(members[0] < 0 && members[1] > 0);
         Assert.Equal(members.Sum(), module.Point.LinkW, 6);
         var steady = Assert.IsType<RectifierResult.SteadyState>(module.Front);
@@ -32,7 +33,8 @@ public sealed class DcBusAssessmentTests
     [Fact]
     public void Together_they_draw_less_than_as_single_drives()
     {
-        var single = DemoChanges.Assessor.Run(DemoChanges.SingleWinders).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-15").Point.LinkW;
+        var single = DemoChanges.Assessor.Run(DemoChanges.SingleWinders).Scenarios[0].Drives.Single(d =>
+            d.DrivePointId == "dp-15").Point.LinkW;
         Assert.True(Found.Scenarios[0].Drives.Single(d => d.DrivePointId == "dc-film").Point.LinkW < 0.7 * single);
     }
 
@@ -81,7 +83,8 @@ public sealed class DcBusAssessmentTests
         Assert.True(usable / net > goesOn.OffAtS.Value - 0.11);
 
         // Braking, the masses feed the bus: with a resistor it stays up to the end of the stop.
-        var stop = DemoChanges.Assessor.DcBus(Changed(b => b with { ResistorOhm = 15, ResistorContinuousKw = 1 }), "dc-film")!.Run(scenario, BusEvent.MainsLossStop)!;
+        var stop = DemoChanges.Assessor.DcBus(Changed(b => b with { ResistorOhm = 15, ResistorContinuousKw = 1 }), "dc-film")!.Run(scenario,
+            BusEvent.MainsLossStop)!;
         Assert.True(stop.OffAtS is null || stop.OffAtS > 1.4, $"{stop.OffAtS}");
         Assert.Equal(0, stop.SupplyJ);
     }
@@ -89,7 +92,8 @@ public sealed class DcBusAssessmentTests
     [Fact]
     public void A_single_drive_on_the_bus_and_a_module_off_it_are_named()
     {
-        var single = DemoChanges.Assessor.Run(DemoChanges.Changed("dp-14", p => p with { Converter = DemoChanges.SingleWinders.AllDrivePoints().Single(x => x.Id == "dp-14").Converter }));
+        var single = DemoChanges.Assessor.Run(DemoChanges.Changed("dp-14",
+            p => p with { Converter = DemoChanges.SingleWinders.AllDrivePoints().Single(x => x.Id == "dp-14").Converter }));
         Assert.Contains("inverter module", Check(single, "lineup.supply-module").Reason.WithNumbers, StringComparison.Ordinal);
         Assert.Equal(Verdict.NeedsData, Check(single, "lineup.supply-module").Verdict);
     }
@@ -97,7 +101,8 @@ public sealed class DcBusAssessmentTests
     [Fact]
     public void Members_are_of_the_lineup_and_of_one_bus_only()
     {
-        string Pointer(Func<CommonDcBus, CommonDcBus> change) => SpecificationValidation.Problems(Changed(change), Data).Select(p => p.Pointer).First();
+        string Pointer(Func<CommonDcBus, CommonDcBus> change) =>
+            SpecificationValidation.Problems(Changed(change), Data).Select(p => p.Pointer).First();
         Assert.Equal("/lineups/1/dcBuses/0/memberIds/0", Pointer(b => b with { MemberIds = ["dp-01"] }));
         Assert.Equal("/lineups/1/dcBuses/0/memberIds/1", Pointer(b => b with { MemberIds = ["dp-15", "dp-15"] }));
         Assert.Equal("/lineups/1/dcBuses/0/memberIds", Pointer(b => b with { MemberIds = [] }));

@@ -22,7 +22,8 @@ public sealed class CycleAssessmentTests
     public void A_hoist_with_its_own_fan_carries_less_than_with_a_separate_one()
     {
         double Margin(MotorCooling cooling) => Check(
-            With("dp-05", p => p with { Motor = ((MotorChoice.FromCatalogue)p.Motor) with { Cooling = cooling } }), "motor.continuous", "dp-05").MarginPct.Value;
+            With("dp-05", p => p with { Motor = ((MotorChoice.FromCatalogue)p.Motor) with { Cooling = cooling } }), "motor.continuous",
+            "dp-05").MarginPct.Value;
         Assert.True(Margin(MotorCooling.OwnFan) < Margin(MotorCooling.SeparateFan));
     }
 
@@ -37,9 +38,11 @@ public sealed class CycleAssessmentTests
     [Fact]
     public void A_faster_start_raises_the_peak_of_motor_and_converter()
     {
-        PlantSpecification At(double seconds) => With("dp-05", p => p with { Load = ((HoistLoad)p.Load) with { Train = ((HoistLoad)p.Load).Train with { StartTimeS = seconds } } });
+        PlantSpecification At(double seconds) =>
+            With("dp-05", p => p with { Load = ((HoistLoad)p.Load) with { Train = ((HoistLoad)p.Load).Train with { StartTimeS = seconds } } });
         Assert.True(Check(At(0.5), "motor.peak", "dp-05").Figure.Value > Check(At(3), "motor.peak", "dp-05").Figure.Value);
-        Assert.True(Check(At(0.3), "converter.overload", "dp-05").MarginPct.Value < Check(At(3), "converter.overload", "dp-05").MarginPct.Value);
+        Assert.True(Check(At(0.3), "converter.overload", "dp-05").MarginPct.Value < Check(At(3), "converter.overload",
+            "dp-05").MarginPct.Value);
     }
 
     [Fact]
@@ -60,7 +63,8 @@ public sealed class CycleAssessmentTests
     {
         var check = Check(Demo, "motor.continuous", "dp-15");
         var load = (WinderLoad)Demo.AllDrivePoints().Single(p => p.Id == "dp-15").Load;
-        var full = ((load.TensionN.Value * 0.85 * load.FullDiameterM.Value / 2) + load.FrictionNm.Value) / load.Train.GearRatio.Value / load.Train.GearEfficiency.Value;
+        var full = ((load.TensionN.Value * 0.85 * load.FullDiameterM.Value / 2)
+            + load.FrictionNm.Value) / load.Train.GearRatio.Value / load.Train.GearEfficiency.Value;
         Assert.Equal(Digits.Kept(full), check.Figure.Value, 6);
     }
 
@@ -93,9 +97,11 @@ public sealed class CycleAssessmentTests
         }
     }
 
-    private static double Energy(PlantSpecification plant, string point) => DemoChanges.Assessor.Run(plant).DrivePoints.Single(d => d.DrivePointId == point).YearKwh!.Value;
+    private static double Energy(PlantSpecification plant, string point) =>
+        DemoChanges.Assessor.Run(plant).DrivePoints.Single(d => d.DrivePointId == point).YearKwh!.Value;
 
-    private static Check Check(PlantSpecification plant, string id, string point) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == id && c.DrivePointId == point);
+    private static Check Check(PlantSpecification plant, string id, string point) =>
+        DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == id && c.DrivePointId == point);
 
     private static PlantSpecification With(string id, Func<DrivePoint, DrivePoint> change) => Demo with
     {

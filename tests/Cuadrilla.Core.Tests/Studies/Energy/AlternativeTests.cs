@@ -18,7 +18,8 @@ public sealed class AlternativeTests
     private static readonly Tariff Tariff = new("EUR", 0.12, 48, 0.2, 100, 10, 6);
 
     [Fact]
-    public void At_the_break_even_both_cost_the_same() => Gen.Select(Gen.Double[1e4, 1e6], Gen.Double[0.5, 0.99], Gen.Double[100, 1e5], Gen.Double[0, 200]).Sample(x =>
+    public void At_the_break_even_both_cost_the_same() =>
+        Gen.Select(Gen.Double[1e4, 1e6], Gen.Double[0.5, 0.99], Gen.Double[100, 1e5], Gen.Double[0, 200]).Sample(x =>
     {
         var (energy, share, price, demand) = x;
         YearlyEnergy Year(double kwh, double kw, double equipment, Tariff t, double hours)
@@ -30,14 +31,16 @@ public sealed class AlternativeTests
         var result = Comparison.Of(Year(energy * share, demand * share, price, Tariff, 1), Year(energy, demand, 0, Tariff, 1), Tariff);
         if (result.BreakEvenHoursPu is { } hours)
         {
-            double a = Year(energy * share, demand * share, price, Tariff, hours).LifetimeCost, b = Year(energy, demand, 0, Tariff, hours).LifetimeCost;
+            double a = Year(energy * share, demand * share, price, Tariff, hours).LifetimeCost,
+            b = Year(energy, demand, 0, Tariff, hours).LifetimeCost;
             Assert.Equal(1, a / b, 1e-3);
         }
 
         if (result.BreakEvenEnergyPerKwh is { } tariffPrice)
         {
             var moved = Tariff with { EnergyPerKwh = tariffPrice };
-            Assert.Equal(1, Year(energy * share, demand * share, price, moved, 1).LifetimeCost / Year(energy, demand, 0, moved, 1).LifetimeCost, 1e-3);
+            Assert.Equal(1, Year(energy * share, demand * share, price, moved, 1).LifetimeCost / Year(energy, demand, 0, moved,
+                1).LifetimeCost, 1e-3);
         }
 
         Assert.Equal(price, result.ExtraCost, 9);
@@ -101,6 +104,8 @@ public sealed class AlternativeTests
         var chosen = study.Alternatives.Single(a => a.IsChosen);
         Assert.EndsWith("+starter", chosen.Id, StringComparison.Ordinal);
         Assert.IsType<HighInertiaLoad>(point.Load);
-        Assert.Contains(study.Alternatives, a => a.Id.Contains("six-pulse", StringComparison.Ordinal) && a.Points.Single(p => p.LevelPu == 1).LineW > chosen.Points.Single(p => p.LevelPu == 1).LineW);
+        Assert.Contains(study.Alternatives,
+            a => a.Id.Contains("six-pulse", StringComparison.Ordinal)
+                && a.Points.Single(p => p.LevelPu == 1).LineW > chosen.Points.Single(p => p.LevelPu == 1).LineW);
     }
 }

@@ -44,7 +44,8 @@ public sealed class FollowerTests
     }
 
     [Fact]
-    public void What_is_set_delivers_what_is_wanted_within_the_rounding() => Gen.Select(Gen.Double[0.01, 5], Gen.Double[1, 500], Gen.Double[1, 500], Gen.Double[0.001, 2], Gen.Double[0.001, 2]).Sample(x =>
+    public void What_is_set_delivers_what_is_wanted_within_the_rounding() =>
+        Gen.Select(Gen.Double[0.01, 5], Gen.Double[1, 500], Gen.Double[1, 500], Gen.Double[0.001, 2], Gen.Double[0.001, 2]).Sample(x =>
     {
         var (ratio, leaderPulses, followerPulses, leaderUnits, followerUnits) = x;
         var input = Glaze with

@@ -11,7 +11,8 @@ using Cuadrilla.Core.Tests.Assessment;
 
 namespace Cuadrilla.Core.Tests.Studies.Interference;
 
-/// <summary>Category, motor cable, earth, residual current, earthing system and bearings of drive points of the example, changed one at a time.</summary>
+/// <summary>Category, motor cable, earth, residual current, earthing system and bearings of drive points of the example, changed one at a
+/// time.</summary>
 public sealed class EmcChecksTests
 {
     private static readonly Assessor Assessor = new(ReferenceCatalogue.Data);
@@ -25,7 +26,9 @@ public sealed class EmcChecksTests
 
     private static PlantSpecification Earthed(EarthingSystem system, bool monitored = false) => Demo with
     {
-        Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-a" ? b with { Earthing = system, InsulationMonitored = monitored } : b)] },
+        Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-a"
+            ? b with { Earthing = system, InsulationMonitored = monitored }
+            : b)] },
     };
 
     [Theory]
@@ -46,16 +49,22 @@ public sealed class EmcChecksTests
         Verdict Changed(Func<DrivePoint, DrivePoint> change) => Of(DemoChanges.Changed("dp-02", change), "emc.category", "dp-02").Verdict;
         Assert.Equal(Verdict.NeedsData, Changed(p => p with { Cable = p.Cable with { LengthM = 101 } }));
         Assert.Equal(Verdict.NeedsData, Changed(p => p with { Cable = p.Cable with { Screened = false } }));
-        Assert.Equal(Verdict.NeedsData, Changed(p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { SwitchingKhz = 6 } }));
+        Assert.Equal(Verdict.NeedsData,
+            Changed(p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { SwitchingKhz = 6 } }));
         Assert.Equal(Verdict.Fails, Changed(p => p with { Interference = p.Interference with { LinksOpen = true } }));
 
         // A converter of one's own that declares nothing is as open as its list.
-        var own = Demo with { Converters = [new OwnConverter("own", "U-55", "House list", "1", ConverterKind.SixPulse, 55, 400, 108, 88, 4, 110, 150, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown)] };
-        own = DemoChanges.Changed(own, "dp-02", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "own" } });
+        var own = Demo with { Converters = [new OwnConverter("own", "U-55", "House list", "1", ConverterKind.SixPulse, 55, 400, 108, 88, 4,
+            110, 150, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+            Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown,
+            Given.Unknown, Given.Unknown, Given.Unknown, Given.Unknown)] };
+        own = DemoChanges.Changed(own, "dp-02",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "own" } });
         Assert.Equal(Verdict.NeedsData, Of(own, "emc.category", "dp-02").Verdict);
         Assert.Equal(Verdict.NeedsData, Of(own, "emc.motor-cable", "dp-02").Verdict);
         Assert.Equal(Verdict.NeedsData, Of(own, "emc.earth-leakage", "dp-02").Verdict);
-        own = own with { Converters = [own.Converters[0] with { EmcFilter = EmcFilter.ForC3, FilterToM = 60, FilterToKhz = 4, FilterUf = 0.2, MostScreenedM = 60 }] };
+        own = own with { Converters = [own.Converters[0] with { EmcFilter = EmcFilter.ForC3, FilterToM = 60, FilterToKhz = 4,
+            FilterUf = 0.2, MostScreenedM = 60 }] };
         Assert.Equal(Verdict.Holds, Of(own, "emc.category", "dp-02").Verdict);
         Assert.Equal(Verdict.Holds, Of(own, "emc.motor-cable", "dp-02").Verdict);
         Assert.Equal(Verdict.Holds, Of(own, "emc.earth-leakage", "dp-02").Verdict);
@@ -77,7 +86,8 @@ public sealed class EmcChecksTests
         var expected = CommonMode.NfPerM(120) * 62 * 1e-9 * (3 * Math.Sqrt(2) / Math.PI * 400) * 4e3;
         Assert.Equal(expected, check.Figure.Value, 1e-4 * expected);
         Assert.Equal(0.1 * ReferenceCatalogue.Data.Converters["six-pulse-choke-160"].LightCurrentA, check.Limit.Value, 9);
-        var sine = DemoChanges.Changed("dp-02", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.Sine } });
+        var sine = DemoChanges.Changed("dp-02",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.Sine } });
         Assert.DoesNotContain(Assessor.Run(sine).Checks, c => c is { Id: "emc.motor-cable", DrivePointId: "dp-02" });
     }
 
@@ -90,7 +100,8 @@ public sealed class EmcChecksTests
         Assert.Equal(Verdict.Holds, Of(Thin(i => i with { EarthDouble = true }), "emc.earth-leakage", "dp-03").Verdict);
         Assert.Equal(Verdict.Holds, Of(Thin(i => i with { EarthMonitored = true }), "emc.earth-leakage", "dp-03").Verdict);
         Assert.Equal(Verdict.Holds, Of(Demo, "emc.earth-leakage", "dp-03").Verdict);
-        var open = DemoChanges.Changed("dp-03", p => p with { Feeder = ((Feeder.ByCable)p.Feeder) with { ProtectiveMm2 = Given.Unknown, CrossSectionMm2 = Given.Unknown } });
+        var open = DemoChanges.Changed("dp-03",
+            p => p with { Feeder = ((Feeder.ByCable)p.Feeder) with { ProtectiveMm2 = Given.Unknown, CrossSectionMm2 = Given.Unknown } });
         Assert.Equal(Verdict.NeedsData, Of(open, "emc.earth-leakage", "dp-03").Verdict);
     }
 
@@ -111,13 +122,17 @@ public sealed class EmcChecksTests
     [Fact]
     public void Standing_leakage_adds_up_ahead_of_a_lineup()
     {
-        var guarded = Demo with { Lineups = [.. Demo.Lineups.Select(l => l.Id == "l1" ? l with { Residual = new ResidualDevice(ResidualKind.MonitorB, 300) } : l)] };
+        var guarded = Demo with { Lineups = [.. Demo.Lineups.Select(l => l.Id == "l1"
+            ? l with { Residual = new ResidualDevice(ResidualKind.MonitorB, 300) }
+            : l)] };
         var check = Of(guarded, "emc.rcd", string.Empty, "l1");
         var sum = guarded.Lineups[0].DrivePoints.Select(p => Assessor.Interference(guarded, p).Leaks?.TotalMa ?? 0).Sum();
         Assert.Equal(sum, check.Figure.Value, 1e-3);
         Assert.Equal(90, check.Limit.Value);
         Assert.Equal(Verdict.Fails, check.Verdict);
-        var open = Demo with { Lineups = [.. Demo.Lineups.Select(l => l.Id == "l1" ? l with { Residual = new ResidualDevice(ResidualKind.MonitorB, Given.Unknown) } : l)] };
+        var open = Demo with { Lineups = [.. Demo.Lineups.Select(l => l.Id == "l1"
+            ? l with { Residual = new ResidualDevice(ResidualKind.MonitorB, Given.Unknown) }
+            : l)] };
         Assert.Equal(Verdict.NeedsData, Of(open, "emc.rcd", string.Empty, "l1").Verdict);
     }
 
@@ -126,35 +141,46 @@ public sealed class EmcChecksTests
     {
         Assert.Equal(Verdict.NotApplicable, Of(Demo, "emc.rcd", "dp-02").Verdict);
         Assert.Equal(Verdict.NeedsData, Of(Earthed(EarthingSystem.Tt), "emc.rcd", "dp-02").Verdict);
-        var none = DemoChanges.Changed(Earthed(EarthingSystem.Tt), "dp-02", p => p with { Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.None, Given.Unknown) } });
+        var none = DemoChanges.Changed(Earthed(EarthingSystem.Tt), "dp-02",
+            p => p with { Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.None, Given.Unknown) } });
         Assert.Equal(Verdict.Fails, Of(none, "emc.rcd", "dp-02").Verdict);
     }
 
     [Fact]
     public void It_and_corner_earthed_systems_ask_for_open_links()
     {
-        PlantSpecification Open(PlantSpecification plant) => DemoChanges.Changed(plant, "dp-02", p => p with { Interference = p.Interference with { LinksOpen = true } });
+        PlantSpecification Open(PlantSpecification plant) =>
+            DemoChanges.Changed(plant, "dp-02", p => p with { Interference = p.Interference with { LinksOpen = true } });
         Assert.Equal(Verdict.Fails, Of(Earthed(EarthingSystem.It, monitored: true), "emc.it-system", "dp-02").Verdict);
         Assert.Equal(Verdict.NeedsData, Of(Open(Earthed(EarthingSystem.It)), "emc.it-system", "dp-02").Verdict);
         Assert.Equal(Verdict.Holds, Of(Open(Earthed(EarthingSystem.It, monitored: true)), "emc.it-system", "dp-02").Verdict);
         Assert.Equal(Verdict.Fails, Of(Earthed(EarthingSystem.CornerEarthed), "emc.it-system", "dp-02").Verdict);
         Assert.Equal(Verdict.Holds, Of(Open(Earthed(EarthingSystem.CornerEarthed)), "emc.it-system", "dp-02").Verdict);
-        Assert.Contains("DP-02", Of(Earthed(EarthingSystem.It), "emc.category", string.Empty, "emc-plan").Reason.WithNumbers, StringComparison.Ordinal);
+        Assert.Contains("DP-02", Of(Earthed(EarthingSystem.It), "emc.category", string.Empty, "emc-plan").Reason.WithNumbers,
+            StringComparison.Ordinal);
     }
 
     [Fact]
     public void Bearings_are_judged_by_cause_and_only_what_ends_it_counts()
     {
-        PlantSpecification Bearing(Func<DrivePoint, DrivePoint> change) => DemoChanges.Changed("dp-01", p => change(p with { Motor = ((MotorChoice.FromCatalogue)p.Motor) with { InsulatedBearing = true } }));
+        PlantSpecification Bearing(Func<DrivePoint, DrivePoint> change) =>
+            DemoChanges.Changed("dp-01", p =>
+                change(p with { Motor = ((MotorChoice.FromCatalogue)p.Motor) with { InsulatedBearing = true } }));
         ConverterChoice Khz(DrivePoint p, double khz) => ((ConverterChoice.FromCatalogue)p.Converter) with { SwitchingKhz = khz };
         Assert.Equal(Verdict.Fails, Of(Demo, "motor.bearings", "dp-01").Verdict);
-        var slowed = DemoChanges.Changed("dp-01", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.DvDt } });
+        var slowed = DemoChanges.Changed("dp-01",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.DvDt } });
         Assert.Contains("dv/dt filter does not end it", Of(slowed, "motor.bearings", "dp-01").Reason.WithNumbers, StringComparison.Ordinal);
         Assert.Equal(Verdict.Holds, Of(Bearing(p => p), "motor.bearings", "dp-01").Verdict);
         Assert.Equal(Verdict.Tight, Of(Bearing(p => p with { Converter = Khz(p, 8) }), "motor.bearings", "dp-01").Verdict);
-        Assert.Equal(Verdict.Holds, Of(Bearing(p => p with { Converter = Khz(p, 8), Interference = p.Interference with { CommonModeCores = true } }), "motor.bearings", "dp-01").Verdict);
-        Assert.Equal(Verdict.Tight, Of(Bearing(p => p with { Cable = p.Cable with { Screened = false } }), "motor.bearings", "dp-01").Verdict);
-        Assert.Equal(Verdict.Holds, Of(Bearing(p => p with { Cable = p.Cable with { Screened = false }, Interference = p.Interference with { FrameBonded = true } }), "motor.bearings", "dp-01").Verdict);
+        Assert.Equal(Verdict.Holds, Of(Bearing(p =>
+            p with { Converter = Khz(p, 8), Interference = p.Interference with { CommonModeCores = true } }), "motor.bearings",
+                "dp-01").Verdict);
+        Assert.Equal(Verdict.Tight, Of(Bearing(p => p with { Cable = p.Cable with { Screened = false } }), "motor.bearings",
+            "dp-01").Verdict);
+        Assert.Equal(Verdict.Holds, Of(Bearing(p =>
+            p with { Cable = p.Cable with { Screened = false }, Interference = p.Interference with { FrameBonded = true } }),
+                "motor.bearings", "dp-01").Verdict);
     }
 
     [Fact]
@@ -198,7 +224,9 @@ public sealed class EmcChecksTests
     {
         PlantSpecification It(bool open) => Demo with
         {
-            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-b" ? b with { Earthing = EarthingSystem.It, InsulationMonitored = true } : b)] },
+            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-b"
+                ? b with { Earthing = EarthingSystem.It, InsulationMonitored = true }
+                : b)] },
             Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b with { LinksOpen = open })] })],
         };
         Assert.Equal(Verdict.Fails, Of(It(false), "emc.it-system", string.Empty, "dc-film").Verdict);
@@ -210,7 +238,8 @@ public sealed class EmcChecksTests
             [
                 .. Demo.Lineups.Select(l => l with
                 {
-                    DcBuses = [.. l.DcBuses.Select(b => b with { Feeder = new Feeder.ByCable(20, 16, 1, Core.Cables.ConductorMaterial.Copper) { ProtectiveMm2 = peMm2 } })],
+                    DcBuses = [.. l.DcBuses.Select(b =>
+                        b with { Feeder = new Feeder.ByCable(20, 16, 1, Core.Cables.ConductorMaterial.Copper) { ProtectiveMm2 = peMm2 } })],
                 }),
             ],
         };
@@ -221,10 +250,13 @@ public sealed class EmcChecksTests
     [Fact]
     public void Behind_an_active_supply_module_small_motors_see_discharge_too()
     {
-        PlantSpecification By(string module) => Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b.Id == "dc-film" ? b with { SupplyModuleId = module } : b)] })] };
+        PlantSpecification By(string module) =>
+            Demo with { Lineups = [.. Demo.Lineups.Select(l =>
+                l with { DcBuses = [.. l.DcBuses.Select(b => b.Id == "dc-film" ? b with { SupplyModuleId = module } : b)] })] };
         Assert.Equal(Verdict.Holds, Of(Demo, "motor.bearings", "dp-14").Verdict);
         Assert.Equal(Verdict.Tight, Of(By("supply-active-45"), "motor.bearings", "dp-14").Verdict);
-        Assert.Contains("active front end", Of(By("supply-active-45"), "motor.bearings", "dp-14").Reason.WithNumbers, StringComparison.Ordinal);
+        Assert.Contains("active front end", Of(By("supply-active-45"), "motor.bearings", "dp-14").Reason.WithNumbers,
+            StringComparison.Ordinal);
         var open = DemoChanges.Changed(By("supply-active-45"), "dp-14", p => p with { Converter = new ConverterChoice.NotChosen() });
         Assert.Equal(Verdict.Tight, Of(open, "motor.bearings", "dp-14").Verdict);
     }
@@ -238,7 +270,8 @@ public sealed class EmcChecksTests
             Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.TypeAc, 1000) },
         });
         Assert.NotEqual(Verdict.Fails, Of(direct, "emc.rcd", "dp-04").Verdict);
-        var tt = DemoChanges.Changed(Earthed(EarthingSystem.Tt), "dp-02", p => p with { Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.TypeB, 300) } });
+        var tt = DemoChanges.Changed(Earthed(EarthingSystem.Tt), "dp-02",
+            p => p with { Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.TypeB, 300) } });
         Assert.Equal(Verdict.Tight, Of(tt, "emc.rcd", "dp-02").Verdict);
     }
 }

@@ -18,11 +18,13 @@ public sealed class ReceiverChecksTests
     // In the example two drives have longer cables than is declared; shortened all declare C3.
     private static readonly PlantSpecification Declared = Demo with
     {
-        Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p with { Cable = p.Cable with { LengthM = 1 } })] })],
+        Lineups = [.. Demo.Lineups.Select(l =>
+            l with { DrivePoints = [.. l.DrivePoints.Select(p => p with { Cable = p.Cable with { LengthM = 1 } })] })],
     };
 
     private static Check Of(PlantSpecification plant, Given distanceM) =>
-        Assessor.Run(plant with { Routes = plant.Routes with { Receivers = [new NearbyReceiver("r", "Mast", ReceiverKind.Radio, distanceM)] } })
+        Assessor.Run(plant with { Routes = plant.Routes with { Receivers = [new NearbyReceiver("r", "Mast", ReceiverKind.Radio,
+            distanceM)] } })
             .Checks.Single(c => c is { Id: "emc.category", ElementId: "r" });
 
     [Fact]
@@ -39,7 +41,8 @@ public sealed class ReceiverChecksTests
         Assert.Equal(Verdict.Holds, Of(Demo, 300).Verdict);
         var open = DemoChanges.Changed(Declared, "dp-02", p => p with { Interference = p.Interference with { LinksOpen = true } });
         Assert.Equal(Verdict.Tight, Of(open, 30).Verdict);
-        Assert.DoesNotContain(Assessor.Run(Demo with { Routes = Demo.Routes with { Receivers = [] } }).Checks, c => c.Title.EndsWith("nearby", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assessor.Run(Demo with { Routes = Demo.Routes with { Receivers = [] } }).Checks,
+            c => c.Title.EndsWith("nearby", StringComparison.Ordinal));
     }
 
     [Theory]
@@ -50,9 +53,12 @@ public sealed class ReceiverChecksTests
     {
         var plant = Demo with
         {
-            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-a" ? b with { Earthing = EarthingSystem.Tt, ElectrodeOhm = ohm } : b)] },
+            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-a"
+                ? b with { Earthing = EarthingSystem.Tt, ElectrodeOhm = ohm }
+                : b)] },
         };
-        plant = DemoChanges.Changed(plant, "dp-02", p => p with { Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.TypeB, ratedMa) } });
+        plant = DemoChanges.Changed(plant, "dp-02",
+            p => p with { Interference = p.Interference with { Residual = new ResidualDevice(ResidualKind.TypeB, ratedMa) } });
         var checks = Assessor.Run(plant).Checks.Where(c => c is { Id: "emc.rcd", DrivePointId: "dp-02" }).ToList();
         var earth = checks.Single(c => c.ElementId == "electrode, its feeder");
         Assert.Equal(verdict, earth.Verdict);

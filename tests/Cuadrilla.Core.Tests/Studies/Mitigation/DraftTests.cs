@@ -21,7 +21,8 @@ public sealed class DraftTests
     {
         var plant = MadePlant.Of(DemoPlant.Read(ReferenceCatalogue.Data), 12);
         List<string> points = [.. plant.AllDrivePoints().Select(p => p.Id)];
-        var (drafted, whole) = (new Watched(new Assessor(ReferenceCatalogue.Data, warmStarts: false), drafts: true), new Watched(new Assessor(ReferenceCatalogue.Data, warmStarts: false), drafts: false));
+        var (drafted, whole) = (new Watched(new Assessor(ReferenceCatalogue.Data, warmStarts: false), drafts: true),
+            new Watched(new Assessor(ReferenceCatalogue.Data, warmStarts: false), drafts: false));
         var ways = MitigationWorkbench.Of(plant, points, drafted).Ways.ToDictionary(w => w.Id);
         var exact = MitigationWorkbench.Of(plant, points, whole).Ways.ToDictionary(w => w.Id);
         Assert.Equal(exact.Keys.Order(), ways.Keys.Order());
@@ -55,7 +56,8 @@ public sealed class DraftTests
 
         public ModuleProposal ModuleProposalFor(PlantSpecification plant, CommonDcBus bus) => of.ModuleProposalFor(plant, bus);
 
-        public PointProposal ProposalFor(PlantSpecification plant, DrivePoint point, DeviceKind kind, bool keepsDevice) => of.ProposalFor(plant, point, kind, keepsDevice);
+        public PointProposal ProposalFor(PlantSpecification plant, DrivePoint point, DeviceKind kind, bool keepsDevice) =>
+            of.ProposalFor(plant, point, kind, keepsDevice);
 
         public DcBusModel? DcBus(PlantSpecification plant, string busId) => of.DcBus(plant, busId);
     }

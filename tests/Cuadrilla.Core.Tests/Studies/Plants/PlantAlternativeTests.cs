@@ -30,7 +30,8 @@ public sealed class PlantAlternativeTests
         Assert.Equal(rows.OrderBy(r => r.Year.LifetimeCost), rows);
 
         // Nothing is cheaper than the cheapest of each; a way that suits none is not shown.
-        Assert.All(rows.Where(r => r.Way != "line" && !r.Way.Contains("bypass", StringComparison.Ordinal) && r.Way != PlantAlternatives.Present), r =>
+        Assert.All(rows.Where(r => r.Way != "line" && !r.Way.Contains("bypass", StringComparison.Ordinal)
+            && r.Way != PlantAlternatives.Present), r =>
             Assert.True(r.Year.LifetimeCost >= rows.Single(b => b.Way == PlantAlternatives.Best).Year.LifetimeCost - 1e-6));
         Assert.All(rows.Where(r => r.Way != PlantAlternatives.AsSpecified), r => Assert.True(r.Applied > 0));
         Assert.Equal(PlantAlternatives.Present, rows[PlantAlternatives.Reference(rows)].Way);
@@ -44,8 +45,10 @@ public sealed class PlantAlternativeTests
         var row = PlantAlternatives.Of(studies, Data).Single(r => r.Way == "eighteen-pulse");
         var suits = studies.Where(s => s.Alternatives.Any(a => a is { Way: "eighteen-pulse", HasChosenMotor: true })).ToList();
         Assert.Equal(suits.Count, row.Applied);
-        var rest = studies.Except(suits).Where(s => s.Alternatives.Count > 0).Sum(s => s.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh);
-        Assert.Equal(rest + suits.Sum(s => s.Alternatives.Single(a => a is { Way: "eighteen-pulse", HasChosenMotor: true }).Year.EnergyKwh), row.Year.EnergyKwh, 1e-9 * row.Year.EnergyKwh);
+        var rest = studies.Except(suits).Where(s => s.Alternatives.Count > 0).Sum(s =>
+            s.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh);
+        Assert.Equal(rest + suits.Sum(s => s.Alternatives.Single(a => a is { Way: "eighteen-pulse", HasChosenMotor: true }).Year.EnergyKwh),
+            row.Year.EnergyKwh, 1e-9 * row.Year.EnergyKwh);
         Assert.Empty(PlantAlternatives.Of([], Data));
     }
 
@@ -129,7 +132,8 @@ public sealed class PlantAlternativeTests
         var fast = Stop(1);
         Assert.Equal(Verdict.Fails, fast.Verdict);
         Assert.True(slow.MarginPct.Value > fast.MarginPct.Value);
-        Assert.Contains(way switch { "flux" => "flux", "coast" => "coasting", "direct" => "direct current", _ => "losses" }, slow.Reason.WithNumbers, StringComparison.Ordinal);
+        Assert.Contains(way switch { "flux" => "flux", "coast" => "coasting", "direct" => "direct current", _ => "losses" },
+            slow.Reason.WithNumbers, StringComparison.Ordinal);
     }
 
     private static List<DrivePointStudy> Studies()
@@ -138,5 +142,6 @@ public sealed class PlantAlternativeTests
         return [.. DemoChanges.Demo.AllDrivePoints().Select(p => assessor.Study(DemoChanges.Demo, p))];
     }
 
-    private static CompleteDrive Model(string id) => (CompleteDrive)DemoChanges.Assessor.Study(DemoChanges.Demo, DemoChanges.Demo.AllDrivePoints().Single(p => p.Id == id)).Model;
+    private static CompleteDrive Model(string id) =>
+        (CompleteDrive)DemoChanges.Assessor.Study(DemoChanges.Demo, DemoChanges.Demo.AllDrivePoints().Single(p => p.Id == id)).Model;
 }

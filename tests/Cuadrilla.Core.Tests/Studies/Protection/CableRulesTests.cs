@@ -14,7 +14,8 @@ public sealed class CableRulesTests
     private static readonly Cuadrilla.Core.Catalogue.EngineeringData Data = ReferenceCatalogue.Data;
     private static readonly CableRules Rules = new(Data);
 
-    private static readonly CableInstallation Alone = new(CableInsulation.Xlpe, InstallationMethod.C, 30, CableGrouping.Bunched, 1, CableCores.ThreePhase);
+    private static readonly CableInstallation Alone = new(CableInsulation.Xlpe, InstallationMethod.C, 30, CableGrouping.Bunched, 1,
+        CableCores.ThreePhase);
 
     public static TheoryData<int> Seeds => [.. Enumerable.Range(1, 60)];
 
@@ -77,7 +78,8 @@ public sealed class CableRulesTests
                 // The heat of a fault grows with the current, what the section bears with its square.
                 var ease = (RuleFigure f) => f.AtLeast ? f.Figure / f.Limit : f.Limit / f.Figure;
                 Assert.True(!before[after.Rule].Holds || after.Holds, $"{after.Rule} {small} → {large}");
-                Assert.True(after.Rule == CableRule.ShortCircuit || ease(after) >= ease(before[after.Rule]) * 0.999999, $"{after.Rule} {small} → {large}");
+                Assert.True(after.Rule == CableRule.ShortCircuit || ease(after) >= ease(before[after.Rule]) * 0.999999,
+                    $"{after.Rule} {small} → {large}");
             }
         }
 
@@ -93,14 +95,17 @@ public sealed class CableRulesTests
         var task = Drawn(seed);
         foreach (var section in new[] { 2.5, 25.0, 150 })
         {
-            Assert.True(Rules.CapacityA(task, section, task.Laid with { AmbientC = 50 }) <= Rules.CapacityA(task, section, task.Laid with { AmbientC = 35 }));
+            Assert.True(Rules.CapacityA(task, section, task.Laid with { AmbientC = 50 }) <= Rules.CapacityA(task, section,
+                task.Laid with { AmbientC = 35 }));
             for (var circuits = 1; circuits < 9 - task.Parallel; circuits++)
             {
-                Assert.True(Rules.CapacityA(task, section, task.Laid with { Circuits = circuits + 1 }) <= Rules.CapacityA(task, section, task.Laid with { Circuits = circuits }));
+                Assert.True(Rules.CapacityA(task, section, task.Laid with { Circuits = circuits + 1 }) <= Rules.CapacityA(task, section,
+                    task.Laid with { Circuits = circuits }));
             }
 
             var longer = task with { LengthM = 1.4 * task.LengthM };
-            Assert.True(CableRules.LeastAtEndA(longer, task.ShortCircuit!, section) < CableRules.LeastAtEndA(task, task.ShortCircuit!, section));
+            Assert.True(CableRules.LeastAtEndA(longer, task.ShortCircuit!, section) < CableRules.LeastAtEndA(task, task.ShortCircuit!,
+                section));
             Assert.True(CableRules.LoopOf(longer, task.Loop!, section).FaultA < CableRules.LoopOf(task, task.Loop!, section).FaultA);
             Assert.True(CableRules.DropPct(longer, task.Drop!, section) >= CableRules.DropPct(task, task.Drop!, section));
         }
@@ -125,7 +130,8 @@ public sealed class CableRulesTests
         var random = new Random(seed);
         double Size(double from, double to) => from * Math.Pow(to / from, random.NextDouble());
         var laid = new CableInstallation(
-            (CableInsulation)random.Next(2), (InstallationMethod)random.Next(3), Given.Unknown, (CableGrouping)random.Next(3), 1 + random.Next(4), CableCores.ThreePhase);
+            (CableInsulation)random.Next(2), (InstallationMethod)random.Next(3), Given.Unknown, (CableGrouping)random.Next(3),
+            1 + random.Next(4), CableCores.ThreePhase);
         var fuse = new ProtectiveDevice.Fuse(Data.GgFuses.Gates[random.Next(Data.GgFuses.Gates.Count)].RatedA, 100, string.Empty);
         var gates = DeviceGates.Of(fuse, Data.GgFuses, Data.Switchgear)!;
         var ohm = new Complex(Size(1e-3, 0.1), Size(3e-3, 0.2));

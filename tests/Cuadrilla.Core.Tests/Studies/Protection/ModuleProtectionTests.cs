@@ -26,14 +26,17 @@ public sealed class ModuleProtectionTests
     [Fact]
     public void A_module_on_a_thin_long_feeder_fails_and_the_proposal_holds()
     {
-        var thin = WithBus(Film with { Feeder = new Feeder.ByCable(220, 1.5, 1, ConductorMaterial.Copper), Device = new ProtectiveDevice.Fuse(63, 100, string.Empty) });
+        var thin = WithBus(Film with { Feeder = new Feeder.ByCable(220, 1.5, 1, ConductorMaterial.Copper),
+            Device = new ProtectiveDevice.Fuse(63, 100, string.Empty) });
         var before = Of(thin, "dc-film");
-        Assert.All(["cable.capacity", "cable.disconnection", "cable.short-circuit"], id => Assert.Equal(Verdict.Fails, before.Single(c => c.Id == id).Verdict));
+        Assert.All(["cable.capacity", "cable.disconnection", "cable.short-circuit"],
+            id => Assert.Equal(Verdict.Fails, before.Single(c => c.Id == id).Verdict));
         var done = Assert.IsType<CommandOutcome.Done>(new SizeModuleProtection("dc-film").On(thin, Assessor));
         Assert.Empty(done.Notes);
         var after = Of(done.After, "dc-film");
         Assert.All(
-            ["cable.capacity", "cable.voltage-drop", "cable.disconnection", "cable.short-circuit", "cable.protective-conductor", "protection.device", "protection.breaking-capacity"],
+            ["cable.capacity", "cable.voltage-drop", "cable.disconnection", "cable.short-circuit", "cable.protective-conductor",
+                "protection.device", "protection.breaking-capacity"],
             id => Assert.Contains(after.Single(c => c.Id == id).Verdict, new[] { Verdict.Holds, Verdict.Tight }));
         Assert.All(Film.MemberIds, m => Assert.Equal(Verdict.Holds, Fuses(done.After, m).Verdict));
 
@@ -47,7 +50,8 @@ public sealed class ModuleProtectionTests
     [Fact]
     public void A_feeder_weakens_the_supply_of_its_module()
     {
-        double Fifth(PlantSpecification plant) => Assessor.Run(plant).Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == "dc-film")
+        double Fifth(PlantSpecification plant) =>
+            Assessor.Run(plant).Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == "dc-film")
             .Max(d => ((Core.Harmonics.Rectifiers.RectifierResult.LineDraw)d.Front).LoadedPhase is var p ? p.RmsA / p.FundamentalA : 0);
         Assert.True(Fifth(WithBus(Film with { Feeder = new Feeder.ByCable(220, 6, 1, ConductorMaterial.Copper) })) < Fifth(Demo));
     }
@@ -57,9 +61,11 @@ public sealed class ModuleProtectionTests
     [InlineData(10, 1000, Verdict.Holds, "DC fuses")]
     [InlineData(1, 1000, Verdict.Fails, "DC fuses")]
     [InlineData(400, 1000, Verdict.Fails, "listed")]
-    public void Fuses_of_a_DC_bus_break_its_voltage_carry_their_inverter_and_are_listed(double ratedA, double ratedV, Verdict expected, string title)
+    public void Fuses_of_a_DC_bus_break_its_voltage_carry_their_inverter_and_are_listed(double ratedA, double ratedV, Verdict expected,
+        string title)
     {
-        var check = Fuses(Changed(Film.MemberIds[0], p => p with { Devices = p.Devices with { DcFuseA = ratedA, DcFuseV = ratedV } }), Film.MemberIds[0]);
+        var check = Fuses(Changed(Film.MemberIds[0], p => p with { Devices = p.Devices with { DcFuseA = ratedA, DcFuseV = ratedV } }),
+            Film.MemberIds[0]);
         Assert.Equal(expected, check.Verdict);
         Assert.Contains(title, check.Title, StringComparison.Ordinal);
     }
@@ -92,7 +98,9 @@ public sealed class ModuleProtectionTests
     public void A_bypass_carries_the_motor_and_an_isolator_of_a_motor_is_asked_in_AC_23A(double ratedA, Verdict expected)
     {
         var soft = Demo.AllDrivePoints().First(p => p.Converter is Core.Converters.ConverterChoice.SoftStarter).Id;
-        var checks = Assessor.Run(Changed(soft, p => p with { Devices = p.Devices with { BypassA = ratedA, IsolatorA = ratedA } })).Checks.Where(c => c.DrivePointId == soft).ToList();
+        var checks = Assessor.Run(Changed(soft,
+            p => p with { Devices = p.Devices with { BypassA = ratedA, IsolatorA = ratedA } })).Checks.Where(c =>
+                c.DrivePointId == soft).ToList();
         Assert.Equal(expected, checks.Single(c => c.ElementId == "bypass").Verdict);
         var isolator = checks.Single(c => c.ElementId == "isolator");
         Assert.Equal(expected, isolator.Verdict);
@@ -119,17 +127,23 @@ public sealed class ModuleProtectionTests
         static double Below(IReadOnlyList<double> series, double rated) => series.Last(a => a < rated);
         foreach (var id in new[] { "dp-02", "dp-04" })
         {
-            var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection([id], ProtectedPart.Isolators, DeviceKind.Usual).On(Demo, Assessor)).After;
-            Verdict Isolator(PlantSpecification plant) => Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.DrivePointId == id && c.ElementId == "isolator").Verdict;
+            var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection([id], ProtectedPart.Isolators, DeviceKind.Usual).On(Demo,
+                Assessor)).After;
+            Verdict Isolator(PlantSpecification plant) =>
+                Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.DrivePointId == id
+                    && c.ElementId == "isolator").Verdict;
             Assert.Equal(Verdict.Holds, Isolator(done));
             var rated = done.AllDrivePoints().Single(p => p.Id == id).Devices.IsolatorA.Value;
-            Assert.Equal(Verdict.Fails, Isolator(Changed(id, p => p with { Devices = p.Devices with { IsolatorA = Below(Data.Switchgear.IsolatorA, rated) } })));
-            Assert.Equal(Demo.AllDrivePoints().Single(p => p.Id == id).Devices, done.AllDrivePoints().Single(p => p.Id == id).Devices with { IsolatorA = Given.Unknown });
+            Assert.Equal(Verdict.Fails, Isolator(Changed(id,
+                p => p with { Devices = p.Devices with { IsolatorA = Below(Data.Switchgear.IsolatorA, rated) } })));
+            Assert.Equal(Demo.AllDrivePoints().Single(p => p.Id == id).Devices,
+                done.AllDrivePoints().Single(p => p.Id == id).Devices with { IsolatorA = Given.Unknown });
         }
 
         var bank = Demo.Distribution.CapacitorBanks[0];
         var switched = Assert.IsType<CommandOutcome.Done>(new SizeBankContactor(bank.Id).On(Demo, Assessor)).After;
-        Verdict Of(PlantSpecification plant) => Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.ElementId == bank.Id).Verdict;
+        Verdict Of(PlantSpecification plant) =>
+            Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.ElementId == bank.Id).Verdict;
         Assert.Equal(Verdict.Holds, Of(switched));
         var amperes = switched.Distribution.CapacitorBanks[0].ContactorA.Value;
         Assert.Equal(Verdict.Fails, Of(Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [bank with { ContactorA = Below(Data.Switchgear.CapacitorContactorA, amperes) }, .. Demo.Distribution.CapacitorBanks.Skip(1)] } }));
@@ -142,8 +156,11 @@ public sealed class ModuleProtectionTests
     [Fact]
     public void Devices_that_are_proposed_take_a_stated_isolator_along()
     {
-        PlantSpecification Sized(PlantSpecification plant) => Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Devices, DeviceKind.Usual).On(plant, Assessor)).After;
-        var device = Sized(Changed("dp-02", p => p with { Devices = p.Devices with { IsolatorA = 16 } })).AllDrivePoints().Single(p => p.Id == "dp-02").Devices;
+        PlantSpecification Sized(PlantSpecification plant) =>
+            Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Devices, DeviceKind.Usual).On(plant,
+                Assessor)).After;
+        var device = Sized(Changed("dp-02", p => p with { Devices = p.Devices with { IsolatorA = 16 } })).AllDrivePoints().Single(p =>
+            p.Id == "dp-02").Devices;
         Assert.True(device.IsolatorA.Value >= ((ProtectiveDevice.Fuse)device.Device).RatedA);
         Assert.False(Sized(Demo).AllDrivePoints().Single(p => p.Id == "dp-02").Devices.IsolatorA.IsKnown);
     }
@@ -154,10 +171,12 @@ public sealed class ModuleProtectionTests
         var open = WithBus(Film with { Feeder = new Feeder.ByCable(35, Given.Unknown, 1, ConductorMaterial.Copper) });
         var checks = Assessor.Run(open).Checks;
         Assert.All(checks.Where(c => c.Id == "harmonics.pcc-tdd"), c => Assert.Equal(Verdict.NeedsData, c.Verdict));
-        Assert.Contains(checks, c => c.Id == "harmonics.pcc-tdd" && c.Reason.WithNumbers.Contains("feeder of its supply module", StringComparison.Ordinal));
+        Assert.Contains(checks, c => c.Id == "harmonics.pcc-tdd"
+            && c.Reason.WithNumbers.Contains("feeder of its supply module", StringComparison.Ordinal));
         Assert.Equal(Verdict.NeedsData, Of(open, "dc-film").Single(c => c.Id == "cable.capacity").Verdict);
         Assert.All(
-            Assessor.Run(WithBus(Film with { SupplyModuleId = string.Empty })).Checks.Where(c => c.Id == "harmonics.pcc-tdd"), c => Assert.Equal(Verdict.NeedsData, c.Verdict));
+            Assessor.Run(WithBus(Film with { SupplyModuleId = string.Empty })).Checks.Where(c => c.Id == "harmonics.pcc-tdd"), c =>
+                Assert.Equal(Verdict.NeedsData, c.Verdict));
     }
 
     [Fact]
@@ -175,8 +194,10 @@ public sealed class ModuleProtectionTests
     [Fact]
     public void An_isolator_behind_no_device_is_not_said_to_hold()
     {
-        var plant = Changed("dp-02", p => p with { Devices = p.Devices with { IsolatorA = 1250, Device = new ProtectiveDevice.NotChosen() } });
-        Assert.Equal(Verdict.NeedsData, Assessor.Run(plant).Checks.Single(c => c is { DrivePointId: "dp-02", ElementId: "isolator" }).Verdict);
+        var plant = Changed("dp-02", p =>
+            p with { Devices = p.Devices with { IsolatorA = 1250, Device = new ProtectiveDevice.NotChosen() } });
+        Assert.Equal(Verdict.NeedsData,
+            Assessor.Run(plant).Checks.Single(c => c is { DrivePointId: "dp-02", ElementId: "isolator" }).Verdict);
     }
 
     // By the US code 1.25 times what the module draws at its rated power, more than what the process takes.
@@ -199,14 +220,16 @@ public sealed class ModuleProtectionTests
     {
         foreach (var hard in CableInstallation.Hardest)
         {
-            var said = Assessor.Run(Demo with { Cables = hard }).Checks.Where(c => c.Id == "cable.capacity").ToDictionary(c => (c.DrivePointId, c.ElementId), c => c.Verdict);
+            var said = Assessor.Run(Demo with { Cables = hard }).Checks.Where(c => c.Id == "cable.capacity").ToDictionary(c =>
+                (c.DrivePointId, c.ElementId), c => c.Verdict);
             Assert.All(
                 Assessor.Run(Demo with { Cables = null }).Checks.Where(c => c.Id == "cable.capacity" && c.Verdict == Verdict.Holds),
                 c => Assert.Equal(Verdict.Holds, said[(c.DrivePointId, c.ElementId)]));
         }
 
         var plates = new[] { 30.0, 40, 50 }.SelectMany(air => new[] { 1.5, 16, 240 }.Select(mm2 => CableInstallation.Hardest
-            .Select(h => CurrentCapacity.CapacityA(mm2, 1, ConductorMaterial.Copper, h, h.SurroundC(air), 0, Data.Cables)!.Value).ToArray())).ToList();
+            .Select(h => CurrentCapacity.CapacityA(mm2, 1, ConductorMaterial.Copper, h, h.SurroundC(air), 0,
+                Data.Cables)!.Value).ToArray())).ToList();
         Assert.Contains(plates, a => a[0] < a[1]);
         Assert.Contains(plates, a => a[1] < a[0]);
     }
@@ -217,7 +240,8 @@ public sealed class ModuleProtectionTests
         Assert.IsType<CommandOutcome.Refused>(new SizeModuleProtection("nothing").On(Demo, Assessor));
     }
 
-    private static Check Fuses(PlantSpecification plant, string member) => Assessor.Run(plant).Checks.Single(c => c.DrivePointId == member && c.ElementId == "dc-fuses");
+    private static Check Fuses(PlantSpecification plant, string member) =>
+        Assessor.Run(plant).Checks.Single(c => c.DrivePointId == member && c.ElementId == "dc-fuses");
 
     private static List<Check> Of(PlantSpecification plant, string bus) => [.. Assessor.Run(plant).Checks.Where(c => c.ElementId == bus)];
 
@@ -225,5 +249,6 @@ public sealed class ModuleProtectionTests
         Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b.Id == bus.Id ? bus : b)] })] };
 
     private static PlantSpecification Changed(string id, Func<DrivePoint, DrivePoint> how) =>
-        Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? how(p) : p)] })] };
+        Demo with { Lineups = [.. Demo.Lineups.Select(l =>
+            l with { DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? how(p) : p)] })] };
 }

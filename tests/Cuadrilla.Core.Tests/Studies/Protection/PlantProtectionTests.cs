@@ -18,7 +18,8 @@ using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Studies.Protection;
 
-/// <summary>Cables and protection of whole plants: the faults of the examples are found, proposals hold, what is not known is not guessed.</summary>
+/// <summary>Cables and protection of whole plants: the faults of the examples are found, proposals hold, what is not known is not
+/// guessed.</summary>
 public sealed class PlantProtectionTests
 {
     private static readonly Cuadrilla.Core.Catalogue.EngineeringData Data = ReferenceCatalogue.Data;
@@ -46,10 +47,12 @@ public sealed class PlantProtectionTests
     {
         var found = Assessor.Run(Works).ShortCircuits["bus-a"];
         var transformer = Works.Distribution.Transformers.First(t => t.ToBusId == "bus-a");
-        var ohm = FaultLevel.TransformerImpedance(480, new FaultLevel.TransformerInput(transformer.RatedKva, transformer.UkPct, transformer.LoadLossKw));
+        var ohm = FaultLevel.TransformerImpedance(480,
+            new FaultLevel.TransformerInput(transformer.RatedKva, transformer.UkPct, transformer.LoadLossKw));
         var factors = FaultCurrent.VoltageFactors.Of(0);
         var chain = FaultCurrent.Of(new FaultCurrent.Place(
-            480, factors, new FaultCurrent.VoltageFactors(1, 1), 180, 120, 12, new FaultCurrent.TransformerPart(ohm, transformer.RatedKva * 1e3, 1, 1), null, 0, 6));
+            480, factors, new FaultCurrent.VoltageFactors(1, 1), 180, 120, 12,
+            new FaultCurrent.TransformerPart(ohm, transformer.RatedKva * 1e3, 1, 1), null, 0, 6));
         Assert.Equal(chain.PlainA, found.PlainA, 0.0005 * chain.PlainA);
         Assert.Equal(chain.Max.CurrentA, found.LargestA - found.MotorsA, 0.001 * chain.Max.CurrentA);
         Assert.Equal(chain.Min.CurrentA, found.LeastA, 0.0005 * chain.Min.CurrentA);
@@ -61,7 +64,8 @@ public sealed class PlantProtectionTests
     {
         var silent = Demo with { Cables = null };
         Verdict Of(double mm2) => Only(
-            Assessor.Run(Changed(silent, "dp-02", p => p with { Cable = p.Cable with { CrossSectionMm2 = mm2 } })).Checks, "cable.capacity", "dp-02", string.Empty).Verdict;
+            Assessor.Run(Changed(silent, "dp-02", p => p with { Cable = p.Cable with { CrossSectionMm2 = mm2 } })).Checks, "cable.capacity",
+            "dp-02", string.Empty).Verdict;
         Assert.Equal(Verdict.Fails, Of(6));
         Assert.Equal(Verdict.NeedsData, Of(35));
 
@@ -75,7 +79,8 @@ public sealed class PlantProtectionTests
     {
         var bare = Changed(Demo, "dp-02", p => p with { Devices = SwitchingDevices.None });
         var checks = Assessor.Run(bare).Checks.Where(c => c.DrivePointId == "dp-02").ToList();
-        Assert.All(["protection.device", "cable.short-circuit", "cable.disconnection"], id => Assert.Equal(Verdict.NeedsData, checks.Single(c => c.Id == id && c.Verdict != Verdict.NotApplicable).Verdict));
+        Assert.All(["protection.device", "cable.short-circuit", "cable.disconnection"],
+            id => Assert.Equal(Verdict.NeedsData, checks.Single(c => c.Id == id && c.Verdict != Verdict.NotApplicable).Verdict));
         Assert.Contains("fuses gG 125 A", checks.Single(c => c.Id == "protection.device").Relief, StringComparison.Ordinal);
     }
 
@@ -83,7 +88,8 @@ public sealed class PlantProtectionTests
     public void A_plain_bridge_is_laid_for_its_rms_and_not_for_its_fundamental()
     {
         var row = Assessor.Protection(Demo).Cables.Single(c => c is { DrivePointId: "dp-02", Role: CableRole.Feeder });
-        var draw = Assessor.Run(Demo).Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == "dp-02").Select(d => ((RectifierResult.LineDraw)d.Front).LoadedPhase).ToList();
+        var draw = Assessor.Run(Demo).Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == "dp-02").Select(d =>
+            ((RectifierResult.LineDraw)d.Front).LoadedPhase).ToList();
         Assert.Equal(draw.Max(d => d.RmsA), row.DesignA!.Value, 9);
         Assert.True(row.DesignA > 1.4 * draw.Max(d => d.FundamentalA));
     }
@@ -95,7 +101,8 @@ public sealed class PlantProtectionTests
         var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection(ids, ProtectedPart.Both, DeviceKind.Usual).On(Demo, Assessor));
         var checks = Assessor.Run(done.After).Checks;
         string[] settled = ["cable.capacity", "cable.disconnection", "cable.short-circuit", "protection.device"];
-        Assert.Empty(checks.Where(c => settled.Contains(c.Id) && c.Verdict == Verdict.Fails).Select(c => $"{c.Id} {c.DrivePointId}: {c.Reason.WithNumbers}"));
+        Assert.Empty(checks.Where(c => settled.Contains(c.Id) && c.Verdict == Verdict.Fails).Select(c =>
+            $"{c.Id} {c.DrivePointId}: {c.Reason.WithNumbers}"));
         var after = Changed(done.After, "dp-11", p => p with { Feeder = ((Feeder.ByCable)p.Feeder) with { LengthM = 900 } });
         var moved = Only(Assessor.Run(after).Checks, "cable.disconnection", "dp-11", "feeder");
         Assert.Equal(Verdict.Fails, moved.Verdict);
@@ -112,7 +119,8 @@ public sealed class PlantProtectionTests
             Feeder = ((Feeder.ByCable)p.Feeder) with { CrossSectionMm2 = Given.Unknown },
             Cable = p.Cable with { CrossSectionMm2 = Given.Unknown },
         });
-        var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Both, DeviceKind.Usual).On(open, Assessor));
+        var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Both, DeviceKind.Usual).On(open,
+            Assessor));
         var point = done.After.AllDrivePoints().First(p => p.Id == "dp-02");
         Assert.Equal(25, point.Cable.CrossSectionMm2.Value);
         Assert.Equal(50, ((Feeder.ByCable)point.Feeder).CrossSectionMm2.Value);
@@ -125,7 +133,9 @@ public sealed class PlantProtectionTests
     public void The_US_code_bounds_the_device_ahead_of_a_motor_from_above()
     {
         Verdict Of(double ratedA) => Only(
-            Assessor.Run(Changed(Works, "hs-3", p => p with { Devices = p.Devices with { Device = new ProtectiveDevice.CircuitBreaker(ratedA, ratedA, 10, 65, Given.Unknown, string.Empty) } })).Checks,
+            Assessor.Run(Changed(Works, "hs-3",
+                p => p with { Devices = p.Devices with { Device = new ProtectiveDevice.CircuitBreaker(ratedA, ratedA, 10, 65, Given.Unknown,
+                    string.Empty) } })).Checks,
             "protection.device", "hs-3", string.Empty).Verdict;
         Assert.Equal(Verdict.Holds, Of(800));
         Assert.Equal(Verdict.Fails, Of(1000));
@@ -142,7 +152,8 @@ public sealed class PlantProtectionTests
         {
             "across-the-line" => new ConverterChoice.AcrossTheLine(TripClass.Class20, 1, string.Empty),
             "star-delta" => new ConverterChoice.StarDelta(12, TripClass.Class20, 1, string.Empty),
-            _ => new ConverterChoice.SoftStarter("soft-300", new SoftStarterSettings(SoftStartMode.CurrentLimit, 0, 0, 450, 0, 0, false, 0), TripClass.Class20, 1, string.Empty),
+            _ => new ConverterChoice.SoftStarter("soft-300", new SoftStarterSettings(SoftStartMode.CurrentLimit, 0, 0, 450, 0, 0, false, 0),
+                TripClass.Class20, 1, string.Empty),
         };
         var mill = Changed(Demo, "dp-04", p => p with
         {
@@ -154,12 +165,15 @@ public sealed class PlantProtectionTests
                 Train = ((HighInertiaLoad)p.Load).Train with { InertiaKgM2 = 0.3 * ((HighInertiaLoad)p.Load).Train.InertiaKgM2.Value },
             },
         });
-        var sized = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-04"], ProtectedPart.Devices, DeviceKind.Usual).On(mill, Assessor)).After;
+        var sized = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-04"], ProtectedPart.Devices, DeviceKind.Usual).On(mill,
+            Assessor)).After;
         var checks = Assessor.Run(sized).Checks.Where(c => c.DrivePointId == "dp-04").ToList();
         Assert.Equal(Verdict.Holds, checks.Single(c => c.Id == "contactor.duty" && c.ElementId.Length == 0).Verdict);
         Assert.NotEqual(Verdict.Fails, checks.Single(c => c.Id == "protection.start-passes").Verdict);
-        var small = Changed(sized, "dp-04", p => p with { Devices = p.Devices with { Device = new ProtectiveDevice.Fuse(100, 100, string.Empty) } });
-        Assert.Equal(Verdict.Fails, Assessor.Run(small).Checks.Single(c => c.DrivePointId == "dp-04" && c.Id == "protection.start-passes").Verdict);
+        var small = Changed(sized, "dp-04",
+            p => p with { Devices = p.Devices with { Device = new ProtectiveDevice.Fuse(100, 100, string.Empty) } });
+        Assert.Equal(Verdict.Fails, Assessor.Run(small).Checks.Single(c => c.DrivePointId == "dp-04"
+            && c.Id == "protection.start-passes").Verdict);
 
         // A slower class lets the rotor stand longer under its locked current.
         double Trips(TripClass trip) => Assessor.Run(Changed(sized, "dp-04", p => p with
@@ -182,7 +196,8 @@ public sealed class PlantProtectionTests
     {
         double ToA(ProtectiveDevice below, ProtectiveDevice above) => DeviceChecks.SelectiveToA(
             below, DeviceGates.Of(below, Data.GgFuses, Data.Switchgear)!, above, DeviceGates.Of(above, Data.GgFuses, Data.Switchgear)!);
-        Assert.Equal(double.PositiveInfinity, ToA(new ProtectiveDevice.Fuse(100, 100, string.Empty), new ProtectiveDevice.Fuse(160, 100, string.Empty)));
+        Assert.Equal(double.PositiveInfinity,
+            ToA(new ProtectiveDevice.Fuse(100, 100, string.Empty), new ProtectiveDevice.Fuse(160, 100, string.Empty)));
         Assert.Equal(0, ToA(new ProtectiveDevice.Fuse(100, 100, string.Empty), new ProtectiveDevice.Fuse(125, 100, string.Empty)));
         var main = new ProtectiveDevice.CircuitBreaker(400, 400, 10, 50, Given.Unknown, string.Empty);
         Assert.Equal(3200, ToA(new ProtectiveDevice.Fuse(100, 100, string.Empty), main), 6);
@@ -197,9 +212,11 @@ public sealed class PlantProtectionTests
         var rest = 3 * Math.Sqrt(2) / Math.PI * 400;
         var byHand = 0.5 * model.Converter.Item.DcCapacitanceUf * 1e-6 * rest * rest * (1 - (0.74 * 0.74)) / model.At(1).LinkW;
         Assert.Equal(byHand, RideThroughCheck.LinkS(model), 6);
-        var kinetic = Changed(Demo, "dp-01", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { InDip = DipBehaviour.KineticBuffering } });
+        var kinetic = Changed(Demo, "dp-01",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { InDip = DipBehaviour.KineticBuffering } });
         Assert.Equal(Verdict.Holds, Only(Assessor.Run(kinetic).Checks, "supply.ride-through", "dp-01", string.Empty).Verdict);
-        var hoist = Changed(Demo, "dp-05", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { InDip = DipBehaviour.FlyingStart } });
+        var hoist = Changed(Demo, "dp-05",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { InDip = DipBehaviour.FlyingStart } });
         Assert.Equal(Verdict.Fails, Only(Assessor.Run(hoist).Checks, "supply.ride-through", "dp-05", string.Empty).Verdict);
     }
 
@@ -208,7 +225,8 @@ public sealed class PlantProtectionTests
     {
         Check Of(double ratedNm, double factor, Given thermalKw) => Assessor.Run(Changed(Demo, "dp-04", p => p with
         {
-            Load = ((HighInertiaLoad)p.Load) with { Train = ((HighInertiaLoad)p.Load).Train with { GearTorqueNm = ratedNm, ServiceFactor = factor, GearThermalKw = thermalKw } },
+            Load = ((HighInertiaLoad)p.Load) with { Train = ((HighInertiaLoad)p.Load).Train with { GearTorqueNm = ratedNm,
+                ServiceFactor = factor, GearThermalKw = thermalKw } },
         })).Checks.Single(c => c.DrivePointId == "dp-04" && c.Id == "gear.service-factor");
         var plenty = Of(1e6, 1.5, Given.Unknown);
         Assert.Equal(Verdict.Holds, plenty.Verdict);

@@ -7,7 +7,8 @@ namespace Cuadrilla.Core.Tests.Studies.Shafts;
 /// <summary>Shares under droop: the worked example, laws and properties.</summary>
 public sealed class DroopShareTests
 {
-    private static readonly Gen<DroopUnit> Unit = Gen.Select(Gen.Double[10, 500], Gen.Double[0.5, 10], Gen.Double[-1, 1]).Select(x => new DroopUnit(x.Item1, x.Item2, x.Item3));
+    private static readonly Gen<DroopUnit> Unit = Gen.Select(Gen.Double[10, 500], Gen.Double[0.5, 10],
+        Gen.Double[-1, 1]).Select(x => new DroopUnit(x.Item1, x.Item2, x.Item3));
 
     [Fact]
     public void Two_units_of_which_one_is_a_fifth_of_a_per_cent_too_fast()
@@ -32,7 +33,8 @@ public sealed class DroopShareTests
     });
 
     [Fact]
-    public void One_unit_more_at_the_same_reference_never_raises_another_share() => Gen.Select(Unit.List[1, 6], Gen.Double[0, 1000], Gen.Double[10, 500], Gen.Double[0.5, 10]).Sample(x =>
+    public void One_unit_more_at_the_same_reference_never_raises_another_share() =>
+        Gen.Select(Unit.List[1, 6], Gen.Double[0, 1000], Gen.Double[10, 500], Gen.Double[0.5, 10]).Sample(x =>
     {
         var (units, load, torque, droop) = x;
         List<DroopUnit> same = [.. units.Select(u => u with { SpeedErrorPct = 0 })];
@@ -42,7 +44,8 @@ public sealed class DroopShareTests
     });
 
     [Fact]
-    public void A_larger_droop_of_all_never_raises_the_imbalance() => Gen.Select(Unit.List[2, 6], Gen.Double[0, 1000], Gen.Double[0.5, 5], Gen.Double[1, 4]).Sample(x =>
+    public void A_larger_droop_of_all_never_raises_the_imbalance() =>
+        Gen.Select(Unit.List[2, 6], Gen.Double[0, 1000], Gen.Double[0.5, 5], Gen.Double[1, 4]).Sample(x =>
     {
         var (units, load, droop, more) = x;
         double Imbalance(double d) => DroopShare.Of(load, [.. units.Select(u => u with { DroopPct = d })]).ImbalancePct;

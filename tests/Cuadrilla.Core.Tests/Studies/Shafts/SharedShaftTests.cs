@@ -52,7 +52,8 @@ public sealed class SharedShaftTests
     public void The_handbook_droop_example_holds_in_time_too()
     {
         SharingUnit[] units = [new(100, 200, 0.3, 4, 0, 0), new(100, 200, 0.3, 4, 0.2, 0)];
-        var run = SharedShaftStudy.Run(Input(SharingKind.Droop, double.PositiveInfinity) with { Units = units, IdleNm = 60, LoadNm = 180, LostAtS = 40, BackAtS = 41, SpanS = 42 });
+        var run = SharedShaftStudy.Run(Input(SharingKind.Droop, double.PositiveInfinity) with { Units = units, IdleNm = 60, LoadNm = 180,
+            LostAtS = 40, BackAtS = 41, SpanS = 42 });
 
         Assert.Equal(0.965, run.SpeedPu, 1e-5);
         Assert.Equal(0.875, run.LoadedPu[0], 1e-4);
@@ -106,9 +107,13 @@ public sealed class SharedShaftTests
         var input = Input(SharingKind.Droop, double.PositiveInfinity);
 
         Assert.Throws<UnfitDataException>(() => SharedShaftStudy.Run(input with { Units = [input.Units[0]] }));
-        Assert.Throws<UnfitDataException>(() => SharedShaftStudy.Run(input with { Units = [input.Units[0], input.Units[1] with { DroopPct = 0 }] }));
+        Assert.Throws<UnfitDataException>(() =>
+            SharedShaftStudy.Run(input with { Units = [input.Units[0], input.Units[1] with { DroopPct = 0 }] }));
         Assert.Throws<UnfitDataException>(() => SharedShaftStudy.Run(input with { LoadInertiaKgM2 = 0 }));
     }
 
-    private static SharingInput Input(SharingKind kind, double stiffness) => new() { Units = [new SharingUnit(Rated, 300, 0.2, 3, 0, 0), new SharingUnit(Rated, 300, 0.2, 3, 0.3, 2)], Kind = kind, SpeedRadPerS = 150, LoadInertiaKgM2 = 2, IdleNm = 50, LoadNm = 180, StiffnessNmPerRad = stiffness, DampingNmSPerRad = 30, SpeedWindowPct = 5, TrimPct = 2, TrimLimitPct = 150, LostUnit = 1 };
+    private static SharingInput Input(SharingKind kind, double stiffness) =>
+        new() { Units = [new SharingUnit(Rated, 300, 0.2, 3, 0, 0), new SharingUnit(Rated, 300, 0.2, 3, 0.3, 2)], Kind = kind,
+            SpeedRadPerS = 150, LoadInertiaKgM2 = 2, IdleNm = 50, LoadNm = 180, StiffnessNmPerRad = stiffness, DampingNmSPerRad = 30,
+            SpeedWindowPct = 5, TrimPct = 2, TrimLimitPct = 150, LostUnit = 1 };
 }

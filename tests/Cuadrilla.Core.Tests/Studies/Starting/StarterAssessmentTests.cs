@@ -27,7 +27,8 @@ public sealed class StarterAssessmentTests
         Assert.Equal(pointer, SpecificationValidation.Problems(plant, DemoChanges.Data).Select(p => p.Pointer).SingleOrDefault());
     }
 
-    private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints().Single(p => p.Id == "dp-04").Converter;
+    private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints().Single(p =>
+        p.Id == "dp-04").Converter;
 
     [Fact]
     public void A_higher_limit_cures_the_mill_and_costs_a_deeper_dip()
@@ -61,7 +62,8 @@ public sealed class StarterAssessmentTests
     [Fact]
     public void A_quick_class_trips_where_a_slow_one_holds()
     {
-        double Heat(TripClass trip) => Of(Run("dp-01", new ConverterChoice.AcrossTheLine(trip, 1, string.Empty)), "starter.thermal-class", "dp-01").Figure.Value;
+        double Heat(TripClass trip) => Of(Run("dp-01", new ConverterChoice.AcrossTheLine(trip, 1, string.Empty)), "starter.thermal-class",
+            "dp-01").Figure.Value;
         Assert.True(Heat(TripClass.Class10A) > Heat(TripClass.Class10));
         Assert.True(Heat(TripClass.Class10) > Heat(TripClass.Class20));
         Assert.True(Heat(TripClass.Class10A) > 100, "a large fan takes longer than the shortest class allows");
@@ -70,7 +72,9 @@ public sealed class StarterAssessmentTests
     [Fact]
     public void More_starts_than_the_heat_budget_leaves_fail()
     {
-        Verdict Starts(double perHour) => Of(Run("dp-04", Mill with { StartsPerHour = perHour, Settings = Mill.Settings with { CurrentLimitPct = 600 } }), "starter.starts-per-hour").Verdict;
+        Verdict Starts(double perHour) =>
+            Of(Run("dp-04", Mill with { StartsPerHour = perHour, Settings = Mill.Settings with { CurrentLimitPct = 600 } }),
+                "starter.starts-per-hour").Verdict;
         Assert.Equal(Verdict.Holds, Starts(1));
         Assert.Equal(Verdict.Fails, Starts(60));
     }
@@ -89,18 +93,21 @@ public sealed class StarterAssessmentTests
     {
         var plant = Changed("dp-02", p => p with
         {
-            Motor = new MotorChoice.FromCatalogue("pm-ie5-55", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true, string.Empty),
+            Motor = new MotorChoice.FromCatalogue("pm-ie5-55", MotorCooling.OwnFan, ThermalClass.F, MotorConnection.Fitting, true,
+                string.Empty),
             Converter = new ConverterChoice.AcrossTheLine(TripClass.Class10, 1, string.Empty),
         });
         var found = DemoChanges.Assessor.Run(plant);
         Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c is { Id: "starter.reaches-speed", DrivePointId: "dp-02" }).Verdict);
-        Assert.Contains("starts on the line", found.Checks.Single(c => c is { Id: "energy.best-alternative", DrivePointId: "dp-02" }).Relief, StringComparison.Ordinal);
+        Assert.Contains("starts on the line",
+            found.Checks.Single(c => c is { Id: "energy.best-alternative", DrivePointId: "dp-02" }).Relief, StringComparison.Ordinal);
     }
 
     [Fact]
     public void On_the_line_a_motor_draws_no_harmonics_and_its_reactive_current()
     {
-        var converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing());
+        var converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty,
+            new Braking.Nothing());
         PlantAssessment line = Run("dp-04", Mill), converted = Run("dp-04", converter);
         Assert.True(line.Scenarios[0].Pcc.HarmonicA < 0.8 * converted.Scenarios[0].Pcc.HarmonicA);
         Assert.DoesNotContain(line.Scenarios[0].Drives, d => d.DrivePointId == "dp-04");
@@ -117,9 +124,11 @@ public sealed class StarterAssessmentTests
         Assert.EndsWith(pointer, SpecificationValidation.Problems(plant, Data).Single().Pointer, StringComparison.Ordinal);
     }
 
-    private static Check Of(PlantAssessment found, string id, string point = "dp-04") => found.Checks.Single(c => c.Id == id && c.DrivePointId == point);
+    private static Check Of(PlantAssessment found, string id, string point = "dp-04") =>
+        found.Checks.Single(c => c.Id == id && c.DrivePointId == point);
 
-    private static PlantAssessment Run(string id, ConverterChoice choice) => DemoChanges.Assessor.Run(Changed(id, p => p with { Converter = choice }));
+    private static PlantAssessment Run(string id, ConverterChoice choice) =>
+        DemoChanges.Assessor.Run(Changed(id, p => p with { Converter = choice }));
 
     [Fact]
     public void The_flux_on_the_line_is_judged_at_the_highest_voltage_also_where_none_is_low()

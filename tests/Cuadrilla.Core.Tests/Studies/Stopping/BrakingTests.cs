@@ -28,7 +28,8 @@ public sealed class BrakingTests
         foreach (var s in cycle.Slices(model.Motor.Plate.InertiaKgM2).Where(s => !s.Rests))
         {
             var motor = model.Motor.At(Math.Abs(s.SpeedRpm), s.SpeedRpm < 0 ? -s.TorqueNm : s.TorqueNm, MotorFeed.Converter);
-            var taken = motor.LossW + (3 * model.CableOhm.Real * motor.CurrentA * motor.CurrentA) + model.Converter.LossW(motor.FrequencyHz / 50, motor.CurrentA);
+            var taken = motor.LossW + (3 * model.CableOhm.Real * motor.CurrentA * motor.CurrentA)
+                + model.Converter.LossW(motor.FrequencyHz / 50, motor.CurrentA);
             energy += Math.Max(0, -motor.ShaftW - taken) * s.DurationS;
             mechanical += Math.Max(0, -motor.ShaftW) * s.DurationS;
         }
@@ -43,7 +44,8 @@ public sealed class BrakingTests
     {
         DriveOnConverter With(double inertia) => Model("dp-04", p => p with
         {
-            Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing()),
+            Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty,
+                new Braking.Nothing()),
             Load = ((HighInertiaLoad)p.Load) with { Train = ((HighInertiaLoad)p.Load).Train with { InertiaKgM2 = inertia } },
         });
         DriveOnConverter one = With(52_000), two = With(104_000);
@@ -63,7 +65,8 @@ public sealed class BrakingTests
     [InlineData(60, 2, Verdict.Fails)]
     [InlineData(5, 2, Verdict.Fails)]
     [InlineData(40, 1.3, Verdict.Fails)]
-    public void A_resistor_is_judged_by_both_ends_of_its_range_and_the_heat_of_the_rated_load_let_down(double ohm, double kw, Verdict verdict)
+    public void A_resistor_is_judged_by_both_ends_of_its_range_and_the_heat_of_the_rated_load_let_down(double ohm, double kw,
+        Verdict verdict)
     {
         var check = Braking("dp-05", new Braking.Resistor(ohm, kw));
         Assert.Equal(verdict, check.Verdict);
@@ -85,7 +88,8 @@ public sealed class BrakingTests
     {
         Check Stop(double seconds) => DemoChanges.Assessor.Run(Changed("dp-04", p => p with
         {
-            Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty, new Braking.Nothing()),
+            Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-250", OverloadDuty.Heavy, 4, string.Empty,
+                new Braking.Nothing()),
             Load = (HighInertiaLoad)p.Load with { Train = ((HighInertiaLoad)p.Load).Train with { StopTimeS = seconds } },
         })).Checks.Single(c => c is { Id: "converter.stop-without-braking", DrivePointId: "dp-04" });
         Assert.Equal(Verdict.Holds, Stop(90).Verdict);

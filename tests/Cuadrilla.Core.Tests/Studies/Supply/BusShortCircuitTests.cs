@@ -7,7 +7,8 @@ using Cuadrilla.Core.Tests.Assessment;
 
 namespace Cuadrilla.Core.Tests.Studies.Supply;
 
-/// <summary>Fault currents of a bus of a plant against the engine that shares nothing with its network but the formulas of IEC 60909-0.</summary>
+/// <summary>Fault currents of a bus of a plant against the engine that shares nothing with its network but the formulas of IEC
+/// 60909-0.</summary>
 public sealed class BusShortCircuitTests
 {
     [Theory]
@@ -24,7 +25,8 @@ public sealed class BusShortCircuitTests
             Source = demo.Source with { Strength = new SourceStrength.FaultLevel(sourceMva, 0.7 * sourceMva, xr) },
             Distribution = demo.Distribution with
             {
-                Buses = [demo.Distribution.Bus(demo.Source.BusId), demo.Distribution.Bus(transformer.ToBusId)], Transformers = [transformer], Links = [], Loads = [], CapacitorBanks = [], ActiveFilters = [],
+                Buses = [demo.Distribution.Bus(demo.Source.BusId), demo.Distribution.Bus(transformer.ToBusId)],
+                Transformers = [transformer], Links = [], Loads = [], CapacitorBanks = [], ActiveFilters = [],
             },
             Scenarios = [demo.Scenarios[0]],
             Routes = PlantRoutes.None,
@@ -37,14 +39,16 @@ public sealed class BusShortCircuitTests
         var resistance = transformer.LoadLossKw * 1e3 * volts * volts / (va * va);
         FaultCurrent.Result By(FaultCurrent.VoltageFactors source) => FaultCurrent.Of(new FaultCurrent.Place(
             volts, found.Factors, source, sourceMva, 0.7 * sourceMva, xr,
-            new FaultCurrent.TransformerPart(new Complex(resistance, Math.Sqrt((ohm * ohm) - (resistance * resistance))), va, 1, 1), null, 0, 0));
+            new FaultCurrent.TransformerPart(new Complex(resistance, Math.Sqrt((ohm * ohm) - (resistance * resistance))), va, 1, 1),
+            null, 0, 0));
         var expected = By(new FaultCurrent.VoltageFactors(1, 1));
         Assert.Equal(0, found.MotorsA);
         Assert.Equal(expected.Max.CurrentA, found.LargestA, expected.Max.CurrentA * 1e-6);
         Assert.Equal(expected.Max.PeakA, found.PeakA, expected.Max.PeakA * 1e-6);
         Assert.Equal(expected.Min.CurrentA, found.LeastA, expected.Min.CurrentA * 1e-6);
 
-        // A plant takes the stated power of the source as it is, the engine by the voltage factor of its system: a plant's current is never the smaller one.
+        // A plant takes the stated power of the source as it is, the engine by the voltage factor of its system: a plant's current is
+        // never the smaller one.
         var byStandard = By(FaultCurrent.VoltageFactors.Medium).Max;
         Assert.InRange(found.LargestA / byStandard.CurrentA, 1, FaultCurrent.VoltageFactors.Medium.Max);
         Assert.InRange(found.PeakA / byStandard.PeakA, 1, FaultCurrent.VoltageFactors.Medium.Max);

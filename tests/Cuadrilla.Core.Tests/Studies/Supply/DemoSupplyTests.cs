@@ -34,7 +34,8 @@ public sealed class DemoSupplyTests
             Source = p.Source with { UnbalancePct = 0 },
             Distribution = p.Distribution with { CapacitorBanks = [] },
         };
-        var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()) });
+        var changed = With("dp-02", p => p with { Converter = new ConverterChoice.FromCatalogue("six-pulse-choke-55", OverloadDuty.Light, 4,
+            string.Empty, new Braking.Nothing()) });
         ScenarioResult Found(PlantSpecification p) => DemoChanges.Assessor.Run(Balanced(p)).Scenarios[0];
         double Own(ScenarioResult r) => ((RectifierResult.SteadyState)r.Drives.Single(d => d.DrivePointId == "dp-02").Front).PhaseA.ThdiPct;
         var (plain, choked) = (Found(Demo), Found(changed));
@@ -71,9 +72,13 @@ public sealed class DemoSupplyTests
     [Fact]
     public void Drives_alike_on_one_bus_flatten_each_others_current()
     {
-        double Thdi(PlantAssessment a) => ((RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-05").Front).PhaseA.ThdiPct;
-        Scenario Only(params string[] ids) => Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => !ids.Contains(p.Id)).Select(p => new DrivePointState(p.Id, false, 1, 1))] };
-        double With(params string[] ids) => Thdi(DemoChanges.Assessor.Run(Demo with { Name = string.Join(' ', ids), Scenarios = [Only(ids)] }));
+        double Thdi(PlantAssessment a) =>
+            ((RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-05").Front).PhaseA.ThdiPct;
+        Scenario Only(params string[] ids) =>
+            Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => !ids.Contains(p.Id)).Select(p =>
+                new DrivePointState(p.Id, false, 1, 1))] };
+        double With(params string[] ids) =>
+            Thdi(DemoChanges.Assessor.Run(Demo with { Name = string.Join(' ', ids), Scenarios = [Only(ids)] }));
         var (alone, two, three) = (With("dp-05"), With("dp-05", "dp-07"), With("dp-05", "dp-07", "dp-06"));
         Assert.True(three < two - 0.5 && two < alone - 0.5, $"{alone} {two} {three}");
     }
@@ -82,15 +87,18 @@ public sealed class DemoSupplyTests
     public void Unbalance_is_judged_and_the_worst_phase_counts()
     {
         // The workshop's single-phase fan left out: by itself it already loads the phases unevenly.
-        var three = Demo with { Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-17")] })] };
-        PlantSpecification With(double pct) => three with { Source = Demo.Source with { UnbalancePct = pct, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } };
+        var three = Demo with { Lineups = [.. Demo.Lineups.Select(l =>
+            l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-17")] })] };
+        PlantSpecification With(double pct) =>
+            three with { Source = Demo.Source with { UnbalancePct = pct, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } };
         var balanced = DemoChanges.Assessor.Run(With(0));
         var worse = DemoChanges.Assessor.Run(With(3));
         Assert.Equal(Verdict.Holds, Check(balanced, "supply.unbalance", string.Empty).Verdict);
         Assert.Equal(Verdict.Fails, Check(worse, "supply.unbalance", string.Empty).Verdict);
 
         // A motor on the line loaded to 85 % stands 3 % (0.88), not 4 % (0.82), and nothing above 5 %.
-        Verdict Motor(double pct) => DemoChanges.Assessor.Run(With(pct)).Checks.Single(c => c is { Id: "supply.unbalance", ElementId: "compressor" }).Verdict;
+        Verdict Motor(double pct) => DemoChanges.Assessor.Run(With(pct)).Checks.Single(c =>
+            c is { Id: "supply.unbalance", ElementId: "compressor" }).Verdict;
         Assert.Equal([Verdict.Holds, Verdict.Tight, Verdict.Fails, Verdict.Fails], new[] { 0.0, 3, 4, 6 }.Select(Motor));
         var silent = DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { UnbalancePct = Given.Unknown } });
         Assert.Equal(Verdict.NotApplicable, Check(silent, "supply.unbalance", string.Empty).Verdict);
@@ -128,9 +136,12 @@ public sealed class DemoSupplyTests
         // 2 MVA/0.15 = 13.3 MVA at the primary.
         var same = Demo with { Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(2.0 / 0.15, Given.Unknown, 20) } };
         Assert.Equal(Fault(same), Fault(generator), 6);
-        var open = DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, Given.Unknown, Given.Unknown, 20) } });
+        var open = DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000,
+            Given.Unknown, Given.Unknown, 20) } });
         Assert.Contains("subtransient", Check(open, "harmonics.pcc-tdd", string.Empty).Relief, StringComparison.Ordinal);
-        Assert.Equal("/source/strength/subtransientPct", SpecificationValidation.Problems(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 90, Given.Unknown, 20) } }, Data).Single().Pointer);
+        Assert.Equal("/source/strength/subtransientPct",
+            SpecificationValidation.Problems(Demo with { Source = Demo.Source with { Strength = new SourceStrength.Generator(2000, 90,
+                Given.Unknown, 20) } }, Data).Single().Pointer);
     }
 
     private static Check Check(PlantAssessment assessment, string id, string point) =>
@@ -140,14 +151,16 @@ public sealed class DemoSupplyTests
 
     private static PlantSpecification With(string id, Func<DrivePoint, DrivePoint> change) => With(Demo, id, change);
 
-    private static PlantSpecification With(PlantSpecification plant, string id, Func<DrivePoint, DrivePoint> change) => DemoChanges.Changed(plant, id, change);
+    private static PlantSpecification With(PlantSpecification plant, string id, Func<DrivePoint, DrivePoint> change) =>
+        DemoChanges.Changed(plant, id, change);
 
     [Fact]
     public void A_cell_tells_current_and_distortion_of_one_and_the_same_phase()
     {
         var uneven = DemoChanges.Assessor.Run(Demo with { Name = "uneven", Source = Demo.Source with { UnbalancePct = 1 } });
         var apart = 0;
-        var fronts = uneven.Scenarios.SelectMany(s => s.Drives).DistinctBy(d => d.DrivePointId).ToDictionary(d => d.DrivePointId, d => d.Front);
+        var fronts = uneven.Scenarios.SelectMany(s => s.Drives).DistinctBy(d => d.DrivePointId).ToDictionary(d => d.DrivePointId,
+            d => d.Front);
         foreach (var summary in uneven.DrivePoints.Where(d => d.LinePhase.Length > 0 && fronts.ContainsKey(d.DrivePointId)))
         {
             var draw = (RectifierResult.LineDraw)fronts[summary.DrivePointId];
@@ -161,7 +174,8 @@ public sealed class DemoSupplyTests
         // The most loaded phase is not the most distorted one.
         Assert.True(apart > 0);
         var even = DemoChanges.Assessor.Run(Demo with { Name = "even", Source = Demo.Source with { UnbalancePct = 0 } });
-        var balanced = even.Scenarios[0].Drives.Where(d => d.Front is RectifierResult.LineDraw { IsBalanced: true }).Select(d => d.DrivePointId).ToHashSet(StringComparer.Ordinal);
+        var balanced = even.Scenarios[0].Drives.Where(d => d.Front is RectifierResult.LineDraw { IsBalanced: true }).Select(d =>
+            d.DrivePointId).ToHashSet(StringComparer.Ordinal);
         Assert.NotEmpty(balanced);
         Assert.All(even.DrivePoints.Where(d => balanced.Contains(d.DrivePointId)), d => Assert.Empty(d.LinePhase));
     }

@@ -27,7 +27,8 @@ public sealed class FrontEndAssessmentTests
 {
     private static readonly EngineeringData Data = DemoChanges.Data;
 
-    public static TheoryData<string> Families => [.. Data.Converters.Values.Select(c => c.Family).Distinct().Where(f => f is not ("inverter-module" or "single-phase" or "servo"))];
+    public static TheoryData<string> Families =>
+        [.. Data.Converters.Values.Select(c => c.Family).Distinct().Where(f => f is not ("inverter-module" or "single-phase" or "servo"))];
 
     [Theory]
     [MemberData(nameof(Families))]
@@ -38,7 +39,8 @@ public sealed class FrontEndAssessmentTests
         var result = DemoChanges.Assessor.Run(plant);
         var summary = result.DrivePoints.Single(d => d.DrivePointId == drive);
         var rated = Assert.NotNull(summary.Rated);
-        Assert.Equal(rated.Shaft.PowerW + rated.Motor.LossW + rated.CableLossW + rated.FilterLossW + rated.ConverterLossW + rated.FrontLossW + rated.FeederLossW, rated.LineW, 6);
+        Assert.Equal(rated.Shaft.PowerW + rated.Motor.LossW + rated.CableLossW + rated.FilterLossW + rated.ConverterLossW + rated.FrontLossW
+            + rated.FeederLossW, rated.LineW, 6);
         var found = result.Scenarios[0].Drives.Single(d => d.DrivePointId == drive);
         var draw = Assert.IsAssignableFrom<RectifierResult.LineDraw>(found.Front);
 
@@ -71,7 +73,8 @@ public sealed class FrontEndAssessmentTests
         double[] thdi = [.. new[] { "six-pulse-plain", "six-pulse-choke", "twelve-pulse", "eighteen-pulse", "active" }.Select(f =>
         {
             var (plant, drive) = With(f);
-            return DemoChanges.Assessor.Run(plant with { Source = plant.Source with { UnbalancePct = 0, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } }).DrivePoints.Single(d => d.DrivePointId == drive).ThdiPct!.Value;
+            return DemoChanges.Assessor.Run(plant with { Source = plant.Source with { UnbalancePct = 0, BackgroundV5Pct = 0,
+                BackgroundV7Pct = 0 } }).DrivePoints.Single(d => d.DrivePointId == drive).ThdiPct!.Value;
         })];
         Assert.True(thdi[0] > thdi[1] && thdi[1] > thdi[2] && thdi[2] > thdi[3], string.Join(", ", thdi));
 
@@ -95,7 +98,10 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void A_front_end_that_returns_power_gives_a_hoist_back_what_motor_and_converter_leave()
     {
-        DriveOnConverter On(string item, Braking braking) => Model(DemoChanges.Changed("dp-05", p => p with { Converter = new ConverterChoice.FromCatalogue(item, OverloadDuty.Heavy, 4, string.Empty, braking) }), "dp-05");
+        DriveOnConverter On(string item, Braking braking) =>
+            Model(DemoChanges.Changed("dp-05",
+                p => p with { Converter = new ConverterChoice.FromCatalogue(item, OverloadDuty.Heavy, 4, string.Empty, braking) }),
+                    "dp-05");
         var resistor = On("six-pulse-choke-45", new Braking.Resistor(30, 2.5));
         var active = On("active-45", new Braking.ToLine());
         var burnt = Chosen(resistor);
@@ -126,7 +132,8 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void Braking_back_to_the_line_is_held_against_the_converter_and_diodes_refuse_it()
     {
-        Check Braking(string item, Braking braking, OverloadDuty duty = OverloadDuty.Heavy) => DemoChanges.Assessor.Run(DemoChanges.Changed("dp-05", p => p with
+        Check Braking(string item, Braking braking, OverloadDuty duty = OverloadDuty.Heavy) =>
+            DemoChanges.Assessor.Run(DemoChanges.Changed("dp-05", p => p with
         {
             Converter = new ConverterChoice.FromCatalogue(item, duty, 4, string.Empty, braking),
             Load = ((HoistLoad)p.Load) with { MassKg = 2600, ReturnMassKg = 900 },
@@ -134,13 +141,16 @@ public sealed class FrontEndAssessmentTests
         Assert.Equal(Verdict.Holds, Braking("active-45", new Braking.ToLine()).Verdict);
         Assert.Equal(Verdict.Fails, Braking("active-7.5", new Braking.ToLine(), OverloadDuty.Light).Verdict);
         Assert.Equal(Verdict.Fails, Braking("six-pulse-choke-45", new Braking.ToLine()).Verdict);
-        Assert.Contains("no chopper", Braking("single-phase-4", new Braking.Resistor(30, 2)).Reason.WithNumbers + Braking("single-phase-4", new Braking.Nothing()).Reason.WithNumbers, StringComparison.Ordinal);
+        Assert.Contains("no chopper", Braking("single-phase-4", new Braking.Resistor(30, 2)).Reason.WithNumbers
+            + Braking("single-phase-4", new Braking.Nothing()).Reason.WithNumbers, StringComparison.Ordinal);
     }
 
     [Fact]
     public void A_winder_that_brakes_on_an_active_front_end_turns_the_current_round()
     {
-        var plant = DemoChanges.Changed(DemoChanges.SingleWinders, "dp-14", p => p with { Converter = new ConverterChoice.FromCatalogue("active-18.5", OverloadDuty.Heavy, 4, string.Empty, new Braking.ToLine()) });
+        var plant = DemoChanges.Changed(DemoChanges.SingleWinders, "dp-14",
+            p => p with { Converter = new ConverterChoice.FromCatalogue("active-18.5", OverloadDuty.Heavy, 4, string.Empty,
+                new Braking.ToLine()) });
         var drive = DemoChanges.Assessor.Run(plant).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-14");
         Assert.True(drive.Point.LineW < 0);
         Assert.True(((RectifierResult.LineDraw)drive.Front).PhaseA.Orders[0].Real < 0);
@@ -187,7 +197,8 @@ public sealed class FrontEndAssessmentTests
     {
         PlantSpecification On(string item) => DemoChanges.Changed("dp-11", p => p with
         {
-            Motor = new MotorChoice.FromCatalogue("dc-5.5", MotorCooling.SeparateFan, ThermalClass.F, MotorConnection.Fitting, false, string.Empty),
+            Motor = new MotorChoice.FromCatalogue("dc-5.5", MotorCooling.SeparateFan, ThermalClass.F, MotorConnection.Fitting, false,
+                string.Empty),
             Converter = new ConverterChoice.FromCatalogue(item, OverloadDuty.Light, 4, string.Empty, new Braking.Nothing()),
         });
         var thyristor = DemoChanges.Assessor.Run(On("thyristor-4q-7.5"));
@@ -195,14 +206,18 @@ public sealed class FrontEndAssessmentTests
         var draw = Assert.IsType<RectifierResult.Stated>(drive.Front);
         Assert.InRange(draw.PhaseA.DisplacementPowerFactor, 0.1, 0.95);
         Assert.InRange(100 * draw.PhaseA.Orders[4].Magnitude / draw.PhaseA.FundamentalA, 12, 21);
-        Assert.Equal(Verdict.NeedsData, DemoChanges.Assessor.Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11").Verdict);
-        Assert.Equal(Verdict.Fails, DemoChanges.Assessor.Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "motor.technology-rule" && c.DrivePointId == "dp-11").Verdict);
+        Assert.Equal(Verdict.NeedsData,
+            DemoChanges.Assessor.Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "converter.output-voltage"
+                && c.DrivePointId == "dp-11").Verdict);
+        Assert.Equal(Verdict.Fails, DemoChanges.Assessor.Run(On("six-pulse-choke-7.5")).Checks.Single(c => c.Id == "motor.technology-rule"
+            && c.DrivePointId == "dp-11").Verdict);
     }
 
     [Fact]
     public void An_inverter_module_asks_for_its_bus()
     {
-        var plant = DemoChanges.Changed("dp-11", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "inverter-module-5.5" } });
+        var plant = DemoChanges.Changed("dp-11",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "inverter-module-5.5" } });
         var check = DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11");
         Assert.Equal(Verdict.NeedsData, check.Verdict);
         Assert.Contains("common DC bus", check.Reason.WithNumbers, StringComparison.Ordinal);
@@ -230,23 +245,28 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void A_sine_filter_spares_the_motor_the_converters_addition_and_asks_for_its_frequency()
     {
-        PlantSpecification With(OutputFilter filter, double khz) => DemoChanges.Changed("dp-06", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = filter, SwitchingKhz = khz } });
+        PlantSpecification With(OutputFilter filter, double khz) =>
+            DemoChanges.Changed("dp-06", p =>
+                p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = filter, SwitchingKhz = khz } });
         Assert.Equal(0, Model(With(OutputFilter.Sine, 4), "dp-06").At(1).Motor.HarmonicW);
         Assert.True(Model(With(OutputFilter.None, 4), "dp-06").At(1).Motor.HarmonicW > 0);
-        Check Voltage(OutputFilter filter, double khz) => DemoChanges.Assessor.Run(With(filter, khz)).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-06");
+        Check Voltage(OutputFilter filter, double khz) =>
+            DemoChanges.Assessor.Run(With(filter, khz)).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-06");
         Assert.Contains("filter", Voltage(OutputFilter.Sine, 2).Title, StringComparison.Ordinal);
         Assert.Equal(Verdict.Fails, Voltage(OutputFilter.DvDt, 8).Verdict);
         Assert.Equal("%", Voltage(OutputFilter.Sine, 4).Unit);
 
         // A slower edge no longer doubles on a cable shorter than its own length.
-        Check Peak(OutputFilter filter) => DemoChanges.Assessor.Run(With(filter, 4)).Checks.Single(c => c.Id == "motor.insulation" && c.DrivePointId == "dp-06");
+        Check Peak(OutputFilter filter) =>
+            DemoChanges.Assessor.Run(With(filter, 4)).Checks.Single(c => c.Id == "motor.insulation" && c.DrivePointId == "dp-06");
         Assert.Equal(Digits.Kept(Math.Sqrt(2) * 1.1 * 400), Peak(OutputFilter.Sine).Figure.Value, 6);
     }
 
     [Fact]
     public void A_converter_of_another_voltage_is_refused()
     {
-        var plant = DemoChanges.Changed("dp-11", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "single-phase-4" } });
+        var plant = DemoChanges.Changed("dp-11",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "single-phase-4" } });
         var at230 = DemoChanges.Assessor.Run(plant).Checks.Single(c => c.Id == "converter.output-voltage" && c.DrivePointId == "dp-11");
         Assert.NotEqual(Verdict.NeedsData, at230.Verdict);
         Assert.Equal(400 / Math.Sqrt(3), Model(plant, "dp-11").Voltage.SupplyV, 6);
@@ -255,14 +275,16 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void The_class_of_a_drive_is_its_losses_over_the_references()
     {
-        var check = DemoChanges.Assessor.Run(DemoChanges.Demo).Checks.Single(c => c.Id == "energy.system-class" && c.DrivePointId == "dp-11");
+        var check = DemoChanges.Assessor.Run(DemoChanges.Demo).Checks.Single(c => c.Id == "energy.system-class"
+            && c.DrivePointId == "dp-11");
         Assert.Equal(Verdict.Holds, check.Verdict);
 
         // 4 kW: reference module 374 W of the standard's table, reference motor IE2 with the addition for converters.
         var ie2 = Data.Motors["cage-4p-ie2-4"].Plate;
         var reference = new MotorLossModel(ie2).At(ie2.RatedSpeedRpm, ie2.RatedTorqueNm, MotorFeed.Converter).LossW + 374;
         var own = Model(DemoChanges.Demo, "dp-11");
-        var motor = new MotorLossModel(own.MotorItem.Plate).At(own.MotorItem.Plate.RatedSpeedRpm, own.MotorItem.Plate.RatedTorqueNm, MotorFeed.Converter);
+        var motor = new MotorLossModel(own.MotorItem.Plate).At(own.MotorItem.Plate.RatedSpeedRpm, own.MotorItem.Plate.RatedTorqueNm,
+            MotorFeed.Converter);
         var module = own.Converter.LossW(1, motor.CurrentA) + own.Converter.Item.FrontLossW(motor.InputW);
         Assert.Equal(Digits.Kept(100 * (motor.LossW + module) / reference), check.Figure.Value, 6);
         var strict = DemoChanges.Assessor.Run(DemoChanges.Demo with { Overrides = [new DefaultOverride("least-ies", 2, "tender")] });
@@ -283,5 +305,6 @@ public sealed class FrontEndAssessmentTests
 
     private static EnergyAlternative Chosen(DriveOnConverter model) => EnergyAlternatives.Of(model).Single(a => a.IsChosen);
 
-    private static DriveOnConverter Model(PlantSpecification plant, string id) => (DriveOnConverter)DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
+    private static DriveOnConverter Model(PlantSpecification plant, string id) =>
+        (DriveOnConverter)DemoChanges.Assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == id)).Model;
 }

@@ -39,7 +39,8 @@ public sealed class FrontIterationTests
 
     [Theory]
     [MemberData(nameof(Simulated))]
-    public void A_bank_and_the_waveform_settle_where_the_whole_circuit_does_in_time(double kvar, double thdiPct, double[] driveA, double[] sourceA, double drivePu, double sourcePu)
+    public void A_bank_and_the_waveform_settle_where_the_whole_circuit_does_in_time(double kvar, double thdiPct, double[] driveA,
+        double[] sourceA, double drivePu, double sourcePu)
     {
         var (drive, sums, iteration) = Settle(kvar, 1);
         Assert.True(iteration.IsSettled, iteration.ToString());
@@ -89,17 +90,20 @@ public sealed class FrontIterationTests
         var said = Assert.Single(restless.Unsettled, u => u.Contains("do not settle", StringComparison.Ordinal));
         Assert.Contains(FormattableString.Invariant($"{restless.Iteration.ResidualPu:0.0e+0} of nominal voltage at order {restless.Iteration.ResidualOrder}"), said, StringComparison.Ordinal);
         Assert.Contains(restless.ScenarioName, said, StringComparison.Ordinal);
-        Assert.All(assessment.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)), c => Assert.Contains(c.Verdict, new[] { Verdict.NeedsData, Verdict.NotApplicable }));
+        Assert.All(assessment.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)),
+            c => Assert.Contains(c.Verdict, new[] { Verdict.NeedsData, Verdict.NotApplicable }));
     }
 
     [Fact]
     public void Where_no_voltage_settles_none_of_a_drive_is_judged_as_if_it_did()
     {
-        var assessment = new Assessor(Data).Run(Demo with { Name = "collapsed", Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(0.3, Given.Unknown, 6) } });
+        var assessment = new Assessor(Data).Run(Demo with { Name = "collapsed",
+            Source = Demo.Source with { Strength = new SourceStrength.FaultLevel(0.3, Given.Unknown, 6) } });
         Assert.Contains(assessment.Scenarios, s => s.Drives.Count == 0 && s.Unsettled.Count > 0);
         var onBuses = assessment.Checks.Where(c => c.Id == "converter.output-voltage" && Demo.DcBusOf(c.DrivePointId) is null).ToList();
         var said = assessment.Scenarios.SelectMany(x => x.Unsettled).ToList();
-        Assert.Contains(onBuses, c => c.Verdict == Verdict.NeedsData && said.Any(u => c.Reason.WithNumbers.Contains(u, StringComparison.Ordinal)));
+        Assert.Contains(onBuses, c => c.Verdict == Verdict.NeedsData
+            && said.Any(u => c.Reason.WithNumbers.Contains(u, StringComparison.Ordinal)));
         Assert.DoesNotContain(onBuses, c => c.Verdict is Verdict.Holds or Verdict.Tight);
     }
 
@@ -109,22 +113,27 @@ public sealed class FrontIterationTests
         {
             Source = new Source("bus", 50, new SourceStrength.FaultLevel(6, Given.Unknown, 6), 0, 0, 0),
             Distribution = new Distribution(
-                [new Bus("bus", "Bus", 400, Given.Unknown)], [], [], kvar > 0 ? [new CapacitorBank("bank", "Bank", "bus", kvar, 1, Given.Unknown)] : [], []),
+                [new Bus("bus", "Bus", 400, Given.Unknown)], [], [], kvar > 0
+                    ? [new CapacitorBank("bank", "Bank", "bus", kvar, 1, Given.Unknown)]
+                    : [], []),
             Pcc = Demo.Pcc with { BusId = "bus" },
             Scenarios = [Scenario.AsUsual("all", "all")],
             Lineups = [],
         };
         var defaults = DefaultsInForce.Resolve(Data.Defaults, plant.Overrides);
-        var network = PlantNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, defaults.Cables with { Rise = new ResistanceRise(ResistanceLaw.Constant, 1) })!;
+        var network = PlantNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest,
+            defaults.Cables with { Rise = new ResistanceRise(ResistanceLaw.Constant, 1) })!;
         var item = Data.Converters["six-pulse-reactor-75"];
         var point = OperatingPoint.OfBus(75e3, item);
         Assert.Equal(75e3, point.DcLoadW, 1.0);
         Assert.Equal(6375, item.DcCapacitanceUf);
-        var running = Enumerable.Range(0, count).Select(i => new RunningDrive($"d{i}", item, SupplyFeed.ThreePhase, Complex.Zero, null, point, "bus")).ToList();
+        var running = Enumerable.Range(0,
+            count).Select(i => new RunningDrive($"d{i}", item, SupplyFeed.ThreePhase, Complex.Zero, null, point, "bus")).ToList();
         var loads = new HarmonicLoads([], [], defaults.LockedRotorPowerFactor, 0, 0);
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
         var (drives, iteration) = BalancedFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, loads, new FrontSettings(0, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
+            plant, plant.Scenarios[0], network, running, shunts, loads,
+            new FrontSettings(0, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
         return (drives![0], new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives, loads), iteration);
     }
 }

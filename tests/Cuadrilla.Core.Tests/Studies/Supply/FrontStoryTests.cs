@@ -8,7 +8,9 @@ namespace Cuadrilla.Core.Tests.Studies.Supply;
 /// <summary>What a front end's story says of its voltage, and which causes are taken away.</summary>
 public sealed class FrontStoryTests
 {
-    private static readonly RectifierInput Circuit = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50, SourceResistanceOhm = 0.005, SourceInductanceH = 50e-6, DcChokeH = 0.5e-3, DcChokeResistanceOhm = 0.01, DcCapacitanceF = 2e-3, DcLoadW = 30e3 };
+    private static readonly RectifierInput Circuit = new() { Kind = RectifierKind.SixPulse, LineVoltageV = 400, FrequencyHz = 50,
+        SourceResistanceOhm = 0.005, SourceInductanceH = 50e-6, DcChokeH = 0.5e-3, DcChokeResistanceOhm = 0.01, DcCapacitanceF = 2e-3,
+        DcLoadW = 30e3 };
 
     [Fact]
     public void Unbalance_and_distortion_are_parts_of_the_fundamental_and_each_cause_is_asked_for_by_itself()
@@ -23,7 +25,8 @@ public sealed class FrontStoryTests
         Assert.Equal(5, story.DistortionPct, 1e-9);
         Assert.Equal(6, story.Pulses);
         Assert.Equal(
-            [SpoilingCause.Unbalance, SpoilingCause.Distortion, SpoilingCause.Mismatch, SpoilingCause.Unbalance | SpoilingCause.Distortion | SpoilingCause.Mismatch], asked);
+            [SpoilingCause.Unbalance, SpoilingCause.Distortion, SpoilingCause.Mismatch,
+                SpoilingCause.Unbalance | SpoilingCause.Distortion | SpoilingCause.Mismatch], asked);
         Assert.Equal((1, 2, 4, 7), (story.WithoutUnbalancePct, story.WithoutDistortionPct, story.WithoutMismatchPct, story.IdealPct));
     }
 

@@ -77,7 +77,8 @@ public sealed class HarmonicStudyTests
     public void The_scan_finds_the_resonance_of_the_bank_and_agrees_with_the_closed_form()
     {
         // The bank alone beside the supply: no motors that damp and shift it.
-        var bare = Demo with { Distribution = Demo.Distribution with { Loads = [] }, Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-04")] })] };
+        var bare = Demo with { Distribution = Demo.Distribution with { Loads = [] },
+            Lineups = [.. Demo.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-04")] })] };
         bare = bare with { Scenarios = [Scenario.AsUsual("all", "all")], Lineups = [bare.Lineups[0] with { Arrangements = [] }] };
         var result = DemoChanges.Assessor.Run(bare).Scenarios[0];
         var bank = bare.Distribution.CapacitorBanks[0];
@@ -92,7 +93,8 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void A_reactor_cures_the_resonance_and_unloads_the_bank()
     {
-        var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b => b with { DetuningPct = 7, CapacitorRatedV = 440 })] } };
+        var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b =>
+            b with { DetuningPct = 7, CapacitorRatedV = 440 })] } };
         var after = DemoChanges.Assessor.Run(detuned);
         Check Of(PlantAssessment a, string id) => a.Checks.Single(c => c.Id == id && c.ElementId == "caps");
 
@@ -136,12 +138,15 @@ public sealed class HarmonicStudyTests
         {
             Name = $"13th at {deg}, {running}",
             Source = Demo.Source.Undistorted() with { UnbalancePct = 0, FurtherBackground = [new(13, 2, deg)] },
-            Scenarios = [running ? Demo.Scenarios[0] : Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, false, 1, 1))] }],
+            Scenarios = [running
+                ? Demo.Scenarios[0]
+                : Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, false, 1, 1))] }],
         };
 
         // Nothing running: what the network lets through of 2 %.
         var still = DemoChanges.Assessor.Run(With(40, false)).Scenarios[0];
-        var gain = HarmonicSums.GainOfSource(With(40, false), Demo.Scenarios[0], still.Network, still.Loads, 13)[still.Network.NodeOf("bus-a")];
+        var gain = HarmonicSums.GainOfSource(With(40, false), Demo.Scenarios[0], still.Network, still.Loads,
+            13)[still.Network.NodeOf("bus-a")];
         Assert.Equal(2 * gain.Magnitude, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[12], 1e-9);
         Assert.Equal(0, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[10], 1e-12);
 
@@ -174,7 +179,8 @@ public sealed class HarmonicStudyTests
     public void Inside_the_plant_the_class_decides()
     {
         var third = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("plant-class", 3, "large converters")] };
-        Check Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "harmonics.plant-voltage", ElementId: "bus-a" });
+        Check Of(PlantSpecification plant) =>
+            DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "harmonics.plant-voltage", ElementId: "bus-a" });
 
         Assert.True(Of(third).MarginPct.Value > Of(Demo).MarginPct.Value);
         Assert.Contains("61000-2-4", Of(Demo).Reason.Source, StringComparison.Ordinal);
@@ -195,8 +201,11 @@ public sealed class HarmonicStudyTests
     public void The_rated_input_current_decides_whatever_the_drive_does_at_present()
     {
         var publicly = Demo with { Pcc = Demo.Pcc with { BusId = "bus-a" } };
-        var slow = publicly with { Scenarios = [.. publicly.Scenarios.Select(s => s with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, true, 0.6, 1))] })] };
-        Check[] Of(PlantSpecification plant) => [.. DemoChanges.Assessor.Run(plant).Checks.Where(c => c.Id == "harmonics.equipment" && c.Figure.IsKnown).OrderBy(c => c.DrivePointId, StringComparer.Ordinal)];
+        var slow = publicly with { Scenarios = [.. publicly.Scenarios.Select(s =>
+            s with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, true, 0.6, 1))] })] };
+        Check[] Of(PlantSpecification plant) =>
+            [.. DemoChanges.Assessor.Run(plant).Checks.Where(c => c.Id == "harmonics.equipment" && c.Figure.IsKnown).OrderBy(c =>
+                c.DrivePointId, StringComparer.Ordinal)];
         var (full, part) = (Of(publicly), Of(slow));
 
         Assert.NotEmpty(full);
@@ -213,7 +222,9 @@ public sealed class HarmonicStudyTests
             Site = Demo.Site with { AltitudeM = altitudeM },
             Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b with { Earthing = earthing })] },
         };
-        Verdict? Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.SingleOrDefault(c => c is { Id: "emc.altitude-insulation", DrivePointId: "dp-01" })?.Verdict;
+        Verdict? Of(PlantSpecification plant) =>
+            DemoChanges.Assessor.Run(plant).Checks.SingleOrDefault(c =>
+                c is { Id: "emc.altitude-insulation", DrivePointId: "dp-01" })?.Verdict;
 
         Assert.Null(Of(At(2000, EarthingSystem.NotStated)));
         Assert.Equal(Verdict.NeedsData, Of(At(2001, EarthingSystem.NotStated)));
@@ -228,7 +239,8 @@ public sealed class HarmonicStudyTests
     {
         Assert.DoesNotContain(Found.Checks, c => c.Id == "harmonics.terminal-thdi");
         var asked = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("terminal-thdi-pct", 60, "asked")] };
-        var checks = DemoChanges.Assessor.Run(asked).Checks.Where(c => c.Id == "harmonics.terminal-thdi").ToDictionary(c => c.DrivePointId, c => c.Verdict);
+        var checks = DemoChanges.Assessor.Run(asked).Checks.Where(c => c.Id == "harmonics.terminal-thdi").ToDictionary(c => c.DrivePointId,
+            c => c.Verdict);
 
         Assert.Equal(Verdict.Fails, checks["dp-02"]);
         Assert.NotEqual(Verdict.Fails, checks["dp-01"]);
@@ -265,8 +277,12 @@ public sealed class HarmonicStudyTests
         Assert.True(filter.CurrentA > 0);
 
         // What a way says is what the plant comes to with its choices.
-        var tried = active.Change.Choices.Aggregate(Demo, (plant, c) => Changed(plant, c.Key, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value, Braking = new Braking.ToLine() } }));
-        Assert.Equal(active.TddPct, DemoChanges.Assessor.Run(tried).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value, 2e-3 * active.TddPct);
+        var tried = active.Change.Choices.Aggregate(Demo,
+            (plant, c) => Changed(plant, c.Key,
+                p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = c.Value,
+                    Braking = new Braking.ToLine() } }));
+        Assert.Equal(active.TddPct, DemoChanges.Assessor.Run(tried).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value,
+            2e-3 * active.TddPct);
     }
 
     [Fact]
@@ -280,11 +296,13 @@ public sealed class HarmonicStudyTests
         Assert.All(removed, r => Assert.Equal(r.HarmonicA - found.Pcc.HarmonicA, r.ChangeA, 1e-12));
 
         // The same plant with the drive switched off, searched from nothing.
-        var off = Demo with { Name = "without", Scenarios = [Demo.Scenarios[0] with { States = [.. Demo.Scenarios[0].States, new DrivePointState(large, false, 1, 1)] }] };
+        var off = Demo with { Name = "without",
+            Scenarios = [Demo.Scenarios[0] with { States = [.. Demo.Scenarios[0].States, new DrivePointState(large, false, 1, 1)] }] };
         Assert.Equal(DemoChanges.Assessor.Run(off).Scenarios[0].Pcc.HarmonicA, removed[0].HarmonicA, 2e-6 * removed[0].HarmonicA);
 
         // It does not superpose: the linear share says something else.
-        var share = HarmonicStudy.Of(Demo, found, "bus-a").Contributions.Single(c => c.DrivePointId == large).SharePct / 100 * found.Pcc.HarmonicA;
+        var share = HarmonicStudy.Of(Demo, found,
+            "bus-a").Contributions.Single(c => c.DrivePointId == large).SharePct / 100 * found.Pcc.HarmonicA;
         Assert.True(Math.Abs(share + removed[0].ChangeA) > 0.02 * found.Pcc.HarmonicA);
     }
 
@@ -293,7 +311,8 @@ public sealed class HarmonicStudyTests
     {
         var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], DemoChanges.Assessor);
 
-        Assert.All(ways.Where(w => w.Id is not ("as-is" or "detuned") && w.Change.Move is null && w.Change.Filter is null), w => Assert.Equal(["dp-02"], w.Change.Choices.Keys));
+        Assert.All(ways.Where(w => w.Id is not ("as-is" or "detuned") && w.Change.Move is null && w.Change.Filter is null),
+            w => Assert.Equal(["dp-02"], w.Change.Choices.Keys));
         Assert.True(ways.Single(w => w.Id == "six-pulse-choke").ThdiPct < ways.Single(w => w.Id == "as-is").ThdiPct);
     }
 
@@ -324,18 +343,21 @@ public sealed class HarmonicStudyTests
         var (ways, _) = MitigationWorkbench.Of(Demo, ["dp-02"], DemoChanges.Assessor);
         var move = ways.First(w => w.Change.Move is not null).Change.Move!;
         Assert.Equal("dp-02", move.DrivePointId);
-        Assert.NotEqual(Demo.Lineups.Single(l => l.DrivePoints.Any(p => p.Id == "dp-02")).BusId, Demo.Lineups.Single(l => l.Id == move.ToLineupId).BusId);
+        Assert.NotEqual(Demo.Lineups.Single(l => l.DrivePoints.Any(p => p.Id == "dp-02")).BusId,
+            Demo.Lineups.Single(l => l.Id == move.ToLineupId).BusId);
     }
 
     [Fact]
     public void An_active_filter_takes_what_it_measures_until_its_current_is_spent()
     {
-        PlantSpecification With(double ampere) => Demo with { Distribution = Demo.Distribution with { ActiveFilters = [new ActiveFilter("af", "Filter", "bus-a", ampere)] } };
+        PlantSpecification With(double ampere) =>
+            Demo with { Distribution = Demo.Distribution with { ActiveFilters = [new ActiveFilter("af", "Filter", "bus-a", ampere)] } };
         var large = DemoChanges.Assessor.Run(With(5000));
         var small = DemoChanges.Assessor.Run(With(20));
         var scenario = Found.Scenarios[0];
         Assert.True(large.Scenarios[0].Pcc.HarmonicA < scenario.Pcc.HarmonicA);
-        Assert.True(small.Scenarios[0].Pcc.HarmonicA < scenario.Pcc.HarmonicA && small.Scenarios[0].Pcc.HarmonicA > large.Scenarios[0].Pcc.HarmonicA);
+        Assert.True(small.Scenarios[0].Pcc.HarmonicA < scenario.Pcc.HarmonicA
+            && small.Scenarios[0].Pcc.HarmonicA > large.Scenarios[0].Pcc.HarmonicA);
         var (given, asked) = small.Scenarios[0].FilterCurrents["af"];
         Assert.Equal(20, given, 6);
         Assert.True(asked > 20);
@@ -343,11 +365,16 @@ public sealed class HarmonicStudyTests
         Assert.Equal(Verdict.Holds, large.Checks.Single(c => c.Id == "harmonics.active-filter").Verdict);
 
         // The asked current is the phasor sum of the drives on its bus, 95 % of the orders up to 25.
-        var drives = large.Scenarios[0].Drives.Where(d => d.BusId == "bus-a").Select(d => (d, Front: (RectifierResult.LineDraw)d.Front)).ToList();
+        var drives = large.Scenarios[0].Drives.Where(d => d.BusId == "bus-a").Select(d =>
+            (d, Front: (RectifierResult.LineDraw)d.Front)).ToList();
         var turn = drives[0].d.EmfAngleRad;
         Assert.All(drives, d => Assert.Equal(turn, d.d.EmfAngleRad, 1e-3));
-        var square = Enumerable.Range(2, 24).Sum(h => Math.Pow(Enumerable.Range(0, 3).Max(p => drives.Aggregate(Complex.Zero, (sum, d) => sum + d.Front.Phases[d.Front.Phases.Count == 3 ? p : 0].Orders[h - 1]).Magnitude), 2));
-        Assert.Equal(0.95 * Math.Sqrt(square), large.Scenarios[0].FilterCurrents["af"].AskedA, 0.02 * large.Scenarios[0].FilterCurrents["af"].AskedA);
+        var square = Enumerable.Range(2,
+            24).Sum(h => Math.Pow(Enumerable.Range(0,
+                3).Max(p => drives.Aggregate(Complex.Zero,
+                    (sum, d) => sum + d.Front.Phases[d.Front.Phases.Count == 3 ? p : 0].Orders[h - 1]).Magnitude), 2));
+        Assert.Equal(0.95 * Math.Sqrt(square), large.Scenarios[0].FilterCurrents["af"].AskedA,
+            0.02 * large.Scenarios[0].FilterCurrents["af"].AskedA);
     }
 
     [Fact]
@@ -364,16 +391,21 @@ public sealed class HarmonicStudyTests
         Assert.True(story.ThirdA > 0);
 
         // Each figure is that of a plant of its own without the cause, searched from nothing.
-        double Thdi(PlantSpecification plant) => ((RectifierResult.LineDraw)DemoChanges.Assessor.Run(plant with { Name = "without" }).Scenarios[0]
+        double Thdi(PlantSpecification plant) =>
+            ((RectifierResult.LineDraw)DemoChanges.Assessor.Run(plant with { Name = "without" }).Scenarios[0]
             .Drives.Single(d => d.DrivePointId == "dp-27").Front).WorstPhase.ThdiPct;
         var balanced = mismatched with { Source = mismatched.Source with { UnbalancePct = 0 } };
         Assert.Equal(Thdi(balanced), story.WithoutUnbalancePct, 2e-6 * story.ThdiPct);
-        Assert.Equal(Thdi(Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("leakage-mismatch-pct", 0, "equal")] }), story.WithoutMismatchPct, 2e-6 * story.ThdiPct);
-        var states = mismatched.AllDrivePoints().Where(p => p.Id != "dp-27" && p.Converter is not (ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter)).Select(p => new DrivePointState(p.Id, false, 1, 1));
+        Assert.Equal(Thdi(Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("leakage-mismatch-pct", 0, "equal")] }),
+            story.WithoutMismatchPct, 2e-6 * story.ThdiPct);
+        var states = mismatched.AllDrivePoints().Where(p => p.Id != "dp-27"
+            && p.Converter is not (ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter)).Select(p =>
+                new DrivePointState(p.Id, false, 1, 1));
         var alone = mismatched with
         {
             Source = mismatched.Source with { BackgroundV5Pct = 0, BackgroundV7Pct = 0 },
-            Scenarios = [mismatched.Scenarios[0] with { States = [.. mismatched.Scenarios[0].States.Where(s => s.DrivePointId == "dp-27"), .. states] }],
+            Scenarios = [mismatched.Scenarios[0] with { States = [.. mismatched.Scenarios[0].States.Where(s => s.DrivePointId == "dp-27"),
+                .. states] }],
         };
         Assert.Equal(Thdi(alone), story.WithoutDistortionPct, 2e-6 * story.ThdiPct);
     }
@@ -381,7 +413,9 @@ public sealed class HarmonicStudyTests
     [Fact]
     public void The_capacitor_of_a_line_filter_is_part_of_the_network()
     {
-        var active = Changed(Demo, "dp-05", p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "active-" + ((ConverterChoice.FromCatalogue)p.Converter).ItemId.Split('-')[^1], Braking = new Braking.ToLine() } });
+        var active = Changed(Demo, "dp-05",
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = "active-"
+                + ((ConverterChoice.FromCatalogue)p.Converter).ItemId.Split('-')[^1], Braking = new Braking.ToLine() } });
         var result = DemoChanges.Assessor.Run(active).Scenarios[0];
         var filter = result.Loads.Filters.Single(f => f.FrontId == "dp-05");
         Assert.DoesNotContain(Found.Scenarios[0].Loads.Filters, f => f.FrontId == "dp-05");
@@ -390,6 +424,7 @@ public sealed class HarmonicStudyTests
         var own = filter.Filter.OwnOrder;
         Assert.True(filter.AdmittancePu(own / 2, 1e6).Imaginary > 0 && filter.AdmittancePu(own * 2, 1e6).Imaginary < 0);
         Assert.Equal(1 / (filter.Filter.DampingPct / 100) * filter.RatedVa / 1e6, filter.AdmittancePu(own, 1e6).Real, 1e-6);
-        Assert.Equal(filter.Filter.CapacitorPct / 100 * filter.RatedVa / 1e6, filter.AdmittancePu(1, 1e6).Imaginary, 0.01 * filter.RatedVa / 1e6);
+        Assert.Equal(filter.Filter.CapacitorPct / 100 * filter.RatedVa / 1e6, filter.AdmittancePu(1, 1e6).Imaginary,
+            0.01 * filter.RatedVa / 1e6);
     }
 }

@@ -32,7 +32,8 @@ public sealed class SecondStateTests
         {
             Name = "looked for twice",
             Source = demo.Source with { Strength = new SourceStrength.FaultLevel(15, Given.Unknown, 8) },
-            Distribution = demo.Distribution with { CapacitorBanks = [.. demo.Distribution.CapacitorBanks.Select(b => b with { DetuningPct = Given.Unknown })] },
+            Distribution = demo.Distribution with { CapacitorBanks = [.. demo.Distribution.CapacitorBanks.Select(b =>
+                b with { DetuningPct = Given.Unknown })] },
         };
         Assert.Contains(Found(weak).Scenarios, s => s.Iteration is { IsSettled: true, IsLookedForTwice: true, Second: null });
     }
@@ -49,7 +50,8 @@ public sealed class SecondStateTests
         Assert.Equal(0.03, second.ApartPu, 1e-12);
         Assert.Equal(30, second.ThdiPct, 1e-9);
         Assert.Equal(45, second.OtherThdiPct, 1e-9);
-        Assert.Contains("30 % distortion in one and of 45 % in the other", ScenarioStudy.TwoStates("night", "DP-01", second), StringComparison.Ordinal);
+        Assert.Contains("30 % distortion in one and of 45 % in the other", ScenarioStudy.TwoStates("night", "DP-01", second),
+            StringComparison.Ordinal);
     }
 
     [Fact]

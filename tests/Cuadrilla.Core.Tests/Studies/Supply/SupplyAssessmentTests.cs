@@ -78,7 +78,8 @@ public sealed class SupplyAssessmentTests
     [Fact]
     public void A_drive_point_without_feed_fails_by_name()
     {
-        var dark = Demo with { Scenarios = [Scenario.AsUsual("dark", "transformer 2 out, coupler open") with { Switches = [new SwitchState("t2", false)] }] };
+        var dark = Demo with { Scenarios = [Scenario.AsUsual("dark",
+            "transformer 2 out, coupler open") with { Switches = [new SwitchState("t2", false)] }] };
         var found = DemoChanges.Assessor.Run(dark);
         var check = found.Checks.Single(c => c.Id == "supply.feed");
         Assert.Equal(Verdict.Fails, check.Verdict);
@@ -113,7 +114,9 @@ public sealed class SupplyAssessmentTests
     {
         var weak = Demo with
         {
-            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-a" ? b with { WithstandKa = 25 } : b)] },
+            Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-a"
+                ? b with { WithstandKa = 25 }
+                : b)] },
         };
         var check = DemoChanges.Assessor.Run(weak).Checks.Single(c => c is { Id: "supply.fault-level", ElementId: "bus-a" });
         Assert.Equal(Verdict.Fails, check.Verdict);
@@ -121,9 +124,11 @@ public sealed class SupplyAssessmentTests
         var bare = DemoChanges.Changed("dp-12", p => p with { Feeder = new Feeder.OnBusbar() });
         var large = bare with
         {
-            Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { RatedKva = 3150, LoadLossKw = 25 })] },
+            Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t =>
+                t with { RatedKva = 3150, LoadLossKw = 25 })] },
         };
-        Assert.Equal(Verdict.Fails, DemoChanges.Assessor.Run(large).Checks.Single(c => c is { Id: "converter.short-circuit-rating", DrivePointId: "dp-12" }).Verdict);
+        Assert.Equal(Verdict.Fails, DemoChanges.Assessor.Run(large).Checks.Single(c =>
+            c is { Id: "converter.short-circuit-rating", DrivePointId: "dp-12" }).Verdict);
     }
 
     [Fact]
@@ -144,7 +149,9 @@ public sealed class SupplyAssessmentTests
         Assert.Equal(Verdict.NeedsData, found.Checks.Single(c => c.Id == "supply.neutral").Verdict);
         var cable = Demo with
         {
-            Distribution = Demo.Distribution with { Links = [.. Demo.Distribution.Links.Select(l => l is BusLink.Cable c ? c with { LengthM = Given.Unknown } : l)] },
+            Distribution = Demo.Distribution with { Links = [.. Demo.Distribution.Links.Select(l => l is BusLink.Cable c
+                ? c with { LengthM = Given.Unknown }
+                : l)] },
         };
         var without = DemoChanges.Assessor.Run(cable);
         Assert.Empty(without.Scenarios);
@@ -154,9 +161,12 @@ public sealed class SupplyAssessmentTests
     [Fact]
     public void Less_load_at_the_same_speed_draws_less()
     {
-        var half = Demo with { Scenarios = [Scenario.AsUsual("s", "half load") with { States = [new DrivePointState("dp-04", true, 1, 0.5), new DrivePointState("dp-01", true, 1, 0.5)] }] };
-        double Line(PlantSpecification p) => DemoChanges.Assessor.Run(p).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-01").Point.LineW;
-        double OnLine(PlantSpecification p) => DemoChanges.Assessor.Run(p).Scenarios[0].OnLine.Single(d => d.DrivePointId == "dp-04").Point.LineW;
+        var half = Demo with { Scenarios = [Scenario.AsUsual("s",
+            "half load") with { States = [new DrivePointState("dp-04", true, 1, 0.5), new DrivePointState("dp-01", true, 1, 0.5)] }] };
+        double Line(PlantSpecification p) =>
+            DemoChanges.Assessor.Run(p).Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-01").Point.LineW;
+        double OnLine(PlantSpecification p) =>
+            DemoChanges.Assessor.Run(p).Scenarios[0].OnLine.Single(d => d.DrivePointId == "dp-04").Point.LineW;
         var full = Demo with { Scenarios = [Scenario.AsUsual("s", "full")] };
         Assert.InRange(Line(half) / Line(full), 0.48, 0.56);
         Assert.InRange(OnLine(half) / OnLine(full), 0.48, 0.56);

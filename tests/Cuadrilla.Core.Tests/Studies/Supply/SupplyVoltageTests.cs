@@ -25,7 +25,8 @@ public sealed class SupplyVoltageTests
     [Fact]
     public void A_low_source_lowers_every_bus_by_more_than_itself()
     {
-        Check Of(double low, double tap) => DemoChanges.Assessor.Run(With(low, tap)).Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" });
+        Check Of(double low, double tap) =>
+            DemoChanges.Assessor.Run(With(low, tap)).Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" });
 
         // V = s·t − (1 − V_nominal)/(s·t): with 90 % and no tap the drop of the demo grows by a ninth.
         var scenario = Found.Scenarios.MinBy(s => s.Buses.Single(b => b.BusId == "bus-a").VoltagePu)!;
@@ -45,16 +46,20 @@ public sealed class SupplyVoltageTests
     [Fact]
     public void Files_without_a_range_are_read_as_exactly_nominal()
     {
-        var old = Demo with { Source = Demo.Source with { LowestPct = Given.Unknown, HighestPct = Given.Unknown }, Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { NoLoadSecondaryPct = Given.Unknown })] } };
+        var old = Demo with { Source = Demo.Source with { LowestPct = Given.Unknown, HighestPct = Given.Unknown },
+            Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t =>
+                t with { NoLoadSecondaryPct = Given.Unknown })] } };
         var found = DemoChanges.Assessor.Run(old);
         var least = found.Scenarios.Min(s => s.Buses.Single(b => b.BusId == "bus-a").VoltagePu);
-        Assert.Equal(Digits.Kept(100 * least), found.Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" }).Figure.Value, 1e-9);
+        Assert.Equal(Digits.Kept(100 * least),
+            found.Checks.Single(c => c is { Id: "supply.voltage", ElementId: "bus-a" }).Figure.Value, 1e-9);
     }
 
     [Fact]
     public void A_converter_gives_no_more_than_the_lowest_voltage_of_its_bus()
     {
-        Check Of(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "converter.output-voltage", DrivePointId: "dp-27" });
+        Check Of(PlantSpecification plant) =>
+            DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "converter.output-voltage", DrivePointId: "dp-27" });
         Assert.True(Of(With(92, 100)).Figure.Value > Of(Demo).Figure.Value + 5);
         Assert.Equal(Verdict.Fails, Of(With(92, 100)).Verdict);
     }
@@ -62,7 +67,8 @@ public sealed class SupplyVoltageTests
     [Fact]
     public void A_motor_on_the_line_has_the_torque_of_the_lowest_voltage()
     {
-        Check Peak(PlantSpecification plant) => DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "motor.peak", DrivePointId: "dp-04" });
+        Check Peak(PlantSpecification plant) =>
+            DemoChanges.Assessor.Run(plant).Checks.Single(c => c is { Id: "motor.peak", DrivePointId: "dp-04" });
         var range = BusVoltages.Of(With(90, 100), DemoChanges.Assessor.Run(With(90, 100)).Scenarios)["bus-a"];
         var ratio = Peak(With(90, 100)).Limit.Value / Peak(With(100, 104)).Limit.Value;
         Assert.InRange(ratio, Math.Pow(range.LowestPct / 100, 2) * 0.97, Math.Pow(range.LowestPct / 100, 2) * 1.03);
@@ -82,7 +88,8 @@ public sealed class SupplyVoltageTests
             .Checks.Single(c => c is { Id: "supply.start-dip", ElementId: "compressor" });
         Assert.True(Dip(30).Figure.Value > Dip(12).Figure.Value);
         Assert.Contains("class G2", Dip(30).Reason.WithNumbers, StringComparison.Ordinal);
-        var loading = DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = generator with { RatedKw = 400, TransientPct = 25, GoverningClass = 2 } } })
+        var loading = DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = generator with { RatedKw = 400,
+            TransientPct = 25, GoverningClass = 2 } } })
             .Checks.Single(c => c.Id == "supply.generator-loading");
         Assert.Equal(Verdict.Fails, loading.Verdict);
         Assert.Contains("active power", loading.Title, StringComparison.Ordinal);
@@ -97,27 +104,35 @@ public sealed class SupplyVoltageTests
         var (largest, motors) = WithstandCurrents.At(Demo, scenario, "bus-a");
         Assert.InRange((largest - motors) / plain, 1.05, 1.11);
         var compressor = Demo.Distribution.Loads.OfType<BusLoad.LineMotor>().First();
-        var where = Found.Scenarios.First(s => s.Network.IsLive(compressor.BusId) && Demo.Scenarios.First(x => x.Id == s.ScenarioId).LoadLevelPuOf(compressor.Id) > 0);
-        var without = Demo with { Distribution = Demo.Distribution with { Loads = [.. Demo.Distribution.Loads.Where(l => l.Id != compressor.Id)] } };
+        var where = Found.Scenarios.First(s => s.Network.IsLive(compressor.BusId)
+            && Demo.Scenarios.First(x => x.Id == s.ScenarioId).LoadLevelPuOf(compressor.Id) > 0);
+        var without = Demo with { Distribution = Demo.Distribution with { Loads = [.. Demo.Distribution.Loads.Where(l =>
+            l.Id != compressor.Id)] } };
         Assert.Equal(
             compressor.LockedRotorVa() / (Math.Sqrt(3) * Demo.Distribution.Bus(compressor.BusId).NominalVoltageV),
-            WithstandCurrents.At(Demo, where, compressor.BusId).MotorsA - WithstandCurrents.At(without, where, compressor.BusId).MotorsA, 1e-6);
+            WithstandCurrents.At(Demo, where, compressor.BusId).MotorsA - WithstandCurrents.At(without, where,
+                compressor.BusId).MotorsA, 1e-6);
 
         // The source alone at its own bus: c_max = 1.1 times the plain figure.
-        Assert.Equal(1.1, WithstandCurrents.At(Demo, scenario, "bus-mv").Ampere / scenario.Buses.Single(b => b.BusId == "bus-mv").LargestFaultA, 1e-6);
+        Assert.Equal(1.1, WithstandCurrents.At(Demo, scenario,
+            "bus-mv").Ampere / scenario.Buses.Single(b => b.BusId == "bus-mv").LargestFaultA, 1e-6);
     }
 
     [Fact]
     public void A_bus_has_a_class_of_its_own_and_a_demand_not_stated_leaves_a_doubt()
     {
-        var strict = Demo with { Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-b" ? b with { EnvironmentClass = 1 } : b)] } };
+        var strict = Demo with { Distribution = Demo.Distribution with { Buses = [.. Demo.Distribution.Buses.Select(b => b.Id == "bus-b"
+            ? b with { EnvironmentClass = 1 }
+            : b)] } };
         var found = DemoChanges.Assessor.Run(strict);
         Check Of(PlantAssessment a, string bus) => a.Checks.Single(c => c.Id == "harmonics.plant-voltage" && c.ElementId == bus);
         Assert.Contains("class 1", Of(found, "bus-b").Reason.WithNumbers, StringComparison.Ordinal);
         Assert.Equal(Of(Found, "bus-a").Limit, Of(found, "bus-a").Limit);
 
-        var quiet = Demo with { Pcc = Demo.Pcc with { MaximumDemandKva = Given.Unknown }, Distribution = Demo.Distribution with { CapacitorBanks = [] } };
-        quiet = quiet with { Scenarios = [.. quiet.Scenarios.Select(s => s with { States = [.. s.States.Select(x => x with { Running = x.DrivePointId == "dp-04" })] })] };
+        var quiet = Demo with { Pcc = Demo.Pcc with { MaximumDemandKva = Given.Unknown },
+            Distribution = Demo.Distribution with { CapacitorBanks = [] } };
+        quiet = quiet with { Scenarios = [.. quiet.Scenarios.Select(s =>
+            s with { States = [.. s.States.Select(x => x with { Running = x.DrivePointId == "dp-04" })] })] };
         var tdd = DemoChanges.Assessor.Run(quiet).Checks.Single(c => c.Id == "harmonics.pcc-tdd");
         Assert.NotEqual(Verdict.Holds, tdd.Verdict);
     }
@@ -140,6 +155,7 @@ public sealed class SupplyVoltageTests
     private static PlantSpecification With(double lowestPct, double noLoadPct) => Demo with
     {
         Source = Demo.Source with { LowestPct = lowestPct },
-        Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t => t with { NoLoadSecondaryPct = noLoadPct })] },
+        Distribution = Demo.Distribution with { Transformers = [.. Demo.Distribution.Transformers.Select(t =>
+            t with { NoLoadSecondaryPct = noLoadPct })] },
     };
 }

@@ -26,7 +26,8 @@ public sealed class ThyristorFrontTests
     private static readonly PlantSpecification Plant = DemoChanges.Changed("dp-01", p => p with
     {
         Motor = ((MotorChoice.FromCatalogue)p.Motor) with { ItemId = "dc-160" },
-        Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = Data.Converters.Values.Where(c => c.Family == "thyristor-4q" && c.RatedKw >= 160).MinBy(c => c.RatedKw)!.Id },
+        Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = Data.Converters.Values.Where(c =>
+            c.Family == "thyristor-4q" && c.RatedKw >= 160).MinBy(c => c.RatedKw)!.Id },
     });
 
     [Theory]
@@ -85,7 +86,8 @@ public sealed class ThyristorFrontTests
         Assert.True(drive.OwnEmf.Parts().Where(p => Math.Abs(p.M) > 1).Max(p => p.Part.Magnitude) > 0.01);
 
         // The power of all orders is what the closed form of a sine takes for the same output.
-        var running = RunningDrive.Of((DriveOnConverter)assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == "dp-01")).Model, drive.Point, drive.BusId);
+        var running = RunningDrive.Of((DriveOnConverter)assessor.Study(plant, plant.AllDrivePoints().Single(p => p.Id == "dp-01")).Model,
+            drive.Point, drive.BusId);
         var watts = draw.Phases.Select((p, k) => Enumerable.Range(0, 25).Sum(i =>
         {
             var volts = drive.OwnEmf.Phasor((2 * i) + 1, k) * (400 / Math.Sqrt(3));
@@ -105,7 +107,8 @@ public sealed class ThyristorFrontTests
 
         var assessor = new Assessor(Data);
         var named = plant with { Name = "thyristor, from elsewhere" };
-        assessor.Run(named with { Scenarios = [.. named.Scenarios.Select(s => s with { States = [.. s.States, new DrivePointState("dp-02", true, 0.7, 1)] })] });
+        assessor.Run(named with { Scenarios = [.. named.Scenarios.Select(s =>
+            s with { States = [.. s.States, new DrivePointState("dp-02", true, 0.7, 1)] })] });
         var again = assessor.Run(named).Scenarios[0];
         foreach (var (one, other) in found.Drives.Zip(again.Drives))
         {

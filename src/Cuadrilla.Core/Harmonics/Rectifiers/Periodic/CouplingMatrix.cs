@@ -6,7 +6,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// <summary>
 /// How each order of the line current moves with each order of the EMF about an orbit: δi_n = ½·Σ_m (P_nm·δs_m + Q_nm·δs_m*).
 /// Between switching instants small changes obey linear equations with constant coefficients, solved in closed form: Π_m·e^{jmθ} with
-/// Π_m = (jm − A)⁻¹·B plus e^{Aθ}·c; a switching instant moves with the change and carries it on by the difference of the slopes. The load of
+/// Π_m = (jm − A)⁻¹·B plus e^{Aθ}·c; a switching instant moves with the change and carries it on by the difference of the slopes. The load
+/// of
 /// constant power is taken at the mean link voltage: the matrix is exact but for the ripple's second order, which an iteration makes good.
 /// </summary>
 internal sealed class CouplingMatrix
@@ -68,7 +69,8 @@ internal sealed class CouplingMatrix
                 last = pieces[i++];
             }
             while (last.EndsBy is null && i < pieces.Count && pieces[i].Mode == mode);
-            var stretch = new CouplingStretch(mode.Solution(loadSlopes, line, orders), orders, start, last.StartRad + last.WidthRad - start, forced.Copy(), Array.ConvertAll(free, f => (double[])f.Clone()));
+            var stretch = new CouplingStretch(mode.Solution(loadSlopes, line, orders), orders, start, last.StartRad + last.WidthRad - start,
+                forced.Copy(), Array.ConvertAll(free, f => (double[])f.Clone()));
             stretches.Add(stretch);
             stretch.Carry(forced, free);
             if (last.EndsBy is { } guard)
@@ -136,7 +138,8 @@ internal sealed class CouplingMatrix
         return place == first ? (cos * re) - (sin * im) : (sin * re) + (cos * im);
     }
 
-    private void Jump(SeriesPiece last, SwitchingGuard guard, SwitchedMode next, ComplexRows forced, double[][] free, (int M, Complex Part)[] emf)
+    private void Jump(SeriesPiece last, SwitchingGuard guard, SwitchedMode next, ComplexRows forced, double[][] free,
+        (int M, Complex Part)[] emf)
     {
         var angle = last.StartRad + last.WidthRad;
         var state = new double[circuit.Stride];

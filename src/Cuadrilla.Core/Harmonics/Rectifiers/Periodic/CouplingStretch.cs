@@ -87,7 +87,8 @@ internal sealed class CouplingStretch
             Row(k, a, b);
             for (var m = 0; m < count; m++)
             {
-                double ax = DenseRows.Dot(a, own.Re(m)), by = DenseRows.Dot(b, own.Im(m)), ay = DenseRows.Dot(a, own.Im(m)), bx = DenseRows.Dot(b, own.Re(m));
+                double ax = DenseRows.Dot(a, own.Re(m)), by = DenseRows.Dot(b, own.Im(m)), ay = DenseRows.Dot(a, own.Im(m)),
+                bx = DenseRows.Dot(b, own.Re(m));
                 var plain = through[m] * integrals[((orders[m] - orders[k]) / 2) + SpaceVector.HighestOrder];
                 var mirrored = opposite[m] * integrals[((-orders[m] - orders[k]) / 2) + SpaceVector.HighestOrder];
                 direct[k, m] += (plain + new Complex(ax - by, ay + bx)) / span;

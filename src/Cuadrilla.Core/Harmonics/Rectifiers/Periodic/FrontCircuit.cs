@@ -15,7 +15,8 @@ internal sealed class FrontCircuit
     private readonly Lazy<SwitchedCircuit> circuit;
 
     private FrontCircuit(SwitchedCircuit circuit, RectifierInput input, double voltageBaseV, double currentBaseA) =>
-        (made, this.circuit, Input, VoltageBaseV, CurrentBaseA) = (circuit, new Lazy<SwitchedCircuit>(() => KnownCircuits.Same(circuit)), input, voltageBaseV, currentBaseA);
+        (made, this.circuit, Input, VoltageBaseV, CurrentBaseA) = (circuit, new Lazy<SwitchedCircuit>(() => KnownCircuits.Same(circuit)),
+            input, voltageBaseV, currentBaseA);
 
     /// <summary>What it was made from.</summary>
     public RectifierInput Input { get; }
@@ -51,7 +52,8 @@ internal sealed class FrontCircuit
     /// <summary>Builds it.</summary>
     /// <param name="input">Circuit in SI units, validated.</param>
     /// <param name="conductancePu">Conductance of a resistive load; 0: constant power.</param>
-    /// <param name="bankOhm">Impedance between EMF and a bank without reactor at its terminals, and the bank's susceptance, S; null: none.</param>
+    /// <param name="bankOhm">Impedance between EMF and a bank without reactor at its terminals, and the bank's susceptance, S; null:
+    /// none.</param>
     public static FrontCircuit Of(RectifierInput input, double conductancePu = 0, (Complex AheadOhm, double SusceptanceS)? bankOhm = null)
     {
         var isSingle = input.Kind == RectifierKind.SinglePhase;
@@ -66,7 +68,8 @@ internal sealed class FrontCircuit
             : [.. shifts.SelectMany(s => Enumerable.Range(0, 3).Select(k => Complex.FromPolarCoordinates(1, ((120 * k) - s) * Degree)))];
         var isShared = input.Bridges > 1;
         var share = isSingle ? 0.5 : 1;
-        double Leakage(int bridge) => omega * input.LeakageH / ohm * (1 + (input.LeakageMismatchPu * (1 - (2.0 * bridge / (input.Bridges - 1)))));
+        double Leakage(int bridge) => omega * input.LeakageH / ohm * (1
+            + (input.LeakageMismatchPu * (1 - (2.0 * bridge / (input.Bridges - 1)))));
         return new FrontCircuit(
             new SwitchedCircuit
             {
@@ -92,7 +95,8 @@ internal sealed class FrontCircuit
     /// <param name="inputs">Circuits in SI units, of one voltage and frequency.</param>
     /// <param name="sharedOhm">What they share, per phase.</param>
     /// <param name="bankOhm">As with one.</param>
-    public static FrontCircuit OfSeveral(IReadOnlyList<RectifierInput> inputs, Complex sharedOhm, (Complex AheadOhm, double SusceptanceS)? bankOhm)
+    public static FrontCircuit OfSeveral(IReadOnlyList<RectifierInput> inputs, Complex sharedOhm,
+        (Complex AheadOhm, double SusceptanceS)? bankOhm)
     {
         var volts = inputs[0].LineVoltageV * Math.Sqrt(2.0 / 3);
         var amperes = inputs.Sum(i => i.DcLoadW) / volts;
@@ -167,7 +171,8 @@ internal sealed class FrontCircuit
     /// <param name="spectrum">What it says of a link and the bridges that feed it.</param>
     /// <param name="link">Which link.</param>
     /// <param name="share">Part of its current that is told of.</param>
-    public RectifierResult.SteadyState Result(OrbitResult.Settled orbit, SpaceVector emf, OrbitSpectrum spectrum, int link = 0, double share = 1)
+    public RectifierResult.SteadyState Result(OrbitResult.Settled orbit, SpaceVector emf, OrbitSpectrum spectrum, int link = 0,
+        double share = 1)
     {
         var unit = share * CurrentBaseA;
         var isSingle = Input.Kind == RectifierKind.SinglePhase;

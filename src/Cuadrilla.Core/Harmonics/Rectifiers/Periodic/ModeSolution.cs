@@ -4,8 +4,10 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
-/// What small changes do while the same diodes conduct, the load taken at the mean link voltage: dx/dθ = A·x + B·e^{jmθ} for each order m, with
-/// Π_m = (jm − A)⁻¹·B and, for the Fourier integrals, λ_m = line·(A − jm)⁻¹. A negative order's are those of the positive one, the line's axes
+/// What small changes do while the same diodes conduct, the load taken at the mean link voltage: dx/dθ = A·x + B·e^{jmθ} for each order m,
+/// with
+/// Π_m = (jm − A)⁻¹·B and, for the Fourier integrals, λ_m = line·(A − jm)⁻¹. A negative order's are those of the positive one, the line's
+/// axes
 /// apart.
 /// </summary>
 internal sealed class ModeSolution
@@ -64,7 +66,8 @@ internal sealed class ModeSolution
     }
 
     /// <summary>True when it is of these slopes and orders.</summary>
-    public bool IsOf(double[] slopes, int[] ordersAsked) => loadSlopes.AsSpan().SequenceEqual(slopes) && orders.AsSpan().SequenceEqual(ordersAsked);
+    public bool IsOf(double[] slopes, int[] ordersAsked) =>
+        loadSlopes.AsSpan().SequenceEqual(slopes) && orders.AsSpan().SequenceEqual(ordersAsked);
 
     /// <summary>Numbers of a state.</summary>
     public int Size { get; }

@@ -16,12 +16,14 @@ internal abstract record OrbitResult
     /// <param name="Multiplier">Spectral radius of the map over the repeat angle.</param>
     /// <param name="Slopes">How the end of the repeat angle moves with its start, of this orbit or of one near.</param>
     public sealed record Settled(
-        double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier, double[,] Slopes) : OrbitResult
+        double[] Start, Conduction Conduction, IReadOnlyList<SeriesPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier,
+        double[,] Slopes) : OrbitResult
     {
         /// <summary>Circuit and EMF that the multiplier was worked out at: here, or so near that it proves what it says here.</summary>
         public required (SwitchedCircuit Circuit, SpaceVector Emf) JudgedAt { get; init; }
 
-        /// <summary>Begins where another orbit moved from and to; as it is where the two do not begin at the same instant with the same diodes.</summary>
+        /// <summary>Begins where another orbit moved from and to; as it is where the two do not begin at the same instant with the same
+        /// diodes.</summary>
         public Settled MovedAs(Settled from, Settled to) =>
             Start.Length == to.Start.Length && from.Start.Length == to.Start.Length && StartRad == from.StartRad && StartRad == to.StartRad
             && Conduction.Key == from.Conduction.Key && Conduction.Key == to.Conduction.Key

@@ -4,7 +4,8 @@ using System.Numerics;
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
-/// Orders, rms, power and means of an orbit in the units of its circuit, by eight-point Gauss–Legendre quadrature on each stretch, so that the
+/// Orders, rms, power and means of an orbit in the units of its circuit, by eight-point Gauss–Legendre quadrature on each stretch, so that
+/// the
 /// kinks at the switching instants lie on the ends of stretches. A sixth or half of a cycle stands for the whole. Told of one link and the
 /// bridges that feed it.
 /// </summary>

@@ -6,7 +6,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// <param name="amperes">Size of a unit of current, A.</param>
 /// <param name="volts">Size of a unit of voltage, V.</param>
 /// <param name="link">Link that it tells of, with the bridges that feed it.</param>
-internal sealed class OrbitWaveform(SwitchedCircuit circuit, OrbitResult.Settled orbit, double amperes, double volts, int link = 0) : IRectifierWaveform
+internal sealed class OrbitWaveform(SwitchedCircuit circuit, OrbitResult.Settled orbit, double amperes, double volts,
+    int link = 0) : IRectifierWaveform
 {
     /// <summary>The orbit, where the next search may begin.</summary>
     public OrbitResult.Settled Orbit => orbit;

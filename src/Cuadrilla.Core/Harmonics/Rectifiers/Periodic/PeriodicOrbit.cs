@@ -4,7 +4,8 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
-/// Shooting over the repeat angle by Newton's method, with the slopes carried along by the integrator. The repeat angle is a sixth of a cycle
+/// Shooting over the repeat angle by Newton's method, with the slopes carried along by the integrator. The repeat angle is a sixth of a
+/// cycle
 /// where three phases are alike, else half a cycle.
 /// </summary>
 internal sealed class PeriodicOrbit
@@ -27,7 +28,8 @@ internal sealed class PeriodicOrbit
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
     // Sections to try, clear of the usual switching instants; multiples of a cell apart.
-    private static readonly double[] Sections = [0.3, 0.3 + (3 * EmfSeries.CellRad), 0.3 + (7 * EmfSeries.CellRad), 0.3 + (11 * EmfSeries.CellRad)];
+    private static readonly double[] Sections = [0.3, 0.3 + (3 * EmfSeries.CellRad), 0.3 + (7 * EmfSeries.CellRad),
+        0.3 + (11 * EmfSeries.CellRad)];
 
     private readonly SwitchedCircuit circuit;
     private readonly SpaceVector emf;
@@ -57,7 +59,8 @@ internal sealed class PeriodicOrbit
     /// <param name="patient">False: given up sooner.</param>
     /// <param name="precision">Distance of start and end of the orbit that is near enough, in parts of the usual.</param>
     public static OrbitResult Solve(
-        SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, OrbitResult.Settled? near, bool patient = true, double precision = Finest)
+        SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, OrbitResult.Settled? near, bool patient = true,
+        double precision = Finest)
     {
         var search = new PeriodicOrbit(circuit, emf, scale, noLoadVoltage, precision);
         try
@@ -80,7 +83,10 @@ internal sealed class PeriodicOrbit
         try
         {
             Section(near.StartRad);
-            return Newton((double[])near.Start.Clone(), near.Conduction, SlopesFor(near) is { } slopes ? near with { Slopes = slopes, Multiplier = MultiplierBy(near) } : null) as OrbitResult.Settled;
+            return Newton((double[])near.Start.Clone(), near.Conduction,
+                SlopesFor(near) is { } slopes
+                    ? near with { Slopes = slopes, Multiplier = MultiplierBy(near) }
+                    : null) as OrbitResult.Settled;
         }
         catch (RectifierSearchException)
         {
@@ -264,7 +270,8 @@ internal sealed class PeriodicOrbit
         return null;
     }
 
-    // Broyden's method: what the steps so far have shown corrects slopes that are not those of here (C. T. Kelley, Iterative Methods for Linear
+    // Broyden's method: what the steps so far have shown corrects slopes that are not those of here (C. T. Kelley, Iterative Methods for
+    // Linear
     // and Nonlinear Equations, 7.3).
     private static double[] Step(double[] step, List<double[]> before)
     {
@@ -326,7 +333,8 @@ internal sealed class PeriodicOrbit
         return slopes;
     }
 
-    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isFresh, OrbitResult.Settled? near)
+    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isFresh,
+        OrbitResult.Settled? near)
     {
         if (HasCollapsed(pieces))
         {
@@ -335,7 +343,8 @@ internal sealed class PeriodicOrbit
 
         if (!isFresh && near is { Multiplier: <= SurelyStable })
         {
-            return new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, near.Multiplier, slopes) { JudgedAt = near.JudgedAt };
+            return new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, near.Multiplier,
+                slopes) { JudgedAt = near.JudgedAt };
         }
 
         if (!isFresh)
@@ -351,7 +360,8 @@ internal sealed class PeriodicOrbit
     }
 
     private bool HasCollapsed(List<SeriesPiece> pieces) =>
-        Enumerable.Range(0, circuit.Links.Length).Any(l => circuit.Links[l].LoadPower > 0 && pieces.Exists(p => p.Series[circuit.Link(l)] < circuit.ClampVoltage));
+        Enumerable.Range(0, circuit.Links.Length).Any(l => circuit.Links[l].LoadPower > 0
+            && pieces.Exists(p => p.Series[circuit.Link(l)] < circuit.ClampVoltage));
 
     private void Move(double[] state, ref Conduction conduction, List<Coordinate> free, double[] step)
     {
@@ -376,7 +386,8 @@ internal sealed class PeriodicOrbit
             {
                 if (!conduction.Freewheels(bridge))
                 {
-                    conduction = conduction.With(x, conduction.Side(x) == 0 ? 0 : Math.Abs(state[x]) < 1e-13 * scale ? conduction.Side(x) : Math.Sign(state[x]));
+                    conduction = conduction.With(x,
+                        conduction.Side(x) == 0 ? 0 : Math.Abs(state[x]) < 1e-13 * scale ? conduction.Side(x) : Math.Sign(state[x]));
                 }
 
                 choke += Math.Max(0, state[x]);
@@ -446,7 +457,9 @@ internal sealed class PeriodicOrbit
         unit[coordinate.Closing] = -1;
         if (circuit.ChokeX[circuit.BridgeOf(coordinate.Index)] > 0 && !conduction.Freewheels(circuit.BridgeOf(coordinate.Index)))
         {
-            unit[circuit.Choke(circuit.BridgeOf(coordinate.Index))] = (conduction.Side(coordinate.Index) > 0 ? 1 : 0) - (conduction.Side(coordinate.Closing) > 0 ? 1 : 0);
+            unit[circuit.Choke(circuit.BridgeOf(coordinate.Index))] = (conduction.Side(coordinate.Index) > 0
+                ? 1
+                : 0) - (conduction.Side(coordinate.Closing) > 0 ? 1 : 0);
         }
 
         return unit;
@@ -466,7 +479,8 @@ internal sealed class PeriodicOrbit
         for (var k = 0; k < circuit.Bridges; k++)
         {
             var freewheels = conduction.Freewheels(k);
-            var live = Enumerable.Range(k * circuit.PhasesOfBridge, circuit.PhasesOfBridge).Where(x => freewheels || conduction.Side(x) != 0).ToList();
+            var live = Enumerable.Range(k * circuit.PhasesOfBridge,
+                circuit.PhasesOfBridge).Where(x => freewheels || conduction.Side(x) != 0).ToList();
             free.AddRange(live.SkipLast(1).Select(x => new Coordinate(x, live[^1])));
             if (freewheels)
             {

@@ -282,7 +282,8 @@ internal sealed class SeriesIntegrator
     {
         for (var k = 0; k < terms; k++)
         {
-            guard[k] = (of.Row[size] * emfRe[k]) + (of.Row[size + 1] * emfIm[k]) + DenseRows.Dot(of.Row.AsSpan(0, size), series.AsSpan(k * stride, size));
+            guard[k] = (of.Row[size] * emfRe[k]) + (of.Row[size + 1] * emfIm[k])
+                + DenseRows.Dot(of.Row.AsSpan(0, size), series.AsSpan(k * stride, size));
         }
     }
 
@@ -488,7 +489,9 @@ internal sealed class SeriesIntegrator
         {
             var link = circuit.Links[l];
             var at = state[circuit.Link(l)];
-            both[stride + circuit.Link(l)] -= link.LoadCurrent(link.LoadPower > 0 ? Math.Max(at, circuit.ClampVoltage) : at) / link.Susceptance;
+            both[stride + circuit.Link(l)] -= link.LoadCurrent(link.LoadPower > 0
+                ? Math.Max(at, circuit.ClampVoltage)
+                : at) / link.Susceptance;
         }
 
         return both[stride..];

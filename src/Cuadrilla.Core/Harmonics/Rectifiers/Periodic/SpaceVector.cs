@@ -61,7 +61,9 @@ internal readonly struct SpaceVector
         var turned = new Complex[Count];
         for (var i = 0; i < Count; i++)
         {
-            turned[i] = parts[i] == Complex.Zero ? Complex.Zero : parts[i] * Complex.FromPolarCoordinates(factor, turnRad - (OrderAt(i) * aheadRad));
+            turned[i] = parts[i] == Complex.Zero
+                ? Complex.Zero
+                : parts[i] * Complex.FromPolarCoordinates(factor, turnRad - (OrderAt(i) * aheadRad));
         }
 
         return new SpaceVector(turned);

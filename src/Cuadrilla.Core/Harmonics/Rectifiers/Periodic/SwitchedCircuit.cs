@@ -7,7 +7,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// <summary>
 /// Bridges on one source, in any units that belong together, the angle of the fundamental as time: EMFs behind common resistance and
 /// reactance, own ones of each phase, ideal diodes, a choke for each bridge, links with a capacitor and a load that one or several bridges
-/// feed. A single-phase bridge is one of two phases with half the loop each. State: phase currents, link voltages, current of each choke where
+/// feed. A single-phase bridge is one of two phases with half the loop each. State: phase currents, link voltages, current of each choke
+/// where
 /// there are chokes.
 /// </summary>
 internal sealed record SwitchedCircuit
@@ -73,7 +74,8 @@ internal sealed record SwitchedCircuit
     /// <summary>Numbers of a state.</summary>
     public int Size => FirstOfBank + (Bank is null ? 0 : 4);
 
-    /// <summary>Place of the first number of the bank: real and imaginary part of the current from the EMF, then of the voltage at the bank.</summary>
+    /// <summary>Place of the first number of the bank: real and imaginary part of the current from the EMF, then of the voltage at the
+    /// bank.</summary>
     public int FirstOfBank => Phases + Links.Length + (HasChokes ? Bridges : 0);
 
     /// <summary>Places of the voltage that the bridges see: of the bank where there is one, else of the EMF behind the state.</summary>
@@ -148,7 +150,8 @@ internal sealed record SwitchedLink(double Susceptance, double LoadPower, double
 internal sealed record BankAhead(double R, double X, double Susceptance);
 
 /// <summary>
-/// Which diodes conduct: each phase on the top rail, on the bottom rail or floating; a bridge that freewheels has a leg conducting through both
+/// Which diodes conduct: each phase on the top rail, on the bottom rail or floating; a bridge that freewheels has a leg conducting through
+/// both
 /// its diodes, so that its rails are shorted and its choke's current runs by itself.
 /// </summary>
 internal readonly struct Conduction
@@ -173,7 +176,8 @@ internal readonly struct Conduction
     public bool Freewheels(int bridge) => (freewheel & (1 << bridge)) != 0;
 
     /// <summary>With a phase on another side.</summary>
-    public Conduction With(int phase, int side) => new((sides & ~(3ul << (2 * phase))) | ((ulong)(side + Floating) << (2 * phase)), freewheel);
+    public Conduction With(int phase, int side) =>
+        new((sides & ~(3ul << (2 * phase))) | ((ulong)(side + Floating) << (2 * phase)), freewheel);
 
     /// <summary>With the rails of a bridge shorted or not.</summary>
     public Conduction WithFreewheel(int bridge, bool on) => new(sides, (byte)(on ? freewheel | (1 << bridge) : freewheel & ~(1 << bridge)));

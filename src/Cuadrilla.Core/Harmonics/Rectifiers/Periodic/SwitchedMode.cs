@@ -34,8 +34,10 @@ internal enum SwitchingKind
 internal sealed record SwitchingGuard(SwitchingKind Kind, int Bridge, int Phase, int Lower, double[] Row);
 
 /// <summary>
-/// A combination of conducting diodes: dx/dθ = A·x + B·e − load/b on the link, and the guards that end it. Kirchhoff's laws: a live phase x of
-/// bridge k has Σ_y X_xy·di_y + X_x·di_x + [top: X_c·Σ_top di] − star_k = e_x − ΣR·i − [top: v + R_c·Σ_top i], a conducting bridge Σ di = 0; while it
+/// A combination of conducting diodes: dx/dθ = A·x + B·e − load/b on the link, and the guards that end it. Kirchhoff's laws: a live phase
+/// x of
+/// bridge k has Σ_y X_xy·di_y + X_x·di_x + [top: X_c·Σ_top di] − star_k = e_x − ΣR·i − [top: v + R_c·Σ_top i], a conducting bridge Σ di =
+/// 0; while it
 /// freewheels all its phases are live on one rail and X_c·di_c = −v − R_c·i_c.
 /// </summary>
 internal sealed class SwitchedMode
@@ -111,8 +113,10 @@ internal sealed class SwitchedMode
             for (var c = 0; c < live.Length; c++)
             {
                 var y = live[c];
-                matrix[r, c] = (circuit.CommonX * circuit.Between(x, y)) + (x == y ? circuit.OwnX[x] : 0) + (SharesRail(x, y) ? circuit.ChokeX[circuit.BridgeOf(x)] : 0);
-                right[r, y] -= (circuit.CommonR * circuit.Between(x, y)) + (x == y ? circuit.OwnR[x] : 0) + (SharesRail(x, y) ? circuit.ChokeR[circuit.BridgeOf(x)] : 0);
+                matrix[r, c] = (circuit.CommonX * circuit.Between(x, y)) + (x == y ? circuit.OwnX[x] : 0)
+                    + (SharesRail(x, y) ? circuit.ChokeX[circuit.BridgeOf(x)] : 0);
+                right[r, y] -= (circuit.CommonR * circuit.Between(x, y)) + (x == y ? circuit.OwnR[x] : 0)
+                    + (SharesRail(x, y) ? circuit.ChokeR[circuit.BridgeOf(x)] : 0);
             }
 
             var star = live.Length + Array.IndexOf(conducting, circuit.BridgeOf(x));
@@ -125,7 +129,8 @@ internal sealed class SwitchedMode
 
         if (live.Length > 0)
         {
-            var factors = DenseLu.OrNull(matrix) ?? throw new RectifierSearchException("The reactances of the bridge differ by more than numbers can hold.");
+            var factors = DenseLu.OrNull(matrix)
+                ?? throw new RectifierSearchException("The reactances of the bridge differ by more than numbers can hold.");
             factors.SolveInPlace(DenseRows.Of(right), right.GetLength(1));
         }
 
@@ -254,7 +259,8 @@ internal sealed class SwitchedMode
         {
             foreach (var (x, y) in phases.SelectMany(x => phases.Where(y => y != x).Select(y => (x, y))))
             {
-                yield return new SwitchingGuard(SwitchingKind.PairTurnsOn, bridge, x, y, Row(c => (c == LinkOf(bridge) ? 1 : 0) - phaseVolts[x, c] + phaseVolts[y, c]));
+                yield return new SwitchingGuard(SwitchingKind.PairTurnsOn, bridge, x, y,
+                    Row(c => (c == LinkOf(bridge) ? 1 : 0) - phaseVolts[x, c] + phaseVolts[y, c]));
             }
 
             yield break;

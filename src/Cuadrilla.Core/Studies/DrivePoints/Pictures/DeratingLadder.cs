@@ -17,7 +17,8 @@ public static class DeratingLadder
         var derating = converter.Item.Derating;
         var rungs = new List<LadderRung>
         {
-            new($"rated, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA, ItemText.Converter(converter.Item)),
+            new($"rated, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload", 1, converter.RatedCurrentA,
+                ItemText.Converter(converter.Item)),
         };
         void Add(string name, double factor, string source) => rungs.Add(new LadderRung(name, factor, rungs[^1].CurrentA * factor, source));
         Add(
@@ -26,7 +27,8 @@ public static class DeratingLadder
         Add(
             FormattableString.Invariant($"altitude {altitudeM:0} m"), converter.AltitudePu,
             FormattableString.Invariant($"{derating.AltitudePctPer100M:0.##} %/100 m above {derating.AltitudeFreeM:0} m, up to {derating.AltitudeMaxM:0} m; above 2000 m check insulation and earthing too"));
-        Add(FormattableString.Invariant($"switching {converter.SwitchingKhz:0.#} kHz"), converter.SwitchingPu, "switching curve of the item");
+        Add(FormattableString.Invariant($"switching {converter.SwitchingKhz:0.#} kHz"), converter.SwitchingPu,
+            "switching curve of the item");
         if (converter.FeedPu < 1)
         {
             Add("fed by two phases", converter.FeedPu, "a three-phase unit on two conductors, unless the item states its own");

@@ -68,10 +68,12 @@ public static class DrivePointFigures
             ? "docs/methods/rectifier.md: periodic steady state of the circuit, exact switching instants"
             : $"docs/methods/front-ends.md: {draw.Provenance}";
         var inputs = Inputs(drive, scenario);
-        yield return new Figure("line-current", draw.IsBalanced ? "Line current, rms" : "Line current of the most loaded phase, rms", draw.LoadedPhase.RmsA, "A", new Reason(
+        yield return new Figure("line-current", draw.IsBalanced ? "Line current, rms" : "Line current of the most loaded phase, rms",
+            draw.LoadedPhase.RmsA, "A", new Reason(
             "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(draw.LoadedPhase.FundamentalA)}·√(1 + {Text.N(draw.LoadedPhase.ThdiPct / 100)}²) ≈ {Text.N(draw.LoadedPhase.RmsA)} A", source, inputs));
         yield return new Figure("thdi", "Distortion of the line current (THDi)", phase.ThdiPct, "%", new Reason(
-            "THDi = 100·√(ΣI_h²)/I_1, h = 2…50", $"I_1 = {Text.N(phase.FundamentalA)} A, THDi = {Text.N(phase.ThdiPct)} %; not the TDD of the PCC", source, inputs));
+            "THDi = 100·√(ΣI_h²)/I_1, h = 2…50",
+            $"I_1 = {Text.N(phase.FundamentalA)} A, THDi = {Text.N(phase.ThdiPct)} %; not the TDD of the PCC", source, inputs));
         yield return new Figure("power-factor", "True power factor", phase.TruePowerFactor, string.Empty, new Reason(
             "λ = cos φ_1/√(1 + THDi²)",
             $"{Text.N(phase.DisplacementPowerFactor)} (displacement) × {Text.N(phase.TruePowerFactor / phase.DisplacementPowerFactor)} (distortion) = {Text.N(phase.TruePowerFactor)}",
@@ -80,7 +82,8 @@ public static class DrivePointFigures
         if (draw is RectifierResult.SteadyState steady)
         {
             yield return new Figure("dc-voltage", "Mean DC-link voltage", steady.DcVoltageMeanV, "V", new Reason(
-                "mean of the solved DC-link voltage", $"{Text.N(steady.DcVoltageMeanV)} V, ripple {Text.N(steady.DcVoltageRipplePkPkV)} V peak to peak", source, inputs));
+                "mean of the solved DC-link voltage",
+                $"{Text.N(steady.DcVoltageMeanV)} V, ripple {Text.N(steady.DcVoltageRipplePkPkV)} V peak to peak", source, inputs));
         }
     }
 
@@ -88,13 +91,15 @@ public static class DrivePointFigures
     {
         if (drive.Circuit is not { } circuit)
         {
-            return [ReasonInput.Of("power at the busbar", drive.Point.LineW / 1e3, "kW", "loss chain"), ReasonInput.Of("voltage", drive.EmfV, "V", scenario.ScenarioName)];
+            return [ReasonInput.Of("power at the busbar", drive.Point.LineW / 1e3, "kW", "loss chain"),
+                ReasonInput.Of("voltage", drive.EmfV, "V", scenario.ScenarioName)];
         }
 
         return
         [
             ReasonInput.Of("link load", circuit.DcLoadW / 1e3, "kW", "loss chain"),
-            ReasonInput.Of("impedance seen per phase", 1e3 * 2 * Math.PI * circuit.FrequencyHz * circuit.SourceInductanceH, "mΩ (reactance)", "bus scaled by the attenuation rule, feeder, reactor"),
+            ReasonInput.Of("impedance seen per phase", 1e3 * 2 * Math.PI * circuit.FrequencyHz * circuit.SourceInductanceH,
+                "mΩ (reactance)", "bus scaled by the attenuation rule, feeder, reactor"),
             ReasonInput.Of("DC choke", 1e6 * circuit.DcChokeH, "µH", "catalogue converter"),
             ReasonInput.Of("DC-link capacitance", 1e6 * circuit.DcCapacitanceF, "µF", "catalogue converter"),
             ReasonInput.Of("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
@@ -112,7 +117,8 @@ public static class DrivePointFigures
         var tariff = study.Model.Input.Tariff;
         var sum = string.Join(" + ", chosen.Points.Select(p => $"{Text.N(p.LineW / 1e3)}·{Text.N(p.HoursPerYear)}"));
         yield return new Figure("year-energy", "Energy of a year", chosen.Year.EnergyKwh / 1e3, "MWh", new Reason(
-            "E = ΣP·t", $"{sum} = {Text.N(chosen.Year.EnergyKwh, 6)} kWh", "docs/methods/yearly-energy.md", [ReasonInput.Of("duty points", chosen.Points.Count, string.Empty, "load")]));
+            "E = ΣP·t", $"{sum} = {Text.N(chosen.Year.EnergyKwh, 6)} kWh", "docs/methods/yearly-energy.md",
+            [ReasonInput.Of("duty points", chosen.Points.Count, string.Empty, "load")]));
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
         if (present is not null)
         {

@@ -44,7 +44,8 @@ public static class LossChain
         return Linked(point, [.. losses.Where(l => l.Id != "filter" || l.LossW > 0)]);
     }
 
-    /// <summary>From the common DC bus, or the link of a group's converter, to the shaft of a member; what lies ahead belongs to all.</summary>
+    /// <summary>From the common DC bus, or the link of a group's converter, to the shaft of a member; what lies ahead belongs to
+    /// all.</summary>
     /// <param name="model">Complete drive point on a common DC bus or in a group.</param>
     /// <param name="point">Its operating point.</param>
     public static IReadOnlyList<ChainLink> OfMember(DriveOnConverter model, OperatingPoint point)
@@ -53,7 +54,8 @@ public static class LossChain
         return Linked(
             point,
             [
-                ("converter", model.Input.Group is null ? "Inverter module" : "Its part of the converter", point.ConverterLossW, ConverterReason(model, point)),
+                ("converter", model.Input.Group is null ? "Inverter module" : "Its part of the converter", point.ConverterLossW,
+                    ConverterReason(model, point)),
                 .. new[] { Filter(model, point) }.Where(l => l.Item3 > 0),
                 Cable(model, point),
                 Motor(point),
@@ -92,7 +94,8 @@ public static class LossChain
             "P = 3·R·I²",
             $"3·{Text.N(1e3 * model.CableOhm.Real)} mΩ·{Text.N(point.Motor.CurrentA)}² = {Text.N(point.CableLossW)} W",
             "R = ρ·l/A at operating temperature",
-            [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model"), ReasonInput.Of("cable resistance", 1e3 * model.CableOhm.Real, "mΩ", "motor cable")]));
+            [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model"),
+                ReasonInput.Of("cable resistance", 1e3 * model.CableOhm.Real, "mΩ", "motor cable")]));
 
     private static (string, string, double, Reason) Motor(OperatingPoint point)
     {
@@ -153,7 +156,8 @@ public static class LossChain
                 "P = 3·R·I_rms², harmonics included",
                 $"3·{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² = {Text.N(loss)} W",
                 "Line current of the solved front end; no skin effect",
-                [ReasonInput.Of("line current, rms", rms, "A", "front end"), ReasonInput.Of("feeder resistance", 1e3 * resistance, "mΩ", "feeder")]));
+                [ReasonInput.Of("line current, rms", rms, "A", "front end"),
+                    ReasonInput.Of("feeder resistance", 1e3 * resistance, "mΩ", "feeder")]));
         }
 
         return ("feeder", "Feeder", drive.Point.FeederLossW, Estimated());
@@ -175,7 +179,8 @@ public static class LossChain
                 "P = R·I_dc,rms² + P_fixed + P_load·(P/P_N)²",
                 $"{Text.N(1e3 * resistance)} mΩ·{Text.N(rms)}² + {fixedAndLoad}; together {Text.N(loss)} W",
                 "Bridge current of the solved front end; fixed and load loss of the catalogue item",
-                [ReasonInput.Of("bridge current, rms", rms, "A", "front end"), ReasonInput.Of("choke resistance", 1e3 * resistance, "mΩ", "catalogue converter")]));
+                [ReasonInput.Of("bridge current, rms", rms, "A", "front end"),
+                    ReasonInput.Of("choke resistance", 1e3 * resistance, "mΩ", "catalogue converter")]));
         }
 
         return ("choke", name, drive.Point.FrontLossW, new Reason(
@@ -193,7 +198,8 @@ public static class LossChain
             [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model")]));
 
     private static Reason Estimated() => new(
-        "block current of the DC-link power", "the front end has no one-cycle steady state; block current taken instead", "docs/methods/pcc.md", []);
+        "block current of the DC-link power", "the front end has no one-cycle steady state; block current taken instead",
+        "docs/methods/pcc.md", []);
 
     private static Reason ConverterReason(DriveOnConverter model, OperatingPoint point)
     {

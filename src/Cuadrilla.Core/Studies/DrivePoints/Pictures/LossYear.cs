@@ -43,7 +43,8 @@ public sealed record LossYear(IReadOnlyList<LinkYear> Links, double StandbyKwh, 
         }
 
         var other = Math.Max(0, HoursInYear - hours);
-        return new LossYear([.. sums.Select(s => new LinkYear(s.Key, s.Value))], (model.Converter?.Item.StandbyW ?? 0) * other / 1e3, other);
+        return new LossYear([.. sums.Select(s => new LinkYear(s.Key, s.Value))],
+            (model.Converter?.Item.StandbyW ?? 0) * other / 1e3, other);
     }
 
     private static IEnumerable<(OperatingPoint Point, double Part)> Points(CompleteDrive drive, double level)

@@ -33,6 +33,7 @@ public sealed record OverloadTrace(double ContinuousA, double PeakA, double Larg
             trace = [.. trace.Take(trace.Count - 1), trace[^1] with { TimeS = ramp * (1 + SteadyShown), CurrentA = trace[^2].CurrentA }];
         }
 
-        return new OverloadTrace(converter.SiteCurrentA, converter.Overload.PeakPu * converter.SiteCurrentA, store.LargestPct, store.Recovers, trace);
+        return new OverloadTrace(converter.SiteCurrentA, converter.Overload.PeakPu * converter.SiteCurrentA, store.LargestPct,
+            store.Recovers, trace);
     }
 }

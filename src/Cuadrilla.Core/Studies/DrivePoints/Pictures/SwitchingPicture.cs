@@ -9,13 +9,16 @@ namespace Cuadrilla.Core.Studies.DrivePoints.Pictures;
 /// <param name="SwitchingKhz">Switching frequency, kHz.</param>
 /// <param name="SiteCurrentA">Continuous current of the converter at this site, A.</param>
 /// <param name="NoiseRiseDb">Rise of the motor's sound level over sinusoidal supply, dB(A).</param>
-/// <param name="EarthCurrentMa">Mean charging current of the motor cable, all conductors, mA; absent without length and section, and where no edges reach the cable.</param>
+/// <param name="EarthCurrentMa">Mean charging current of the motor cable, all conductors, mA; absent without length and section, and where
+/// no edges reach the cable.</param>
 public sealed record AtSwitching(double SwitchingKhz, double SiteCurrentA, double NoiseRiseDb, double? EarthCurrentMa)
 {
-    /// <summary>Loss of the converter at its continuous current and 90 % of rated frequency, with what charging the cable costs, W.</summary>
+    /// <summary>Loss of the converter at its continuous current and 90 % of rated frequency, with what charging the cable costs,
+    /// W.</summary>
     public double LossW { get; init; }
 
-    /// <summary>Longest motor cable for which charging leaves the converter nine tenths of its current, m; absent where no edges reach it.</summary>
+    /// <summary>Longest motor cable for which charging leaves the converter nine tenths of its current, m; absent where no edges reach
+    /// it.</summary>
     public double? MostCableM { get; init; }
 
     /// <summary>True where the maker's declaration of the EMC filter still holds; absent where there is none.</summary>
@@ -23,7 +26,8 @@ public sealed record AtSwitching(double SwitchingKhz, double SiteCurrentA, doubl
 }
 
 /// <summary>
-/// Switching frequency against audible noise, derating, losses and interference. What charges the cable is the engine's C·U·f of each conductor: what filters and
+/// Switching frequency against audible noise, derating, losses and interference. What charges the cable is the engine's C·U·f of each
+/// conductor: what filters and
 /// screens have to return, not what a network conducts. See <c>docs/methods/common-mode.md</c>.
 /// </summary>
 public static class SwitchingPicture
@@ -40,7 +44,8 @@ public static class SwitchingPicture
         ArgumentNullException.ThrowIfNull(model);
         return model.Converter is not { } converter
             ? []
-            : [.. converter.Item.Derating.Switching.Select(s => s.Khz).Append(converter.SwitchingKhz).Distinct().Order().Select(khz => At(model, converter, khz))];
+            : [.. converter.Item.Derating.Switching.Select(s => s.Khz).Append(converter.SwitchingKhz).Distinct().Order().Select(khz =>
+                At(model, converter, khz))];
     }
 
     private static AtSwitching At(DrivePointModel model, ConverterAtSite chosen, double khz)
@@ -51,7 +56,9 @@ public static class SwitchingPicture
         return new AtSwitching(khz, at.SiteCurrentA, Curve.At(model.Data.SwitchingNoise, khz), charging is { } c ? 3e3 * c.ChargingA : null)
         {
             LossW = at.LossW(LossFrequencyPu, at.SiteCurrentA) + (3 * (charging?.LossW ?? 0)),
-            MostCableM = charging is { ChargingA: > 0 } of ? model.Input.DrivePoint.Cable.LengthM.Value * of.PermittedA / of.ChargingA : null,
+            MostCableM = charging is { ChargingA: > 0 } of
+                ? model.Input.DrivePoint.Cable.LengthM.Value * of.PermittedA / of.ChargingA
+                : null,
             FilterHolds = declared is null ? null : khz <= declared.MostSwitchingKhz,
         };
     }
@@ -59,13 +66,15 @@ public static class SwitchingPicture
     private static CommonMode.Result? Charging(DrivePointModel model, ConverterAtSite chosen, double khz)
     {
         var (item, cable) = (chosen.Item, model.Input.DrivePoint.Cable);
-        if (item.FrontEnd is FrontEnd.Thyristor || model.Filter is { Sinusoidal: true } || cable is not { LengthM: { IsKnown: true, Value: > 0 }, CrossSectionMm2.IsKnown: true })
+        if (item.FrontEnd is FrontEnd.Thyristor || model.Filter is { Sinusoidal: true }
+            || cable is not { LengthM: { IsKnown: true, Value: > 0 }, CrossSectionMm2.IsKnown: true })
         {
             return null;
         }
 
         var linkV = (item.FrontEnd is FrontEnd.DcLink ? Math.Sqrt(2) : item.FrontEnd.NoLoadLinkPu) * model.Input.BusVoltageV;
         return CommonMode.Of(new CommonMode.Case(
-            cable.LengthM.Value * cable.ParallelRuns, cable.CrossSectionMm2.Value, null, SlopeKvPerUs, linkV, khz, item.LightCurrentA, ImpedanceOhm));
+            cable.LengthM.Value * cable.ParallelRuns, cable.CrossSectionMm2.Value, null, SlopeKvPerUs, linkV, khz, item.LightCurrentA,
+            ImpedanceOhm));
     }
 }

@@ -58,6 +58,7 @@ public sealed record TorqueCurves(IReadOnlyList<TorqueAtSpeed> Points, IReadOnly
         }
 
         var hours = model.Load.Duty.GroupBy(d => d.LevelPu).ToDictionary(g => g.Key, g => g.Sum(d => d.HoursPerYear));
-        return model.SteadyPoints().Select(p => new WorkingPoint(p.LevelPu, hours.GetValueOrDefault(p.LevelPu), p.SpeedRpm, Math.Abs(p.TorqueNm)));
+        return model.SteadyPoints().Select(p =>
+            new WorkingPoint(p.LevelPu, hours.GetValueOrDefault(p.LevelPu), p.SpeedRpm, Math.Abs(p.TorqueNm)));
     }
 }

@@ -5,7 +5,8 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// A front end of a scenario as the balance of currents and voltages sees it: it hangs from a place of the network, sees an impedance that its
+/// A front end of a scenario as the balance of currents and voltages sees it: it hangs from a place of the network, sees an impedance that
+/// its
 /// own circuit holds, and answers the EMF behind that with a current. How much of the network its circuit holds is free: the EMF takes back
 /// what is not so, order by order.
 /// </summary>
@@ -18,7 +19,8 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 /// <param name="Circuit">Its circuit; null where closed form or catalogue data tell its current.</param>
 /// <param name="FrontPlace">What closed form and catalogue data need.</param>
 internal sealed record BalanceFront(
-    RunningDrive Drive, int Place, HeldNetwork Held, double ShiftRad, double BaseA, double BusV, FrontCircuit? Circuit, FrontPlace FrontPlace)
+    RunningDrive Drive, int Place, HeldNetwork Held, double ShiftRad, double BaseA, double BusV, FrontCircuit? Circuit,
+    FrontPlace FrontPlace)
 {
     private const double Loop = Math.PI / 6;
 
@@ -34,7 +36,9 @@ internal sealed record BalanceFront(
     private double LoopRad => IsAcross ? Loop : 0;
 
     /// <summary>Size of a circuit's unit of line current in the network.</summary>
-    public double CurrentPu => Circuit is null ? (Thyristor?.Input.DcCurrentA ?? 0) / (Math.Sqrt(2) * BaseA) : (IsAcross ? Math.Sqrt(3) : 1) * Circuit.CurrentBaseA / (Math.Sqrt(2) * BaseA);
+    public double CurrentPu => Circuit is null
+        ? (Thyristor?.Input.DcCurrentA ?? 0) / (Math.Sqrt(2) * BaseA)
+        : (IsAcross ? Math.Sqrt(3) : 1) * Circuit.CurrentBaseA / (Math.Sqrt(2) * BaseA);
 
     /// <summary>Angles by which its own frame is turned and ahead in time, for an EMF in the frame of the source.</summary>
     public (double Turn, double Ahead) FrameOf(SpaceVector emf)

@@ -31,7 +31,8 @@ internal sealed class BalancedFronts
     private readonly OrderNetworks? unbalance;
 
     private BalancedFronts(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts,
+        HarmonicLoads loads, FrontSettings settings)
     {
         (this.network, this.running, this.settings) = (network, running, settings);
         IReadOnlyList<int> solved = UnbalancePct(plant) > settings.LittleUnbalancePct ? SpaceVector.All : SpaceVector.Sixfold;
@@ -57,7 +58,8 @@ internal sealed class BalancedFronts
 
     /// <summary>Solves them; no drives when the network can't carry the load.</summary>
     public static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Solve(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts, HarmonicLoads loads, FrontSettings settings)
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts,
+        HarmonicLoads loads, FrontSettings settings)
     {
         if (running.Count == 0)
         {
@@ -84,7 +86,8 @@ internal sealed class BalancedFronts
         {
             IsLookedForTwice = looks,
             IsSearchOwed = isLikely && !looks,
-            Second = looks ? SecondStates.Of(found, search.Elsewhere(found), u => search.running[search.units[u].Members[0].Front].Id) : null,
+            Second = looks ? SecondStates.Of(found, search.Elsewhere(found),
+                u => search.running[search.units[u].Members[0].Front].Id) : null,
         });
     }
 
@@ -106,7 +109,8 @@ internal sealed class BalancedFronts
     private BalanceResult Elsewhere(BalanceResult found)
     {
         var start = SecondStates.Mirrored(found.Emfs);
-        var near = units.Select((unit, u) => new FrontSearch(found.Emfs[u], unit.Front.Circuit?.Circuit, found.Answers[u], found.Answers[u], found.Slopes?[u])).ToArray();
+        var near = units.Select((unit, u) =>
+            new FrontSearch(found.Emfs[u], unit.Front.Circuit?.Circuit, found.Answers[u], found.Answers[u], found.Slopes?[u])).ToArray();
         return new HarmonicBalance(orders, units, Filters, settings.Stop).Run(start, near, emfs => SecondStates.AreNear(emfs, found.Emfs));
     }
 
@@ -115,7 +119,8 @@ internal sealed class BalancedFronts
         var balance = new HarmonicBalance(orders, units, Filters, settings.Stop);
         var start = Start(voltages);
         var before = units.Select((_, u) => Before(u)).ToArray();
-        var found = before.Any(b => b is not null) ? balance.Run([.. start.Select((s, u) => before[u] is { } b ? Kept(b.Emf) : s)], before) : null;
+        var found = before.Any(b => b is not null)
+            ? balance.Run([.. start.Select((s, u) => before[u] is { } b ? Kept(b.Emf) : s)], before) : null;
         return found is { IsSettled: true } ? found : balance.Run(start, new FrontSearch?[start.Length]);
     }
 
@@ -129,7 +134,9 @@ internal sealed class BalancedFronts
     }
 
     private FrontIteration Iteration(BalanceResult found) => new(
-        found.Rounds, found.ResidualPu, Math.Abs(found.ResidualOrder), found.Worst < 0 ? string.Empty : running[units[found.Worst].Members[0].Front].Id);
+        found.Rounds, found.ResidualPu, Math.Abs(found.ResidualOrder), found.Worst < 0
+            ? string.Empty
+            : running[units[found.Worst].Members[0].Front].Id);
 
     private DriveInScenario[] Drives(BalanceResult found)
     {
@@ -140,7 +147,8 @@ internal sealed class BalancedFronts
             var before = Before(u);
             var uneven = unbalance is null || (answer.Orbit is null && unit.Front.Thyristor is null) ? answer
                 : answer.Orbit is null ? unit.Front.Answer(Uneven(unit.Front, emf), null, ToldPrecision)
-                : before is not null && ReferenceEquals(before.Answer, answer) && ReferenceEquals(before.Circuit, unit.Front.Circuit?.Circuit) && Fits(before.Uneven, unit.Front, emf) ? before.Uneven
+                : before is not null && ReferenceEquals(before.Answer, answer)
+                    && ReferenceEquals(before.Circuit, unit.Front.Circuit?.Circuit) && Fits(before.Uneven, unit.Front, emf) ? before.Uneven
                 : unit.Front.Answer(Uneven(unit.Front, emf), NearUneven(before, answer.Orbit), ToldPrecision);
             foreach (var member in unit.Members)
             {
@@ -182,9 +190,12 @@ internal sealed class BalancedFronts
             ? answer.Front
             : unit.Front.Circuit!.Result(answer.Orbit, answer.Emf, answer.Spectra[member.Kind], member.Kind, member.Share);
         return new DriveInScenario(
-            drive.Id, drive.Point, result, own.Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId, (Complex.ImaginaryOne * emf[1]).Phase)
+            drive.Id, drive.Point, result, own.Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId,
+            (Complex.ImaginaryOne * emf[1]).Phase)
         {
-            OwnEmf = isOne || answer.Orbit is null ? answer.Emf : EmfAlone(own, answer.Parts[member.Kind], member.Share, volts[member.Place]),
+            OwnEmf = isOne || answer.Orbit is null
+                ? answer.Emf
+                : EmfAlone(own, answer.Parts[member.Kind], member.Share, volts[member.Place]),
             Item = drive.Item,
             FeederOhm = drive.FeederOhm,
         };
@@ -206,7 +217,8 @@ internal sealed class BalancedFronts
     private BalanceFront FrontOf(RunningDrive drive, HeldNetwork held)
     {
         var (volts, ohm) = (network.VoltageV(drive.BusId), network.BaseOhm(drive.BusId));
-        var place = new FrontPlace(volts, (held.BehindPu * ohm) + drive.FeederOhm, network.FrequencyHz, 0, default, settings.LeakageMismatchPu);
+        var place = new FrontPlace(volts, (held.BehindPu * ohm) + drive.FeederOhm, network.FrequencyHz, 0, default,
+            settings.LeakageMismatchPu);
         var circuit = FrontSolver.Unbounded(drive, place) is null ? FrontSolver.CircuitOf(drive, place) : null;
         return new BalanceFront(
             drive,
@@ -246,13 +258,16 @@ internal sealed class BalancedFronts
             var emf = new SpaceVector();
             for (var k = 0; k < orders.Orders.Count; k++)
             {
-                emf[orders.Orders[k]] = front.Held.GainAt(orders.Orders[k]) * (place < 0 ? orders.Emf(orders.Orders[k]) : orders.Open(k, place));
+                emf[orders.Orders[k]] = front.Held.GainAt(orders.Orders[k]) * (place < 0
+                    ? orders.Emf(orders.Orders[k])
+                    : orders.Open(k, place));
             }
 
             if (place >= 0)
             {
                 var at = voltages[orders.Nodes[place]];
-                var current = units[u].Members.Aggregate(Complex.Zero, (s, m) => s + Complex.Conjugate(PowerOf(running[m.Front]) / SupplyNetwork.BaseVa / at));
+                var current = units[u].Members.Aggregate(Complex.Zero,
+                    (s, m) => s + Complex.Conjugate(PowerOf(running[m.Front]) / SupplyNetwork.BaseVa / at));
                 emf[1] = -Complex.ImaginaryOne * ((front.Held.GainAt(1) * at) + (front.Held.SeenAt(1) * current));
             }
 

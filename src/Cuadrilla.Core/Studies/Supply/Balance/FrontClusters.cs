@@ -6,7 +6,8 @@ using Cuadrilla.Core.Network;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// Puts six-pulse front ends that hang close together behind the same impedance into one circuit: what one does to the voltage while the other
+/// Puts six-pulse front ends that hang close together behind the same impedance into one circuit: what one does to the voltage while the
+/// other
 /// commutates is sharper than any number of orders tells. In it those alike are one kind, and each takes its share by load.
 /// </summary>
 internal sealed class FrontClusters
@@ -26,7 +27,8 @@ internal sealed class FrontClusters
     private readonly IReadOnlyList<BalanceFront> fronts;
     private readonly HeldNetworks held;
 
-    public FrontClusters(SupplyNetwork network, IReadOnlyList<RunningDrive> running, IReadOnlyList<BalanceFront> fronts, HeldNetworks held) =>
+    public FrontClusters(SupplyNetwork network, IReadOnlyList<RunningDrive> running, IReadOnlyList<BalanceFront> fronts,
+        HeldNetworks held) =>
         (this.network, this.running, this.fronts, this.held) = (network, running, fronts, held);
 
     /// <summary>All front ends, each alone or in a cluster.</summary>
@@ -91,7 +93,8 @@ internal sealed class FrontClusters
             ]);
     }
 
-    // Impedances from the first bus to the others: what all kinds share, and what is left for each. A board is shared by two kinds as far as both
+    // Impedances from the first bus to the others: what all kinds share, and what is left for each. A board is shared by two kinds as far
+    // as both
     // hang there.
     private (Complex Shared, Complex[] Own) Between(string busId, List<List<int>> kinds)
     {
@@ -99,7 +102,8 @@ internal sealed class FrontClusters
         var loads = kinds.ConvertAll(k => k.Sum(i => running[i].Point.DcLoadW));
         var parts = kinds.Select((k, n) => k.GroupBy(i => running[i].BusId)
             .ToDictionary(g => g.Key, g => g.Sum(i => running[i].Point.DcLoadW) / loads[n], StringComparer.Ordinal)).ToList();
-        Complex Mutual(int k, int l) => parts[k].Aggregate(Complex.Zero, (s, p) => s + ((Own(p.Key) - first) * p.Value * parts[l].GetValueOrDefault(p.Key)));
+        Complex Mutual(int k, int l) => parts[k].Aggregate(Complex.Zero,
+            (s, p) => s + ((Own(p.Key) - first) * p.Value * parts[l].GetValueOrDefault(p.Key)));
         var own = kinds.Select((_, k) => Mutual(k, k)).ToArray();
         var (sum, weight) = (Complex.Zero, 0.0);
         for (var k = 0; k < kinds.Count; k++)
@@ -124,7 +128,8 @@ internal sealed class FrontClusters
     private List<List<int>> Kinds(List<int> members)
     {
         var kinds = members.Select(i => new Kind([i], ShapeOf(i), running[i].Point.DcLoadW))
-            .GroupBy(k => string.Join(' ', k.At.Select(x => Math.Round(2 * x / Alike)))).Select(g => g.Aggregate((x, y) => x.With(y))).ToList();
+            .GroupBy(k => string.Join(' ', k.At.Select(x => Math.Round(2 * x / Alike)))).Select(g =>
+                g.Aggregate((x, y) => x.With(y))).ToList();
         while (kinds.Count > 1)
         {
             var (a, b, apart) = (0, 1, double.PositiveInfinity);
@@ -197,7 +202,8 @@ internal sealed class FrontClusters
         public Kind With(Kind other)
         {
             var part = LoadW / (LoadW + other.LoadW);
-            return new Kind([.. Members, .. other.Members], [.. At.Zip(other.At, (x, y) => (part * x) + ((1 - part) * y))], LoadW + other.LoadW);
+            return new Kind([.. Members, .. other.Members], [.. At.Zip(other.At, (x, y) => (part * x) + ((1 - part) * y))],
+                LoadW + other.LoadW);
         }
     }
 }

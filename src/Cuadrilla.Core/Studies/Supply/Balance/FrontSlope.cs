@@ -4,7 +4,8 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// How the current of a front end moves with its EMF, real parts and imaginary parts of the orders one after the other: a matrix of twice as
+/// How the current of a front end moves with its EMF, real parts and imaginary parts of the orders one after the other: a matrix of twice
+/// as
 /// many rows as orders, row by row.
 /// </summary>
 internal static class FrontSlope

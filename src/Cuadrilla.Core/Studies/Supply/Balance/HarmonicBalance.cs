@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 /// <param name="ResidualOrder">Order at which it is; negative: turning backwards.</param>
 /// <param name="Worst">Front end at which it is; −1: none.</param>
 internal sealed record BalanceResult(
-    SpaceVector[] Emfs, FrontAnswer[] Answers, double[]?[]? Slopes, SpaceVector[] Volts, int Rounds, double ResidualPu, int ResidualOrder, int Worst)
+    SpaceVector[] Emfs, FrontAnswer[] Answers, double[]?[]? Slopes, SpaceVector[] Volts, int Rounds, double ResidualPu, int ResidualOrder,
+    int Worst)
 {
     /// <summary>Contradiction at which currents and voltages count as found, parts of nominal voltage.</summary>
     public const double LimitPu = 1e-9;
@@ -25,8 +26,10 @@ internal sealed record BalanceResult(
 
 /// <summary>
 /// Currents of all front ends and voltages of the network that fit each other, orders 1 to 49 and both sequences: Newton's method on
-/// E = V_0 − Z·ΣI(E) + Z_s·I(E). Each front end answers with the current that repeats and with how it moves with the EMF; those alike share one
-/// such slope, which is made anew when a step gains too little. A step that does not gain is halved. See <c>docs/methods/plant-harmonics.md</c>.
+/// E = V_0 − Z·ΣI(E) + Z_s·I(E). Each front end answers with the current that repeats and with how it moves with the EMF; those alike
+/// share one
+/// such slope, which is made anew when a step gains too little. A step that does not gain is halved. See
+/// <c>docs/methods/plant-harmonics.md</c>.
 /// </summary>
 internal sealed class HarmonicBalance
 {
@@ -47,7 +50,8 @@ internal sealed class HarmonicBalance
     /// <param name="units">Front ends, those that hang close together as one.</param>
     /// <param name="filters">Central active filters.</param>
     /// <param name="stop">Asked in every round.</param>
-    public HarmonicBalance(OrderNetworks networks, IReadOnlyList<BalanceUnit> units, IReadOnlyList<FilterInjection> filters, CancellationToken stop) =>
+    public HarmonicBalance(OrderNetworks networks, IReadOnlyList<BalanceUnit> units, IReadOnlyList<FilterInjection> filters,
+        CancellationToken stop) =>
         (this.networks, this.units, this.filters, this.stop) = (networks, units, filters, stop);
 
     /// <summary>Searches it.</summary>
@@ -138,23 +142,29 @@ internal sealed class HarmonicBalance
     private static OrbitResult.Settled?[] Orbits(BalancePoint at) => Array.ConvertAll(at.Answers, a => a.Orbit);
 
     private double[]?[]? SlopesOf(FrontSearch?[] before) =>
-        Array.TrueForAll(before, b => b is not null && (b.Slope is null || b.Slope.Length == Width * Width)) ? Array.ConvertAll(before, b => b!.Slope) : null;
+        Array.TrueForAll(before, b => b is not null && (b.Slope is null || b.Slope.Length == Width * Width))
+            ? Array.ConvertAll(before, b => b!.Slope)
+            : null;
 
     private int Width => 2 * networks.Orders.Count;
 
     private FrontAnswer? Known(FrontSearch? before, int unit, SpaceVector emf) =>
-        before?.Circuit is { } circuit && ReferenceEquals(circuit, units[unit].Front.Circuit?.Circuit) && Same(emf, before.Emf) ? before.Answer : null;
+        before?.Circuit is { } circuit && ReferenceEquals(circuit, units[unit].Front.Circuit?.Circuit) && Same(emf, before.Emf)
+            ? before.Answer
+            : null;
 
     private static bool Same(SpaceVector one, SpaceVector other) => one.Plus(other, -1).Largest().Size < SamePu;
 
-    private static SpaceVector[] Moved(SpaceVector[] from, SpaceVector[] by, double part) => [.. from.Select((f, i) => f.Plus(by[i], part))];
+    private static SpaceVector[] Moved(SpaceVector[] from, SpaceVector[] by, double part) =>
+        [.. from.Select((f, i) => f.Plus(by[i], part))];
 
     private static double Size(SpaceVector[] of) => Math.Sqrt(of.Sum(v => v.Square()));
 
     // Orbits need be no nearer than what is left between them and the network. Newton's method gains some digits at once.
     private static double PrecisionAt(double residualPu) => Math.Clamp(1e-3 * residualPu, LastPrecision, FirstPrecision);
 
-    private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, Func<int, SpaceVector, FrontAnswer?> known, double precision)
+    private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, Func<int, SpaceVector, FrontAnswer?> known,
+        double precision)
     {
         var answers = new FrontAnswer[units.Count];
         Cores.For(units.Count, i => answers[i] = known(i, emfs[i]) ?? units[i].Front.Answer(emfs[i], near[i], precision), stop);
@@ -232,7 +242,8 @@ internal sealed class HarmonicBalance
     private double[]? Slope(BalanceFront front, FrontAnswer answer, SpaceVector emf) => answer switch
     {
         { Orbit: { } orbit } => FrontSlope.Of(
-            front, CouplingMatrix.Of(front.Circuit!.Circuit, orbit, [.. answer.Spectra.Select(s => s.LinkMean)], answer.Emf), emf, networks.Orders),
+            front, CouplingMatrix.Of(front.Circuit!.Circuit, orbit, [.. answer.Spectra.Select(s => s.LinkMean)], answer.Emf), emf,
+            networks.Orders),
         { Front: RectifierResult.LineDraw } when front.Thyristor is { } thyristor =>
             thyristor.Coupling(answer.Emf, networks.Orders) is { } coupling ? FrontSlope.Of(front, coupling, emf, networks.Orders) : null,
         { Front: RectifierResult.LineDraw } => FrontSlope.OfConstantPower(answer.Current, emf, networks.Orders),

@@ -8,8 +8,10 @@ using Cuadrilla.Core.Specification;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// What the circuit of a front end holds of the network, per unit: an impedance from its EMF to a capacitor bank, the bank, an impedance from
-/// there to its terminals. It is free, since the EMF takes back what the network is not: E = (1 + Z_1·Y)·(V + Z_2·I) + Z_1·I at every order. Taken
+/// What the circuit of a front end holds of the network, per unit: an impedance from its EMF to a capacitor bank, the bank, an impedance
+/// from
+/// there to its terminals. It is free, since the EMF takes back what the network is not: E = (1 + Z_1·Y)·(V + Z_2·I) + Z_1·I at every
+/// order. Taken
 /// is what the network is at orders beyond those solved, so that nothing is lost where they are cut off.
 /// </summary>
 /// <param name="AheadPu">Z_1, from the EMF to the bank; 0 without bank.</param>
@@ -52,15 +54,18 @@ internal sealed class HeldNetworks
     /// <param name="network">Its network.</param>
     /// <param name="loads">What hangs on it at harmonics.</param>
     /// <param name="running">Front ends.</param>
-    public HeldNetworks(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads, IReadOnlyList<RunningDrive> running)
+    public HeldNetworks(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads,
+        IReadOnlyList<RunningDrive> running)
     {
         (this.network, this.running) = (network, running);
         banks =
         [
             .. plant.Distribution.CapacitorBanks
-                .Where(b => b.DetuningPu == 0 && scenario.StepsOnOf(b) > 0 && network.IsLive(b.BusId) && network.NodeOf(b.BusId) != SupplyNetwork.Reference)
+                .Where(b => b.DetuningPu == 0 && scenario.StepsOnOf(b) > 0 && network.IsLive(b.BusId)
+                    && network.NodeOf(b.BusId) != SupplyNetwork.Reference)
                 .GroupBy(b => network.NodeOf(b.BusId))
-                .Select(g => (g.First().BusId, g.Sum(b => network.BaseOhm(b.BusId) / b.CapacitorOhm(scenario.StepsOnOf(b), network.VoltageV(b.BusId))))),
+                .Select(g => (g.First().BusId, g.Sum(b =>
+                    network.BaseOhm(b.BusId) / b.CapacitorOhm(scenario.StepsOnOf(b), network.VoltageV(b.BusId))))),
         ];
         var matrix = network.Admittance(BeyondOrder);
         var shunts = StandingLoads.Harmonic(plant, scenario, network, BeyondOrder, loads);
@@ -73,7 +78,8 @@ internal sealed class HeldNetworks
     }
 
     /// <summary>
-    /// What each holds. Six-pulse bridges that conduct alike hold the impedance of all of them, in parts of their loads, and a bank likewise.
+    /// What each holds. Six-pulse bridges that conduct alike hold the impedance of all of them, in parts of their loads, and a bank
+    /// likewise.
     /// </summary>
     public HeldNetwork[] Of()
     {
@@ -81,7 +87,8 @@ internal sealed class HeldNetworks
         foreach (var group in Enumerable.Range(0, running.Count).GroupBy(ConductsLike))
         {
             var members = group.ToList();
-            var loads = members.GroupBy(i => running[i].BusId).Select(g => (BusId: g.Key, LoadW: g.Sum(i => running[i].Point.DcLoadW), Bank: BankNear(g.Key))).ToList();
+            var loads = members.GroupBy(i => running[i].BusId).Select(g =>
+                (BusId: g.Key, LoadW: g.Sum(i => running[i].Point.DcLoadW), Bank: BankNear(g.Key))).ToList();
             foreach (var (busId, _, bank) in loads)
             {
                 var whole = loads.Aggregate(Complex.Zero, (s, k) => s + (network.TransferPu(busId, k.BusId) * k.LoadW));
@@ -116,7 +123,8 @@ internal sealed class HeldNetworks
                 return default;
             case FrontEnd.Thyristor:
                 // Its closed form knows reactance only.
-                return new HeldNetwork(Complex.Zero, 0, sum.Imaginary <= 0 ? Complex.Zero : new Complex(0, Math.Clamp(reactance, LeastPu * sum.Imaginary, sum.Imaginary)));
+                return new HeldNetwork(Complex.Zero, 0,
+                    sum.Imaginary <= 0 ? Complex.Zero : new Complex(0, Math.Clamp(reactance, LeastPu * sum.Imaginary, sum.Imaginary)));
         }
 
         if (sum.Imaginary <= 0)
@@ -141,14 +149,17 @@ internal sealed class HeldNetworks
 
         var key = FormattableString.Invariant($"{network.ClockHour(drive.BusId)} {diode.ChokePct > 0}");
         var ohm = item.RatedVoltageV * item.RatedVoltageV / drive.Point.DcLoadW;
-        int Step(double henry) => henry > 0 ? (int)Math.Round(AlikeSteps * Math.Log(2 * Math.PI * network.FrequencyHz * henry / ohm)) : int.MinValue;
+        int Step(double henry) => henry > 0
+            ? (int)Math.Round(AlikeSteps * Math.Log(2 * Math.PI * network.FrequencyHz * henry / ohm))
+            : int.MinValue;
         return FormattableString.Invariant($"{key} {Step(item.DcChokeH(network.FrequencyHz))} {Step(item.LineSideH(network.FrequencyHz))}");
     }
 
     private (string BusId, double Pu) BankNear(string busId)
     {
         var own = network.TransferPu(busId, busId).Magnitude;
-        var nearest = banks.Select(b => (b.BusId, b.Pu, Near: network.TransferPu(busId, b.BusId).Magnitude)).DefaultIfEmpty().MaxBy(b => b.Near);
+        var nearest = banks.Select(b => (b.BusId, b.Pu, Near: network.TransferPu(busId, b.BusId).Magnitude)).DefaultIfEmpty().MaxBy(b =>
+            b.Near);
         return own > 0 && nearest.Near > NearPu * own ? (nearest.BusId, nearest.Pu) : (string.Empty, 0);
     }
 

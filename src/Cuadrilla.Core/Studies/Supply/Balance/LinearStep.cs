@@ -6,7 +6,8 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// One step of Newton's method on currents and voltages. Front ends answer changes of the voltage at their place with δi = A·(r + G·δv), the
+/// One step of Newton's method on currents and voltages. Front ends answer changes of the voltage at their place with δi = A·(r + G·δv),
+/// the
 /// network answers δv = −Z·Σδi; what is left to solve are the voltages of the places, by a Krylov method with each place by itself as
 /// preconditioner.
 /// </summary>
@@ -29,7 +30,8 @@ internal sealed class LinearStep
     /// <param name="filters">Central filters.</param>
     /// <param name="filterParts">Their present parts.</param>
     public LinearStep(
-        OrderNetworks networks, IReadOnlyList<BalanceUnit> units, FrontAdmittance?[] sloped, IReadOnlyList<FilterInjection> filters, IReadOnlyList<double> filterParts)
+        OrderNetworks networks, IReadOnlyList<BalanceUnit> units, FrontAdmittance?[] sloped, IReadOnlyList<FilterInjection> filters,
+        IReadOnlyList<double> filterParts)
     {
         (this.networks, this.units, this.sloped) = (networks, units, sloped);
         (this.filters, this.filterParts) = (filters, filterParts);

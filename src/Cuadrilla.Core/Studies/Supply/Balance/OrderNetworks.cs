@@ -26,7 +26,8 @@ internal sealed class OrderNetworks
     /// <param name="nodes">Nodes where currents are drawn, without the reference.</param>
     /// <param name="orders">Orders to solve.</param>
     public OrderNetworks(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, Complex[] fundamentalShunts, HarmonicLoads loads, IReadOnlyList<int> nodes, IReadOnlyList<int> orders)
+        PlantSpecification plant, Scenario scenario, SupplyNetwork network, Complex[] fundamentalShunts, HarmonicLoads loads,
+        IReadOnlyList<int> nodes, IReadOnlyList<int> orders)
     {
         (Orders, source) = (orders, plant.Source);
         Nodes = nodes;

@@ -4,7 +4,8 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// Whether a plant has a second state that repeats beside the one found: near a resonance the voltage that the front ends make may hold them in
+/// Whether a plant has a second state that repeats beside the one found: near a resonance the voltage that the front ends make may hold
+/// them in
 /// another way of conducting. Looked for from the same fundamental with all harmonics reversed.
 /// </summary>
 internal static class SecondStates
@@ -12,7 +13,8 @@ internal static class SecondStates
     // So many times its inductance alone an impedance must be lifted.
     private const double LeastRise = 2;
 
-    // An ideal rectangular current (1/h of the fundamental) must leave so much voltage there: the way back from less is too weak to hold another state.
+    // An ideal rectangular current (1/h of the fundamental) must leave so much voltage there: the way back from less is too weak to hold
+    // another state.
     private const double LeastVoltagePu = 0.08;
 
     // Nearer ones differ in no verdict.
@@ -30,7 +32,8 @@ internal static class SecondStates
             for (var k = 0; k < networks.Orders.Count; k++)
             {
                 var order = Math.Abs(networks.Orders[k]);
-                if (networks.Impedance(k, p, p).Magnitude > LeastRise * order * plain && LeftPu(networks, k, p, fundamentalPu) > LeastVoltagePu)
+                if (networks.Impedance(k, p, p).Magnitude > LeastRise * order * plain
+                    && LeftPu(networks, k, p, fundamentalPu) > LeastVoltagePu)
                 {
                     return true;
                 }
@@ -86,7 +89,8 @@ internal static class SecondStates
 
         var apart = found.Emfs.Select((emf, u) => (Unit: u, Apart: emf.Plus(other.Emfs[u], -1).Largest())).MaxBy(a => a.Apart.Size);
         return apart.Apart.Size > SamePu
-            ? new SecondState(idOf(apart.Unit), apart.Apart.Size, apart.Apart.Order, Thdi(found.Answers[apart.Unit]), Thdi(other.Answers[apart.Unit]))
+            ? new SecondState(idOf(apart.Unit), apart.Apart.Size, apart.Apart.Order, Thdi(found.Answers[apart.Unit]),
+                Thdi(other.Answers[apart.Unit]))
             : null;
     }
 

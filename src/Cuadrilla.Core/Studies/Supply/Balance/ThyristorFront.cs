@@ -18,7 +18,8 @@ internal sealed record ThyristorFront(ThyristorInput Input, double BesideW, bool
     // Active power beside the bridge in units of its own.
     private double BesidePu => 2.0 / 3 * BesideW / (VoltageBaseV * Input.DcCurrentA);
 
-    /// <summary>Its line current at an EMF in the time of its own voltage, in parts of the output current at nominal voltage; null where it can't commutate.</summary>
+    /// <summary>Its line current at an EMF in the time of its own voltage, in parts of the output current at nominal voltage; null where
+    /// it can't commutate.</summary>
     public (SpaceVector Line, double[] Squares)? At(SpaceVector emf)
     {
         // With the output voltage the current moves the other way; everything is then as at a smaller or larger reactance.
@@ -59,11 +60,14 @@ internal sealed record ThyristorFront(ThyristorInput Input, double BesideW, bool
         {
             for (var c = 0; c < orders.Count; c++)
             {
-                (coupling.Direct[r, c], coupling.Conjugate[r, c]) = (coupling.Direct[r, c] / (size * size), coupling.Conjugate[r, c] / (size * size));
+                (coupling.Direct[r, c], coupling.Conjugate[r, c]) = (coupling.Direct[r, c] / (size * size),
+                    coupling.Conjugate[r, c] / (size * size));
             }
         }
 
-        return Moved(emf, Small) is { } real && Moved(emf, Small * Complex.ImaginaryOne) is { } imaginary ? WithFundamental(coupling, fundamental, real, imaginary) : null;
+        return Moved(emf, Small) is { } real && Moved(emf, Small * Complex.ImaginaryOne) is { } imaginary
+            ? WithFundamental(coupling, fundamental, real, imaginary)
+            : null;
     }
 
     /// <summary>What it comes to, in SI units.</summary>
@@ -84,7 +88,8 @@ internal sealed record ThyristorFront(ThyristorInput Input, double BesideW, bool
 
             var rms = Math.Sqrt(squares[p]);
             phases[p] = new LineCurrent(
-                orders, rms * Input.DcCurrentA, new OrderWaveform(orders).PeakA(), Math.Cos(orders[0].Phase - emf.Phasor(1, p).Phase), power / (Math.Sqrt(square) * rms));
+                orders, rms * Input.DcCurrentA, new OrderWaveform(orders).PeakA(), Math.Cos(orders[0].Phase - emf.Phasor(1, p).Phase),
+                power / (Math.Sqrt(square) * rms));
         }
 
         return new RectifierResult.Stated(phases, new OrderWaveform(phases[0].Orders), "closed form with overlap, smooth current");
