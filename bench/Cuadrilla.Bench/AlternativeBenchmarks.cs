@@ -25,8 +25,8 @@ public class AlternativeBenchmarks
         // 8760 hours in 60 bins between 20 and 100 % of the flow.
         var duty = Enumerable.Range(0, 60).Select(i => new DutyPoint(0.2 + (0.8 * i / 59), 8760.0 / 60)).ToList();
         var binned = point with { Load = fan with { Common = fan.Common with { Duty = [.. duty] } } };
-        model = (CompleteDrive)DrivePointModel.Build(new Assessor(ReferenceCatalogue.Data).Study(plant,
-            point).Model.Input with { DrivePoint = binned }, ReferenceCatalogue.Data);
+        model = (CompleteDrive)DrivePointModel.Build(new Assessor(ReferenceCatalogue.Data)
+            .Study(plant, point).Model.Input with { DrivePoint = binned }, ReferenceCatalogue.Data);
     }
 
     [Benchmark(Description = "alternatives of one drive point, 8760 h in 60 bins")]

@@ -24,8 +24,8 @@ internal sealed record ConverterSeriesFile(
 {
     /// <summary>Sizes for a supply: in kW, or in hp where units are rated so.</summary>
     public IEnumerable<Rating> Ratings(Supply supply) =>
-        (supply.Hp ? SizesHp.Select(hp => new Rating(hp * KwPerHp, hp)) : SizesKw.Select(kw => new Rating(kw, 0))).Where(r =>
-            r.Kw >= supply.FromKw && r.Kw <= supply.ToKw);
+        (supply.Hp ? SizesHp.Select(hp => new Rating(hp * KwPerHp, hp)) : SizesKw.Select(kw => new Rating(kw, 0)))
+            .Where(r => r.Kw >= supply.FromKw && r.Kw <= supply.ToKw);
 
     // Mechanical horsepower, 550 ft·lbf/s.
     private const double KwPerHp = 0.745699872;

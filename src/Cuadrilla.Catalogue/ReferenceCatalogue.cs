@@ -18,19 +18,20 @@ public static class ReferenceCatalogue
         Version = DataFile.Read<CatalogueFile>("catalogue.json").Version,
         Motors = MotorSeries.Build(DataFile.Read<MotorSeriesFile>("motors.json")).ToDictionary(m => m.Id, StringComparer.Ordinal),
         Converters = ConverterSeries.Build(Converters).Select(c =>
-            c with { LargestFuseA = SwitchgearRules.LargestFuseA(c, Fuses), Emc = Emc.Of(c) }).ToDictionary(c =>
-                c.Id, StringComparer.Ordinal),
+            c with { LargestFuseA = SwitchgearRules.LargestFuseA(c, Fuses), Emc = Emc.Of(c) })
+                .ToDictionary(c => c.Id, StringComparer.Ordinal),
         PccLimits = PccLimitsFile.Build(DataFile.Read<PccLimitsFile>("pcc-limits.json")),
         Defaults = DataFile.Read<DefaultsFile>("defaults.json").Values,
         InletVanes = Curve("inlet-vanes.json"),
         UnbalanceDerating = Curve("unbalance-derating.json"),
         SwitchingNoise = Curve("switching-noise.json"),
         SoftStarters = SoftStarterSeries.Build(DataFile.Read<SoftStarterSeries.File>("soft-starters.json"))
-            .Select(s => s with { ThyristorA2s = SwitchgearRules.Listed.ThyristorA2sPerA2 * s.RatedCurrentA * s.RatedCurrentA }).ToDictionary(s => s.Id, StringComparer.Ordinal),
+            .Select(s => s with { ThyristorA2s = SwitchgearRules.Listed.ThyristorA2sPerA2 * s.RatedCurrentA * s.RatedCurrentA })
+            .ToDictionary(s => s.Id, StringComparer.Ordinal),
         StartPresets = [.. SoftStarterSeries.Presets(DataFile.Read<SoftStarterSeries.PresetFile>("start-presets.json"))],
-        SupplyModules = ConverterSeries.SupplyModules(Converters).Select(m =>
-            m with { LargestFuseA = SwitchgearRules.LargestFuseA(m, Fuses), Emc = Emc.Of(m) }).ToDictionary(m =>
-                m.Id, StringComparer.Ordinal),
+        SupplyModules = ConverterSeries.SupplyModules(Converters)
+            .Select(m => m with { LargestFuseA = SwitchgearRules.LargestFuseA(m, Fuses), Emc = Emc.Of(m) })
+            .ToDictionary(m => m.Id, StringComparer.Ordinal),
         OutputFilters = DataFile.Read<FilterFile>("output-filters.json").Filters,
         ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),

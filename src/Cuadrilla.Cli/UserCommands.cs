@@ -29,8 +29,8 @@ internal static class UserCommands
             throw new InputException(InputProblem.Of("/role", "Role of the first account", role, "administrator"));
         }
 
-        Require(scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = name, Role = wanted },
-            password).GetAwaiter().GetResult());
+        Require(scope.ServiceProvider.GetRequiredService<UserManager<Account>>()
+            .CreateAsync(new Account { Name = name, Role = wanted }, password).GetAwaiter().GetResult());
         return $"{name} may sign in as {role}.\n";
     }
 

@@ -55,8 +55,8 @@ public sealed class Database
             .WithTransactionPerScript()
             .LogToNowhere()
             .Build();
-        RequireKnown(upgrader.GetExecutedScripts().Except(upgrader.GetDiscoveredScripts().Select(s => s.Name),
-            StringComparer.Ordinal).FirstOrDefault());
+        RequireKnown(upgrader.GetExecutedScripts().Except(upgrader.GetDiscoveredScripts().Select(s => s.Name), StringComparer.Ordinal)
+            .FirstOrDefault());
         if (!upgrader.IsUpgradeRequired())
         {
             return;
@@ -126,8 +126,8 @@ public sealed class Database
     {
         var stamp = DateTime.UtcNow.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture);
         using var source = Open();
-        using var target = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = $"{Path}.{stamp}.backup",
-            Pooling = false }.ToString());
+        using var target = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = $"{Path}.{stamp}.backup", Pooling = false }
+            .ToString());
         target.Open();
         source.BackupDatabase(target);
         DatabaseBackup.OwnersOnly($"{Path}.{stamp}.backup");

@@ -19,8 +19,8 @@ public static class DatabaseCheck
         using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = SqliteOpenMode.ReadOnly,
             Pooling = false }.ToString());
         connection.Open();
-        List<string> found = [.. connection.Query<string>($"PRAGMA integrity_check({MostTold})").Where(m => m != "ok").Select(m =>
-            "The file is damaged: " + m)];
+        List<string> found = [.. connection.Query<string>($"PRAGMA integrity_check({MostTold})").Where(m => m != "ok")
+            .Select(m => "The file is damaged: " + m)];
         if (found.Count > 0)
         {
             return found;

@@ -52,8 +52,8 @@ public static class MadePlant
         var cable = pattern.Links.OfType<BusLink.Cable>().First();
         var transformers = Math.Max(2, drivePoints / 25);
         var mains = Enumerable.Range(0, transformers).Select(i => lowVoltage with { Id = $"main-{i}", Name = $"Main {i + 1}" }).ToList();
-        var others = Enumerable.Range(0,
-            Math.Max(0, boards - transformers)).Select(i => lowVoltage with { Id = $"board-{i}", Name = $"Board {i + 1}" }).ToList();
+        var others = Enumerable.Range(0, Math.Max(0, boards - transformers))
+            .Select(i => lowVoltage with { Id = $"board-{i}", Name = $"Board {i + 1}" }).ToList();
         List<Bus> low = [.. mains, .. others];
         var chunks = plant.AllDrivePoints().Chunk(Math.Max(1, drivePoints / low.Count)).ToList();
         return plant with
@@ -83,8 +83,8 @@ public static class MadePlant
             [
                 .. Enumerable.Range(0, scenarios).Select(k => Scenario.AsUsual($"s{k}", $"Scenario {k + 1}") with
                 {
-                    States = [.. plant.AllDrivePoints().Where((_, i) => k > 0 && i % (k + 1) == 0).Select(p =>
-                        new DrivePointState(p.Id, false, 1, 1))],
+                    States = [.. plant.AllDrivePoints().Where((_, i) => k > 0 && i % (k + 1) == 0)
+                        .Select(p => new DrivePointState(p.Id, false, 1, 1))],
                 }),
             ],
             Lineups = [.. chunks.Select((chunk, i) =>

@@ -32,10 +32,10 @@ public static class RandomPlant
         var frequencyHz = draw.One([50.0, 60.0]);
         var distribution = RandomSupply.Distribution(draw);
         var low = distribution.Buses.Where(b => b.NominalVoltageV <= 1000).ToList();
-        var motors = Enumerable.Range(0,
-            draw.Whole(0, 2)).Select(i => RandomItems.Motor(draw, $"own-motor-{i}", low[0].NominalVoltageV, frequencyHz)).ToList();
-        var converters = Enumerable.Range(0,
-            draw.Whole(0, 2)).Select(i => RandomItems.Converter(draw, $"own-converter-{i}", low[0].NominalVoltageV)).ToList();
+        var motors = Enumerable.Range(0, draw.Whole(0, 2))
+            .Select(i => RandomItems.Motor(draw, $"own-motor-{i}", low[0].NominalVoltageV, frequencyHz)).ToList();
+        var converters = Enumerable.Range(0, draw.Whole(0, 2))
+            .Select(i => RandomItems.Converter(draw, $"own-converter-{i}", low[0].NominalVoltageV)).ToList();
         var choices = new RandomChoices(draw, data, motors, converters);
         var count = draw.Whole(0, mostDrivePoints);
         var lineups = new List<Lineup>();

@@ -12,8 +12,8 @@ internal static class RandomRoutes
 {
     public static PlantSpecification On(PlantSpecification plant, Draw draw)
     {
-        var places = Enumerable.Range(0,
-            draw.Whole(2, 7)).Select(i => new Place($"place-{i}", $"place {i}", draw.Even(-50, 50), draw.Even(-50, 50))).ToList();
+        var places = Enumerable.Range(0, draw.Whole(2, 7))
+            .Select(i => new Place($"place-{i}", $"place {i}", draw.Even(-50, 50), draw.Even(-50, 50))).ToList();
         var segments = new List<TraySegment>();
         foreach (var i in Enumerable.Range(0, draw.Whole(0, 9)))
         {
@@ -35,8 +35,8 @@ internal static class RandomRoutes
         var cables = Enumerable.Range(0, draw.Whole(0, 8))
             .Select(i => new SignalCable($"cable-{i}", $"W{i}", draw.One<SignalKind>(), draw.One<ReceiverScreen>(), Somewhere(),
                 Somewhere())).ToList();
-        List<CableWay> ways = [.. cables.Where(_ => segments.Count > 0 && draw.Chance(25)).Select(c =>
-            new CableWay(c.Id, [draw.One(segments).Id]))];
+        List<CableWay> ways = [.. cables.Where(_ => segments.Count > 0 && draw.Chance(25))
+            .Select(c => new CableWay(c.Id, [draw.One(segments).Id]))];
         return plant with
         {
             Devices = [.. Enumerable.Range(0, draw.Whole(0, 6)).Select(i => Device(draw, i))],

@@ -103,8 +103,8 @@ internal static class RandomSupply
     /// <summary>Project values; those that came later are drawn by themselves.</summary>
     public static ValueList<DefaultOverride> Overrides(Draw draw, EngineeringData data, bool later = false) =>
     [
-        .. data.Defaults.Where(d => Later.Contains(d.Key) == later && draw.Chance(4)).Select(d =>
-            new DefaultOverride(d.Key, draw.One([d.Min, d.Max, (d.Min + d.Max) / 2]), "tried")),
+        .. data.Defaults.Where(d => Later.Contains(d.Key) == later && draw.Chance(4))
+        .Select(d => new DefaultOverride(d.Key, draw.One([d.Min, d.Max, (d.Min + d.Max) / 2]), "tried")),
     ];
 
     private static Bus Bus(Draw draw, string id, double volts) =>

@@ -41,8 +41,8 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
         await host.AddAsync("locked", AccountRole.Engineer);
         var client = await host.SignedInAsync();
         string? said = null;
-        foreach (var (name, password) in Enumerable.Repeat(("locked", "wrong wrong wrong"),
-            AccountRules.MostTries).Append(("locked", AccountHost.Password)).Append(("nobody of that name", "x")))
+        foreach (var (name, password) in Enumerable.Repeat(("locked", "wrong wrong wrong"), AccountRules.MostTries)
+            .Append(("locked", AccountHost.Password)).Append(("nobody of that name", "x")))
         {
             using var answer = await client.PostAsJsonAsync("/api/session",
                 new JsonObject { ["name"] = name, ["password"] = password }, Stop);

@@ -148,8 +148,8 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
     {
         var client = host.CreateClient();
         var project = await client.ImportDemo();
-        var answers = await Task.WhenAll(Enumerable.Range(0,
-            6).Select(i => Merge(client, project, 1, ("replace", $"/lineups/0/drivePoints/{i}/cable/lengthM", 40 + i))));
+        var answers = await Task.WhenAll(Enumerable.Range(0, 6)
+            .Select(i => Merge(client, project, 1, ("replace", $"/lineups/0/drivePoints/{i}/cable/lengthM", 40 + i))));
         Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.StatusCode));
         var now = await (await client.GetAsync($"/api/projects/{project["id"]}", TestContext.Current.CancellationToken)).Body();
         Assert.Equal(7, (int)now["edit"]!);

@@ -114,8 +114,8 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
         {
             var known = operations!.AsObject().Select(o => o.Key.ToUpperInvariant()).ToList();
             // Read or removed, the address of an import is that of a project of this key.
-            foreach (var method in new[] { "GET", "POST", "PUT", "DELETE",
-                "PATCH" }.Except(known).Where(m => m is not ("GET" or "DELETE") || path != "/api/projects/import"))
+            foreach (var method in new[] { "GET", "POST", "PUT", "DELETE", "PATCH" }.Except(known)
+                .Where(m => m is not ("GET" or "DELETE") || path != "/api/projects/import"))
             {
                 using var request = new HttpRequestMessage(new HttpMethod(method),
                     path.Replace("{", "a", StringComparison.Ordinal).Replace("}", "z",
@@ -140,8 +140,8 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
     {
         using var server = Process.Start(new ProcessStartInfo("dotnet",
             [typeof(Program).Assembly.Location, "--data", host.Folder, option, value]) { RedirectStandardError = true })!;
-        await server.WaitForExitAsync(TestContext.Current.CancellationToken).WaitAsync(TimeSpan.FromSeconds(30),
-            TestContext.Current.CancellationToken);
+        await server.WaitForExitAsync(TestContext.Current.CancellationToken)
+            .WaitAsync(TimeSpan.FromSeconds(30), TestContext.Current.CancellationToken);
         Assert.Equal(2, server.ExitCode);
         var said = await server.StandardError.ReadToEndAsync(TestContext.Current.CancellationToken);
         Assert.Contains("does not listen on", said, StringComparison.Ordinal);

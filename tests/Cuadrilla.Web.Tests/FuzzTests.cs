@@ -32,11 +32,11 @@ public sealed class FuzzTests : IDisposable
         using var server = await ServerProcess.StartAsync(folder, client);
         var project = await client.ImportDemo();
         var id = (string)project["id"]!;
-        var files = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory,
-            "plants")).Order(StringComparer.Ordinal).Select(File.ReadAllText).Append(Encoding.UTF8.GetString(DemoPlant.File())).ToList();
+        var files = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "plants")).Order(StringComparer.Ordinal)
+            .Select(File.ReadAllText).Append(Encoding.UTF8.GetString(DemoPlant.File())).ToList();
         var examples = Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "methods")).Order(StringComparer.Ordinal)
-            .SelectMany(f => Regex.Matches(File.ReadAllText(f), "```json calc (\\S+)\\n(.*?)\\n```", RegexOptions.Singleline)).Select(m =>
-                (Name: m.Groups[1].Value, Input: m.Groups[2].Value)).ToList();
+            .SelectMany(f => Regex.Matches(File.ReadAllText(f), "```json calc (\\S+)\\n(.*?)\\n```", RegexOptions.Singleline))
+            .Select(m => (Name: m.Groups[1].Value, Input: m.Groups[2].Value)).ToList();
         Assert.True(files.Count > 10 && examples.Count > 20, $"{files.Count} {examples.Count}");
         var edit = 1L;
         var specification = project["specification"]!.ToJsonString();
@@ -82,8 +82,8 @@ public sealed class FuzzTests : IDisposable
         Assert.True(seen.GetValueOrDefault(HttpStatusCode.BadRequest) > Inputs / 3, string.Join(' ', seen));
         Assert.True(seen.Where(s => s.Key is HttpStatusCode.OK or HttpStatusCode.Created or HttpStatusCode.Conflict or HttpStatusCode.NotFound).Sum(s => s.Value) > Inputs / 30, string.Join(' ', seen));
         Assert.True(edit > 2, $"{edit}");
-        Assert.Equal(edit, (long)(await (await client.GetAsync($"/api/projects/{id}",
-            TestContext.Current.CancellationToken)).Body())["edit"]!);
+        Assert.Equal(edit, (long)(await (await client.GetAsync($"/api/projects/{id}", TestContext.Current.CancellationToken))
+            .Body())["edit"]!);
     }
 
     public void Dispose()

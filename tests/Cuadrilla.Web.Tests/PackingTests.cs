@@ -109,8 +109,8 @@ public sealed class PackingTests : IDisposable
         {
             connection.Open();
             connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL)");
-            foreach (var script in typeof(Database).Assembly.GetManifestResourceNames().Where(n =>
-                n.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal).Take(4))
+            foreach (var script in typeof(Database).Assembly.GetManifestResourceNames()
+                .Where(n => n.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal).Take(4))
             {
                 using var reader = new StreamReader(typeof(Database).Assembly.GetManifestResourceStream(script)!);
                 connection.Execute(reader.ReadToEnd());

@@ -62,12 +62,12 @@ public sealed class RoleWalkTests(AccountHost host) : IClassFixture<AccountHost>
     [Fact]
     public async Task What_changes_something_asks_for_more_than_reading()
     {
-        var paths = (await (await host.SignedInAsync("reader")).GetFromJsonAsync<JsonObject>("/api/openapi.json",
-            TestContext.Current.CancellationToken))!["paths"]!.AsObject();
+        var paths = (await (await host.SignedInAsync("reader"))
+            .GetFromJsonAsync<JsonObject>("/api/openapi.json", TestContext.Current.CancellationToken))!["paths"]!.AsObject();
         foreach (var (path, operations) in paths)
         {
-            foreach (var (method, operation) in operations!.AsObject().Where(o => o.Key != "get"
-                && !o.Value!["tags"]!.AsArray().Any(t => (string?)t == "Accounts")))
+            foreach (var (method, operation) in operations!.AsObject()
+                .Where(o => o.Key != "get" && !o.Value!["tags"]!.AsArray().Any(t => (string?)t == "Accounts")))
             {
                 Assert.True(PostsOfReaders.Contains(path) == ((string?)operation!["x-role"] == "reader"),
                     $"{method} {path}: {operation["x-role"]}");

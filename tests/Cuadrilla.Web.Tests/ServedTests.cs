@@ -93,15 +93,15 @@ public sealed class ServedTests : IDisposable
         services.AddAccounts();
         await using var provider = services.BuildServiceProvider();
         using var scope = provider.CreateScope();
-        Assert.True((await scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = "chief",
-            Role = AccountRole.Administrator }, Password)).Succeeded);
+        Assert.True((await scope.ServiceProvider.GetRequiredService<UserManager<Account>>()
+            .CreateAsync(new Account { Name = "chief", Role = AccountRole.Administrator }, Password)).Succeeded);
     }
 
     private (string Certificate, string Key) Certificate()
     {
         using var pair = ECDsa.Create(ECCurve.NamedCurves.nistP256);
-        using var made = new CertificateRequest("CN=plant-server", pair,
-            HashAlgorithmName.SHA256).CreateSelfSigned(DateTimeOffset.UtcNow.AddDays(-1), DateTimeOffset.UtcNow.AddDays(1));
+        using var made = new CertificateRequest("CN=plant-server", pair, HashAlgorithmName.SHA256)
+            .CreateSelfSigned(DateTimeOffset.UtcNow.AddDays(-1), DateTimeOffset.UtcNow.AddDays(1));
         var (certificate, key) = (Path.Combine(folder, "certificate.pem"), Path.Combine(folder, "key.pem"));
         File.WriteAllText(certificate, made.ExportCertificatePem());
         File.WriteAllText(key, pair.ExportPkcs8PrivateKeyPem());

@@ -58,8 +58,8 @@ public sealed class AccountHost : IDisposable
     public async Task AddAsync(string name, AccountRole role)
     {
         using var scope = Server.Services.CreateScope();
-        var made = await scope.ServiceProvider.GetRequiredService<UserManager<Account>>().CreateAsync(new Account { Name = name,
-            Role = role }, Password);
+        var made = await scope.ServiceProvider.GetRequiredService<UserManager<Account>>()
+            .CreateAsync(new Account { Name = name, Role = role }, Password);
         Assert.True(made.Succeeded, string.Join(' ', made.Errors.Select(e => e.Description)));
     }
 

@@ -166,8 +166,8 @@ public sealed partial class Assessor : IPlantStudies
         }
 
         checks.AddRange(Cores.Map(studies, s => (List<Check>)
-            [.. InThePlant(s, supply, buses[s.Model.Id]), .. s.Checks.Select(c => AtLowest(c, s.Model, supply, buses[s.Model.Id]))],
-            stop).SelectMany(c => c));
+            [.. InThePlant(s, supply, buses[s.Model.Id]), .. s.Checks.Select(c => AtLowest(c, s.Model, supply, buses[s.Model.Id]))], stop)
+                .SelectMany(c => c));
 
         return new PlantAssessment(
             data.Version,
@@ -198,8 +198,8 @@ public sealed partial class Assessor : IPlantStudies
         var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id == "converter.output-voltage"
             && !model.Input.OnDcBus;
         List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails
-            ? [.. supply.Scenarios.Where(s => !s.Iteration.IsSettled || s.Faults.Count > 0 || s.Drives.Count == 0).SelectMany(s =>
-                s.Unsettled).Distinct()]
+            ? [.. supply.Scenarios.Where(s => !s.Iteration.IsSettled || s.Faults.Count > 0 || s.Drives.Count == 0)
+                .SelectMany(s => s.Unsettled).Distinct()]
             : [];
         if (unsettled.Count > 0)
         {
@@ -327,8 +327,8 @@ public sealed partial class Assessor : IPlantStudies
             study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group
                 ? study.Model.Converter?.SiteCurrentA / group.PartPu
                 : study.Model.Converter?.SiteCurrentA,
-            front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine).FirstOrDefault(d =>
-                d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
+            front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine)
+                .FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
             front?.LoadedPhase.ThdiPct,
             chosen?.Year.EnergyKwh,
             chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear)

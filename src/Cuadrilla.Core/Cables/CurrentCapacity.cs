@@ -163,8 +163,8 @@ public static class CurrentCapacity
 
         // A section between two of the table, or beyond its end, carries what the smaller one does.
         var tableC = laid.Method == InstallationMethod.D ? CableTables.SoilTableC : CableTables.TableC;
-        return tables.Rows.Where(r => r.SectionMm2 <= sectionMm2).Select(r =>
-            tables.CapacityA(r, laid.Insulation, laid.Method, material)).LastOrDefault(a => a is not null) is { } tabulatedA
+        return tables.Rows.Where(r => r.SectionMm2 <= sectionMm2).Select(r => tables.CapacityA(r, laid.Insulation, laid.Method, material))
+            .LastOrDefault(a => a is not null) is { } tabulatedA
             && tables.GroupFactor(laid, circuits) is { } groupPu
             ? parallel * tabulatedA * TemperatureFactor(laid.Insulation, ambientC, tableC) * groupPu * HarmonicFactor(thirdHarmonicPct)
             : null;

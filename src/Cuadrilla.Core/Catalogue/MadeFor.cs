@@ -62,8 +62,8 @@ public static class MadeFor
         {
             // Of series whose voltages overlap the nearest is meant: at 480 V those of 460, not of 440 V.
             var nearest = cages.Min(m => Distance(m.Plate, lineV));
-            var series = cages.Where(m => Distance(m.Plate, lineV) <= nearest + SameDistance).Select(m =>
-                m.Series).ToHashSet(StringComparer.Ordinal);
+            var series = cages.Where(m => Distance(m.Plate, lineV) <= nearest + SameDistance).Select(m => m.Series)
+                .ToHashSet(StringComparer.Ordinal);
             return [.. volts.Where(m => AtFrequency(m)
                 && (m.OwnName.Length > 0 || m.Technology == MotorTechnology.DcSeparatelyExcited || series.Contains(m.Series)))];
         }
@@ -79,15 +79,15 @@ public static class MadeFor
         || (plate.DeltaVoltageV > 0 && (Within(plate.DeltaVoltageV / lineV) || Within(Math.Sqrt(3) * plate.DeltaVoltageV / lineV)));
 
     private static double Distance(MotorPlate plate, double lineV) =>
-        new[] { plate.RatedVoltageV, plate.DeltaVoltageV,
-            Math.Sqrt(3) * plate.DeltaVoltageV }.Where(v => v > 0).Min(v => Math.Abs(Math.Log(v / lineV)));
+        new[] { plate.RatedVoltageV, plate.DeltaVoltageV, Math.Sqrt(3) * plate.DeltaVoltageV }.Where(v => v > 0)
+            .Min(v => Math.Abs(Math.Log(v / lineV)));
 
     private static bool Within(double pu) => pu is >= LeastPu and <= LargestPu;
 
     private static List<ConverterItem> Find(EngineeringData data, double lineV)
     {
-        var nearestV = data.Converters.Values.Where(IsGenericForThree).Select(c => c.RatedVoltageV).Distinct().MinBy(v =>
-            Math.Abs(Math.Log(v / lineV)));
+        var nearestV = data.Converters.Values.Where(IsGenericForThree).Select(c => c.RatedVoltageV).Distinct()
+            .MinBy(v => Math.Abs(Math.Log(v / lineV)));
         return [.. data.Converters.Values.Where(c => !IsGenericForThree(c) || Math.Abs(c.RatedVoltageV - nearestV) < 1)];
     }
 

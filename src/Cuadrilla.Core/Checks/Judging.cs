@@ -16,8 +16,8 @@ internal static class Judging
             var check = judge();
             return IsNumber(check.Figure) && IsNumber(check.Limit) && IsNumber(check.MarginPct)
                 ? check
-                : Check.NotJudged(id, drivePointId, row, title,
-                    new Fault(title, "a figure that is no finite number", string.Empty)).At(check.ElementId);
+                : Check.NotJudged(id, drivePointId, row, title, new Fault(title, "a figure that is no finite number", string.Empty))
+                    .At(check.ElementId);
         }
         catch (Exception problem) when (Fault.IsContained(problem))
         {

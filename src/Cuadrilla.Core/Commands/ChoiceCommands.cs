@@ -60,8 +60,8 @@ public sealed record FeedBy(IReadOnlyList<string> PointIds, FeedWay Way) : Plant
             return CommandOutcome.Not("way", "The catalogue has no soft starter.");
         }
 
-        if (Way == FeedWay.SoftStarter
-            && PointIds.Select(id => plant.Point(id)!).FirstOrDefault(p => FamilySizes.MotorCurrentA(p, data) is null) is { } open)
+        if (Way == FeedWay.SoftStarter && PointIds.Select(id => plant.Point(id)!)
+            .FirstOrDefault(p => FamilySizes.MotorCurrentA(p, data) is null) is { } open)
         {
             return CommandOutcome.Not("pointIds", $"{open.Tag} has no motor yet: a soft starter is taken for its motor's current.");
         }

@@ -99,8 +99,8 @@ public sealed record MoveDrivePoints(IReadOnlyList<string> PointIds, string Line
             return CommandOutcome.Unknown("lineupId", "Lineup", LineupId);
         }
 
-        List<DrivePoint> moving = [.. PointIds.Distinct(StringComparer.Ordinal).Where(id => plant.LineupOf(id)!.Id != LineupId).Select(id =>
-            plant.Point(id)!)];
+        List<DrivePoint> moving = [.. PointIds.Distinct(StringComparer.Ordinal).Where(id => plant.LineupOf(id)!.Id != LineupId)
+            .Select(id => plant.Point(id)!)];
         if (moving.Count == 0)
         {
             return CommandOutcome.Not("lineupId", $"They stand in {lineup.Tag} already.");
@@ -141,8 +141,8 @@ public sealed record RemoveDrivePoints(IReadOnlyList<string> PointIds) : PlantCo
     /// <summary>Scenarios keep states of drive points on the board or set aside only.</summary>
     internal static PlantSpecification ForgetGone(PlantSpecification plant)
     {
-        var left = plant.Lineups.SelectMany(l => l.DrivePoints.Concat(l.SetAside.SelectMany(v => v.DrivePoints))).Select(p =>
-            p.Id).ToHashSet(StringComparer.Ordinal);
+        var left = plant.Lineups.SelectMany(l => l.DrivePoints.Concat(l.SetAside.SelectMany(v => v.DrivePoints))).Select(p => p.Id)
+            .ToHashSet(StringComparer.Ordinal);
         return plant with { Scenarios = [.. plant.Scenarios.Select(s =>
             s with { States = [.. s.States.Where(x => left.Contains(x.DrivePointId))] })] };
     }

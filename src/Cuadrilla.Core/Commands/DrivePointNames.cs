@@ -12,8 +12,8 @@ internal static partial class DrivePointNames
         var points = plant.Lineups.SelectMany(l => l.DrivePoints.Concat(l.SetAside.SelectMany(v => v.DrivePoints))).ToList();
         var keys = points.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
         var tags = points.Select(p => p.Tag).ToHashSet(StringComparer.OrdinalIgnoreCase);
-        var number = points.Select(p => LastNumber().Match(p.Tag)).Where(m => m.Success).Select(m =>
-            int.Parse(m.Value, CultureInfo.InvariantCulture)).DefaultIfEmpty(0).Max() + 1;
+        var number = points.Select(p => LastNumber().Match(p.Tag)).Where(m => m.Success)
+            .Select(m => int.Parse(m.Value, CultureInfo.InvariantCulture)).DefaultIfEmpty(0).Max() + 1;
         while (keys.Contains(Key(number)) || tags.Contains(Tag(number)))
         {
             number++;

@@ -28,8 +28,8 @@ internal static class FamilySizes
     /// <summary>The smallest diode supply module of so much power at a voltage, else the largest; null where there is none.</summary>
     public static SupplyModuleItem? DiodeModule(double kw, double voltageV, EngineeringData data)
     {
-        var sizes = data.SupplyModules.Values.Where(m => m.Kind == SupplyModuleKind.Diode && Same(m.RatedVoltageV, voltageV)).OrderBy(m =>
-            m.RatedKw).ToList();
+        var sizes = data.SupplyModules.Values.Where(m => m.Kind == SupplyModuleKind.Diode && Same(m.RatedVoltageV, voltageV))
+            .OrderBy(m => m.RatedKw).ToList();
         return sizes.Find(m => m.RatedKw >= kw) ?? sizes.LastOrDefault();
     }
 
@@ -40,8 +40,8 @@ internal static class FamilySizes
             : null;
 
     private static List<ConverterItem> Generic(string family, double voltageV, EngineeringData data) =>
-        [.. data.Converters.Values.Where(c => c.Family == family && c.OwnName.Length == 0 && Same(c.RatedVoltageV, voltageV)).OrderBy(c =>
-            c.RatedKw)];
+        [.. data.Converters.Values.Where(c => c.Family == family && c.OwnName.Length == 0 && Same(c.RatedVoltageV, voltageV))
+            .OrderBy(c => c.RatedKw)];
 
     private static bool Same(double voltageV, double otherV) => Math.Abs((voltageV / otherV) - 1) < SameVoltagePu;
 }

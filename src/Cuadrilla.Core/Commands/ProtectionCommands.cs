@@ -52,8 +52,8 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
             studies.Run(before);
             var proposals = Cores.Map(left,
                 id => (Id: id, Of: studies.ProposalFor(before, before.Point(id)!, Device,
-                    keepsDevice: Part is ProtectedPart.Cables or ProtectedPart.Isolators))).ToDictionary(p => p.Id, p => p.Of,
-                        StringComparer.Ordinal);
+                    keepsDevice: Part is ProtectedPart.Cables or ProtectedPart.Isolators)))
+                        .ToDictionary(p => p.Id, p => p.Of, StringComparer.Ordinal);
             after = before.Changed(left, p => With(p, proposals[p.Id], isFirst: round == 0));
             foreach (var (id, proposal) in proposals)
             {
@@ -81,8 +81,8 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
         "protection.device"];
 
     private static IEnumerable<string> Undone(PlantAssessment assessment, List<string> ids) =>
-        assessment.Checks.Where(c => c.Verdict == Verdict.Fails && Settled.Contains(c.Id)).Select(c =>
-            c.DrivePointId).Distinct(StringComparer.Ordinal).Intersect(ids, StringComparer.Ordinal);
+        assessment.Checks.Where(c => c.Verdict == Verdict.Fails && Settled.Contains(c.Id)).Select(c => c.DrivePointId)
+            .Distinct(StringComparer.Ordinal).Intersect(ids, StringComparer.Ordinal);
 
     private string Named => Part switch
     {

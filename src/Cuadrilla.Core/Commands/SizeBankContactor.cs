@@ -20,8 +20,8 @@ public sealed record SizeBankContactor(string BankId) : PlantCommand
             return CommandOutcome.Not("bankId", "There is no such capacitor bank.");
         }
 
-        var currents = studies.Run(plant).Scenarios.SelectMany(s => s.Banks).Where(b => b.BankId == bank.Id).Select(b =>
-            b.CurrentPu).ToList();
+        var currents = studies.Run(plant).Scenarios.SelectMany(s => s.Banks).Where(b => b.BankId == bank.Id).Select(b => b.CurrentPu)
+            .ToList();
         if (currents.Count == 0)
         {
             return CommandOutcome.Not("bankId", $"{bank.Name}: its current is not solved in any scenario.");

@@ -24,8 +24,8 @@ public sealed record TakeDevice(IReadOnlyList<string> PointIds, string DeviceId)
             return CommandOutcome.Unknown("deviceId", "Device", DeviceId);
         }
 
-        var drawn = studies.Protection(plant).Devices.Where(r => r.DrivePointId.Length > 0).ToLookup(r => r.DrivePointId, r => r.DesignA,
-            StringComparer.Ordinal);
+        var drawn = studies.Protection(plant).Devices.Where(r => r.DrivePointId.Length > 0)
+            .ToLookup(r => r.DrivePointId, r => r.DesignA, StringComparer.Ordinal);
         var after = plant.Changed(PointIds, p => p with { Devices = With(p.Devices, item, drawn[p.Id].FirstOrDefault() ?? item.RatedA) });
         return new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags(PointIds)}: {item.Name}"), []);
     }

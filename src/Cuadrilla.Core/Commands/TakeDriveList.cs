@@ -113,8 +113,8 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
             return CommandOutcome.Not("rows", $"A list has 1 to {Most} rows; this one has {Rows.Count}.");
         }
 
-        var twice = Rows.GroupBy(r => r.Tag.Trim(),
-            StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1 || g.Key.Length == 0);
+        var twice = Rows.GroupBy(r => r.Tag.Trim(), StringComparer.OrdinalIgnoreCase)
+            .FirstOrDefault(g => g.Count() > 1 || g.Key.Length == 0);
         return twice is null ? null : CommandOutcome.Not("rows",
             twice.Key.Length == 0 ? "A row has no tag." : $"The tag {twice.Key} stands {twice.Count()} times in the list.");
     }

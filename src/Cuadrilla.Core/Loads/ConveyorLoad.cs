@@ -49,8 +49,8 @@ public sealed record ConveyorLoad(
     /// <inheritdoc/>
     internal override void Need(MissingNames names) =>
         names.Need(MassFlowKgPerS, "mass flow").Need(LengthM, "length").Need(LiftM, "lift").Need(BeltSpeedMPerS, "belt speed")
-        .Need(FrictionFactor, "friction factor").Need(SecondaryFactor, "factor of secondary resistances").Need(RollerKgPerM,
-            "mass of the idlers")
+        .Need(FrictionFactor, "friction factor").Need(SecondaryFactor, "factor of secondary resistances")
+        .Need(RollerKgPerM, "mass of the idlers")
         .Need(BeltKgPerM, "mass of the belt").Need(DrumDiameterM, "drum diameter").Need(BreakawayPct, "breakaway force");
 
     /// <inheritdoc/>

@@ -63,8 +63,8 @@ internal static class CycleBuilders
             }
         }
 
-        var hangingNm = new[] { load.MassKg.Value,
-            load.ReturnMassKg.Value }.Max(m => Math.Abs(m - counter)) * GravityMPerS2 * sine * arm / gearing.Ratio;
+        var hangingNm = new[] { load.MassKg.Value, load.ReturnMassKg.Value }
+            .Max(m => Math.Abs(m - counter)) * GravityMPerS2 * sine * arm / gearing.Ratio;
         return new CyclicModel(
             load, stretches, gearing.InertiaKgM2(own + ((load.MassKg.Value + counter) * arm * arm)),
             hangingNm > 0 ? new HangingLoad(hangingNm, arm / gearing.Ratio, gearing.SpeedRpm(drumRpm), ramp, travel) : null,

@@ -17,8 +17,8 @@ internal sealed class CyclicModel : LoadModel
         Cycle = new LoadCycle(stretches);
         InertiaKgM2 = inertiaKgM2;
         StopTimeS = load.Train.StopTimeS;
-        working = stretches.Select(s => new CycleSlice(s.DurationS, s.MeanRpm, s.TorqueNm(0.5, 0), s.Rests)).MaxBy(s =>
-            s.TorqueNm * s.SpeedRpm);
+        working = stretches.Select(s => new CycleSlice(s.DurationS, s.MeanRpm, s.TorqueNm(0.5, 0), s.Rests))
+            .MaxBy(s => s.TorqueNm * s.SpeedRpm);
         RatedSpeedRpm = stretches.Max(s => Math.Max(Math.Abs(s.StartRpm), Math.Abs(s.EndRpm)));
 
         // The torque that is asked without acceleration: that of the same stretches moved without haste.
@@ -26,8 +26,8 @@ internal sealed class CyclicModel : LoadModel
         BreakawayNm = steady.Count == 0 ? 0 : steady.Max(s => Math.Max(Math.Abs(s.TorqueNm(0, 0)), Math.Abs(s.TorqueNm(1, 0))));
 
         // Along the way it turns: below zero where the load drives on.
-        LeastNm = steady.Where(s => s.MeanRpm != 0).SelectMany(s =>
-            NearEnds.Select(x => Math.Sign(s.MeanRpm) * s.TorqueNm(x, 0))).DefaultIfEmpty(0).Min();
+        LeastNm = steady.Where(s => s.MeanRpm != 0).SelectMany(s => NearEnds.Select(x => Math.Sign(s.MeanRpm) * s.TorqueNm(x, 0)))
+            .DefaultIfEmpty(0).Min();
         foreach (var s in brokenOff.Where(s => s.IsConstant).Select(s => s with { MachineKgM2 = 0, HangingKgM2 = 0 }))
         {
             LeastNm = Math.Min(LeastNm, -Math.Abs(s.TorqueNm(0.5, 0)));

@@ -46,8 +46,8 @@ public sealed record HoistLoad(
 
     /// <inheritdoc/>
     internal override void Need(MissingNames names) =>
-        names.Need(MassKg, "mass").Need(ReturnMassKg, "mass on the way down").Need(CounterweightKg, "counterweight").Need(InclineDeg,
-            "angle of the track")
+        names.Need(MassKg, "mass").Need(ReturnMassKg, "mass on the way down").Need(CounterweightKg, "counterweight")
+            .Need(InclineDeg, "angle of the track")
         .Need(SpeedMPerS, "speed").Need(LiftM, "way").Need(CyclesPerHour, "cycles per hour").Need(Falls, "rope falls")
         .Need(DrumDiameterM, "drum diameter").Need(Efficiency, "efficiency of the ropes")
         .Need(Train.StartTimeS, "start time").Need(Train.InertiaKgM2, "inertia of the machine");

@@ -106,9 +106,8 @@ public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)
         }
 
         // Evenly, and never across a zero of speed or torque.
-        var ends = Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp).Concat(s.IsSmooth
-            ? []
-            : s.Breaks(motorKgM2)).Distinct().Order().ToList();
+        var ends = Enumerable.Range(0, SlicesOfRamp + 1).Select(i => (double)i / SlicesOfRamp).Concat(s.IsSmooth ? [] : s.Breaks(motorKgM2))
+            .Distinct().Order().ToList();
         return ends.Zip(ends.Skip(1)).Where(e => e.Second - e.First > 1e-9)
             .Select(e => new CycleSlice((e.Second - e.First) * s.DurationS, s.SpeedRpm((e.First + e.Second) / 2),
                 s.TorqueNm((e.First + e.Second) / 2, motorKgM2), false));

@@ -38,8 +38,8 @@ public sealed record ServoAxisLoad(
     /// <inheritdoc/>
     internal override void Need(MissingNames names) =>
         names.Need(MassKg, "mass").Need(FeedMPerRev, "feed of a turn").Need(DistanceM, "distance").Need(MoveTimeS, "time of a move")
-        .Need(DwellS, "dwell").Need(FrictionN, "friction").Need(InclineDeg, "angle of the axis").Need(Train.InertiaKgM2,
-            "inertia of the machine");
+        .Need(DwellS, "dwell").Need(FrictionN, "friction").Need(InclineDeg, "angle of the axis")
+        .Need(Train.InertiaKgM2, "inertia of the machine");
 
     /// <inheritdoc/>
     internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => CycleBuilders.Servo(this);

@@ -41,8 +41,8 @@ public sealed record WinderLoad(
     /// <inheritdoc/>
     internal override void Need(MissingNames names) =>
         names.Need(LineSpeedMPerS, "line speed").Need(TensionN, "tension").Need(TaperPct, "taper").Need(CoreDiameterM, "core diameter")
-        .Need(FullDiameterM, "full diameter").Need(WebWidthM, "width of the web").Need(DensityKgPerM3, "density").Need(FrictionNm,
-            "friction");
+        .Need(FullDiameterM, "full diameter").Need(WebWidthM, "width of the web").Need(DensityKgPerM3, "density")
+        .Need(FrictionNm, "friction");
 
     /// <inheritdoc/>
     internal override LoadModel? Make(MissingNames names, LoadDefaults defaults) => new WinderModel(this);

@@ -27,8 +27,8 @@ public static class MagnetisingFit
     public static double OfNoLoad(MotorPlate plate, double noLoadCurrentA)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        return Halved(MostPu, pu => new MotorLossModel(plate with { MagnetisingPu = pu }).OnLine(plate.RatedFrequencyHz,
-            plate.RatedVoltageV, 0).CurrentA < noLoadCurrentA);
+        return Halved(MostPu, pu => new MotorLossModel(plate with { MagnetisingPu = pu })
+            .OnLine(plate.RatedFrequencyHz, plate.RatedVoltageV, 0).CurrentA < noLoadCurrentA);
     }
 
     private static double Halved(double most, Func<double, bool> isTooLittle)

@@ -116,8 +116,8 @@ internal sealed class FuseGates : DeviceGates
     public override double? LetThroughA2s(double faultA) => faultA * faultA * clears?.ClearS(faultA);
 
     public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) =>
-        lasts is null ? null : RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m =>
-            lasts.LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min();
+        lasts is null ? null : RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m => lasts.LastsA(m.TimeS) / m.RmsA)
+            .DefaultIfEmpty(double.PositiveInfinity).Min();
 
     public override IReadOnlyList<CurveTime> Lasts() => lasts is null ? [] : [.. Times.Select(t => new CurveTime(lasts.LastsA(t), t))];
 
@@ -150,8 +150,8 @@ internal sealed class SemiconductorGates(ProtectiveDevice.SemiconductorFuse fuse
     public override double? LetThroughA2s(double faultA) => faultA >= AdiabaticPu * RatedA ? fuse.TotalA2s : null;
 
     public override double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0) =>
-        IsStated ? RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m =>
-            LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity).Min() : null;
+        IsStated ? RmsUpTo(moments).Where(m => m.RmsA > 0).Select(m => LastsA(m.TimeS) / m.RmsA).DefaultIfEmpty(double.PositiveInfinity)
+            .Min() : null;
 
     public override IReadOnlyList<CurveTime> Lasts() => IsStated ? [.. LastingTimes.Select(t => new CurveTime(LastsA(t), t))] : [];
 
@@ -225,8 +225,8 @@ internal sealed class BreakerGates(
     private IReadOnlyList<CurveTime> Curve(Func<double, double> time, double tolerance, double instantS)
     {
         var instantA = MagneticA * tolerance;
-        var thermal = Multiples.Select(x => x * OverloadA).Where(a => a < instantA).Append(instantA).Select(a =>
-            new CurveTime(a, time(a / OverloadA))).Where(p => double.IsFinite(p.TimeS)).ToList();
+        var thermal = Multiples.Select(x => x * OverloadA).Where(a => a < instantA).Append(instantA)
+            .Select(a => new CurveTime(a, time(a / OverloadA))).Where(p => double.IsFinite(p.TimeS)).ToList();
         return [.. thermal, new CurveTime(instantA, instantS), new CurveTime(Math.Max(2 * instantA, 1000 * BreakingKa), instantS)];
     }
 }

@@ -31,8 +31,8 @@ public sealed record AssessmentDocument(
         return new AssessmentDocument(
             assessment.CatalogueVersion,
             VerdictCounts.Of(assessment.Checks),
-            [.. assessment.Tightest().Concat(assessment.Checks.Where(c => c.Verdict == Verdict.NotApplicable)).Select(c =>
-                CheckDocument.Of(c, withReasons))],
+            [.. assessment.Tightest().Concat(assessment.Checks.Where(c => c.Verdict == Verdict.NotApplicable))
+                .Select(c => CheckDocument.Of(c, withReasons))],
             [.. assessment.DrivePoints.Select(DrivePointDocument.Of)],
             SupplyDocument.Of(plant, assessment),
             [.. assessment.Scenarios.Select(s => ScenarioDocument.Of(s, plant, assessment, limits))],

@@ -39,8 +39,8 @@ internal static class InterferenceCalculations
     public static object Coupled(CoupledInput input, InputRanges ranges)
     {
         var apartM = Math.Abs(input.SourceHeightM - input.ReceiverHeightM);
-        ranges.Require(input.DistanceM >= apartM, "distanceM", $"{input.DistanceM}",
-            $"at least {apartM}, the difference of the heights").Done();
+        ranges.Require(input.DistanceM >= apartM, "distanceM", $"{input.DistanceM}", $"at least {apartM}, the difference of the heights")
+            .Done();
         var result = CoupledVoltage.Of(
             new CoupledVoltage.Pair(
                 input.FrequencyMhz, input.LengthM, input.SourceHeightM, input.ReceiverHeightM, input.DistanceM, input.CurrentA,

@@ -93,8 +93,8 @@ internal static class StatedRanges
 
         return
         [
-            .. of.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.SetMethod is not null
-                && p.GetIndexParameters().Length == 0)
+            .. of.GetProperties(BindingFlags.Public | BindingFlags.Instance)
+            .Where(p => p.SetMethod is not null && p.GetIndexParameters().Length == 0)
                 .Select(p => Part.Of(p, Stated(p), FieldTable.Of(of).OfType<NumberField>().FirstOrDefault(f => f.Key == p.Name))),
         ];
     });
@@ -103,8 +103,8 @@ internal static class StatedRanges
     private static IReadOnlyList<ValidationAttribute> Stated(PropertyInfo property) =>
     [
         .. property.GetCustomAttributes<ValidationAttribute>(),
-        .. property.DeclaringType!.GetConstructors().MaxBy(c => c.GetParameters().Length)?.GetParameters().FirstOrDefault(p =>
-            p.Name == property.Name)?
+        .. property.DeclaringType!.GetConstructors().MaxBy(c => c.GetParameters().Length)?.GetParameters()
+        .FirstOrDefault(p => p.Name == property.Name)?
             .GetCustomAttributes<ValidationAttribute>() ?? [],
     ];
 

@@ -62,8 +62,8 @@ public static class DriveListImport
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(rows);
         var motors = data.With(plant).Motors;
-        var points = plant.AllDrivePoints().GroupBy(p => p.Tag.Trim(), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key,
-            g => g.First(), StringComparer.OrdinalIgnoreCase);
+        var points = plant.AllDrivePoints().GroupBy(p => p.Tag.Trim(), StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(g => g.Key, g => g.First(), StringComparer.OrdinalIgnoreCase);
         HashSet<string> seen = new(StringComparer.OrdinalIgnoreCase);
         return [.. rows.Select((cells, i) => One(new Reader(plant, heads, cells, columns), i + 2, points, motors, seen))];
     }

@@ -81,8 +81,8 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
         ArgumentNullException.ThrowIfNull(head);
         var words = Brackets(head)
             .Concat([head.Split([' ', ',', '_'], StringSplitOptions.RemoveEmptyEntries).LastOrDefault() ?? string.Empty, head]);
-        return words.Select(w => w.Trim().ToLowerInvariant()).FirstOrDefault(w => Quantity.Accepts.ContainsKey(w)
-            || (Kept == "mm²" && w == "awg"));
+        return words.Select(w => w.Trim().ToLowerInvariant())
+            .FirstOrDefault(w => Quantity.Accepts.ContainsKey(w) || (Kept == "mm²" && w == "awg"));
     }
 
     /// <summary>

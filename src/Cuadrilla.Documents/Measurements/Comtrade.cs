@@ -158,8 +158,8 @@ public static class Comtrade
     private static List<double[]> Ascii(ReadOnlySpan<byte> data, int analogue, int count)
     {
         var rows = new List<double[]>(count);
-        foreach (var line in Encoding.ASCII.GetString(data).Split('\n',
-            StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        foreach (var line in Encoding.ASCII.GetString(data)
+            .Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             if (rows.Count == count || line == "\u001a")
             {

@@ -25,8 +25,8 @@ internal static class JsonMismatch
             JsonTypeInfoKind.Enumerable when element.ValueKind == JsonValueKind.Array => element.EnumerateArray()
                 .Select((item, i) => Item(item, info.ElementType!, options, $"{pointer}/{i}")).FirstOrDefault(p => p is not null),
             JsonTypeInfoKind.Dictionary when element.ValueKind == JsonValueKind.Object => Twice(element, pointer)
-                ?? element.EnumerateObject().Select(p =>
-                    Item(p.Value, info.ElementType!, options, $"{pointer}/{Escaped(p.Name)}")).FirstOrDefault(p => p is not null),
+                ?? element.EnumerateObject().Select(p => Item(p.Value, info.ElementType!, options, $"{pointer}/{Escaped(p.Name)}"))
+                    .FirstOrDefault(p => p is not null),
             _ => Leaf(element, type, options, pointer),
         };
     }

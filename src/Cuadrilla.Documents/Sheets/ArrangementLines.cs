@@ -46,8 +46,8 @@ internal static class ArrangementLines
     /// <summary>Of a drive point.</summary>
     public static IEnumerable<SheetLine> Of(DrivePoint point, Lineup lineup, DrivePointModel model)
     {
-        var with = lineup.DcBuses.Where(b => b.MemberIds.Contains(point.Id)).Select(b =>
-            b.Name).Concat(lineup.Arrangements.Where(a => a.PointIds().Contains(point.Id)).Select(a => a.Name)).ToList();
+        var with = lineup.DcBuses.Where(b => b.MemberIds.Contains(point.Id)).Select(b => b.Name)
+            .Concat(lineup.Arrangements.Where(a => a.PointIds().Contains(point.Id)).Select(a => a.Name)).ToList();
         if (with.Count > 0)
         {
             yield return new SheetLine("Works with", string.Join(", ", with));

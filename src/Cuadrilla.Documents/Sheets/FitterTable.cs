@@ -20,14 +20,14 @@ internal static class FitterTable
         List<(string Subject, string Rule, string Tag)> rules = [.. lineup.DrivePoints.SelectMany(p =>
             Rules(p, assessor.Interference(plant, p), bus))];
         var ids = lineup.DrivePoints.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        var clashes = (assessor.Separation(plant)?.Clashes ?? []).Where(c => ids.Contains(c.Disturbing.PointId)
-            || ids.Contains(c.Disturbed.PointId));
+        var clashes = (assessor.Separation(plant)?.Clashes ?? [])
+            .Where(c => ids.Contains(c.Disturbing.PointId) || ids.Contains(c.Disturbed.PointId));
         rules.AddRange(clashes.Select(c => (
             "Separation",
             $"in {string.Join(", ", c.Stretches.Select(s => s.Disturbing.Name).Distinct())}: {(c.ApartMm is null ? "state the gap between the trays" : $"{Text.N(c.NeededMm)} mm from {c.Disturbed.Tag}; it has {Text.N(c.ApartMm.Value)} mm")}",
             c.Disturbing.Tag)));
-        rules.AddRange((assessor.Routes(plant)?.Cables ?? []).Where(c => ids.Contains(c.PointId) && c.Class == CableClass.VerySensitive
-            && c.Way.Count > 0)
+        rules.AddRange((assessor.Routes(plant)?.Cables ?? [])
+            .Where(c => ids.Contains(c.PointId) && c.Class == CableClass.VerySensitive && c.Way.Count > 0)
             .Select(c => ("Signals", "its screen connected at both ends in a meshed bond, else one end by a capacitor; nothing coiled up; spare cores earthed at one end", c.Tag)));
         if (lineup.Residual.IsFitted)
         {

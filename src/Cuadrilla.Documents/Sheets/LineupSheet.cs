@@ -51,8 +51,8 @@ public sealed record LineupSheet(
         ArgumentNullException.ThrowIfNull(assessor);
         var assessment = assessor.Run(plant);
         // Checks of other lineups' buses and arrangements stand on their own sheets.
-        var others = plant.Lineups.Where(l => l.Id != lineup.Id).SelectMany(l =>
-            l.DcBuses.Select(b => b.Id).Concat(l.Arrangements.Select(a => a.Id))).ToHashSet(StringComparer.Ordinal);
+        var others = plant.Lineups.Where(l => l.Id != lineup.Id)
+            .SelectMany(l => l.DcBuses.Select(b => b.Id).Concat(l.Arrangements.Select(a => a.Id))).ToHashSet(StringComparer.Ordinal);
         return new LineupSheet(
             plant.Name,
             lineup.Tag,
@@ -60,10 +60,10 @@ public sealed record LineupSheet(
             date.ToString("yyyy-MM-dd"),
             assessment.CatalogueVersion,
             SupplyLines(plant, lineup, assessment),
-            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId)).Select(c =>
-                CheckDocument.Of(c, withReason: false))],
-            [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p)).Select(s =>
-                DrivePointSheet.Of(s.Model.Input.DrivePoint, lineup, s, assessment, plant.Conventions.Units))],
+            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId))
+                .Select(c => CheckDocument.Of(c, withReason: false))],
+            [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p))
+                .Select(s => DrivePointSheet.Of(s.Model.Input.DrivePoint, lineup, s, assessment, plant.Conventions.Units))],
             [
                 "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data before ordering.",
                 "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and makers' instructions go first.",
@@ -94,8 +94,8 @@ public sealed record LineupSheet(
             "Transformer",
             $"{t.Name}, {Text.N(t.RatedKva)} kVA, {t.VectorGroup}, uk {Text.N(t.UkPct)} %, load loss {Text.N(t.LoadLossKw)} kW, feeds {plant.Distribution.Bus(t.ToBusId).Name}")));
         var bus = plant.Distribution.Bus(lineup.BusId);
-        var faults = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => b.BusId == bus.Id
-            && double.IsFinite(b.LargestFaultA)).Select(b => b.LargestFaultA).ToList();
+        var faults = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => b.BusId == bus.Id && double.IsFinite(b.LargestFaultA))
+            .Select(b => b.LargestFaultA).ToList();
         lines.Add(new SheetLine("Bus", $"{bus.Name}, {Text.N(bus.NominalVoltageV)} V"
             + (faults.Count > 0 ? $", Isc up to {Text.N(faults.Max() / 1e3)} kA" : string.Empty)));
         lines.Add(
@@ -153,8 +153,8 @@ public sealed record DrivePointSheet(
         return new DrivePointSheet(
             point.Tag,
             point.Name,
-            [.. new[] { Choices(point, study, units), ArrangementLines.Of(point, lineup, study.Model),
-                Figures(study, assessment) }.SelectMany(l => l).Select(l => l.In(units))],
+            [.. new[] { Choices(point, study, units), ArrangementLines.Of(point, lineup, study.Model), Figures(study, assessment) }
+                .SelectMany(l => l).Select(l => l.In(units))],
             [.. assessment.Tightest().Where(c => c.DrivePointId == point.Id).Select(c => CheckDocument.Of(c, withReason: false))],
             TorqueCurves.Of(study.Model));
     }

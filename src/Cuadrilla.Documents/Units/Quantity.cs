@@ -34,8 +34,8 @@ public sealed partial record Quantity(
     /// <summary>A kept value with its unit, as people of these units write it.</summary>
     public string Say(UnitSystem system, double kept, int digits = Digits)
     {
-        if (system == UnitSystem.UsCustomary
-            && Names.Where(n => Math.Abs(n.Value - kept) <= NameWithin * n.Value).Select(n => n.Key).FirstOrDefault() is { } name)
+        if (system == UnitSystem.UsCustomary && Names.Where(n => Math.Abs(n.Value - kept) <= NameWithin * n.Value).Select(n => n.Key)
+            .FirstOrDefault() is { } name)
         {
             return name;
         }

@@ -13,8 +13,10 @@ internal static class AccountEndpoints
     {
         var group = app.MapGroup("/api/accounts").WithTags("Accounts").For(AccountRole.Administrator);
         group.MapGet("/", (AccountStore accounts) => All(accounts)).WithName("listAccounts");
-        group.MapPost("/", AddAsync).WithName("addAccount").Accepts<AccountRequest>("application/json").Produces<IReadOnlyList<AccountDocument>>();
-        group.MapPost("/{id}", ChangeAsync).WithName("changeAccount").Accepts<AccountChangeRequest>("application/json").Produces<IReadOnlyList<AccountDocument>>();
+        group.MapPost("/", AddAsync).WithName("addAccount").Accepts<AccountRequest>("application/json")
+            .Produces<IReadOnlyList<AccountDocument>>();
+        group.MapPost("/{id}", ChangeAsync).WithName("changeAccount").Accepts<AccountChangeRequest>("application/json")
+            .Produces<IReadOnlyList<AccountDocument>>();
         group.MapDelete("/{id}", RemoveAsync).WithName("removeAccount").Produces<IReadOnlyList<AccountDocument>>();
     }
 

@@ -20,23 +20,24 @@ internal static class SessionEndpoints
     public static void MapSessions(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api").WithTags("Accounts");
-        group.MapGet("/session", (HttpContext context, AccountStore accounts) =>
-            Document(context.User, accounts)).WithName("getSession").AllowAnonymous();
-        group.MapPost("/session", BeginAsync).WithName("signIn").AllowAnonymous().RequireRateLimiting(SignIn.TriesPolicy).Accepts<SignInRequest>("application/json")
-            .Produces<SessionDocument>().Produces<ProblemDocument>(401, Problems.ContentType).Produces<ProblemDocument>(429,
-                Problems.ContentType);
+        group.MapGet("/session", (HttpContext context, AccountStore accounts) => Document(context.User, accounts)).WithName("getSession")
+            .AllowAnonymous();
+        group.MapPost("/session", BeginAsync).WithName("signIn").AllowAnonymous().RequireRateLimiting(SignIn.TriesPolicy)
+            .Accepts<SignInRequest>("application/json")
+            .Produces<SessionDocument>().Produces<ProblemDocument>(401, Problems.ContentType)
+            .Produces<ProblemDocument>(429, Problems.ContentType);
         group.MapDelete("/session", async (HttpContext context) =>
         {
             await context.SignOutAsync(Scheme);
             return new SessionDocument(true, null, null);
         }).WithName("signOut").AllowAnonymous();
-        group.MapPost("/session/password",
-            ChangePasswordAsync).WithName("changePassword").For(AccountRole.Reader).RequireRateLimiting(SignIn.TriesPolicy)
+        group.MapPost("/session/password", ChangePasswordAsync).WithName("changePassword").For(AccountRole.Reader)
+            .RequireRateLimiting(SignIn.TriesPolicy)
             .Accepts<PasswordRequest>("application/json").Produces<SessionDocument>().Produces<ProblemDocument>(429, Problems.ContentType);
-        group.MapGet("/sessions", (HttpContext context, SessionStore sessions) =>
-            All(context.User, sessions)).WithName("listSessions").For(AccountRole.Reader);
-        group.MapDelete("/sessions/{id}",
-            End).WithName("endSession").For(AccountRole.Reader).Produces<IReadOnlyList<OpenSessionDocument>>();
+        group.MapGet("/sessions", (HttpContext context, SessionStore sessions) => All(context.User, sessions)).WithName("listSessions")
+            .For(AccountRole.Reader);
+        group.MapDelete("/sessions/{id}", End).WithName("endSession").For(AccountRole.Reader)
+            .Produces<IReadOnlyList<OpenSessionDocument>>();
     }
 
     private static SessionDocument Document(ClaimsPrincipal user, AccountStore accounts) => new(

@@ -77,8 +77,8 @@ internal static class SignIn
         app.UseAuthentication();
         app.Use((context, next) =>
         {
-            if (!isServed && context.User.Identity?.IsAuthenticated != true
-                && !context.RequestServices.GetRequiredService<AccountStore>().HasAny())
+            if (!isServed && context.User.Identity?.IsAuthenticated != true && !context.RequestServices.GetRequiredService<AccountStore>()
+                .HasAny())
             {
                 context.User = Persons.Alone();
             }

@@ -85,8 +85,8 @@ internal sealed record SoftStopDocument(double RampS, double TimeS, double PeakL
         var step = Math.Max(1, moments.Count / Points);
         return new SoftStopDocument(
             rampS, moments[^1].TimeS, moments.Max(m => m.State.LineCurrentA),
-            [.. moments.Where((_, i) => i % step == 0 || i == moments.Count - 1).Select(m =>
-                new SoftStopTrace(m.TimeS, m.SpeedRadPerS * 60 / (2 * Math.PI), m.State.LineCurrentA))]);
+            [.. moments.Where((_, i) => i % step == 0 || i == moments.Count - 1)
+                .Select(m => new SoftStopTrace(m.TimeS, m.SpeedRadPerS * 60 / (2 * Math.PI), m.State.LineCurrentA))]);
     }
 }
 

@@ -23,15 +23,16 @@ internal static class CalculationEndpoints
                 }
 
                 var body = await RequestBody.BytesAsync(request);
-                IResult Answer() => Results.Text(calculation.Run(body,
-                    request.HttpContext.RequestAborted).ToJsonString(ProjectJson.Options), "application/json");
+                IResult Answer() => Results.Text(calculation.Run(body, request.HttpContext.RequestAborted)
+                    .ToJsonString(ProjectJson.Options), "application/json");
 
                 // One is done at once; a list of them waits its turn.
                 return body.AsSpan().TrimStart(" \t\r\n"u8).StartsWith("["u8)
                     ? await queue.RunAsync(request.HttpContext, _ => Answer())
                     : Answer();
             })
-            .WithName("calculate").For(AccountRole.Reader).WithTags("Calculations").Accepts<object>("application/json").Produces<object>().AsStudy();
+            .WithName("calculate").For(AccountRole.Reader).WithTags("Calculations").Accepts<object>("application/json").Produces<object>()
+            .AsStudy();
         app.MapGet("/api/calc/{name}/schema", (string name) => Results.Text(Calculation.Named(name).Schema(), "application/schema+json"))
             .WithName("getCalculationSchema").WithTags("Calculations").Produces<object>(StatusCodes.Status200OK, "application/schema+json");
         app.MapPost("/api/assess", async (HttpRequest request, Assessor assessor, StudyQueue queue) =>
@@ -48,8 +49,8 @@ internal static class CalculationEndpoints
         app.MapGet("/api/health", (Database database) => database.Trouble() is { } trouble
                 ? Problems.Of("unwell", "Projects can't be read or saved", StatusCodes.Status503ServiceUnavailable, trouble, [])
                 : Results.Ok(new HealthDocument("ok")))
-            .WithName("getHealth").AllowAnonymous().WithTags("Calculations").Produces<HealthDocument>().Produces<ProblemDocument>(503,
-                Problems.ContentType);
+            .WithName("getHealth").AllowAnonymous().WithTags("Calculations").Produces<HealthDocument>()
+            .Produces<ProblemDocument>(503, Problems.ContentType);
     }
 
     internal sealed record HealthDocument(string Status);

@@ -149,10 +149,10 @@ internal static class HarmonicEndpoints
 
         var defaults = DefaultsInForce.Resolve(assessor.Data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         var study = HarmonicStudy.Of(plant, result, bus.BusId);
-        var tags = plant.AllDrivePoints().Select(p =>
-            (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
-            .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name))).ToDictionary(p => p.Id, p => p.Tag,
-                StringComparer.Ordinal);
+        var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag))
+            .Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
+            .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name)))
+            .ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         string Tag(string key) => tags.GetValueOrDefault(key, key);
         var taken = assessor.Without(plant, result,
             [.. study.Contributions.OrderByDescending(c => Math.Abs(c.SharePct)).Take(MostTakenOut).Select(c => c.DrivePointId)])
@@ -160,16 +160,16 @@ internal static class HarmonicEndpoints
         return Results.Ok(new HarmonicStudyDocument(
             result.ScenarioId,
             bus.BusId,
-            [.. HarmonicMatrix.Of(plant, assessment, assessor.Data,
-                defaults).Select(r => new MatrixRowDocument(r.Id, r.Name, r.Unit, r.Limit, [.. r.Figures.Select(Finite)], r.Worst))],
+            [.. HarmonicMatrix.Of(plant, assessment, assessor.Data, defaults)
+                .Select(r => new MatrixRowDocument(r.Id, r.Name, r.Unit, r.Limit, [.. r.Figures.Select(Finite)], r.Worst))],
             [.. study.Scan.Select(Of)],
             [.. study.Peaks.Select(Of)],
             study.PresentOrders,
             [
                 .. study.Contributions.Select(c => new ContributionDocument(
                     c.DrivePointId, Tag(c.DrivePointId), c.SharePct, Finite(taken.GetValueOrDefault(c.DrivePointId, double.NaN)),
-                    [.. study.PresentOrders.Where(h => h <= HighestDrawn).Select(h =>
-                        new PhasorDocument(h, c.OrdersA[h - 1].Magnitude, c.OrdersA[h - 1].Phase * 180 / Math.PI))])),
+                    [.. study.PresentOrders.Where(h => h <= HighestDrawn)
+                        .Select(h => new PhasorDocument(h, c.OrdersA[h - 1].Magnitude, c.OrdersA[h - 1].Phase * 180 / Math.PI))])),
             ],
             [.. study.Stories.Select(s => new OrderStoryDocument(s.Order, s.ArithmeticA, s.VectorA, Tag(s.FirstId), Tag(s.SecondId),
                 s.ApartDeg, s.CancelledA))],
@@ -189,8 +189,8 @@ internal static class HarmonicEndpoints
     {
         IReadOnlyList<string> points =
         [
-            .. plant.Lineups.Where(l => lineupId is null || l.Id == lineupId).SelectMany(l => l.DrivePoints).Select(p => p.Id).Where(p =>
-                drivePointId is null || p == drivePointId),
+            .. plant.Lineups.Where(l => lineupId is null || l.Id == lineupId).SelectMany(l => l.DrivePoints).Select(p => p.Id)
+            .Where(p => drivePointId is null || p == drivePointId),
         ];
         var (ways, filter) = MitigationWorkbench.Of(plant, points, assessor, progress.Tell);
         return new MitigationDocument(

@@ -10,8 +10,8 @@ namespace Cuadrilla.Web.Http;
 /// </summary>
 internal sealed class Doorkeeper(RequestDelegate next, IOptions<ServerOptions> options)
 {
-    private readonly IList<StringSegment> names = [.. new[] { "localhost", "127.0.0.1",
-        "[::1]" }.Concat(options.Value.Hosts).Select(h => new StringSegment(h))];
+    private readonly IList<StringSegment> names = [.. new[] { "localhost", "127.0.0.1", "[::1]" }.Concat(options.Value.Hosts)
+        .Select(h => new StringSegment(h))];
 
     public Task InvokeAsync(HttpContext context)
     {
@@ -24,8 +24,8 @@ internal sealed class Doorkeeper(RequestDelegate next, IOptions<ServerOptions> o
         }
 
         return IsForeignWrite(request)
-            ? Problems.Of("foreign-origin", "Refused", StatusCodes.Status403Forbidden, "The request came from another site.",
-                []).ExecuteAsync(context)
+            ? Problems.Of("foreign-origin", "Refused", StatusCodes.Status403Forbidden, "The request came from another site.", [])
+                .ExecuteAsync(context)
             : next(context);
     }
 

@@ -22,12 +22,12 @@ internal static class ListenAddresses
             }
         }
 
-        var named = (configuration["urls"] ?? string.Empty).Split(';',
-            StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
-            .Concat(configuration.GetSection("Kestrel:Endpoints").GetChildren().Select(e => e["Url"] ?? string.Empty).Where(u =>
-                u.Length > 0));
-        open.AddRange(named.Where(url => !IsLoopback(BindingAddress.Parse(url))).Select(url =>
-            new OpenAddress(url, url.StartsWith("https:", StringComparison.OrdinalIgnoreCase))));
+        var named = (configuration["urls"] ?? string.Empty)
+            .Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+            .Concat(configuration.GetSection("Kestrel:Endpoints").GetChildren().Select(e => e["Url"] ?? string.Empty)
+                .Where(u => u.Length > 0));
+        open.AddRange(named.Where(url => !IsLoopback(BindingAddress.Parse(url)))
+            .Select(url => new OpenAddress(url, url.StartsWith("https:", StringComparison.OrdinalIgnoreCase))));
         return open;
     }
 

@@ -16,8 +16,8 @@ internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<Pr
             await next(context);
             if (context.Response is { HasStarted: false, StatusCode: >= 400, ContentType: null, ContentLength: null or 0 } empty)
             {
-                await Problems.Of("refused", "Refused", empty.StatusCode, ReasonPhrases.GetReasonPhrase(empty.StatusCode) + ".",
-                    []).ExecuteAsync(context);
+                await Problems.Of("refused", "Refused", empty.StatusCode, ReasonPhrases.GetReasonPhrase(empty.StatusCode) + ".", [])
+                    .ExecuteAsync(context);
             }
         }
         catch (InputException problem)

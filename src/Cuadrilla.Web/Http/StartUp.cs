@@ -26,14 +26,14 @@ internal static class StartUp
             }
 
             app.Lifetime.ApplicationStopped.Register(() => Settle(database));
-            if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo
-                && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
+            if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>()
+                .List().Count == 0)
             {
                 using var scope = app.Services.CreateScope();
                 foreach (var key in DemoPlant.Keys.Reverse())
                 {
-                    scope.ServiceProvider.GetRequiredService<ProjectReader>().Create(DemoPlant.Read(ReferenceCatalogue.Data, key),
-                        "engineer", "Demo plant");
+                    scope.ServiceProvider.GetRequiredService<ProjectReader>()
+                        .Create(DemoPlant.Read(ReferenceCatalogue.Data, key), "engineer", "Demo plant");
                 }
             }
 

@@ -61,8 +61,8 @@ internal static class DcBusEndpoints
         model.Missing,
         [.. model.Members.Where(m => scenario.StateOf(m.Id).Running).Select(m => m.Input.DrivePoint.Tag)],
         model.Supply(false).TripV,
-        [.. Enum.GetValues<BusEvent>().Select(e => (Event: e, Run: model.Run(scenario, e))).Where(e => e.Run is not null).Select(e =>
-            Event(e.Event, e.Run!, model, scenario))]);
+        [.. Enum.GetValues<BusEvent>().Select(e => (Event: e, Run: model.Run(scenario, e))).Where(e => e.Run is not null)
+            .Select(e => Event(e.Event, e.Run!, model, scenario))]);
 
     private static DcBusEventDocument Event(BusEvent what, CommonBusResult run, DcBusModel model, Scenario scenario)
     {

@@ -49,8 +49,10 @@ internal static class DriveListEndpoints
 {
     public static void MapDriveLists(this IEndpointRouteBuilder app)
     {
-        var group = app.MapGroup("/api/projects/{id}/drive-list").WithTags("Drive list").AddEndpointFilter(EventEndpoints.Tell).AddEndpointFilter(StudyEndpoints.BeforeStudies);
-        group.MapPost("/judge", JudgeAsync).WithName("judgeDriveList").For(AccountRole.Reader).Accepts<ListRequest>("application/json").Produces<JudgedListDocument>();
+        var group = app.MapGroup("/api/projects/{id}/drive-list").WithTags("Drive list").AddEndpointFilter(EventEndpoints.Tell)
+            .AddEndpointFilter(StudyEndpoints.BeforeStudies);
+        group.MapPost("/judge", JudgeAsync).WithName("judgeDriveList").For(AccountRole.Reader).Accepts<ListRequest>("application/json")
+            .Produces<JudgedListDocument>();
         group.MapPost("/", TakeAsync).WithName("takeDriveList").For(AccountRole.Engineer).Accepts<TakeListRequest>("application/json")
             .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);
     }
@@ -81,8 +83,8 @@ internal static class DriveListEndpoints
         }
 
         // What says nothing new needs no taking.
-        var rows = DriveListImport.Judge(plant, reader.Data, list.Heads, list.Rows,
-            columns).Where(r => r.Judged.Outcome is RowOutcome.New or RowOutcome.Changes).Select(r => r.Row!).ToList();
+        var rows = DriveListImport.Judge(plant, reader.Data, list.Heads, list.Rows, columns)
+            .Where(r => r.Judged.Outcome is RowOutcome.New or RowOutcome.Changes).Select(r => r.Row!).ToList();
         if (rows.Count == 0)
         {
             throw new InputException(InputProblem.Of("/rows", "Rows", "none that says anything new", "at least one good row"));

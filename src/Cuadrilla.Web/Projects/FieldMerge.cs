@@ -26,8 +26,8 @@ internal static class FieldMerge
 
     private static bool IsSame(JsonNode before, JsonNode after, SpecificationChange change)
     {
-        var steps = change.Path.Split('/').Skip(1).Select(s =>
-            s.Replace("~1", "/", StringComparison.Ordinal).Replace("~0", "~", StringComparison.Ordinal)).ToList();
+        var steps = change.Path.Split('/').Skip(1).Select(s => s.Replace("~1", "/", StringComparison.Ordinal)
+            .Replace("~0", "~", StringComparison.Ordinal)).ToList();
         JsonNode? one = before, other = after;
         foreach (var step in steps.SkipLast(1))
         {

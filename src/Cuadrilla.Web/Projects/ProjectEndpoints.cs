@@ -17,7 +17,8 @@ internal static class ProjectEndpoints
 {
     public static void MapProjects(this IEndpointRouteBuilder app)
     {
-        var group = app.MapGroup("/api/projects").WithTags("Projects").AddEndpointFilter(EventEndpoints.Tell).AddEndpointFilter(StudyEndpoints.BeforeStudies);
+        var group = app.MapGroup("/api/projects").WithTags("Projects").AddEndpointFilter(EventEndpoints.Tell)
+            .AddEndpointFilter(StudyEndpoints.BeforeStudies);
         group.MapGet("/", (ProjectStore store) => store.List()).WithName("listProjects");
         group.MapPost("/", CreateAsync).WithName("createProject").For(AccountRole.Engineer).Accepts<CreateRequest>("application/json")
             .Produces<ProjectDocument>(StatusCodes.Status201Created);
@@ -28,13 +29,14 @@ internal static class ProjectEndpoints
             .WithName("getProject").Produces<ProjectDocument>();
         group.MapPost("/{id}/edits", EditAsync).WithName("saveEdit").For(AccountRole.Engineer).Accepts<EditRequest>("application/json")
             .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").For(AccountRole.Engineer).Accepts<ChangeRequest>("application/json")
+        group.MapPost("/{id}/changes", ChangeAsync).WithName("saveChanges").For(AccountRole.Engineer)
+            .Accepts<ChangeRequest>("application/json")
             .Produces<SavedDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/commands",
-            CommandAsync).WithName("runCommands").For(AccountRole.Engineer).Accepts<CommandRequest>("application/json")
+        group.MapPost("/{id}/commands", CommandAsync).WithName("runCommands").For(AccountRole.Engineer)
+            .Accepts<CommandRequest>("application/json")
             .Produces<CommandDocument>().Produces<StaleDocument>(409, Problems.ContentType);
-        group.MapPost("/{id}/commands/possible",
-            PossibleAsync).WithName("askCommands").For(AccountRole.Reader).Accepts<PossibleRequest>("application/json")
+        group.MapPost("/{id}/commands/possible", PossibleAsync).WithName("askCommands").For(AccountRole.Reader)
+            .Accepts<PossibleRequest>("application/json")
             .Produces<IReadOnlyList<string>>();
         group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))

@@ -117,8 +117,9 @@ internal static class EventEndpoints
         var result = await next(invocation);
         if (before is not null && Latest(store, id) is { } now && now.Sequence != before.Sequence)
         {
-            context.RequestServices.GetRequiredService<ProjectEvents>().Announce(id,
-                new EditEvent(now.Sequence, now.Who, now.Label, context.Request.Headers[ProjectEvents.WindowHeader].ToString()));
+            context.RequestServices.GetRequiredService<ProjectEvents>()
+                .Announce(id, new EditEvent(now.Sequence, now.Who, now.Label,
+                    context.Request.Headers[ProjectEvents.WindowHeader].ToString()));
         }
 
         return result;

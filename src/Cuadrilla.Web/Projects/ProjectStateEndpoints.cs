@@ -23,7 +23,8 @@ internal static class ProjectStateEndpoints
     public static void MapProjectStates(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Projects");
-        group.MapPost("/description", DescribeAsync).WithName("describeProject").For(AccountRole.Engineer).Accepts<DescriptionRequest>("application/json")
+        group.MapPost("/description", DescribeAsync).WithName("describeProject").For(AccountRole.Engineer)
+            .Accepts<DescriptionRequest>("application/json")
             .Produces<IReadOnlyList<ProjectListItem>>();
         Map(group, "archive", "archiveProject", AccountRole.Reviewer, ProjectStates.Open, ProjectStates.Archived);
         Map(group, "reopen", "reopenProject", AccountRole.Reviewer, ProjectStates.Archived, ProjectStates.Open);

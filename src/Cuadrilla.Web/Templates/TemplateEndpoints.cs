@@ -38,7 +38,8 @@ internal static class TemplateEndpoints
     {
         var group = app.MapGroup("/api/templates").WithTags("Templates");
         group.MapGet("/", (TemplateStore store) => All(store)).WithName("listTemplates");
-        group.MapPost("/", KeepAsync).WithName("keepTemplate").For(AccountRole.Engineer).Accepts<KeepTemplateRequest>("application/json").Produces<TemplateDocument>();
+        group.MapPost("/", KeepAsync).WithName("keepTemplate").For(AccountRole.Engineer).Accepts<KeepTemplateRequest>("application/json")
+            .Produces<TemplateDocument>();
         group.MapGet("/{id}", (string id, TemplateStore store) => store.Find(id) is { } found ? Results.Ok(Content(found)) : Unknown())
             .WithName("getTemplate").Produces<TemplateContent>();
         group.MapDelete("/{id}", (string id, TemplateStore store) => store.Remove(id) ? Results.Ok(All(store)) : Unknown())

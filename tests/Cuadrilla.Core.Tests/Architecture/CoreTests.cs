@@ -34,8 +34,8 @@ public sealed class CoreTests
     [Fact]
     public void Core_asks_no_clock()
     {
-        var result = Types.InAssembly(typeof(Assessor).Assembly).ShouldNot().HaveDependencyOnAny("System.DateTime", "System.DateTimeOffset",
-            "System.TimeProvider").GetResult();
+        var result = Types.InAssembly(typeof(Assessor).Assembly).ShouldNot()
+            .HaveDependencyOnAny("System.DateTime", "System.DateTimeOffset", "System.TimeProvider").GetResult();
         Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
     }
 }

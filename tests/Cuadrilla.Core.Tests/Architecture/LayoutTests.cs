@@ -32,7 +32,8 @@ public sealed class LayoutTests
     public void A_folder_uses_only_those_above_it(string folder)
     {
         var later = Folders.SkipWhile(f => f != folder).Skip(1).Select(f => $"{Core}.{f}").ToArray();
-        var result = Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.{folder}").ShouldNot().HaveDependencyOnAny(later).GetResult();
+        var result = Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.{folder}").ShouldNot()
+            .HaveDependencyOnAny(later).GetResult();
         Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
     }
 
@@ -50,8 +51,8 @@ public sealed class LayoutTests
     [Fact]
     public void Every_study_stands_in_the_order() => Assert.Equal(
         Studies.Order(StringComparer.Ordinal),
-        typeof(Assessor).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty).Where(n =>
-            n.StartsWith($"{Core}.Studies.", StringComparison.Ordinal))
+        typeof(Assessor).Assembly.GetTypes().Select(t => t.Namespace ?? string.Empty)
+            .Where(n => n.StartsWith($"{Core}.Studies.", StringComparison.Ordinal))
             .Select(n => n.Split('.')[3]).Distinct().Order(StringComparer.Ordinal));
 
     [Fact]
@@ -69,7 +70,8 @@ public sealed class LayoutTests
 
     [Fact]
     public void The_rule_notices_a_dependency() => Assert.False(
-        Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.Studies").ShouldNot().HaveDependencyOnAny($"{Core}.Specification").GetResult().IsSuccessful);
+        Types.InAssembly(typeof(Assessor).Assembly).That().ResideInNamespaceStartingWith($"{Core}.Studies").ShouldNot()
+            .HaveDependencyOnAny($"{Core}.Specification").GetResult().IsSuccessful);
 
     [Fact]
     public void Every_type_stands_in_one_of_the_folders()

@@ -28,8 +28,8 @@ public sealed class ContainmentTests
         var id = ((ConverterChoice.FromCatalogue)DemoChanges.Demo.AllDrivePoints().First(p => p.Id == "dp-01").Converter).ItemId;
         var whole = new Assessor(Data).Run(DemoChanges.Demo);
         var broken = new Assessor(Broken(id)).Run(DemoChanges.Demo);
-        var touched = DemoChanges.Demo.AllDrivePoints().Where(p => p.Converter is ConverterChoice.FromCatalogue c
-            && c.ItemId == id).Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
+        var touched = DemoChanges.Demo.AllDrivePoints().Where(p => p.Converter is ConverterChoice.FromCatalogue c && c.ItemId == id)
+            .Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
 
         Assert.NotEmpty(broken.Faults);
         Assert.Equal(whole.DrivePoints.Count, broken.DrivePoints.Count);

@@ -122,8 +122,8 @@ public sealed class PlantReferenceTests
         foreach (var drive in drives)
         {
             var front = (RectifierResult.SteadyState)drive.Front;
-            var feeder = given.GetProperty("drives").EnumerateArray().Single(d =>
-                d.GetProperty("id").GetString() == drive.DrivePointId).GetProperty("feederResistanceMohm").GetDouble() * 1e-3;
+            var feeder = given.GetProperty("drives").EnumerateArray().Single(d => d.GetProperty("id").GetString() == drive.DrivePointId)
+                .GetProperty("feederResistanceMohm").GetDouble() * 1e-3;
             taken += drive.Point.DcLoadW + (3 * feeder * front.PhaseA.RmsA * front.PhaseA.RmsA)
                 + (drive.Circuit!.Bridges * drive.Circuit.DcChokeResistanceOhm * front.DcCurrentRmsA * front.DcCurrentRmsA);
         }

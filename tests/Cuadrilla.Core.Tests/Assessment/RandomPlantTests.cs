@@ -74,8 +74,8 @@ public sealed class RandomPlantTests
                         }),
                     ],
                 });
-                foreach (var (one, other) in found.Scenarios.Zip(assessor.Run(named).Scenarios).Where(s => s.First.Iteration.IsSettled
-                    && s.Second.Iteration.IsSettled))
+                foreach (var (one, other) in found.Scenarios.Zip(assessor.Run(named).Scenarios)
+                    .Where(s => s.First.Iteration.IsSettled && s.Second.Iteration.IsSettled))
                 {
                     foreach (var (a, b) in one.Drives.Zip(other.Drives).Where(d => d.First.Search is not null))
                     {
@@ -98,8 +98,8 @@ public sealed class RandomPlantTests
         foreach (var seed in Enumerable.Range(first, count))
         {
             var plant = RandomPlant.Of(seed, data);
-            problems.AddRange(SpecificationValidation.Problems(plant,
-                data).Select(p => $"seed {seed} is not valid: {p.Pointer}: {p.Message}"));
+            problems.AddRange(SpecificationValidation.Problems(plant, data)
+                .Select(p => $"seed {seed} is not valid: {p.Pointer}: {p.Message}"));
             problems.AddRange(Problems(plant, assessor).Select(p => $"seed {seed}: {p}"));
         }
 

@@ -30,8 +30,8 @@ public sealed class CapacityTests
         {
             foreach (var method in Enum.GetValues<InstallationMethod>())
             {
-                var column = Tables.Rows.Select(r =>
-                    Tables.CapacityA(r, insulation, method, ConductorMaterial.Copper)).OfType<double>().ToList();
+                var column = Tables.Rows.Select(r => Tables.CapacityA(r, insulation, method, ConductorMaterial.Copper)).OfType<double>()
+                    .ToList();
                 Assert.Equal(column.Order(), column);
             }
         }

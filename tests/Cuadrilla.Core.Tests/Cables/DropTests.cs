@@ -10,8 +10,8 @@ public sealed class DropTests
     [Fact]
     public void The_exact_drop_is_that_of_phasors()
     {
-        Gen.Select(Gen.Double[100, 1000], Gen.Double[1, 800], Gen.Double[0.2, 1], Gen.Double[0.001, 0.1],
-            Gen.Double[0, 0.1]).Sample((volts, ampere, factor, r, x) =>
+        Gen.Select(Gen.Double[100, 1000], Gen.Double[1, 800], Gen.Double[0.2, 1], Gen.Double[0.001, 0.1], Gen.Double[0, 0.1])
+            .Sample((volts, ampere, factor, r, x) =>
         {
             var lost = CableDrop.Of(volts, CableSystem.ThreePhase, ampere, factor, r, x);
             if (lost.EndV is not { } end)

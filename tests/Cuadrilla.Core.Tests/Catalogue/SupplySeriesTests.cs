@@ -79,8 +79,8 @@ public sealed class SupplySeriesTests
                 // At 230 V units are rated in kW and motors in hp: the next size below stands for it.
                 var motor = Data.Motors.GetValueOrDefault($"cage-4p-{name}-{motors}-{size}")
                     ?? (converters == "230v" ? Data.Motors.Values.Where(m =>
-                        m.Id.StartsWith($"cage-4p-{name}-{motors}-", StringComparison.Ordinal)
-                            && m.Plate.RatedPowerW <= 1e3 * c.RatedKw).MaxBy(m => m.Plate.RatedPowerW) : null);
+                        m.Id.StartsWith($"cage-4p-{name}-{motors}-", StringComparison.Ordinal) && m.Plate.RatedPowerW <= 1e3 * c.RatedKw)
+                            .MaxBy(m => m.Plate.RatedPowerW) : null);
                 if (motor is not null)
                 {
                     Assert.True(motor.Plate.RatedCurrentA <= c.LightCurrentA,
@@ -189,8 +189,8 @@ public sealed class SupplySeriesTests
             && ids.Contains(c.DrivePointId)))
         {
             // Nobody has specified fuses: at 480 and 600 V a unit does not simply hold above its plain rating.
-            var item = Data.Converters[((ConverterChoice.FromCatalogue)sized.AllDrivePoints().Single(p =>
-                p.Id == fault.DrivePointId).Converter).ItemId];
+            var item = Data.Converters[((ConverterChoice.FromCatalogue)sized.AllDrivePoints()
+                .Single(p => p.Id == fault.DrivePointId).Converter).ItemId];
             Assert.Equal(item.RatedHp > 0, item.ShortCircuitPlainKa > 0);
             Assert.False(fault.Verdict == Verdict.Holds && item.ShortCircuitPlainKa > 0 && fault.Figure.Value > item.ShortCircuitPlainKa);
         }

@@ -69,13 +69,13 @@ public sealed class CatalogueSizeTests
     [Fact]
     public void A_size_that_no_one_makes_is_refused_with_those_that_there_are()
     {
-        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", 999).On(Tiles,
-            Studies)).Why;
+        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", 999)
+            .On(Tiles, Studies)).Why;
         Assert.Equal("/ratedKva", why.Pointer);
         Assert.Contains("1000", why.Message, StringComparison.Ordinal);
         Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize("none", "eu", 1000).On(Tiles, Studies));
-        Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "moon", 1000).On(Tiles,
-            Studies));
+        Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "moon", 1000)
+            .On(Tiles, Studies));
     }
 
     [Fact]
@@ -87,8 +87,8 @@ public sealed class CatalogueSizeTests
             Scenarios = [Scenario.AsUsual("s", "usual")],
             Distribution = Tiles.Distribution with { Loads = [], CapacitorBanks = [], ActiveFilters = [] },
         };
-        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", null).On(still,
-            Studies)).Why;
+        var why = Assert.IsType<CommandOutcome.Refused>(new UseTransformerSize(Tiles.Distribution.Transformers[0].Id, "eu", null)
+            .On(still, Studies)).Why;
         Assert.Contains("can't be sized yet", why.Message, StringComparison.Ordinal);
     }
 
@@ -112,8 +112,8 @@ public sealed class CatalogueSizeTests
             var done = Assert.IsType<CommandOutcome.Done>(new SizeResistor([point.Id]).On(Tiles, Studies));
             var check = Studies.Run(done.After).Checks.Single(c => c.Id == "converter.braking" && c.DrivePointId == point.Id);
             Assert.Equal(Verdict.Holds, check.Verdict);
-            var chosen = (Braking.Resistor)((ConverterChoice.FromCatalogue)done.After.AllDrivePoints().Single(p =>
-                p.Id == point.Id).Converter).Braking;
+            var chosen = (Braking.Resistor)((ConverterChoice.FromCatalogue)done.After.AllDrivePoints()
+                .Single(p => p.Id == point.Id).Converter).Braking;
             Assert.Contains(Data.BrakeResistors,
                 r => r.ResistanceOhm == chosen.ResistanceOhm.Value && r.ContinuousKw == chosen.ContinuousKw.Value);
             foreach (var other in Data.BrakeResistors.Where(r => r.ContinuousKw < chosen.ContinuousKw.Value).TakeLast(6))

@@ -72,8 +72,8 @@ public sealed class CommandTests
         var joined = Done(new JoinDcBus(["dp-01", "dp-02", "dp-03"]), Five);
         var bus = joined.Lineups[0].DcBuses.Single();
         Assert.Equal(["dp-01", "dp-02", "dp-03"], bus.MemberIds);
-        Assert.Equal(Data.SupplyModules.Values.Where(m => m.Kind == SupplyModuleKind.Diode && m.RatedKw >= 3 * 7.5 / 2).MinBy(m =>
-            m.RatedKw)!.Id, bus.SupplyModuleId);
+        Assert.Equal(Data.SupplyModules.Values.Where(m => m.Kind == SupplyModuleKind.Diode && m.RatedKw >= 3 * 7.5 / 2)
+            .MinBy(m => m.RatedKw)!.Id, bus.SupplyModuleId);
         var member = Assert.IsType<ConverterChoice.FromCatalogue>(Of(joined, "dp-02").Converter);
         Assert.Equal(("inverter-module", 7.5), (Data.Converters[member.ItemId].Family, Data.Converters[member.ItemId].RatedKw));
         Assert.IsType<Braking.ToLine>(member.Braking);
@@ -161,8 +161,8 @@ public sealed class CommandTests
         foreach (var id in new[] { "dp-01", "dp-02" })
         {
             var input = Studies.Study(sized, Of(sized, id)).Model.Input;
-            var sizing = Studies.Study(sized,
-                Of(sized, id)).Checks.Where(c => c.Id is "motor.continuous" or "converter.continuous").ToList();
+            var sizing = Studies.Study(sized, Of(sized, id)).Checks.Where(c => c.Id is "motor.continuous" or "converter.continuous")
+                .ToList();
             Assert.Equal(2, sizing.Count);
             Assert.All(sizing, c => Assert.Contains(c.Verdict, new[] { Core.Checks.Verdict.Holds, Core.Checks.Verdict.Tight }));
             Assert.Equal(((ConverterChoice.FromCatalogue)Of(sized, id).Converter).ItemId,

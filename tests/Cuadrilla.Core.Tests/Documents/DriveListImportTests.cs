@@ -163,8 +163,8 @@ public sealed class DriveListImportTests
         Assert.Contains(again[1].Judged.Changes, c => c.StartsWith("motor:", StringComparison.Ordinal));
         var updated = Assert.IsType<CommandOutcome.Done>(new TakeDriveList([again[1].Row!], true).On(done.After, Studies));
         Assert.Empty(updated.CreatedIds);
-        Assert.Equal(10, Data.Motors[((MotorChoice.FromCatalogue)updated.After.AllDrivePoints().Single(p =>
-            p.Tag == "P-2").Motor).ItemId].RatedHp);
+        Assert.Equal(10, Data.Motors[((MotorChoice.FromCatalogue)updated.After.AllDrivePoints()
+            .Single(p => p.Tag == "P-2").Motor).ItemId].RatedHp);
         Assert.Equal(done.After.AllDrivePoints().Count(), updated.After.AllDrivePoints().Count());
     }
 
@@ -174,8 +174,8 @@ public sealed class DriveListImportTests
         var before = WaterWorks.AllDrivePoints().Single(p => p.Tag == "RW-1");
         var row = Judge(WaterWorks, ["Tag", "Flow gpm"], ["RW-1", "3600"])[0];
         Assert.Equal("Rated flow", Assert.Single(row.Judged.Changes).Split(':')[0]);
-        var after = Assert.IsType<CommandOutcome.Done>(new TakeDriveList([row.Row!], true).On(WaterWorks,
-            Studies)).After.AllDrivePoints().Single(p => p.Tag == "RW-1");
+        var after = Assert.IsType<CommandOutcome.Done>(new TakeDriveList([row.Row!], true).On(WaterWorks, Studies)).After.AllDrivePoints()
+            .Single(p => p.Tag == "RW-1");
         var load = (PumpLoad)before.Load;
         Assert.Equal(3600 * 6.30901964e-5, ((PumpLoad)after.Load).Common.RatedFlowM3PerS.Value, 1e-8);
         Assert.Equal(before with { Load = load with { Common = load.Common with { RatedFlowM3PerS = ((PumpLoad)after.Load).Common.RatedFlowM3PerS } } }, after);
@@ -196,8 +196,8 @@ public sealed class DriveListImportTests
         Assert.IsType<CommandOutcome.Refused>(new TakeDriveList([], true).On(WaterWorks, Studies));
         var row = new DriveListRow("T", string.Empty, string.Empty, new UnspecifiedLoad(), Given.Unknown, Given.Unknown, string.Empty,
             ListedFeed.NotStated, Given.Unknown, Given.Unknown);
-        Assert.Contains("2 times", Assert.IsType<CommandOutcome.Refused>(new TakeDriveList([row, row with { Tag = " t" }],
-            true).On(WaterWorks, Studies)).Why.Message, StringComparison.Ordinal);
+        Assert.Contains("2 times", Assert.IsType<CommandOutcome.Refused>(new TakeDriveList([row, row with { Tag = " t" }], true)
+            .On(WaterWorks, Studies)).Why.Message, StringComparison.Ordinal);
     }
 
     private static IReadOnlyList<(JudgedRow Judged, DriveListRow? Row)> Judge(PlantSpecification plant, IReadOnlyList<string> heads,

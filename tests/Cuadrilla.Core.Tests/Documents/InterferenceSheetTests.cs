@@ -37,8 +37,8 @@ public sealed class InterferenceSheetTests
         bool IsAsked(Check c) => c.Verdict is not (Verdict.Holds or Verdict.NotApplicable) && c.Id != "emc.separation"
             && (c.Id.StartsWith("emc.", StringComparison.Ordinal) || c.Id == "motor.bearings");
         var tags = Demo.AllDrivePoints().ToDictionary(p => p.Id, p => p.Tag);
-        var asked = Assessor.Run(Demo).Checks.Where(IsAsked).Where(c => tags.ContainsKey(c.DrivePointId)).Select(c =>
-            (c.Title, Tag: tags[c.DrivePointId])).ToList();
+        var asked = Assessor.Run(Demo).Checks.Where(IsAsked).Where(c => tags.ContainsKey(c.DrivePointId))
+            .Select(c => (c.Title, Tag: tags[c.DrivePointId])).ToList();
         var own = Demo.Lineups[0].DrivePoints.Select(p => p.Tag).ToHashSet();
         Assert.Contains(asked, c => !own.Contains(c.Tag));
         var told = sheet.Tables[0].Rows.SelectMany(r => r[3].Split(", ").Select(tag => (Title: r[1], Tag: tag))).ToList();

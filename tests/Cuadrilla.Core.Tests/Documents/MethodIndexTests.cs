@@ -26,10 +26,10 @@ public sealed partial class MethodIndexTests
     [Fact]
     public void Every_page_stands_in_the_index_and_every_entry_has_its_page()
     {
-        var listed = Link().Matches(File.ReadAllText(Path.Combine(Folder, "README.md"))).Select(m =>
-            m.Groups[1].Value).Order(StringComparer.Ordinal);
-        Assert.Equal(Directory.GetFiles(Folder,
-            "*.md").Select(f => Path.GetFileName(f)).Where(f => f != "README.md").Order(StringComparer.Ordinal), listed);
+        var listed = Link().Matches(File.ReadAllText(Path.Combine(Folder, "README.md"))).Select(m => m.Groups[1].Value)
+            .Order(StringComparer.Ordinal);
+        Assert.Equal(Directory.GetFiles(Folder, "*.md").Select(f => Path.GetFileName(f)).Where(f => f != "README.md")
+            .Order(StringComparer.Ordinal), listed);
     }
 
     [Fact]

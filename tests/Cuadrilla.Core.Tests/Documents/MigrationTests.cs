@@ -14,8 +14,8 @@ public sealed class MigrationTests
 
     public static TheoryData<int, string> Earlier =>
     [
-        .. Enumerable.Range(1, ProjectFile.CurrentVersion - 1).SelectMany(v =>
-            Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{v}*.json")
+        .. Enumerable.Range(1, ProjectFile.CurrentVersion - 1)
+        .SelectMany(v => Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Documents", "Files"), $"plant-version-{v}*.json")
             .Select(f => (v, Path.GetFileName(f)))),
     ];
 
@@ -97,8 +97,8 @@ public sealed class MigrationTests
     [Fact]
     public void No_field_comes_or_goes_without_a_version()
     {
-        var found = FieldsOf(JsonNode.Parse(ProjectSchema.Text())!,
-            string.Empty).Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal).ToList();
+        var found = FieldsOf(JsonNode.Parse(ProjectSchema.Text())!, string.Empty).Distinct(StringComparer.Ordinal)
+            .Order(StringComparer.Ordinal).ToList();
         var frozen = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Documents", "Files", Fields));
         Assert.Contains($"-{ProjectFile.CurrentVersion}.", Fields, StringComparison.Ordinal);
         Assert.Equal(frozen, found);
@@ -135,9 +135,8 @@ public sealed class MigrationTests
             }
         }
 
-        foreach (var child in (node["items"] is { } items
-            ? [items]
-            : Array.Empty<JsonNode>()).Concat((node["anyOf"] as JsonArray ?? []).OfType<JsonNode>()))
+        foreach (var child in (node["items"] is { } items ? [items] : Array.Empty<JsonNode>())
+            .Concat((node["anyOf"] as JsonArray ?? []).OfType<JsonNode>()))
         {
             var kind = child["properties"]?["kind"]?["const"]?.ToString();
             foreach (var field in FieldsOf(child, kind is null ? at : $"{at}[{kind}]"))

@@ -229,8 +229,8 @@ public sealed class ProjectFileTests
     {
         var specification = JsonNode.Parse(ProjectFile.Write(DemoPlant.Read(Data), Data))!["specification"]!.AsObject();
         Assert.Equal(
-            typeof(PlantSpecification).GetConstructors().Single(c => c.IsPublic).GetParameters().Select(p =>
-                p.Name!.ToLowerInvariant()).Append("conventions").Append("devices").Append("routes").Append("cables"),
+            typeof(PlantSpecification).GetConstructors().Single(c => c.IsPublic).GetParameters().Select(p => p.Name!.ToLowerInvariant())
+                .Append("conventions").Append("devices").Append("routes").Append("cables"),
             specification.Select(p => p.Key.ToLowerInvariant()));
     }
 
@@ -286,8 +286,8 @@ public sealed class ProjectFileTests
     [Fact]
     public void A_refusal_of_very_many_or_very_long_things_stays_short()
     {
-        var refusal = new InputException([.. Enumerable.Range(0,
-            5_000).Select(i => InputProblem.Of($"/x/{i}", "Name", new string('é', 100_000), "1 to 80 characters"))]);
+        var refusal = new InputException([.. Enumerable.Range(0, 5_000)
+            .Select(i => InputProblem.Of($"/x/{i}", "Name", new string('é', 100_000), "1 to 80 characters"))]);
         Assert.Equal(51, refusal.Problems.Count);
         Assert.Equal("And 4950 more.", refusal.Problems[^1].Message);
         Assert.InRange(refusal.Message.Length, 1_000, 60_000);

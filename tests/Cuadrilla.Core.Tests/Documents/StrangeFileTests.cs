@@ -26,8 +26,8 @@ public sealed partial class StrangeFileTests
     public void A_number_next_to_nothing_or_beyond_all_is_refused_or_judged(double value)
     {
         var demo = JsonNode.Parse(DemoPlant.File())!;
-        var shapes = Numbers(demo, string.Empty).GroupBy(p => Index().Replace(p, "/#")).Select(g =>
-            g.First()).Order(StringComparer.Ordinal).ToList();
+        var shapes = Numbers(demo, string.Empty).GroupBy(p => Index().Replace(p, "/#")).Select(g => g.First()).Order(StringComparer.Ordinal)
+            .ToList();
         Assert.True(shapes.Count > 200, $"{shapes.Count}");
         var (refused, judged) = (0, 0);
         foreach (var path in shapes.Where((_, i) => i % Every == 0))

@@ -66,8 +66,8 @@ public sealed partial class WorkedExampleTests
     }
 
     private static IEnumerable<string> Pages() =>
-        Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "methods"),
-            "*.md").Append(Path.Combine(AppContext.BaseDirectory, "calc.md"));
+        Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "methods"), "*.md")
+            .Append(Path.Combine(AppContext.BaseDirectory, "calc.md"));
 
     private static void Compare(JsonNode expected, JsonNode found, string at)
     {

@@ -122,13 +122,13 @@ public sealed class ThyristorCircuitTests
     {
         const int steps = 360_000;
         const double step = 2 * Math.PI / steps;
-        double[] Emfs(double angle) => [.. Enumerable.Range(0,
-            3).Select(k => emf.Parts().Sum(p => (p.Part * Complex.FromPolarCoordinates(1, (p.M * angle) - (k * 2 * Math.PI / 3))).Real))];
+        double[] Emfs(double angle) => [.. Enumerable.Range(0, 3)
+            .Select(k => emf.Parts().Sum(p => (p.Part * Complex.FromPolarCoordinates(1, (p.M * angle) - (k * 2 * Math.PI / 3))).Real))];
         var first = alpha + (Math.PI / 6);
         var (top, bottom, newTop, newBottom, taken) = (2, 1, -1, -1, 0.0);
         var (volts, squares, fired) = (0.0, new double[3], 0);
-        var orders = Enumerable.Range(0,
-            3).Select(_ => Enumerable.Range(0, 13).ToDictionary(i => (2 * i) + 1, _ => Complex.Zero)).ToArray();
+        var orders = Enumerable.Range(0, 3).Select(_ => Enumerable.Range(0, 13).ToDictionary(i => (2 * i) + 1, _ => Complex.Zero))
+            .ToArray();
         for (var i = 0; i < 2 * steps; i++)
         {
             var angle = first + ((i + 0.5) * step);

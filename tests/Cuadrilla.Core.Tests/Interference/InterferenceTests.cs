@@ -26,8 +26,8 @@ public sealed class InterferenceTests
 
     [Fact]
     public void A_longer_cable_never_takes_less_and_a_gentler_edge_never_more() =>
-        Gen.Select(Gen.Double[1, 300], Gen.Double[1, 300], Gen.Double[1, 10], Gen.Double[0.1, 9],
-            Gen.Double[1, 16]).Sample((l, s, more, slope, f) =>
+        Gen.Select(Gen.Double[1, 300], Gen.Double[1, 300], Gen.Double[1, 10], Gen.Double[0.1, 9], Gen.Double[1, 16])
+            .Sample((l, s, more, slope, f) =>
         {
             var of = new CommonMode.Case(l, s, null, slope, 560, f, 20, 30);
             var (near, far, gentle) = (CommonMode.Of(of), CommonMode.Of(of with { LengthM = l * more }),
@@ -87,15 +87,15 @@ public sealed class InterferenceTests
         const int steps = 20_000;
         var beside = Math.Sqrt((d * d) - ((h2 - h1) * (h2 - h1)));
         double Along(double y, double at) => (y - at) / ((beside * beside) + ((y - at) * (y - at)));
-        var flux = Enumerable.Range(0, steps).Select(k => h2 * (k + 0.5) / steps).Sum(y =>
-            2e-7 * (Along(y, -h1) - Along(y, h1)) * h2 / steps);
+        var flux = Enumerable.Range(0, steps).Select(k => h2 * (k + 0.5) / steps)
+            .Sum(y => 2e-7 * (Along(y, -h1) - Along(y, h1)) * h2 / steps);
         Assert.Equal(1e9 * flux, CoupledVoltage.MutualNhPerM(h1, h2, d), 1e-5);
     }
 
     [Fact]
     public void More_distance_never_couples_more_and_a_longer_run_never_passes_where_a_shorter_failed() =>
-        Gen.Select(Gen.Double[0.02, 1], Gen.Double[0.02, 1], Gen.Double[1, 5], Gen.Double[1, 60], Gen.Double[0.01, 20],
-            Gen.Int[0, 2]).Sample((h1, h2, more, length, current, screen) =>
+        Gen.Select(Gen.Double[0.02, 1], Gen.Double[0.02, 1], Gen.Double[1, 5], Gen.Double[1, 60], Gen.Double[0.01, 20], Gen.Int[0, 2])
+            .Sample((h1, h2, more, length, current, screen) =>
         {
             var d = Math.Abs(h1 - h2) + 0.03;
             var of = new CoupledVoltage.Pair(0.5, length, h1, h2, d, current, (ReceiverScreen)screen, null);

@@ -57,8 +57,8 @@ public sealed class LoadShareTests
     [Fact]
     public void A_profile_has_half_of_each_torque_and_what_is_unknown_stays_so()
     {
-        var half = Assert.IsType<ProfileLoad>(new ProfileLoad(Train, [],
-            [new ProfilePoint(0, 5, 8), new ProfilePoint(2, 6, -4)]).Part(0.5));
+        var half = Assert.IsType<ProfileLoad>(new ProfileLoad(Train, [], [new ProfilePoint(0, 5, 8), new ProfilePoint(2, 6, -4)])
+            .Part(0.5));
         Assert.Equal([new ProfilePoint(0, 5, 4), new ProfilePoint(2, 6, -2)], half.Points);
         Assert.IsType<UnspecifiedLoad>(new UnspecifiedLoad().Part(0.5));
     }

@@ -19,9 +19,8 @@ public sealed class PumpCurveTests
     public void A_curve_along_the_parabola_gives_what_the_parabola_gives()
     {
         // Points of h = 1.25 − 0.25·x², η = 0.75·x·(2 − x), close together.
-        var curve = Enumerable.Range(0,
-            29).Select(i => 0.05 * i).Select(x =>
-                new PumpCurvePoint(x * Flow, Head * (1.25 - (0.25 * x * x)), 0.75 * x * (2 - x))).ToList();
+        var curve = Enumerable.Range(0, 29).Select(i => 0.05 * i)
+            .Select(x => new PumpCurvePoint(x * Flow, Head * (1.25 - (0.25 * x * x)), 0.75 * x * (2 - x))).ToList();
         var plain = Model(Pump());
         var byPoints = Model(Pump() with { Curve = [.. curve] });
         foreach (var q in new[] { 0.3, 0.5, 0.8, 1.0, 1.1 })
@@ -87,7 +86,8 @@ public sealed class PumpCurveTests
             Common = pump.Common with { RatedFlowM3PerS = Given.Unknown, RatedEfficiency = Given.Unknown, RatedShaftKw = 22 } });
         Assert.Equal(22_000, stated.RatedPowerW, 9);
         Assert.Equal(Model(pump).AtFlow(0.6).PowerW / Model(pump).RatedPowerW, stated.AtFlow(0.6).PowerW / 22_000, 12);
-        Assert.Equal(11, Assert.IsType<PumpLoad>((pump with { Common = pump.Common with { RatedShaftKw = 22 } }).Part(0.5)).Common.RatedShaftKw.Value);
+        Assert.Equal(11, Assert.IsType<PumpLoad>((pump with { Common = pump.Common with { RatedShaftKw = 22 } })
+            .Part(0.5)).Common.RatedShaftKw.Value);
     }
 
     [Fact]

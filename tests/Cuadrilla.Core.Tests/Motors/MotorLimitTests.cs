@@ -51,8 +51,8 @@ public sealed class MotorLimitTests
     [Fact]
     public void Efficiency_rises_with_power_and_class_in_every_column()
     {
-        foreach (var group in Data.Motors.Values.Where(m => m.Technology == MotorTechnology.CageInduction
-            && m.OwnName.Length == 0).GroupBy(m => (m.Series, m.Poles, m.EfficiencyClass)))
+        foreach (var group in Data.Motors.Values.Where(m => m.Technology == MotorTechnology.CageInduction && m.OwnName.Length == 0)
+            .GroupBy(m => (m.Series, m.Poles, m.EfficiencyClass)))
         {
             var rising = group.OrderBy(m => m.Plate.RatedPowerW).Select(m => m.Plate.Efficiency).ToList();
             Assert.Equal(rising.Order(), rising);
@@ -130,8 +130,8 @@ public sealed class MotorLimitTests
     public void A_loss_grows_in_a_straight_line_with_the_switching_frequency()
     {
         var item = Data.Converters["six-pulse-choke-22"];
-        double Loss(double khz) => new ConverterAtSite(item, OverloadDuty.Light, khz, Demo.Site).LossW(0.9,
-            item.LightCurrentA) - item.StandbyW;
+        double Loss(double khz) => new ConverterAtSite(item, OverloadDuty.Light, khz, Demo.Site)
+            .LossW(0.9, item.LightCurrentA) - item.StandbyW;
         Assert.Equal(item.Losses.F90I100W - item.StandbyW, Loss(4), 1e-6);
         Assert.Equal(1.25 * Loss(4), Loss(8), 1e-6);
         Assert.Equal(1.125 * Loss(4), Loss(6), 1e-6);

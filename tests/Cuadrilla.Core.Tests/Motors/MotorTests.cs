@@ -61,8 +61,8 @@ public sealed class MotorTests
             }
         }
 
-        foreach (var size in motors.Where(m => m.Technology == MotorTechnology.CageInduction).GroupBy(m =>
-            (m.Poles, m.Plate.RatedPowerW, m.Plate.RatedFrequencyHz)))
+        foreach (var size in motors.Where(m => m.Technology == MotorTechnology.CageInduction)
+            .GroupBy(m => (m.Poles, m.Plate.RatedPowerW, m.Plate.RatedFrequencyHz)))
         {
             var losses = size.OrderBy(m => m.EfficiencyClass, StringComparer.Ordinal).Select(m => m.Plate.RatedLossW).ToList();
             Assert.Equal(losses.OrderDescending(), losses);

@@ -66,8 +66,8 @@ public sealed class OwnMotorTests
     public void Keys_are_unique_and_not_the_catalogues()
     {
         Assert.Equal("/motors/1/id", SpecificationValidation.Problems(Demo with { Motors = [Own(), Own()] }, Data).Single().Pointer);
-        Assert.Equal("/motors/0/id", SpecificationValidation.Problems(Demo with { Motors = [Own() with { Id = "cage-4p-ie3-45" }] },
-            Data).Single().Pointer);
+        Assert.Equal("/motors/0/id", SpecificationValidation.Problems(Demo with { Motors = [Own() with { Id = "cage-4p-ie3-45" }] }, Data)
+            .Single().Pointer);
     }
 
     [Fact]

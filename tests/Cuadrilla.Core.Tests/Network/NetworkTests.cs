@@ -78,9 +78,8 @@ public sealed class NetworkTests
                 var random = new Random(seed);
                 var plant = RandomPlant(count, random);
                 var network = TestNetworks.Network(plant);
-                Sequences[] drawn = [.. Enumerable.Range(0,
-                    network.NodeCount).Select(_ => new Sequences(new Complex(random.NextDouble(), random.NextDouble()),
-                        random.NextDouble()))];
+                Sequences[] drawn = [.. Enumerable.Range(0, network.NodeCount)
+                    .Select(_ => new Sequences(new Complex(random.NextDouble(), random.NextDouble()), random.NextDouble()))];
                 Complex[] shunts = [.. drawn.Select(_ => new Complex(random.NextDouble(), random.NextDouble() - 0.5))];
                 var solved = new HarmonicNetwork(network, order, shunts, drawn);
                 var expected = Tableau(network, order, shunts, drawn);

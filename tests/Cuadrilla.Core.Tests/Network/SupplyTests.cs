@@ -70,13 +70,13 @@ public sealed class SupplyTests
     public void Neutral_current_is_the_sum_of_the_phases(double uneven, double third)
     {
         // The fullest phase is given; of all the ways the others can share the rest the worst is looked for.
-        var first = Enumerable.Range(0,
-            2001).Select(i => Math.Min(1 + uneven, i * 3.0 / 2000)).Where(b => 2 - uneven - b >= 0 && 2 - uneven - b <= 1 + uneven)
-            .Select(b => new[] { 10 * (1 + uneven), 10 * b,
-                10 * (2 - uneven - b) }.Select((a, k) => Complex.FromPolarCoordinates(a, -2 * Math.PI * k / 3)).Aggregate((a, b) => a + b))
+        var first = Enumerable.Range(0, 2001).Select(i => Math.Min(1 + uneven, i * 3.0 / 2000))
+            .Where(b => 2 - uneven - b >= 0 && 2 - uneven - b <= 1 + uneven)
+            .Select(b => new[] { 10 * (1 + uneven), 10 * b, 10 * (2 - uneven - b) }
+                .Select((a, k) => Complex.FromPolarCoordinates(a, -2 * Math.PI * k / 3)).Aggregate((a, b) => a + b))
             .MaxBy(s => s.Magnitude);
-        var triplen = Enumerable.Range(0,
-            3).Select(k => Complex.FromPolarCoordinates(10 * third, -3 * 2 * Math.PI * k / 3)).Aggregate((a, b) => a + b);
+        var triplen = Enumerable.Range(0, 3).Select(k => Complex.FromPolarCoordinates(10 * third, -3 * 2 * Math.PI * k / 3))
+            .Aggregate((a, b) => a + b);
         Assert.Equal(Math.Sqrt(Math.Pow(first.Magnitude, 2) + Math.Pow(triplen.Magnitude, 2)), NeutralCurrent.Of(10, uneven, third), 0.01);
     }
 

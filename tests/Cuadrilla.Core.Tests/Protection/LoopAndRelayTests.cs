@@ -12,8 +12,8 @@ public sealed class LoopAndRelayTests
     [Fact]
     public void At_its_largest_length_a_loop_just_disconnects()
     {
-        Gen.Select(Gen.Double[0, 0.2], Gen.Double[0.001, 0.2], Gen.Double[0.0002, 0.01], Gen.Double[0.0002, 0.02],
-            Gen.Double[20, 2000]).Sample((sr, sx, line, earth, trip) =>
+        Gen.Select(Gen.Double[0, 0.2], Gen.Double[0.001, 0.2], Gen.Double[0.0002, 0.01], Gen.Double[0.0002, 0.02], Gen.Double[20, 2000])
+            .Sample((sr, sx, line, earth, trip) =>
         {
             var loop = new LoopFault.Loop(230, new Complex(sr, sx), new Complex(line, 8e-5), new Complex(earth, 8e-5), 50, trip, 0.95);
             var found = LoopFault.Of(loop);
@@ -50,8 +50,8 @@ public sealed class LoopAndRelayTests
     [Fact]
     public void A_start_heats_as_the_image_stepped_in_time_does()
     {
-        Gen.Select(Gen.Enum<TripClass>(), Gen.Double[0, 1.1], Gen.Double[1.5, 8],
-            Gen.Double[0.1, 20]).Sample((trip, before, current, time) =>
+        Gen.Select(Gen.Enum<TripClass>(), Gen.Double[0, 1.1], Gen.Double[1.5, 8], Gen.Double[0.1, 20])
+            .Sample((trip, before, current, time) =>
         {
             // dθ/dt = (x² − θ)/τ in small steps of the middle rule.
             const int steps = 4000;
@@ -71,8 +71,8 @@ public sealed class LoopAndRelayTests
     [Fact]
     public void Ride_through_against_constant_torque_is_its_closed_form()
     {
-        Gen.Select(Gen.Double[0.1, 100], Gen.Double[0, 900], Gen.Double[950, 3000], Gen.Double[100, 20_000],
-            Gen.Double[1, 800]).Sample((inertia, least, speed, keep, torque) =>
+        Gen.Select(Gen.Double[0.1, 100], Gen.Double[0, 900], Gen.Double[950, 3000], Gen.Double[100, 20_000], Gen.Double[1, 800])
+            .Sample((inertia, least, speed, keep, torque) =>
         {
             var wheel = new RideThrough.Flywheel(inertia, speed, least, 0.9, keep, torque, RideThrough.TorqueShape.Constant);
             var (first, last, need) = (speed * Math.PI / 30, least * Math.PI / 30, keep / 0.9);

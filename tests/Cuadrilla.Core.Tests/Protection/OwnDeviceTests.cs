@@ -37,8 +37,8 @@ public sealed class OwnDeviceTests
         Assert.Equal(150, Assert.IsType<ProtectiveDevice.Fuse>(chosen).RatedA);
 
         // Of another kind the generic series still proposes.
-        Assert.Empty(Sized(plant, "dp-02",
-            DeviceKind.CircuitBreaker).After.AllDrivePoints().Single(p => p.Id == "dp-02").Devices.Device.Item);
+        Assert.Empty(Sized(plant, "dp-02", DeviceKind.CircuitBreaker).After.AllDrivePoints()
+            .Single(p => p.Id == "dp-02").Devices.Device.Item);
     }
 
     [Fact]

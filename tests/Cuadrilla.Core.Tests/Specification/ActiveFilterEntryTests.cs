@@ -9,8 +9,8 @@ public sealed class ActiveFilterEntryTests
 {
     private static IReadOnlyList<string> Pointers(ActiveFilter filter) =>
     [
-        .. SpecificationValidation.Problems(Demo with { Distribution = Demo.Distribution with { ActiveFilters = [filter] } },
-            Data).Select(p => p.Pointer),
+        .. SpecificationValidation.Problems(Demo with { Distribution = Demo.Distribution with { ActiveFilters = [filter] } }, Data)
+        .Select(p => p.Pointer),
     ];
 
     [Fact]

@@ -42,8 +42,8 @@ public sealed class FieldTableTests
     [MemberData(nameof(Entries))]
     public void Every_entry_is_described(string record, string key)
     {
-        var known = FieldTable.All.SelectMany(s =>
-            s.Fields.Select(f => $"{FieldTable.KeyOf(s.Of)}.{f.Key}")).ToHashSet(StringComparer.Ordinal);
+        var known = FieldTable.All.SelectMany(s => s.Fields.Select(f => $"{FieldTable.KeyOf(s.Of)}.{f.Key}"))
+            .ToHashSet(StringComparer.Ordinal);
         Assert.True(
             known.Contains($"{record}.{key}") || Elsewhere.Contains($"{record}.{key}") || key.EndsWith("ItemId", StringComparison.Ordinal)
             || key.EndsWith("BusId", StringComparison.Ordinal) || key.EndsWith("PointId", StringComparison.Ordinal)
@@ -101,13 +101,13 @@ public sealed class FieldTableTests
     [Trait("speed", "slow")]
     public void What_is_out_of_range_is_named_wherever_it_stands()
     {
-        var left = FieldTable.All.SelectMany(s =>
-            s.Fields.OfType<NumberField>()).ToHashSet<NumberField>(ReferenceEqualityComparer.Instance);
+        var left = FieldTable.All.SelectMany(s => s.Fields.OfType<NumberField>())
+            .ToHashSet<NumberField>(ReferenceEqualityComparer.Instance);
         foreach (var plant in Plants())
         {
             var document = JsonSerializer.SerializeToNode(plant, ProjectJson.Options)!.AsObject();
-            foreach (var (pointer, field) in Numbers(document, string.Empty,
-                typeof(PlantSpecification)).Where(n => left.Remove(n.Field)).ToList())
+            foreach (var (pointer, field) in Numbers(document, string.Empty, typeof(PlantSpecification)).Where(n => left.Remove(n.Field))
+                .ToList())
             {
                 foreach (var beyond in new[] { field.IsAboveMin ? field.Min : field.Min - 1, field.Max + 1 })
                 {

@@ -104,8 +104,8 @@ public sealed class RangeTests
 
             Set(document, pointer, value);
             var plant = StoredProject.Read(document.ToJsonString(), ProjectFile.CurrentVersion);
-            return SpecificationValidation.Problems(plant,
-                ReferenceCatalogue.Data).FirstOrDefault(p => p.Pointer == pointer && p.Allowed.Contains(" to ", StringComparison.Ordinal));
+            return SpecificationValidation.Problems(plant, ReferenceCatalogue.Data)
+                .FirstOrDefault(p => p.Pointer == pointer && p.Allowed.Contains(" to ", StringComparison.Ordinal));
         }
     }
 

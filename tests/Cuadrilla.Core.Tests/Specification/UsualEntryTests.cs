@@ -104,13 +104,13 @@ public sealed class UsualEntryTests
         ];
         var cable = new MotorCable(Given.Unknown, 6, 1, ConductorMaterial.Copper, true);
         var feeder = new Feeder.ByCable(Given.Unknown, 6, 1, ConductorMaterial.Copper);
-        var proposed = loads.SelectMany(l => UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder }, Data, 50)).Select(u =>
-            u.Key).ToHashSet();
+        var proposed = loads.SelectMany(l => UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder }, Data, 50))
+            .Select(u => u.Key).ToHashSet();
         Assert.All(Data.UsualEntries, u => Assert.Contains(u.Key, proposed));
 
         var first = plant.Lineups[0];
-        var done = Assert.IsType<CommandOutcome.Done>(new AcceptUsual(["dp-77"],
-            []).On(plant with { Lineups = [first with { DrivePoints = [.. first.DrivePoints, Point(Fan(10, 1500))] },
+        var done = Assert.IsType<CommandOutcome.Done>(new AcceptUsual(["dp-77"], [])
+            .On(plant with { Lineups = [first with { DrivePoints = [.. first.DrivePoints, Point(Fan(10, 1500))] },
                 .. plant.Lineups.Skip(1)] }, studies));
         Assert.Contains("DP-77, assumed: static pressure share 0.1, ", Assert.Single(done.Notes), StringComparison.Ordinal);
         Assert.IsType<CommandOutcome.Refused>(new AcceptUsual(["dp-77"], []).On(done.After, studies));

@@ -10,8 +10,8 @@ internal static class ArrangementValidation
     public static void Check(PlantSpecification plant, ProblemList p)
     {
         // Front ends are told apart by these keys, whatever they belong to.
-        var ids = plant.Lineups.SelectMany(l => l.DcBuses).Select(b =>
-            b.Id).Concat(plant.AllDrivePoints().Select(p => p.Id)).ToHashSet(StringComparer.Ordinal);
+        var ids = plant.Lineups.SelectMany(l => l.DcBuses).Select(b => b.Id).Concat(plant.AllDrivePoints().Select(p => p.Id))
+            .ToHashSet(StringComparer.Ordinal);
         for (var i = 0; i < plant.Lineups.Count; i++)
         {
             var lineup = plant.Lineups[i];

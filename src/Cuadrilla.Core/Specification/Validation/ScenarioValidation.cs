@@ -10,8 +10,8 @@ internal static class ScenarioValidation
     {
         p.Require(plant.Scenarios.Count is >= 1 and <= 20, "/scenarios", "Number of scenarios", $"{plant.Scenarios.Count}", "1 to 20");
         var d = plant.Distribution;
-        var points = plant.AllDrivePoints().Concat(plant.Lineups.SelectMany(l => l.SetAside).SelectMany(v => v.DrivePoints)).Select(x =>
-            x.Id).ToHashSet(StringComparer.Ordinal);
+        var points = plant.AllDrivePoints().Concat(plant.Lineups.SelectMany(l => l.SetAside).SelectMany(v => v.DrivePoints))
+            .Select(x => x.Id).ToHashSet(StringComparer.Ordinal);
         var loads = d.Loads.Select(l => l.Id).ToHashSet(StringComparer.Ordinal);
         var switches = d.Transformers.Select(t => t.Id).Concat(d.Links.Select(l => l.Id)).ToHashSet(StringComparer.Ordinal);
         var steps = d.CapacitorBanks.GroupBy(b => b.Id).ToDictionary(g => g.Key, g => g.First().Steps, StringComparer.Ordinal);

@@ -90,8 +90,8 @@ public sealed record LineupScore
         var fronts = FrontIds(lineup);
         var checks = assessment.Checks.Where(c => Concerns(c, lineup)).ToList();
         var failing = checks.Where(c => c.Verdict == Verdict.Fails).ToList();
-        var loaded = assessment.Scenarios.Select(s =>
-            s.Drives.Where(d => fronts.Contains(d.DrivePointId)).ToList()).DefaultIfEmpty([]).MaxBy(d => d.Sum(x => x.Point.DcLoadW))!;
+        var loaded = assessment.Scenarios.Select(s => s.Drives.Where(d => fronts.Contains(d.DrivePointId)).ToList()).DefaultIfEmpty([])
+            .MaxBy(d => d.Sum(x => x.Point.DcLoadW))!;
         var supplies = SuppliesKwOf(studies, buses);
         var simultaneous = loaded.Sum(d => d.Point.DcLoadW) / 1e3;
         var tdd = assessment.Checks.FirstOrDefault(c => c.Id == "harmonics.pcc-tdd");
@@ -133,15 +133,15 @@ public sealed record LineupScore
     // Each drive with a front end of its own, each group and each bus once.
     private static HashSet<string> FrontIds(Lineup lineup)
     {
-        var behind = lineup.DcBuses.SelectMany(b =>
-            b.MemberIds).Concat(lineup.Arrangements.OfType<MotorGroup>().SelectMany(g => g.PointIds())).ToHashSet(StringComparer.Ordinal);
+        var behind = lineup.DcBuses.SelectMany(b => b.MemberIds)
+            .Concat(lineup.Arrangements.OfType<MotorGroup>().SelectMany(g => g.PointIds())).ToHashSet(StringComparer.Ordinal);
         return [.. lineup.DrivePoints.Select(p => p.Id).Where(id => !behind.Contains(id)), .. lineup.DcBuses.Select(b => b.Id),
             .. lineup.Arrangements.OfType<MotorGroup>().Select(g => g.Id)];
     }
 
     private static double SuppliesKwOf(List<DrivePointStudy> studies, List<DcBusModel> buses) =>
-        studies.Where(s => !s.Model.Input.OnDcBus && s.Model.Input.Group is null or { IsHead: true }).Sum(s => s.Model.WholeItem?.RatedKw
-            ?? 0) + buses.Sum(b => b.Module?.RatedKw ?? 0);
+        studies.Where(s => !s.Model.Input.OnDcBus && s.Model.Input.Group is null or { IsHead: true })
+            .Sum(s => s.Model.WholeItem?.RatedKw ?? 0) + buses.Sum(b => b.Module?.RatedKw ?? 0);
 
     private static double Exchanged(DcBusModel bus, PlantSpecification plant) => plant.Scenarios
         .Select(s => bus.Run(s, BusEvent.Process) is { } run ? run.ExchangedJ / run.SpanS / 1e3 : 0).DefaultIfEmpty(0).Max();
@@ -163,8 +163,8 @@ public sealed record LineupScore
             RatioFollower r => $"{r.Name}: pulses of the leader at the follower",
             _ => a.Name,
         }));
-        words.AddRange(lineup.DrivePoints.Where(p => p.Brake is HoldingBrake.SpringApplied).Select(p =>
-            $"{p.Tag}: brake commanded with its drive"));
+        words.AddRange(lineup.DrivePoints.Where(p => p.Brake is HoldingBrake.SpringApplied)
+            .Select(p => $"{p.Tag}: brake commanded with its drive"));
         return words;
     }
 
@@ -180,8 +180,8 @@ public sealed record LineupScore
 
         foreach (var bus in buses.Where(b => b.Module is not null))
         {
-            var years = studies.Where(s => bus.Bus.MemberIds.Contains(s.Model.Id)).Select(s =>
-                s.Alternatives.FirstOrDefault(a => a.IsChosen)).OfType<EnergyAlternative>().ToList();
+            var years = studies.Where(s => bus.Bus.MemberIds.Contains(s.Model.Id))
+                .Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)).OfType<EnergyAlternative>().ToList();
             var hours = years.Select(y => y.Points.Sum(p => p.HoursPerYear)).DefaultIfEmpty(0).Max();
             var item = bus.Module!.AsFront(bus.CapacitanceF);
             var meanW = hours > 0 ? 1e3 * years.Sum(y => y.Year.EnergyKwh) / hours : 0;

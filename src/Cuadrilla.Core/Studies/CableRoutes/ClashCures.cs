@@ -46,8 +46,8 @@ internal static class ClashCures
     private static IEnumerable<(Cure Cure, Func<ChangedPair, ChangedPair> Change)> Changes(Clash clash, RoutePlan routes)
     {
         var (one, other) = (clash.Disturbing, clash.Disturbed);
-        var shared = clash.Stretches.Where(s => s.Disturbing.Id == s.Disturbed.Id && s.Between != MetalBetween.Solid).Select(s =>
-            s.Disturbing).ToList();
+        var shared = clash.Stretches.Where(s => s.Disturbing.Id == s.Disturbed.Id && s.Between != MetalBetween.Solid)
+            .Select(s => s.Disturbing).ToList();
         if (shared.Count > 0 && TrayDistances.IsSignal(other.Class))
         {
             var m = shared.Sum(routes.LengthM);

@@ -51,9 +51,8 @@ public static class LaidPlant
             return null;
         }
 
-        var (circuits, kind) = cable.Way.Select(s =>
-            (Circuits: routes.LoadedOn(s) - (cable.IsLoaded ? cable.Runs : 0) + 1, s.Kind)).OrderByDescending(x =>
-                x.Circuits).ThenByDescending(x => x.Kind).First();
+        var (circuits, kind) = cable.Way.Select(s => (Circuits: routes.LoadedOn(s) - (cable.IsLoaded ? cable.Runs : 0) + 1, s.Kind))
+            .OrderByDescending(x => x.Circuits).ThenByDescending(x => x.Kind).First();
         var (method, grouping) = kind switch
         {
             TrayKind.OpenMetal => (InstallationMethod.E, CableGrouping.Ladder),

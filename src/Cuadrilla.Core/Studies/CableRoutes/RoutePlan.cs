@@ -56,9 +56,8 @@ public sealed class RoutePlan
             return found.TryGetValue(key, out var way) ? way : found[key] = graph.Shortest(cable.FromPlaceId, cable.ToPlaceId, cable.Class);
         }
 
-        return new RoutePlan(graph, [.. PlantCables.Of(plant).Select(c => light.Contains(c.Id)
-            ? c with { IsLight = true }
-            : c).Select(Laid)]);
+        return new RoutePlan(graph, [.. PlantCables.Of(plant).Select(c => light.Contains(c.Id) ? c with { IsLight = true } : c)
+            .Select(Laid)]);
 
         RoutedCable Laid(RoutedCable cable)
         {

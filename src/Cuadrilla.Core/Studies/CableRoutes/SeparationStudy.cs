@@ -29,8 +29,8 @@ public sealed class SeparationStudy
         (rules, this.routes, this.edgeOf) = (plant.Conventions.Separation, routes, edgeOf);
         distances = new TrayDistances(plant.Routes.Segments);
         Clashes = [.. Pairs(plant).Select(p => Of(p.Disturbing, p.Disturbed)).OfType<Clash>().Select(WithVoltage)
-            .OrderByDescending(c => c.ApartMm is null ? double.MaxValue : c.NeededMm - c.ApartMm).ThenBy(c => c.Disturbing.Id,
-                StringComparer.Ordinal).ThenBy(c => c.Disturbed.Id, StringComparer.Ordinal)];
+            .OrderByDescending(c => c.ApartMm is null ? double.MaxValue : c.NeededMm - c.ApartMm)
+            .ThenBy(c => c.Disturbing.Id, StringComparer.Ordinal).ThenBy(c => c.Disturbed.Id, StringComparer.Ordinal)];
     }
 
     /// <summary>The clashes, worst first; those whose distance is not stated before all.</summary>
@@ -53,8 +53,8 @@ public sealed class SeparationStudy
     // True where two cables changed so do not clash any more.
     private bool EndsWith(ChangedPair pair) =>
         Judged(pair.Disturbing, pair.Disturbed,
-            [.. Stretches(pair.Disturbing, pair.Disturbed,
-                pair.Dividers).Select(s => Apart(s, pair.GapsMm))]) is null or { IsDispensable: true };
+            [.. Stretches(pair.Disturbing, pair.Disturbed, pair.Dividers)
+                .Select(s => Apart(s, pair.GapsMm))]) is null or { IsDispensable: true };
 
     private static Stretch Apart(Stretch stretch, IReadOnlyDictionary<string, double> gapsMm) =>
         stretch.Disturbing.BesideId == stretch.Disturbed.Id && gapsMm.TryGetValue(stretch.Disturbing.Id, out var mm)

@@ -29,9 +29,8 @@ public static class BestCandidate
         var current = input.DrivePoint.Motor as MotorChoice.FromCatalogue;
         var usual = CandidateRanking.Usual(input, data);
         return Cheapest(
-            CandidateRanking.MotorsFor(input,
-                data).Where(m => m.OwnName.Length > 0 || m.Plate.RatedPowerW >= LeastPart * load.RatedPowerW).Where(m =>
-                    !CandidateRanking.IsSpecial(m, data, current)),
+            CandidateRanking.MotorsFor(input, data).Where(m => m.OwnName.Length > 0 || m.Plate.RatedPowerW >= LeastPart * load.RatedPowerW)
+                .Where(m => !CandidateRanking.IsSpecial(m, data, current)),
             m => m.PriceIndex, m => CandidateRanking.MotorOf(input, data, m, usual), input, load) ?? CandidateRanking.Motors(input, data);
     }
 
@@ -50,17 +49,16 @@ public static class BestCandidate
         var current = input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
         var leastA = LeastPart * load.RatedPowerW / now.Fitted.Item.Plate.RatedPowerW * ratedA / Math.Max(1, current?.Modules ?? 1);
         return Cheapest(
-            CandidateRanking.ConvertersFor(input,
-                data).Where(c => c.OwnName.Length > 0 || c.LightCurrentA >= leastA).Where(c =>
-                    !CandidateRanking.IsSpecial(c, data, current)),
+            CandidateRanking.ConvertersFor(input, data).Where(c => c.OwnName.Length > 0 || c.LightCurrentA >= leastA)
+                .Where(c => !CandidateRanking.IsSpecial(c, data, current)),
             c => c.PriceIndex, c => CandidateRanking.ConverterOf(input, data, c), input, load) ?? CandidateRanking.Converters(input, data);
     }
 
     private static IReadOnlyList<Candidate>? Cheapest<T>(
         IEnumerable<T> items, Func<T, double> priceIndex, Func<T, Candidate> judge, DrivePointInput input, Loads.LoadModel load)
     {
-        List<EnergyPoint> shaft = [.. load.Duty.Where(d => d.HoursPerYear > 0).Select(d =>
-            new EnergyPoint(d.LevelPu, d.HoursPerYear, load.At(d.LevelPu).PowerW))];
+        List<EnergyPoint> shaft = [.. load.Duty.Where(d => d.HoursPerYear > 0)
+            .Select(d => new EnergyPoint(d.LevelPu, d.HoursPerYear, load.At(d.LevelPu).PowerW))];
         var bounded = shaft.TrueForAll(p => p.LineW > 0);
         Candidate? best = null;
         foreach (var item in items.OrderBy(priceIndex))

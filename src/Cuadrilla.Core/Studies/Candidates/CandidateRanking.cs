@@ -236,8 +236,8 @@ public static class CandidateRanking
             return (null, null);
         }
 
-        var points = load.Duty.Where(d => d.HoursPerYear > 0).Select(d =>
-            new EnergyPoint(d.LevelPu, d.HoursPerYear, power(d.LevelPu).LineW));
+        var points = load.Duty.Where(d => d.HoursPerYear > 0)
+            .Select(d => new EnergyPoint(d.LevelPu, d.HoursPerYear, power(d.LevelPu).LineW));
         var year = YearlyEnergy.Of(points, priceIndex, model.Input.Tariff);
         return (year.EnergyKwh, year.LifetimeCost);
     }

@@ -83,8 +83,8 @@ public sealed record CommonBusResult
 
     /// <summary>Largest power through each section of the busbar, from the supply module on, W: what the members behind it take
     /// together.</summary>
-    public double[] SectionsW() => [.. Enumerable.Range(0,
-        Moments[0].MembersW.Count).Select(k => Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
+    public double[] SectionsW() => [.. Enumerable.Range(0, Moments[0].MembersW.Count)
+        .Select(k => Moments.Max(m => Math.Abs(m.MembersW.Skip(k).Sum())))];
 
     /// <summary>Rms power of a member over the span, W: each moment lasts to the next.</summary>
     /// <param name="member">Its place among them.</param>

@@ -41,16 +41,16 @@ internal static class DcBusChecks
 
         var stops = missing.Count > 0
             ? []
-            : supply.Plant.Scenarios.Select(s => (s.Name, Run: model.Run(s, BusEvent.EmergencyStop))).Where(r =>
-                r.Run is not null).Select(r => (r.Name, Run: r.Run!)).ToList();
+            : supply.Plant.Scenarios.Select(s => (s.Name, Run: model.Run(s, BusEvent.EmergencyStop))).Where(r => r.Run is not null)
+                .Select(r => (r.Name, Run: r.Run!)).ToList();
         IEnumerable<Check> checks = missing.Count > 0
             ? All.Select(c => Check.Lacking(c.Id, string.Empty, BoardRow.Plant, Title(c.Title, model), missing))
             : [SupplyModule(model, runs, supply), Regeneration(model, runs, supply), Busbar(model, runs, supply), Precharge(model, supply),
                 EmergencyStop(model, stops, supply)];
         var servo = missing.Count > 0 ? [] : ServoLineupChecks.Of(model, supply);
         return checks.Append(FaultLevelChecks.OfSupplyModule(
-            model.Bus.Name, model.Module, DrivePointModel.ImpedanceOf(model.Bus.Feeder, supply.Defaults) ?? default, model.BusId,
-            supply)).Concat(servo).Select(c => c.At(model.Bus.Id));
+            model.Bus.Name, model.Module, DrivePointModel.ImpedanceOf(model.Bus.Feeder, supply.Defaults) ?? default, model.BusId, supply))
+                .Concat(servo).Select(c => c.At(model.Bus.Id));
     }
 
     private static Check SupplyModule(DcBusModel model, List<(string Name, CommonBusResult Run)> runs, SupplyContext supply)
@@ -99,8 +99,8 @@ internal static class DcBusChecks
 
         var source = model.Supply(false);
         var able = source.ReturnW + source.ChopperW;
-        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m =>
-            new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
+        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1))
+            .Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
         var window = supply.Defaults.Lineups.ResistorWindowS;
         var leastKw = new ResistorRating(1, window, ResistorRating.WireWound).Of(burnt, run.OffAtS is null).LoadingPu / 1e3;
         var continuous = model.Bus.ResistorContinuousKw.IsKnown ? model.Bus.ResistorContinuousKw.Value : 0;
@@ -171,10 +171,10 @@ internal static class DcBusChecks
         }
 
         var (name, run) = stops.MaxBy(r => (r.Run.Trips, r.Run.PeakReturnW));
-        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1)).Select(m =>
-            new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
-        var leastKw = new ResistorRating(1, supply.Defaults.Lineups.ResistorWindowS, ResistorRating.WireWound).Of(burnt,
-            false).LoadingPu / 1e3;
+        List<ReturnedPower> burnt = [.. run.Moments.Zip(run.Moments.Skip(1))
+            .Select(m => new ReturnedPower(m.Second.TimeS - m.First.TimeS, m.First.ChopperW))];
+        var leastKw = new ResistorRating(1, supply.Defaults.Lineups.ResistorWindowS, ResistorRating.WireWound)
+            .Of(burnt, false).LoadingPu / 1e3;
         var source = model.Supply(false);
         var able = source.ReturnW + source.ChopperW;
         var reason = new Reason(

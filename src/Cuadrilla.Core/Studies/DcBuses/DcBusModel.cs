@@ -89,8 +89,8 @@ public sealed class DcBusModel
         ArgumentNullException.ThrowIfNull(bus);
         ArgumentNullException.ThrowIfNull(data);
         var all = bus.MemberIds.Select(id => studies.First(s => s.Model.Id == id)).ToList();
-        var missing = all.Where(s => !s.IsComplete).Select(s =>
-            $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}").ToList();
+        var missing = all.Where(s => !s.IsComplete).Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}")
+            .ToList();
         missing.AddRange(all.Where(s => s.Model is DriveOnLine).Select(s => $"{s.Model.Input.DrivePoint.Tag}: a converter on the bus"));
         var module = data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId);
         if (module is null)

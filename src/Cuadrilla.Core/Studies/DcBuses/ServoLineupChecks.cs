@@ -64,8 +64,8 @@ internal static class ServoLineupChecks
     private static Check Cables(DcBusModel model, ServoControl.Modular control, SupplyContext supply)
     {
         const string id = "lineup.cable-total";
-        var open = model.Members.Where(m => !m.Input.DrivePoint.Cable.LengthM.IsKnown).Select(m =>
-            $"{m.Input.DrivePoint.Tag}: length of the motor cable").ToList();
+        var open = model.Members.Where(m => !m.Input.DrivePoint.Cable.LengthM.IsKnown)
+            .Select(m => $"{m.Input.DrivePoint.Tag}: length of the motor cable").ToList();
         if (open.Count > 0)
         {
             return Check.Lacking(id, string.Empty, BoardRow.Plant, Title("Sum of motor cables", model), open);

@@ -165,8 +165,8 @@ internal static class MotorChecks
         if (load.Cycle is { } cycle)
         {
             return [.. new[] { (cycle, "in the cycle"), (new LoadCycle(load.BrokenOff), "letting down the rated load") }
-                .SelectMany(c => c.Item1.Points(motorKgM2).Where(p => !p.Rests).Select(p =>
-                    (Math.Abs(p.TorqueNm), Math.Abs(p.SpeedRpm), c.Item2)))
+                .SelectMany(c => c.Item1.Points(motorKgM2).Where(p => !p.Rests)
+                    .Select(p => (Math.Abs(p.TorqueNm), Math.Abs(p.SpeedRpm), c.Item2)))
                 .DefaultIfEmpty((load.BreakawayNm, 0.0, "to break away"))];
         }
 

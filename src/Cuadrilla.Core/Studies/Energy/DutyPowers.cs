@@ -17,8 +17,8 @@ internal sealed class DutyPowers
     public DutyPowers(CompleteDrive model)
     {
         this.model = model;
-        levels = [.. model.Load.Duty.Where(d => d.HoursPerYear > 0).Select(d =>
-            (d, model.Load.Cycle is null ? model.Load.PointsAt(d.LevelPu) : []))];
+        levels = [.. model.Load.Duty.Where(d => d.HoursPerYear > 0)
+            .Select(d => (d, model.Load.Cycle is null ? model.Load.PointsAt(d.LevelPu) : []))];
     }
 
     /// <summary>Power at each level of the duty.</summary>
@@ -53,9 +53,8 @@ internal sealed class DutyPowers
     {
         if (!motors.TryGetValue(motor, out var points))
         {
-            points = [[.. cycle.Slices(motor.Plate.InertiaKgM2).Select(s => s.Rests
-                ? default
-                : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.ConverterFeed))]];
+            points = [[.. cycle.Slices(motor.Plate.InertiaKgM2)
+                .Select(s => s.Rests ? default : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.ConverterFeed))]];
             motors.Add(motor, points);
         }
 

@@ -76,8 +76,8 @@ internal static class FollowerChecks
     {
         var s = model.Setting!;
         var input = model.Input!;
-        var speeds = supply.Plant.Scenarios.Select(x => (x.Name, Rpm: model.LeaderRpmIn(x))).Where(x => x.Rpm is not null).Select(x =>
-            (x.Name, Rpm: x.Rpm!.Value))
+        var speeds = supply.Plant.Scenarios.Select(x => (x.Name, Rpm: model.LeaderRpmIn(x))).Where(x => x.Rpm is not null)
+            .Select(x => (x.Name, Rpm: x.Rpm!.Value))
             .Append((Name: string.Empty, Rpm: input.Leader.LargestRpm)).Append((Name: string.Empty, Rpm: input.Leader.LeastRpm)).ToList();
         var cases = speeds.SelectMany(x => new (string Scenario, string What, double Pct)[]
         {

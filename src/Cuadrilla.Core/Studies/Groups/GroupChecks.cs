@@ -38,8 +38,8 @@ internal static class GroupChecks
                 model.Members.Where(m => m.Model.Fitted is null).Select(m => m.Model.Input.DrivePoint.Tag + ": motor"));
         }
 
-        var wrong = model.Members.Where(m => m.Model.Fitted?.Item.Technology != MotorTechnology.CageInduction).Select(m =>
-            m.Model.Input.DrivePoint.Tag).ToList();
+        var wrong = model.Members.Where(m => m.Model.Fitted?.Item.Technology != MotorTechnology.CageInduction)
+            .Select(m => m.Model.Input.DrivePoint.Tag).ToList();
         return CheckWriter.Rule(
             "group.motor-kind", string.Empty, BoardRow.Plant, Title(title, model), wrong.Count == 0 ? Verdict.Holds : Verdict.Fails,
             "Relief: cage induction motors, or a converter for each of the others.",
@@ -103,8 +103,8 @@ internal static class GroupChecks
         const string title = "Protection of each motor";
         var bare = model.Members.Where(m => m.Member.Protection == MotorProtection.None).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
         var thin = model.Members.Where(m => !m.Member.BranchFuse).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
-        var jams = works.SelectMany(w => w.Motors).Where(m => m.JamTripS is not null).Select(m =>
-            $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at {Text.N(m.Model.Motor.Plate.RatedCurrentA, 3)} A {(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
+        var jams = works.SelectMany(w => w.Motors).Where(m => m.JamTripS is not null)
+            .Select(m => $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at {Text.N(m.Model.Motor.Plate.RatedCurrentA, 3)} A {(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
         var never = works.SelectMany(w => w.Motors).Any(m => m.JamTripS is { } s && double.IsInfinity(s));
         List<string> faults = [.. bare.Select(t => $"{t} has no overload protection of its own"),
             .. thin.Select(t => $"the branch to {t} is neither fused nor rated for the converter's trip")];

@@ -44,8 +44,8 @@ internal static class EmcChecks
         foreach (var lineup in supply.Plant.Lineups)
         {
             var bus = supply.Plant.Distribution.Bus(lineup.BusId);
-            planned.AddRange(lineup.DrivePoints.Select(p => byId[p.Id]).Where(m =>
-                m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } })
+            planned.AddRange(lineup.DrivePoints.Select(p => byId[p.Id])
+                .Where(m => m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } })
                 .Where(m => NeededCategory.Of(supply.Plant, bus, m.WholeItem!.LightCurrentA).ByPlan).Select(m => m.Input.DrivePoint.Tag));
             foreach (var dc in lineup.DcBuses)
             {

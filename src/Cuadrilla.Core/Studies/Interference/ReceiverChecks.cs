@@ -72,8 +72,8 @@ internal static class ReceiverChecks
         foreach (var lineup in supply.Plant.Lineups)
         {
             var bus = supply.Plant.Distribution.Bus(lineup.BusId);
-            foreach (var model in lineup.DrivePoints.Select(p => byId[p.Id]).Where(m =>
-                m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } }))
+            foreach (var model in lineup.DrivePoints.Select(p => byId[p.Id])
+                .Where(m => m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } }))
             {
                 var figures = InterferenceFigures.Of(model, bus, supply.Plant);
                 if (figures.Switches)

@@ -143,8 +143,8 @@ internal static class ResidualChecks
             new Reason(
                 "R_A·I_Δn ≤ 50 V", $"{Text.N(ohm)} Ω · {Text.N(ma)} mA = {Text.N(ohm * ma / 1e3)} V; measured again in the dry season",
                 "IEC 60364-4-41, 411.5",
-                [ReasonInput.Of("earth electrode R_A", ohm, "Ω", bus.Name),
-                    ReasonInput.Of("rated residual current", ma, "mA", where)])).At("electrode, " + where);
+                [ReasonInput.Of("earth electrode R_A", ohm, "Ω", bus.Name), ReasonInput.Of("rated residual current", ma, "mA", where)]))
+                    .At("electrode, " + where);
     }
 
     private static Check Standing(string pointId, string where, ResidualDevice device, double? sumMa, IReadOnlyList<string> unknown)
@@ -167,8 +167,8 @@ internal static class ResidualChecks
             new Reason(
                 "sum of what leaks at line frequency and three times it ≤ 0.3·I_Δn",
                 $"{Text.N(sum)} mA as a bound against 0.3·{Text.N(device.RatedMa.Value)} mA; switching on and edges add for moments",
-                "IEC 60364-5-53; docs/methods/leakage.md",
-                [ReasonInput.Of("rated residual current", device.RatedMa.Value, "mA", where)])).At("standing");
+                "IEC 60364-5-53; docs/methods/leakage.md", [ReasonInput.Of("rated residual current", device.RatedMa.Value, "mA", where)]))
+                    .At("standing");
     }
 
     private static string Words(ResidualKind kind) => kind switch

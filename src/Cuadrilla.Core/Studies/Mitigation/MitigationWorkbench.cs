@@ -80,8 +80,8 @@ public static class MitigationWorkbench
             told?.Invoke(Interlocked.Increment(ref done), trials.Count);
             return way;
         });
-        return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails).ThenBy(w =>
-            w.Year.LifetimeCost)], filter);
+        return ([.. ways.OrderByDescending(w => w.Complies).ThenBy(w => w.Complies ? w.Year.LifetimeCost : w.Fails)
+            .ThenBy(w => w.Year.LifetimeCost)], filter);
     }
 
     private static Trial? OfFamily(string family, string spoils, List<DrivePoint> points, EngineeringData data)
@@ -107,8 +107,8 @@ public static class MitigationWorkbench
     {
         var worst = now.Scenarios.MaxBy(s => s.Pcc.HarmonicA)!;
         var bus = plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000 && worst.Network.IsLive(b.Id))
-            .MaxBy(b => worst.Drives.Where(d => d.BusId == b.Id).Select(d => d.Front).OfType<RectifierResult.LineDraw>().Sum(d =>
-                d.WorstPhase.FundamentalA * d.WorstPhase.ThdiPct));
+            .MaxBy(b => worst.Drives.Where(d => d.BusId == b.Id).Select(d => d.Front).OfType<RectifierResult.LineDraw>()
+                .Sum(d => d.WorstPhase.FundamentalA * d.WorstPhase.ThdiPct));
         if (bus is null)
         {
             return null;
@@ -169,8 +169,8 @@ public static class MitigationWorkbench
         var harmonic = assessment.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal)
             && (c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId))).ToList();
         var shown = trial.Change.Choices.Count > 0 ? trial.Change.Choices.Keys.ToHashSet(StringComparer.Ordinal) : looked;
-        var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => shown.Contains(d.DrivePointId)).Select(d =>
-            d.Front).OfType<RectifierResult.LineDraw>().ToList();
+        var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => shown.Contains(d.DrivePointId)).Select(d => d.Front)
+            .OfType<RectifierResult.LineDraw>().ToList();
         var studies = plant.AllDrivePoints().Where(p => looked.Contains(p.Id)).Select(p => assessor.Study(plant, p)).ToList();
         var years = studies.Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Year).OfType<YearlyEnergy>().ToList();
         if (trial.Change.Filter is { } filter)
@@ -182,10 +182,10 @@ public static class MitigationWorkbench
             a.EnergyKwh + b.EnergyKwh, a.DemandKw + b.DemandKw, a.CostPerYear + b.CostPerYear, a.EquipmentCost + b.EquipmentCost,
             a.LifetimeCost + b.LifetimeCost, a.Co2Kg + b.Co2Kg, a.ReactiveKvarh + b.ReactiveKvarh));
         var fails = harmonic.Count(c => c.Verdict is Verdict.Fails or Verdict.NeedsData);
-        double Figure(string check) => harmonic.Where(c => c.Id == check && c.Figure.IsKnown).Select(c =>
-            c.Figure.Value).DefaultIfEmpty(double.NaN).Max();
-        double Use(string check) => harmonic.Where(c => c.Id == check && c is { Figure.IsKnown: true, Limit.IsKnown: true }).Select(c =>
-            100 * c.Figure.Value / c.Limit.Value).DefaultIfEmpty(double.NaN).Max();
+        double Figure(string check) => harmonic.Where(c => c.Id == check && c.Figure.IsKnown).Select(c => c.Figure.Value)
+            .DefaultIfEmpty(double.NaN).Max();
+        double Use(string check) => harmonic.Where(c => c.Id == check && c is { Figure.IsKnown: true, Limit.IsKnown: true })
+            .Select(c => 100 * c.Figure.Value / c.Limit.Value).DefaultIfEmpty(double.NaN).Max();
         return new MitigationWay
         {
             Id = trial.Id,
@@ -193,8 +193,8 @@ public static class MitigationWorkbench
             Changed = trial.Change.Choices.Count,
             ThdiPct = draws.Select(d => d.WorstPhase.ThdiPct).DefaultIfEmpty(double.NaN).Max(),
             TddPct = Figure("harmonics.pcc-tdd"),
-            ThdvPct = assessment.Scenarios.SelectMany(s => s.Buses).Where(b =>
-                plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000).Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
+            ThdvPct = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => plant.Distribution.Bus(b.BusId).NominalVoltageV <= 1000)
+                .Select(b => b.TotalThdvPct).DefaultIfEmpty(double.NaN).Max(),
             OrderUsePct = Use("harmonics.pcc-orders"),
             Fails = fails,
             Complies = fails == 0,

@@ -42,12 +42,12 @@ public static class PlantAlternatives
             return [];
         }
 
-        var names = data.Converters.Values.GroupBy(c => c.Family).ToDictionary(g => g.Key, g => ItemText.Converter(g.First()),
-            StringComparer.Ordinal);
-        var ways = complete.SelectMany(s => s.Alternatives).Where(a => a.HasChosenMotor).Select(a =>
-            a.Way).Distinct(StringComparer.Ordinal);
-        var motors = complete.SelectMany(s =>
-            s.Alternatives.Where(a => !a.HasChosenMotor).Select(a => a.Motor)).Distinct(StringComparer.Ordinal);
+        var names = data.Converters.Values.GroupBy(c => c.Family)
+            .ToDictionary(g => g.Key, g => ItemText.Converter(g.First()), StringComparer.Ordinal);
+        var ways = complete.SelectMany(s => s.Alternatives).Where(a => a.HasChosenMotor).Select(a => a.Way)
+            .Distinct(StringComparer.Ordinal);
+        var motors = complete.SelectMany(s => s.Alternatives.Where(a => !a.HasChosenMotor).Select(a => a.Motor))
+            .Distinct(StringComparer.Ordinal);
         List<PlantWay> rows =
         [
             Sum(complete, AsSpecified, "as specified", _ => null),
@@ -58,8 +58,8 @@ public static class PlantAlternatives
                 s => s.Alternatives.FirstOrDefault(a =>
                 !a.HasChosenMotor && a.Motor == m && a.Way == s.Alternatives.First(c => c.IsChosen).Way))),
         ];
-        return [.. rows.Where(r => r.Applied > 0 || r.Way == AsSpecified).OrderBy(r => r.Year.LifetimeCost).ThenBy(r => r.Way,
-            StringComparer.Ordinal)];
+        return [.. rows.Where(r => r.Applied > 0 || r.Way == AsSpecified).OrderBy(r => r.Year.LifetimeCost)
+            .ThenBy(r => r.Way, StringComparer.Ordinal)];
     }
 
     private static string NameOf(string way, Dictionary<string, string> names)

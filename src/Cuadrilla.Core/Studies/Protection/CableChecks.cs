@@ -216,8 +216,8 @@ internal static class CableChecks
 
         var (line, earth) = CableRules.LoopPerM(task, mm2);
         var phase = fault.VoltageFactor * fault.NominalVoltageV / Math.Sqrt(3);
-        var heats = new[] { phase / (loopOhm + (task.LengthM * (line + earth))).Magnitude,
-            phase / loopOhm.Magnitude }.Select(a => fault.Device.LetThroughA2s(a) ?? double.PositiveInfinity).Max();
+        var heats = new[] { phase / (loopOhm + (task.LengthM * (line + earth))).Magnitude, phase / loopOhm.Magnitude }
+            .Select(a => fault.Device.LetThroughA2s(a) ?? double.PositiveInfinity).Max();
         return subject.Check(
             "cable.protective-conductor", title, has * task.Parallel,
             Math.Sqrt(heats) / InsulationLimits.AdiabaticK(task.Laid.Insulation, task.Material), "mm²", LimitSense.AtLeast,

@@ -65,8 +65,8 @@ internal static class ContactorCheck
             new Reason(
                 "current of the motor, inside its delta divided by √3; the thyristors make and break",
                 $"{Text.N(amperes)} A against {Text.N(stated.Value)} A in AC-1",
-                "IEC 60947-4-1 and 60947-4-2", [ReasonInput.Of("rated operational current", stated.Value, "A",
-                    "drive point")])).At("bypass");
+                "IEC 60947-4-1 and 60947-4-2", [ReasonInput.Of("rated operational current", stated.Value, "A", "drive point")]))
+                    .At("bypass");
     }
 
     // Ahead of a converter its device may let more through for ever than the converter draws.
@@ -113,8 +113,8 @@ internal static class ContactorCheck
     public static double? IsolatorA(FeederStudy feeder, ProtectiveDevice? device) =>
         feeder.FeederCurrent is { } current
             && (feeder.IsOnLine ? 0 : device is null ? null : feeder.GatesOf(device)?.OverloadA) is { } letsA
-            ? feeder.Supply.Data.Switchgear.IsolatorA.Where(a => a >= Math.Max(current.CurrentA, letsA)).Select(a =>
-                (double?)a).FirstOrDefault()
+            ? feeder.Supply.Data.Switchgear.IsolatorA.Where(a => a >= Math.Max(current.CurrentA, letsA)).Select(a => (double?)a)
+                .FirstOrDefault()
             : null;
 
     private static string Ac1(FeederStudy feeder, double amperes) =>

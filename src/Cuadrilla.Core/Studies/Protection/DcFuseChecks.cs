@@ -30,8 +30,8 @@ internal static class DcFuseChecks
 
     /// <summary>The smallest fuses of the generic series for a member; null where none is listed.</summary>
     public static double? ProposedA(DriveOnConverter member, double peakA, SupplyContext supply) =>
-        supply.Data.Switchgear.Semiconductor.RatedA.Where(a => a >= peakA && a <= member.Converter.Item.LargestFuseA).Select(a =>
-            (double?)a).FirstOrDefault();
+        supply.Data.Switchgear.Semiconductor.RatedA.Where(a => a >= peakA && a <= member.Converter.Item.LargestFuseA)
+            .Select(a => (double?)a).FirstOrDefault();
 
     /// <summary>Direct voltage for which fuses are asked: the next standard one from the trip of the bus on, V.</summary>
     public static double SeriesV(double tripV) =>

@@ -66,8 +66,8 @@ internal static class DesignCurrents
     private static DesignCurrent OnLine(DriveOnLine line, SupplyContext supply)
     {
         var plate = line.Connected.Plate;
-        var worst = supply.OnLineOf(line.Id).Select(d => (d.Scenario.ScenarioName, d.Drive.Point.Motor)).OrderByDescending(d =>
-            d.Motor.CurrentA).FirstOrDefault();
+        var worst = supply.OnLineOf(line.Id).Select(d => (d.Scenario.ScenarioName, d.Drive.Point.Motor))
+            .OrderByDescending(d => d.Motor.CurrentA).FirstOrDefault();
         var drawnA = worst.ScenarioName is null ? 0 : worst.Motor.CurrentA;
         return drawnA > plate.RatedCurrentA
             ? new DesignCurrent(drawnA, worst.Motor.PowerFactor, worst.ScenarioName ?? string.Empty,
@@ -115,9 +115,8 @@ internal static class DesignCurrents
 
     // What it returns heats its feeder as what it draws does.
     private static double ThroughW(DcBusModel model, SupplyContext supply) =>
-        model.Processes(supply.Plant.Scenarios).Select(r => model.Module!.ReturnPu > 0
-            ? r.Run.NetRmsW
-            : r.Run.RmsW).DefaultIfEmpty(0).Max();
+        model.Processes(supply.Plant.Scenarios).Select(r => model.Module!.ReturnPu > 0 ? r.Run.NetRmsW : r.Run.RmsW)
+            .DefaultIfEmpty(0).Max();
 
     private static (DesignCurrent? Current, IReadOnlyList<string> Missing) OnConverter(DriveOnConverter drive, SupplyContext supply) =>
         OfFront(drive.Input.Group?.GroupId ?? drive.Id, supply);
@@ -136,8 +135,8 @@ internal static class DesignCurrents
             return (null, [$"a steady state of its front end: {none.Reason}"]);
         }
 
-        var (scenario, phase) = found.Select(f => (f.ScenarioName, ((RectifierResult.LineDraw)f.Front).LoadedPhase)).MaxBy(f =>
-            f.LoadedPhase.RmsA);
+        var (scenario, phase) = found.Select(f => (f.ScenarioName, ((RectifierResult.LineDraw)f.Front).LoadedPhase))
+            .MaxBy(f => f.LoadedPhase.RmsA);
         var crowded = supply.DrivesOf(id).SelectMany(d => d.Scenario.Unsettled).Distinct(StringComparer.Ordinal).ToList();
         return crowded.Count > 0
             ? (null, crowded)

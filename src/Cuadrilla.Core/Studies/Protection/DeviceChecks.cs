@@ -98,8 +98,8 @@ internal static class DeviceChecks
     private static Check? Selectivity(FeedStudy feeder, DeviceGates gates)
     {
         var above = feeder.Supply.Plant.Distribution.Links.OfType<BusLink.Cable>()
-            .Where(c => c.ToBusId == feeder.Bus.Id && c.Device is not ProtectiveDevice.NotChosen).OrderBy(c => c.Id,
-                StringComparer.Ordinal).FirstOrDefault();
+            .Where(c => c.ToBusId == feeder.Bus.Id && c.Device is not ProtectiveDevice.NotChosen).OrderBy(c => c.Id, StringComparer.Ordinal)
+            .FirstOrDefault();
         if (above is null || feeder.Short is not { } fault || double.IsInfinity(fault.LargestA))
         {
             return null;

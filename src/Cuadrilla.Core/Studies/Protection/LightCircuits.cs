@@ -29,8 +29,8 @@ internal static class LightCircuits
         }
 
         var (known, buses) = (data.With(plant), plant.BusOfDrivePoints());
-        return [.. plant.AllDrivePoints().Where(p => plant.GroupOf(p.Id) is null).SelectMany(p =>
-            Of(p, buses[p.Id].NominalVoltageV, usual, plant.Site.AmbientMaxC, known))];
+        return [.. plant.AllDrivePoints().Where(p => plant.GroupOf(p.Id) is null)
+            .SelectMany(p => Of(p, buses[p.Id].NominalVoltageV, usual, plant.Site.AmbientMaxC, known))];
     }
 
     private static IEnumerable<string> Of(DrivePoint point, double busV, CableInstallation usual, double ambientC, EngineeringData data)

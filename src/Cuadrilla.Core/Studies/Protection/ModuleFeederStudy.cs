@@ -42,8 +42,8 @@ internal sealed class ModuleFeederStudy : FeedStudy
     /// <summary>All checks of the feeders of supply modules and of the fuses on their buses.</summary>
     public static IEnumerable<Check> Checks(SupplyContext supply, IReadOnlyList<DrivePointStudy> studies) => supply.Plant.Lineups
         .SelectMany(l => l.DcBuses.Select(b => DcBusModel.Of(supply.Plant, l, b, studies, supply.Data, supply.Defaults)))
-        .SelectMany(m => new ModuleFeederStudy(m, supply.Plant.Distribution.Bus(m.BusId),
-            supply).Checks().Concat(DcFuseChecks.Of(m, supply)));
+        .SelectMany(m => new ModuleFeederStudy(m, supply.Plant.Distribution.Bus(m.BusId), supply).Checks()
+            .Concat(DcFuseChecks.Of(m, supply)));
 
     private IEnumerable<Check> Checks() =>
     [

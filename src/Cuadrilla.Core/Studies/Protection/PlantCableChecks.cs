@@ -21,8 +21,8 @@ internal static class PlantCableChecks
     public static (CableTask Task, CableInScenario Load, string Scenario)? TaskOf(BusLink.Cable cable, SupplyContext supply,
         DeviceGates? gates, CableInstallation laid)
     {
-        var loads = supply.Scenarios.SelectMany(s =>
-            s.Cables.Where(c => c.CableId == cable.Id).Select(c => (s.ScenarioName, Load: c))).ToList();
+        var loads = supply.Scenarios.SelectMany(s => s.Cables.Where(c => c.CableId == cable.Id).Select(c => (s.ScenarioName, Load: c)))
+            .ToList();
         if (loads.Count == 0 || !cable.LengthM.IsKnown || !cable.CrossSectionMm2.IsKnown)
         {
             return null;
@@ -33,8 +33,8 @@ internal static class PlantCableChecks
         var protects = !us && gates is { ClearsOverload: true }
             ? Math.Max(gates.OverloadA, gates.ConventionalPu * gates.OverloadA / 1.45)
             : 0;
-        var near = new[] { cable.FromBusId,
-            cable.ToBusId }.Select(id => supply.ShortCircuits.GetValueOrDefault(id)).OfType<BusShortCircuit>().MaxBy(s => s.LargestA);
+        var near = new[] { cable.FromBusId, cable.ToBusId }.Select(id => supply.ShortCircuits.GetValueOrDefault(id))
+            .OfType<BusShortCircuit>().MaxBy(s => s.LargestA);
         return (
             new CableTask
             {

@@ -55,8 +55,8 @@ internal static class PointProposals
             : null;
         var powers = feeder.Model.MembersW(runs);
         var fuses = feeder.Model.Members.Where(m => powers.ContainsKey(m.Id))
-            .Select(m => (m.Id, Size: DcFuseChecks.ProposedA(m, powers[m.Id].PeakW / feeder.Model.LowestV, feeder.Supply))).Where(f =>
-                f.Size is not null)
+            .Select(m => (m.Id, Size: DcFuseChecks.ProposedA(m, powers[m.Id].PeakW / feeder.Model.LowestV, feeder.Supply)))
+            .Where(f => f.Size is not null)
             .ToDictionary(f => f.Id, f => f.Size!.Value, StringComparer.Ordinal);
         return new ModuleProposal(
             size?.SectionMm2, size is { } f ? GoverningWords.Of(f.Governs) : string.Empty, feeder.Proposed, fuses,

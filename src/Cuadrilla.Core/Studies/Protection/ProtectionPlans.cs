@@ -16,8 +16,8 @@ internal static class ProtectionPlans
     {
         var verdicts = checks.Where(c => IsOurs(c.Id)).ToLookup(c => (c.DrivePointId, c.ElementId));
         var buses = supply.Plant.Distribution.Buses.ToDictionary(b => b.Id, b => b.Name, StringComparer.Ordinal);
-        var lineups = supply.Plant.Lineups.SelectMany(l => l.DrivePoints.Select(p => (p.Id, Lineup: l))).ToDictionary(x => x.Id,
-            x => x.Lineup, StringComparer.Ordinal);
+        var lineups = supply.Plant.Lineups.SelectMany(l => l.DrivePoints.Select(p => (p.Id, Lineup: l)))
+            .ToDictionary(x => x.Id, x => x.Lineup, StringComparer.Ordinal);
         var plantCables = supply.Plant.Distribution.Links.OfType<BusLink.Cable>().ToList();
         return new ProtectionPlan(
             [
@@ -113,8 +113,8 @@ internal static class ProtectionPlans
         {
             DesignA = module.FeederCurrent?.CurrentA,
             Proposed = module.Proposed is { } proposed ? DeviceWords.Of(proposed) : string.Empty,
-            Verdict = Gravest(verdicts[(string.Empty, module.Model.Bus.Id)].Where(c =>
-                c.Id.StartsWith("protection.", StringComparison.Ordinal))),
+            Verdict = Gravest(verdicts[(string.Empty, module.Model.Bus.Id)]
+                .Where(c => c.Id.StartsWith("protection.", StringComparison.Ordinal))),
         };
 
     private static DeviceRow DcFuses(FeederStudy feeder, Lineup lineup, ILookup<(string, string), Check> verdicts)
@@ -206,8 +206,8 @@ internal static class ProtectionPlans
             TripClass = feeder.Model.Starter is { } starter ? starter.Trip.ToString()["Class".Length..] : string.Empty,
             Coordination = feeder.IsOnLine ? point.Devices.Coordination == CoordinationType.One ? "type 1" : "type 2" : string.Empty,
             Proposed = feeder.Proposed is { } proposed ? DeviceWords.Of(proposed) : string.Empty,
-            Verdict = Gravest(verdicts[(point.Id, string.Empty)].Where(c => c.Id.StartsWith("protection.", StringComparison.Ordinal)
-                || c.Id == "contactor.duty")),
+            Verdict = Gravest(verdicts[(point.Id, string.Empty)]
+                .Where(c => c.Id.StartsWith("protection.", StringComparison.Ordinal) || c.Id == "contactor.duty")),
         };
     }
 

@@ -44,7 +44,7 @@ public sealed record DroopShare(double SpeedPu, IReadOnlyList<double> TorquesNm)
         var speed = (free - totalTorqueNm) / stiffness;
         double[] torques = [.. units.Select(u => u.RatedTorqueNm / (u.DroopPct / 100) * (1 + (u.SpeedErrorPct / 100) - speed))];
         var mean = totalTorqueNm / units.Sum(u => u.RatedTorqueNm);
-        return new DroopShare(speed, torques) { ImbalancePct = 100 * units.Select((u, i) =>
-            Math.Abs((torques[i] / u.RatedTorqueNm) - mean)).Max() };
+        return new DroopShare(speed, torques) { ImbalancePct = 100 * units.Select((u, i) => Math.Abs((torques[i] / u.RatedTorqueNm) - mean))
+            .Max() };
     }
 }

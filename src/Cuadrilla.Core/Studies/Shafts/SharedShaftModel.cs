@@ -33,11 +33,11 @@ public sealed class SharedShaftModel
     {
         ArgumentNullException.ThrowIfNull(shaft);
         var found = shaft.Units.Select(u => (Unit: u, Study: studies.First(s => s.Model.Id == u.PointId))).ToList();
-        List<string> missing = [.. found.Where(f => !f.Study.IsComplete).Select(f =>
-            $"{Tag(f.Study)}: {string.Join(", ", f.Study.Model.Missing())}")];
+        List<string> missing = [.. found.Where(f => !f.Study.IsComplete)
+            .Select(f => $"{Tag(f.Study)}: {string.Join(", ", f.Study.Model.Missing())}")];
         missing.AddRange(found.Where(f => f.Study.Model is DriveOnLine).Select(f => Tag(f.Study) + ": a converter"));
-        missing.AddRange(found.Where(f => f.Study.Complete is { } drive && !drive.Load.InertiaKgM2.IsKnown).Select(f => Tag(f.Study)
-            + ": inertia of the machine"));
+        missing.AddRange(found.Where(f => f.Study.Complete is { } drive && !drive.Load.InertiaKgM2.IsKnown)
+            .Select(f => Tag(f.Study) + ": inertia of the machine"));
         missing.AddRange(found.Where(f => !f.Unit.SpeedErrorPct.IsKnown).Select(f => Tag(f.Study) + ": error of its speed reference"));
         switch (shaft.Method)
         {

@@ -21,8 +21,8 @@ internal static class SharingChecks
     private static IEnumerable<Check> Of(SharedShaftModel model, SupplyContext supply)
     {
         var missing = model.Missing.ToList();
-        var works = supply.Plant.Scenarios.Where(s => model.RunningIn(s).Count >= 2).Select(s =>
-            (Scenario: s, Load: model.LoadIn(s), Share: model.SteadyIn(s)))
+        var works = supply.Plant.Scenarios.Where(s => model.RunningIn(s).Count >= 2)
+            .Select(s => (Scenario: s, Load: model.LoadIn(s), Share: model.SteadyIn(s)))
             .Where(w => w.Share is not null).Select(w =>
                 new Work(w.Scenario.Name, w.Load!.Value.TorqueNm, w.Load.Value.Rpm, [.. model.RunningIn(w.Scenario)], w.Share!)).ToList();
         if (missing.Count == 0 && works.Count == 0)
@@ -41,8 +41,8 @@ internal static class SharingChecks
     {
         var worst = works.MaxBy(w => w.Share.CirculatingNm)!;
         var scalar = model.Units.Where(u => u.Choice is { Control: MotorControl.Scalar }).Select(u => u.Input.DrivePoint.Tag).ToList();
-        var blind = model.Units.Where(u => u.Choice is not { Control: MotorControl.VectorWithEncoder }).Select(u =>
-            u.Input.DrivePoint.Tag).ToList();
+        var blind = model.Units.Where(u => u.Choice is not { Control: MotorControl.VectorWithEncoder }).Select(u => u.Input.DrivePoint.Tag)
+            .ToList();
         var hangs = model.Units.Any(u => u.Load.Hanging is not null);
         var rigid = model.Shaft.Coupling is ShaftCoupling.Rigid;
         var (verdict, why, relief) = model.Kind switch

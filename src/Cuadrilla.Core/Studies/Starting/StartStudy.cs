@@ -151,8 +151,8 @@ public static class StartStudy
     private static StartCase OnConverter(CabledMotor model, StartPlace place)
     {
         var converter = model.Converter ?? new ConverterAtSite(
-            MadeFor.Converters(model.Data, model.Input.BusVoltageV).Where(c => c.IsUsual).OrderBy(c => c.RatedKw).FirstOrDefault(c =>
-                c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
+            MadeFor.Converters(model.Data, model.Input.BusVoltageV).Where(c => c.IsUsual).OrderBy(c => c.RatedKw)
+                .FirstOrDefault(c => c.LightCurrentA >= model.Motor.Plate.RatedCurrentA)
                 ?? model.Data.Converters.Values.MaxBy(c => c.RatedKw)!,
             OverloadDuty.Heavy, 4, model.Input.Site);
         var rated = model.Load.At(1).SpeedRpm * 2 * Math.PI / 60;

@@ -125,10 +125,10 @@ internal static class StarterChecks
         var protection = 100 * (hot ? start.HotTripHeatPu : start.TripHeatPu)[trip];
         var stall = 100 * start.StallTripPu[trip];
         var rotor = 100 * start.RotorHeatPu.Value;
-        var fitting = start.TripHeatPu.Keys.Where(t => (hot ? start.HotTripHeatPu : start.TripHeatPu)[t] < 1
-            && start.StallTripPu[t] <= 1).Select(Words).FirstOrDefault();
-        var (figure, what) = new[] { (protection, "protection"), (stall, "protection against a locked rotor"),
-            (rotor, "rotor") }.MaxBy(f => f.Item1);
+        var fitting = start.TripHeatPu.Keys.Where(t => (hot ? start.HotTripHeatPu : start.TripHeatPu)[t] < 1 && start.StallTripPu[t] <= 1)
+            .Select(Words).FirstOrDefault();
+        var (figure, what) = new[] { (protection, "protection"), (stall, "protection against a locked rotor"), (rotor, "rotor") }
+            .MaxBy(f => f.Item1);
         return CheckWriter.Judged(
             All[1].Id, model.Id, BoardRow.Converter, $"{All[1].Title}, {what}", figure, 100, "%",
             LimitSense.AtMost, model.Input.Defaults.TightMarginPct,

@@ -25,7 +25,7 @@ public static class ResistorFit
         return items
             .Where(r => r.ResistanceOhm <= largestOhm && chopper.LeastOhm <= r.ResistanceOhm * most)
             .OrderBy(r => r.ContinuousKw).ThenByDescending(r => r.ResistanceOhm)
-            .FirstOrDefault(r => demands.All(d =>
-                new ResistorRating(r.ContinuousKw * 1e3, r.WindowS, r.Pulses).Of(d.Profile, d.Repeats).LoadingPu <= most));
+            .FirstOrDefault(r => demands.All(d => new ResistorRating(r.ContinuousKw * 1e3, r.WindowS, r.Pulses)
+                .Of(d.Profile, d.Repeats).LoadingPu <= most));
     }
 }

@@ -11,8 +11,8 @@ internal static class ActiveFilterChecks
         foreach (var filter in supply.Plant.Distribution.ActiveFilters)
         {
             var title = $"Current of {filter.Name}";
-            var cases = supply.Scenarios.Where(s => s.FilterCurrents.ContainsKey(filter.Id)).Select(s =>
-                (s.ScenarioName, s.FilterCurrents[filter.Id].AskedA)).ToList();
+            var cases = supply.Scenarios.Where(s => s.FilterCurrents.ContainsKey(filter.Id))
+                .Select(s => (s.ScenarioName, s.FilterCurrents[filter.Id].AskedA)).ToList();
             if (missing.Count > 0)
             {
                 yield return Check.Lacking("harmonics.active-filter", string.Empty, BoardRow.Plant, title, missing).At(filter.Id);

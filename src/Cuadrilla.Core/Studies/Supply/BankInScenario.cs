@@ -50,8 +50,8 @@ public sealed record BankInScenario(string BankId, double CurrentPu, double Volt
 
         var present = Present(drives);
         var gains = present.Select(h => (Order: h,
-            Ratio: scan.At(bank.BusId, h) is var (with, without) && without > 0 ? with / without : 1)).DefaultIfEmpty((Order: 1,
-            Ratio: 1)).MaxBy(g => g.Ratio);
+            Ratio: scan.At(bank.BusId, h) is var (with, without) && without > 0 ? with / without : 1)).DefaultIfEmpty((Order: 1, Ratio: 1))
+                .MaxBy(g => g.Ratio);
         var peaks = NetworkScan.Peaks(scan.Of(bank.BusId, CoarseStep, CoarseLast));
         return new BankInScenario(
             bank.Id, Math.Sqrt(current), Math.Sqrt(voltage), worst, peaks.Count > 0

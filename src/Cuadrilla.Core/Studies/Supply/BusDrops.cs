@@ -8,8 +8,8 @@ internal static class BusDrops
 {
     /// <summary>Of each bus with a lineup: lost from the transformer or source that feeds it, % of nominal, worst scenario.</summary>
     public static IReadOnlyDictionary<string, double> Pct(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios) =>
-        plant.Lineups.Select(l => l.BusId).Distinct(StringComparer.Ordinal).ToDictionary(b => b, b => Pct(plant, scenarios, b),
-            StringComparer.Ordinal);
+        plant.Lineups.Select(l => l.BusId).Distinct(StringComparer.Ordinal)
+            .ToDictionary(b => b, b => Pct(plant, scenarios, b), StringComparer.Ordinal);
 
     private static double Pct(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios, string busId)
     {

@@ -57,8 +57,8 @@ internal static class BusVoltages
     // Outwards from the source; transformers side by side with unlike taps leave a range.
     private static Dictionary<int, (double Least, double Most)> NoLoad(PlantSpecification plant, SupplyNetwork network)
     {
-        var ratios = plant.Distribution.Transformers.Where(t => t.NoLoadSecondaryPct.IsKnown).ToDictionary(t => t.Id,
-            t => t.NoLoadSecondaryPct.Value / 100, StringComparer.Ordinal);
+        var ratios = plant.Distribution.Transformers.Where(t => t.NoLoadSecondaryPct.IsKnown)
+            .ToDictionary(t => t.Id, t => t.NoLoadSecondaryPct.Value / 100, StringComparer.Ordinal);
         var fed = plant.Distribution.Transformers.ToDictionary(t => t.Id, t => t.ToBusId, StringComparer.Ordinal);
         var start = network.NodeOf(plant.Source.BusId);
         var found = new Dictionary<int, (double Least, double Most)> { [start] = (1, 1) };

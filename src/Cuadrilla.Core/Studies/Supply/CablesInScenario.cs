@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 
@@ -14,9 +15,12 @@ public sealed record CableInScenario(string CableId, double RmsA, double Fundame
 /// <summary>Currents of plant cables in a scenario.</summary>
 internal static class CablesInScenario
 {
+    // Order 1 stands first.
+    private const int Third = 2;
+
     /// <summary>Of one cable; null when it is open or dead.</summary>
     public static CableInScenario? Of(BusLink.Cable cable, PlantSpecification plant, Scenario scenario, SupplyNetwork network,
-        HarmonicSums sums)
+        HarmonicSums sums, IReadOnlyList<DriveInScenario> drives)
     {
         if (!network.IsLive(cable.FromBusId) || sums.Through(cable.Id, cable.ToBusId) is not { Length: > 0 } phases)
         {
@@ -24,12 +28,16 @@ internal static class CablesInScenario
         }
 
         // What is fed through either end alone: from the source only one of them is.
-        var behind = new[] { cable.FromBusId,
-            cable.ToBusId }.Select(network.NodeOf).Where(n => n != SupplyNetwork.Reference).Select(network.NodesBehind).MinBy(n =>
-                n.Count) ?? [];
-        var third = plant.Distribution.Loads.OfType<BusLoad.SinglePhaseGroup>()
-            .Where(g => g.ThirdHarmonicPct.IsKnown && network.IsLive(g.BusId) && behind.Contains(network.NodeOf(g.BusId)))
-            .Sum(g => g.PowerVa().Magnitude / (Math.Sqrt(3) * network.VoltageV(g.BusId)) * scenario.LoadLevelPuOf(g.Id) * g.ThirdHarmonicPct.Value / 100);
+        var behind = new[] { cable.FromBusId, cable.ToBusId }.Select(network.NodeOf).Where(n => n != SupplyNetwork.Reference)
+            .Select(network.NodesBehind).MinBy(n => n.Count) ?? [];
+        bool IsBehind(string busId) => network.IsLive(busId) && behind.Contains(network.NodeOf(busId));
+        var stated = plant.Distribution.Loads.OfType<BusLoad.SinglePhaseGroup>().Where(g => g.ThirdHarmonicPct.IsKnown && IsBehind(g.BusId))
+            .Sum(g => scenario.LoadLevelPuOf(g.Id) * g.PowerVa().Magnitude / (Math.Sqrt(3) * network.VoltageV(g.BusId)) * g.ThirdHarmonicPct.Value / 100);
+
+        // Converters between phase and neutral, by their solved waveforms: whatever phases they are on, in the neutral their triplens add.
+        var solved = drives.Where(d => d.IsToNeutral && IsBehind(d.BusId)).Select(d => d.Front).OfType<RectifierResult.LineDraw>()
+            .Sum(f => f.LoadedPhase.Orders[Third].Magnitude) / 3;
+        var third = stated + solved;
         var loaded = phases.MaxBy(p => p.RmsA)!;
         var fundamental = Felt(loaded.FundamentalA);
         return new CableInScenario(

@@ -28,8 +28,8 @@ internal static class CapacitorChecks
                 continue;
             }
 
-            var cases = supply.Scenarios.SelectMany(s =>
-                s.Banks.Where(b => b.BankId == bank.Id).Select(b => (s.ScenarioName, Bank: b))).ToList();
+            var cases = supply.Scenarios.SelectMany(s => s.Banks.Where(b => b.BankId == bank.Id).Select(b => (s.ScenarioName, Bank: b)))
+                .ToList();
             if (cases.Count == 0)
             {
                 yield return Check.NotConcerned("harmonics.resonance", string.Empty, BoardRow.Plant, resonance,

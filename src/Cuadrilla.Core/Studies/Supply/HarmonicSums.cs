@@ -152,8 +152,8 @@ internal sealed class HarmonicSums
         return
         [
             100 * new Sequences(FundamentalAt(node), Complex.Zero).ToBus(shift).Phase(0),
-            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h =>
-                100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(0) ?? Complex.Zero)),
+            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1)
+            .Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(0) ?? Complex.Zero)),
         ];
     }
 
@@ -174,8 +174,8 @@ internal sealed class HarmonicSums
         return
         [
             100,
-            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1).Select(h =>
-                100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(phase).Magnitude ?? 0)),
+            .. Enumerable.Range(2, LineCurrent.HighestOrder - 1)
+            .Select(h => 100 * (orders[h - 1]?.Voltage(node).ToBus(shift).Phase(phase).Magnitude ?? 0)),
         ];
     }
 
@@ -275,8 +275,8 @@ internal sealed class HarmonicSums
                 matrix[i, i] += shunts[i];
             }
 
-            negativeFundamental = DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) =>
-                (s * source) - drawn[0][i].Negative)]);
+            negativeFundamental = DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu()
+                .Select((s, i) => (s * source) - drawn[0][i].Negative)]);
         }
 
         return negativeFundamental[node];
@@ -332,8 +332,8 @@ internal sealed class HarmonicSums
     internal static Sequences InFrameOfSource(DriveInScenario drive, RectifierResult.LineDraw draw, int order, SupplyNetwork network)
     {
         var shift = -network.ClockHour(drive.BusId) * Hour;
-        return SequencesOf(draw, order, drive.IsToNeutral).ToSource(order, drive.EmfAngleRad + shift,
-            shift) * (1 / network.BaseA(drive.BusId));
+        return SequencesOf(draw, order, drive.IsToNeutral)
+            .ToSource(order, drive.EmfAngleRad + shift, shift) * (1 / network.BaseA(drive.BusId));
     }
 
     // A current between two conductors is solved in the time of their own voltage. Between phases A and B that is 30° ahead of

@@ -44,8 +44,8 @@ internal sealed record PlantMeans(SupplyContext Supply)
     {
         var own = Supply.Plant.Distribution.Transformers.Where(t => t.ToBusId == busId).Select(t => t.VectorGroup).ToHashSet();
         return own.Count == 0 ? null : Named("part of the drives on",
-            Supply.Plant.Distribution.Transformers.Where(t => t.ToBusId != busId && !own.Contains(t.VectorGroup)
-                && IsLow(t.ToBusId)).Select(t => t.Name));
+            Supply.Plant.Distribution.Transformers.Where(t => t.ToBusId != busId && !own.Contains(t.VectorGroup) && IsLow(t.ToBusId))
+                .Select(t => t.Name));
     }
 
     /// <summary>Single-phase loads; null where there are none.</summary>

@@ -22,12 +22,13 @@ internal static class PlantVoltageChecks
                 ? (int)Math.Round(bus.EnvironmentClass.Value)
                 : supply.Defaults.Harmonics.PlantClass];
             var title = $"Voltage distortion, {bus.Name}";
-            var cases = supply.Scenarios.SelectMany(s =>
-                s.Buses.Where(b => b.BusId == bus.Id).Select(b => (s.ScenarioName, Bus: b))).ToList();
+            var cases = supply.Scenarios.SelectMany(s => s.Buses.Where(b => b.BusId == bus.Id).Select(b => (s.ScenarioName, Bus: b)))
+                .ToList();
             if (missing.Count > 0 || cases.Count == 0)
             {
                 yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title,
-                    missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                    missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}"))
+                        .At(bus.Id);
                 continue;
             }
 

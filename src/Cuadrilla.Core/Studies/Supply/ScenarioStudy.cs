@@ -41,8 +41,8 @@ internal static class ScenarioStudy
         }
 
         var buses = plant.BusOfDrivePoints();
-        var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p =>
-            p.Tag).ToList();
+        var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag)
+            .ToList();
         var running = new List<RunningDrive>(models.Count);
         var onBus = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);
         var inGroup = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);
@@ -80,8 +80,8 @@ internal static class ScenarioStudy
             }
         }
 
-        running.AddRange(plant.Lineups.SelectMany(l =>
-            l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules, defaults))).OfType<RunningDrive>());
+        running.AddRange(plant.Lineups.SelectMany(l => l.DcBuses.Select(b => DcBusFront(b, l.BusId, onBus, modules, defaults)))
+            .OfType<RunningDrive>());
 
         running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
 
@@ -111,8 +111,8 @@ internal static class ScenarioStudy
             PccPhases = pcc.Length == 0 ? [Nothing] : pcc,
             Transformers = [.. plant.Distribution.Transformers.Select(t =>
                 TransformersInScenario.Of(t, plant, network, sums, defaults.Harmonics)).OfType<TransformerInScenario>()],
-            Cables = [.. plant.Distribution.Links.OfType<BusLink.Cable>().Select(c =>
-                CablesInScenario.Of(c, plant, scenario, network, sums)).OfType<CableInScenario>()],
+            Cables = [.. plant.Distribution.Links.OfType<BusLink.Cable>()
+                .Select(c => CablesInScenario.Of(c, plant, scenario, network, sums, drives ?? [])).OfType<CableInScenario>()],
             Buses = [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
                     b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id),
@@ -124,8 +124,8 @@ internal static class ScenarioStudy
             Unsettled = unsettled,
             Unfed = unfed,
             Banks = [.. plant.Distribution.CapacitorBanks.Select(b =>
-                BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [],
-                    defaults.Harmonics.ReactorLossPu)).OfType<BankInScenario>()],
+                BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu))
+                    .OfType<BankInScenario>()],
             Iteration = iteration,
             FilterCurrents = sums.FilterCurrents,
             Faults = faults,
@@ -208,8 +208,8 @@ internal static class ScenarioStudy
     private static List<string> Unsettled(PlantSpecification plant, Scenario scenario, IReadOnlyList<DriveInScenario> drives,
         FrontIteration iteration)
     {
-        var tags = plant.AllDrivePoints().Select(p =>
-            (p.Id, p.Tag)).Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
+        var tags = plant.AllDrivePoints().Select(p => (p.Id, p.Tag))
+            .Concat(plant.Lineups.SelectMany(l => l.DcBuses).Select(b => (b.Id, Tag: b.Name)))
             .Concat(plant.Lineups.SelectMany(l => l.Arrangements).Select(a => (a.Id, Tag: a.Name)))
             .ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
         return

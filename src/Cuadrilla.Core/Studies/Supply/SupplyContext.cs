@@ -22,12 +22,12 @@ internal sealed record SupplyContext(
 {
     // Two hundred drive points ask for their own among two hundred drives of each scenario.
     private readonly Lazy<ILookup<string, (ScenarioResult Scenario, DriveInScenario Drive)>> drives =
-        new(() => Scenarios.SelectMany(s => s.Drives.Select(d => (Scenario: s, Drive: d))).ToLookup(d => d.Drive.DrivePointId,
-            StringComparer.Ordinal));
+        new(() => Scenarios.SelectMany(s => s.Drives.Select(d => (Scenario: s, Drive: d)))
+            .ToLookup(d => d.Drive.DrivePointId, StringComparer.Ordinal));
 
     private readonly Lazy<ILookup<string, (ScenarioResult Scenario, LineDrive Drive)>> onLine =
-        new(() => Scenarios.SelectMany(s => s.OnLine.Select(d => (Scenario: s, Drive: d))).ToLookup(d => d.Drive.DrivePointId,
-            StringComparer.Ordinal));
+        new(() => Scenarios.SelectMany(s => s.OnLine.Select(d => (Scenario: s, Drive: d)))
+            .ToLookup(d => d.Drive.DrivePointId, StringComparer.Ordinal));
 
     private readonly Lazy<IReadOnlyList<string>> missingOfNetwork = new(() => [.. PlantNetwork.Missing(Plant)]);
     private readonly ConcurrentDictionary<string, WithstandPlace?> withstand = new(StringComparer.Ordinal);

@@ -23,7 +23,8 @@ internal static class VoltageChecks
             if (missing.Count > 0 || !supply.Voltages.TryGetValue(bus.Id, out var range))
             {
                 yield return Check.Lacking(Id, string.Empty, BoardRow.Plant, title,
-                    missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}")).At(bus.Id);
+                    missing.Count > 0 ? missing : PlantNetwork.Missing(supply.Plant).DefaultIfEmpty($"a closed path to {bus.Name}"))
+                        .At(bus.Id);
                 continue;
             }
 

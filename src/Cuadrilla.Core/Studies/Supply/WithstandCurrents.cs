@@ -34,8 +34,8 @@ internal static class WithstandCurrents
         var motors = plant.Distribution.Loads.OfType<BusLoad.LineMotor>()
             .Where(m => result.Network.IsLive(m.BusId) && result.Network.NodeOf(m.BusId) == node && scenario.LoadLevelPuOf(m.Id) > 0)
             .Sum(m => m.LockedRotorVa() / (Math.Sqrt(3) * nominalV));
-        var drives = result.OnLine.Where(d => result.Network.IsLive(d.BusId) && result.Network.NodeOf(d.BusId) == node).Sum(d =>
-            d.LockedRotorVa / (Math.Sqrt(3) * nominalV));
+        var drives = result.OnLine.Where(d => result.Network.IsLive(d.BusId) && result.Network.NodeOf(d.BusId) == node)
+            .Sum(d => d.LockedRotorVa / (Math.Sqrt(3) * nominalV));
         return ((CMax(plant, nominalV) * result.ForWithstand.FaultA(busId)) + motors + drives, motors + drives);
     }
 

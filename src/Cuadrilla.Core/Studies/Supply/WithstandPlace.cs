@@ -13,8 +13,8 @@ internal sealed record WithstandPlace(string Scenario, double FaultA, double Mot
     /// <summary>Of a bus; null where no scenario feeds it.</summary>
     public static WithstandPlace? Of(string busId, PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios)
     {
-        var cases = scenarios.Where(s => s.Strongest.IsLive(busId)).Select(s =>
-            (Scenario: s, Fault: WithstandCurrents.At(plant, s, busId))).ToList();
+        var cases = scenarios.Where(s => s.Strongest.IsLive(busId)).Select(s => (Scenario: s, Fault: WithstandCurrents.At(plant, s, busId)))
+            .ToList();
         if (cases.Count == 0)
         {
             return null;

@@ -8,8 +8,8 @@ internal sealed class ArrangementsOfLineups : Migration
 {
     protected override void Apply(JsonObject specification)
     {
-        foreach (var lineup in (specification["lineups"] as JsonArray ?? []).OfType<JsonObject>().Where(l =>
-            !l.ContainsKey("arrangements")))
+        foreach (var lineup in (specification["lineups"] as JsonArray ?? []).OfType<JsonObject>()
+            .Where(l => !l.ContainsKey("arrangements")))
         {
             lineup["arrangements"] = new JsonArray();
             lineup["variantName"] = string.Empty;

@@ -18,8 +18,8 @@ internal sealed class StopsAndMotorValues : Migration
     protected override void Apply(JsonObject specification)
     {
         foreach (var load in (specification["lineups"] as JsonArray ?? []).OfType<JsonObject>()
-            .SelectMany(l => (l["drivePoints"] as JsonArray ?? []).OfType<JsonObject>()).Select(p =>
-                p["load"]).OfType<JsonObject>().Where(l => l.ContainsKey(StopField)))
+            .SelectMany(l => (l["drivePoints"] as JsonArray ?? []).OfType<JsonObject>()).Select(p => p["load"]).OfType<JsonObject>()
+            .Where(l => l.ContainsKey(StopField)))
         {
             var stop = load[StopField]?.DeepClone();
             load.Remove(StopField);
@@ -31,8 +31,8 @@ internal sealed class StopsAndMotorValues : Migration
 
         // Project values that belong to motors now: an override becomes what the project's own motors stand; the catalogue's state their
         // own.
-        foreach (var item in (specification["overrides"] as JsonArray ?? []).OfType<JsonObject>().Where(o =>
-            OfMotors.ContainsKey(o["key"]?.ToString() ?? string.Empty)).ToList())
+        foreach (var item in (specification["overrides"] as JsonArray ?? []).OfType<JsonObject>()
+            .Where(o => OfMotors.ContainsKey(o["key"]?.ToString() ?? string.Empty)).ToList())
         {
             foreach (var motor in (specification["motors"] as JsonArray ?? []).OfType<JsonObject>())
             {

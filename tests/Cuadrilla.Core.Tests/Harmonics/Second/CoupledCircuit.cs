@@ -22,8 +22,8 @@ internal sealed class CoupledCircuit
         Bridges = shiftRad.Count;
         SourceResistance = input.SourceResistanceOhm / ohm;
         SourceReactance = omega * input.SourceInductanceH / ohm;
-        LeakageReactance = [.. Enumerable.Range(0,
-            Bridges).Select(k => omega * input.LeakageH / ohm * (1 + (input.LeakageMismatchPu * Place(k))))];
+        LeakageReactance = [.. Enumerable.Range(0, Bridges)
+            .Select(k => omega * input.LeakageH / ohm * (1 + (input.LeakageMismatchPu * Place(k))))];
         ChokeReactance = omega * input.DcChokeH / ohm;
         ChokeResistance = input.DcChokeResistanceOhm / ohm;
         Susceptance = omega * input.DcCapacitanceF * ohm;

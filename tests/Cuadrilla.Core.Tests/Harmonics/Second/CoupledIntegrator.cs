@@ -247,11 +247,11 @@ internal sealed class CoupledIntegrator(CoupledCircuit circuit)
         var k4 = Slope(mode, angle + (0.8 * h), ref s);
         s = y.Plus(h * (19372.0 / 6561), k1).Plus(-h * (25360.0 / 2187), k2).Plus(h * (64448.0 / 6561), k3).Plus(-h * (212.0 / 729), k4);
         var k5 = Slope(mode, angle + (h * (8.0 / 9)), ref s);
-        s = y.Plus(h * (9017.0 / 3168), k1).Plus(-h * (355.0 / 33), k2).Plus(h * (46732.0 / 5247), k3).Plus(h * (49.0 / 176),
-            k4).Plus(-h * (5103.0 / 18656), k5);
+        s = y.Plus(h * (9017.0 / 3168), k1).Plus(-h * (355.0 / 33), k2).Plus(h * (46732.0 / 5247), k3).Plus(h * (49.0 / 176), k4)
+            .Plus(-h * (5103.0 / 18656), k5);
         var k6 = Slope(mode, angle + h, ref s);
-        next = y.Plus(h * (35.0 / 384), k1).Plus(h * (500.0 / 1113), k3).Plus(h * (125.0 / 192), k4).Plus(-h * (2187.0 / 6784),
-            k5).Plus(h * (11.0 / 84), k6);
+        next = y.Plus(h * (35.0 / 384), k1).Plus(h * (500.0 / 1113), k3).Plus(h * (125.0 / 192), k4).Plus(-h * (2187.0 / 6784), k5)
+            .Plus(h * (11.0 / 84), k6);
         k7 = Slope(mode, angle + h, ref next);
         var error = default(CoupledState)
             .Plus(h * (71.0 / 57600), k1).Plus(-h * (71.0 / 16695), k3).Plus(h * (71.0 / 1920), k4)

@@ -301,8 +301,8 @@ public sealed class ArrangementAssessmentTests
 
     private static Check BrakeCheck(string id, Func<HoldingBrake.SpringApplied, HoldingBrake.SpringApplied> change) =>
         DemoChanges.Assessor.Study(Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }),
-            Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }).AllDrivePoints().First(p =>
-                p.Id == "dp-05"))
+            Changed(Demo, "dp-05", p => p with { Brake = change((HoldingBrake.SpringApplied)p.Brake) }).AllDrivePoints()
+                .First(p => p.Id == "dp-05"))
             .Checks.Single(c => c.Id == id);
 
     private static PlantSpecification Arranged(PlantSpecification plant, string id, Func<Arrangement, Arrangement> change) => plant with

@@ -113,8 +113,8 @@ public sealed class SeparationStudyTests
         Assert.Equal([(CureKind.ScreenDisturbing, (CureKind?)CureKind.ScreenDisturbed)],
             study.Cures(clash).Select(c => (c.Kind, c.And?.Kind)));
         Assert.IsType<CommandOutcome.Refused>(new CureClash("n", "v", CureKind.ScreenDisturbing).On(beside, Assessor));
-        var done = Assert.IsType<CommandOutcome.Done>(new CureClash("n", "v", CureKind.ScreenDisturbing,
-            CureKind.ScreenDisturbed).On(beside, Assessor));
+        var done = Assert.IsType<CommandOutcome.Done>(new CureClash("n", "v", CureKind.ScreenDisturbing, CureKind.ScreenDisturbed)
+            .On(beside, Assessor));
         Assert.Equal([ReceiverScreen.Braid, ReceiverScreen.None, ReceiverScreen.Braid], done.After.Routes.Cables.Select(c => c.Screen));
         Assert.DoesNotContain(Assessor.Separation(done.After)!.Clashes,
             c => c is { Disturbing.Id: "n", Disturbed.Id: "v", IsDispensable: false });
@@ -128,8 +128,8 @@ public sealed class SeparationStudyTests
         var cures = study.Cures(glaze);
         Assert.Equal([CureKind.MoveDisturbed, CureKind.ScreenDisturbed, CureKind.Divider], cures.Select(c => c.Kind));
         Assert.Equal(cures.Select(c => c.Cost).Order(), cures.Select(c => c.Cost));
-        Assert.IsType<CommandOutcome.Refused>(new CureClash(glaze.Disturbing.Id, glaze.Disturbed.Id, CureKind.MoveDisturbing).On(Demo,
-            Assessor));
+        Assert.IsType<CommandOutcome.Refused>(new CureClash(glaze.Disturbing.Id, glaze.Disturbed.Id, CureKind.MoveDisturbing)
+            .On(Demo, Assessor));
         Assert.IsType<CommandOutcome.Refused>(new CureClash("none", "w-105", CureKind.Divider).On(Demo, Assessor));
     }
 
@@ -188,8 +188,8 @@ public sealed class SeparationStudyTests
     {
         var open = DemoChanges.Changed("dp-01", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
         Assert.IsType<CommandOutcome.Refused>(new AcceptUsual(["dp-01"], ["cable.length"]).On(open, Assessor));
-        Assert.IsType<CommandOutcome.Done>(new AcceptUsual(["dp-01"], ["cable.length"]).On(open with { Routes = PlantRoutes.None },
-            Assessor));
+        Assert.IsType<CommandOutcome.Done>(new AcceptUsual(["dp-01"], ["cable.length"])
+            .On(open with { Routes = PlantRoutes.None }, Assessor));
     }
 
     [Fact]

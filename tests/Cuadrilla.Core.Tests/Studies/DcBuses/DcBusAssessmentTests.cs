@@ -21,8 +21,8 @@ public sealed class DcBusAssessmentTests
     public void The_module_draws_what_the_members_take_together()
     {
         var module = Found.Scenarios[0].Drives.Single(d => d.DrivePointId == "dc-film");
-        var members = new[] { "dp-14", "dp-15" }.Select(id =>
-            Found.DrivePoints.Single(d => d.DrivePointId == id).Rated!.Value.LinkW).ToArray();
+        var members = new[] { "dp-14", "dp-15" }.Select(id => Found.DrivePoints.Single(d => d.DrivePointId == id).Rated!.Value.LinkW)
+            .ToArray();
         Assert.True(members[0] < 0 && members[1] > 0);
         Assert.Equal(members.Sum(), module.Point.LinkW, 6);
         var steady = Assert.IsType<RectifierResult.SteadyState>(module.Front);

@@ -45,8 +45,8 @@ public sealed class PlantAlternativeTests
         var row = PlantAlternatives.Of(studies, Data).Single(r => r.Way == "eighteen-pulse");
         var suits = studies.Where(s => s.Alternatives.Any(a => a is { Way: "eighteen-pulse", HasChosenMotor: true })).ToList();
         Assert.Equal(suits.Count, row.Applied);
-        var rest = studies.Except(suits).Where(s => s.Alternatives.Count > 0).Sum(s =>
-            s.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh);
+        var rest = studies.Except(suits).Where(s => s.Alternatives.Count > 0)
+            .Sum(s => s.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh);
         Assert.Equal(rest + suits.Sum(s => s.Alternatives.Single(a => a is { Way: "eighteen-pulse", HasChosenMotor: true }).Year.EnergyKwh),
             row.Year.EnergyKwh, 1e-9 * row.Year.EnergyKwh);
         Assert.Empty(PlantAlternatives.Of([], Data));

@@ -99,8 +99,8 @@ public sealed class ModuleProtectionTests
     {
         var soft = Demo.AllDrivePoints().First(p => p.Converter is Core.Converters.ConverterChoice.SoftStarter).Id;
         var checks = Assessor.Run(Changed(soft,
-            p => p with { Devices = p.Devices with { BypassA = ratedA, IsolatorA = ratedA } })).Checks.Where(c =>
-                c.DrivePointId == soft).ToList();
+            p => p with { Devices = p.Devices with { BypassA = ratedA, IsolatorA = ratedA } })).Checks.Where(c => c.DrivePointId == soft)
+                .ToList();
         Assert.Equal(expected, checks.Single(c => c.ElementId == "bypass").Verdict);
         var isolator = checks.Single(c => c.ElementId == "isolator");
         Assert.Equal(expected, isolator.Verdict);
@@ -127,8 +127,8 @@ public sealed class ModuleProtectionTests
         static double Below(IReadOnlyList<double> series, double rated) => series.Last(a => a < rated);
         foreach (var id in new[] { "dp-02", "dp-04" })
         {
-            var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection([id], ProtectedPart.Isolators, DeviceKind.Usual).On(Demo,
-                Assessor)).After;
+            var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection([id], ProtectedPart.Isolators, DeviceKind.Usual)
+                .On(Demo, Assessor)).After;
             Verdict Isolator(PlantSpecification plant) =>
                 Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.DrivePointId == id
                     && c.ElementId == "isolator").Verdict;
@@ -157,10 +157,10 @@ public sealed class ModuleProtectionTests
     public void Devices_that_are_proposed_take_a_stated_isolator_along()
     {
         PlantSpecification Sized(PlantSpecification plant) =>
-            Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Devices, DeviceKind.Usual).On(plant,
-                Assessor)).After;
-        var device = Sized(Changed("dp-02", p => p with { Devices = p.Devices with { IsolatorA = 16 } })).AllDrivePoints().Single(p =>
-            p.Id == "dp-02").Devices;
+            Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Devices, DeviceKind.Usual)
+                .On(plant, Assessor)).After;
+        var device = Sized(Changed("dp-02", p => p with { Devices = p.Devices with { IsolatorA = 16 } })).AllDrivePoints()
+            .Single(p => p.Id == "dp-02").Devices;
         Assert.True(device.IsolatorA.Value >= ((ProtectiveDevice.Fuse)device.Device).RatedA);
         Assert.False(Sized(Demo).AllDrivePoints().Single(p => p.Id == "dp-02").Devices.IsolatorA.IsKnown);
     }
@@ -220,16 +220,16 @@ public sealed class ModuleProtectionTests
     {
         foreach (var hard in CableInstallation.Hardest)
         {
-            var said = Assessor.Run(Demo with { Cables = hard }).Checks.Where(c => c.Id == "cable.capacity").ToDictionary(c =>
-                (c.DrivePointId, c.ElementId), c => c.Verdict);
+            var said = Assessor.Run(Demo with { Cables = hard }).Checks.Where(c => c.Id == "cable.capacity")
+                .ToDictionary(c => (c.DrivePointId, c.ElementId), c => c.Verdict);
             Assert.All(
                 Assessor.Run(Demo with { Cables = null }).Checks.Where(c => c.Id == "cable.capacity" && c.Verdict == Verdict.Holds),
                 c => Assert.Equal(Verdict.Holds, said[(c.DrivePointId, c.ElementId)]));
         }
 
         var plates = new[] { 30.0, 40, 50 }.SelectMany(air => new[] { 1.5, 16, 240 }.Select(mm2 => CableInstallation.Hardest
-            .Select(h => CurrentCapacity.CapacityA(mm2, 1, ConductorMaterial.Copper, h, h.SurroundC(air), 0,
-                Data.Cables)!.Value).ToArray())).ToList();
+            .Select(h => CurrentCapacity.CapacityA(mm2, 1, ConductorMaterial.Copper, h, h.SurroundC(air), 0, Data.Cables)!.Value)
+            .ToArray())).ToList();
         Assert.Contains(plates, a => a[0] < a[1]);
         Assert.Contains(plates, a => a[1] < a[0]);
     }

@@ -88,8 +88,8 @@ public sealed class PlantProtectionTests
     public void A_plain_bridge_is_laid_for_its_rms_and_not_for_its_fundamental()
     {
         var row = Assessor.Protection(Demo).Cables.Single(c => c is { DrivePointId: "dp-02", Role: CableRole.Feeder });
-        var draw = Assessor.Run(Demo).Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == "dp-02").Select(d =>
-            ((RectifierResult.LineDraw)d.Front).LoadedPhase).ToList();
+        var draw = Assessor.Run(Demo).Scenarios.SelectMany(s => s.Drives).Where(d => d.DrivePointId == "dp-02")
+            .Select(d => ((RectifierResult.LineDraw)d.Front).LoadedPhase).ToList();
         Assert.Equal(draw.Max(d => d.RmsA), row.DesignA!.Value, 9);
         Assert.True(row.DesignA > 1.4 * draw.Max(d => d.FundamentalA));
     }
@@ -101,8 +101,8 @@ public sealed class PlantProtectionTests
         var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection(ids, ProtectedPart.Both, DeviceKind.Usual).On(Demo, Assessor));
         var checks = Assessor.Run(done.After).Checks;
         string[] settled = ["cable.capacity", "cable.disconnection", "cable.short-circuit", "protection.device"];
-        Assert.Empty(checks.Where(c => settled.Contains(c.Id) && c.Verdict == Verdict.Fails).Select(c =>
-            $"{c.Id} {c.DrivePointId}: {c.Reason.WithNumbers}"));
+        Assert.Empty(checks.Where(c => settled.Contains(c.Id) && c.Verdict == Verdict.Fails)
+            .Select(c => $"{c.Id} {c.DrivePointId}: {c.Reason.WithNumbers}"));
         var after = Changed(done.After, "dp-11", p => p with { Feeder = ((Feeder.ByCable)p.Feeder) with { LengthM = 900 } });
         var moved = Only(Assessor.Run(after).Checks, "cable.disconnection", "dp-11", "feeder");
         Assert.Equal(Verdict.Fails, moved.Verdict);
@@ -119,8 +119,8 @@ public sealed class PlantProtectionTests
             Feeder = ((Feeder.ByCable)p.Feeder) with { CrossSectionMm2 = Given.Unknown },
             Cable = p.Cable with { CrossSectionMm2 = Given.Unknown },
         });
-        var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Both, DeviceKind.Usual).On(open,
-            Assessor));
+        var done = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-02"], ProtectedPart.Both, DeviceKind.Usual)
+            .On(open, Assessor));
         var point = done.After.AllDrivePoints().First(p => p.Id == "dp-02");
         Assert.Equal(25, point.Cable.CrossSectionMm2.Value);
         Assert.Equal(50, ((Feeder.ByCable)point.Feeder).CrossSectionMm2.Value);
@@ -165,8 +165,8 @@ public sealed class PlantProtectionTests
                 Train = ((HighInertiaLoad)p.Load).Train with { InertiaKgM2 = 0.3 * ((HighInertiaLoad)p.Load).Train.InertiaKgM2.Value },
             },
         });
-        var sized = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-04"], ProtectedPart.Devices, DeviceKind.Usual).On(mill,
-            Assessor)).After;
+        var sized = Assert.IsType<CommandOutcome.Done>(new SizeProtection(["dp-04"], ProtectedPart.Devices, DeviceKind.Usual)
+            .On(mill, Assessor)).After;
         var checks = Assessor.Run(sized).Checks.Where(c => c.DrivePointId == "dp-04").ToList();
         Assert.Equal(Verdict.Holds, checks.Single(c => c.Id == "contactor.duty" && c.ElementId.Length == 0).Verdict);
         Assert.NotEqual(Verdict.Fails, checks.Single(c => c.Id == "protection.start-passes").Verdict);

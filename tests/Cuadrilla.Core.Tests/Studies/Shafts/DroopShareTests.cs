@@ -7,8 +7,8 @@ namespace Cuadrilla.Core.Tests.Studies.Shafts;
 /// <summary>Shares under droop: the worked example, laws and properties.</summary>
 public sealed class DroopShareTests
 {
-    private static readonly Gen<DroopUnit> Unit = Gen.Select(Gen.Double[10, 500], Gen.Double[0.5, 10],
-        Gen.Double[-1, 1]).Select(x => new DroopUnit(x.Item1, x.Item2, x.Item3));
+    private static readonly Gen<DroopUnit> Unit = Gen.Select(Gen.Double[10, 500], Gen.Double[0.5, 10], Gen.Double[-1, 1])
+        .Select(x => new DroopUnit(x.Item1, x.Item2, x.Item3));
 
     [Fact]
     public void Two_units_of_which_one_is_a_fifth_of_a_per_cent_too_fast()

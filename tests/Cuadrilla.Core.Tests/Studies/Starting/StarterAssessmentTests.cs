@@ -27,8 +27,8 @@ public sealed class StarterAssessmentTests
         Assert.Equal(pointer, SpecificationValidation.Problems(plant, DemoChanges.Data).Select(p => p.Pointer).SingleOrDefault());
     }
 
-    private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints().Single(p =>
-        p.Id == "dp-04").Converter;
+    private static readonly ConverterChoice.SoftStarter Mill = (ConverterChoice.SoftStarter)Demo.AllDrivePoints()
+        .Single(p => p.Id == "dp-04").Converter;
 
     [Fact]
     public void A_higher_limit_cures_the_mill_and_costs_a_deeper_dip()

@@ -75,8 +75,8 @@ public sealed class DemoSupplyTests
         double Thdi(PlantAssessment a) =>
             ((RectifierResult.SteadyState)a.Scenarios[0].Drives.Single(d => d.DrivePointId == "dp-05").Front).PhaseA.ThdiPct;
         Scenario Only(params string[] ids) =>
-            Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => !ids.Contains(p.Id)).Select(p =>
-                new DrivePointState(p.Id, false, 1, 1))] };
+            Demo.Scenarios[0] with { States = [.. Demo.AllDrivePoints().Where(p => !ids.Contains(p.Id))
+                .Select(p => new DrivePointState(p.Id, false, 1, 1))] };
         double With(params string[] ids) =>
             Thdi(DemoChanges.Assessor.Run(Demo with { Name = string.Join(' ', ids), Scenarios = [Only(ids)] }));
         var (alone, two, three) = (With("dp-05"), With("dp-05", "dp-07"), With("dp-05", "dp-07", "dp-06"));
@@ -159,8 +159,8 @@ public sealed class DemoSupplyTests
     {
         var uneven = DemoChanges.Assessor.Run(Demo with { Name = "uneven", Source = Demo.Source with { UnbalancePct = 1 } });
         var apart = 0;
-        var fronts = uneven.Scenarios.SelectMany(s => s.Drives).DistinctBy(d => d.DrivePointId).ToDictionary(d => d.DrivePointId,
-            d => d.Front);
+        var fronts = uneven.Scenarios.SelectMany(s => s.Drives).DistinctBy(d => d.DrivePointId)
+            .ToDictionary(d => d.DrivePointId, d => d.Front);
         foreach (var summary in uneven.DrivePoints.Where(d => d.LinePhase.Length > 0 && fronts.ContainsKey(d.DrivePointId)))
         {
             var draw = (RectifierResult.LineDraw)fronts[summary.DrivePointId];
@@ -174,8 +174,8 @@ public sealed class DemoSupplyTests
         // The most loaded phase is not the most distorted one.
         Assert.True(apart > 0);
         var even = DemoChanges.Assessor.Run(Demo with { Name = "even", Source = Demo.Source with { UnbalancePct = 0 } });
-        var balanced = even.Scenarios[0].Drives.Where(d => d.Front is RectifierResult.LineDraw { IsBalanced: true }).Select(d =>
-            d.DrivePointId).ToHashSet(StringComparer.Ordinal);
+        var balanced = even.Scenarios[0].Drives.Where(d => d.Front is RectifierResult.LineDraw { IsBalanced: true })
+            .Select(d => d.DrivePointId).ToHashSet(StringComparer.Ordinal);
         Assert.NotEmpty(balanced);
         Assert.All(even.DrivePoints.Where(d => balanced.Contains(d.DrivePointId)), d => Assert.Empty(d.LinePhase));
     }

@@ -283,8 +283,8 @@ public sealed class FrontEndAssessmentTests
         var ie2 = Data.Motors["cage-4p-ie2-4"].Plate;
         var reference = new MotorLossModel(ie2).At(ie2.RatedSpeedRpm, ie2.RatedTorqueNm, MotorFeed.Converter).LossW + 374;
         var own = Model(DemoChanges.Demo, "dp-11");
-        var motor = new MotorLossModel(own.MotorItem.Plate).At(own.MotorItem.Plate.RatedSpeedRpm, own.MotorItem.Plate.RatedTorqueNm,
-            MotorFeed.Converter);
+        var motor = new MotorLossModel(own.MotorItem.Plate)
+            .At(own.MotorItem.Plate.RatedSpeedRpm, own.MotorItem.Plate.RatedTorqueNm, MotorFeed.Converter);
         var module = own.Converter.LossW(1, motor.CurrentA) + own.Converter.Item.FrontLossW(motor.InputW);
         Assert.Equal(Digits.Kept(100 * (motor.LossW + module) / reference), check.Figure.Value, 6);
         var strict = DemoChanges.Assessor.Run(DemoChanges.Demo with { Overrides = [new DefaultOverride("least-ies", 2, "tender")] });

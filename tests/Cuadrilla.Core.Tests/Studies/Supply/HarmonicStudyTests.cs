@@ -204,8 +204,8 @@ public sealed class HarmonicStudyTests
         var slow = publicly with { Scenarios = [.. publicly.Scenarios.Select(s =>
             s with { States = [.. Demo.AllDrivePoints().Select(p => new DrivePointState(p.Id, true, 0.6, 1))] })] };
         Check[] Of(PlantSpecification plant) =>
-            [.. DemoChanges.Assessor.Run(plant).Checks.Where(c => c.Id == "harmonics.equipment" && c.Figure.IsKnown).OrderBy(c =>
-                c.DrivePointId, StringComparer.Ordinal)];
+            [.. DemoChanges.Assessor.Run(plant).Checks.Where(c => c.Id == "harmonics.equipment" && c.Figure.IsKnown)
+                .OrderBy(c => c.DrivePointId, StringComparer.Ordinal)];
         var (full, part) = (Of(publicly), Of(slow));
 
         Assert.NotEmpty(full);
@@ -239,8 +239,8 @@ public sealed class HarmonicStudyTests
     {
         Assert.DoesNotContain(Found.Checks, c => c.Id == "harmonics.terminal-thdi");
         var asked = Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("terminal-thdi-pct", 60, "asked")] };
-        var checks = DemoChanges.Assessor.Run(asked).Checks.Where(c => c.Id == "harmonics.terminal-thdi").ToDictionary(c => c.DrivePointId,
-            c => c.Verdict);
+        var checks = DemoChanges.Assessor.Run(asked).Checks.Where(c => c.Id == "harmonics.terminal-thdi")
+            .ToDictionary(c => c.DrivePointId, c => c.Verdict);
 
         Assert.Equal(Verdict.Fails, checks["dp-02"]);
         Assert.NotEqual(Verdict.Fails, checks["dp-01"]);
@@ -365,8 +365,8 @@ public sealed class HarmonicStudyTests
         Assert.Equal(Verdict.Holds, large.Checks.Single(c => c.Id == "harmonics.active-filter").Verdict);
 
         // The asked current is the phasor sum of the drives on its bus, 95 % of the orders up to 25.
-        var drives = large.Scenarios[0].Drives.Where(d => d.BusId == "bus-a").Select(d =>
-            (d, Front: (RectifierResult.LineDraw)d.Front)).ToList();
+        var drives = large.Scenarios[0].Drives.Where(d => d.BusId == "bus-a").Select(d => (d, Front: (RectifierResult.LineDraw)d.Front))
+            .ToList();
         var turn = drives[0].d.EmfAngleRad;
         Assert.All(drives, d => Assert.Equal(turn, d.d.EmfAngleRad, 1e-3));
         var square = Enumerable.Range(2,
@@ -399,8 +399,8 @@ public sealed class HarmonicStudyTests
         Assert.Equal(Thdi(Demo with { Overrides = [.. Demo.Overrides, new DefaultOverride("leakage-mismatch-pct", 0, "equal")] }),
             story.WithoutMismatchPct, 2e-6 * story.ThdiPct);
         var states = mismatched.AllDrivePoints().Where(p => p.Id != "dp-27"
-            && p.Converter is not (ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter)).Select(p =>
-                new DrivePointState(p.Id, false, 1, 1));
+            && p.Converter is not (ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter))
+                .Select(p => new DrivePointState(p.Id, false, 1, 1));
         var alone = mismatched with
         {
             Source = mismatched.Source with { BackgroundV5Pct = 0, BackgroundV7Pct = 0 },

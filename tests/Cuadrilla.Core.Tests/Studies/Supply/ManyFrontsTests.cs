@@ -52,8 +52,8 @@ public sealed class ManyFrontsTests
             StandingLoads.Fundamental(plant, plant.Scenarios[0], found.Network, [], found.Loads.ReactorLossPu), found.Drives, found.Loads);
         var without = plant.Distribution.Transformers[1];
         var fed = sums.Through(without.Id, without.ToBusId)[0].OrdersA;
-        var below = plant.Distribution.Links.Where(l => l.FromBusId == without.ToBusId).Select(l =>
-            l.ToBusId).Append(without.ToBusId).ToHashSet(StringComparer.Ordinal);
+        var below = plant.Distribution.Links.Where(l => l.FromBusId == without.ToBusId).Select(l => l.ToBusId).Append(without.ToBusId)
+            .ToHashSet(StringComparer.Ordinal);
         var scale = fed[0].Magnitude;
         for (var h = 1; h <= 49; h += 2)
         {
@@ -62,8 +62,8 @@ public sealed class ManyFrontsTests
             {
                 // Against the source's time: an order h turns by h times the angle of its own voltage, its sequence by the vector group.
                 var shift = -found.Network.ClockHour(drive.BusId) * Math.PI / 6;
-                var part = HarmonicSums.SequencesOf((RectifierResult.LineDraw)drive.Front, h, false).ToSource(h,
-                    drive.EmfAngleRad + shift, shift);
+                var part = HarmonicSums.SequencesOf((RectifierResult.LineDraw)drive.Front, h, false)
+                    .ToSource(h, drive.EmfAngleRad + shift, shift);
                 sum += part.Positive + Complex.Conjugate(part.Negative);
             }
 
@@ -73,6 +73,6 @@ public sealed class ManyFrontsTests
 
     private static PlantSpecification Less(PlantSpecification plant) =>
         plant with { Scenarios = [.. plant.Scenarios.Select(s =>
-            s with { States = [.. plant.AllDrivePoints().Where((_, i) => i % 3 == 0).Select(p =>
-                new DrivePointState(p.Id, true, 0.8, 1))] })] };
+            s with { States = [.. plant.AllDrivePoints().Where((_, i) => i % 3 == 0)
+                .Select(p => new DrivePointState(p.Id, true, 0.8, 1))] })] };
 }

@@ -104,8 +104,8 @@ public sealed class SupplyVoltageTests
         var (largest, motors) = WithstandCurrents.At(Demo, scenario, "bus-a");
         Assert.InRange((largest - motors) / plain, 1.05, 1.11);
         var compressor = Demo.Distribution.Loads.OfType<BusLoad.LineMotor>().First();
-        var where = Found.Scenarios.First(s => s.Network.IsLive(compressor.BusId)
-            && Demo.Scenarios.First(x => x.Id == s.ScenarioId).LoadLevelPuOf(compressor.Id) > 0);
+        var where = Found.Scenarios.First(s => s.Network.IsLive(compressor.BusId) && Demo.Scenarios.First(x => x.Id == s.ScenarioId)
+            .LoadLevelPuOf(compressor.Id) > 0);
         var without = Demo with { Distribution = Demo.Distribution with { Loads = [.. Demo.Distribution.Loads.Where(l =>
             l.Id != compressor.Id)] } };
         Assert.Equal(

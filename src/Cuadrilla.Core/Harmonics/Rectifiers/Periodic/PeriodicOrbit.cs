@@ -479,8 +479,8 @@ internal sealed class PeriodicOrbit
         for (var k = 0; k < circuit.Bridges; k++)
         {
             var freewheels = conduction.Freewheels(k);
-            var live = Enumerable.Range(k * circuit.PhasesOfBridge,
-                circuit.PhasesOfBridge).Where(x => freewheels || conduction.Side(x) != 0).ToList();
+            var live = Enumerable.Range(k * circuit.PhasesOfBridge, circuit.PhasesOfBridge)
+                .Where(x => freewheels || conduction.Side(x) != 0).ToList();
             free.AddRange(live.SkipLast(1).Select(x => new Coordinate(x, live[^1])));
             if (freewheels)
             {

@@ -44,8 +44,8 @@ public static class SwitchingPicture
         ArgumentNullException.ThrowIfNull(model);
         return model.Converter is not { } converter
             ? []
-            : [.. converter.Item.Derating.Switching.Select(s => s.Khz).Append(converter.SwitchingKhz).Distinct().Order().Select(khz =>
-                At(model, converter, khz))];
+            : [.. converter.Item.Derating.Switching.Select(s => s.Khz).Append(converter.SwitchingKhz).Distinct().Order()
+                .Select(khz => At(model, converter, khz))];
     }
 
     private static AtSwitching At(DrivePointModel model, ConverterAtSite chosen, double khz)

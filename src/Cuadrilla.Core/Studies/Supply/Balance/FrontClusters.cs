@@ -128,8 +128,8 @@ internal sealed class FrontClusters
     private List<List<int>> Kinds(List<int> members)
     {
         var kinds = members.Select(i => new Kind([i], ShapeOf(i), running[i].Point.DcLoadW))
-            .GroupBy(k => string.Join(' ', k.At.Select(x => Math.Round(2 * x / Alike)))).Select(g =>
-                g.Aggregate((x, y) => x.With(y))).ToList();
+            .GroupBy(k => string.Join(' ', k.At.Select(x => Math.Round(2 * x / Alike)))).Select(g => g.Aggregate((x, y) => x.With(y)))
+            .ToList();
         while (kinds.Count > 1)
         {
             var (a, b, apart) = (0, 1, double.PositiveInfinity);

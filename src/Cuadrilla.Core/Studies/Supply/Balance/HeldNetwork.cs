@@ -87,8 +87,8 @@ internal sealed class HeldNetworks
         foreach (var group in Enumerable.Range(0, running.Count).GroupBy(ConductsLike))
         {
             var members = group.ToList();
-            var loads = members.GroupBy(i => running[i].BusId).Select(g =>
-                (BusId: g.Key, LoadW: g.Sum(i => running[i].Point.DcLoadW), Bank: BankNear(g.Key))).ToList();
+            var loads = members.GroupBy(i => running[i].BusId)
+                .Select(g => (BusId: g.Key, LoadW: g.Sum(i => running[i].Point.DcLoadW), Bank: BankNear(g.Key))).ToList();
             foreach (var (busId, _, bank) in loads)
             {
                 var whole = loads.Aggregate(Complex.Zero, (s, k) => s + (network.TransferPu(busId, k.BusId) * k.LoadW));
@@ -158,8 +158,8 @@ internal sealed class HeldNetworks
     private (string BusId, double Pu) BankNear(string busId)
     {
         var own = network.TransferPu(busId, busId).Magnitude;
-        var nearest = banks.Select(b => (b.BusId, b.Pu, Near: network.TransferPu(busId, b.BusId).Magnitude)).DefaultIfEmpty().MaxBy(b =>
-            b.Near);
+        var nearest = banks.Select(b => (b.BusId, b.Pu, Near: network.TransferPu(busId, b.BusId).Magnitude)).DefaultIfEmpty()
+            .MaxBy(b => b.Near);
         return own > 0 && nearest.Near > NearPu * own ? (nearest.BusId, nearest.Pu) : (string.Empty, 0);
     }
 
