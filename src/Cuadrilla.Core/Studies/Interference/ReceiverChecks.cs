@@ -29,15 +29,23 @@ internal static class ReceiverChecks
         }
 
         var emitters = Emitters(supply, models).ToList();
+        var open = Open(supply, models).ToList();
         foreach (var receiver in supply.Plant.Routes.Receivers)
         {
-            yield return Of(receiver, emitters).At(receiver.Id);
+            yield return Of(receiver, emitters, open).At(receiver.Id);
         }
     }
 
-    private static Check Of(NearbyReceiver receiver, List<(string Tag, EmcCategory? Category)> emitters)
+    private static Check Of(NearbyReceiver receiver, List<(string Tag, EmcCategory? Category)> emitters,
+        List<string> open)
     {
         var title = $"Interference, {receiver.Name} nearby";
+        // What is not chosen yet may be anything; only far away nobody asks.
+        if (open.Count > 0 && !(receiver.DistanceM.IsKnown && receiver.DistanceM.Value >= FarM))
+        {
+            return Check.Lacking(Id, string.Empty, BoardRow.Plant, title, [$"converter or supply module of {Listed(open)}"]);
+        }
+
         if (emitters.Count == 0)
         {
             return Check.NotConcerned(Id, string.Empty, BoardRow.Plant, title, "no converter that switches fast");
@@ -97,6 +105,11 @@ internal static class ReceiverChecks
             }
         }
     }
+
+    private static IEnumerable<string> Open(SupplyContext supply, IReadOnlyList<DrivePointModel> models) => models
+        .Where(m => m is { Starter: null, WholeItem: null, Input.Group: null or { IsHead: true } }).Select(m => m.Input.DrivePoint.Tag)
+        .Concat(supply.Plant.Lineups.SelectMany(l => l.DcBuses)
+            .Where(d => d.MemberIds.Count > 0 && !supply.Data.SupplyModules.ContainsKey(d.SupplyModuleId)).Select(d => d.Name));
 
     private static string Listed(List<string> tags) =>
         tags.Count <= 3 ? string.Join(", ", tags) : $"{string.Join(", ", tags.Take(3))} and {tags.Count - 3} more";

@@ -2,6 +2,7 @@ using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
@@ -41,6 +42,16 @@ public sealed class ReceiverChecksTests
         Assert.Equal(Verdict.Holds, Of(Demo, 300).Verdict);
         var open = DemoChanges.Changed(Declared, "dp-02", p => p with { Interference = p.Interference with { LinksOpen = true } });
         Assert.Equal(Verdict.Tight, Of(open, 30).Verdict);
+
+        // What is not chosen is asked for, not passed over.
+        var bare = DemoChanges.Changed(Declared, "dp-02", p => p with { Converter = new ConverterChoice.NotChosen() });
+        Assert.Equal(Verdict.NeedsData, Of(bare, 30).Verdict);
+        Assert.Contains("DP-02", Of(bare, 30).Reason.WithNumbers, StringComparison.Ordinal);
+        var unsupplied = Declared with
+        {
+            Lineups = [.. Declared.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b with { SupplyModuleId = string.Empty })] })],
+        };
+        Assert.Equal(Verdict.NeedsData, Of(unsupplied, 30).Verdict);
         Assert.DoesNotContain(Assessor.Run(Demo with { Routes = Demo.Routes with { Receivers = [] } }).Checks,
             c => c.Title.EndsWith("nearby", StringComparison.Ordinal));
     }
