@@ -804,6 +804,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/drive-points/{point}/sun": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/drive-points/{point}/sun/sweep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sweepSun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/file": {
         parameters: {
             query?: never;
@@ -2477,6 +2509,7 @@ export interface components {
             skipBands: components["schemas"]["SkipBand"][];
             brake: components["schemas"]["HoldingBrake"];
             devices?: components["schemas"]["SwitchingDevices"];
+            sun?: null | components["schemas"]["SunSupply"];
             interference?: components["schemas"]["PointInterference"];
         };
         DrivePointDocument: {
@@ -4445,7 +4478,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -4510,6 +4543,15 @@ export interface components {
             itemId: string;
             reason: string;
         };
+        PlantCommandChooseString: {
+            /** @enum {string} */
+            kind: "choose-string";
+            pointId: string;
+            /** Format: int32 */
+            inSeries: number;
+            /** Format: int32 */
+            inParallel: number;
+        };
         PlantCommandCompareSingleDrives: {
             /** @enum {string} */
             kind: "compare-single-drives";
@@ -4549,6 +4591,13 @@ export interface components {
             kind: "feed-by";
             pointIds: string[];
             way: components["schemas"]["FeedWay"];
+        };
+        PlantCommandFeedFromSun: {
+            /** @enum {string} */
+            kind: "feed-from-sun";
+            pointId: string;
+            /** @default false */
+            back: boolean;
         };
         PlantCommandJoinDcBus: {
             /** @enum {string} */
@@ -5905,6 +5954,34 @@ export interface components {
         };
         /** Format: binary */
         Stream: string;
+        StringWay: {
+            /** Format: int32 */
+            inSeries: number;
+            /** Format: int32 */
+            inParallel: number;
+            /** Format: double */
+            arrayKw: number;
+            /** Format: double */
+            coldV: number;
+            holds: boolean;
+            /** Format: double */
+            hotV: number;
+            /** Format: double */
+            motorV: null | number;
+            /** Format: double */
+            fullFluxRpm: null | number;
+            needsFuses: boolean;
+            /** Format: double */
+            fuseA: null | number;
+            /** Format: double */
+            arrayPu: null | number;
+            isUsual: boolean;
+            isChosen: boolean;
+            /** Format: double */
+            waterM3?: null | number;
+            /** Format: double */
+            worstShare?: null | number;
+        };
         StudyDocument: {
             isKnown: boolean;
             isRunning: boolean;
@@ -5914,6 +5991,339 @@ export interface components {
             done: number;
             /** Format: int32 */
             of: number;
+        };
+        SunDocument: {
+            missing: string[];
+            limits: null | components["schemas"]["SunLimits"];
+            ways: components["schemas"]["StringWay"][];
+            pump: null | components["schemas"]["SunPumpDocument"];
+            year: null | components["schemas"]["SunYearDocument"];
+        };
+        SunHourDocument: {
+            /** Format: double */
+            wPerM2: number;
+            /** Format: double */
+            powerKw: number;
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            flowM3PerH: number;
+        };
+        SunLimits: {
+            /** Format: double */
+            uocColdV: null | number;
+            /** Format: double */
+            umpHotV: null | number;
+            /** Format: double */
+            converterV: null | number;
+            /** Format: double */
+            limitV: null | number;
+            whose: null | string;
+            /** Format: int32 */
+            mostInSeries: null | number;
+            /** Format: double */
+            stringA: number;
+            /** Format: double */
+            arrayKw: null | number;
+            /** Format: double */
+            arrayA: null | number;
+            /** Format: double */
+            insulationKohm: null | number;
+        };
+        SunModule: {
+            /**
+             * Module
+             * @description What the module is called.
+             */
+            name?: string;
+            /**
+             * Peak power
+             * @description Greatest power under standard test conditions.
+             */
+            peakW?: null | number;
+            /**
+             * Open-circuit voltage U_oc
+             * @description Under standard test conditions.
+             */
+            uocV?: null | number;
+            /**
+             * Voltage at greatest power U_mp
+             * @description Under standard test conditions; below the open-circuit voltage.
+             */
+            umpV?: null | number;
+            /**
+             * Short-circuit current I_sc
+             * @description Under standard test conditions.
+             */
+            iscA?: null | number;
+            /**
+             * Change of U_oc
+             * @description Usually −0.25 to −0.33.
+             */
+            uocPctPerK?: null | number;
+            /**
+             * Change of U_mp
+             * @description Usually −0.35 to −0.45.
+             */
+            umpPctPerK?: null | number;
+            /**
+             * Change of power
+             * @description Usually −0.30 to −0.40.
+             */
+            powerPctPerK?: null | number;
+            /**
+             * Largest series fuse
+             * @description As the module's maker states it.
+             */
+            fuseA?: null | number;
+            /**
+             * Greatest string voltage
+             * @description As the module's maker states it.
+             */
+            maximumV?: null | number;
+            /**
+             * NOCT
+             * @description Temperature of the cells at 800 W/m² and 20 °C; usually 43 to 47.
+             */
+            noctC?: null | number;
+            /**
+             * Bifacial
+             * @description Whether its back takes light too.
+             */
+            bifacial?: boolean;
+        };
+        SunMonth: {
+            /**
+             * Clearness
+             * @description Light on the ground in parts of the clear sky's.
+             */
+            clearness: null | number;
+            /**
+             * Mean temperature
+             * @description Mean of the month.
+             */
+            meanC: null | number;
+            /**
+             * Water wanted a day
+             * @description Mean of the month.
+             */
+            demandM3PerDay: null | number;
+        };
+        SunMonthDocument: {
+            /** Format: double */
+            waterM3PerDay: number;
+            /** Format: double */
+            demandM3PerDay: null | number;
+            /** Format: double */
+            energyKwhPerDay: number;
+            /** Format: double */
+            usedKwhPerDay: number;
+            /** Format: double */
+            pumpingHours: number;
+            day: components["schemas"]["SunHourDocument"][];
+        };
+        SunPair: {
+            /** Format: double */
+            arrayKw: number;
+            /** Format: double */
+            pumpPu: number;
+            /** Format: double */
+            waterM3: number;
+            /** Format: double */
+            worstShare: null | number;
+            /** Format: int32 */
+            shortDays: null | number;
+        };
+        SunPlace: {
+            /**
+             * Latitude
+             * @description North positive; beyond the polar circles it is not computed.
+             */
+            latitudeDeg?: null | number;
+            /**
+             * Tilt
+             * @description 0 lies flat.
+             */
+            tiltDeg?: null | number;
+            /**
+             * Azimuth
+             * @description Where it looks: 90 east, 180 south, 270 west.
+             */
+            azimuthDeg?: null | number;
+            /**
+             * Coldest dawn
+             * @description Lowest temperature at which light falls on it.
+             */
+            coldestC?: null | number;
+            /**
+             * Hottest noon
+             * @description Highest temperature of the air.
+             */
+            hottestC?: null | number;
+            /**
+             * Swing over a day
+             * @description Warmest less coldest hour.
+             */
+            swingK?: null | number;
+            /**
+             * Light from the ground
+             * @description Albedo: grass 0.2, snow 0.8.
+             */
+            albedo?: null | number;
+            months?: components["schemas"]["SunMonth"][];
+            hourlyWPerM2?: number[];
+            hourlyC?: number[];
+        };
+        SunPumpDocument: {
+            /** Format: double */
+            flowBeginsRpm: number;
+            /** Format: double */
+            ratedRpm: number;
+            /** Format: double */
+            ratedKw: number;
+            /** Format: double */
+            ratedM3PerH: number;
+            curve: components["schemas"]["SunPumpPoint"][];
+        };
+        SunPumpPoint: {
+            /** Format: double */
+            speedRpm: number;
+            /** Format: double */
+            powerKw: number;
+            /** Format: double */
+            flowM3PerH: number;
+        };
+        SunPumping: {
+            /**
+             * Least speed
+             * @description Below it the pump is stopped: raise it until water appears.
+             */
+            leastRpm?: null | number;
+            /**
+             * Starts a day permitted
+             * @description By the motor's maker.
+             */
+            startsPerDay?: null | number;
+            /**
+             * Pause before a restart
+             * @description So long it rests after a stop.
+             */
+            restartMin?: null | number;
+            /**
+             * Delay of the stop
+             * @description So long it tries on below its least power.
+             */
+            stopDelayS?: null | number;
+            /**
+             * Tank
+             * @description Volume that can be used.
+             */
+            tankM3?: null | number;
+            /**
+             * Dry-run guard
+             * @description Stops it when it takes less than 80 % of the power of its speed.
+             */
+            dryRunGuard?: boolean;
+            /**
+             * Level of the tank
+             * @description Stops it when the tank is full.
+             */
+            tankLevel?: boolean;
+        };
+        SunStrings: {
+            /**
+             * Modules in series
+             * @description In one string.
+             */
+            inSeries?: null | number;
+            /**
+             * Strings
+             * @description Side by side.
+             */
+            inParallel?: null | number;
+            /**
+             * String fuses
+             * @description gPV fuse of each string, both poles.
+             */
+            fuseA?: null | number;
+            /**
+             * Switchgear, direct voltage
+             * @description Greatest direct voltage of boxes, fuse holders and switches.
+             */
+            switchgearV?: null | number;
+            /**
+             * Switch-disconnector, voltage
+             * @description Rated voltage as it is wired.
+             */
+            isolatorV?: null | number;
+            /**
+             * Switch-disconnector, current
+             * @description Rated current at that voltage.
+             */
+            isolatorA?: null | number;
+            /**
+             * Class DC-PV2
+             * @description Utilisation category of IEC 60947-3 for arrays.
+             */
+            isolatorPv2?: boolean;
+            /**
+             * Within reach
+             * @description Whether it can be reached from the converter.
+             */
+            isolatorNear?: boolean;
+            /**
+             * Surge protection U_c
+             * @description Greatest continuous direct voltage.
+             */
+            surgeV?: null | number;
+            /**
+             * Cable from the array
+             * @description One way.
+             */
+            cableM?: null | number;
+            /**
+             * Section of that cable
+             * @description Copper, for 90 °C, in the sun.
+             */
+            cableMm2?: null | number;
+            /**
+             * Insulation to earth
+             * @description As measured before the start.
+             */
+            insulationKohm?: null | number;
+        };
+        SunSupply: {
+            module?: components["schemas"]["SunModule"];
+            place?: components["schemas"]["SunPlace"];
+            strings?: components["schemas"]["SunStrings"];
+            pumping?: components["schemas"]["SunPumping"];
+        };
+        SunSweepResult: {
+            arraysKw: number[];
+            pumpsPu: number[];
+            pairs: components["schemas"]["SunPair"][];
+            best: null | components["schemas"]["SunPair"];
+        };
+        SunYearDocument: {
+            /** Format: double */
+            waterM3: number;
+            /** Format: double */
+            energyKwh: number;
+            /** Format: double */
+            usedKwh: number;
+            /** Format: double */
+            lightKwhPerM2: number;
+            /** Format: double */
+            worstShare: null | number;
+            /** Format: int32 */
+            worstMonth: number;
+            /** Format: int32 */
+            shortDays: null | number;
+            /** Format: int32 */
+            mostStartsPerDay: number;
+            /** Format: double */
+            longestPumpingH: number;
+            months: components["schemas"]["SunMonthDocument"][];
         };
         SupplyDocument: {
             buses: components["schemas"]["BusDocument"][];
@@ -10768,6 +11178,142 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CheckDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getSun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SunDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    sweepSun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SunSweepResult"];
                 };
             };
             /** @description Unauthorized */

@@ -140,7 +140,7 @@ public sealed partial class Assessor : IPlantStudies
         var studies = Cores.Map([.. plant.AllDrivePoints()],
             p => drivePoints.Get(InputOf(plant, p, buses[p.Id].NominalVoltageV, defaults)), stop);
         var complete = studies.Select(s => s.Model).OfType<CompleteDrive>().ToList();
-        var incomplete = studies.Where(s => !s.IsComplete)
+        var incomplete = studies.Where(s => !s.IsComplete && s.Model.Input.DrivePoint.Sun is null)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}")
             .ToList();
         var solved = Cores.Map(plant.Scenarios, s => Scenario(plant, s, defaults, complete), stop);
@@ -196,7 +196,7 @@ public sealed partial class Assessor : IPlantStudies
         // front end without a
         // state of its own leaves them to be known.
         var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id == "converter.output-voltage"
-            && !model.Input.OnDcBus;
+            && !model.Input.HasNoLine;
         List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails
             ? [.. supply.Scenarios.Where(s => !s.Iteration.IsSettled || s.Faults.Count > 0 || s.Drives.Count == 0)
                 .SelectMany(s => s.Unsettled).Distinct()]
@@ -209,7 +209,7 @@ public sealed partial class Assessor : IPlantStudies
         // Too much voltage counts for the flux alone; torque and output voltage never count on more than the nominal.
         return check.Id switch
         {
-            "converter.output-voltage" when range.LowestPct < 100 && !model.Input.OnDcBus =>
+            "converter.output-voltage" when range.LowestPct < 100 && !model.Input.HasNoLine =>
                 Judging.One(check.Id, model.Id, check.Row, check.Title,
                     () => OutputVoltageCheck.Of(model, range.LowestPct / 100, range.LowestScenario)),
             "motor.peak" when range.LowestPct < 100 && model.Starter is not null =>

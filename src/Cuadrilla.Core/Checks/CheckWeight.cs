@@ -27,6 +27,7 @@ public static class CheckWeights
         "emc.altitude-insulation", "group.motor-protection", "cable.capacity", "cable.short-circuit", "cable.disconnection",
         "cable.protective-conductor", "protection.device",
         "protection.breaking-capacity", "protection.stall", "emc.earth-leakage", "emc.rcd", "emc.it-system",
+        "pv.string-voltage", "pv.string-fuse", "pv.isolator", "pv.insulation", "pv.dc-cable",
     ];
 
     private static readonly string[] Codes = ["harmonics.pcc-", "harmonics.plant-voltage", "harmonics.equipment", "harmonics.terminal-thdi",

@@ -32,6 +32,15 @@ public sealed class FluidMachineModel : LoadModel
     // Flow of one machine in parts of the total: with machines on one path each carries its share.
     private readonly double machineFlowPu;
 
+    // So many times as large at the same speed and head, in the same pipe.
+    private FluidMachineModel(FluidMachineModel known, double size)
+    {
+        (RatedSpeedRpm, staticFraction, curve, Common) = (known.RatedSpeedRpm, known.staticFraction, known.curve, known.Common);
+        (StopTimeS, RatedPressurePa, RatedEfficiency) = (known.StopTimeS, known.RatedPressurePa, known.RatedEfficiency);
+        RatedTorqueNm = size * known.RatedTorqueNm;
+        machineFlowPu = known.machineFlowPu / size;
+    }
+
     private FluidMachineModel(double ratedPowerW, double ratedSpeedRpm, double staticFraction, MachineCurve curve, FluidMachine common)
     {
         RatedSpeedRpm = ratedSpeedRpm;
@@ -84,6 +93,15 @@ public sealed class FluidMachineModel : LoadModel
 
     /// <summary>Efficiency of the machine at the rated point; likewise.</summary>
     public Given RatedEfficiency { get; private init; }
+
+    /// <summary>A machine so many times as large at the same speed and head, in the same pipe: flows are still parts of this one's.
+    /// </summary>
+    /// <param name="size">How many times, above 0.</param>
+    public FluidMachineModel Sized(double size)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(size);
+        return new FluidMachineModel(this, size);
+    }
 
     /// <summary>Builds the model, or names what is missing.</summary>
     /// <param name="load">The load as entered.</param>

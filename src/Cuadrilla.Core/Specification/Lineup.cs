@@ -6,6 +6,7 @@ using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Protection;
+using Cuadrilla.Core.Supplies;
 
 namespace Cuadrilla.Core.Specification;
 
@@ -72,6 +73,9 @@ public sealed record DrivePoint(
 {
     /// <summary>Protective and switching devices.</summary>
     public SwitchingDevices Devices { get; init; } = SwitchingDevices.None;
+
+    /// <summary>Sun instead of mains; null: fed from the lineup.</summary>
+    public SunSupply? Sun { get; init; }
 
     /// <summary>Filter, earth, bearings and places.</summary>
     public PointInterference Interference { get; init; } = PointInterference.NotStated;

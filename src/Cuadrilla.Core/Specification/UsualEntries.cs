@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
+using Cuadrilla.Core.Supplies;
 
 namespace Cuadrilla.Core.Specification;
 
@@ -9,6 +10,9 @@ public static class UsualEntries
 {
     // Of a 4-pole cage motor at rated load.
     private const double RatedOfSynchronous = 0.98;
+
+    // So much above where the water begins a pump on the sun is stopped.
+    private const double LeastOfFlowBegins = 1.03;
 
     // A machine that turns nearly as fast as its motor is coupled to it directly.
     private const double DirectUpTo = 1.3;
@@ -44,6 +48,16 @@ public static class UsualEntries
         Load<RollerGroupLoad>("roller-group.simultaneity", m => m.SimultaneityPct, (m, v) => m with { SimultaneityPct = v }),
         Load<WinderLoad>("winder.taper", m => m.TaperPct, (m, v) => m with { TaperPct = v }),
         Load<ServoAxisLoad>("servo-axis.incline", m => m.InclineDeg, (m, v) => m with { InclineDeg = v }),
+        Sunny("sun.noct", s => s.Module.NoctC, (s, v) => s with { Module = s.Module with { NoctC = v } }),
+        Sunny("sun.uoc", s => s.Module.UocPctPerK, (s, v) => s with { Module = s.Module with { UocPctPerK = v } }),
+        Sunny("sun.ump", s => s.Module.UmpPctPerK, (s, v) => s with { Module = s.Module with { UmpPctPerK = v } }),
+        Sunny("sun.power", s => s.Module.PowerPctPerK, (s, v) => s with { Module = s.Module with { PowerPctPerK = v } }),
+        Sunny("sun.maximum", s => s.Module.MaximumV, (s, v) => s with { Module = s.Module with { MaximumV = v } }),
+        Sunny("sun.switchgear", s => s.Strings.SwitchgearV, (s, v) => s with { Strings = s.Strings with { SwitchgearV = v } }),
+        Sunny("sun.swing", s => s.Place.SwingK, (s, v) => s with { Place = s.Place with { SwingK = v } }),
+        Sunny("sun.albedo", s => s.Place.Albedo, (s, v) => s with { Place = s.Place with { Albedo = v } }),
+        Sunny("sun.restart", s => s.Pumping.RestartMin, (s, v) => s with { Pumping = s.Pumping with { RestartMin = v } }),
+        Sunny("sun.stop-delay", s => s.Pumping.StopDelayS, (s, v) => s with { Pumping = s.Pumping with { StopDelayS = v } }),
         new("cable.length", p => p.Cable.LengthM, (p, v) => p with { Cable = p.Cable with { LengthM = v } }),
         new("feeder.length", p => p.Feeder is Feeder.ByCable f ? f.LengthM : null,
             (p, v) => p.Feeder is Feeder.ByCable f ? p with { Feeder = f with { LengthM = v } } : p),
@@ -88,6 +102,15 @@ public static class UsualEntries
                 p => p.Load is FluidLoad f ? p with { Load = f with { Common = f.Common with { RatedSpeedRpm = motorRpm } } } : p);
         }
 
+        if (point is { Sun.Pumping.LeastRpm.IsKnown: false, Load: PumpLoad load } && FluidMachineModel.Build(load, out _) is { } pump
+            && Math.Ceiling(LeastOfFlowBegins * pump.FlowBeginsAtRpm) is var least and >= 10)
+        {
+            yield return (
+                new UsualValue("sun.least-speed", "least speed of the pump", least, "rpm",
+                    FormattableString.Invariant($"Water comes from {pump.FlowBeginsAtRpm:0} rpm on, by the pump's curve; on site raise it until it appears")),
+                p => p.Sun is { } sun ? p with { Sun = sun with { Pumping = sun.Pumping with { LeastRpm = least } } } : p);
+        }
+
         if (point.Load is MechanicalLoad { Train.GearRatio.IsKnown: false } mechanical && MachineRpm(mechanical) is { } rpm and > 0)
         {
             var ratio = motorRpm / rpm;
@@ -114,6 +137,9 @@ public static class UsualEntries
         WinderLoad { LineSpeedMPerS: { IsKnown: true } v, CoreDiameterM: { IsKnown: true } d } => 60 * v.Value / (Math.PI * d.Value),
         _ => null,
     };
+
+    private static Place Sunny(string key, Func<SunSupply, Given> get, Func<SunSupply, double, SunSupply> set) =>
+        new(key, p => p.Sun is { } sun ? get(sun) : null, (p, v) => p.Sun is { } sun ? p with { Sun = set(sun, v) } : p);
 
     private static bool HasNoCurve(FluidLoad load) => load is not PumpLoad { Curve.Count: > 0 };
 

@@ -68,6 +68,12 @@ public sealed class Calculation
         Of<InterferenceCalculations.CommonModeInput>("common-mode", InterferenceCalculations.CommonModeOf),
         Of<InterferenceCalculations.LeakageInput>("leakage", InterferenceCalculations.Leakage),
         Of<InterferenceCalculations.CoupledInput>("coupled-voltage", InterferenceCalculations.Coupled),
+        Of<SpecialSupplyCalculations.OnePhaseInput>("single-phase-options", SpecialSupplyCalculations.OnePhase),
+        Of<SpecialSupplyCalculations.SeparationInput>("resistance-separation", SpecialSupplyCalculations.Separate),
+        Of<SpecialSupplyCalculations.StepUpInput>("step-up-chain", SpecialSupplyCalculations.StepUp),
+        Of<PvCalculations.StringInput>("pv-string", PvCalculations.String),
+        Of<PvCalculations.YearInput>("pv-year", PvCalculations.Year),
+        Of<SpecialSupplyCalculations.GeneratorInput>("generator-dip", SpecialSupplyCalculations.Generator),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>

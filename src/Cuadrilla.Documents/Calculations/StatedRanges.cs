@@ -40,7 +40,7 @@ internal static class StatedRanges
         {
             var described = schema["items"] as JsonObject ?? schema;
             described[range.MinimumIsExclusive ? "exclusiveMinimum" : "minimum"] = Number(range.Minimum);
-            described["maximum"] = Number(range.Maximum);
+            described[range.MaximumIsExclusive ? "exclusiveMaximum" : "maximum"] = Number(range.Maximum);
         }
     }
 
@@ -52,9 +52,9 @@ internal static class StatedRanges
                 break;
             case double or int:
                 var number = Number(value);
-                if (part.Range is { } r && !(number <= r.Max && (r.IsAboveMin ? number > r.Min : number >= r.Min)))
+                if (part.Range is { } r && !r.Has(number))
                 {
-                    yield return (path, Text(number), $"{(r.IsAboveMin ? "above " : string.Empty)}{Text(r.Min)} to {Text(r.Max)}");
+                    yield return (path, Text(number), r.Words);
                 }
 
                 break;
@@ -112,14 +112,22 @@ internal static class StatedRanges
 
     private static string Text(double value) => value.ToString(CultureInfo.InvariantCulture);
 
-    private sealed record Part(PropertyInfo Property, (double Min, double Max, bool IsAboveMin)? Range, int LeastItems, int MostItems)
+    private sealed record Limits(double Min, double Max, bool IsAboveMin, bool IsBelowMax)
+    {
+        public string Words => $"{(IsAboveMin ? "above " : string.Empty)}{Text(Min)} to {(IsBelowMax ? "below " : string.Empty)}{Text(Max)}";
+
+        public bool Has(double number) =>
+            (IsAboveMin ? number > Min : number >= Min) && (IsBelowMax ? number < Max : number <= Max);
+    }
+
+    private sealed record Part(PropertyInfo Property, Limits? Range, int LeastItems, int MostItems)
     {
         public static Part Of(PropertyInfo property, IReadOnlyList<ValidationAttribute> stated, NumberField? field)
         {
             var length = stated.OfType<LengthAttribute>().FirstOrDefault();
-            (double, double, bool)? range = stated.OfType<RangeAttribute>().FirstOrDefault() is { } r
-                ? (Number(r.Minimum), Number(r.Maximum), r.MinimumIsExclusive)
-                : field is not null ? (field.Min, field.Max, field.IsAboveMin) : null;
+            Limits? range = stated.OfType<RangeAttribute>().FirstOrDefault() is { } r
+                ? new(Number(r.Minimum), Number(r.Maximum), r.MinimumIsExclusive, r.MaximumIsExclusive)
+                : field is not null ? new(field.Min, field.Max, field.IsAboveMin, false) : null;
             return new Part(property, range, length?.MinimumLength ?? stated.OfType<MinLengthAttribute>().FirstOrDefault()?.Length ?? 0,
                 length?.MaximumLength ?? int.MaxValue);
         }

@@ -113,6 +113,8 @@ public static class ProjectJson
             (typeof(SizeBest), "size-best"),
             (typeof(SizeProtection), "size-protection"),
             (typeof(SizeBankContactor), "size-bank-contactor"),
+            (typeof(FeedFromSun), "feed-from-sun"),
+            (typeof(ChooseString), "choose-string"),
             (typeof(SizeModuleProtection), "size-module-protection"),
             (typeof(TakeDevice), "take-device"),
             (typeof(CureClash), "cure-clash"),

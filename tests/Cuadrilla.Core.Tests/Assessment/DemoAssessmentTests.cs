@@ -123,8 +123,9 @@ public sealed class DemoAssessmentTests
             var onLine = Found.Scenarios[0].OnLine.SingleOrDefault(d => d.DrivePointId == point.Id);
             if (drive is null && onLine is null)
             {
-                // Winders and servo axes draw through the module of their bus, the exit rollers through their common converter.
-                Assert.True(Demo.DcBusOf(point.Id) is not null || Demo.GroupOf(point.Id) is not null, point.Id);
+                // Winders and servo axes draw through the module of their bus, the exit rollers through their common converter, the pond
+                // pump from the sun.
+                Assert.True(point.Sun is not null || Demo.DcBusOf(point.Id) is not null || Demo.GroupOf(point.Id) is not null, point.Id);
                 continue;
             }
 

@@ -31,7 +31,7 @@ public sealed class CalculationRangeTests
                     continue;
                 }
 
-                Assert.Contains(path, Refused(name, input, path, Beyond(r.Max, 1)));
+                Assert.Contains(path, Refused(name, input, path, r.IsBelowMax ? r.Max : Beyond(r.Max, 1)));
                 Assert.Contains(path, Refused(name, input, path, r.IsAboveMin ? r.Min : Beyond(r.Min, -1)));
                 tried++;
             }
@@ -68,7 +68,7 @@ public sealed class CalculationRangeTests
     }
 
     // Leaves that are numbers, with the range of their schema; null where it states none.
-    private static IEnumerable<(string Path, (double Min, double Max, bool IsAboveMin)? Range)> Numbers(JsonNode node, JsonNode? schema,
+    private static IEnumerable<(string Path, (double Min, double Max, bool IsAboveMin, bool IsBelowMax)? Range)> Numbers(JsonNode node, JsonNode? schema,
         string path)
     {
         switch (node)
@@ -95,9 +95,10 @@ public sealed class CalculationRangeTests
 
                 break;
             case JsonValue value when value.TryGetValue<double>(out _):
-                yield return (path, schema?["maximum"] is { } max
-                    ? ((double)(schema["exclusiveMinimum"] ?? schema["minimum"])!, (double)max, schema["exclusiveMinimum"] is not null)
-                        : null);
+                yield return (path, (schema?["exclusiveMaximum"] ?? schema?["maximum"]) is { } max
+                    ? ((double)(schema!["exclusiveMinimum"] ?? schema["minimum"])!, (double)max, schema["exclusiveMinimum"] is not null,
+                        schema["exclusiveMaximum"] is not null)
+                    : null);
                 break;
         }
     }

@@ -9,6 +9,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Supplies;
 using Cuadrilla.Documents.Demo;
 
 namespace Cuadrilla.Core.Tests.Specification;
@@ -104,7 +105,7 @@ public sealed class UsualEntryTests
         ];
         var cable = new MotorCable(Given.Unknown, 6, 1, ConductorMaterial.Copper, true);
         var feeder = new Feeder.ByCable(Given.Unknown, 6, 1, ConductorMaterial.Copper);
-        var proposed = loads.SelectMany(l => UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder }, Data, 50))
+        var proposed = loads.SelectMany(l => UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder, Sun = SunSupply.Open }, Data, 50))
             .Select(u => u.Key).ToHashSet();
         Assert.All(Data.UsualEntries, u => Assert.Contains(u.Key, proposed));
 

@@ -26,6 +26,7 @@ describe("stages", () => {
       "parallel",
       "harmonics",
       "energy",
+      "pv",
     ];
     for (const family of families) {
       expect(stages.filter((s) => s.owns(check(`${family}.x`, "fails")))).toHaveLength(1);

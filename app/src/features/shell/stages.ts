@@ -4,7 +4,17 @@ import type { Row } from "../board/selection";
 
 /** What stands in the middle. */
 export type View =
-  "board" | "plant" | "list" | "field" | "harmonics" | "interference" | "energy" | "schedules" | "sheets" | "history";
+  | "board"
+  | "plant"
+  | "list"
+  | "field"
+  | "harmonics"
+  | "interference"
+  | "supplies"
+  | "energy"
+  | "schedules"
+  | "sheets"
+  | "history";
 
 /** A stage of the work: either a page of its own or a band of the board. */
 export interface Stage {
@@ -41,6 +51,7 @@ export const stages: readonly Stage[] = [
   { key: "7", name: "Interference", view: "interference", owns: begins("emc") },
   { key: "9", name: "Energy", view: "energy", owns: begins("energy") },
   { key: "0", name: "Field", view: "field", owns: nothing },
+  { key: "U", name: "Supplies", view: "supplies", owns: begins("pv"), isLower: true },
   { key: "L", name: "List", view: "list", owns: nothing, isLower: true },
   { key: "W", name: "Schedules", view: "schedules", owns: nothing, isLower: true },
   { key: "S", name: "Sheets", view: "sheets", owns: nothing, isLower: true },

@@ -47,6 +47,7 @@ internal static class DrivePointValidation
         }
 
         CheckLoad(point.Load, at + "/load", p);
+        SunValidation.Check(point.Sun, at + "/sun", p);
     }
 
     // A release is set within the rating of its breaker; a maker's curve is whole and carries less than it clears.

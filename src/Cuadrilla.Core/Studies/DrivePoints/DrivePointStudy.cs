@@ -3,6 +3,7 @@ using Cuadrilla.Core.Studies.Brakes;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Core.Studies.Stopping;
+using Cuadrilla.Core.Studies.Sun;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
@@ -23,7 +24,9 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
     {
         ArgumentNullException.ThrowIfNull(model);
         IReadOnlyList<EnergyAlternative> alternatives = [];
-        var best = Judging.One(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, () =>
+        var best = model.Input.DrivePoint.Sun is not null
+            ? Check.NotConcerned(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, "fed from the sun: its energy is not bought")
+            : Judging.One(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, () =>
         {
             alternatives = EnergyAlternatives.Ready(model) is { } drive ? EnergyAlternatives.Of(drive) : [];
             return EnergyCheck.Of(model, alternatives);
@@ -41,6 +44,8 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
                 () => InertiaRatioCheck.Of(model)),
             .. Judging.All("gear.service-factor", model.Id, BoardRow.Load, "Gearbox", () => GearCheck.Of(model)),
             .. Judging.All("supply.ride-through", model.Id, BoardRow.Converter, "Dip of the supply", () => RideThroughCheck.Of(model)),
+            .. Judging.All("pv.string-voltage", model.Id, BoardRow.Supply, "Array", () => SunChecks.Of(model)),
+            .. Judging.All("pv.daily-water", model.Id, BoardRow.Load, "Water a day", () => SunWaterChecks.Of(model)),
             .. Judging.All("brake.sequence", model.Id, BoardRow.Motor, "Brake sequence", () => BrakeChecks.Of(model)),
         ];
         return new DrivePointStudy(model, checks, alternatives);

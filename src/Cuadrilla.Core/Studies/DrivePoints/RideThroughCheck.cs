@@ -22,7 +22,7 @@ internal static class RideThroughCheck
 
     public static IEnumerable<Check> Of(DrivePointModel point)
     {
-        if (point.Choice is not { } choice || point.Input.OnDcBus || point.WholeItem is { DcCapacitanceUf: <= 0 })
+        if (point.Choice is not { } choice || point.Input.HasNoLine || point.WholeItem is { DcCapacitanceUf: <= 0 })
         {
             yield break;
         }

@@ -36,6 +36,9 @@ public sealed record DrivePointInput
     /// <summary>True on a common DC bus.</summary>
     public bool OnDcBus { get; init; }
 
+    /// <summary>True where nothing of it hangs on the line: on a common DC bus, or on the sun.</summary>
+    public bool HasNoLine => OnDcBus || DrivePoint.Sun is not null;
+
     /// <summary>True where that bus is held by an active supply module.</summary>
     public bool OnActiveBus { get; init; }
 

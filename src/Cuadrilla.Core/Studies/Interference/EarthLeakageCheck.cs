@@ -18,7 +18,7 @@ internal static class EarthLeakageCheck
 
     public static IEnumerable<Check> Of(DrivePointModel model, Bus bus, SupplyContext supply)
     {
-        if (model.Starter is not null || model.WholeItem is not { } item || model.Input.OnDcBus || model.Input.Group is { IsHead: false })
+        if (model.Starter is not null || model.WholeItem is not { } item || model.Input.HasNoLine || model.Input.Group is { IsHead: false })
         {
             yield break;
         }

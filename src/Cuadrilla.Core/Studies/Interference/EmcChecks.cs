@@ -25,7 +25,7 @@ internal static class EmcChecks
         }
 
         var figures = InterferenceFigures.Of(model, bus, supply.Plant);
-        if (!model.Input.OnDcBus)
+        if (!model.Input.HasNoLine)
         {
             yield return Category(figures, supply);
         }
@@ -45,7 +45,7 @@ internal static class EmcChecks
         {
             var bus = supply.Plant.Distribution.Bus(lineup.BusId);
             planned.AddRange(lineup.DrivePoints.Select(p => byId[p.Id])
-                .Where(m => m is { Starter: null, WholeItem: not null, Input.OnDcBus: false, Input.Group: null or { IsHead: true } })
+                .Where(m => m is { Starter: null, WholeItem: not null, Input.HasNoLine: false, Input.Group: null or { IsHead: true } })
                 .Where(m => NeededCategory.Of(supply.Plant, bus, m.WholeItem!.LightCurrentA).ByPlan).Select(m => m.Input.DrivePoint.Tag));
             foreach (var dc in lineup.DcBuses)
             {

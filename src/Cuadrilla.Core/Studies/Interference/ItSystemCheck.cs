@@ -16,7 +16,7 @@ internal static class ItSystemCheck
 
     public static IEnumerable<Check> Of(DrivePointModel model, Bus bus)
     {
-        if (model.WholeItem is not { } item || model.Input.OnDcBus || model.Input.Group is { IsHead: false }
+        if (model.WholeItem is not { } item || model.Input.HasNoLine || model.Input.Group is { IsHead: false }
             || bus.Earthing is not (EarthingSystem.It or EarthingSystem.CornerEarthed))
         {
             yield break;

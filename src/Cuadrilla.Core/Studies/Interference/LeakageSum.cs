@@ -24,7 +24,7 @@ internal static class LeakageSum
             }
         }
 
-        foreach (var model in models.Where(m => m.Starter is null && !m.Input.OnDcBus && m.Input.Group is null or { IsHead: true }))
+        foreach (var model in models.Where(m => m.Starter is null && !m.Input.HasNoLine && m.Input.Group is null or { IsHead: true }))
         {
             Add(InterferenceFigures.Of(model, bus, plant).Leaks?.TotalMa, model.Input.DrivePoint.Tag);
         }

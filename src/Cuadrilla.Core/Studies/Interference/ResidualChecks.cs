@@ -25,7 +25,7 @@ internal static class ResidualChecks
     public static IEnumerable<Check> Of(DrivePointModel model, Bus bus, SupplyContext supply)
     {
         var point = model.Input.DrivePoint;
-        if (model.WholeItem is null && model.Starter is null || model.Input.OnDcBus || model.Input.Group is { IsHead: false })
+        if (model.WholeItem is null && model.Starter is null || model.Input.HasNoLine || model.Input.Group is { IsHead: false })
         {
             yield break;
         }

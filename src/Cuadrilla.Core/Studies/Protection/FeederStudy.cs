@@ -42,7 +42,7 @@ internal sealed class FeederStudy : FeedStudy
 
     public DrivePoint Point => Model.Input.DrivePoint;
 
-    public override bool HasFeeder => !Model.Input.OnDcBus && Model.Input.Group is null or { IsHead: true };
+    public override bool HasFeeder => !Model.Input.HasNoLine && Model.Input.Group is null or { IsHead: true };
 
     public override bool IsOnLine => Model.Starter is not null;
 

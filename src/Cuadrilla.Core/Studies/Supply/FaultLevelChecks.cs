@@ -55,6 +55,12 @@ internal static class FaultLevelChecks
     public static Check OfConverter(DrivePointModel model, Bus bus, SupplyContext supply)
     {
         const string title = "Fault level at the converter";
+        if (model.Input.DrivePoint.Sun is not null)
+        {
+            return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title,
+                "fed from the sun: an array gives little more than its rated current into a fault");
+        }
+
         if (model.Input.OnDcBus)
         {
             return Check.NotConcerned(ConverterId, model.Id, BoardRow.Supply, title,

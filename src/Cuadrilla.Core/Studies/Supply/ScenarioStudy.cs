@@ -41,7 +41,7 @@ internal static class ScenarioStudy
         }
 
         var buses = plant.BusOfDrivePoints();
-        var unfed = plant.AllDrivePoints().Where(p => scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag)
+        var unfed = plant.AllDrivePoints().Where(p => p.Sun is null && scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag)
             .ToList();
         var running = new List<RunningDrive>(models.Count);
         var onBus = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);
@@ -51,7 +51,7 @@ internal static class ScenarioStudy
         foreach (var model in models)
         {
             var state = scenario.StateOf(model.Id);
-            if (!state.Running || !network.IsLive(buses[model.Id].Id))
+            if (!state.Running || model.Input.DrivePoint.Sun is not null || !network.IsLive(buses[model.Id].Id))
             {
                 continue;
             }

@@ -14,6 +14,11 @@ internal static class SupplyDataCheck
 
     public static Check Of(DrivePointModel model, PlantSpecification plant)
     {
+        if (model.Input.DrivePoint.Sun is not null)
+        {
+            return Check.NotConcerned(Id, model.Id, BoardRow.Supply, Title, "fed from the sun");
+        }
+
         var missing = PlantNetwork.Missing(plant).ToList();
         if (model.Feeder is null)
         {
