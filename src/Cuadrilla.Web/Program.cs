@@ -113,6 +113,7 @@ api.MapShafts();
 api.MapFollowers();
 api.MapBrakes();
 api.MapSun();
+api.MapLongCables();
 api.MapComparison();
 api.MapHarmonics();
 api.MapMeasurements();

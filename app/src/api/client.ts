@@ -40,6 +40,7 @@ export type Shaft = Schemas["ShaftDocument"];
 export type Follower = Schemas["FollowerDocument"];
 export type Brake = Schemas["BrakeDocument"];
 export type SunAnswer = Schemas["SunDocument"];
+export type LongCableAnswer = Schemas["LongCableDocument"];
 export type SunSweepAnswer = Schemas["SunSweepResult"];
 export type Measurement = Schemas["MeasurementDocument"];
 export type HarmonicStudy = Schemas["HarmonicStudyDocument"];

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/drive-points/{point}/long-cable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLongCable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/lineups/{lineup}/comparison": {
         parameters: {
             query?: never;
@@ -1266,6 +1282,14 @@ export interface components {
             ownMotors: components["schemas"]["OwnMotorDocument"][];
             ownConverters: components["schemas"]["ConverterDocument"][];
         };
+        AtDepth: {
+            /** Format: double */
+            depthM: number;
+            /** Format: double */
+            groundC: number;
+            /** Format: double */
+            conductorC: number;
+        };
         AtDiameter: {
             /** Format: double */
             diameterM: number;
@@ -1275,6 +1299,26 @@ export interface components {
             torqueNm: number;
             /** Format: double */
             powerKw: number;
+        };
+        AtFrequency: {
+            /** Format: double */
+            frequencyHz: number;
+            /** Format: double */
+            surfaceV: number;
+            /** Format: double */
+            lowSideV: number;
+            /** Format: double */
+            fluxPu: number;
+            /** Format: double */
+            startFluxPu: null | number;
+            /** Format: double */
+            motorA: number;
+            /** Format: double */
+            converterA: number;
+            /** Format: double */
+            loadNm: number;
+            /** Format: double */
+            availableNm: null | number;
         };
         AtSwitching: {
             /** Format: double */
@@ -1975,6 +2019,11 @@ export interface components {
             outputW: number;
             reason: components["schemas"]["Reason"];
         };
+        ChainVoltage: {
+            where: string;
+            /** Format: double */
+            voltageV: number;
+        };
         /** @enum {unknown} */
         ChangeOperation: "add" | "remove" | "replace";
         ChangeRequest: {
@@ -2509,6 +2558,7 @@ export interface components {
             skipBands: components["schemas"]["SkipBand"][];
             brake: components["schemas"]["HoldingBrake"];
             devices?: components["schemas"]["SwitchingDevices"];
+            stepUp?: null | components["schemas"]["StepUpSupply"];
             sun?: null | components["schemas"]["SunSupply"];
             interference?: components["schemas"]["PointInterference"];
         };
@@ -2946,6 +2996,13 @@ export interface components {
             permittedClampings: null | number;
             coil: components["schemas"]["BrakeCoil"];
             control: components["schemas"]["BrakeControl"];
+        };
+        IdentificationRun: {
+            name: string;
+            possible: boolean;
+            state: string;
+            unlocks: string;
+            why: string;
         };
         InputProblem: {
             pointer: string;
@@ -3540,6 +3597,54 @@ export interface components {
             frictionNm: null | number;
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
+        };
+        LongCableDocument: {
+            missing: string[];
+            figures: null | components["schemas"]["LongCableFigures"];
+            along: components["schemas"]["ChainVoltage"][];
+            overFrequency: components["schemas"]["AtFrequency"][];
+            depth: components["schemas"]["AtDepth"][];
+            runs: components["schemas"]["IdentificationRun"][];
+        };
+        LongCableFigures: {
+            /** Format: double */
+            conductorC: number;
+            /** Format: double */
+            cableOhm: number;
+            /** Format: double */
+            cableReactanceOhm: number;
+            /** Format: double */
+            surfaceV: number;
+            /** Format: double */
+            transformerDropV: number;
+            /** Format: double */
+            tapNeededV: number;
+            /** Format: double */
+            tapProposedV: null | number;
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            transformerKva: number;
+            /** Format: double */
+            chargingA: null | number;
+            /** Format: double */
+            converterA: number;
+            /** Format: double */
+            converterSumA: number;
+            /** Format: double */
+            ratedHz: number;
+            /** Format: double */
+            fluxLimitPu: null | number;
+            /** Format: double */
+            leastHz: null | number;
+            /** Format: double */
+            resonanceHz: null | number;
+            /** Format: double */
+            resonanceFromHz: null | number;
+            /** Format: double */
+            resonanceToHz: null | number;
+            readings: null | components["schemas"]["ReadingsDocument"];
+            referred: null | components["schemas"]["ReferredDocument"];
         };
         LossSplit: {
             /** Format: double */
@@ -4478,7 +4583,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandUseStepUp"] | components["schemas"]["PlantCommandSizeStepUp"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -4688,6 +4793,11 @@ export interface components {
             kind: "size-resistor";
             pointIds: string[];
         };
+        PlantCommandSizeStepUp: {
+            /** @enum {string} */
+            kind: "size-step-up";
+            pointId: string;
+        };
         PlantCommandSplitOnShaft: {
             /** @enum {string} */
             kind: "split-on-shaft";
@@ -4715,6 +4825,13 @@ export interface components {
             /** @enum {string} */
             kind: "use-region";
             region: string;
+        };
+        PlantCommandUseStepUp: {
+            /** @enum {string} */
+            kind: "use-step-up";
+            pointId: string;
+            /** @default false */
+            back: boolean;
         };
         PlantCommandUseTransformerSize: {
             /** @enum {string} */
@@ -5161,6 +5278,18 @@ export interface components {
              */
             largestRpm: null | number;
         };
+        ReadingsDocument: {
+            /** Format: double */
+            cableOhm: number;
+            /** Format: double */
+            statorOhm: number;
+            /** Format: double */
+            stator20Ohm: number;
+            phasesOhm: number[];
+            /** Format: double */
+            spreadPct: number;
+            plausible: boolean;
+        };
         Reason: {
             formula: string;
             withNumbers: string;
@@ -5172,6 +5301,14 @@ export interface components {
             value: string;
             unit: string;
             origin: string;
+        };
+        ReferredDocument: {
+            /** Format: double */
+            statorAndCableOhm: number;
+            /** Format: double */
+            transformerOhm: number;
+            /** Format: double */
+            transformerReactanceOhm: number;
         };
         Region: {
             key: string;
@@ -5901,6 +6038,127 @@ export interface components {
             basedOn: number;
             who: string;
         };
+        StepUpFilter: {
+            /**
+             * Filter inductance
+             * @description Of a phase.
+             */
+            inductanceMh?: null | number;
+            /**
+             * Filter capacitance
+             * @description Of a phase, in star.
+             */
+            capacitanceUf?: null | number;
+            /**
+             * Filter current
+             * @description Of its capacitors, of the load’s current; 10 to 20.
+             */
+            currentPct?: null | number;
+            /**
+             * Permits a transformer
+             * @description Whether its maker permits a transformer behind it.
+             */
+            permitsTransformer?: boolean;
+        };
+        StepUpStart: {
+            /**
+             * Start frequency
+             * @description Least frequency at which current flows.
+             */
+            startHz?: null | number;
+            /**
+             * Start current
+             * @description Of the motor’s rated current.
+             */
+            startCurrentPct?: null | number;
+            /**
+             * Flux permitted
+             * @description Of the transformer; usually 1.1.
+             */
+            fluxLimitPu?: null | number;
+            /**
+             * Ramp
+             * @description To the rated frequency; at least 1 s.
+             */
+            rampS?: null | number;
+            /**
+             * Draining
+             * @description Until the column has drained: 10, deep wells 30.
+             */
+            backSpinMin?: null | number;
+            /**
+             * Against back-spin
+             * @description How a restart against a pump that turns back is prevented.
+             * @enum {string}
+             */
+            backSpin?: "not-stated" | "waiting-time" | "speed-proven" | "flying-start" | "non-return";
+            /**
+             * Identification
+             * @description How the converter comes to know motor and cable.
+             * @enum {string}
+             */
+            identification?: "not-stated" | "calculated" | "alternating-injection" | "at-speed" | "direct-at-rest";
+        };
+        StepUpSupply: {
+            transformer?: components["schemas"]["StepUpTransformer"];
+            well?: components["schemas"]["WellCable"];
+            start?: components["schemas"]["StepUpStart"];
+            filter?: components["schemas"]["StepUpFilter"];
+            readings?: components["schemas"]["SurfaceReadings"];
+        };
+        StepUpTransformer: {
+            /**
+             * Transformer
+             * @description Rated apparent power.
+             */
+            ratedKva?: null | number;
+            /**
+             * Low side
+             * @description Rated voltage between phases of its low side.
+             */
+            primaryV?: null | number;
+            tapsV?: number[];
+            /**
+             * Tap in use
+             * @description One of its taps, without load.
+             */
+            tapV?: null | number;
+            /**
+             * Short-circuit impedance
+             * @description uk at rated current.
+             */
+            ukPct?: null | number;
+            /**
+             * Load loss
+             * @description At rated current.
+             */
+            loadLossKw?: null | number;
+            /**
+             * No-load loss
+             * @description At rated voltage and frequency.
+             */
+            noLoadLossKw?: null | number;
+            /**
+             * Magnetising current
+             * @description Of the load’s current on the low side.
+             */
+            magnetisingPct?: null | number;
+            /**
+             * Designed down to
+             * @description Frequency down to which it carries its rated voltage without saturating.
+             */
+            designHz?: null | number;
+            /**
+             * For converters
+             * @description Whether it is made for converters, K-factor 4.
+             */
+            forConverters?: boolean;
+            /**
+             * Insulation monitor
+             * @description Whether a monitor watches the insulation of its floating secondary.
+             */
+            insulationMonitored?: boolean;
+        };
         StopTrace: {
             /** Format: double */
             timeS: number;
@@ -6353,6 +6611,38 @@ export interface components {
         };
         /** @enum {unknown} */
         SupplyModuleKind: "diode" | "half-controlled" | "regenerative-thyristor" | "active";
+        SurfaceReadings: {
+            /**
+             * Reading U–V
+             * @description Between conductors at the surface, at rest.
+             */
+            uvOhm?: null | number;
+            /**
+             * Reading V–W
+             * @description Between conductors at the surface, at rest.
+             */
+            vwOhm?: null | number;
+            /**
+             * Reading W–U
+             * @description Between conductors at the surface, at rest.
+             */
+            wuOhm?: null | number;
+            /**
+             * Winding
+             * @description Temperature of the winding when it was read.
+             */
+            windingC?: null | number;
+            /**
+             * Spread, tight from
+             * @description Usually 5 through a long cable.
+             */
+            tightPct?: null | number;
+            /**
+             * Spread, fails from
+             * @description Usually 10 through a long cable; some accept 15.
+             */
+            failsPct?: null | number;
+        };
         SwitchState: {
             elementId: string;
             closed: boolean;
@@ -6833,6 +7123,48 @@ export interface components {
             currentA: number;
             /** Format: double */
             fundamentalA: number;
+        };
+        WellCable: {
+            /**
+             * Resistance at 20 °C
+             * @description Of one conductor, by its maker.
+             */
+            resistanceOhmPerKm?: null | number;
+            /**
+             * Reactance
+             * @description At the motor’s rated frequency; usually 0.1.
+             */
+            reactanceOhmPerKm?: null | number;
+            /**
+             * Capacitance
+             * @description Of one conductor; usually 0.2 to 0.4.
+             */
+            capacitanceUfPerKm?: null | number;
+            /**
+             * At the surface
+             * @description Temperature at the surface.
+             */
+            surfaceC?: null | number;
+            /**
+             * Rise with depth
+             * @description 25 to 30 unless measured.
+             */
+            gradientKPerKm?: null | number;
+            /**
+             * Capacity where it hangs
+             * @description Current-carrying capacity by its maker.
+             */
+            capacityA?: null | number;
+            /**
+             * Rise at that capacity
+             * @description 30 to 50.
+             */
+            heatingK?: null | number;
+            /**
+             * Rated voltage of the cable
+             * @description Between conductors.
+             */
+            ratedV?: null | number;
         };
         WorkingPoint: {
             /** Format: double */
@@ -7997,6 +8329,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BrakeDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getLongCable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongCableDocument"];
                 };
             };
             /** @description Unauthorized */

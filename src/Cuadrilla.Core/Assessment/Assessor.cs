@@ -13,6 +13,7 @@ using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Groups;
 using Cuadrilla.Core.Studies.Interference;
+using Cuadrilla.Core.Studies.LongCable;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Starting;
@@ -195,7 +196,8 @@ public sealed partial class Assessor : IPlantStudies
         // Where the currents of a scenario are not known nobody knows its voltages: what holds at the nominal one may fail there. One
         // front end without a
         // state of its own leaves them to be known.
-        var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id == "converter.output-voltage"
+        var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id is "converter.output-voltage" or LongCableChecks.OutputId
+            or LongCableChecks.TapId
             && !model.Input.HasNoLine;
         List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails
             ? [.. supply.Scenarios.Where(s => !s.Iteration.IsSettled || s.Faults.Count > 0 || s.Drives.Count == 0)
@@ -212,6 +214,12 @@ public sealed partial class Assessor : IPlantStudies
             "converter.output-voltage" when range.LowestPct < 100 && !model.Input.HasNoLine =>
                 Judging.One(check.Id, model.Id, check.Row, check.Title,
                     () => OutputVoltageCheck.Of(model, range.LowestPct / 100, range.LowestScenario)),
+            LongCableChecks.OutputId when range.LowestPct < 100 && LongCableStudy.Of(model) is { } study =>
+                Judging.One(check.Id, model.Id, check.Row, check.Title,
+                    () => LongCableChecks.Output(study, range.LowestPct / 100, range.LowestScenario)),
+            LongCableChecks.TapId when range.LowestPct < 100 && LongCableStudy.Of(model) is { } study =>
+                Judging.One(check.Id, model.Id, check.Row, check.Title,
+                    () => LongCableChecks.Tap(study, range.LowestPct / 100, range.LowestScenario)),
             "motor.peak" when range.LowestPct < 100 && model.Starter is not null =>
                 Judging.One(check.Id, model.Id, check.Row, check.Title,
                     () => MotorChecks.Peak(model, range.LowestPct / 100, range.LowestScenario)),
@@ -326,7 +334,7 @@ public sealed partial class Assessor : IPlantStudies
             shaft?.SpeedRpm,
             study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group
                 ? study.Model.Converter?.SiteCurrentA / group.PartPu
-                : study.Model.Converter?.SiteCurrentA,
+                : study.Model.Converter?.SiteCurrentA * (study.Model.StepUp?.CurrentPu ?? 1),
             front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine)
                 .FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
             front?.LoadedPhase.ThdiPct,

@@ -25,6 +25,9 @@ public sealed record ConverterItem
     /// <summary>Line voltage, V; of a single-phase input between its two conductors.</summary>
     public required double RatedVoltageV { get; init; }
 
+    /// <summary>Where a step-up transformer stands behind it and it is seen from the motor's side: times its own voltage.</summary>
+    public double ReferredPu { get; init; } = 1;
+
     /// <summary>Rated power in hp where it is rated so; 0 where in kW.</summary>
     public double RatedHp { get; init; }
 

@@ -74,6 +74,9 @@ public sealed record DrivePoint(
     /// <summary>Protective and switching devices.</summary>
     public SwitchingDevices Devices { get; init; } = SwitchingDevices.None;
 
+    /// <summary>Step-up transformer between converter and motor cable; null: there is none.</summary>
+    public StepUpSupply? StepUp { get; init; }
+
     /// <summary>Sun instead of mains; null: fed from the lineup.</summary>
     public SunSupply? Sun { get; init; }
 

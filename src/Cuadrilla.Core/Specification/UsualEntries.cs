@@ -58,6 +58,18 @@ public static class UsualEntries
         Sunny("sun.albedo", s => s.Place.Albedo, (s, v) => s with { Place = s.Place with { Albedo = v } }),
         Sunny("sun.restart", s => s.Pumping.RestartMin, (s, v) => s with { Pumping = s.Pumping with { RestartMin = v } }),
         Sunny("sun.stop-delay", s => s.Pumping.StopDelayS, (s, v) => s with { Pumping = s.Pumping with { StopDelayS = v } }),
+        Stepped("step-up.magnetising", s => s.Transformer.MagnetisingPct,
+            (s, v) => s with { Transformer = s.Transformer with { MagnetisingPct = v } }),
+        Stepped("step-up.reactance", s => s.Well.ReactanceOhmPerKm, (s, v) => s with { Well = s.Well with { ReactanceOhmPerKm = v } }),
+        Stepped("step-up.capacitance", s => s.Well.CapacitanceUfPerKm, (s, v) => s with { Well = s.Well with { CapacitanceUfPerKm = v } }),
+        Stepped("step-up.surface", s => s.Well.SurfaceC, (s, v) => s with { Well = s.Well with { SurfaceC = v } }),
+        Stepped("step-up.gradient", s => s.Well.GradientKPerKm, (s, v) => s with { Well = s.Well with { GradientKPerKm = v } }),
+        Stepped("step-up.heating", s => s.Well.HeatingK, (s, v) => s with { Well = s.Well with { HeatingK = v } }),
+        Stepped("step-up.filter-current", s => s.Filter.CurrentPct, (s, v) => s with { Filter = s.Filter with { CurrentPct = v } }),
+        Stepped("step-up.start-frequency", s => s.Start.StartHz, (s, v) => s with { Start = s.Start with { StartHz = v } }),
+        Stepped("step-up.start-current", s => s.Start.StartCurrentPct, (s, v) => s with { Start = s.Start with { StartCurrentPct = v } }),
+        Stepped("step-up.flux", s => s.Start.FluxLimitPu, (s, v) => s with { Start = s.Start with { FluxLimitPu = v } }),
+        Stepped("step-up.ramp", s => s.Start.RampS, (s, v) => s with { Start = s.Start with { RampS = v } }),
         new("cable.length", p => p.Cable.LengthM, (p, v) => p with { Cable = p.Cable with { LengthM = v } }),
         new("feeder.length", p => p.Feeder is Feeder.ByCable f ? f.LengthM : null,
             (p, v) => p.Feeder is Feeder.ByCable f ? p with { Feeder = f with { LengthM = v } } : p),
@@ -140,6 +152,10 @@ public static class UsualEntries
 
     private static Place Sunny(string key, Func<SunSupply, Given> get, Func<SunSupply, double, SunSupply> set) =>
         new(key, p => p.Sun is { } sun ? get(sun) : null, (p, v) => p.Sun is { } sun ? p with { Sun = set(sun, v) } : p);
+
+    private static Place Stepped(string key, Func<StepUpSupply, Given> get, Func<StepUpSupply, double, StepUpSupply> set) =>
+        new(key, p => p.StepUp is { } stepUp ? get(stepUp) : null,
+            (p, v) => p.StepUp is { } stepUp ? p with { StepUp = set(stepUp, v) } : p);
 
     private static bool HasNoCurve(FluidLoad load) => load is not PumpLoad { Curve.Count: > 0 };
 

@@ -115,6 +115,8 @@ public static class ProjectJson
             (typeof(SizeBankContactor), "size-bank-contactor"),
             (typeof(FeedFromSun), "feed-from-sun"),
             (typeof(ChooseString), "choose-string"),
+            (typeof(UseStepUp), "use-step-up"),
+            (typeof(SizeStepUp), "size-step-up"),
             (typeof(SizeModuleProtection), "size-module-protection"),
             (typeof(TakeDevice), "take-device"),
             (typeof(CureClash), "cure-clash"),

@@ -182,7 +182,7 @@ public sealed record DrivePointSheet(
             ? $"{point.Cable.ParallelRuns} × {Text.N(point.Cable.CrossSectionMm2.Value)} mm² {point.Cable.Material.ToString().ToLowerInvariant()}, {Text.N(point.Cable.LengthM.Value)} m{(point.Cable.Screened ? ", screened" : string.Empty)}"
             : "not complete");
         yield return new SheetLine("Converter", model.Converter is { } converter
-            ? $"{ItemText.Converter(converter.Item)}, {(converter.Item.RatedHp > 0 ? $"{Text.N(converter.Item.RatedHp)} hp" : $"{Text.N(converter.Item.RatedKw)} kW")}, {Text.N(converter.RatedCurrentA)} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA)} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
+            ? $"{ItemText.Converter(converter.Item)}, {(converter.Item.RatedHp > 0 ? $"{Text.N(converter.Item.RatedHp)} hp" : $"{Text.N(converter.Item.RatedKw)} kW")}, {Text.N(converter.RatedCurrentA * (model.StepUp?.CurrentPu ?? 1))} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA * (model.StepUp?.CurrentPu ?? 1))} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
             : model.Starter is { } starter ? starter.Name + (starter.Item is { } item ? $", {Text.N(item.RatedCurrentA)} A" : string.Empty)
                 : "not chosen");
         if (model.Choice is { } choice)
@@ -220,8 +220,14 @@ public sealed record DrivePointSheet(
             yield return new SheetLine("Reason for the converter", point.Converter.ReasonGiven());
         }
 
+        foreach (var line in SpecialSupplyLines.Of(model))
+        {
+            yield return line;
+        }
+
         yield return new SheetLine("Feeder", point.Feeder switch
         {
+            _ when point.Sun is not null => "none: fed from the sun",
             Feeder.OnBusbar => "on the busbar",
             Feeder.ByCable { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: true } f =>
                 $"{f.ParallelRuns} × {Text.N(f.CrossSectionMm2.Value)} mm² {f.Material.ToString().ToLowerInvariant()}, {Text.N(f.LengthM.Value)} m",

@@ -18,7 +18,7 @@ public sealed class LayoutTests
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
     private static readonly string[] Studies =
     [
-        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "DrivePoints", "DcBuses", "Protection",
+        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "DrivePoints", "DcBuses", "Protection",
         "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
         "Arrangements",
     ];

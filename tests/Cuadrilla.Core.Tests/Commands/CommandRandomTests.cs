@@ -49,6 +49,8 @@ public sealed class CommandRandomTests
         (ids, _) => new SizeProtection(ids, (ProtectedPart)(ids.Length % 4), (DeviceKind)(ids[0].Length % 5)),
         (ids, _) => new FeedFromSun(ids[0], ids.Length % 3 == 0),
         (ids, _) => new ChooseString(ids[0], 8 * ids.Length, ids.Length),
+        (ids, _) => new UseStepUp(ids[0], ids.Length % 3 == 0),
+        (ids, _) => new SizeStepUp(ids[0]),
         (_, plant) => new SizeBankContactor(plant.Distribution.CapacitorBanks is [var bank, ..] ? bank.Id : "none"),
         (ids, plant) => new TakeDevice(ids, plant.Devices is [var own, ..] ? own.Id : "none"),
         (ids, plant) => Studies.Separation(plant)?.Clashes is [var clash, ..]

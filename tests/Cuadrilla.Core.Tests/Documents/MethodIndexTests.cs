@@ -50,7 +50,7 @@ public sealed partial class MethodIndexTests
     [GeneratedRegex(@"`(Core/[\w/.]+)`")]
     private static partial Regex Place();
 
-    [GeneratedRegex(@"\(?`([a-z]+\.[a-z0-9-]+)`\)")]
+    [GeneratedRegex(@"\(?`([a-z-]+\.[a-z0-9-]+)`\)")]
     private static partial Regex CheckId();
 
     [GeneratedRegex(@"^\| \[[\w-]+\]\(([\w-]+\.md)\)", RegexOptions.Multiline)]

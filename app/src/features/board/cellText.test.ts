@@ -103,4 +103,15 @@ describe("what a cell says", () => {
       detail: "not in the catalogue",
     });
   });
+
+  it("tells the sun from the busbar, and a transformer ahead of a cable", () => {
+    const sunny = { ...full, sun: { module: { peakW: 450 }, strings: { inSeries: 14, inParallel: 3 } } } as DrivePoint;
+    expect(cellText("supply", sunny, figures, items, unitsOf("si"))).toEqual({
+      choice: "sun, 3 × 14",
+      detail: "array 18.9 kW",
+    });
+    expect(cellText("supply", { ...full, sun: {} }, figures, items, unitsOf("si")).choice).toBe("sun, strings open");
+    const deep = { ...full, stepUp: { transformer: { tapV: 470 } } } as DrivePoint;
+    expect(cellText("cable", deep, figures, items, unitsOf("si")).more).toContain("tap 470 V");
+  });
 });

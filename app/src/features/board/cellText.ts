@@ -47,7 +47,17 @@ function supply(
   { converters }: Items,
   units: Units,
 ): CellText {
-  const { feeder, converter: choice } = point;
+  const { feeder, converter: choice, sun } = point;
+  if (sun) {
+    const { inSeries, inParallel } = sun.strings ?? {};
+    const isChosen = typeof inSeries === "number" && typeof inParallel === "number";
+    const kw =
+      isChosen && typeof sun.module?.peakW === "number" ? (inSeries * inParallel * sun.module.peakW) / 1000 : null;
+    return {
+      choice: isChosen ? `sun, ${inParallel} × ${inSeries}` : "sun, strings open",
+      detail: kw === null ? "array open" : `array ${withUnit(kw, "kW")}`,
+    };
+  }
   if (choice.kind === "catalogue" && converters.get(choice.itemId)?.family === "inverter-module") {
     return { choice: "on the DC bus", detail: withUnit(figures?.linePowerKw, "kW") };
   }
@@ -130,8 +140,10 @@ function familyName(item: ConverterItem): string {
   return families[item.family] ?? `6-pulse, ${item.chokePct} % choke`;
 }
 
-function cable({ cable: c }: DrivePoint, figures: DrivePointFigures | undefined, units: Units): CellText {
+function cable({ cable: c, stepUp }: DrivePoint, figures: DrivePointFigures | undefined, units: Units): CellText {
+  const tap = stepUp?.transformer?.tapV;
   return {
+    ...(stepUp ? { more: `step-up transformer, tap ${typeof tap === "number" ? `${n(tap)} V` : "open"}` } : {}),
     choice: run(c.parallelRuns, c.crossSectionMm2, c.lengthM ?? figures?.cableM, units),
     detail:
       figures?.cableLossW == null ? (c.screened ? "screened" : "not screened") : `loses ${n(figures.cableLossW)} W`,

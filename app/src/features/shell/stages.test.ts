@@ -27,6 +27,7 @@ describe("stages", () => {
       "harmonics",
       "energy",
       "pv",
+      "long-cable",
     ];
     for (const family of families) {
       expect(stages.filter((s) => s.owns(check(`${family}.x`, "fails")))).toHaveLength(1);

@@ -47,6 +47,7 @@ internal static class DrivePointValidation
         }
 
         CheckLoad(point.Load, at + "/load", p);
+        StepUpValidation.Check(point.StepUp, at + "/stepUp", p);
         SunValidation.Check(point.Sun, at + "/sun", p);
     }
 

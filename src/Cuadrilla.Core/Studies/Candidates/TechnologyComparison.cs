@@ -151,7 +151,7 @@ public static class TechnologyComparison
         var (duty, khz) = model.Converter is { } c ? (c.Duty, c.SwitchingKhz) : (OverloadDuty.Light, 4.0);
         return MadeFor.Converters(data, model.Input.BusVoltageV)
             .OrderBy(i => i.RatedKw)
-            .Select(i => new ConverterAtSite(i, duty, khz, model.Input.Site))
+            .Select(i => new ConverterAtSite(model.Referred(i), duty, khz, model.Input.Site))
             .FirstOrDefault(i => i.SiteCurrentA >= neededA);
     }
 

@@ -61,10 +61,14 @@ internal static class ConverterChecks
                 ReasonInput.Of("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
                 ReasonInput.Of("altitude", site.AltitudeM, "m", "site"),
                 ReasonInput.Of("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
+                .. model.StepUp is { } stepUp
+                    ? [ReasonInput.Of("currents on the motor’s side; the converter’s are so many times these", stepUp.CurrentPu, string.Empty,
+                        "step-up transformer with magnetising and filter current")]
+                    : Array.Empty<ReasonInput>(),
             ]);
         return CheckWriter.Judged(
             id, model.Id, BoardRow.Converter, title, current, low * converter.SiteCurrentA, "A", LimitSense.AtMost,
-            model.Input.Defaults.TightMarginPct, Relief(converter, current / low), reason);
+            model.Input.Defaults.TightMarginPct, Relief(converter, current / low * (model.StepUp?.CurrentPu ?? 1)), reason);
     }
 
     private static string Relief(ConverterAtSite converter, double currentA)

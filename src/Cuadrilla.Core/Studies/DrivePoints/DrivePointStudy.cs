@@ -2,6 +2,7 @@ using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Studies.Brakes;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.LongCable;
 using Cuadrilla.Core.Studies.Stopping;
 using Cuadrilla.Core.Studies.Sun;
 
@@ -44,6 +45,7 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
                 () => InertiaRatioCheck.Of(model)),
             .. Judging.All("gear.service-factor", model.Id, BoardRow.Load, "Gearbox", () => GearCheck.Of(model)),
             .. Judging.All("supply.ride-through", model.Id, BoardRow.Converter, "Dip of the supply", () => RideThroughCheck.Of(model)),
+            .. Judging.All(LongCableChecks.OutputId, model.Id, BoardRow.Cable, "Long cable", () => LongCableChecks.Of(model)),
             .. Judging.All("pv.string-voltage", model.Id, BoardRow.Supply, "Array", () => SunChecks.Of(model)),
             .. Judging.All("pv.daily-water", model.Id, BoardRow.Load, "Water a day", () => SunWaterChecks.Of(model)),
             .. Judging.All("brake.sequence", model.Id, BoardRow.Motor, "Brake sequence", () => BrakeChecks.Of(model)),

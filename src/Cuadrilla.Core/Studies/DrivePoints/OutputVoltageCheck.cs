@@ -23,6 +23,11 @@ internal static class OutputVoltageCheck
             return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title, "the motor runs on the line");
         }
 
+        if (point.Input.DrivePoint.StepUp is not null)
+        {
+            return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title, "behind a step-up transformer: long-cable.output-voltage judges it");
+        }
+
         if (point.Input.DrivePoint.Sun is not null)
         {
             return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title, "fed from the sun: pv.motor-voltage judges it");

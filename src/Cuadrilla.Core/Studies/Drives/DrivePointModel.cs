@@ -7,6 +7,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Drives;
 
@@ -17,6 +18,9 @@ namespace Cuadrilla.Core.Studies.Drives;
 /// </summary>
 public class DrivePointModel
 {
+    // Part of a linked voltage that a tap has to give for a motor to be linked for it.
+    private const double ReachedPu = 0.97;
+
     /// <summary>A drive point of which no more is known than of another.</summary>
     private protected DrivePointModel(DrivePointModel known)
     {
@@ -24,11 +28,12 @@ public class DrivePointModel
             known.Fitted);
         (Choice, WholeItem, Converter, Filter, Starter) = (known.Choice, known.WholeItem, known.Converter, known.Filter, known.Starter);
         (Cable, Feeder, WholeFeeder) = (known.Cable, known.Feeder, known.WholeFeeder);
+        (StepUp, StepUpMissing) = (known.StepUp, known.StepUpMissing);
     }
 
     // What its models are made of threw: nothing of it can be judged.
     private DrivePointModel(DrivePointInput input, EngineeringData data, Fault fault) =>
-        (Input, Data, Fault, LoadMissing) = (input, data, fault, ["not judged: " + fault.What]);
+        (Input, Data, Fault, LoadMissing, StepUpMissing) = (input, data, fault, ["not judged: " + fault.What], []);
 
     private DrivePointModel(DrivePointInput input, EngineeringData data)
     {
@@ -38,31 +43,29 @@ public class DrivePointModel
         Load = LoadModels.Build(point.Load, input.Defaults.Loads, out var missing);
         LoadMissing = missing;
 
-        Cable = CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
+        var motorItem = MotorOf(point.Motor, input, data);
+        StepUp = StepUpAtSite.Of(point, motorItem is null ? null : PlateBehind(point, motorItem, input.BusVoltageV), out var open);
+        StepUpMissing = open;
+        Cable = StepUp?.CableOhm
+            ?? CableOf(point.Cable.LengthM, point.Cable.CrossSectionMm2, point.Cable.ParallelRuns, point.Cable.Material, input.Defaults);
         Choice = input.Group?.Choice ?? point.Converter as ConverterChoice.FromCatalogue;
         if (Choice is { } converter && ItemOf(converter.ItemId, input, data) is { } catalogueItem)
         {
             WholeItem = converter.Modules > 1
                 ? catalogueItem.Times(converter.Modules, input.Defaults.Lineups.ModuleSharePu)
                 : catalogueItem;
-            Converter = new ConverterAtSite(
-                input.Group is { } group ? WholeItem.Times(group.PartPu) : WholeItem, converter.Duty, converter.SwitchingKhz, input.Site,
-                converter.Feed);
+            Converter = StepUpMissing.Count > 0 ? null : new ConverterAtSite(
+                input.Group is { } group ? WholeItem.Times(group.PartPu) : Referred(WholeItem), converter.Duty, converter.SwitchingKhz,
+                input.Site, converter.Feed);
             Filter = data.OutputFilters.FirstOrDefault(f => f.Kind == converter.Filter);
+            Filter = StepUp?.With(Filter, StepUp.Ratio * input.BusVoltageV) ?? Filter;
         }
 
         Starter = StarterAtSite.Of(point.Converter, data);
-        if (point.Motor is MotorChoice.FromCatalogue motor)
+        if (point.Motor is MotorChoice.FromCatalogue motor && motorItem is { } item)
         {
-            var item = input.Own?.Id == motor.ItemId
-                ? input.Own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0))
-                : data.Motors.GetValueOrDefault(motor.ItemId);
-            if (item is not null)
-            {
-                var (connected, voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
-                Fitted = new FittedMotor(motor, item, connected, LossModel(connected), FittedMotor.BudgetFor(input, motor, item.Plate),
-                    voltage);
-            }
+            var (connected, voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
+            Fitted = new FittedMotor(motor, item, connected, LossModel(connected), FittedMotor.BudgetFor(input, motor, item.Plate), voltage);
         }
 
         // Of a feeder that carries a whole group each motor sees so much more as it has less of its current.
@@ -106,6 +109,18 @@ public class DrivePointModel
     /// <summary>Starter of a motor that runs on the line, or null.</summary>
     public virtual StarterAtSite? Starter { get; }
 
+    /// <summary>Step-up transformer ahead of the motor cable; null without, or while it is not all entered.</summary>
+    public StepUpAtSite? StepUp { get; }
+
+    /// <summary>What of it is missing.</summary>
+    public IReadOnlyList<string> StepUpMissing { get; }
+
+    /// <summary>Voltage of the bus as the motor's side of a step-up transformer sees it, V.</summary>
+    public double MotorSideV => Input.BusVoltageV * (StepUp?.Ratio ?? 1);
+
+    /// <summary>A converter as that side sees it.</summary>
+    public ConverterItem Referred(ConverterItem item) => StepUp?.Referred(item) ?? item;
+
     /// <summary>How the motor is fed when it runs.</summary>
     public MotorFeed Feed => Starter is null && Filter is not { Sinusoidal: true } ? MotorFeed.Converter : MotorFeed.Line;
 
@@ -147,7 +162,12 @@ public class DrivePointModel
             yield return name;
         }
 
-        if (Converter is null && Starter is null)
+        foreach (var name in StepUpMissing)
+        {
+            yield return name;
+        }
+
+        if (Converter is null && Starter is null && (StepUpMissing.Count == 0 || WholeItem is null))
         {
             yield return "converter";
         }
@@ -206,9 +226,10 @@ public class DrivePointModel
     internal (ConnectedMotor Connected, OutputVoltage Voltage) Linked(MotorPlate plate, MotorConnection connection,
         ConverterItem? converter, OutputFilterItem? filter)
     {
-        var supply = OutputVoltage.SupplyOf(converter, Input.BusVoltageV);
+        var supply = OutputVoltage.SupplyOf(converter, MotorSideV);
+        connection = StepUp is null ? connection : LinkBehind(plate, connection, supply);
         var asLinked = ConnectedMotor.Of(plate, connection, supply, supply);
-        var voltage = OutputVoltage.Of(asLinked.Plate, converter, filter, Cable, Input.BusVoltageV);
+        var voltage = OutputVoltage.Of(asLinked.Plate, converter, filter, Cable, MotorSideV);
         return (ConnectedMotor.Of(plate, connection, supply, Math.Max(voltage.AtMotorV, 0.05 * supply)), voltage);
     }
 
@@ -247,6 +268,25 @@ public class DrivePointModel
             _ => cabled,
         };
     }
+
+    private static MotorItem? MotorOf(MotorChoice choice, DrivePointInput input, EngineeringData data) =>
+        choice is not MotorChoice.FromCatalogue motor ? null
+        : input.Own?.Id == motor.ItemId ? input.Own.Item(data.Motors.Values.Where(m => m.OwnName.Length == 0))
+        : data.Motors.GetValueOrDefault(motor.ItemId);
+
+    // Linked for what the tap gives, as far as that is known.
+    private static MotorPlate PlateBehind(DrivePoint point, MotorItem item, double busV)
+    {
+        var ratio = point.StepUp?.Transformer is { TapV: { IsKnown: true } tap, PrimaryV: { IsKnown: true } low } ? tap.Value / low.Value : 1;
+        return ConnectedMotor.Of(item.Plate, LinkBehind(item.Plate, ((MotorChoice.FromCatalogue)point.Motor).Connection, ratio * busV),
+            ratio * busV, ratio * busV).Plate;
+    }
+
+    // Behind a transformer a motor is linked for the higher voltage only where the tap gives that: the converter holds the lower one.
+    private static MotorConnection LinkBehind(MotorPlate plate, MotorConnection connection, double motorSideV) =>
+        connection != MotorConnection.Fitting || plate.DeltaVoltageV <= 0 ? connection
+        : motorSideV >= ReachedPu * Math.Sqrt(3) * plate.DeltaVoltageV ? MotorConnection.Star
+        : MotorConnection.Delta;
 
     private static ConverterItem? ItemOf(string id, DrivePointInput input, EngineeringData data) => input.OwnConverter?.Id == id
         ? input.OwnConverter.Item(data.Converters.Values.Where(c => c.OwnName.Length == 0))

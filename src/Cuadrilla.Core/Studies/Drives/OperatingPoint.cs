@@ -99,7 +99,7 @@ public readonly record struct OperatingPoint(
         var converterLoss = converter.LossW(motor.FrequencyShare(motorPoint), motorPoint.CurrentA);
         var chain = new OperatingPoint(shaft, motorPoint, cableLoss, filterLoss, converterLoss, 0, 0, item.StandbyW,
             item.FrontEnd.ReturnsToLine);
-        var dcRms = chain.DcLoadW / item.NoLoadLinkVoltageV;
+        var dcRms = chain.DcLoadW / item.NoLoadLinkVoltageV * item.ReferredPu;
         return chain with { FrontLossW = item.FrontLossW(chain.DcLoadW), FeederLossW = 3 * feeder.Real * dcRms * dcRms * 2 / 3 };
     }
 }

@@ -64,7 +64,7 @@ internal sealed class FittingConverters
         var least = LeastCurrentA(motor);
         foreach (var item in family.Where(i => DrivePointModel.Mismatch(motor.Plate, i, model.Input.OnDcBus).Length == 0))
         {
-            var converter = new ConverterAtSite(item, duty, khz, model.Input.Site, feed);
+            var converter = new ConverterAtSite(model.Referred(item), duty, khz, model.Input.Site, feed);
             if (converter.SiteCurrentA < least * SupplyShare(item))
             {
                 continue;

@@ -88,7 +88,7 @@ public static class StopStudy
         var rest = Math.Sqrt(2) * model.Voltage.SupplyV;
         var defaults = model.Input.Defaults;
 
-        var trip = defaults.Links.RatingV(item.RatedVoltageV);
+        var trip = defaults.Links.RatingV(item.RatedVoltageV / item.ReferredPu);
         return new LinkCircuit(
             Math.Max(item.DcCapacitanceUf, 1) * 1e-6, rest, Math.Max(rest, trip * defaults.LinkHoldPct / 100), trip,
             item.Brake?.ChopperV ?? trip, resistorOhm, returnsToLine);

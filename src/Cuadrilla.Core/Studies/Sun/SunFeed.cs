@@ -12,7 +12,7 @@ public sealed class SunFeed
     private SunFeed(DrivePointModel model, SunSupply sun, PvModule module)
     {
         (Model, Sun, Module) = (model, sun, module);
-        ConverterV = model.Converter is { } converter ? model.Input.Defaults.Links.RatingV(converter.Item.RatedVoltageV) : null;
+        ConverterV = model.Converter is { } converter ? model.Input.Defaults.Links.RatingV(converter.Item.RatedVoltageV / converter.Item.ReferredPu) : null;
     }
 
     /// <summary>The drive point.</summary>

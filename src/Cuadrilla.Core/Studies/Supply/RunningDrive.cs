@@ -19,7 +19,7 @@ internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Fe
 {
     /// <summary>A drive with a front end of its own.</summary>
     public static RunningDrive Of(DriveOnConverter model, OperatingPoint point, string busId) => new(
-        model.Id, model.Converter.Item, model.Converter.Feed, model.WholeFeederOhm,
+        model.Id, model.StepUp is null ? model.Converter.Item : model.WholeItem, model.Converter.Feed, model.WholeFeederOhm,
         model.Motor.Plate.Technology == MotorTechnology.DcSeparatelyExcited ? model.Motor.Plate : null, point, busId);
 
     /// <summary>True for a six-pulse bridge on three phases: those of one clock hour conduct together.</summary>
