@@ -32,7 +32,7 @@ test("a pump is fed from the sun from nothing: missing entries are named, usual 
   await page.getByLabel("Feed a pump from the sun").selectOption({ label: "DP-03 Slip pump" });
   await expect(page.getByText(/latitude/).first()).toBeVisible();
   await page.getByRole("button", { name: "Assume usual values" }).click();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("alert").getByRole("button", { name: "Close" }).click();
   const typed: readonly (readonly [string, string])[] = [
     ["Peak power", "450 W"],
     ["Open-circuit voltage U_oc", "49.5"],
@@ -78,7 +78,7 @@ test("a well behind a step-up transformer: the start saturates it, a higher freq
   await page.getByLabel("Start frequency").fill("10");
   await page.getByLabel("Start frequency").press("Enter");
   await expect(flux).toContainText("Holds");
-  await page.getByLabel("Identification").selectOption("direct-at-rest");
+  await page.getByLabel("Identification", { exact: true }).selectOption("direct-at-rest");
   await expect(checks.getByRole("button", { name: /Identification through the transformer/ })).toContainText("Fails");
   await page.getByLabel("Taps, V").fill("420, 440, high");
   await page.getByLabel("Taps, V").press("Enter");
@@ -91,7 +91,7 @@ test("a step-up transformer from nothing: usual values, a proposal, its sheet", 
   await page.getByLabel("Step-up transformer for a long cable").selectOption({ label: "DP-03 Slip pump" });
   await expect(page.getByText(/its tap in use/).first()).toBeVisible();
   await page.getByRole("button", { name: "Assume usual values" }).click();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("alert").getByRole("button", { name: "Close" }).click();
   await page.getByRole("button", { name: "Propose transformer" }).click();
   await expect(page.getByText("At the surface", { exact: true }).first()).toBeVisible();
   await expect(page.getByText(/Tap needed/)).toBeVisible();

@@ -1,5 +1,4 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { compare } from "fast-json-patch";
 import { useCallback, useMemo, useRef, useState } from "react";
 import {
   api,
@@ -9,12 +8,12 @@ import {
   type Project,
   type Saved,
   type Specification,
-  type SpecificationChange,
   type Stale,
   type TakeList,
 } from "../api/client";
 import type { Outcome } from "../components/draft";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
+import { changesOf } from "./changesOf";
 import { projectKey } from "./projectKey";
 import { useProjectEvents } from "./useProjectEvents";
 
@@ -219,20 +218,6 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
 }
 
 /** What differs, as small changes. */
-function changesOf(before: Specification, after: Specification): SpecificationChange[] {
-  return compare(before, after).flatMap((change): SpecificationChange[] => {
-    switch (change.op) {
-      case "add":
-      case "replace":
-        return [{ op: change.op, path: change.path, value: change.value as SpecificationChange["value"] }];
-      case "remove":
-        return [{ op: change.op, path: change.path }];
-      default:
-        throw new Error(`A comparison never gives '${change.op}'.`);
-    }
-  });
-}
-
 /** What a value was before it became another, known in the same rendering. */
 function usePrevious<T>(value: T): T | undefined {
   const [seen, setSeen] = useState<{ value: T; before: T | undefined }>({ value, before: undefined });
