@@ -26,6 +26,12 @@ public sealed record UseStepUp(string PointId, bool Back = false) : PlantCommand
             return new CommandOutcome.Done(plant.Changed([PointId], p => p with { StepUp = null }), $"{point.Tag}: no step-up transformer", []);
         }
 
+        if (point.Sun is not null || point.Converter.IsOnLine())
+        {
+            return CommandOutcome.Not("pointId",
+                $"{point.Tag} runs on a starter or on the sun: a step-up transformer stands behind a converter on its lineup.");
+        }
+
         return plant.GroupOf(PointId) is not null
             ? CommandOutcome.Not("pointId", $"{point.Tag} shares a converter with others; take it out of its group first.")
             : new CommandOutcome.Done(plant.Changed([PointId], p => p with { StepUp = p.StepUp ?? StepUpSupply.Open }),

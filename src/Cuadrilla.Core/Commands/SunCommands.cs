@@ -33,6 +33,12 @@ public sealed record FeedFromSun(string PointId, bool Back = false) : PlantComma
             return CommandOutcome.Not("pointId", $"{point.Tag} drives no centrifugal pump: only pumps take their power as the sun gives it.");
         }
 
+        if (point.StepUp is not null || point.Converter.IsOnLine())
+        {
+            return CommandOutcome.Not("pointId",
+                $"{point.Tag} runs on a starter or behind a step-up transformer: the sun feeds a converter that feeds its motor.");
+        }
+
         if (plant.DcBusOf(PointId) is not null || plant.GroupOf(PointId) is not null)
         {
             return CommandOutcome.Not("pointId", $"{point.Tag} shares a DC bus or a converter; take it out of that first.");

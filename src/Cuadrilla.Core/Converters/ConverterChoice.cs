@@ -80,6 +80,9 @@ public abstract record ConverterChoice
         _ => 0,
     };
 
+    /// <summary>True where the motor runs on the line.</summary>
+    public bool IsOnLine() => this is AcrossTheLine or StarDelta or SoftStarter;
+
     /// <summary>Why this choice; empty when none was given.</summary>
     public string ReasonGiven() => this switch
     {

@@ -7,7 +7,7 @@ import type { Selection } from "../board/selection";
 import { LongCablePage } from "./LongCablePage";
 import { stepUpPoints } from "./longCable";
 import { SunPage } from "./SunPage";
-import { couldBeSunny, sunPoints } from "./supplies";
+import { couldBeSunny, hasConverter, sunPoints } from "./supplies";
 
 type Job = "sun" | "long-cable";
 
@@ -72,7 +72,7 @@ export function SuppliesPage({
         />
         <Add
           label="Step-up transformer for a long cable"
-          points={points.filter((p) => !p.stepUp && p.converter.kind !== "of-group")}
+          points={points.filter((p) => !p.stepUp && !p.sun && hasConverter(p))}
           onAdd={(point) =>
             void run({ kind: "use-step-up", pointId: point, back: false }).then(() => show("long-cable", point))
           }

@@ -12,11 +12,15 @@ export const months = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "
 export const sunPoints = (s: Specification): readonly DrivePoint[] =>
   s.lineups.flatMap((l) => l.drivePoints).filter((p) => p.sun);
 
+/** True where a converter of its own feeds the motor, or nothing is chosen yet. */
+export const hasConverter = (p: DrivePoint): boolean =>
+  p.converter.kind === "catalogue" || p.converter.kind === "not-chosen";
+
 /** Drive points that could be: pumps, and those whose load is not known yet. */
 export const couldBeSunny = (s: Specification): readonly DrivePoint[] =>
   s.lineups
     .flatMap((l) => l.drivePoints)
-    .filter((p) => !p.sun && (p.load.kind === "pump" || p.load.kind === "unspecified"));
+    .filter((p) => !p.sun && !p.stepUp && hasConverter(p) && (p.load.kind === "pump" || p.load.kind === "unspecified"));
 
 /** A part of an array changed; what it does not state stays. */
 export function withSun(part: SunPart, change: object) {

@@ -65,6 +65,10 @@ public static class SpecificationValidation
                 var point = lineup.DrivePoints[k];
                 p.Unique($"{at}/drivePoints/{k}/id", "Drive point key", point.Id, pointIds);
                 DrivePointValidation.Check(point, $"{at}/drivePoints/{k}", data, motors, converters, p);
+                p.Require((point.Sun is null && point.StepUp is null) || !point.Converter.IsOnLine(), $"{at}/drivePoints/{k}/converter",
+                    "Converter", "a starter", "a converter, where the sun or a step-up transformer is the supply");
+                p.Require(point.Sun is null || point.StepUp is null, $"{at}/drivePoints/{k}/stepUp", "Step-up transformer", "given",
+                    "none on the sun");
                 p.Require(point.StepUp is null || plant.GroupOf(point.Id) is null, $"{at}/drivePoints/{k}/stepUp", "Step-up transformer",
                     "given", "none in a group of motors");
                 p.Require(point.Sun is null || (plant.DcBusOf(point.Id) is null && plant.GroupOf(point.Id) is null),

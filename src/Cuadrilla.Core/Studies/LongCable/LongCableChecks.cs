@@ -19,6 +19,8 @@ internal static class LongCableChecks
     private const string DeadFirst =
         "Isolate, lock, wait as the maker states and prove the absence of voltage on both sides of the transformer: a turning pump feeds back.";
 
+    private const double SupplyTolerancePu = 0.1;
+
     // A tap so much above what is needed costs current on the low side.
     private const double HighTapPu = 1.15;
     private const double UsualTightPct = 5;
@@ -57,9 +59,16 @@ internal static class LongCableChecks
     public static Check Output(LongCableStudy study, double lowestPu = 1, string scenario = "")
     {
         ArgumentNullException.ThrowIfNull(study);
-        if (study.Model.WholeItem is null)
+        if (study.Model.WholeItem is not { } item)
         {
             return Lacking(study.Model, OutputId, OutputTitle, ["converter"]);
+        }
+
+        if (Math.Abs((study.SupplyV / item.RatedVoltageV) - 1) > SupplyTolerancePu)
+        {
+            return Rule(study, OutputId, OutputTitle, Verdict.Fails, "Relief: a converter made for this voltage.",
+                new Reason("supply within ±10 % of the converter's rated voltage",
+                    $"{Text.N(study.SupplyV)} V against {Text.N(item.RatedVoltageV)} V", "Rated voltage of the catalogue item", []));
         }
 
         var needed = (study.SurfaceV + study.StepUp.DropV) / study.StepUp.Ratio;

@@ -26,6 +26,10 @@ public sealed class LongCableStudy
     /// <summary>Rated current of the motor, A.</summary>
     public double RatedA => StepUp.Plate.RatedCurrentA;
 
+    /// <summary>Voltage between the conductors that feed the converter, V: a single-phase input may stand between phase and neutral.
+    /// </summary>
+    public double SupplyV => OutputVoltage.SupplyOf(Model.WholeItem, Model.Input.BusVoltageV);
+
     /// <summary>Voltage that a tap has to have without load, V: surface, what the transformer takes, and what the converter and its filter
     /// can't give.</summary>
     /// <param name="lowestPu">Lowest voltage of the bus, parts of nominal.</param>
@@ -38,7 +42,7 @@ public sealed class LongCableStudy
     {
         var output = Model.WholeItem?.FrontEnd.LargestOutputPu ?? 1;
         var filterPct = Model.Data.OutputFilters.FirstOrDefault(f => f.Kind == Model.Choice?.Filter)?.DropPct ?? 0;
-        return Model.Input.BusVoltageV * ((lowestPu * output) - (filterPct / 100));
+        return SupplyV * ((lowestPu * output) - (filterPct / 100));
     }
 
     /// <summary>Lowest of the taps that reaches, V; null: none does, or none is entered.</summary>
@@ -137,7 +141,7 @@ public sealed class LongCableStudy
         return
         [
             ("bus", Model.Input.BusVoltageV),
-            ("converter", low + (filterPct / 100 * Model.Input.BusVoltageV)),
+            ("converter", low + (filterPct / 100 * SupplyV)),
             ("low side", low),
             ("high side, no load", SurfaceV + StepUp.DropV),
             ("surface", SurfaceV),

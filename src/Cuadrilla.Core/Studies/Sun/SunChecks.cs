@@ -86,6 +86,14 @@ internal static class SunChecks
                 ReasonInput.Of("its change", feed.Module.UmpPctPerK, "%/K", "module")]);
         const string relief =
             "Fewer volts than the motor's are usual on the sun. Relief: a motor linked in delta for a lower voltage (230 V), more modules in series where the cold string permits, a boost stage. Whether the water is enough all the same is another check.";
+        if (feed.LeastLinkV is { } link && n * hot < link)
+        {
+            return CheckWriter.Judged(id, model.Id, BoardRow.Supply, "Link voltage on a hot noon", n * hot, link, "V", LimitSense.AtLeast, 0,
+                "Relief: more modules in series where the cold string permits, a converter of a lower voltage, or its maker's own least voltage on arrays.",
+                new Reason("n·U_mp(T_cell) ≥ voltage at which the converter trips for want of it", reason.WithNumbers
+                    + $"; the converter trips below {Text.N(link)} V", Source, reason.Inputs));
+        }
+
         var least = Math.Max(begins, feed.Sun.Pumping.LeastRpm is { IsKnown: true } entered ? entered.Value : 0);
         if (rpm < least)
         {

@@ -55,7 +55,7 @@ public static class SunChoices
         var holds = cold <= feed.LimitV!.Value.V;
         var pu = kw / pumpKw;
         var rpm = feed.FullFluxRpm(cellC, n);
-        var carries = !feed.Sun.Pumping.LeastRpm.IsKnown || rpm is null || rpm >= feed.Sun.Pumping.LeastRpm.Value;
+        var carries = (feed.LeastLinkV is not { } link || n * feed.UmpHotV!.Value >= link) && (!feed.Sun.Pumping.LeastRpm.IsKnown || rpm is null || rpm >= feed.Sun.Pumping.LeastRpm.Value);
         return new StringWay(n, strings, kw, cold, holds, n * feed.UmpHotV!.Value, feed.Model.Fitted is null ? null : feed.MotorV(cellC, n),
             rpm, needs, needs ? PvString.FuseA(feed.Module) : null, pu,
             holds && carries && pu is >= LeastArrayPu and <= MostArrayPu, n == feed.InSeries && strings == feed.InParallel);

@@ -27,6 +27,11 @@ public sealed class SunFeed
     /// <summary>Greatest direct voltage of the converter, V; null while none is chosen.</summary>
     public double? ConverterV { get; }
 
+    /// <summary>Direct voltage below which the converter trips, V; null while none is chosen.</summary>
+    public double? LeastLinkV => Model.Converter is { } converter
+        ? Model.Input.Defaults.Links.LinkLowPu * converter.Item.NoLoadLinkVoltageV / converter.Item.ReferredPu
+        : null;
+
     /// <summary>Modules in series; null while not chosen.</summary>
     public int? InSeries => Sun.Strings.InSeries is { IsKnown: true } n ? (int)n.Value : null;
 

@@ -52,6 +52,15 @@ internal static class SunWaterChecks
                 Method + (hourly ? "; light and air as measured" : "; clearness is a mean of the month: single days give less"),
                 [ReasonInput.Of("array", study.Feed.ArrayKw!.Value, "kW", "strings"),
                     ReasonInput.Of("pump at rated speed", study.Pump.RatedKw, "kW", "load, motor, converter")]));
+        var wanted = study.Demand.Max();
+        var tank = study.Feed.Sun.Pumping.TankM3;
+        if (wanted > 0 && (!tank.IsKnown || tank.Value < wanted))
+        {
+            check = check.AtBestTight(
+                tank.IsKnown ? $"the tank holds {Text.N(tank.Value / wanted, 2)} days of what is wanted" : "no tank is stated",
+                "Relief: a tank for the dark days: monthly means do not show them.");
+        }
+
         return hourly && year.ShortDays > 0
             ? check.AtBestTight($"{year.ShortDays} days on which tank and pump together are short", "Relief: a larger tank or array.")
             : check;

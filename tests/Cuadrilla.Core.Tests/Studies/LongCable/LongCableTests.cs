@@ -179,6 +179,14 @@ public sealed class LongCableTests
     }
 
     [Fact]
+    public void A_converter_of_another_voltage_fails()
+    {
+        var id = DemoChanges.Data.Converters.Values.First(c => c.IsUsual && c.RatedVoltageV > 600 && c.RatedKw >= 37).Id;
+        var other = DemoChanges.Changed(Well, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = id } });
+        Assert.Equal(Verdict.Fails, Study(other).Checks.Single(c => c.Id == "long-cable.output-voltage").Verdict);
+    }
+
+    [Fact]
     public void Runs_with_direct_current_are_never_possible()
     {
         Assert.All(IdentificationRuns.Of(Demo.Model), r => Assert.Equal(!r.Name.StartsWith("Direct", StringComparison.Ordinal), r.Possible));

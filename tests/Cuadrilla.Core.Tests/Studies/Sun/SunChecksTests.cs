@@ -114,6 +114,37 @@ public sealed class SunChecksTests
         Assert.Equal(12, fed.AllDrivePoints().Single(p => p.Id == "dp-03").Sun!.Place.Months.Count);
     }
 
+    [Theory]
+    [InlineData(200.0, Verdict.Holds)]
+    [InlineData(30.0, Verdict.Tight)]
+    [InlineData(null, Verdict.Tight)]
+    public void Means_of_a_month_want_a_tank_for_dark_days(double? tankM3, Verdict verdict) => Assert.Equal(
+        verdict, VerdictOf("pv.daily-water", s => s with
+        {
+            Place = s.Place with { Months = [.. s.Place.Months.Select((m, i) => m with { DemandM3PerDay = i == 11 ? 30 : 50 })] },
+            Pumping = s.Pumping with { TankM3 = tankM3 is { } v ? v : Given.Unknown },
+        }));
+
+    [Fact]
+    public void Few_modules_leave_the_converter_without_link_voltage()
+    {
+        PlantSpecification plant = SunStudyTests.Changed(p => p with { Sun = p.Sun! with { Strings = p.Sun.Strings with { InSeries = 11 } } });
+        var check = DemoChanges.Assessor.Study(plant, SunStudyTests.Point(plant)).Checks.Single(c => c.Id == "pv.motor-voltage");
+        Assert.Equal((Verdict.Fails, "Link voltage on a hot noon"), (check.Verdict, check.Title));
+    }
+
+    [Fact]
+    public void Sun_starters_and_step_up_transformers_do_not_go_together()
+    {
+        var id = SunStudyTests.Point(DemoChanges.Demo).Id;
+        Assert.IsType<CommandOutcome.Refused>(new UseStepUp(id).On(DemoChanges.Demo, DemoChanges.Assessor));
+        Assert.IsType<CommandOutcome.Refused>(new FeedFromSun("dp-06").On(DemoChanges.Demo, DemoChanges.Assessor));
+        Assert.IsType<CommandOutcome.Refused>(new UseStepUp("dp-04").On(DemoChanges.Demo, DemoChanges.Assessor));
+        var both = SunStudyTests.Changed(p => p with { StepUp = StepUpSupply.Open });
+        Assert.Contains(Core.Specification.Validation.SpecificationValidation.Problems(both, DemoChanges.Data),
+            p => p.Pointer.EndsWith("/stepUp", StringComparison.Ordinal));
+    }
+
     [Fact]
     public void Ways_to_connect_modules_end_with_the_first_that_passes_the_limit()
     {
