@@ -103,14 +103,33 @@ public sealed partial class Assessor : IPlantStudies
     public PlantAssessment Run(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => Assessed(LaidWith(plant)));
+        return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => OnAllSupplies(plant));
     }
 
     /// <inheritdoc/>
     public PlantAssessment Drafted(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return new Assessor(this, stop, seeksSecond: false).Assessed(LaidWith(plant));
+        return new Assessor(this, stop, seeksSecond: false).OnAllSupplies(plant);
+    }
+
+    // A plant with a standby generator is assessed as the two plants that it is.
+    private PlantAssessment OnAllSupplies(PlantSpecification plant)
+    {
+        if (!StandbyPlant.Has(plant))
+        {
+            return Assessed(LaidWith(plant));
+        }
+
+        var mains = Assessed(LaidWith(StandbyPlant.OnMains(plant)));
+        var standby = Assessed(LaidWith(StandbyPlant.OnGenerator(plant)));
+        var byId = mains.Scenarios.Concat(standby.Scenarios).ToDictionary(s => s.ScenarioId, StringComparer.Ordinal);
+        return mains with
+        {
+            Checks = [.. StandbyMerge.Of(mains.Checks, standby.Checks), StandbyMerge.ChangeOver(plant, standby.Scenarios)],
+            Scenarios = [.. plant.Scenarios.Where(s => byId.ContainsKey(s.Id)).Select(s => byId[s.Id])],
+            Faults = [.. mains.Faults, .. standby.Faults],
+        };
     }
 
     /// <summary>Ways of all cables; null for a plant without trays.</summary>

@@ -1,0 +1,75 @@
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Supply;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>Checks of a plant on the mains and on its standby generator made one list: of each the worse.</summary>
+internal static class StandbyMerge
+{
+    private const string ChangeOverId = "supply.change-over";
+    private const string ChangeOverTitle = "Change-over to the standby generator";
+
+    // Nothing couples to a public system while the generator feeds.
+    private static readonly string[] OfMains = ["harmonics.pcc", "harmonics.equipment", "harmonics.terminal-thdi", "supply.data", "emc."];
+
+    public static IReadOnlyList<Check> Of(IReadOnlyList<Check> mains, IReadOnlyList<Check> standby)
+    {
+        var left = standby.Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal))).GroupBy(Key)
+            .ToDictionary(g => g.Key, g => g.ToList());
+        List<Check> merged = [];
+        foreach (var group in mains.GroupBy(Key))
+        {
+            List<Check> own = [.. group];
+            if (!left.Remove(group.Key, out var others))
+            {
+                merged.AddRange(own);
+            }
+            else if (others.Count == own.Count)
+            {
+                merged.AddRange(own.Zip(others, Worse));
+            }
+            else
+            {
+                // Of another number there is no telling which belongs to which: what does not hold on the generator stands beside.
+                merged.AddRange(own);
+                merged.AddRange(others.Where(o => o.Verdict is Verdict.Fails or Verdict.NeedsData or Verdict.Tight && !own.Contains(o)));
+            }
+        }
+
+        merged.AddRange(left.Values.SelectMany(c => c));
+        return merged;
+    }
+
+    /// <summary>While the generator feeds, the mains' bus is dead: neither feeds the other.</summary>
+    public static Check ChangeOver(PlantSpecification plant, IReadOnlyList<ScenarioResult> standby)
+    {
+        var live = standby.FirstOrDefault(s => s.Network.IsLive(plant.Source.BusId));
+        return CheckWriter.Rule(
+            ChangeOverId, string.Empty, BoardRow.Plant, ChangeOverTitle, live is null ? Verdict.Holds : Verdict.Fails,
+            "Relief: open the transformers and links to the mains in that scenario; an interlocked change-over switch by the network operator's rules: back-feed kills.",
+            new Reason("in no scenario on the generator is the bus of the mains live",
+                live is null ? $"{plant.Distribution.Bus(plant.Source.BusId).Name} is dead in all of them"
+                    : $"in '{live.ScenarioName}' the generator feeds {plant.Distribution.Bus(plant.Source.BusId).Name}",
+                "docs/methods/generator.md", []), live?.ScenarioName ?? string.Empty);
+    }
+
+    private static (string, string, string) Key(Check c) => (c.Id, c.DrivePointId, c.ElementId);
+
+    private static Check Worse(Check mains, Check standby)
+    {
+        var (a, b) = (Rank(mains), Rank(standby));
+        return b < a || (b == a && standby.MarginPct.IsKnown && mains.MarginPct.IsKnown && standby.MarginPct.Value < mains.MarginPct.Value)
+            ? standby
+            : mains;
+    }
+
+    private static int Rank(Check check) => check.Verdict switch
+    {
+        Verdict.Fails => 0,
+        Verdict.NeedsData => 1,
+        Verdict.Tight => 2,
+        Verdict.Holds => 3,
+        _ => 4,
+    };
+}
