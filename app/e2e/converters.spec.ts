@@ -1,10 +1,17 @@
 import { expect, test } from "@playwright/test";
 import { cell, importDemo, open } from "./plant";
 
-test("the deep-well pump loses its volts on the way, a thicker cable gives them back", async ({ page, request }) => {
-  await open(page, await importDemo(request));
+test("without its transformer the deep-well pump loses volts on the way, a thicker cable gives them back", async ({
+  page,
+  request,
+}) => {
+  await open(page, await importDemo(request), "/supplies?job=long-cable&point=dp-06");
+  await page.getByRole("button", { name: "No transformer" }).click();
+  await page.keyboard.press("Alt+4");
   await cell(page, "DP-06", "converter").click();
   const bench = page.locator("#bench");
+  await page.getByRole("tab", { name: "Entries" }).click();
+  await page.getByLabel("Output filter").selectOption("dv-dt");
   await page.getByRole("tab", { name: "Fit" }).click();
   await expect(bench.getByRole("row", { name: /air at converter/ })).toContainText("1.5 %/K above 40 °C");
   await expect(bench.getByRole("row", { name: /motor cable/ })).toBeVisible();

@@ -7,7 +7,7 @@ test("a pump on the sun: a string is chosen by its limits, fuses with it, and th
 }) => {
   await open(page, await importDemo(request));
   await page.keyboard.press("Alt+u");
-  await page.getByRole("button", { name: /DP-31 Pond pump, sun/ }).click();
+  await page.getByRole("button", { name: /DP-08 Pond pump, sun/ }).click();
   const checks = page.getByRole("region", { name: "Checks of the array" });
   await expect(checks.getByRole("button", { name: /Fuses of the strings/ })).toContainText("Fails");
   await expect(page.getByText("at most 15 in series")).toBeVisible();
@@ -21,7 +21,7 @@ test("a pump on the sun: a string is chosen by its limits, fuses with it, and th
   await page.getByRole("button", { name: "Sweep 200 pairs" }).click();
   await expect(page.getByRole("img", { name: "Array size against pump size" })).toBeVisible();
   await page.getByRole("button", { name: "Pump on the board" }).click();
-  await expect(cell(page, "DP-31", "supply")).toContainText("sun, 2 × 15");
+  await expect(cell(page, "DP-08", "supply")).toContainText("sun, 2 × 15");
 });
 
 test("a pump is fed from the sun from nothing: missing entries are named, usual ones assumed, a file read", async ({

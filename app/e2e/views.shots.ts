@@ -36,13 +36,6 @@ test("screenshots of the main views", async ({ page, request }) => {
   await expect(page.getByRole("row", { name: /driven while off/ })).toBeVisible();
   await shoot("technologies");
   await page.keyboard.press("Escape");
-  await cell(page, "DP-07", "motor").click();
-  await page.getByRole("tab", { name: "Entries" }).click();
-  await page.getByRole("button", { name: "Holding brake and its sequence" }).click();
-  await page.getByRole("button", { name: "power lost" }).click();
-  await expect(page.getByText(/Worn after/)).toBeVisible();
-  await shoot("brake");
-  await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Fails hoist drum" }).click();
   await expect(page.getByRole("figure", { name: "Torque of each unit" })).toBeVisible();
   await page.mouse.move(5, 5);
@@ -56,7 +49,7 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("button", { name: "Emergency stop" }).click();
   await shoot("dc-bus");
   await page.keyboard.press("Escape");
-  for (const view of ["plant", "field", "harmonics", "interference", "energy", "history"]) {
+  for (const view of ["plant", "field", "harmonics", "interference", "energy"]) {
     await open(page, id, `/${view}`);
     await shoot(view);
   }
@@ -64,6 +57,12 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("button", { name: "Mitigation workbench" }).click();
   await expect(page.getByRole("row", { name: /active front end/ })).toBeVisible({ timeout: 40_000 });
   await shoot("mitigation");
+  await open(page, id, "/supplies?job=sun&point=dp-08");
+  await expect(page.getByRole("figure", { name: "Water a day by month" })).toBeVisible();
+  await shoot("sun");
+  await open(page, id, "/supplies?job=long-cable&point=dp-06");
+  await expect(page.getByRole("figure", { name: "Flux of the transformer" })).toBeVisible();
+  await shoot("long-cable");
   await page.goto(`/plants/${id}/print/l1`);
   await shoot("sheet");
 

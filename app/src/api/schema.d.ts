@@ -3605,6 +3605,7 @@ export interface components {
             overFrequency: components["schemas"]["AtFrequency"][];
             depth: components["schemas"]["AtDepth"][];
             runs: components["schemas"]["IdentificationRun"][];
+            data: components["schemas"]["NeededDatum"][];
         };
         LongCableFigures: {
             /** Format: double */
@@ -3944,6 +3945,11 @@ export interface components {
              * @description To the nearest converter or motor cable.
              */
             distanceM: null | number;
+        };
+        NeededDatum: {
+            name: string;
+            known: boolean;
+            how: string;
         };
         OpenSessionDocument: {
             id: string;

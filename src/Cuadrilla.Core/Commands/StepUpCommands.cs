@@ -79,7 +79,7 @@ public sealed record SizeStepUp(string PointId) : PlantCommand
         if (LongCableStudy.Of(studies.Study(trial, trial.AllDrivePoints().First(p => p.Id == PointId)).Model) is not { } study)
         {
             return CommandOutcome.Not("pointId",
-                $"{point.Tag} lacks for it: {string.Join(", ", studies.Study(trial, trial.AllDrivePoints().First(p => p.Id == PointId)).Model.StepUpMissing)}.");
+                $"{point.Tag} lacks for it: {string.Join(", ", studies.Study(trial, trial.AllDrivePoints().First(p => p.Id == PointId)).Model.MissingForStepUp())}.");
         }
 
         var needed = study.TapNeededV(lowestPu);
@@ -118,7 +118,7 @@ public sealed record SizeStepUp(string PointId) : PlantCommand
             var model = studies.Study(after, after.AllDrivePoints().First(p => p.Id == PointId)).Model;
             if (LongCableStudy.Of(model) is not { } study)
             {
-                return CommandOutcome.Not("pointId", $"{point.Tag} lacks for it: {string.Join(", ", model.StepUpMissing)}.");
+                return CommandOutcome.Not("pointId", $"{point.Tag} lacks for it: {string.Join(", ", model.MissingForStepUp())}.");
             }
 
             if (tap >= study.TapNeededV(lowestPu))

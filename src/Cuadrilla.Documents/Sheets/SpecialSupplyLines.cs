@@ -51,7 +51,7 @@ internal static class SpecialSupplyLines
     {
         if (LongCableStudy.Of(model) is not { } study)
         {
-            yield return new SheetLine("Step-up transformer", "not complete: " + string.Join(", ", model.StepUpMissing));
+            yield return new SheetLine("Step-up transformer", "not complete: " + string.Join(", ", model.MissingForStepUp()));
             yield break;
         }
 

@@ -10,8 +10,10 @@ namespace Cuadrilla.Web.Supplies;
 /// <param name="OverFrequency">Over the range of frequency.</param>
 /// <param name="Depth">Temperature along the cable.</param>
 /// <param name="Runs">Identification runs in their order.</param>
+/// <param name="Data">What has to be known, and how each is got.</param>
 internal sealed record LongCableDocument(IReadOnlyList<string> Missing, LongCableFigures? Figures, IReadOnlyList<ChainVoltage> Along,
-    IReadOnlyList<AtFrequency> OverFrequency, IReadOnlyList<AtDepth> Depth, IReadOnlyList<IdentificationRun> Runs)
+    IReadOnlyList<AtFrequency> OverFrequency, IReadOnlyList<AtDepth> Depth, IReadOnlyList<IdentificationRun> Runs,
+    IReadOnlyList<NeededDatum> Data)
 {
     private const int Frequencies = 40;
     private const int Depths = 10;
@@ -21,7 +23,7 @@ internal sealed record LongCableDocument(IReadOnlyList<string> Missing, LongCabl
         var runs = IdentificationRuns.Of(model);
         if (LongCableStudy.Of(model) is not { } study)
         {
-            return new LongCableDocument([.. model.MissingForMotor(), .. model.StepUpMissing], null, [], [], [], runs);
+            return new LongCableDocument([.. model.MissingForStepUp()], null, [], [], [], runs, NeededData.Of(model));
         }
 
         var from = Math.Min(study.StartHz ?? study.RatedHz / 10, study.RatedHz / 10);
@@ -30,7 +32,7 @@ internal sealed record LongCableDocument(IReadOnlyList<string> Missing, LongCabl
             [
                 .. Enumerable.Range(0, Depths + 1).Select(k => study.StepUp.Profile.DepthM * k / Depths).Select(d =>
                     new AtDepth(d, study.StepUp.Profile.AtC(d, 0), study.StepUp.Profile.AtC(d, study.RatedA))),
-            ], runs);
+            ], runs, NeededData.Of(model));
     }
 
     private static LongCableFigures FiguresOf(LongCableStudy study)

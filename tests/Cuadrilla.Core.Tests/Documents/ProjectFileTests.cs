@@ -309,7 +309,9 @@ public sealed class ProjectFileTests
         Assert.Contains("327 % of the starter's 470 A", limit, StringComparison.Ordinal);
         Assert.Contains("chopper and resistor, 40 Ω", sheet.DrivePoints[4].Lines.Single(l => l.Name == "Brakes").Value,
             StringComparison.Ordinal);
-        Assert.Equal("dv/dt filter", sheet.DrivePoints[6].Lines.Single(l => l.Name == "Output filter").Value);
+        Assert.StartsWith("50 kVA, 400 V, tap 470 V", sheet.DrivePoints[6].Lines.Single(l => l.Name == "Step-up transformer").Value,
+            StringComparison.Ordinal);
+        Assert.Equal("sine filter, step-up transformer", sheet.DrivePoints[6].Lines.Single(l => l.Name == "Output filter").Value);
         Assert.Contains("160 Nm", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Holding brake").Value, StringComparison.Ordinal);
         Assert.Contains("hoist drum", sheet.DrivePoints[5].Lines.Single(l => l.Name == "Works with").Value, StringComparison.Ordinal);
 

@@ -105,6 +105,8 @@ export function LongCablePage({
           <CheckList columns={2} checks={checks} onReason={onReason} />
         </section>
         {found.data && <Runs answer={found.data} />}
+        {found.data && <Data answer={found.data} />}
+        <Control point={point} />
       </div>
     </div>
   );
@@ -202,6 +204,65 @@ function Runs({ answer }: { readonly answer: LongCableAnswer }) {
           ))}
         </tbody>
       </table>
+    </section>
+  );
+}
+
+// What is missing is got on site or from a maker: each says how.
+function Data({ answer }: { readonly answer: LongCableAnswer }) {
+  return (
+    <section aria-label="Data and how they are got">
+      <h3 className="section-title">Data, and how each is got</h3>
+      <table className="table max-w-[980px]">
+        <thead>
+          <tr>
+            <th>what</th>
+            <th>entered</th>
+            <th>how it is got</th>
+          </tr>
+        </thead>
+        <tbody>
+          {answer.data.map((d) => (
+            <tr key={d.name}>
+              <td>{d.name}</td>
+              <td className={d.known ? "" : "font-semibold text-tight"}>{d.known ? "yes" : "no"}</td>
+              <td>{d.how}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const controls = [
+  [
+    "vector",
+    "by a model of the motor: least current, holds speed under load",
+    "asks for resistance and inductance referred to the low side, and the back-EMF of magnets",
+  ],
+  [
+    "scalar",
+    "voltage over frequency; with magnets the voltage is set for a constant power factor",
+    "asks for little: right for pumps whose load changes slowly; no torque at standstill",
+  ],
+] as const;
+
+// Two schools, both in use: the choice stands at the converter.
+function Control({ point }: { readonly point: DrivePoint }) {
+  const chosen =
+    point.converter.kind === "catalogue" ? (point.converter.control === "scalar" ? "scalar" : "vector") : "";
+  return (
+    <section aria-label="Control">
+      <h3 className="section-title">Control</h3>
+      <ul className="max-w-[860px]">
+        {controls.map(([kind, what, needs]) => (
+          <li key={kind} className="border-b border-rule py-1">
+            <b>{kind}</b>
+            {kind === chosen && <span className="text-plum"> (chosen)</span>}: {what}; {needs}.
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

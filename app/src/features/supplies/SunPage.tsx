@@ -113,6 +113,7 @@ function Answer({ answer }: { readonly answer: SunAnswer }) {
           )}
           {limits.arrayKw !== null && <> · array {n(limits.arrayKw)} kW</>}
           {pump && <> · pump {n(pump.ratedKw)} kW at rated speed</>}
+          {year && <> · {n(year.lightKwhPerM2)} kWh/m² a year</>}
         </p>
       )}
       {year && pump ? (
@@ -126,7 +127,10 @@ function Answer({ answer }: { readonly answer: SunAnswer }) {
                   year.worstShare === null ? "nothing wanted" : `${n(100 * year.worstShare)} % of what is wanted`,
                 ],
                 ["Energy used", `${n(year.usedKwh)} of ${n(year.energyKwh)} kWh`],
-                ["Light on the array", `${n(year.lightKwhPerM2)} kWh/m²`],
+                [
+                  "Days short, tank and pump",
+                  year.shortDays === null ? "nothing wanted" : year.shortDays === 0 ? "none" : String(year.shortDays),
+                ],
               ] as const
             ).map(([name, value]) => (
               <div key={name} className="border border-rule bg-card px-2 py-1">

@@ -54,7 +54,7 @@ public class DrivePointModel
             WholeItem = converter.Modules > 1
                 ? catalogueItem.Times(converter.Modules, input.Defaults.Lineups.ModuleSharePu)
                 : catalogueItem;
-            Converter = StepUpMissing.Count > 0 ? null : new ConverterAtSite(
+            Converter = IsStepUpOpen ? null : new ConverterAtSite(
                 input.Group is { } group ? WholeItem.Times(group.PartPu) : Referred(WholeItem), converter.Duty, converter.SwitchingKhz,
                 input.Site, converter.Feed);
             Filter = data.OutputFilters.FirstOrDefault(f => f.Kind == converter.Filter);
@@ -115,6 +115,13 @@ public class DrivePointModel
     /// <summary>What of it is missing.</summary>
     public IReadOnlyList<string> StepUpMissing { get; }
 
+    /// <summary>Names of what is missing before a step-up transformer can be computed: motor, cable, its own.</summary>
+    public IEnumerable<string> MissingForStepUp() =>
+        [.. MissingForMotor(), .. MissingCables().Where(_ => Cable is null).Take(1), .. StepUpMissing];
+
+    // Without all of it nothing behind it is judged.
+    private bool IsStepUpOpen => Input.DrivePoint.StepUp is not null && StepUp is null;
+
     /// <summary>Voltage of the bus as the motor's side of a step-up transformer sees it, V.</summary>
     public double MotorSideV => Input.BusVoltageV * (StepUp?.Ratio ?? 1);
 
@@ -167,7 +174,7 @@ public class DrivePointModel
             yield return name;
         }
 
-        if (Converter is null && Starter is null && (StepUpMissing.Count == 0 || WholeItem is null))
+        if (Converter is null && Starter is null && (!IsStepUpOpen || WholeItem is null))
         {
             yield return "converter";
         }

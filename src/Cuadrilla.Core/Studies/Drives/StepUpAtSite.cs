@@ -93,7 +93,10 @@ public sealed class StepUpAtSite
     /// </summary>
     public double CurrentPu => Math.Max(Ratio, ConverterA / Plate.RatedCurrentA);
 
-    /// <summary>Resolves it, or names what is missing; null with nothing missing where there is no transformer.</summary>
+    /// <summary>
+    /// Resolves it, or names what is missing of the transformer and its well; null with nothing missing where there is no transformer, or
+    /// motor or cable are open.
+    /// </summary>
     public static StepUpAtSite? Of(DrivePoint point, MotorPlate? asLinked, out IReadOnlyList<string> missing)
     {
         ArgumentNullException.ThrowIfNull(point);
@@ -103,8 +106,10 @@ public sealed class StepUpAtSite
             return null;
         }
 
-        missing = [.. Missing(point, entered, asLinked)];
-        return missing.Count == 0 ? new StepUpAtSite(entered, asLinked!, point.Cable) : null;
+        missing = [.. Missing(entered)];
+        return missing.Count == 0 && asLinked is not null && point.Cable is { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: true }
+            ? new StepUpAtSite(entered, asLinked, point.Cable)
+            : null;
     }
 
     /// <summary>A converter as the motor's side of the transformer sees it.</summary>
@@ -139,17 +144,11 @@ public sealed class StepUpAtSite
         return (Math.Min(r, z), Math.Sqrt(Math.Max(0, (z * z) - (r * r))));
     }
 
-    private static IEnumerable<string> Missing(DrivePoint point, StepUpSupply entered, MotorPlate? plate)
+    private static IEnumerable<string> Missing(StepUpSupply entered)
     {
-        if (plate is null)
-        {
-            yield return "motor";
-        }
-
         var (transformer, well) = (entered.Transformer, entered.Well);
         (Given Value, string Name)[] asked =
         [
-            (point.Cable.LengthM, "depth: length of the motor cable"), (point.Cable.CrossSectionMm2, "section of the motor cable"),
             (transformer.PrimaryV, "low side of the step-up transformer"), (transformer.TapV, "its tap in use"),
             (transformer.RatedKva, "its rated power"), (transformer.UkPct, "its short-circuit impedance"),
             (transformer.LoadLossKw, "its load loss"), (transformer.NoLoadLossKw, "its no-load loss"),

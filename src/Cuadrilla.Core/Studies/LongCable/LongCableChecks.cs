@@ -36,7 +36,7 @@ internal static class LongCableChecks
 
         if (LongCableStudy.Of(model) is not { } study)
         {
-            List<string> missing = [.. model.MissingForMotor(), .. model.StepUpMissing];
+            List<string> missing = [.. model.MissingForStepUp()];
             (string Id, string Title)[] all =
             [
                 ("long-cable.surface-voltage", "Voltage at the surface"), (OutputId, OutputTitle), (TapId, TapTitle),
@@ -212,6 +212,13 @@ internal static class LongCableChecks
                 ? Lacking(study.Model, id, title, ["converter with its filter"])
                 : Rule(study, id, title, Verdict.Fails, "Relief: a sine filter between converter and transformer.",
                     new Reason("a transformer and a long cable ask for a sinusoidal voltage", "no sine filter is chosen", Source, []));
+        }
+
+        if (study.Model is { Filter: { } sine, Converter.SwitchingKhz: var khz } && (khz < sine.LeastSwitchingKhz || khz > sine.LargestSwitchingKhz))
+        {
+            return Rule(study, id, title, Verdict.Fails, "Relief: another switching frequency, another filter.",
+                new Reason("switching frequency within the filter's range",
+                    $"{Text.N(khz)} kHz, the filter is made for {Text.N(sine.LeastSwitchingKhz)} to {Text.N(sine.LargestSwitchingKhz)} kHz", Source, []));
         }
 
         if (study.ResonanceHz is not { } hz || study.ResonanceRange is not var (from, to))

@@ -130,6 +130,8 @@ public sealed class LongCableTests
             VerdictOf("long-cable.transformer-kva", s => s with { Transformer = s.Transformer with { ForConverters = false } }));
         Assert.Equal(Verdict.Fails, VerdictOf("long-cable.surface-voltage", s => s with { Well = s.Well with { RatedV = 460 } }));
         Assert.Equal(Verdict.Fails, VerdictOf("long-cable.start", s => s with { Start = s.Start with { RampS = 0.5 } }));
+        var slow = DemoChanges.Changed(Well, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { SwitchingKhz = 2 } });
+        Assert.Equal(Verdict.Fails, Study(slow).Checks.Single(c => c.Id == "long-cable.filter").Verdict);
         var bare = DemoChanges.Changed(Well, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.None } });
         Assert.Equal(Verdict.Fails, Study(bare).Checks.Single(c => c.Id == "long-cable.filter").Verdict);
     }
@@ -181,6 +183,17 @@ public sealed class LongCableTests
     {
         Assert.All(IdentificationRuns.Of(Demo.Model), r => Assert.Equal(!r.Name.StartsWith("Direct", StringComparison.Ordinal), r.Possible));
         Assert.Equal("Resistances at the surface", IdentificationRuns.Of(Demo.Model)[0].Name);
+    }
+
+    [Fact]
+    public void Data_that_are_not_entered_say_how_they_are_got()
+    {
+        var all = NeededData.Of(Demo.Model);
+        Assert.All(all, d => Assert.NotEmpty(d.How));
+        Assert.Equal(["resistance of the cable by its maker", "frequency down to which the transformer is designed"],
+            all.Where(d => !d.Known).Select(d => d.Name));
+        var open = Study(DemoChanges.Changed(Well, p => p with { StepUp = StepUpSupply.Open })).Model;
+        Assert.True(NeededData.Of(open).Count(d => !d.Known) > 5);
     }
 
     [Fact]

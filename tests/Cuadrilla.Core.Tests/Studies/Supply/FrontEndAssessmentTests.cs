@@ -226,7 +226,10 @@ public sealed class FrontEndAssessmentTests
     [Fact]
     public void Lost_volts_are_front_end_filter_and_cable_by_hand()
     {
-        var model = Model(DemoChanges.Demo, "dp-06");
+        var model = Model(DemoChanges.Changed("dp-06", p => p with
+        {
+            StepUp = null, Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.DvDt },
+        }), "dp-06");
         var voltage = model.Voltage;
         var plate = model.Connected.Plate;
         var cable = model.CableOhm;
@@ -247,7 +250,10 @@ public sealed class FrontEndAssessmentTests
     {
         PlantSpecification With(OutputFilter filter, double khz) =>
             DemoChanges.Changed("dp-06", p =>
-                p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = filter, SwitchingKhz = khz } });
+                p with
+                {
+                    StepUp = null, Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = filter, SwitchingKhz = khz },
+                });
         Assert.Equal(0, Model(With(OutputFilter.Sine, 4), "dp-06").At(1).Motor.HarmonicW);
         Assert.True(Model(With(OutputFilter.None, 4), "dp-06").At(1).Motor.HarmonicW > 0);
         Check Voltage(OutputFilter filter, double khz) =>
