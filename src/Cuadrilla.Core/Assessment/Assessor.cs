@@ -126,7 +126,8 @@ public sealed partial class Assessor : IPlantStudies
         var byId = mains.Scenarios.Concat(standby.Scenarios).ToDictionary(s => s.ScenarioId, StringComparer.Ordinal);
         return mains with
         {
-            Checks = [.. StandbyMerge.Of(mains.Checks, standby.Checks), StandbyMerge.ChangeOver(plant, standby.Scenarios)],
+            Checks = [.. StandbyMerge.Of(mains.Checks, standby.Checks,
+                StandbyMerge.Dead(plant, standby.Scenarios)), StandbyMerge.ChangeOver(plant, standby.Scenarios)],
             Scenarios = [.. plant.Scenarios.Where(s => byId.ContainsKey(s.Id)).Select(s => byId[s.Id])],
             Faults = [.. mains.Faults, .. standby.Faults],
         };

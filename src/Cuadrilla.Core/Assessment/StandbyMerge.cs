@@ -13,9 +13,13 @@ internal static class StandbyMerge
     // Nothing couples to a public system while the generator feeds.
     private static readonly string[] OfMains = ["harmonics.pcc", "harmonics.equipment", "harmonics.terminal-thdi", "supply.data", "emc."];
 
-    public static IReadOnlyList<Check> Of(IReadOnlyList<Check> mains, IReadOnlyList<Check> standby)
+    /// <summary>Merges.</summary>
+    /// <param name="mains">Checks on the mains.</param>
+    /// <param name="standby">Checks on the generator.</param>
+    /// <param name="dead">Buses, transformers, links and loads that are dead in every scenario on the generator: nothing is asked of them.</param>
+    public static IReadOnlyList<Check> Of(IReadOnlyList<Check> mains, IReadOnlyList<Check> standby, IReadOnlySet<string> dead)
     {
-        var left = standby.Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal))).GroupBy(Key)
+        var left = standby.Where(c => !dead.Contains(c.ElementId)).Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal))).GroupBy(Key)
             .ToDictionary(g => g.Key, g => g.ToList());
         List<Check> merged = [];
         foreach (var group in mains.GroupBy(Key))
@@ -52,6 +56,19 @@ internal static class StandbyMerge
                 live is null ? $"{plant.Distribution.Bus(plant.Source.BusId).Name} is dead in all of them"
                     : $"in '{live.ScenarioName}' the generator feeds {plant.Distribution.Bus(plant.Source.BusId).Name}",
                 "docs/methods/generator.md", []), live?.ScenarioName ?? string.Empty);
+    }
+
+    /// <summary>What is dead in all scenarios on the generator.</summary>
+    public static IReadOnlySet<string> Dead(PlantSpecification plant, IReadOnlyList<ScenarioResult> standby)
+    {
+        var d = plant.Distribution;
+        var buses = d.Buses.Where(b => !standby.Any(s => s.Network.IsLive(b.Id))).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);
+        return buses
+            .Concat(d.Transformers.Where(t => buses.Contains(t.FromBusId) || buses.Contains(t.ToBusId)).Select(t => t.Id))
+            .Concat(d.Links.Where(l => buses.Contains(l.FromBusId) || buses.Contains(l.ToBusId)).Select(l => l.Id))
+            .Concat(d.CapacitorBanks.Where(b => buses.Contains(b.BusId)).Select(b => b.Id))
+            .Concat(d.Loads.Where(l => buses.Contains(l.BusId)).Select(l => l.Id))
+            .ToHashSet(StringComparer.Ordinal);
     }
 
     private static (string, string, string) Key(Check c) => (c.Id, c.DrivePointId, c.ElementId);

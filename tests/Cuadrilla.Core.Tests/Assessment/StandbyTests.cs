@@ -37,7 +37,7 @@ public sealed class StandbyTests
         Assert.Equal("bus-a", StandbyPlant.OnGenerator(plant).Source.BusId);
         foreach (var check in alone.Checks.Where(c => c.Id.StartsWith("supply.generator", StringComparison.Ordinal)))
         {
-            Assert.Contains(check, found.Checks);
+            Assert.Contains(found.Checks, c => c.Id == check.Id && c.Verdict == check.Verdict && c.Scenario == check.Scenario);
         }
 
         Assert.DoesNotContain(before.Checks, c => c.Id.StartsWith("supply.generator", StringComparison.Ordinal));
@@ -106,7 +106,7 @@ public sealed class StandbyTests
             Assert.Equal(ranks.Min(), Rank(check.Verdict));
         }
 
-        Assert.All(both.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)), c => Assert.Contains(c, mains.Checks));
+        Assert.All(both.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)), c => Assert.Contains(mains.Checks, m => m.Id == c.Id && m.Verdict == c.Verdict && m.Scenario == c.Scenario));
     }
 
     [Fact]
