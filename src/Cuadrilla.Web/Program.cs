@@ -114,6 +114,8 @@ api.MapFollowers();
 api.MapBrakes();
 api.MapSun();
 api.MapLongCables();
+api.MapOnePhase();
+api.MapGenerator();
 api.MapComparison();
 api.MapHarmonics();
 api.MapMeasurements();

@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/lineups/{lineup}/one-phase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getOnePhase"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/lineups/{lineup}/comparison": {
         parameters: {
             query?: never;
@@ -844,6 +860,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["sweepSun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/generator": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getGenerator"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/generator/sweep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sweepGenerator"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/generator/shedding": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shedOnGenerator"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2145,6 +2209,13 @@ export interface components {
             linksOpen?: boolean;
             device?: components["schemas"]["ProtectiveDevice"];
         };
+        ComparedMachine: {
+            id: string;
+            motor: string;
+            figures: null | components["schemas"]["SingleMachine"];
+            fromCatalogue: string[];
+            missing: string[];
+        };
         Comparison: {
             /** Format: double */
             extraCost: number;
@@ -2859,6 +2930,82 @@ export interface components {
             /** Format: double */
             distortionPct: number;
         };
+        Generator: {
+            /**
+             * Generator
+             * @description Rated apparent power of the generator.
+             */
+            ratedKva: null | number;
+            /**
+             * Subtransient reactance X″d
+             * @description Subtransient reactance on its rating.
+             */
+            subtransientPct: null | number;
+            /**
+             * Negative-sequence reactance X2
+             * @description Negative-sequence reactance on its rating.
+             */
+            negativeSequencePct: null | number;
+            /**
+             * X/R of the generator
+             * @description Reactance over resistance of the generator.
+             */
+            xrRatio: null | number;
+            /**
+             * Active power
+             * @description Power of its engine; not above its rated apparent power.
+             */
+            ratedKw?: null | number;
+            /**
+             * Transient reactance X′d
+             * @description Governs dips of 0.1 s and more.
+             */
+            transientPct?: null | number;
+            /**
+             * Governing class G
+             * @description 1 to 3, ISO 8528-5.
+             */
+            governingClass?: null | number;
+            /**
+             * Sets in parallel
+             * @description Equal sets that run together.
+             */
+            sets?: null | number;
+            /**
+             * Leading reactive power
+             * @description Of its rated apparent power, by its maker.
+             */
+            leadingPct?: null | number;
+            /**
+             * Power taken back
+             * @description Of its rated active power, by the engine’s maker.
+             */
+            returnedPct?: null | number;
+            /**
+             * Negative-sequence current
+             * @description That it stands for ever, by its maker; salient poles usually 8.
+             */
+            negativeCurrentPct?: null | number;
+        };
+        GeneratorDocument: {
+            standby: boolean;
+            bus: string;
+            /** Format: double */
+            kva: null | number;
+            /** Format: double */
+            kw: null | number;
+            /** Format: double */
+            startKva: number;
+            /** Format: double */
+            firstPct: null | number;
+            /** Format: double */
+            lastingPct: null | number;
+            /** Format: double */
+            permittedPct: null | number;
+            /** Format: double */
+            largestStartKva: null | number;
+            scenarios: components["schemas"]["OnGenerator"][];
+        };
         /** @description A number, or null while it is not known. */
         Given: null | number;
         GroupAtWorkDocument: {
@@ -3120,6 +3267,7 @@ export interface components {
              */
             placeId?: string;
             residual?: components["schemas"]["ResidualDevice"];
+            onePhase?: null | components["schemas"]["OnePhaseSupply"];
         };
         LineupComparisonDocument: {
             bestId: string;
@@ -3951,6 +4099,202 @@ export interface components {
             known: boolean;
             how: string;
         };
+        OnGenerator: {
+            id: string;
+            name: string;
+            /** Format: double */
+            kva: number;
+            /** Format: double */
+            kw: number;
+            /** Format: double */
+            kvar: number;
+            /** Format: double */
+            distortionPct: null | number;
+            /** Format: double */
+            leastVoltagePct: null | number;
+        };
+        OnePhaseCosts: {
+            /**
+             * Rotary converter
+             * @description First cost for each kVA, in the project’s currency.
+             */
+            rotaryPerKva?: null | number;
+            /**
+             * Static converter
+             * @description First cost for each kW of motors.
+             */
+            staticPerKw?: null | number;
+            /**
+             * Converters
+             * @description First cost for each kW of motors.
+             */
+            converterPerKw?: null | number;
+            /**
+             * Compared over
+             * @description Years.
+             */
+            years?: null | number;
+            /**
+             * Power factor of converters
+             * @description Total, at the input, before one is solved; 0.55 to 0.65 without choke.
+             */
+            inputPowerFactor?: null | number;
+        };
+        OnePhaseDocument: {
+            comparison: components["schemas"]["OnePhaseStudy"];
+            machines: components["schemas"]["ComparedMachine"][];
+            points: components["schemas"]["OnePhasePoint"][];
+        };
+        OnePhaseMachine: {
+            /**
+             * Machine key
+             * @description Stable key of the machine.
+             */
+            id: string;
+            /**
+             * Machine
+             * @description What people call it.
+             */
+            name: string;
+            /**
+             * Motor
+             * @description Rated output of its motor.
+             */
+            ratedKw?: null | number;
+            /**
+             * Speed
+             * @description Of the motor’s shaft at its rated output.
+             */
+            ratedRpm?: null | number;
+            /**
+             * Efficiency
+             * @description Of the motor.
+             */
+            efficiencyPct?: null | number;
+            /**
+             * Power factor
+             * @description Of the motor.
+             */
+            powerFactor?: null | number;
+            /**
+             * Load
+             * @description Of the motor’s rated output.
+             */
+            loadPct?: null | number;
+            /**
+             * Hours a year
+             * @description That it runs.
+             */
+            hoursPerYear?: null | number;
+            /**
+             * Heavy start
+             * @description Whether it starts against full torque, as compressors do.
+             */
+            heavyStart?: boolean;
+            /**
+             * Speed wanted
+             * @description Whether its speed is to be set.
+             */
+            speedControl?: boolean;
+            /**
+             * Lowest link
+             * @description Lowest voltage between phases that the motor can be linked for.
+             */
+            motorV?: null | number;
+            /**
+             * Pulses a turn
+             * @description Of its speed sensor.
+             */
+            pulsesPerTurn?: null | number;
+            drivePointId?: string;
+        };
+        /** @enum {unknown} */
+        OnePhaseMeans: "not-chosen" | "converters" | "rotary" | "static";
+        OnePhaseOption: {
+            means: components["schemas"]["OnePhaseMeans"];
+            suits: boolean;
+            against: string[];
+            deliversKw: number[];
+            together: string;
+            /** Format: double */
+            idleW: number;
+            /** Format: double */
+            energyKwh: number;
+            /** Format: double */
+            perYear: null | number;
+            /** Format: double */
+            first: null | number;
+            /** Format: double */
+            total: null | number;
+            /** Format: double */
+            supplyA: number;
+            noise: string;
+            settingUp: string;
+        };
+        OnePhasePoint: {
+            id: string;
+            tag: string;
+            name: string;
+            input: null | string;
+            box: null | components["schemas"]["TerminalBox"];
+            /** Format: double */
+            fullTorqueHz: null | number;
+            current: null | components["schemas"]["TwoConductorCurrent"];
+            /** Format: double */
+            pulsesPerTurn: null | number;
+            /** Format: double */
+            pulseHz: null | number;
+            residualKind: string;
+        };
+        OnePhaseStudy: {
+            /** Format: double */
+            supplyV: number;
+            missing: string[];
+            missingPrices: string[];
+            options: components["schemas"]["OnePhaseOption"][];
+            /** Format: double */
+            rotaryKva: number;
+            /** Format: double */
+            runningKva: number;
+            /** Format: double */
+            startKva: number;
+            /** Format: double */
+            unbalancePct: number;
+            fullTorqueHz: number[];
+            recommended: components["schemas"]["OnePhaseMeans"];
+            why: string;
+        };
+        OnePhaseSupply: {
+            /**
+             * Run by
+             * @description By what the machines are run.
+             * @enum {string}
+             */
+            means?: "not-chosen" | "converters" | "rotary" | "static";
+            /**
+             * Phase and neutral
+             * @description Whether the conductors are a phase and the neutral, or two phases.
+             */
+            toNeutral?: boolean;
+            /**
+             * Supply carries
+             * @description Rating of the device ahead of the two conductors.
+             */
+            supplyA?: null | number;
+            /**
+             * One at a time
+             * @description Whether never two machines run together.
+             */
+            oneAtATime?: boolean;
+            /**
+             * Run together
+             * @description Part of the machines that runs at once.
+             */
+            simultaneityPct?: null | number;
+            rotary?: components["schemas"]["RotaryConverter"];
+            costs?: components["schemas"]["OnePhaseCosts"];
+            machines?: components["schemas"]["OnePhaseMachine"][];
+        };
         OpenSessionDocument: {
             id: string;
             name: string;
@@ -4589,7 +4933,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandUseStepUp"] | components["schemas"]["PlantCommandSizeStepUp"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandUseStepUp"] | components["schemas"]["PlantCommandSizeStepUp"] | components["schemas"]["PlantCommandShedOnGenerator"] | components["schemas"]["PlantCommandFeedFromOnePhase"] | components["schemas"]["PlantCommandChooseOnePhaseMeans"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -4654,6 +4998,12 @@ export interface components {
             itemId: string;
             reason: string;
         };
+        PlantCommandChooseOnePhaseMeans: {
+            /** @enum {string} */
+            kind: "choose-one-phase-means";
+            lineupId: string;
+            means: components["schemas"]["OnePhaseMeans"];
+        };
         PlantCommandChooseString: {
             /** @enum {string} */
             kind: "choose-string";
@@ -4702,6 +5052,13 @@ export interface components {
             kind: "feed-by";
             pointIds: string[];
             way: components["schemas"]["FeedWay"];
+        };
+        PlantCommandFeedFromOnePhase: {
+            /** @enum {string} */
+            kind: "feed-from-one-phase";
+            lineupId: string;
+            /** @default false */
+            back: boolean;
         };
         PlantCommandFeedFromSun: {
             /** @enum {string} */
@@ -4770,6 +5127,10 @@ export interface components {
             kind: "share-by";
             arrangementId: string;
             way: components["schemas"]["SharingWay"];
+        };
+        PlantCommandShedOnGenerator: {
+            /** @enum {string} */
+            kind: "shed-on-generator";
         };
         PlantCommandSizeBankContactor: {
             /** @enum {string} */
@@ -4890,6 +5251,7 @@ export interface components {
             devices?: components["schemas"]["OwnDevice"][];
             routes?: components["schemas"]["PlantRoutes"];
             cables?: null | components["schemas"]["CableInstallation"];
+            standby?: null | components["schemas"]["StandbySupply"];
         };
         PlantWayDocument: {
             way: string;
@@ -5356,6 +5718,43 @@ export interface components {
             /** Format: double */
             toLineKwh: number;
         };
+        RotaryConverter: {
+            /**
+             * Rotary converter
+             * @description Its rated apparent power.
+             */
+            ratedKva?: null | number;
+            /**
+             * Idle loss
+             * @description W for each 100 VA of its rating; 15 to 25.
+             */
+            idlePct?: null | number;
+            /**
+             * Idle current
+             * @description Of its rated current, mostly magnetising.
+             */
+            idleCurrentPct?: null | number;
+            /**
+             * Switched on
+             * @description Hours in a year, idle or not.
+             */
+            onHoursPerYear?: null | number;
+            /**
+             * Made phase differs by
+             * @description Of the line’s voltage; 5 to 10.
+             */
+            deviationPct?: null | number;
+            /**
+             * Reactance
+             * @description By which its voltage gives way at a start, of its rated impedance.
+             */
+            reactancePct?: null | number;
+            /**
+             * Heavy starts
+             * @description Its kVA over that of a machine that starts heavily; 4 to 5.
+             */
+            heavyFactor?: null | number;
+        };
         /** @enum {unknown} */
         RouteRole: "feeder" | "motor" | "brake" | "encoder" | "thermistor" | "by-hand";
         RouteRow: {
@@ -5411,6 +5810,11 @@ export interface components {
             loadStates: components["schemas"]["LoadState"][];
             switches: components["schemas"]["SwitchState"][];
             bankStates: components["schemas"]["BankState"][];
+            /**
+             * On the standby generator
+             * @description Whether the standby generator feeds instead of the mains.
+             */
+            onStandby?: boolean;
         };
         ScenarioBusDocument: {
             busId: string;
@@ -5529,6 +5933,29 @@ export interface components {
             name: null | string;
             role: null | components["schemas"]["AccountRole"];
         };
+        SetOfSize: {
+            /** Format: double */
+            kva: number;
+            /** Format: double */
+            kw: null | number;
+            /** Format: double */
+            loadingPct: null | number;
+            /** Format: double */
+            distortionPct: null | number;
+            /** Format: double */
+            dipPct: null | number;
+            fails: string[];
+            /** Format: int32 */
+            tight: number;
+            /** Format: int32 */
+            needsData: number;
+            isPresent: boolean;
+        };
+        SetSweep: {
+            sizes: components["schemas"]["SetOfSize"][];
+            /** Format: double */
+            leastKva: null | number;
+        };
         SevenPointLosses: {
             lossesW: number[];
         };
@@ -5645,6 +6072,20 @@ export interface components {
         };
         /** @enum {unknown} */
         SharingWay: "droop" | "torque-follower" | "speed-follower" | "speed-trim";
+        ShedStep: {
+            scenarioId: string;
+            scenario: string;
+            what: string;
+            why: string;
+        };
+        SheddingDocument: {
+            steps: components["schemas"]["ShedStep"][];
+            left: string[];
+            /** Format: double */
+            filterA: null | number;
+            /** Format: double */
+            filteredPct: null | number;
+        };
         SheetLine: {
             name: string;
             value: string;
@@ -5691,6 +6132,22 @@ export interface components {
              * @description Place where it ends.
              */
             toPlaceId: string;
+        };
+        SingleMachine: {
+            /** Format: double */
+            ratedKw: number;
+            /** Format: double */
+            efficiencyPu: number;
+            /** Format: double */
+            powerFactor: number;
+            /** Format: double */
+            loadPct: number;
+            /** Format: double */
+            hoursPerYear: number;
+            heavyStart: boolean;
+            speedControl: boolean;
+            /** Format: double */
+            motorVoltageV: number;
         };
         Site: {
             /**
@@ -5936,6 +6393,26 @@ export interface components {
              * @description 1 to 3, ISO 8528-5.
              */
             governingClass?: null | number;
+            /**
+             * Sets in parallel
+             * @description Equal sets that run together.
+             */
+            sets?: null | number;
+            /**
+             * Leading reactive power
+             * @description Of its rated apparent power, by its maker.
+             */
+            leadingPct?: null | number;
+            /**
+             * Power taken back
+             * @description Of its rated active power, by the engine’s maker.
+             */
+            returnedPct?: null | number;
+            /**
+             * Negative-sequence current
+             * @description That it stands for ever, by its maker; salient poles usually 8.
+             */
+            negativeCurrentPct?: null | number;
         };
         SourceStrengthNotStated: {
             /** @enum {string} */
@@ -5954,6 +6431,14 @@ export interface components {
             detail: string;
             base: components["schemas"]["PlantSpecification"];
             current: components["schemas"]["ProjectDocument"];
+        };
+        StandbySupply: {
+            /**
+             * Bus of the standby generator
+             * @description Bus that it feeds.
+             */
+            busId: string;
+            generator: components["schemas"]["Generator"];
         };
         StartEnergyDocument: {
             /** Format: double */
@@ -6811,6 +7296,16 @@ export interface components {
             atUtc: string;
             who: string;
         };
+        TerminalBox: {
+            isDelta: boolean;
+            canLink: boolean;
+            /** Format: double */
+            linkedV: number;
+            /** Format: double */
+            starV: number;
+            /** Format: double */
+            deltaV: number;
+        };
         TimeCurrentCrossing: {
             name: string;
             /** Format: double */
@@ -7029,6 +7524,25 @@ export interface components {
             trip: components["schemas"]["TripClass"];
             /** Format: double */
             pct: number;
+        };
+        TwoConductorCurrent: {
+            scenario: string;
+            /** Format: double */
+            rmsA: number;
+            /** Format: double */
+            crest: number;
+            /** Format: double */
+            thirdPct: number;
+            /** Format: double */
+            powerFactor: number;
+            /** Format: double */
+            ripplePct: null | number;
+            /** Format: double */
+            diodeA: number;
+            /** Format: double */
+            neutralOfThreeA: number;
+            waveA: number[];
+            linkV: number[];
         };
         /** @enum {unknown} */
         UnitSystem: "si" | "us-customary";
@@ -8403,6 +8917,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LongCableDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getOnePhase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OnePhaseDocument"];
                 };
             };
             /** @description Unauthorized */
@@ -11720,6 +12302,207 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SunSweepResult"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getGenerator: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GeneratorDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    sweepGenerator: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetSweep"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    shedOnGenerator: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheddingDocument"];
                 };
             };
             /** @description Unauthorized */

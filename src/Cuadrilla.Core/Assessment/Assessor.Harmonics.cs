@@ -19,6 +19,7 @@ public sealed partial class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
+        plant = StandbyPlant.Of(plant, result.ScenarioId);
         var anew = new Anew(this, plant, result);
         return Cores.Map(frontIds, Removed, stop);
 
@@ -37,6 +38,7 @@ public sealed partial class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
+        plant = StandbyPlant.Of(plant, result.ScenarioId);
         var anew = new Anew(this, plant, result);
         var told = FrontStory.Told(Contributions.Of(plant, result).Select(c => result.Drives.First(d => d.DrivePointId == c.DrivePointId)));
         return Cores.Map(told, drive => FrontStory.Of(drive, cause => ThdiPct(drive.DrivePointId, cause)), stop);

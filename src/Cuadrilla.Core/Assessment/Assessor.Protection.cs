@@ -55,11 +55,13 @@ public sealed partial class Assessor
     private SupplyContext SupplyOf(PlantSpecification plant, PlantAssessment assessment)
     {
         var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
-        return new SupplyContext(Laid(plant), data.With(plant), defaults, assessment.Scenarios, assessment.Demand, []) with
+        var mains = StandbyPlant.Has(plant) ? StandbyPlant.OnMains(plant) : plant;
+        List<ScenarioResult> scenarios = [.. assessment.Scenarios.Where(s => mains.Scenarios.Any(m => m.Id == s.ScenarioId))];
+        return new SupplyContext(Laid(mains), data.With(plant), defaults, scenarios, assessment.Demand, []) with
         {
             Voltages = assessment.Voltages,
             ShortCircuits = assessment.ShortCircuits,
-            BusDropsPct = BusDrops.Pct(plant, assessment.Scenarios),
+            BusDropsPct = BusDrops.Pct(mains, scenarios),
         };
     }
 
@@ -78,7 +80,7 @@ public sealed partial class Assessor
     private FeederStudy Feeder(DrivePointModel model, SupplyContext supply, Bus bus)
     {
         var start = model is DriveOnLine line && !StartStudy.Missing(model).Any()
-            && StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus) is { } place
+            && StartPlaces.Of(supply.Plant, supply.Scenarios, model, bus) is { } place
             ? starts.Get(new StartKey(line.Input, place))
             : null;
         return new FeederStudy(model, bus, supply, start);

@@ -14,6 +14,7 @@ using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Groups;
 using Cuadrilla.Core.Studies.Interference;
 using Cuadrilla.Core.Studies.LongCable;
+using Cuadrilla.Core.Studies.OnePhase;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Starting;
@@ -95,7 +96,7 @@ public sealed partial class Assessor : IPlantStudies
             return (null, [], missing);
         }
 
-        var place = StartPlaces.Of(Laid(plant), Run(plant).Scenarios, point.Id, plant.BusOfDrivePoints()[point.Id]);
+        var place = StartPlaces.Of(Laid(plant), Run(plant).Scenarios, Study(plant, point).Model, plant.BusOfDrivePoints()[point.Id]);
         return place is null ? (null, [], ["a scenario in which it runs"]) : (place, StartStudy.All(motor, place), []);
     }
 
@@ -103,14 +104,34 @@ public sealed partial class Assessor : IPlantStudies
     public PlantAssessment Run(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => Assessed(LaidWith(plant)));
+        return whole.GetValue(plant, _ => new Once<PlantAssessment>()).Get(() => OnAllSupplies(plant));
     }
 
     /// <inheritdoc/>
     public PlantAssessment Drafted(PlantSpecification plant)
     {
         ArgumentNullException.ThrowIfNull(plant);
-        return new Assessor(this, stop, seeksSecond: false).Assessed(LaidWith(plant));
+        return new Assessor(this, stop, seeksSecond: false).OnAllSupplies(plant);
+    }
+
+    // A plant with a standby generator is assessed as the two plants that it is.
+    private PlantAssessment OnAllSupplies(PlantSpecification plant)
+    {
+        if (!StandbyPlant.Has(plant))
+        {
+            return Assessed(LaidWith(plant));
+        }
+
+        var mains = Assessed(LaidWith(StandbyPlant.OnMains(plant)));
+        var standby = Assessed(LaidWith(StandbyPlant.OnGenerator(plant)));
+        var byId = mains.Scenarios.Concat(standby.Scenarios).ToDictionary(s => s.ScenarioId, StringComparer.Ordinal);
+        return mains with
+        {
+            Checks = [.. StandbyMerge.Of(mains.Checks, standby.Checks,
+                StandbyMerge.Dead(plant, standby.Scenarios), StandbyMerge.Idle(plant)), StandbyMerge.ChangeOver(plant, standby.Scenarios)],
+            Scenarios = [.. plant.Scenarios.Where(s => byId.ContainsKey(s.Id)).Select(s => byId[s.Id])],
+            Faults = [.. mains.Faults, .. standby.Faults],
+        };
     }
 
     /// <summary>Ways of all cables; null for a plant without trays.</summary>
@@ -250,12 +271,15 @@ public sealed partial class Assessor : IPlantStudies
             () => ItSystemCheck.Of(model, bus)));
         checks.AddRange(Judging.All(AltitudeCheck.Id, model.Id, BoardRow.Converter, AltitudeCheck.Title,
             () => AltitudeCheck.Of(model, supply.Plant.Site, bus)));
+        checks.AddRange(Judging.All(TwoConductorChecks.RippleId, model.Id, BoardRow.Converter, "Two conductors",
+            () => TwoConductorChecks.Of(model, supply, bus)));
         checks.AddRange(Judging.All(EquipmentChecks.EquipmentId, model.Id, BoardRow.Supply, "Current on a public system",
             () => EquipmentChecks.Of(model, supply, bus)));
         if (model.Starter is not null)
         {
             checks.AddRange(Judging.All("starter.reaches-speed", model.Id, BoardRow.Converter, "Start reaches speed", () =>
-                StarterChecks.Of(model, StartPlaces.Of(supply.Plant, supply.Scenarios, model.Id, bus), supply, key => starts.Get(key))));
+                StarterChecks.Of(model, StartPlaces.Of(supply.Plant, supply.Scenarios, model, bus), supply, key => starts.Get(key))
+                    .Select(c => OnePhasePointChecks.BehindStatic(model, c))));
         }
 
         checks.AddRange(Judging.All("cable.capacity", model.Id, BoardRow.Cable, "Cables and protection",
@@ -286,13 +310,15 @@ public sealed partial class Assessor : IPlantStudies
     private DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults)
     {
         var group = GroupFeeds.Of(plant, point, data);
+        var lineup = plant.Lineups.First(l => l.DrivePoints.Any(p => p.Id == point.Id));
         var converter = group?.Choice ?? point.Converter as ConverterChoice.FromCatalogue;
         return new DrivePointInput
         {
             DrivePoint = point,
             Site = plant.Site,
             Tariff = plant.Tariff,
-            BusVoltageV = busVoltageV,
+            BusVoltageV = lineup.OnePhase?.VoltageOn(busVoltageV) ?? busVoltageV,
+            OnePhase = OnePhaseFeed.Of(lineup),
             FrequencyHz = plant.Source.FrequencyHz,
             Defaults = defaults,
             Own = point.Motor is MotorChoice.FromCatalogue motor ? plant.Motors.FirstOrDefault(m => m.Id == motor.ItemId) : null,

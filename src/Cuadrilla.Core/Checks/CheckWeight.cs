@@ -28,7 +28,7 @@ public static class CheckWeights
         "cable.protective-conductor", "protection.device",
         "protection.breaking-capacity", "protection.stall", "emc.earth-leakage", "emc.rcd", "emc.it-system",
         "pv.string-voltage", "pv.string-fuse", "pv.isolator", "pv.insulation", "pv.dc-cable",
-        "long-cable.surface-voltage", "long-cable.back-spin",
+        "supply.change-over", "single-phase.neutral", "long-cable.surface-voltage", "long-cable.back-spin",
     ];
 
     private static readonly string[] Codes = ["harmonics.pcc-", "harmonics.plant-voltage", "harmonics.equipment", "harmonics.terminal-thdi",

@@ -53,7 +53,8 @@ public sealed record ChooseConverter(IReadOnlyList<string> PointIds, string Item
             ? CommandOutcome.Unknown("itemId", "Converter", ItemId)
             : CommandOutcome.Of(
                 plant.Changed(SizeBest.Feeding(plant, PointIds),
-                    p => p with { Converter = CandidateRanking.WithItem(p.Converter, item) with { Reason = Reason } }),
+                    p => p with { Converter = OnePhaseFeed.Fed(CandidateRanking.WithItem(p.Converter, item) with { Reason = Reason }, item,
+                        OnePhaseFeed.Of(plant.LineupOf(p.Id)!)) }),
                 $"{plant.Tags(PointIds)}: {CandidateRanking.NameOf(item)}");
     }
 }

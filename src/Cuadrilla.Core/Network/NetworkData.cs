@@ -43,7 +43,7 @@ internal static class NetworkData
             case SourceStrength.Generator g:
                 // Orders of both sequences alternate, so the mean of X″d and X2 stands for them (IEC 60909-0, harmonic practice).
                 var rise = g.NegativeSequencePct.IsKnown ? (1 + (g.NegativeSequencePct.Value / g.SubtransientPct.Value)) / 2 : 1;
-                return (FaultLevel.SourceImpedance(voltageV, g.RatedKva.Value / 1e3 / (g.SubtransientPct.Value / 100),
+                return (FaultLevel.SourceImpedance(voltageV, g.TotalKva() / 1e3 / (g.SubtransientPct.Value / 100),
                     g.XrRatio.Value) * perUnit, rise);
             default:
                 throw new InvalidOperationException("The source's strength has not been stated.");

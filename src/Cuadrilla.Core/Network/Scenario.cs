@@ -17,6 +17,9 @@ public sealed record Scenario(
     ValueList<SwitchState> Switches,
     ValueList<BankState> BankStates)
 {
+    /// <summary>True where the standby generator feeds instead of the mains.</summary>
+    public bool OnStandby { get; init; }
+
     /// <summary>A scenario in which everything is as usual.</summary>
     public static Scenario AsUsual(string id, string name) => new(id, name, [], [], [], []);
 

@@ -106,13 +106,13 @@ public abstract record SourceStrength
     public sealed record FaultLevel(Given ShortCircuitMva, Given LeastMva, Given XrRatio) : SourceStrength;
 
     /// <summary>A generator instead of a public supply.</summary>
-    /// <param name="RatedKva">Rated power, kVA, &gt; 0.</param>
+    /// <param name="RatedKva">Rated power of one set, kVA, &gt; 0.</param>
     /// <param name="SubtransientPct">Subtransient reactance X″d, % of the rated impedance.</param>
     /// <param name="NegativeSequencePct">Reactance X2, %; unknown: X″d is taken.</param>
     /// <param name="XrRatio">Reactance over resistance, 0.1 to 100.</param>
     public sealed record Generator(Given RatedKva, Given SubtransientPct, Given NegativeSequencePct, Given XrRatio) : SourceStrength
     {
-        /// <summary>Rated active power, kW.</summary>
+        /// <summary>Rated active power of one set, kW.</summary>
         public Given RatedKw { get; init; }
 
         /// <summary>Transient reactance X′d, % of the rated impedance: it governs a dip of a tenth of a second and more.</summary>
@@ -120,5 +120,25 @@ public abstract record SourceStrength
 
         /// <summary>Governing class G1 to G3 of ISO 8528-5, as 1 to 3.</summary>
         public Given GoverningClass { get; init; }
+
+        /// <summary>Equal sets in parallel; unknown: one.</summary>
+        public Given Sets { get; init; }
+
+        /// <summary>Reactive power that it takes from leading loads, % of its rated apparent power; unknown: the least of practice.</summary>
+        public Given LeadingPct { get; init; }
+
+        /// <summary>Active power that its engine takes back, % of its rated; unknown likewise.</summary>
+        public Given ReturnedPct { get; init; }
+
+        /// <summary>Negative-sequence current that it stands for ever, % of its rated; unknown likewise.</summary>
+        public Given NegativeCurrentPct { get; init; }
+
+        /// <summary>Rated apparent power of all sets, kVA; the rated power must be known.</summary>
+        public double TotalKva() => RatedKva.Value * Count();
+
+        /// <summary>Rated active power of all sets, kW; likewise.</summary>
+        public double TotalKw() => RatedKw.Value * Count();
+
+        private double Count() => Sets.IsKnown ? Sets.Value : 1;
     }
 }

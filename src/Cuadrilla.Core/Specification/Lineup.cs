@@ -39,6 +39,9 @@ public sealed record Lineup(
     /// <summary>Residual-current device ahead of the whole of it.</summary>
     public ResidualDevice Residual { get; init; } = ResidualDevice.NotStated;
 
+    /// <summary>Only one phase is available to it; null: all three are.</summary>
+    public OnePhaseSupply? OnePhase { get; init; }
+
     /// <summary>The lineup built the other way; nothing is set aside in it.</summary>
     public Lineup As(LineupVariant variant)
     {

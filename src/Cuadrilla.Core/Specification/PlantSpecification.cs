@@ -51,6 +51,9 @@ public sealed record PlantSpecification(
     /// <summary>How cables are made and laid where they state nothing of their own; null: not stated.</summary>
     public CableInstallation? Cables { get; init; }
 
+    /// <summary>Generator that feeds in the scenarios that say so; null: there is none.</summary>
+    public StandbySupply? Standby { get; init; }
+
     /// <summary>All drive points in the order of the board.</summary>
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);
 

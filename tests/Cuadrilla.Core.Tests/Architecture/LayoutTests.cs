@@ -18,9 +18,9 @@ public sealed class LayoutTests
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
     private static readonly string[] Studies =
     [
-        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "DrivePoints", "DcBuses", "Protection",
-        "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Mitigation",
-        "Arrangements",
+        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "OnePhase", "DrivePoints", "DcBuses", "Protection",
+        "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Standby",
+        "Mitigation", "Arrangements",
     ];
 
     public static TheoryData<string> StudiesBelow => [.. Studies.SkipLast(1)];

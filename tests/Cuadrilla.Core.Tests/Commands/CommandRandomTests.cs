@@ -6,6 +6,7 @@ using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Supplies;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.CableRoutes;
@@ -51,6 +52,9 @@ public sealed class CommandRandomTests
         (ids, _) => new ChooseString(ids[0], 8 * ids.Length, ids.Length),
         (ids, _) => new UseStepUp(ids[0], ids.Length % 3 == 0),
         (ids, _) => new SizeStepUp(ids[0]),
+        (_, _) => new ShedOnGenerator(),
+        (ids, plant) => new FeedFromOnePhase(plant.Lineups[ids.Length % plant.Lineups.Count].Id, ids.Length % 3 == 0),
+        (ids, plant) => new ChooseOnePhaseMeans(plant.Lineups[ids.Length % plant.Lineups.Count].Id, (OnePhaseMeans)(1 + (ids.Length % 3))),
         (_, plant) => new SizeBankContactor(plant.Distribution.CapacitorBanks is [var bank, ..] ? bank.Id : "none"),
         (ids, plant) => new TakeDevice(ids, plant.Devices is [var own, ..] ? own.Id : "none"),
         (ids, plant) => Studies.Separation(plant)?.Clashes is [var clash, ..]

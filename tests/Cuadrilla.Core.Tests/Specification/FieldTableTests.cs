@@ -12,6 +12,7 @@ using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Fields;
 using Cuadrilla.Core.Specification.Validation;
+using Cuadrilla.Core.Supplies;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.RandomPlants;
@@ -143,7 +144,8 @@ public sealed class FieldTableTests
             demo with
             {
                 Source = demo.Source with { FurtherBackground = [new BackgroundOrder(11, 0.5, 0)] },
-                Lineups = [demo.Lineups[0] with { DrivePoints = [rare, .. demo.Lineups[0].DrivePoints.Skip(1)] }, .. demo.Lineups.Skip(1)],
+                Lineups = [demo.Lineups[0] with { DrivePoints = [rare, .. demo.Lineups[0].DrivePoints.Skip(1)] }, .. demo.Lineups.Skip(1),
+                    demo.Lineups[^1] with { Id = "one", DrivePoints = [], OnePhase = OnePhaseSupply.Open with { Machines = [new OnePhaseMachine("m", "Saw")] } }],
             },
             .. Enumerable.Range(50_000, 60).Select(seed => RandomPlant.Of(seed, Data)),
         ];

@@ -17,6 +17,7 @@ import { focusEntry } from "./focusEntry";
 import { LineDiagram } from "./LineDiagram";
 import { SiteEntry } from "./SiteEntry";
 import { SourceEntry } from "./SourceEntry";
+import { StandbyEntry } from "./StandbyEntry";
 import { ScenarioGrid } from "./ScenarioGrid";
 
 /** Source, transformer, bus, site, tariff, scenarios and the limits in force. */
@@ -55,7 +56,10 @@ export function PlantPage({
       <h2 className="text-[17px] font-bold">Plant and supply</h2>
       <LineDiagram onCell={onCell} onEntry={focusEntry} />
       <div className="grid grid-cols-2 gap-x-8 xl:grid-cols-3">
-        <SourceEntry />
+        <div>
+          <SourceEntry />
+          <StandbyEntry />
+        </div>
         <section>
           <h3 className="section-title">Point of common coupling</h3>
           <ChoiceField label="Bus" value={s.pcc.busId} choices={buses} onCommit={(busId) => pcc({ busId })} />

@@ -25,6 +25,10 @@ function strengthOf(kind: Strength["kind"]): Strength {
         negativeSequencePct: null,
         xrRatio: null,
         governingClass: null,
+        sets: null,
+        leadingPct: null,
+        returnedPct: null,
+        negativeCurrentPct: null,
       };
     default:
       return { kind };
@@ -142,11 +146,15 @@ export function SourceEntry() {
           keys={[
             "ratedKva",
             "ratedKw",
+            "sets",
             "transientPct",
             "governingClass",
             "subtransientPct",
             "negativeSequencePct",
             "xrRatio",
+            "leadingPct",
+            "returnedPct",
+            "negativeCurrentPct",
           ]}
           change={(part) => strengthPart(part)}
         />

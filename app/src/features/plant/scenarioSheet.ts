@@ -5,15 +5,17 @@ export type SheetRow =
   | { readonly kind: "point"; readonly id: string; readonly tag: string; readonly name: string }
   | { readonly kind: "load"; readonly id: string; readonly name: string }
   | { readonly kind: "switch"; readonly id: string; readonly name: string; readonly normally: boolean }
-  | { readonly kind: "bank"; readonly id: string; readonly name: string; readonly steps: number };
+  | { readonly kind: "bank"; readonly id: string; readonly name: string; readonly steps: number }
+  | { readonly kind: "source"; readonly id: string; readonly name: string };
 
 /** A scenario with a cell changed, or why the text can't stand there. */
 export type Applied =
   { readonly ok: true; readonly scenario: Scenario } | { readonly ok: false; readonly problem: string };
 
-/** Rows in the order of the sheet: drive points, other loads, switches, capacitors. */
-export function rowsOf({ lineups, distribution: d }: Specification): SheetRow[] {
+/** Rows in the order of the sheet: what feeds, where there is a choice; drive points, other loads, switches, capacitors. */
+export function rowsOf({ lineups, distribution: d, standby }: Specification): SheetRow[] {
   return [
+    ...(standby ? [{ kind: "source" as const, id: "source", name: "fed by" }] : []),
     ...lineups.flatMap((l) => l.drivePoints).map(({ id, tag, name }) => ({ kind: "point" as const, id, tag, name })),
     ...d.loads.map(({ id, name }) => ({ kind: "load" as const, id, name })),
     ...d.transformers.map(({ id, name }) => ({ kind: "switch" as const, id, name, normally: true })),
@@ -45,6 +47,8 @@ export function textOf(scenario: Scenario, row: SheetRow): string {
       return (scenario.switches.find((s) => s.elementId === row.id)?.closed ?? row.normally) ? "closed" : "open";
     case "bank":
       return `${scenario.bankStates.find((s) => s.bankId === row.id)?.stepsOn ?? row.steps} of ${row.steps}`;
+    case "source":
+      return scenario.onStandby ? "generator" : "mains";
   }
 }
 
@@ -59,6 +63,8 @@ export function isUnusual(scenario: Scenario, row: SheetRow): boolean {
       return scenario.switches.some((s) => s.elementId === row.id && s.closed !== row.normally);
     case "bank":
       return scenario.bankStates.some((s) => s.bankId === row.id && s.stepsOn !== row.steps);
+    case "source":
+      return scenario.onStandby === true;
   }
 }
 
@@ -74,7 +80,18 @@ export function apply(scenario: Scenario, row: SheetRow, text: string): Applied 
       return position(scenario, row, words);
     case "bank":
       return bank(scenario, row, words);
+    case "source":
+      return source(scenario, words);
   }
+}
+
+function source(scenario: Scenario, words: string): Applied {
+  if (words === "" || words === "mains") {
+    return { ok: true, scenario: { ...scenario, onStandby: false } };
+  }
+  return words === "generator" || words === "standby"
+    ? { ok: true, scenario: { ...scenario, onStandby: true } }
+    : { ok: false, problem: `“${words}”; allowed: mains or generator.` };
 }
 
 function point(scenario: Scenario, id: string, words: string): Applied {

@@ -51,7 +51,7 @@ export const stages: readonly Stage[] = [
   { key: "7", name: "Interference", view: "interference", owns: begins("emc") },
   { key: "9", name: "Energy", view: "energy", owns: begins("energy") },
   { key: "0", name: "Field", view: "field", owns: nothing },
-  { key: "U", name: "Supplies", view: "supplies", owns: begins("pv", "long-cable"), isLower: true },
+  { key: "U", name: "Supplies", view: "supplies", owns: begins("pv", "long-cable", "single-phase"), isLower: true },
   { key: "L", name: "List", view: "list", owns: nothing, isLower: true },
   { key: "W", name: "Schedules", view: "schedules", owns: nothing, isLower: true },
   { key: "S", name: "Sheets", view: "sheets", owns: nothing, isLower: true },

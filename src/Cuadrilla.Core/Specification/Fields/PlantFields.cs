@@ -45,7 +45,8 @@ internal static class PlantFields
             Number(nameof(Tariff.DiscountRatePct), "Discount rate", 0, 30, "%", "Yearly rate at which later money counts less.")),
         For<Scenario>(
             Words(nameof(Scenario.Id), "Scenario key", 1, 60, "Stable key of the scenario."),
-            Words(nameof(Scenario.Name), "Scenario name", 1, 60, "What people call this way of running.")),
+            Words(nameof(Scenario.Name), "Scenario name", 1, 60, "What people call this way of running."),
+            Switch(nameof(Scenario.OnStandby), "On the standby generator", "Whether the standby generator feeds instead of the mains.")),
         For<DrivePointState>(
             Number(nameof(DrivePointState.LevelPu), "Level", 0, 1.2, "of rated", "Flow, speed or rate of cycles in this scenario.",
                 above: true, shown: "%"),

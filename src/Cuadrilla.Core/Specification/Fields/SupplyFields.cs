@@ -53,7 +53,16 @@ internal static class SupplyFields
             Number(nameof(SourceStrength.Generator.GoverningClass), "Governing class G", 1, 3, string.Empty, "1 to 3, ISO 8528-5.",
                 hint: true),
             Number(nameof(SourceStrength.Generator.XrRatio), "X/R of the generator", 0.1, 100, string.Empty,
-                "Reactance over resistance of the generator.")),
+                "Reactance over resistance of the generator."),
+            Number(nameof(SourceStrength.Generator.Sets), "Sets in parallel", 1, 12, string.Empty, "Equal sets that run together.", open: "1"),
+            Number(nameof(SourceStrength.Generator.LeadingPct), "Leading reactive power", 0, 50, "%",
+                "Of its rated apparent power, by its maker.", open: "10"),
+            Number(nameof(SourceStrength.Generator.ReturnedPct), "Power taken back", 0, 50, "%",
+                "Of its rated active power, by the engine’s maker.", open: "10"),
+            Number(nameof(SourceStrength.Generator.NegativeCurrentPct), "Negative-sequence current", 0, 50, "%",
+                "That it stands for ever, by its maker; salient poles usually 8.", open: "5")),
+        For<StandbySupply>(
+            Words(nameof(StandbySupply.BusId), "Bus of the standby generator", 1, 60, "Bus that it feeds.")),
         For<CommonCoupling>(
             Number(nameof(CommonCoupling.MaximumDemandKva), "Maximum demand", 0, 1_000_000, "kVA",
                 "15 or 30 min; empty: the largest scenario.", above: true, open: "computed", hint: true)),

@@ -31,7 +31,8 @@ internal static class ScenarioValidation
                     steps.GetValueOrDefault(scenario.BankStates[k].BankId, 24), string.Empty);
             }
 
-            foreach (var element in SupplyNetwork.PhaseConflicts(d, scenario, plant.Source.BusId))
+            foreach (var element in SupplyNetwork.PhaseConflicts(d, scenario,
+                scenario.OnStandby && plant.Standby is { } standby ? standby.BusId : plant.Source.BusId))
             {
                 p.Require(
                     false, at + "/switches", "Switching state", $"'{element}' joins buses of different vector group in '{scenario.Name}'",

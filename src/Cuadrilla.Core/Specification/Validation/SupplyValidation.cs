@@ -66,6 +66,21 @@ internal static class SupplyValidation
                 break;
         }
 
+        Sets((plant.Source.Strength as SourceStrength.Generator)?.Sets, "/source/strength/sets", p);
+        if (plant.Standby is { } standby)
+        {
+            KnownBus(plant, "/standby/busId", standby.BusId, p);
+            Sets(standby.Generator.Sets, "/standby/generator/sets", p);
+            if (standby.Generator.RatedKva is { IsKnown: true } standbyKva)
+            {
+                p.Within<SourceStrength.Generator>("/standby/generator", nameof(standby.Generator.RatedKw), standby.Generator.RatedKw, 0,
+                    standbyKva.Value);
+            }
+        }
+
+        p.Require(plant.Standby is not null || !plant.Scenarios.Any(s => s.OnStandby), "/scenarios", "Scenario on the standby generator",
+            "given", "none without a standby generator");
+        p.Require(plant.Scenarios.Any(s => !s.OnStandby), "/scenarios", "Scenarios on the mains", "none", "at least one");
         if (plant.Source.HighestPct.IsKnown)
         {
             p.Within<Source>("/source", nameof(plant.Source.LowestPct), plant.Source.LowestPct, 0, plant.Source.HighestPct.Value);
@@ -83,6 +98,10 @@ internal static class SupplyValidation
                 $"{further.Order} twice", "each order once");
         }
     }
+
+    private static void Sets(Given? sets, string at, ProblemList p) =>
+        p.Require(sets is not { IsKnown: true } s || double.IsInteger(s.Value), at, "Sets in parallel",
+            sets is { IsKnown: true } n ? n.ToString() : "open", "a whole number");
 
     private static void Transformer(PlantSpecification plant, Transformer t, string at, ProblemList p)
     {

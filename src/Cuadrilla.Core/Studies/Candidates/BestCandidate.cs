@@ -50,7 +50,7 @@ public static class BestCandidate
         var leastA = LeastPart * load.RatedPowerW / now.Fitted.Item.Plate.RatedPowerW * ratedA / Math.Max(1, current?.Modules ?? 1);
         return Cheapest(
             CandidateRanking.ConvertersFor(input, data).Where(c => c.OwnName.Length > 0 || c.LightCurrentA >= leastA)
-                .Where(c => !CandidateRanking.IsSpecial(c, data, current)),
+                .Where(c => !CandidateRanking.IsSpecial(c, data, current, input.OnePhase)),
             c => c.PriceIndex, c => CandidateRanking.ConverterOf(input, data, c), input, load) ?? CandidateRanking.Converters(input, data);
     }
 

@@ -9,6 +9,7 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
+using Cuadrilla.Core.Studies.OnePhase;
 
 namespace Cuadrilla.Core.Studies.Candidates;
 
@@ -34,7 +35,7 @@ public static class CandidateRanking
         ArgumentNullException.ThrowIfNull(input);
         ArgumentNullException.ThrowIfNull(data);
         return Rank(ConvertersFor(input, data).Select(item => ConverterOf(input, data, item)),
-            id => IsSpecial(data.Converters[id], data, Standing(input)));
+            id => IsSpecial(data.Converters[id], data, Standing(input), input.OnePhase));
     }
 
     /// <summary>Motors that are looked at: those made for the supply, and the one that stands.</summary>
@@ -45,7 +46,7 @@ public static class CandidateRanking
 
     /// <summary>Converters likewise.</summary>
     internal static IEnumerable<ConverterItem> ConvertersFor(DrivePointInput input, EngineeringData data) =>
-        WithChosen(MadeFor.Converters(data, input.BusVoltageV),
+        WithChosen([.. MadeFor.Converters(data, input.BusVoltageV).Where(c => OnePhaseFeed.CanFeed(input.OnePhase, c))],
             Standing(input) is { } current ? data.Converters.GetValueOrDefault(current.ItemId) : null);
 
     /// <summary>One motor, judged.</summary>
@@ -70,14 +71,14 @@ public static class CandidateRanking
     internal static Candidate ConverterOf(DrivePointInput input, EngineeringData data, ConverterItem item)
     {
         var current = Standing(input);
-        var choice = WithItem(input.Group?.Choice ?? input.DrivePoint.Converter, item);
+        var choice = OnePhaseFeed.Fed(WithItem(input.Group?.Choice ?? input.DrivePoint.Converter, item), item, input.OnePhase);
         var model = Build(input with { Group = input.Group is { } group ? group with { Choice = choice } : null }, data,
             input.DrivePoint with { Converter = choice });
         var match = MotorChecks.Of(model).Where(c => c.Id == "motor.match");
         return Judge(
             model,
             ConverterChecks.Of(model).Concat(match),
-            [],
+            OnePhasePointChecks.Choice(model),
             item.Id,
             NameOf(item),
             item.RatedKw,
@@ -150,9 +151,10 @@ public static class CandidateRanking
     internal static DrivePointModel Build(DrivePointInput input, EngineeringData data, DrivePoint point) =>
         DrivePointModel.Build(input with { DrivePoint = point }, data);
 
-    // Single-phase inputs and servo drives are bought for other reasons than price: they never lead unless one is chosen.
-    internal static bool IsSpecial(ConverterItem item, EngineeringData data, ConverterChoice.FromCatalogue? current) =>
-        !item.IsGeneralPurpose
+    // Single-phase inputs and servo drives are bought for other reasons than price: they never lead unless one is chosen, or there is but
+    // one phase.
+    internal static bool IsSpecial(ConverterItem item, EngineeringData data, ConverterChoice.FromCatalogue? current, OnePhaseFeed? feed) =>
+        !item.IsGeneralPurpose && !(feed is { MakesThreePhases: false } && item.FrontEnd is FrontEnd.SinglePhase)
         && (current is null || !data.Converters.TryGetValue(current.ItemId, out var chosen) || chosen.Kind != item.Kind);
 
     // What is chosen is judged beside the others, whatever it is made for.

@@ -3,6 +3,7 @@ using Cuadrilla.Core.Studies.Brakes;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Energy;
 using Cuadrilla.Core.Studies.LongCable;
+using Cuadrilla.Core.Studies.OnePhase;
 using Cuadrilla.Core.Studies.Stopping;
 using Cuadrilla.Core.Studies.Sun;
 
@@ -46,6 +47,7 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
             .. Judging.All("gear.service-factor", model.Id, BoardRow.Load, "Gearbox", () => GearCheck.Of(model)),
             .. Judging.All("supply.ride-through", model.Id, BoardRow.Converter, "Dip of the supply", () => RideThroughCheck.Of(model)),
             .. Judging.All(LongCableChecks.OutputId, model.Id, BoardRow.Cable, "Long cable", () => LongCableChecks.Of(model)),
+            .. Judging.All(OnePhasePointChecks.ChoiceId, model.Id, BoardRow.Converter, "One phase", () => OnePhasePointChecks.Of(model)),
             .. Judging.All("pv.string-voltage", model.Id, BoardRow.Supply, "Array", () => SunChecks.Of(model)),
             .. Judging.All("pv.daily-water", model.Id, BoardRow.Load, "Water a day", () => SunWaterChecks.Of(model)),
             .. Judging.All("brake.sequence", model.Id, BoardRow.Motor, "Brake sequence", () => BrakeChecks.Of(model)),

@@ -42,6 +42,9 @@ public sealed record DrivePointInput
     /// <summary>True where that bus is held by an active supply module.</summary>
     public bool OnActiveBus { get; init; }
 
+    /// <summary>How it is fed where only one phase is available; null where all three are.</summary>
+    public OnePhaseFeed? OnePhase { get; init; }
+
     /// <summary>What feeds it in a group; null outside.</summary>
     public GroupFeed? Group { get; init; }
 }

@@ -128,6 +128,12 @@ public class DrivePointModel
     /// <summary>A converter as that side sees it.</summary>
     public ConverterItem Referred(ConverterItem item) => StepUp?.Referred(item) ?? item;
 
+    /// <summary>Voltage between the two conductors that feed its converter, V; null where it is fed by three, or has none.</summary>
+    public double? TwoConductorV => WholeItem is { } item && Choice is { } choice
+        && (item.FrontEnd is FrontEnd.SinglePhase || choice.Feed == SupplyFeed.TwoPhases)
+            ? OutputVoltage.SupplyOf(item, Input.BusVoltageV, choice.Feed)
+            : null;
+
     /// <summary>How the motor is fed when it runs.</summary>
     public MotorFeed Feed => Starter is null && Filter is not { Sinusoidal: true } ? MotorFeed.Converter : MotorFeed.Line;
 

@@ -25,7 +25,8 @@ public sealed class InterferenceFigures
         Declared = Item?.Emc.With(point.Interference.Filter);
         LinkV = Item is null
             ? null
-            : Item.FrontEnd is FrontEnd.DcLink ? Math.Sqrt(2) * bus.NominalVoltageV : Item.FrontEnd.NoLoadLinkPu * bus.NominalVoltageV;
+            : Item.FrontEnd is FrontEnd.DcLink ? Math.Sqrt(2) * bus.NominalVoltageV
+            : Item.FrontEnd.NoLoadLinkPu * (model.TwoConductorV ?? bus.NominalVoltageV);
         Edge = Chops && LinkV is { } link && CableM is > 0 and { } length && cables.All(c => c.Cable.CrossSectionMm2.IsKnown)
             && model.Converter is not null
             ? CommonMode.Of(new CommonMode.Case(

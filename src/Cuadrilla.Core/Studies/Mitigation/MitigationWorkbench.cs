@@ -47,6 +47,9 @@ public static class MitigationWorkbench
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(pointIds);
         ArgumentNullException.ThrowIfNull(assessor);
+
+        // Ways are compared on the mains: on a generator nothing couples to the public system.
+        plant = StandbyPlant.Has(plant) ? StandbyPlant.OnMains(plant) : plant;
         var data = assessor.Data.With(plant);
         List<DrivePoint> points = [.. plant.AllDrivePoints().Where(p => pointIds.Contains(p.Id) && Replaceable(p, plant, data))];
         var now = assessor.Run(plant);

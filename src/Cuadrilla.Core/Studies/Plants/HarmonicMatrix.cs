@@ -31,6 +31,10 @@ public static class HarmonicMatrix
         ArgumentNullException.ThrowIfNull(defaults);
         var found = plant.Scenarios.Select(s => assessment.Scenarios.FirstOrDefault(r => r.ScenarioId == s.Id)).ToList();
         double[] Each(Func<ScenarioResult, double> figure) => [.. found.Select(r => r is null ? double.NaN : figure(r))];
+
+        // While the generator feeds nothing couples to the public system.
+        var onStandby = plant.Scenarios.Where(s => s.OnStandby).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
+        double[] Coupled(Func<ScenarioResult, double> figure) => Each(r => onStandby.Contains(r.ScenarioId) ? double.NaN : figure(r));
         var rows = new List<MatrixRow>();
         if (assessment.Scenarios.Count == 0)
         {
@@ -39,16 +43,16 @@ public static class HarmonicMatrix
 
         if (assessment.Demand is { } demand && assessment.CurrentLimits is { } row)
         {
-            rows.Add(new MatrixRow("harmonics.pcc-tdd", "TDD at the PCC", "%", row.TddPct, Each(r => r.Pcc.TddPct(demand.CurrentA))));
+            rows.Add(new MatrixRow("harmonics.pcc-tdd", "TDD at the PCC", "%", row.TddPct, Coupled(r => r.Pcc.TddPct(demand.CurrentA))));
             rows.Add(new MatrixRow("harmonics.pcc-orders", "nearest order at the PCC, of its limit", "%", 100,
-                Each(r => Enumerable.Range(2, 49)
+                Coupled(r => Enumerable.Range(2, 49)
                 .Max(h => 100 * (100 * r.PccPhases.Max(p =>
                     p.CurrentA[h - 1].Magnitude) / demand.CurrentA) / data.PccLimits.OrderLimitPct(row, h)))));
         }
 
         rows.Add(new MatrixRow("harmonics.pcc-voltage", "THDv at the PCC, own share", "%",
             data.PccLimits.VoltageRow(plant.Distribution.Bus(plant.Pcc.BusId).NominalVoltageV).ThdPct,
-            Each(r => r.PccPhases.Max(p => p.ThdvPct))));
+            Coupled(r => r.PccPhases.Max(p => p.ThdvPct))));
         var level = data.Compatibility.Classes[defaults.Harmonics.PlantClass];
         foreach (var bus in plant.Distribution.Buses.Where(b => b.NominalVoltageV <= 1000))
         {

@@ -5,6 +5,7 @@ using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Followers;
 using Cuadrilla.Core.Studies.Groups;
+using Cuadrilla.Core.Studies.OnePhase;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Shafts;
 using Cuadrilla.Core.Studies.Starting;
@@ -32,6 +33,7 @@ internal static class PlantChecks
             .. Family("cable.capacity", "Plant cables", () => PlantCableChecks.Of(supply)),
             .. Family("supply.start-dip", "Dip when motors start", () => StartDipChecks.Of(supply)),
             .. Family("supply.neutral", "Neutral of single-phase groups", () => NeutralChecks.Of(supply)),
+            .. Family(OnePhaseLineupChecks.InputId, "Lineups on one phase", () => OnePhaseLineupChecks.Of(supply)),
             .. Family("harmonics.pcc-tdd", "TDD at the PCC", () => PccChecks.Of(supply, missing)),
             .. Family("harmonics.plant-voltage", "Voltage distortion inside the plant", () => PlantVoltageChecks.Of(supply, missing)),
             .. Family("harmonics.capacitor", "Load of capacitor banks", () => CapacitorChecks.Of(supply, missing)),

@@ -54,7 +54,7 @@ internal sealed class CableRules(EngineeringData data)
     public static double DropPct(CableTask task, DropTask drop, double sectionMm2)
     {
         var ohm = Ohm(task, sectionMm2);
-        var lost = CableDrop.Of(task.NominalVoltageV, CableSystem.ThreePhase, drop.CurrentA, drop.PowerFactor, ohm.Real, ohm.Imaginary);
+        var lost = CableDrop.Of(task.NominalVoltageV, task.System, drop.CurrentA, drop.PowerFactor, ohm.Real, ohm.Imaginary);
         return drop.BeforePct + (lost.EndV is null ? 100 : 100 * lost.DropV / task.NominalVoltageV);
     }
 

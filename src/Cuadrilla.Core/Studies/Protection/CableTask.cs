@@ -98,8 +98,11 @@ internal sealed record CableTask
     /// <summary>Start of the motor.</summary>
     public DropTask? Start { get; init; }
 
-    /// <summary>Nominal voltage, V.</summary>
+    /// <summary>Nominal voltage, V; of two conductors the one between them.</summary>
     public required double NominalVoltageV { get; init; }
+
+    /// <summary>Conductors that carry the load.</summary>
+    public CableSystem System { get; init; } = CableSystem.ThreePhase;
 
     /// <summary>Fault to earth.</summary>
     public LoopTask? Loop { get; init; }

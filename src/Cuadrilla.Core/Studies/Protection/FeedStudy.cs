@@ -111,6 +111,12 @@ internal abstract class FeedStudy
         ? Supply.Defaults.Protection.DropOwnPct
         : Supply.Defaults.Protection.DropPublicPct;
 
+    /// <summary>Conductors of the feeder, and the voltage between them, V.</summary>
+    public virtual (CableSystem System, double VoltageV) Conductors => (CableSystem.ThreePhase, Bus.NominalVoltageV);
+
+    /// <summary>Impedance between the bus and its feeder, ohm per phase: a rotary converter, and the second conductor ahead of it.</summary>
+    protected virtual Complex BeforeOhm => Complex.Zero;
+
     /// <summary>How a cable is laid; null where neither it nor the plant says.</summary>
     public CableInstallation? Laid(CableInstallation? own) => own ?? Supply.Plant.Cables;
 
@@ -160,7 +166,8 @@ internal abstract class FeedStudy
             ProtectiveMm2 = cable.ProtectiveMm2,
             ReactanceOhmPerM = Supply.Defaults.CableReactanceOhmPerM,
             Code = Code,
-            NominalVoltageV = Bus.NominalVoltageV,
+            NominalVoltageV = Conductors.VoltageV,
+            System = Conductors.System,
             SizingA = FeederSizingA(gates),
             Drop = IsOnLine ? null : new DropTask(current.CurrentA, current.PowerFactor, BusDropPct, DropLimitPct),
             Loop = gates is null ? null : LoopTask(gates, Complex.Zero),
@@ -195,13 +202,13 @@ internal abstract class FeedStudy
 
     protected LoopTask? LoopTask(DeviceGates gates, Complex aheadOhm) =>
         LoopNotJudged() is null && gates.TripA(DisconnectS(gates)) is { } tripA
-            ? new LoopTask(Short!.PhaseVoltageV, Short.Factors.Min, Short.LoopOhm!.Value + aheadOhm, tripA, DisconnectS(gates))
+            ? new LoopTask(Short!.PhaseVoltageV, Short.Factors.Min, Short.LoopOhm!.Value + BeforeOhm + aheadOhm, tripA, DisconnectS(gates))
             : null;
 
     protected ShortCircuitTask? ShortTask(DeviceGates? gates, Complex aheadOhm, Complex aheadLoopOhm) =>
         gates is not null && Short is not null && double.IsFinite(Short.LargestA)
         ? new ShortCircuitTask(
-            gates, Bus.NominalVoltageV, Short.Factors.Min, Short.LargestA, Short.LeastOhm + aheadOhm,
-            LoopNotJudged() is null ? Short.LoopOhm!.Value + aheadLoopOhm : null)
+            gates, Bus.NominalVoltageV, Short.Factors.Min, Short.LargestA, Short.LeastOhm + BeforeOhm + aheadOhm,
+            LoopNotJudged() is null ? Short.LoopOhm!.Value + BeforeOhm + aheadLoopOhm : null)
         : null;
 }

@@ -44,6 +44,15 @@ internal sealed class FeederStudy : FeedStudy
 
     public override bool HasFeeder => !Model.Input.HasNoLine && Model.Input.Group is null or { IsHead: true };
 
+    public override (CableSystem System, double VoltageV) Conductors => Model.TwoConductorV is { } voltageV
+        ? (CableSystem.TwoWire, voltageV)
+        : (CableSystem.ThreePhase, Model.Input.BusVoltageV);
+
+    // A rotary converter of unknown size feeds no fault that could be relied on.
+    protected override Complex BeforeOhm => Model.Input.OnePhase is { MakesThreePhases: true } feed
+        ? (feed.RotaryOhm(Model.Input.BusVoltageV) ?? Complex.Zero) + (Short?.LeastOhm ?? Complex.Zero)
+        : Complex.Zero;
+
     public override bool IsOnLine => Model.Starter is not null;
 
     public override StarterAtSite? Starter => Model.Starter;
@@ -86,7 +95,7 @@ internal sealed class FeederStudy : FeedStudy
 
         var (line, earth) = AheadOfMotor(gates, laid);
         double AheadPct(double currentA, double powerFactor) =>
-            100 * Math.Sqrt(3) / Bus.NominalVoltageV * currentA * ((line.Real * powerFactor)
+            100 * Math.Sqrt(3) / Model.Input.BusVoltageV * currentA * ((line.Real * powerFactor)
                 + (line.Imaginary * Math.Sqrt(1 - (powerFactor * powerFactor))));
         return new CableTask
         {
@@ -99,7 +108,7 @@ internal sealed class FeederStudy : FeedStudy
             ProtectiveMm2 = cable.ProtectiveMm2,
             ReactanceOhmPerM = Model.Input.Defaults.CableReactanceOhmPerM,
             Code = Code,
-            NominalVoltageV = Bus.NominalVoltageV,
+            NominalVoltageV = Model.Input.BusVoltageV,
             SizingA = CodePu * Math.Max(current.CurrentA, (CodeMotorA ?? 0) / (DesignCurrents.SixConductors(Model) ? Math.Sqrt(3) : 1)),
             Drop = IsOnLine ? new DropTask(current.CurrentA, current.PowerFactor,
                 BusDropPct + AheadPct(current.CurrentA, current.PowerFactor), DropLimitPct) : null,

@@ -1,6 +1,7 @@
 using System.Numerics;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Studies.Starting;
@@ -12,8 +13,33 @@ internal static class StartPlaces
     private const double VoltageStep = 0.002;
     private const double OhmStep = 0.01;
 
+    /// <summary>The place of a drive point; behind a rotary or static converter as its motor sees it: the loop of two conductors, and the
+    /// reactance of the converter.</summary>
+    public static StartPlace? Of(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios, DrivePointModel model, Bus bus)
+    {
+        var place = Of(plant, scenarios, model.Id, bus);
+        if (place is null || model.Input.OnePhase is not { MakesThreePhases: true } feed)
+        {
+            return place;
+        }
+
+        var voltageV = model.Input.BusVoltageV;
+        if (feed.RotaryOhm(voltageV) is not { } rotary)
+        {
+            return null;
+        }
+
+        var ohm = (2 * place.Ohm) + rotary;
+        return place with
+        {
+            VoltageV = place.VoltageV * voltageV / bus.NominalVoltageV,
+            Ohm = ohm,
+            PccSharePu = ohm == Complex.Zero ? place.PccSharePu : place.PccSharePu * (2 * place.Ohm / ohm).Magnitude,
+        };
+    }
+
     /// <summary>The place; null while the supply is not known or the drive point runs nowhere.</summary>
-    public static StartPlace? Of(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios, string drivePointId, Bus bus)
+    private static StartPlace? Of(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios, string drivePointId, Bus bus)
     {
         StartPlace? worst = null;
         foreach (var result in scenarios)

@@ -37,7 +37,8 @@ internal static class StarterChecks
 
         if (missing.Count == 0 && place is null)
         {
-            missing.Add("a scenario in which it runs");
+            missing.Add(point.Input.OnePhase is { } feed && feed.RotaryOhm(point.Input.BusVoltageV) is null
+                ? "rated power of the rotary converter" : "a scenario in which it runs");
         }
 
         if (point is not DriveOnLine model || place is null || missing.Count > 0)

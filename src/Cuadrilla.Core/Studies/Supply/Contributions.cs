@@ -19,6 +19,7 @@ internal static class Contributions
 {
     public static IReadOnlyList<Contribution> Of(PlantSpecification plant, ScenarioResult result)
     {
+        plant = StandbyPlant.Of(plant, result.ScenarioId);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var filters = result.FilterCurrents.ToDictionary(f => f.Key, f => f.Value.AskedA > 0 ? f.Value.GivenA / f.Value.AskedA : 1,
             StringComparer.Ordinal);

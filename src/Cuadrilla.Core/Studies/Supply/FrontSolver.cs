@@ -70,7 +70,7 @@ internal static class FrontSolver
                     LeakageMismatchPu = place.LeakageMismatchPu,
                 };
             case FrontEnd.Diode or FrontEnd.SinglePhase:
-                return SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV));
+                return SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV, drive.Feed));
             default:
                 return null;
         }

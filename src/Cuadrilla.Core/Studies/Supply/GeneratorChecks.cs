@@ -3,6 +3,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Supplies;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -37,31 +38,32 @@ internal static class GeneratorChecks
             yield break;
         }
 
-        var (name, power) = supply.Scenarios.Select(s => (s.ScenarioName, Power: PowerVa(supply, s)))
-            .MaxBy(p => Math.Max(p.Power.Magnitude / generator.RatedKva.Value, p.Power.Real / generator.RatedKw.Value));
-        double apparent = 100 * power.Magnitude / 1e3 / generator.RatedKva.Value, active = 100 * power.Real / 1e3 / generator.RatedKw.Value;
+        List<(ScenarioResult Scenario, Complex Va)> powers = [.. supply.Scenarios.Select(s => (s, GeneratorLoad.OnSource(supply.Plant, s)))];
+        var (worst, power) = powers.MaxBy(p => Math.Max(p.Va.Magnitude / generator.TotalKva(), p.Va.Real / generator.TotalKw()));
+        var name = worst.ScenarioName;
+        double apparent = 100 * power.Magnitude / 1e3 / generator.TotalKva(), active = 100 * power.Real / 1e3 / generator.TotalKw();
         yield return CheckWriter.Judged(
             Id, string.Empty, BoardRow.Plant, active > apparent ? Title + ", active power" : Title, Math.Max(apparent, active), 100, "%",
             LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: less at once, a larger generator. What comes back must not exceed what else is drawn: a generator takes little back.",
             new Reason(
                 "|ΣS|/S_N and ΣP/P_N, losses of transformers with the fundamental included",
-                $"{Text.N(power.Magnitude / 1e3)} kVA of {Text.N(generator.RatedKva.Value)}, {Text.N(power.Real / 1e3)} kW of {Text.N(generator.RatedKw.Value)} kW",
+                $"{Text.N(power.Magnitude / 1e3)} kVA of {Text.N(generator.TotalKva())}, {Text.N(power.Real / 1e3)} kW of {Text.N(generator.TotalKw())} kW",
                 "ISO 8528-1; docs/methods/supply-network.md",
-                [ReasonInput.Of("rated power", generator.RatedKva.Value, "kVA", "generator"),
-                    ReasonInput.Of("rated active power", generator.RatedKw.Value, "kW", "generator")]),
+                [ReasonInput.Of("rated power", generator.TotalKva(), "kVA", "generator, all sets"),
+                    ReasonInput.Of("rated active power", generator.TotalKw(), "kW", "generator, all sets")]),
             name);
+        foreach (var check in GeneratorLimits.Of(supply, generator, powers))
+        {
+            yield return check;
+        }
     }
 
     /// <summary>Largest dip at the coupling of a start, %, and what says so; null while a generator's class is not stated.</summary>
     public static (double Pct, string Why)? DipLimit(SupplyContext supply, bool frequent) => supply.Plant.Source.Strength switch
     {
-        SourceStrength.Generator { GoverningClass.IsKnown: true } g => g.GoverningClass.Value switch
-        {
-            1 => (25, "generator of class G1"),
-            2 => (20, "generator of class G2"),
-            _ => (15, "generator of class G3"),
-        },
+        SourceStrength.Generator { GoverningClass.IsKnown: true } g => (GeneratorDip.PermittedPct((int)g.GoverningClass.Value),
+            $"generator of class G{(int)g.GoverningClass.Value}"),
         SourceStrength.Generator => null,
         _ => frequent ? (supply.Defaults.DipFrequentPct, "frequent starts") : (supply.Defaults.DipRarePct, "rare starts"),
     };
@@ -83,13 +85,5 @@ internal static class GeneratorChecks
         {
             yield return "governing class of the generator (ISO 8528-5)";
         }
-    }
-
-    private static Complex PowerVa(SupplyContext supply, ScenarioResult result)
-    {
-        var standing = StandingLoads.Beside(supply.Plant, result, string.Empty);
-        var sum = standing.PowersPu.Aggregate(Complex.Zero, (a, b) => a + b)
-            + Complex.Conjugate(standing.ShuntsPu.Aggregate(Complex.Zero, (a, b) => a + b));
-        return (sum * SupplyNetwork.BaseVa) + result.Transformers.Sum(t => t.WindingLossW);
     }
 }

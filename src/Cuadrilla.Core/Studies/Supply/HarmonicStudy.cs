@@ -32,6 +32,7 @@ public sealed record HarmonicStudy(
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
+        plant = StandbyPlant.Of(plant, result.ScenarioId);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var scan = new NetworkScan(plant, scenario, result.Network, result.Loads).Of(busId);
         var contributions = Supply.Contributions.Of(plant, result);
@@ -53,6 +54,7 @@ public sealed record HarmonicStudy(
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
+        plant = StandbyPlant.Of(plant, result.ScenarioId);
         var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var sums = new HarmonicSums(
             plant, scenario, result.Network,

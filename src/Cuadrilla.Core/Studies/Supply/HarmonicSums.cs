@@ -25,6 +25,7 @@ internal sealed class HarmonicSums
 
     // Of single front ends the filter gives in the proportion in which it gives of all together; null: as its own current lets it.
     private readonly IReadOnlyDictionary<string, double>? filterParts;
+    private readonly IReadOnlyList<(string BusId, bool ToNeutral, Complex Va)> throughTwo;
     private readonly Complex[] fundamentalShunts;
     private readonly Complex[] fundamental;
     private readonly HarmonicNetwork?[] orders = new HarmonicNetwork?[LineCurrent.HighestOrder];
@@ -49,7 +50,9 @@ internal sealed class HarmonicSums
         this.network = network;
         this.fundamentalShunts = fundamentalShunts;
         this.drives = drives;
-        IsBalanced = !forcePhases && drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
+        throughTwo = OnePhaseDraws.Of(plant, loads.OnLine, network);
+        IsBalanced = !forcePhases && throughTwo.Count == 0
+            && drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
         fundamental = Fundamental();
         var filters = ActiveFilterCurrents();
         foreach (var h in only ?? HigherOrders)
@@ -322,6 +325,19 @@ internal sealed class HarmonicSums
             else
             {
                 sums[node] += turned;
+            }
+        }
+
+        foreach (var (busId, toNeutral, va) in order == 1 ? throughTwo : [])
+        {
+            var negative = OnePhaseDraws.Negative(busId, toNeutral, va, network);
+            if (network.NodeOf(busId) is var node && node == SupplyNetwork.Reference)
+            {
+                drawnAtReference[0] += negative;
+            }
+            else
+            {
+                sums[node] += negative;
             }
         }
 

@@ -11,6 +11,12 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <param name="LockedRotorVa">Apparent power with locked rotor, VA.</param>
 public sealed record LineDrive(string DrivePointId, OperatingPoint Point, string BusId, Complex PowerVa, double LockedRotorVa)
 {
+    /// <summary>True where its power comes through two conductors: a rotary or static converter makes its three phases.</summary>
+    public bool FromOnePhase { get; init; }
+
+    /// <summary>True where one of the two is the neutral.</summary>
+    public bool ToNeutral { get; init; }
+
     /// <summary>Of an operating point.</summary>
     internal static LineDrive Of(DriveOnLine model, OperatingPoint point, string busId)
     {
@@ -18,6 +24,10 @@ public sealed record LineDrive(string DrivePointId, OperatingPoint Point, string
         var reactive = point.Motor.InputW * Math.Tan(Math.Acos(Math.Min(1, point.Motor.PowerFactor)));
         return new LineDrive(
             model.Id, point, busId, new Complex(point.LineW, reactive),
-            Math.Sqrt(3) * plate.RatedVoltageV * plate.RatedCurrentA * plate.LockedRotorCurrentPu);
+            Math.Sqrt(3) * plate.RatedVoltageV * plate.RatedCurrentA * plate.LockedRotorCurrentPu)
+        {
+            FromOnePhase = model.Input.OnePhase?.MakesThreePhases == true,
+            ToNeutral = model.Input.OnePhase?.ToNeutral == true,
+        };
     }
 }

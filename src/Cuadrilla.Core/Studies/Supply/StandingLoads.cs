@@ -37,6 +37,11 @@ internal static class StandingLoads
             }
         }
 
+        foreach (var (lineup, node) in OnNodes(plant.Lineups, l => l.BusId, network).Where(l => l.Item.OnePhase is not null))
+        {
+            shunts[node] += Complex.Conjugate(Supplies.OnePhaseUsual.IdleVa(lineup.OnePhase!)) / SupplyNetwork.BaseVa;
+        }
+
         AddCapacitors(plant, scenario, network, 1, reactorLossPu, shunts);
         return shunts;
     }
@@ -65,7 +70,8 @@ internal static class StandingLoads
             }
         }
 
-        foreach (var (drive, node) in OnNodes(loads.OnLine, d => d.BusId, network))
+        // Behind a rotary or static converter a motor damps nothing that is relied on.
+        foreach (var (drive, node) in OnNodes(loads.OnLine, d => d.BusId, network).Where(d => !d.Item.FromOnePhase))
         {
             shunts[node] += Still(network.Rise, drive.LockedRotorVa, Math.Acos(loads.LockedRotorPowerFactor), order);
         }

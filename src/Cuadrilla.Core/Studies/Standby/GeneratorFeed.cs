@@ -1,0 +1,37 @@
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Plants;
+
+namespace Cuadrilla.Core.Studies.Standby;
+
+/// <summary>The plant as its generator feeds it: always, or in the scenarios on standby.</summary>
+/// <param name="Plant">The plant with the generator as its source and those scenarios only.</param>
+/// <param name="Generator">The generator.</param>
+/// <param name="IsStandby">True where the mains feed otherwise.</param>
+public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Generator Generator, bool IsStandby)
+{
+    // What public systems ask has no place on a generator of one's own.
+    private static readonly string[] OfMains = ["harmonics.pcc", "harmonics.equipment", "harmonics.terminal-thdi", "emc."];
+
+    /// <summary>Of a plant; null where no generator feeds it in any scenario.</summary>
+    public static GeneratorFeed? Of(PlantSpecification plant)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        return plant.Source.Strength is SourceStrength.Generator own && !StandbyPlant.Has(plant) ? new GeneratorFeed(plant, own, false)
+            : StandbyPlant.Has(plant) ? new GeneratorFeed(StandbyPlant.OnGenerator(plant), plant.Standby!.Generator, true)
+            : null;
+    }
+
+    /// <summary>The plant on another generator.</summary>
+    public PlantSpecification On(SourceStrength.Generator generator) => Plant with { Source = Plant.Source with { Strength = generator } };
+
+    /// <summary>Checks of an assessment that the size of the generator, or what runs on it, can change.</summary>
+    public static IReadOnlyList<Check> Concerned(PlantAssessment assessment)
+    {
+        ArgumentNullException.ThrowIfNull(assessment);
+        return [.. assessment.Checks.Where(c => c.DrivePointId.Length == 0 && (c.Id.StartsWith("supply.", StringComparison.Ordinal)
+                || c.Id.StartsWith("harmonics.", StringComparison.Ordinal)) || c.Id is "supply.start-dip" or "starter.reaches-speed" or "converter.output-voltage")
+            .Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal)))];
+    }
+}
