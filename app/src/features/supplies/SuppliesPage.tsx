@@ -1,18 +1,16 @@
 import { useSearchParams } from "react-router";
-import type { CheckKey, DrivePoint } from "../../api/client";
+import type { CheckKey, DrivePoint, Lineup } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { worst } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
 import type { Selection } from "../board/selection";
+import { GeneratorPage } from "./GeneratorPage";
 import { LongCablePage } from "./LongCablePage";
-import { stepUpPoints } from "./longCable";
+import { couldBeOnePhase } from "./onePhase";
+import { OnePhasePage } from "./OnePhasePage";
 import { SunPage } from "./SunPage";
-import { couldBeSunny, hasConverter, sunPoints } from "./supplies";
-
-type Job = "sun" | "long-cable";
-
-const families: Readonly<Record<Job, string>> = { sun: "pv.", "long-cable": "long-cable." };
-const words: Readonly<Record<Job, string>> = { sun: "sun", "long-cable": "long cable" };
+import { couldBeSunny, hasConverter } from "./supplies";
+import { subjectsOf, type Subject } from "./subjects";
 
 /** Supplies that are no ordinary mains: each with a page of its own. */
 export function SuppliesPage({
@@ -24,66 +22,78 @@ export function SuppliesPage({
 }) {
   const { project, run } = useProject();
   const [search, setSearch] = useSearchParams();
-  const all: readonly { readonly job: Job; readonly point: DrivePoint }[] = [
-    ...sunPoints(project.specification).map((point) => ({ job: "sun" as const, point })),
-    ...stepUpPoints(project.specification).map((point) => ({ job: "long-cable" as const, point })),
-  ];
+  const { specification } = project;
+  const all = subjectsOf(specification);
   const shown =
-    all.find((a) => a.point.id === search.get("point") && a.job === search.get("job")) ??
-    all.find((a) => a.point.id === search.get("point")) ??
+    all.find((a) => a.id === search.get("point") && a.job === search.get("job")) ??
+    all.find((a) => a.id === search.get("point")) ??
+    all.find((a) => a.job === search.get("job")) ??
     all[0];
-  const show = (job: Job, point: string) => setSearch({ job, point }, { replace: true });
-  const verdictOf = (job: Job, point: string) =>
-    worst(
-      project.assessment.checks
-        .filter((c) => c.drivePointId === point && c.id.startsWith(families[job]))
-        .map((c) => c.verdict),
-    );
-  const points = project.specification.lineups.flatMap((l) => l.drivePoints);
+  const show = (job: Subject["job"], point: string) => setSearch({ job, point }, { replace: true });
+  const points = specification.lineups.flatMap((l) => l.drivePoints);
   const page = { onReason, onCell };
   return (
     <div className="p-4">
       <h2 className="text-[17px] font-bold">Special supplies</h2>
       <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
         <nav aria-label="Supplies" className="flex flex-wrap gap-2">
-          {all.map(({ job, point }) => {
-            const verdict = verdictOf(job, point.id);
-            const isShown = shown?.job === job && shown.point.id === point.id;
+          {all.map((subject) => {
+            const verdict = worst(project.assessment.checks.filter(subject.owns).map((c) => c.verdict));
+            const isShown = shown === subject;
             return (
               <button
-                key={`${job} ${point.id}`}
+                key={`${subject.job} ${subject.id}`}
                 type="button"
                 className={`button flex items-center gap-1 ${isShown ? "border-plum font-semibold" : ""}`}
                 aria-pressed={isShown}
-                onClick={() => show(job, point.id)}
+                onClick={() => show(subject.job, subject.id)}
               >
                 {verdict && <VerdictMark verdict={verdict} size={9} labelled />}
-                {point.tag} {point.name}, {words[job]}
+                {subject.name}
               </button>
             );
           })}
         </nav>
         <Add
           label="Feed a pump from the sun"
-          points={couldBeSunny(project.specification)}
+          options={couldBeSunny(specification)}
           onAdd={(point) =>
             void run({ kind: "feed-from-sun", pointId: point, back: false }).then(() => show("sun", point))
           }
         />
         <Add
           label="Step-up transformer for a long cable"
-          points={points.filter((p) => !p.stepUp && !p.sun && hasConverter(p))}
+          options={points.filter((p) => !p.stepUp && !p.sun && hasConverter(p))}
           onAdd={(point) =>
             void run({ kind: "use-step-up", pointId: point, back: false }).then(() => show("long-cable", point))
           }
         />
+        <Add
+          label="Only one phase available to"
+          options={couldBeOnePhase(specification)}
+          onAdd={(lineup) =>
+            void run({ kind: "feed-from-one-phase", lineupId: lineup, back: false }).then(() =>
+              show("one-phase", lineup),
+            )
+          }
+        />
+        {!all.some((a) => a.job === "generator") && (
+          <button type="button" className="button" onClick={() => show("generator", "")}>
+            Standby generator
+          </button>
+        )}
       </div>
-      {shown?.job === "sun" && <SunPage key={shown.point.id} point={shown.point} {...page} />}
-      {shown?.job === "long-cable" && <LongCablePage key={shown.point.id} point={shown.point} {...page} />}
-      {!shown && (
+      {shown?.job === "sun" && <SunPage key={shown.id} point={shown.point} {...page} />}
+      {shown?.job === "long-cable" && <LongCablePage key={shown.id} point={shown.point} {...page} />}
+      {shown?.job === "one-phase" && <OnePhasePage key={shown.id} lineup={shown.lineup} onReason={onReason} />}
+      {(shown?.job === "generator" || (!shown && search.get("job") === "generator")) && (
+        <GeneratorPage onReason={onReason} />
+      )}
+      {!shown && search.get("job") !== "generator" && (
         <p className="mt-3 max-w-[640px] text-soft">
-          Every drive point is fed from its lineup and stands near it. A pump can be fed from the sun, and a motor in a
-          well by a step-up transformer: choose above; add a drive point on the board first where there is none.
+          Every lineup has three phases of the mains and stands near its drive points. A pump can be fed from the sun, a
+          motor in a well by a step-up transformer, a lineup by one phase, the plant by a generator: choose above; add a
+          drive point or a lineup on the board first where there is none.
         </p>
       )}
     </div>
@@ -92,19 +102,19 @@ export function SuppliesPage({
 
 function Add({
   label,
-  points,
+  options,
   onAdd,
 }: {
   readonly label: string;
-  readonly points: readonly DrivePoint[];
-  readonly onAdd: (point: string) => void;
+  readonly options: readonly (DrivePoint | Lineup)[];
+  readonly onAdd: (id: string) => void;
 }) {
-  return points.length === 0 ? null : (
+  return options.length === 0 ? null : (
     <label className="flex items-center gap-2 text-[12px]">
       {label}
       <select className="entry w-44" value="" onChange={(e) => e.target.value && onAdd(e.target.value)}>
         <option value="">choose …</option>
-        {points.map((p) => (
+        {options.map((p) => (
           <option key={p.id} value={p.id}>
             {p.tag} {p.name}
           </option>
