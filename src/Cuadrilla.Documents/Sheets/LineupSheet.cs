@@ -98,6 +98,7 @@ public sealed record LineupSheet(
             .Select(b => b.LargestFaultA).ToList();
         lines.Add(new SheetLine("Bus", $"{bus.Name}, {Text.N(bus.NominalVoltageV)} V"
             + (faults.Count > 0 ? $", Isc up to {Text.N(faults.Max() / 1e3)} kA" : string.Empty)));
+        lines.AddRange(SpecialSupplyLines.Of(plant, lineup));
         lines.Add(
             new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"));
         lines.AddRange(ArrangementLines.Of(lineup));

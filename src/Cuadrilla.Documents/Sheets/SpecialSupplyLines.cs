@@ -1,7 +1,9 @@
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.LongCable;
 using Cuadrilla.Core.Studies.Sun;
+using Cuadrilla.Core.Supplies;
 
 namespace Cuadrilla.Documents.Sheets;
 
@@ -18,6 +20,11 @@ internal static class SpecialSupplyLines
             }
         }
 
+        if (model.TwoConductorV is { } two && !model.Input.HasNoLine)
+        {
+            yield return new SheetLine("Input", $"two conductors, {Text.N(two)} V; the motor linked in {(model.Fitted?.Connected.IsDelta == true ? "delta" : "star")}");
+        }
+
         if (model.Input.DrivePoint.StepUp is not null)
         {
             foreach (var line in StepUp(model))
@@ -26,6 +33,36 @@ internal static class SpecialSupplyLines
             }
         }
     }
+
+    /// <summary>Of a whole lineup: one phase only, a standby generator of the plant.</summary>
+    public static IEnumerable<SheetLine> Of(PlantSpecification plant, Lineup lineup)
+    {
+        if (lineup.OnePhase is { } one)
+        {
+            var volts = one.VoltageOn(plant.Distribution.Bus(lineup.BusId).NominalVoltageV);
+            yield return new SheetLine("Only one phase",
+                $"{Text.N(volts)} V, {(one.ToNeutral ? "phase and neutral" : "two phases")}{(one.SupplyA.IsKnown ? $", {Text.N(one.SupplyA.Value)} A" : string.Empty)}; run by {Means(one)}");
+            if (one.Machines.Count > 0)
+            {
+                yield return new SheetLine("Machines on it", string.Join("; ", one.Machines.Select(m =>
+                    $"{m.Name}{(m.RatedKw.IsKnown ? $" {Text.N(m.RatedKw.Value)} kW" : string.Empty)}{(m.HeavyStart ? ", heavy start" : string.Empty)}{(m.PulsesPerTurn.IsKnown ? $", {Text.N(m.PulsesPerTurn.Value)} pulses a turn" : string.Empty)}")));
+            }
+        }
+
+        if (plant.Standby is { Generator: var set } standby)
+        {
+            yield return new SheetLine("Standby generator",
+                $"{(set.RatedKva.IsKnown ? $"{Text.N(set.TotalKva())} kVA" : "rating open")}{(set is { RatedKva.IsKnown: true, RatedKw.IsKnown: true } ? $", {Text.N(set.TotalKw())} kW" : string.Empty)} at {plant.Distribution.Bus(standby.BusId).Name}; in {string.Join(", ", plant.Scenarios.Where(s => s.OnStandby).Select(s => s.Name).DefaultIfEmpty("no scenario"))}");
+        }
+    }
+
+    private static string Means(OnePhaseSupply one) => one.Means switch
+    {
+        OnePhaseMeans.Converters => "a converter each",
+        OnePhaseMeans.Rotary => one.Rotary.RatedKva.IsKnown ? $"a rotary converter of {Text.N(one.Rotary.RatedKva.Value)} kVA" : "a rotary converter",
+        OnePhaseMeans.Static => "a static converter, one machine at a time",
+        _ => "what is not chosen yet",
+    };
 
     private static IEnumerable<SheetLine> Sun(DrivePointModel model)
     {

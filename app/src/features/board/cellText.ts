@@ -70,10 +70,13 @@ function supply(
         ? "draws none, it brakes"
         : "line current open"
       : `${n(figures.lineCurrentA)} A${figures.thdiPct === null ? " · on the line" : ` · THDi ${n(figures.thdiPct, 2)} %`}`;
-  const laid =
+  const item = choice.kind === "catalogue" ? converters.get(choice.itemId) : undefined;
+  const isTwo = item?.family === "single-phase" || (choice.kind === "catalogue" && choice.feed === "two-phases");
+  const how =
     feeder.kind === "on-busbar"
       ? "on the busbar"
       : run(feeder.parallelRuns, feeder.crossSectionMm2, feeder.lengthM ?? figures?.feederM, units);
+  const laid = isTwo ? `${how}, two conductors` : how;
   const device = deviceText(point.devices?.device);
   if (device && figures?.lineCurrentA != null) {
     const thdi = figures.thdiPct === null ? "on the line" : `THDi ${n(figures.thdiPct, 2)} %`;

@@ -60,7 +60,7 @@ function Answer({ answer }: { readonly answer: GeneratorAnswer }) {
     ],
     [
       "Its dip",
-      answer.lastingPct === null
+      answer.lastingPct === null || answer.startKva === 0
         ? "–"
         : `${say(answer.firstPct, "%")} at once, ${say(answer.lastingPct, "%")} lasting, ${say(answer.permittedPct, "%")} permitted`,
     ],

@@ -1,3 +1,4 @@
+import { Fragment } from "react";
 import type { Lineup, OnePhaseAnswer } from "../../api/client";
 import { CellEntry } from "../../fields/Entries";
 import type { Field } from "../../fields/field";
@@ -51,7 +52,6 @@ export function MachineTable({
                   const unit = field.kind === "number" && field.unit ? units.unit(field.unit, field.us) : "";
                   return <th key={c.key}>{unit ? `${c.head}, ${unit}` : c.head}</th>;
                 })}
-                <th>compared as</th>
                 <th>
                   <span className="sr-only">remove</span>
                 </th>
@@ -61,38 +61,38 @@ export function MachineTable({
               {machines.map((m) => {
                 const found = foundOf(m);
                 return (
-                  <tr key={m.id}>
-                    {machineColumns.map((c) => (
-                      <td key={c.key}>
-                        <CellEntry
-                          field={fields.OnePhaseMachine[c.key]}
-                          whose={m.name}
-                          width={c.width}
-                          value={m[c.key] ?? null}
-                          onCommit={(value: never) =>
-                            change(`${c.head} of ${m.name}`, (o) => withChanged(o, m.id, { [c.key]: value }))
-                          }
-                        />
+                  <Fragment key={m.id}>
+                    <tr>
+                      {machineColumns.map((c) => (
+                        <td key={c.key}>
+                          <CellEntry
+                            field={fields.OnePhaseMachine[c.key]}
+                            whose={m.name}
+                            width={c.width}
+                            value={m[c.key] ?? null}
+                            onCommit={(value: never) =>
+                              change(`${c.head} of ${m.name}`, (o) => withChanged(o, m.id, { [c.key]: value }))
+                            }
+                          />
+                        </td>
+                      ))}
+                      <td>
+                        <button
+                          type="button"
+                          className="button"
+                          aria-label={`Remove ${m.name}`}
+                          onClick={() => void change(`without ${m.name}`, (o) => without(o, m.id))}
+                        >
+                          ×
+                        </button>
                       </td>
-                    ))}
-                    <td className="whitespace-nowrap text-[12px] text-soft">
-                      {found?.figures
-                        ? `η ${n(100 * found.figures.efficiencyPu)} %, cos φ ${n(found.figures.powerFactor, 2)}, ${n(found.figures.motorVoltageV)} V`
-                        : found && found.missing.length > 0
-                          ? `needs ${found.missing.join(", ")}`
-                          : "–"}
-                    </td>
-                    <td>
-                      <button
-                        type="button"
-                        className="button"
-                        aria-label={`Remove ${m.name}`}
-                        onClick={() => void change(`without ${m.name}`, (o) => without(o, m.id))}
-                      >
-                        ×
-                      </button>
-                    </td>
-                  </tr>
+                    </tr>
+                    <tr>
+                      <td colSpan={machineColumns.length + 1} className="pt-0 pl-3 text-[12px] text-soft">
+                        {compared(found)}
+                      </td>
+                    </tr>
+                  </Fragment>
                 );
               })}
             </tbody>
@@ -101,4 +101,14 @@ export function MachineTable({
       )}
     </section>
   );
+}
+
+// What is compared, and where figures come from that nobody entered.
+function compared(found: OnePhaseAnswer["machines"][number] | undefined): string {
+  const f = found?.figures;
+  if (!f) {
+    return found && found.missing.length > 0 ? `needs ${found.missing.join(", ")}` : "";
+  }
+  const taken = found.fromCatalogue.length > 0 ? `; ${found.fromCatalogue.join(", ")} of ${found.motor}` : "";
+  return `compared with efficiency ${n(100 * f.efficiencyPu)} %, cos φ ${n(f.powerFactor, 2)}, linked for ${n(f.motorVoltageV)} V${taken}`;
 }

@@ -52,7 +52,7 @@ function Swept() {
           distortion: s.distortionPct === null ? null : 10 * s.distortionPct,
           dip: s.dipPct,
         }))}
-        along={{ key: "kva", kind: "number", label: "kVA", domain: ["dataMin", "dataMax"] }}
+        along={{ key: "kva", kind: "number", label: "kVA", domain: [0, "auto"] }}
         left={{ label: "% of the limit", domain: [0, "auto"] }}
         series={[
           { key: "loading", name: "loading", unit: "%", colour: plum },

@@ -29,16 +29,14 @@ export function TwoConductors({ answer }: { readonly answer: OnePhaseAnswer }) {
           <thead>
             <tr>
               <th>drive point</th>
-              <th className="num">input, rms</th>
+              <th className="num">input</th>
               <th className="num">crest</th>
-              <th className="num">3rd order</th>
-              <th className="num">power factor</th>
+              <th className="num">3rd</th>
+              <th className="num">λ</th>
               <th className="num">ripple</th>
-              <th className="num">a diode, rms</th>
-              <th className="num">neutral of three such</th>
-              <th className="num">full torque to</th>
-              <th>connect</th>
-              <th>residual-current device</th>
+              <th className="num">diode</th>
+              <th className="num">neutral of 3</th>
+              <th className="num">full torque</th>
             </tr>
           </thead>
           <tbody>
@@ -48,7 +46,7 @@ export function TwoConductors({ answer }: { readonly answer: OnePhaseAnswer }) {
                   {p.current ? (
                     <button
                       type="button"
-                      className="underline"
+                      className="text-left underline"
                       aria-pressed={p.id === shown?.id}
                       onClick={() => setChosen(p.id)}
                     >
@@ -66,16 +64,30 @@ export function TwoConductors({ answer }: { readonly answer: OnePhaseAnswer }) {
                 <td className="num">{say(p.current?.diodeA, "A")}</td>
                 <td className="num">{say(p.current?.neutralOfThreeA, "A")}</td>
                 <td className="num">{say(p.fullTorqueHz, "Hz")}</td>
-                <td className="max-w-60 text-[12px]">{p.input ?? "–"}</td>
-                <td className="max-w-52 text-[12px]">{p.residualKind}</td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
+      <p className="text-[12px] text-soft">
+        Currents are rms, of the worst scenario; 3rd in parts of the fundamental; λ power factor; ripple of the link
+        peak to peak; neutral of three such units, one on each phase; full torque up to that frequency.
+      </p>
       {shown && <Wave point={shown} />}
       <div className="mt-2 flex flex-wrap gap-y-3">
-        {points.map((p) => p.box && <TerminalBoxPicture key={p.id} box={p.box} name={`${p.tag} ${p.name}`} />)}
+        {points.map((p) => (
+          <div key={p.id} className="max-w-[22rem] text-[12px]">
+            {p.box && <TerminalBoxPicture box={p.box} name={`${p.tag} ${p.name}`} />}
+            {p.input && (
+              <p className="mr-6">
+                <b>Connect:</b> {p.input}.
+              </p>
+            )}
+            <p className="mr-6">
+              <b>Residual-current device:</b> {p.residualKind}.
+            </p>
+          </div>
+        ))}
       </div>
       <Speeds points={points} />
     </section>

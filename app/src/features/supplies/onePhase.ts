@@ -58,17 +58,17 @@ export const meansWords: Readonly<Record<Means, string>> = {
 
 /** Columns of the list of machines. */
 export const machineColumns = [
-  { key: "name", head: "machine", width: "w-32" },
-  { key: "ratedKw", head: "motor", width: "w-20" },
-  { key: "ratedRpm", head: "speed", width: "w-20" },
-  { key: "loadPct", head: "load", width: "w-16" },
-  { key: "hoursPerYear", head: "hours a year", width: "w-20" },
-  { key: "heavyStart", head: "heavy start", width: "w-14" },
-  { key: "speedControl", head: "speed wanted", width: "w-14" },
-  { key: "efficiencyPct", head: "efficiency", width: "w-16" },
-  { key: "powerFactor", head: "cos φ", width: "w-16" },
-  { key: "motorV", head: "lowest link", width: "w-20" },
-  { key: "pulsesPerTurn", head: "pulses a turn", width: "w-16" },
+  { key: "name", head: "machine", width: "w-28" },
+  { key: "ratedKw", head: "motor", width: "w-16" },
+  { key: "ratedRpm", head: "speed", width: "w-16" },
+  { key: "loadPct", head: "load", width: "w-14" },
+  { key: "hoursPerYear", head: "a year", width: "w-16" },
+  { key: "heavyStart", head: "heavy start", width: "w-8" },
+  { key: "speedControl", head: "speed wanted", width: "w-8" },
+  { key: "efficiencyPct", head: "η", width: "w-14" },
+  { key: "powerFactor", head: "cos φ", width: "w-14" },
+  { key: "motorV", head: "lowest link", width: "w-14" },
+  { key: "pulsesPerTurn", head: "pulses a turn", width: "w-14" },
 ] as const satisfies readonly { key: keyof typeof fields.OnePhaseMachine; head: string; width: string }[];
 
 /** Entries in the order of the form. */
