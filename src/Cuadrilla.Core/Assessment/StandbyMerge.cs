@@ -52,12 +52,15 @@ internal static class StandbyMerge
     /// <summary>While the generator feeds, the mains' bus is dead: neither feeds the other.</summary>
     public static Check ChangeOver(PlantSpecification plant, IReadOnlyList<ScenarioResult> standby)
     {
-        var live = standby.FirstOrDefault(s => s.Network.IsLive(plant.Source.BusId));
+        // At the bus of the mains itself the change-over switch stands ahead of it: there is nothing that could be fed.
+        var isSame = plant.Standby!.BusId == plant.Source.BusId;
+        var live = isSame ? null : standby.FirstOrDefault(s => s.Network.IsLive(plant.Source.BusId));
         return CheckWriter.Rule(
             ChangeOverId, string.Empty, BoardRow.Plant, ChangeOverTitle, live is null ? Verdict.Holds : Verdict.Fails,
             "Relief: open the transformers and links to the mains in that scenario; an interlocked change-over switch by the network operator's rules: back-feed kills.",
             new Reason("in no scenario on the generator is the bus of the mains live",
-                live is null ? $"{plant.Distribution.Bus(plant.Source.BusId).Name} is dead in all of them"
+                isSame ? $"the change-over switch stands ahead of {plant.Distribution.Bus(plant.Source.BusId).Name}: one feeds it or the other"
+                    : live is null ? $"{plant.Distribution.Bus(plant.Source.BusId).Name} is dead in all of them"
                     : $"in '{live.ScenarioName}' the generator feeds {plant.Distribution.Bus(plant.Source.BusId).Name}",
                 "docs/methods/generator.md", []), live?.ScenarioName ?? string.Empty);
     }

@@ -31,10 +31,13 @@ export function CellChecks({
 export function CheckList({
   checks,
   columns = 1,
+  whose,
   onReason,
 }: {
   readonly checks: readonly Check[];
   readonly columns?: 1 | 2;
+  /** Whose check it is, where they are of several. */
+  readonly whose?: (check: Check) => string;
   readonly onReason: (check: CheckKey) => void;
 }) {
   const units = useUnits();
@@ -51,7 +54,10 @@ export function CheckList({
               <VerdictWord verdict={check.verdict} />
               <span className="font-mono text-[12.5px]">{figureText(check, units)}</span>
             </span>
-            <span className="block">{check.title}</span>
+            <span className="block">
+              {whose && <span className="font-semibold text-plum">{whose(check)} </span>}
+              {check.title}
+            </span>
             {check.relief && <span className="block text-[12px] text-soft">{units.sentence(check.relief)}</span>}
             <MarginBar verdict={check.verdict} used={usage(check)} />
           </button>

@@ -90,7 +90,12 @@ export function OnePhasePage({
         )}
         <section aria-label="Checks of the one phase">
           <h3 className="section-title">Checks</h3>
-          <CheckList columns={2} checks={checks} onReason={onReason} />
+          <CheckList
+            columns={2}
+            checks={checks}
+            whose={(c) => lineup.drivePoints.find((p) => p.id === c.drivePointId)?.tag ?? lineup.tag}
+            onReason={onReason}
+          />
         </section>
         <Steps />
       </div>
