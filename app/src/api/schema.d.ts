@@ -7305,6 +7305,7 @@ export interface components {
             starV: number;
             /** Format: double */
             deltaV: number;
+            fits: boolean;
         };
         TimeCurrentCrossing: {
             name: string;

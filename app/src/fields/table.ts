@@ -2178,6 +2178,7 @@ export const fields = {
       unit: "kW",
       min: 0.05,
       max: 100,
+      us: "hp",
       optional: true,
     },
     ratedRpm: {

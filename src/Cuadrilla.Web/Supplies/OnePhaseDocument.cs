@@ -46,7 +46,7 @@ internal sealed record OnePhasePoint(string Id, string Tag, string Name, string?
         var rpm = machine?.RatedRpm is { IsKnown: true } r ? r.Value : model.Load?.RatedSpeedRpm;
         var supplyV = model.TwoConductorV;
         return new OnePhasePoint(
-            point.Id, point.Tag, point.Name, supplyV is null ? null : InputOf(model, one), model.Fitted is { } fitted ? TerminalBox.Of(fitted) : null,
+            point.Id, point.Tag, point.Name, supplyV is null ? null : InputOf(model, one), model.Fitted is { } fitted ? TerminalBox.Of(fitted, supplyV ?? model.Input.BusVoltageV) : null,
             model.Fitted is { } m && supplyV is { } v ? m.Item.Plate.RatedFrequencyHz * v / m.Connected.LinkedVoltageV : null,
             TwoConductorCurrent.Of(point.Id, found), pulses, pulses is { } z && rpm is > 0 and var turns ? PulseSensor.Hertz(turns, z) : null,
             Residual(model, one));
@@ -73,13 +73,17 @@ internal sealed record OnePhasePoint(string Id, string Tag, string Name, string?
 /// <param name="LinkedV">Voltage of the link in use, V.</param>
 /// <param name="StarV">Voltage in star, V.</param>
 /// <param name="DeltaV">Voltage in delta, V; 0 where it has none.</param>
-internal sealed record TerminalBox(bool IsDelta, bool CanLink, double LinkedV, double StarV, double DeltaV)
+/// <param name="Fits">True where the link in use is made for the supply.</param>
+internal sealed record TerminalBox(bool IsDelta, bool CanLink, double LinkedV, double StarV, double DeltaV, bool Fits)
 {
-    public static TerminalBox Of(FittedMotor fitted)
+    private const double TolerancePu = 0.1;
+
+    public static TerminalBox Of(FittedMotor fitted, double supplyV)
     {
         var plate = fitted.Item.Plate;
         return new TerminalBox(fitted.Connected.IsDelta, plate.DeltaVoltageV > 0, fitted.Connected.LinkedVoltageV,
-            plate.DeltaVoltageV > 0 ? Digits.Kept(Math.Sqrt(3) * plate.DeltaVoltageV) : plate.RatedVoltageV, plate.DeltaVoltageV);
+            plate.DeltaVoltageV > 0 ? Digits.Kept(Math.Sqrt(3) * plate.DeltaVoltageV) : plate.RatedVoltageV, plate.DeltaVoltageV,
+            Math.Abs((fitted.Connected.LinkedVoltageV / supplyV) - 1) <= TolerancePu);
     }
 }
 

@@ -14,6 +14,16 @@ internal static class DemoChanges
     public static readonly EngineeringData Data = ReferenceCatalogue.Data;
     public static readonly PlantSpecification Demo = DemoPlant.Read(Data);
 
+    /// <summary>Without the workshop on one phase, whose pulses turn what buses cancel.</summary>
+    public static readonly PlantSpecification ThreePhases = Demo with
+    {
+        Lineups = [.. Demo.Lineups.Where(l => l.OnePhase is null)],
+        Scenarios = [.. Demo.Scenarios.Select(s => s with
+        {
+            States = [.. s.States.Where(x => Demo.Lineups.Where(l => l.OnePhase is null).SelectMany(l => l.DrivePoints).Any(p => p.Id == x.DrivePointId))],
+        })],
+    };
+
     /// <summary>One for all tests that do not ask what an assessor remembers: what an earlier one found is where the next begins.</summary>
     public static readonly Assessor Assessor = new(Data);
 

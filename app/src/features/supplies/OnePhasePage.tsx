@@ -7,7 +7,7 @@ import { CheckList } from "../bench/CellChecks";
 import { Missing } from "../bench/FigureList";
 import { useLab } from "../lineups/useLab";
 import { MachineTable } from "./MachineTable";
-import { onePhaseEntries, withOnePhase, type OnePhase } from "./onePhase";
+import { onePhaseEntries, withOnePhase, type Means, type OnePhase } from "./onePhase";
 import { TwoConductors } from "./TwoConductors";
 import { WaysTable } from "./WaysTable";
 
@@ -97,15 +97,15 @@ export function OnePhasePage({
             onReason={onReason}
           />
         </section>
-        <Steps />
+        <Steps means={one.means} />
       </div>
     </div>
   );
 }
 
-const steps = [
+const ofConverters = [
   "Isolate, lock, wait as the maker states, prove absence of voltage between the input terminals, at the link and to earth.",
-  "Link the motor in delta: three bridges side by side; tighten to the torque that the maker states.",
+  "Link the motor in delta where it is made for both: three bridges side by side; tighten to the torque that the maker states.",
   "Connect phase and neutral, or both phases, to the two terminals named above; the third stays free and covered; earth first.",
   "Where a three-phase unit is used: switch its phase-loss trip off, where its maker permits that.",
   "Enter the motor’s plate as it is linked now: voltage, current, frequency, speed; the converter’s motor protection goes by it.",
@@ -113,14 +113,32 @@ const steps = [
   "Run without load, then loaded: direction, current, speed against the readout, temperature after an hour.",
 ] as const;
 
-// In their order; each with its caution beside it.
-function Steps() {
+const ofRotary = [
+  "Isolate, lock, prove absence of voltage on both sides of the rotary converter: it feeds back while it runs down.",
+  "Link each motor for the supply’s voltage; tighten to the torque that the maker states.",
+  "Start the rotary converter alone; measure its three voltages, then again with the largest machine loaded: enter the deviation.",
+  "Put single-phase loads and controls on the line’s own two conductors, never on the made phase.",
+  "Start the heaviest machine first, alone; check direction, current of each phase, temperature after an hour.",
+  "Set the overload protection of each motor to its current as linked, with protection against a lost phase.",
+] as const;
+
+const ofStatic = [
+  "Isolate, lock, wait for the capacitors to discharge as the maker states, prove absence of voltage on them too.",
+  "Link the motor for the supply’s voltage; connect one machine only.",
+  "Match the run capacitors to its load: three currents as equal as can be had, none above the plate.",
+  "Start it with its lightest load; if it hums and does not come up to speed, stop at once.",
+  "Load it to two thirds at most; temperature after an hour.",
+] as const;
+
+// In their order; with their caution ahead of them.
+function Steps({ means }: { readonly means: Means | undefined }) {
+  const steps = means === "rotary" ? ofRotary : means === "static" ? ofStatic : ofConverters;
   return (
     <section aria-label="Putting into service">
       <h3 className="section-title">Putting into service</h3>
       <p className="max-w-[860px] border-l-4 border-fails pl-2 text-[12px]">
-        <b>Caution.</b> The link stays charged for minutes after the supply is off. On one conductor and the neutral a
-        swapped pair puts the phase where none is expected. Licensed people, by local codes and the makers’
+        <b>Caution.</b> Links and capacitors stay charged for minutes after the supply is off. With a conductor and the
+        neutral a swapped pair puts the phase where none is expected. Licensed people, by local codes and the makers’
         instructions.
       </p>
       <ol className="max-w-[860px] list-decimal pl-5">

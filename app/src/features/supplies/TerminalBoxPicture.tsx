@@ -14,12 +14,16 @@ export function TerminalBoxPicture({ box, name }: { readonly box: Box; readonly 
     <figure className="mr-6">
       <figcaption className="text-[12px] text-soft">Terminal box of {name}</figcaption>
       <div className="flex items-end gap-3">
-        <Links star volts={box.starV} isNow={!box.isDelta} text={`${name}: star for ${n(box.starV)} V`} />
         {box.canLink ? (
-          <Links star={false} volts={box.deltaV} isNow={box.isDelta} text={`${name}: delta for ${n(box.deltaV)} V`} />
+          <>
+            <Links star volts={box.starV} isNow={!box.isDelta} text={`${name}: star for ${n(box.starV)} V`} />
+            <Links star={false} volts={box.deltaV} isNow={box.isDelta} text={`${name}: delta for ${n(box.deltaV)} V`} />
+          </>
         ) : (
-          <p className="w-36 border-l-4 border-fails pl-2 text-[12px]">
-            Its star is made inside: a workshop has to bring the winding ends out.
+          <p className={`w-64 border-l-4 pl-2 text-[12px] ${box.fits ? "border-plum" : "border-fails"}`}>
+            {box.fits
+              ? `Made for ${n(box.linkedV)} V alone, which is the supply’s: nothing to link anew.`
+              : `Made for ${n(box.linkedV)} V alone: a star made inside needs its winding ends brought out by a workshop.`}
           </p>
         )}
       </div>

@@ -138,7 +138,7 @@ internal static class SpecialSupplyFields
         For<OnePhaseMachine>(
             Words(nameof(OnePhaseMachine.Id), "Machine key", 1, 60, "Stable key of the machine."),
             Words(nameof(OnePhaseMachine.Name), "Machine", 1, 60, "What people call it."),
-            Number(nameof(OnePhaseMachine.RatedKw), "Motor", 0.05, 100, "kW", "Rated output of its motor."),
+            Number(nameof(OnePhaseMachine.RatedKw), "Motor", 0.05, 100, "kW", "Rated output of its motor.", us: "hp"),
             Number(nameof(OnePhaseMachine.RatedRpm), "Speed", 10, 6000, "rpm", "Of the motor’s shaft at its rated output."),
             Number(nameof(OnePhaseMachine.EfficiencyPct), "Efficiency", 20, 100, "%", "Of the motor.", open: "catalogue"),
             Number(nameof(OnePhaseMachine.PowerFactor), "Power factor", 0.2, 1, string.Empty, "Of the motor.", open: "catalogue"),

@@ -34,6 +34,7 @@ internal static class OnePhaseLineupChecks
     {
         var (inputTitle, neutralTitle) = ($"Current of {lineup.Tag} on one phase", $"Neutral of {lineup.Tag}");
         List<string> missing = [.. demand.Count > 0 ? unsettled : unsettled.DefaultIfEmpty("a scenario that can be computed"),
+            .. lineup.DrivePoints.Count > 0 ? Array.Empty<string>() : ["drive points: build one of the ways"],
             .. one.SupplyA.IsKnown ? Array.Empty<string>() : ["what the supply carries"],
             .. one.Means == OnePhaseMeans.Rotary && !one.Rotary.RatedKva.IsKnown ? ["rated power of the rotary converter"] : Array.Empty<string>()];
         if (missing.Count > 0)

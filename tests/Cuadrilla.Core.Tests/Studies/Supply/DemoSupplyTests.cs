@@ -87,7 +87,7 @@ public sealed class DemoSupplyTests
     public void Unbalance_is_judged_and_the_worst_phase_counts()
     {
         // The workshop's single-phase fan left out: by itself it already loads the phases unevenly.
-        var three = Demo with { Lineups = [.. Demo.Lineups.Select(l =>
+        var three = DemoChanges.ThreePhases with { Lineups = [.. DemoChanges.ThreePhases.Lineups.Select(l =>
             l with { DrivePoints = [.. l.DrivePoints.Where(p => p.Id != "dp-17")] })] };
         PlantSpecification With(double pct) =>
             three with { Source = Demo.Source with { UnbalancePct = pct, BackgroundV5Pct = 0, BackgroundV7Pct = 0 } };

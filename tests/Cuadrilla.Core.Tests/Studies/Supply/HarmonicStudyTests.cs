@@ -21,6 +21,7 @@ namespace Cuadrilla.Core.Tests.Studies.Supply;
 [Trait("speed", "slow")]
 public sealed class HarmonicStudyTests
 {
+    private static readonly PlantSpecification Demo = ThreePhases;
     private static readonly Assessor Assessor = new(Data);
     private static readonly PlantAssessment Found = Assessor.Run(Demo);
     private static readonly DefaultsInForce Defaults = DefaultsInForce.Resolve(Data.Defaults, Demo.Overrides);
