@@ -111,6 +111,18 @@ async function plantAndSupply(page: Page): Promise<Hands> {
   return hands;
 }
 
+/** A pump from nothing, its motor and converter sized, its cable laid: what a special supply is put to. */
+export async function pumpOnConverter(page: Page, flow: string, head: string, cable: string): Promise<Hands> {
+  const hands = new Hands(page);
+  await machine(hands, "pump", [
+    ["Rated flow", flow],
+    ["Rated head", head],
+    ["Static head", String(Math.round(0.8 * Number(head)))],
+  ]);
+  await assumedAndSized(hands, "DP-01", cable);
+  return hands;
+}
+
 async function pumpWithTechnologies(page: Page): Promise<Hands> {
   const hands = new Hands(page);
   await machine(hands, "pump", [

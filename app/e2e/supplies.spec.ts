@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { Hands } from "./hands";
-import { emptyPlant, fanWithDamper } from "./jobs";
+import { emptyPlant, fanWithDamper, pumpOnConverter } from "./jobs";
 import { cell, importDemo, importPlant, open } from "./plant";
 
 test("a pump on the sun: a string is chosen by its limits, fuses with it, and the board tells it", async ({
@@ -233,4 +233,73 @@ test("what the generator does not carry is shed by its steps", async ({ page, re
   await expect(page.getByText(/an active filter of/)).toBeVisible({ timeout: 20_000 });
   await page.getByRole("button", { name: "Switch these off in the scenario" }).click();
   await expect(judged.getByRole("button", { name: /Distortion on the generator/ })).not.toContainText("Fails");
+});
+
+test("sun from an empty plant to its sheet", async ({ page, request }) => {
+  const id = await emptyPlant(request);
+  await open(page, id);
+  const hands = await pumpOnConverter(page, "20", "30", "4");
+  await hands.press("Alt+u");
+  await page.getByLabel("Feed a pump from the sun").selectOption("dp-01");
+  await page.getByRole("button", { name: "Assume usual values" }).click();
+  await hands.saved();
+  const entries = page.getByRole("region", { name: "Entries of the array" });
+  for (const [name, text] of [
+    ["Peak power", "450"],
+    ["Open-circuit voltage U_oc", "49.5"],
+    ["Voltage at greatest power U_mp", "41.5"],
+    ["Short-circuit current I_sc", "11.4"],
+    ["Largest series fuse", "20"],
+    ["Latitude", "40"],
+    ["Tilt", "30"],
+    ["Coldest dawn", "-5"],
+    ["Hottest noon", "38"],
+  ] as const) {
+    await hands.fill(entries.getByLabel(name, { exact: true }), text);
+  }
+  await hands.saved();
+  await page
+    .getByRole("region", { name: "Strings", exact: true })
+    .getByRole("button", { name: /^Choose 14 in series, 2 strings/ })
+    .click();
+  await hands.saved();
+  const january = page.getByLabel("Clearness of Jan", { exact: true });
+  await january.focus();
+  for (let month = 0; month < 12; month++) {
+    for (const text of ["0.7", "15", "60"]) {
+      await hands.type(text);
+      await hands.press("Tab");
+    }
+  }
+  await hands.saved();
+  await expect(page.getByText("Water of the year")).toBeVisible();
+  await page.goto(`/plants/${id}/print/l1`);
+  await expect(page.getByText(/2 strings of 14 modules/)).toBeVisible();
+  await expect(page.getByText("Water from the sun")).toBeVisible();
+});
+
+test("a long cable from an empty plant to its sheet", async ({ page, request }) => {
+  const id = await emptyPlant(request);
+  await open(page, id);
+  const hands = await pumpOnConverter(page, "40", "120", "16");
+  await hands.press("Alt+u");
+  await page.getByLabel("Step-up transformer for a long cable").selectOption("dp-01");
+  await page.getByRole("button", { name: "Assume usual values" }).click();
+  await hands.saved();
+  await page.getByRole("button", { name: "Propose transformer" }).click();
+  await hands.saved();
+  await expect(page.getByRole("figure", { name: "Flux of the transformer" })).toBeVisible();
+  const readings = page.getByRole("region", { name: "Entries of the long cable" });
+  for (const [name, text] of [
+    ["Reading U–V", "0.91"],
+    ["Reading V–W", "0.93"],
+    ["Reading W–U", "0.92"],
+  ] as const) {
+    await hands.fill(readings.getByLabel(name, { exact: true }), text);
+  }
+  await hands.saved();
+  await expect(page.getByText(/Read at the surface/)).toBeVisible();
+  await page.goto(`/plants/${id}/print/l1`);
+  await expect(page.getByText("Step-up transformer").first()).toBeVisible();
+  await expect(page.getByText("Start through it")).toBeVisible();
 });

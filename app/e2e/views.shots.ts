@@ -49,7 +49,7 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("button", { name: "Emergency stop" }).click();
   await shoot("dc-bus");
   await page.keyboard.press("Escape");
-  for (const view of ["plant", "field", "harmonics", "interference", "energy"]) {
+  for (const view of ["plant", "harmonics", "interference"]) {
     await open(page, id, `/${view}`);
     await shoot(view);
   }
@@ -63,12 +63,23 @@ test("screenshots of the main views", async ({ page, request }) => {
   await open(page, id, "/supplies?job=long-cable&point=dp-06");
   await expect(page.getByRole("figure", { name: "Flux of the transformer" })).toBeVisible();
   await shoot("long-cable");
+  await open(page, id, "/supplies?job=one-phase&point=l5");
+  await expect(page.getByRole("figure", { name: /Input current and link/ })).toBeVisible();
+  await shoot("one-phase");
   await page.goto(`/plants/${id}/print/l1`);
   await shoot("sheet");
 
   // The second example, in US customary units.
   const works = await request.post("/api/projects", { data: { name: "", who: "engineer", template: "tarn-hollow" } });
-  await open(page, ((await works.json()) as { id: string }).id, "/list");
+  const water = ((await works.json()) as { id: string }).id;
+  await open(page, water, "/supplies?job=generator");
+  await page.getByRole("button", { name: "Find it" }).click();
+  await expect(page.getByText(/an active filter of/)).toBeVisible();
+  await page.getByRole("button", { name: "Sweep sizes" }).click();
+  await expect(page.getByRole("figure", { name: /over the size of the set/ })).toBeVisible();
+  await page.getByRole("region", { name: "What must be shed or filtered" }).scrollIntoViewIfNeeded();
+  await shoot("generator");
+  await open(page, water, "/list");
   await page.getByLabel("Group by").selectOption("lineup");
   await shoot("list");
 });

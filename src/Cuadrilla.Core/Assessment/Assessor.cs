@@ -217,7 +217,9 @@ public sealed partial class Assessor : IPlantStudies
         // Where the currents of a scenario are not known nobody knows its voltages: what holds at the nominal one may fail there. One
         // front end without a
         // state of its own leaves them to be known.
-        var isAtBus = model.Starter is not null ? check.Id is "motor.peak" or "motor.connection" : check.Id is "converter.output-voltage" or LongCableChecks.OutputId
+        var isAtBus = model.Starter is not null
+            ? check.Id is "motor.peak" or "motor.connection"
+            : check.Id is "converter.output-voltage" or LongCableChecks.OutputId
             or LongCableChecks.TapId
             && !model.Input.HasNoLine;
         List<string> unsettled = isAtBus && check.Verdict != Verdict.Fails

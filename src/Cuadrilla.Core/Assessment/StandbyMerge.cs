@@ -16,14 +16,16 @@ internal static class StandbyMerge
     /// <summary>Merges.</summary>
     /// <param name="mains">Checks on the mains.</param>
     /// <param name="standby">Checks on the generator.</param>
-    /// <param name="dead">Buses, transformers, links and loads that are dead in every scenario on the generator, and drive points that run in
+    /// <param name="dead">Buses, transformers, links and loads that are dead in every scenario on the generator, and drive points that run
+    /// in
     /// none of them: nothing is asked of them there.</param>
     /// <param name="idle">Drive points that run on the generator only: nothing is asked of them on the mains.</param>
     public static IReadOnlyList<Check> Of(IReadOnlyList<Check> mains, IReadOnlyList<Check> standby, IReadOnlySet<string> dead,
         IReadOnlySet<string> idle)
     {
         mains = [.. mains.Where(c => !idle.Contains(c.DrivePointId))];
-        var left = standby.Where(c => !dead.Contains(c.ElementId) && !dead.Contains(c.DrivePointId)).Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal))).GroupBy(Key)
+        var left = standby.Where(c => !dead.Contains(c.ElementId) && !dead.Contains(c.DrivePointId))
+            .Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal))).GroupBy(Key)
             .ToDictionary(g => g.Key, g => g.ToList());
         List<Check> merged = [];
         foreach (var group in mains.GroupBy(Key))

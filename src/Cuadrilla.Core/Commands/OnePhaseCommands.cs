@@ -39,7 +39,8 @@ public sealed record FeedFromOnePhase(string LineupId, bool Back = false) : Plan
 
         // Where three phases are by nature low, as 230 V and below, the two conductors are two of them.
         var toNeutral = plant.Distribution.Bus(lineup.BusId).NominalVoltageV > HighestBetweenPhasesV;
-        return new CommandOutcome.Done(plant.With(lineup with { OnePhase = lineup.OnePhase ?? OnePhaseSupply.Open with { ToNeutral = toNeutral } }),
+        return new CommandOutcome.Done(plant.With(lineup with { OnePhase = lineup.OnePhase
+            ?? OnePhaseSupply.Open with { ToNeutral = toNeutral } }),
             $"{lineup.Tag}: one phase", []);
     }
 
@@ -55,7 +56,8 @@ public sealed record FeedFromOnePhase(string LineupId, bool Back = false) : Plan
 public sealed record ChooseOnePhaseMeans(string LineupId, OnePhaseMeans Means) : PlantCommand
 {
     // Sizes in which rotary converters are made (made up after the series R10).
-    private static readonly double[] RotarySizesKva = [2, 3, 4, 5, 7.5, 10, 12.5, 16, 20, 25, 31.5, 40, 50, 63, 80, 100, 125, 160, 200, 250, 315, 400];
+    private static readonly double[] RotarySizesKva = [2, 3, 4, 5, 7.5, 10, 12.5, 16, 20, 25, 31.5, 40, 50, 63, 80, 100, 125, 160, 200, 250,
+        315, 400];
 
     private const double StartsPerHour = 2;
     private const double LightBreakawayPct = 50;
@@ -88,7 +90,8 @@ public sealed record ChooseOnePhaseMeans(string LineupId, OnePhaseMeans Means) :
         {
             if (RotarySizesKva.FirstOrDefault(k => k >= study.RotaryKva) is not > 0 and var largest)
             {
-                return CommandOutcome.Not("means", $"{Text.N(study.RotaryKva, 3)} kVA are asked; the largest here is {Text.N(Math.Max(largest, RotarySizesKva[^1]))} kVA: enter one, or split the lineup.");
+                return CommandOutcome.Not("means",
+                    $"{Text.N(study.RotaryKva, 3)} kVA are asked; the largest here is {Text.N(Math.Max(largest, RotarySizesKva[^1]))} kVA: enter one, or split the lineup.");
             }
 
             one = one with { Rotary = one.Rotary with { RatedKva = RotarySizesKva.First(k => k >= study.RotaryKva) } };
@@ -139,7 +142,8 @@ public sealed record ChooseOnePhaseMeans(string LineupId, OnePhaseMeans Means) :
     }
 
     private CommandOutcome Done(PlantSpecification after, Lineup lineup, List<string> made, IReadOnlyList<string> notes) =>
-        new CommandOutcome.Done(after, CommandOutcome.Shortened($"{lineup.Tag}: {OnePhaseStudy.Word(Means).ToLowerInvariant()}"), made) { Notes = notes };
+        new CommandOutcome.Done(after, CommandOutcome.Shortened($"{lineup.Tag}: {OnePhaseStudy.Word(Means).ToLowerInvariant()}"),
+            made) { Notes = notes };
 
     private static DrivePoint PointOf(OnePhaseMachine machine, string id, string tag, MotorItem? motor)
     {

@@ -28,7 +28,8 @@ public sealed record ShedOnGenerator : PlantCommand
         {
             Scenarios = [.. plant.Scenarios.Select(s => found.Scenarios.FirstOrDefault(f => f.Id == s.Id) ?? s)],
         };
-        return new CommandOutcome.Done(after, CommandOutcome.Shortened($"On the generator off: {string.Join(", ", found.Steps.Select(s => s.What))}"), [])
+        return new CommandOutcome.Done(after,
+            CommandOutcome.Shortened($"On the generator off: {string.Join(", ", found.Steps.Select(s => s.What))}"), [])
         {
             Notes = [.. found.Left.Select(l => $"Still fails: {l}.")],
         };

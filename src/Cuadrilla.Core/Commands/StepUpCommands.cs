@@ -23,7 +23,8 @@ public sealed record UseStepUp(string PointId, bool Back = false) : PlantCommand
 
         if (Back)
         {
-            return new CommandOutcome.Done(plant.Changed([PointId], p => p with { StepUp = null }), $"{point.Tag}: no step-up transformer", []);
+            return new CommandOutcome.Done(plant.Changed([PointId], p => p with { StepUp = null }),
+                $"{point.Tag}: no step-up transformer", []);
         }
 
         if (point.Sun is not null || point.Converter.IsOnLine())
@@ -39,7 +40,8 @@ public sealed record UseStepUp(string PointId, bool Back = false) : PlantCommand
     }
 }
 
-/// <summary>Takes a transformer with taps for what a motor asks for at the surface, and the lowest tap that reaches at the lowest voltage of
+/// <summary>Takes a transformer with taps for what a motor asks for at the surface, and the lowest tap that reaches at the lowest voltage
+/// of
 /// its bus; where a transformer is entered, its tap only.</summary>
 /// <param name="PointId">Key of the drive point.</param>
 public sealed record SizeStepUp(string PointId) : PlantCommand
@@ -67,7 +69,9 @@ public sealed record SizeStepUp(string PointId) : PlantCommand
         }
 
         var bus = plant.BusOfDrivePoints()[PointId];
-        var lowestPu = studies.Run(plant).Voltages.GetValueOrDefault(bus.Id) is { LowestPct: > 0 and < 100 } range ? range.LowestPct / 100 : 1;
+        var lowestPu = studies.Run(plant).Voltages.GetValueOrDefault(bus.Id) is { LowestPct: > 0 and < 100 } range
+            ? range.LowestPct / 100
+            : 1;
         if (entered.Transformer is { TapsV.Count: > 0, PrimaryV.IsKnown: true } listed)
         {
             return Tapped(plant, point, studies, listed, lowestPu, string.Empty);
@@ -102,7 +106,8 @@ public sealed record SizeStepUp(string PointId) : PlantCommand
 
     private static double Kva(MotorPlate plate, double tapPu) => Root3 * tapPu * plate.RatedVoltageV * plate.RatedCurrentA / 1e3;
 
-    private static StepUpTransformer With(StepUpTransformer known, double lowV, IReadOnlyList<double> taps, double tapV, double kva) => known with
+    private static StepUpTransformer With(StepUpTransformer known, double lowV, IReadOnlyList<double> taps, double tapV, double kva) =>
+        known with
     {
         PrimaryV = known.PrimaryV.IsKnown ? known.PrimaryV : lowV,
         TapsV = [.. taps],
@@ -129,7 +134,8 @@ public sealed record SizeStepUp(string PointId) : PlantCommand
 
             if (tap >= study.TapNeededV(lowestPu))
             {
-                return new CommandOutcome.Done(after, CommandOutcome.Shortened($"{point.Tag}: tap {Text.N(tap)} V"), note.Length > 0 ? [note] : []);
+                return new CommandOutcome.Done(after, CommandOutcome.Shortened($"{point.Tag}: tap {Text.N(tap)} V"),
+                    note.Length > 0 ? [note] : []);
             }
         }
 

@@ -30,7 +30,8 @@ public sealed record FeedFromSun(string PointId, bool Back = false) : PlantComma
 
         if (point.Load is not (PumpLoad or UnspecifiedLoad))
         {
-            return CommandOutcome.Not("pointId", $"{point.Tag} drives no centrifugal pump: only pumps take their power as the sun gives it.");
+            return CommandOutcome.Not("pointId",
+                $"{point.Tag} drives no centrifugal pump: only pumps take their power as the sun gives it.");
         }
 
         if (point.StepUp is not null || point.Converter.IsOnLine())

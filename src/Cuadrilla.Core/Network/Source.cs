@@ -124,7 +124,8 @@ public abstract record SourceStrength
         /// <summary>Equal sets in parallel; unknown: one.</summary>
         public Given Sets { get; init; }
 
-        /// <summary>Reactive power that it takes from leading loads, % of its rated apparent power; unknown: the least of practice.</summary>
+        /// <summary>Reactive power that it takes from leading loads, % of its rated apparent power; unknown: the least of
+        /// practice.</summary>
         public Given LeadingPct { get; init; }
 
         /// <summary>Active power that its engine takes back, % of its rated; unknown likewise.</summary>

@@ -1,6 +1,7 @@
 namespace Cuadrilla.Core.Supplies;
 
-/// <summary>Temperature of a cable that hangs in a well: the ground's, straight from the surface to the depth, and its own heating.</summary>
+/// <summary>Temperature of a cable that hangs in a well: the ground's, straight from the surface to the depth, and its own
+/// heating.</summary>
 /// <param name="SurfaceC">At the surface, °C.</param>
 /// <param name="GradientKPerKm">Rise with depth, K/km.</param>
 /// <param name="DepthM">Setting depth, m, which is the cable's length too.</param>

@@ -51,7 +51,8 @@ internal static class SpecialSupplyCalculations
         ranges
             .Require(!throughCable || input.Cable is not null, "cable", "absent", "the cable of a reading through a long cable")
             .Require(throughCable || input.Cable is null, "cable", "given", "absent for a reading at the motor")
-            .Require(throughCable || input.WindingC is not null, "windingC", "absent", $"{ColdestC} to {HottestC} for a reading at the motor")
+            .Require(throughCable || input.WindingC is not null, "windingC", "absent",
+                $"{ColdestC} to {HottestC} for a reading at the motor")
             .Require(fails >= tight, input.FailsPct is null ? "tightPct" : "failsPct", $"{input.FailsPct ?? tight}",
                 input.FailsPct is null ? $"0 to {fails}, failsPct" : $"{tight}, tightPct, to 100")
             .Done();

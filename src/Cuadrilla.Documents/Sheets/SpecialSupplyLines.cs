@@ -22,7 +22,8 @@ internal static class SpecialSupplyLines
 
         if (model.TwoConductorV is { } two && !model.Input.HasNoLine)
         {
-            yield return new SheetLine("Input", $"two conductors, {Text.N(two)} V; the motor linked in {(model.Fitted?.Connected.IsDelta == true ? "delta" : "star")}");
+            yield return new SheetLine("Input",
+                $"two conductors, {Text.N(two)} V; the motor linked in {(model.Fitted?.Connected.IsDelta == true ? "delta" : "star")}");
         }
 
         if (model.Input.DrivePoint.StepUp is not null)
@@ -59,7 +60,9 @@ internal static class SpecialSupplyLines
     private static string Means(OnePhaseSupply one) => one.Means switch
     {
         OnePhaseMeans.Converters => "a converter each",
-        OnePhaseMeans.Rotary => one.Rotary.RatedKva.IsKnown ? $"a rotary converter of {Text.N(one.Rotary.RatedKva.Value)} kVA" : "a rotary converter",
+        OnePhaseMeans.Rotary => one.Rotary.RatedKva.IsKnown
+            ? $"a rotary converter of {Text.N(one.Rotary.RatedKva.Value)} kVA"
+            : "a rotary converter",
         OnePhaseMeans.Static => "a static converter, one machine at a time",
         _ => "what is not chosen yet",
     };
@@ -97,7 +100,8 @@ internal static class SpecialSupplyLines
             $"{Text.N(transformer.RatedKva.Value)} kVA, {Text.N(transformer.PrimaryV.Value)} V, tap {Text.N(transformer.TapV.Value)} V, uk {Text.N(transformer.UkPct.Value)} %; {Text.N(study.SurfaceV)} V at the surface; converter {Text.N(study.StepUp.ConverterA)} A");
         if (study.StartHz is { } hz && study.StartA is { } amps)
         {
-            yield return new SheetLine("Start through it", $"from {Text.N(hz)} Hz with {Text.N(amps)} A, ψ = {Text.N(study.FluxPu(hz, amps), 3)}");
+            yield return new SheetLine("Start through it",
+                $"from {Text.N(hz)} Hz with {Text.N(amps)} A, ψ = {Text.N(study.FluxPu(hz, amps), 3)}");
         }
     }
 }

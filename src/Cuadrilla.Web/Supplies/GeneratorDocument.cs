@@ -30,7 +30,9 @@ internal sealed record GeneratorDocument(bool Standby, string Bus, double? Kva, 
             ? 100 * GeneratorDip.Pu(rated, startKva, reactancePct.Value / 100) : null;
         double? permitted = set.GoverningClass.IsKnown ? GeneratorDip.PermittedPct((int)set.GoverningClass.Value) : null;
         return new GeneratorDocument(
-            feed.IsStandby, feed.Plant.Distribution.Bus(feed.Plant.Source.BusId).Name, kva, kva is not null && set.RatedKw.IsKnown ? set.TotalKw() : null,
+            feed.IsStandby, feed.Plant.Distribution.Bus(feed.Plant.Source.BusId).Name, kva, kva is not null && set.RatedKw.IsKnown
+                ? set.TotalKw()
+                : null,
             startKva, Dip(set.SubtransientPct), Dip(set.TransientPct), permitted,
             kva is { } all && permitted is { } most && set.TransientPct.IsKnown
                 ? GeneratorDip.LargestStartKva(all, most / 100, set.TransientPct.Value / 100) : null,
@@ -46,7 +48,8 @@ internal sealed record GeneratorDocument(bool Standby, string Bus, double? Kva, 
 /// <param name="Kvar">Reactive power, kvar; negative leads.</param>
 /// <param name="DistortionPct">Largest distortion of a live bus, %.</param>
 /// <param name="LeastVoltagePct">Lowest fundamental voltage of a live bus, %.</param>
-internal sealed record OnGenerator(string Id, string Name, double Kva, double Kw, double Kvar, double? DistortionPct, double? LeastVoltagePct)
+internal sealed record OnGenerator(string Id, string Name, double Kva, double Kw, double Kvar, double? DistortionPct,
+    double? LeastVoltagePct)
 {
     public static OnGenerator Of(ScenarioResult scenario, Complex va) => new(
         scenario.ScenarioId, scenario.ScenarioName, va.Magnitude / 1e3, va.Real / 1e3, va.Imaginary / 1e3,

@@ -53,8 +53,10 @@ internal sealed record LongCableDocument(IReadOnlyList<string> Missing, LongCabl
 }
 
 /// <summary>What follows at rated frequency and current.</summary>
-internal sealed record LongCableFigures(double ConductorC, double CableOhm, double CableReactanceOhm, double SurfaceV, double TransformerDropV,
-    double TapNeededV, double? TapProposedV, double Ratio, double TransformerKva, double? ChargingA, double ConverterA, double ConverterSumA,
+internal sealed record LongCableFigures(double ConductorC, double CableOhm, double CableReactanceOhm, double SurfaceV,
+    double TransformerDropV,
+    double TapNeededV, double? TapProposedV, double Ratio, double TransformerKva, double? ChargingA, double ConverterA,
+    double ConverterSumA,
     double RatedHz, double? FluxLimitPu, double? LeastHz, double? ResonanceHz, double? ResonanceFromHz, double? ResonanceToHz,
     ReadingsDocument? Readings, ReferredDocument? Referred);
 

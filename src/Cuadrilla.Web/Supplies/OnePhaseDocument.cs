@@ -13,7 +13,8 @@ namespace Cuadrilla.Web.Supplies;
 /// <param name="Comparison">The ways side by side.</param>
 /// <param name="Machines">Machines as they are compared.</param>
 /// <param name="Points">Drive points of the lineup.</param>
-internal sealed record OnePhaseDocument(OnePhaseStudy Comparison, IReadOnlyList<ComparedMachine> Machines, IReadOnlyList<OnePhasePoint> Points)
+internal sealed record OnePhaseDocument(OnePhaseStudy Comparison, IReadOnlyList<ComparedMachine> Machines,
+    IReadOnlyList<OnePhasePoint> Points)
 {
     public static OnePhaseDocument Of(PlantSpecification plant, Lineup lineup, IPlantStudies studies)
     {
@@ -46,13 +47,18 @@ internal sealed record OnePhasePoint(string Id, string Tag, string Name, string?
         var rpm = machine?.RatedRpm is { IsKnown: true } r ? r.Value : model.Load?.RatedSpeedRpm;
         var supplyV = model.TwoConductorV;
         return new OnePhasePoint(
-            point.Id, point.Tag, point.Name, supplyV is null ? null : InputOf(model, one), model.Fitted is { } fitted ? TerminalBox.Of(fitted, supplyV ?? model.Input.BusVoltageV) : null,
+            point.Id, point.Tag, point.Name, supplyV is null
+                ? null
+                : InputOf(model, one), model.Fitted is { } fitted ? TerminalBox.Of(fitted, supplyV ?? model.Input.BusVoltageV) : null,
             model.Fitted is { } m && supplyV is { } v ? m.Item.Plate.RatedFrequencyHz * v / m.Connected.LinkedVoltageV : null,
-            TwoConductorCurrent.Of(point.Id, found), pulses, pulses is { } z && rpm is > 0 and var turns ? PulseSensor.Hertz(turns, z) : null,
+            TwoConductorCurrent.Of(point.Id, found), pulses, pulses is { } z && rpm is > 0 and var turns
+                ? PulseSensor.Hertz(turns, z)
+                : null,
             Residual(model, one));
     }
 
-    private static string InputOf(DrivePointModel model, OnePhaseSupply one) => (model.WholeItem!.FrontEnd is FrontEnd.SinglePhase, one.ToNeutral) switch
+    private static string InputOf(DrivePointModel model, OnePhaseSupply one) =>
+        (model.WholeItem!.FrontEnd is FrontEnd.SinglePhase, one.ToNeutral) switch
     {
         (true, true) => "phase on L, neutral on N, earth on PE; nothing else is there",
         (true, false) => "two phases on its two input terminals, earth on PE",
@@ -98,7 +104,8 @@ internal sealed record TerminalBox(bool IsDelta, bool CanLink, double LinkedV, d
 /// <param name="NeutralOfThreeA">Neutral of three such units, one on each phase, A.</param>
 /// <param name="WaveA">Current over one cycle, A.</param>
 /// <param name="LinkV">Voltage of the link over that cycle, V; empty likewise.</param>
-internal sealed record TwoConductorCurrent(string Scenario, double RmsA, double Crest, double ThirdPct, double PowerFactor, double? RipplePct,
+internal sealed record TwoConductorCurrent(string Scenario, double RmsA, double Crest, double ThirdPct, double PowerFactor,
+    double? RipplePct,
     double DiodeA, double NeutralOfThreeA, IReadOnlyList<double> WaveA, IReadOnlyList<double> LinkV)
 {
     private const int Points = 120;

@@ -29,7 +29,8 @@ internal sealed record SunDocument(IReadOnlyList<string> Missing, SunLimits? Lim
 
     private static SunPumpDocument PumpOf(SunPump pump) => new(pump.FlowBeginsRpm, pump.RatedRpm, pump.RatedKw, pump.RatedM3PerH,
         [
-            .. Enumerable.Range(0, CurvePoints + 1).Select(k => pump.FlowBeginsRpm + ((pump.RatedRpm - pump.FlowBeginsRpm) * k / CurvePoints))
+            .. Enumerable.Range(0, CurvePoints + 1).Select(k => pump.FlowBeginsRpm
+                + ((pump.RatedRpm - pump.FlowBeginsRpm) * k / CurvePoints))
                 .Select(rpm => new SunPumpPoint(rpm, pump.PowerAtKw(rpm), pump.FlowAtM3PerH(rpm))),
         ]);
 
@@ -57,7 +58,8 @@ internal sealed record SunPumpDocument(double FlowBeginsRpm, double RatedRpm, do
 internal sealed record SunPumpPoint(double SpeedRpm, double PowerKw, double FlowM3PerH);
 
 /// <summary>A year by months.</summary>
-internal sealed record SunYearDocument(double WaterM3, double EnergyKwh, double UsedKwh, double LightKwhPerM2, double? WorstShare, int WorstMonth,
+internal sealed record SunYearDocument(double WaterM3, double EnergyKwh, double UsedKwh, double LightKwhPerM2, double? WorstShare,
+    int WorstMonth,
     int? ShortDays, int MostStartsPerDay, double LongestPumpingH, IReadOnlyList<SunMonthDocument> Months);
 
 /// <summary>A month and its mean day.</summary>

@@ -20,7 +20,8 @@ internal static class DemoChanges
         Lineups = [.. Demo.Lineups.Where(l => l.OnePhase is null)],
         Scenarios = [.. Demo.Scenarios.Select(s => s with
         {
-            States = [.. s.States.Where(x => Demo.Lineups.Where(l => l.OnePhase is null).SelectMany(l => l.DrivePoints).Any(p => p.Id == x.DrivePointId))],
+            States = [.. s.States.Where(x => Demo.Lineups.Where(l => l.OnePhase is null).SelectMany(l => l.DrivePoints)
+                .Any(p => p.Id == x.DrivePointId))],
         })],
     };
 

@@ -74,7 +74,8 @@ public sealed class StandbyTests
     [Fact]
     public void Too_small_a_set_fails_and_a_large_one_carries_the_plant()
     {
-        Assert.Equal(Verdict.Fails, Of(DemoChanges.Assessor.Run(With(Set with { RatedKva = 200, RatedKw = 160 })).Checks, "supply.generator-loading").Verdict);
+        Assert.Equal(Verdict.Fails, Of(DemoChanges.Assessor.Run(With(Set with { RatedKva = 200, RatedKw = 160 })).Checks,
+            "supply.generator-loading").Verdict);
         Assert.NotEqual(Verdict.Fails,
             Of(DemoChanges.Assessor.Run(With(Set with { RatedKva = 2000, RatedKw = 1600 })).Checks, "supply.generator-loading").Verdict);
     }

@@ -68,7 +68,8 @@ public sealed class CalculationRangeTests
     }
 
     // Leaves that are numbers, with the range of their schema; null where it states none.
-    private static IEnumerable<(string Path, (double Min, double Max, bool IsAboveMin, bool IsBelowMax)? Range)> Numbers(JsonNode node, JsonNode? schema,
+    private static IEnumerable<(string Path, (double Min, double Max, bool IsAboveMin, bool IsBelowMax)? Range)> Numbers(JsonNode node,
+        JsonNode? schema,
         string path)
     {
         switch (node)

@@ -105,7 +105,8 @@ public sealed class UsualEntryTests
         ];
         var cable = new MotorCable(Given.Unknown, 6, 1, ConductorMaterial.Copper, true);
         var feeder = new Feeder.ByCable(Given.Unknown, 6, 1, ConductorMaterial.Copper);
-        var proposed = loads.SelectMany(l => UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder, Sun = SunSupply.Open, StepUp = StepUpSupply.Open }, Data, 50))
+        var proposed = loads.SelectMany(l =>
+            UsualEntries.For(Point(l) with { Cable = cable, Feeder = feeder, Sun = SunSupply.Open, StepUp = StepUpSupply.Open }, Data, 50))
             .Select(u => u.Key).ToHashSet();
         Assert.All(Data.UsualEntries, u => Assert.Contains(u.Key, proposed));
 

@@ -26,7 +26,8 @@ public sealed class StepUpChainTests
         Assert.Equal(1.37, Deep.FluxPu(10, 60, 1105), 2);
     }
 
-    // Source, cable, motor as an impedance, by a general complex solver over three nodes: what the surface must give for the motor's voltage.
+    // Source, cable, motor as an impedance, by a general complex solver over three nodes: what the surface must give for the motor's
+    // voltage.
     [Fact]
     public void Phasors_agree_with_nodes_solved_by_a_general_library() => Chains.Sample(chain =>
     {
@@ -99,6 +100,7 @@ public sealed class StepUpChainTests
         Assert.Equal(82.5, profile.MeanC(80), 9);
 
         // The mean over the depth by a general quadrature.
-        Assert.Equal(profile.MeanC(50), MathNet.Numerics.Integration.GaussLegendreRule.Integrate(d => profile.AtC(d, 50), 0, 1500, 8) / 1500, 9);
+        Assert.Equal(profile.MeanC(50),
+            MathNet.Numerics.Integration.GaussLegendreRule.Integrate(d => profile.AtC(d, 50), 0, 1500, 8) / 1500, 9);
     }
 }

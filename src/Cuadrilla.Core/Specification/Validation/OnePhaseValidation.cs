@@ -15,7 +15,8 @@ internal static class OnePhaseValidation
         }
 
         var ids = new HashSet<string>(StringComparer.Ordinal);
-        p.Require(one.Machines.Count <= MostMachines, at + "/onePhase/machines", "Machines", $"{one.Machines.Count}", $"up to {MostMachines}");
+        p.Require(one.Machines.Count <= MostMachines, at + "/onePhase/machines", "Machines", $"{one.Machines.Count}",
+            $"up to {MostMachines}");
         for (var i = 0; i < one.Machines.Count; i++)
         {
             p.Unique($"{at}/onePhase/machines/{i}/id", "Machine key", one.Machines[i].Id, ids);

@@ -48,5 +48,6 @@ internal static class SunValidation
     }
 
     private static void Whole(Given number, string at, string name, ProblemList p) =>
-        p.Require(!number.IsKnown || double.IsInteger(number.Value), at, name, number.IsKnown ? Text.N(number.Value) : "open", "a whole number");
+        p.Require(!number.IsKnown || double.IsInteger(number.Value), at, name, number.IsKnown ? Text.N(number.Value) : "open",
+            "a whole number");
 }

@@ -62,7 +62,8 @@ internal static class ConverterChecks
                 ReasonInput.Of("altitude", site.AltitudeM, "m", "site"),
                 ReasonInput.Of("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
                 .. model.StepUp is { } stepUp
-                    ? [ReasonInput.Of("currents on the motor’s side; the converter’s are so many times these", stepUp.CurrentPu, string.Empty,
+                    ? [ReasonInput.Of("currents on the motor’s side; the converter’s are so many times these", stepUp.CurrentPu,
+                        string.Empty,
                         "step-up transformer with magnetising and filter current")]
                     : Array.Empty<ReasonInput>(),
             ]);

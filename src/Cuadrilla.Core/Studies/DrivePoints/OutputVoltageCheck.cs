@@ -25,7 +25,8 @@ internal static class OutputVoltageCheck
 
         if (point.Input.DrivePoint.StepUp is not null)
         {
-            return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title, "behind a step-up transformer: long-cable.output-voltage judges it");
+            return Check.NotConcerned(Id, point.Id, BoardRow.Converter, Title,
+                "behind a step-up transformer: long-cable.output-voltage judges it");
         }
 
         if (point.Input.DrivePoint.Sun is not null)

@@ -65,7 +65,8 @@ public class DrivePointModel
         if (point.Motor is MotorChoice.FromCatalogue motor && motorItem is { } item)
         {
             var (connected, voltage) = Linked(item.Plate, motor.Connection, Converter?.Item, Filter);
-            Fitted = new FittedMotor(motor, item, connected, LossModel(connected), FittedMotor.BudgetFor(input, motor, item.Plate), voltage);
+            Fitted = new FittedMotor(motor, item, connected, LossModel(connected), FittedMotor.BudgetFor(input, motor, item.Plate),
+                voltage);
         }
 
         // Of a feeder that carries a whole group each motor sees so much more as it has less of its current.
@@ -290,7 +291,9 @@ public class DrivePointModel
     // Linked for what the tap gives, as far as that is known.
     private static MotorPlate PlateBehind(DrivePoint point, MotorItem item, double busV)
     {
-        var ratio = point.StepUp?.Transformer is { TapV: { IsKnown: true } tap, PrimaryV: { IsKnown: true } low } ? tap.Value / low.Value : 1;
+        var ratio = point.StepUp?.Transformer is { TapV: { IsKnown: true } tap, PrimaryV: { IsKnown: true } low }
+            ? tap.Value / low.Value
+            : 1;
         return ConnectedMotor.Of(item.Plate, LinkBehind(item.Plate, ((MotorChoice.FromCatalogue)point.Motor).Connection, ratio * busV),
             ratio * busV, ratio * busV).Plate;
     }

@@ -28,7 +28,8 @@ public readonly record struct OutputVoltage(double SupplyV, double FrontV, doubl
     /// <param name="busV">Voltage between the phases of the bus, V.</param>
     /// <param name="feed">How it is connected: a three-phase unit on two conductors stands where its voltage is.</param>
     public static double SupplyOf(ConverterItem? item, double busV, SupplyFeed feed = SupplyFeed.ThreePhase) =>
-        item is not null && (item.FrontEnd is FrontEnd.SinglePhase || (feed == SupplyFeed.TwoPhases && Math.Sqrt(3) * item.RatedVoltageV < (1 + SamePu) * busV))
+        item is not null && (item.FrontEnd is FrontEnd.SinglePhase
+            || (feed == SupplyFeed.TwoPhases && Math.Sqrt(3) * item.RatedVoltageV < (1 + SamePu) * busV))
             && Math.Abs((busV / item.RatedVoltageV) - 1) > SamePu ? busV / Math.Sqrt(3) : busV;
 
     /// <summary>Of a motor behind a converter; without one the motor sees the bus.</summary>

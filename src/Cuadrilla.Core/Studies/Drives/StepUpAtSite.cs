@@ -133,7 +133,8 @@ public sealed class StepUpAtSite
         var (drop, loss) = (100 * DropV / supplyV, 100 * LossW / Plate.RatedPowerW);
         return filter is null
             ? new OutputFilterItem(OutputFilter.None, "step-up transformer", drop, loss, 0, double.MaxValue, 0, 0, false)
-            : filter with { DropPct = filter.DropPct + drop, LossPct = filter.LossPct + loss, Name = filter.Name + ", step-up transformer" };
+            : filter with { DropPct = filter.DropPct + drop, LossPct = filter.LossPct + loss,
+                Name = filter.Name + ", step-up transformer" };
     }
 
     /// <summary>Resistance and reactance of a transformer on its rating.</summary>

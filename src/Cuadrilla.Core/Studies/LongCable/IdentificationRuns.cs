@@ -19,12 +19,14 @@ public static class IdentificationRuns
                 "a transformer passes no direct current: it would read its own primary, or saturate"),
             new("Data calculated and referred to the low side", true, "any",
                 "R′ = (R_s + R_cable)/ü² + R_T, L′ likewise", "from plate, readings and the transformer's data"),
-            new("Injected alternating current", true, "assembled, at rest; valve open or closed", "R′ and leakage L′ at the injected frequency",
+            new("Injected alternating current", true, "assembled, at rest; valve open or closed",
+                "R′ and leakage L′ at the injected frequency",
                 "alternating current passes; above the frequency at which the transformer saturates"),
         ];
         if (magnets)
         {
-            runs.Add(new("Alignment of the rotor by direct current", false, "–", "nothing", "direct current does not pass the transformer"));
+            runs.Add(new("Alignment of the rotor by direct current", false, "–", "nothing",
+                "direct current does not pass the transformer"));
             runs.Add(new("Alignment by a turning current vector", true, "assembled, valve open, nobody at the outlet",
                 "position of the rotor to start from", "open loop at 5 to 10 Hz or more, where the transformer does not saturate"));
         }

@@ -42,7 +42,8 @@ internal static class LongCableChecks
             (string Id, string Title)[] all =
             [
                 ("long-cable.surface-voltage", "Voltage at the surface"), (OutputId, OutputTitle), (TapId, TapTitle),
-                ("long-cable.transformer-kva", "Size of the step-up transformer"), ("long-cable.flux", "Flux of the transformer at the start"),
+                ("long-cable.transformer-kva", "Size of the step-up transformer"),
+                ("long-cable.flux", "Flux of the transformer at the start"),
                 ("long-cable.start", "Start of the pump"), ("long-cable.converter-current", "Converter ahead of the transformer"),
             ];
             return [.. all.Select(c => Lacking(model, c.Id, c.Title, missing)), Identification(model, entered), BackSpin(model, entered)];
@@ -96,7 +97,8 @@ internal static class LongCableChecks
             new Reason("U_s = √((U_m·cos φ + √3·I·R)² + (U_m·sin φ + √3·I·X)²); the greater of U_s and the tap ≤ rated voltage of the cable",
                 $"R = {Text.N(study.StepUp.CableOhm.Real, 4)} Ω at {Text.N(study.StepUp.ConductorC)} °C, X = {Text.N(study.StepUp.CableOhm.Imaginary)} Ω: {Text.N(study.StepUp.Plate.RatedVoltageV)} V at the motor, {Text.N(study.SurfaceV, 4)} V at the surface; tap {Text.N(tap)} V",
                 Source,
-                [ReasonInput.Of("current", study.RatedA, "A", "motor plate"), ReasonInput.Of("depth", study.StepUp.Profile.DepthM, "m", "motor cable")]));
+                [ReasonInput.Of("current", study.RatedA, "A", "motor plate"),
+                    ReasonInput.Of("depth", study.StepUp.Profile.DepthM, "m", "motor cable")]));
     }
 
     /// <summary>The tap in use against what is needed with the drops and the lowest voltage of the bus.</summary>
@@ -128,7 +130,8 @@ internal static class LongCableChecks
     private static Check Kva(LongCableStudy study)
     {
         var transformer = study.StepUp.Entered.Transformer;
-        var check = Judged(study, "long-cable.transformer-kva", "Size of the step-up transformer", study.TransformerKva, transformer.RatedKva.Value,
+        var check = Judged(study, "long-cable.transformer-kva", "Size of the step-up transformer", study.TransformerKva,
+            transformer.RatedKva.Value,
             "kVA", LimitSense.AtMost, study.Model.Input.Defaults.TightMarginPct, "Relief: a larger transformer.",
             new Reason("√3·U_tap·I ≤ S_N", $"√3·{Text.N(transformer.TapV.Value)}·{Text.N(study.RatedA)} = {Text.N(study.TransformerKva)} kVA of {Text.N(transformer.RatedKva.Value)}",
                 Source, []));
@@ -137,7 +140,8 @@ internal static class LongCableChecks
             : check.AtBestTight("not stated as made for converters", "Relief: a transformer made for converters, K-factor 4.");
         return transformer.InsulationMonitored
             ? check
-            : check.AtBestTight("its secondary floats and nothing watches its insulation", "Relief: an insulation monitor made for converters.");
+            : check.AtBestTight("its secondary floats and nothing watches its insulation",
+                "Relief: an insulation monitor made for converters.");
     }
 
     private static Check Flux(LongCableStudy study)
@@ -184,7 +188,8 @@ internal static class LongCableChecks
         var check = Judged(study, id, title, given, asked, "Nm", LimitSense.AtLeast, study.Model.Input.Defaults.TightMarginPct,
             "Relief: more current at the start, as far as the transformer's flux lets it.",
             new Reason("torque of the start current at whole flux ≥ load there and breakaway",
-                $"{Text.N(study.StartA!.Value)} A at {Text.N(study.StartHz.Value)} Hz make {Text.N(given)} Nm, asked {Text.N(asked)} Nm", Source, []));
+                $"{Text.N(study.StartA!.Value)} A at {Text.N(study.StartHz.Value)} Hz make {Text.N(given)} Nm, asked {Text.N(asked)} Nm",
+                Source, []));
         return study.StepUp.Entered.Start.RampS.Value < 1
             ? Rule(study, id, title, Verdict.Fails, "Relief: a ramp of at least 1 s: a step drives the transformer into saturation.",
                 new Reason("ramp ≥ 1 s through a transformer", $"{Text.N(study.StepUp.Entered.Start.RampS.Value)} s", Source, []))
@@ -223,11 +228,13 @@ internal static class LongCableChecks
                     new Reason("a transformer and a long cable ask for a sinusoidal voltage", "no sine filter is chosen", Source, []));
         }
 
-        if (study.Model is { Filter: { } sine, Converter.SwitchingKhz: var khz } && (khz < sine.LeastSwitchingKhz || khz > sine.LargestSwitchingKhz))
+        if (study.Model is { Filter: { } sine, Converter.SwitchingKhz: var khz }
+            && (khz < sine.LeastSwitchingKhz || khz > sine.LargestSwitchingKhz))
         {
             return Rule(study, id, title, Verdict.Fails, "Relief: another switching frequency, another filter.",
                 new Reason("switching frequency within the filter's range",
-                    $"{Text.N(khz)} kHz, the filter is made for {Text.N(sine.LeastSwitchingKhz)} to {Text.N(sine.LargestSwitchingKhz)} kHz", Source, []));
+                    $"{Text.N(khz)} kHz, the filter is made for {Text.N(sine.LeastSwitchingKhz)} to {Text.N(sine.LargestSwitchingKhz)} kHz",
+                    Source, []));
         }
 
         if (study.ResonanceHz is not { } hz || study.ResonanceRange is not var (from, to))
@@ -308,7 +315,8 @@ internal static class LongCableChecks
         if (start.BackSpin != BackSpinGuard.WaitingTime)
         {
             return CheckWriter.Rule(id, model.Id, BoardRow.Motor, title, Verdict.Holds, string.Empty,
-                new Reason("speed below 5 % proven, flying start or a check valve", "so it is stated. " + caution, "docs/methods/long-cable.md", []));
+                new Reason("speed below 5 % proven, flying start or a check valve", "so it is stated. " + caution,
+                    "docs/methods/long-cable.md", []));
         }
 
         if (!start.BackSpinMin.IsKnown || !model.Input.DrivePoint.Cable.LengthM.IsKnown)
@@ -320,7 +328,8 @@ internal static class LongCableChecks
         return CheckWriter.Judged(id, model.Id, BoardRow.Motor, title, start.BackSpinMin.Value, least, "min", LimitSense.AtLeast, 0,
             "Relief: wait longer, or prove the speed. " + caution,
             new Reason("waiting time ≥ 10 min, deep wells (above 300 m) 30 min, unless the speed is proven",
-                $"{Text.N(start.BackSpinMin.Value)} min, at least {Text.N(least)}. " + caution, "Practice (verify on site); docs/methods/long-cable.md", []));
+                $"{Text.N(start.BackSpinMin.Value)} min, at least {Text.N(least)}. " + caution,
+                "Practice (verify on site); docs/methods/long-cable.md", []));
     }
 
     private static List<string> StartMissing(LongCableStudy study)

@@ -91,7 +91,8 @@ public sealed class LongCableStudy
         }
     }
 
-    /// <summary>Range that a filter's resonance has to be within, Hz: ten times the output frequency, switching frequency over 2.5.</summary>
+    /// <summary>Range that a filter's resonance has to be within, Hz: ten times the output frequency, switching frequency over
+    /// 2.5.</summary>
     public (double FromHz, double ToHz)? ResonanceRange => Model.Converter is { } converter
         ? (10 * RatedHz, 1e3 * converter.SwitchingKhz / 2.5)
         : null;
@@ -111,7 +112,8 @@ public sealed class LongCableStudy
             var cable = Model.Input.DrivePoint.Cable;
             var at20 = Cables.ConductorResistance.At20OhmPerM(cable.CrossSectionMm2.Value, cable.Material,
                 StepUp.Entered.Well.ResistanceOhmPerKm is { IsKnown: true } stated ? stated.Value : null);
-            return StepUp.Profile.DepthM * Cables.ConductorResistance.OhmPerM(at20, cable.Material, StepUp.Profile.MeanC(0)) / cable.ParallelRuns;
+            return StepUp.Profile.DepthM * Cables.ConductorResistance.OhmPerM(at20, cable.Material,
+                StepUp.Profile.MeanC(0)) / cable.ParallelRuns;
         }
     }
 
@@ -157,7 +159,8 @@ public sealed class LongCableStudy
         var point = Model.Motor.At(rpm, load, Model.Feed);
         var surface = StepUp.Chain.SurfaceV(hz, point.CurrentA);
         var available = Model.Converter is { } converter ? Model.Motor.TorqueAtCurrentNm(rpm, converter.SiteCurrentA) : (double?)null;
-        return new AtFrequency(hz, surface, surface / StepUp.Ratio, FluxPu(hz, point.CurrentA), StartA is { } start ? FluxPu(hz, start) : null,
+        return new AtFrequency(hz, surface, surface / StepUp.Ratio, FluxPu(hz, point.CurrentA),
+            StartA is { } start ? FluxPu(hz, start) : null,
             point.CurrentA, point.CurrentA * StepUp.CurrentPu, load, available);
     }
 

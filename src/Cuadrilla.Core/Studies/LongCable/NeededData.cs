@@ -18,12 +18,16 @@ public static class NeededData
             new("voltage, current, power factor, speed of the motor", plate is not null, "plate or motor file"),
             new("resistance of winding and cable", read is { UvOhm.IsKnown: true, VwOhm.IsKnown: true, WuOhm.IsKnown: true },
                 "three readings between conductors at the surface, isolated and proved dead; parted by length and section of the cable"),
-            new("resistance of the cable by its maker", entered.Well.ResistanceOhmPerKm.IsKnown, "data sheet of the cable; else from section and metal"),
+            new("resistance of the cable by its maker", entered.Well.ResistanceOhmPerKm.IsKnown,
+                "data sheet of the cable; else from section and metal"),
             new("temperature profile of the well", entered.Well is { SurfaceC.IsKnown: true, GradientKPerKm.IsKnown: true },
                 "thermometer at the surface, gauge of the well; 25 to 30 K/km where nobody measured"),
-            new("impedance and losses of the transformer", transformer is { UkPct.IsKnown: true, LoadLossKw.IsKnown: true }, "test report of the transformer"),
-            new("frequency down to which the transformer is designed", transformer.DesignHz.IsKnown, "ask its maker; taken as that of the motor until then"),
-            new("inductance and capacitance of the sine filter", entered.Filter is { InductanceMh.IsKnown: true, CapacitanceUf.IsKnown: true },
+            new("impedance and losses of the transformer", transformer is { UkPct.IsKnown: true, LoadLossKw.IsKnown: true },
+                "test report of the transformer"),
+            new("frequency down to which the transformer is designed", transformer.DesignHz.IsKnown,
+                "ask its maker; taken as that of the motor until then"),
+            new("inductance and capacitance of the sine filter",
+                entered.Filter is { InductanceMh.IsKnown: true, CapacitanceUf.IsKnown: true },
                 "data sheet of the filter"),
         ];
         if (plate?.HasMagnets == true)
@@ -36,7 +40,8 @@ public static class NeededData
                 "estimated from the plate; measured in a run at light load: a pump in a well can't be uncoupled"));
         }
 
-        data.Add(new("time until the column has drained", entered.Start.BackSpinMin.IsKnown, "watch the speed after a stop; 10 min, deep wells 30"));
+        data.Add(new("time until the column has drained", entered.Start.BackSpinMin.IsKnown,
+            "watch the speed after a stop; 10 min, deep wells 30"));
         return data;
     }
 }

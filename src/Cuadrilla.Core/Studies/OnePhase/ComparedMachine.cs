@@ -22,6 +22,8 @@ public sealed record ComparedMachine(string Id, string Motor, SingleMachine? Fig
         var one = lineup.OnePhase ?? OnePhaseSupply.Open;
         var supplyV = one.VoltageOn(plant.Distribution.Bus(lineup.BusId).NominalVoltageV);
         return [.. one.Machines.Select(m => ResolvedMachine.Of(m, supplyV, plant.Source.FrequencyHz, data)).Select(m =>
-            new ComparedMachine(m.Machine.Id, m.Motor is null ? string.Empty : $"{ItemText.Motor(m.Motor)} {ItemText.Power(m.Motor)}, {m.Motor.Poles}-pole", m.Figures, m.FromCatalogue, m.Missing))];
+            new ComparedMachine(m.Machine.Id,
+                m.Motor is null ? string.Empty : $"{ItemText.Motor(m.Motor)} {ItemText.Power(m.Motor)}, {m.Motor.Poles}-pole", m.Figures,
+                m.FromCatalogue, m.Missing))];
     }
 }

@@ -29,7 +29,8 @@ internal sealed record OnePhaseDemand(ScenarioResult Scenario, double RmsA, doub
     private static OnePhaseDemand In(ScenarioResult scenario, HashSet<string> ids, OnePhaseSupply one, string busId, double supplyV)
     {
         var orders = new Complex[LineCurrent.HighestOrder];
-        foreach (var draw in scenario.Drives.Where(d => ids.Contains(d.DrivePointId)).Select(d => d.Front).OfType<RectifierResult.LineDraw>())
+        foreach (var draw in scenario.Drives.Where(d => ids.Contains(d.DrivePointId)).Select(d => d.Front)
+            .OfType<RectifierResult.LineDraw>())
         {
             for (var h = 0; h < orders.Length; h++)
             {

@@ -6,7 +6,8 @@ using Cuadrilla.Core.Supplies;
 
 namespace Cuadrilla.Core.Studies.OnePhase;
 
-/// <summary>Lineups to which only one phase is available: <c>single-phase.input-current</c>, <c>single-phase.neutral</c>, and whether the way
+/// <summary>Lineups to which only one phase is available: <c>single-phase.input-current</c>, <c>single-phase.neutral</c>, and whether the
+/// way
 /// that was chosen suits the machines.</summary>
 internal static class OnePhaseLineupChecks
 {
@@ -29,14 +30,17 @@ internal static class OnePhaseLineupChecks
         }
     }
 
-    private static IEnumerable<Check> Conductors(Lineup lineup, OnePhaseSupply one, IReadOnlyList<OnePhaseDemand> demand, List<string> unsettled,
+    private static IEnumerable<Check> Conductors(Lineup lineup, OnePhaseSupply one, IReadOnlyList<OnePhaseDemand> demand,
+        List<string> unsettled,
         SupplyContext supply)
     {
         var (inputTitle, neutralTitle) = ($"Current of {lineup.Tag} on one phase", $"Neutral of {lineup.Tag}");
         List<string> missing = [.. demand.Count > 0 ? unsettled : unsettled.DefaultIfEmpty("a scenario that can be computed"),
             .. lineup.DrivePoints.Count > 0 ? Array.Empty<string>() : ["drive points: build one of the ways"],
             .. one.SupplyA.IsKnown ? Array.Empty<string>() : ["what the supply carries"],
-            .. one.Means == OnePhaseMeans.Rotary && !one.Rotary.RatedKva.IsKnown ? ["rated power of the rotary converter"] : Array.Empty<string>()];
+            .. one.Means == OnePhaseMeans.Rotary && !one.Rotary.RatedKva.IsKnown
+                ? ["rated power of the rotary converter"]
+                : Array.Empty<string>()];
         if (missing.Count > 0)
         {
             yield return Check.Lacking(InputId, string.Empty, BoardRow.Plant, inputTitle, missing);
@@ -51,9 +55,12 @@ internal static class OnePhaseLineupChecks
         var worst = demand.MaxBy(d => d.RmsA)!;
         var supplyV = one.VoltageOn(supply.Plant.Distribution.Bus(lineup.BusId).NominalVoltageV);
         yield return CheckWriter.Judged(
-            InputId, string.Empty, BoardRow.Plant, inputTitle, worst.RmsA, one.SupplyA.Value, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            InputId, string.Empty, BoardRow.Plant, inputTitle, worst.RmsA, one.SupplyA.Value, "A", LimitSense.AtMost,
+            supply.Defaults.TightMarginPct,
             "Relief: less at once, chokes, a larger supply as agreed with the network operator.",
-            new Reason(one.MakesThreePhases() ? "|ΣS + idle|/U at the voltage of its bus" : "rms of the sum of the solved waves, order by order",
+            new Reason(one.MakesThreePhases()
+                ? "|ΣS + idle|/U at the voltage of its bus"
+                : "rms of the sum of the solved waves, order by order",
                 $"{Text.N(worst.RmsA, 3)} A at {Text.N(supplyV)} V{(one.MakesThreePhases() ? $", {Text.N(worst.RunningKva, 3)} kVA running, {Text.N(OnePhaseUsual.IdleVa(one).Magnitude / 1e3, 3)} kVA idle" : string.Empty)}; up to 16 A IEC 61000-3-3, up to 75 A 61000-3-11 count for flicker",
                 Source, []), worst.Scenario.ScenarioName);
         if (one.ToNeutral)
@@ -62,9 +69,11 @@ internal static class OnePhaseLineupChecks
         }
     }
 
-    // One such supply has its whole current in the neutral. Several on one bus stand on different phases: their triplens add, the rest of the
+    // One such supply has its whole current in the neutral. Several on one bus stand on different phases: their triplens add, the rest of
+    // the
     // fullest stays.
-    private static Check Neutral(Lineup lineup, OnePhaseSupply one, IReadOnlyList<OnePhaseDemand> demand, string title, SupplyContext supply)
+    private static Check Neutral(Lineup lineup, OnePhaseSupply one, IReadOnlyList<OnePhaseDemand> demand, string title,
+        SupplyContext supply)
     {
         var others = supply.Plant.Lineups.Where(l => l.Id != lineup.Id && l.BusId == lineup.BusId && l.OnePhase is { ToNeutral: true })
             .Select(l => OnePhaseDemand.Of(l, supply)).ToList();
@@ -75,7 +84,8 @@ internal static class OnePhaseLineupChecks
             return (A: Math.Sqrt((triplen * triplen) + (rest * rest)), Demand: d);
         }).MaxBy(d => d.A);
         return CheckWriter.Judged(
-            NeutralId, string.Empty, BoardRow.Plant, title, figure, one.SupplyA.Value, "A", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            NeutralId, string.Empty, BoardRow.Plant, title, figure, one.SupplyA.Value, "A", LimitSense.AtMost,
+            supply.Defaults.TightMarginPct,
             "Relief: a neutral of twice the section, chokes, a neutral of its own for each.",
             new Reason("triplen orders of all supplies between phase and neutral of one bus add; √(Σ² + the rest of the fullest²)",
                 $"{Text.N(figure, 3)} A{(others.Count == 0 ? ", what its phase carries" : $" with {others.Count} more on the bus")}; three such as this would leave {Text.N(worst.NeutralOfThreeA, 3)} A, {Text.N(worst.NeutralOfThreeA / Math.Max(worst.RmsA, 1e-9), 3)} times a phase",
@@ -101,7 +111,8 @@ internal static class OnePhaseLineupChecks
 
         if (option is { Suits: false })
         {
-            return Rule(title, Verdict.Fails, $"Relief: {(study.Recommended == OnePhaseMeans.NotChosen ? "another way" : OnePhaseStudy.Word(study.Recommended).ToLowerInvariant())}.",
+            return Rule(title, Verdict.Fails,
+                $"Relief: {(study.Recommended == OnePhaseMeans.NotChosen ? "another way" : OnePhaseStudy.Word(study.Recommended).ToLowerInvariant())}.",
                 string.Join("; ", option.Against));
         }
 
@@ -112,13 +123,15 @@ internal static class OnePhaseLineupChecks
 
         if (!one.Rotary.RatedKva.IsKnown)
         {
-            return Check.Lacking(OnePhasePointChecks.ChoiceId, string.Empty, BoardRow.Plant, title, ["rated power of the rotary converter"]);
+            return Check.Lacking(OnePhasePointChecks.ChoiceId, string.Empty, BoardRow.Plant, title,
+                ["rated power of the rotary converter"]);
         }
 
         var runningKva = demand.Select(d => d.RunningKva).DefaultIfEmpty(0).Max();
         var needed = Math.Max(study.RotaryKva, RunningFactor * runningKva);
         return CheckWriter.Judged(
-            OnePhasePointChecks.ChoiceId, string.Empty, BoardRow.Plant, title, one.Rotary.RatedKva.Value, needed, "kVA", LimitSense.AtLeast, 0,
+            OnePhasePointChecks.ChoiceId, string.Empty, BoardRow.Plant, title, one.Rotary.RatedKva.Value, needed, "kVA",
+            LimitSense.AtLeast, 0,
             "Relief: a larger rotary converter, less at once, the heaviest start by itself.",
             new Reason("kVA ≥ 1.5·what runs together and ≥ 2·the largest that starts, 4 to 5·where it starts heavily",
                 $"list: {Text.N(study.RunningKva, 3)} kVA together, heaviest start {Text.N(study.StartKva, 3)} kVA; computed {Text.N(runningKva, 3)} kVA together",

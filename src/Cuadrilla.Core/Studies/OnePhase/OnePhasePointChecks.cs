@@ -50,7 +50,8 @@ internal static class OnePhasePointChecks
 
         if (isOne && item.FrontEnd is not (FrontEnd.SinglePhase or FrontEnd.Diode { Bridges: 1 }))
         {
-            yield return Rule(model, Verdict.Fails, "Relief: a unit with two input conductors, or a plain diode bridge on two of its three.",
+            yield return Rule(model, Verdict.Fails,
+                "Relief: a unit with two input conductors, or a plain diode bridge on two of its three.",
                 "two conductors feed a single-phase bridge or one six-pulse diode bridge", $"{item.FrontEnd.PartsName} needs three phases");
             yield break;
         }
@@ -75,7 +76,9 @@ internal static class OnePhasePointChecks
         var numbers = $"{Text.N(supplyV)} V for a unit of {Text.N(item.RatedVoltageV)} V{(isThree ? $", {Text.N(100 * item.Derating.SinglePhaseFeedPu)} % of its rating used" : ", made for two conductors")}";
         if (Math.Abs((supplyV / item.RatedVoltageV) - 1) > TolerancePu)
         {
-            return Rule(model, Verdict.Fails, "Relief: a unit of the supply's voltage; between two phases the voltage is √3 times that to the neutral.", formula, numbers);
+            return Rule(model, Verdict.Fails,
+                "Relief: a unit of the supply's voltage; between two phases the voltage is √3 times that to the neutral.", formula,
+                numbers);
         }
 
         if (!isThree)
@@ -85,7 +88,8 @@ internal static class OnePhasePointChecks
 
         var hasChoke = item.FrontEnd.DcChokePct > 0 || item.FrontEnd.LineReactorPct > 0;
         return item.RatedKw > ChokeFromKw && !hasChoke
-            ? Rule(model, Verdict.Fails, "Relief: a unit with a choke, or one made for two conductors.", formula, numbers + $"; {Text.N(item.RatedKw)} kW without a choke")
+            ? Rule(model, Verdict.Fails, "Relief: a unit with a choke, or one made for two conductors.", formula,
+                numbers + $"; {Text.N(item.RatedKw)} kW without a choke")
             : Rule(model, Verdict.Tight,
                 "Ask the maker: whether its phase-loss trip can be switched off, which two terminals it wants, what it permits on two conductors.",
                 formula, $"{numbers}; terminals L1 and L2 unless its maker names others, the third stays free and covered{(choice.Modules > 1 ? "; several modules" : string.Empty)}");
@@ -116,12 +120,15 @@ internal static class OnePhasePointChecks
         {
             var near = Math.Abs((connected.LinkedVoltageV / supplyV) - 1) <= TolerancePu;
             yield return CheckWriter.Rule(id, model.Id, BoardRow.Motor, ConnectionTitle, near ? Verdict.Holds : Verdict.Fails, relief,
-                new Reason("linked voltage within ±10 % of the supply", $"linked in {how} for {Text.N(connected.LinkedVoltageV)} V on {Text.N(supplyV)} V", Source, []));
+                new Reason("linked voltage within ±10 % of the supply",
+                    $"linked in {how} for {Text.N(connected.LinkedVoltageV)} V on {Text.N(supplyV)} V", Source, []));
             yield break;
         }
 
         // Beyond full torque the base speed falls: judged by what the machine asks, as the voltage at the motor is.
-        var fastestHz = model.Load is { } load ? plate.RatedFrequencyHz * Math.Abs(load.RatedSpeedRpm) / plate.RatedSpeedRpm : plate.RatedFrequencyHz;
+        var fastestHz = model.Load is { } load
+            ? plate.RatedFrequencyHz * Math.Abs(load.RatedSpeedRpm) / plate.RatedSpeedRpm
+            : plate.RatedFrequencyHz;
         var fullHz = plate.RatedFrequencyHz * supplyV / connected.LinkedVoltageV;
         var asked = SameHzPu * Math.Min(fastestHz, plate.RatedFrequencyHz);
         yield return CheckWriter.Judged(
@@ -137,7 +144,8 @@ internal static class OnePhasePointChecks
         ArgumentNullException.ThrowIfNull(model);
         ArgumentNullException.ThrowIfNull(check);
         return model.Input.OnePhase?.Means == OnePhaseMeans.Static && check.Id == "starter.reaches-speed"
-            ? check.AtBestTight("computed on three whole phases; a static converter gives less torque at the start", "Try the start: light starts only.")
+            ? check.AtBestTight("computed on three whole phases; a static converter gives less torque at the start",
+                "Try the start: light starts only.")
             : check;
     }
 
@@ -156,19 +164,24 @@ internal static class OnePhasePointChecks
             yield break;
         }
 
-        var loadPct = 100 * load.Levels().SelectMany(load.SizingPointsAt).Append(load.At(1)).Max(p => p.PowerW) / fitted.Item.Plate.RatedPowerW;
+        var loadPct = 100 * load.Levels().SelectMany(load.SizingPointsAt).Append(load.At(1))
+            .Max(p => p.PowerW) / fitted.Item.Plate.RatedPowerW;
         var isRotary = feed.Means == OnePhaseMeans.Rotary;
         var unbalance = feed.UnbalancePct();
         var permitted = isRotary ? 100 * OnePhaseStudy.PermittedPu(unbalance, model.Data) : StaticPct;
         var check = CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, LoadTitle, loadPct, permitted, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
-            isRotary ? "Relief: a larger motor, a rotary converter whose made phase differs less." : "Relief: a larger motor, or another way than a static converter.",
-            new Reason(isRotary ? "load ≤ derating(U_2/U_1), U_2/U_1 from line voltages of 1, 1 + d, 1 + d" : "load ≤ 2/3 of the rated output",
+            isRotary ? "Relief: a larger motor, a rotary converter whose made phase differs less."
+                : "Relief: a larger motor, or another way than a static converter.",
+            new Reason(isRotary
+                ? "load ≤ derating(U_2/U_1), U_2/U_1 from line voltages of 1, 1 + d, 1 + d"
+                : "load ≤ 2/3 of the rated output",
                 isRotary ? $"made phase differs by {Text.N(feed.DeviationPct)} %{(feed.IsDeviationStated ? string.Empty : ", taken from practice")}: U_2/U_1 = {Text.N(unbalance, 3)} %, {Text.N(permitted, 3)} % permitted"
                     : $"{Text.N(loadPct, 3)} % of {Text.N(fitted.Item.Plate.RatedPowerW / 1e3)} kW",
                 isRotary ? "IEC 60034-26, NEMA MG 1; " + Source : Source, []));
         yield return isRotary && !feed.IsDeviationStated
-            ? check.AtBestTight("how much the made phase differs was taken from practice", "Measure the three voltages under load, and enter the deviation.")
+            ? check.AtBestTight("how much the made phase differs was taken from practice",
+                "Measure the three voltages under load, and enter the deviation.")
             : check;
     }
 

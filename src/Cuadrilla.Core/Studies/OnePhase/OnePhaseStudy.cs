@@ -61,7 +61,8 @@ public sealed record OnePhaseStudy(double SupplyV, IReadOnlyList<string> Missing
         }
 
         var figures = machines.Select(m => m.Figures!).ToList();
-        var given = new OnePhaseOptions.Case(supplyV, plant.Source.FrequencyHz, figures, OnePhaseUsual.SimultaneityPct(one) / 100, one.OneAtATime,
+        var given = new OnePhaseOptions.Case(supplyV, plant.Source.FrequencyHz, figures, OnePhaseUsual.SimultaneityPct(one) / 100,
+            one.OneAtATime,
             OnePhaseUsual.HeavyFactor(one.Rotary), OnePhaseUsual.IdlePct(one.Rotary) / 100, one.Rotary.OnHoursPerYear.Value,
             OnePhaseUsual.InputPowerFactor(one.Costs), prices);
         var found = OnePhaseOptions.Of(given);
@@ -118,8 +119,10 @@ public sealed record OnePhaseStudy(double SupplyV, IReadOnlyList<string> Missing
         var sum = Running(found.InputA, given);
         Overload(one, sum, against);
         return new OnePhaseOption(OnePhaseMeans.Converters, suits && Carries(one, sum), against, delivers,
-            given.OneAtATime ? "one at a time, as entered; each has its own" : "all: each has its own", 0, found.Costs.EnergyKwh, found.Costs.PerYear,
-            found.Costs.First, found.Costs.Total, sum, "whistles at low switching frequency", "set up each; link the motor in delta; filter, screened cable");
+            given.OneAtATime ? "one at a time, as entered; each has its own" : "all: each has its own", 0, found.Costs.EnergyKwh,
+            found.Costs.PerYear,
+            found.Costs.First, found.Costs.Total, sum, "whistles at low switching frequency",
+            "set up each; link the motor in delta; filter, screened cable");
     }
 
     private static OnePhaseOption Rotary(OnePhaseSupply one, List<ResolvedMachine> machines, OnePhaseOptions.RotaryResult found,
@@ -142,8 +145,10 @@ public sealed record OnePhaseStudy(double SupplyV, IReadOnlyList<string> Missing
         var supplyA = (1e3 * found.RunningKva + idleVa.Magnitude) / given.SupplyVoltageV;
         Overload(one, supplyA, against);
         return new OnePhaseOption(OnePhaseMeans.Rotary, found.Suits && enough && Carries(one, supplyA), against, delivers,
-            $"what stays within {Text.N(found.RunningKva, 3)} kVA; the heaviest start asks {Text.N(found.StartKva, 3)} kVA", found.IdleW, found.Costs.EnergyKwh, found.Costs.PerYear,
-            found.Costs.First, found.Costs.Total, supplyA, "hums all day while it is on", "place, foundation and a panel; measure the made phase under load");
+            $"what stays within {Text.N(found.RunningKva, 3)} kVA; the heaviest start asks {Text.N(found.StartKva, 3)} kVA", found.IdleW,
+            found.Costs.EnergyKwh, found.Costs.PerYear,
+            found.Costs.First, found.Costs.Total, supplyA, "hums all day while it is on",
+            "place, foundation and a panel; measure the made phase under load");
     }
 
     private static OnePhaseOption Static(OnePhaseSupply one, List<ResolvedMachine> machines, OnePhaseOptions.StaticResult found,
@@ -152,10 +157,12 @@ public sealed record OnePhaseStudy(double SupplyV, IReadOnlyList<string> Missing
         List<string> against = [.. machines.Where(m => m.Machine.SpeedControl).Select(m => $"{m.Machine.Name} wants its speed set"),
             .. machines.Where(m => m.Machine.HeavyStart).Select(m => $"{m.Machine.Name} starts heavily"),
             .. machines.Count > 1 && !given.OneAtATime ? ["machines run together"] : Array.Empty<string>(),
-            .. machines.Where(m => m.Figures!.LoadPct > 100 * StaticKw).Select(m => $"{m.Machine.Name}: two thirds of its output are left, {Text.N(m.Figures!.LoadPct, 3)} % is asked")];
+            .. machines.Where(m => m.Figures!.LoadPct > 100 * StaticKw)
+            .Select(m => $"{m.Machine.Name}: two thirds of its output are left, {Text.N(m.Figures!.LoadPct, 3)} % is asked")];
         var supplyA = given.Machines.Max(m => 1e3 * m.RatedKva) / given.SupplyVoltageV;
         Overload(one, supplyA, against);
-        return new OnePhaseOption(OnePhaseMeans.Static, found.Suits && Carries(one, supplyA), against, found.UsableKw, "one at a time", 0, found.Costs.EnergyKwh,
+        return new OnePhaseOption(OnePhaseMeans.Static, found.Suits && Carries(one, supplyA), against, found.UsableKw, "one at a time", 0,
+            found.Costs.EnergyKwh,
             found.Costs.PerYear, found.Costs.First, found.Costs.Total, supplyA, "silent; its relay clicks at the start",
             "match the capacitors to each machine: a wrong match overheats its motor");
     }

@@ -17,7 +17,8 @@ internal static class TwoConductorChecks
     private const string DiodeId = "single-phase.diode-current";
     private const string DiodeTitle = "Diodes on two conductors";
 
-    // Peak to peak over the mean, of a link that is made for three phases and has a third of the capacitance that two ask: practice (verify).
+    // Peak to peak over the mean, of a link that is made for three phases and has a third of the capacitance that two ask: practice
+    // (verify).
     private const double RipplePct = 15;
     private const double TightPct = 33;
 
@@ -40,7 +41,8 @@ internal static class TwoConductorChecks
             List<string> missing = [.. point.Missing()];
             if (missing.Count == 0)
             {
-                missing = [.. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct(StringComparer.Ordinal).DefaultIfEmpty("a scenario in which it runs")];
+                missing = [.. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct(StringComparer.Ordinal)
+                    .DefaultIfEmpty("a scenario in which it runs")];
             }
 
             yield return Check.Lacking(RippleId, point.Id, BoardRow.Converter, RippleTitle, missing);
@@ -57,11 +59,14 @@ internal static class TwoConductorChecks
         double? own = !isThree && RatedFront.Of(model, scenario.Network, bus.Id)?.Draw is RectifierResult.SteadyState rated
             ? SamePu * 100 * rated.DcVoltageRipplePkPkV / rated.DcVoltageMeanV : null;
         yield return CheckWriter.Judged(
-            RippleId, point.Id, BoardRow.Converter, RippleTitle, 100 * front.DcVoltageRipplePkPkV / front.DcVoltageMeanV, own ?? RipplePct, "%",
+            RippleId, point.Id, BoardRow.Converter, RippleTitle, 100 * front.DcVoltageRipplePkPkV / front.DcVoltageMeanV,
+            own ?? RipplePct, "%",
             LimitSense.AtMost, own is null ? TightPct : 0,
-            isThree ? "Relief: a larger unit, whose link is larger; a choke; a unit made for two conductors." : "Relief: a larger unit, less load.",
+            isThree ? "Relief: a larger unit, whose link is larger; a choke; a unit made for two conductors."
+                : "Relief: a larger unit, less load.",
             new Reason(
-                "peak to peak over the mean of the solved link, at twice the line frequency; " + (own is null ? "at most 15 % of a link made for three phases"
+                "peak to peak over the mean of the solved link, at twice the line frequency; "
+                    + (own is null ? "at most 15 % of a link made for three phases"
                     : "at most 1.2 times that of the unit at its rated power on a clean supply"),
                 $"{Text.N(front.DcVoltageRipplePkPkV, 3)} V on {Text.N(front.DcVoltageMeanV)} V; input {Text.N(phase.RmsA, 3)} A, crest {Text.N(phase.PeakA / phase.RmsA, 3)}, third {Text.N(100 * phase.Orders[2].Magnitude / phase.FundamentalA, 3)} %, power factor {Text.N(phase.TruePowerFactor, 2)}",
                 "docs/methods/rectifier.md, one-phase.md; limit from practice (verify)", []), scenario.ScenarioName);
@@ -79,10 +84,12 @@ internal static class TwoConductorChecks
         }
 
         yield return CheckWriter.Judged(
-            DiodeId, point.Id, BoardRow.Converter, DiodeTitle, loaded.PhaseA.RmsA / Math.Sqrt(2), ratedA / Math.Sqrt(2), "A", LimitSense.AtMost,
+            DiodeId, point.Id, BoardRow.Converter, DiodeTitle, loaded.PhaseA.RmsA / Math.Sqrt(2), ratedA / Math.Sqrt(2), "A",
+            LimitSense.AtMost,
             supply.Defaults.TightMarginPct, "Relief: a larger unit, a choke, or a unit made for two conductors.",
             new Reason("rms of a diode, I/√2 of its conductor, on two conductors ≤ that at rated power on three",
-                $"{Text.N(loaded.PhaseA.RmsA, 3)} A in two conductors, {Text.N(ratedA, 3)} A in three at rated power", "docs/methods/one-phase.md", []),
+                $"{Text.N(loaded.PhaseA.RmsA, 3)} A in two conductors, {Text.N(ratedA, 3)} A in three at rated power",
+                "docs/methods/one-phase.md", []),
             worst.ScenarioName);
     }
 }

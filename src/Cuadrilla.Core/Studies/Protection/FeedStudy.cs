@@ -114,7 +114,8 @@ internal abstract class FeedStudy
     /// <summary>Conductors of the feeder, and the voltage between them, V.</summary>
     public virtual (CableSystem System, double VoltageV) Conductors => (CableSystem.ThreePhase, Bus.NominalVoltageV);
 
-    /// <summary>Impedance between the bus and its feeder, ohm per phase: a rotary converter, and the second conductor ahead of it.</summary>
+    /// <summary>Impedance between the bus and its feeder, ohm per phase: a rotary converter, and the second conductor ahead of
+    /// it.</summary>
     protected virtual Complex BeforeOhm => Complex.Zero;
 
     /// <summary>How a cable is laid; null where neither it nor the plant says.</summary>

@@ -30,10 +30,13 @@ public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Gene
     public static IReadOnlyList<Check> Concerned(PlantAssessment assessment)
     {
         ArgumentNullException.ThrowIfNull(assessment);
-        var running = assessment.Scenarios.SelectMany(s => s.Drives.Select(d => d.DrivePointId).Concat(s.OnLine.Select(d => d.DrivePointId)))
+        var running = assessment.Scenarios.SelectMany(s => s.Drives.Select(d => d.DrivePointId)
+            .Concat(s.OnLine.Select(d => d.DrivePointId)))
             .ToHashSet(StringComparer.Ordinal);
-        return [.. assessment.Checks.Where(c => c.DrivePointId.Length == 0 || running.Contains(c.DrivePointId)).Where(c => c.DrivePointId.Length == 0 && (c.Id.StartsWith("supply.", StringComparison.Ordinal)
-                || c.Id.StartsWith("harmonics.", StringComparison.Ordinal)) || c.Id is "supply.start-dip" or "starter.reaches-speed" or "converter.output-voltage")
+        return [.. assessment.Checks.Where(c => c.DrivePointId.Length == 0 || running.Contains(c.DrivePointId))
+            .Where(c => c.DrivePointId.Length == 0 && (c.Id.StartsWith("supply.", StringComparison.Ordinal)
+                || c.Id.StartsWith("harmonics.", StringComparison.Ordinal))
+                    || c.Id is "supply.start-dip" or "starter.reaches-speed" or "converter.output-voltage")
             .Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal)))];
     }
 }

@@ -14,7 +14,8 @@ namespace Cuadrilla.Core.Studies.Standby;
 /// <param name="Tight">How many are tight.</param>
 /// <param name="NeedsData">How many lack data.</param>
 /// <param name="IsPresent">True for the one that is entered.</param>
-public sealed record SetOfSize(double Kva, double? Kw, double? LoadingPct, double? DistortionPct, double? DipPct, IReadOnlyList<string> Fails,
+public sealed record SetOfSize(double Kva, double? Kw, double? LoadingPct, double? DistortionPct, double? DipPct,
+    IReadOnlyList<string> Fails,
     int Tight, int NeedsData, bool IsPresent);
 
 /// <summary>Sweep of the size of a generator: reactances in per cent of its own rating and its power factor stay.</summary>
@@ -62,5 +63,7 @@ public sealed record SetSweep(IReadOnlyList<SetOfSize> Sizes, double? LeastKva)
     }
 
     private static string Said(Check check, GeneratorFeed feed) =>
-        feed.Plant.AllDrivePoints().FirstOrDefault(p => p.Id == check.DrivePointId) is { } point ? $"{point.Tag}: {check.Title}" : check.Title;
+        feed.Plant.AllDrivePoints().FirstOrDefault(p => p.Id == check.DrivePointId) is { } point
+            ? $"{point.Tag}: {check.Title}"
+            : check.Title;
 }

@@ -14,14 +14,17 @@ namespace Cuadrilla.Core.Studies.Standby;
 /// <param name="Why">The check that asks for it, and its figure before.</param>
 public sealed record ShedStep(string ScenarioId, string Scenario, string What, string Why);
 
-/// <summary>What has to be shed, and what a filter would have to give instead, for everything that a generator is judged by to hold.</summary>
+/// <summary>What has to be shed, and what a filter would have to give instead, for everything that a generator is judged by to
+/// hold.</summary>
 /// <param name="Steps">In their order; empty where nothing fails.</param>
 /// <param name="Scenarios">The scenarios after all steps.</param>
 /// <param name="Left">What still fails, in words.</param>
-/// <param name="FilterBusId">Bus at which an active filter would hold the distortion; empty where that is not what fails, or does not help.</param>
+/// <param name="FilterBusId">Bus at which an active filter would hold the distortion; empty where that is not what fails, or does not
+/// help.</param>
 /// <param name="FilterA">Its current, A.</param>
 /// <param name="FilteredPct">Largest distortion with it, %.</param>
-public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scenario> Scenarios, IReadOnlyList<string> Left, string FilterBusId,
+public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scenario> Scenarios, IReadOnlyList<string> Left,
+    string FilterBusId,
     double? FilterA, double? FilteredPct)
 {
     private const int MostSteps = 40;
@@ -30,10 +33,12 @@ public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scena
     private static readonly string[] ByDistortion = ["harmonics.plant-voltage", "supply.generator-distortion"];
 
     // What sheds against a check; the rest is not the load's fault.
-    private static readonly string[] ByPower = ["supply.generator-loading", "supply.voltage", "supply.transformer-loading", "supply.start-dip"];
+    private static readonly string[] ByPower = ["supply.generator-loading", "supply.voltage", "supply.transformer-loading",
+        "supply.start-dip"];
     private static readonly string[] ByCapacitors = ["supply.generator-reactive", "harmonics.capacitor"];
 
-    /// <summary>Finds it: at each step the failing check with the least margin is asked, and of what answers to it the largest goes.</summary>
+    /// <summary>Finds it: at each step the failing check with the least margin is asked, and of what answers to it the largest
+    /// goes.</summary>
     public static Shedding Of(GeneratorFeed feed, IPlantStudies studies)
     {
         ArgumentNullException.ThrowIfNull(feed);
@@ -50,11 +55,13 @@ public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scena
 
         var (busId, filterA, pct) = Filtered(feed, studies);
         return new Shedding(steps, plant.Scenarios,
-            [.. Failing(found).Select(c => $"{c.Title}{(c.Scenario.Length > 0 ? $" in {c.Scenario}" : string.Empty)}").Distinct(StringComparer.Ordinal)],
+            [.. Failing(found).Select(c => $"{c.Title}{(c.Scenario.Length > 0 ? $" in {c.Scenario}" : string.Empty)}")
+                .Distinct(StringComparer.Ordinal)],
             busId, filterA, pct);
     }
 
-    private static IEnumerable<Check> Failing(PlantAssessment found) => GeneratorFeed.Concerned(found).Where(c => c.Verdict == Verdict.Fails);
+    private static IEnumerable<Check> Failing(PlantAssessment found) =>
+        GeneratorFeed.Concerned(found).Where(c => c.Verdict == Verdict.Fails);
 
     private static (PlantSpecification Plant, ShedStep Step)? Next(PlantSpecification plant, PlantAssessment found)
     {
@@ -89,14 +96,17 @@ public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scena
     private static (Scenario Without, string What)? Bank(PlantSpecification plant, Scenario scenario) =>
         plant.Distribution.CapacitorBanks.Where(b => scenario.StepsOnOf(b) > 0)
             .OrderByDescending(b => b.StepKvar * scenario.StepsOnOf(b)).FirstOrDefault() is { } bank
-            ? (scenario with { BankStates = [.. scenario.BankStates.Where(s => s.BankId != bank.Id), new BankState(bank.Id, 0)] }, bank.Name)
+            ? (scenario with { BankStates = [.. scenario.BankStates.Where(s => s.BankId != bank.Id), new BankState(bank.Id, 0)] },
+                bank.Name)
             : null;
 
     private static (Scenario Without, string What)? Distorter(PlantSpecification plant, Scenario scenario, ScenarioResult result) =>
         Contributions.Of(plant, result).FirstOrDefault(c => c.SharePct > 0) is { } most ? Off(plant, scenario, most.DrivePointId) : null;
 
     private static (Scenario Without, string What)? Giver(PlantSpecification plant, Scenario scenario, ScenarioResult result) =>
-        result.Drives.Where(d => d.Point.LineW < 0).MinBy(d => d.Point.LineW) is { } giver ? Off(plant, scenario, giver.DrivePointId) : null;
+        result.Drives.Where(d => d.Point.LineW < 0).MinBy(d => d.Point.LineW) is { } giver
+            ? Off(plant, scenario, giver.DrivePointId)
+            : null;
 
     // The one whose start is judged goes where a start fails; else whatever takes most: a drive, or another load.
     private static (Scenario Without, string What)? Largest(PlantSpecification plant, Scenario scenario, ScenarioResult result, Check check)
@@ -107,7 +117,8 @@ public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scena
             return starter;
         }
 
-        return result.Drives.Select(d => (Id: d.DrivePointId, W: d.Point.LineW)).Concat(result.OnLine.Select(d => (d.DrivePointId, d.PowerVa.Real)))
+        return result.Drives.Select(d => (Id: d.DrivePointId, W: d.Point.LineW))
+            .Concat(result.OnLine.Select(d => (d.DrivePointId, d.PowerVa.Real)))
             .Concat(plant.Distribution.Loads.Where(l => result.Network.IsLive(l.BusId))
                 .Select(l => (l.Id, l.PowerVa().Real * scenario.LoadLevelPuOf(l.Id))))
             .Where(x => x.Item2 > 0).OrderByDescending(x => x.Item2).Select(x => Off(plant, scenario, x.Item1))

@@ -88,7 +88,8 @@ internal static class SunChecks
             "Fewer volts than the motor's are usual on the sun. Relief: a motor linked in delta for a lower voltage (230 V), more modules in series where the cold string permits, a boost stage. Whether the water is enough all the same is another check.";
         if (feed.LeastLinkV is { } link && n * hot < link)
         {
-            return CheckWriter.Judged(id, model.Id, BoardRow.Supply, "Link voltage on a hot noon", n * hot, link, "V", LimitSense.AtLeast, 0,
+            return CheckWriter.Judged(id, model.Id, BoardRow.Supply, "Link voltage on a hot noon", n * hot, link, "V",
+                LimitSense.AtLeast, 0,
                 "Relief: more modules in series where the cold string permits, a converter of a lower voltage, or its maker's own least voltage on arrays.",
                 new Reason("n·U_mp(T_cell) ≥ voltage at which the converter trips for want of it", reason.WithNumbers
                     + $"; the converter trips below {Text.N(link)} V", Source, reason.Inputs));
@@ -176,9 +177,11 @@ internal static class SunChecks
             return Check.Lacking(id, model.Id, BoardRow.Supply, title, missing);
         }
 
-        return CheckWriter.Judged(id, model.Id, BoardRow.Supply, title, feed.Sun.Strings.SurgeV.Value, PvString.SurgePu * n * feed.Module.UocV,
+        return CheckWriter.Judged(id, model.Id, BoardRow.Supply, title, feed.Sun.Strings.SurgeV.Value,
+            PvString.SurgePu * n * feed.Module.UocV,
             "V", LimitSense.AtLeast, 0, "Relief: a device of a higher continuous voltage.",
-            new Reason("U_c ≥ 1.2·n·U_oc", $"{Text.N(feed.Sun.Strings.SurgeV.Value)} V against 1.2·{n}·{Text.N(feed.Module.UocV)} V", Source, []));
+            new Reason("U_c ≥ 1.2·n·U_oc", $"{Text.N(feed.Sun.Strings.SurgeV.Value)} V against 1.2·{n}·{Text.N(feed.Module.UocV)} V",
+                Source, []));
     }
 
     private static Check Cable(DrivePointModel model, SunFeed? feed, List<string> open)
@@ -228,7 +231,8 @@ internal static class SunChecks
         }
 
         return PvString.InsulationKohm(kw) is { } least
-            ? CheckWriter.Judged(id, model.Id, BoardRow.Supply, title, feed.Sun.Strings.InsulationKohm.Value, least, "kΩ", LimitSense.AtLeast,
+            ? CheckWriter.Judged(id, model.Id, BoardRow.Supply, title, feed.Sun.Strings.InsulationKohm.Value, least, "kΩ",
+                LimitSense.AtLeast,
                 0, "Relief: find the fault before the start. " + Caution,
                 new Reason("least insulation by the array's power, in steps",
                     $"{Text.N(kw)} kW: {Text.N(least)} kΩ; measured {Text.N(feed.Sun.Strings.InsulationKohm.Value)} kΩ", Source, []))

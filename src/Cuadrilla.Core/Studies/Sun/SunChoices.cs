@@ -10,7 +10,8 @@ public static class SunChoices
     private const double MostArrayPu = 1.5;
     private const int Shown = 24;
 
-    /// <summary>Ways from the most modules in series that hold downwards, and the first that does not; empty while a limit is open.</summary>
+    /// <summary>Ways from the most modules in series that hold downwards, and the first that does not; empty while a limit is
+    /// open.</summary>
     /// <param name="feed">The array.</param>
     /// <param name="study">The year of it; null while something is missing.</param>
     public static IReadOnlyList<StringWay> Of(SunFeed feed, SunStudy? study)
@@ -55,7 +56,8 @@ public static class SunChoices
         var holds = cold <= feed.LimitV!.Value.V;
         var pu = kw / pumpKw;
         var rpm = feed.FullFluxRpm(cellC, n);
-        var carries = (feed.LeastLinkV is not { } link || n * feed.UmpHotV!.Value >= link) && (!feed.Sun.Pumping.LeastRpm.IsKnown || rpm is null || rpm >= feed.Sun.Pumping.LeastRpm.Value);
+        var carries = (feed.LeastLinkV is not { } link || n * feed.UmpHotV!.Value >= link)
+            && (!feed.Sun.Pumping.LeastRpm.IsKnown || rpm is null || rpm >= feed.Sun.Pumping.LeastRpm.Value);
         return new StringWay(n, strings, kw, cold, holds, n * feed.UmpHotV!.Value, feed.Model.Fitted is null ? null : feed.MotorV(cellC, n),
             rpm, needs, needs ? PvString.FuseA(feed.Module) : null, pu,
             holds && carries && pu is >= LeastArrayPu and <= MostArrayPu, n == feed.InSeries && strings == feed.InParallel);

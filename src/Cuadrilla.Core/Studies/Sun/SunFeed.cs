@@ -12,7 +12,9 @@ public sealed class SunFeed
     private SunFeed(DrivePointModel model, SunSupply sun, PvModule module)
     {
         (Model, Sun, Module) = (model, sun, module);
-        ConverterV = model.Converter is { } converter ? model.Input.Defaults.Links.RatingV(converter.Item.RatedVoltageV / converter.Item.ReferredPu) : null;
+        ConverterV = model.Converter is { } converter
+            ? model.Input.Defaults.Links.RatingV(converter.Item.RatedVoltageV / converter.Item.ReferredPu)
+            : null;
     }
 
     /// <summary>The drive point.</summary>
@@ -88,5 +90,6 @@ public sealed class SunFeed
     public PvArray? Array => ArrayKw is { } kw ? ArrayOf(kw) : null;
 
     /// <summary>An array of another size of the same modules.</summary>
-    public PvArray? ArrayOf(double kw) => Sun.Module.PowerPctPerK.IsKnown ? new PvArray(kw, Module.NoctC, Sun.Module.PowerPctPerK.Value) : null;
+    public PvArray? ArrayOf(double kw) =>
+        Sun.Module.PowerPctPerK.IsKnown ? new PvArray(kw, Module.NoctC, Sun.Module.PowerPctPerK.Value) : null;
 }

@@ -30,7 +30,8 @@ public sealed class SunPump
     public double RatedRpm => speedRpm[^1];
 
     /// <summary>Of a drive point; null for what is no pump or lacks its flow.</summary>
-    public static SunPump? Of(DriveOnConverter drive) => drive.Load is FluidMachineModel pump && drive.Input.DrivePoint.Load is PumpLoad load
+    public static SunPump? Of(DriveOnConverter drive) =>
+        drive.Load is FluidMachineModel pump && drive.Input.DrivePoint.Load is PumpLoad load
         && load.Common.RatedFlowM3PerS.IsKnown ? Of(drive, pump, load.Common.RatedFlowM3PerS.Value, 1) : null;
 
     /// <summary>A pump so many times as large in the same pipe: its motor and converter are as efficient at each speed as these.</summary>
@@ -55,7 +56,8 @@ public sealed class SunPump
             power[k] = size * drive.PointOf(shaft).LinkW / 1e3;
         }
 
-        // Efficiency falls so fast near rest that a little more speed could take a little less power: what a speed needs, a faster one does.
+        // Efficiency falls so fast near rest that a little more speed could take a little less power: what a speed needs, a faster one
+        // does.
         for (var k = 1; k <= Steps; k++)
         {
             power[k] = Math.Max(power[k], power[k - 1]);

@@ -52,4 +52,5 @@ public sealed record SunPair(double ArrayKw, double PumpPu, double WaterM3, doub
 /// <param name="Pairs">All pairs.</param>
 /// <param name="Best">The smallest array that gives what is wanted in every month, with the pump that gives most in the worst; null:
 /// none does, or nothing is wanted.</param>
-public sealed record SunSweepResult(IReadOnlyList<double> ArraysKw, IReadOnlyList<double> PumpsPu, IReadOnlyList<SunPair> Pairs, SunPair? Best);
+public sealed record SunSweepResult(IReadOnlyList<double> ArraysKw, IReadOnlyList<double> PumpsPu, IReadOnlyList<SunPair> Pairs,
+    SunPair? Best);

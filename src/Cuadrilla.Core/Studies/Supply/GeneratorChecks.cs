@@ -38,7 +38,8 @@ internal static class GeneratorChecks
             yield break;
         }
 
-        List<(ScenarioResult Scenario, Complex Va)> powers = [.. supply.Scenarios.Select(s => (s, GeneratorLoad.OnSource(supply.Plant, s)))];
+        List<(ScenarioResult Scenario, Complex Va)> powers = [.. supply.Scenarios.Select(s =>
+            (s, GeneratorLoad.OnSource(supply.Plant, s)))];
         var (worst, power) = powers.MaxBy(p => Math.Max(p.Va.Magnitude / generator.TotalKva(), p.Va.Real / generator.TotalKw()));
         var name = worst.ScenarioName;
         double apparent = 100 * power.Magnitude / 1e3 / generator.TotalKva(), active = 100 * power.Real / 1e3 / generator.TotalKw();

@@ -27,7 +27,8 @@ internal static class GeneratorLimits
         var kva = generator.TotalKva();
         var (leadingAt, leadingVa) = powers.MinBy(p => p.Va.Imaginary);
         yield return Judged(
-            supply, "supply.generator-reactive", "Leading reactive power on the generator", 100 * Math.Max(0, -leadingVa.Imaginary) / 1e3 / kva,
+            supply, "supply.generator-reactive", "Leading reactive power on the generator",
+            100 * Math.Max(0, -leadingVa.Imaginary) / 1e3 / kva,
             generator.LeadingPct, (LeastLeadingPct, MostLeadingPct), leadingAt.ScenarioName,
             $"{Text.N(Math.Abs(leadingVa.Imaginary) / 1e3)} kvar {(leadingVa.Imaginary < 0 ? "leading" : "lagging, the least of all scenarios,")} of {Text.N(kva)} kVA", "−ΣQ/S_N, capacitors and filters with it",
             "; switch off capacitor banks and passive filters at little load: it loses its voltage control.");
@@ -36,7 +37,8 @@ internal static class GeneratorLimits
             var (backAt, backVa) = powers.MinBy(p => p.Va.Real);
             var cycles = supply.Plant.AllDrivePoints().Any(p => p.Load is Loads.HoistLoad or Loads.ProfileLoad or Loads.ServoAxisLoad);
             var check = Judged(
-                supply, "supply.generator-regeneration", "Power back into the engine", 100 * Math.Max(0, -backVa.Real) / 1e3 / generator.TotalKw(),
+                supply, "supply.generator-regeneration", "Power back into the engine",
+                100 * Math.Max(0, -backVa.Real) / 1e3 / generator.TotalKw(),
                 generator.ReturnedPct, (LeastReturnedPct, MostReturnedPct), backAt.ScenarioName,
                 $"{Text.N(backVa.Real / 1e3)} kW, least of all scenarios, of {Text.N(generator.TotalKw())} kW", "−ΣP/P_N",
                 "; burn what comes back in resistors, or keep a load bank on: the engine overspeeds.");
@@ -69,7 +71,8 @@ internal static class GeneratorLimits
         }
 
         var busId = supply.Plant.Source.BusId;
-        var found = supply.Scenarios.Select(s => (s.ScenarioName, Bus: s.Buses.FirstOrDefault(b => b.BusId == busId))).Where(b => b.Bus is not null)
+        var found = supply.Scenarios.Select(s => (s.ScenarioName, Bus: s.Buses.FirstOrDefault(b => b.BusId == busId)))
+            .Where(b => b.Bus is not null)
             .ToList();
         if (found.Count == 0)
         {
@@ -78,7 +81,8 @@ internal static class GeneratorLimits
 
         var (name, bus) = found.MaxBy(b => b.Bus!.TotalThdvPct);
         return Judged(supply, id, title, bus!.TotalThdvPct, Base.Given.Unknown, (LeastDistortionPct, MostDistortionPct), name,
-            $"THDv {Text.N(bus.TotalThdvPct, 3)} % at {supply.Plant.Distribution.Bus(busId).Name}", "THDv behind (X″d + X2)/2, all orders solved",
+            $"THDv {Text.N(bus.TotalThdvPct, 3)} % at {supply.Plant.Distribution.Bus(busId).Name}",
+            "THDv behind (X″d + X2)/2, all orders solved",
             "; chokes, active front ends or a filter, a larger set; less of what distorts.");
     }
 
@@ -98,7 +102,8 @@ internal static class GeneratorLimits
     }
 
     // What its maker states is the limit; otherwise the least of practice holds, up to its most is tight, beyond fails.
-    private static Check Judged(SupplyContext supply, string id, string title, double pct, Given stated, (double Least, double Most) practice,
+    private static Check Judged(SupplyContext supply, string id, string title, double pct, Given stated,
+        (double Least, double Most) practice,
         string scenario, string numbers, string formula, string relief)
     {
         var limit = stated.IsKnown ? stated.Value : practice.Most;

@@ -7,7 +7,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <summary>What a plant asks of its source.</summary>
 public static class GeneratorLoad
 {
-    /// <summary>P + jQ of everything that runs in a scenario, losses of transformers with it, VA; negative Q leads, negative P comes back.</summary>
+    /// <summary>P + jQ of everything that runs in a scenario, losses of transformers with it, VA; negative Q leads, negative P comes
+    /// back.</summary>
     public static Complex OnSource(PlantSpecification plant, ScenarioResult result)
     {
         ArgumentNullException.ThrowIfNull(plant);

@@ -36,7 +36,8 @@ internal sealed record RatedFront(RectifierResult.LineDraw Draw, double FifthDeg
         return Of(draw, circuit, volts, bus);
     }
 
-    /// <summary>Largest rms current of a line conductor at the rated power of a converter on three phases at its rated voltage, A; null where
+    /// <summary>Largest rms current of a line conductor at the rated power of a converter on three phases at its rated voltage, A; null
+    /// where
     /// no current repeats itself.</summary>
     /// <param name="model">A drive on a converter of its own, however that is fed.</param>
     /// <param name="network">Network of a scenario in which its bus is live.</param>

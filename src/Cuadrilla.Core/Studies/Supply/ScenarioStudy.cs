@@ -41,7 +41,8 @@ internal static class ScenarioStudy
         }
 
         var buses = plant.BusOfDrivePoints();
-        var unfed = plant.AllDrivePoints().Where(p => p.Sun is null && scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id)).Select(p => p.Tag)
+        var unfed = plant.AllDrivePoints().Where(p => p.Sun is null && scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id))
+            .Select(p => p.Tag)
             .ToList();
         var running = new List<RunningDrive>(models.Count);
         var onBus = new Dictionary<string, List<(DriveOnConverter Model, OperatingPoint Point)>>(StringComparer.Ordinal);

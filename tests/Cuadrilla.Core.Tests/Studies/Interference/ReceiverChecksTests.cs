@@ -49,7 +49,8 @@ public sealed class ReceiverChecksTests
         Assert.Contains("DP-02", Of(bare, 30).Reason.WithNumbers, StringComparison.Ordinal);
         var unsupplied = Declared with
         {
-            Lineups = [.. Declared.Lineups.Select(l => l with { DcBuses = [.. l.DcBuses.Select(b => b with { SupplyModuleId = string.Empty })] })],
+            Lineups = [.. Declared.Lineups.Select(l =>
+                l with { DcBuses = [.. l.DcBuses.Select(b => b with { SupplyModuleId = string.Empty })] })],
         };
         Assert.Equal(Verdict.NeedsData, Of(unsupplied, 30).Verdict);
         Assert.DoesNotContain(Assessor.Run(Demo with { Routes = Demo.Routes with { Receivers = [] } }).Checks,

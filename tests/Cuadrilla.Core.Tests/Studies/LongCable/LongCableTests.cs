@@ -46,7 +46,8 @@ public sealed class LongCableTests
             {
                 Transformer = p.StepUp.Transformer with
                 {
-                    PrimaryV = 400, TapV = 400, TapsV = [400], UkPct = 0.5, LoadLossKw = 0, NoLoadLossKw = 0, MagnetisingPct = 0, RatedKva = 10_000,
+                    PrimaryV = 400, TapV = 400, TapsV = [400], UkPct = 0.5, LoadLossKw = 0, NoLoadLossKw = 0, MagnetisingPct = 0,
+                    RatedKva = 10_000,
                 },
                 Filter = p.StepUp.Filter with { CurrentPct = 0 },
             },
@@ -102,7 +103,8 @@ public sealed class LongCableTests
     [InlineData(0.6, 0.64, 0.62, Verdict.Tight)]
     [InlineData(0.55, 0.64, 0.62, Verdict.Fails)]
     [InlineData(0.3, 0.3, 0.3, Verdict.Fails)]
-    public void Readings_that_differ_or_leave_nothing_for_the_motor_are_said(double uv, double vw, double wu, Verdict verdict) => Assert.Equal(
+    public void Readings_that_differ_or_leave_nothing_for_the_motor_are_said(double uv, double vw, double wu, Verdict verdict) =>
+        Assert.Equal(
         verdict, VerdictOf("long-cable.spread", s => s with { Readings = new SurfaceReadings { UvOhm = uv, VwOhm = vw, WuOhm = wu } }));
 
     [Theory]
@@ -125,14 +127,17 @@ public sealed class LongCableTests
     {
         Assert.Equal(Verdict.Fails, VerdictOf("long-cable.filter", s => s with { Filter = s.Filter with { CapacitanceUf = 200 } }));
         Assert.Equal(Verdict.Tight, VerdictOf("long-cable.filter", s => s with { Filter = s.Filter with { PermitsTransformer = false } }));
-        Assert.Equal(Verdict.Fails, VerdictOf("long-cable.transformer-kva", s => s with { Transformer = s.Transformer with { RatedKva = 40 } }));
+        Assert.Equal(Verdict.Fails, VerdictOf("long-cable.transformer-kva",
+            s => s with { Transformer = s.Transformer with { RatedKva = 40 } }));
         Assert.Equal(Verdict.Tight,
             VerdictOf("long-cable.transformer-kva", s => s with { Transformer = s.Transformer with { ForConverters = false } }));
         Assert.Equal(Verdict.Fails, VerdictOf("long-cable.surface-voltage", s => s with { Well = s.Well with { RatedV = 460 } }));
         Assert.Equal(Verdict.Fails, VerdictOf("long-cable.start", s => s with { Start = s.Start with { RampS = 0.5 } }));
-        var slow = DemoChanges.Changed(Well, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { SwitchingKhz = 2 } });
+        var slow = DemoChanges.Changed(Well,
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { SwitchingKhz = 2 } });
         Assert.Equal(Verdict.Fails, Study(slow).Checks.Single(c => c.Id == "long-cable.filter").Verdict);
-        var bare = DemoChanges.Changed(Well, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.None } });
+        var bare = DemoChanges.Changed(Well,
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Filter = OutputFilter.None } });
         Assert.Equal(Verdict.Fails, Study(bare).Checks.Single(c => c.Id == "long-cable.filter").Verdict);
     }
 
@@ -182,14 +187,16 @@ public sealed class LongCableTests
     public void A_converter_of_another_voltage_fails()
     {
         var id = DemoChanges.Data.Converters.Values.First(c => c.IsUsual && c.RatedVoltageV > 600 && c.RatedKw >= 37).Id;
-        var other = DemoChanges.Changed(Well, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = id } });
+        var other = DemoChanges.Changed(Well,
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { ItemId = id } });
         Assert.Equal(Verdict.Fails, Study(other).Checks.Single(c => c.Id == "long-cable.output-voltage").Verdict);
     }
 
     [Fact]
     public void Runs_with_direct_current_are_never_possible()
     {
-        Assert.All(IdentificationRuns.Of(Demo.Model), r => Assert.Equal(!r.Name.StartsWith("Direct", StringComparison.Ordinal), r.Possible));
+        Assert.All(IdentificationRuns.Of(Demo.Model),
+            r => Assert.Equal(!r.Name.StartsWith("Direct", StringComparison.Ordinal), r.Possible));
         Assert.Equal("Resistances at the surface", IdentificationRuns.Of(Demo.Model)[0].Name);
     }
 

@@ -41,7 +41,8 @@ public sealed class OnePhaseChecksTests
     {
         var found = Assessed(OnConverters);
         var draws = found.Scenarios[0].Drives.Select(d => Assert.IsType<RectifierResult.SteadyState>(d.Front)).ToList();
-        var sum = Math.Sqrt(Enumerable.Range(0, 50).Sum(h => Math.Pow(draws.Aggregate(Complex.Zero, (s, d) => s + d.PhaseA.Orders[h]).Magnitude, 2)));
+        var sum = Math.Sqrt(Enumerable.Range(0,
+            50).Sum(h => Math.Pow(draws.Aggregate(Complex.Zero, (s, d) => s + d.PhaseA.Orders[h]).Magnitude, 2)));
         var check = found.Checks.Single(c => c.Id == "single-phase.input-current");
         Assert.Equal(sum, check.Figure.Value, 0.001 * sum);
         Assert.Equal(LineupId, check.ElementId);
@@ -58,7 +59,8 @@ public sealed class OnePhaseChecksTests
         var again = OnConverters.Lineups[0];
         var two = OnConverters with
         {
-            Lineups = [again, again with { Id = "shop-2", Tag = "V", DrivePoints = [.. again.DrivePoints.Select(p => p with { Id = p.Id + "b", Tag = p.Tag + "b" })] }],
+            Lineups = [again, again with { Id = "shop-2", Tag = "V",
+                DrivePoints = [.. again.DrivePoints.Select(p => p with { Id = p.Id + "b", Tag = p.Tag + "b" })] }],
         };
         var check = CheckOf(two, "single-phase.neutral");
         Assert.True(check.Figure.Value > 1.2 * one.Figure.Value, $"{check.Figure.Value} against {one.Figure.Value}");
@@ -69,7 +71,8 @@ public sealed class OnePhaseChecksTests
     public void A_star_on_one_phase_keeps_its_torque_to_a_fraction_of_its_frequency()
     {
         var id = OnConverters.Lineups[0].DrivePoints[0].Id;
-        var star = Changed(OnConverters, id, p => p with { Motor = ((MotorChoice.FromCatalogue)p.Motor) with { Connection = MotorConnection.Star } });
+        var star = Changed(OnConverters, id,
+            p => p with { Motor = ((MotorChoice.FromCatalogue)p.Motor) with { Connection = MotorConnection.Star } });
         var check = CheckOf(star, "single-phase.motor-connection", id);
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Equal(50 / Math.Sqrt(3), check.Figure.Value, 0.05);
@@ -82,9 +85,11 @@ public sealed class OnePhaseChecksTests
     {
         var id = OnConverters.Lineups[0].DrivePoints[2].Id;
         var data = DemoChanges.Data;
-        var small = data.Converters.Values.Where(c => c is { FrontEnd: FrontEnd.Diode { Bridges: 1 }, OwnName.Length: 0, RatedVoltageV: < 260 })
+        var small = data.Converters.Values.Where(c =>
+            c is { FrontEnd: FrontEnd.Diode { Bridges: 1 }, OwnName.Length: 0, RatedVoltageV: < 260 })
             .OrderBy(c => c.RatedKw).First(c => c.RatedKw >= 1.5);
-        var swapped = Assert.IsType<CommandOutcome.Done>(new ChooseConverter([id], small.Id, string.Empty).On(OnConverters, DemoChanges.Assessor)).After;
+        var swapped = Assert.IsType<CommandOutcome.Done>(new ChooseConverter([id], small.Id, string.Empty)
+            .On(OnConverters, DemoChanges.Assessor)).After;
         var point = swapped.AllDrivePoints().First(p => p.Id == id);
         Assert.Equal(SupplyFeed.TwoPhases, ((ConverterChoice.FromCatalogue)point.Converter).Feed);
         var model = DemoChanges.Assessor.Study(swapped, point).Model;
@@ -96,7 +101,8 @@ public sealed class OnePhaseChecksTests
         Assert.NotEqual(Verdict.NeedsData, CheckOf(swapped, "single-phase.diode-current", id).Verdict);
 
         // On three phases after all it is refused by its check.
-        var three = Changed(swapped, id, p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Feed = SupplyFeed.ThreePhase } });
+        var three = Changed(swapped, id,
+            p => p with { Converter = ((ConverterChoice.FromCatalogue)p.Converter) with { Feed = SupplyFeed.ThreePhase } });
         Assert.Equal(Verdict.Fails, CheckOf(three, "single-phase.converter-choice", id).Verdict);
     }
 
@@ -127,11 +133,13 @@ public sealed class OnePhaseChecksTests
     {
         foreach (var toNeutral in new[] { true, false })
         {
-            var plant = Built(OnePhaseMeans.Rotary, o => o with { Rotary = o.Rotary with { DeviationPct = 4, ReactancePct = 20 } }, toNeutral);
+            var plant = Built(OnePhaseMeans.Rotary, o => o with { Rotary = o.Rotary with { DeviationPct = 4, ReactancePct = 20 } },
+                toNeutral);
             if (!toNeutral)
             {
                 // Between two phases of 400 V the motors are linked in star.
-                Assert.All(plant.Lineups[0].DrivePoints, p => Assert.False(DemoChanges.Assessor.Study(plant, p).Model.Fitted!.Connected.IsDelta));
+                Assert.All(plant.Lineups[0].DrivePoints,
+                    p => Assert.False(DemoChanges.Assessor.Study(plant, p).Model.Fitted!.Connected.IsDelta));
             }
 
             var found = Assessed(plant);
@@ -150,7 +158,8 @@ public sealed class OnePhaseChecksTests
     [Fact]
     public void Rotary_a_start_dips_by_its_reactance_and_a_smaller_one_dips_more()
     {
-        Check Dip(double kva) => CheckOf(Built(OnePhaseMeans.Rotary, o => o with { Rotary = o.Rotary with { DeviationPct = 4, RatedKva = kva } }), "supply.start-dip");
+        Check Dip(double kva) => CheckOf(Built(OnePhaseMeans.Rotary,
+            o => o with { Rotary = o.Rotary with { DeviationPct = 4, RatedKva = kva } }), "supply.start-dip");
         var (small, large) = (Dip(12.5), Dip(50));
         Assert.True(small.Figure.Value > 2 * large.Figure.Value, $"{small.Figure.Value} against {large.Figure.Value}");
     }
@@ -171,7 +180,8 @@ public sealed class OnePhaseChecksTests
     [Fact]
     public void Static_only_for_one_light_machine_at_a_time()
     {
-        var plant = Built(OnePhaseMeans.Static, o => o with { OneAtATime = true, Machines = [Machine("saw", 2.2, 60), Machine("drill", 0.75, 50)] });
+        var plant = Built(OnePhaseMeans.Static,
+            o => o with { OneAtATime = true, Machines = [Machine("saw", 2.2, 60), Machine("drill", 0.75, 50)] });
         Assert.Equal(Verdict.Holds, Way(plant).Verdict);
         Assert.NotEqual(Verdict.Holds, CheckOf(plant, "starter.reaches-speed").Verdict);
         Assert.Equal(Verdict.Fails, Way(Edited(plant, o => o with { OneAtATime = false })).Verdict);
@@ -181,7 +191,8 @@ public sealed class OnePhaseChecksTests
     public void A_motor_without_converter_does_not_run_on_one_phase()
     {
         var id = OnConverters.Lineups[0].DrivePoints[0].Id;
-        var bare = Changed(OnConverters, id, p => p with { Converter = new ConverterChoice.AcrossTheLine(Core.Converters.Starting.TripClass.Class10, 2, "x") });
+        var bare = Changed(OnConverters, id,
+            p => p with { Converter = new ConverterChoice.AcrossTheLine(Core.Converters.Starting.TripClass.Class10, 2, "x") });
         Assert.Equal(Verdict.Fails, CheckOf(bare, "single-phase.converter-choice", id).Verdict);
     }
 
@@ -189,7 +200,8 @@ public sealed class OnePhaseChecksTests
     public void Taken_back_it_is_a_lineup_as_any_other()
     {
         var back = Assert.IsType<CommandOutcome.Done>(new FeedFromOnePhase(LineupId, true).On(OnConverters, DemoChanges.Assessor)).After;
-        Assert.DoesNotContain(Assessed(back).Checks, c => c.ElementId == LineupId && c.Id.StartsWith("single-phase.", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assessed(back).Checks,
+            c => c.ElementId == LineupId && c.Id.StartsWith("single-phase.", StringComparison.Ordinal));
         var refused = new FeedFromOnePhase("none").On(OnConverters, DemoChanges.Assessor);
         Assert.IsType<CommandOutcome.Refused>(refused);
     }

@@ -37,9 +37,11 @@ public sealed class OnePhaseStudyTests
         Assert.Equal(400 / Math.Sqrt(3), study.SupplyV, 9);
         var machines = ComparedMachine.Of(plant, plant.Lineups[0], DemoChanges.Data);
         Assert.All(machines, m => Assert.Equal(["efficiency", "power factor", "lowest link"], m.FromCatalogue));
-        var engine = OnePhaseOptions.Of(new OnePhaseOptions.Case(study.SupplyV, 50, [.. machines.Select(m => m.Figures!)], 1, false, 4.5, 0.2, 1800,
+        var engine = OnePhaseOptions.Of(new OnePhaseOptions.Case(study.SupplyV, 50, [.. machines.Select(m => m.Figures!)], 1, false, 4.5,
+            0.2, 1800,
             0.6, new OnePhasePrices(plant.Tariff.EnergyPerKwh, 220, 95, 260, 10)));
-        Assert.Equal([engine.Converter.Costs.Total, engine.Rotary.Costs.Total, engine.Static.Costs.Total], study.Options.Select(o => o.Total!.Value));
+        Assert.Equal([engine.Converter.Costs.Total, engine.Rotary.Costs.Total, engine.Static.Costs.Total],
+            study.Options.Select(o => o.Total!.Value));
         Assert.Equal(engine.Rotary.Kva, study.RotaryKva);
         Assert.Equal(OnePhaseMeans.Converters, study.Recommended);
     }
@@ -92,7 +94,8 @@ public sealed class OnePhaseStudyTests
     public void What_is_missing_is_named_and_nothing_is_built()
     {
         var plant = Of(o => o with { Machines = [new OnePhaseMachine("m", "Mystery")] });
-        var refused = Assert.IsType<CommandOutcome.Refused>(new ChooseOnePhaseMeans(LineupId, OnePhaseMeans.Converters).On(plant, DemoChanges.Assessor));
+        var refused = Assert.IsType<CommandOutcome.Refused>(new ChooseOnePhaseMeans(LineupId, OnePhaseMeans.Converters)
+            .On(plant, DemoChanges.Assessor));
         Assert.Contains("Mystery: motor", refused.Why.Message, StringComparison.Ordinal);
         Assert.Contains("Mystery: hours a year", refused.Why.Message, StringComparison.Ordinal);
     }

@@ -50,7 +50,8 @@ internal static class Workshop
     /// <summary>Built by the command, with cables and inertia entered.</summary>
     public static PlantSpecification Built(OnePhaseMeans means, Func<OnePhaseSupply, OnePhaseSupply>? change = null, bool toNeutral = true)
     {
-        var done = Assert.IsType<CommandOutcome.Done>(new ChooseOnePhaseMeans(LineupId, means).On(Of(change, toNeutral), DemoChanges.Assessor));
+        var done = Assert.IsType<CommandOutcome.Done>(new ChooseOnePhaseMeans(LineupId, means)
+            .On(Of(change, toNeutral), DemoChanges.Assessor));
         return Wired(done.After);
     }
 

@@ -26,7 +26,8 @@ public sealed class PlantAlternativeTests
         var studies = Studies();
         var rows = PlantAlternatives.Of(studies, Data);
         var specified = rows.Single(r => r.Way == PlantAlternatives.AsSpecified);
-        Assert.Equal(studies.Where(s => s.Model.Input.DrivePoint.Sun is null).Sum(s => s.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh), specified.Year.EnergyKwh, 6);
+        Assert.Equal(studies.Where(s => s.Model.Input.DrivePoint.Sun is null)
+            .Sum(s => s.Alternatives.Single(a => a.IsChosen).Year.EnergyKwh), specified.Year.EnergyKwh, 6);
         Assert.Equal(rows.OrderBy(r => r.Year.LifetimeCost), rows);
 
         // Nothing is cheaper than the cheapest of each; a way that suits none is not shown.

@@ -43,7 +43,8 @@ public sealed class PlantProtectionTests
         Assert.DoesNotContain(Assessor.Run(StandbyPlant.OnMains(Works)).Checks,
             c => c.Id.StartsWith("cable.", StringComparison.Ordinal) && c.Verdict == Verdict.Fails);
         Assert.Equal("cable.short-circuit hs-1, cable.voltage-drop bw-1", string.Join(", ",
-            water.Where(c => c.Id.StartsWith("cable.", StringComparison.Ordinal) && c.Verdict == Verdict.Fails).Select(c => $"{c.Id} {c.DrivePointId}")));
+            water.Where(c => c.Id.StartsWith("cable.", StringComparison.Ordinal) && c.Verdict == Verdict.Fails)
+                .Select(c => $"{c.Id} {c.DrivePointId}")));
     }
 
     // The same chain by the engine that knows one source, one transformer and nothing else.

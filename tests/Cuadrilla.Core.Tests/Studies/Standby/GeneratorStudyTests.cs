@@ -67,7 +67,8 @@ public sealed class GeneratorStudyTests
     [Fact]
     public void Too_small_a_set_sheds_the_largest_first()
     {
-        var small = Water with { Standby = Water.Standby! with { Generator = Water.Standby.Generator with { RatedKva = 120, RatedKw = 96 } } };
+        var small = Water with { Standby = Water.Standby! with { Generator = Water.Standby.Generator with { RatedKva = 120,
+            RatedKw = 96 } } };
         var shed = Shedding.Of(GeneratorFeed.Of(small)!, DemoChanges.Assessor);
         Assert.Contains("HS-1", shed.Steps[0].What, StringComparison.Ordinal);
     }
@@ -94,7 +95,8 @@ public sealed class GeneratorStudyTests
         };
         var with = plant with
         {
-            Standby = new StandbySupply("bus-a", new SourceStrength.Generator(630, 14, 16, 20) { RatedKw = 500, TransientPct = 24, GoverningClass = 2 }),
+            Standby = new StandbySupply("bus-a",
+                new SourceStrength.Generator(630, 14, 16, 20) { RatedKw = 500, TransientPct = 24, GoverningClass = 2 }),
             Scenarios = [.. plant.Scenarios, idle],
         };
         var shed = Shedding.Of(GeneratorFeed.Of(with)!, DemoChanges.Assessor);

@@ -70,7 +70,8 @@ public sealed class SunChecksTests
     [InlineData(2420, true, Verdict.Holds)]
     [InlineData(2420, false, Verdict.Tight)]
     public void Below_where_water_begins_no_pump_is_held(double rpm, bool guard, Verdict verdict) =>
-        Assert.Equal(verdict, VerdictOf("pv.minimum-speed", s => s with { Pumping = s.Pumping with { LeastRpm = rpm, DryRunGuard = guard } }));
+        Assert.Equal(verdict, VerdictOf("pv.minimum-speed",
+            s => s with { Pumping = s.Pumping with { LeastRpm = rpm, DryRunGuard = guard } }));
 
     [Theory]
     [InlineData(10, Verdict.Holds)]
@@ -85,7 +86,8 @@ public sealed class SunChecksTests
         Assert.Equal(Verdict.Tight, VerdictOf("pv.dc-cable", s => s with { Strings = s.Strings with { CableM = 900 } }));
         Assert.Equal(Verdict.Fails, VerdictOf("pv.surge-protection", s => s with { Strings = s.Strings with { SurgeV = 800 } }));
         Assert.Equal(Verdict.Fails, VerdictOf("pv.insulation", s => s with { Strings = s.Strings with { InsulationKohm = 25 } }));
-        Assert.Equal(Verdict.NeedsData, VerdictOf("pv.insulation", s => s with { Strings = s.Strings with { InsulationKohm = Given.Unknown } }));
+        Assert.Equal(Verdict.NeedsData,
+            VerdictOf("pv.insulation", s => s with { Strings = s.Strings with { InsulationKohm = Given.Unknown } }));
     }
 
     [Fact]
@@ -128,7 +130,8 @@ public sealed class SunChecksTests
     [Fact]
     public void Few_modules_leave_the_converter_without_link_voltage()
     {
-        PlantSpecification plant = SunStudyTests.Changed(p => p with { Sun = p.Sun! with { Strings = p.Sun.Strings with { InSeries = 11 } } });
+        PlantSpecification plant = SunStudyTests.Changed(p =>
+            p with { Sun = p.Sun! with { Strings = p.Sun.Strings with { InSeries = 11 } } });
         var check = DemoChanges.Assessor.Study(plant, SunStudyTests.Point(plant)).Checks.Single(c => c.Id == "pv.motor-voltage");
         Assert.Equal((Verdict.Fails, "Link voltage on a hot noon"), (check.Verdict, check.Title));
     }

@@ -149,7 +149,8 @@ public sealed class SunStudyTests
     [Fact]
     public void Missing_entries_are_named_and_nothing_is_guessed()
     {
-        var open = DemoChanges.Assessor.Study(Changed(p => p with { Sun = SunSupply.Open }), Point(Changed(p => p with { Sun = SunSupply.Open })));
+        var open = DemoChanges.Assessor.Study(Changed(p => p with { Sun = SunSupply.Open }),
+            Point(Changed(p => p with { Sun = SunSupply.Open })));
         Assert.Null(SunStudy.Of(open.Model, out var missing));
         Assert.Contains("latitude", missing);
         Assert.Contains("clearness and mean temperature of all months", missing);

@@ -15,7 +15,8 @@ public sealed class CableNeutralTests
 
     private static (CableInScenario Cable, DriveInScenario Drive) Of(PlantSpecification plant)
     {
-        var scenario = Assessor.Run(plant).Scenarios.First(s => s.Cables.Any(c => c.CableId == "cable-w") && s.Drives.Any(d => d.DrivePointId == "dp-17"));
+        var scenario = Assessor.Run(plant).Scenarios.First(s => s.Cables.Any(c => c.CableId == "cable-w")
+            && s.Drives.Any(d => d.DrivePointId == "dp-17"));
         return (scenario.Cables.Single(c => c.CableId == "cable-w"), scenario.Drives.Single(d => d.DrivePointId == "dp-17"));
     }
 
@@ -40,6 +41,7 @@ public sealed class CableNeutralTests
         var (ahead, drive) = Of(At("bus-w"));
         var third = Assert.IsType<RectifierResult.LineDraw>(drive.Front, exactMatch: false).LoadedPhase.Orders[2].Magnitude;
         Assert.True(third > 0.5, "a rectifier on one phase draws a large third order");
-        Assert.Equal(third / 3, (ahead.ThirdPct * ahead.FundamentalA / 100) - (elsewhere.ThirdPct * elsewhere.FundamentalA / 100), third * 0.02);
+        Assert.Equal(third / 3, (ahead.ThirdPct * ahead.FundamentalA / 100) - (elsewhere.ThirdPct * elsewhere.FundamentalA / 100),
+            third * 0.02);
     }
 }
