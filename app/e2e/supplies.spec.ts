@@ -260,7 +260,8 @@ test("sun from an empty plant to its sheet", async ({ page, request }) => {
   await hands.saved();
   await page
     .getByRole("region", { name: "Strings", exact: true })
-    .getByRole("button", { name: /^Choose 14 in series, 2 strings/ })
+    .getByRole("button", { name: /^Choose 15 in series/ })
+    .first()
     .click();
   await hands.saved();
   const january = page.getByLabel("Clearness of Jan", { exact: true });
@@ -274,7 +275,7 @@ test("sun from an empty plant to its sheet", async ({ page, request }) => {
   await hands.saved();
   await expect(page.getByText("Water of the year")).toBeVisible();
   await page.goto(`/plants/${id}/print/l1`);
-  await expect(page.getByText(/2 strings of 14 modules/)).toBeVisible();
+  await expect(page.getByText(/strings? of 15 modules/)).toBeVisible();
   await expect(page.getByText("Water from the sun")).toBeVisible();
 });
 
@@ -298,7 +299,7 @@ test("a long cable from an empty plant to its sheet", async ({ page, request }) 
     await hands.fill(readings.getByLabel(name, { exact: true }), text);
   }
   await hands.saved();
-  await expect(page.getByText(/Read at the surface/)).toBeVisible();
+  await expect(page.getByText(/Read at the surface: cable/)).toBeVisible();
   await page.goto(`/plants/${id}/print/l1`);
   await expect(page.getByText("Step-up transformer").first()).toBeVisible();
   await expect(page.getByText("Start through it")).toBeVisible();

@@ -77,7 +77,7 @@ internal static class SpecialSupplyLines
 
         var sun = feed.Sun;
         yield return new SheetLine("Array",
-            $"{strings} strings of {series} modules{(sun.Module.Name.Length > 0 ? $" ({sun.Module.Name})" : string.Empty)}, {Text.N(feed.ArrayKw!.Value)} kW"
+            $"{strings} string{(strings == 1 ? string.Empty : "s")} of {series} modules{(sun.Module.Name.Length > 0 ? $" ({sun.Module.Name})" : string.Empty)}, {Text.N(feed.ArrayKw!.Value)} kW"
                 + (feed.UocColdV is { } cold ? $", {Text.N(series * cold)} V on the coldest dawn" : string.Empty)
                 + (sun.Strings.FuseA.IsKnown ? $", gPV {Text.N(sun.Strings.FuseA.Value)} A" : ", no string fuses"));
         if (SunStudy.Of(model, out _) is { } study && study.Year() is var year)

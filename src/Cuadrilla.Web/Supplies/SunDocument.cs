@@ -19,7 +19,8 @@ internal sealed record SunDocument(IReadOnlyList<string> Missing, SunLimits? Lim
     {
         var study = SunStudy.Of(model, out var missing);
         var feed = SunFeed.Of(model);
-        return new SunDocument(missing, feed is null ? null : LimitsOf(feed), feed is null ? [] : SunChoices.Of(feed, study),
+        return new SunDocument(missing, feed is null ? null : LimitsOf(feed),
+            feed is null ? [] : SunChoices.Of(feed, study, model is DriveOnConverter drive ? SunPump.Of(drive) : null),
             study is null ? null : PumpOf(study.Pump), study is null ? null : YearOf(study));
     }
 

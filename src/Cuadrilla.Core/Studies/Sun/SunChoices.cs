@@ -14,10 +14,11 @@ public static class SunChoices
     /// open.</summary>
     /// <param name="feed">The array.</param>
     /// <param name="study">The year of it; null while something is missing.</param>
-    public static IReadOnlyList<StringWay> Of(SunFeed feed, SunStudy? study)
+    /// <param name="pump">The pump, known before there is a string; null while it is not.</param>
+    public static IReadOnlyList<StringWay> Of(SunFeed feed, SunStudy? study, SunPump? pump = null)
     {
         ArgumentNullException.ThrowIfNull(feed);
-        var pumpKw = study?.Pump.RatedKw;
+        var pumpKw = study?.Pump.RatedKw ?? pump?.RatedKw;
         if (feed.MostInSeries is not { } most || feed.UmpHotV is null || feed.UocColdV is null)
         {
             return [];
