@@ -53,13 +53,13 @@ function Answer({ answer }: { readonly answer: GeneratorAnswer }) {
     ["Feeds", answer.bus],
     ["Rated, all sets", `${say(answer.kva, "kVA")}, ${say(answer.kw, "kW")}`],
     [
-      "Largest start",
+      "Largest motor, if across the line",
       answer.startKva === 0
         ? "none on the line"
         : `${say(answer.startKva, "kVA")} of ${say(answer.largestStartKva, "kVA")}`,
     ],
     [
-      "Its dip",
+      "Dip if so started",
       answer.lastingPct === null || answer.startKva === 0
         ? "–"
         : `${say(answer.firstPct, "%")} at once, ${say(answer.lastingPct, "%")} lasting, ${say(answer.permittedPct, "%")} permitted`,
