@@ -17,8 +17,7 @@ internal static class StandbyMerge
     /// <param name="mains">Checks on the mains.</param>
     /// <param name="standby">Checks on the generator.</param>
     /// <param name="dead">Buses, transformers, links and loads that are dead in every scenario on the generator, and drive points that run
-    /// in
-    /// none of them: nothing is asked of them there.</param>
+    /// in none of them: nothing is asked of them there.</param>
     /// <param name="idle">Drive points that run on the generator only: nothing is asked of them on the mains.</param>
     public static IReadOnlyList<Check> Of(IReadOnlyList<Check> mains, IReadOnlyList<Check> standby, IReadOnlySet<string> dead,
         IReadOnlySet<string> idle)
@@ -54,6 +53,13 @@ internal static class StandbyMerge
     /// <summary>While the generator feeds, the mains' bus is dead: neither feeds the other.</summary>
     public static Check ChangeOver(PlantSpecification plant, IReadOnlyList<ScenarioResult> standby)
     {
+        // What could not be computed is not known to be dead.
+        if (!AllComputed(plant, standby))
+        {
+            return Check.Lacking(ChangeOverId, string.Empty, BoardRow.Plant, ChangeOverTitle,
+                PlantNetwork.Missing(StandbyPlant.OnGenerator(plant)).DefaultIfEmpty("a scenario on the generator that can be computed"));
+        }
+
         // At the bus of the mains itself the change-over switch stands ahead of it: there is nothing that could be fed.
         var isSame = plant.Standby!.BusId == plant.Source.BusId;
         var live = isSame ? null : standby.FirstOrDefault(s => s.Network.IsLive(plant.Source.BusId));
@@ -71,6 +77,11 @@ internal static class StandbyMerge
     public static IReadOnlySet<string> Dead(PlantSpecification plant, IReadOnlyList<ScenarioResult> standby)
     {
         var d = plant.Distribution;
+        if (!AllComputed(plant, standby))
+        {
+            return plant.AllDrivePoints().Select(p => p.Id).Where(id => !Runs(plant, id, onStandby: true)).ToHashSet(StringComparer.Ordinal);
+        }
+
         var buses = d.Buses.Where(b => !standby.Any(s => s.Network.IsLive(b.Id))).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);
         return buses
             .Concat(plant.AllDrivePoints().Select(p => p.Id).Where(id => !Runs(plant, id, onStandby: true)))
@@ -84,6 +95,9 @@ internal static class StandbyMerge
     /// <summary>Drive points that run on the generator only.</summary>
     public static IReadOnlySet<string> Idle(PlantSpecification plant) => plant.AllDrivePoints().Select(p => p.Id)
         .Where(id => Runs(plant, id, onStandby: true) && !Runs(plant, id, onStandby: false)).ToHashSet(StringComparer.Ordinal);
+
+    private static bool AllComputed(PlantSpecification plant, IReadOnlyList<ScenarioResult> standby) =>
+        standby.Count == plant.Scenarios.Count(s => s.OnStandby);
 
     private static bool Runs(PlantSpecification plant, string pointId, bool onStandby) =>
         plant.Scenarios.Any(s => s.OnStandby == onStandby && s.StateOf(pointId).Running);

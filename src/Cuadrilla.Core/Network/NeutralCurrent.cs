@@ -17,6 +17,11 @@ public static class NeutralCurrent
     public static double Of(double phaseFundamentalA, double unevenPu, double thirdHarmonicPu) =>
         phaseFundamentalA * Math.Sqrt(Math.Pow(FundamentalPu(unevenPu), 2) + Math.Pow(3 * thirdHarmonicPu, 2));
 
+    /// <summary>Negative sequence of the fundamental at that unevenness, parts of the mean of the phases: a third of what the phases
+    /// leave in the neutral.</summary>
+    /// <param name="unevenPu">By how much the fullest phase exceeds the mean, 0 to 2.</param>
+    public static double NegativePu(double unevenPu) => FundamentalPu(unevenPu) / 3;
+
     private static double FundamentalPu(double uneven)
     {
         double full = 1 + uneven, second = Math.Max(0, Math.Min(full, 2 - uneven)), third = Math.Max(0, 3 - full - second);

@@ -11,7 +11,11 @@ namespace Cuadrilla.Core.Studies.OnePhase;
 /// <param name="RmsA">Rms of the sum of all waves, A.</param>
 /// <param name="TriplenA">Rms of its orders 3, 9, 15 …, A.</param>
 /// <param name="RunningKva">Apparent power of motors on a made third phase, kVA.</param>
-internal sealed record OnePhaseDemand(ScenarioResult Scenario, double RmsA, double TriplenA, double RunningKva)
+/// <param name="Runs">True where one of its machines runs.</param>
+/// <param name="BesideTriplenA">Triplen orders of what else of its bus stands between phase and neutral, A.</param>
+/// <param name="BesideRestA">What is left of that, A.</param>
+internal sealed record OnePhaseDemand(ScenarioResult Scenario, double RmsA, double TriplenA, double RunningKva, bool Runs,
+    double BesideTriplenA, double BesideRestA)
 {
     private const int Triplen = 3;
 
@@ -26,11 +30,36 @@ internal sealed record OnePhaseDemand(ScenarioResult Scenario, double RmsA, doub
         return [.. supply.Scenarios.Where(s => s.Network.IsLive(lineup.BusId)).Select(s => In(s, ids, one, lineup.BusId, supplyV))];
     }
 
+    /// <summary>Neutral that it shares with what else of its bus stands between phase and neutral: triplen orders of all phases add, of the
+    /// rest that of the fullest stays, A.</summary>
+    public double SharedNeutralA
+    {
+        get
+        {
+            var rest = Math.Max(Math.Sqrt(Math.Max(0, (RmsA * RmsA) - (TriplenA * TriplenA))), BesideRestA);
+            var triplen = TriplenA + BesideTriplenA;
+            return Math.Sqrt((triplen * triplen) + (rest * rest));
+        }
+    }
+
     private static OnePhaseDemand In(ScenarioResult scenario, HashSet<string> ids, OnePhaseSupply one, string busId, double supplyV)
     {
+        var orders = SumOf(scenario.Drives.Where(d => ids.Contains(d.DrivePointId)));
+        var beside = SumOf(scenario.Drives.Where(d => d.IsToNeutral && d.BusId == busId && !ids.Contains(d.DrivePointId)));
+
+        // What is on the line is a power: at a lower voltage it draws more.
+        List<LineDrive> onLine = [.. scenario.OnLine.Where(d => ids.Contains(d.DrivePointId))];
+        var linear = onLine.Aggregate(Complex.Zero, (sum, d) => sum + d.PowerVa);
+        var volts = supplyV * (scenario.Buses.FirstOrDefault(b => b.BusId == busId)?.VoltagePu ?? 1);
+        orders[0] += Complex.Conjugate(linear + OnePhaseUsual.IdleVa(one)) / volts;
+        return new OnePhaseDemand(scenario, Rms(orders, _ => true), Rms(orders, IsTriplen), linear.Magnitude / 1e3,
+            onLine.Count > 0 || scenario.Drives.Any(d => ids.Contains(d.DrivePointId)), Rms(beside, IsTriplen), Rms(beside, h => !IsTriplen(h)));
+    }
+
+    private static Complex[] SumOf(IEnumerable<DriveInScenario> drives)
+    {
         var orders = new Complex[LineCurrent.HighestOrder];
-        foreach (var draw in scenario.Drives.Where(d => ids.Contains(d.DrivePointId)).Select(d => d.Front)
-            .OfType<RectifierResult.LineDraw>())
+        foreach (var draw in drives.Select(d => d.Front).OfType<RectifierResult.LineDraw>())
         {
             for (var h = 0; h < orders.Length; h++)
             {
@@ -38,11 +67,11 @@ internal sealed record OnePhaseDemand(ScenarioResult Scenario, double RmsA, doub
             }
         }
 
-        // What is on the line is a power: at a lower voltage it draws more.
-        var linear = scenario.OnLine.Where(d => ids.Contains(d.DrivePointId)).Aggregate(Complex.Zero, (sum, d) => sum + d.PowerVa);
-        var volts = supplyV * scenario.Buses.FirstOrDefault(b => b.BusId == busId)?.VoltagePu ?? supplyV;
-        orders[0] += Complex.Conjugate(linear + OnePhaseUsual.IdleVa(one)) / volts;
-        double Rms(Func<int, bool> takes) => Math.Sqrt(orders.Select((o, i) => takes(i + 1) ? o.Magnitude * o.Magnitude : 0).Sum());
-        return new OnePhaseDemand(scenario, Rms(_ => true), Rms(h => h % Triplen == 0), linear.Magnitude / 1e3);
+        return orders;
     }
+
+    private static bool IsTriplen(int order) => order % Triplen == 0;
+
+    private static double Rms(Complex[] orders, Func<int, bool> takes) =>
+        Math.Sqrt(orders.Select((o, i) => takes(i + 1) ? o.Magnitude * o.Magnitude : 0).Sum());
 }

@@ -35,12 +35,12 @@ internal static class OnePhaseLineupChecks
         SupplyContext supply)
     {
         var (inputTitle, neutralTitle) = ($"Current of {lineup.Tag} on one phase", $"Neutral of {lineup.Tag}");
-        List<string> missing = [.. demand.Count > 0 ? unsettled : unsettled.DefaultIfEmpty("a scenario that can be computed"),
-            .. lineup.DrivePoints.Count > 0 ? Array.Empty<string>() : ["drive points: build one of the ways"],
-            .. one.SupplyA.IsKnown ? Array.Empty<string>() : ["what the supply carries"],
-            .. one.Means == OnePhaseMeans.Rotary && !one.Rotary.RatedKva.IsKnown
-                ? ["rated power of the rotary converter"]
-                : Array.Empty<string>()];
+        List<string> missing =
+        [
+            .. demand.Count > 0 ? unsettled : unsettled.DefaultIfEmpty("a scenario that can be computed"), .. Open(lineup, one, supply),
+            .. lineup.DrivePoints.Count == 0 || demand.Count == 0 || demand.Any(d => d.Runs) ? Array.Empty<string>()
+                : ["a scenario in which one of its machines runs"],
+        ];
         if (missing.Count > 0)
         {
             yield return Check.Lacking(InputId, string.Empty, BoardRow.Plant, inputTitle, missing);
@@ -65,34 +65,49 @@ internal static class OnePhaseLineupChecks
                 Source, []), worst.Scenario.ScenarioName);
         if (one.ToNeutral)
         {
-            yield return Neutral(lineup, one, demand, neutralTitle, supply);
+            yield return Neutral(one, demand, neutralTitle, supply);
         }
     }
 
-    // One such supply has its whole current in the neutral. Several on one bus stand on different phases: their triplens add, the rest of
-    // the
-    // fullest stays.
-    private static Check Neutral(Lineup lineup, OnePhaseSupply one, IReadOnlyList<OnePhaseDemand> demand, string title,
-        SupplyContext supply)
+    // What its sum would lack: a drive point that is not complete draws nothing in a scenario, and would be counted as nothing.
+    private static IEnumerable<string> Open(Lineup lineup, OnePhaseSupply one, SupplyContext supply)
     {
-        var others = supply.Plant.Lineups.Where(l => l.Id != lineup.Id && l.BusId == lineup.BusId && l.OnePhase is { ToNeutral: true })
-            .Select(l => OnePhaseDemand.Of(l, supply)).ToList();
-        var (figure, worst) = demand.Select((d, i) =>
+        if (lineup.DrivePoints.Count == 0)
         {
-            var triplen = d.TriplenA + others.Sum(o => o[i].TriplenA);
-            var rest = others.Select(o => Rest(o[i])).Append(Rest(d)).Max();
-            return (A: Math.Sqrt((triplen * triplen) + (rest * rest)), Demand: d);
-        }).MaxBy(d => d.A);
+            yield return "drive points: build one of the ways";
+        }
+
+        foreach (var open in supply.Incomplete.Where(i => lineup.DrivePoints.Any(p => i.StartsWith(p.Tag + ":", StringComparison.Ordinal))))
+        {
+            yield return open;
+        }
+
+        if (!one.SupplyA.IsKnown)
+        {
+            yield return "what the supply carries";
+        }
+
+        if (one.Means == OnePhaseMeans.Rotary && !one.Rotary.RatedKva.IsKnown)
+        {
+            yield return "rated power of the rotary converter";
+        }
+    }
+
+    // One such supply has its whole current in the neutral. Several on one bus stand on different phases and share it.
+    private static Check Neutral(OnePhaseSupply one, IReadOnlyList<OnePhaseDemand> demand, string title, SupplyContext supply)
+    {
+        var worst = demand.MaxBy(d => d.SharedNeutralA)!;
+        var figure = worst.SharedNeutralA;
         return CheckWriter.Judged(
             NeutralId, string.Empty, BoardRow.Plant, title, figure, one.SupplyA.Value, "A", LimitSense.AtMost,
             supply.Defaults.TightMarginPct,
             "Relief: a neutral of twice the section, chokes, a neutral of its own for each.",
-            new Reason("triplen orders of all supplies between phase and neutral of one bus add; √(Σ² + the rest of the fullest²)",
-                $"{Text.N(figure, 3)} A{(others.Count == 0 ? ", what its phase carries" : $" with {others.Count} more on the bus")}; three such as this would leave {Text.N(worst.NeutralOfThreeA, 3)} A, {Text.N(worst.NeutralOfThreeA / Math.Max(worst.RmsA, 1e-9), 3)} times a phase",
+            new Reason("triplen orders of all that stands between phase and neutral of one bus add; √(Σ² + the rest of the fullest²)",
+                $"{Text.N(figure, 3)} A{(worst.BesideTriplenA > 0 ? ", what else is on its bus with it" : ", what its phase carries")}; "
+                + $"three such as this would leave {Text.N(worst.NeutralOfThreeA, 3)} A, "
+                + $"{Text.N(worst.NeutralOfThreeA / Math.Max(worst.RmsA, 1e-9), 3)} times a phase",
                 "Symmetrical components; " + Source, []), worst.Scenario.ScenarioName);
     }
-
-    private static double Rest(OnePhaseDemand d) => Math.Sqrt(Math.Max(0, (d.RmsA * d.RmsA) - (d.TriplenA * d.TriplenA)));
 
     private static Check Way(Lineup lineup, OnePhaseSupply one, IReadOnlyList<OnePhaseDemand> demand, SupplyContext supply)
     {

@@ -11,8 +11,15 @@ namespace Cuadrilla.Core.Studies.Standby;
 /// <param name="IsStandby">True where the mains feed otherwise.</param>
 public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Generator Generator, bool IsStandby)
 {
-    // What public systems ask has no place on a generator of one's own.
-    private static readonly string[] OfMains = ["harmonics.pcc", "harmonics.equipment", "harmonics.terminal-thdi", "emc."];
+    // What public systems ask has no place on a generator of one's own; what lacks and what is assumed of the supply neither.
+    private static readonly string[] OfMains = ["harmonics.pcc", "harmonics.equipment", "harmonics.terminal-thdi", "supply.data"];
+
+    // What voltages, fault currents, distortion and dips of the source decide.
+    private static readonly string[] OfSource =
+    [
+        "supply.", "harmonics.", "starter.", "cable.", "protection.", "contactor.", "converter.output-voltage",
+        "converter.short-circuit-rating", "lineup.short-circuit-rating", "motor.peak", "motor.connection", "long-cable.", "single-phase.",
+    ];
 
     /// <summary>Of a plant; null where no generator feeds it in any scenario.</summary>
     public static GeneratorFeed? Of(PlantSpecification plant)
@@ -26,17 +33,23 @@ public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Gene
     /// <summary>The plant on another generator.</summary>
     public PlantSpecification On(SourceStrength.Generator generator) => Plant with { Source = Plant.Source with { Strength = generator } };
 
-    /// <summary>Checks of an assessment that the size of the generator, or what runs on it, can change.</summary>
+    /// <summary>Checks of an assessment that the generator, or what runs on it, can change: of the plant, and of what runs.</summary>
     public static IReadOnlyList<Check> Concerned(PlantAssessment assessment)
     {
         ArgumentNullException.ThrowIfNull(assessment);
         var running = assessment.Scenarios.SelectMany(s => s.Drives.Select(d => d.DrivePointId)
-            .Concat(s.OnLine.Select(d => d.DrivePointId)))
-            .ToHashSet(StringComparer.Ordinal);
+            .Concat(s.OnLine.Select(d => d.DrivePointId))).ToHashSet(StringComparer.Ordinal);
         return [.. assessment.Checks.Where(c => c.DrivePointId.Length == 0 || running.Contains(c.DrivePointId))
-            .Where(c => c.DrivePointId.Length == 0 && (c.Id.StartsWith("supply.", StringComparison.Ordinal)
-                || c.Id.StartsWith("harmonics.", StringComparison.Ordinal))
-                    || c.Id is "supply.start-dip" or "starter.reaches-speed" or "converter.output-voltage")
-            .Where(c => !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal)))];
+            .Where(c => Array.Exists(OfSource, o => c.Id.StartsWith(o, StringComparison.Ordinal))
+                && !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal)))];
+    }
+
+    /// <summary>A check in words: whose it is, and its title.</summary>
+    public string Said(Check check)
+    {
+        ArgumentNullException.ThrowIfNull(check);
+        return Plant.AllDrivePoints().FirstOrDefault(p => p.Id == check.DrivePointId) is { } point
+            ? $"{point.Tag}: {check.Title}"
+            : check.Title;
     }
 }
