@@ -174,6 +174,8 @@ test("a workshop on one phase: a star is found, solved and mended; another way i
   await expect(checks.getByRole("button", { name: /Motor on a made third phase/ }).first()).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(checks.getByRole("button", { name: /Motor on a made third phase/ })).toHaveCount(0);
+  await page.getByRole("button", { name: "Standby generator" }).click();
+  await expect(page.getByRole("region", { name: "Entries of the generator" })).toBeVisible();
 });
 
 test("a standby generator from an empty plant: entered, fed by, judged, swept, on the sheet", async ({

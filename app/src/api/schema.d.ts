@@ -5945,16 +5945,17 @@ export interface components {
             /** Format: double */
             dipPct: null | number;
             fails: string[];
+            needsData: string[];
             /** Format: int32 */
             tight: number;
-            /** Format: int32 */
-            needsData: number;
             isPresent: boolean;
         };
         SetSweep: {
             sizes: components["schemas"]["SetOfSize"][];
             /** Format: double */
             leastKva: null | number;
+            alwaysFails: string[];
+            alwaysNeedsData: string[];
         };
         SevenPointLosses: {
             lossesW: number[];

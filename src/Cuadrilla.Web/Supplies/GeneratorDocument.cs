@@ -1,5 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Standby;
 using Cuadrilla.Core.Studies.Supply;
 using Cuadrilla.Core.Supplies;
@@ -36,7 +37,7 @@ internal sealed record GeneratorDocument(bool Standby, string Bus, double? Kva, 
             startKva, Dip(set.SubtransientPct), Dip(set.TransientPct), permitted,
             kva is { } all && permitted is { } most && set.TransientPct.IsKnown
                 ? GeneratorDip.LargestStartKva(all, most / 100, set.TransientPct.Value / 100) : null,
-            [.. found.Scenarios.Select(s => OnGenerator.Of(s, GeneratorLoad.OnSource(feed.Plant, s)))]);
+            [.. found.Scenarios.Select(s => OnGenerator.Of(s, GeneratorLoad.OnSource(feed.Plant, s), feed.Plant))]);
     }
 }
 
@@ -46,14 +47,15 @@ internal sealed record GeneratorDocument(bool Standby, string Bus, double? Kva, 
 /// <param name="Kva">Apparent power, kVA.</param>
 /// <param name="Kw">Active power, kW.</param>
 /// <param name="Kvar">Reactive power, kvar; negative leads.</param>
-/// <param name="DistortionPct">Largest distortion of a live bus, %.</param>
-/// <param name="LeastVoltagePct">Lowest fundamental voltage of a live bus, %.</param>
+/// <param name="DistortionPct">Distortion at its terminals, %.</param>
+/// <param name="LeastVoltagePct">Lowest fundamental voltage of a live bus with the terminals held by its regulator, %.</param>
 internal sealed record OnGenerator(string Id, string Name, double Kva, double Kw, double Kvar, double? DistortionPct,
     double? LeastVoltagePct)
 {
-    public static OnGenerator Of(ScenarioResult scenario, Complex va) => new(
+    public static OnGenerator Of(ScenarioResult scenario, Complex va, PlantSpecification plant) => new(
         scenario.ScenarioId, scenario.ScenarioName, va.Magnitude / 1e3, va.Real / 1e3, va.Imaginary / 1e3,
-        scenario.Buses.Select(b => (double?)b.TotalThdvPct).Max(), scenario.Buses.Select(b => (double?)(100 * b.VoltagePu)).Min());
+        scenario.Buses.Where(b => b.BusId == plant.Source.BusId).Select(b => (double?)b.TotalThdvPct).Max(),
+        scenario.Buses.Select(b => (double?)(100 * (b.VoltagePu + GeneratorLoad.HeldPu(plant, scenario)))).Min());
 }
 
 /// <summary>What has to be shed or filtered.</summary>

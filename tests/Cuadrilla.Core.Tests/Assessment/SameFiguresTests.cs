@@ -28,7 +28,6 @@ public sealed class SameFiguresTests
 
     // In each a front end whose current dies out at nine tenths of the load rings at the whole of it.
     [Theory]
-    [InlineData(20_383)]
     [InlineData(20_452)]
     public void What_rings_is_not_told_to_repeat_because_it_did_with_less_load(int seed)
     {

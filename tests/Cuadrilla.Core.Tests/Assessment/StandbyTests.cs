@@ -113,6 +113,52 @@ public sealed class StandbyTests
             c => Assert.Contains(mains.Checks, m => m.Id == c.Id && m.Verdict == c.Verdict && m.Scenario == c.Scenario));
     }
 
+    // What cannot be computed is not known to be dead, and nothing of it holds.
+    [Fact]
+    public void A_generator_that_lacks_data_leaves_nothing_to_hold()
+    {
+        var found = DemoChanges.Assessor.Run(With(Set with { XrRatio = Given.Unknown })).Checks;
+        Assert.Equal(Verdict.NeedsData, Of(found, "supply.change-over").Verdict);
+        Assert.Equal(Verdict.NeedsData, Of(found, "supply.generator-loading").Verdict);
+        Assert.All(found.Where(c => c.Id == "supply.voltage"), c => Assert.Equal(Verdict.NeedsData, c.Verdict));
+    }
+
+    // The regulator holds the terminals; what lies behind a cable is lower by its drop alone.
+    [Fact]
+    public void The_terminals_are_held_by_the_regulator()
+    {
+        var plant = StandbyPlant.OnGenerator(With(Set));
+        var found = DemoChanges.Assessor.Run(plant);
+        Assert.Equal(100, found.Voltages["bus-a"].LowestPct, 6);
+        var scenario = found.Scenarios[0];
+        double Solved(string busId) => scenario.Buses.Single(b => b.BusId == busId).VoltagePu;
+        Assert.True(Solved("bus-a") < 0.99);
+        Assert.Equal(100 * (1 - Solved("bus-a") + Solved("bus-w")), found.Voltages["bus-w"].LowestPct, 6);
+    }
+
+    // Phases of 1.12, 1.12 and 0.76 times the mean: their negative sequence by the three phasors.
+    [Fact]
+    public void Uneven_groups_unbalance_a_generator()
+    {
+        var lighting = (BusLoad.SinglePhaseGroup)DemoChanges.Demo.Distribution.Loads.Single(l => l is BusLoad.SinglePhaseGroup);
+        var u = lighting.UnevenPct.Value / 100;
+        var turn = System.Numerics.Complex.FromPolarCoordinates(1, 2 * Math.PI / 3);
+        var negative = ((1 + u) + (turn * turn * (1 + u) * turn * turn) + (turn * (1 - (2 * u)) * turn)).Magnitude / 3;
+        Assert.Equal(u, negative, 9);
+        Assert.Equal(u, NeutralCurrent.NegativePu(u), 9);
+        var plant = StandbyPlant.OnGenerator(With(Set)) with { Lineups = [] };
+        var check = Of(DemoChanges.Assessor.Run(plant).Checks, "supply.generator-unbalance");
+        Assert.Equal(100 * u * lighting.PowerVa().Magnitude / 630e3, check.Figure.Value, 0.01);
+        var open = plant with
+        {
+            Distribution = plant.Distribution with
+            {
+                Loads = [.. plant.Distribution.Loads.Select(l => l is BusLoad.SinglePhaseGroup g ? g with { UnevenPct = Given.Unknown } : l)],
+            },
+        };
+        Assert.Equal(Verdict.NeedsData, Of(DemoChanges.Assessor.Run(open).Checks, "supply.generator-unbalance").Verdict);
+    }
+
     [Fact]
     public void Scenarios_on_a_generator_that_is_not_there_are_refused()
     {

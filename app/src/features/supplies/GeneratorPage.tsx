@@ -6,6 +6,7 @@ import { CheckList } from "../bench/CellChecks";
 import { useLab } from "../lineups/useLab";
 import { StandbyEntry } from "../plant/StandbyEntry";
 import { SourceEntry } from "../plant/SourceEntry";
+import { FigureCards } from "./FigureCards";
 import { SetSizes } from "./SetSizes";
 import { ShedTable } from "./ShedTable";
 import { isOfGenerator } from "./subjects";
@@ -67,14 +68,7 @@ function Answer({ answer }: { readonly answer: GeneratorAnswer }) {
   ];
   return (
     <>
-      <dl className="mb-2 grid max-w-[860px] grid-cols-4 gap-2">
-        {cells.map(([name, value]) => (
-          <div key={name} className="border border-rule bg-card px-2 py-1">
-            <dt className="text-[12px] text-soft">{name}</dt>
-            <dd className="text-[13px] font-semibold">{value}</dd>
-          </div>
-        ))}
-      </dl>
+      <FigureCards cells={cells} />
       <section aria-label="Scenarios on the generator">
         <h3 className="section-title">What it carries</h3>
         {answer.scenarios.length === 0 ? (

@@ -11,6 +11,7 @@ import { usePointEdit } from "../bench/usePointEdit";
 import { useLab } from "../lineups/useLab";
 import type { Selection } from "../board/selection";
 import { ChainPicture, CurrentPicture, DepthPicture, FluxPicture, TorquePicture } from "./LongCablePictures";
+import { FigureCards } from "./FigureCards";
 import { readTaps, stepUpEntries, withStepUp, type StepUp } from "./longCable";
 
 /** One motor in a well behind a step-up transformer: what is entered, what follows, how to read, identify and start it. */
@@ -138,14 +139,7 @@ function Answer({ answer }: { readonly answer: LongCableAnswer }) {
   ];
   return (
     <>
-      <dl className="mb-2 grid max-w-[800px] grid-cols-4 gap-2">
-        {cells.map(([name, value]) => (
-          <div key={name} className="border border-rule bg-card px-2 py-1">
-            <dt className="text-[12px] text-soft">{name}</dt>
-            <dd className="text-[13px] font-semibold">{value}</dd>
-          </div>
-        ))}
-      </dl>
+      <FigureCards cells={cells} />
       <div className="flex flex-wrap gap-x-4">
         <ChainPicture answer={answer} />
         <FluxPicture answer={answer} limit={f.fluxLimitPu} />

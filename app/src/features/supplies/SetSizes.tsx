@@ -35,14 +35,27 @@ function Swept() {
   if (found.isError) {
     return <Failed what="The sizes could not be computed." detail={found.error.message} />;
   }
-  const { sizes, leastKva } = found.data;
+  const { sizes, leastKva, alwaysFails, alwaysNeedsData } = found.data;
+  const always = alwaysFails.length + alwaysNeedsData.length > 0;
   return (
     <>
       <p className="font-semibold">
         {leastKva === null
-          ? "None of these sizes holds everything."
-          : `Everything holds, or is tight, from ${n(leastKva)} kVA on.`}
+          ? "None of these sizes is enough."
+          : always
+            ? `From ${n(leastKva)} kVA on nothing fails but what a larger set does not mend.`
+            : `Everything holds, or is tight, from ${n(leastKva)} kVA on.`}
       </p>
+      {alwaysFails.length > 0 && (
+        <p className="max-w-[860px] border-l-4 border-fails pl-2 text-[12px]">
+          <b>Fails at every size:</b> {alwaysFails.join("; ")}.
+        </p>
+      )}
+      {alwaysNeedsData.length > 0 && (
+        <p className="max-w-[860px] border-l-4 border-soft pl-2 text-[12px]">
+          <b>Needs data at every size:</b> {alwaysNeedsData.join("; ")}.
+        </p>
+      )}
       <Chart
         title="Loading, distortion and dip over the size of the set"
         width={640}
@@ -70,8 +83,8 @@ function Swept() {
             <th className="num">THDv</th>
             <th className="num">dip, of limit</th>
             <th>fails</th>
+            <th>needs data</th>
             <th className="num">tight</th>
-            <th className="num">needs data</th>
           </tr>
         </thead>
         <tbody>
@@ -88,15 +101,23 @@ function Swept() {
               <td>
                 <span className="inline-flex items-center gap-1 font-normal">
                   <VerdictMark
-                    verdict={s.fails.length > 0 ? "fails" : s.tight > 0 ? "tight" : "holds"}
+                    verdict={
+                      s.fails.length > 0
+                        ? "fails"
+                        : s.needsData.length > 0
+                          ? "needs-data"
+                          : s.tight > 0
+                            ? "tight"
+                            : "holds"
+                    }
                     size={9}
                     labelled
                   />
                   {s.fails.length > 0 ? s.fails.join("; ") : "nothing"}
                 </span>
               </td>
+              <td className="font-normal">{s.needsData.length > 0 ? s.needsData.join("; ") : "nothing"}</td>
               <td className="num">{s.tight}</td>
-              <td className="num">{s.needsData}</td>
             </tr>
           ))}
         </tbody>

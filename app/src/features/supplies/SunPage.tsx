@@ -10,6 +10,7 @@ import { Missing } from "../bench/FigureList";
 import { usePointEdit } from "../bench/usePointEdit";
 import { useLab } from "../lineups/useLab";
 import type { Selection } from "../board/selection";
+import { FigureCards } from "./FigureCards";
 import { MonthTable } from "./MonthTable";
 import { StringTable } from "./StringTable";
 import { DayPicture, MonthPicture, PumpPicture } from "./SunPictures";
@@ -118,27 +119,20 @@ function Answer({ answer }: { readonly answer: SunAnswer }) {
       )}
       {year && pump ? (
         <>
-          <dl className="my-2 grid max-w-[760px] grid-cols-4 gap-3">
-            {(
+          <FigureCards
+            cells={[
+              ["Water of the year", units.say(year.waterM3, "m³")],
               [
-                ["Water of the year", units.say(year.waterM3, "m³")],
-                [
-                  `Worst month, ${months[year.worstMonth] ?? ""}`,
-                  year.worstShare === null ? "nothing wanted" : `${n(100 * year.worstShare)} % of what is wanted`,
-                ],
-                ["Energy used", `${n(year.usedKwh)} of ${n(year.energyKwh)} kWh`],
-                [
-                  "Days short, tank and pump",
-                  year.shortDays === null ? "nothing wanted" : year.shortDays === 0 ? "none" : String(year.shortDays),
-                ],
-              ] as const
-            ).map(([name, value]) => (
-              <div key={name} className="border border-rule bg-card px-2 py-1">
-                <dt className="text-[12px] text-soft">{name}</dt>
-                <dd className="font-semibold">{value}</dd>
-              </div>
-            ))}
-          </dl>
+                `Worst month, ${months[year.worstMonth] ?? ""}`,
+                year.worstShare === null ? "nothing wanted" : `${n(100 * year.worstShare)} % of what is wanted`,
+              ],
+              ["Energy used", `${n(year.usedKwh)} of ${n(year.energyKwh)} kWh`],
+              [
+                "Days short, tank and pump",
+                year.shortDays === null ? "nothing wanted" : year.shortDays === 0 ? "none" : String(year.shortDays),
+              ],
+            ]}
+          />
           <div className="flex flex-wrap gap-x-6">
             <MonthPicture year={year} />
             <DayPicture year={year} month={shown} onMonth={setMonth} />

@@ -24,11 +24,15 @@ export function SuppliesPage({
   const [search, setSearch] = useSearchParams();
   const { specification } = project;
   const all = subjectsOf(specification);
-  const shown =
-    all.find((a) => a.id === search.get("point") && a.job === search.get("job")) ??
-    all.find((a) => a.id === search.get("point")) ??
-    all.find((a) => a.job === search.get("job")) ??
-    all[0];
+
+  // Asked for, and not entered yet.
+  const isNewGenerator = search.get("job") === "generator" && !all.some((a) => a.job === "generator");
+  const shown = isNewGenerator
+    ? undefined
+    : (all.find((a) => a.id === search.get("point") && a.job === search.get("job")) ??
+      all.find((a) => a.id === search.get("point")) ??
+      all.find((a) => a.job === search.get("job")) ??
+      all[0]);
   const show = (job: Subject["job"], point: string) => setSearch({ job, point }, { replace: true });
   const points = specification.lineups.flatMap((l) => l.drivePoints);
   const page = { onReason, onCell };
@@ -86,10 +90,8 @@ export function SuppliesPage({
       {shown?.job === "sun" && <SunPage key={shown.id} point={shown.point} {...page} />}
       {shown?.job === "long-cable" && <LongCablePage key={shown.id} point={shown.point} {...page} />}
       {shown?.job === "one-phase" && <OnePhasePage key={shown.id} lineup={shown.lineup} onReason={onReason} />}
-      {(shown?.job === "generator" || (!shown && search.get("job") === "generator")) && (
-        <GeneratorPage onReason={onReason} />
-      )}
-      {!shown && search.get("job") !== "generator" && (
+      {(shown?.job === "generator" || isNewGenerator) && <GeneratorPage onReason={onReason} />}
+      {!shown && !isNewGenerator && (
         <p className="mt-3 max-w-[640px] text-soft">
           Every lineup has three phases of the mains and stands near its drive points. A pump can be fed from the sun, a
           motor in a well by a step-up transformer, a lineup by one phase, the plant by a generator: choose above; add a

@@ -159,7 +159,7 @@ internal static class MotorRuleChecks
         var riseTime = model.Filter?.RiseTimeUs ?? defaults.RiseTimeUs;
         var critical = defaults.WaveSpeedMPerUs * riseTime / 2;
         var reflection = model.Filter is { Sinusoidal: true } ? 0 : Math.Min(1, length.Value / critical);
-        var supply = OutputVoltage.SupplyOf(model.Converter?.Item, model.Input.BusVoltageV);
+        var supply = model.Input.SupplyV(model.Converter?.Item);
         var (link, inService) = HighestLink(model, supply);
         var peak = link * (1 + (defaults.ReflectionPu * reflection));
         var withstand = Withstand(motor.Connected);

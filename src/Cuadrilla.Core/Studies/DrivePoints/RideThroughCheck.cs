@@ -49,7 +49,7 @@ internal static class RideThroughCheck
     /// <summary>Time that the link lasts at full load, s; infinite where it needs nothing.</summary>
     public static double LinkS(DriveOnConverter model)
     {
-        var restV = model.Converter.Item.FrontEnd.NoLoadLinkPu * model.Input.BusVoltageV;
+        var restV = model.Converter.Item.FrontEnd.NoLoadLinkPu * (model.TwoConductorV ?? model.Input.BusVoltageV);
         var energy = RideThrough.LinkEnergyJ(model.Converter.Item.DcCapacitanceUf * 1e-6, restV,
             model.Input.Defaults.Links.LinkLowPu * restV);
         var power = model.At(1).LinkW;

@@ -45,6 +45,11 @@ public sealed record DrivePointInput
     /// <summary>How it is fed where only one phase is available; null where all three are.</summary>
     public OnePhaseFeed? OnePhase { get; init; }
 
+    /// <summary>Voltage between the conductors that feed a converter here, V: where there is one phase that of its two conductors, else by
+    /// what the converter is made for.</summary>
+    public double SupplyV(ConverterItem? item, SupplyFeed feed = SupplyFeed.ThreePhase) =>
+        OnePhase is null ? OutputVoltage.SupplyOf(item, BusVoltageV, feed) : BusVoltageV;
+
     /// <summary>What feeds it in a group; null outside.</summary>
     public GroupFeed? Group { get; init; }
 }

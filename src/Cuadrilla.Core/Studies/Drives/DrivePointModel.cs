@@ -132,7 +132,7 @@ public class DrivePointModel
     /// <summary>Voltage between the two conductors that feed its converter, V; null where it is fed by three, or has none.</summary>
     public double? TwoConductorV => WholeItem is { } item && Choice is { } choice
         && (item.FrontEnd is FrontEnd.SinglePhase || choice.Feed == SupplyFeed.TwoPhases)
-            ? OutputVoltage.SupplyOf(item, Input.BusVoltageV, choice.Feed)
+            ? Input.SupplyV(item, choice.Feed)
             : null;
 
     /// <summary>How the motor is fed when it runs.</summary>
@@ -240,10 +240,10 @@ public class DrivePointModel
     internal (ConnectedMotor Connected, OutputVoltage Voltage) Linked(MotorPlate plate, MotorConnection connection,
         ConverterItem? converter, OutputFilterItem? filter)
     {
-        var supply = OutputVoltage.SupplyOf(converter, MotorSideV);
+        var supply = StepUp is null ? Input.SupplyV(converter) : OutputVoltage.SupplyOf(converter, MotorSideV);
         connection = StepUp is null ? connection : LinkBehind(plate, connection, supply);
         var asLinked = ConnectedMotor.Of(plate, connection, supply, supply);
-        var voltage = OutputVoltage.Of(asLinked.Plate, converter, filter, Cable, MotorSideV);
+        var voltage = OutputVoltage.Of(asLinked.Plate, converter, filter, Cable, supply);
         return (ConnectedMotor.Of(plate, connection, supply, Math.Max(voltage.AtMotorV, 0.05 * supply)), voltage);
     }
 

@@ -37,11 +37,10 @@ public readonly record struct OutputVoltage(double SupplyV, double FrontV, doubl
     /// <param name="item">The converter, or null.</param>
     /// <param name="filter">The filter, or null.</param>
     /// <param name="cable">Ohm per conductor, or null while unknown.</param>
-    /// <param name="busV">Nominal voltage of the bus, V.</param>
-    public static OutputVoltage Of(MotorPlate plate, ConverterItem? item, OutputFilterItem? filter, Complex? cable, double busV)
+    /// <param name="supply">Voltage between the conductors that feed it, V.</param>
+    public static OutputVoltage Of(MotorPlate plate, ConverterItem? item, OutputFilterItem? filter, Complex? cable, double supply)
     {
         ArgumentNullException.ThrowIfNull(plate);
-        var supply = SupplyOf(item, busV);
         var front = item is null ? 0 : supply * (1 - item.FrontEnd.LargestOutputPu);
         var isDc = plate.Technology == MotorTechnology.DcSeparatelyExcited;
         var sine = Math.Sqrt(1 - (plate.PowerFactor * plate.PowerFactor));

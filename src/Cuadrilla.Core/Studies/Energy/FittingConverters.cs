@@ -32,7 +32,7 @@ internal sealed class FittingConverters
         [
             .. MadeFor.Converters(model.Data, model.Input.BusVoltageV)
                 .Where(i => i.Family == chosen || i.IsGeneralPurpose)
-                .Where(i => Math.Abs((OutputVoltage.SupplyOf(i, model.Input.BusVoltageV) / i.RatedVoltageV) - 1) < SameVoltagePu)
+                .Where(i => Math.Abs((model.Input.SupplyV(i) / i.RatedVoltageV) - 1) < SameVoltagePu)
                 .OrderBy(i => i.RatedKw).ThenBy(i => i.PriceIndex)
                 .GroupBy(i => i.Family),
         ];

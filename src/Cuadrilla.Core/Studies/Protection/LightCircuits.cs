@@ -2,6 +2,7 @@ using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.Drives;
@@ -28,14 +29,19 @@ internal static class LightCircuits
             return [];
         }
 
-        var (known, buses) = (data.With(plant), plant.BusOfDrivePoints());
-        return [.. plant.AllDrivePoints().Where(p => plant.GroupOf(p.Id) is null)
-            .SelectMany(p => Of(p, buses[p.Id].NominalVoltageV, usual, plant.Site.AmbientMaxC, known))];
+        var known = data.With(plant);
+        return [.. plant.Lineups.SelectMany(l => l.DrivePoints.Where(p => plant.GroupOf(p.Id) is null)
+            .SelectMany(p => Of(p, SupplyOf(l, plant.Distribution.Bus(l.BusId)), usual, plant.Site.AmbientMaxC, known)))];
     }
 
-    private static IEnumerable<string> Of(DrivePoint point, double busV, CableInstallation usual, double ambientC, EngineeringData data)
+    // Where there is one phase, that of its two conductors; else by what the converter is made for.
+    private static Func<ConverterItem?, double> SupplyOf(Lineup lineup, Bus bus) => lineup.OnePhase is { } one
+        ? _ => one.VoltageOn(bus.NominalVoltageV)
+        : converter => OutputVoltage.SupplyOf(converter, bus.NominalVoltageV);
+
+    private static IEnumerable<string> Of(DrivePoint point, Func<ConverterItem?, double> supplyOf, CableInstallation usual, double ambientC, EngineeringData data)
     {
-        var (motorA, feederA) = MostA(point, busV, data);
+        var (motorA, feederA) = MostA(point, supplyOf, data);
         if (point.Cable.CrossSectionMm2.IsKnown
             && motorA <= LightPu * LeastA(point.Cable.CrossSectionMm2.Value, point.Cable.ParallelRuns, point.Cable.Material,
                 point.Cable.Installation ?? usual))
@@ -57,7 +63,8 @@ internal static class LightCircuits
 
     // The most that its converter gives or draws for ever, or that the relay of a motor on the line stands; without end where that is not
     // known.
-    private static (double MotorA, double FeederA) MostA(DrivePoint point, double busV, EngineeringData data)
+    private static (double MotorA, double FeederA) MostA(DrivePoint point, Func<ConverterItem?, double> supplyOf,
+        EngineeringData data)
     {
         if (point.Motor is not MotorChoice.FromCatalogue motor || data.Motors.GetValueOrDefault(motor.ItemId) is not { } item)
         {
@@ -66,7 +73,7 @@ internal static class LightCircuits
 
         var choice = point.Converter as ConverterChoice.FromCatalogue;
         var converter = choice is null ? null : data.Converters.GetValueOrDefault(choice.ItemId);
-        var supplyV = OutputVoltage.SupplyOf(converter, busV);
+        var supplyV = supplyOf(converter);
         var ratedA = ConnectedMotor.Of(item.Plate, motor.Connection, supplyV, supplyV).Plate.RatedCurrentA;
         return (choice, converter) switch
         {

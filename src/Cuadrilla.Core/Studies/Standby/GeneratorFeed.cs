@@ -11,6 +11,8 @@ namespace Cuadrilla.Core.Studies.Standby;
 /// <param name="IsStandby">True where the mains feed otherwise.</param>
 public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Generator Generator, bool IsStandby)
 {
+    private const int Named = 4;
+
     // What public systems ask has no place on a generator of one's own; what lacks and what is assumed of the supply neither.
     private static readonly string[] OfMains = ["harmonics.pcc", "harmonics.equipment", "harmonics.terminal-thdi", "supply.data"];
 
@@ -44,12 +46,14 @@ public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Gene
                 && !Array.Exists(OfMains, o => c.Id.StartsWith(o, StringComparison.Ordinal)))];
     }
 
-    /// <summary>A check in words: whose it is, and its title.</summary>
-    public string Said(Check check)
+    /// <summary>Checks in words: each title once, with whose it is; of many the first few.</summary>
+    public IReadOnlyList<string> Said(IEnumerable<Check> checks)
     {
-        ArgumentNullException.ThrowIfNull(check);
-        return Plant.AllDrivePoints().FirstOrDefault(p => p.Id == check.DrivePointId) is { } point
-            ? $"{point.Tag}: {check.Title}"
-            : check.Title;
+        var tags = Plant.AllDrivePoints().ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
+        return [.. checks.GroupBy(c => c.Title, StringComparer.Ordinal).Select(g => (g.Key, Whose: g.Select(c => tags.GetValueOrDefault(c.DrivePointId))
+                .OfType<string>().Distinct(StringComparer.Ordinal).ToList()))
+            .Select(g => g.Whose.Count == 0 ? g.Key
+                : $"{g.Key}: {string.Join(", ", g.Whose.Take(Named))}"
+                    + (g.Whose.Count > Named ? $" and {g.Whose.Count - Named} more" : string.Empty))];
     }
 }

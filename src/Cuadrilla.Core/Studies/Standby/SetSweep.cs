@@ -38,20 +38,29 @@ public sealed record SetSweep(IReadOnlyList<SetOfSize> Sizes, double? LeastKva, 
             return null;
         }
 
-        var sizes = Parts.Select(part => Judged(feed, part, studies)).ToList();
-        var fails = Always(sizes, s => s.Fails);
-        var open = Always(sizes, s => s.NeedsData);
-        sizes = [.. sizes.Select(s => s with { Fails = [.. s.Fails.Except(fails)], NeedsData = [.. s.NeedsData.Except(open)] })];
+        List<(SetOfSize Size, IReadOnlyList<Check> Checks)> found = [.. Parts.Select(part => Judged(feed, part, studies))];
+        var fails = Always(found, Verdict.Fails);
+        var open = Always(found, Verdict.NeedsData);
+        IReadOnlyList<string> Said(IReadOnlyList<Check> checks, Verdict verdict, HashSet<string> always) =>
+            feed.Said(checks.Where(c => c.Verdict == verdict && !always.Contains(Key(c))));
+        List<SetOfSize> sizes = [.. found.Select(f => f.Size with
+        {
+            Fails = Said(f.Checks, Verdict.Fails, fails), NeedsData = Said(f.Checks, Verdict.NeedsData, open),
+        })];
 
         // From some size on nothing fails any more: a single size between that holds by chance is none to buy.
         var last = sizes.FindLastIndex(s => s.Fails.Count + s.NeedsData.Count > 0);
-        return new SetSweep(sizes, last + 1 < sizes.Count ? sizes[last + 1].Kva : null, fails, open);
+        return new SetSweep(sizes, last + 1 < sizes.Count ? sizes[last + 1].Kva : null,
+            feed.Said(found[^1].Checks.Where(c => fails.Contains(Key(c)))), feed.Said(found[^1].Checks.Where(c => open.Contains(Key(c)))));
     }
 
-    private static List<string> Always(List<SetOfSize> sizes, Func<SetOfSize, IReadOnlyList<string>> said) =>
-        [.. sizes.Skip(1).Aggregate(said(sizes[0]), (common, s) => [.. common.Intersect(said(s), StringComparer.Ordinal)])];
+    private static HashSet<string> Always(List<(SetOfSize Size, IReadOnlyList<Check> Checks)> found, Verdict verdict) =>
+        found.Select(f => f.Checks.Where(c => c.Verdict == verdict).Select(Key).ToHashSet(StringComparer.Ordinal))
+            .Aggregate((common, keys) => [.. common.Where(keys.Contains)]);
 
-    private static SetOfSize Judged(GeneratorFeed feed, double part, IPlantStudies studies)
+    private static string Key(Check check) => string.Join('|', check.Id, check.DrivePointId, check.ElementId, check.Title);
+
+    private static (SetOfSize Size, IReadOnlyList<Check> Checks) Judged(GeneratorFeed feed, double part, IPlantStudies studies)
     {
         var set = feed.Generator;
         var sized = set with
@@ -61,13 +70,11 @@ public sealed record SetSweep(IReadOnlyList<SetOfSize> Sizes, double? LeastKva, 
         };
         var checks = GeneratorFeed.Concerned(studies.Drafted(feed.On(sized)));
         double? Most(string id) => checks.Where(c => c.Id == id && c.Figure.IsKnown).Select(c => (double?)c.Figure.Value).Max();
-        IReadOnlyList<string> Said(Verdict verdict) =>
-            [.. checks.Where(c => c.Verdict == verdict).Select(feed.Said).Distinct(StringComparer.Ordinal)];
-        return new SetOfSize(
+        return (new SetOfSize(
             sized.TotalKva(), sized.RatedKw.IsKnown ? sized.TotalKw() : null, Most("supply.generator-loading"),
             Most("supply.generator-distortion"),
             checks.Where(c => c.Id == "supply.start-dip" && c.Figure.IsKnown && c.Limit is { IsKnown: true, Value: > 0 })
                 .Select(c => (double?)(100 * c.Figure.Value / c.Limit.Value)).Max(),
-            Said(Verdict.Fails), Said(Verdict.NeedsData), checks.Count(c => c.Verdict == Verdict.Tight), part == 1);
+            [], [], checks.Count(c => c.Verdict == Verdict.Tight), part == 1), checks);
     }
 }

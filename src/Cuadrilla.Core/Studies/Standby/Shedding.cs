@@ -30,6 +30,9 @@ public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scena
     private const int MostSteps = 40;
     private const double WideFilterA = 10_000;
 
+    // So much of what is too much goes at once, before the plant is computed anew; nothing goes that need not.
+    private const double AtOncePu = 0.8;
+
     private static readonly string[] ByDistortion = ["harmonics.plant-voltage", "supply.generator-distortion"];
 
     // What sheds against a check; the rest is not the load's fault.
@@ -46,24 +49,23 @@ public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scena
         var plant = feed.Plant;
         List<ShedStep> steps = [];
         var found = studies.Drafted(plant);
-        while (steps.Count < MostSteps && Next(plant, found) is var (changed, step))
+        while (steps.Count < MostSteps && Next(plant, found) is var (changed, taken))
         {
             plant = changed;
-            steps.Add(step);
+            steps.AddRange(taken);
             found = studies.Drafted(plant);
         }
 
         var (busId, filterA, pct) = Filtered(feed, studies);
         return new Shedding(steps, plant.Scenarios,
-            [.. Failing(found).Select(c => $"{c.Title}{(c.Scenario.Length > 0 ? $" in {c.Scenario}" : string.Empty)}")
-                .Distinct(StringComparer.Ordinal)],
+            feed.Said(Failing(found)),
             busId, filterA, pct);
     }
 
     private static IEnumerable<Check> Failing(PlantAssessment found) =>
         GeneratorFeed.Concerned(found).Where(c => c.Verdict == Verdict.Fails);
 
-    private static (PlantSpecification Plant, ShedStep Step)? Next(PlantSpecification plant, PlantAssessment found)
+    private static (PlantSpecification Plant, IReadOnlyList<ShedStep> Steps)? Next(PlantSpecification plant, PlantAssessment found)
     {
         foreach (var check in Failing(found).OrderBy(c => c.MarginPct.IsKnown ? c.MarginPct.Value : double.NegativeInfinity))
         {
@@ -75,59 +77,77 @@ public sealed record Shedding(IReadOnlyList<ShedStep> Steps, IReadOnlyList<Scena
             }
 
             var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-            var shed = ByCapacitors.Contains(check.Id) ? Bank(plant, scenario)
-                : ByDistortion.Contains(check.Id) ? Distorter(plant, scenario, result)
-                : check.Id == "supply.generator-regeneration" ? Giver(plant, scenario, result)
-                : ByPower.Contains(check.Id) ? Largest(plant, scenario, result, check)
-                : null;
-            if (shed is var (without, what))
+            var why = check.Figure.IsKnown
+                ? $"{check.Title}: {Text.N(check.Figure.Value, 3)} {check.Unit} against "
+                    + Text.N(check.Limit.IsKnown ? check.Limit.Value : 0, 3)
+                : check.Title;
+            List<ShedStep> steps = [];
+            List<(string Id, double Part)> asked = [.. AskedOf(plant, scenario, result, check)];
+            double gone = 0;
+            var wanted = check is { Sense: LimitSense.AtMost, Figure: { IsKnown: true, Value: > 0 }, Limit.IsKnown: true }
+                ? AtOncePu * asked.Sum(a => a.Part) * Math.Max(0, 1 - (check.Limit.Value / check.Figure.Value))
+                : 0;
+            foreach (var (id, part) in asked)
             {
-                var why = check.Figure.IsKnown
-                    ? $"{check.Title}: {Text.N(check.Figure.Value, 3)} {check.Unit} against {Text.N(check.Limit.IsKnown ? check.Limit.Value : 0, 3)}"
-                    : check.Title;
-                return (plant with { Scenarios = [.. plant.Scenarios.Select(s => s.Id == scenario.Id ? without : s)] },
-                    new ShedStep(scenario.Id, scenario.Name, what, why));
+                if (Off(plant, scenario, id) is not var (without, what))
+                {
+                    continue;
+                }
+
+                scenario = without;
+                steps.Add(new ShedStep(scenario.Id, scenario.Name, what, why));
+                gone += part;
+                if (gone >= wanted)
+                {
+                    break;
+                }
+            }
+
+            if (steps.Count > 0)
+            {
+                return (plant with { Scenarios = [.. plant.Scenarios.Select(s => s.Id == scenario.Id ? scenario : s)] }, steps);
             }
         }
 
         return null;
     }
 
-    private static (Scenario Without, string What)? Bank(PlantSpecification plant, Scenario scenario) =>
-        plant.Distribution.CapacitorBanks.Where(b => scenario.StepsOnOf(b) > 0)
-            .OrderByDescending(b => b.StepKvar * scenario.StepsOnOf(b)).FirstOrDefault() is { } bank
-            ? (scenario with { BankStates = [.. scenario.BankStates.Where(s => s.BankId != bank.Id), new BankState(bank.Id, 0)] },
-                bank.Name)
-            : null;
-
-    private static (Scenario Without, string What)? Distorter(PlantSpecification plant, Scenario scenario, ScenarioResult result) =>
-        Contributions.Of(plant, result).FirstOrDefault(c => c.SharePct > 0) is { } most ? Off(plant, scenario, most.DrivePointId) : null;
-
-    private static (Scenario Without, string What)? Giver(PlantSpecification plant, Scenario scenario, ScenarioResult result) =>
-        result.Drives.Where(d => d.Point.LineW < 0).MinBy(d => d.Point.LineW) is { } giver
-            ? Off(plant, scenario, giver.DrivePointId)
-            : null;
-
-    // The one whose start is judged goes where a start fails; else whatever takes most: a drive, or another load.
-    private static (Scenario Without, string What)? Largest(PlantSpecification plant, Scenario scenario, ScenarioResult result, Check check)
+    // What answers to a check, the largest part first; empty where less load does not mend it.
+    private static IEnumerable<(string Id, double Part)> AskedOf(PlantSpecification plant, Scenario scenario, ScenarioResult result,
+        Check check)
     {
-        var own = check.DrivePointId.Length > 0 ? check.DrivePointId : check.ElementId;
-        if (check.Id == "supply.start-dip" && own.Length > 0 && Off(plant, scenario, own) is { } starter)
-        {
-            return starter;
-        }
-
-        return result.Drives.Select(d => (Id: d.DrivePointId, W: d.Point.LineW))
-            .Concat(result.OnLine.Select(d => (d.DrivePointId, d.PowerVa.Real)))
-            .Concat(plant.Distribution.Loads.Where(l => result.Network.IsLive(l.BusId))
-                .Select(l => (l.Id, l.PowerVa().Real * scenario.LoadLevelPuOf(l.Id))))
-            .Where(x => x.Item2 > 0).OrderByDescending(x => x.Item2).Select(x => Off(plant, scenario, x.Item1))
-            .FirstOrDefault(x => x is not null);
+        var asked = ByCapacitors.Contains(check.Id)
+                ? plant.Distribution.CapacitorBanks.Select(b => (b.Id, b.StepKvar * scenario.StepsOnOf(b)))
+            : ByDistortion.Contains(check.Id)
+                ? Contributions.Of(plant, result).Select(c => (c.DrivePointId, c.SharePct))
+            : check.Id == "supply.generator-regeneration"
+                ? result.Drives.Select(d => (d.DrivePointId, -d.Point.LineW))
+            : ByPower.Contains(check.Id) ? Drawing(plant, scenario, result, check)
+            : [];
+        return asked.Where(a => a.Item2 > 0).OrderByDescending(a => a.Item2);
     }
 
-    // A drive point, all members of a group or a common DC bus, or another load.
+    // The one whose start is judged goes where a start fails; else whatever takes most: a drive, or another load.
+    private static IEnumerable<(string Id, double Part)> Drawing(PlantSpecification plant, Scenario scenario, ScenarioResult result,
+        Check check)
+    {
+        var own = check.DrivePointId.Length > 0 ? check.DrivePointId : check.ElementId;
+        return check.Id == "supply.start-dip" && own.Length > 0 && Off(plant, scenario, own) is not null ? [(own, 1)]
+            : result.Drives.Select(d => (d.DrivePointId, d.Point.LineW))
+                .Concat(result.OnLine.Select(d => (d.DrivePointId, d.PowerVa.Real)))
+                .Concat(plant.Distribution.Loads.Where(l => result.Network.IsLive(l.BusId))
+                    .Select(l => (l.Id, l.PowerVa().Real * scenario.LoadLevelPuOf(l.Id))));
+    }
+
+    // A drive point, all members of a group or a common DC bus, a capacitor bank, or another load.
     private static (Scenario Without, string What)? Off(PlantSpecification plant, Scenario scenario, string id)
     {
+        if (plant.Distribution.CapacitorBanks.FirstOrDefault(b => b.Id == id) is { } bank)
+        {
+            return scenario.StepsOnOf(bank) == 0 ? null
+                : (scenario with { BankStates = [.. scenario.BankStates.Where(s => s.BankId != id), new BankState(id, 0)] }, bank.Name);
+        }
+
         if (plant.Distribution.Loads.FirstOrDefault(l => l.Id == id) is { } load)
         {
             return (scenario with { LoadStates = [.. scenario.LoadStates.Where(s => s.LoadId != id), new LoadState(id, 0)] }, load.Name);

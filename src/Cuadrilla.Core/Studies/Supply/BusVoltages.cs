@@ -28,11 +28,12 @@ internal static class BusVoltages
         foreach (var scenario in scenarios)
         {
             var taps = NoLoad(plant, scenario.Network);
+            var heldPu = GeneratorLoad.HeldPu(plant, scenario);
             foreach (var bus in scenario.Buses)
             {
                 var (least, most) = taps.GetValueOrDefault(scenario.Network.NodeOf(bus.BusId), (1, 1));
-                var lowest = 100 * Loaded(low * least, bus.VoltagePu);
-                var highest = 100 * Loaded(high * most, bus.VoltagePu);
+                var lowest = 100 * Loaded(low * least, bus.VoltagePu + heldPu);
+                var highest = 100 * Loaded(high * most, bus.VoltagePu + heldPu);
                 var before = found.GetValueOrDefault(bus.BusId)
                     ?? new BusVoltageRange(double.PositiveInfinity, string.Empty, double.NegativeInfinity, string.Empty, most);
                 if (lowest < before.LowestPct)

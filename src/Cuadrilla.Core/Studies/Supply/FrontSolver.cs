@@ -70,7 +70,8 @@ internal static class FrontSolver
                     LeakageMismatchPu = place.LeakageMismatchPu,
                 };
             case FrontEnd.Diode or FrontEnd.SinglePhase:
-                return SinglePhase(item, point, place, OutputVoltage.SupplyOf(item, place.EmfV, drive.Feed));
+                return SinglePhase(item, point, place,
+                    drive.LoopPu is { } part ? part * place.EmfV : OutputVoltage.SupplyOf(item, place.EmfV, drive.Feed));
             default:
                 return null;
         }
@@ -103,13 +104,18 @@ internal static class FrontSolver
         };
     }
 
+    // Time constant of link capacitors with their equivalent series resistance, s: electrolytics lose tan δ = ω·C·ESR of 0.10 to 0.20 at
+    // 100 Hz, the least of which is 160 µs; (verify) two thirds of that, so that currents are rather too large. Pulses that charge a
+    // link twice a cycle are damped by little else, and without it choke and link swing in places where no real unit does.
+    private const double LinkEsrS = 100e-6;
+
     // Between two phases the loop holds the impedance of both. Between phase and neutral the zero sequence is taken to be as
     // the positive one, so that the loop is again twice a phase.
     private static RectifierInput SinglePhase(ConverterItem item, OperatingPoint point, in FrontPlace place, double loopV) =>
         Circuit(item, RectifierKind.SinglePhase, point, place) with
         {
             LineVoltageV = loopV,
-            SourceResistanceOhm = 2 * place.SeenOhm.Real,
+            SourceResistanceOhm = (2 * place.SeenOhm.Real) + (LinkEsrS / Math.Max(item.DcCapacitanceUf * 1e-6, 1e-6)),
             SourceInductanceH = (2 * place.SeenOhm.Imaginary / (2 * Math.PI * place.FrequencyHz)) + (2 * item.LineSideH(place.FrequencyHz)),
             UnbalancePu = 0,
             Background = default,

@@ -19,6 +19,16 @@ public static class GeneratorLoad
         return (sum * SupplyNetwork.BaseVa) + result.Transformers.Sum(t => t.WindingLossW);
     }
 
+    /// <summary>What a generator's regulator adds to all voltages of a scenario, parts of nominal: it holds the terminals, behind whose
+    /// reactance they were solved; 0 for other sources.</summary>
+    public static double HeldPu(PlantSpecification plant, ScenarioResult result)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(result);
+        return plant.Source.Strength is SourceStrength.Generator
+            && result.Buses.FirstOrDefault(b => b.BusId == plant.Source.BusId) is { } terminals ? 1 - terminals.VoltagePu : 0;
+    }
+
     /// <summary>Largest apparent power with locked rotor of what starts across the line, VA; 0 where nothing does.</summary>
     public static double LargestStartVa(PlantSpecification plant, IReadOnlyList<ScenarioResult> scenarios)
     {

@@ -203,7 +203,7 @@ internal static class ScenarioStudy
         var head = members[0].Model;
         var point = OperatingPoint.OfBus(members.Sum(m => m.Model.Input.Group!.Count * m.Point.LinkW), head.WholeItem);
         return point.DrawsFromLine ? new RunningDrive(id, head.WholeItem, head.Converter.Feed, head.WholeFeederOhm, null, point,
-            buses[head.Id].Id) : null;
+            buses[head.Id].Id) { LoopPu = RunningDrive.LoopOf(head.Input) } : null;
     }
 
     private static List<string> Unsettled(PlantSpecification plant, Scenario scenario, IReadOnlyList<DriveInScenario> drives,

@@ -6,6 +6,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Supplies;
@@ -64,7 +65,70 @@ public sealed class OnePhaseChecksTests
         };
         var check = CheckOf(two, "single-phase.neutral");
         Assert.True(check.Figure.Value > 1.2 * one.Figure.Value, $"{check.Figure.Value} against {one.Figure.Value}");
-        Assert.Contains("1 more on the bus", check.Reason.WithNumbers, StringComparison.Ordinal);
+        Assert.Contains("what else is on its bus", check.Reason.WithNumbers, StringComparison.Ordinal);
+    }
+
+    // A drive point that is not complete draws nothing in a scenario: its lineup's sum is not known.
+    [Fact]
+    public void A_sum_that_lacks_a_machine_is_not_judged()
+    {
+        var id = OnConverters.Lineups[0].DrivePoints[0].Id;
+        var open = Changed(OnConverters, id, p => p with { Converter = new ConverterChoice.NotChosen() });
+        Assert.Equal(Verdict.NeedsData, CheckOf(open, "single-phase.input-current").Verdict);
+        Assert.Equal(Verdict.NeedsData, CheckOf(open, "single-phase.neutral").Verdict);
+        var still = OnConverters with
+        {
+            Scenarios = [OnConverters.Scenarios[0] with
+            {
+                States = [.. OnConverters.AllDrivePoints().Select(p => new DrivePointState(p.Id, false, 1, 1))],
+            }],
+        };
+        Assert.Equal(Verdict.NeedsData, CheckOf(still, "single-phase.input-current").Verdict);
+        Assert.Equal(Verdict.NeedsData, CheckOf(Of(), "single-phase.input-current").Verdict);
+    }
+
+    // 690 V: its phase is 398 V, which three-phase units of 400 V take on two conductors; 480 V: 277 V, for which there is none.
+    [Theory]
+    [InlineData(690, 0.75, true)]
+    [InlineData(690, 4, true)]
+    [InlineData(690, 7.5, true)]
+    [InlineData(480, 3, false)]
+    public void Other_voltages_are_fed_by_what_is_made_for_them_or_refused(double busV, double kw, bool fits)
+    {
+        var plant = Of(o => o with { Machines = [Machine("pump", kw, 60)] });
+        plant = plant with
+        {
+            Source = plant.Source with { FrequencyHz = busV == 480 ? 60 : 50 },
+            Distribution = plant.Distribution with
+            {
+                Buses = [.. plant.Distribution.Buses.Select(b => b.Id == "bus-a" ? b with { NominalVoltageV = busV } : b)],
+                Links = [.. plant.Distribution.Links.Where(l => l is not BusLink.Coupler)],
+            },
+        };
+        var done = Assert.IsType<CommandOutcome.Done>(new ChooseOnePhaseMeans(LineupId, OnePhaseMeans.Converters).On(plant, DemoChanges.Assessor));
+        var point = Assert.Single(done.After.Lineups[0].DrivePoints);
+        Assert.True(fits == point.Converter is ConverterChoice.FromCatalogue { Feed: SupplyFeed.TwoPhases }, string.Join("; ", done.Notes));
+        Assert.Equal(fits ? 0 : 1, done.Notes.Count);
+        if (fits)
+        {
+            var draw = Assessed(Wired(done.After)).Scenarios[0].Drives.Single().Front;
+            Assert.InRange(Assert.IsType<RectifierResult.SteadyState>(draw).DcVoltageMeanV, 1.15 * 398, 1.45 * 398);
+        }
+    }
+
+    // What the lineup says counts, not what the unit would like: between two phases of 400 V a unit of 230 V stands at 400 V.
+    [Fact]
+    public void Two_phases_are_not_taken_for_one_and_the_neutral()
+    {
+        var across = OnConverters with
+        {
+            Lineups = [OnConverters.Lineups[0] with { OnePhase = OnConverters.Lineups[0].OnePhase! with { ToNeutral = false } }],
+        };
+        var id = across.Lineups[0].DrivePoints[0].Id;
+        Assert.Equal(Verdict.Fails, CheckOf(across, "single-phase.converter-choice", id).Verdict);
+        Assert.Equal(400, DemoChanges.Assessor.Study(across, across.Lineups[0].DrivePoints[0]).Model.TwoConductorV!.Value, 9);
+        var draw = Assert.IsType<RectifierResult.SteadyState>(Assessed(across).Scenarios[0].Drives[0].Front);
+        Assert.InRange(draw.DcVoltageMeanV, 1.15 * 400, 1.45 * 400);
     }
 
     [Fact]

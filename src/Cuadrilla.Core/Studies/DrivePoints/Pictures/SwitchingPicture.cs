@@ -72,7 +72,8 @@ public static class SwitchingPicture
             return null;
         }
 
-        var linkV = (item.FrontEnd is FrontEnd.DcLink ? Math.Sqrt(2) : item.FrontEnd.NoLoadLinkPu) * model.Input.BusVoltageV;
+        var linkV = (item.FrontEnd is FrontEnd.DcLink ? Math.Sqrt(2) : item.FrontEnd.NoLoadLinkPu)
+            * (model.TwoConductorV ?? model.Input.BusVoltageV);
         return CommonMode.Of(new CommonMode.Case(
             cable.LengthM.Value * cable.ParallelRuns, cable.CrossSectionMm2.Value, null, SlopeKvPerUs, linkV, khz, item.LightCurrentA,
             ImpedanceOhm));
