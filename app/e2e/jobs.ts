@@ -3,8 +3,8 @@ import { Hands } from "./hands";
 import { cell } from "./plant";
 
 /** An empty plant with its supply stated; its key. */
-export async function emptyPlant(request: APIRequestContext): Promise<string> {
-  const made = await request.post("/api/projects", { data: { name: "Empty", who: "engineer", supply: "400-50" } });
+export async function emptyPlant(request: APIRequestContext, supply = "400-50"): Promise<string> {
+  const made = await request.post("/api/projects", { data: { name: "Empty", who: "engineer", supply } });
   const { id, edit, specification } = (await made.json()) as {
     id: string;
     edit: number;
@@ -86,7 +86,7 @@ async function assumedAndSized(hands: Hands, tag: string, section: string): Prom
   await hands.find("assume");
   await hands.saved();
   await hands.find("size");
-  await expect(cell(hands.page, tag, "motor")).toHaveAccessibleName(/\d kW/, { timeout: 20_000 });
+  await expect(cell(hands.page, tag, "motor")).toHaveAccessibleName(/\d (kW|hp)/, { timeout: 20_000 });
   await hands.click(cell(hands.page, tag, "cable"));
   await hands.fill(hands.page.getByRole("textbox", { name: "Cross-section" }), section);
   await hands.saved();

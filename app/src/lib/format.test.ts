@@ -9,6 +9,7 @@ describe("numbers as they are shown", () => {
     expect(n(1234)).toBe("1234");
     expect(n(-0.5)).toBe("−0.500");
     expect(n(0)).toBe("0");
+    expect(n(-3e-14)).toBe("0");
   });
 
   it("shows a dash for what is not known", () => {

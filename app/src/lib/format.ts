@@ -5,7 +5,8 @@ export function n(value: number | null | undefined, significant = 3): string {
   if (value === null || value === undefined || !Number.isFinite(value)) {
     return "–";
   }
-  if (value === 0) {
+  // Less than its last decimal shows: rounding of sums that cancel.
+  if (Math.abs(value) < 5e-7) {
     return "0";
   }
   const whole = Math.floor(Math.log10(Math.abs(value))) + 1;

@@ -13,7 +13,7 @@ public static class UnitTable
     // Units in sentences: those whose meaning needs no context. Flow may be of air or water, kW of shaft or line: these stay.
     private static readonly Lazy<Regex> InSentences = new(() => new Regex(
         @"(?<![\w.·/^√(])((?:[−-]?\d+(?:\.\d+)?)(?: to ))?([−-]?\d+(?:\.\d+)?) ("
-            + string.Join('|', All.Value.Values.Where(q => q.Us != q.Shown && !q.Kept.StartsWith("m³", StringComparison.Ordinal)
+            + string.Join('|', All.Value.Values.Where(q => q.Us != q.Shown && !q.Kept.StartsWith("m³/", StringComparison.Ordinal)
                 && q.Kept == q.Shown)
                 .Select(q => Regex.Escape(q.Kept)).OrderByDescending(u => u.Length))
             + @")(?![\w²³/·°^])",

@@ -81,6 +81,7 @@ public sealed class UnitTests
     [InlineData("1 × 3.31 mm² copper, 30 m, screened", "1 × 12 AWG copper, 98.4 ft, screened")]
     [InlineData("200 Nm·2π·1480/60", "200 Nm·2π·1480/60")]
     [InlineData("rise of 80 K, 200 Nm", "rise of 144 °F, 148 lb·ft")]
+    [InlineData("7.571 m³ a day, 998 kg/m³, 3 m³/h", "2000 gal a day, 62.3 lb/ft³, 3 m³/h")]
     public void Sentences_change_their_units_formulae_do_not(string si, string us)
     {
         Assert.Equal(us, UnitTable.Sentence(Us, si));
