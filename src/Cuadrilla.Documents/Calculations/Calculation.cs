@@ -74,6 +74,10 @@ public sealed class Calculation
         Of<PvCalculations.StringInput>("pv-string", PvCalculations.String),
         Of<PvCalculations.YearInput>("pv-year", PvCalculations.Year),
         Of<SpecialSupplyCalculations.GeneratorInput>("generator-dip", SpecialSupplyCalculations.Generator),
+        Of<CabinetCalculations.HeatInput>("enclosure-heat", CabinetCalculations.Heat),
+        Of<CabinetCalculations.AirInput>("air-flow", CabinetCalculations.Air),
+        Of<CabinetCalculations.ControlInput>("control-supply", CabinetCalculations.Control),
+        Of<ScalingCalculation.Input>("scaling", ScalingCalculation.Run),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>

@@ -11,9 +11,9 @@ public sealed class LayoutTests
     // Items of the catalogue stand beside the formulae of their component, so the catalogue as a whole comes after all of them.
     private static readonly string[] Folders =
     [
-        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Supplies", "Interference", "Protection",
-        "Network",
-        "Harmonics", "Catalogue", "Specification", "Studies", "Commands", "Assessment",
+        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Cabinets", "Signals", "Supplies",
+        "Interference", "Protection", "Network", "Harmonics",
+        "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
