@@ -30,12 +30,6 @@ test("screenshots of the main views", async ({ page, request }) => {
   await page.getByRole("button", { name: "Full width" }).click();
   await shoot("protection");
   await page.keyboard.press("Escape");
-  await cell(page, "DP-02", "motor").click();
-  await page.getByRole("tab", { name: "Candidates" }).click();
-  await page.getByRole("button", { name: "Compare technologies …" }).click();
-  await expect(page.getByRole("row", { name: /driven while off/ })).toBeVisible();
-  await shoot("technologies");
-  await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Fails hoist drum" }).click();
   await expect(page.getByRole("figure", { name: "Torque of each unit" })).toBeVisible();
   await page.mouse.move(5, 5);
@@ -79,6 +73,9 @@ test("screenshots of the main views", async ({ page, request }) => {
   await expect(page.getByRole("figure", { name: /over the size of the set/ })).toBeVisible();
   await page.getByRole("region", { name: "What must be shed or filtered" }).scrollIntoViewIfNeeded();
   await shoot("generator");
+  await open(page, water, "/cabinets?lineup=l2");
+  await page.getByRole("button", { name: /^RW-1 .*converter/ }).click();
+  await shoot("cabinets");
   await open(page, water, "/list");
   await page.getByLabel("Group by").selectOption("lineup");
   await shoot("list");

@@ -35,6 +35,7 @@ public static class ReferenceCatalogue
         OutputFilters = DataFile.Read<FilterFile>("output-filters.json").Filters,
         ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
+        Cabinets = DataFile.Read<CabinetFile>("cabinets.json").Build(),
         Regions = DataFile.Read<RegionFile>("regions.json").Regions,
         BrakePresets = DataFile.Read<BrakePresetFile>("brake-presets.json").Build(),
         UsualEntries = DataFile.Read<UsualEntryFile>("usual-entries.json").Values,

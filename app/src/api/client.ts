@@ -43,6 +43,7 @@ export type SunAnswer = Schemas["SunDocument"];
 export type LongCableAnswer = Schemas["LongCableDocument"];
 export type SunSweepAnswer = Schemas["SunSweepResult"];
 export type OnePhaseAnswer = Schemas["OnePhaseDocument"];
+export type CabinetAnswer = Schemas["CabinetDocument"];
 export type OnePhasePoint = Schemas["OnePhasePoint"];
 export type GeneratorAnswer = Schemas["GeneratorDocument"];
 export type SetSweepAnswer = Schemas["SetSweep"];

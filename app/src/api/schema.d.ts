@@ -244,6 +244,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/lineups/{lineup}/cabinets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCabinets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/lineups/{lineup}/cabinets.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCabinetsDxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/lineups/{lineup}/comparison": {
         parameters: {
             query?: never;
@@ -1902,6 +1934,120 @@ export interface components {
             name: string;
             busId: string;
         };
+        CabinetBuild: {
+            /**
+             * Cooling
+             * @description How sections get rid of their heat.
+             * @enum {string}
+             */
+            cooling?: "closed" | "vented" | "forced" | "cooled";
+            /**
+             * Height
+             * @description Without plinth.
+             */
+            heightMm?: null | number;
+            /**
+             * Depth
+             * @description Of all sections.
+             */
+            depthMm?: null | number;
+            /**
+             * Section
+             * @description Usual width of a section; a larger unit widens its own.
+             */
+            sectionMm?: null | number;
+            /**
+             * Plinth
+             * @description Below the sections.
+             */
+            plinthMm?: null | number;
+            /**
+             * Width free
+             * @description Where the lineup is to stand.
+             */
+            roomMm?: null | number;
+            /**
+             * Air permitted
+             * @description At the units and under the roof.
+             */
+            permittedC?: null | number;
+            /**
+             * Fan, blowing freely
+             * @description Of each section; mats take their part.
+             */
+            fanM3PerH?: null | number;
+            /**
+             * Filter mats
+             * @description In inlet and outlet: clean ones leave 70 %, fouled ones half of the air.
+             * @enum {string}
+             */
+            mats?: "none" | "clean" | "fouled";
+            /**
+             * Cooler
+             * @description Heat that each section's cooler carries at the room's air.
+             */
+            coolerW?: null | number;
+            /**
+             * Air inside
+             * @description That the cooler holds; above the dew point.
+             */
+            cooledC?: null | number;
+            /**
+             * Factor k
+             * @description Enclosure constant of IEC TS 60890 for its surface and openings; of the maker or the standard.
+             */
+            factorK?: null | number;
+            /**
+             * Factor d
+             * @description For partitions across the section.
+             */
+            factorD?: null | number;
+            /**
+             * Factor c
+             * @description Air at the top over that at half height.
+             */
+            factorC?: null | number;
+            /**
+             * Heat sinks outside
+             * @description Whether the heat sinks of converters reach outside: about a third of their loss stays inside.
+             */
+            sinksOutside?: boolean;
+            /**
+             * Cables from above
+             * @description Whether cables enter at the top.
+             */
+            entersAtTop?: boolean;
+            pins?: components["schemas"]["UnitPin"][];
+        };
+        CabinetDocument: {
+            /** Format: double */
+            heightMm: number;
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            plinthMm: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            floorKgPerM2: number;
+            /** Format: double */
+            incomingA: number;
+            /** Format: double */
+            fanM3PerH: null | number;
+            /** Format: double */
+            permittedC: number;
+            /** Format: double */
+            roomW: null | number;
+            /** Format: double */
+            roomM3PerH: null | number;
+            missing: string[];
+            sections: components["schemas"]["SectionDocument"][];
+            transports: number[][];
+        };
+        /** @enum {unknown} */
+        CabinetUnitKind: "supply-module" | "converter" | "filter" | "starter";
         /** @enum {unknown} */
         CableClass: "very-sensitive" | "sensitive" | "supply" | "noisy";
         CableInstallation: {
@@ -3268,6 +3414,7 @@ export interface components {
             placeId?: string;
             residual?: components["schemas"]["ResidualDevice"];
             onePhase?: null | components["schemas"]["OnePhaseSupply"];
+            cabinets?: null | components["schemas"]["CabinetBuild"];
         };
         LineupComparisonDocument: {
             bestId: string;
@@ -4926,6 +5073,31 @@ export interface components {
              */
             downM: number;
         };
+        PlacedDocument: {
+            id: string;
+            pointId: string;
+            kind: components["schemas"]["CabinetUnitKind"];
+            name: string;
+            /** Format: double */
+            leftMm: number;
+            /** Format: double */
+            bottomMm: number;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            heightMm: number;
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            airM3PerH: number;
+            byHand: boolean;
+            /** Format: double */
+            lossW: null | number;
+            /** Format: double */
+            inletC: null | number;
+        };
         PlantAlternativesDocument: {
             referenceWay: string;
             /** Format: int32 */
@@ -5858,6 +6030,25 @@ export interface components {
             /** Format: double */
             harmonicLossFactor: null | number;
         };
+        SectionDocument: {
+            /** Format: int32 */
+            number: number;
+            kind: components["schemas"]["SectionKind"];
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            surfaceM2: number;
+            worstScenario: string;
+            /** Format: double */
+            lossW: null | number;
+            /** Format: double */
+            topC: null | number;
+            units: components["schemas"]["PlacedDocument"][];
+        };
+        /** @enum {unknown} */
+        SectionKind: "incoming" | "units" | "free-standing" | "control";
         SensitivityDocument: {
             /** Format: double */
             hoursPu: number;
@@ -7546,6 +7737,18 @@ export interface components {
             waveA: number[];
             linkV: number[];
         };
+        UnitPin: {
+            /**
+             * Unit
+             * @description Key of the unit.
+             */
+            unitId: string;
+            /**
+             * In section
+             * @description Number of the section, from the supply on.
+             */
+            section: number;
+        };
         /** @enum {unknown} */
         UnitSystem: "si" | "us-customary";
         UsualSupply: {
@@ -8987,6 +9190,142 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OnePhaseDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getCabinets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CabinetDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getCabinetsDxf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/vnd.dxf": string;
                 };
             };
             /** @description Unauthorized */

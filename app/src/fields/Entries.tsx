@@ -1,7 +1,7 @@
 import { CellChoice, CellQuantity, CellSwitch, CellText } from "../components/CellFields";
 import type { Outcome } from "../components/draft";
 import { ChoiceField, QuantityField, SwitchField, TextField } from "../components/Fields";
-import type { Quantity } from "./units";
+import { openIn, type Quantity } from "./units";
 import { useUnits } from "./useUnits";
 import { editOf, quantityOf, rangeOf, type Field } from "./field";
 
@@ -50,13 +50,14 @@ export function Entry({
       />
     );
   }
-  const open = placeholder ?? field.whenOpen;
+  const shown = quantity ?? quantityOf(field, units);
+  const open = placeholder ?? openIn(field.whenOpen, shown);
   return (
     <QuantityField
       label={label}
       note={note}
       help={`${field.help} ${rangeOf(field, units)}.`}
-      quantity={quantity ?? quantityOf(field, units)}
+      quantity={shown}
       value={typeof value === "number" ? value : null}
       optional={field.optional === true}
       {...(open === undefined ? {} : { placeholder: open })}

@@ -165,6 +165,11 @@ export const unitTable = [
   },
   { kept: "N", us: "lbf", accepts: { N: 1, kN: 1000, lbf: 4.448221615 } },
   {
+    kept: "kg/m²",
+    us: "lb/ft²",
+    accepts: { "kg/m²": 1, "kg/m2": 1, "lb/ft²": 4.882427636, "lb/ft2": 4.882427636, psf: 4.882427636 },
+  },
+  {
     kept: "kg",
     us: "lb",
     accepts: { kg: 1, t: 1000, g: 0.001, lb: 0.45359237, lbs: 0.45359237, "short ton": 907.18474 },

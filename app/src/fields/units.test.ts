@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { parseQuantity, quantityIn, showQuantity, type Quantity, type UnitSystem } from "./units";
+import { openIn, parseQuantity, quantityIn, showQuantity, type Quantity, type UnitSystem } from "./units";
 import { unitsOf } from "./useUnits";
 import { unitTable } from "./unitTable";
 
@@ -94,5 +94,12 @@ describe("what is said in other units", () => {
     expect(us.sentence("takes 5 min at 480 V, 15 kW, 1480 rpm")).toBe("takes 5 min at 480 V, 15 kW, 1480 rpm");
     expect(us.sentence("200 Nm·2π/60")).toBe("200 Nm·2π/60");
     expect(unitsOf("si").sentence("50 m")).toBe("50 m");
+  });
+
+  it("say what an open entry is taken as in the unit shown", () => {
+    expect(openIn("2000", quantityIn("us-customary", "mm"))).toBe("78.74");
+    expect(openIn("2000", quantityIn("si", "mm"))).toBe("2000");
+    expect(openIn("none", quantityIn("us-customary", "mm"))).toBe("none");
+    expect(openIn(undefined, quantityIn("si", "mm"))).toBeUndefined();
   });
 });

@@ -134,3 +134,9 @@ export const nameOf = (value: number, quantity: Quantity): string | undefined =>
 function normalise(unit: string): string {
   return unit.replace(/\s+/g, " ").trim().toLowerCase();
 }
+
+/** What an open entry is taken as, in the unit shown; words stay words. */
+export const openIn = (open: string | undefined, quantity: Quantity): string | undefined =>
+  open !== undefined && /^\d+(\.\d+)?$/.test(open)
+    ? String(Number(inUnit(Number(open), quantity).toPrecision(4)))
+    : open;

@@ -58,7 +58,7 @@ const make = (system: UnitSystem): Units => {
 
 // Units in sentences: those whose meaning needs no context. Flow may be of air or water, kW of shaft or line: these stay.
 const plainUnits = unitTable
-  .filter((q) => "us" in q && !q.kept.startsWith("m³") && !("shown" in q))
+  .filter((q) => "us" in q && !q.kept.startsWith("m³/") && !("shown" in q))
   .map((q) => q.kept.replace(/[/²³·°]/g, "\\$&"))
   .sort((a, b) => b.length - a.length);
 const sentences = new RegExp(

@@ -7,6 +7,7 @@ using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Cabinets;
 using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
@@ -36,6 +37,7 @@ public sealed partial class Assessor : IPlantStudies
     private readonly StudyMemory<StartKey, StartCase> starts;
     private readonly ConditionalWeakTable<PlantSpecification, Once<PlantAssessment>> whole;
     private readonly ConditionalWeakTable<PlantSpecification, Once<Laying>> laid;
+    private readonly ConditionalWeakTable<PlantSpecification, Once<IReadOnlyDictionary<string, (CabinetStudy? Study, Fault? Fault)>>> cabinets;
     private readonly FrontMemory? fronts;
     private readonly CancellationToken stop;
     private readonly bool seeksSecond = true;
@@ -51,6 +53,7 @@ public sealed partial class Assessor : IPlantStudies
     {
         whole = [];
         laid = [];
+        cabinets = [];
         fronts = warmStarts ? new FrontMemory() : null;
         this.data = data ?? throw new ArgumentNullException(nameof(data));
         starts = new StudyMemory<StartKey, StartCase>(
@@ -64,8 +67,8 @@ public sealed partial class Assessor : IPlantStudies
 
     // The same memory for somebody who may leave.
     private Assessor(Assessor other, CancellationToken stop, bool seeksSecond = true) =>
-        (data, drivePoints, starts, whole, laid, fronts, this.stop, this.seeksSecond) =
-        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.fronts, stop, seeksSecond);
+        (data, drivePoints, starts, whole, laid, cabinets, fronts, this.stop, this.seeksSecond) =
+        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.fronts, stop, seeksSecond);
 
     /// <summary>The catalogue.</summary>
     public EngineeringData Data => data;
@@ -177,6 +180,7 @@ public sealed partial class Assessor : IPlantStudies
             BusDropsPct = BusDrops.Pct(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         var models = studies.Select(s => s.Model).ToList();
+        checks.AddRange(CabinetChecksOf(plant, defaults));
         checks.AddRange(Judging.All("emc.rcd", string.Empty, BoardRow.Plant, "Residual-current devices of lineups",
             () => ResidualChecks.OfLineups(supply, models)));
         checks.AddRange(Judging.All("emc.category", string.Empty, BoardRow.Plant, "Interference of supply modules",
@@ -309,7 +313,8 @@ public sealed partial class Assessor : IPlantStudies
         }
     }
 
-    private DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults)
+    private DrivePointInput InputOf(PlantSpecification plant, DrivePoint point, double busVoltageV, DefaultsInForce defaults,
+        Site? site = null)
     {
         var group = GroupFeeds.Of(plant, point, data);
         var lineup = plant.Lineups.First(l => l.DrivePoints.Any(p => p.Id == point.Id));
@@ -317,7 +322,8 @@ public sealed partial class Assessor : IPlantStudies
         return new DrivePointInput
         {
             DrivePoint = point,
-            Site = plant.Site,
+            Site = site ?? SiteOf(plant, lineup, point),
+            IsAirOfSection = site is null && lineup.Cabinets is not null,
             Tariff = plant.Tariff,
             BusVoltageV = lineup.OnePhase?.VoltageOn(busVoltageV) ?? busVoltageV,
             OnePhase = OnePhaseFeed.Of(lineup),

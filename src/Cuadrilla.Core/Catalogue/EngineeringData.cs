@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
+using Cuadrilla.Core.Cabinets;
 using Cuadrilla.Core.Cables;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
@@ -74,6 +75,9 @@ public sealed record EngineeringData
 
     /// <summary>Laws on motors by where the plant stands.</summary>
     public required IReadOnlyList<Region> Regions { get; init; }
+
+    /// <summary>Generic sections and sizes of what stands in them.</summary>
+    public required CabinetSeries Cabinets { get; init; }
 
     /// <summary>Supplies to start a plant from, the first where none is named.</summary>
     public required IReadOnlyList<UsualSupply> UsualSupplies { get; init; }

@@ -42,6 +42,9 @@ public sealed record Lineup(
     /// <summary>Only one phase is available to it; null: all three are.</summary>
     public OnePhaseSupply? OnePhase { get; init; }
 
+    /// <summary>Cabinets that it stands in; null: not entered.</summary>
+    public CabinetBuild? Cabinets { get; init; }
+
     /// <summary>The lineup built the other way; nothing is set aside in it.</summary>
     public Lineup As(LineupVariant variant)
     {

@@ -50,17 +50,20 @@ public sealed record LineupSheet(
         ArgumentNullException.ThrowIfNull(lineup);
         ArgumentNullException.ThrowIfNull(assessor);
         var assessment = assessor.Run(plant);
-        // Checks of other lineups' buses and arrangements stand on their own sheets.
+        // Checks of other lineups, of their buses, arrangements and sections stand on their own sheets.
         var others = plant.Lineups.Where(l => l.Id != lineup.Id)
-            .SelectMany(l => l.DcBuses.Select(b => b.Id).Concat(l.Arrangements.Select(a => a.Id))).ToHashSet(StringComparer.Ordinal);
+            .SelectMany(l => l.DcBuses.Select(b => b.Id).Concat(l.Arrangements.Select(a => a.Id)).Append(l.Id))
+            .ToHashSet(StringComparer.Ordinal);
+        var cabinets = assessor.Cabinets(plant, lineup);
         return new LineupSheet(
             plant.Name,
             lineup.Tag,
             lineup.Name,
             date.ToString("yyyy-MM-dd"),
             assessment.CatalogueVersion,
-            SupplyLines(plant, lineup, assessment),
-            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId))
+            [.. SupplyLines(plant, lineup, assessment),
+                .. CabinetSheet.Lines(cabinets).Select(l => l.In(plant.Conventions.Units))],
+            [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId.Split('/')[0]))
                 .Select(c => CheckDocument.Of(c, withReason: false))],
             [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p))
                 .Select(s => DrivePointSheet.Of(s.Model.Input.DrivePoint, lineup, s, assessment, plant.Conventions.Units))],
@@ -72,7 +75,8 @@ public sealed record LineupSheet(
             ])
         { Units = plant.Conventions.Units,
             Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)),
-                FitterTable.Of(plant, lineup, assessor).In(plant.Conventions.Units)] };
+                FitterTable.Of(plant, lineup, assessor).In(plant.Conventions.Units),
+                .. CabinetSheet.Tables(cabinets, plant.Conventions.Units)] };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)

@@ -20,7 +20,7 @@ public sealed class LayoutTests
     private static readonly string[] Studies =
     [
         "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "OnePhase", "DrivePoints",
-        "DcBuses", "Protection",
+        "DcBuses", "Cabinets", "Protection",
         "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Standby",
         "Mitigation", "Arrangements",
     ];

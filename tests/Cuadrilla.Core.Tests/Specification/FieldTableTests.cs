@@ -146,7 +146,8 @@ public sealed class FieldTableTests
                 Source = demo.Source with { FurtherBackground = [new BackgroundOrder(11, 0.5, 0)] },
                 Lineups = [demo.Lineups[0] with { DrivePoints = [rare, .. demo.Lineups[0].DrivePoints.Skip(1)] }, .. demo.Lineups.Skip(1),
                     demo.Lineups[^1] with { Id = "one", DrivePoints = [],
-                        OnePhase = OnePhaseSupply.Open with { Machines = [new OnePhaseMachine("m", "Saw")] } }],
+                        OnePhase = OnePhaseSupply.Open with { Machines = [new OnePhaseMachine("m", "Saw")] },
+                        Cabinets = CabinetBuild.Open with { Pins = [new UnitPin("u", 2)] } }],
             },
             .. Enumerable.Range(50_000, 60).Select(seed => RandomPlant.Of(seed, Data)),
         ];

@@ -6,6 +6,7 @@ import { converterPower, motorPower } from "../board/cellText";
 import type { Selection } from "../board/selection";
 import { useItems } from "../../project/useCatalogue";
 import { useProtection } from "../protection/useProtection";
+import { saveSvg } from "../../lib/saveSvg";
 import { useProject } from "../../project/ProjectContext";
 import { BusPart, FeederPart, SourcePart, StubPart, TiePart } from "./LineElements";
 import { ink, onGround, Part, plum, soft } from "./LinePart";
@@ -29,17 +30,7 @@ export function LineDiagram({
   const figures = new Map(assessment.drivePoints.map((d) => [d.drivePointId, d]));
   const verdictOf = (point: string, row: Check["row"]) =>
     worst(assessment.checks.filter((c) => c.drivePointId === point && c.row === row).map((c) => c.verdict));
-  const save = () => {
-    if (drawing.current) {
-      const text = new XMLSerializer().serializeToString(drawing.current);
-      const link = document.createElement("a");
-      link.href = URL.createObjectURL(new Blob([text], { type: "image/svg+xml" }));
-      link.download = `${s.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}-single-line.svg`;
-      link.click();
-      // Only once the browser has begun to read it.
-      setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-    }
-  };
+  const save = () => saveSvg(drawing.current, `${s.name}-single-line`);
   return (
     <section aria-label="Single-line diagram">
       <h3 className="section-title flex items-center gap-3">

@@ -28,6 +28,7 @@ describe("stages", () => {
       "energy",
       "pv",
       "long-cable",
+      "cabinet",
     ];
     for (const family of families) {
       expect(stages.filter((s) => s.owns(check(`${family}.x`, "fails")))).toHaveLength(1);

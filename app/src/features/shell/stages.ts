@@ -10,6 +10,7 @@ export type View =
   | "field"
   | "harmonics"
   | "interference"
+  | "cabinets"
   | "supplies"
   | "energy"
   | "schedules"
@@ -34,7 +35,7 @@ const begins =
     families.some((family) => check.id.startsWith(`${family}.`));
 const nothing = () => false;
 
-/** Stages in the order of the work; 8 is kept for cabinets. */
+/** Stages in the order of the work. */
 export const stages: readonly Stage[] = [
   { key: "1", name: "Plant", view: "plant", owns: begins("supply") },
   { key: "2", name: "Loads", view: "board", row: "load", owns: nothing },
@@ -49,6 +50,7 @@ export const stages: readonly Stage[] = [
   { key: "5", name: "Cables", view: "board", row: "cable", owns: begins("cable", "protection", "contactor") },
   { key: "6", name: "Harmonics", view: "harmonics", owns: begins("harmonics") },
   { key: "7", name: "Interference", view: "interference", owns: begins("emc") },
+  { key: "8", name: "Cabinets", view: "cabinets", owns: begins("cabinet") },
   { key: "9", name: "Energy", view: "energy", owns: begins("energy") },
   { key: "0", name: "Field", view: "field", owns: nothing },
   { key: "U", name: "Supplies", view: "supplies", owns: begins("pv", "long-cable", "single-phase"), isLower: true },

@@ -6,7 +6,7 @@ import { CheckList } from "../bench/CellChecks";
 import { useLab } from "../lineups/useLab";
 import { StandbyEntry } from "../plant/StandbyEntry";
 import { SourceEntry } from "../plant/SourceEntry";
-import { FigureCards } from "./FigureCards";
+import { FigureCards } from "../../components/FigureCards";
 import { SetSizes } from "./SetSizes";
 import { ShedTable } from "./ShedTable";
 import { isOfGenerator } from "./subjects";

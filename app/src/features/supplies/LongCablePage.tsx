@@ -11,7 +11,7 @@ import { usePointEdit } from "../bench/usePointEdit";
 import { useLab } from "../lineups/useLab";
 import type { Selection } from "../board/selection";
 import { ChainPicture, CurrentPicture, DepthPicture, FluxPicture, TorquePicture } from "./LongCablePictures";
-import { FigureCards } from "./FigureCards";
+import { FigureCards } from "../../components/FigureCards";
 import { readTaps, stepUpEntries, withStepUp, type StepUp } from "./longCable";
 
 /** One motor in a well behind a step-up transformer: what is entered, what follows, how to read, identify and start it. */

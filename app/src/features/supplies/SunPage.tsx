@@ -10,7 +10,7 @@ import { Missing } from "../bench/FigureList";
 import { usePointEdit } from "../bench/usePointEdit";
 import { useLab } from "../lineups/useLab";
 import type { Selection } from "../board/selection";
-import { FigureCards } from "./FigureCards";
+import { FigureCards } from "../../components/FigureCards";
 import { MonthTable } from "./MonthTable";
 import { StringTable } from "./StringTable";
 import { DayPicture, MonthPicture, PumpPicture } from "./SunPictures";

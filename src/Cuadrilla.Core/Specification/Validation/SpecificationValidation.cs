@@ -61,6 +61,7 @@ public static class SpecificationValidation
             p.Unique(at + "/id", "Lineup key", lineup.Id, lineupIds);
             SupplyValidation.KnownBus(plant, at + "/busId", lineup.BusId, p, lowVoltage: true);
             OnePhaseValidation.Check(lineup, at, p);
+            CabinetValidation.Check(lineup, at, p);
             for (var k = 0; k < lineup.DrivePoints.Count; k++)
             {
                 var point = lineup.DrivePoints[k];

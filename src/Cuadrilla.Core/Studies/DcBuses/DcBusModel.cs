@@ -99,8 +99,14 @@ public sealed class DcBusModel
         }
 
         return new DcBusModel(bus, module, [.. all.Select(s => s.Model).OfType<DriveOnConverter>()], missing, defaults,
-            plant.Distribution.Bus(lineup.BusId), plant.Site);
+            plant.Distribution.Bus(lineup.BusId), Warmest(plant.Site, all));
     }
+
+    // In cabinets the members' air is at least as warm as what their supply module takes in.
+    private static Site Warmest(Site site, IReadOnlyList<DrivePointStudy> members) => site with
+    {
+        CabinetAirRiseK = members.Select(m => m.Model.Input.Site.CabinetAirRiseK).DefaultIfEmpty(site.CabinetAirRiseK).Max(),
+    };
 
     /// <summary>What is missing of a bus before its current from the line can be known, beside its members.</summary>
     internal static IEnumerable<string> OpenSupply(CommonDcBus bus, EngineeringData data, DefaultsInForce defaults)

@@ -58,7 +58,8 @@ internal static class ConverterChecks
                 ReasonInput.Of("motor current to be given for ever", current, "A", where),
                 ReasonInput.Of("rated current", converter.RatedCurrentA, "A",
                     $"catalogue converter, {(converter.Duty == OverloadDuty.Light ? "light" : "heavy")} overload"),
-                ReasonInput.Of("air at the converter", site.CabinetAirC, "°C", "site: ambient + cabinet rise"),
+                ReasonInput.Of("air at the converter", site.CabinetAirC, "°C",
+                    model.Input.IsAirOfSection ? "its section's air, else site: ambient + cabinet rise" : "site: ambient + cabinet rise"),
                 ReasonInput.Of("altitude", site.AltitudeM, "m", "site"),
                 ReasonInput.Of("switching frequency", converter.SwitchingKhz, "kHz", "converter choice"),
                 .. model.StepUp is { } stepUp

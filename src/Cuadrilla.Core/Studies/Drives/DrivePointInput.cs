@@ -15,6 +15,9 @@ public sealed record DrivePointInput
     /// <summary>Where it stands.</summary>
     public required Site Site { get; init; }
 
+    /// <summary>The air at its converter is that of its cabinet's section, as far as that is known.</summary>
+    public bool IsAirOfSection { get; init; }
+
     /// <summary>What energy and money cost.</summary>
     public required Tariff Tariff { get; init; }
 

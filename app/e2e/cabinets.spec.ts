@@ -1,0 +1,59 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import { emptyPlant, fanWithDamper } from "./jobs";
+import { importPlant, open } from "./plant";
+
+test("cabinets from an empty plant, by keyboard: placed, fanned, judged, at the converter, on the sheet", async ({
+  page,
+  request,
+}) => {
+  const id = await emptyPlant(request);
+  await open(page, id);
+  const hands = await fanWithDamper(page);
+  await hands.press("Alt+8");
+  await page.getByRole("button", { name: "Place in cabinets" }).focus();
+  await hands.press("Enter");
+  await hands.saved();
+  const checks = page.getByRole("region", { name: "Checks of the cabinets" });
+  await expect(checks.getByRole("button", { name: /Heat in section 2/ })).toContainText("Needs data");
+  const entries = page.getByRole("region", { name: "Entries of the cabinets" });
+  await hands.fill(entries.getByLabel("Fan, blowing freely", { exact: true }), "60");
+  await hands.fill(entries.getByLabel("Width free", { exact: true }), "2000");
+  await hands.saved();
+  await expect(checks.getByRole("button", { name: /Heat in section 2/ })).toContainText("Fails");
+  await hands.fill(entries.getByLabel("Fan, blowing freely", { exact: true }), "2000");
+  await hands.saved();
+  await expect(checks.getByRole("button", { name: /Heat in section 2/ })).toContainText("Holds");
+  await expect(checks.getByRole("button", { name: /Width of L1/ })).toContainText("Holds");
+  await page.getByRole("button", { name: /^DP-01 .*converter/ }).focus();
+  await hands.press("Enter");
+  const unit = page.getByRole("region", { name: "Chosen unit" });
+  await expect(unit).toContainText("Takes in at most");
+  await unit.getByLabel("Section").selectOption("3");
+  await hands.saved();
+  await expect(unit.getByLabel("Section")).toHaveValue("3");
+  await unit.getByRole("button", { name: "Its cell on the board" }).focus();
+  await hands.press("Enter");
+  await expect(page.getByRole("gridcell", { name: /^DP-01 converter:/ })).toBeFocused();
+  await page.goto(`/plants/${id}/print/l1`);
+  await expect(page.getByText(/a fan each, 1400 m³\/h behind the mats/)).toBeVisible();
+  await expect(page.getByRole("cell", { name: /placed by hand/ })).toBeVisible();
+});
+
+test("a crowded section of the water works is told, and its elevation leaves as a drawing", async ({
+  page,
+  request,
+}) => {
+  const id = await importPlant(request, readFileSync("../src/Cuadrilla.Documents/Demo/tarn-hollow.cuadrilla.json"));
+  await open(page, id, "/cabinets");
+  await expect(page.getByRole("group", { name: /Front elevation of L2/ })).toBeVisible();
+  const checks = page.getByRole("region", { name: "Checks of the cabinets" });
+  await expect(checks.getByRole("button", { name: /Heat in section 2 of L2/ })).toContainText("Fails");
+  const saving = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save as SVG" }).click();
+  expect((await saving).suggestedFilename()).toMatch(/^l2-.*\.svg$/);
+  const dxf = await request.get(`/api/projects/${id}/lineups/l2/cabinets.dxf`);
+  expect(await dxf.text()).toMatch(/AC1009[\s\S]*RW-1[\s\S]*EOF/);
+  await page.getByRole("button", { name: "L1 High-service pumps" }).click();
+  await expect(page.getByRole("button", { name: "Place in cabinets" })).toBeVisible();
+});

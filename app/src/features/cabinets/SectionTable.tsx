@@ -1,0 +1,40 @@
+import type { CabinetAnswer } from "../../api/client";
+import { useUnits } from "../../fields/useUnits";
+
+/** What each section is, weighs and loses where it is warmest. */
+export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
+  const { say } = useUnits();
+  return (
+    <section aria-label="Sections">
+      <h3 className="section-title">Sections</h3>
+      <table className="w-full max-w-[860px]">
+        <thead>
+          <tr className="border-b border-rule text-left text-soft">
+            <th className="font-normal">section</th>
+            <th className="text-right font-normal">width</th>
+            <th className="text-right font-normal">mass</th>
+            <th className="text-right font-normal">loss inside</th>
+            <th className="text-right font-normal">under the roof</th>
+            <th className="pl-4 font-normal">warmest in</th>
+            <th className="font-normal">holds</th>
+          </tr>
+        </thead>
+        <tbody>
+          {answer.sections.map((s) => (
+            <tr key={s.number} className="border-b border-rule align-top">
+              <td className="whitespace-nowrap">
+                {s.number} {s.units.length === 0 ? s.kind : ""}
+              </td>
+              <td className="text-right font-mono whitespace-nowrap">{say(s.widthMm, "mm")}</td>
+              <td className="text-right font-mono whitespace-nowrap">{say(s.massKg, "kg")}</td>
+              <td className="text-right font-mono whitespace-nowrap">{s.lossW === null ? "–" : say(s.lossW, "W")}</td>
+              <td className="text-right font-mono whitespace-nowrap">{s.topC === null ? "–" : say(s.topC, "°C")}</td>
+              <td className="pl-4">{s.worstScenario}</td>
+              <td>{s.units.map((u) => u.name.split(",")[0]).join("; ")}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,180 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cabinets;
+using Cuadrilla.Core.Catalogue;
+using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Drives;
+
+namespace Cuadrilla.Core.Studies.Cabinets;
+
+/// <summary>Cabinets of one lineup: units in their sections, heat and air in every scenario; method <c>docs/methods/cabinets.md</c>.
+/// </summary>
+public sealed class CabinetStudy
+{
+    private readonly Dictionary<int, IReadOnlyList<SectionAir>> air;
+    private readonly Dictionary<string, double> inlets;
+
+    private CabinetStudy(PlantSpecification plant, Lineup lineup, CabinetBuild build, IReadOnlyList<DrivePointModel> models,
+        EngineeringData data)
+    {
+        (Lineup, Build, Site) = (lineup, build, plant.Site);
+        var series = data.Cabinets;
+        Series = series;
+        (Units, Missing) = CabinetUnits.Of(lineup, models, data);
+        var volts = plant.Distribution.Bus(lineup.BusId).NominalVoltageV;
+        IncomingA = plant.Scenarios.Max(s => Amperes(models, s, volts, series)) ?? 0;
+        Layout = new CabinetLayout(build, Units, series, IncomingA);
+        Heat = build is { FactorK.IsKnown: true, FactorC.IsKnown: true }
+            ? new EnclosureHeat(build.FactorK.Value, build.FactorD.Or(1), build.FactorC.Value, build.Cooling == CabinetCooling.Vented)
+            : null;
+        air = Layout.Sections.ToDictionary(s => s.Number, s => (IReadOnlyList<SectionAir>)[.. plant.Scenarios
+            .Select(scenario => SectionAir.Of(build, s, Heat, Site, scenario, FurtherW(s, models, scenario, volts, series),
+                series.SinkInsidePu))
+            .OfType<SectionAir>()]);
+        Scenarios = plant.Scenarios.Count;
+        inlets = WarmestInlets();
+    }
+
+    /// <summary>Computes it; null for a lineup without cabinets.</summary>
+    /// <param name="plant">The plant.</param>
+    /// <param name="lineup">Lineup of it.</param>
+    /// <param name="models">Its drive points.</param>
+    /// <param name="data">The catalogue.</param>
+    public static CabinetStudy? Of(PlantSpecification plant, Lineup lineup, IReadOnlyList<DrivePointModel> models, EngineeringData data)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(lineup);
+        ArgumentNullException.ThrowIfNull(data);
+        return lineup.Cabinets is { } build ? new CabinetStudy(plant, lineup, build, models, data) : null;
+    }
+
+    /// <summary>The lineup.</summary>
+    public Lineup Lineup { get; }
+
+    /// <summary>Entries.</summary>
+    public CabinetBuild Build { get; }
+
+    /// <summary>Where it stands.</summary>
+    public Site Site { get; }
+
+    /// <summary>Generic sections.</summary>
+    public CabinetSeries Series { get; }
+
+    /// <summary>All units in the order of the power.</summary>
+    public IReadOnlyList<CabinetUnit> Units { get; }
+
+    /// <summary>What is missing before all units are known.</summary>
+    public IReadOnlyList<string> Missing { get; }
+
+    /// <summary>Largest current of the lineup, A, at the power factor of the series.</summary>
+    public double IncomingA { get; }
+
+    /// <summary>Units in sections.</summary>
+    public CabinetLayout Layout { get; }
+
+    /// <summary>Heat of a section without fan; null while k or c is missing.</summary>
+    public EnclosureHeat? Heat { get; }
+
+    /// <summary>How many scenarios the plant has.</summary>
+    public int Scenarios { get; }
+
+    /// <summary>Height without plinth, mm.</summary>
+    public double HeightMm => Build.HeightMm.Or(CabinetUsual.HeightMm);
+
+    /// <summary>Depth, mm.</summary>
+    public double DepthMm => Build.DepthMm.Or(CabinetUsual.DepthMm);
+
+    /// <summary>Plinth, mm.</summary>
+    public double PlinthMm => Build.PlinthMm.Or(CabinetUsual.PlinthMm);
+
+    /// <summary>Air permitted inside, °C.</summary>
+    public double PermittedC => Build.PermittedC.Or(CabinetUsual.PermittedC);
+
+    /// <summary>Air that a section's fan moves behind its mats, m³/h; null while the fan is not known.</summary>
+    public double? FanM3PerH => Build.FanM3PerH.IsKnown ? Build.FanM3PerH.Value * AirFlow.LeftPu(Build.Mats) : null;
+
+    /// <summary>A section in the scenarios that can be computed.</summary>
+    public IReadOnlyList<SectionAir> AirOf(CabinetSection section)
+    {
+        ArgumentNullException.ThrowIfNull(section);
+        return air[section.Number];
+    }
+
+    /// <summary>Mass of a section, kg.</summary>
+    public double MassKg(CabinetSection section)
+    {
+        ArgumentNullException.ThrowIfNull(section);
+        var empty = section.Kind == SectionKind.FreeStanding ? 0 : section.WidthMm / 1e3 * Series.EmptyKgPerM;
+        return empty + section.FurtherKg + section.Units.Sum(u => u.Unit.Size.MassKg);
+    }
+
+    /// <summary>Effective surface of a section, m²; those at the ends have a free side.</summary>
+    public double SurfaceM2(CabinetSection section)
+    {
+        ArgumentNullException.ThrowIfNull(section);
+        return new Enclosure(section.WidthMm / 1e3, HeightMm / 1e3, DepthMm / 1e3, TopFree: true, RearFree: false,
+            LeftFree: section.Number == 1, RightFree: section.Number == Layout.Sections.Count).SurfaceM2;
+    }
+
+    /// <summary>Sections that are moved together: as many as stay within the width and mass of a transport.</summary>
+    public IReadOnlyList<IReadOnlyList<CabinetSection>> Transports()
+    {
+        List<List<CabinetSection>> found = [];
+        foreach (var section in Layout.Sections)
+        {
+            if (found.Count == 0 || found[^1].Sum(s => s.WidthMm) + section.WidthMm > Series.TransportMm
+                || found[^1].Sum(MassKg) + MassKg(section) > Series.TransportKg)
+            {
+                found.Add([]);
+            }
+
+            found[^1].Add(section);
+        }
+
+        return found;
+    }
+
+    /// <summary>Heat into the room in its worst scenario, W; null while a part of it can't be computed.</summary>
+    public double? RoomW() => Missing.Count == 0 && Layout.Sections.All(s => AirOf(s).Count == Scenarios)
+        ? Enumerable.Range(0, Scenarios).Max(i => Layout.Sections.Sum(s => AirOf(s)[i].LossW + AirOf(s)[i].OutsideW))
+        : null;
+
+    /// <summary>Warmest air that a drive point's unit takes in, °C; null where it stands in no section or data are missing.</summary>
+    public double? InletC(string pointId) => inlets.TryGetValue(pointId, out var inlet) ? inlet : null;
+
+    // Over all scenarios, by the drive points that a unit feeds.
+    private Dictionary<string, double> WarmestInlets()
+    {
+        Dictionary<string, double> warmest = new(StringComparer.Ordinal);
+        foreach (var section in Layout.Sections)
+        {
+            foreach (var unit in section.Units.Select(u => u.Unit).Where(u => u.Kind != CabinetUnitKind.Filter))
+            {
+                foreach (var inlet in AirOf(section).Where(a => a.InletC.ContainsKey(unit.Id)).Select(a => a.InletC[unit.Id]))
+                {
+                    foreach (var id in unit.Feeds)
+                    {
+                        warmest[id] = Math.Max(warmest.GetValueOrDefault(id, inlet), inlet);
+                    }
+                }
+            }
+        }
+
+        return warmest;
+    }
+
+    // Of what is known: a drive that can't be computed adds nothing to the width of the incoming section.
+    private static double? Amperes(IReadOnlyList<DrivePointModel> models, Scenario scenario, double volts, CabinetSeries series) =>
+        models.OfType<CompleteDrive>().Where(m => scenario.StateOf(m.Id).Running)
+            .Sum(m => (m.Input.Group?.Count ?? 1)
+                * Math.Max(0, m.At(scenario.StateOf(m.Id).LevelPu, scenario.StateOf(m.Id).LoadPu).LineW))
+        / (Math.Sqrt(3) * volts * series.IncomingPowerFactor);
+
+    private static double FurtherW(CabinetSection section, IReadOnlyList<DrivePointModel> models, Scenario scenario, double volts,
+        CabinetSeries series) => section.Kind switch
+    {
+        SectionKind.Incoming => series.IncomingLossWPerA * (Amperes(models, scenario, volts, series) ?? 0),
+        SectionKind.Control => series.ControlW,
+        _ => 0,
+    };
+}

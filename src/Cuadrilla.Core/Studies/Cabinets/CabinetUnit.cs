@@ -1,0 +1,54 @@
+using Cuadrilla.Core.Cabinets;
+using Cuadrilla.Core.Network;
+
+namespace Cuadrilla.Core.Studies.Cabinets;
+
+/// <summary>Kinds of things in a cabinet, in the order of the power.</summary>
+public enum CabinetUnitKind
+{
+    /// <summary>Supply module of a common DC bus.</summary>
+    SupplyModule,
+
+    /// <summary>Converter.</summary>
+    Converter,
+
+    /// <summary>Filter at a converter's output.</summary>
+    Filter,
+
+    /// <summary>Soft starter or contactors.</summary>
+    Starter,
+}
+
+/// <summary>One thing that stands in a lineup's cabinets.</summary>
+public sealed record CabinetUnit
+{
+    /// <summary>Stable key: the drive point's or the bus's, with what of it.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Drive point whose cell it belongs to; the first of a group; empty for a supply module.</summary>
+    public required string PointId { get; init; }
+
+    /// <summary>All drive points that it feeds.</summary>
+    public required IReadOnlyList<string> Feeds { get; init; }
+
+    /// <summary>What it is.</summary>
+    public required CabinetUnitKind Kind { get; init; }
+
+    /// <summary>Tag and name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Rating by which it stands in order, kW.</summary>
+    public required double RatedKw { get; init; }
+
+    /// <summary>Size.</summary>
+    public required UnitSize Size { get; init; }
+
+    /// <summary>Space around it.</summary>
+    public required UnitClearance Clearance { get; init; }
+
+    /// <summary>Air of its own fan, m³/h; 0 without one.</summary>
+    public required double AirM3PerH { get; init; }
+
+    /// <summary>What it loses in a scenario, W; null where that can't be computed.</summary>
+    public required Func<Scenario, double?> LossW { get; init; }
+}
