@@ -93,8 +93,8 @@ internal static class CabinetChecks
             return Check.Lacking(AirId, string.Empty, BoardRow.Plant, title, ["fan of the sections"]);
         }
 
-        // Units that take in from the same level share the stream; those above take it over.
-        var row = section.Units.GroupBy(u => u.BottomMm).MaxBy(g => g.Sum(u => u.Unit.AirM3PerH))!;
+        // Units at the same height share the stream; those above take it over.
+        var row = section.Units.Select(section.Beside).MaxBy(r => r.Sum(u => u.Unit.AirM3PerH))!;
         var wanted = row.Sum(u => u.Unit.AirM3PerH);
         return CheckWriter.Judged(AirId, string.Empty, BoardRow.Plant, title, wanted, fan, "m³/h", LimitSense.AtMost, tightPct,
             "Relief: a larger fan, cleaner or larger mats; what the units blow beyond it goes round inside and warms them.",

@@ -39,7 +39,15 @@ public sealed record PlacedUnit(CabinetUnit Unit, double LeftMm, double BottomMm
 /// <param name="WidthMm">Width, mm.</param>
 /// <param name="Units">Units, from below.</param>
 /// <param name="FurtherKg">Mass of what is in it beside its units, kg.</param>
-public sealed record CabinetSection(int Number, SectionKind Kind, double WidthMm, IReadOnlyList<PlacedUnit> Units, double FurtherKg);
+public sealed record CabinetSection(int Number, SectionKind Kind, double WidthMm, IReadOnlyList<PlacedUnit> Units, double FurtherKg)
+{
+    /// <summary>Units at a unit's height, itself among them.</summary>
+    public IReadOnlyList<PlacedUnit> Beside(PlacedUnit unit)
+    {
+        ArgumentNullException.ThrowIfNull(unit);
+        return [.. Units.Where(p => p.BottomMm < unit.TopMm && unit.BottomMm < p.TopMm)];
+    }
+}
 
 /// <summary>Sections of a lineup: incoming, units in the order of the power, control; what was put somewhere by hand stands there.
 /// </summary>

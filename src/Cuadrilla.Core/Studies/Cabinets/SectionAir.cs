@@ -60,14 +60,19 @@ public sealed record SectionAir(Scenario Scenario, double LossW, double OutsideW
             };
         }
 
-        // The stream is warmer by what lies below; right above a unit it may also be that unit's own, unmixed.
+        // The stream is warmer by what lies below. Where the units side by side blow more than passes, the rest comes round again from
+        // above them: T_in = T_below + (1 − V/ΣV_u)·3.1·P_row/V. Right above a unit it may also be that unit's own air, unmixed.
         SectionAir Blown(double m3PerH)
         {
             Dictionary<string, double> rise = new(StringComparer.Ordinal);
             foreach (var place in section.Units.OrderBy(p => p.BottomMm))
             {
-                var below = section.Units.Where(p => p.BottomMm < place.BottomMm).ToList();
-                var mixed = AirFlow.RiseK(below.Sum(p => inside[p.Unit.Id]), m3PerH, site.AltitudeM);
+                var below = section.Units.Where(p => p.TopMm <= place.BottomMm).ToList();
+                var row = section.Beside(place);
+                var blown = row.Sum(p => p.Unit.AirM3PerH);
+                var mixed = AirFlow.RiseK(below.Sum(p => inside[p.Unit.Id]), m3PerH, site.AltitudeM)
+                    + (Math.Max(0, 1 - (m3PerH / Math.Max(blown, 1e-9)))
+                        * AirFlow.RiseK(row.Sum(p => inside[p.Unit.Id]), m3PerH, site.AltitudeM));
                 var plume = below.Where(p => p.LeftMm < place.RightMm && place.LeftMm < p.RightMm && p.Unit.AirM3PerH > 0)
                     .Select(p => rise[p.Unit.Id] + AirFlow.UnitRiseK(inside[p.Unit.Id], p.Unit.AirM3PerH, site.AltitudeM))
                     .DefaultIfEmpty(0).Max();

@@ -80,6 +80,24 @@ public sealed class CabinetStudyTests
         Assert.Equal(lost + off, inside, 6);
     }
 
+    // What the units blow beyond the fan comes round again: their inlet is the mixture, by the balance of heat and of air.
+    [Fact]
+    public void Too_small_a_fan_lets_air_come_round_again()
+    {
+        var study = Of(Fans with { FanM3PerH = 700, Mats = FilterMats.None });
+        var section = study.Layout.Sections.First(s => s.Units.Count == 1 && s.Units[0].Unit.AirM3PerH > 700);
+        var unit = section.Units[0].Unit;
+        foreach (var air in study.AirOf(section))
+        {
+            var (inlet, own) = (air.InletC[unit.Id], 3.1 * air.LossW * AirFlow.ThinPu(Demo.Site.AltitudeM) / unit.AirM3PerH);
+            Assert.Equal(((700 * Demo.Site.AmbientMaxC) + ((unit.AirM3PerH - 700) * (inlet + own))) / unit.AirM3PerH, inlet, 6);
+            Assert.Equal(air.TopC!.Value, inlet + own, 6);
+        }
+
+        var free = Of(Fans with { FanM3PerH = 5000 });
+        Assert.Equal(Demo.Site.AmbientMaxC, free.InletC(unit.PointId)!.Value, 9);
+    }
+
     // Without its own fan a section is as its engine says, for all of its loss, and the inlet is not above the top.
     [Theory]
     [InlineData(CabinetCooling.Closed, 0.804)]
