@@ -19,12 +19,16 @@ test("cabinets from an empty plant, by keyboard: placed, fanned, judged, at the 
   const entries = page.getByRole("region", { name: "Entries of the cabinets" });
   await hands.fill(entries.getByLabel("Fan, blowing freely", { exact: true }), "60");
   await hands.fill(entries.getByLabel("Width free", { exact: true }), "2000");
+  await hands.fill(entries.getByLabel("Busbar", { exact: true }), "250");
+  await hands.fill(entries.getByLabel("Withstand I_cw", { exact: true }), "50");
   await hands.saved();
   await expect(checks.getByRole("button", { name: /Heat in section 2/ })).toContainText("Fails");
   await hands.fill(entries.getByLabel("Fan, blowing freely", { exact: true }), "2000");
   await hands.saved();
   await expect(checks.getByRole("button", { name: /Heat in section 2/ })).toContainText("Holds");
-  await expect(checks.getByRole("button", { name: /Width of L1/ })).toContainText("Holds");
+  for (const title of [/Width of L1/, /Busbar of L1/, /Short-circuit withstand of L1/]) {
+    await expect(checks.getByRole("button", { name: title })).toContainText("Holds");
+  }
   await page.getByRole("button", { name: /^DP-01 .*converter/ }).focus();
   await hands.press("Enter");
   const unit = page.getByRole("region", { name: "Chosen unit" });

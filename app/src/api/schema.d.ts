@@ -1967,6 +1967,16 @@ export interface components {
              */
             roomMm?: null | number;
             /**
+             * Busbar
+             * @description Of its series at 35 °C air and 30 K rise.
+             */
+            busbarA?: null | number;
+            /**
+             * Withstand I_cw
+             * @description For 1 s, of the assembly; its peak follows (IEC 61439-1).
+             */
+            withstandKa?: null | number;
+            /**
              * Air permitted
              * @description At the units and under the roof.
              */
@@ -6045,6 +6055,8 @@ export interface components {
             lossW: null | number;
             /** Format: double */
             topC: null | number;
+            /** Format: double */
+            busbarA: null | number;
             units: components["schemas"]["PlacedDocument"][];
         };
         /** @enum {unknown} */

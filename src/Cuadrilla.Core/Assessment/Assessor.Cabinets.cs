@@ -4,6 +4,7 @@ using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Cabinets;
 using Cuadrilla.Core.Studies.Drives;
+using Cuadrilla.Core.Studies.Supply;
 
 namespace Cuadrilla.Core.Assessment;
 
@@ -46,11 +47,11 @@ public sealed partial class Assessor
             }
         });
 
-    private IEnumerable<Check> CabinetChecksOf(PlantSpecification plant, DefaultsInForce defaults) =>
-        CabinetsOf(plant).SelectMany(c => c.Value switch
+    private IEnumerable<Check> CabinetChecksOf(SupplyContext supply) =>
+        CabinetsOf(supply.Plant).SelectMany(c => c.Value switch
         {
             { Study: { } study } => Judging.All(CabinetChecks.HeatId, string.Empty, BoardRow.Plant, $"Cabinets of {study.Lineup.Tag}",
-                () => CabinetChecks.Of(study, defaults.TightMarginPct)),
+                () => CabinetChecks.Of(study, supply.Defaults.TightMarginPct).Concat(AssemblyChecks.Of(study, supply))),
             { Fault: { } fault } => [Check.NotJudged(CabinetChecks.HeatId, string.Empty, BoardRow.Plant, fault.Where, fault).At(c.Key)],
             _ => [],
         });

@@ -180,7 +180,7 @@ public sealed partial class Assessor : IPlantStudies
             BusDropsPct = BusDrops.Pct(plant, scenarios) };
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         var models = studies.Select(s => s.Model).ToList();
-        checks.AddRange(CabinetChecksOf(plant, defaults));
+        checks.AddRange(CabinetChecksOf(supply));
         checks.AddRange(Judging.All("emc.rcd", string.Empty, BoardRow.Plant, "Residual-current devices of lineups",
             () => ResidualChecks.OfLineups(supply, models)));
         checks.AddRange(Judging.All("emc.category", string.Empty, BoardRow.Plant, "Interference of supply modules",

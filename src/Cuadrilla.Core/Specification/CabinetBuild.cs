@@ -27,6 +27,12 @@ public sealed record CabinetBuild
     /// <summary>Width that is free where the lineup is to stand, mm.</summary>
     public Given RoomMm { get; init; }
 
+    /// <summary>What the main busbar carries at 35 °C air and 30 K rise, A.</summary>
+    public Given BusbarA { get; init; }
+
+    /// <summary>Short-time withstand current I_cw of the assembly for 1 s, kA.</summary>
+    public Given WithstandKa { get; init; }
+
     /// <summary>Air at the units that they permit, °C; not known: 50.</summary>
     public Given PermittedC { get; init; }
 

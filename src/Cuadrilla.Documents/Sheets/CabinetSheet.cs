@@ -30,7 +30,7 @@ internal static class CabinetSheet
         if (study is not null)
         {
             yield return new SheetTable("Cabinets",
-                ["section", "width", "mass", "loss inside", "under the roof", "what stands in it"],
+                ["section", "width", "mass", "loss inside", "under the roof", "busbar", "what stands in it"],
                 [.. study.Layout.Sections.Select(s => Row(study, s))]).In(units);
         }
     }
@@ -46,6 +46,7 @@ internal static class CabinetSheet
             $"{Text.N(study.MassKg(section), 3)} kg",
             air.Count > 0 ? $"{Text.N(air.Max(a => a.LossW), 3)} W" : "–",
             top is { } c ? $"{Text.N(c, 3)} °C" : "–",
+            study.BusbarA(section) is { } ampere ? $"{Text.N(ampere, 3)} A" : "–",
             section.Units.Count > 0 ? string.Join("; ", section.Units.Select(u => u.Unit.Name + (u.IsByHand ? " (placed by hand)" : string.Empty)))
                 : section.Kind == SectionKind.Incoming ? "incoming" : "control",
         ];

@@ -44,15 +44,16 @@ internal sealed record CabinetDocument(double HeightMm, double DepthMm, double P
 /// <param name="WorstScenario">Scenario in which it is warmest; empty while none can be computed.</param>
 /// <param name="LossW">Loss inside it there, W.</param>
 /// <param name="TopC">Air under its roof there, °C; null while data are missing.</param>
+/// <param name="BusbarA">Largest current of the busbar in it, A; null while it can't be computed.</param>
 /// <param name="Units">What stands in it.</param>
 internal sealed record SectionDocument(int Number, SectionKind Kind, double WidthMm, double MassKg, double SurfaceM2, string WorstScenario,
-    double? LossW, double? TopC, IReadOnlyList<PlacedDocument> Units)
+    double? LossW, double? TopC, double? BusbarA, IReadOnlyList<PlacedDocument> Units)
 {
     public static SectionDocument Of(CabinetStudy study, CabinetSection section)
     {
         var worst = study.AirOf(section).OrderByDescending(a => a.TopC ?? double.NegativeInfinity).ThenByDescending(a => a.LossW).FirstOrDefault();
         return new SectionDocument(section.Number, section.Kind, section.WidthMm, study.MassKg(section), study.SurfaceM2(section),
-            worst?.Scenario.Name ?? string.Empty, worst?.LossW, worst?.TopC,
+            worst?.Scenario.Name ?? string.Empty, worst?.LossW, worst?.TopC, study.BusbarA(section),
             [.. section.Units.Select(u => PlacedDocument.Of(u, study.AirOf(section)))]);
     }
 }

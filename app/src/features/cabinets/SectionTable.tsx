@@ -15,6 +15,7 @@ export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
             <th className="text-right font-normal">mass</th>
             <th className="text-right font-normal">loss inside</th>
             <th className="text-right font-normal">under the roof</th>
+            <th className="text-right font-normal">busbar</th>
             <th className="pl-4 font-normal">warmest in</th>
             <th className="font-normal">holds</th>
           </tr>
@@ -29,6 +30,9 @@ export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
               <td className="text-right font-mono whitespace-nowrap">{say(s.massKg, "kg")}</td>
               <td className="text-right font-mono whitespace-nowrap">{s.lossW === null ? "–" : say(s.lossW, "W")}</td>
               <td className="text-right font-mono whitespace-nowrap">{s.topC === null ? "–" : say(s.topC, "°C")}</td>
+              <td className="text-right font-mono whitespace-nowrap">
+                {s.busbarA === null ? "–" : say(s.busbarA, "A")}
+              </td>
               <td className="pl-4">{s.worstScenario}</td>
               <td>{s.units.map((u) => u.name.split(",")[0]).join("; ")}</td>
             </tr>

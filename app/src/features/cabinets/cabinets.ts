@@ -18,7 +18,7 @@ const ofCooling: Record<NonNullable<Cabinets["cooling"]>, readonly Key[]> = {
 
 /** Entries in their groups. */
 export const entriesOf = (cabinets: Cabinets): readonly (readonly [string, readonly Key[]])[] => [
-  ["Build", ["heightMm", "depthMm", "sectionMm", "plinthMm", "roomMm", "entersAtTop"]],
+  ["Build", ["heightMm", "depthMm", "sectionMm", "plinthMm", "roomMm", "busbarA", "withstandKa", "entersAtTop"]],
   ["Heat", ["cooling", ...ofCooling[cabinets.cooling ?? "forced"], "permittedC", "sinksOutside"]],
 ];
 

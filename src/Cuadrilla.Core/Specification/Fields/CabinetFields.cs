@@ -18,6 +18,8 @@ internal static class CabinetFields
                 open: "800"),
             Number(nameof(CabinetBuild.PlinthMm), "Plinth", 0, 300, "mm", "Below the sections.", open: "100"),
             Number(nameof(CabinetBuild.RoomMm), "Width free", 400, 100_000, "mm", "Where the lineup is to stand.", open: "not stated"),
+            Number(nameof(CabinetBuild.BusbarA), "Busbar", 20, 10_000, "A", "Of its series at 35 °C air and 30 K rise."),
+            Number(nameof(CabinetBuild.WithstandKa), "Withstand I_cw", 1, 200, "kA", "For 1 s, of the assembly; its peak follows (IEC 61439-1)."),
             Number(nameof(CabinetBuild.PermittedC), "Air permitted", 30, 70, "°C", "At the units and under the roof.", open: "50"),
             Number(nameof(CabinetBuild.FanM3PerH), "Fan, blowing freely", 10, 20_000, "m³/h", "Of each section; mats take their part."),
             Choice(nameof(CabinetBuild.Mats), "Filter mats", "In inlet and outlet: clean ones leave 70 %, fouled ones half of the air.",

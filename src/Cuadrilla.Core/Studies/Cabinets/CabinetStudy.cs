@@ -13,6 +13,7 @@ public sealed class CabinetStudy
 {
     private readonly Dictionary<int, IReadOnlyList<SectionAir>> air;
     private readonly Dictionary<string, double> inlets;
+    private readonly List<Scenario> scenarios;
 
     private CabinetStudy(PlantSpecification plant, Lineup lineup, CabinetBuild build, IReadOnlyList<DrivePointModel> models,
         EngineeringData data)
@@ -20,18 +21,16 @@ public sealed class CabinetStudy
         (Lineup, Build, Site) = (lineup, build, plant.Site);
         var series = data.Cabinets;
         Series = series;
-        (Units, Missing) = CabinetUnits.Of(lineup, models, data);
-        var volts = plant.Distribution.Bus(lineup.BusId).NominalVoltageV;
-        IncomingA = plant.Scenarios.Max(s => Amperes(models, s, volts, series)) ?? 0;
+        (Units, Missing) = CabinetUnits.Of(lineup, models, data, plant.Distribution.Bus(lineup.BusId).NominalVoltageV);
+        IncomingA = plant.Scenarios.Max(s => Units.Sum(u => u.LineA(s) ?? 0));
         Layout = new CabinetLayout(build, Units, series, IncomingA);
         Heat = build is { FactorK.IsKnown: true, FactorC.IsKnown: true }
             ? new EnclosureHeat(build.FactorK.Value, build.FactorD.Or(1), build.FactorC.Value, build.Cooling == CabinetCooling.Vented)
             : null;
         air = Layout.Sections.ToDictionary(s => s.Number, s => (IReadOnlyList<SectionAir>)[.. plant.Scenarios
-            .Select(scenario => SectionAir.Of(build, s, Heat, Site, scenario, FurtherW(s, models, scenario, volts, series),
-                series.SinkInsidePu))
+            .Select(scenario => SectionAir.Of(build, s, Heat, Site, scenario, FurtherW(s, scenario), series.SinkInsidePu))
             .OfType<SectionAir>()]);
-        Scenarios = plant.Scenarios.Count;
+        scenarios = [.. plant.Scenarios];
         inlets = WarmestInlets();
     }
 
@@ -76,7 +75,7 @@ public sealed class CabinetStudy
     public EnclosureHeat? Heat { get; }
 
     /// <summary>How many scenarios the plant has.</summary>
-    public int Scenarios { get; }
+    public int Scenarios => scenarios.Count;
 
     /// <summary>Height without plinth, mm.</summary>
     public double HeightMm => Build.HeightMm.Or(CabinetUsual.HeightMm);
@@ -163,18 +162,20 @@ public sealed class CabinetStudy
         return warmest;
     }
 
-    // Of what is known: a drive that can't be computed adds nothing to the width of the incoming section.
-    private static double? Amperes(IReadOnlyList<DrivePointModel> models, Scenario scenario, double volts, CabinetSeries series) =>
-        models.OfType<CompleteDrive>().Where(m => scenario.StateOf(m.Id).Running)
-            .Sum(m => (m.Input.Group?.Count ?? 1)
-                * Math.Max(0, m.At(scenario.StateOf(m.Id).LevelPu, scenario.StateOf(m.Id).LoadPu).LineW))
-        / (Math.Sqrt(3) * volts * series.IncomingPowerFactor);
-
-    private static double FurtherW(CabinetSection section, IReadOnlyList<DrivePointModel> models, Scenario scenario, double volts,
-        CabinetSeries series) => section.Kind switch
+    /// <summary>Largest current of the busbar in a section, of all scenarios: what its units and those beyond it draw, A; null where
+    /// that can't be computed.</summary>
+    public double? BusbarA(CabinetSection section)
     {
-        SectionKind.Incoming => series.IncomingLossWPerA * (Amperes(models, scenario, volts, series) ?? 0),
-        SectionKind.Control => series.ControlW,
+        ArgumentNullException.ThrowIfNull(section);
+        var beyond = Layout.Sections.Where(s => s.Number >= section.Number).SelectMany(s => s.Units).Select(u => u.Unit).ToList();
+        var sums = scenarios.ConvertAll(s => beyond.ConvertAll(u => u.LineA(s)));
+        return sums.TrueForAll(s => s.TrueForAll(a => a is not null)) ? sums.Max(s => s.Sum(a => a!.Value)) : null;
+    }
+
+    private double FurtherW(CabinetSection section, Scenario scenario) => section.Kind switch
+    {
+        SectionKind.Incoming => Series.IncomingLossWPerA * Units.Sum(u => u.LineA(scenario) ?? 0),
+        SectionKind.Control => Series.ControlW,
         _ => 0,
     };
 }

@@ -49,6 +49,12 @@ public sealed record CabinetUnit
     /// <summary>Air of its own fan, m³/h; 0 without one.</summary>
     public required double AirM3PerH { get; init; }
 
+    /// <summary>Short-circuit current that it stands with its devices, kA; null where nothing states it.</summary>
+    public required double? ShortCircuitKa { get; init; }
+
+    /// <summary>What it draws from the busbar in a scenario, A; null where that can't be computed.</summary>
+    public required Func<Scenario, double?> LineA { get; init; }
+
     /// <summary>What it loses in a scenario, W; null where that can't be computed.</summary>
     public required Func<Scenario, double?> LossW { get; init; }
 }

@@ -13,15 +13,17 @@ internal static class CabinetUnits
 {
     /// <summary>Units, and what is missing before all of them are known.</summary>
     public static (IReadOnlyList<CabinetUnit> Units, IReadOnlyList<string> Missing) Of(
-        Lineup lineup, IReadOnlyList<DrivePointModel> models, EngineeringData data)
+        Lineup lineup, IReadOnlyList<DrivePointModel> models, EngineeringData data, double busV)
     {
+        // Line current of a power, before the scenario is solved.
+        double AmpereOf(double lineW) => Math.Max(0, lineW) / (Math.Sqrt(3) * busV * data.Cabinets.IncomingPowerFactor);
         List<CabinetUnit> units = [];
         List<string> missing = [];
         foreach (var bus in lineup.DcBuses)
         {
             if (data.SupplyModules.TryGetValue(bus.SupplyModuleId, out var module))
             {
-                units.Add(Module(bus, module, models, data.Cabinets));
+                units.Add(Module(bus, module, models, data.Cabinets, AmpereOf));
             }
             else
             {
@@ -38,7 +40,7 @@ internal static class CabinetUnits
 
             if (model.WholeItem is { } item)
             {
-                units.Add(Converter(model, item, models, data.Cabinets));
+                units.Add(Converter(model, item, models, data.Cabinets, AmpereOf));
                 if (model.Filter is { } filter && model.StepUp is null)
                 {
                     units.Add(Filter(model, item, filter, data.Cabinets));
@@ -65,7 +67,8 @@ internal static class CabinetUnits
     private static bool StandsHere(DrivePointModel model) =>
         model.Input.DrivePoint is { Sun: null, Interference.PlaceId.Length: 0 };
 
-    private static CabinetUnit Module(CommonDcBus bus, SupplyModuleItem module, IReadOnlyList<DrivePointModel> models, CabinetSeries series)
+    private static CabinetUnit Module(CommonDcBus bus, SupplyModuleItem module, IReadOnlyList<DrivePointModel> models, CabinetSeries series,
+        Func<double, double> ampereOf)
     {
         var members = models.Where(m => bus.MemberIds.Contains(m.Id)).ToList();
         var whole = module.AsFront(members.Sum(m => m.Converter?.Item.DcCapacitanceUf ?? 0) * 1e-6);
@@ -80,18 +83,22 @@ internal static class CabinetUnits
             Size = SizeOf(module.Size),
             Clearance = CabinetSeries.From(series.ConverterClear, module.RatedKw),
             AirM3PerH = module.Size.AirflowM3PerH,
-            LossW = scenario =>
-            {
-                var points = members.ConvertAll(m => PointOf(m, scenario));
-                return points.TrueForAll(p => p.IsKnown)
-                    ? module.StandbyW + OperatingPoint.OfBus(points.Sum(p => p.Point?.LinkW ?? p.StandbyW), whole).FrontLossW
-                    : null;
-            },
+            ShortCircuitKa = module.ShortCircuitKa,
+            LineA = scenario => Taken(scenario) is { } taken ? ampereOf(taken.LineW) : null,
+            LossW = scenario => module.StandbyW + Taken(scenario)?.FrontLossW,
         };
+
+        OperatingPoint? Taken(Scenario scenario)
+        {
+            var points = members.ConvertAll(m => PointOf(m, scenario));
+            return points.TrueForAll(p => p.IsKnown)
+                ? OperatingPoint.OfBus(points.Sum(p => p.Point?.LinkW ?? p.StandbyW), whole)
+                : null;
+        }
     }
 
     private static CabinetUnit Converter(DrivePointModel model, ConverterItem item, IReadOnlyList<DrivePointModel> models,
-        CabinetSeries series)
+        CabinetSeries series, Func<double, double> ampereOf)
     {
         var fed = model.Input.Group is { } group ? models.Where(m => m.Input.Group?.GroupId == group.GroupId).ToList() : [model];
         var point = model.Input.DrivePoint;
@@ -106,16 +113,19 @@ internal static class CabinetUnits
             Size = SizeOf(item.Size),
             Clearance = CabinetSeries.From(series.ConverterClear, item.RatedKw),
             AirM3PerH = item.Size.AirflowM3PerH,
-            LossW = scenario =>
-            {
-                var points = fed.ConvertAll(m => (Of: PointOf(m, scenario), m.Input.Group?.Count ?? 1));
-                return points.TrueForAll(p => p.Of.IsKnown)
-                    ? points.Sum(p => p.Item2 * (p.Of.Point is { } run
-                        ? run.ConverterLossW + (model.Input.OnDcBus ? 0 : run.FrontLossW)
-                        : p.Of.StandbyW))
-                    : null;
-            },
+            ShortCircuitKa = model.Input.OnDcBus ? null : item.ShortCircuitKa,
+            LineA = scenario => model.Input.OnDcBus ? 0 : Sum(scenario, p => ampereOf(p.LineW), _ => 0),
+            LossW = scenario => Sum(scenario, p => p.ConverterLossW + (model.Input.OnDcBus ? 0 : p.FrontLossW), standbyW => standbyW),
         };
+
+        // Over all that it feeds, running or not; null where one can't be computed.
+        double? Sum(Scenario scenario, Func<OperatingPoint, double> running, Func<double, double> still)
+        {
+            var points = fed.ConvertAll(m => (Of: PointOf(m, scenario), m.Input.Group?.Count ?? 1));
+            return points.TrueForAll(p => p.Of.IsKnown)
+                ? points.Sum(p => p.Item2 * (p.Of.Point is { } run ? running(run) : still(p.Of.StandbyW)))
+                : null;
+        }
     }
 
     private static CabinetUnit Filter(DrivePointModel model, ConverterItem item, OutputFilterItem filter, CabinetSeries series)
@@ -133,6 +143,8 @@ internal static class CabinetUnits
             Size = new UnitSize(size.WidthMm * pu, size.HeightMm * pu, size.DepthMm * pu, size.MassKg * pu * pu * pu),
             Clearance = new UnitClearance(series.FilterClearMm, series.FilterClearMm, 0),
             AirM3PerH = 0,
+            ShortCircuitKa = null,
+            LineA = _ => 0,
             LossW = scenario => PointOf(model, scenario) is { IsKnown: true } at ? at.Point?.FilterLossW ?? 0 : null,
         };
     }
@@ -154,6 +166,8 @@ internal static class CabinetUnits
             Size = size,
             Clearance = new UnitClearance(series.StarterClearMm, series.StarterClearMm, 0),
             AirM3PerH = 0,
+            ShortCircuitKa = starter.Item?.ShortCircuitKa,
+            LineA = scenario => PointOf(model, scenario) is { IsKnown: true } at ? at.Point?.Motor.CurrentA ?? 0 : null,
             LossW = scenario => PointOf(model, scenario) is not { IsKnown: true } at ? null
                 : at.Point is not { } run ? 0
                 : starter.RunningLossW + (run.Motor.CurrentA * series.ContactorLossWPerA),

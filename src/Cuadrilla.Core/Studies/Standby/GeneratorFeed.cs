@@ -21,6 +21,7 @@ public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Gene
     [
         "supply.", "harmonics.", "starter.", "cable.", "protection.", "contactor.", "converter.output-voltage",
         "converter.short-circuit-rating", "lineup.short-circuit-rating", "motor.peak", "motor.connection", "long-cable.", "single-phase.",
+        "cabinet.short-circuit",
     ];
 
     /// <summary>Of a plant; null where no generator feeds it in any scenario.</summary>

@@ -185,6 +185,46 @@ public sealed class CabinetStudyTests
         Assert.Equal(0.35 * inside.AirOf(section)[0].LossW, outside.AirOf(same)[0].LossW, 6);
     }
 
+    // The busbar carries in each section what is fed there and beyond: all of it at the supply, nothing behind the last unit.
+    [Fact]
+    public void The_busbar_is_judged_by_what_it_carries_in_each_section()
+    {
+        var study = Of(Fans);
+        var sections = study.Layout.Sections;
+        Assert.Equal(study.IncomingA, study.BusbarA(sections[0])!.Value, 9);
+        Assert.Equal(0, study.BusbarA(sections[^1])!.Value);
+        Assert.All(sections.Zip(sections.Skip(1)), p => Assert.True(study.BusbarA(p.First) >= study.BusbarA(p.Second)));
+        Check At(double ampere) => Assert.Single(Checks(First(Fans with { FanM3PerH = 5000, BusbarA = ampere }), "cabinet.busbar"));
+        Assert.Equal(30, At(study.IncomingA).Figure.Value, 3);
+        Assert.Equal(Verdict.Holds, At(study.IncomingA).Verdict);
+        Assert.Equal(Verdict.Fails, At(study.IncomingA / 2).Verdict);
+        Assert.Equal(Verdict.NeedsData, Assert.Single(Checks(First(Fans), "cabinet.busbar")).Verdict);
+    }
+
+    // About 30 kA at the bus: an assembly of 10 kA fails, one of 50 holds; by the US code the weakest part decides.
+    [Fact]
+    public void Short_circuits_are_held_by_the_assembly_and_in_the_us_by_its_weakest_part()
+    {
+        Check Of(PlantSpecification plant) => Assert.Single(Checks(plant, "cabinet.short-circuit"));
+        Assert.Equal(Verdict.NeedsData, Of(First(Fans)).Verdict);
+        Assert.Equal(Verdict.Fails, Of(First(Fans with { WithstandKa = 10 })).Verdict);
+        Assert.Equal(Verdict.Holds, Of(First(Fans with { WithstandKa = 50 })).Verdict);
+        var us = First(Fans with { WithstandKa = 100 });
+        us = us with { Conventions = us.Conventions with { Installation = InstallationCode.Nfpa70 } };
+        Assert.True(Of(us).Limit.Value < 100, Of(us).Reason.WithNumbers);
+        var level = Assert.IsType<SourceStrength.FaultLevel>(Demo.Source.Strength);
+        var weak = Demo with
+        {
+            Source = Demo.Source with { Strength = level with { ShortCircuitMva = 6, LeastMva = 5 } },
+            Lineups = [Demo.Lineups[^1] with { Cabinets = Fans }],
+            Distribution = Demo.Distribution with { Loads = [], CapacitorBanks = [] },
+            Scenarios = [Demo.Scenarios[0] with { States = [], LoadStates = [], BankStates = [] }],
+            Routes = PlantRoutes.None,
+        };
+        Assert.Equal(Verdict.Holds, Of(weak).Verdict);
+        Assert.Contains("no proof", Of(weak).Reason.WithNumbers, StringComparison.Ordinal);
+    }
+
     private static void Stand(CabinetStudy study, CabinetSection section)
     {
         var series = study.Series;
