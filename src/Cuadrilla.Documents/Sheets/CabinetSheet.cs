@@ -1,6 +1,7 @@
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Cabinets;
+using Cuadrilla.Core.Studies.Plants;
 
 namespace Cuadrilla.Documents.Sheets;
 
@@ -25,17 +26,18 @@ internal static class CabinetSheet
         }
     }
 
-    public static IEnumerable<SheetTable> Tables(CabinetStudy? study, UnitSystem units)
+    public static IEnumerable<SheetTable> Tables(CabinetStudy? study, PlantAssessment assessment, UnitSystem units)
     {
         if (study is not null)
         {
+            var busbar = BusbarCurrents.Of(study, assessment.Scenarios);
             yield return new SheetTable("Cabinets",
                 ["section", "width", "mass", "loss inside", "under the roof", "busbar", "what stands in it"],
-                [.. study.Layout.Sections.Select(s => Row(study, s))]).In(units);
+                [.. study.Layout.Sections.Select(s => Row(study, s, busbar))]).In(units);
         }
     }
 
-    private static IReadOnlyList<string> Row(CabinetStudy study, CabinetSection section)
+    private static IReadOnlyList<string> Row(CabinetStudy study, CabinetSection section, BusbarCurrents busbar)
     {
         var air = study.AirOf(section);
         var top = air.Count > 0 ? air.Max(a => a.TopC) : null;
@@ -46,7 +48,7 @@ internal static class CabinetSheet
             $"{Text.N(study.MassKg(section), 3)} kg",
             air.Count > 0 ? $"{Text.N(air.Max(a => a.LossW), 3)} W" : "–",
             top is { } c ? $"{Text.N(c, 3)} °C" : "–",
-            study.BusbarA(section) is { } ampere ? $"{Text.N(ampere, 3)} A" : "–",
+            busbar.In(section) is { } ampere ? $"{Text.N(ampere, 3)} A" : "–",
             section.Units.Count > 0 ? string.Join("; ", section.Units.Select(u => u.Unit.Name + (u.IsByHand ? " (placed by hand)" : string.Empty)))
                 : section.Kind == SectionKind.Incoming ? "incoming" : "control",
         ];

@@ -76,7 +76,7 @@ public sealed record LineupSheet(
         { Units = plant.Conventions.Units,
             Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)),
                 FitterTable.Of(plant, lineup, assessor).In(plant.Conventions.Units),
-                .. CabinetSheet.Tables(cabinets, plant.Conventions.Units)] };
+                .. CabinetSheet.Tables(cabinets, assessment, plant.Conventions.Units)] };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)

@@ -23,14 +23,14 @@ internal sealed record CabinetDocument(double HeightMm, double DepthMm, double P
 {
     private const double RoomRiseK = 10;
 
-    public static CabinetDocument Of(CabinetStudy study)
+    public static CabinetDocument Of(CabinetStudy study, BusbarCurrents busbar)
     {
         var sections = study.Layout.Sections;
         var room = study.RoomW();
         return new CabinetDocument(study.HeightMm, study.DepthMm, study.PlinthMm, study.Layout.WidthMm, sections.Sum(study.MassKg),
             sections.Max(s => study.MassKg(s) / (s.WidthMm * study.DepthMm) * 1e6), study.IncomingA, study.FanM3PerH, study.PermittedC, room,
             room is { } watts ? Core.Cabinets.AirFlow.M3PerH(watts, RoomRiseK, study.Site.AltitudeM) : null,
-            study.Missing, [.. sections.Select(s => SectionDocument.Of(study, s))],
+            study.Missing, [.. sections.Select(s => SectionDocument.Of(study, s, busbar))],
             [.. study.Transports().Select(t => (IReadOnlyList<int>)[.. t.Select(s => s.Number)])]);
     }
 }
@@ -49,11 +49,11 @@ internal sealed record CabinetDocument(double HeightMm, double DepthMm, double P
 internal sealed record SectionDocument(int Number, SectionKind Kind, double WidthMm, double MassKg, double SurfaceM2, string WorstScenario,
     double? LossW, double? TopC, double? BusbarA, IReadOnlyList<PlacedDocument> Units)
 {
-    public static SectionDocument Of(CabinetStudy study, CabinetSection section)
+    public static SectionDocument Of(CabinetStudy study, CabinetSection section, BusbarCurrents busbar)
     {
         var worst = study.AirOf(section).OrderByDescending(a => a.TopC ?? double.NegativeInfinity).ThenByDescending(a => a.LossW).FirstOrDefault();
         return new SectionDocument(section.Number, section.Kind, section.WidthMm, study.MassKg(section), study.SurfaceM2(section),
-            worst?.Scenario.Name ?? string.Empty, worst?.LossW, worst?.TopC, study.BusbarA(section),
+            worst?.Scenario.Name ?? string.Empty, worst?.LossW, worst?.TopC, busbar.In(section),
             [.. section.Units.Select(u => PlacedDocument.Of(u, study.AirOf(section)))]);
     }
 }

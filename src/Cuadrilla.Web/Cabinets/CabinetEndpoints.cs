@@ -1,5 +1,6 @@
 using System.Text;
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Cabinets;
 using Cuadrilla.Documents.Drawings;
 using Cuadrilla.Web.Http;
@@ -13,17 +14,18 @@ internal static class CabinetEndpoints
     public static void MapCabinets(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/projects/{id}/lineups/{lineup}/cabinets", (string id, string lineup, ProjectReader reader, Assessor assessor) =>
-                Found(id, lineup, reader, assessor, study => Results.Ok(CabinetDocument.Of(study))))
+                Found(id, lineup, reader, assessor, (study, plant) => Results.Ok(CabinetDocument.Of(study,
+                    BusbarCurrents.Of(study, assessor.Run(plant).Scenarios)))))
             .WithTags("Cabinets").WithName("getCabinets").Produces<CabinetDocument>();
         app.MapGet("/api/projects/{id}/lineups/{lineup}/cabinets.dxf", (string id, string lineup, ProjectReader reader, Assessor assessor) =>
-                Found(id, lineup, reader, assessor, study => Results.File(
+                Found(id, lineup, reader, assessor, (study, _) => Results.File(
                     Encoding.Latin1.GetBytes(DxfDrawing.Text(CabinetDrawing.Of(study))), "image/vnd.dxf", $"{study.Lineup.Id}.dxf")))
             .WithTags("Cabinets").WithName("getCabinetsDxf").Produces<string>(StatusCodes.Status200OK, "image/vnd.dxf");
     }
 
-    private static IResult Found(string id, string lineup, ProjectReader reader, Assessor assessor, Func<CabinetStudy, IResult> answer) =>
+    private static IResult Found(string id, string lineup, ProjectReader reader, Assessor assessor, Func<CabinetStudy, PlantSpecification, IResult> answer) =>
         reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown()
         : plant.Lineups.FirstOrDefault(l => l.Id == lineup) is { Cabinets: not null } found && assessor.Cabinets(plant, found) is { } study
-            ? answer(study)
+            ? answer(study, plant)
             : Problems.NotFound("There is no such lineup with cabinets.");
 }

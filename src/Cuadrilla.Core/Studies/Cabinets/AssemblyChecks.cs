@@ -14,27 +14,23 @@ internal static class AssemblyChecks
     private const string Source = "docs/methods/cabinets.md";
 
     public static IEnumerable<Check> Of(CabinetStudy study, SupplyContext supply) =>
-        new[] { Busbar(study, supply.Defaults.TightMarginPct), ShortCircuit(study, supply) }.Select(c => c.At(study.Lineup.Id));
+        new[] { Busbar(study, supply), ShortCircuit(study, supply) }.Select(c => c.At(study.Lineup.Id));
 
     // In each section its own current and its own air; the worst counts.
-    private static Check Busbar(CabinetStudy study, double tightPct)
+    private static Check Busbar(CabinetStudy study, SupplyContext supply)
     {
         var title = $"Busbar of {study.Lineup.Tag}";
-        List<string> missing = [.. study.Missing];
+        var currents = BusbarCurrents.Of(study, supply.Scenarios);
+        List<string> missing = [.. currents.Missing];
         if (!study.Build.BusbarA.IsKnown)
         {
             missing.Add("current of the busbar");
         }
 
         var sections = study.Layout.Sections.Where(s => s.Kind != SectionKind.Control)
-            .Select(s => (Section: s, Ampere: study.BusbarA(s), TopC: study.AirOf(s).Count == study.Scenarios
+            .Select(s => (Section: s, Ampere: currents.In(s), TopC: study.AirOf(s).Count == study.Scenarios
                 ? study.AirOf(s).Max(a => a.TopC)
                 : null)).ToList();
-        if (sections.Exists(s => s.Ampere is null))
-        {
-            missing.Add("loads and motors of all units");
-        }
-
         if (sections.Exists(s => s.TopC is null))
         {
             missing.Add("heat of the sections");
@@ -49,10 +45,10 @@ internal static class AssemblyChecks
         var (section, ampere, topC) = sections.MaxBy(s => AssemblyWithstand.BusbarRiseK(s.Ampere!.Value, stated)
             - AssemblyWithstand.PermittedRiseK(s.TopC!.Value));
         return CheckWriter.Judged(BusbarId, string.Empty, BoardRow.Plant, title, AssemblyWithstand.BusbarRiseK(ampere!.Value, stated),
-            AssemblyWithstand.PermittedRiseK(topC!.Value), "K", LimitSense.AtMost, tightPct,
-            "Relief: a larger busbar, cooler sections, the largest units next to the supply.",
+            AssemblyWithstand.PermittedRiseK(topC!.Value), "K", LimitSense.AtMost,
+            supply.Defaults.TightMarginPct, "Relief: a larger busbar, cooler sections, the largest units next to the supply.",
             new Reason("30 K·(I/I_N)^1.6 ≤ 70 K − (θ − 35 °C)",
-                $"section {section.Number}: {Text.N(ampere.Value, 3)} A of {Text.N(stated)} A in air of {Text.N(topC.Value, 3)} °C; bare copper, IEC 61439-1 (verify)",
+                $"section {section.Number}: {Text.N(ampere.Value, 3)} A rms of {Text.N(stated)} A in air of {Text.N(topC.Value, 3)} °C; bare copper, IEC 61439-1 (verify)",
                 Source, []));
     }
 

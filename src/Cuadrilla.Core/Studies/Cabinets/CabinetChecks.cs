@@ -43,10 +43,15 @@ internal static class CabinetChecks
             missing.Add($"load and motor of {string.Join(", ", section.Units.Select(u => u.Unit.Name))}");
         }
 
-        // A section that may get further units is not known while they are missing.
-        if (section.Kind == SectionKind.Units)
+        // A section that may get further units, or whose current they add to, is not known while they are missing.
+        if (section.Kind is SectionKind.Units or SectionKind.Incoming)
         {
             missing.AddRange(study.Missing);
+        }
+
+        if (section.Units.Count > 0 && !study.Runs(section.Units.Select(u => u.Unit)))
+        {
+            missing.Add($"a scenario in which {string.Join(" or ", section.Units.Select(u => u.Unit.Name.Split(',')[0]))} runs");
         }
 
         if (missing.Count > 0 || found.Count == 0)
@@ -94,12 +99,13 @@ internal static class CabinetChecks
         }
 
         // Units at the same height share the stream; those above take it over.
+        var inside = study.Build.SinksOutside ? study.Series.SinkInsidePu : 1;
         var row = section.Units.Select(section.Beside).MaxBy(r => r.Sum(u => u.Unit.AirM3PerH))!;
-        var wanted = row.Sum(u => u.Unit.AirM3PerH);
+        var wanted = inside * row.Sum(u => u.Unit.AirM3PerH);
         return CheckWriter.Judged(AirId, string.Empty, BoardRow.Plant, title, wanted, fan, "m³/h", LimitSense.AtMost, tightPct,
             "Relief: a larger fan, cleaner or larger mats; what the units blow beyond it goes round inside and warms them.",
             new Reason("Σ air of the units side by side ≤ air of the section",
-                $"{string.Join(", ", row.Where(u => u.Unit.AirM3PerH > 0).Select(u => $"{u.Unit.Name} {Text.N(u.Unit.AirM3PerH, 3)} m³/h"))}; the fan moves {Text.N(fan, 3)} m³/h behind the mats; outlet at least 1.1 times the inlet",
+                $"{string.Join(", ", row.Where(u => u.Unit.AirM3PerH > 0).Select(u => $"{u.Unit.Name} {Text.N(inside * u.Unit.AirM3PerH, 3)} m³/h"))}; the fan moves {Text.N(fan, 3)} m³/h behind the mats; outlet at least 1.1 times the inlet",
                 Source, []));
     }
 

@@ -28,7 +28,9 @@ public sealed class CabinetStudy
             ? new EnclosureHeat(build.FactorK.Value, build.FactorD.Or(1), build.FactorC.Value, build.Cooling == CabinetCooling.Vented)
             : null;
         air = Layout.Sections.ToDictionary(s => s.Number, s => (IReadOnlyList<SectionAir>)[.. plant.Scenarios
-            .Select(scenario => SectionAir.Of(build, s, Heat, Site, scenario, FurtherW(s, scenario), series.SinkInsidePu))
+            .Select(scenario => FurtherW(s, scenario) is { } further
+                ? SectionAir.Of(build, s, Heat, Site, scenario, further, series.SinkInsidePu)
+                : null)
             .OfType<SectionAir>()]);
         scenarios = [.. plant.Scenarios];
         inlets = WarmestInlets();
@@ -162,19 +164,22 @@ public sealed class CabinetStudy
         return warmest;
     }
 
-    /// <summary>Largest current of the busbar in a section, of all scenarios: what its units and those beyond it draw, A; null where
-    /// that can't be computed.</summary>
-    public double? BusbarA(CabinetSection section)
+    /// <summary>True where one of some units runs in a scenario: of the others nothing is known but what they lose at rest.</summary>
+    public bool Runs(IEnumerable<CabinetUnit> units)
     {
-        ArgumentNullException.ThrowIfNull(section);
-        var beyond = Layout.Sections.Where(s => s.Number >= section.Number).SelectMany(s => s.Units).Select(u => u.Unit).ToList();
-        var sums = scenarios.ConvertAll(s => beyond.ConvertAll(u => u.LineA(s)));
-        return sums.TrueForAll(s => s.TrueForAll(a => a is not null)) ? sums.Max(s => s.Sum(a => a!.Value)) : null;
+        ArgumentNullException.ThrowIfNull(units);
+        return units.Any(u => u.Feeds.Any(id => scenarios.Exists(s => s.StateOf(id).Running)));
     }
 
-    private double FurtherW(CabinetSection section, Scenario scenario) => section.Kind switch
+    /// <summary>A scenario of the plant; null where there is none of that key.</summary>
+    internal Scenario? Scenario(string id) => scenarios.Find(s => s.Id == id);
+
+    // The incoming devices by what all units draw; null while one of them is not known.
+    private double? FurtherW(CabinetSection section, Scenario scenario) => section.Kind switch
     {
-        SectionKind.Incoming => Series.IncomingLossWPerA * Units.Sum(u => u.LineA(scenario) ?? 0),
+        SectionKind.Incoming => Units.All(u => u.LineA(scenario) is not null)
+            ? Series.IncomingLossWPerA * Units.Sum(u => u.LineA(scenario)!.Value)
+            : null,
         SectionKind.Control => Series.ControlW,
         _ => 0,
     };

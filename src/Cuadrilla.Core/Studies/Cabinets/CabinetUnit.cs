@@ -31,6 +31,9 @@ public sealed record CabinetUnit
     /// <summary>All drive points that it feeds.</summary>
     public required IReadOnlyList<string> Feeds { get; init; }
 
+    /// <summary>Key of its front end in solved scenarios; empty where it has none on the line.</summary>
+    public required string FrontId { get; init; }
+
     /// <summary>What it is.</summary>
     public required CabinetUnitKind Kind { get; init; }
 

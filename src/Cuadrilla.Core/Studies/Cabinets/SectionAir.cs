@@ -34,55 +34,59 @@ public sealed record SectionAir(Scenario Scenario, double LossW, double OutsideW
                 return null;
             }
 
-            var part = build.SinksOutside && unit.Kind is CabinetUnitKind.Converter or CabinetUnitKind.SupplyModule ? sinkInsidePu : 1;
-            inside[unit.Id] = build.SinksOutside ? part * loss : loss;
+            inside[unit.Id] = InsidePu(unit) * loss;
             outside += loss - inside[unit.Id];
         }
 
         var sum = inside.Values.Sum() + furtherW;
         var none = new SectionAir(scenario, sum, outside, null, new Dictionary<string, double>());
+        var thinned = section.Units.ToDictionary(p => p.Unit.Id, p => InsidePu(p.Unit) * p.Unit.AirM3PerH, StringComparer.Ordinal);
         return build.Cooling switch
         {
-            CabinetCooling.Closed or CabinetCooling.Vented => place is null ? none : Still(place),
+            CabinetCooling.Closed or CabinetCooling.Vented => place is null ? none
+                : Told(p => place.RiseK(sum, p.BottomMm / build.HeightMm.Or(CabinetUsual.HeightMm)), site.AmbientMaxC, place.TopRiseK(sum)),
             CabinetCooling.Forced => build.FanM3PerH.IsKnown ? Blown(build.FanM3PerH.Value * AirFlow.LeftPu(build.Mats)) : none,
-            _ => build.CooledC.IsKnown
-                ? none with { TopC = build.CooledC.Value, InletC = inside.Keys.ToDictionary(k => k, _ => build.CooledC.Value) }
+
+            // Beyond its watts it does not hold its air: what the air is then is not known.
+            _ => build is { CooledC.IsKnown: true, CoolerW.IsKnown: true } && sum <= build.CoolerW.Value
+                ? Told(_ => 0, build.CooledC.Value, 0)
                 : none,
         };
 
-        SectionAir Still(EnclosureHeat heat)
-        {
-            var height = build.HeightMm.Or(CabinetUsual.HeightMm);
-            return none with
-            {
-                TopC = site.AmbientMaxC + heat.TopRiseK(sum),
-                InletC = section.Units.ToDictionary(p => p.Unit.Id, p => site.AmbientMaxC + heat.RiseK(sum, p.BottomMm / height)),
-            };
-        }
+        // Behind heat sinks that reach outside only that part of its loss, and of its own air, stays inside.
+        double InsidePu(CabinetUnit unit) =>
+            build.SinksOutside && unit.Kind is CabinetUnitKind.Converter or CabinetUnitKind.SupplyModule ? sinkInsidePu : 1;
 
         // The stream is warmer by what lies below. Where the units side by side blow more than passes, the rest comes round again from
-        // above them: T_in = T_below + (1 − V/ΣV_u)·3.1·P_row/V. Right above a unit it may also be that unit's own air, unmixed.
-        SectionAir Blown(double m3PerH)
+        // above them: T_in = T_below + (1 − V/ΣV_u)·3.1·P_row/V.
+        SectionAir Blown(double m3PerH) => Told(
+            unit =>
+            {
+                var row = section.Beside(unit);
+                var again = Math.Max(0, 1 - (m3PerH / Math.Max(row.Sum(p => thinned[p.Unit.Id]), 1e-9)));
+                return AirFlow.RiseK(Below(unit).Sum(p => inside[p.Unit.Id]), m3PerH, site.AltitudeM)
+                    + (again * AirFlow.RiseK(row.Sum(p => inside[p.Unit.Id]), m3PerH, site.AltitudeM));
+            },
+            site.AmbientMaxC, AirFlow.RiseK(sum, m3PerH, site.AltitudeM));
+
+        List<PlacedUnit> Below(PlacedUnit unit) => [.. section.Units.Where(p => p.TopMm <= unit.BottomMm)];
+
+        // Right above a unit with a fan it may also be that unit's own air, unmixed: the warmer counts, however the section is cooled.
+        SectionAir Told(Func<PlacedUnit, double> mixedK, double fromC, double topK)
         {
             Dictionary<string, double> rise = new(StringComparer.Ordinal);
-            foreach (var place in section.Units.OrderBy(p => p.BottomMm))
+            foreach (var unit in section.Units.OrderBy(p => p.BottomMm))
             {
-                var below = section.Units.Where(p => p.TopMm <= place.BottomMm).ToList();
-                var row = section.Beside(place);
-                var blown = row.Sum(p => p.Unit.AirM3PerH);
-                var mixed = AirFlow.RiseK(below.Sum(p => inside[p.Unit.Id]), m3PerH, site.AltitudeM)
-                    + (Math.Max(0, 1 - (m3PerH / Math.Max(blown, 1e-9)))
-                        * AirFlow.RiseK(row.Sum(p => inside[p.Unit.Id]), m3PerH, site.AltitudeM));
-                var plume = below.Where(p => p.LeftMm < place.RightMm && place.LeftMm < p.RightMm && p.Unit.AirM3PerH > 0)
-                    .Select(p => rise[p.Unit.Id] + AirFlow.UnitRiseK(inside[p.Unit.Id], p.Unit.AirM3PerH, site.AltitudeM))
+                var plume = Below(unit).Where(p => p.LeftMm < unit.RightMm && unit.LeftMm < p.RightMm && p.Unit.AirM3PerH > 0)
+                    .Select(p => rise[p.Unit.Id] + AirFlow.UnitRiseK(inside[p.Unit.Id], thinned[p.Unit.Id], site.AltitudeM))
                     .DefaultIfEmpty(0).Max();
-                rise[place.Unit.Id] = Math.Max(mixed, plume);
+                rise[unit.Unit.Id] = Math.Max(mixedK(unit), plume);
             }
 
             return none with
             {
-                TopC = site.AmbientMaxC + Math.Max(AirFlow.RiseK(sum, m3PerH, site.AltitudeM), rise.Values.DefaultIfEmpty(0).Max()),
-                InletC = rise.ToDictionary(r => r.Key, r => site.AmbientMaxC + r.Value),
+                TopC = fromC + Math.Max(topK, rise.Values.DefaultIfEmpty(0).Max()),
+                InletC = rise.ToDictionary(r => r.Key, r => fromC + r.Value, StringComparer.Ordinal),
             };
         }
     }

@@ -185,20 +185,62 @@ public sealed class CabinetStudyTests
         Assert.Equal(0.35 * inside.AirOf(section)[0].LossW, outside.AirOf(same)[0].LossW, 6);
     }
 
-    // The busbar carries in each section what is fed there and beyond: all of it at the supply, nothing behind the last unit.
+    // The busbar carries in each section what is fed there and beyond, as solved, nothing behind the last unit; no less than the power
+    // alone asks for.
     [Fact]
     public void The_busbar_is_judged_by_what_it_carries_in_each_section()
     {
-        var study = Of(Fans);
+        var plant = First(Fans with { FanM3PerH = 5000 });
+        var study = Assessor.Cabinets(plant, plant.Lineups[0])!;
+        var busbar = BusbarCurrents.Of(study, Assessor.Run(plant).Scenarios);
+        Assert.Empty(busbar.Missing);
         var sections = study.Layout.Sections;
-        Assert.Equal(study.IncomingA, study.BusbarA(sections[0])!.Value, 9);
-        Assert.Equal(0, study.BusbarA(sections[^1])!.Value);
-        Assert.All(sections.Zip(sections.Skip(1)), p => Assert.True(study.BusbarA(p.First) >= study.BusbarA(p.Second)));
+        var volts = plant.Distribution.Bus(plant.Lineups[0].BusId).NominalVoltageV;
+        var lineup = plant.Lineups[0].DrivePoints.Where(p => p.Sun is null).Select(p => p.Id).ToHashSet();
+        var least = Assessor.Run(plant).Scenarios.Max(s => s.Drives.Where(d => lineup.Contains(d.DrivePointId)).Sum(d => d.Point.LineW))
+            / Math.Sqrt(3) / volts;
+        Assert.True(busbar.In(sections[0])!.Value > least, $"{busbar.In(sections[0])} {least}");
+        Assert.Equal(0, busbar.In(sections[^1])!.Value);
+        Assert.All(sections.Zip(sections.Skip(1)), p => Assert.True(busbar.In(p.First) >= busbar.In(p.Second)));
+        var whole = busbar.In(sections[0])!.Value;
         Check At(double ampere) => Assert.Single(Checks(First(Fans with { FanM3PerH = 5000, BusbarA = ampere }), "cabinet.busbar"));
-        Assert.Equal(30, At(study.IncomingA).Figure.Value, 3);
-        Assert.Equal(Verdict.Holds, At(study.IncomingA).Verdict);
-        Assert.Equal(Verdict.Fails, At(study.IncomingA / 2).Verdict);
+        Assert.Equal(30, At(whole).Figure.Value, 3);
+        Assert.Equal(Verdict.Holds, At(whole).Verdict);
+        Assert.Equal(Verdict.Fails, At(whole / 2).Verdict);
         Assert.Equal(Verdict.NeedsData, Assert.Single(Checks(First(Fans), "cabinet.busbar")).Verdict);
+    }
+
+    // What never runs in a scenario loses what it does at rest: of that nobody would say that its section holds.
+    [Fact]
+    public void Where_nothing_ever_runs_nothing_holds()
+    {
+        var plant = First(Fans with { FanM3PerH = 5000, BusbarA = 1000 });
+        plant = plant with
+        {
+            Scenarios = [.. plant.Scenarios.Select(s => s with
+            {
+                States = [.. plant.AllDrivePoints().Select(p => new DrivePointState(p.Id, false, 1, 1))],
+            })],
+        };
+        Assert.Equal(Verdict.NeedsData, Assert.Single(Checks(plant, "cabinet.busbar")).Verdict);
+        var study = Assessor.Cabinets(plant, plant.Lineups[0])!;
+        Assert.All(Checks(plant, "cabinet.heat").Where(c => study.Layout.Sections.Any(s => s.Units.Count > 0 && c.ElementId == $"l1/{s.Number}")),
+            c => Assert.Equal(Verdict.NeedsData, c.Verdict));
+    }
+
+    // Above a unit with a fan stands what that unit blew, in closed and cooled sections too.
+    [Theory]
+    [InlineData(CabinetCooling.Closed)]
+    [InlineData(CabinetCooling.Cooled)]
+    public void A_unit_above_another_takes_in_its_air_however_the_section_is_cooled(CabinetCooling cooling)
+    {
+        var study = Of(CabinetBuild.Open with { Cooling = cooling, FactorK = 0.01, FactorC = 1, CoolerW = 50_000, CooledC = 30 });
+        var stacked = study.Layout.Sections.SelectMany(s => s.Units.SelectMany(u => s.Units.Where(l => l.TopMm <= u.BottomMm
+            && l.LeftMm < u.RightMm && u.LeftMm < l.RightMm && l.Unit.AirM3PerH > 0).Select(l => (Section: s, Upper: u, Lower: l)))).ToList();
+        Assert.NotEmpty(stacked);
+        Assert.All(stacked, p => Assert.All(study.AirOf(p.Section), a => Assert.True(a.InletC[p.Upper.Unit.Id]
+            >= a.InletC[p.Lower.Unit.Id] + AirFlow.UnitRiseK(p.Lower.Unit.LossW(a.Scenario)!.Value, p.Lower.Unit.AirM3PerH,
+                Demo.Site.AltitudeM) - 1e-9)));
     }
 
     // About 30 kA at the bus: an assembly of 10 kA fails, one of 50 holds; by the US code the weakest part decides.
