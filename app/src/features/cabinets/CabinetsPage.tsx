@@ -89,7 +89,7 @@ function CabinetsOf({
   }
   const { cabinets } = lineup;
   return (
-    <div className="mt-3 grid grid-cols-[17rem_minmax(0,1fr)] gap-x-6">
+    <div className="mt-3 grid grid-cols-[19rem_minmax(0,1fr)] gap-x-6">
       <section aria-label="Entries of the cabinets" className="min-w-0">
         {entriesOf(cabinets).map(([group, keys]) => (
           <fieldset key={group} className="mt-2 border-t border-rule pt-1">

@@ -11,11 +11,11 @@ export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
         <thead>
           <tr className="border-b border-rule text-left text-soft">
             <th className="font-normal">section</th>
-            <th className="text-right font-normal">width</th>
-            <th className="text-right font-normal">mass</th>
-            <th className="text-right font-normal">loss inside</th>
-            <th className="text-right font-normal">under the roof</th>
-            <th className="text-right font-normal">busbar</th>
+            <th className="pl-4 text-right font-normal">width</th>
+            <th className="pl-4 text-right font-normal">mass</th>
+            <th className="pl-4 text-right font-normal">loss inside</th>
+            <th className="pl-4 text-right font-normal">under the roof</th>
+            <th className="pl-4 text-right font-normal">busbar</th>
             <th className="pl-4 font-normal">warmest in</th>
             <th className="font-normal">holds</th>
           </tr>
@@ -26,11 +26,15 @@ export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
               <td className="whitespace-nowrap">
                 {s.number} {s.units.length === 0 ? s.kind : ""}
               </td>
-              <td className="text-right font-mono whitespace-nowrap">{say(s.widthMm, "mm")}</td>
-              <td className="text-right font-mono whitespace-nowrap">{say(s.massKg, "kg")}</td>
-              <td className="text-right font-mono whitespace-nowrap">{s.lossW === null ? "–" : say(s.lossW, "W")}</td>
-              <td className="text-right font-mono whitespace-nowrap">{s.topC === null ? "–" : say(s.topC, "°C")}</td>
-              <td className="text-right font-mono whitespace-nowrap">
+              <td className="pl-4 text-right font-mono whitespace-nowrap">{say(s.widthMm, "mm")}</td>
+              <td className="pl-4 text-right font-mono whitespace-nowrap">{say(s.massKg, "kg")}</td>
+              <td className="pl-4 text-right font-mono whitespace-nowrap">
+                {s.lossW === null ? "–" : say(s.lossW, "W")}
+              </td>
+              <td className="pl-4 text-right font-mono whitespace-nowrap">
+                {s.topC === null ? "–" : say(s.topC, "°C")}
+              </td>
+              <td className="pl-4 text-right font-mono whitespace-nowrap">
                 {s.busbarA === null ? "–" : say(s.busbarA, "A")}
               </td>
               <td className="pl-4">{s.worstScenario}</td>
