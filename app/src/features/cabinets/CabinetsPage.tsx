@@ -177,7 +177,7 @@ function Answer({
               ? "needs data"
               : `${say(answer.roomW, "W")}, ${say(answer.roomM3PerH ?? 0, "m³/h")} at ${say(10, "K")}`,
           ],
-          ["Incoming current", say(answer.incomingA, "A")],
+          ["Incoming current", say(answer.sections[0]?.busbarA ?? answer.incomingA, "A")],
         ]}
       />
       <Elevation
