@@ -36,6 +36,7 @@ public static class ReferenceCatalogue
         ReferenceModules = [.. DataFile.Read<ModuleFile>("reference-drives.json").Modules.Select(m => new CurvePoint(m[0], m[1]))],
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
         Cabinets = DataFile.Read<CabinetFile>("cabinets.json").Build(),
+        Terminals = DataFile.Read<TerminalFile>("terminals.json").Build(),
         Regions = DataFile.Read<RegionFile>("regions.json").Regions,
         BrakePresets = DataFile.Read<BrakePresetFile>("brake-presets.json").Build(),
         UsualEntries = DataFile.Read<UsualEntryFile>("usual-entries.json").Values,

@@ -276,6 +276,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/lineups/{lineup}/cabinets.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCabinetsPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/lineups/{lineup}/control": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getControlSupply"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/lineups/{lineup}/comparison": {
         parameters: {
             query?: never;
@@ -892,6 +924,102 @@ export interface paths {
             cookie?: never;
         };
         get: operations["sweepSun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/signals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSignals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/drive-points/{point}/wiring.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWiringSvg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/drive-points/{point}/wiring.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getWiringPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/lists/{list}.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportBuildListCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/lists/{list}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportBuildListPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/lists.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportBuildListsXlsx"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1673,6 +1801,21 @@ export interface components {
         };
         /** @enum {unknown} */
         BrakingWay: "nothing" | "coast" | "flux" | "dc-injection" | "resistor" | "to-line";
+        BranchDocument: {
+            id: string;
+            /** Format: double */
+            steadyA: number;
+            /** Format: double */
+            inrushA: number;
+            /** Format: double */
+            endV: null | number;
+            /** Format: double */
+            faultA: null | number;
+            /** Format: double */
+            tripNeedsA: null | number;
+        };
+        /** @enum {unknown} */
+        BuildList: "signals" | "terminals" | "sections" | "parts";
         Bus: {
             /**
              * Key
@@ -2027,7 +2170,13 @@ export interface components {
              * @description Whether cables enter at the top.
              */
             entersAtTop?: boolean;
+            /**
+             * Way in front
+             * @description Free in front of the doors.
+             */
+            aisleMm?: null | number;
             pins?: components["schemas"]["UnitPin"][];
+            splits?: components["schemas"]["TransportSplit"][];
         };
         CabinetDocument: {
             /** Format: double */
@@ -2213,6 +2362,12 @@ export interface components {
              */
             contactorA?: null | number;
         };
+        CardDocument: {
+            id: string;
+            /** Format: int32 */
+            used: number;
+            channels: components["schemas"]["ChannelDocument"][];
+        };
         CatalogueDocument: {
             version: string;
             motors: components["schemas"]["MotorItem"][];
@@ -2253,6 +2408,11 @@ export interface components {
             who: string;
             changes: components["schemas"]["SpecificationChange"][];
             merges?: boolean;
+        };
+        ChannelDocument: {
+            /** Format: int32 */
+            number: number;
+            on: components["schemas"]["OnChannelDocument"][];
         };
         CheckDocument: {
             id: string;
@@ -2394,6 +2554,150 @@ export interface components {
             /** Format: double */
             takenOutChangeA: null | number;
             orders: components["schemas"]["PhasorDocument"][];
+        };
+        ControlBranchBuild: {
+            /**
+             * Branch key
+             * @description Stable key of the branch.
+             */
+            id: string;
+            /**
+             * Branch
+             * @description What people call it.
+             */
+            name: string;
+            /**
+             * It feeds
+             * @description What hangs on the branch.
+             * @enum {string}
+             */
+            use: "units" | "coils" | "brakes" | "controller" | "further";
+            /**
+             * Protected by
+             * @description Kind of its device.
+             * @enum {string}
+             */
+            protection: "breaker-c" | "electronic";
+            /**
+             * Its rating
+             * @description Rated current of its device.
+             */
+            protectionA?: null | number;
+            /**
+             * Length, one way
+             * @description To its farthest load.
+             */
+            lengthM?: null | number;
+            /**
+             * Section
+             * @description Copper.
+             */
+            sectionMm2?: null | number;
+            /**
+             * Further load
+             * @description What hangs on it beside what the lineup has.
+             */
+            furtherA?: null | number;
+        };
+        /** @enum {unknown} */
+        ControlBranchUse: "units" | "coils" | "brakes" | "controller" | "further";
+        ControlDocument: {
+            loads: components["schemas"]["ControlLoadDocument"][];
+            branches: components["schemas"]["BranchDocument"][];
+            /** Format: double */
+            steadyA: null | number;
+            /** Format: double */
+            inrushA: null | number;
+            /** Format: double */
+            transformerVa: null | number;
+            missing: string[];
+            withoutBranch: components["schemas"]["ControlBranchUse"][];
+        };
+        ControlLoadDocument: {
+            use: components["schemas"]["ControlBranchUse"];
+            /** Format: double */
+            steadyA: number;
+            /** Format: double */
+            inrushA: number;
+            items: string[];
+        };
+        ControlSupplyBuild: {
+            /**
+             * 24 V supply
+             * @description Rated current of the control supply.
+             */
+            ratedA?: null | number;
+            /**
+             * For moments
+             * @description What it gives for moments and into a fault.
+             */
+            peakA?: null | number;
+            /**
+             * Lowest voltage
+             * @description At its terminals in operation.
+             */
+            lowestV?: null | number;
+            /**
+             * Auxiliary transformer
+             * @description For fans, coils at alternating voltage, heaters and the 24 V supply.
+             */
+            transformerVa?: null | number;
+            /**
+             * Heaters and lamps
+             * @description Further load of the auxiliary transformer.
+             */
+            furtherW?: null | number;
+            branches?: components["schemas"]["ControlBranchBuild"][];
+        };
+        ControllerCard: {
+            /**
+             * Card key
+             * @description Stable key of the card.
+             */
+            id: string;
+            /**
+             * Card
+             * @description What people call it.
+             */
+            name: string;
+            /**
+             * Channels are
+             * @description What its channels are.
+             * @enum {string}
+             */
+            kind: "digital-input" | "digital-output" | "relay-output" | "analogue-input" | "analogue-output" | "counter";
+            /**
+             * Number
+             * @description Channels of the card.
+             */
+            channels: number;
+            /**
+             * Active at
+             * @description What makes its digital channels active.
+             * @enum {string}
+             */
+            sense?: "to-plus" | "to-zero";
+            /**
+             * Signal range
+             * @description Of its analogue channels.
+             * @enum {string}
+             */
+            range?: "volt0-to10" | "volt2-to10" | "milliampere0-to20" | "milliampere4-to20";
+            /**
+             * Resolution
+             * @description Bits of its analogue channels.
+             */
+            bits?: null | number;
+            /**
+             * Output carries
+             * @description Each output of it, into a coil.
+             */
+            outputA?: null | number;
+            /**
+             * Place
+             * @description Place where the card stands.
+             */
+            placeId?: string;
         };
         Conventions: {
             /**
@@ -2788,6 +3092,7 @@ export interface components {
             stepUp?: null | components["schemas"]["StepUpSupply"];
             sun?: null | components["schemas"]["SunSupply"];
             interference?: components["schemas"]["PointInterference"];
+            signals?: null | components["schemas"]["SignalPlan"];
         };
         DrivePointDocument: {
             drivePointId: string;
@@ -3425,6 +3730,7 @@ export interface components {
             residual?: components["schemas"]["ResidualDevice"];
             onePhase?: null | components["schemas"]["OnePhaseSupply"];
             cabinets?: null | components["schemas"]["CabinetBuild"];
+            control?: null | components["schemas"]["ControlSupplyBuild"];
         };
         LineupComparisonDocument: {
             bestId: string;
@@ -4255,6 +4561,14 @@ export interface components {
             name: string;
             known: boolean;
             how: string;
+        };
+        OnChannelDocument: {
+            pointId: string;
+            signalId: string;
+            tag: string;
+            name: string;
+            terminal: string;
+            byHand: boolean;
         };
         OnGenerator: {
             id: string;
@@ -5108,6 +5422,24 @@ export interface components {
             /** Format: double */
             inletC: null | number;
         };
+        PlacedSignalDocument: {
+            id: string;
+            name: string;
+            function: components["schemas"]["SignalFunction"];
+            way: components["schemas"]["SignalWay"];
+            isAnalogue: boolean;
+            terminal: string;
+            lacksTerminal: boolean;
+            fits: string[];
+            channel: string;
+            lacksChannel: boolean;
+            kind: string;
+            values: number[];
+            unit: string;
+            /** Format: double */
+            differencePct: null | number;
+            cable: string;
+        };
         PlantAlternativesDocument: {
             referenceWay: string;
             /** Format: int32 */
@@ -5115,7 +5447,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandUseStepUp"] | components["schemas"]["PlantCommandSizeStepUp"] | components["schemas"]["PlantCommandShedOnGenerator"] | components["schemas"]["PlantCommandFeedFromOnePhase"] | components["schemas"]["PlantCommandChooseOnePhaseMeans"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandTakeSignals"] | components["schemas"]["PlantCommandKeepChannels"] | components["schemas"]["PlantCommandUseStepUp"] | components["schemas"]["PlantCommandSizeStepUp"] | components["schemas"]["PlantCommandShedOnGenerator"] | components["schemas"]["PlantCommandFeedFromOnePhase"] | components["schemas"]["PlantCommandChooseOnePhaseMeans"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -5270,6 +5602,11 @@ export interface components {
             kind: "join-shaft";
             pointIds: string[];
         };
+        PlantCommandKeepChannels: {
+            /** @enum {string} */
+            kind: "keep-channels";
+            free: boolean;
+        };
         PlantCommandMitigate: {
             /** @enum {string} */
             kind: "mitigate";
@@ -5364,6 +5701,12 @@ export interface components {
             rows: components["schemas"]["DriveListRow"][];
             sized: boolean;
         };
+        PlantCommandTakeSignals: {
+            /** @enum {string} */
+            kind: "take-signals";
+            pointIds: string[];
+            job: components["schemas"]["SignalJob"];
+        };
         PlantCommandUseBrakePreset: {
             /** @enum {string} */
             kind: "use-brake-preset";
@@ -5394,6 +5737,14 @@ export interface components {
             /** @enum {string} */
             kind: "use-units";
             units: components["schemas"]["UnitSystem"];
+        };
+        PlantController: {
+            /**
+             * Controller
+             * @description What people call it.
+             */
+            name: string;
+            cards: components["schemas"]["ControllerCard"][];
         };
         PlantRoutes: {
             places: components["schemas"]["Place"][];
@@ -5434,6 +5785,7 @@ export interface components {
             routes?: components["schemas"]["PlantRoutes"];
             cables?: null | components["schemas"]["CableInstallation"];
             standby?: null | components["schemas"]["StandbySupply"];
+            controller?: null | components["schemas"]["PlantController"];
         };
         PlantWayDocument: {
             way: string;
@@ -5525,6 +5877,16 @@ export interface components {
             /** Format: double */
             leakageMa: null | number;
         };
+        PointSignalDocument: {
+            pointId: string;
+            terminals: components["schemas"]["TerminalDocument"][];
+            signals: components["schemas"]["PlacedSignalDocument"][];
+            presets: null | components["schemas"]["PresetDocument"];
+            /** Format: int32 */
+            outOfReach: number;
+            /** Format: int32 */
+            motorPoles: null | number;
+        };
         PossibleRequest: {
             commands: components["schemas"]["PlantCommand"][];
         };
@@ -5537,6 +5899,22 @@ export interface components {
             distortionKva: number;
             /** Format: double */
             apparentKva: number;
+        };
+        PresetDocument: {
+            bits: string[];
+            rows: components["schemas"]["PresetRowDocument"][];
+        };
+        PresetRowDocument: {
+            on: boolean[];
+            /** Format: double */
+            frequencyHz: null | number;
+        };
+        PresetSpeed: {
+            /**
+             * Preset speed
+             * @description Frequency at these inputs.
+             */
+            frequencyHz: null | number;
         };
         ProblemDocument: {
             type: string;
@@ -5938,7 +6316,7 @@ export interface components {
             heavyFactor?: null | number;
         };
         /** @enum {unknown} */
-        RouteRole: "feeder" | "motor" | "brake" | "encoder" | "thermistor" | "by-hand";
+        RouteRole: "feeder" | "motor" | "brake" | "encoder" | "thermistor" | "control" | "analogue" | "bus" | "pulses" | "by-hand";
         RouteRow: {
             id: string;
             tag: string;
@@ -6337,6 +6715,54 @@ export interface components {
              */
             toPlaceId: string;
         };
+        SignalDocument: {
+            points: components["schemas"]["PointSignalDocument"][];
+            cards: components["schemas"]["CardDocument"][];
+        };
+        /** @enum {unknown} */
+        SignalFunction: "run" | "start-pulse" | "stop-pulse" | "reverse" | "jog" | "preset-bit0" | "preset-bit1" | "preset-bit2" | "reset" | "local-remote" | "enable" | "torque-off" | "external-fault" | "thermistor" | "resistor-switch" | "speed-reference" | "process-value" | "speed-value" | "current-value" | "running" | "at-speed" | "ready" | "fault" | "bypassed" | "brake-release" | "brake-command-back" | "brake-position" | "supply-contactor" | "encoder" | "pulses-in" | "pulses-out" | "bus";
+        /** @enum {unknown} */
+        SignalJob: "by-drive-point" | "fan" | "pump" | "hoist" | "conveyor" | "machine" | "on-starter" | "follower" | "servo";
+        SignalPlan: {
+            /**
+             * Inputs active at
+             * @description What makes the digital inputs of the unit active.
+             * @enum {string}
+             */
+            sense?: "to-plus" | "to-zero";
+            /**
+             * Extension card
+             * @description Whether a card with further terminals is fitted to the unit.
+             */
+            extension?: boolean;
+            /**
+             * Enable linked
+             * @description Whether enable and safe torque off are linked at the unit, so that it may always run.
+             */
+            enableLinked?: boolean;
+            /**
+             * Stop category
+             * @description As whoever designs the safety has stated it (IEC 60204-1); recorded here, never designed.
+             * @enum {string}
+             */
+            stopCategory?: "not-stated" | "category0" | "category1" | "category2";
+            /**
+             * Stop depends on
+             * @description What takes the power off, or only stops.
+             * @enum {string}
+             */
+            stopBy?: "not-stated" | "torque-off" | "supply-contactor" | "software";
+            /**
+             * Resistor too hot
+             * @description What the thermal switch of the brake resistor does.
+             * @enum {string}
+             */
+            resistorTrip?: "not-stated" | "opens-input" | "trips-unit" | "told";
+            presets?: components["schemas"]["PresetSpeed"][];
+            wanted?: components["schemas"]["WantedSignal"][];
+        };
+        /** @enum {unknown} */
+        SignalWay: "in" | "out" | "both";
         SingleMachine: {
             /** Format: double */
             ratedKw: number;
@@ -7511,6 +7937,10 @@ export interface components {
             deltaV: number;
             fits: boolean;
         };
+        TerminalDocument: {
+            name: string;
+            what: string;
+        };
         TimeCurrentCrossing: {
             name: string;
             /** Format: double */
@@ -7648,6 +8078,13 @@ export interface components {
             loadLossKw: number;
             /** Format: double */
             noLoadLossKw: number;
+        };
+        TransportSplit: {
+            /**
+             * Parted behind
+             * @description Number of the section, from the supply on.
+             */
+            behind: number;
         };
         TrayLoad: {
             segmentId: string;
@@ -7836,6 +8273,78 @@ export interface components {
             atMotorV: number;
             /** Format: double */
             linkedV: number;
+        };
+        WantedSignal: {
+            /**
+             * Signal key
+             * @description Stable key of the signal.
+             */
+            id: string;
+            /**
+             * Function
+             * @description What the signal is for.
+             * @enum {string}
+             */
+            function: "run" | "start-pulse" | "stop-pulse" | "reverse" | "jog" | "preset-bit0" | "preset-bit1" | "preset-bit2" | "reset" | "local-remote" | "enable" | "torque-off" | "external-fault" | "thermistor" | "resistor-switch" | "speed-reference" | "process-value" | "speed-value" | "current-value" | "running" | "at-speed" | "ready" | "fault" | "bypassed" | "brake-release" | "brake-command-back" | "brake-position" | "supply-contactor" | "encoder" | "pulses-in" | "pulses-out" | "bus";
+            /**
+             * Other end
+             * @description Where its other end is.
+             * @enum {string}
+             */
+            far: "controller" | "local-station" | "cabinet" | "machine" | "other-unit";
+            /**
+             * Terminal
+             * @description By hand; open: the first free one that fits.
+             */
+            terminal?: string;
+            /**
+             * Channel
+             * @description Card and number by hand; open: the first free one that fits.
+             */
+            channel?: string;
+            /**
+             * Range at the unit
+             * @description What the terminal of the unit is set to.
+             * @enum {string}
+             */
+            range?: "as-far-end" | "volt0-to10" | "volt2-to10" | "milliampere0-to20" | "milliampere4-to20";
+            /**
+             * Unit, at 0 %
+             * @description Hz, A or % at the bottom of the signal.
+             */
+            zeroAt?: null | number;
+            /**
+             * Unit, at 100 %
+             * @description Hz, A or % at the top of the signal.
+             */
+            fullAt?: null | number;
+            /**
+             * Other end, at 0 %
+             * @description What the other end takes the bottom of the signal for.
+             */
+            farZeroAt?: null | number;
+            /**
+             * Other end, at 100 %
+             * @description What the other end takes the top of the signal for.
+             */
+            farFullAt?: null | number;
+            /**
+             * Coil or lamp
+             * @description Current of what the output switches.
+             */
+            loadA?: null | number;
+            /**
+             * Supply of the load
+             * @description Voltage of what the output switches.
+             * @enum {string}
+             */
+            loadSupply?: "dc24" | "ac";
+            /**
+             * Suppression
+             * @description What takes the coil's energy when it is switched off.
+             * @enum {string}
+             */
+            suppression?: "not-stated" | "no-coil" | "diode" | "rc" | "varistor" | "nothing";
         };
         WaveDocument: {
             /** Format: double */
@@ -9338,6 +9847,142 @@ export interface operations {
                 };
                 content: {
                     "image/vnd.dxf": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getCabinetsPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getControlSupply: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ControlDocument"];
                 };
             };
             /** @description Unauthorized */
@@ -12655,6 +13300,412 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SunSweepResult"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getSignals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignalDocument"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getWiringSvg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    getWiringPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    exportBuildListCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                list: components["schemas"]["BuildList"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    exportBuildListPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                list: components["schemas"]["BuildList"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Misdirected Request */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    exportBuildListsXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": components["schemas"]["Stream"];
                 };
             };
             /** @description Unauthorized */

@@ -56,6 +56,14 @@ public sealed partial class Assessor
             _ => [],
         });
 
+    /// <summary>Control supply of a lineup; null without.</summary>
+    public ControlSupplyStudy? ControlSupply(PlantSpecification plant, Lineup lineup) =>
+        ControlSupplyStudy.Of(plant, lineup, Cabinets(plant, lineup), data.With(plant));
+
+    private IEnumerable<Check> ControlChecksOf(SupplyContext supply) => supply.Plant.Lineups.Where(l => l.Control is not null)
+        .SelectMany(l => Judging.All(ControlSupplyChecks.Id, string.Empty, BoardRow.Plant, $"Control supply of {l.Tag}",
+            () => ControlSupply(supply.Plant, l) is { } study ? ControlSupplyChecks.Of(study, supply.Defaults.TightMarginPct) : []));
+
     // The air at a drive point's unit, in place of the plant's.
     private Site SiteOf(PlantSpecification plant, Lineup lineup, DrivePoint point)
     {

@@ -18,6 +18,7 @@ using Cuadrilla.Core.Studies.LongCable;
 using Cuadrilla.Core.Studies.OnePhase;
 using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Protection;
+using Cuadrilla.Core.Studies.Signals;
 using Cuadrilla.Core.Studies.Starting;
 using Cuadrilla.Core.Studies.Supply;
 
@@ -38,6 +39,7 @@ public sealed partial class Assessor : IPlantStudies
     private readonly ConditionalWeakTable<PlantSpecification, Once<PlantAssessment>> whole;
     private readonly ConditionalWeakTable<PlantSpecification, Once<Laying>> laid;
     private readonly ConditionalWeakTable<PlantSpecification, Once<IReadOnlyDictionary<string, (CabinetStudy? Study, Fault? Fault)>>> cabinets;
+    private readonly ConditionalWeakTable<PlantSpecification, Once<SignalStudy>> signals;
     private readonly FrontMemory? fronts;
     private readonly CancellationToken stop;
     private readonly bool seeksSecond = true;
@@ -54,6 +56,7 @@ public sealed partial class Assessor : IPlantStudies
         whole = [];
         laid = [];
         cabinets = [];
+        signals = [];
         fronts = warmStarts ? new FrontMemory() : null;
         this.data = data ?? throw new ArgumentNullException(nameof(data));
         starts = new StudyMemory<StartKey, StartCase>(
@@ -67,8 +70,8 @@ public sealed partial class Assessor : IPlantStudies
 
     // The same memory for somebody who may leave.
     private Assessor(Assessor other, CancellationToken stop, bool seeksSecond = true) =>
-        (data, drivePoints, starts, whole, laid, cabinets, fronts, this.stop, this.seeksSecond) =
-        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.fronts, stop, seeksSecond);
+        (data, drivePoints, starts, whole, laid, cabinets, signals, fronts, this.stop, this.seeksSecond) =
+        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.signals, other.fronts, stop, seeksSecond);
 
     /// <summary>The catalogue.</summary>
     public EngineeringData Data => data;
@@ -150,7 +153,7 @@ public sealed partial class Assessor : IPlantStudies
         ArgumentNullException.ThrowIfNull(plant);
         return plant.Routes.Segments.Count == 0 ? new Laying(plant, null) : laid.GetValue(plant, _ => new Once<Laying>()).Get(() =>
         {
-            var routes = RoutePlan.Of(plant, LightCircuits.Of(plant, data));
+            var routes = RoutePlan.Of(plant, LightCircuits.Of(plant, data), Signals(plant));
             return new Laying(LaidPlant.Of(plant, routes), routes);
         });
     }
@@ -181,6 +184,8 @@ public sealed partial class Assessor : IPlantStudies
         List<Check> checks = [.. PlantChecks.Of(supply), .. PlantChecks.OfArrangements(supply, studies)];
         var models = studies.Select(s => s.Model).ToList();
         checks.AddRange(CabinetChecksOf(supply));
+        checks.AddRange(ControlChecksOf(supply));
+        checks.AddRange(SignalChecksOf(supply));
         checks.AddRange(Judging.All("emc.rcd", string.Empty, BoardRow.Plant, "Residual-current devices of lineups",
             () => ResidualChecks.OfLineups(supply, models)));
         checks.AddRange(Judging.All("emc.category", string.Empty, BoardRow.Plant, "Interference of supply modules",

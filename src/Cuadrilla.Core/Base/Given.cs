@@ -26,6 +26,9 @@ public readonly record struct Given
     /// <exception cref="InvalidOperationException">Nothing has been entered.</exception>
     public double Value => IsKnown ? value : throw new InvalidOperationException("The value has not been entered.");
 
+    /// <summary>The entered value, or what is usual.</summary>
+    public double Or(double usual) => IsKnown ? value : usual;
+
     /// <summary>An entered value.</summary>
     public static Given Of(double value) => new(value);
 

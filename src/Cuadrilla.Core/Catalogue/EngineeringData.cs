@@ -9,6 +9,7 @@ using Cuadrilla.Core.Harmonics.Limits;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Protection;
+using Cuadrilla.Core.Signals;
 
 namespace Cuadrilla.Core.Catalogue;
 
@@ -78,6 +79,9 @@ public sealed record EngineeringData
 
     /// <summary>Generic sections and sizes of what stands in them.</summary>
     public required CabinetSeries Cabinets { get; init; }
+
+    /// <summary>Usual terminals of units and what control takes.</summary>
+    public required TerminalSeries Terminals { get; init; }
 
     /// <summary>Supplies to start a plant from, the first where none is named.</summary>
     public required IReadOnlyList<UsualSupply> UsualSupplies { get; init; }

@@ -63,9 +63,19 @@ public sealed record CabinetBuild
     /// <summary>Cables enter at the top.</summary>
     public bool EntersAtTop { get; init; }
 
+    /// <summary>Free way in front of the doors, mm; not known: 1000.</summary>
+    public Given AisleMm { get; init; }
+
     /// <summary>Units that stand in a section by hand.</summary>
     public ValueList<UnitPin> Pins { get; init; } = [];
+
+    /// <summary>Sections behind which the lineup is parted for transport by hand; empty: by width and mass.</summary>
+    public ValueList<TransportSplit> Splits { get; init; } = [];
 }
+
+/// <summary>A lineup parted for transport.</summary>
+/// <param name="Behind">Number of the section behind which it is parted.</param>
+public sealed record TransportSplit(int Behind);
 
 /// <summary>A unit put into a section by hand.</summary>
 /// <param name="UnitId">Key of the unit.</param>

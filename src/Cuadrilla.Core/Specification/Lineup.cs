@@ -45,6 +45,9 @@ public sealed record Lineup(
     /// <summary>Cabinets that it stands in; null: not entered.</summary>
     public CabinetBuild? Cabinets { get; init; }
 
+    /// <summary>Its control supply; null: not entered.</summary>
+    public ControlSupplyBuild? Control { get; init; }
+
     /// <summary>The lineup built the other way; nothing is set aside in it.</summary>
     public Lineup As(LineupVariant variant)
     {
@@ -88,6 +91,9 @@ public sealed record DrivePoint(
 
     /// <summary>Filter, earth, bearings and places.</summary>
     public PointInterference Interference { get; init; } = PointInterference.NotStated;
+
+    /// <summary>Signals that it is to have; null: not entered.</summary>
+    public SignalPlan? Signals { get; init; }
 }
 
 /// <summary>Connection from the lineup's busbar to the converter.</summary>

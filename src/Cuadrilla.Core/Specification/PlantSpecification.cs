@@ -54,6 +54,9 @@ public sealed record PlantSpecification(
     /// <summary>Generator that feeds in the scenarios that say so; null: there is none.</summary>
     public StandbySupply? Standby { get; init; }
 
+    /// <summary>The controller of the plant; null: none is entered.</summary>
+    public PlantController? Controller { get; init; }
+
     /// <summary>All drive points in the order of the board.</summary>
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);
 

@@ -11,7 +11,8 @@ public static class DxfDrawing
     {
         ArgumentNullException.ThrowIfNull(drawing);
         var text = new StringBuilder();
-        var layers = drawing.Rectangles.Select(r => r.Layer).Concat(drawing.Labels.Select(l => l.Layer)).Distinct(StringComparer.Ordinal).ToList();
+        var layers = drawing.Rectangles.Select(r => r.Layer).Concat(drawing.Labels.Select(l => l.Layer))
+            .Concat(drawing.Lines.Select(l => l.Layer)).Concat(drawing.Circles.Select(c => c.Layer)).Distinct(StringComparer.Ordinal).ToList();
         Write(text, 0, "SECTION", 2, "HEADER", 9, "$ACADVER", 1, "AC1009", 0, "ENDSEC");
         Write(text, 0, "SECTION", 2, "TABLES", 0, "TABLE", 2, "LAYER", 70, layers.Count);
         foreach (var (layer, i) in layers.Select((l, i) => (l, i)))
@@ -27,6 +28,16 @@ public static class DxfDrawing
             Line(text, r.Layer, right, r.BottomMm, right, top);
             Line(text, r.Layer, right, top, r.LeftMm, top);
             Line(text, r.Layer, r.LeftMm, top, r.LeftMm, r.BottomMm);
+        }
+
+        foreach (var l in drawing.Lines)
+        {
+            Line(text, l.Layer, l.FromXMm, l.FromYMm, l.ToXMm, l.ToYMm);
+        }
+
+        foreach (var c in drawing.Circles)
+        {
+            Write(text, 0, "CIRCLE", 8, c.Layer, 10, c.XMm, 20, c.YMm, 30, 0.0, 40, c.RadiusMm);
         }
 
         foreach (var l in drawing.Labels)

@@ -115,6 +115,8 @@ public static class ProjectJson
             (typeof(SizeBankContactor), "size-bank-contactor"),
             (typeof(FeedFromSun), "feed-from-sun"),
             (typeof(ChooseString), "choose-string"),
+            (typeof(TakeSignals), "take-signals"),
+            (typeof(KeepChannels), "keep-channels"),
             (typeof(UseStepUp), "use-step-up"),
             (typeof(SizeStepUp), "size-step-up"),
             (typeof(ShedOnGenerator), "shed-on-generator"),

@@ -11,15 +11,15 @@ public sealed class LayoutTests
     // Items of the catalogue stand beside the formulae of their component, so the catalogue as a whole comes after all of them.
     private static readonly string[] Folders =
     [
-        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Cabinets", "Signals", "Supplies",
-        "Interference", "Protection", "Network", "Harmonics",
+        "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Cabinets", "Supplies",
+        "Interference", "Signals", "Protection", "Network", "Harmonics",
         "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
     private static readonly string[] Studies =
     [
-        "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "OnePhase", "DrivePoints",
+        "Signals", "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "OnePhase", "DrivePoints",
         "DcBuses", "Cabinets", "Protection",
         "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Standby",
         "Mitigation", "Arrangements",

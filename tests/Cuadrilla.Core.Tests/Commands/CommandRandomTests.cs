@@ -8,6 +8,7 @@ using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Supplies;
 using Cuadrilla.Core.Studies.Protection;
+using Cuadrilla.Core.Studies.Signals;
 using Cuadrilla.Core.Specification.Validation;
 using Cuadrilla.Core.Studies.CableRoutes;
 using Cuadrilla.Core.Studies.Mitigation;
@@ -50,6 +51,8 @@ public sealed class CommandRandomTests
         (ids, _) => new SizeProtection(ids, (ProtectedPart)(ids.Length % 4), (DeviceKind)(ids[0].Length % 5)),
         (ids, _) => new FeedFromSun(ids[0], ids.Length % 3 == 0),
         (ids, _) => new ChooseString(ids[0], 8 * ids.Length, ids.Length),
+        (ids, _) => new TakeSignals([.. ids], (SignalJob)(ids[0].Length % 9)),
+        (ids, _) => new KeepChannels(ids.Length % 2 == 0),
         (ids, _) => new UseStepUp(ids[0], ids.Length % 3 == 0),
         (ids, _) => new SizeStepUp(ids[0]),
         (_, _) => new ShedOnGenerator(),

@@ -10,7 +10,7 @@ namespace Cuadrilla.Core.Tests.Documents;
 /// <summary>Versions of the project: each migration by itself, what is stored, and that no field comes or goes without one.</summary>
 public sealed class MigrationTests
 {
-    private const string Fields = "fields-version-14.txt";
+    private const string Fields = "fields-version-15.txt";
 
     public static TheoryData<int, string> Earlier =>
     [

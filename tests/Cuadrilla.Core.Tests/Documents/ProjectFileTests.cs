@@ -40,7 +40,7 @@ public sealed class ProjectFileTests
     [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
     [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "one of unspecified, fan, pump")]
     [InlineData("/format", "\"other\"", "cuadrilla-project")]
-    [InlineData("/formatVersion", "15", "1 to 14")]
+    [InlineData("/formatVersion", "16", "1 to 15")]
     [InlineData("/specification/lineups/0/drivePoints/0/feeder/reason", "null", "type in the schema")]
     [InlineData("/specification/lineups/1/dcBuses/0/feeder", "null", "type in the schema")]
     [InlineData("/specification/lineups/1/dcBuses/0/feeder/parallelRuns", "0", "1 to 12")]
@@ -230,7 +230,7 @@ public sealed class ProjectFileTests
         var specification = JsonNode.Parse(ProjectFile.Write(DemoPlant.Read(Data), Data))!["specification"]!.AsObject();
         Assert.Equal(
             typeof(PlantSpecification).GetConstructors().Single(c => c.IsPublic).GetParameters().Select(p => p.Name!.ToLowerInvariant())
-                .Append("conventions").Append("devices").Append("routes").Append("cables").Append("standby"),
+                .Append("conventions").Append("devices").Append("routes").Append("cables").Append("standby").Append("controller"),
             specification.Select(p => p.Key.ToLowerInvariant()));
     }
 

@@ -4,11 +4,13 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Cabinets;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Stopping;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Signals;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Specification.Fields;
 using Cuadrilla.Core.Specification.Validation;
@@ -137,6 +139,10 @@ public sealed class FieldTableTests
             Load = fan with { Common = fan.Common with { VaneCurve = [new VanePoint(0.2, 0.5), new VanePoint(0.9, 0.8)] } },
             Converter = ((ConverterChoice.FromCatalogue)demo.Lineups[0].DrivePoints[0].Converter) with { Braking = new Braking.Resistor(100,
                 2) { Pulses = [new ResistorPulse(5, 6)] } },
+            Signals = SignalPlan.Open with
+            {
+                Presets = [new PresetSpeed(20)], Wanted = [new WantedSignal("run", SignalFunction.Run, FarEnd.Controller)],
+            },
         };
         return
         [
@@ -147,7 +153,12 @@ public sealed class FieldTableTests
                 Lineups = [demo.Lineups[0] with { DrivePoints = [rare, .. demo.Lineups[0].DrivePoints.Skip(1)] }, .. demo.Lineups.Skip(1),
                     demo.Lineups[^1] with { Id = "one", DrivePoints = [],
                         OnePhase = OnePhaseSupply.Open with { Machines = [new OnePhaseMachine("m", "Saw")] },
-                        Cabinets = CabinetBuild.Open with { Pins = [new UnitPin("u", 2)] } }],
+                        Cabinets = CabinetBuild.Open with { Pins = [new UnitPin("u", 2)], Splits = [new TransportSplit(1)] },
+                        Control = ControlSupplyBuild.Open with
+                        {
+                            Branches = [new ControlBranchBuild("b", "branch", ControlBranchUse.Further, BranchProtection.BreakerC)],
+                        } }],
+                Controller = new PlantController("main", [new ControllerCard("c", "card", CardKind.AnalogueInput, 4)]),
             },
             .. Enumerable.Range(50_000, 60).Select(seed => RandomPlant.Of(seed, Data)),
         ];

@@ -33,9 +33,12 @@ internal static class CabinetFields
             Number(nameof(CabinetBuild.FactorC), "Factor c", 1, 3, string.Empty, "Air at the top over that at half height."),
             Switch(nameof(CabinetBuild.SinksOutside), "Heat sinks outside",
                 "Whether the heat sinks of converters reach outside: about a third of their loss stays inside."),
+            Number(nameof(CabinetBuild.AisleMm), "Way in front", 500, 5000, "mm", "Free in front of the doors.", open: "1000"),
             Switch(nameof(CabinetBuild.EntersAtTop), "Cables from above", "Whether cables enter at the top.")),
         For<UnitPin>(
             Words(nameof(UnitPin.UnitId), "Unit", 1, 80, "Key of the unit."),
             Number(nameof(UnitPin.Section), "In section", 1, 60, string.Empty, "Number of the section, from the supply on.")),
+        For<TransportSplit>(
+            Number(nameof(TransportSplit.Behind), "Parted behind", 1, 60, string.Empty, "Number of the section, from the supply on.")),
     ];
 }

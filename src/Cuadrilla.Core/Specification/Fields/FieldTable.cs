@@ -15,7 +15,7 @@ public static class FieldTable
     /// <summary>All records with entries.</summary>
     public static IReadOnlyList<FieldSet> All { get; } = [.. PlantFields.All, .. SupplyFields.All, .. MotorFields.All,
         .. ConverterFields.All, .. LoadFields.All, .. LineupFields.All, .. ProtectionFields.All, .. InterferenceFields.All,
-        .. SpecialSupplyFields.All, .. CabinetFields.All];
+        .. SpecialSupplyFields.All, .. CabinetFields.All, .. SignalFields.All];
 
     private static readonly Dictionary<Type, FieldSet> Own = All.ToDictionary(s => s.Of);
 

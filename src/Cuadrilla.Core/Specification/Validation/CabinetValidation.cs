@@ -6,6 +6,7 @@ namespace Cuadrilla.Core.Specification.Validation;
 internal static class CabinetValidation
 {
     private const int MostPins = 400;
+    private const int MostSplits = 60;
 
     public static void Check(Lineup lineup, string at, ProblemList p)
     {
@@ -16,6 +17,8 @@ internal static class CabinetValidation
 
         p.Require(cabinets.Pins.Count <= MostPins, at + "/cabinets/pins", "Units placed by hand", $"{cabinets.Pins.Count}",
             $"up to {MostPins}");
+        p.Require(cabinets.Splits.Count <= MostSplits, at + "/cabinets/splits", "Splits by hand", $"{cabinets.Splits.Count}",
+            $"up to {MostSplits}");
         var ids = new HashSet<string>(StringComparer.Ordinal);
         for (var i = 0; i < cabinets.Pins.Count; i++)
         {

@@ -27,6 +27,7 @@ public static class SpecificationValidation
         Lineups(plant, data, problems);
         DcBusValidation.Check(plant, data, problems);
         ArrangementValidation.Check(plant, problems);
+        SignalValidation.Controller(plant, problems);
         VariantValidation.Check(plant, data, problems);
         Overrides(plant, data, problems);
         return problems.Items;
@@ -77,6 +78,8 @@ public static class SpecificationValidation
                     $"{at}/drivePoints/{k}/sun", "Sun instead of mains", "given", "none on a common DC bus or in a group");
             }
         }
+
+        SignalValidation.Lineups(plant, p);
     }
 
     private static void Overrides(PlantSpecification plant, EngineeringData data, ProblemList p)

@@ -117,14 +117,19 @@ public sealed class CabinetStudy
             LeftFree: section.Number == 1, RightFree: section.Number == Layout.Sections.Count).SurfaceM2;
     }
 
-    /// <summary>Sections that are moved together: as many as stay within the width and mass of a transport.</summary>
+    /// <summary>Sections that are moved together: as by hand, or as many as stay within the width and mass of a transport.</summary>
     public IReadOnlyList<IReadOnlyList<CabinetSection>> Transports()
     {
         List<List<CabinetSection>> found = [];
+        var byHand = Build.Splits.Select(s => s.Behind).ToHashSet();
         foreach (var section in Layout.Sections)
         {
-            if (found.Count == 0 || found[^1].Sum(s => s.WidthMm) + section.WidthMm > Series.TransportMm
-                || found[^1].Sum(MassKg) + MassKg(section) > Series.TransportKg)
+            if (found.Count == 0 || byHand.Contains(section.Number - 1))
+            {
+                found.Add([]);
+            }
+            else if (byHand.Count == 0 && (found[^1].Sum(s => s.WidthMm) + section.WidthMm > Series.TransportMm
+                || found[^1].Sum(MassKg) + MassKg(section) > Series.TransportKg))
             {
                 found.Add([]);
             }

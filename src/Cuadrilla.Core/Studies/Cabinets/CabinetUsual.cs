@@ -1,5 +1,3 @@
-using Cuadrilla.Core.Base;
-
 namespace Cuadrilla.Core.Studies.Cabinets;
 
 /// <summary>What cabinets usually are where nothing is entered; shown in the open entry.</summary>
@@ -19,7 +17,4 @@ public static class CabinetUsual
 
     /// <summary>Air permitted inside, °C.</summary>
     public const double PermittedC = 50;
-
-    /// <summary>An entry, or what is usual.</summary>
-    internal static double Or(this Given given, double usual) => given.IsKnown ? given.Value : usual;
 }

@@ -1,5 +1,6 @@
 using Cuadrilla.Core.Interference;
 using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Signals;
 
 namespace Cuadrilla.Core.Studies.CableRoutes;
 
@@ -41,7 +42,7 @@ public sealed class RoutePlan
     public static RoutePlan Of(PlantSpecification plant) => Of(plant, []);
 
     /// <summary>Lays all cables of a plant; light ones are not counted.</summary>
-    internal static RoutePlan Of(PlantSpecification plant, IReadOnlyCollection<string> light)
+    internal static RoutePlan Of(PlantSpecification plant, IReadOnlyCollection<string> light, SignalStudy? signals = null)
     {
         ArgumentNullException.ThrowIfNull(plant);
         var graph = new TrayGraph(plant.Routes);
@@ -56,7 +57,7 @@ public sealed class RoutePlan
             return found.TryGetValue(key, out var way) ? way : found[key] = graph.Shortest(cable.FromPlaceId, cable.ToPlaceId, cable.Class);
         }
 
-        return new RoutePlan(graph, [.. PlantCables.Of(plant).Select(c => light.Contains(c.Id) ? c with { IsLight = true } : c)
+        return new RoutePlan(graph, [.. PlantCables.Of(plant, signals).Select(c => light.Contains(c.Id) ? c with { IsLight = true } : c)
             .Select(Laid)]);
 
         RoutedCable Laid(RoutedCable cable)

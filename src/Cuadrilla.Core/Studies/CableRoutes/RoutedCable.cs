@@ -21,6 +21,18 @@ public enum RouteRole
     /// <summary>To the thermistors.</summary>
     Thermistor,
 
+    /// <summary>Control at 24 V.</summary>
+    Control,
+
+    /// <summary>Analogue signals.</summary>
+    Analogue,
+
+    /// <summary>Fieldbus.</summary>
+    Bus,
+
+    /// <summary>Pulses to or from another drive.</summary>
+    Pulses,
+
     /// <summary>Entered by hand.</summary>
     ByHand,
 }
