@@ -1814,8 +1814,6 @@ export interface components {
             /** Format: double */
             tripNeedsA: null | number;
         };
-        /** @enum {unknown} */
-        BuildList: "signals" | "terminals" | "sections" | "parts";
         Bus: {
             /**
              * Key
@@ -13558,7 +13556,7 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
-                list: components["schemas"]["BuildList"];
+                list: string;
             };
             cookie?: never;
         };
@@ -13626,7 +13624,7 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
-                list: components["schemas"]["BuildList"];
+                list: string;
             };
             cookie?: never;
         };

@@ -51,7 +51,7 @@ public sealed class WiringDrawing
     {
         var conductors = parts.Conductors;
         double X(int i) => 10 + (i * Pitch);
-        var (y, right) = (0.0, X(conductors.Count - 1) + 6);
+        var (y, right) = (0.0, X(Math.Max(2, conductors.Count - 1)) + 12);
         for (var i = 0; i < conductors.Count; i++)
         {
             Label(X(i) - 2, y + 3, conductors[i], Size);
@@ -89,6 +89,11 @@ public sealed class WiringDrawing
         Wires(3, X, y, y - 16);
         Label(right, y - 9, parts.MotorCable);
         TerminalBox(X, y - 16, right);
+
+        // The protective conductor goes with them to the motor's box.
+        Label(-3.5, 3, "PE", Size);
+        Line(Power, -1, 0, -1, y - 40);
+        Line(Power, -1, y - 40, 2, y - 40);
     }
 
     private double Devices(int count, Func<int, double> x, double from, double right)

@@ -31,12 +31,12 @@ internal static class SignalEndpoints
                     ["Isolate, lock, wait for the link to discharge, prove absence of voltage. Makers' instructions and local codes go first."]),
                     "application/pdf", $"{p.Id}-wiring.pdf")))
             .WithName("getWiringPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
-        group.MapGet("/lists/{list}.csv", (string id, BuildList list, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant =>
-                Results.File(TableFiles.Csv(BuildLists.Rows(list, plant, assessor)), "text/csv", FileName(list) + ".csv")))
+        group.MapGet("/lists/{list}.csv", (string id, string list, ProjectReader reader, Assessor assessor) => OnList(id, list, reader, (plant, l) =>
+                Results.File(TableFiles.Csv(BuildLists.Rows(l, plant, assessor)), "text/csv", FileName(l) + ".csv")))
             .WithName("exportBuildListCsv").Produces<Stream>(StatusCodes.Status200OK, "text/csv");
-        group.MapGet("/lists/{list}.pdf", (string id, BuildList list, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
-                OnPlant(id, reader, plant => Results.File(BuildListPdf.Write(list, plant, assessor, [Today(clock)]), "application/pdf",
-                    FileName(list) + ".pdf")))
+        group.MapGet("/lists/{list}.pdf", (string id, string list, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
+                OnList(id, list, reader, (plant, l) => Results.File(BuildListPdf.Write(l, plant, assessor, [Today(clock)]), "application/pdf",
+                    FileName(l) + ".pdf")))
             .WithName("exportBuildListPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
         group.MapGet("/lists.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant =>
                 Results.File(TableFiles.Xlsx(Enum.GetValues<BuildList>().ToDictionary(BuildLists.Name, l => BuildLists.Rows(l, plant, assessor))),
@@ -50,6 +50,12 @@ internal static class SignalEndpoints
 
     private static IResult OnPlant(string id, ProjectReader reader, Func<PlantSpecification, IResult> answer) =>
         reader.Specification(id) is { } plant ? answer(plant) : ProjectEndpoints.Unknown();
+
+    private static IResult OnList(string id, string list, ProjectReader reader, Func<PlantSpecification, BuildList, IResult> answer) =>
+        OnPlant(id, reader, plant => Enum.GetValues<BuildList>().Cast<BuildList?>()
+            .FirstOrDefault(l => string.Equals(l.ToString(), list, StringComparison.OrdinalIgnoreCase)) is { } known
+                ? answer(plant, known)
+                : Problems.NotFound($"There is no list '{list}'; there are: {string.Join(", ", Enum.GetNames<BuildList>()).ToLowerInvariant()}."));
 
     private static IResult OnPoint(string id, string point, ProjectReader reader, Func<PlantSpecification, DrivePoint, IResult> answer) =>
         OnPlant(id, reader, plant => plant.AllDrivePoints().FirstOrDefault(p => p.Id == point) is { } found

@@ -13,8 +13,10 @@ import { CheckList } from "../bench/CellChecks";
 import { Missing } from "../bench/FigureList";
 import type { Selection } from "../board/selection";
 import { useLab } from "../lineups/useLab";
-import { entriesOf, withCabinets, withPin, type Cabinets } from "./cabinets";
+import { entriesOf, withCabinets, withPin, withSplit, type Cabinets } from "./cabinets";
 import { Elevation } from "./Elevation";
+import { ControlSupply } from "./ControlSupply";
+import { SideAndPlan } from "./SideAndPlan";
 import { SectionTable } from "./SectionTable";
 import { UnitPanel } from "./UnitPanel";
 
@@ -51,7 +53,10 @@ export function CabinetsPage({
         })}
       </nav>
       {lineup ? (
-        <CabinetsOf key={lineup.id} lineup={lineup} onReason={onReason} onCell={onCell} />
+        <div key={lineup.id}>
+          <CabinetsOf lineup={lineup} onReason={onReason} onCell={onCell} />
+          <ControlSupply lineup={lineup} onReason={onReason} />
+        </div>
       ) : (
         <p className="mt-3 text-soft">There is no lineup yet: add one on the board.</p>
       )}
@@ -114,6 +119,7 @@ function CabinetsOf({
       <Answer
         lineup={lineup}
         onCell={onCell}
+        onSplit={(behind) => void change(`parted behind section ${behind}`, (c) => withSplit(c, behind))}
         onMove={(unit, section) =>
           void change(section === null ? "unit by itself" : `unit to section ${section}`, (c) =>
             withPin(c, unit, section),
@@ -124,7 +130,7 @@ function CabinetsOf({
           <h3 className="section-title">Checks</h3>
           <CheckList
             columns={2}
-            checks={project.assessment.checks.filter((c) => isOf(c, lineup))}
+            checks={project.assessment.checks.filter((c) => isOf(c, lineup) && c.id !== "cabinet.control-supply")}
             onReason={onReason}
           />
         </section>
@@ -136,11 +142,13 @@ function CabinetsOf({
 function Answer({
   lineup,
   onMove,
+  onSplit,
   onCell,
   children,
 }: {
   readonly lineup: Lineup;
   readonly onMove: (unit: string, section: number | null) => void;
+  readonly onSplit: (behind: number) => void;
   readonly onCell: (selection: Selection) => void;
   readonly children: React.ReactNode;
 }) {
@@ -183,7 +191,7 @@ function Answer({
       <Elevation
         answer={answer}
         name={`${lineup.tag} ${lineup.name}`}
-        dxf={`/api/projects/${project.id}/lineups/${lineup.id}/cabinets.dxf`}
+        files={`/api/projects/${project.id}/lineups/${lineup.id}/cabinets`}
         chosen={chosen}
         onChoose={setChosen}
       />
@@ -191,7 +199,8 @@ function Answer({
         <p className="text-soft">Choose a unit in the picture: its loss and air, its cell, another section for it.</p>
       )}
       {unit && <UnitPanel answer={answer} unit={unit} onMove={(s) => onMove(unit.id, s)} onCell={onCell} />}
-      <SectionTable answer={answer} />
+      <SideAndPlan answer={answer} aisleMm={lineup.cabinets?.aisleMm ?? null} chosen={chosen} onChoose={setChosen} />
+      <SectionTable answer={answer} splits={(lineup.cabinets?.splits ?? []).map((s) => s.behind)} onSplit={onSplit} />
       {children}
     </div>
   );

@@ -13,13 +13,14 @@ const stepMm = 500;
 export function Elevation({
   answer,
   name,
-  dxf,
+  files,
   chosen,
   onChoose,
 }: {
   readonly answer: CabinetAnswer;
   readonly name: string;
-  readonly dxf: string;
+  /** Address of the drawing, without its ending. */
+  readonly files: string;
   readonly chosen: string | undefined;
   readonly onChoose: (unit: string) => void;
 }) {
@@ -37,8 +38,11 @@ export function Elevation({
         <button type="button" className="button font-normal" onClick={() => saveSvg(drawing.current, name)}>
           Save as SVG
         </button>
-        <a className="button font-normal" href={dxf} download>
+        <a className="button font-normal" href={`${files}.dxf`} download>
           DXF
+        </a>
+        <a className="button font-normal" href={`${files}.pdf`} download>
+          PDF
         </a>
       </h3>
       <svg

@@ -2,7 +2,16 @@ import type { CabinetAnswer } from "../../api/client";
 import { useUnits } from "../../fields/useUnits";
 
 /** What each section is, weighs and loses where it is warmest. */
-export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
+export function SectionTable({
+  answer,
+  splits,
+  onSplit,
+}: {
+  readonly answer: CabinetAnswer;
+  /** Sections behind which it is parted by hand. */
+  readonly splits: readonly number[];
+  readonly onSplit: (behind: number) => void;
+}) {
   const { say } = useUnits();
   return (
     <section aria-label="Sections">
@@ -17,7 +26,8 @@ export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
             <th className="pl-4 text-right font-normal">under the roof</th>
             <th className="pl-4 text-right font-normal">busbar</th>
             <th className="pl-4 font-normal">warmest in</th>
-            <th className="font-normal">holds</th>
+            <th className="pl-4 font-normal">holds</th>
+            <th className="pl-4 font-normal">part for transport</th>
           </tr>
         </thead>
         <tbody>
@@ -38,7 +48,20 @@ export function SectionTable({ answer }: { readonly answer: CabinetAnswer }) {
                 {s.busbarA === null ? "–" : say(s.busbarA, "A")}
               </td>
               <td className="pl-4">{s.worstScenario}</td>
-              <td>{s.units.map((u) => u.name.split(",")[0]).join("; ")}</td>
+              <td className="pl-4">{s.units.map((u) => u.name.split(",")[0]).join("; ")}</td>
+              <td className="pl-4">
+                {s.number < answer.sections.length && (
+                  <label className="flex items-center gap-1">
+                    <input
+                      type="checkbox"
+                      aria-label={`Part behind section ${s.number}`}
+                      checked={splits.includes(s.number)}
+                      onChange={() => onSplit(s.number)}
+                    />
+                    behind it
+                  </label>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -18,7 +18,10 @@ const ofCooling: Record<NonNullable<Cabinets["cooling"]>, readonly Key[]> = {
 
 /** Entries in their groups. */
 export const entriesOf = (cabinets: Cabinets): readonly (readonly [string, readonly Key[]])[] => [
-  ["Build", ["heightMm", "depthMm", "sectionMm", "plinthMm", "roomMm", "busbarA", "withstandKa", "entersAtTop"]],
+  [
+    "Build",
+    ["heightMm", "depthMm", "sectionMm", "plinthMm", "roomMm", "aisleMm", "busbarA", "withstandKa", "entersAtTop"],
+  ],
   ["Heat", ["cooling", ...ofCooling[cabinets.cooling ?? "forced"], "permittedC", "sinksOutside"]],
 ];
 
@@ -34,6 +37,13 @@ export const withCabinets =
 export function withPin(cabinets: Cabinets, unitId: string, section: number | null): Cabinets {
   const others = (cabinets.pins ?? []).filter((p) => p.unitId !== unitId);
   return { ...cabinets, pins: section === null ? others : [...others, { unitId, section }] };
+}
+
+/** A lineup parted for transport behind a section, or no longer; none by hand: by width and mass. */
+export function withSplit(cabinets: Cabinets, behind: number): Cabinets {
+  const splits = cabinets.splits ?? [];
+  const others = splits.filter((s) => s.behind !== behind);
+  return { ...cabinets, splits: others.length < splits.length ? others : [...splits, { behind }] };
 }
 
 /** Left edges of sections side by side, mm. */

@@ -34,6 +34,7 @@ const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/H
 const InterferencePage = lazy(async () => ({
   default: (await import("../interference/InterferencePage")).InterferencePage,
 }));
+const SignalsPage = lazy(async () => ({ default: (await import("../signals/SignalsPage")).SignalsPage }));
 const CabinetsPage = lazy(async () => ({ default: (await import("../cabinets/CabinetsPage")).CabinetsPage }));
 const SuppliesPage = lazy(async () => ({ default: (await import("../supplies/SuppliesPage")).SuppliesPage }));
 const EnergyPage = lazy(async () => ({ default: (await import("../energy/EnergyPage")).EnergyPage }));
@@ -245,6 +246,7 @@ const Workplace = memo(function Workplace() {
               {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
               {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
               {view === "interference" && <InterferencePage onReason={setReason} />}
+              {view === "signals" && <SignalsPage onReason={setReason} />}
               {view === "cabinets" && <CabinetsPage onReason={setReason} onCell={toCell} />}
               {view === "supplies" && <SuppliesPage onReason={setReason} onCell={toCell} />}
               {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}

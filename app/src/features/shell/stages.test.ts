@@ -29,6 +29,7 @@ describe("stages", () => {
       "pv",
       "long-cable",
       "cabinet",
+      "io",
     ];
     for (const family of families) {
       expect(stages.filter((s) => s.owns(check(`${family}.x`, "fails")))).toHaveLength(1);

@@ -11,6 +11,7 @@ export type View =
   | "harmonics"
   | "interference"
   | "cabinets"
+  | "signals"
   | "supplies"
   | "energy"
   | "schedules"
@@ -51,6 +52,7 @@ export const stages: readonly Stage[] = [
   { key: "6", name: "Harmonics", view: "harmonics", owns: begins("harmonics") },
   { key: "7", name: "Interference", view: "interference", owns: begins("emc") },
   { key: "8", name: "Cabinets", view: "cabinets", owns: begins("cabinet") },
+  { key: "I", name: "Signals", view: "signals", owns: begins("io") },
   { key: "9", name: "Energy", view: "energy", owns: begins("energy") },
   { key: "0", name: "Field", view: "field", owns: nothing },
   { key: "U", name: "Supplies", view: "supplies", owns: begins("pv", "long-cable", "single-phase"), isLower: true },
