@@ -2113,6 +2113,11 @@ export interface components {
              */
             busbarA?: null | number;
             /**
+             * DC busbar
+             * @description Of a common DC bus, at 35 °C air and 30 K rise.
+             */
+            dcBusbarA?: null | number;
+            /**
              * Withstand I_cw
              * @description For 1 s, of the assembly; its peak follows (IEC 61439-1).
              */
@@ -2143,6 +2148,11 @@ export interface components {
              * @description That the cooler holds; above the dew point.
              */
             cooledC?: null | number;
+            /**
+             * Relative humidity
+             * @description Of the room's air where it is warmest; gives its dew point.
+             */
+            humidityPct?: null | number;
             /**
              * Factor k
              * @description Enclosure constant of IEC TS 60890 for its surface and openings; of the maker or the standard.
@@ -2199,6 +2209,8 @@ export interface components {
             roomW: null | number;
             /** Format: double */
             roomM3PerH: null | number;
+            /** Format: double */
+            sparePct: null | number;
             missing: string[];
             sections: components["schemas"]["SectionDocument"][];
             transports: number[][];

@@ -610,6 +610,15 @@ export const fields = {
       max: 10000,
       optional: true,
     },
+    dcBusbarA: {
+      name: "DC busbar",
+      help: "Of a common DC bus, at 35 °C air and 30 K rise.",
+      kind: "number",
+      unit: "A",
+      min: 20,
+      max: 10000,
+      optional: true,
+    },
     withstandKa: {
       name: "Withstand I_cw",
       help: "For 1 s, of the assembly; its peak follows (IEC 61439-1).",
@@ -660,6 +669,15 @@ export const fields = {
       unit: "°C",
       min: 20,
       max: 60,
+      optional: true,
+    },
+    humidityPct: {
+      name: "Relative humidity",
+      help: "Of the room's air where it is warmest; gives its dew point.",
+      kind: "number",
+      unit: "%",
+      min: 5,
+      max: 100,
       optional: true,
     },
     factorK: {

@@ -30,6 +30,9 @@ public sealed record CabinetBuild
     /// <summary>What the main busbar carries at 35 °C air and 30 K rise, A.</summary>
     public Given BusbarA { get; init; }
 
+    /// <summary>What the busbar of a common DC bus carries at 35 °C air and 30 K rise, A.</summary>
+    public Given DcBusbarA { get; init; }
+
     /// <summary>Short-time withstand current I_cw of the assembly for 1 s, kA.</summary>
     public Given WithstandKa { get; init; }
 
@@ -47,6 +50,9 @@ public sealed record CabinetBuild
 
     /// <summary>Air that the cooler holds inside, °C.</summary>
     public Given CooledC { get; init; }
+
+    /// <summary>Relative humidity of the room's air, %.</summary>
+    public Given HumidityPct { get; init; }
 
     /// <summary>k of IEC TS 60890, K/W^x.</summary>
     public Given FactorK { get; init; }

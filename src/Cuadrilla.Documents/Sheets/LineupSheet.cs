@@ -62,7 +62,8 @@ public sealed record LineupSheet(
             date.ToString("yyyy-MM-dd"),
             assessment.CatalogueVersion,
             [.. SupplyLines(plant, lineup, assessment),
-                .. CabinetSheet.Lines(cabinets).Select(l => l.In(plant.Conventions.Units))],
+                .. CabinetSheet.Lines(cabinets).Concat(SignalSheet.Control(assessor.ControlSupply(plant, lineup)))
+                    .Select(l => l.In(plant.Conventions.Units))],
             [.. assessment.Tightest().Where(c => c.DrivePointId.Length == 0 && !others.Contains(c.ElementId.Split('/')[0]))
                 .Select(c => CheckDocument.Of(c, withReason: false))],
             [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p))
@@ -76,7 +77,8 @@ public sealed record LineupSheet(
         { Units = plant.Conventions.Units,
             Schedules = [.. ScheduleTables.Of(plant, lineup, assessor.Protection(plant)),
                 FitterTable.Of(plant, lineup, assessor).In(plant.Conventions.Units),
-                .. CabinetSheet.Tables(cabinets, assessment, plant.Conventions.Units)] };
+                .. CabinetSheet.Tables(cabinets, assessment, plant.Conventions.Units),
+                .. SignalSheet.Signals(lineup, assessor.Signals(plant))] };
     }
 
     private static IReadOnlyList<SheetLine> SupplyLines(PlantSpecification plant, Lineup lineup, PlantAssessment assessment)

@@ -14,11 +14,12 @@ namespace Cuadrilla.Web.Cabinets;
 /// <param name="PermittedC">Air permitted inside, °C.</param>
 /// <param name="RoomW">Heat into the room in the worst scenario, W; null while a part is not known.</param>
 /// <param name="RoomM3PerH">Air that carries it at 10 K, m³/h.</param>
+/// <param name="SparePct">Front of the sections for units that is free, %; null without such sections.</param>
 /// <param name="Missing">What is missing before all units are known.</param>
 /// <param name="Sections">From the supply on.</param>
 /// <param name="Transports">Numbers of the sections that are moved together.</param>
 internal sealed record CabinetDocument(double HeightMm, double DepthMm, double PlinthMm, double WidthMm, double MassKg,
-    double FloorKgPerM2, double IncomingA, double? FanM3PerH, double PermittedC, double? RoomW, double? RoomM3PerH,
+    double FloorKgPerM2, double IncomingA, double? FanM3PerH, double PermittedC, double? RoomW, double? RoomM3PerH, double? SparePct,
     IReadOnlyList<string> Missing, IReadOnlyList<SectionDocument> Sections, IReadOnlyList<IReadOnlyList<int>> Transports)
 {
     private const double RoomRiseK = 10;
@@ -30,7 +31,7 @@ internal sealed record CabinetDocument(double HeightMm, double DepthMm, double P
         return new CabinetDocument(study.HeightMm, study.DepthMm, study.PlinthMm, study.Layout.WidthMm, sections.Sum(study.MassKg),
             sections.Max(s => study.MassKg(s) / (s.WidthMm * study.DepthMm) * 1e6), study.IncomingA, study.FanM3PerH, study.PermittedC, room,
             room is { } watts ? Core.Cabinets.AirFlow.M3PerH(watts, RoomRiseK, study.Site.AltitudeM) : null,
-            study.Missing, [.. sections.Select(s => SectionDocument.Of(study, s, busbar))],
+            study.SparePct(), study.Missing, [.. sections.Select(s => SectionDocument.Of(study, s, busbar))],
             [.. study.Transports().Select(t => (IReadOnlyList<int>)[.. t.Select(s => s.Number)])]);
     }
 }

@@ -96,7 +96,7 @@ function CabinetsOf({
   return (
     <div className="mt-3 grid grid-cols-[19rem_minmax(0,1fr)] gap-x-6">
       <section aria-label="Entries of the cabinets" className="min-w-0">
-        {entriesOf(cabinets).map(([group, keys]) => (
+        {entriesOf(cabinets, lineup.dcBuses.length > 0).map(([group, keys]) => (
           <fieldset key={group} className="mt-2 border-t border-rule pt-1">
             <legend className="pr-2 font-semibold">{group}</legend>
             <Entries
@@ -177,8 +177,16 @@ function Answer({
       {answer.missing.length > 0 && <Missing names={answer.missing} />}
       <FigureCards
         cells={[
-          ["All sections", `${say(answer.widthMm, "mm")}, ${say(answer.massKg, "kg")}`],
-          ["Floor below", say(answer.floorKgPerM2, "kg/m²")],
+          [
+            "All sections",
+            `${say(answer.widthMm, "mm")}, ${say(answer.massKg, "kg")}; floor ${say(answer.floorKgPerM2, "kg/m²")}`,
+          ],
+          [
+            "Spare front, 20 % wanted",
+            answer.sparePct === null
+              ? "no section for units"
+              : `${say(answer.sparePct, "%")}${answer.sparePct < 20 ? ", too little" : ""}`,
+          ],
           [
             "Heat into the room",
             answer.roomW === null

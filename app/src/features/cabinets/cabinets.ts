@@ -13,14 +13,25 @@ const ofCooling: Record<NonNullable<Cabinets["cooling"]>, readonly Key[]> = {
   closed: ["factorK", "factorC", "factorD"],
   vented: ["factorK", "factorC", "factorD"],
   forced: ["fanM3PerH", "mats"],
-  cooled: ["coolerW", "cooledC"],
+  cooled: ["coolerW", "cooledC", "humidityPct"],
 };
 
 /** Entries in their groups. */
-export const entriesOf = (cabinets: Cabinets): readonly (readonly [string, readonly Key[]])[] => [
+export const entriesOf = (cabinets: Cabinets, hasDcBus = false): readonly (readonly [string, readonly Key[]])[] => [
   [
     "Build",
-    ["heightMm", "depthMm", "sectionMm", "plinthMm", "roomMm", "aisleMm", "busbarA", "withstandKa", "entersAtTop"],
+    [
+      "heightMm",
+      "depthMm",
+      "sectionMm",
+      "plinthMm",
+      "roomMm",
+      "aisleMm",
+      "busbarA",
+      ...(hasDcBus ? (["dcBusbarA"] as const) : []),
+      "withstandKa",
+      "entersAtTop",
+    ],
   ],
   ["Heat", ["cooling", ...ofCooling[cabinets.cooling ?? "forced"], "permittedC", "sinksOutside"]],
 ];

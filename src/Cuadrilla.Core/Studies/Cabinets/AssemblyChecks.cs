@@ -14,7 +14,43 @@ internal static class AssemblyChecks
     private const string Source = "docs/methods/cabinets.md";
 
     public static IEnumerable<Check> Of(CabinetStudy study, SupplyContext supply) =>
-        new[] { Busbar(study, supply), ShortCircuit(study, supply) }.Select(c => c.At(study.Lineup.Id));
+        new[] { Busbar(study, supply), ShortCircuit(study, supply) }.Select(c => c.At(study.Lineup.Id))
+            .Concat(study.Lineup.DcBuses.Count > 0 ? [DcBusbar(study, supply).At($"{study.Lineup.Id}/dc")] : []);
+
+    // The members of every common DC bus of the lineup, on one busbar each: the worst section of all counts.
+    private static Check DcBusbar(CabinetStudy study, SupplyContext supply)
+    {
+        var title = $"DC busbar of {study.Lineup.Tag}";
+        var lineV = supply.Plant.Distribution.Bus(study.Lineup.BusId).NominalVoltageV;
+        List<string> missing = [.. study.Missing];
+        if (!study.Build.DcBusbarA.IsKnown)
+        {
+            missing.Add("current of the DC busbar");
+        }
+
+        var sections = study.Layout.Sections.Where(s => s.Kind is SectionKind.Units or SectionKind.FreeStanding)
+            .Select(s => (Section: s, Ampere: study.DcBusbarA(s, lineV), TopC: study.AirOf(s).Count == study.Scenarios
+                ? study.AirOf(s).Max(a => a.TopC) : null)).ToList();
+        if (sections.Count == 0 || sections.Exists(s => s.TopC is null || s.Ampere is null))
+        {
+            missing.Add("heat and power of the sections");
+        }
+
+        if (missing.Count > 0)
+        {
+            return Check.Lacking(BusbarId, string.Empty, BoardRow.Plant, title, missing);
+        }
+
+        var stated = study.Build.DcBusbarA.Value;
+        var (section, ampere, topC) = sections.MaxBy(s => AssemblyWithstand.BusbarRiseK(s.Ampere!.Value, stated)
+            - AssemblyWithstand.PermittedRiseK(s.TopC!.Value));
+        return CheckWriter.Judged(BusbarId, string.Empty, BoardRow.Plant, title, AssemblyWithstand.BusbarRiseK(ampere!.Value, stated),
+            AssemblyWithstand.PermittedRiseK(topC!.Value), "K", LimitSense.AtMost, supply.Defaults.TightMarginPct,
+            "Relief: a larger DC busbar, the largest inverters next to the supply module.",
+            new Reason("30 K·(I/I_N)^1.6 ≤ 70 K − (θ − 35 °C)",
+                $"section {section.Number}: {Text.N(ampere.Value, 3)} A of {Text.N(stated)} A in air of {Text.N(topC.Value, 3)} °C; powers of all members added up at a link of 1.35·0.9·U",
+                Source, []));
+    }
 
     // In each section its own current and its own air; the worst counts.
     private static Check Busbar(CabinetStudy study, SupplyContext supply)

@@ -63,6 +63,15 @@ internal static class CabinetChecks
             "Relief: a larger fan or cleaner mats, fewer units in it, a wider section, heat sinks outside, a cooler, cooler air in the room.";
         if (study.Build.Cooling == CabinetCooling.Cooled)
         {
+            var dewC = DewPoint.OfC(study.Site.AmbientMaxC, study.Build.HumidityPct.Value);
+            if (study.Build.CooledC.Value <= dewC)
+            {
+                return CheckWriter.Judged(HeatId, string.Empty, BoardRow.Plant, title, study.Build.CooledC.Value, dewC, "°C", LimitSense.AtLeast,
+                    tightPct, "Relief: warmer air inside, a section that is tight against the room's air, drier air in the room.",
+                    new Reason("air that the cooler holds > dew point of the room",
+                        $"{Text.N(study.Site.AmbientMaxC)} °C at {Text.N(study.Build.HumidityPct.Value)} %: water falls out below {Text.N(dewC, 3)} °C", Source, []));
+            }
+
             var most = found.MaxBy(f => f.LossW)!;
             return CheckWriter.Judged(HeatId, string.Empty, BoardRow.Plant, title, most.LossW, study.Build.CoolerW.Value, "W",
                 LimitSense.AtMost, tightPct, relief,
@@ -156,7 +165,8 @@ internal static class CabinetChecks
         return build.Cooling switch
         {
             CabinetCooling.Forced => Named((build.FanM3PerH.IsKnown, "fan of the sections")),
-            CabinetCooling.Cooled => Named((build.CoolerW.IsKnown, "cooler of the sections"), (build.CooledC.IsKnown, "air that it holds")),
+            CabinetCooling.Cooled => Named((build.CoolerW.IsKnown, "cooler of the sections"), (build.CooledC.IsKnown, "air that it holds"),
+                (build.HumidityPct.IsKnown, "relative humidity of the room's air")),
             _ => Named((build.FactorK.IsKnown, "factor k of the sections"), (build.FactorC.IsKnown, "factor c of the sections")),
         };
 

@@ -11,6 +11,9 @@ namespace Cuadrilla.Core.Studies.Cabinets;
 /// </summary>
 public sealed class CabinetStudy
 {
+    // A bridge's link, 3·√2/π, at a line 10 % below its nominal voltage.
+    private const double LowestLinkPu = 1.35 * 0.9;
+
     private readonly Dictionary<int, IReadOnlyList<SectionAir>> air;
     private readonly Dictionary<string, double> inlets;
     private readonly List<Scenario> scenarios;
@@ -115,6 +118,29 @@ public sealed class CabinetStudy
         ArgumentNullException.ThrowIfNull(section);
         return new Enclosure(section.WidthMm / 1e3, HeightMm / 1e3, DepthMm / 1e3, TopFree: true, RearFree: false,
             LeftFree: section.Number == 1, RightFree: section.Number == Layout.Sections.Count).SurfaceM2;
+    }
+
+    /// <summary>Part of the front of the sections for units that none of them takes with its clearances, %; null without such sections.</summary>
+    public double? SparePct()
+    {
+        var fronts = Layout.Sections.Where(s => s.Kind == SectionKind.Units).ToList();
+        var all = fronts.Sum(s => s.WidthMm * HeightMm);
+        var taken = fronts.SelectMany(s => s.Units).Select(u => u.Unit).Sum(u =>
+            (u.Size.WidthMm + (2 * u.Clearance.BesideMm)) * (u.Size.HeightMm + u.Clearance.AboveMm + u.Clearance.BelowMm));
+        return all > 0 ? Math.Max(0, 100 * (1 - (taken / all))) : null;
+    }
+
+    /// <summary>Largest current of a common DC bus in a section, of all scenarios: what units in it and beyond take, added up as numbers at
+    /// the lowest voltage of a link behind diodes, A; null while something is missing.</summary>
+    /// <param name="section">Section.</param>
+    /// <param name="lineV">Nominal voltage of the line, V.</param>
+    public double? DcBusbarA(CabinetSection section, double lineV)
+    {
+        ArgumentNullException.ThrowIfNull(section);
+        var beyond = Layout.Sections.Where(s => s.Number >= section.Number).SelectMany(s => s.Units).Select(u => u.Unit).ToList();
+        var powers = scenarios.ConvertAll(s => beyond.ConvertAll(u => u.LinkW(s)));
+        return Missing.Count > 0 || powers.Exists(s => s.Contains(null)) ? null
+            : powers.Max(s => s.Sum(w => w!.Value)) / (LowestLinkPu * lineV);
     }
 
     /// <summary>Sections that are moved together: as by hand, or as many as stay within the width and mass of a transport.</summary>

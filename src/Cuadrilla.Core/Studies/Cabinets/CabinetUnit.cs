@@ -31,6 +31,9 @@ public sealed record CabinetUnit
     /// <summary>All drive points that it feeds.</summary>
     public required IReadOnlyList<string> Feeds { get; init; }
 
+    /// <summary>Power that it takes from a common DC bus in a scenario, W, without its sign; null while it can't be computed.</summary>
+    public Func<Scenario, double?> LinkW { get; init; } = _ => 0;
+
     /// <summary>Key of its front end in solved scenarios; empty where it has none on the line.</summary>
     public required string FrontId { get; init; }
 

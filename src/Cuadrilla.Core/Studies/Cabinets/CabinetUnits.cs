@@ -117,6 +117,7 @@ internal static class CabinetUnits
             AirM3PerH = item.Size.AirflowM3PerH,
             ShortCircuitKa = model.Input.OnDcBus ? null : item.ShortCircuitKa,
             LineA = scenario => model.Input.OnDcBus ? 0 : Sum(scenario, p => ampereOf(p.LineW), _ => 0),
+            LinkW = scenario => model.Input.OnDcBus ? Sum(scenario, p => Math.Abs(p.LinkW), standbyW => standbyW) : 0,
             LossW = scenario => Sum(scenario, p => p.ConverterLossW + (model.Input.OnDcBus ? 0 : p.FrontLossW), standbyW => standbyW),
         };
 

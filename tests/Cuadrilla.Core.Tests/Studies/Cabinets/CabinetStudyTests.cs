@@ -142,9 +142,9 @@ public sealed class CabinetStudyTests
     [Fact]
     public void A_cooler_is_judged_by_its_watts()
     {
-        var small = First(CabinetBuild.Open with { Cooling = CabinetCooling.Cooled, CoolerW = 60, CooledC = 35 });
+        var small = First(CabinetBuild.Open with { Cooling = CabinetCooling.Cooled, CoolerW = 60, CooledC = 35, HumidityPct = 50 });
         Assert.Contains(Checks(small, "cabinet.heat"), c => c.Verdict == Verdict.Fails);
-        var large = First(CabinetBuild.Open with { Cooling = CabinetCooling.Cooled, CoolerW = 20_000, CooledC = 35 });
+        var large = First(CabinetBuild.Open with { Cooling = CabinetCooling.Cooled, CoolerW = 20_000, CooledC = 35, HumidityPct = 50 });
         Assert.DoesNotContain(Checks(large, "cabinet.heat"), c => c.Verdict == Verdict.Fails);
         Assert.Equal(35, Assessor.Cabinets(large, large.Lineups[0])!.InletC(Demo.Lineups[0].DrivePoints[0].Id)!.Value, 9);
     }
@@ -234,7 +234,7 @@ public sealed class CabinetStudyTests
     [InlineData(CabinetCooling.Cooled)]
     public void A_unit_above_another_takes_in_its_air_however_the_section_is_cooled(CabinetCooling cooling)
     {
-        var study = Of(CabinetBuild.Open with { Cooling = cooling, FactorK = 0.01, FactorC = 1, CoolerW = 50_000, CooledC = 30 });
+        var study = Of(CabinetBuild.Open with { Cooling = cooling, FactorK = 0.01, FactorC = 1, CoolerW = 50_000, CooledC = 30, HumidityPct = 40 });
         var stacked = study.Layout.Sections.SelectMany(s => s.Units.SelectMany(u => s.Units.Where(l => l.TopMm <= u.BottomMm
             && l.LeftMm < u.RightMm && u.LeftMm < l.RightMm && l.Unit.AirM3PerH > 0).Select(l => (Section: s, Upper: u, Lower: l)))).ToList();
         Assert.NotEmpty(stacked);
