@@ -65,7 +65,7 @@ test("faults of the water works are told; a reference moves to a card of its kin
   await expect(checks.getByRole("button", { name: /Enable/ })).toContainText("Fails");
   await page.getByRole("navigation", { name: "Parts of the signals" }).getByRole("button", { name: "Scaling" }).click();
   await page.getByLabel("Value", { exact: true }).fill("13.6");
-  await expect(page.getByRole("region", { name: "What follows" })).toContainText("30.0 Hz");
+  await expect(page.getByRole("region", { name: "What follows" })).toContainText("36.0 Hz");
 });
 
 test("the drawing of the cabinets has the rectangles of the data; the 24 V branch that never trips is told", async ({

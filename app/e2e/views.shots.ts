@@ -15,8 +15,6 @@ test("screenshots of the main views", async ({ page, request }) => {
   await open(page, id);
   await expect(page.getByRole("figure", { name: "Torque over speed" })).toBeVisible();
   await shoot("board");
-  await page.getByRole("tab", { name: "Power" }).click();
-  await shoot("line-current");
   await page.getByRole("tab", { name: "Cost" }).click();
   await page.getByRole("button", { name: "Compare all …" }).click();
   await shoot("alternatives");
@@ -76,6 +74,9 @@ test("screenshots of the main views", async ({ page, request }) => {
   await open(page, water, "/cabinets?lineup=l2");
   await page.getByRole("button", { name: /^RW-1 .*converter/ }).click();
   await shoot("cabinets");
+  await open(page, water, "/signals?point=rw-1");
+  await expect(page.getByRole("img", { name: /^Wiring of RW-1/ })).toBeVisible();
+  await shoot("signals");
   await open(page, water, "/list");
   await page.getByLabel("Group by").selectOption("lineup");
   await shoot("list");

@@ -6736,7 +6736,7 @@ export interface components {
         SignalPlan: {
             /**
              * Inputs active at
-             * @description What makes the digital inputs of the unit active.
+             * @description What makes the digital inputs of the unit active: at +24 V they sink current, at 0 V they source it.
              * @enum {string}
              */
             sense?: "to-plus" | "to-zero";

@@ -1040,7 +1040,7 @@ export const fields = {
       name: "Active at",
       help: "What makes its digital channels active.",
       kind: "choice",
-      choices: { "to-plus": "+24 V (inputs sink)", "to-zero": "0 V (inputs source)" },
+      choices: { "to-plus": "+24 V (sink)", "to-zero": "0 V (source)" },
     },
     range: {
       name: "Signal range",
@@ -4169,9 +4169,9 @@ export const fields = {
   SignalPlan: {
     sense: {
       name: "Inputs active at",
-      help: "What makes the digital inputs of the unit active.",
+      help: "What makes the digital inputs of the unit active: at +24 V they sink current, at 0 V they source it.",
       kind: "choice",
-      choices: { "to-plus": "+24 V (inputs sink)", "to-zero": "0 V (inputs source)" },
+      choices: { "to-plus": "+24 V (sink)", "to-zero": "0 V (source)" },
     },
     extension: {
       name: "Extension card",

@@ -173,7 +173,7 @@ function BranchTable({
                         field={fields.ControlBranchBuild[key]}
                         value={branch[key] ?? null}
                         whose={branch.name}
-                        width="w-16"
+                        width={key === "sectionMm2" ? "w-24" : "w-16"}
                         onCommit={(value) => set(branch, { [key]: value }, fields.ControlBranchBuild[key].name)}
                       />
                     </td>

@@ -1,6 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
+import { useProject } from "../../project/ProjectContext";
 
 const signals = { "4-20ma": "4 to 20 mA", "0-20ma": "0 to 20 mA", "0-10v": "0 to 10 V", "2-10v": "2 to 10 V" } as const;
 const givens = {
@@ -8,7 +10,7 @@ const givens = {
   signal: "signal, V or mA",
   frequency: "frequency, Hz",
   speed: "speed of the motor, rpm",
-  "line-speed": "line speed, m/min",
+  "line-speed": "line speed",
 } as const;
 type Given = keyof typeof givens;
 
@@ -34,7 +36,7 @@ const names: Record<Key, string> = {
   frequencyFullHz: "Frequency at 100 %, Hz",
   poles: "Poles of the motor",
   gearRatio: "Gear ratio",
-  drumM: "Drum, m",
+  drumM: "Drum",
   offsetPct: "Offset of the ends, %",
   value: "Value",
 };
@@ -53,9 +55,21 @@ interface Answer {
   readonly wireBreak: boolean;
 }
 
+/** Line speed as this project writes it. */
+const lineOf = (units: ReturnType<typeof useUnits>) =>
+  units.system === "si"
+    ? { unit: "m/min", perMPerMin: 1 }
+    : { unit: units.unit("m/s"), perMPerMin: units.value(1 / 60, "m/s") };
+
 /** One channel from counts to line speed, whichever of them is given. */
 export function ScalingCalculator() {
-  const [entered, setEntered] = useState(start);
+  const units = useUnits();
+  const { project } = useProject();
+  const line = lineOf(units);
+  const [entered, setEntered] = useState({
+    ...start,
+    frequencyFullHz: String(project.specification.source.frequencyHz),
+  });
   const [signal, setSignal] = useState<keyof typeof signals>("4-20ma");
   const [given, setGiven] = useState<Given>("signal");
   const read = Object.fromEntries(
@@ -63,7 +77,13 @@ export function ScalingCalculator() {
       text.trim() === "" ? [] : [[key, Number(text.replace(",", "."))]],
     ),
   );
-  const body = { ...read, signal, given };
+  const body = {
+    ...read,
+    ...(read.drumM === undefined ? {} : { drumM: read.drumM / units.value(1, "m") }),
+    ...(given === "line-speed" && read.value !== undefined ? { value: read.value / line.perMPerMin } : {}),
+    signal,
+    given,
+  };
   const answer = useQuery({
     queryKey: ["scaling", body],
     retry: false,
@@ -89,14 +109,18 @@ export function ScalingCalculator() {
           .map((key) => (
             <NumberLine
               key={key}
-              label={names[key]}
+              label={key === "drumM" ? `${names[key]}, ${units.unit("m")}` : names[key]}
               value={entered[key]}
               onChange={(v) => setEntered({ ...entered, [key]: v })}
             />
           ))}
         <h3 className="section-title">Given</h3>
         <Choice label="Quantity" value={given} choices={givens} onChange={setGiven} />
-        <NumberLine label={names.value} value={entered.value} onChange={(value) => setEntered({ ...entered, value })} />
+        <NumberLine
+          label={given === "line-speed" ? `${names.value}, ${line.unit}` : names.value}
+          value={entered.value}
+          onChange={(value) => setEntered({ ...entered, value })}
+        />
       </section>
       <section aria-label="What follows" aria-live="polite" className="min-w-0">
         <h3 className="section-title">What follows</h3>
@@ -105,7 +129,7 @@ export function ScalingCalculator() {
             {answer.data}
           </p>
         ) : answer.data ? (
-          <Figures answer={answer.data} unit={signal.endsWith("v") ? "V" : "mA"} />
+          <Figures answer={answer.data} unit={signal.endsWith("v") ? "V" : "mA"} line={line} />
         ) : (
           <p className="text-soft">…</p>
         )}
@@ -119,7 +143,15 @@ export function ScalingCalculator() {
   );
 }
 
-function Figures({ answer, unit }: { readonly answer: Answer; readonly unit: string }) {
+function Figures({
+  answer,
+  unit,
+  line,
+}: {
+  readonly answer: Answer;
+  readonly unit: string;
+  readonly line: ReturnType<typeof lineOf>;
+}) {
   const rows: readonly (readonly [string, string])[] = [
     ["Of the range", `${n(answer.percent)} %`],
     ["Counts", n(answer.counts)],
@@ -127,7 +159,10 @@ function Figures({ answer, unit }: { readonly answer: Answer; readonly unit: str
     ["Frequency", `${n(answer.frequencyHz)} Hz`],
     ["Synchronous speed of the motor", `${n(answer.speedRpm)} rpm`],
     ["Behind the gear", `${n(answer.outputRpm)} rpm`],
-    ["Line speed", answer.lineMPerMin === null ? "no drum entered" : `${n(answer.lineMPerMin)} m/min`],
+    [
+      "Line speed",
+      answer.lineMPerMin === null ? "no drum entered" : `${n(answer.lineMPerMin * line.perMPerMin)} ${line.unit}`,
+    ],
     ["One step", `${n(answer.stepHz)} Hz, ${n(answer.stepRpm)} rpm`],
     ["Error at most", `${n(answer.errorHz)} Hz`],
   ];

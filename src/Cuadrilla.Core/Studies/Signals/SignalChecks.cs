@@ -123,7 +123,7 @@ internal static class SignalChecks
         {
             if (s.Terminal is { } terminal && !terminal.Takes(s.Wanted.Function))
             {
-                faults.Add($"{s.Facts.Name} on {terminal.Name}, which is {SignalWords.Of(terminal.Nature)}");
+                faults.Add($"{s.Facts.Name} on {terminal.Name} ({SignalWords.Of(terminal.Nature)})");
             }
 
             if (s.Card is { } card && !FitsWay(s, card))

@@ -10,20 +10,20 @@ public static class SignalWords
     /// <summary>What a terminal is.</summary>
     public static string Of(TerminalNature nature) => nature switch
     {
-        TerminalNature.DigitalInput => "a digital input",
-        TerminalNature.DigitalOutput => "a transistor output",
-        TerminalNature.Relay => "a relay contact",
-        TerminalNature.AnalogueInput => "an analogue input",
-        TerminalNature.AnalogueOutput => "an analogue output",
-        TerminalNature.Enable => "the enable",
+        TerminalNature.DigitalInput => "digital input",
+        TerminalNature.DigitalOutput => "transistor output",
+        TerminalNature.Relay => "relay contact",
+        TerminalNature.AnalogueInput => "analogue input",
+        TerminalNature.AnalogueOutput => "analogue output",
+        TerminalNature.Enable => "enable",
         TerminalNature.TorqueOff => "safe torque off",
-        TerminalNature.Thermistor => "the input for thermistors",
-        TerminalNature.Encoder => "the encoder's",
-        TerminalNature.PulseInput => "a pulse input",
-        TerminalNature.PulseOutput => "a pulse output",
-        TerminalNature.Bus => "the fieldbus",
-        TerminalNature.BrakeOutput => "the brake's output",
-        _ => "a coil",
+        TerminalNature.Thermistor => "thermistor input",
+        TerminalNature.Encoder => "encoder",
+        TerminalNature.PulseInput => "pulse input",
+        TerminalNature.PulseOutput => "pulse output",
+        TerminalNature.Bus => "fieldbus",
+        TerminalNature.BrakeOutput => "brake output",
+        _ => "coil",
     };
 
     /// <summary>Range of an analogue signal.</summary>
