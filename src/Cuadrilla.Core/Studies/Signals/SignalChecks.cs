@@ -165,7 +165,12 @@ internal static class SignalChecks
     {
         var open = unit.Terminals!.Where(t => t.Nature is TerminalNature.Enable or TerminalNature.TorqueOff)
             .Where(t => unit.Signals.All(s => s.Terminal?.Name != t.Name)).Select(t => t.Name).ToList();
-        return Rule(EnableId, unit, "Enable", unit.Plan.EnableLinked ? [] : open.ConvertAll(t => $"{t} is open: ready, but it will not run"),
+        var wired = unit.Signals.Where(s => s.Terminal?.Nature is TerminalNature.Enable or TerminalNature.TorqueOff).Select(s => s.Facts.Name)
+            .ToList();
+        List<string> faults = unit.Plan.EnableLinked
+            ? wired.ConvertAll(w => $"{w} is wired, and linked at the unit: the link defeats it")
+            : open.ConvertAll(t => $"{t} is open: ready, but it will not run");
+        return Rule(EnableId, unit, "Enable", faults,
             unit.Plan.EnableLinked && open.Count > 0 ? $"{string.Join(" and ", open)} linked at the unit" : "enable and safe torque off are wired",
             "enable and safe torque off wired, or linked at the unit",
             "Relief: wire the enable, or link it where whoever designs the safety permits that.");
@@ -203,11 +208,16 @@ internal static class SignalChecks
                 "stop as recorded", "Relief: put the supply's contactor on the list, or record what the stop depends on.");
         }
 
-        var alone = unit.Plan.StopBy == StopMeans.Software;
+        // An output of the controller is a program too, whatever it switches.
+        var alone = unit.Plan.StopBy == StopMeans.Software || (unit.Plan.StopBy == StopMeans.TorqueOff
+            ? unit.Of(SignalFunction.TorqueOff)!.Wanted.Far == FarEnd.Controller
+            : (unit.Of(SignalFunction.SupplyContactor) ?? unit.Signals.FirstOrDefault(s => s.Terminal?.Nature == TerminalNature.Coil))
+                ?.Wanted.Far == FarEnd.Controller);
         return CheckWriter.Rule(StopId, unit.Point.Id, BoardRow.Converter, title, alone ? Verdict.Tight : Verdict.Holds,
             "Caution: a program or fieldbus may fail to stop it. Whoever designs the safety decides by the risk assessment (ISO 12100, IEC 60204-1, local codes).",
             new Reason("recorded, never designed here",
-                $"{SignalWords.Of(unit.Plan.StopCategory)}, by {SignalWords.Of(unit.Plan.StopBy)}, as stated by whoever designs the safety", Source, []));
+                $"{SignalWords.Of(unit.Plan.StopCategory)}, by {SignalWords.Of(unit.Plan.StopBy)}, as stated by whoever designs the safety"
+                    + (alone && unit.Plan.StopBy != StopMeans.Software ? "; the controller switches it: a program" : string.Empty), Source, []));
     }
 
     private static Check Resistor(PointSignals unit)

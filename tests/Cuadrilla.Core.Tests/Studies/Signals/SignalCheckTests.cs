@@ -103,6 +103,17 @@ public sealed class SignalCheckTests
         Assert.Equal(Verdict.Fails, Judged(Plan(p => p with { Wanted = [.. p.Wanted.Where(w => w.Function != SignalFunction.TorqueOff)] }), "io.stop").Verdict);
     }
 
+    // What the controller switches is switched by a program; a link beside a wired enable defeats it.
+    [Fact]
+    public void A_stop_through_the_controller_is_no_better_than_its_program()
+    {
+        Assert.Equal(Verdict.Tight, Judged(With(SignalFunction.TorqueOff, w => w with { Far = FarEnd.Controller }), "io.stop").Verdict);
+        Assert.Equal(Verdict.Tight, Judged(Plan(p => p with { StopBy = StopMeans.SupplyContactor,
+            Wanted = [.. p.Wanted.Select(w => w.Function == SignalFunction.SupplyContactor ? w with { Far = FarEnd.Controller } : w)] }), "io.stop").Verdict);
+        Assert.Equal(Verdict.Holds, Judged(Plan(p => p with { StopBy = StopMeans.SupplyContactor }), "io.stop").Verdict);
+        Assert.Equal(Verdict.Fails, Judged(Plan(p => p with { EnableLinked = true }), "io.enable").Verdict);
+    }
+
     [Theory]
     [InlineData(0.2, LoadSupply.Ac, LoadSuppression.Rc, Verdict.Holds)]
     [InlineData(0.2, LoadSupply.Ac, LoadSuppression.Diode, Verdict.Fails)]
