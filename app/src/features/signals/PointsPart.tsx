@@ -3,12 +3,13 @@ import type { CheckKey, DrivePoint, SignalAnswer, SignalJob } from "../../api/cl
 import { VerdictMark } from "../../components/VerdictMark";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
+import { changePoints } from "../../lib/specification";
 import { worst } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
 import { CheckList } from "../bench/CellChecks";
 import { usePointEdit } from "../bench/usePointEdit";
 import { PresetSpeeds } from "./PresetSpeeds";
-import { jobs, settingsOf, type Plan } from "./signals";
+import { jobs, settingsOf, withSettings, type Plan } from "./signals";
 import { SignalTable } from "./SignalTable";
 import { WiringPicture } from "./WiringPicture";
 
@@ -90,10 +91,12 @@ function PointSignals({
   readonly answer: SignalAnswer;
   readonly onReason: (check: CheckKey) => void;
 }) {
-  const { project, run } = useProject();
-  const edit = usePointEdit([point.id]);
+  const { project, run, edit } = useProject();
+  const editPoint = usePointEdit([point.id]);
+  const lineup = project.specification.lineups.find((l) => l.drivePoints.some((p) => p.id === point.id));
+  const others = (lineup?.drivePoints ?? []).filter((p) => p.signals && p.id !== point.id).map((p) => p.id);
   const change = (what: string, next: (plan: Plan) => Plan | null) =>
-    edit(what, (p) => ({ ...p, signals: next(p.signals ?? {}) }));
+    editPoint(what, (p) => ({ ...p, signals: next(p.signals ?? {}) }));
   const plan = point.signals;
   const found = answer.points.find((p) => p.pointId === point.id);
   const checks = project.assessment.checks.filter((c) => c.drivePointId === point.id && c.id.startsWith("io."));
@@ -137,6 +140,21 @@ function PointSignals({
                 keys={settingsOf(point)}
                 change={(part, what) => change(what, (p) => ({ ...p, ...part }))}
               />
+              {others.length > 0 && (
+                <button
+                  type="button"
+                  className="button mt-2"
+                  onClick={() =>
+                    void edit(`${lineup?.tag ?? ""}: settings of signals as ${point.tag}`, (s) =>
+                      changePoints(s, others, (p) =>
+                        p.signals ? { ...p, signals: withSettings(p.signals, plan) } : p,
+                      ),
+                    )
+                  }
+                >
+                  The same for all {others.length} others of {lineup?.tag}
+                </button>
+              )}
               <p className="mt-2 border-l-4 border-fails pl-2 text-[12px]">
                 <b>Caution.</b> Stop and enable are recorded as whoever designs the safety states them (ISO 12100, IEC
                 60204-1, local codes); Cuadrilla designs no safety function.

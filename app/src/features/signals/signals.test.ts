@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { SignalAnswer, Specification } from "../../api/client";
-import { channelText, movesOf, namedSignals, withFunction, withMoves, withoutWanted } from "./signals";
+import { channelText, movesOf, namedSignals, withFunction, withMoves, withoutWanted, withSettings } from "./signals";
 
 const on = (signalId: string, name: string, byHand: boolean) => ({
   pointId: "p1",
@@ -85,6 +85,16 @@ describe("the sheet of channels", () => {
       { id: "reset", channel: "", far: undefined },
     ]);
     expect(after.lineups[0]?.drivePoints[1]).toEqual({ id: "p2" });
+  });
+});
+
+describe("settings", () => {
+  it("go to others, whose signals stay", () => {
+    const after = withSettings(
+      { wanted: [{ id: "run", function: "run", far: "controller" }] },
+      { stopBy: "torque-off", presets: [] },
+    );
+    expect(after).toEqual({ stopBy: "torque-off", wanted: [{ id: "run", function: "run", far: "controller" }] });
   });
 });
 

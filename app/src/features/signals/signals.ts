@@ -48,6 +48,16 @@ export function withFunction(plan: Plan, wanted: SignalFunction, far: Wanted["fa
   return { ...plan, wanted: [...before, { id: id ?? `${wanted}-${taken.size}`, function: wanted, far }] };
 }
 
+/** A plan with the settings of another: sense, enable, stop, resistor; its signals stay. */
+export const withSettings = (plan: Plan, other: Plan): Plan => ({
+  ...plan,
+  ...Object.fromEntries(
+    (["sense", "enableLinked", "stopCategory", "stopBy", "resistorTrip"] as const).flatMap((key) =>
+      other[key] === undefined ? [] : [[key, other[key]]],
+    ),
+  ),
+});
+
 /** A plan without a signal. */
 export const withoutWanted = (plan: Plan, id: string): Plan => ({
   ...plan,
