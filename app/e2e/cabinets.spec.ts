@@ -61,3 +61,28 @@ test("a crowded section of the water works is told, and its elevation leaves as 
   await page.getByRole("button", { name: "L1 High-service pumps" }).click();
   await expect(page.getByRole("group", { name: /Front elevation of L1/ })).toBeVisible();
 });
+
+test("a unit moved out of a crowded section takes in cooler air, and its converter carries more", async ({
+  page,
+  request,
+}) => {
+  const id = await importPlant(request, readFileSync("../src/Cuadrilla.Documents/Demo/tarn-hollow.cuadrilla.json"));
+  const limit = async () => {
+    const project = (await (await request.get(`/api/projects/${id}`)).json()) as {
+      assessment: { checks: { id: string; drivePointId: string; limit: number }[] };
+    };
+    return (
+      project.assessment.checks.find((c) => c.id === "converter.continuous" && c.drivePointId === "rw-2")?.limit ?? 0
+    );
+  };
+  await open(page, id, "/cabinets?lineup=l2");
+  await page.getByRole("button", { name: /^RW-2 .*converter/ }).click();
+  const unit = page.getByRole("region", { name: "Chosen unit" });
+  const inlet = async () => Number(/at most: ([\d.]+)/.exec((await unit.textContent()) ?? "")?.[1]);
+  const [warm, carried] = [await inlet(), await limit()];
+  await unit.getByLabel("Section").selectOption("4");
+  await expect(page.getByText("Edit 2 saved")).toBeVisible();
+  await expect(unit.getByLabel("Section")).toHaveValue("4");
+  await expect.poll(inlet).toBeLessThan(warm);
+  expect(await limit()).toBeGreaterThan(carried);
+});

@@ -9,7 +9,8 @@ internal sealed record TerminalFile(
     IReadOnlyList<JsonElement[]> Extension, double InputMa, string UnitColumns, IReadOnlyList<double[]> UnitA, string CoilColumns,
     IReadOnlyList<double[]> Coils, double CardA, double InrushTimes, double FanWPerM3PerH)
 {
-    public TerminalSeries Build() => new(Units.ToDictionary(u => u.Key, u => Rows(u.Value), StringComparer.Ordinal), Rows(Extension), InputMa)
+    public TerminalSeries Build() => new(Units.ToDictionary(u => u.Key, u => Rows(u.Value), StringComparer.Ordinal), Rows(Extension),
+        InputMa)
     {
         Draws = new ControlDraws([.. UnitA.Select(r => (r[0], r[1]))], [.. Coils.Select(r => (r[0], (r[1], r[2])))], CardA, InrushTimes,
             FanWPerM3PerH),

@@ -20,8 +20,10 @@ namespace Cuadrilla.Cli;
 /// <c>schema</c>, <c>backup</c>, <c>restore</c>, <c>check</c>, <c>user</c>.</summary>
 internal static class Program
 {
-    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc NAME --schema | schema | backup DATA FILE | restore DATA FILE | check DATA"
-        + " | user DATA list | user DATA add NAME ROLE < password | user DATA password NAME < password | user DATA role NAME ROLE | user DATA remove NAME";
+    private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc "
+        + "NAME --schema | schema | backup DATA FILE | restore DATA FILE | check DATA"
+        + " | user DATA list | user DATA add NAME ROLE < password | user DATA password NAME < password | user DATA role NAME ROLE | user "
+        + "DATA remove NAME";
 
     private static int Main(string[] args)
     {

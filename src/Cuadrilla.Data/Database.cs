@@ -84,7 +84,8 @@ public sealed class Database
     {
         if (strange is not null)
         {
-            throw new DatabaseLayoutException($"The database {Path} was written by a newer program ({strange}); it was left as it is. Use that program, or a backup from before.");
+            throw new DatabaseLayoutException($"The database {Path} was written by a newer program ({strange}); it was left as it is. Use "
+                + "that program, or a backup from before.");
         }
     }
 

@@ -43,7 +43,8 @@ public static class DatabaseCheck
 
     private static IEnumerable<string> Documents(SqliteConnection connection, bool hasPacked, Action<string, int?> open)
     {
-        foreach (var (id, sequence, version) in connection.Query<(string, long, long?)>("SELECT project_id, sequence, format_version FROM edit WHERE kind = 'edit' ORDER BY project_id, sequence").AsList())
+        foreach (var (id, sequence, version) in connection.Query<(string, long, long?)>("SELECT project_id, sequence, format_version FROM "
+            + "edit WHERE kind = 'edit' ORDER BY project_id, sequence").AsList())
         {
             string? trouble = null;
             try

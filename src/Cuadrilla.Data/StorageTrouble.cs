@@ -22,7 +22,8 @@ public sealed record StorageTrouble(StorageTroubleKind Kind, string Says)
         return problem.SqliteErrorCode switch
         {
             Full => new(StorageTroubleKind.Full,
-                "The disk, or what the database may take of it, is full. Nothing was saved; what was saved before is there. Make room and save again."),
+                "The disk, or what the database may take of it, is full. Nothing was saved; what was saved before is there. Make room and "
+                    + "save again."),
             ReadOnly => new(StorageTroubleKind.Unusable,
                 "The database or its folder can't be written. Nothing was saved; let its owner write there."),
             CantOpen => new(StorageTroubleKind.Unusable,
@@ -30,7 +31,8 @@ public sealed record StorageTrouble(StorageTroubleKind Kind, string Says)
             InputOutput => new(StorageTroubleKind.Unusable,
                 "The disk does not read or write. Nothing was saved; look at the disk, then start again."),
             Corrupt or NotADatabase => new(StorageTroubleKind.Unusable,
-                "The database file is damaged, or is none. It was left as it is: './cuadrilla check' says more, './cuadrilla restore' puts a backup in its place."),
+                "The database file is damaged, or is none. It was left as it is: './cuadrilla check' says more, './cuadrilla restore' "
+                    + "puts a backup in its place."),
             _ => null,
         };
     }

@@ -37,7 +37,8 @@ internal static class StoredEdits
     public static void PackBefore(SqliteConnection connection, IDbTransaction transaction, string project, long sequence)
     {
         var whole = connection.QuerySingleOrDefault<Whole>(
-            "SELECT sequence, document FROM edit WHERE project_id = @project AND sequence < @sequence AND kind = 'edit' ORDER BY sequence DESC LIMIT 1",
+            "SELECT sequence, document FROM edit WHERE project_id = @project AND sequence < @sequence AND kind = 'edit' ORDER BY sequence "
+                + "DESC LIMIT 1",
             new { project, sequence },
             transaction);
         if (whole is { Document: not null })
@@ -77,7 +78,8 @@ internal static class StoredEdits
     private static void Pack(SqliteConnection connection, IDbTransaction transaction, string project, Whole whole)
     {
         var before = connection.QuerySingleOrDefault<Before>(
-            "SELECT sequence, packed_depth FROM edit WHERE project_id = @project AND sequence < @Sequence AND kind = 'edit' ORDER BY sequence DESC LIMIT 1",
+            "SELECT sequence, packed_depth FROM edit WHERE project_id = @project AND sequence < @Sequence AND kind = 'edit' ORDER BY "
+                + "sequence DESC LIMIT 1",
             new { project, whole.Sequence },
             transaction);
         if (before is not null && before.PackedDepth + 1 >= DocumentPacking.LongestChain)
@@ -86,7 +88,8 @@ internal static class StoredEdits
         }
 
         connection.Execute(
-            "UPDATE edit SET document = NULL, packed = @packed, packed_on = @on, packed_depth = @depth WHERE project_id = @project AND sequence = @Sequence",
+            "UPDATE edit SET document = NULL, packed = @packed, packed_on = @on, packed_depth = @depth WHERE project_id = @project AND "
+                + "sequence = @Sequence",
             new
             {
                 project,

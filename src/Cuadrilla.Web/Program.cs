@@ -34,7 +34,8 @@ var open = ListenAddresses.Open(builder.Configuration);
 if (options.Proxy.Count == 0 && open.FirstOrDefault(o => !o.IsSecure) is { } bare)
 {
     Console.Error.WriteLine(
-        $"Cuadrilla does not listen on {bare.Says} without TLS: passwords could be read on the way. Allowed: addresses of this machine alone, as http://127.0.0.1:5080; "
+        $"Cuadrilla does not listen on {bare.Says} without TLS: passwords could be read on the way. Allowed: addresses of this machine "
+            + "alone, as http://127.0.0.1:5080; "
         + "https with --certificate and --certificateKey; or a proxy that ends TLS, stated by --proxy:0 ADDRESS.");
     return 2;
 }
@@ -145,7 +146,8 @@ try
 }
 catch (IOException problem) when (problem.InnerException is AddressInUseException)
 {
-    Console.Error.WriteLine($"{problem.Message} Another program listens there, perhaps another Cuadrilla: stop it, or name another port by CUADRILLA_PORT.");
+    Console.Error.WriteLine($"{problem.Message} Another program listens there, perhaps another Cuadrilla: stop it, or name another port "
+        + "by CUADRILLA_PORT.");
     return 2;
 }
 

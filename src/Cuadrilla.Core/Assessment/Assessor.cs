@@ -71,7 +71,8 @@ public sealed partial class Assessor : IPlantStudies
     // The same memory for somebody who may leave.
     private Assessor(Assessor other, CancellationToken stop, bool seeksSecond = true) =>
         (data, drivePoints, starts, whole, laid, cabinets, signals, fronts, this.stop, this.seeksSecond) =
-        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.signals, other.fronts, stop, seeksSecond);
+        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.signals, other.fronts, stop,
+            seeksSecond);
 
     /// <summary>The catalogue.</summary>
     public EngineeringData Data => data;

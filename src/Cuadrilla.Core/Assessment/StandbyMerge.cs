@@ -65,9 +65,11 @@ internal static class StandbyMerge
         var live = isSame ? null : standby.FirstOrDefault(s => s.Network.IsLive(plant.Source.BusId));
         return CheckWriter.Rule(
             ChangeOverId, string.Empty, BoardRow.Plant, ChangeOverTitle, live is null ? Verdict.Holds : Verdict.Fails,
-            "Relief: open the transformers and links to the mains in that scenario; an interlocked change-over switch by the network operator's rules: back-feed kills.",
+            "Relief: open the transformers and links to the mains in that scenario; an interlocked change-over switch by the network "
+                + "operator's rules: back-feed kills.",
             new Reason("in no scenario on the generator is the bus of the mains live",
-                isSame ? $"the change-over switch stands ahead of {plant.Distribution.Bus(plant.Source.BusId).Name}: one feeds it or the other"
+                isSame ? $"the change-over switch stands ahead of {plant.Distribution.Bus(plant.Source.BusId).Name}: one feeds it or "
+                    + "the other"
                     : live is null ? $"{plant.Distribution.Bus(plant.Source.BusId).Name} is dead in all of them"
                     : $"in '{live.ScenarioName}' the generator feeds {plant.Distribution.Bus(plant.Source.BusId).Name}",
                 "docs/methods/generator.md", []), live?.ScenarioName ?? string.Empty);
@@ -79,7 +81,8 @@ internal static class StandbyMerge
         var d = plant.Distribution;
         if (!AllComputed(plant, standby))
         {
-            return plant.AllDrivePoints().Select(p => p.Id).Where(id => !Runs(plant, id, onStandby: true)).ToHashSet(StringComparer.Ordinal);
+            return plant.AllDrivePoints().Select(p => p.Id).Where(id => !Runs(plant, id, onStandby: true))
+                .ToHashSet(StringComparer.Ordinal);
         }
 
         var buses = d.Buses.Where(b => !standby.Any(s => s.Network.IsLive(b.Id))).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);

@@ -32,7 +32,8 @@ public sealed record ControlSource(double NominalV, double LowestV, double Rated
 /// <param name="ProtectionA">Its rating, A.</param>
 /// <param name="IsBrake">A brake's coil, which needs 21.6 V.</param>
 public sealed record ControlBranch(
-    double SteadyA, double InrushA, double LengthM, double SectionMm2, BranchProtection Protection, double ProtectionA, bool IsBrake = false)
+    double SteadyA, double InrushA, double LengthM, double SectionMm2, BranchProtection Protection, double ProtectionA,
+    bool IsBrake = false)
 {
     /// <summary>The larger of both currents, A.</summary>
     public double HighestA => Math.Max(SteadyA, InrushA);

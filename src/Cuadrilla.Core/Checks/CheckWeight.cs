@@ -29,7 +29,7 @@ public static class CheckWeights
         "protection.breaking-capacity", "protection.stall", "emc.earth-leakage", "emc.rcd", "emc.it-system",
         "pv.string-voltage", "pv.string-fuse", "pv.isolator", "pv.insulation", "pv.dc-cable",
         "supply.change-over", "single-phase.neutral", "long-cable.surface-voltage", "long-cable.back-spin",
-        "cabinet.short-circuit", "cabinet.busbar",
+        "cabinet.short-circuit", "cabinet.busbar", "io.brake-resistor", "io.stop",
     ];
 
     private static readonly string[] Codes = ["harmonics.pcc-", "harmonics.plant-voltage", "harmonics.equipment", "harmonics.terminal-thdi",

@@ -7,7 +7,8 @@ namespace Cuadrilla.Core.Checks;
 public sealed record Fault(string Where, string What, string Trace)
 {
     /// <summary>How to see it again.</summary>
-    public const string HowToRepeat = "Save the project file and assess it from the command line: the same fault appears there, without a server.";
+    public const string HowToRepeat = "Save the project file and assess it from the command line: the same fault appears there, without a "
+        + "server.";
 
     /// <summary>Of an exception.</summary>
     /// <param name="where">What was being computed.</param>

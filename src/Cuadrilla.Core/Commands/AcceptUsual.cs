@@ -32,7 +32,8 @@ public sealed record AcceptUsual(IReadOnlyList<string> PointIds, IReadOnlyList<s
                 after = after.Changed([id], p => UsualEntries.Accepted(p, [.. taken.Select(t => t.Key)], studies.Data,
                     plant.Source.FrequencyHz));
                 changed.Add(id);
-                notes.Add($"{plant.Tags([id])}, assumed: {string.Join(", ", taken.Select(t => $"{t.Name} {Text.N(t.Value, 4)}{(t.Unit.Length > 0 ? " " + t.Unit : string.Empty)}"))}.");
+                notes.Add($"{plant.Tags([id])}, assumed: "
+                    + $"{string.Join(", ", taken.Select(t => $"{t.Name} {Text.N(t.Value, 4)}{(t.Unit.Length > 0 ? " " + t.Unit : string.Empty)}"))}.");
             }
         }
 

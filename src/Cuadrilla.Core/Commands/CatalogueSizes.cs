@@ -80,7 +80,8 @@ public sealed record SizeResistor(IReadOnlyList<string> PointIds) : PlantCommand
 
         return ResistorFit.Of(studies.Data.BrakeResistors, chopper, demands, model.Input.Defaults.TightMarginPct) is { } item
             ? (item, $"{item.Name}, for {Text.N(demands.Max(d => d.PeakW) / 1e3)} kW at most")
-            : (null, $"no resistor of the catalogue has at least {Text.N(chopper.LeastOhm, 3)} Ω and takes {Text.N(demands.Max(d => d.PeakW) / 1e3)} kW: a larger converter, gentler braking, a common DC bus");
+            : (null, $"no resistor of the catalogue has at least {Text.N(chopper.LeastOhm, 3)} Ω and takes "
+                + $"{Text.N(demands.Max(d => d.PeakW) / 1e3)} kW: a larger converter, gentler braking, a common DC bus");
     }
 }
 
@@ -148,7 +149,8 @@ public sealed record UseTransformerSize(string ElementId, string Series, double?
         }
 
         return CommandOutcome.Not("ratedKva",
-            $"No size up to {Text.N(series.Sizes[^1].RatedKva)} kVA carries what hangs on {transformer.Name}: share the load between transformers.");
+            $"No size up to {Text.N(series.Sizes[^1].RatedKva)} kVA carries what hangs on {transformer.Name}: share the load between "
+                + "transformers.");
     }
 
     private static Check? Loading(PlantSpecification plant, string id, IPlantStudies studies) =>

@@ -91,7 +91,8 @@ public sealed record ChooseOnePhaseMeans(string LineupId, OnePhaseMeans Means) :
             if (RotarySizesKva.FirstOrDefault(k => k >= study.RotaryKva) is not > 0 and var largest)
             {
                 return CommandOutcome.Not("means",
-                    $"{Text.N(study.RotaryKva, 3)} kVA are asked; the largest here is {Text.N(Math.Max(largest, RotarySizesKva[^1]))} kVA: enter one, or split the lineup.");
+                    $"{Text.N(study.RotaryKva, 3)} kVA are asked; the largest here is {Text.N(Math.Max(largest, RotarySizesKva[^1]))} "
+                        + "kVA: enter one, or split the lineup.");
             }
 
             one = one with { Rotary = one.Rotary with { RatedKva = RotarySizesKva.First(k => k >= study.RotaryKva) } };

@@ -89,7 +89,8 @@ public sealed record SizeStepUp(string PointId) : PlantCommand
         if (LongCableStudy.Of(studies.Study(trial, trial.AllDrivePoints().First(p => p.Id == PointId)).Model) is not { } study)
         {
             return CommandOutcome.Not("pointId",
-                $"{point.Tag} lacks for it: {string.Join(", ", studies.Study(trial, trial.AllDrivePoints().First(p => p.Id == PointId)).Model.MissingForStepUp())}.");
+                $"{point.Tag} lacks for it: "
+                    + $"{string.Join(", ", studies.Study(trial, trial.AllDrivePoints().First(p => p.Id == PointId)).Model.MissingForStepUp())}.");
         }
 
         var needed = study.TapNeededV(lowestPu);

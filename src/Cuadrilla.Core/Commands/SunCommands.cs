@@ -94,7 +94,8 @@ public sealed record ChooseString(string PointId, int InSeries, int InParallel) 
         if (InSeries * cold > limit.V)
         {
             return CommandOutcome.Not("inSeries",
-                $"{InSeries} modules reach {Text.N(InSeries * cold)} V on a cold dawn; the {limit.Whose} stands {Text.N(limit.V)} V: at most {feed.MostInSeries}.");
+                $"{InSeries} modules reach {Text.N(InSeries * cold)} V on a cold dawn; the {limit.Whose} stands {Text.N(limit.V)} V: at "
+                    + $"most {feed.MostInSeries}.");
         }
 
         var strings = point.Sun.Strings with

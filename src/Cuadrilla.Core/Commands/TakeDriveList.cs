@@ -183,7 +183,8 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
 
             if (fitting.Count == 0)
             {
-                notes.Add($"{p.Tag}: no cage motor of {Text.N(row.MotorKw.Value, 3)} kW{(row.Poles.IsKnown ? $", {Text.N(row.Poles.Value)}-pole" : string.Empty)} in the catalogue at this voltage.");
+                notes.Add($"{p.Tag}: no cage motor of {Text.N(row.MotorKw.Value, 3)} "
+                    + $"kW{(row.Poles.IsKnown ? $", {Text.N(row.Poles.Value)}-pole" : string.Empty)} in the catalogue at this voltage.");
                 return p;
             }
 

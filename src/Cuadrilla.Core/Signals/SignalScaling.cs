@@ -102,7 +102,8 @@ public sealed record SignalScaling(
         var frequency = FrequencyZeroHz + (percent / 100 * (FrequencyFullHz - FrequencyZeroHz));
         var speed = SpeedRpm(frequency);
         var signal = Bottom + (percent / 100 * (Top - Bottom));
-        return new ScaledValue(percent, CountsZero + (percent / 100 * (CountsFull - CountsZero)), signal, frequency, speed, speed / GearRatio,
+        return new ScaledValue(percent, CountsZero + (percent / 100 * (CountsFull - CountsZero)), signal, frequency, speed,
+            speed / GearRatio,
             Math.PI * DrumM * speed / GearRatio, Bottom > 0 && signal < (IsVoltage(Range) ? BrokenV : BrokenMa));
     }
 

@@ -56,7 +56,8 @@ public static class AccountRules
     {
         public Task<IdentityResult> ValidateAsync(UserManager<Account> manager, Account user) => Task.FromResult(
             user.Name.Length is 0 or > LongestName || user.Name != user.Name.Trim() || PlainWords.FirstStrange(user.Name) is not null
-                ? Wrong("Name", $"The name has {user.Name.Length} characters; allowed: 1 to {LongestName}, none at an end that is blank, none that controls.")
+                ? Wrong("Name", $"The name has {user.Name.Length} characters; allowed: 1 to {LongestName}, none at an end that is blank, "
+                    + "none that controls.")
                 : IdentityResult.Success);
     }
 
@@ -78,7 +79,8 @@ public static class AccountRules
                 || lower.Contains("password", StringComparison.Ordinal) || lower.Contains("cuadrilla", StringComparison.Ordinal)
                     || IsRow(lower);
             return Task.FromResult(isGuessed
-                ? Wrong("Password", "The password is easily guessed; allowed: one without the account's or the program's name, without 'password', not one sign or one row of keys over and over.")
+                ? Wrong("Password", "The password is easily guessed; allowed: one without the account's or the program's name, without "
+                    + "'password', not one sign or one row of keys over and over.")
                 : IdentityResult.Success);
         }
 

@@ -48,7 +48,8 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
         return connection.Execute($"DELETE FROM account WHERE id = @id AND {AnotherAdministrator}", new { id }) > 0;
     }
 
-    private const string AnotherAdministrator = "EXISTS (SELECT 1 FROM account other WHERE other.role = 'administrator' AND other.id <> @id)";
+    private const string AnotherAdministrator = "EXISTS (SELECT 1 FROM account other WHERE other.role = 'administrator' AND other.id "
+        + "<> @id)";
 
     /// <inheritdoc/>
     public Task<IdentityResult> CreateAsync(Account user, CancellationToken cancellationToken)
@@ -56,7 +57,8 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
         ArgumentNullException.ThrowIfNull(user);
         using var connection = database.Open();
         var added = connection.Execute(
-            $"INSERT INTO account ({Columns}) VALUES (@Id, @Name, @NormalizedName, @role, @PasswordHash, 0, NULL, @at) ON CONFLICT (normalized_name) DO NOTHING",
+            $"INSERT INTO account ({Columns}) VALUES (@Id, @Name, @NormalizedName, @role, @PasswordHash, 0, NULL, @at) ON CONFLICT "
+                + "(normalized_name) DO NOTHING",
             new { user.Id, user.Name, user.NormalizedName, role = Stored(user.Role), user.PasswordHash,
                 at = Instant.Text(clock.GetUtcNow()) });
         return Task.FromResult(added == 1
@@ -154,7 +156,8 @@ public sealed class AccountStore(Database database, TimeProvider clock) : IUserP
     {
         // Counted where it is stored: tries at the same time each count.
         using var connection = database.Open();
-        user.FailedCount = connection.QuerySingle<long>("UPDATE account SET failed_count = failed_count + 1 WHERE id = @Id RETURNING failed_count", user);
+        user.FailedCount = connection.QuerySingle<long>("UPDATE account SET failed_count = failed_count + 1 WHERE id = @Id RETURNING "
+            + "failed_count", user);
         return Task.FromResult((int)user.FailedCount);
     }
 

@@ -30,7 +30,8 @@ public sealed class SessionStore(Database database, TimeProvider clock)
         connection.Execute("DELETE FROM session WHERE began_utc < @began OR seen_utc < @seen",
             new { began = oldest.Began, seen = oldest.Seen });
         connection.Execute(
-            "INSERT INTO session (id, key_hash, account_id, began_utc, seen_utc, device) VALUES (@id, @hash, @accountId, @now, @now, @device)",
+            "INSERT INTO session (id, key_hash, account_id, began_utc, seen_utc, device) VALUES (@id, @hash, @accountId, @now, @now, "
+                + "@device)",
             new { id = Guid.CreateVersion7().ToString("N"), hash = Hash(key), accountId, now,
                 device = device[..Math.Min(device.Length, LongestDevice)] });
         return key;
@@ -42,7 +43,8 @@ public sealed class SessionStore(Database database, TimeProvider clock)
         using var connection = database.Open();
         var oldest = Oldest();
         var found = connection.QuerySingleOrDefault<Row>(
-            $"SELECT {Columns} FROM session s JOIN account a ON a.id = s.account_id WHERE s.key_hash = @hash AND s.began_utc >= @began AND s.seen_utc >= @seen",
+            $"SELECT {Columns} FROM session s JOIN account a ON a.id = s.account_id WHERE s.key_hash = @hash AND s.began_utc >= @began "
+                + "AND s.seen_utc >= @seen",
             new { hash = Hash(key), began = oldest.Began, seen = oldest.Seen });
         if (found is null)
         {

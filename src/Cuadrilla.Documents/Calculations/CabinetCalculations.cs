@@ -50,7 +50,8 @@ internal static class CabinetCalculations
         var budget = new ControlBudget(source, [.. input.Loads.Select(l => new ControlBranch(l.SteadyA, l.InrushA, l.LengthM, l.SectionMm2,
             l.Protection, l.ProtectionA, l.Kind == BranchKind.Brake))], input.ConductorC);
         return new ControlOutput(budget.SteadyA, budget.SteadyPct, budget.InrushA, budget.SupplyHolds,
-            [.. budget.Branches.Select(b => new BranchOutput(b.LoopOhm, b.SteadyV, b.InrushV, b.LeastV, b.VoltageHolds, b.TripNeedsA, b.FaultA,
+            [.. budget.Branches.Select(b => new BranchOutput(b.LoopOhm, b.SteadyV, b.InrushV, b.LeastV, b.VoltageHolds, b.TripNeedsA,
+                b.FaultA,
                 b.Trips))]);
     }
 

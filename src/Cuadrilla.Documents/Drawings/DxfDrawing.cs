@@ -12,7 +12,8 @@ public static class DxfDrawing
         ArgumentNullException.ThrowIfNull(drawing);
         var text = new StringBuilder();
         var layers = drawing.Rectangles.Select(r => r.Layer).Concat(drawing.Labels.Select(l => l.Layer))
-            .Concat(drawing.Lines.Select(l => l.Layer)).Concat(drawing.Circles.Select(c => c.Layer)).Distinct(StringComparer.Ordinal).ToList();
+            .Concat(drawing.Lines.Select(l => l.Layer)).Concat(drawing.Circles.Select(c => c.Layer)).Distinct(StringComparer.Ordinal)
+            .ToList();
         Write(text, 0, "SECTION", 2, "HEADER", 9, "$ACADVER", 1, "AC1009", 0, "ENDSEC");
         Write(text, 0, "SECTION", 2, "TABLES", 0, "TABLE", 2, "LAYER", 70, layers.Count);
         foreach (var (layer, i) in layers.Select((l, i) => (l, i)))

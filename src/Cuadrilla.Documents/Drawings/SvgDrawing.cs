@@ -23,16 +23,20 @@ public static class SvgDrawing
         var root = new XElement(Svg + "svg",
             new XAttribute("viewBox", Numbers(0, 0, right - left + (2 * margin), top - bottom + (2 * margin))),
             new XAttribute("font-family", "sans-serif"), new XAttribute("role", "img"), new XElement(Svg + "title", title),
-            new XElement(Svg + "g", new XAttribute("fill", "none"), new XAttribute("stroke", "#1f1b24"), new XAttribute("stroke-width", N(stroke)),
+            new XElement(Svg + "g", new XAttribute("fill", "none"), new XAttribute("stroke", "#1f1b24"),
+                new XAttribute("stroke-width", N(stroke)),
                 drawing.Rectangles.Select(r => new XElement(Svg + "rect", new XAttribute("x", N(X(r.LeftMm))),
                     new XAttribute("y", N(Y(r.BottomMm + r.HeightMm))), new XAttribute("width", N(r.WidthMm)),
                     new XAttribute("height", N(r.HeightMm)), new XAttribute("class", r.Layer))),
-                drawing.Lines.Select(l => new XElement(Svg + "line", new XAttribute("x1", N(X(l.FromXMm))), new XAttribute("y1", N(Y(l.FromYMm))),
+                drawing.Lines.Select(l => new XElement(Svg + "line", new XAttribute("x1", N(X(l.FromXMm))),
+                    new XAttribute("y1", N(Y(l.FromYMm))),
                     new XAttribute("x2", N(X(l.ToXMm))), new XAttribute("y2", N(Y(l.ToYMm))), new XAttribute("class", l.Layer))),
-                drawing.Circles.Select(c => new XElement(Svg + "circle", new XAttribute("cx", N(X(c.XMm))), new XAttribute("cy", N(Y(c.YMm))),
+                drawing.Circles.Select(c => new XElement(Svg + "circle", new XAttribute("cx", N(X(c.XMm))),
+                    new XAttribute("cy", N(Y(c.YMm))),
                     new XAttribute("r", N(c.RadiusMm)), new XAttribute("class", c.Layer)))),
             new XElement(Svg + "g", new XAttribute("fill", "#1f1b24"), drawing.Labels.Select(l => new XElement(Svg + "text",
-                new XAttribute("x", N(X(l.LeftMm))), new XAttribute("y", N(Y(l.BottomMm))), new XAttribute("font-size", N(1.4 * l.SizeMm)), l.Text))));
+                new XAttribute("x", N(X(l.LeftMm))), new XAttribute("y", N(Y(l.BottomMm))), new XAttribute("font-size", N(1.4 * l.SizeMm)),
+                l.Text))));
         return root.ToString();
     }
 

@@ -221,7 +221,8 @@ public sealed class WiringDrawing
     }
 
     private static string FarWords(PlacedSignal s) => s.Wanted.Far == FarEnd.Controller
-        ? s.Card is null ? s.LacksChannel ? "controller, no channel" : "controller" : $"{s.Channel}{(s.FarRange is { } range ? $", {SignalWords.Of(range)}" : string.Empty)}"
+        ? s.Card is null ? s.LacksChannel ? "controller, no channel" : "controller"
+            : $"{s.Channel}{(s.FarRange is { } range ? $", {SignalWords.Of(range)}" : string.Empty)}"
         : SignalWords.Of(s.Wanted.Far);
 }
 

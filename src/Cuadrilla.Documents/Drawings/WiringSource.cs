@@ -34,9 +34,11 @@ public static class WiringSource
             : ["L1", "L2", "L3"];
         var supply = point.Sun is not null ? "from the sun, direct current"
             : dcBus is not null ? $"common DC bus {dcBus.Name}"
-            : $"{bus.Name}, {Text.N(lineup.OnePhase?.VoltageOn(bus.NominalVoltageV) ?? bus.NominalVoltageV)} V, {Text.N(plant.Source.FrequencyHz)} Hz";
+            : $"{bus.Name}, {Text.N(lineup.OnePhase?.VoltageOn(bus.NominalVoltageV) ?? bus.NominalVoltageV)} V, "
+                + $"{Text.N(plant.Source.FrequencyHz)} Hz";
         var motor = model.Fitted;
-        return new WiringParts(supply, conductors, Devices(assessor.Protection(plant), point), !point.Converter.IsOnLine(), Unit(point, model),
+        return new WiringParts(supply, conductors, Devices(assessor.Protection(plant), point), !point.Converter.IsOnLine(),
+            Unit(point, model),
             Output(point, model), Cable(point, units), WiringParts.LinksOf(point, ConnectionOf(point, motor)), Motor(point, motor, units));
     }
 
@@ -54,7 +56,9 @@ public static class WiringSource
             device is ProtectiveDevice.Fuse or ProtectiveDevice.SemiconductorFuse, device is not ProtectiveDevice.NotChosen));
         if (point.Devices.ContactorA.IsKnown || point.Converter is ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta)
         {
-            devices.Add(new WiringDevice(point.Devices.ContactorA.IsKnown ? $"contactor {Text.N(point.Devices.ContactorA.Value)} A" : "contactor",
+            devices.Add(new WiringDevice(point.Devices.ContactorA.IsKnown
+                ? $"contactor {Text.N(point.Devices.ContactorA.Value)} A"
+                : "contactor",
                 false, false));
         }
 
@@ -93,12 +97,14 @@ public static class WiringSource
         var cable = point.Cable;
         var section = cable.CrossSectionMm2.IsKnown ? Schedules.Schedules.Section(units, cable.CrossSectionMm2.Value) : "section open";
         var length = cable.LengthM.IsKnown ? UnitTable.Of("m").Say(units, cable.LengthM.Value) : "length open";
-        return $"{(cable.ParallelRuns > 1 ? $"{cable.ParallelRuns} × " : string.Empty)}{section}, {length}{(cable.Screened ? ", screened, screen at both ends" : string.Empty)}";
+        return $"{(cable.ParallelRuns > 1 ? $"{cable.ParallelRuns} × " : string.Empty)}{section}, "
+            + $"{length}{(cable.Screened ? ", screened, screen at both ends" : string.Empty)}";
     }
 
     private static IReadOnlyList<string> Motor(DrivePoint point, FittedMotor? motor, UnitSystem units) => motor is null
         ? [$"{point.Tag} motor not chosen"]
-        : [point.Name, UnitTable.Sentence(units, $"{Text.N(motor.Connected.Plate.RatedPowerW / 1e3)} kW, {Text.N(motor.Connected.Plate.RatedVoltageV)} V, {Text.N(motor.Connected.Plate.RatedCurrentA)} A"),
+        : [point.Name, UnitTable.Sentence(units, $"{Text.N(motor.Connected.Plate.RatedPowerW / 1e3)} kW, "
+            + $"{Text.N(motor.Connected.Plate.RatedVoltageV)} V, {Text.N(motor.Connected.Plate.RatedCurrentA)} A"),
             WiringParts.LinksOf(point, ConnectionOf(point, motor)) switch
             {
                 WiringLinks.Star => "links: star, W2–U2–V2",

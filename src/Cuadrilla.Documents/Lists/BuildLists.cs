@@ -67,7 +67,8 @@ public static class BuildLists
             ["Lineup"] = unit.Lineup.Tag,
             ["Drive point"] = unit.Point.Tag,
             ["Signal"] = s.Facts.Name,
-            ["Way"] = s.Facts.Way switch { Core.Signals.SignalWay.In => "into the unit", Core.Signals.SignalWay.Out => "out of the unit", _ => "both" },
+            ["Way"] = s.Facts.Way switch { Core.Signals.SignalWay.In => "into the unit", Core.Signals.SignalWay.Out => "out of the unit",
+                _ => "both" },
             ["Kind"] = KindOf(s),
             ["Terminal"] = s.Terminal?.Name ?? (s.LacksTerminal ? "none left" : null),
             ["Other end"] = SignalWords.Of(s.Wanted.Far),
@@ -181,26 +182,32 @@ public static class BuildLists
 
             foreach (var cable in plan.Cables.Where(c => c.LineupId == lineup.Id))
             {
-                var length = cable.LengthM is { } m ? UnitTable.Of("m").Say(plant.Conventions.Units, m * cable.Count * cable.Parallel) : "length open";
+                var length = cable.LengthM is { } m
+                    ? UnitTable.Of("m").Say(plant.Conventions.Units, m * cable.Count * cable.Parallel)
+                    : "length open";
                 yield return Part(lineup.Tag, cable.Tag, "cable",
-                    $"{cable.Kind}, {(cable.SectionMm2 is null ? "section open" : Schedules.Schedules.Section(plant.Conventions.Units, cable.SectionMm2))}, {length}",
+                    $"{cable.Kind}, "
+                        + $"{(cable.SectionMm2 is null ? "section open" : Schedules.Schedules.Section(plant.Conventions.Units, cable.SectionMm2))}, {length}",
                     cable.Count * cable.Parallel, null);
             }
         }
 
         foreach (var card in plant.Controller?.Cards ?? [])
         {
-            yield return Part(string.Empty, plant.Controller!.Name, "card", $"{card.Name}: {card.Channels} {SignalWords.Of(card.Kind)}", 1, null);
+            yield return Part(string.Empty, plant.Controller!.Name, "card", $"{card.Name}: {card.Channels} {SignalWords.Of(card.Kind)}",
+                1, null);
         }
     }
 
-    private static IEnumerable<Dictionary<string, object?>> OfPoint(Lineup lineup, DrivePoint point, PlantSpecification plant, EngineeringData data)
+    private static IEnumerable<Dictionary<string, object?>> OfPoint(Lineup lineup, DrivePoint point, PlantSpecification plant,
+        EngineeringData data)
     {
         var motors = plant.GroupOf(point.Id)?.Members.First(m => m.PointId == point.Id).Count ?? 1;
         if (point.Motor is MotorChoice.FromCatalogue motor && data.Motors.TryGetValue(motor.ItemId, out var m))
         {
             yield return Part(lineup.Tag, point.Tag, "motor",
-                $"{Text.N(m.Plate.RatedPowerW / 1e3)} kW, {m.Poles} poles, {m.EfficiencyClass}, frame {m.Frame}", motors, Known(m.PriceIndex));
+                $"{Text.N(m.Plate.RatedPowerW / 1e3)} kW, {m.Poles} poles, {m.EfficiencyClass}, frame {m.Frame}", motors,
+                Known(m.PriceIndex));
         }
 
         switch (point.Converter)
@@ -224,7 +231,8 @@ public static class BuildLists
                 yield return Part(lineup.Tag, point.Tag, "soft starter", $"{Text.N(soft.RatedCurrentA)} A", 1, Known(soft.PriceIndex));
                 break;
             case ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta:
-                yield return Part(lineup.Tag, point.Tag, "contactors", point.Converter is ConverterChoice.StarDelta ? "star-delta" : "across the line",
+                yield return Part(lineup.Tag, point.Tag, "contactors",
+                    point.Converter is ConverterChoice.StarDelta ? "star-delta" : "across the line",
                     point.Converter is ConverterChoice.StarDelta ? 3 : 1, null);
                 break;
         }
@@ -233,7 +241,8 @@ public static class BuildLists
     // Items of the engineer's own lists may have no price.
     private static double? Known(double index) => index > 0 ? index : null;
 
-    private static Dictionary<string, object?> Part(string lineup, string tag, string what, string details, int number, double? price) => new()
+    private static Dictionary<string, object?> Part(string lineup, string tag, string what, string details, int number,
+        double? price) => new()
     {
         ["Lineup"] = lineup,
         ["For"] = tag,

@@ -134,7 +134,8 @@ public static class DriveListImport
             var item = before.Motor is MotorChoice.FromCatalogue chosen ? motors.GetValueOrDefault(chosen.ItemId) : null;
             if (item is null || !TakeDriveList.IsSize(item, row))
             {
-                found.Add($"motor: {(item is null ? "not chosen" : ItemText.Motor(item) + " " + ItemText.Power(item))} → {Text.N(row.MotorKw.Value, 4)} kW{(row.Poles.IsKnown ? $", {Text.N(row.Poles.Value)}-pole" : string.Empty)}");
+                found.Add($"motor: {(item is null ? "not chosen" : ItemText.Motor(item) + " " + ItemText.Power(item))} → "
+                    + $"{Text.N(row.MotorKw.Value, 4)} kW{(row.Poles.IsKnown ? $", {Text.N(row.Poles.Value)}-pole" : string.Empty)}");
             }
         }
 
@@ -202,7 +203,8 @@ public static class DriveListImport
             var text = Cell(key);
             if (text.Length > most || PlainWords.FirstStrange(text) is not null)
             {
-                Problems.Add($"{Column(key).Name}: {text.Length} characters; allowed: up to {most} on one line, none that controls or turns the direction.");
+                Problems.Add($"{Column(key).Name}: {text.Length} characters; allowed: up to {most} on one line, none that controls or "
+                    + "turns the direction.");
             }
 
             return text;
@@ -221,13 +223,15 @@ public static class DriveListImport
             var at = columns[key];
             if (ListColumn.IsBare(text) && at < heads.Count && column.StrangeUnitIn(heads[at]) is { } strange)
             {
-                Problems.Add($"{column.Name}: its head says ({strange}), which is not known here; known: {string.Join(", ", column.Quantity.Accepts.Keys.Take(12))}.");
+                Problems.Add($"{column.Name}: its head says ({strange}), which is not known here; known: "
+                    + $"{string.Join(", ", column.Quantity.Accepts.Keys.Take(12))}.");
                 return Given.Unknown;
             }
 
             if (column.Read(text, at < heads.Count ? column.UnitIn(heads[at]) : null, plant.Conventions.Units) is not { } value)
             {
-                Problems.Add($"{column.Name}: “{text}” is no number{(column.Quantity.Accepts.Count > 0 ? $" with a unit such as {column.Quantity.Shown}" : string.Empty)}.");
+                Problems.Add($"{column.Name}: “{text}” is no "
+                    + $"number{(column.Quantity.Accepts.Count > 0 ? $" with a unit such as {column.Quantity.Shown}" : string.Empty)}.");
                 return Given.Unknown;
             }
 
@@ -303,7 +307,8 @@ public static class DriveListImport
                 Number("hours", FieldTable.Number<DutyPoint>(nameof(DutyPoint.HoursPerYear))));
             if (text.Length > 0 && kind is null)
             {
-                Problems.Add($"Load: “{text}” is no kind of machine that is known; allowed: {string.Join(", ", ListWords.Kinds.Keys.Where(k => k != "unspecified"))}.");
+                Problems.Add($"Load: “{text}” is no kind of machine that is known; allowed: "
+                    + $"{string.Join(", ", ListWords.Kinds.Keys.Where(k => k != "unspecified"))}.");
             }
 
             if (kind is null)

@@ -82,7 +82,8 @@ internal static class JsonMismatch
 
         return absent.Count == 0 ? null : new InputProblem(
             $"{pointer}/{absent[0]}", "absent", "a value, or null where it is not known yet",
-            $"At {Shown(pointer)} the field{(absent.Count > 1 ? "s" : string.Empty)} {string.Join(", ", absent.Select(n => $"'{n}'"))} {(absent.Count > 1 ? "are" : "is")} absent.");
+            $"At {Shown(pointer)} the field{(absent.Count > 1 ? "s" : string.Empty)} {string.Join(", ", absent.Select(n => $"'{n}'"))} "
+                + $"{(absent.Count > 1 ? "are" : "is")} absent.");
     }
 
     private static InputProblem? Twice(JsonElement element, string pointer)

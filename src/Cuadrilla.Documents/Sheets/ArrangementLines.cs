@@ -24,7 +24,8 @@ internal static class ArrangementLines
             {
                 yield return new SheetLine("Memory card", c.FirmwareNote.Length > 0 ? c.FirmwareNote : "not noted");
                 yield return new SheetLine("Before the first start",
-                    "links of the modules tightened and checked, end covers on, largest module next to the supply, groups of safe torque off tested by licensed people");
+                    "links of the modules tightened and checked, end covers on, largest module next to the supply, groups of safe torque "
+                        + "off tested by licensed people");
             }
         }
 
@@ -37,7 +38,8 @@ internal static class ArrangementLines
                 SharedShaft s => new SheetLine("Shared shaft",
                     $"{s.Name}: {Tags(lineup, s.PointIds())}, {Method(s.Method)}{Reason(s.Reason)}"),
                 RatioFollower r => new SheetLine("Ratio follower",
-                    $"{r.Name}: {Tag(lineup, r.Follower.PointId)} follows {Tag(lineup, r.Leader.PointId)}{Reason(r.Reason)}; the ratio starts at 0: see the leader's pulses first, then set it, then check by stroboscope or counter"),
+                    $"{r.Name}: {Tag(lineup, r.Follower.PointId)} follows {Tag(lineup, r.Leader.PointId)}{Reason(r.Reason)}; the ratio "
+                        + "starts at 0: see the leader's pulses first, then set it, then check by stroboscope or counter"),
                 _ => throw new InvalidOperationException("Unknown arrangement."),
             };
         }
@@ -71,9 +73,11 @@ internal static class ArrangementLines
         if (point.Brake is HoldingBrake.SpringApplied b)
         {
             yield return new SheetLine("Holding brake",
-                $"{Or(b.HoldingNm, "Nm")}, releases in {Or(b.ReleaseMs, "ms")}, closes in {Or(b.CloseMs, "ms")}, coil {Or(b.Coil.PowerW, "W")} at {Or(b.Coil.VoltageV, "V")}");
+                $"{Or(b.HoldingNm, "Nm")}, releases in {Or(b.ReleaseMs, "ms")}, closes in {Or(b.CloseMs, "ms")}, coil "
+                    + $"{Or(b.Coil.PowerW, "W")} at {Or(b.Coil.VoltageV, "V")}");
             yield return new SheetLine("Brake settings",
-                $"release at {Or(b.Control.ProvenPct, "%")} torque, close below {Or(b.Control.CloseBelowPct, "%")} speed{(b.Control.CloseDelayS.IsKnown ? $" or {Text.N(b.Control.CloseDelayS.Value)} s after the stop command, whichever comes first" : string.Empty)}; feedback of command {YesNo(b.Control.CommandFeedback)}, of position {YesNo(b.Control.PositionFeedback)}; test of forced release only with the load secured");
+                $"release at {Or(b.Control.ProvenPct, "%")} torque, close below {Or(b.Control.CloseBelowPct, "%")} "
+                    + $"speed{(b.Control.CloseDelayS.IsKnown ? $" or {Text.N(b.Control.CloseDelayS.Value)} s after the stop command, whichever comes first" : string.Empty)}; feedback of command {YesNo(b.Control.CommandFeedback)}, of position {YesNo(b.Control.PositionFeedback)}; test of forced release only with the load secured");
         }
     }
 

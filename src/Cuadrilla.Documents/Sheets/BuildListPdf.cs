@@ -12,7 +12,8 @@ public static class BuildListPdf
 {
     private static readonly string[] Cautions =
     [
-        "Isolate, lock, wait for the links to discharge and prove absence of voltage before wiring. Local codes and makers' instructions go first.",
+        "Isolate, lock, wait for the links to discharge and prove absence of voltage before wiring. Local codes and makers' instructions "
+            + "go first.",
         "Stop categories are recorded as stated; Cuadrilla designs no safety function.",
     ];
 
@@ -27,7 +28,8 @@ public static class BuildListPdf
         var rows = BuildLists.Rows(list, plant, assessor);
         IReadOnlyList<string> heads = [.. rows[0].Keys];
         return DrawingPdf.Write(new DrawingHead(BuildLists.Name(list), plant.Name, under), [],
-            [new SheetTable(BuildLists.Name(list), heads, [.. rows.Select(r => (IReadOnlyList<string>)[.. heads.Select(h => Cell(r[h]))])])], Cautions);
+            [new SheetTable(BuildLists.Name(list), heads,
+                [.. rows.Select(r => (IReadOnlyList<string>)[.. heads.Select(h => Cell(r[h]))])])], Cautions);
     }
 
     private static string Cell(object? value) => value switch

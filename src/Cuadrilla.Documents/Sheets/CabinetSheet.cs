@@ -17,7 +17,8 @@ internal static class CabinetSheet
 
         var sections = study.Layout.Sections;
         yield return new SheetLine("Cabinets",
-            $"{sections.Count} sections, {Text.N(study.Layout.WidthMm)} mm wide, {Text.N(study.HeightMm)} mm high on {Text.N(study.PlinthMm)} mm, {Text.N(study.DepthMm)} mm deep, "
+            $"{sections.Count} sections, {Text.N(study.Layout.WidthMm)} mm wide, {Text.N(study.HeightMm)} mm high on "
+                + $"{Text.N(study.PlinthMm)} mm, {Text.N(study.DepthMm)} mm deep, "
             + $"{Text.N(sections.Sum(study.MassKg), 3)} kg; {Cooling(study)}"
             + (study.RoomW() is { } room ? $"; {Text.N(room, 3)} W into the room" : string.Empty));
         if (study.Missing.Count > 0)
@@ -49,7 +50,8 @@ internal static class CabinetSheet
             air.Count > 0 ? $"{Text.N(air.Max(a => a.LossW), 3)} W" : "–",
             top is { } c ? $"{Text.N(c, 3)} °C" : "–",
             busbar.In(section) is { } ampere ? $"{Text.N(ampere, 3)} A" : "–",
-            section.Units.Count > 0 ? string.Join("; ", section.Units.Select(u => u.Unit.Name + (u.IsByHand ? " (placed by hand)" : string.Empty)))
+            section.Units.Count > 0 ? string.Join("; ",
+                section.Units.Select(u => u.Unit.Name + (u.IsByHand ? " (placed by hand)" : string.Empty)))
                 : section.Kind == SectionKind.Incoming ? "incoming" : "control",
         ];
     }

@@ -24,11 +24,13 @@ internal static class FitterTable
             .Where(c => ids.Contains(c.Disturbing.PointId) || ids.Contains(c.Disturbed.PointId));
         rules.AddRange(clashes.Select(c => (
             "Separation",
-            $"in {string.Join(", ", c.Stretches.Select(s => s.Disturbing.Name).Distinct())}: {(c.ApartMm is null ? "state the gap between the trays" : $"{Text.N(c.NeededMm)} mm from {c.Disturbed.Tag}; it has {Text.N(c.ApartMm.Value)} mm")}",
+            $"in {string.Join(", ", c.Stretches.Select(s => s.Disturbing.Name).Distinct())}: "
+                + $"{(c.ApartMm is null ? "state the gap between the trays" : $"{Text.N(c.NeededMm)} mm from {c.Disturbed.Tag}; it has {Text.N(c.ApartMm.Value)} mm")}",
             c.Disturbing.Tag)));
         rules.AddRange((assessor.Routes(plant)?.Cables ?? [])
             .Where(c => ids.Contains(c.PointId) && c.Class == CableClass.VerySensitive && c.Way.Count > 0)
-            .Select(c => ("Signals", "its screen connected at both ends in a meshed bond, else one end by a capacitor; nothing coiled up; spare cores earthed at one end", c.Tag)));
+            .Select(c => ("Signals", "its screen connected at both ends in a meshed bond, else one end by a capacitor; nothing coiled up; "
+                + "spare cores earthed at one end", c.Tag)));
         if (lineup.Residual.IsFitted)
         {
             rules.Add(("Residual current", $"{Device(lineup.Residual)} ahead of all of it; none of type A or F upstream", lineup.Tag));
@@ -49,8 +51,10 @@ internal static class FitterTable
         if (figures.Chops)
         {
             yield return point.Cable.Screened
-                ? ("Screen", "motor cable: screen of at least 85 % cover over 360° at gland plate and terminal box; no pigtail beyond 50 mm; right up to the terminals", tag)
-                : ("Screen", "motor cable without screen: in metal trunking of its own, bonded at both ends; a filter's category is not kept with it", tag);
+                ? ("Screen", "motor cable: screen of at least 85 % cover over 360° at gland plate and terminal box; no pigtail beyond 50 "
+                    + "mm; right up to the terminals", tag)
+                : ("Screen", "motor cable without screen: in metal trunking of its own, bonded at both ends; a filter's category is not "
+                    + "kept with it", tag);
             if (point.Cable.CrossSectionMm2 is { IsKnown: true, Value: > SymmetricalFromMm2 })
             {
                 yield return ("Screen", "motor cable symmetrical, with three protective conductors or a concentric one", tag);

@@ -40,9 +40,11 @@ public sealed record InterferenceSheet(
             [Open(plant, lineup, assessor.Run(plant)), FitterTable.Of(plant, lineup, assessor).In(units), Distances(plant)],
             CablesOf(plant, ids, assessor),
             [
-                "Work on cables and earth connections only dead, locked out, discharged and proved so; by licensed people, after local codes and makers' instructions.",
+                "Work on cables and earth connections only dead, locked out, discharged and proved so; by licensed people, after local "
+                    + "codes and makers' instructions.",
                 "A protective conductor that carries leakage is connected first and parted last.",
-                "Emission is not computed: the makers' declarations hold for screens, lengths and filters as they state them; a measurement decides.",
+                "Emission is not computed: the makers' declarations hold for screens, lengths and filters as they state them; a "
+                    + "measurement decides.",
             ]);
     }
 

@@ -69,9 +69,12 @@ public sealed record LineupSheet(
             [.. lineup.DrivePoints.Select(p => assessor.Study(plant, p))
                 .Select(s => DrivePointSheet.Of(s.Model.Input.DrivePoint, lineup, s, assessment, plant.Conventions.Units))],
             [
-                "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data before ordering.",
-                "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and makers' instructions go first.",
-                "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. Licensed people only.",
+                "Figures follow from the entries and the generic catalogue named above; replace catalogue items by the makers' data "
+                    + "before ordering.",
+                "Cuadrilla designs no safety function, sets no performance level and is no protection or arc-flash study. Local codes and "
+                    + "makers' instructions go first.",
+                "Before work on a converter: switch off and lock out, wait for the link to discharge, prove the absence of voltage. "
+                    + "Licensed people only.",
                 "Interharmonics and the band from 2 to 150 kHz are not computed.",
             ])
         { Units = plant.Conventions.Units,
@@ -94,11 +97,13 @@ public sealed record LineupSheet(
         };
         var lines = new List<SheetLine>
         {
-            new("Source", $"{Text.N(plant.Distribution.Bus(plant.Source.BusId).NominalVoltageV / 1e3)} kV, {Text.N(plant.Source.FrequencyHz)} Hz, {source}"),
+            new("Source", $"{Text.N(plant.Distribution.Bus(plant.Source.BusId).NominalVoltageV / 1e3)} kV, "
+                + $"{Text.N(plant.Source.FrequencyHz)} Hz, {source}"),
         };
         lines.AddRange(plant.Distribution.Transformers.Select(t => new SheetLine(
             "Transformer",
-            $"{t.Name}, {Text.N(t.RatedKva)} kVA, {t.VectorGroup}, uk {Text.N(t.UkPct)} %, load loss {Text.N(t.LoadLossKw)} kW, feeds {plant.Distribution.Bus(t.ToBusId).Name}")));
+            $"{t.Name}, {Text.N(t.RatedKva)} kVA, {t.VectorGroup}, uk {Text.N(t.UkPct)} %, load loss {Text.N(t.LoadLossKw)} kW, feeds "
+                + $"{plant.Distribution.Bus(t.ToBusId).Name}")));
         var bus = plant.Distribution.Bus(lineup.BusId);
         var faults = assessment.Scenarios.SelectMany(s => s.Buses).Where(b => b.BusId == bus.Id && double.IsFinite(b.LargestFaultA))
             .Select(b => b.LargestFaultA).ToList();
@@ -106,7 +111,8 @@ public sealed record LineupSheet(
             + (faults.Count > 0 ? $", Isc up to {Text.N(faults.Max() / 1e3)} kA" : string.Empty)));
         lines.AddRange(SpecialSupplyLines.Of(plant, lineup));
         lines.Add(
-            new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters {Text.N(plant.Site.CabinetAirC)} °C"));
+            new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters "
+                + $"{Text.N(plant.Site.CabinetAirC)} °C"));
         lines.AddRange(ArrangementLines.Of(lineup));
         lines.AddRange(plant.Overrides.Select(o =>
             new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));
@@ -178,7 +184,8 @@ public sealed record DrivePointSheet(
         }
 
         yield return new SheetLine("Motor", model.Fitted?.Item is { } motor
-            ? $"{ItemText.Motor(motor)} {ItemText.Power(motor)}, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
+            ? $"{ItemText.Motor(motor)} {ItemText.Power(motor)}, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} "
+                + $"A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
             : "not chosen");
         if (point.Motor is MotorChoice.FromCatalogue { Reason.Length: > 0 } chosen)
         {
@@ -260,7 +267,9 @@ public sealed record DrivePointSheet(
         if (summary.LineRmsA is { } line && summary.ThdiPct is { } thdi)
         {
             yield return new SheetLine("Line current",
-                $"{Text.N(line)} A rms{(summary.LinePhase.Length > 0 ? $" in phase {summary.LinePhase}, the most loaded" : string.Empty)}, THDi {Text.N(thdi)} %");
+                $"{Text.N(line)} A "
+                    + $"rms{(summary.LinePhase.Length > 0 ? $" in phase {summary.LinePhase}, the most loaded" : string.Empty)}, THDi "
+                    + $"{Text.N(thdi)} %");
         }
 
         if (summary.YearKwh is { } energy)

@@ -23,8 +23,10 @@ internal static class SignalSheet
         if (study is not null)
         {
             yield return new SheetLine("Control supply", study.Budget is { } budget
-                ? $"24 V, {Text.N(budget.Source.RatedA)} A; {Text.N(budget.SteadyA, 3)} A steady, {Text.N(budget.InrushA, 3)} A for moments; "
-                    + string.Join("; ", study.Branches.Select(b => $"{b.Build.Name} {Text.N(b.SteadyA, 3)} A behind {Text.N(b.Build.ProtectionA.Value)} A"))
+                ? $"24 V, {Text.N(budget.Source.RatedA)} A; {Text.N(budget.SteadyA, 3)} A steady, {Text.N(budget.InrushA, 3)} A for "
+                    + "moments; "
+                    + string.Join("; ", study.Branches.Select(b => $"{b.Build.Name} {Text.N(b.SteadyA, 3)} A behind "
+                    + $"{Text.N(b.Build.ProtectionA.Value)} A"))
                 : "not stated in full");
         }
     }
@@ -35,7 +37,9 @@ internal static class SignalSheet
         return
         [
             unit.Point.Tag, s.Facts.Name,
-            s.UnitRange is { } range ? SignalWords.Of(range) : s.Terminal is { } terminal ? SignalWords.Of(terminal.Nature) : "outside the unit",
+            s.UnitRange is { } range
+                ? SignalWords.Of(range)
+                : s.Terminal is { } terminal ? SignalWords.Of(terminal.Nature) : "outside the unit",
             s.Terminal?.Name ?? (s.LacksTerminal ? "none left" : "–"),
             s.Card is null ? s.LacksChannel ? "no channel left" : SignalWords.Of(s.Wanted.Far) : s.Channel,
             ends is null ? "–" : $"{Text.N(ends.ZeroAt)} to {Text.N(ends.FullAt)} {SignalWords.Unit(s.Facts.Quantity)}",

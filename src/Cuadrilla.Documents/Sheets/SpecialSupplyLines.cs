@@ -42,7 +42,8 @@ internal static class SpecialSupplyLines
         {
             var volts = one.VoltageOn(plant.Distribution.Bus(lineup.BusId).NominalVoltageV);
             yield return new SheetLine("Only one phase",
-                $"{Text.N(volts)} V, {(one.ToNeutral ? "phase and neutral" : "two phases")}{(one.SupplyA.IsKnown ? $", {Text.N(one.SupplyA.Value)} A" : string.Empty)}; run by {Means(one)}");
+                $"{Text.N(volts)} V, "
+                    + $"{(one.ToNeutral ? "phase and neutral" : "two phases")}{(one.SupplyA.IsKnown ? $", {Text.N(one.SupplyA.Value)} A" : string.Empty)}; run by {Means(one)}");
             if (one.Machines.Count > 0)
             {
                 yield return new SheetLine("Machines on it", string.Join("; ", one.Machines.Select(m =>
@@ -77,13 +78,15 @@ internal static class SpecialSupplyLines
 
         var sun = feed.Sun;
         yield return new SheetLine("Array",
-            $"{strings} string{(strings == 1 ? string.Empty : "s")} of {series} modules{(sun.Module.Name.Length > 0 ? $" ({sun.Module.Name})" : string.Empty)}, {Text.N(feed.ArrayKw!.Value)} kW"
+            $"{strings} string{(strings == 1 ? string.Empty : "s")} of {series} "
+                + $"modules{(sun.Module.Name.Length > 0 ? $" ({sun.Module.Name})" : string.Empty)}, {Text.N(feed.ArrayKw!.Value)} kW"
                 + (feed.UocColdV is { } cold ? $", {Text.N(series * cold)} V on the coldest dawn" : string.Empty)
                 + (sun.Strings.FuseA.IsKnown ? $", gPV {Text.N(sun.Strings.FuseA.Value)} A" : ", no string fuses"));
         if (SunStudy.Of(model, out _) is { } study && study.Year() is var year)
         {
             yield return new SheetLine("Water from the sun",
-                $"{Text.N(year.WaterM3)} m³ a year; {(year.WorstShare is { } worst ? $"worst month {Text.N(100 * worst, 3)} % of what is wanted" : "nothing wanted is stated")}; stopped below {Text.N(study.LeastRpm)} rpm");
+                $"{Text.N(year.WaterM3)} m³ a year; "
+                    + $"{(year.WorstShare is { } worst ? $"worst month {Text.N(100 * worst, 3)} % of what is wanted" : "nothing wanted is stated")}; stopped below {Text.N(study.LeastRpm)} rpm");
         }
     }
 
@@ -97,7 +100,9 @@ internal static class SpecialSupplyLines
 
         var transformer = study.StepUp.Entered.Transformer;
         yield return new SheetLine("Step-up transformer",
-            $"{Text.N(transformer.RatedKva.Value)} kVA, {Text.N(transformer.PrimaryV.Value)} V, tap {Text.N(transformer.TapV.Value)} V, uk {Text.N(transformer.UkPct.Value)} %; {Text.N(study.SurfaceV)} V at the surface; converter {Text.N(study.StepUp.ConverterA)} A");
+            $"{Text.N(transformer.RatedKva.Value)} kVA, {Text.N(transformer.PrimaryV.Value)} V, tap {Text.N(transformer.TapV.Value)} V, "
+                + $"uk {Text.N(transformer.UkPct.Value)} %; {Text.N(study.SurfaceV)} V at the surface; converter "
+                + $"{Text.N(study.StepUp.ConverterA)} A");
         if (study.StartHz is { } hz && study.StartA is { } amps)
         {
             yield return new SheetLine("Start through it",

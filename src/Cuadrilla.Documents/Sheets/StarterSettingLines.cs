@@ -19,7 +19,8 @@ internal static class StarterSettingLines
         }
 
         yield return new SheetLine("Protection",
-            $"trip class {TripName(starter.Trip)}{(model.Fitted?.Connected is { } c ? $", set current {Text.N(c.Plate.RatedCurrentA)} A" : string.Empty)}");
+            "trip class "
+                + $"{TripName(starter.Trip)}{(model.Fitted?.Connected is { } c ? $", set current {Text.N(c.Plate.RatedCurrentA)} A" : string.Empty)}");
         switch (starter.Choice)
         {
             case ConverterChoice.StarDelta s:
@@ -40,7 +41,8 @@ internal static class StarterSettingLines
     private static IEnumerable<SheetLine> Soft(SoftStarterSettings s, SoftStarterItem item, double motorA)
     {
         var share = motorA / item.RatedCurrentA * (s.InsideDelta ? 1 / Math.Sqrt(3) : 1);
-        string Current(double pct) => $"{Text.N(pct, 3)} % of the motor's current, {Text.N(pct * share, 3)} % of the starter's {Text.N(item.RatedCurrentA)} A, {Text.N(pct / 100 * motorA, 3)} A in the line";
+        string Current(double pct) => $"{Text.N(pct, 3)} % of the motor's current, {Text.N(pct * share, 3)} % of the starter's "
+            + $"{Text.N(item.RatedCurrentA)} A, {Text.N(pct / 100 * motorA, 3)} A in the line";
         yield return new SheetLine("Start mode", s.Mode switch
         {
             SoftStartMode.VoltageRamp => $"voltage ramp, from {Text.N(s.InitialPct, 3)} % of the voltage in {Text.N(s.RampS)} s",

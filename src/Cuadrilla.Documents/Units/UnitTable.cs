@@ -42,7 +42,8 @@ public static class UnitTable
         var said = quantity.Say(system, Number(match.Groups[2].Value), Digits(match.Groups[2].Value));
         return match.Groups[1].Length == 0
             ? said
-            : $"{quantity.Say(system, Number(match.Groups[1].Value[..^" to ".Length]), Digits(match.Groups[1].Value)).Split(' ')[0]} to {said}";
+            : $"{quantity.Say(system, Number(match.Groups[1].Value[..^" to ".Length]), Digits(match.Groups[1].Value)).Split(' ')[0]} to "
+                + $"{said}";
     });
 
     private static double Number(string text) => double.Parse(text.Replace('−', '-'), System.Globalization.CultureInfo.InvariantCulture);

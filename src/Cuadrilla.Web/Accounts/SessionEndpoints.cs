@@ -77,7 +77,8 @@ internal static class SessionEndpoints
     // One sentence for all of it: it says neither whether there is such an account nor whether it is locked.
     private static IResult Wrong() => Problems.Of(
         "sign-in", "Refused", StatusCodes.Status401Unauthorized,
-        $"Name or password is wrong. After {AccountRules.MostTries} wrong passwords an account is locked for {AccountRules.LockedMin} minutes.", []);
+        $"Name or password is wrong. After {AccountRules.MostTries} wrong passwords an account is locked for {AccountRules.LockedMin} "
+            + "minutes.", []);
 
     private static async Task<IResult> ChangePasswordAsync(HttpContext context, UserManager<Account> users, AccountStore accounts,
         SessionStore sessions)

@@ -29,7 +29,8 @@ internal sealed record CabinetDocument(double HeightMm, double DepthMm, double P
         var sections = study.Layout.Sections;
         var room = study.RoomW();
         return new CabinetDocument(study.HeightMm, study.DepthMm, study.PlinthMm, study.Layout.WidthMm, sections.Sum(study.MassKg),
-            sections.Max(s => study.MassKg(s) / (s.WidthMm * study.DepthMm) * 1e6), study.IncomingA, study.FanM3PerH, study.PermittedC, room,
+            sections.Max(s => study.MassKg(s) / (s.WidthMm * study.DepthMm) * 1e6), study.IncomingA, study.FanM3PerH,
+            study.PermittedC, room,
             room is { } watts ? Core.Cabinets.AirFlow.M3PerH(watts, RoomRiseK, study.Site.AltitudeM) : null,
             study.SparePct(), study.Missing, [.. sections.Select(s => SectionDocument.Of(study, s, busbar))],
             [.. study.Transports().Select(t => (IReadOnlyList<int>)[.. t.Select(s => s.Number)])]);
@@ -52,7 +53,8 @@ internal sealed record SectionDocument(int Number, SectionKind Kind, double Widt
 {
     public static SectionDocument Of(CabinetStudy study, CabinetSection section, BusbarCurrents busbar)
     {
-        var worst = study.AirOf(section).OrderByDescending(a => a.TopC ?? double.NegativeInfinity).ThenByDescending(a => a.LossW).FirstOrDefault();
+        var worst = study.AirOf(section).OrderByDescending(a => a.TopC ?? double.NegativeInfinity).ThenByDescending(a => a.LossW)
+            .FirstOrDefault();
         return new SectionDocument(section.Number, section.Kind, section.WidthMm, study.MassKg(section), study.SurfaceM2(section),
             worst?.Scenario.Name ?? string.Empty, worst?.LossW, worst?.TopC, busbar.In(section),
             [.. section.Units.Select(u => PlacedDocument.Of(u, study.AirOf(section)))]);

@@ -18,7 +18,8 @@ internal static class CabinetEndpoints
                 Found(id, lineup, reader, assessor, (study, plant) => Results.Ok(CabinetDocument.Of(study,
                     BusbarCurrents.Of(study, assessor.Run(plant).Scenarios)))))
             .WithTags("Cabinets").WithName("getCabinets").Produces<CabinetDocument>();
-        app.MapGet("/api/projects/{id}/lineups/{lineup}/cabinets.dxf", (string id, string lineup, ProjectReader reader, Assessor assessor) =>
+        app.MapGet("/api/projects/{id}/lineups/{lineup}/cabinets.dxf",
+            (string id, string lineup, ProjectReader reader, Assessor assessor) =>
                 Found(id, lineup, reader, assessor, (study, _) => Results.File(
                     Encoding.Latin1.GetBytes(DxfDrawing.Text(CabinetDrawing.All(study))), "image/vnd.dxf", $"{study.Lineup.Id}.dxf")))
             .WithTags("Cabinets").WithName("getCabinetsDxf").Produces<string>(StatusCodes.Status200OK, "image/vnd.dxf");
@@ -36,7 +37,8 @@ internal static class CabinetEndpoints
             .WithTags("Cabinets").WithName("getControlSupply").Produces<ControlDocument>();
     }
 
-    private static IResult Found(string id, string lineup, ProjectReader reader, Assessor assessor, Func<CabinetStudy, PlantSpecification, IResult> answer) =>
+    private static IResult Found(string id, string lineup, ProjectReader reader, Assessor assessor,
+        Func<CabinetStudy, PlantSpecification, IResult> answer) =>
         reader.Specification(id) is not { } plant ? ProjectEndpoints.Unknown()
         : plant.Lineups.FirstOrDefault(l => l.Id == lineup) is { Cabinets: not null } found && assessor.Cabinets(plant, found) is { } study
             ? answer(study, plant)

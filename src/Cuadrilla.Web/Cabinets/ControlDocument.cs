@@ -37,6 +37,7 @@ internal sealed record ControlLoadDocument(ControlBranchUse Use, double SteadyA,
 /// <param name="TripNeedsA">What trips its device at once, A.</param>
 internal sealed record BranchDocument(string Id, double SteadyA, double InrushA, double? EndV, double? FaultA, double? TripNeedsA)
 {
-    public static BranchDocument Of(ControlSupplyStudy study, LoadedBranch branch, int i) => new(branch.Build.Id, branch.SteadyA, branch.InrushA,
+    public static BranchDocument Of(ControlSupplyStudy study, LoadedBranch branch, int i) =>
+        new(branch.Build.Id, branch.SteadyA, branch.InrushA,
         study.Budget?.Branches[i].InrushV, study.Budget?.Branches[i].FaultA, study.Budget?.Branches[i].TripNeedsA);
 }

@@ -56,7 +56,8 @@ internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<Pr
                     "internal", "Internal error", StatusCodes.Status500InternalServerError,
                     HttpMethods.IsGet(context.Request.Method)
                         ? "The program failed to answer. Nothing was to be changed, and nothing was; the log says why."
-                        : "The program failed to answer. Whether the change was stored can't be said from here: open the project again and look at its history. The log says why.",
+                        : "The program failed to answer. Whether the change was stored can't be said from here: open the project again "
+                            + "and look at its history. The log says why.",
                     []).ExecuteAsync(context);
             }
         }

@@ -20,7 +20,8 @@ internal sealed class SecurityHeaders(RequestDelegate next, IOptions<ServerOptio
         context.Items[NonceKey] = nonce;
         var headers = context.Response.Headers;
         headers.ContentSecurityPolicy =
-            $"default-src 'none'; script-src 'self' 'nonce-{nonce}'; style-src 'self' 'nonce-{nonce}'; img-src 'self' data:; font-src 'self'; "
+            $"default-src 'none'; script-src 'self' 'nonce-{nonce}'; style-src 'self' 'nonce-{nonce}'; img-src 'self' data:; font-src "
+                + "'self'; "
             + "connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "no-referrer";

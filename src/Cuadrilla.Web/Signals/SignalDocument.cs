@@ -20,7 +20,8 @@ internal sealed record SignalDocument(IReadOnlyList<PointSignalDocument> Points,
 /// <param name="Presets">Preset speeds by their inputs; null without.</param>
 /// <param name="OutOfReach">Preset speeds that the inputs can't choose.</param>
 /// <param name="MotorPoles">Poles of its motor; null while none is chosen.</param>
-internal sealed record PointSignalDocument(string PointId, IReadOnlyList<TerminalDocument> Terminals, IReadOnlyList<PlacedSignalDocument> Signals,
+internal sealed record PointSignalDocument(string PointId, IReadOnlyList<TerminalDocument> Terminals,
+    IReadOnlyList<PlacedSignalDocument> Signals,
     PresetDocument? Presets, int OutOfReach, int? MotorPoles)
 {
     public static PointSignalDocument Of(PointSignals unit)
@@ -58,16 +59,22 @@ internal sealed record TerminalDocument(string Name, string What);
 /// <param name="Unit">Unit of the values.</param>
 /// <param name="DifferencePct">Largest difference of both ends, %; null for what has no values.</param>
 /// <param name="Cable">Cable that it runs in; empty: it stays in the cabinet.</param>
-internal sealed record PlacedSignalDocument(string Id, string Name, SignalFunction Function, SignalWay Way, bool IsAnalogue, string Terminal,
-    bool LacksTerminal, IReadOnlyList<string> Fits, string Channel, bool LacksChannel, string Kind, IReadOnlyList<double> Values, string Unit,
+internal sealed record PlacedSignalDocument(string Id, string Name, SignalFunction Function, SignalWay Way, bool IsAnalogue,
+    string Terminal,
+    bool LacksTerminal, IReadOnlyList<string> Fits, string Channel, bool LacksChannel, string Kind, IReadOnlyList<double> Values,
+    string Unit,
     double? DifferencePct, string Cable)
 {
     public static PlacedSignalDocument Of(PointSignals unit, PlacedSignal s, SignalRun? run)
     {
         var ends = unit.Ends(s);
-        return new PlacedSignalDocument(s.Wanted.Id, s.Facts.Name, s.Wanted.Function, s.Facts.Way, s.Facts.IsAnalogue, s.Terminal?.Name ?? string.Empty,
-            s.LacksTerminal, [.. (unit.Terminals ?? []).Where(t => t.Takes(s.Wanted.Function)).Select(t => t.Name)], s.Channel, s.LacksChannel,
-            s.UnitRange is { } range ? SignalWords.Of(range) : s.Terminal is { } terminal ? SignalWords.Of(terminal.Nature) : "outside the unit",
+        return new PlacedSignalDocument(s.Wanted.Id, s.Facts.Name, s.Wanted.Function, s.Facts.Way, s.Facts.IsAnalogue,
+            s.Terminal?.Name ?? string.Empty,
+            s.LacksTerminal, [.. (unit.Terminals ?? []).Where(t => t.Takes(s.Wanted.Function)).Select(t => t.Name)], s.Channel,
+            s.LacksChannel,
+            s.UnitRange is { } range
+                ? SignalWords.Of(range)
+                : s.Terminal is { } terminal ? SignalWords.Of(terminal.Nature) : "outside the unit",
             ends is null ? [] : [ends.ZeroAt, (ends.ZeroAt + ends.FullAt) / 2, ends.FullAt], SignalWords.Unit(s.Facts.Quantity),
             ends?.DifferencePct, run is null ? string.Empty : $"{run.Cores} cores");
     }
@@ -93,7 +100,8 @@ internal sealed record CardDocument(string Id, int Used, IReadOnlyList<ChannelDo
     {
         var on = study.On(card);
         return new CardDocument(card.Id, on.Count, [.. Enumerable.Range(1, card.Channels).Select(n => new ChannelDocument(n,
-            [.. on[n].Select(s => new OnChannelDocument(s.PointId, s.Wanted.Id, study.Of(s.PointId)!.Point.Tag, s.Facts.Name, s.Terminal?.Name ?? string.Empty,
+            [.. on[n].Select(s => new OnChannelDocument(s.PointId, s.Wanted.Id, study.Of(s.PointId)!.Point.Tag, s.Facts.Name,
+                s.Terminal?.Name ?? string.Empty,
                 s.Wanted.Channel.Length > 0))]))]);
     }
 }

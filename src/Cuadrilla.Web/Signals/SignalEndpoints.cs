@@ -22,24 +22,29 @@ internal static class SignalEndpoints
             .WithName("getSignals").Produces<SignalDocument>();
         group.MapGet("/drive-points/{point}/wiring.svg", (string id, string point, ProjectReader reader, Assessor assessor) =>
                 OnPoint(id, point, reader, (plant, p) => Results.File(
-                    Encoding.UTF8.GetBytes(SvgDrawing.Text(WiringSource.Of(plant, p, assessor), $"Wiring of {p.Tag} {p.Name}")), "image/svg+xml")))
+                    Encoding.UTF8.GetBytes(SvgDrawing.Text(WiringSource.Of(plant, p, assessor), $"Wiring of {p.Tag} {p.Name}")),
+                    "image/svg+xml")))
             .WithName("getWiringSvg").Produces<string>(StatusCodes.Status200OK, "image/svg+xml");
         group.MapGet("/drive-points/{point}/wiring.pdf",
-            (string id, string point, ProjectReader reader, Assessor assessor, TimeProvider clock) => OnPoint(id, point, reader, (plant, p) =>
+            (string id, string point, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
+                OnPoint(id, point, reader, (plant, p) =>
                 Results.File(DrawingPdf.Write(new DrawingHead("Wiring", $"{p.Tag}  {p.Name}", [plant.Name, Today(clock)]),
                     [("Power and control", WiringSource.Of(plant, p, assessor))], [],
                     ["Isolate, lock, wait for the link to discharge, prove absence of voltage. Makers' instructions and local codes go first."]),
                     "application/pdf", $"{p.Id}-wiring.pdf")))
             .WithName("getWiringPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
-        group.MapGet("/lists/{list}.csv", (string id, string list, ProjectReader reader, Assessor assessor) => OnList(id, list, reader, (plant, l) =>
+        group.MapGet("/lists/{list}.csv",
+            (string id, string list, ProjectReader reader, Assessor assessor) => OnList(id, list, reader, (plant, l) =>
                 Results.File(TableFiles.Csv(BuildLists.Rows(l, plant, assessor)), "text/csv", FileName(l) + ".csv")))
             .WithName("exportBuildListCsv").Produces<Stream>(StatusCodes.Status200OK, "text/csv");
         group.MapGet("/lists/{list}.pdf", (string id, string list, ProjectReader reader, Assessor assessor, TimeProvider clock) =>
-                OnList(id, list, reader, (plant, l) => Results.File(BuildListPdf.Write(l, plant, assessor, [Today(clock)]), "application/pdf",
+                OnList(id, list, reader, (plant, l) =>
+                    Results.File(BuildListPdf.Write(l, plant, assessor, [Today(clock)]), "application/pdf",
                     FileName(l) + ".pdf")))
             .WithName("exportBuildListPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
         group.MapGet("/lists.xlsx", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant =>
-                Results.File(TableFiles.Xlsx(Enum.GetValues<BuildList>().ToDictionary(BuildLists.Name, l => BuildLists.Rows(l, plant, assessor))),
+                Results.File(TableFiles.Xlsx(Enum.GetValues<BuildList>()
+                    .ToDictionary(BuildLists.Name, l => BuildLists.Rows(l, plant, assessor))),
                     Spreadsheet, "lists.xlsx")))
             .WithName("exportBuildListsXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
     }

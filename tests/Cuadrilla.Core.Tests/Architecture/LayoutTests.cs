@@ -19,7 +19,8 @@ public sealed class LayoutTests
     // Within the studies: drives by themselves, what is asked of them, the plant around them, all of it compared.
     private static readonly string[] Studies =
     [
-        "Signals", "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "OnePhase", "DrivePoints",
+        "Signals", "CableRoutes", "Drives", "Energy", "Stopping", "Supply", "Starting", "Brakes", "Sun", "LongCable", "OnePhase",
+        "DrivePoints",
         "DcBuses", "Cabinets", "Protection",
         "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Standby",
         "Mitigation", "Arrangements",

@@ -153,7 +153,9 @@ public sealed class StandbyTests
         {
             Distribution = plant.Distribution with
             {
-                Loads = [.. plant.Distribution.Loads.Select(l => l is BusLoad.SinglePhaseGroup g ? g with { UnevenPct = Given.Unknown } : l)],
+                Loads = [.. plant.Distribution.Loads.Select(l => l is BusLoad.SinglePhaseGroup g
+                    ? g with { UnevenPct = Given.Unknown }
+                    : l)],
             },
         };
         Assert.Equal(Verdict.NeedsData, Of(DemoChanges.Assessor.Run(open).Checks, "supply.generator-unbalance").Verdict);

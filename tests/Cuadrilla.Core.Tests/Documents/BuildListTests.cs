@@ -34,7 +34,8 @@ public sealed class BuildListTests
     public void Both_ends_of_the_terminal_plan_agree()
     {
         var rows = BuildLists.Rows(BuildList.Terminals, Water, Assessor);
-        var fromUnits = rows.Where(r => ((string?)r["Goes to"])?.Contains('.', StringComparison.Ordinal) == true && (string?)r["Lineup"] != string.Empty)
+        var fromUnits = rows.Where(r => ((string?)r["Goes to"])?.Contains('.', StringComparison.Ordinal) == true
+            && (string?)r["Lineup"] != string.Empty)
             .Select(r => $"{r["At"]} {r["Terminal"]} {r["Goes to"]}").Order(StringComparer.Ordinal).ToList();
         var fromCards = rows.Where(r => (string?)r["Lineup"] == string.Empty && (string?)r["Signal"] != "spare")
             .Select(r => $"{r["Goes to"]} {((string)r["At"]!).Split(", ")[1]}.{r["Terminal"]}").Order(StringComparer.Ordinal).ToList();
@@ -63,7 +64,8 @@ public sealed class BuildListTests
         var rows = BuildLists.Rows(list, Water, Assessor);
         var csv = Encoding.UTF8.GetString(TableFiles.Csv(rows));
         Assert.Equal(rows.Count + 1, csv.TrimEnd().Split('\n').Length);
-        Assert.StartsWith("%PDF", Encoding.ASCII.GetString(BuildListPdf.Write(list, Water, Assessor, ["today"]), 0, 4), StringComparison.Ordinal);
+        Assert.StartsWith("%PDF", Encoding.ASCII.GetString(BuildListPdf.Write(list, Water, Assessor, ["today"]), 0, 4),
+            StringComparison.Ordinal);
         Assert.Single(BuildLists.Rows(list, Water with { Lineups = [], Controller = null }, Assessor));
     }
 

@@ -45,7 +45,8 @@ public sealed class ScheduleTests
         Assert.Contains("Length ft", rows[0]);
         Assert.Contains(rows, r => r.Any(c => c.Contains("kcmil", StringComparison.Ordinal)));
         var sheet = LineupSheet.Of(works, works.Lineups[0], Assessor, new DateOnly(2026, 1, 2));
-        Assert.Equal(["Cable schedule", "Device schedule", "Interference: for the fitter", "Cabinets", "Signals"], sheet.Schedules.Select(s => s.Title));
+        Assert.Equal(["Cable schedule", "Device schedule", "Interference: for the fitter", "Cabinets", "Signals"],
+            sheet.Schedules.Select(s => s.Title));
         Assert.Equal(2 * works.Lineups[0].DrivePoints.Count, sheet.Schedules[0].Rows.Count);
         Assert.True(SheetPdf.Write(sheet).Length > 20_000);
     }

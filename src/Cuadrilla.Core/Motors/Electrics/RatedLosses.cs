@@ -13,7 +13,8 @@ internal sealed class RatedLosses
     {
         if (plate.Technology == MotorTechnology.CageInduction && plate.RatedSlip is <= 0 or >= 0.3)
         {
-            throw new UnfitDataException($"Rated speed {plate.RatedSpeedRpm} rpm must lie between 70 % and 100 % of the synchronous {plate.SynchronousSpeedRpm} rpm.");
+            throw new UnfitDataException($"Rated speed {plate.RatedSpeedRpm} rpm must lie between 70 % and 100 % of the synchronous "
+                + $"{plate.SynchronousSpeedRpm} rpm.");
         }
 
         split = plate.Split;

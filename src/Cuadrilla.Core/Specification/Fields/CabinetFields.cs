@@ -20,7 +20,8 @@ internal static class CabinetFields
             Number(nameof(CabinetBuild.RoomMm), "Width free", 400, 100_000, "mm", "Where the lineup is to stand.", open: "not stated"),
             Number(nameof(CabinetBuild.BusbarA), "Busbar", 20, 10_000, "A", "Of its series at 35 °C air and 30 K rise."),
             Number(nameof(CabinetBuild.DcBusbarA), "DC busbar", 20, 10_000, "A", "Of a common DC bus, at 35 °C air and 30 K rise."),
-            Number(nameof(CabinetBuild.WithstandKa), "Withstand I_cw", 1, 200, "kA", "For 1 s, of the assembly; its peak follows (IEC 61439-1)."),
+            Number(nameof(CabinetBuild.WithstandKa), "Withstand I_cw", 1, 200, "kA", "For 1 s, of the assembly; its peak follows (IEC "
+                + "61439-1)."),
             Number(nameof(CabinetBuild.PermittedC), "Air permitted", 30, 70, "°C", "At the units and under the roof.", open: "50"),
             Number(nameof(CabinetBuild.FanM3PerH), "Fan, blowing freely", 10, 20_000, "m³/h", "Of each section; mats take their part."),
             Choice(nameof(CabinetBuild.Mats), "Filter mats", "In inlet and outlet: clean ones leave 70 %, fouled ones half of the air.",
@@ -28,7 +29,8 @@ internal static class CabinetFields
                 (FilterMats.Clean, "clean"), (FilterMats.Fouled, "fouled")),
             Number(nameof(CabinetBuild.CoolerW), "Cooler", 50, 50_000, "W", "Heat that each section's cooler carries at the room's air."),
             Number(nameof(CabinetBuild.CooledC), "Air inside", 20, 60, "°C", "That the cooler holds; above the dew point."),
-            Number(nameof(CabinetBuild.HumidityPct), "Relative humidity", 5, 100, "%", "Of the room's air where it is warmest; gives its dew point."),
+            Number(nameof(CabinetBuild.HumidityPct), "Relative humidity", 5, 100, "%", "Of the room's air where it is warmest; gives its "
+                + "dew point."),
             Number(nameof(CabinetBuild.FactorK), "Factor k", 0.01, 10, string.Empty,
                 "Enclosure constant of IEC TS 60890 for its surface and openings; of the maker or the standard."),
             Number(nameof(CabinetBuild.FactorD), "Factor d", 0.5, 2, string.Empty, "For partitions across the section.", open: "1"),

@@ -35,7 +35,8 @@ internal static class ConverterFields
                 (DipBehaviour.Trips, "runs on its link, then trips"), (DipBehaviour.KineticBuffering, "kinetic buffering"),
                 (DipBehaviour.FlyingStart, "blocks pulses, flying start")),
             Number(nameof(ConverterChoice.FromCatalogue.RestartOrder), "Restart order", 1, 99, string.Empty,
-                "Place in the order in which drives start by themselves when the supply is back; prevent unexpected starting (IEC 60204-1, 7.5).", open: "never by itself"),
+                "Place in the order in which drives start by themselves when the supply is back; prevent unexpected starting (IEC "
+                    + "60204-1, 7.5).", open: "never by itself"),
             Choice(nameof(ConverterChoice.FromCatalogue.Feed), "Supply phases", "Phases that reach the converter.",
                 (SupplyFeed.ThreePhase, "three"), (SupplyFeed.TwoPhases, "two, derated"))),
         For<ConverterChoice.AcrossTheLine>(

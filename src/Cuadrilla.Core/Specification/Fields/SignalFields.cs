@@ -10,7 +10,8 @@ internal static class SignalFields
     public static IReadOnlyList<FieldSet> All { get; } =
     [
         For<SignalPlan>(
-            Sensed(nameof(SignalPlan.Sense), "Inputs active at", "What makes the digital inputs of the unit active: at +24 V they sink current, at 0 V they source it."),
+            Sensed(nameof(SignalPlan.Sense), "Inputs active at", "What makes the digital inputs of the unit active: at +24 V they sink "
+                + "current, at 0 V they source it."),
             Switch(nameof(SignalPlan.Extension), "Extension card", "Whether a card with further terminals is fitted to the unit."),
             Switch(nameof(SignalPlan.EnableLinked), "Enable linked",
                 "Whether enable and safe torque off are linked at the unit, so that it may always run."),

@@ -23,7 +23,8 @@ internal static class SignalValidation
             {
                 var card = controller.Cards[i];
                 p.Unique($"{at}/{i}/id", "Card key", card.Id, keys);
-                p.Require(!card.Id.Contains('/', StringComparison.Ordinal), $"{at}/{i}/id", "Card key", $"'{card.Id}'", "a key without a slash");
+                p.Require(!card.Id.Contains('/', StringComparison.Ordinal), $"{at}/{i}/id", "Card key", $"'{card.Id}'", "a key without "
+                    + "a slash");
                 p.Require(card.PlaceId.Length == 0 || places.Contains(card.PlaceId), $"{at}/{i}/placeId", "Place of the card",
                     $"'{card.PlaceId}'", "a place of the plan, or none");
             }

@@ -9,7 +9,9 @@ namespace Cuadrilla.Core.Studies.Brakes;
 internal static class BrakeChecks
 {
     private const string Source = "docs/methods/holding-brake.md";
-    private const string Caution = "Never stand under a load; secure it before the brake is released by hand or tested. Lifting codes, the maker's instructions and licensed people decide; an emergency stop acts on the brake circuit too. Cuadrilla designs no safety function.";
+    private const string Caution = "Never stand under a load; secure it before the brake is released by hand or tested. Lifting codes, "
+        + "the maker's instructions and licensed people decide; an emergency stop acts on the brake circuit too. Cuadrilla designs no "
+        + "safety function.";
 
     public static IEnumerable<Check> Of(DrivePointModel point) => BrakeModel.Of(point) is { } model
         ?
@@ -47,7 +49,8 @@ internal static class BrakeChecks
             "Relief: a larger brake, a second one on the drum. " + Caution,
             new Reason(
                 "T_brake ≥ k·m·g·r, friction left out",
-                $"{Text.N(factor)}·{Text.N(hanging.GravityNm)} Nm = {Text.N(factor * hanging.GravityNm)} Nm against {Text.N(model.Brake.HoldingNm.Value)} Nm",
+                $"{Text.N(factor)}·{Text.N(hanging.GravityNm)} Nm = {Text.N(factor * hanging.GravityNm)} Nm against "
+                    + $"{Text.N(model.Brake.HoldingNm.Value)} Nm",
                 Source + "; where persons are exposed the lifting code decides",
                 [ReasonInput.Of("torque of the hanging load at the motor", hanging.GravityNm, "Nm", "load, gear")]));
     }
@@ -88,15 +91,21 @@ internal static class BrakeChecks
         var worst = parts.MaxBy(p => p.Used)!;
         var blind = model.Hangs && !(model.Brake.Control.PositionFeedback && model.Brake.Control.CommandFeedback);
         var wear = model.Brake.PermittedClampings.IsKnown && lost.BrakeJ > 0
-            ? $", {Text.N(model.Brake.PermittedClampings.Value * Math.Min(1, model.Brake.PermittedJ.Value / lost.BrakeJ), 3)} such emergency engagements until the lining is worn"
+            ? $", {Text.N(model.Brake.PermittedClampings.Value * Math.Min(1, model.Brake.PermittedJ.Value / lost.BrakeJ), 3)} such "
+                + "emergency engagements until the lining is worn"
             : string.Empty;
         var check = CheckWriter.Judged(
             id, model.Point.Id, BoardRow.Motor, $"{title}, {worst.Name}", worst.Figure, worst.Limit, worst.Unit, LimitSense.AtMost,
             defaults.TightMarginPct,
-            "Relief: torque proven near the load's before the release, a zero-speed threshold instead of a short delay, torque held until the brake is proven closed, a suppression that is faster. " + Caution,
+            "Relief: torque proven near the load's before the release, a zero-speed threshold instead of a short delay, torque held until "
+                + "the brake is proven closed, a suppression that is faster. " + Caution,
             new Reason(
                 "simulated: rolled back and dropped ≤ permitted way; touched ≤ threshold; ½·J·ω²·T_b/(T_b − T_g) ≤ permitted work",
-                $"rolls back {Text.N(1e3 * rolled, 3)} mm, drops {Text.N(1e3 * dropped, 3)} mm of {Text.N(1e3 * limitM)} mm; closes at {Text.N(touched * 60 / (2 * Math.PI), 3)} rpm; power lost going down at full speed: {Text.N(lost.BrakeJ)} J of {Text.N(model.Brake.PermittedJ.Value)} J{wear}; closes in {Text.N(1e3 * times.CloseS, 3)} ms, {Text.N(1e3 * model.SuppressionS!.Value, 3)} ms of them by the suppression{(blind ? "; a hanging load wants both feedbacks, command and position" : string.Empty)}",
+                $"rolls back {Text.N(1e3 * rolled, 3)} mm, drops {Text.N(1e3 * dropped, 3)} mm of {Text.N(1e3 * limitM)} mm; closes at "
+                    + $"{Text.N(touched * 60 / (2 * Math.PI), 3)} rpm; power lost going down at full speed: {Text.N(lost.BrakeJ)} J of "
+                    + $"{Text.N(model.Brake.PermittedJ.Value)} J{wear}; closes in {Text.N(1e3 * times.CloseS, 3)} ms, "
+                    + $"{Text.N(1e3 * model.SuppressionS!.Value, 3)} ms of them by the "
+                    + $"suppression{(blind ? "; a hanging load wants both feedbacks, command and position" : string.Empty)}",
                 Source,
                 [
                     ReasonInput.Of("holding torque", times.HoldingNm, "Nm", "brake"),
@@ -125,7 +134,8 @@ internal static class BrakeChecks
             : "delay not known without the coil's time constant";
         var reason = new Reason(
             "I = P/U ≤ rating of the output; the coil's energy goes into a suppression, which delays the closing",
-            $"{Text.N(coil.PowerW.Value)} W/{Text.N(coil.VoltageV.Value)} V = {Text.N(current, 3)} A against {Text.N(coil.OutputA.Value)} A; {Words(coil.Suppression)}, {delay}",
+            $"{Text.N(coil.PowerW.Value)} W/{Text.N(coil.VoltageV.Value)} V = {Text.N(current, 3)} A against {Text.N(coil.OutputA.Value)} "
+                + $"A; {Words(coil.Suppression)}, {delay}",
             Source,
             []);
         return coil.Suppression == CoilSuppression.None

@@ -48,7 +48,8 @@ internal static class AssemblyChecks
             AssemblyWithstand.PermittedRiseK(topC!.Value), "K", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: a larger DC busbar, the largest inverters next to the supply module.",
             new Reason("30 K·(I/I_N)^1.6 ≤ 70 K − (θ − 35 °C)",
-                $"section {section.Number}: {Text.N(ampere.Value, 3)} A of {Text.N(stated)} A in air of {Text.N(topC.Value, 3)} °C; powers of all members added up at a link of 1.35·0.9·U",
+                $"section {section.Number}: {Text.N(ampere.Value, 3)} A of {Text.N(stated)} A in air of {Text.N(topC.Value, 3)} °C; "
+                    + "powers of all members added up at a link of 1.35·0.9·U",
                 Source, []));
     }
 
@@ -84,7 +85,8 @@ internal static class AssemblyChecks
             AssemblyWithstand.PermittedRiseK(topC!.Value), "K", LimitSense.AtMost,
             supply.Defaults.TightMarginPct, "Relief: a larger busbar, cooler sections, the largest units next to the supply.",
             new Reason("30 K·(I/I_N)^1.6 ≤ 70 K − (θ − 35 °C)",
-                $"section {section.Number}: {Text.N(ampere.Value, 3)} A rms of {Text.N(stated)} A in air of {Text.N(topC.Value, 3)} °C; bare copper, IEC 61439-1 (verify)",
+                $"section {section.Number}: {Text.N(ampere.Value, 3)} A rms of {Text.N(stated)} A in air of {Text.N(topC.Value, 3)} °C; "
+                    + "bare copper, IEC 61439-1 (verify)",
                 Source, []));
     }
 
@@ -97,7 +99,8 @@ internal static class AssemblyChecks
         if (fault is { } known && !isUs && known.LargestA <= AssemblyWithstand.ExemptKa * 1e3)
         {
             return CheckWriter.Rule(ShortCircuitId, string.Empty, BoardRow.Plant, title, Verdict.Holds, string.Empty,
-                new Reason("I_k″ ≤ 10 kA", $"{Text.N(known.LargestA / 1e3, 3)} kA: no proof is asked for (IEC 61439-1, 10.11.2)", Source, []),
+                new Reason("I_k″ ≤ 10 kA", $"{Text.N(known.LargestA / 1e3, 3)} kA: no proof is asked for (IEC 61439-1, 10.11.2)",
+                    Source, []),
                 known.LargestScenario);
         }
 
@@ -126,7 +129,8 @@ internal static class AssemblyChecks
         return CheckWriter.Judged(ShortCircuitId, string.Empty, BoardRow.Plant, title, isPeak ? ip : ik, isPeak ? peak : withstand, "kA",
             LimitSense.AtMost, tightPct, "Relief: a stronger assembly, a device ahead of it that lets less through (its maker's figures).",
             new Reason("i_p ≤ n·I_cw, I_k″ ≤ I_cw",
-                $"i_p {Text.N(ip, 3)} of {Text.N(peak, 3)} kA, I_k″ {Text.N(ik, 3)} of {Text.N(withstand, 3)} kA; let-through of a device is not counted; IEC 61439-1 table 7",
+                $"i_p {Text.N(ip, 3)} of {Text.N(peak, 3)} kA, I_k″ {Text.N(ik, 3)} of {Text.N(withstand, 3)} kA; let-through of a device "
+                    + "is not counted; IEC 61439-1 table 7",
                 Source, []), fault.LargestScenario);
     }
 

@@ -60,16 +60,19 @@ internal static class CabinetChecks
         }
 
         const string relief =
-            "Relief: a larger fan or cleaner mats, fewer units in it, a wider section, heat sinks outside, a cooler, cooler air in the room.";
+            "Relief: a larger fan or cleaner mats, fewer units in it, a wider section, heat sinks outside, a cooler, cooler air in "
+                + "the room.";
         if (study.Build.Cooling == CabinetCooling.Cooled)
         {
             var dewC = DewPoint.OfC(study.Site.AmbientMaxC, study.Build.HumidityPct.Value);
             if (study.Build.CooledC.Value <= dewC)
             {
-                return CheckWriter.Judged(HeatId, string.Empty, BoardRow.Plant, title, study.Build.CooledC.Value, dewC, "°C", LimitSense.AtLeast,
+                return CheckWriter.Judged(HeatId, string.Empty, BoardRow.Plant, title, study.Build.CooledC.Value, dewC, "°C",
+                    LimitSense.AtLeast,
                     tightPct, "Relief: warmer air inside, a section that is tight against the room's air, drier air in the room.",
                     new Reason("air that the cooler holds > dew point of the room",
-                        $"{Text.N(study.Site.AmbientMaxC)} °C at {Text.N(study.Build.HumidityPct.Value)} %: water falls out below {Text.N(dewC, 3)} °C", Source, []));
+                        $"{Text.N(study.Site.AmbientMaxC)} °C at {Text.N(study.Build.HumidityPct.Value)} %: water falls out below "
+                            + $"{Text.N(dewC, 3)} °C", Source, []));
             }
 
             var most = found.MaxBy(f => f.LossW)!;
@@ -80,7 +83,8 @@ internal static class CabinetChecks
         }
 
         var warmest = found.MaxBy(f => f.TopC!.Value)!;
-        return CheckWriter.Judged(HeatId, string.Empty, BoardRow.Plant, title, warmest.TopC!.Value, study.PermittedC, "°C", LimitSense.AtMost,
+        return CheckWriter.Judged(HeatId, string.Empty, BoardRow.Plant, title, warmest.TopC!.Value, study.PermittedC, "°C",
+            LimitSense.AtMost,
             tightPct, relief, new Reason(
                 study.Heat is { } still && study.Build.Cooling is CabinetCooling.Closed or CabinetCooling.Vented
                     ? $"θ + c·k·d·P^{Text.N(still.Exponent, 3)}"
@@ -93,7 +97,8 @@ internal static class CabinetChecks
         var said = $"{Text.N(study.Site.AmbientMaxC)} °C in the room, {Text.N(air.LossW, 3)} W inside";
         return study.Build.Cooling == CabinetCooling.Forced
             ? $"{said}, {Text.N(study.FanM3PerH!.Value, 3)} m³/h behind the mats: {Text.N(air.TopC!.Value, 3)} °C at the outlet"
-            : $"{said}: {Text.N(air.TopC!.Value, 3)} °C under the roof; with stirred air {Text.N(Stirred(study, section), 3)} W would do (a first estimate, never judged by)";
+            : $"{said}: {Text.N(air.TopC!.Value, 3)} °C under the roof; with stirred air {Text.N(Stirred(study, section), 3)} W would do "
+                + "(a first estimate, never judged by)";
     }
 
     private static double Stirred(CabinetStudy study, CabinetSection section) =>
@@ -114,7 +119,8 @@ internal static class CabinetChecks
         return CheckWriter.Judged(AirId, string.Empty, BoardRow.Plant, title, wanted, fan, "m³/h", LimitSense.AtMost, tightPct,
             "Relief: a larger fan, cleaner or larger mats; what the units blow beyond it goes round inside and warms them.",
             new Reason("Σ air of the units side by side ≤ air of the section",
-                $"{string.Join(", ", row.Where(u => u.Unit.AirM3PerH > 0).Select(u => $"{u.Unit.Name} {Text.N(inside * u.Unit.AirM3PerH, 3)} m³/h"))}; the fan moves {Text.N(fan, 3)} m³/h behind the mats; outlet at least 1.1 times the inlet",
+                $"{string.Join(", ", row.Where(u => u.Unit.AirM3PerH > 0).Select(u => $"{u.Unit.Name} {Text.N(inside * u.Unit.AirM3PerH, 3)} m³/h"))}; "
+                    + $"the fan moves {Text.N(fan, 3)} m³/h behind the mats; outlet at least 1.1 times the inlet",
                 Source, []));
     }
 

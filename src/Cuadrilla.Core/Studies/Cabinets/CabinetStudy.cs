@@ -120,7 +120,8 @@ public sealed class CabinetStudy
             LeftFree: section.Number == 1, RightFree: section.Number == Layout.Sections.Count).SurfaceM2;
     }
 
-    /// <summary>Part of the front of the sections for units that none of them takes with its clearances, %; null without such sections.</summary>
+    /// <summary>Part of the front of the sections for units that none of them takes with its clearances, %; null without such
+    /// sections.</summary>
     public double? SparePct()
     {
         var fronts = Layout.Sections.Where(s => s.Kind == SectionKind.Units).ToList();

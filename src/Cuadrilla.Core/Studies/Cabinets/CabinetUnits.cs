@@ -157,7 +157,8 @@ internal static class CabinetUnits
     {
         var point = model.Input.DrivePoint;
         var size = starter.Item is { } item
-            ? new UnitSize(item.WidthMm, item.WidthMm * series.StarterHeightPerWidth, item.WidthMm * series.StarterDepthPerWidth, item.MassKg)
+            ? new UnitSize(item.WidthMm, item.WidthMm * series.StarterHeightPerWidth, item.WidthMm * series.StarterDepthPerWidth,
+                item.MassKg)
             : Contactors(starter, CabinetSeries.From(series.Contactors, ratedA));
         return new CabinetUnit
         {

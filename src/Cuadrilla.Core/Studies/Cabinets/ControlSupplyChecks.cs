@@ -41,11 +41,13 @@ internal static class ControlSupplyChecks
         }
 
         var reason = new Reason("Σ steady ≤ 80 % of the rated current; Σ steady with the largest inrush ≤ peak",
-            $"{Text.N(budget.SteadyA, 3)} A of {Text.N(budget.Source.RatedA)} A steady, {Text.N(budget.InrushA, 3)} A of {Text.N(budget.Source.PeakA)} A for moments",
+            $"{Text.N(budget.SteadyA, 3)} A of {Text.N(budget.Source.RatedA)} A steady, {Text.N(budget.InrushA, 3)} A of "
+                + $"{Text.N(budget.Source.PeakA)} A for moments",
             Source, []);
         const string relief = "Relief: a larger supply, a second one, brakes on a supply of their own.";
         return budget.InrushA > budget.Source.PeakA
-            ? CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, budget.InrushA, budget.Source.PeakA, "A", LimitSense.AtMost, tightPct,
+            ? CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, budget.InrushA, budget.Source.PeakA, "A", LimitSense.AtMost,
+                tightPct,
                 relief, reason)
             : CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, budget.SteadyPct, 100 * ControlBudget.LargestPart, "%",
                 LimitSense.AtMost, tightPct, relief, reason);
@@ -67,7 +69,8 @@ internal static class ControlSupplyChecks
             return CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, result.FaultA, result.TripNeedsA, "A", LimitSense.AtLeast,
                 tightPct, "Relief: electronic protection, a smaller rating, a larger section, a supply with a larger peak.",
                 new Reason("what the supply gives into a short circuit at the end ≥ current at which the device trips at once",
-                    $"loop {Text.N(result.LoopOhm, 3)} Ω: {Text.N(result.FaultA, 3)} A, the device needs {Text.N(result.TripNeedsA, 3)} A: it never trips",
+                    $"loop {Text.N(result.LoopOhm, 3)} Ω: {Text.N(result.FaultA, 3)} A, the device needs {Text.N(result.TripNeedsA, 3)} "
+                        + "A: it never trips",
                     Source, []));
         }
 
@@ -80,12 +83,15 @@ internal static class ControlSupplyChecks
 
         // Judged by what may be lost on the way: a few volts are all there is between supply and load.
         var reason = new Reason("I·R of the loop ≤ lowest voltage of the supply − what the load needs",
-            $"{Text.N(budget.Source.LowestV)} V − {Text.N(branch.InrushA, 3)} A · {Text.N(result.LoopOhm, 3)} Ω = {Text.N(result.InrushV, 3)} V, {Text.N(result.LeastV)} V needed; a short circuit gives {Text.N(result.FaultA, 3)} A, {Text.N(result.TripNeedsA, 3)} A trip it",
+            $"{Text.N(budget.Source.LowestV)} V − {Text.N(branch.InrushA, 3)} A · {Text.N(result.LoopOhm, 3)} Ω = "
+                + $"{Text.N(result.InrushV, 3)} V, {Text.N(result.LeastV)} V needed; a short circuit gives {Text.N(result.FaultA, 3)} A, "
+                + $"{Text.N(result.TripNeedsA, 3)} A trip it",
             Source, []);
         const string relief = "Relief: a larger section, a shorter cable, a supply nearby.";
         var loss = budget.Source.LowestV - result.LeastV;
         return loss > 0
-            ? CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, budget.Source.LowestV - result.InrushV, loss, "V", LimitSense.AtMost,
+            ? CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, budget.Source.LowestV - result.InrushV, loss, "V",
+                LimitSense.AtMost,
                 tightPct, relief, reason)
             : CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, result.InrushV, result.LeastV, "V", LimitSense.AtLeast, tightPct,
                 relief, reason);
@@ -96,7 +102,8 @@ internal static class ControlSupplyChecks
         var title = $"Auxiliary transformer of {study.Lineup.Tag}";
         return study.TransformerVa is not { } va || study.Loads.Missing.Count > 0
             ? Check.Lacking(Id, string.Empty, BoardRow.Plant, title, study.Loads.Missing.DefaultIfEmpty("the 24 V supply and its branches"))
-            : CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, va, ControlBudget.LargestPart * study.Build.TransformerVa.Value, "VA",
+            : CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, va,
+                ControlBudget.LargestPart * study.Build.TransformerVa.Value, "VA",
                 LimitSense.AtMost, tightPct, "Relief: a larger transformer, brakes on one of their own.",
                 new Reason("fans + brakes of other voltages + heaters + 24 V supply ≤ 80 % of the rating",
                     $"{Text.N(study.OtherW, 3)} W beside {Text.N(study.Budget!.SteadyA, 3)} A at 24 V", Source, []));

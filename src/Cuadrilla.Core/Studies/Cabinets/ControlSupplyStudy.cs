@@ -4,7 +4,8 @@ using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Cabinets;
 
-/// <summary>Control supply of a lineup with what hangs on it; methods <c>docs/methods/control-supply.md</c> and <c>cabinets.md</c>.</summary>
+/// <summary>Control supply of a lineup with what hangs on it; methods <c>docs/methods/control-supply.md</c> and
+/// <c>cabinets.md</c>.</summary>
 public sealed class ControlSupplyStudy
 {
     /// <summary>Lowest voltage at the terminals of a supply where none is entered, V.</summary>
@@ -14,7 +15,8 @@ public sealed class ControlSupplyStudy
     private const double ConductorC = 70;
     private const double SupplyEfficiencyPu = 0.88;
 
-    private ControlSupplyStudy(PlantSpecification plant, Lineup lineup, ControlSupplyBuild build, CabinetStudy? cabinets, EngineeringData data)
+    private ControlSupplyStudy(PlantSpecification plant, Lineup lineup, ControlSupplyBuild build, CabinetStudy? cabinets,
+        EngineeringData data)
     {
         (Lineup, Build) = (lineup, build);
         Loads = new ControlLoads(plant, lineup, data);

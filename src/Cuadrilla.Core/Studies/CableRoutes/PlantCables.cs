@@ -35,7 +35,8 @@ internal static class PlantCables
 
             var id = seen.Add(key) ? key : $"{key}:{run.Kind.ToString().ToLowerInvariant()}:{(run.ToController ? "controller" : "machine")}:{run.ToPlaceId}";
             seen.Add(id);
-            cables.Add(new RoutedCable(id, $"{unit!.Point.Tag} {Name(role)}{(run.ToController ? string.Empty : ", machine")}", role, run.Kind,
+            cables.Add(new RoutedCable(id, $"{unit!.Point.Tag} {Name(role)}{(run.ToController ? string.Empty : ", machine")}", role,
+                run.Kind,
                 SignalKinds.ClassOf(run.Kind), ScreenOf(run.Kind), run.PointId, unit.PlaceId, run.ToPlaceId));
         }
 

@@ -72,7 +72,8 @@ public sealed class RoutePlan
                 return TrayGraph.End(cable.FromPlaceId, own) == cable.ToPlaceId
                     ? cable with { Way = own, LengthM = own.Sum(graph.LengthM), IsByHand = true }
                     : cable with { IsByHand = true,
-                        Missing = $"trays that hang together from {places[cable.FromPlaceId]} to {places[cable.ToPlaceId]}: its way is chosen by hand" };
+                        Missing = $"trays that hang together from {places[cable.FromPlaceId]} to {places[cable.ToPlaceId]}: its way is "
+                            + "chosen by hand" };
             }
 
             if (cable.FromPlaceId == cable.ToPlaceId)

@@ -15,7 +15,8 @@ namespace Cuadrilla.Core.Studies.DcBuses;
 internal static class DcBusChecks
 {
     private const string Source = "docs/methods/common-bus.md";
-    private const string Caution = "The link stays charged after switching off: lock out, wait, prove the absence of voltage; makers' instructions and local codes go first. Cuadrilla designs no safety function.";
+    private const string Caution = "The link stays charged after switching off: lock out, wait, prove the absence of voltage; makers' "
+        + "instructions and local codes go first. Cuadrilla designs no safety function.";
 
     private static readonly (string Id, string Title)[] All =
     [
@@ -74,8 +75,12 @@ internal static class DcBusChecks
             Math.Max(rms, Filled(store)), 100, "%", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             "Relief: a larger supply module, cycles that do not begin together.",
             new Reason(
-                "P_rms ≤ P_N; P_peak ≤ k·P_N; ∫(P² − P_N²)dt ≤ (k² − 1)·P_N²·t_k over the process of all members, motoring and regenerating added",
-                $"rms {Text.N(run.RmsW / 1e3)} kW against {Text.N(ratedKw)} kW at the site; largest {Text.N(run.PeakW / 1e3)} kW against {Text.N(ratedKw * module.PeakPu)} kW for {Text.N(module.PeakTimeS)} s, store {Text.N(store.LargestPct, 3)} % full{(store.Recovers ? string.Empty : ", never emptied")}; should all peaks meet {Text.N(run.SumOfPeaksW / 1e3)} kW; exchanged on the bus {Text.N(run.ExchangedJ / run.SpanS * 3.6e3 / 3.6e6)} kWh an hour",
+                "P_rms ≤ P_N; P_peak ≤ k·P_N; ∫(P² − P_N²)dt ≤ (k² − 1)·P_N²·t_k over the process of all members, motoring and "
+                    + "regenerating added",
+                $"rms {Text.N(run.RmsW / 1e3)} kW against {Text.N(ratedKw)} kW at the site; largest {Text.N(run.PeakW / 1e3)} kW against "
+                    + $"{Text.N(ratedKw * module.PeakPu)} kW for {Text.N(module.PeakTimeS)} s, store {Text.N(store.LargestPct, 3)} % "
+                    + $"full{(store.Recovers ? string.Empty : ", never emptied")}; should all peaks meet {Text.N(run.SumOfPeaksW / 1e3)} "
+                    + $"kW; exchanged on the bus {Text.N(run.ExchangedJ / run.SpanS * 3.6e3 / 3.6e6)} kWh an hour",
                 Source,
                 [.. model.Members.Select(m => ReasonInput.Of(m.Input.DrivePoint.Tag, m.At(1).LinkW / 1e3, "kW", "at its rated point"))]),
             name);
@@ -106,7 +111,9 @@ internal static class DcBusChecks
         var continuous = model.Bus.ResistorContinuousKw.IsKnown ? model.Bus.ResistorContinuousKw.Value : 0;
         var reason = new Reason(
             "−P_net ≤ P_return + U_chopper²/R; burnt in any stretch t ≤ k(t)·P_continuous·t of the resistor",
-            $"{Text.N(run.PeakReturnW / 1e3)} kW at most come back together; the module returns {Text.N(source.ReturnW / 1e3)} kW, the resistor burns {Text.N(source.ChopperW / 1e3)} kW; mean burnt {Text.N(run.BurntJ / run.SpanS / 1e3)} kW, which asks for {Text.N(leastKw, 3)} kW continuous; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
+            $"{Text.N(run.PeakReturnW / 1e3)} kW at most come back together; the module returns {Text.N(source.ReturnW / 1e3)} kW, the "
+                + $"resistor burns {Text.N(source.ChopperW / 1e3)} kW; mean burnt {Text.N(run.BurntJ / run.SpanS / 1e3)} kW, which asks "
+                + $"for {Text.N(leastKw, 3)} kW continuous; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
             Source,
             [ReasonInput.Of("capacitance of the members", 1e6 * model.CapacitanceF, "µF", "catalogue")]);
         const string relief = "Relief: a module that returns power, chopper and resistor, a member that takes more while the others brake. "
@@ -147,7 +154,8 @@ internal static class DcBusChecks
             "Relief: a busbar of larger section, the largest member next to the supply module.",
             new Reason(
                 "I = |ΣP behind the section|/U_d at the lowest bus voltage",
-                $"sections from the supply on: {string.Join(", ", worst.Sections.Select(w => Text.N(w / model.LowestV, 3)))} A at {Text.N(model.LowestV)} V",
+                $"sections from the supply on: {string.Join(", ", worst.Sections.Select(w => Text.N(w / model.LowestV, 3)))} A at "
+                    + $"{Text.N(model.LowestV)} V",
                 Source,
                 [ReasonInput.Of("line", model.LineV, "V", "bus, a tenth low")]),
             worst.Name);
@@ -179,7 +187,9 @@ internal static class DcBusChecks
         var able = source.ReturnW + source.ChopperW;
         var reason = new Reason(
             "all members brake on their ramps at once; −P_net(t) ≤ P_return + U_chopper²/R, else the voltage rises: ½·C·ΔU² = ∫ surplus",
-            $"{Text.N(run.PeakReturnW / 1e3)} kW at most and {Text.N(run.GivenJ / 1e3)} kJ come back in {Text.N(model.Bus.StopTimeS.Value)} s; {Text.N(able / 1e3)} kW can go; highest bus voltage {Text.N(run.HighestV)} V, trip {Text.N(source.TripV)} V",
+            $"{Text.N(run.PeakReturnW / 1e3)} kW at most and {Text.N(run.GivenJ / 1e3)} kJ come back in "
+                + $"{Text.N(model.Bus.StopTimeS.Value)} s; {Text.N(able / 1e3)} kW can go; highest bus voltage {Text.N(run.HighestV)} V, "
+                + $"trip {Text.N(source.TripV)} V",
             Source,
             [ReasonInput.Of("common stop", model.Bus.StopTimeS.Value, "s", "DC bus")]);
         if (run.Trips)

@@ -58,7 +58,8 @@ internal static class ServoLineupChecks
             model, supply, id, "24 V supply", sum, control.Supply24A, "A", "rated current of the 24 V supply",
             "Relief: a larger 24 V supply, a second one for the brakes.",
             "ΣI of control unit, supply module, axis modules and brakes ≤ rated current",
-            $"{Text.N(control.ControlUnit24A.Value)} + {Text.N(control.SupplyModule24A.Value)} + {model.Bus.MemberIds.Count}·{Text.N(control.AxisModule24A.Value)} + {Text.N(coils)} (brakes) = {Text.N(sum)} A");
+            $"{Text.N(control.ControlUnit24A.Value)} + {Text.N(control.SupplyModule24A.Value)} + "
+                + $"{model.Bus.MemberIds.Count}·{Text.N(control.AxisModule24A.Value)} + {Text.N(coils)} (brakes) = {Text.N(sum)} A");
     }
 
     private static Check Cables(DcBusModel model, ServoControl.Modular control, SupplyContext supply)

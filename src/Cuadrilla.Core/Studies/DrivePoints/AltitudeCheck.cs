@@ -42,7 +42,8 @@ internal static class AltitudeCheck
         };
         yield return CheckWriter.Rule(
             Id, model.Id, BoardRow.Converter, Title, kept ? Verdict.Holds : Verdict.Fails,
-            "Relief: an isolating transformer with earthed star point ahead of it, or the maker's written statement for this altitude and system.",
+            "Relief: an isolating transformer with earthed star point ahead of it, or the maker's written statement for this altitude and "
+                + "system.",
             new Reason(
                 "above 2000 m: star point earthed (TN, TT) and altitude within the converter's own limit",
                 $"{Text.N(site.AltitudeM)} m, {Name(bus.Earthing)} at {bus.Name}: {found}",

@@ -49,8 +49,10 @@ internal static class BearingCheck
             Id, model.Id, BoardRow.Motor, Title, verdict,
             string.Join(" ", causes.Where(c => c.Verdict != Verdict.Holds).Select(c => c.Relief).Distinct()),
             new Reason(
-                "circulating: shaft height or power ≥ limit asks for an insulated bearing; discharge: many edges or an active front end ask for cores or a shaft ring; earth: frame bonded to the machine",
-                $"shaft height {Text.N(item.ShaftHeightMm)} mm (limit {Text.N(defaults.BearingShaftHeightMm)}), {Text.N(kw)} kW (limit {Text.N(defaults.BearingKw)}); "
+                "circulating: shaft height or power ≥ limit asks for an insulated bearing; discharge: many edges or an active front end "
+                    + "ask for cores or a shaft ring; earth: frame bonded to the machine",
+                $"shaft height {Text.N(item.ShaftHeightMm)} mm (limit {Text.N(defaults.BearingShaftHeightMm)}), {Text.N(kw)} kW (limit "
+                    + $"{Text.N(defaults.BearingKw)}); "
                 + string.Join("; ", causes.Select(c => c.Words).DefaultIfEmpty("no cause reaches a limit")),
                 "IEC TS 60034-25; docs/methods/bearings.md", []));
     }
@@ -73,7 +75,8 @@ internal static class BearingCheck
         {
             yield return (
                 breaks ? Verdict.Holds : Verdict.Fails,
-                $"above {Text.N(BothFromKw)} kW common-mode current as well: {(breaks ? "cores or shaft ring" : "neither cores nor shaft ring")}",
+                $"above {Text.N(BothFromKw)} kW common-mode current as well: "
+                    + $"{(breaks ? "cores or shaft ring" : "neither cores nor shaft ring")}",
                 "Relief: common-mode cores at the converter or an earthing ring at the shaft, besides the insulated bearing.");
         }
         else if (!breaks && (model.WholeItem?.FrontEnd is FrontEnd.Active or FrontEnd.Direct || model.Input.OnActiveBus
@@ -82,7 +85,8 @@ internal static class BearingCheck
             var sine = model.Filter is { Sinusoidal: true };
             yield return (
                 Verdict.Tight,
-                $"discharge through the bearings: {(model.Choice is { SwitchingKhz: >= HighSwitchingKhz } fast ? $"{Text.N(fast.SwitchingKhz)} kHz" : "an active front end lifts the link")}"
+                "discharge through the bearings: "
+                    + $"{(model.Choice is { SwitchingKhz: >= HighSwitchingKhz } fast ? $"{Text.N(fast.SwitchingKhz)} kHz" : "an active front end lifts the link")}"
                 + (sine ? "; a sine filter ends it only where it is linked to the DC bus" : string.Empty),
                 "Relief: common-mode cores at the converter, an earthing ring at the shaft, a lower switching frequency.");
         }

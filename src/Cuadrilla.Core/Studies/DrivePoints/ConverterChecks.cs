@@ -52,7 +52,9 @@ internal static class ConverterChecks
 
         var reason = new Reason(
             "I_motor ≤ I_N · k_ambient · k_altitude · k_switching · k_feed · k_low frequency",
-            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · {Text.N(converter.SwitchingPu)} · {Text.N(converter.FeedPu)}{(low < 1 ? $" · {Text.N(low)} below {Text.N(converter.Item.Derating.LowFrequencyHz)} Hz" : string.Empty)} = {Text.N(low * converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",
+            $"{Text.N(converter.RatedCurrentA)} · {Text.N(converter.AmbientPu)} · {Text.N(converter.AltitudePu)} · "
+                + $"{Text.N(converter.SwitchingPu)} · "
+                + $"{Text.N(converter.FeedPu)}{(low < 1 ? $" · {Text.N(low)} below {Text.N(converter.Item.Derating.LowFrequencyHz)} Hz" : string.Empty)} = {Text.N(low * converter.SiteCurrentA)} A against {Text.N(current)} A at {Text.N(speed)} rpm",
             "Derating rules of the catalogue item; motor current from docs/methods/motor-losses.md",
             [
                 ReasonInput.Of("motor current to be given for ever", current, "A", where),

@@ -57,11 +57,15 @@ internal static class GearCheck
         var (worst, what) = uses.MaxBy(u => u.Pct);
         return CheckWriter.Judged(
             Id, model.Id, BoardRow.Load, $"{Title}, {what}", worst, 100, "%", LimitSense.AtMost, model.Input.Defaults.TightMarginPct,
-            $"Relief: a larger gearbox{(across ? ", a soft starter or converter" : ", a longer ramp")}, cooling of the gearbox where its heat counts.",
+            $"Relief: a larger gearbox{(across ? ", a soft starter or converter" : ", a longer ramp")}, cooling of the gearbox where its "
+                + "heat counts.",
             new Reason(
                 "max(f_B·T_rms/T_N, T_peak/(2·T_N), P/P_thermal), torques at the machine's shaft",
-                $"rms {Text.N(AtMachine(rms))} Nm × {Text.N(train.ServiceFactor.Value)}, peak {Text.N(AtMachine(peak))} Nm{(across ? " (what the motor can give on the line)" : string.Empty)}, {Text.N(power / 1e3)} kW{(train.GearThermalKw.IsKnown ? string.Empty : ", thermal power not stated")}",
-                "Gearbox makers' practice, ISO 6336-6 for the service factor; twice the rated torque for peaks is practice (verify with the maker)",
+                $"rms {Text.N(AtMachine(rms))} Nm × {Text.N(train.ServiceFactor.Value)}, peak {Text.N(AtMachine(peak))} "
+                    + $"Nm{(across ? " (what the motor can give on the line)" : string.Empty)}, {Text.N(power / 1e3)} "
+                    + $"kW{(train.GearThermalKw.IsKnown ? string.Empty : ", thermal power not stated")}",
+                "Gearbox makers' practice, ISO 6336-6 for the service factor; twice the rated torque for peaks is practice (verify with "
+                    + "the maker)",
                 [ReasonInput.Of("rated torque of the gearbox", ratedNm, "Nm", "load"),
                     ReasonInput.Of("service factor", train.ServiceFactor.Value, string.Empty, "load")]));
     }

@@ -82,7 +82,10 @@ internal static class MotorChecks
         var allowed = budget.AllowedLossW(plate, speed);
         var reason = new Reason(
             $"P_loss(n, T) = P_N,loss · cooling(n) · (ΔΘ_used − (Θ_a − {ThermalBudget.RatedAmbientC}))/ΔΘ_rated · k_altitude, solved for T",
-            $"{Text.N(plate.RatedLossW)} W · {Text.N(budget.CoolingPu(speed / plate.RatedSpeedRpm))} · ({Text.N(budget.RiseUsedK)} − ({Text.N(budget.AmbientC)} − {ThermalBudget.RatedAmbientC}))/{Text.N(budget.RatedRiseK)} · {Text.N(budget.AltitudePu)} = {Text.N(allowed)} W, met at {Text.N(available)} Nm; needed {Text.N(torque)} Nm at {Text.N(speed)} rpm",
+            $"{Text.N(plate.RatedLossW)} W · {Text.N(budget.CoolingPu(speed / plate.RatedSpeedRpm))} · ({Text.N(budget.RiseUsedK)} − "
+                + $"({Text.N(budget.AmbientC)} − {ThermalBudget.RatedAmbientC}))/{Text.N(budget.RatedRiseK)} · "
+                + $"{Text.N(budget.AltitudePu)} = {Text.N(allowed)} W, met at {Text.N(available)} Nm; needed {Text.N(torque)} Nm at "
+                + $"{Text.N(speed)} rpm",
             "Thermal budget with the loss model of docs/methods/motor-losses.md; converter addition included (IEC TS 60034-30-2)",
             [
                 ReasonInput.Of("speed", speed, "rpm", where),
@@ -135,14 +138,17 @@ internal static class MotorChecks
         var breakdown = model.Motor.BreakdownTorqueNm(atRpm) * lowestPu * lowestPu;
         var limit = breakdown / keep;
         var repeats = model.Load.Cycle is not null;
-        var limits = $"nearest {at}: {Text.N(needed)} Nm at {Text.N(atRpm)} rpm against {Text.N(breakdown)}/{Text.N(keep)} = {Text.N(limit)} Nm" + (lowestPu < 1 ? $", the bus at {Text.N(100 * lowestPu)} %" : string.Empty);
+        var limits = $"nearest {at}: {Text.N(needed)} Nm at {Text.N(atRpm)} rpm against {Text.N(breakdown)}/{Text.N(keep)} = "
+            + $"{Text.N(limit)} Nm" + (lowestPu < 1 ? $", the bus at {Text.N(100 * lowestPu)} %" : string.Empty);
         var reason = new Reason(
             repeats
                 ? "T_peak = max over the cycle of |T_load + J_motor·α| ≤ T_breakdown·φ²/(1 + margin)"
                 : "T_peak = max(T_load + (J_machine + J_motor)·ω/t_start, T_breakaway) ≤ T_breakdown·φ²/(1 + margin)",
             repeats
                 ? limits
-                : $"{Text.N(start.LoadTorqueNm)} + ({Text.N(start.MachineInertiaKgM2)} + {Text.N(plate.InertiaKgM2)})·{Text.N(start.EndSpeedRadPerS)}/{Text.N(start.TimeS)} = {Text.N(start.LoadTorqueNm + start.AccelerationTorqueNm)} Nm, breakaway {Text.N(start.BreakawayNm)} Nm; {limits}",
+                : $"{Text.N(start.LoadTorqueNm)} + ({Text.N(start.MachineInertiaKgM2)} + "
+                    + $"{Text.N(plate.InertiaKgM2)})·{Text.N(start.EndSpeedRadPerS)}/{Text.N(start.TimeS)} = "
+                    + $"{Text.N(start.LoadTorqueNm + start.AccelerationTorqueNm)} Nm, breakaway {Text.N(start.BreakawayNm)} Nm; {limits}",
             "Breakdown torque ∝ flux², at every point of the duty, start and cycle; margin from project defaults",
             [
                 ReasonInput.Of(repeats ? "largest torque of the cycle" : "load torque", start.LoadTorqueNm, "Nm", "load"),
@@ -209,8 +215,11 @@ internal static class MotorChecks
         var byMagnetising = magnetises && magnetisingPct / defaults.MatchMagnetisingPct < currentPct / defaults.MatchCurrentPct;
         var reason = new Reason(
             "I_N,motor/I_N,converter ≥ limit and I_m/I_N,converter ≥ limit",
-            $"{Text.N(motor.Plate.RatedCurrentA)}/{Text.N(rated)} = {Text.N(currentPct, 3)} % (at least {Text.N(defaults.MatchCurrentPct)} %); {Text.N(motor.MagnetisingCurrentA)}/{Text.N(rated)} = {Text.N(magnetisingPct, 3)} % (at least {Text.N(defaults.MatchMagnetisingPct)} %)",
-            "Identification and phase-loss detection need enough current; magnetising current from the circle diagram (docs/methods/motor-losses.md)",
+            $"{Text.N(motor.Plate.RatedCurrentA)}/{Text.N(rated)} = {Text.N(currentPct, 3)} % (at least "
+                + $"{Text.N(defaults.MatchCurrentPct)} %); {Text.N(motor.MagnetisingCurrentA)}/{Text.N(rated)} = "
+                + $"{Text.N(magnetisingPct, 3)} % (at least {Text.N(defaults.MatchMagnetisingPct)} %)",
+            "Identification and phase-loss detection need enough current; magnetising current from the circle diagram "
+                + "(docs/methods/motor-losses.md)",
             [
                 ReasonInput.Of("motor rated current", motor.Plate.RatedCurrentA, "A", "motor plate"),
                 ReasonInput.Of("magnetising current", motor.MagnetisingCurrentA, "A", "estimated from the plate"),

@@ -50,8 +50,10 @@ internal static class MotorRuleChecks
         var reason = new Reason(
             plate.BackEmfVPerKrpm > 0 ? "n ≤ n_max and √2·k_E·n ≤ U_link,rated" : "n ≤ n_max",
             $"{Text.N(highest)} rpm against {Text.N(mechanical)} rpm (mechanical)"
-                + (plate.BackEmfVPerKrpm > 0 ? $", {Text.N(electrical)} rpm ({Text.N(linkV)} V/(√2·{Text.N(plate.BackEmfVPerKrpm)} V per 1000 rpm))" : string.Empty),
-            "Mechanical limit of the catalogue item; IEC TS 60034-25. Above rated speed shorten the lubrication interval, skip critical speeds",
+                + (plate.BackEmfVPerKrpm > 0 ? $", {Text.N(electrical)} rpm ({Text.N(linkV)} V/(√2·{Text.N(plate.BackEmfVPerKrpm)} V per "
+                + "1000 rpm))" : string.Empty),
+            "Mechanical limit of the catalogue item; IEC TS 60034-25. Above rated speed shorten the lubrication interval, skip critical "
+                + "speeds",
             [ReasonInput.Of("highest speed of the duty", highest, "rpm", "load"),
                 ReasonInput.Of("base speed", model.Motor.BaseSpeedRpm, "rpm", "plate as linked")]);
         return CheckWriter.Judged(
@@ -93,7 +95,9 @@ internal static class MotorRuleChecks
             : string.Empty;
         var reason = new Reason(
             "f_base = f_N·U_out/U_winding; star voltage = √3·delta voltage",
-            $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(supply)}/{Text.N(connected.LinkedVoltageV)} = {Text.N(basePu * plate.RatedFrequencyHz)} Hz, connected in {winding}: constant torque to {Text.N(baseRpm)} rpm, asked to {Text.N(asked)} rpm{beyond}",
+            $"{Text.N(plate.RatedFrequencyHz)} Hz·{Text.N(supply)}/{Text.N(connected.LinkedVoltageV)} = "
+                + $"{Text.N(basePu * plate.RatedFrequencyHz)} Hz, connected in {winding}: constant torque to {Text.N(baseRpm)} rpm, asked "
+                + $"to {Text.N(asked)} rpm{beyond}",
             "docs/methods/connection.md; a converter's output can't exceed its supply",
             [
                 ReasonInput.Of("supply", supply, "V", "bus"),
@@ -128,7 +132,8 @@ internal static class MotorRuleChecks
             "Relief: the other winding connection of the plate, or a motor for the plant's voltage and frequency.",
             new Reason(
                 "(U/U_winding)/(f/f_N) between 90 and 110 %, tight beyond 95 to 105 %",
-                $"({Text.N(volts)} V/{Text.N(connected.LinkedVoltageV)} V)/({Text.N(hertz)} Hz/{Text.N(plate.RatedFrequencyHz)} Hz) = {Text.N(fluxPct)} %, connected in {winding}; it turns towards {Text.N(120 * hertz / plate.Poles)} rpm",
+                $"({Text.N(volts)} V/{Text.N(connected.LinkedVoltageV)} V)/({Text.N(hertz)} Hz/{Text.N(plate.RatedFrequencyHz)} Hz) = "
+                    + $"{Text.N(fluxPct)} %, connected in {winding}; it turns towards {Text.N(120 * hertz / plate.Poles)} rpm",
                 "IEC 60034-1, zones A and B of voltage and frequency; docs/methods/connection.md",
                 [ReasonInput.Of("line voltage", volts, "V", "bus"), ReasonInput.Of("line frequency", hertz, "Hz", "source"),
                     ReasonInput.Of("voltage of the winding", connected.LinkedVoltageV, "V", "motor plate")]));
@@ -165,7 +170,8 @@ internal static class MotorRuleChecks
         var withstand = Withstand(motor.Connected);
         var reason = new Reason(
             "U_peak = U_link,highest·(1 + Γ·min(1, l/l_cr)), l_cr = v·t_r/2",
-            $"link {inService} {Text.N(link)} V·(1 + {Text.N(defaults.ReflectionPu)}·min(1, {Text.N(length.Value)}/{Text.N(critical)})) = {Text.N(peak)} V",
+            $"link {inService} {Text.N(link)} V·(1 + {Text.N(defaults.ReflectionPu)}·min(1, {Text.N(length.Value)}/{Text.N(critical)})) = "
+                + $"{Text.N(peak)} V",
             "Reflected wave; IEC TS 60034-25, NEMA MG 1 part 31. Fast repetition can add to it",
             [
                 ReasonInput.Of("cable length", length.Value, "m", "motor cable"),
@@ -265,7 +271,8 @@ internal static class MotorRuleChecks
                 (Verdict.Fails, "several motors on one converter: only cage induction motors under V/f control",
                     "Relief: cage induction motors."),
             MotorTechnology.PermanentMagnet or MotorTechnology.Servo => (
-                Verdict.Holds, "magnets: voltage at the terminals whenever the shaft turns, converter off or not; lock the shaft before work", string.Empty),
+                Verdict.Holds, "magnets: voltage at the terminals whenever the shaft turns, converter off or not; lock the shaft "
+                    + "before work", string.Empty),
             _ => (Verdict.Holds, "no rule against it", string.Empty),
         };
         return new Check(

@@ -49,7 +49,8 @@ internal static class OutputVoltageCheck
                 Id, model.Id, BoardRow.Converter, Title + ", supply of the converter", Verdict.Fails, voltage.SupplyV, item.RatedVoltageV,
                 "V", LimitSense.AtMost, -100, string.Empty,
                 voltage.SupplyV > LowVoltageV
-                    ? "Relief: drives above 1000 V are not covered here. Hang the lineup on a low-voltage bus behind a transformer (690 V: to 1500 kW a unit, more with modules in parallel), or let the maker of a medium-voltage drive study it."
+                    ? "Relief: drives above 1000 V are not covered here. Hang the lineup on a low-voltage bus behind a transformer (690 "
+                        + "V: to 1500 kW a unit, more with modules in parallel), or let the maker of a medium-voltage drive study it."
                     : "Relief: a converter made for this voltage.",
                 new Reason("supply within ±10 % of the rated voltage",
                     $"{Text.N(voltage.SupplyV)} V against {Text.N(item.RatedVoltageV)} V", "Rated voltage of the catalogue item", []));
@@ -81,11 +82,16 @@ internal static class OutputVoltageCheck
 
         return CheckWriter.Judged(
             Id, model.Id, BoardRow.Converter, Title, short100, defaults.LostVoltsPct, "%", LimitSense.AtMost, defaults.TightMarginPct,
-            "Relief: a shorter or thicker cable, another filter, a front end that loses less, a motor wound for the lower voltage, a lower speed.",
+            "Relief: a shorter or thicker cable, another filter, a front end that loses less, a motor wound for the lower voltage, a "
+                + "lower speed.",
             new Reason(
                 "U_motor = U_supply,lowest − front end − filter − cable; n_base = n_N·U_motor/U_linked; missing = 1 − n_base/n_asked",
-                $"{Text.N(voltage.SupplyV - missingV)} − {Text.N(voltage.FrontV, 3)} − {Text.N(voltage.FilterV, 3)} − {Text.N(voltage.CableV, 3)} = {Text.N(voltage.AtMotorV - missingV)} V at rated current; full flux to {Text.N(available)} rpm, asked to {Text.N(asked)} rpm: {Text.N(short100, 3)} % missing (permitted {Text.N(defaults.LostVoltsPct)} %)",
-                "docs/methods/output-voltage.md; output never above the supply; beyond the base speed the flux is weakened and motor.peak and motor.continuous judge it",
+                $"{Text.N(voltage.SupplyV - missingV)} − {Text.N(voltage.FrontV, 3)} − {Text.N(voltage.FilterV, 3)} − "
+                    + $"{Text.N(voltage.CableV, 3)} = {Text.N(voltage.AtMotorV - missingV)} V at rated current; full flux to "
+                    + $"{Text.N(available)} rpm, asked to {Text.N(asked)} rpm: {Text.N(short100, 3)} % missing (permitted "
+                    + $"{Text.N(defaults.LostVoltsPct)} %)",
+                "docs/methods/output-voltage.md; output never above the supply; beyond the base speed the flux is weakened and motor.peak "
+                    + "and motor.continuous judge it",
                 [
                     ReasonInput.Of("linked voltage", linked, "V", "motor plate"),
                     ReasonInput.Of("fastest steady point", fastest, "rpm", "load"),

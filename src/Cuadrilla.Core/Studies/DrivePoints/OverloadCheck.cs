@@ -39,7 +39,9 @@ internal static class OverloadCheck
         var byHeat = !store.Recovers || store.LargestPct > store.PeakPct;
         var reason = new Reason(
             "I ≤ k_peak·I_c; ∫(I² − I_c²)dt ≤ (k² − 1)·I_c²·t_k, emptied within T − t_k at I ≤ I_c; the nearest is shown",
-            $"I_c {Text.N(continuous)} A, k {Text.N(rating.CurrentPu)} for {Text.N(rating.TimeS)} s every {Text.N(rating.CycleS)} s, peak {Text.N(rating.PeakPu)}: largest current {Text.N(peakA)} A, {Text.N(store.PeakPct, 3)} % of the peak; heat {Text.N(store.LargestPct, 3)} % of what it stands"
+            $"I_c {Text.N(continuous)} A, k {Text.N(rating.CurrentPu)} for {Text.N(rating.TimeS)} s every {Text.N(rating.CycleS)} s, peak "
+                + $"{Text.N(rating.PeakPu)}: largest current {Text.N(peakA)} A, {Text.N(store.PeakPct, 3)} % of the peak; heat "
+                + $"{Text.N(store.LargestPct, 3)} % of what it stands"
                 + (store.Recovers ? string.Empty : "; it does not recover from cycle to cycle"),
             "I²t with recovery, docs/methods/overload.md; overload curve of the catalogue item",
             [

@@ -29,7 +29,9 @@ internal static class ParallelCheck
         var share = model.Input.Defaults.Lineups.ModuleSharePu;
         var reason = new Reason(
             "I_motor ≤ n·I_module·k_share; n − 1 modules carry what (n − 1)/n of it gives",
-            $"{choice.Modules}·{Text.N(all / choice.Modules / share)}·{Text.N(share)} = {Text.N(all)} A against {Text.N(current)} A; with one module out {Text.N(left)} A: {(needed > 0 ? $"{Text.N(Math.Min(100, 100 * torque / needed), 3)} % of the load's torque at {Text.N(rpm)} rpm" : $"{Text.N(torque)} Nm")}; cables of equal length and section from every module",
+            $"{choice.Modules}·{Text.N(all / choice.Modules / share)}·{Text.N(share)} = {Text.N(all)} A against {Text.N(current)} A; with "
+                + $"one module out {Text.N(left)} A: "
+                + $"{(needed > 0 ? $"{Text.N(Math.Min(100, 100 * torque / needed), 3)} % of the load's torque at {Text.N(rpm)} rpm" : $"{Text.N(torque)} Nm")}; cables of equal length and section from every module",
             Source,
             [ReasonInput.Of("share", share, string.Empty, "project default"),
                 ReasonInput.Of("wiring", Words(choice.Wiring), "converter choice")]);

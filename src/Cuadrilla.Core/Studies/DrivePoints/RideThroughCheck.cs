@@ -91,7 +91,8 @@ internal static class RideThroughCheck
             "Relief: a shorter dip to ride, more inertia, flying start. " + Caution,
             new Reason(
                 "t = ∫ J·ω/(T(ω)·ω + P/η) dω down to a fifth of the speed, after the link",
-                $"J = {Text.N(inertia)} kg·m² at {Text.N(shaft.SpeedRpm)} rpm against {Text.N(shaft.TorqueNm)} Nm: {Text.N(lasts, 3)} s; {Restart(model)}",
+                $"J = {Text.N(inertia)} kg·m² at {Text.N(shaft.SpeedRpm)} rpm against {Text.N(shaft.TorqueNm)} Nm: {Text.N(lasts, 3)} s; "
+                    + $"{Restart(model)}",
                 Source,
                 [ReasonInput.Of("dip to ride", 1e3 * dip, "ms", "project value")]));
     }
@@ -110,7 +111,8 @@ internal static class RideThroughCheck
             Id, model.Id, BoardRow.Converter, $"{Title}, flying start", scalar ? Verdict.Fails : Verdict.Holds,
             "Relief: vector control, which finds the rotor's angle. " + Caution,
             new Reason("pulses blocked in the dip, the turning motor is caught after it",
-                $"{(scalar ? "scalar control does not find the angle of a synchronous rotor" : "speed is found while it coasts")}; {Restart(model)}. {Caution}", Source, []));
+                $"{(scalar ? "scalar control does not find the angle of a synchronous rotor" : "speed is found while it coasts")}; "
+                    + $"{Restart(model)}. {Caution}", Source, []));
     }
 
     private static string Restart(DriveOnConverter model) => model.Choice.RestartOrder.IsKnown

@@ -33,7 +33,8 @@ internal static class SkipBandCheck
             Id, model.Id, BoardRow.Motor, Title, held.Count > 0 ? Verdict.Fails : Verdict.Holds, Given.Unknown, Given.Unknown, string.Empty,
             LimitSense.AtMost,
             Given.Unknown, string.Empty,
-            held.Count > 0 ? "Relief: another gear ratio or belt, a stiffer base, another point of the duty; the converter would hold the edge of the band instead." : string.Empty,
+            held.Count > 0 ? "Relief: another gear ratio or belt, a stiffer base, another point of the duty; the converter would hold the "
+                + "edge of the band instead." : string.Empty,
             new Reason(
                 "no steady speed of the duty inside a skip band",
                 held.Count > 0 ? $"inside {named}: {string.Join(", ", held)}" : $"none inside {named}",

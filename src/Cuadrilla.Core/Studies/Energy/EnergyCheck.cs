@@ -28,8 +28,10 @@ internal static class EnergyCheck
         var recorded = Recorded(model);
         var tariff = model.Input.Tariff;
         var reason = new Reason(
-            "C = equipment + (E·price + P_max·demand price)·(1 − (1+i)^−n)/i; 100·(C_chosen − C_best)/C_best, over |C_chosen| where the best earns money",
-            $"chosen: {Money(chosen, tariff.Currency)}; best, {best.Name}: {Money(best, tariff.Currency)}; {Text.N(above, 3)} % above (permitted {Text.N(limit, 3)} %)"
+            "C = equipment + (E·price + P_max·demand price)·(1 − (1+i)^−n)/i; 100·(C_chosen − C_best)/C_best, over |C_chosen| where the "
+                + "best earns money",
+            $"chosen: {Money(chosen, tariff.Currency)}; best, {best.Name}: {Money(best, tariff.Currency)}; {Text.N(above, 3)} % above "
+                + $"(permitted {Text.N(limit, 3)} %)"
                 + (recorded.Length > 0 ? $"; reason recorded: {recorded}" : string.Empty),
             "docs/methods/yearly-energy.md",
             [
@@ -58,5 +60,6 @@ internal static class EnergyCheck
     }
 
     private static string Money(EnergyAlternative alternative, string currency) =>
-        $"{Text.N(alternative.Year.EquipmentCost, 5)} + {Text.N(alternative.Year.LifetimeCost - alternative.Year.EquipmentCost, 6)} = {Text.N(alternative.Year.LifetimeCost, 6)} {currency}";
+        $"{Text.N(alternative.Year.EquipmentCost, 5)} + {Text.N(alternative.Year.LifetimeCost - alternative.Year.EquipmentCost, 6)} = "
+            + $"{Text.N(alternative.Year.LifetimeCost, 6)} {currency}";
 }

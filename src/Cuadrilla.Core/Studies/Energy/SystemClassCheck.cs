@@ -44,8 +44,10 @@ internal static class SystemClassCheck
             referenceModule);
         var wanted = (int)Math.Round(model.Input.Defaults.LeastSystemClass);
         var reason = new Reason(
-            $"losses at rated speed and torque over those of the reference motor and module; IES0 > {SystemClass.SystemLimitsPct[1]} % ≥ IES1 ≥ {SystemClass.SystemLimitsPct[2]} % > IES2",
-            $"({Text.N(motor.LossW)} + {Text.N(Module(1, motor.CurrentA))})/({Text.N(referenceMotor)} + {Text.N(referenceModule)}) W = {Text.N(found.SystemPct, 3)} %: IES{found.Ies}; the converter alone {Text.N(found.ModulePct, 3)} %: IE{found.Ie}",
+            $"losses at rated speed and torque over those of the reference motor and module; IES0 > {SystemClass.SystemLimitsPct[1]} % ≥ "
+                + $"IES1 ≥ {SystemClass.SystemLimitsPct[2]} % > IES2",
+            $"({Text.N(motor.LossW)} + {Text.N(Module(1, motor.CurrentA))})/({Text.N(referenceMotor)} + {Text.N(referenceModule)}) W = "
+                + $"{Text.N(found.SystemPct, 3)} %: IES{found.Ies}; the converter alone {Text.N(found.ModulePct, 3)} %: IE{found.Ie}",
             "IEC 61800-9-2, docs/methods/system-class.md",
             [
                 ReasonInput.Of("losses of the motor on the converter", motor.LossW, "W", "motor model"),

@@ -39,10 +39,15 @@ internal static class FollowerChecks
         return CheckWriter.Judged(
             "follower.setting", string.Empty, BoardRow.Plant, $"Setting of the ratio, {worst.Name}, {model.Ratio.Name}", worst.Figure,
             worst.Limit, worst.Unit, LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            "Relief: more pulses per revolution, another scaling of the display, a longer sampling time, a higher minimum speed. The ratio starts at 0: see the leader's pulses first, then set it.",
+            "Relief: more pulses per revolution, another scaling of the display, a longer sampling time, a higher minimum speed. The "
+                + "ratio starts at 0: see the leader's pulses first, then set it.",
             new Reason(
-                "setting = n_F·p_F/(n_L·p_L) as the display writes it; rounding, size and one pulse in the sampling time against what is permitted",
-                $"ratio of the pulses {Text.N(s.PulseRatio, 6)}: enter {Text.N(s.DisplaySetting, 9)} ({model.Ratio.ImpliedDecimals} implied decimals); rounding {Text.N(s.RoundingPct, 3)} % of {Text.N(d.FollowerRoundingPct)} %; one pulse is {Text.N(s.ResolutionPct, 3)} % of the minimum speed, {Text.N(d.FollowerResolutionPct)} % permitted; largest number {Text.N(model.Input!.LargestSetting, 9)}",
+                "setting = n_F·p_F/(n_L·p_L) as the display writes it; rounding, size and one pulse in the sampling time against what is "
+                    + "permitted",
+                $"ratio of the pulses {Text.N(s.PulseRatio, 6)}: enter {Text.N(s.DisplaySetting, 9)} ({model.Ratio.ImpliedDecimals} "
+                    + $"implied decimals); rounding {Text.N(s.RoundingPct, 3)} % of {Text.N(d.FollowerRoundingPct)} %; one pulse is "
+                    + $"{Text.N(s.ResolutionPct, 3)} % of the minimum speed, {Text.N(d.FollowerResolutionPct)} % permitted; largest "
+                    + $"number {Text.N(model.Input!.LargestSetting, 9)}",
                 Source,
                 [
                     ReasonInput.Of("wanted ratio", model.Input.WantedRatio, $"{model.Ratio.Follower.Unit}/{model.Ratio.Leader.Unit}",
@@ -66,7 +71,8 @@ internal static class FollowerChecks
             supply.Defaults.TightMarginPct, "Relief: follow the signal of a flow meter, or the leader's curve; a leader that displaces.",
             new Reason(
                 "q(n) from a·n² − (a−1)·q² = s + (1−s)·q²; error = (n/n_max)/(q/q_max) − 1, largest over the leader's range",
-                $"{model.LeaderTag} at {Text.N(error.SpeedRpm)} rpm: the share of the speed is {Text.N(error.ErrorPct, 3)} % off that of the flow; permitted {Text.N(supply.Defaults.Lineups.FollowerRoundingPct)} %",
+                $"{model.LeaderTag} at {Text.N(error.SpeedRpm)} rpm: the share of the speed is {Text.N(error.ErrorPct, 3)} % off that of "
+                    + $"the flow; permitted {Text.N(supply.Defaults.Lineups.FollowerRoundingPct)} %",
                 Source + "; docs/methods/fluid-machine.md",
                 [ReasonInput.Of("minimum speed of the leader", model.Input!.Leader.LeastRpm, "rpm", "follower"),
                     ReasonInput.Of("maximum speed", model.Input.Leader.LargestRpm, "rpm", "follower")]));
@@ -90,7 +96,8 @@ internal static class FollowerChecks
         }).ToList();
         var worst = cases.MaxBy(c => c.Pct);
         var ramp = model.Ramp is { } r
-            ? r.MissingUnits > 0 ? $"; speeding up it needs {Text.N(r.ReachS, 3)} s and is {Text.N(r.MissingUnits, 3)} {model.Ratio.Follower.Unit} behind" : "; it keeps up while the leader speeds up"
+            ? r.MissingUnits > 0 ? $"; speeding up it needs {Text.N(r.ReachS, 3)} s and is {Text.N(r.MissingUnits, 3)} "
+                + $"{model.Ratio.Follower.Unit} behind" : "; it keeps up while the leader speeds up"
             : string.Empty;
         return CheckWriter.Judged(
             "follower.limits", string.Empty, BoardRow.Plant, $"Speeds of the follower, {worst.What}, {model.Ratio.Name}", worst.Pct, 100,
@@ -98,7 +105,10 @@ internal static class FollowerChecks
             "Relief: another gear or displacement of the follower, a narrower range of the leader, an encoder with fewer pulses.",
             new Reason(
                 "n_F = n_L·r·u_L/u_F within the follower's limits at every speed of the leader; pulses a second within the input's limit",
-                $"{model.FollowerTag} turns {Text.N(s.FollowerAtLeastRpm)} to {Text.N(s.FollowerAtLargestRpm)} rpm while {model.LeaderTag} turns {Text.N(input.Leader.LeastRpm)} to {Text.N(input.Leader.LargestRpm)} rpm; it may turn {Text.N(input.Follower.LeastRpm)} to {Text.N(input.Follower.LargestRpm)} rpm; {Text.N(s.LargestPulseHz)} Hz of {Text.N(input.InputLimitHz)} Hz{ramp}",
+                $"{model.FollowerTag} turns {Text.N(s.FollowerAtLeastRpm)} to {Text.N(s.FollowerAtLargestRpm)} rpm while "
+                    + $"{model.LeaderTag} turns {Text.N(input.Leader.LeastRpm)} to {Text.N(input.Leader.LargestRpm)} rpm; it may turn "
+                    + $"{Text.N(input.Follower.LeastRpm)} to {Text.N(input.Follower.LargestRpm)} rpm; {Text.N(s.LargestPulseHz)} Hz of "
+                    + $"{Text.N(input.InputLimitHz)} Hz{ramp}",
                 Source,
                 [.. speeds.Where(x => x.Name.Length > 0).Select(x =>
                     ReasonInput.Of($"{model.LeaderTag} in {x.Name}", x.Rpm, "rpm", "load"))]),

@@ -15,7 +15,8 @@ namespace Cuadrilla.Core.Studies.Groups;
 internal static class GroupChecks
 {
     private const string Source = "docs/methods/motor-group.md";
-    private const string Caution = "A motor whose isolator is open still hangs on a live converter through the others: lock out at the converter before work on a branch.";
+    private const string Caution = "A motor whose isolator is open still hangs on a live converter through the others: lock out at the "
+        + "converter before work on a branch.";
 
     public static IEnumerable<Check> Of(SupplyContext supply, IReadOnlyList<DrivePointStudy> studies) => supply.Plant.Lineups
         .SelectMany(l => l.Arrangements).OfType<MotorGroup>()
@@ -104,7 +105,9 @@ internal static class GroupChecks
         var bare = model.Members.Where(m => m.Member.Protection == MotorProtection.None).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
         var thin = model.Members.Where(m => !m.Member.BranchFuse).Select(m => m.Model.Input.DrivePoint.Tag).ToList();
         var jams = works.SelectMany(w => w.Motors).Where(m => m.JamTripS is not null)
-            .Select(m => $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at {Text.N(m.Model.Motor.Plate.RatedCurrentA, 3)} A {(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
+            .Select(m => $"{m.Model.Input.DrivePoint.Tag} jammed: {Text.N(m.JamA, 3)} A, relay at "
+                + $"{Text.N(m.Model.Motor.Plate.RatedCurrentA, 3)} A "
+                + $"{(double.IsInfinity(m.JamTripS!.Value) ? "never trips" : $"trips in {Text.N(m.JamTripS.Value, 2)} s warm to {Text.N(m.JamTripLongestS!.Value, 2)} s cold, the range of the class")}").Distinct().ToList();
         var never = works.SelectMany(w => w.Motors).Any(m => m.JamTripS is { } s && double.IsInfinity(s));
         List<string> faults = [.. bare.Select(t => $"{t} has no overload protection of its own"),
             .. thin.Select(t => $"the branch to {t} is neither fused nor rated for the converter's trip")];
@@ -151,7 +154,10 @@ internal static class GroupChecks
             "Relief: start it together with the others, an interlock, a larger converter, a converter of its own.",
             new Reason(
                 "s·Σ(I_N of the others) + I_standing(f) ≤ what the converter gives for the time of the start",
-                $"{motor.Model.Input.DrivePoint.Tag} takes {Text.N(motor.JamA)} A standing at {Text.N(100 * worst.FrequencyPu, 3)} % frequency for about {Text.N(motor.LateStartS, 2)} s; with the others {Text.N(worst.Current.LateStartA)} A against {Text.N(Allowed(worst))} A ({(supply.Defaults.Lineups.LateStartOnOverload ? "overload for that time" : "continuous")})",
+                $"{motor.Model.Input.DrivePoint.Tag} takes {Text.N(motor.JamA)} A standing at {Text.N(100 * worst.FrequencyPu, 3)} % "
+                    + $"frequency for about {Text.N(motor.LateStartS, 2)} s; with the others {Text.N(worst.Current.LateStartA)} A against "
+                    + $"{Text.N(Allowed(worst))} A "
+                    + $"({(supply.Defaults.Lineups.LateStartOnOverload ? "overload for that time" : "continuous")})",
                 Source,
                 [ReasonInput.Of("simultaneity", model.Group.SimultaneityPct.IsKnown ? model.Group.SimultaneityPct.Value : 100, "%",
                     "group")]),

@@ -54,7 +54,8 @@ internal static class EarthLeakageCheck
                     new Reason(Rule, words, Source, [])))).At(dc.Id);
     }
 
-    private const string Rule = "above 3.5 mA: fixed connection, and ≥ 10 mm² Cu or 16 mm² Al, a second equal conductor, or disconnection on its loss";
+    private const string Rule = "above 3.5 mA: fixed connection, and ≥ 10 mm² Cu or 16 mm² Al, a second equal conductor, or disconnection "
+        + "on its loss";
     private const string Source = "IEC 61800-5-1; docs/methods/leakage.md";
 
     private static Reason ReasonOf(string words, PointInterference stated, ConverterItem item) => new(
@@ -75,8 +76,10 @@ internal static class EarthLeakageCheck
             ? cable.ProtectiveMm2.Value
             : cable.CrossSectionMm2.IsKnown ? ProtectiveConductor.ByTableMm2(cable.CrossSectionMm2.Value) : null;
         var earth = new EarthConnection(section, cable.Material, isDouble || cable.ParallelRuns > 1, isMonitored);
-        var words = $"{Text.N(leaks.LineMa)} mA at line frequency and {Text.N(leaks.TripleMa)} mA at three times it: {Text.N(leaks.TotalMa)} mA as a bound, {Text.N(leaks.PhaseLostMa)} mA with a phase lost; "
-            + $"protective conductor {(section is { } mm2 ? Text.N(mm2) + " mm²" : "not stated")}{(earth.IsDouble ? ", a second one" : string.Empty)}{(earth.IsMonitored ? ", its loss disconnects" : string.Empty)}";
+        var words = $"{Text.N(leaks.LineMa)} mA at line frequency and {Text.N(leaks.TripleMa)} mA at three times it: "
+            + $"{Text.N(leaks.TotalMa)} mA as a bound, {Text.N(leaks.PhaseLostMa)} mA with a phase lost; "
+            + "protective conductor "
+            + $"{(section is { } mm2 ? Text.N(mm2) + " mm²" : "not stated")}{(earth.IsDouble ? ", a second one" : string.Empty)}{(earth.IsMonitored ? ", its loss disconnects" : string.Empty)}";
         if (FilterLeakage.EarthHolds(leaks, earth) is not { } holds)
         {
             return lacking(["section of the protective conductor"]);
@@ -84,7 +87,8 @@ internal static class EarthLeakageCheck
 
         return rule(
             holds ? Verdict.Holds : Verdict.Fails,
-            "Relief: 10 mm² copper or 16 mm² aluminium all the way, a second protective conductor of the same section, or disconnection on its loss. "
+            "Relief: 10 mm² copper or 16 mm² aluminium all the way, a second protective conductor of the same section, or disconnection "
+                + "on its loss. "
             + "Connect it before anything else, part it last.",
             words);
     }

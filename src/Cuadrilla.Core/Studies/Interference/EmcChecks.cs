@@ -139,7 +139,8 @@ internal static class EmcChecks
         {
             return rule(
                 Verdict.Fails, "Relief: a filter for " + category + ", its earth links closed.",
-                $"{needed.Why}: {category} is asked; {(linksOpen ? "the earth links of the filter are open" : "no filter")}: nothing is declared");
+                $"{needed.Why}: {category} is asked; {(linksOpen ? "the earth links of the filter are open" : "no filter")}: nothing is "
+                    + "declared");
         }
 
         List<string> missing = [];
@@ -155,7 +156,8 @@ internal static class EmcChecks
             }
             else if (m > declared.MostScreenedM)
             {
-                missing.Add($"the maker's declaration for {Text.N(m)} m of motor cable; with this filter it goes to {Text.N(declared.MostScreenedM)} m");
+                missing.Add($"the maker's declaration for {Text.N(m)} m of motor cable; with this filter it goes to "
+                    + $"{Text.N(declared.MostScreenedM)} m");
             }
 
             if (!screened)
@@ -165,7 +167,8 @@ internal static class EmcChecks
 
             if (switchingKhz > declared.MostSwitchingKhz)
             {
-                missing.Add($"the maker's declaration for {Text.N(switchingKhz)} kHz; with this filter it goes to {Text.N(declared.MostSwitchingKhz)} kHz");
+                missing.Add($"the maker's declaration for {Text.N(switchingKhz)} kHz; with this filter it goes to "
+                    + $"{Text.N(declared.MostSwitchingKhz)} kHz");
             }
         }
 
@@ -174,7 +177,8 @@ internal static class EmcChecks
             return lacking(missing);
         }
 
-        var words = $"{needed.Why}: {category} is asked; {declared!.Category} is declared up to {Text.N(declared.MostScreenedM)} m of screened cable and {Text.N(declared.MostSwitchingKhz)} kHz";
+        var words = $"{needed.Why}: {category} is asked; {declared!.Category} is declared up to {Text.N(declared.MostScreenedM)} m of "
+            + $"screened cable and {Text.N(declared.MostSwitchingKhz)} kHz";
         return rule(declared.Category <= category ? Verdict.Holds : Verdict.Fails, $"Relief: a filter for {category}.", words);
     }
 
@@ -202,7 +206,8 @@ internal static class EmcChecks
         {
             yield return CheckWriter.Judged(
                 CableId, point.Id, BoardRow.Cable, "Longest motor cable", length, mostM, "m", LimitSense.AtMost, 0,
-                "Relief: a dv/dt or sine filter as the maker permits, an unscreened cable where interference allows, the converter nearer to its motor.",
+                "Relief: a dv/dt or sine filter as the maker permits, an unscreened cable where interference allows, the converter nearer "
+                    + "to its motor.",
                 new Reason(
                     "length of all motor cables ≤ longest that the maker permits",
                     $"{Text.N(length)} m {(point.Cable.Screened ? "screened" : "unscreened")} against {Text.N(mostM)} m",
@@ -218,7 +223,8 @@ internal static class EmcChecks
                 "Relief: a lower switching frequency, a larger converter, a shorter or thinner cable, a sine filter.",
                 new Reason(
                     "C·U_dc·f_sw ≤ 0.1·I_N of the converter",
-                    $"{Text.N(edge.CapacitanceNf)} nF · {Text.N(figures.LinkV!.Value)} V · {Text.N(figures.Choice!.SwitchingKhz)} kHz = {Text.N(edge.ChargingA, 3)} A; each edge {Text.N(edge.PeakA, 3)} A at most; "
+                    $"{Text.N(edge.CapacitanceNf)} nF · {Text.N(figures.LinkV!.Value)} V · {Text.N(figures.Choice!.SwitchingKhz)} kHz = "
+                        + $"{Text.N(edge.ChargingA, 3)} A; each edge {Text.N(edge.PeakA, 3)} A at most; "
                     + $"loss {Text.N(3 * edge.LossW)} W in all three conductors",
                     "docs/methods/common-mode.md", [ReasonInput.Of("rated current", item.LightCurrentA, "A", item.Id)])).At("charging");
         }

@@ -43,12 +43,15 @@ internal static class ItSystemCheck
 
         return CheckWriter.Rule(
             Id, pointId, row, title, links ? Verdict.Holds : Verdict.Fails,
-            "Relief: open the links of filter and varistors to earth as the maker describes, with the converter dead and its link discharged.",
+            "Relief: open the links of filter and varistors to earth as the maker describes, with the converter dead and its link "
+                + "discharged.",
             new Reason(
                 isIt ? "IT: links open; a monitor for converters, alarm at 100 Ω/V, trip at 50 Ω/V, one in each system"
                     : "corner earthed: links open",
-                $"{(isIt ? "IT" : "corner earthed")} at {bus.Name}; links {(links ? "open" : "closed")}{(filter is EmcFilter.None ? ", varistors alone" : string.Empty)}: "
-                + $"with an earth fault a phase stands at {Text.N(bus.NominalVoltageV)} V against earth, 1.7 times what filter and varistors are made for",
+                $"{(isIt ? "IT" : "corner earthed")} at {bus.Name}; links "
+                    + $"{(links ? "open" : "closed")}{(filter is EmcFilter.None ? ", varistors alone" : string.Empty)}: "
+                + $"with an earth fault a phase stands at {Text.N(bus.NominalVoltageV)} V against earth, 1.7 times what filter and "
+                + "varistors are made for",
                 "IEC 61800-3; IEC 61557-8; IEC 60364-4-41, 411.6", [ReasonInput.Of("voltage", bus.NominalVoltageV, "V", bus.Name)]));
     }
 }

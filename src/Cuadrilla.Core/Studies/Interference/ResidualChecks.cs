@@ -94,7 +94,8 @@ internal static class ResidualChecks
                 new Reason("TT: a residual-current device disconnects, R_A·I_Δn ≤ 50 V", "none is fitted", "IEC 60364-4-41, 411.5", [])),
             _ => Check.NotConcerned(
                 Id, point.Id, BoardRow.Supply, Title,
-                "none is asked where the overcurrent device disconnects in time; with converters none is recommended, unless a code or an insurer asks for one"),
+                "none is asked where the overcurrent device disconnects in time; with converters none is recommended, unless a code or an "
+                    + "insurer asks for one"),
         };
     }
 
@@ -112,7 +113,8 @@ internal static class ResidualChecks
                 ? (device.Kind is ResidualKind.TypeF or ResidualKind.TypeB or ResidualKind.MonitorB,
                     "a converter between phase and neutral leaks with its output's frequency too: type F or B")
                 : (device.Kind is ResidualKind.TypeB or ResidualKind.MonitorB,
-                    $"{(single ? "a converter between two phases" : "a three-phase bridge")} can drive a smooth direct current into a fault: type B alone sees it, and a type A or F in series goes blind of it");
+                    $"{(single ? "a converter between two phases" : "a three-phase bridge")} can drive a smooth direct current into a "
+                        + "fault: type B alone sees it, and a type A or F in series goes blind of it");
         var ratedA = item?.LightCurrentA ?? model.Fitted?.Connected.Plate.RatedCurrentA ?? 0;
         var tooLarge = ratedA > LargestDeviceA && device.Kind != ResidualKind.MonitorB;
         var check = CheckWriter.Rule(
@@ -121,7 +123,8 @@ internal static class ResidualChecks
                 : "Relief: a monitor with summation transformer. ") + Protection.ProtectionChecks.Caution,
             new Reason(
                 "three-phase or two-phase bridge: type B; between phase and neutral: F or B; no A or F upstream of them",
-                $"{Words(device.Kind)} at {where}; {why}{(tooLarge ? $"; {Text.N(ratedA)} A is more than a device of {Text.N(LargestDeviceA)} A carries" : string.Empty)}"
+                $"{Words(device.Kind)} at {where}; "
+                    + $"{why}{(tooLarge ? $"; {Text.N(ratedA)} A is more than a device of {Text.N(LargestDeviceA)} A carries" : string.Empty)}"
                 + (bus is { Earthing: EarthingSystem.Tt, ElectrodeOhm.IsKnown: false } && device.RatedMa.IsKnown
                     ? $"; TT: R_A ≤ {Text.N(TouchV / device.RatedMa.Value * 1e3)} Ω is to be measured"
                     : string.Empty),
@@ -162,7 +165,8 @@ internal static class ResidualChecks
         return CheckWriter.Judged(
             Id, pointId, pointId.Length > 0 ? BoardRow.Supply : BoardRow.Plant, title, sum, FilterLeakage.PermittedMa(device.RatedMa.Value),
             "mA", LimitSense.AtMost, 0,
-            "Relief: a device with a larger rated residual current where the code permits, filters with less capacitance to earth, fewer drives behind one device, an isolating transformer. "
+            "Relief: a device with a larger rated residual current where the code permits, filters with less capacitance to earth, fewer "
+                + "drives behind one device, an isolating transformer. "
             + Protection.ProtectionChecks.Caution,
             new Reason(
                 "sum of what leaks at line frequency and three times it ≤ 0.3·I_Δn",

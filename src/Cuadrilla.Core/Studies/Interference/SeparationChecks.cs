@@ -63,8 +63,10 @@ internal static class SeparationChecks
         var where = string.Join(", ", clash.Stretches.Select(s => s.Disturbing.Id == s.Disturbed.Id
             ? s.Disturbing.Name
             : $"{s.Disturbing.Name} beside {s.Disturbed.Name}").Distinct());
-        var words = $"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}, {Text.N(clash.ParallelM)} m in {where}: {Text.N(clash.ApartMm!.Value)} mm apart, {Text.N(clash.NeededMm)} mm asked"
-            + (clash.Steps is { } steps ? $"; the edges leave {Text.N(clash.VoltageV!.Value, 3)} V in its loop, {(steps > 1 ? $"{Text.N(steps, 3)} times what" : "less than")} its input notices" : string.Empty)
+        var words = $"{clash.Disturbing.Tag} and {clash.Disturbed.Tag}, {Text.N(clash.ParallelM)} m in {where}: "
+            + $"{Text.N(clash.ApartMm!.Value)} mm apart, {Text.N(clash.NeededMm)} mm asked"
+            + (clash.Steps is { } steps ? $"; the edges leave {Text.N(clash.VoltageV!.Value, 3)} V in its loop, "
+            + $"{(steps > 1 ? $"{Text.N(steps, 3)} times what" : "less than")} its input notices" : string.Empty)
             + (count > 1 ? $"; {count} pairs in all" : string.Empty);
         var relief = cure is null ? "Relief: another tray, a divider, a screen." : $"Relief: {cure.Words}.";
         var reason = new Reason("free distance ≥ what the classes ask, × 0.5 with a screened motor cable, × l/10 m below 10 m", words,

@@ -17,7 +17,8 @@ internal static class LongCableChecks
 
     private const string Source = "docs/methods/step-up-chain.md, docs/methods/long-cable.md";
     private const string DeadFirst =
-        "Isolate, lock, wait as the maker states and prove the absence of voltage on both sides of the transformer: a turning pump feeds back.";
+        "Isolate, lock, wait as the maker states and prove the absence of voltage on both sides of the transformer: a turning pump "
+            + "feeds back.";
 
     private const double SupplyTolerancePu = 0.1;
 
@@ -77,7 +78,8 @@ internal static class LongCableChecks
         return Judged(study, OutputId, OutputTitle, given, needed, "V", LimitSense.AtLeast, 0,
             "Relief: a higher tap, a thicker cable, a transformer or filter that takes less, a lower speed.",
             new Reason("U_bus,lowest·greatest output − filter ≥ (U_s + transformer)/ü",
-                $"{Text.N(given)} V against ({Text.N(study.SurfaceV)} + {Text.N(study.StepUp.DropV)})/{Text.N(study.StepUp.Ratio, 4)} = {Text.N(needed)} V at {Text.N(study.RatedHz)} Hz and rated current",
+                $"{Text.N(given)} V against ({Text.N(study.SurfaceV)} + {Text.N(study.StepUp.DropV)})/{Text.N(study.StepUp.Ratio, 4)} = "
+                    + $"{Text.N(needed)} V at {Text.N(study.RatedHz)} Hz and rated current",
                 Source, [ReasonInput.Of("lowest voltage of the bus", 100 * lowestPu, "%", "supply.voltage")]), scenario);
     }
 
@@ -95,7 +97,9 @@ internal static class LongCableChecks
         return Judged(study, id, title, Math.Max(tap, study.SurfaceV), rated.Value, "V", LimitSense.AtMost, 0,
             "Relief: a cable and terminals of a higher rated voltage.",
             new Reason("U_s = √((U_m·cos φ + √3·I·R)² + (U_m·sin φ + √3·I·X)²); the greater of U_s and the tap ≤ rated voltage of the cable",
-                $"R = {Text.N(study.StepUp.CableOhm.Real, 4)} Ω at {Text.N(study.StepUp.ConductorC)} °C, X = {Text.N(study.StepUp.CableOhm.Imaginary)} Ω: {Text.N(study.StepUp.Plate.RatedVoltageV)} V at the motor, {Text.N(study.SurfaceV, 4)} V at the surface; tap {Text.N(tap)} V",
+                $"R = {Text.N(study.StepUp.CableOhm.Real, 4)} Ω at {Text.N(study.StepUp.ConductorC)} °C, X = "
+                    + $"{Text.N(study.StepUp.CableOhm.Imaginary)} Ω: {Text.N(study.StepUp.Plate.RatedVoltageV)} V at the motor, "
+                    + $"{Text.N(study.SurfaceV, 4)} V at the surface; tap {Text.N(tap)} V",
                 Source,
                 [ReasonInput.Of("current", study.RatedA, "A", "motor plate"),
                     ReasonInput.Of("depth", study.StepUp.Profile.DepthM, "m", "motor cable")]));
@@ -114,7 +118,10 @@ internal static class LongCableChecks
             ? $"Relief: the tap of {Text.N(next)} V."
             : $"Relief: a transformer with a tap of at least {Text.N(needed)} V, five to ten of them over 60 to 120 %.";
         var reason = new Reason("U_tap ≥ (U_s + transformer)·U_low/greatest voltage of the low side; the next above is taken",
-            $"({Text.N(study.SurfaceV)} + {Text.N(study.StepUp.DropV)})·{Text.N(transformer.PrimaryV.Value)}/{Text.N(study.GreatestLowSideV(lowestPu))} = {Text.N(needed)} V; in use {Text.N(tap)} V of {(transformer.TapsV.Count > 0 ? string.Join(", ", transformer.TapsV.Select(t => Text.N(t))) : "no list")}",
+            $"({Text.N(study.SurfaceV)} + "
+                + $"{Text.N(study.StepUp.DropV)})·{Text.N(transformer.PrimaryV.Value)}/{Text.N(study.GreatestLowSideV(lowestPu))} = "
+                + $"{Text.N(needed)} V; in use {Text.N(tap)} V of "
+                + $"{(transformer.TapsV.Count > 0 ? string.Join(", ", transformer.TapsV.Select(t => Text.N(t))) : "no list")}",
             Source, []);
         var check = Judged(study, id, title, tap, needed, "V", LimitSense.AtLeast, 0, relief, reason, scenario);
         if (transformer.TapsV.Count > 0 && !transformer.TapsV.Contains(tap))
@@ -133,7 +140,8 @@ internal static class LongCableChecks
         var check = Judged(study, "long-cable.transformer-kva", "Size of the step-up transformer", study.TransformerKva,
             transformer.RatedKva.Value,
             "kVA", LimitSense.AtMost, study.Model.Input.Defaults.TightMarginPct, "Relief: a larger transformer.",
-            new Reason("√3·U_tap·I ≤ S_N", $"√3·{Text.N(transformer.TapV.Value)}·{Text.N(study.RatedA)} = {Text.N(study.TransformerKva)} kVA of {Text.N(transformer.RatedKva.Value)}",
+            new Reason("√3·U_tap·I ≤ S_N", $"√3·{Text.N(transformer.TapV.Value)}·{Text.N(study.RatedA)} = {Text.N(study.TransformerKva)} "
+                + $"kVA of {Text.N(transformer.RatedKva.Value)}",
                 Source, []));
         check = transformer.ForConverters
             ? check
@@ -163,9 +171,11 @@ internal static class LongCableChecks
         var flux = study.FluxPu(hz, current);
         var least = study.LeastHz(current, limit);
         return Judged(study, id, title, flux, limit, string.Empty, LimitSense.AtMost, 0,
-            $"Relief: {(least is { } from ? $"a start from {Text.N(from)} Hz" : "a higher tap")}, less current at the start, a transformer designed for a lower frequency. Saturated it takes the converter's current for itself.",
+            $"Relief: {(least is { } from ? $"a start from {Text.N(from)} Hz" : "a higher tap")}, less current at the start, a "
+                + "transformer designed for a lower frequency. Saturated it takes the converter's current for itself.",
             new Reason("ψ = (U_s(f)/f)/(U_tap/f_design)",
-                $"{Text.N(study.StepUp.Chain.SurfaceV(hz, current))} V at {Text.N(hz)} Hz and {Text.N(current)} A: ψ = {Text.N(flux, 3)}, permitted {Text.N(limit, 3)}; {(least is { } at ? $"within it from {Text.N(at)} Hz" : "within it at no frequency")}",
+                $"{Text.N(study.StepUp.Chain.SurfaceV(hz, current))} V at {Text.N(hz)} Hz and {Text.N(current)} A: ψ = {Text.N(flux, 3)}, "
+                    + $"permitted {Text.N(limit, 3)}; {(least is { } at ? $"within it from {Text.N(at)} Hz" : "within it at no frequency")}",
                 Source, [ReasonInput.Of("start frequency", hz, "Hz", "start"), ReasonInput.Of("start current", current, "A", "start")]));
     }
 
@@ -209,7 +219,8 @@ internal static class LongCableChecks
         var check = Judged(study, id, title, phasor, site, "A", LimitSense.AtMost, study.Model.Input.Defaults.TightMarginPct,
             $"Relief: a converter of at least {Text.N(sum)} A at the site covers every angle.",
             new Reason("phasors of ü·I, magnetising (lagging) and filter current (leading), never below ü·I; the plain sum as a bound",
-                $"{Text.N(study.StepUp.Ratio, 4)}·{Text.N(study.RatedA)} A with {Text.N(100 * study.StepUp.MagnetisingPu)} and {Text.N(100 * study.StepUp.FilterPu)} %: {Text.N(phasor)} A, sum {Text.N(sum)} A, at the site {Text.N(site)} A",
+                $"{Text.N(study.StepUp.Ratio, 4)}·{Text.N(study.RatedA)} A with {Text.N(100 * study.StepUp.MagnetisingPu)} and "
+                    + $"{Text.N(100 * study.StepUp.FilterPu)} %: {Text.N(phasor)} A, sum {Text.N(sum)} A, at the site {Text.N(site)} A",
                 Source, []));
         return sum > site
             ? check.AtBestTight("the plain sum is above it", "Relief: compare with the measured current of the first start.")
@@ -265,7 +276,8 @@ internal static class LongCableChecks
             ? f.Value
             : Math.Max(UsualFailsPct, tight);
         var reason = new Reason("(largest − smallest)/mean; R_stator = R_LL/2 − R_cable",
-            $"{Text.N(found.SpreadPct, 3)} %, tight from {Text.N(tight)}, fails from {Text.N(fails)} %; cable {Text.N(study.ColdCableOhm, 4)} Ω, winding {Text.N(found.StatorOhm, 4)} Ω, {Text.N(found.Stator20Ohm, 4)} Ω at 20 °C",
+            $"{Text.N(found.SpreadPct, 3)} %, tight from {Text.N(tight)}, fails from {Text.N(fails)} %; cable "
+                + $"{Text.N(study.ColdCableOhm, 4)} Ω, winding {Text.N(found.StatorOhm, 4)} Ω, {Text.N(found.Stator20Ohm, 4)} Ω at 20 °C",
             "docs/methods/resistance-separation.md", []);
         const string order = "Relief: doubt the clamps first, then the cable and its joints, then the motor. " + DeadFirst;
         if (!found.IsPlausible)
@@ -295,7 +307,8 @@ internal static class LongCableChecks
 
         var works = IdentificationRuns.Works(way);
         return CheckWriter.Rule(id, model.Id, BoardRow.Motor, title, works ? Verdict.Holds : Verdict.Fails,
-            "Relief: data calculated and referred to the low side, injected alternating current, or a run at speed. Direct-current injection for braking or holding does not pass either.",
+            "Relief: data calculated and referred to the low side, injected alternating current, or a run at speed. Direct-current "
+                + "injection for braking or holding does not pass either.",
             new Reason("a transformer passes no direct current",
                 works ? "the chosen way works with alternating current" : "identification with direct current at rest is chosen",
                 "docs/methods/long-cable.md", []));
@@ -311,7 +324,8 @@ internal static class LongCableChecks
         }
 
         const string caution =
-            "While the column drains the pump turns back and a motor with magnets is a generator: nobody touches the cable before it rests and is proved dead.";
+            "While the column drains the pump turns back and a motor with magnets is a generator: nobody touches the cable before it "
+                + "rests and is proved dead.";
         if (start.BackSpin != BackSpinGuard.WaitingTime)
         {
             return CheckWriter.Rule(id, model.Id, BoardRow.Motor, title, Verdict.Holds, string.Empty,

@@ -28,7 +28,8 @@ public static class MitigationWorkbench
         ("six-pulse-choke", "unbalance brings the third order back"),
         ("six-pulse-choke-5", "unbalance brings the third order back; takes some volts from the link"),
         ("six-pulse-reactor", "takes some volts from the link"),
-        ("six-pulse-filter", "light load: its capacitor supplies reactive power, a generator may lose its voltage; drinks the fifth of its neighbours"),
+        ("six-pulse-filter", "light load: its capacitor supplies reactive power, a generator may lose its voltage; drinks the fifth of "
+            + "its neighbours"),
         ("twelve-pulse", "unbalance and distortion of the line; unequal leakage"),
         ("eighteen-pulse", "unbalance and distortion of the line; unequal leakage"),
         ("active", "its filter's capacitor shifts resonances; light load on a generator; 2 to 9 kHz not computed"),

@@ -53,7 +53,8 @@ internal sealed record OnePhaseDemand(ScenarioResult Scenario, double RmsA, doub
         var volts = supplyV * (scenario.Buses.FirstOrDefault(b => b.BusId == busId)?.VoltagePu ?? 1);
         orders[0] += Complex.Conjugate(linear + OnePhaseUsual.IdleVa(one)) / volts;
         return new OnePhaseDemand(scenario, Rms(orders, _ => true), Rms(orders, IsTriplen), linear.Magnitude / 1e3,
-            onLine.Count > 0 || scenario.Drives.Any(d => ids.Contains(d.DrivePointId)), Rms(beside, IsTriplen), Rms(beside, h => !IsTriplen(h)));
+            onLine.Count > 0 || scenario.Drives.Any(d => ids.Contains(d.DrivePointId)), Rms(beside, IsTriplen),
+            Rms(beside, h => !IsTriplen(h)));
     }
 
     private static Complex[] SumOf(IEnumerable<DriveInScenario> drives)

@@ -61,7 +61,8 @@ internal static class OnePhaseLineupChecks
             new Reason(one.MakesThreePhases()
                 ? "|ΣS + idle|/U at the voltage of its bus"
                 : "rms of the sum of the solved waves, order by order",
-                $"{Text.N(worst.RmsA, 3)} A at {Text.N(supplyV)} V{(one.MakesThreePhases() ? $", {Text.N(worst.RunningKva, 3)} kVA running, {Text.N(OnePhaseUsual.IdleVa(one).Magnitude / 1e3, 3)} kVA idle" : string.Empty)}; up to 16 A IEC 61000-3-3, up to 75 A 61000-3-11 count for flicker",
+                $"{Text.N(worst.RmsA, 3)} A at {Text.N(supplyV)} "
+                    + $"V{(one.MakesThreePhases() ? $", {Text.N(worst.RunningKva, 3)} kVA running, {Text.N(OnePhaseUsual.IdleVa(one).Magnitude / 1e3, 3)} kVA idle" : string.Empty)}; up to 16 A IEC 61000-3-3, up to 75 A 61000-3-11 count for flicker",
                 Source, []), worst.Scenario.ScenarioName);
         if (one.ToNeutral)
         {
@@ -149,7 +150,8 @@ internal static class OnePhaseLineupChecks
             LimitSense.AtLeast, 0,
             "Relief: a larger rotary converter, less at once, the heaviest start by itself.",
             new Reason("kVA ≥ 1.5·what runs together and ≥ 2·the largest that starts, 4 to 5·where it starts heavily",
-                $"list: {Text.N(study.RunningKva, 3)} kVA together, heaviest start {Text.N(study.StartKva, 3)} kVA; computed {Text.N(runningKva, 3)} kVA together",
+                $"list: {Text.N(study.RunningKva, 3)} kVA together, heaviest start {Text.N(study.StartKva, 3)} kVA; computed "
+                    + $"{Text.N(runningKva, 3)} kVA together",
                 Source, []));
     }
 

@@ -41,7 +41,8 @@ internal static class OnePhasePointChecks
             {
                 yield return model.Starter is null
                     ? Check.Lacking(ChoiceId, model.Id, BoardRow.Converter, ChoiceTitle, ["converter"])
-                    : Rule(model, Verdict.Fails, "Relief: a converter with two input conductors, or a rotary or static converter for the lineup.",
+                    : Rule(model, Verdict.Fails, "Relief: a converter with two input conductors, or a rotary or static converter for the "
+                        + "lineup.",
                         "a three-phase motor needs three phases", "it hangs on two conductors without a converter");
             }
 
@@ -71,9 +72,11 @@ internal static class OnePhasePointChecks
 
     private static Check OnTwo(DrivePointModel model, ConverterItem item, ConverterChoice.FromCatalogue choice, double supplyV)
     {
-        const string formula = "supply within ±10 % of the unit's; three-phase units on two conductors: derated, with a choke above 2.2 kW, its phase-loss trip switched off";
+        const string formula = "supply within ±10 % of the unit's; three-phase units on two conductors: derated, with a choke above 2.2 "
+            + "kW, its phase-loss trip switched off";
         var isThree = item.FrontEnd is not FrontEnd.SinglePhase;
-        var numbers = $"{Text.N(supplyV)} V for a unit of {Text.N(item.RatedVoltageV)} V{(isThree ? $", {Text.N(100 * item.Derating.SinglePhaseFeedPu)} % of its rating used" : ", made for two conductors")}";
+        var numbers = $"{Text.N(supplyV)} V for a unit of {Text.N(item.RatedVoltageV)} "
+            + $"V{(isThree ? $", {Text.N(100 * item.Derating.SinglePhaseFeedPu)} % of its rating used" : ", made for two conductors")}";
         if (Math.Abs((supplyV / item.RatedVoltageV) - 1) > TolerancePu)
         {
             return Rule(model, Verdict.Fails,
@@ -91,8 +94,10 @@ internal static class OnePhasePointChecks
             ? Rule(model, Verdict.Fails, "Relief: a unit with a choke, or one made for two conductors.", formula,
                 numbers + $"; {Text.N(item.RatedKw)} kW without a choke")
             : Rule(model, Verdict.Tight,
-                "Ask the maker: whether its phase-loss trip can be switched off, which two terminals it wants, what it permits on two conductors.",
-                formula, $"{numbers}; terminals L1 and L2 unless its maker names others, the third stays free and covered{(choice.Modules > 1 ? "; several modules" : string.Empty)}");
+                "Ask the maker: whether its phase-loss trip can be switched off, which two terminals it wants, what it permits on two "
+                    + "conductors.",
+                formula, $"{numbers}; terminals L1 and L2 unless its maker names others, the third stays free and "
+                    + $"covered{(choice.Modules > 1 ? "; several modules" : string.Empty)}");
     }
 
     private static IEnumerable<Check> Connection(DrivePointModel model)
@@ -134,7 +139,8 @@ internal static class OnePhasePointChecks
         yield return CheckWriter.Judged(
             id, model.Id, BoardRow.Motor, ConnectionTitle, fullHz, asked, "Hz", LimitSense.AtLeast, 0, relief,
             new Reason("full torque up to f_N·U/U_linked ≥ the machine's frequency, up to the rated one",
-                $"linked in {how} for {Text.N(connected.LinkedVoltageV)} V on {Text.N(supplyV)} V: full torque to {Text.N(fullHz, 3)} Hz, {Text.N(Math.Min(fastestHz, plate.RatedFrequencyHz), 3)} Hz asked",
+                $"linked in {how} for {Text.N(connected.LinkedVoltageV)} V on {Text.N(supplyV)} V: full torque to {Text.N(fullHz, 3)} Hz, "
+                    + $"{Text.N(Math.Min(fastestHz, plate.RatedFrequencyHz), 3)} Hz asked",
                 Source, [ReasonInput.Of("supply", supplyV, "V", "two conductors")]));
     }
 
@@ -176,7 +182,9 @@ internal static class OnePhasePointChecks
             new Reason(isRotary
                 ? "load ≤ derating(U_2/U_1), U_2/U_1 from line voltages of 1, 1 + d, 1 + d"
                 : "load ≤ 2/3 of the rated output",
-                isRotary ? $"made phase differs by {Text.N(feed.DeviationPct)} %{(feed.IsDeviationStated ? string.Empty : ", taken from practice")}: U_2/U_1 = {Text.N(unbalance, 3)} %, {Text.N(permitted, 3)} % permitted"
+                isRotary ? $"made phase differs by {Text.N(feed.DeviationPct)} "
+                    + $"%{(feed.IsDeviationStated ? string.Empty : ", taken from practice")}: U_2/U_1 = {Text.N(unbalance, 3)} %, "
+                    + $"{Text.N(permitted, 3)} % permitted"
                     : $"{Text.N(loadPct, 3)} % of {Text.N(fitted.Item.Plate.RatedPowerW / 1e3)} kW",
                 isRotary ? "IEC 60034-26, NEMA MG 1; " + Source : Source, []));
         yield return isRotary && !feed.IsDeviationStated

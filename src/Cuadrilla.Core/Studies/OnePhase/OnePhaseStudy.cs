@@ -110,7 +110,8 @@ public sealed record OnePhaseStudy(double SupplyV, IReadOnlyList<string> Missing
             delivers.Add(machines[i].Figures!.RatedKw * Math.Min(1, full / given.FrequencyHz));
             if (full < NearlyPu * given.FrequencyHz)
             {
-                against.Add($"{machines[i].Machine.Name}: full torque to {Text.N(full, 3)} Hz only, linked for {Text.N(machines[i].Figures!.MotorVoltageV)} V at least: bring the winding ends out, or another motor");
+                against.Add($"{machines[i].Machine.Name}: full torque to {Text.N(full, 3)} Hz only, linked for "
+                    + $"{Text.N(machines[i].Figures!.MotorVoltageV)} V at least: bring the winding ends out, or another motor");
             }
         }
 
@@ -137,7 +138,8 @@ public sealed record OnePhaseStudy(double SupplyV, IReadOnlyList<string> Missing
             if (derate * 100 < machine.Figures.LoadPct)
             {
                 enough = false;
-                against.Add($"{machine.Machine.Name}: {Text.N(100 * derate, 3)} % of its output is left at {Text.N(unbalancePct, 3)} % unbalance, {Text.N(machine.Figures.LoadPct, 3)} % is asked");
+                against.Add($"{machine.Machine.Name}: {Text.N(100 * derate, 3)} % of its output is left at {Text.N(unbalancePct, 3)} % "
+                    + $"unbalance, {Text.N(machine.Figures.LoadPct, 3)} % is asked");
             }
         }
 

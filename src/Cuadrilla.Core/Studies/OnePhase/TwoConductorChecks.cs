@@ -68,7 +68,9 @@ internal static class TwoConductorChecks
                 "peak to peak over the mean of the solved link, at twice the line frequency; "
                     + (own is null ? "at most 15 % of a link made for three phases"
                     : "at most 1.2 times that of the unit at its rated power on a clean supply"),
-                $"{Text.N(front.DcVoltageRipplePkPkV, 3)} V on {Text.N(front.DcVoltageMeanV)} V; input {Text.N(phase.RmsA, 3)} A, crest {Text.N(phase.PeakA / phase.RmsA, 3)}, third {Text.N(100 * phase.Orders[2].Magnitude / phase.FundamentalA, 3)} %, power factor {Text.N(phase.TruePowerFactor, 2)}",
+                $"{Text.N(front.DcVoltageRipplePkPkV, 3)} V on {Text.N(front.DcVoltageMeanV)} V; input {Text.N(phase.RmsA, 3)} A, crest "
+                    + $"{Text.N(phase.PeakA / phase.RmsA, 3)}, third {Text.N(100 * phase.Orders[2].Magnitude / phase.FundamentalA, 3)} %, "
+                    + $"power factor {Text.N(phase.TruePowerFactor, 2)}",
                 "docs/methods/rectifier.md, one-phase.md; limit from practice (verify)", []), scenario.ScenarioName);
         if (!isThree)
         {

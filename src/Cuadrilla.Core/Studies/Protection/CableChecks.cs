@@ -59,7 +59,8 @@ internal static class CableChecks
         {
             yield return Check.NotConcerned(
                 "cable.disconnection", subject.Feeder.CheckId, subject.Row, subject.Titled("Disconnection"),
-                "behind a converter no device on the line side sees the fault: its own earth-fault trip clears it (IEC 61800-5-1), or the voltage stays below 50 V AC within the time"
+                "behind a converter no device on the line side sees the fault: its own earth-fault trip clears it (IEC 61800-5-1), or the "
+                    + "voltage stays below 50 V AC within the time"
                     + " (IEC 60364-4-41, 411.3.2.5), else supplementary bonding of at most 50 V/I_a");
             yield break;
         }
@@ -99,7 +100,9 @@ internal static class CableChecks
             LimitSense.AtMost,
             () => $"{subject.Proposal(task)}, fewer circuits together, another way of laying",
             us ? "1.25·max(I, motor by the code's table) ≤ I_310.16·k_θ·k_conductors" : "max(I_B, I_n, I_2/1.45) ≤ I_z = n·I_0·k_θ·k_group",
-            $"I_B = {Text.N(subject.Current!.CurrentA)} A: {subject.Current.Why}; {(task.Parallel > 1 ? $"{task.Parallel} × " : string.Empty)}{Text.N(mm2)} mm² {Metal(task)}, {Words(task.Laid, us)}, {Text.N(ambientC)} °C: I_z = {Text.N(capacityA)} A"
+            $"I_B = {Text.N(subject.Current!.CurrentA)} A: {subject.Current.Why}; "
+                + $"{(task.Parallel > 1 ? $"{task.Parallel} × " : string.Empty)}{Text.N(mm2)} mm² {Metal(task)}, {Words(task.Laid, us)}, "
+                + $"{Text.N(ambientC)} °C: I_z = {Text.N(capacityA)} A"
                 + (feeder.CodeMotorA is { } tableA && !(subject.IsFeeder && !feeder.IsOnLine)
                     ? $"; the code's table has {Text.N(tableA)} A for this motor"
                     : string.Empty),
@@ -124,7 +127,8 @@ internal static class CableChecks
             "cable.voltage-drop", $"Voltage drop {what}", pct, worst.LimitPct, "%", LimitSense.AtMost, () =>
                 $"{subject.Proposal(task)}, a shorter way",
             "ΔU = √3·I·l·(R·cos φ + X·sin φ), with what is lost ahead",
-            $"{Text.N(worst.BeforePct, 3)} % ahead; {Text.N(worst.CurrentA)} A, cos φ = {Text.N(worst.PowerFactor, 3)}, {Text.N(task.LengthM)} m of {Text.N(mm2)} mm²: {Text.N(pct, 3)} % in all",
+            $"{Text.N(worst.BeforePct, 3)} % ahead; {Text.N(worst.CurrentA)} A, cos φ = {Text.N(worst.PowerFactor, 3)}, "
+                + $"{Text.N(task.LengthM)} m of {Text.N(mm2)} mm²: {Text.N(pct, 3)} % in all",
             "IEC 60364-5-52, annex G",
             [ReasonInput.Of("length", task.LengthM, "m", "cable"), ReasonInput.Of("lost ahead", worst.BeforePct, "%", "plant")],
             subject.Current!.Scenario);
@@ -155,7 +159,8 @@ internal static class CableChecks
             "S ≥ √(I²t)/k at the largest fault where it begins and at the least where it ends",
             double.IsInfinity(heat)
                 ? $"at the least fault of {Text.N(leastA)} A the device needs more than 5 s"
-                : $"I²t = {Text.N(heat)} A²s, the cable bears {Text.N(bears)} A²s; faults of {Text.N(fault.LargestA / 1e3)} kA and {Text.N(leastA)} A",
+                : $"I²t = {Text.N(heat)} A²s, the cable bears {Text.N(bears)} A²s; faults of {Text.N(fault.LargestA / 1e3)} kA and "
+                    + $"{Text.N(leastA)} A",
             "IEC 60364-4-43, 434.5.2; IEC 60909-0",
             [ReasonInput.Of("largest fault", fault.LargestA / 1e3, "kA", feeder.Bus.Name),
                 ReasonInput.Of("least fault at its end", leastA, "A", "two phases or to earth, conductors hot")],
@@ -176,7 +181,8 @@ internal static class CableChecks
             "cable.disconnection", "Disconnection", result.LoopOhm, result.PermittedOhm, "Ω", LimitSense.AtMost, () =>
                 $"{subject.Proposal(task)}, a smaller device, a residual-current device",
             "Z_s = |Z_bus + l·(z_L + z_PE)| ≤ c_min·U_0/I_a",
-            $"{Text.N(result.FaultA)} A to earth, {Text.N(loop.TripA)} A clears within {Text.N(loop.TimeS)} s; measured cold at most {Text.N(result.MeasuredLimitOhm)} Ω; touch voltage {Text.N(result.TouchV, 3)} V"
+            $"{Text.N(result.FaultA)} A to earth, {Text.N(loop.TripA)} A clears within {Text.N(loop.TimeS)} s; measured cold at most "
+                + $"{Text.N(result.MeasuredLimitOhm)} Ω; touch voltage {Text.N(result.TouchV, 3)} V"
                 + (result.LargestLengthM is { } most ? $"; holds to {Text.N(most)} m" : "; the bus alone is too weak"),
             "IEC 60364-4-41, 411.3.2 and 411.4.4; IEC 60364-6 for the measurement",
             [ReasonInput.Of("loop at the bus", feeder.Short!.LoopOhm!.Value.Magnitude, "Ω", feeder.Bus.Name),

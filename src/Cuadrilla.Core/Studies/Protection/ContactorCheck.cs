@@ -137,7 +137,8 @@ internal static class ContactorCheck
         {
             ConverterChoice.StarDelta => new ContactorTask(
                 "AC-3", amperes / Math.Sqrt(3), "line and delta contactor I/√3, star contactor I/3",
-                $"line and delta {Ac3(amperes / Math.Sqrt(3))}, star {Ac3(amperes / 3)}, overload relay in the phases at {Text.N(amperes / Math.Sqrt(3))} A"),
+                $"line and delta {Ac3(amperes / Math.Sqrt(3))}, star {Ac3(amperes / 3)}, overload relay in the phases at "
+                    + $"{Text.N(amperes / Math.Sqrt(3))} A"),
             ConverterChoice.AcrossTheLine => new ContactorTask("AC-3e", amperes,
                 "rated current of the motor, closed on its locked-rotor current", Ac3(amperes)),
             ConverterChoice.SoftStarter => new ContactorTask("AC-1", amperes,

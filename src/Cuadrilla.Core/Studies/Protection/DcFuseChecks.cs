@@ -57,10 +57,12 @@ internal static class DcFuseChecks
         }
 
         var (ratedA, ratedV, listedA) = (devices.DcFuseA.Value, devices.DcFuseV.Value, member.Converter.Item.LargestFuseA);
-        var relief = $"Relief: fuses of {(ProposedA(member, peakA, supply) is { } a ? Text.N(a) : "another rating")} A for at least {Text.N(tripV)} V DC. {ProtectionChecks.Caution}";
+        var relief = $"Relief: fuses of {(ProposedA(member, peakA, supply) is { } a ? Text.N(a) : "another rating")} A for at least "
+            + $"{Text.N(tripV)} V DC. {ProtectionChecks.Caution}";
         var reason = new Reason(
             "I_rms ≤ I_n ≤ what the inverter's maker lists; U_n (DC) ≥ voltage at which the bus trips",
-            $"{Text.N(rmsA)} A rms, {Text.N(peakA)} A at most, at {Text.N(model.LowestV)} V; fuses {Text.N(ratedA)} A, {Text.N(ratedV)} V; listed up to {Text.N(listedA)} A; trip at {Text.N(tripV)} V",
+            $"{Text.N(rmsA)} A rms, {Text.N(peakA)} A at most, at {Text.N(model.LowestV)} V; fuses {Text.N(ratedA)} A, {Text.N(ratedV)} "
+                + $"V; listed up to {Text.N(listedA)} A; trip at {Text.N(tripV)} V",
             "IEC 60269-4; IEC 61800-5-1 and the maker's list",
             [ReasonInput.Of("rated current of the fuses", ratedA, "A", "drive point"),
                 ReasonInput.Of("their direct voltage", ratedV, "V", "drive point")]);

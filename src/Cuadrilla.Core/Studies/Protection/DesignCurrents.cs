@@ -53,7 +53,8 @@ internal static class DesignCurrents
                 var mostA = Math.Min(ratedA, drive.Converter.SiteCurrentA);
                 return (new DesignCurrent(
                     Math.Max(demandA, mostA), drive.At(1).Motor.PowerFactor, string.Empty,
-                    $"demand {Text.N(demandA)} A; electronic motor protection set to the motor's {Text.N(ratedA)} A, converter {Text.N(drive.Converter.SiteCurrentA)} A for ever"), []);
+                    $"demand {Text.N(demandA)} A; electronic motor protection set to the motor's {Text.N(ratedA)} A, converter "
+                        + $"{Text.N(drive.Converter.SiteCurrentA)} A for ever"), []);
             default:
                 return (null, [.. model.Missing().DefaultIfEmpty("converter")]);
         }
@@ -142,6 +143,7 @@ internal static class DesignCurrents
             ? (null, crowded)
             : (new DesignCurrent(
                 phase.RmsA, phase.DisplacementPowerFactor > 0 ? phase.DisplacementPowerFactor : SwingPowerFactor, scenario,
-                $"rms of the solved waveform, {Text.N(phase.RmsA / Math.Max(1e-12, phase.FundamentalA), 3)} × its fundamental of {Text.N(phase.FundamentalA)} A"), []);
+                $"rms of the solved waveform, {Text.N(phase.RmsA / Math.Max(1e-12, phase.FundamentalA), 3)} × its fundamental of "
+                    + $"{Text.N(phase.FundamentalA)} A"), []);
     }
 }

@@ -88,7 +88,8 @@ internal static class DeviceChecks
                 "Relief: a device that breaks more, a fuse ahead that its maker names. " + ProtectionChecks.Caution,
                 new Reason(
                     "I_k″ with motors ≤ breaking capacity at the voltage",
-                    $"{Text.N(fault.LargestA / 1e3)} kA at {feeder.Bus.Name}, peak {Text.N(fault.PeakA / 1e3)} kA, against {Text.N(gates.BreakingKa)} kA",
+                    $"{Text.N(fault.LargestA / 1e3)} kA at {feeder.Bus.Name}, peak {Text.N(fault.PeakA / 1e3)} kA, against "
+                        + $"{Text.N(gates.BreakingKa)} kA",
                     "IEC 60909-0; IEC 60947-2, IEC 60269-1",
                     [ReasonInput.Of("part of motors", fault.MotorsA / 1e3, "kA", feeder.Bus.Name)]),
                 fault.LargestScenario);
@@ -112,8 +113,10 @@ internal static class DeviceChecks
             "protection.selectivity", feeder.CheckId, feeder.Row, title, whole ? Verdict.Holds : Verdict.Tight,
             $"Relief: a larger device at {above.Name}, a smaller one here. " + ProtectionChecks.Caution,
             new Reason(
-                "fuses: ratio of ratings ≥ 1.6; breaker above: below its short-circuit release less its tolerance; fuse above a breaker: what the breaker lets through below the fuse's lower gate",
-                $"{DeviceWords.Of(feeder.Chosen)} below {DeviceWords.Of(above.Device)} at {above.Name}: {(double.IsPositiveInfinity(toA) ? "selective at every fault" : toA > 0 ? $"selective up to {Text.N(toA / 1e3)} kA" : "not selective")}, largest fault {Text.N(fault.LargestA / 1e3)} kA",
+                "fuses: ratio of ratings ≥ 1.6; breaker above: below its short-circuit release less its tolerance; fuse above a breaker: "
+                    + "what the breaker lets through below the fuse's lower gate",
+                $"{DeviceWords.Of(feeder.Chosen)} below {DeviceWords.Of(above.Device)} at {above.Name}: "
+                    + $"{(double.IsPositiveInfinity(toA) ? "selective at every fault" : toA > 0 ? $"selective up to {Text.N(toA / 1e3)} kA" : "not selective")}, largest fault {Text.N(fault.LargestA / 1e3)} kA",
                 "IEC 60269-2; IEC 60947-2, annex A; the makers' tables may show more", []),
             fault.LargestScenario);
     }

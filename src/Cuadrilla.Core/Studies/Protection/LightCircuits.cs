@@ -39,7 +39,8 @@ internal static class LightCircuits
         ? _ => one.VoltageOn(bus.NominalVoltageV)
         : converter => OutputVoltage.SupplyOf(converter, bus.NominalVoltageV);
 
-    private static IEnumerable<string> Of(DrivePoint point, Func<ConverterItem?, double> supplyOf, CableInstallation usual, double ambientC, EngineeringData data)
+    private static IEnumerable<string> Of(DrivePoint point, Func<ConverterItem?, double> supplyOf, CableInstallation usual, double ambientC,
+        EngineeringData data)
     {
         var (motorA, feederA) = MostA(point, supplyOf, data);
         if (point.Cable.CrossSectionMm2.IsKnown

@@ -127,7 +127,8 @@ internal static class PlantCableChecks
                 + " " + ProtectionChecks.Caution,
             new Reason(
                 "max(I_B, I_n, I_2/1.45, 3·k_3·I_B) ≤ I_z = n·I_0·k_θ·k_group·k_harm",
-                $"{Text.N(load.RmsA)} A rms{(third > 0 ? $", third order {Text.N(third, 3)} % in the neutral" : string.Empty)}; I_z = {Text.N(capacityA)} A",
+                $"{Text.N(load.RmsA)} A rms{(third > 0 ? $", third order {Text.N(third, 3)} % in the neutral" : string.Empty)}; I_z = "
+                    + $"{Text.N(capacityA)} A",
                 "IEC 60364-5-52, tables B.52 and annex E; NFPA 70 where that is the code",
                 [ReasonInput.Of("fundamental", load.FundamentalA, "A", scenario)]),
             scenario);

@@ -232,7 +232,8 @@ internal static class ProtectionPlans
     private static string Laid(CableInstallation? laid, PlantSpecification plant) => laid is null ? string.Empty
         : plant.Conventions.Installation == InstallationCode.Nfpa70
             ? $"{laid.Circuits} {(laid.Circuits == 1 ? "circuit" : "circuits")}, {Text.N(laid.SurroundC(plant.Site.AmbientMaxC))} °C"
-        : $"{laid.Method}, {(laid.Grouping switch { CableGrouping.Bunched => "bunched", CableGrouping.PerforatedTray => "perforated tray", _ => "ladder" })}, {laid.Circuits} together, "
+        : $"{laid.Method}, "
+            + $"{(laid.Grouping switch { CableGrouping.Bunched => "bunched", CableGrouping.PerforatedTray => "perforated tray", _ => "ladder" })}, {laid.Circuits} together, "
             + $"{Text.N(laid.SurroundC(plant.Site.AmbientMaxC))} °C";
 
     private static double? Plain(Given value) => value.IsKnown ? value.Value : null;

@@ -57,7 +57,8 @@ internal static class StartProtectionChecks
                 : "Relief: a softer start. ") + ProtectionChecks.Caution,
             new Reason(
                 "fuse: rms of the start up to each moment ≤ lower gate at that time; breaker: heat of its class, and I_i ≥ 1.25·κ·I_start",
-                $"{DeviceWords.Of(feeder.Chosen)}; start {Text.N(run.TimeS, 3)} s, largest {Text.N(peakA)} A, first crest κ = {Text.N(feeder.InrushKappa, 3)}",
+                $"{DeviceWords.Of(feeder.Chosen)}; start {Text.N(run.TimeS, 3)} s, largest {Text.N(peakA)} A, first crest κ = "
+                    + $"{Text.N(feeder.InrushKappa, 3)}",
                 "IEC 60269-1, gates; IEC 60947-2 and 60947-4-1",
                 [ReasonInput.Of("largest current of the start", peakA, "A", "simulated start")]));
     }
@@ -73,7 +74,8 @@ internal static class StartProtectionChecks
                 "Relief: let the start reach its speed first. " + ProtectionChecks.Caution,
                 new Reason(
                     "a current that stays above the conventional operating current is cleared",
-                    $"the start does not end: it goes on drawing {Text.N(currentA)} A, {DeviceWords.Of(feeder.Chosen)} clears from {Text.N(gates.ConventionalPu * gates.OverloadA)} A within its conventional time",
+                    $"the start does not end: it goes on drawing {Text.N(currentA)} A, {DeviceWords.Of(feeder.Chosen)} clears from "
+                        + $"{Text.N(gates.ConventionalPu * gates.OverloadA)} A within its conventional time",
                     "IEC 60269-1; IEC 60947-2", []))
             : Check.Lacking("protection.start-passes", feeder.Model.Id, BoardRow.Supply, "Start passes the protective device",
                 ["a start that reaches its speed"]);
@@ -105,7 +107,8 @@ internal static class StartProtectionChecks
             "Relief: a faster trip class that lets the start pass, thermistors, a speed monitor. " + ProtectionChecks.Caution,
             new Reason(
                 "t = τ·ln((x² − x_0²)/(x² − 1.15²)) of the slowest relay of the class, warm ≤ stall time of the motor, warm",
-                $"{Text.N(lockedPu, 3)} times the set current of {Text.N(setA)} A after {Text.N(runningPu, 3)} times in service: within {Text.N(tripS, 3)} s", "IEC 60947-4-1; stall time by the motor's maker",
+                $"{Text.N(lockedPu, 3)} times the set current of {Text.N(setA)} A after {Text.N(runningPu, 3)} times in service: within "
+                    + $"{Text.N(tripS, 3)} s", "IEC 60947-4-1; stall time by the motor's maker",
                 [ReasonInput.Of("stall time, warm", line.StallTimeS.Value, "s", "motor")]));
     }
 

@@ -49,7 +49,9 @@ internal static class SharingChecks
         {
             SharingKind.SpeedFollower => (
                 Verdict.Fails,
-                $"each keeps its own speed without droop on one shaft: the smallest difference of their references winds their controllers up against each other, here to {string.Join(", ", worst.Share.TorquesNm.Select(t => Text.N(t, 3)))} Nm; {Text.N(worst.Share.CirculatingNm, 3)} Nm circulate",
+                "each keeps its own speed without droop on one shaft: the smallest difference of their references winds their "
+                    + $"controllers up against each other, here to {string.Join(", ", worst.Share.TorquesNm.Select(t => Text.N(t, 3)))} "
+                    + $"Nm; {Text.N(worst.Share.CirculatingNm, 3)} Nm circulate",
                 "Relief: speed droop, or followers that take the leader's torque reference."),
             SharingKind.TorqueFollower when scalar.Count > 0 =>
                 (Verdict.Fails, $"{string.Join(", ", scalar)} under scalar control can't take a torque reference",
@@ -66,7 +68,8 @@ internal static class SharingChecks
             SharingKind.Droop => (Verdict.Holds,
                 "no link but start and reference; the speed sags with the load; the loss of a unit is survived", string.Empty),
             SharingKind.TorqueFollower => (Verdict.Holds,
-                "the leader's torque reference reaches every follower, a speed window guards against slip or breakage; without its leader the shaft runs to the window", string.Empty),
+                "the leader's torque reference reaches every follower, a speed window guards against slip or breakage; without its leader "
+                    + "the shaft runs to the window", string.Empty),
             _ => (Verdict.Holds, "each keeps its speed, trims bring the torques together, limits guard the coupling", string.Empty),
         };
         return CheckWriter.Rule(
@@ -92,7 +95,8 @@ internal static class SharingChecks
                 : "Relief: a more exact torque, another way of sharing.",
             new Reason(
                 formula + "; largest deviation of a unit from the mean, % of rated torque",
-                $"{Text.N(worst.TorqueNm)} Nm: {string.Join(", ", worst.Running.Select((i, k) => $"{model.Units[i].Input.DrivePoint.Tag} {Text.N(worst.Share.TorquesNm[k])} Nm"))} at {Text.N(100 * worst.Share.SpeedPu)} % speed",
+                $"{Text.N(worst.TorqueNm)} Nm: "
+                    + $"{string.Join(", ", worst.Running.Select((i, k) => $"{model.Units[i].Input.DrivePoint.Tag} {Text.N(worst.Share.TorquesNm[k])} Nm"))} at {Text.N(100 * worst.Share.SpeedPu)} % speed",
                 Source,
                 [ReasonInput.Of("largest deviation", supply.Defaults.Lineups.ShareImbalancePct, "%", "project default")]),
             worst.Scenario);
@@ -106,7 +110,8 @@ internal static class SharingChecks
         var wanted = model.Shaft.RunOnS;
         var reason = new Reason(
             "the rest carries T·T_N,i/ΣT_N; for ever up to rated current, above it (k² − 1)·t as overload and heat allow",
-            $"without {worst.LostTag} {worst.Tag} gives {Text.N(worst.TorqueNm)} Nm and takes {Text.N(worst.CurrentA)} A: {(double.IsInfinity(worst.TimeS) ? "for ever" : worst.TimeS <= 0 ? $"not at all, beyond {worst.By}" : $"for {Text.N(worst.TimeS, 3)} s by {worst.By}")}",
+            $"without {worst.LostTag} {worst.Tag} gives {Text.N(worst.TorqueNm)} Nm and takes {Text.N(worst.CurrentA)} A: "
+                + $"{(double.IsInfinity(worst.TimeS) ? "for ever" : worst.TimeS <= 0 ? $"not at all, beyond {worst.By}" : $"for {Text.N(worst.TimeS, 3)} s by {worst.By}")}",
             Source + "; overload curve of the converter; IEC 60034-1 for the motor",
             [wanted.IsKnown
                 ? ReasonInput.Of("run on", wanted.Value, "s", "shared shaft")

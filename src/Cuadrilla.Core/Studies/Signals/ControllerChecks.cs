@@ -21,7 +21,8 @@ public static class ControllerChecks
             var used = kind.Sum(c => study.On(c).Count);
             var spare = 100.0 * (all - used) / all;
             var words = SignalWords.Of(kind.Key);
-            yield return CheckWriter.Rule(Id, string.Empty, BoardRow.Plant, $"Spare of {words}", spare >= SparePct - 1e-9 ? Verdict.Holds : Verdict.Tight,
+            yield return CheckWriter.Rule(Id, string.Empty, BoardRow.Plant, $"Spare of {words}",
+                spare >= SparePct - 1e-9 ? Verdict.Holds : Verdict.Tight,
                 "Relief: a further card.", new Reason($"free channels ≥ {Text.N(SparePct)} %",
                     $"{used} of {all} channels used, {Text.N(spare, 3)} % free", SignalChecks.Source, [])).At($"controller/{kind.Key}");
         }

@@ -34,7 +34,8 @@ internal static class OutputLoadChecks
         {
             faults.AddRange(loads.Where(l => l.LimitA <= 0).Select(l => $"{l.Name} does not switch this supply"));
             yield return SignalChecks.Rule(Id, unit, Title, faults, string.Empty, "load, its supply and its suppression fit the output",
-                "Relief: a diode (cathode at plus) or varistor at direct current, resistor and capacitor or varistor at alternating current; an intermediate relay.");
+                "Relief: a diode (cathode at plus) or varistor at direct current, resistor and capacitor or varistor at alternating "
+                    + "current; an intermediate relay.");
         }
         else if (missing.Count > 0 && !loads.Exists(l => l.A > l.LimitA))
         {

@@ -37,13 +37,15 @@ public sealed record PointSignals(Lineup Lineup, DrivePoint Point, SignalPlan Pl
     {
         ArgumentNullException.ThrowIfNull(signal);
         var wanted = signal.Wanted;
-        if (signal.UnitRange is not { } range || (wanted.FullAt.IsKnown ? wanted.FullAt.Value : UsualFull(signal.Facts.Quantity)) is not { } full)
+        if (signal.UnitRange is not { } range
+            || (wanted.FullAt.IsKnown ? wanted.FullAt.Value : UsualFull(signal.Facts.Quantity)) is not { } full)
         {
             return null;
         }
 
         var zero = wanted.ZeroAt.Or(0);
-        return zero == full ? null : new SignalEnds(range, signal.FarRange ?? range, zero, full, wanted.FarZeroAt.Or(zero), wanted.FarFullAt.Or(full),
+        return zero == full ? null : new SignalEnds(range, signal.FarRange ?? range, zero, full, wanted.FarZeroAt.Or(zero),
+            wanted.FarFullAt.Or(full),
             signal.Terminal?.Bits ?? 0);
     }
 

@@ -87,7 +87,8 @@ internal static class SignalChecks
                 : $"{s.Facts.Name}: no free channel of the controller fits"),
         ];
         return Rule(TooFewId, unit, title, faults,
-            $"{unit.Signals.Count(s => s.Terminal is not null)} signals on terminals, {unit.Signals.Count(s => s.Card is not null)} on channels",
+            $"{unit.Signals.Count(s => s.Terminal is not null)} signals on terminals, {unit.Signals.Count(s => s.Card is not null)} on "
+                + "channels",
             "every signal on a terminal of its own, and on a channel where the controller is its other end",
             "Relief: an extension card, the fieldbus for what is not urgent, a further card of the controller.");
     }
@@ -100,7 +101,8 @@ internal static class SignalChecks
                 .Select(g => $"{g.Key}: {string.Join(" and ", g.Select(s => s.Facts.Name))}"),
             .. unit.Signals.Where(s => s.Card is not null)
                 .Select(s => (Signal: s, Others: study.On(s.Card!)[s.Number].Where(o => o != s).ToList())).Where(x => x.Others.Count > 0)
-                .Select(x => $"{x.Signal.Channel}: {x.Signal.Facts.Name}, and {string.Join(", ", x.Others.Select(o => $"{study.Of(o.PointId)!.Point.Tag} {o.Facts.Name}"))}"),
+                .Select(x => $"{x.Signal.Channel}: {x.Signal.Facts.Name}, and "
+                    + $"{string.Join(", ", x.Others.Select(o => $"{study.Of(o.PointId)!.Point.Tag} {o.Facts.Name}"))}"),
         ];
         if (unit.Of(SignalFunction.Run) is not null && unit.Of(SignalFunction.StartPulse) is not null)
         {
@@ -138,7 +140,8 @@ internal static class SignalChecks
 
         return Rule(KindId, unit, "Kinds of signals", faults, "both ends of every signal are of one kind",
             "voltage to voltage, current to current, digital to digital",
-            "Relief: set the terminal of the unit or the card to the same kind; a current into a voltage input needs a resistor of 500 Ω, a voltage into a current input a converter.");
+            "Relief: set the terminal of the unit or the card to the same kind; a current into a voltage input needs a resistor of 500 Ω, "
+                + "a voltage into a current input a converter.");
     }
 
     private static bool FitsWay(PlacedSignal s, ControllerCard card) => s.Facts.IsAnalogue
@@ -148,15 +151,18 @@ internal static class SignalChecks
 
     private static Check Sense(PointSignals unit)
     {
-        var faults = unit.Signals.Where(s => s.Card is not null && !s.Facts.IsAnalogue).Select(s => (s, s.Terminal?.Nature, s.Card!.Kind) switch
+        var faults = unit.Signals.Where(s => s.Card is not null && !s.Facts.IsAnalogue)
+            .Select(s => (s, s.Terminal?.Nature, s.Card!.Kind) switch
         {
             (_, TerminalNature.DigitalInput or TerminalNature.Enable, CardKind.DigitalOutput) when s.Card.Sense != unit.Plan.Sense =>
-                $"{s.Facts.Name}: {s.Channel} switches to {SignalWords.Of(s.Card.Sense)}, the input is active at {SignalWords.Of(unit.Plan.Sense)}",
+                $"{s.Facts.Name}: {s.Channel} switches to {SignalWords.Of(s.Card.Sense)}, the input is active at "
+                    + $"{SignalWords.Of(unit.Plan.Sense)}",
             (_, TerminalNature.DigitalOutput, CardKind.DigitalInput) when s.Card.Sense != DigitalSense.ToZero =>
                 $"{s.Facts.Name}: {s.Terminal!.Name} switches to 0 V, {s.Channel} is active at +24 V",
             _ => null,
         }).OfType<string>().ToList();
-        return Rule(SenseId, unit, "Sink and source", faults, "outputs and inputs are active at the same conductor; contacts of relays fit both",
+        return Rule(SenseId, unit, "Sink and source", faults, "outputs and inputs are active at the same conductor; contacts of relays "
+            + "fit both",
             "an output that sources to an input that sinks, and the other way round",
             "Relief: set the unit's inputs to the other sense, take a relay output, or another card.");
     }
@@ -165,13 +171,15 @@ internal static class SignalChecks
     {
         var open = unit.Terminals!.Where(t => t.Nature is TerminalNature.Enable or TerminalNature.TorqueOff)
             .Where(t => unit.Signals.All(s => s.Terminal?.Name != t.Name)).Select(t => t.Name).ToList();
-        var wired = unit.Signals.Where(s => s.Terminal?.Nature is TerminalNature.Enable or TerminalNature.TorqueOff).Select(s => s.Facts.Name)
+        var wired = unit.Signals.Where(s => s.Terminal?.Nature is TerminalNature.Enable or TerminalNature.TorqueOff)
+            .Select(s => s.Facts.Name)
             .ToList();
         List<string> faults = unit.Plan.EnableLinked
             ? wired.ConvertAll(w => $"{w} is wired, and linked at the unit: the link defeats it")
             : open.ConvertAll(t => $"{t} is open: ready, but it will not run");
         return Rule(EnableId, unit, "Enable", faults,
-            unit.Plan.EnableLinked && open.Count > 0 ? $"{string.Join(" and ", open)} linked at the unit" : "enable and safe torque off are wired",
+            unit.Plan.EnableLinked && open.Count > 0 ? $"{string.Join(" and ", open)} linked at the unit" : "enable and safe torque off "
+                + "are wired",
             "enable and safe torque off wired, or linked at the unit",
             "Relief: wire the enable, or link it where whoever designs the safety permits that.");
     }
@@ -197,7 +205,8 @@ internal static class SignalChecks
 
         if (unit.Plan.StopBy == StopMeans.TorqueOff && unit.Of(SignalFunction.TorqueOff) is null)
         {
-            return Rule(StopId, unit, title, ["the stop is by safe torque off, and no such signal is wired"], string.Empty, "stop as recorded",
+            return Rule(StopId, unit, title, ["the stop is by safe torque off, and no such signal is wired"], string.Empty,
+                "stop as recorded",
                 "Relief: wire safe torque off, or record what the stop depends on.");
         }
 
@@ -214,10 +223,12 @@ internal static class SignalChecks
             : (unit.Of(SignalFunction.SupplyContactor) ?? unit.Signals.FirstOrDefault(s => s.Terminal?.Nature == TerminalNature.Coil))
                 ?.Wanted.Far == FarEnd.Controller);
         return CheckWriter.Rule(StopId, unit.Point.Id, BoardRow.Converter, title, alone ? Verdict.Tight : Verdict.Holds,
-            "Caution: a program or fieldbus may fail to stop it. Whoever designs the safety decides by the risk assessment (ISO 12100, IEC 60204-1, local codes).",
+            "Caution: a program or fieldbus may fail to stop it. Whoever designs the safety decides by the risk assessment (ISO 12100, "
+                + "IEC 60204-1, local codes).",
             new Reason("recorded, never designed here",
                 $"{SignalWords.Of(unit.Plan.StopCategory)}, by {SignalWords.Of(unit.Plan.StopBy)}, as stated by whoever designs the safety"
-                    + (alone && unit.Plan.StopBy != StopMeans.Software ? "; the controller switches it: a program" : string.Empty), Source, []));
+                    + (alone && unit.Plan.StopBy != StopMeans.Software ? "; the controller switches it: a program" : string.Empty),
+                    Source, []));
     }
 
     private static Check Resistor(PointSignals unit)

@@ -74,7 +74,8 @@ public static class SignalPresets
         return point.Converter.IsOnLine() ? SignalJob.OnStarter
             : point.Converter is ConverterChoice.FromCatalogue chosen
                 && data.Converters.GetValueOrDefault(chosen.ItemId)?.Kind == ConverterKind.Servo ? SignalJob.Servo
-            : plant.Lineups.SelectMany(l => l.Arrangements).OfType<RatioFollower>().Any(f => f.Follower.PointId == point.Id) ? SignalJob.Follower
+            : plant.Lineups.SelectMany(l => l.Arrangements).OfType<RatioFollower>().Any(f => f.Follower.PointId == point.Id)
+                ? SignalJob.Follower
             : point.Load switch
             {
                 FanLoad => SignalJob.Fan,
@@ -92,7 +93,8 @@ public static class SignalPresets
     {
         ArgumentNullException.ThrowIfNull(point);
         var of = job == SignalJob.ByDrivePoint ? JobOf(plant, point, data) : job;
-        List<SignalFunction> functions = [.. of == SignalJob.OnStarter && point.Converter is ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta
+        List<SignalFunction> functions = [.. of == SignalJob.OnStarter
+            && point.Converter is ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta
             ? OfContactor : Usual[of]];
         if (point.Brake is HoldingBrake.SpringApplied brake)
         {

@@ -37,7 +37,8 @@ public static class SignalRuns
     {
         ArgumentNullException.ThrowIfNull(unit);
         return unit.Signals.Where(s => s.Wanted.Far != FarEnd.Cabinet && !s.LacksTerminal && !s.LacksChannel)
-            .GroupBy(s => (Kind: SignalFacts.KindOf(s.Wanted.Function, s.UnitRange), To: ToOf(unit, s), Controller: s.Wanted.Far == FarEnd.Controller))
+            .GroupBy(s => (Kind: SignalFacts.KindOf(s.Wanted.Function, s.UnitRange), To: ToOf(unit, s),
+                Controller: s.Wanted.Far == FarEnd.Controller))
             .Select(g => new SignalRun(unit.Point.Id, g.Key.Kind, g.Key.To, g.Key.Controller, [.. g]));
     }
 

@@ -21,7 +21,8 @@ internal static class SignalScalingChecks
             yield break;
         }
 
-        List<string> missing = [.. analogue.Where(s => !s.Wanted.FullAt.IsKnown && unit.Motor is null && s.Facts.Quantity != SignalQuantity.Percent)
+        List<string> missing = [.. analogue.Where(s => !s.Wanted.FullAt.IsKnown && unit.Motor is null
+            && s.Facts.Quantity != SignalQuantity.Percent)
             .Select(s => $"value of {s.Facts.Name} at 100 %, or the motor")];
         List<string> faults = [], holds = [];
         foreach (var signal in analogue)
@@ -34,8 +35,10 @@ internal static class SignalScalingChecks
 
         yield return faults.Count == 0 && missing.Count > 0
             ? SignalChecks.Lacking(Id, unit, Title, missing)
-            : SignalChecks.Rule(Id, unit, Title, faults, holds.Count > 0 ? string.Join("; ", holds) : "no signal whose ends are of one kind",
-                "both ends make the same value of the same signal", "Relief: the same values at 0 and 100 % at both ends, the same live zero.");
+            : SignalChecks.Rule(Id, unit, Title, faults,
+                holds.Count > 0 ? string.Join("; ", holds) : "no signal whose ends are of one kind",
+                "both ends make the same value of the same signal", "Relief: the same values at 0 and 100 % at both ends, the same "
+                    + "live zero.");
     }
 
     private static string Said(PointSignals unit, PlacedSignal signal, SignalEnds ends)
@@ -50,7 +53,8 @@ internal static class SignalScalingChecks
 
         var middle = ends.Signal(50);
         return $"{said}, {Text.N(ends.FarZeroAt)} to {Text.N(ends.FarFullAt)} {name} on {SignalWords.Of(ends.FarRange)} at the other end: "
-            + $"at {Text.N(middle)} {(SignalScaling.IsVoltage(ends.FarRange) ? "V" : "mA")} the one has {Text.N(ends.UnitValue(middle), 3)} {name}, the other {Text.N(ends.FarValue(middle), 3)} {name}";
+            + $"at {Text.N(middle)} {(SignalScaling.IsVoltage(ends.FarRange) ? "V" : "mA")} the one has "
+            + $"{Text.N(ends.UnitValue(middle), 3)} {name}, the other {Text.N(ends.FarValue(middle), 3)} {name}";
     }
 
     // 3000 rpm at 50 Hz is a two-pole motor only.

@@ -76,7 +76,8 @@ public sealed class SignalStudy
             card => ChannelAllotment.Fit(unit.Plan, s.Wanted, s.Terminal, card)));
 
     private static bool NeedsChannel(PlacedSignal signal) =>
-        signal.Wanted is { Far: FarEnd.Controller, Function: not (SignalFunction.Bus or SignalFunction.Encoder or SignalFunction.Thermistor) };
+        signal.Wanted is { Far: FarEnd.Controller,
+            Function: not (SignalFunction.Bus or SignalFunction.Encoder or SignalFunction.Thermistor) };
 
     private static PlacedSignal OnChannel(PlacedSignal signal, IReadOnlyDictionary<string, (ControllerCard Card, int Number)> channels) =>
         channels.TryGetValue(KeyOf(signal.PointId, signal.Wanted), out var channel)

@@ -51,7 +51,8 @@ public sealed record GeneratorFeed(PlantSpecification Plant, SourceStrength.Gene
     public IReadOnlyList<string> Said(IEnumerable<Check> checks)
     {
         var tags = Plant.AllDrivePoints().ToDictionary(p => p.Id, p => p.Tag, StringComparer.Ordinal);
-        return [.. checks.GroupBy(c => c.Title, StringComparer.Ordinal).Select(g => (g.Key, Whose: g.Select(c => tags.GetValueOrDefault(c.DrivePointId))
+        return [.. checks.GroupBy(c => c.Title, StringComparer.Ordinal)
+            .Select(g => (g.Key, Whose: g.Select(c => tags.GetValueOrDefault(c.DrivePointId))
                 .OfType<string>().Distinct(StringComparer.Ordinal).ToList()))
             .Select(g => g.Whose.Count == 0 ? g.Key
                 : $"{g.Key}: {string.Join(", ", g.Whose.Take(Named))}"

@@ -72,7 +72,8 @@ internal static class StartDipChecks
             "Relief: start it by a soft starter or converter, feed it nearer to the source, start it before the rest.",
             new Reason(
                 "Y·V = I with the motor's locked-rotor admittance at its bus; dip = 1 − V_during/V_before",
-                $"bus: {Text.N(100 * dip.AtMotor.BeforePu)} % → {Text.N(100 * dip.AtMotor.DuringPu)} %, dip {Text.N(dip.AtMotor.DipPct, 3)} % (limit {Text.N(limits.Motor)} %); "
+                $"bus: {Text.N(100 * dip.AtMotor.BeforePu)} % → {Text.N(100 * dip.AtMotor.DuringPu)} %, dip "
+                    + $"{Text.N(dip.AtMotor.DipPct, 3)} % (limit {Text.N(limits.Motor)} %); "
                     + $"PCC: dip {Text.N(dip.AtCoupling.DipPct, 3)} % (limit {Text.N(limits.Pcc)} %, {why}); "
                     + $"shortcut S_start/S_sc: {Text.N(dip.ShortcutPct, 3)} %",
                 "docs/methods/start-dip.md",

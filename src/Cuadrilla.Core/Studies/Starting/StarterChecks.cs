@@ -90,7 +90,9 @@ internal static class StarterChecks
             model.Input.Defaults.TightMarginPct, "Relief: a higher current limit, a relieved start of the machine.",
             new Reason(
                 "J·dω/dt = T − T_L; least T/T_L on the way once nothing is raised any more",
-                $"{Text.N(start.TargetRpm)} rpm after {Text.N(run.TimeS, 3)} s; least torque {(limited ? Text.N(100 * start.LeastSurplusPu, 3) : "far above 1000")} % of the load's; peak {Text.N(start.PeakLineA, 3)} A",
+                $"{Text.N(start.TargetRpm)} rpm after {Text.N(run.TimeS, 3)} s; least torque "
+                    + $"{(limited ? Text.N(100 * start.LeastSurplusPu, 3) : "far above 1000")} % of the load's; peak "
+                    + $"{Text.N(start.PeakLineA, 3)} A",
                 Source,
                 Inputs(model, place)),
             place.Scenario);
@@ -103,7 +105,8 @@ internal static class StarterChecks
         place.Scenario, "Relief: let the start reach its speed first; the protection must trip before the stall time of the motor's maker.",
         new Reason(
             "a start that does not end heats winding and rotor without end",
-            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor {(!model.StallTimeS.IsKnown ? "heat not compared, stall time not stated" : $"{Text.N(100 * start.RotorHeatPu.Value, 3)} % of what {Text.N(model.StallTimeS.Value)} s locked would be")}, and rising",
+            $"after {Text.N(start.Run!.TimeS, 3)} s it still draws {Text.N(start.Run.Moments[^1].State.LineCurrentA, 3)} A; rotor "
+                + $"{(!model.StallTimeS.IsKnown ? "heat not compared, stall time not stated" : $"{Text.N(100 * start.RotorHeatPu.Value, 3)} % of what {Text.N(model.StallTimeS.Value)} s locked would be")}, and rising",
             Source,
             Inputs(model, place)))
     { IsRule = true };
@@ -136,8 +139,13 @@ internal static class StarterChecks
             (fitting is null ? "Relief: a shorter start." : $"Relief: trip class {fitting}, a shorter start.")
                 + " The protection must still guard the motor: its maker's stall time decides.",
             new Reason(
-                "dθ/dt = ((I/I_set)² − θ)/τ against 1.15², θ_0 = (I_run/I_set)² when warm, fastest relay of the class; t_trip of the slowest with a locked rotor, warm ≤ stall time; rotor heat against locked-rotor loss × stall time",
-                $"class {Words(trip)}: {Text.N(100 * start.TripHeatPu[trip], 3)} % of its trip level from cold, {Text.N(100 * start.HotTripHeatPu[trip], 3)} % warm{(hot ? ", which counts" : string.Empty)}; locked, warm: trips within {Text.N(start.StallTripPu[trip] * model.StallTimeS.Value, 3)} s; rotor {Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.StallTimeS.Value)} s locked would be",
+                "dθ/dt = ((I/I_set)² − θ)/τ against 1.15², θ_0 = (I_run/I_set)² when warm, fastest relay of the class; t_trip of the "
+                    + "slowest with a locked rotor, warm ≤ stall time; rotor heat against locked-rotor loss × stall time",
+                $"class {Words(trip)}: {Text.N(100 * start.TripHeatPu[trip], 3)} % of its trip level from cold, "
+                    + $"{Text.N(100 * start.HotTripHeatPu[trip], 3)} % warm{(hot ? ", which counts" : string.Empty)}; locked, warm: trips "
+                    + $"within {Text.N(start.StallTripPu[trip] * model.StallTimeS.Value, 3)} s; rotor "
+                    + $"{Text.N(start.Run!.Energy.RotorJ / 1e3, 3)} kJ, {Text.N(rotor, 3)} % of what {Text.N(model.StallTimeS.Value)} s "
+                    + "locked would be",
                 "IEC 60947-4-1 and 60947-4-2, shortest and longest trip time of the class at 7.2 times the set current",
                 [.. Inputs(model, place), ReasonInput.Of("stall time, warm", model.StallTimeS.Value, "s", "motor")]),
             place.Scenario);
@@ -159,7 +167,8 @@ internal static class StarterChecks
             supply.Defaults.TightMarginPct,
             "Relief: fewer starts, a shorter one, a converter.",
             new Reason(
-                "N ≤ what the maker states, else what such motors usually stand; N ≤ 3600·(P_allowed − P_running)/(Q_start − P_running·t); starter: N_rated·(I²t rated)/(I²t of this start)",
+                "N ≤ what the maker states, else what such motors usually stand; N ≤ 3600·(P_allowed − P_running)/(Q_start − "
+                    + "P_running·t); starter: N_rated·(I²t rated)/(I²t of this start)",
                 $"motor: {(stated.IsKnown ? Text.N(stated.Value) + " stated by its maker" : $"{Text.N(usual.UsualPerHour)} to {Text.N(usual.MostPerHour)} usual for its power")}, by heat {(double.IsFinite(start.StartsPerHour) ? Text.N(start.StartsPerHour, 3) : "any number")}, starter: {(double.IsFinite(byStarter) ? Text.N(byStarter, 3) : "not limited")}; wanted {Text.N(wanted)}",
                 Source,
                 [ReasonInput.Of("heat of a start", (start.Run!.Energy.RotorJ + start.Run.Energy.StatorJ) / 1e3, "kJ", "simulated start")]));
@@ -195,8 +204,10 @@ internal static class StarterChecks
             "Relief: a larger starter, a lower limit where the load allows it.",
             new Reason(
                 "motor current ≤ rated current; ∫I²dt of the start ≤ (k·I_rated)²·t of its rating",
-                $"running {Text.N(motorA * share, 3)} A of {Text.N(siteA)} A at the site ({Text.N(item.RatedCurrentA)} A rated); start {Text.N(used, 3)} % of {Text.N(item.StartCurrentPu)} × for {Text.N(item.StartTimeS)} s; "
-                    + $"the limit of {Text.N(settings.CurrentLimitPct)} % of the motor's current is {Text.N(inScale, 3)} % on this starter's scale"
+                $"running {Text.N(motorA * share, 3)} A of {Text.N(siteA)} A at the site ({Text.N(item.RatedCurrentA)} A rated); start "
+                    + $"{Text.N(used, 3)} % of {Text.N(item.StartCurrentPu)} × for {Text.N(item.StartTimeS)} s; "
+                    + $"the limit of {Text.N(settings.CurrentLimitPct)} % of the motor's current is {Text.N(inScale, 3)} % on this "
+                    + "starter's scale"
                     + (settings.InsideDelta ? "; inside the delta: line current/√3. " + Caution : string.Empty),
                 "IEC 60947-4-2 rating form of the catalogue item",
                 [ReasonInput.Of("set current of the motor", motorA, "A", "plate as linked"),
@@ -216,7 +227,8 @@ internal static class StarterChecks
             "Relief: a lower current limit, a stronger bus, a converter.",
             new Reason(
                 "largest 1 − V/V_before over the simulated start, source, standing load and motor as phasors",
-                $"bus: {Text.N(start.DipPct, 3)} % (limit {Text.N(supply.Defaults.DipAtMotorPct)} %); PCC: {Text.N(start.DipAtPccPct, 3)} % (limit {Text.N(pcc)} %, {why})",
+                $"bus: {Text.N(start.DipPct, 3)} % (limit {Text.N(supply.Defaults.DipAtMotorPct)} %); PCC: {Text.N(start.DipAtPccPct, 3)} "
+                    + $"% (limit {Text.N(pcc)} %, {why})",
                 Source,
                 Inputs(model, place)),
             place.Scenario);

@@ -15,7 +15,8 @@ internal static class BrakingChecks
     private const string StopId = "converter.stop-without-braking";
     private const string StopTitle = "Stop without braking";
     private const string Source = "docs/methods/braking.md";
-    private const string Caution = "A brake resistor gets hot enough to burn and to light dust: place, cover and thermal cut-out by its maker's instructions. Cuadrilla designs no safety function.";
+    private const string Caution = "A brake resistor gets hot enough to burn and to light dust: place, cover and thermal cut-out by its "
+        + "maker's instructions. Cuadrilla designs no safety function.";
 
     public static IEnumerable<Check> Of(DrivePointModel model)
     {
@@ -97,7 +98,8 @@ internal static class BrakingChecks
     private static Check Nowhere(DriveOnConverter model, BrakingDemand demand, string back, string why) => new(
         BrakingId, model.Id, BoardRow.Converter, BrakingTitle, Verdict.Fails, demand.PeakW / 1e3, 0, "kW", LimitSense.AtMost, -100,
         string.Empty,
-        $"Relief: {(model.Converter.Item.Brake is { } brake ? $"chopper with {Range(brake, demand)}, " : string.Empty)}a common link with drives that take it, a front end that returns power. " + Caution,
+        $"Relief: {(model.Converter.Item.Brake is { } brake ? $"chopper with {Range(brake, demand)}, " : string.Empty)}a common link with "
+            + "drives that take it, a front end that returns power. " + Caution,
         new Reason("P_back = −(P_shaft + losses) > 0", $"{back}; {why}", Source, Inputs(model.Converter.Item)));
 
     private static Check Resistor(DriveOnConverter model, Braking.Resistor resistor, ChopperLimits brake,
@@ -130,7 +132,8 @@ internal static class BrakingChecks
             $"Relief: {range}, at least {Text.N(leastKw, 3)} kW continuous. " + Caution,
             new Reason(
                 "R_min ≤ R ≤ U_chopper²/P_peak; in any stretch t: ∫P·dt ≤ k(t)·P_continuous·t, over the window k = 1",
-                $"{back}; {range}; chosen {Text.N(ohm)} Ω, {Text.N(resistor.ContinuousKw.Value)} kW; hottest {hot.What}: {Text.N(loading.EnergyJ / 1e3)} kJ in {Text.N(loading.TimeS, 3)} s, "
+                $"{back}; {range}; chosen {Text.N(ohm)} Ω, {Text.N(resistor.ContinuousKw.Value)} kW; hottest {hot.What}: "
+                    + $"{Text.N(loading.EnergyJ / 1e3)} kJ in {Text.N(loading.TimeS, 3)} s, "
                     + $"stands {Text.N(loading.PermittedPu * rating.ContinuousW * loading.TimeS / 1e3)} kJ"
                         + (resistor.Pulses.Count > 0 ? string.Empty : " as wire-wound resistors usually do"),
                 Source, [.. Inputs(model.Converter.Item),
@@ -180,8 +183,10 @@ internal static class BrakingChecks
             _ => (StopStudy.ShortestS(model, 1), 0.0, "losses and the link's capacitor only"),
         };
         var reason = new Reason(
-            "t = ∫J·dω/(T_absorbed + T_load), T_absorbed such that losses and the link's capacitor take all that returns; with direct current its own torque, the rotor takes ½·J·ω²",
-            $"{how}: {Text.N(time, 3)} s from {Text.N(model.Load.RatedSpeedRpm)} rpm, wanted {Text.N(wanted, 3)} s{(heatPct > 0 ? $"; rotor at {Text.N(heatPct, 3)} % of what it stands" : string.Empty)}",
+            "t = ∫J·dω/(T_absorbed + T_load), T_absorbed such that losses and the link's capacitor take all that returns; with direct "
+                + "current its own torque, the rotor takes ½·J·ω²",
+            $"{how}: {Text.N(time, 3)} s from {Text.N(model.Load.RatedSpeedRpm)} rpm, wanted {Text.N(wanted, 3)} "
+                + $"s{(heatPct > 0 ? $"; rotor at {Text.N(heatPct, 3)} % of what it stands" : string.Empty)}",
             Source,
             [ReasonInput.Of("all masses", model.Load.InertiaKgM2.Value + model.Motor.Plate.InertiaKgM2, "kg·m²", "load and motor")]);
         const string relief = "Relief: a longer stop, chopper and resistor, a front end that returns power.";

@@ -10,7 +10,8 @@ namespace Cuadrilla.Core.Studies.Sun;
 internal static class SunChecks
 {
     private const string Caution =
-        "Modules are live in daylight, arcs of direct current do not go out by themselves: licensed people, by local codes and the makers' instructions.";
+        "Modules are live in daylight, arcs of direct current do not go out by themselves: licensed people, by local codes and the "
+            + "makers' instructions.";
 
     private const string Source = "IEC 62548, 60364-7-712 (verify); docs/methods/pv-string.md";
 
@@ -54,7 +55,8 @@ internal static class SunChecks
         return CheckWriter.Judged(id, model.Id, BoardRow.Supply, title, n * cold, limit.V, "V", LimitSense.AtMost, 0,
             $"Relief: at most {feed.MostInSeries} modules in series. " + Caution,
             new Reason("U = n·U_oc·(1 + β·(T_min − 25)); at most the least of converter, modules and switchgear",
-                $"{n}·{Text.N(cold)} = {Text.N(n * cold)} V at {Text.N(feed.Sun.Place.ColdestC.Value)} °C; {limit.Whose}: {Text.N(limit.V)} V (converter {Text.N(feed.ConverterV!.Value)} V)",
+                $"{n}·{Text.N(cold)} = {Text.N(n * cold)} V at {Text.N(feed.Sun.Place.ColdestC.Value)} °C; {limit.Whose}: "
+                    + $"{Text.N(limit.V)} V (converter {Text.N(feed.ConverterV!.Value)} V)",
                 Source,
                 [ReasonInput.Of("open-circuit voltage", feed.Module.UocV, "V", "module"),
                     ReasonInput.Of("its change", feed.Module.UocPctPerK, "%/K", "module")]));
@@ -80,17 +82,21 @@ internal static class SunChecks
         var asked = load.RatedSpeedRpm;
         var begins = load is Loads.FluidMachineModel pump ? pump.FlowBeginsAtRpm : 0;
         var reason = new Reason("U_motor = n·U_mp(T_cell)/√2 − filter − cable; full flux to n_N·U_motor/U_linked",
-            $"cells {Text.N(cellC)} °C: {n}·{Text.N(hot)} = {Text.N(n * hot)} V, {Text.N(feed.MotorV(cellC, n))} V at the motor linked for {Text.N(fitted.Connected.LinkedVoltageV)} V: full flux to {Text.N(hz, 3)} Hz, {Text.N(rpm)} rpm of {Text.N(asked)} rpm; water comes from {Text.N(begins)} rpm on",
+            $"cells {Text.N(cellC)} °C: {n}·{Text.N(hot)} = {Text.N(n * hot)} V, {Text.N(feed.MotorV(cellC, n))} V at the motor linked "
+                + $"for {Text.N(fitted.Connected.LinkedVoltageV)} V: full flux to {Text.N(hz, 3)} Hz, {Text.N(rpm)} rpm of "
+                + $"{Text.N(asked)} rpm; water comes from {Text.N(begins)} rpm on",
             "docs/methods/pv-string.md; above that the study holds the speed back, since the flux would weaken",
             [ReasonInput.Of("voltage at greatest power", feed.Module.UmpV, "V", "module"),
                 ReasonInput.Of("its change", feed.Module.UmpPctPerK, "%/K", "module")]);
         const string relief =
-            "Fewer volts than the motor's are usual on the sun. Relief: a motor linked in delta for a lower voltage (230 V), more modules in series where the cold string permits, a boost stage. Whether the water is enough all the same is another check.";
+            "Fewer volts than the motor's are usual on the sun. Relief: a motor linked in delta for a lower voltage (230 V), more modules "
+                + "in series where the cold string permits, a boost stage. Whether the water is enough all the same is another check.";
         if (feed.LeastLinkV is { } link && n * hot < link)
         {
             return CheckWriter.Judged(id, model.Id, BoardRow.Supply, "Link voltage on a hot noon", n * hot, link, "V",
                 LimitSense.AtLeast, 0,
-                "Relief: more modules in series where the cold string permits, a converter of a lower voltage, or its maker's own least voltage on arrays.",
+                "Relief: more modules in series where the cold string permits, a converter of a lower voltage, or its maker's own least "
+                    + "voltage on arrays.",
                 new Reason("n·U_mp(T_cell) ≥ voltage at which the converter trips for want of it", reason.WithNumbers
                     + $"; the converter trips below {Text.N(link)} V", Source, reason.Inputs));
         }
@@ -126,7 +132,10 @@ internal static class SunChecks
         var needs = PvString.NeedsFuses(module, strings);
         var fits = fitted.IsKnown && fitted.Value >= low && fitted.Value <= high;
         var words =
-            $"the others feed {Text.N((strings - 1) * PvString.StringA(module))} A into a faulty string, a module stands {Text.N(module.FuseA)} A; fuses from {Text.N(low)} to {Text.N(high)} A{(proposed is { } p ? $": {Text.N(p)} A" : ": none fits")}; {(fitted.IsKnown ? $"fitted {Text.N(fitted.Value)} A" : "none are fitted")}";
+            $"the others feed {Text.N((strings - 1) * PvString.StringA(module))} A into a faulty string, a module stands "
+                + $"{Text.N(module.FuseA)} A; fuses from {Text.N(low)} to {Text.N(high)} "
+                + $"A{(proposed is { } p ? $": {Text.N(p)} A" : ": none fits")}; "
+                + $"{(fitted.IsKnown ? $"fitted {Text.N(fitted.Value)} A" : "none are fitted")}";
         return CheckWriter.Rule(id, model.Id, BoardRow.Supply, title,
             fits || (!needs && !fitted.IsKnown) ? Verdict.Holds : Verdict.Fails,
             (needs || fitted.IsKnown
@@ -162,7 +171,8 @@ internal static class SunChecks
             $"Relief: class DC-PV2 from {Text.N(volts)} V and {Text.N(amps)} A, within reach of the converter. " + Caution,
             new Reason("rated voltage ≥ cold string, rated current ≥ k·I_sc of all strings, DC-PV2, within reach",
                 wrong.Count == 0
-                    ? $"{Text.N(strings.IsolatorV.Value)} V ≥ {Text.N(volts)} V, {Text.N(strings.IsolatorA.Value)} A ≥ {Text.N(amps)} A, DC-PV2, within reach"
+                    ? $"{Text.N(strings.IsolatorV.Value)} V ≥ {Text.N(volts)} V, {Text.N(strings.IsolatorA.Value)} A ≥ {Text.N(amps)} A, "
+                        + "DC-PV2, within reach"
                     : string.Join("; ", wrong), "IEC 60947-3, IEC 62548 (verify)", []));
     }
 
@@ -212,7 +222,8 @@ internal static class SunChecks
         var check = CheckWriter.Judged(id, model.Id, BoardRow.Supply, title, amps, capacity, "A", LimitSense.AtMost, 0,
             "Relief: a thicker cable, or two.",
             new Reason("k·I_sc of all strings ≤ I_z at 70 °C of air; drop 2·R·I_mp/(n·U_mp)",
-                $"{Text.N(amps)} A against {Text.N(tabled)}·{Text.N(factor, 3)} = {Text.N(capacity)} A; {Text.N(drop, 3)} % lost at greatest power",
+                $"{Text.N(amps)} A against {Text.N(tabled)}·{Text.N(factor, 3)} = {Text.N(capacity)} A; {Text.N(drop, 3)} % lost at "
+                    + "greatest power",
                 "IEC 60364-5-52, method E, XLPE; IEC 62548 (verify)", []));
         return drop > DropLimitPct
             ? check.AtBestTight($"more than {Text.N(DropLimitPct)} % lost", "Relief: a thicker cable: the drop is paid in water.")

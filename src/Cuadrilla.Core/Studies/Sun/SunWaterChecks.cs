@@ -46,9 +46,12 @@ internal static class SunWaterChecks
         var name = System.Globalization.CultureInfo.InvariantCulture.DateTimeFormat.GetMonthName(year.WorstMonth + 1);
         var check = CheckWriter.Judged(id, model.Id, BoardRow.Load, title, month.WaterM3PerDay, month.DemandM3PerDay!.Value, "m³",
             LimitSense.AtLeast, model.Input.Defaults.TightMarginPct,
-            "Relief: more modules, another tilt for the worst month, a pump that fits the head better; the page Supplies sweeps arrays and pumps.",
+            "Relief: more modules, another tilt for the worst month, a pump that fits the head better; the page Supplies sweeps arrays "
+                + "and pumps.",
             new Reason("every hour: light → cells → power → speed → water; the month in which water over demand is least",
-                $"{name}: {Text.N(month.WaterM3PerDay)} m³ a day in {Text.N(month.PumpingHours, 3)} h, {Text.N(month.DemandM3PerDay!.Value)} m³ wanted ({Text.N(100 * worst, 3)} %); year {Text.N(year.WaterM3)} m³ from {Text.N(year.UsedKwh)} of {Text.N(year.EnergyKwh)} kWh",
+                $"{name}: {Text.N(month.WaterM3PerDay)} m³ a day in {Text.N(month.PumpingHours, 3)} h, "
+                    + $"{Text.N(month.DemandM3PerDay!.Value)} m³ wanted ({Text.N(100 * worst, 3)} %); year {Text.N(year.WaterM3)} m³ from "
+                    + $"{Text.N(year.UsedKwh)} of {Text.N(year.EnergyKwh)} kWh",
                 Method + (hourly ? "; light and air as measured" : "; clearness is a mean of the month: single days give less"),
                 [ReasonInput.Of("array", study.Feed.ArrayKw!.Value, "kW", "strings"),
                     ReasonInput.Of("pump at rated speed", study.Pump.RatedKw, "kW", "load, motor, converter")]));
@@ -92,7 +95,8 @@ internal static class SunWaterChecks
         return CheckWriter.Judged(id, model.Id, BoardRow.Motor, title, starts, pumping.StartsPerDay.Value, string.Empty, LimitSense.AtMost,
             0, "Relief: a longer pause before a restart, a tank level with some distance between start and stop.",
             new Reason("at most 1 + pumping hours of the longest day over (pause + delay of the stop): clouds can do no more",
-                $"1 + {Text.N(60 * year.LongestPumpingH)} min / {Text.N(cycleMin, 3)} min = {Text.N(starts)}; the hours by themselves show {year.MostStartsPerDay}",
+                $"1 + {Text.N(60 * year.LongestPumpingH)} min / {Text.N(cycleMin, 3)} min = {Text.N(starts)}; the hours by themselves "
+                    + $"show {year.MostStartsPerDay}",
                 Method + "; starts permitted by the motor's maker", []));
     }
 

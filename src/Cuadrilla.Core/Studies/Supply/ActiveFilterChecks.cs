@@ -28,7 +28,8 @@ internal static class ActiveFilterChecks
                 yield return CheckWriter.Judged(
                     "harmonics.active-filter", string.Empty, BoardRow.Plant, title, asked, filter.RatedCurrentA, "A", LimitSense.AtMost,
                     supply.Defaults.TightMarginPct,
-                    "Relief: a larger filter, chokes or other front ends at the largest drives. Beyond its current it removes only a part of each order.",
+                    "Relief: a larger filter, chokes or other front ends at the largest drives. Beyond its current it removes only a part "
+                        + "of each order.",
                     new Reason(
                         "I = √(ΣI_h²) over the orders 2…25 that its bus and all behind it draw, 95 % of each",
                         $"{Text.N(asked, 3)} A of {Text.N(filter.RatedCurrentA, 3)} A",

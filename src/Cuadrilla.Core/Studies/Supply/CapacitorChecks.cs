@@ -60,7 +60,8 @@ internal static class CapacitorChecks
                 element.Steps > 1 ? "another number of steps" : null, "fewer harmonics at that order"),
             new Reason(
                 "|Z_h| with the bank over |Z_h| without it at its bus, largest of the orders that the front ends draw",
-                $"order {bank.GainOrder}: {Text.N(bank.Gain, 3)} times; {(double.IsNaN(bank.ResonantOrder) ? "no maximum of the impedance beside the fundamental" : $"the impedance is largest at {Text.N(bank.ResonantOrder, 3)} times the line frequency")}",
+                $"order {bank.GainOrder}: {Text.N(bank.Gain, 3)} times; "
+                    + $"{(double.IsNaN(bank.ResonantOrder) ? "no maximum of the impedance beside the fundamental" : $"the impedance is largest at {Text.N(bank.ResonantOrder, 3)} times the line frequency")}",
                 Source, [ReasonInput.Of("permitted", supply.Defaults.Harmonics.ResonanceGain, "×", "project default")]),
             scenario);
     }
@@ -96,8 +97,10 @@ internal static class CapacitorChecks
             byVoltage ? "Relief: capacitors of a higher rated voltage, fewer harmonics."
                 : "Relief: a reactor in front of the capacitors, capacitors of a higher rated voltage, fewer harmonics.",
             new Reason(
-                "I = √(V_1² + Σ(|Y_h|/|Y_1|·V_h)²)·I_1, U_C = √(V_1² + Σ(I_h/h)²)·U/(1 − p), in parts of the capacitors' rated current and voltage",
-                $"current {Text.N(current, 3)} pu (limit {Text.N(limits.CapacitorCurrentPu)}){(isStated ? $", voltage {Text.N(voltage, 3)} pu (limit {Text.N(limits.CapacitorVoltagePu)}): {Text.N(carriedV)} V carried at {Text.N(nominalV)} V, {Text.N(ratedV)} V rated{(element.CapacitorRatedV.IsKnown ? string.Empty : " (not stated: taken as its bus's)")}" : ", rated voltage of the capacitors not stated")}; order {bank.WorstOrder} adds most; the line's own 5th and 7th included",
+                "I = √(V_1² + Σ(|Y_h|/|Y_1|·V_h)²)·I_1, U_C = √(V_1² + Σ(I_h/h)²)·U/(1 − p), in parts of the capacitors' rated current "
+                    + "and voltage",
+                $"current {Text.N(current, 3)} pu (limit "
+                    + $"{Text.N(limits.CapacitorCurrentPu)}){(isStated ? $", voltage {Text.N(voltage, 3)} pu (limit {Text.N(limits.CapacitorVoltagePu)}): {Text.N(carriedV)} V carried at {Text.N(nominalV)} V, {Text.N(ratedV)} V rated{(element.CapacitorRatedV.IsKnown ? string.Empty : " (not stated: taken as its bus's)")}" : ", rated voltage of the capacitors not stated")}; order {bank.WorstOrder} adds most; the line's own 5th and 7th included",
                 Source + "; IEC 60831-1",
                 [ReasonInput.Of("rated voltage of the capacitors", ratedV, "V",
                     element.CapacitorRatedV.IsKnown ? element.Name : "nominal voltage of the bus")]),

@@ -59,7 +59,8 @@ internal static class EquipmentChecks
         var reference = current.RmsA;
         var needed = limits.Needed(current.Orders, reference, rated.Draw.Phases.Count == 3, rated.FifthDeg);
         var says = needed is var (ratio, by)
-            ? $"it needs R_sce {Text.N(ratio)}: {Text.N(ratio * Math.Sqrt(3) * bus.NominalVoltageV * reference / 1e6, 3)} MVA at its bus ({by})"
+            ? $"it needs R_sce {Text.N(ratio)}: {Text.N(ratio * Math.Sqrt(3) * bus.NominalVoltageV * reference / 1e6, 3)} MVA at its bus "
+                + $"({by})"
             : "no row of the standard admits it";
         if (reference <= limits.FromA || reference > limits.ToA)
         {

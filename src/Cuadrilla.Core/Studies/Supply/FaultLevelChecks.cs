@@ -44,7 +44,8 @@ internal static class FaultLevelChecks
                 PlantMeans.Relief(new PlantMeans(supply).OpenCoupler(scenario), "stronger switchgear", "a reactor") + " " + Caution,
                 new Reason(
                     "I_k = c_max·U/(√3·|Z|) + ΣI_LR of motors on the line at the bus, transformers by K_T, all paths in parallel",
-                    $"{Text.N(WithstandCurrents.CMax(supply.Plant, bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + {Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
+                    $"{Text.N(WithstandCurrents.CMax(supply.Plant, bus.NominalVoltageV))}·{Text.N(bus.NominalVoltageV)} V/(√3·|Z|) + "
+                        + $"{Text.N(motorsA / 1e3)} kA of motors = {Text.N(faultA / 1e3)} kA",
                     "IEC 60909-0, largest currents; peak and thermal withstand are the switchgear maker's",
                     [ReasonInput.Of("withstand of the switchgear", bus.WithstandKa.Value, "kA", bus.Name)]),
                 scenario).At(bus.Id);
@@ -102,7 +103,8 @@ internal static class FaultLevelChecks
             ConverterId, model.Id, BoardRow.Supply, title, faultA / 1e3, withstand, "kA", LimitSense.AtMost, supply.Defaults.TightMarginPct,
             string.Empty,
             new Reason(
-                "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), Z_bus with motors on the line and K_T, against the rated conditional short-circuit current",
+                "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), Z_bus with motors on the line and K_T, against the rated conditional "
+                    + "short-circuit current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(withstand)} kA",
                 "IEC 60909-0; IEC 61800-5-1; the maker's fuses or breaker are part of the rating",
                 [
@@ -126,7 +128,8 @@ internal static class FaultLevelChecks
             ? check with
             {
                 Verdict = Verdict.Tight,
-                Relief = $"Holds only with the fuses or breaker that the rating of {Text.N(withstand)} kA names; with any other protection the unit is rated {Text.N(plainKa)} kA. " + Caution,
+                Relief = $"Holds only with the fuses or breaker that the rating of {Text.N(withstand)} kA names; with any other "
+                    + $"protection the unit is rated {Text.N(plainKa)} kA. " + Caution,
             }
             : check;
     }
@@ -161,7 +164,8 @@ internal static class FaultLevelChecks
             PlantMeans.Relief("current-limiting fuses as the maker states", new PlantMeans(supply).OpenCoupler(scenario))
                 + " A fuse of its own for each member of the bus keeps one fault from the others. " + Caution,
             new Reason(
-                "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), motors on the line in Z_bus, against the module's rated conditional short-circuit current",
+                "I_k = c_max·U/(√3·|Z_bus + Z_feeder|), motors on the line in Z_bus, against the module's rated conditional short-circuit "
+                    + "current",
                 $"{Text.N(faultA / 1e3)} kA against {Text.N(module.ShortCircuitKa)} kA",
                 "IEC 60909-0; IEC 61800-5-1; the maker's fuses are part of the rating",
                 []),

@@ -44,7 +44,8 @@ internal static class FrontSolver
         drive.Item.FrontEnd is FrontEnd.Diode or FrontEnd.SinglePhase
             && place.SeenOhm.Imaginary + drive.Item.LineSideH(place.FrequencyHz) <= 0
             ? new RectifierResult.NoSteadyState(
-                "Nothing limits its line current: an infinite source on its own bus, no reactance in feeder or unit. State the fault level, the feeder or a choke.")
+                "Nothing limits its line current: an infinite source on its own bus, no reactance in feeder or unit. State the fault "
+                    + "level, the feeder or a choke.")
             : null;
 
     /// <summary>The circuit of a diode front end; null for those told by closed form or catalogue data.</summary>

@@ -49,7 +49,8 @@ internal static class GeneratorChecks
             "Relief: less at once, a larger generator. What comes back must not exceed what else is drawn: a generator takes little back.",
             new Reason(
                 "|ΣS|/S_N and ΣP/P_N, losses of transformers with the fundamental included",
-                $"{Text.N(power.Magnitude / 1e3)} kVA of {Text.N(generator.TotalKva())}, {Text.N(power.Real / 1e3)} kW of {Text.N(generator.TotalKw())} kW",
+                $"{Text.N(power.Magnitude / 1e3)} kVA of {Text.N(generator.TotalKva())}, {Text.N(power.Real / 1e3)} kW of "
+                    + $"{Text.N(generator.TotalKw())} kW",
                 "ISO 8528-1; docs/methods/supply-network.md",
                 [ReasonInput.Of("rated power", generator.TotalKva(), "kVA", "generator, all sets"),
                     ReasonInput.Of("rated active power", generator.TotalKw(), "kW", "generator, all sets")]),

@@ -54,7 +54,8 @@ internal static class PccChecks
         var tdd = worst.Pcc.TddPct(demand.CurrentA);
         var reason = new Reason(
             "TDD = 100·√(ΣI_h²)/I_L, h = 2…50, phasors of all rectifiers added",
-            $"100·{Text.N(worst.Pcc.HarmonicA)}/{Text.N(demand.CurrentA)} = {Text.N(tdd)} % (THDi of the present current: {Text.N(worst.Pcc.ThdiPct)} %, another ratio); limit for Isc/IL = {Text.N(demand.Ratio)}",
+            $"100·{Text.N(worst.Pcc.HarmonicA)}/{Text.N(demand.CurrentA)} = {Text.N(tdd)} % (THDi of the present current: "
+                + $"{Text.N(worst.Pcc.ThdiPct)} %, another ratio); limit for Isc/IL = {Text.N(demand.Ratio)}",
             $"{limits.Source}, {limits.Edition}",
             demand.Inputs());
         return CheckWriter.Judged(
@@ -73,7 +74,8 @@ internal static class PccChecks
             .MaxBy(x => x.Pct / x.Limit);
         var reason = new Reason(
             "100·I_h/I_L for each order against its band; the nearest is shown",
-            $"order {order}: 100·{Text.N(Largest(scenario, order))}/{Text.N(demand.CurrentA)} = {Text.N(pct)} %, limit {Text.N(limit)} % for Isc/IL = {Text.N(demand.Ratio)}",
+            $"order {order}: 100·{Text.N(Largest(scenario, order))}/{Text.N(demand.CurrentA)} = {Text.N(pct)} %, limit {Text.N(limit)} % "
+                + $"for Isc/IL = {Text.N(demand.Ratio)}",
             $"{limits.Source}, {limits.Edition}",
             demand.Inputs());
         return CheckWriter.Judged(
@@ -109,7 +111,8 @@ internal static class PccChecks
         var bySingle = single / row.EachPct > thdv / row.ThdPct;
         var reason = new Reason(
             "Y_h·V_h = −I_h on the network of each order, THDv = √(ΣV_h²)/V_1; each order and the total have a limit, the nearer is shown",
-            $"THDv {Text.N(thdv)} % (limit {Text.N(row.ThdPct)} %); largest order {order}: {Text.N(single)} % (limit {Text.N(row.EachPct)} %)",
+            $"THDv {Text.N(thdv)} % (limit {Text.N(row.ThdPct)} %); largest order {order}: {Text.N(single)} % (limit "
+                + $"{Text.N(row.EachPct)} %)",
             $"{limits.Source}, {limits.Edition}",
             [
                 ReasonInput.Of("nominal voltage at the PCC", nominal, "V", "plant"),

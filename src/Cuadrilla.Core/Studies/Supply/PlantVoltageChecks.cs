@@ -44,8 +44,11 @@ internal static class PlantVoltageChecks
                 PlantMeans.Relief(means.Chokes(bus.Id), means.MorePulses(bus.Id), means.Detuning(), means.OtherVectorGroup(bus.Id),
                     "a stronger transformer"),
                 new Reason(
-                    "Y_h·V_h = −I_h on the network of each order, the line's own distortion added as if in phase; each order and the total have a level, the nearest is shown",
-                    $"THDv {Text.N(worst.Bus.TotalThdvPct)} % ({Text.N(level.ThdPct)} %), the plant's own share {Text.N(worst.Bus.ThdvPct)} %; {(worst.Order == 0 ? "the total decides" : $"order {worst.Order}: {Text.N(worst.Pct)} % ({Text.N(worst.Level)} %)")}; class {level.Number}",
+                    "Y_h·V_h = −I_h on the network of each order, the line's own distortion added as if in phase; each order and the "
+                        + "total have a level, the nearest is shown",
+                    $"THDv {Text.N(worst.Bus.TotalThdvPct)} % ({Text.N(level.ThdPct)} %), the plant's own share "
+                        + $"{Text.N(worst.Bus.ThdvPct)} %; "
+                        + $"{(worst.Order == 0 ? "the total decides" : $"order {worst.Order}: {Text.N(worst.Pct)} % ({Text.N(worst.Level)} %)")}; class {level.Number}",
                     $"{levels.Source}, {levels.Edition}; interharmonics and the band from 2 to 150 kHz are not computed",
                     [ReasonInput.Of("class", level.Number, string.Empty, bus.EnvironmentClass.IsKnown ? bus.Name : "project default")]),
                 worst.ScenarioName).At(bus.Id);

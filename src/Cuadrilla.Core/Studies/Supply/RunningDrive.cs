@@ -17,7 +17,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Feed, Complex FeederOhm, MotorPlate? Armature,
     OperatingPoint Point, string BusId)
 {
-    /// <summary>Voltage of its two conductors over that between phases, where its lineup says between what it stands; null: by what the unit
+    /// <summary>Voltage of its two conductors over that between phases, where its lineup says between what it stands; null: by what the
+    /// unit
     /// is made for.</summary>
     public double? LoopPu { get; init; }
 

@@ -74,7 +74,9 @@ internal static class TransformerChecks
             oil
                 ? "100·I_rms/(I_rated·I_max), I_max = √((1 + P_EC + P_OSL)/(1 + F_HL·P_EC + F_STR·P_OSL))"
                 : "100·I_rms/(I_rated·I_max), I_max = √((1 + P_EC)/(1 + F_HL·P_EC)), F_HL = Σ(h·I_h)²/ΣI_h²",
-            $"100·{Text.N(state.RmsA)}/({Text.N(state.RatedA)}·{Text.N(state.Heat?.MaxCurrentPu ?? 1)}) = {Text.N(state.LoadingPct)} %, F_HL = {Text.N(state.Heat?.HarmonicLossFactor ?? 1)}, K = {Text.N(state.KFactor)}{(share.Assumed.Length > 0 ? "; " + share.Assumed : string.Empty)}",
+            $"100·{Text.N(state.RmsA)}/({Text.N(state.RatedA)}·{Text.N(state.Heat?.MaxCurrentPu ?? 1)}) = {Text.N(state.LoadingPct)} %, "
+                + $"F_HL = {Text.N(state.Heat?.HarmonicLossFactor ?? 1)}, K = "
+                + $"{Text.N(state.KFactor)}{(share.Assumed.Length > 0 ? "; " + share.Assumed : string.Empty)}",
             "IEEE C57.110; all scenarios, worst named",
             [
                 ReasonInput.Of("rms current at its fed side", state.RmsA, "A", "drives, loads and capacitors behind it"),

@@ -24,7 +24,8 @@ internal static class UnbalanceCheck
                 "diode front ends with choke: they stand unbalance better than those without"),
             new Reason(
                 "U_2/U_1 ≤ limit",
-                $"{Text.N(unbalance)} % against {Text.N(defaults.UnbalancePct)} %; each front end is solved with it, the worst phase is judged",
+                $"{Text.N(unbalance)} % against {Text.N(defaults.UnbalancePct)} %; each front end is solved with it, the worst phase is "
+                    + "judged",
                 "IEC 61000-2-4; motors on the line: IEC 60034-26",
                 [ReasonInput.Of("negative-sequence voltage", unbalance, "%", "source")]));
     }

@@ -39,8 +39,10 @@ internal static class VoltageChecks
                 byLow ? PlantMeans.Relief(tap, "a stronger transformer", "less load at once")
                     : PlantMeans.Relief(tap, new PlantMeans(supply).CapacitorsOff()),
                 new Reason(
-                    "V = s·t − (1 − V_nominal)/(s·t), s the source's voltage, t the no-load voltages of the transformers; holds within 95 to 105 %, tight to 90 and 110 %",
-                    $"lowest {Text.N(range.LowestPct)} % in '{range.LowestScenario}', highest {Text.N(range.HighestPct)} % in '{range.HighestScenario}'; no-load voltage {Text.N(100 * range.NoLoadPu)} %"
+                    "V = s·t − (1 − V_nominal)/(s·t), s the source's voltage, t the no-load voltages of the transformers; holds within 95 "
+                        + "to 105 %, tight to 90 and 110 %",
+                    $"lowest {Text.N(range.LowestPct)} % in '{range.LowestScenario}', highest {Text.N(range.HighestPct)} % in "
+                        + $"'{range.HighestScenario}'; no-load voltage {Text.N(100 * range.NoLoadPu)} %"
                         + (source.LowestPct.IsKnown && source.HighestPct.IsKnown
                             ? string.Empty
                             : "; the source's range is not stated and taken as none"),

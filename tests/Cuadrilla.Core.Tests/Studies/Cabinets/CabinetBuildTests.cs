@@ -38,7 +38,8 @@ public sealed class CabinetBuildTests
     [InlineData(36, Verdict.Holds)]
     public void A_cooler_stays_above_the_dew_point(double cooledC, Verdict verdict)
     {
-        var plant = With(0, CabinetBuild.Open with { Cooling = CabinetCooling.Cooled, CoolerW = 20_000, CooledC = cooledC, HumidityPct = 80 });
+        var plant = With(0, CabinetBuild.Open with { Cooling = CabinetCooling.Cooled, CoolerW = 20_000, CooledC = cooledC,
+            HumidityPct = 80 });
         Assert.All(Assessor.Run(plant).Checks.Where(c => c.Id == "cabinet.heat" && c.Verdict != Verdict.NeedsData),
             c => Assert.Equal(verdict, c.Verdict));
     }
@@ -50,7 +51,8 @@ public sealed class CabinetBuildTests
     public void A_dc_busbar_carries_its_members(double ratedA, Verdict verdict)
     {
         var plant = With(2, Fans with { DcBusbarA = ratedA });
-        var check = Assessor.Run(plant).Checks.Single(c => c.Id == "cabinet.busbar" && c.ElementId.EndsWith("/dc", StringComparison.Ordinal));
+        var check = Assessor.Run(plant).Checks.Single(c => c.Id == "cabinet.busbar"
+            && c.ElementId.EndsWith("/dc", StringComparison.Ordinal));
         Assert.Equal(verdict, check.Verdict);
     }
 
@@ -63,7 +65,8 @@ public sealed class CabinetBuildTests
         var members = study.Units.Where(u => u.Kind == CabinetUnitKind.Converter).ToList();
         var powers = Demo.Scenarios.Select(s => members.Sum(u => u.LinkW(s)!.Value)).ToList();
         Assert.Equal(powers.Max() / (1.35 * 0.9 * 400), study.DcBusbarA(sections[0], 400)!.Value, 6);
-        Assert.Equal(sections.Select(s => study.DcBusbarA(s, 400)!.Value).OrderDescending(), sections.Select(s => study.DcBusbarA(s, 400)!.Value));
+        Assert.Equal(sections.Select(s => study.DcBusbarA(s, 400)!.Value).OrderDescending(),
+            sections.Select(s => study.DcBusbarA(s, 400)!.Value));
     }
 
     private static CabinetStudy Study(int lineup, CabinetBuild build)

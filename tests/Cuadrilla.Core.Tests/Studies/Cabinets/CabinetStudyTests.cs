@@ -30,7 +30,8 @@ public sealed class CabinetStudyTests
                 foreach (var study in built.Lineups.Select(l => Assessor.Cabinets(built, l)!))
                 {
                     var placed = study.Layout.Sections.SelectMany(s => s.Units).ToList();
-                    Assert.Equal(study.Units.Select(u => u.Id).Order(StringComparer.Ordinal), placed.Select(p => p.Unit.Id).Order(StringComparer.Ordinal));
+                    Assert.Equal(study.Units.Select(u => u.Id).Order(StringComparer.Ordinal),
+                        placed.Select(p => p.Unit.Id).Order(StringComparer.Ordinal));
                     Assert.All(study.Layout.Sections.Where(s => s.Kind == SectionKind.Units), s => Stand(study, s));
                     tried += placed.Count;
                 }
@@ -76,7 +77,8 @@ public sealed class CabinetStudyTests
                 ? at.ConverterLossW + at.FrontLossW + (m.StepUp is null ? at.FilterLossW : 0) : 0);
         var off = study.Units.Where(u => u.Kind == CabinetUnitKind.Converter && !scenario.StateOf(u.Id).Running)
             .Sum(u => u.LossW(scenario)!.Value);
-        var inside = study.Units.Where(u => u.Kind is CabinetUnitKind.Converter or CabinetUnitKind.Filter).Sum(u => u.LossW(scenario)!.Value);
+        var inside = study.Units.Where(u => u.Kind is CabinetUnitKind.Converter or CabinetUnitKind.Filter)
+            .Sum(u => u.LossW(scenario)!.Value);
         Assert.Equal(lost + off, inside, 6);
     }
 
@@ -180,7 +182,8 @@ public sealed class CabinetStudyTests
     {
         var (inside, outside) = (Of(Fans), Of(Fans with { SinksOutside = true }));
         Assert.Equal(inside.RoomW()!.Value, outside.RoomW()!.Value, 6);
-        var section = inside.Layout.Sections.First(s => s.Kind == SectionKind.Units && s.Units.All(u => u.Unit.Kind == CabinetUnitKind.Converter));
+        var section = inside.Layout.Sections.First(s => s.Kind == SectionKind.Units
+            && s.Units.All(u => u.Unit.Kind == CabinetUnitKind.Converter));
         var same = outside.Layout.Sections.Single(s => s.Number == section.Number);
         Assert.Equal(0.35 * inside.AirOf(section)[0].LossW, outside.AirOf(same)[0].LossW, 6);
     }
@@ -224,7 +227,8 @@ public sealed class CabinetStudyTests
         };
         Assert.Equal(Verdict.NeedsData, Assert.Single(Checks(plant, "cabinet.busbar")).Verdict);
         var study = Assessor.Cabinets(plant, plant.Lineups[0])!;
-        Assert.All(Checks(plant, "cabinet.heat").Where(c => study.Layout.Sections.Any(s => s.Units.Count > 0 && c.ElementId == $"l1/{s.Number}")),
+        Assert.All(Checks(plant, "cabinet.heat").Where(c =>
+            study.Layout.Sections.Any(s => s.Units.Count > 0 && c.ElementId == $"l1/{s.Number}")),
             c => Assert.Equal(Verdict.NeedsData, c.Verdict));
     }
 
@@ -234,9 +238,11 @@ public sealed class CabinetStudyTests
     [InlineData(CabinetCooling.Cooled)]
     public void A_unit_above_another_takes_in_its_air_however_the_section_is_cooled(CabinetCooling cooling)
     {
-        var study = Of(CabinetBuild.Open with { Cooling = cooling, FactorK = 0.01, FactorC = 1, CoolerW = 50_000, CooledC = 30, HumidityPct = 40 });
+        var study = Of(CabinetBuild.Open with { Cooling = cooling, FactorK = 0.01, FactorC = 1, CoolerW = 50_000, CooledC = 30,
+            HumidityPct = 40 });
         var stacked = study.Layout.Sections.SelectMany(s => s.Units.SelectMany(u => s.Units.Where(l => l.TopMm <= u.BottomMm
-            && l.LeftMm < u.RightMm && u.LeftMm < l.RightMm && l.Unit.AirM3PerH > 0).Select(l => (Section: s, Upper: u, Lower: l)))).ToList();
+            && l.LeftMm < u.RightMm && u.LeftMm < l.RightMm && l.Unit.AirM3PerH > 0).Select(l => (Section: s, Upper: u, Lower: l))))
+                .ToList();
         Assert.NotEmpty(stacked);
         Assert.All(stacked, p => Assert.All(study.AirOf(p.Section), a => Assert.True(a.InletC[p.Upper.Unit.Id]
             >= a.InletC[p.Lower.Unit.Id] + AirFlow.UnitRiseK(p.Lower.Unit.LossW(a.Scenario)!.Value, p.Lower.Unit.AirM3PerH,
@@ -282,7 +288,8 @@ public sealed class CabinetStudyTests
                 var beside = Math.Max(unit.LeftMm - other.RightMm, other.LeftMm - unit.RightMm);
                 var above = Math.Max(unit.BottomMm - other.TopMm, other.BottomMm - unit.TopMm);
                 Assert.True(beside >= Math.Max(unit.Unit.Clearance.BesideMm, other.Unit.Clearance.BesideMm) - 1e-6
-                    || above >= Math.Max(unit.Unit.Clearance.BelowMm, other.Unit.Clearance.AboveMm) - 1e-6, $"{unit.Unit.Name}, {other.Unit.Name}");
+                    || above >= Math.Max(unit.Unit.Clearance.BelowMm, other.Unit.Clearance.AboveMm) - 1e-6,
+                    $"{unit.Unit.Name}, {other.Unit.Name}");
             }
         }
     }

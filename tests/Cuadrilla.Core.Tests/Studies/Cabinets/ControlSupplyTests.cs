@@ -21,7 +21,8 @@ public sealed class ControlSupplyTests
         TransformerVa = 5000,
         Branches =
         [
-            .. Enum.GetValues<ControlBranchUse>().Select(u => new ControlBranchBuild(u.ToString(), u.ToString(), u, BranchProtection.Electronic)
+            .. Enum.GetValues<ControlBranchUse>().Select(u =>
+                new ControlBranchBuild(u.ToString(), u.ToString(), u, BranchProtection.Electronic)
             {
                 ProtectionA = 10, LengthM = 5, SectionMm2 = 4,
             }),
@@ -36,8 +37,10 @@ public sealed class ControlSupplyTests
         var study = Assessor.ControlSupply(plant, lineup)!;
         var units = lineup.DrivePoints.Sum(p => p.Converter switch
         {
-            Core.Converters.ConverterChoice.FromCatalogue c => Step(Data.Converters[c.ItemId].RatedKw, (0, 0.4), (22, 0.8), (110, 1.5), (400, 2.5)),
-            _ => Step(Data.Motors[((Core.Motors.MotorChoice.FromCatalogue)p.Motor).ItemId].Plate.RatedPowerW / 1e3, (0, 0.4), (22, 0.8), (110, 1.5), (400, 2.5)),
+            Core.Converters.ConverterChoice.FromCatalogue c =>
+                Step(Data.Converters[c.ItemId].RatedKw, (0, 0.4), (22, 0.8), (110, 1.5), (400, 2.5)),
+            _ => Step(Data.Motors[((Core.Motors.MotorChoice.FromCatalogue)p.Motor).ItemId].Plate.RatedPowerW / 1e3, (0, 0.4), (22, 0.8),
+                (110, 1.5), (400, 2.5)),
         });
         Assert.Equal(units, study.Loads.ByUse[ControlBranchUse.Units].SteadyA, 9);
         Assert.Equal(4 * units, study.Loads.ByUse[ControlBranchUse.Units].InrushA, 9);

@@ -105,7 +105,8 @@ public sealed class OnePhaseChecksTests
                 Links = [.. plant.Distribution.Links.Where(l => l is not BusLink.Coupler)],
             },
         };
-        var done = Assert.IsType<CommandOutcome.Done>(new ChooseOnePhaseMeans(LineupId, OnePhaseMeans.Converters).On(plant, DemoChanges.Assessor));
+        var done = Assert.IsType<CommandOutcome.Done>(new ChooseOnePhaseMeans(LineupId, OnePhaseMeans.Converters)
+            .On(plant, DemoChanges.Assessor));
         var point = Assert.Single(done.After.Lineups[0].DrivePoints);
         Assert.True(fits == point.Converter is ConverterChoice.FromCatalogue { Feed: SupplyFeed.TwoPhases }, string.Join("; ", done.Notes));
         Assert.Equal(fits ? 0 : 1, done.Notes.Count);

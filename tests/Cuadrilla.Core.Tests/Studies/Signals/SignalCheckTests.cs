@@ -47,8 +47,10 @@ public sealed class SignalCheckTests
     [Fact]
     public void Two_on_one_terminal_or_channel_fail()
     {
-        Assert.Equal(Verdict.Fails, Judged(With(SignalFunction.Run, w => w with { Terminal = "DI3" }, SignalFunction.Reverse), "io.conflict").Verdict);
-        Assert.Equal(Verdict.Fails, Judged(With(SignalFunction.Run, w => w with { Channel = "do/1" }, SignalFunction.Reverse), "io.conflict").Verdict);
+        Assert.Equal(Verdict.Fails, Judged(With(SignalFunction.Run, w => w with { Terminal = "DI3" }, SignalFunction.Reverse),
+            "io.conflict").Verdict);
+        Assert.Equal(Verdict.Fails, Judged(With(SignalFunction.Run, w => w with { Channel = "do/1" }, SignalFunction.Reverse),
+            "io.conflict").Verdict);
         Assert.Equal(Verdict.Fails, Judged(Plan(p => p with
         {
             Wanted = [.. p.Wanted, new WantedSignal("three", SignalFunction.StartPulse, FarEnd.LocalStation)],
@@ -58,19 +60,22 @@ public sealed class SignalCheckTests
     [Fact]
     public void More_than_there_is_fails()
     {
-        var few = Right with { Controller = Right.Controller! with { Cards = [.. Right.Controller.Cards.Select(c => c with { Channels = 1 })] } };
+        var few = Right with { Controller = Right.Controller! with { Cards = [.. Right.Controller.Cards.Select(c =>
+            c with { Channels = 1 })] } };
         Assert.Equal(Verdict.Fails, Judged(few, "io.too-few").Verdict);
         Assert.Equal(Verdict.NeedsData, Judged(Right with { Controller = null }, "io.too-few").Verdict);
         Assert.Equal(Verdict.Fails, Judged(Plan(p => p with
         {
-            Wanted = [.. p.Wanted, .. Enumerable.Range(0, 6).Select(i => new WantedSignal($"j{i}", SignalFunction.Jog, FarEnd.LocalStation))],
+            Wanted = [.. p.Wanted, .. Enumerable.Range(0,
+                6).Select(i => new WantedSignal($"j{i}", SignalFunction.Jog, FarEnd.LocalStation))],
         }), "io.too-few").Verdict);
     }
 
     [Fact]
     public void A_channel_of_the_other_sense_fails()
     {
-        var check = Judged(Plan(p => p with { Sense = DigitalSense.ToZero, Wanted = [.. p.Wanted.Select(w => w.Function == SignalFunction.Run ? w with { Channel = "do/1" } : w)] }), "io.sink-source");
+        var check = Judged(Plan(p => p with { Sense = DigitalSense.ToZero,
+            Wanted = [.. p.Wanted.Select(w => w.Function == SignalFunction.Run ? w with { Channel = "do/1" } : w)] }), "io.sink-source");
         Assert.Equal(Verdict.Fails, check.Verdict);
     }
 
@@ -89,7 +94,8 @@ public sealed class SignalCheckTests
         var check = Judged(With(SignalFunction.SpeedReference, w => w with { FullAt = 60, FarFullAt = 50 }), "io.scaling");
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Contains("the one has 30 Hz, the other 25 Hz", check.Reason.WithNumbers, StringComparison.Ordinal);
-        var live = Judged(With(SignalFunction.SpeedReference, w => w with { Range = UnitRange.Milliampere0To20, Channel = "ao/1" }), "io.scaling");
+        var live = Judged(With(SignalFunction.SpeedReference, w => w with { Range = UnitRange.Milliampere0To20, Channel = "ao/1" }),
+            "io.scaling");
         Assert.Equal(Verdict.Fails, live.Verdict);
     }
 
@@ -99,8 +105,11 @@ public sealed class SignalCheckTests
         Assert.Equal(Verdict.Tight, Judged(Plan(p => p with { StopBy = StopMeans.Software }), "io.stop").Verdict);
         Assert.Equal(Verdict.NeedsData, Judged(Plan(p => p with { StopBy = StopMeans.NotStated }), "io.stop").Verdict);
         Assert.Equal(Verdict.NeedsData, Judged(Plan(p => p with { StopCategory = StopCategory.NotStated }), "io.stop").Verdict);
-        Assert.Equal(Verdict.Fails, Judged(Plan(p => p with { StopBy = StopMeans.SupplyContactor, Wanted = [.. p.Wanted.Where(w => w.Function != SignalFunction.SupplyContactor)] }), "io.stop").Verdict);
-        Assert.Equal(Verdict.Fails, Judged(Plan(p => p with { Wanted = [.. p.Wanted.Where(w => w.Function != SignalFunction.TorqueOff)] }), "io.stop").Verdict);
+        Assert.Equal(Verdict.Fails, Judged(Plan(p =>
+            p with { StopBy = StopMeans.SupplyContactor, Wanted = [.. p.Wanted.Where(w => w.Function != SignalFunction.SupplyContactor)] }),
+                "io.stop").Verdict);
+        Assert.Equal(Verdict.Fails, Judged(Plan(p => p with { Wanted = [.. p.Wanted.Where(w => w.Function != SignalFunction.TorqueOff)] }),
+            "io.stop").Verdict);
     }
 
     // What the controller switches is switched by a program; a link beside a wired enable defeats it.
@@ -109,7 +118,8 @@ public sealed class SignalCheckTests
     {
         Assert.Equal(Verdict.Tight, Judged(With(SignalFunction.TorqueOff, w => w with { Far = FarEnd.Controller }), "io.stop").Verdict);
         Assert.Equal(Verdict.Tight, Judged(Plan(p => p with { StopBy = StopMeans.SupplyContactor,
-            Wanted = [.. p.Wanted.Select(w => w.Function == SignalFunction.SupplyContactor ? w with { Far = FarEnd.Controller } : w)] }), "io.stop").Verdict);
+            Wanted = [.. p.Wanted.Select(w => w.Function == SignalFunction.SupplyContactor ? w with { Far = FarEnd.Controller } : w)] }),
+                "io.stop").Verdict);
         Assert.Equal(Verdict.Holds, Judged(Plan(p => p with { StopBy = StopMeans.SupplyContactor }), "io.stop").Verdict);
         Assert.Equal(Verdict.Fails, Judged(Plan(p => p with { EnableLinked = true }), "io.enable").Verdict);
     }
@@ -144,7 +154,8 @@ public sealed class SignalCheckTests
         {
             Converter = new ConverterChoice.AcrossTheLine(Core.Converters.Starting.TripClass.Class10, 4, string.Empty),
             Brake = new HoldingBrake.None(),
-            Signals = SignalPlan.Open with { Wanted = [new WantedSignal("run", SignalFunction.Run, FarEnd.Controller) { Channel = "do/2" }] },
+            Signals = SignalPlan.Open with { Wanted = [new WantedSignal("run", SignalFunction.Run,
+                FarEnd.Controller) { Channel = "do/2" }] },
         });
         plant = plant with { Controller = plant.Controller! with
         {
@@ -159,8 +170,10 @@ public sealed class SignalCheckTests
         var checks = Assessor.Run(Right).Checks.Where(c => c.Id == "io.spare").ToList();
         Assert.Equal(Right.Controller!.Cards.Select(c => c.Kind).Distinct().Count(), checks.Count);
         Assert.All(checks, c => Assert.Equal(Verdict.Holds, c.Verdict));
-        var full = Right with { Controller = Right.Controller with { Cards = [.. Right.Controller.Cards.Select(c => c with { Channels = c.Kind == CardKind.AnalogueOutput ? 1 : c.Channels })] } };
-        Assert.Equal(Verdict.Tight, Assessor.Run(full).Checks.Single(c => c.Id == "io.spare" && c.ElementId.EndsWith("AnalogueOutput", StringComparison.Ordinal)).Verdict);
+        var full = Right with { Controller = Right.Controller with { Cards = [.. Right.Controller.Cards.Select(c =>
+            c with { Channels = c.Kind == CardKind.AnalogueOutput ? 1 : c.Channels })] } };
+        Assert.Equal(Verdict.Tight, Assessor.Run(full).Checks.Single(c => c.Id == "io.spare"
+            && c.ElementId.EndsWith("AnalogueOutput", StringComparison.Ordinal)).Verdict);
     }
 
     [Fact]

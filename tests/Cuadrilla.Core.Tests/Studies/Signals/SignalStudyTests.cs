@@ -118,7 +118,8 @@ public sealed class SignalStudyTests
         var plan = SignalPlan.Open with
         {
             Presets = [new PresetSpeed(10), new PresetSpeed(20), new PresetSpeed(30), new PresetSpeed(40)],
-            Wanted = [new WantedSignal("a", SignalFunction.PresetBit0, FarEnd.Controller), new WantedSignal("b", SignalFunction.PresetBit1, FarEnd.Controller)],
+            Wanted = [new WantedSignal("a", SignalFunction.PresetBit0, FarEnd.Controller),
+                new WantedSignal("b", SignalFunction.PresetBit1, FarEnd.Controller)],
         };
         var table = PresetTable.Of(plan)!;
         Assert.Equal(["00", "10", "01", "11"], table.Rows.Select(r => string.Concat(r.On.Select(on => on ? '1' : '0'))));
@@ -150,12 +151,15 @@ public sealed class SignalStudyTests
 
     private static PlantController Roomy() => new("large",
     [
-        .. Enum.GetValues<CardKind>().SelectMany(k => Enumerable.Range(1, 3).Select(n => new ControllerCard($"{k}-{n}", $"{k} {n}", k, 32))),
+        .. Enum.GetValues<CardKind>().SelectMany(k => Enumerable.Range(1, 3)
+            .Select(n => new ControllerCard($"{k}-{n}", $"{k} {n}", k, 32))),
     ]);
 
-    private static PlantSpecification Freed(PlantSpecification plant) => plant.Changed([.. plant.AllDrivePoints().Select(p => p.Id)], p => p with
+    private static PlantSpecification Freed(PlantSpecification plant) =>
+        plant.Changed([.. plant.AllDrivePoints().Select(p => p.Id)], p => p with
     {
-        Signals = p.Signals! with { Wanted = [.. p.Signals.Wanted.Select(w => w with { Channel = string.Empty, Range = UnitRange.AsFarEnd })] },
+        Signals = p.Signals! with { Wanted = [.. p.Signals.Wanted.Select(w =>
+            w with { Channel = string.Empty, Range = UnitRange.AsFarEnd })] },
     });
 
     private static Dictionary<string, string> Channels(PlantSpecification plant) => SignalStudy.Of(plant, Data.With(plant)).Points
@@ -169,14 +173,16 @@ public sealed class SignalStudyTests
             Sense = (DigitalSense)random.Next(2),
             Extension = random.Next(2) == 1,
             ResistorTrip = (ResistorTrip)random.Next(4),
-            Wanted = [.. Enumerable.Range(0, random.Next(3, 25)).Select(i => new WantedSignal($"s{i}", functions[random.Next(functions.Length)],
+            Wanted = [.. Enumerable.Range(0, random.Next(3, 25))
+                .Select(i => new WantedSignal($"s{i}", functions[random.Next(functions.Length)],
                 random.Next(3) > 0 ? FarEnd.Controller : (FarEnd)random.Next(5)) { Range = (UnitRange)random.Next(5) })],
         };
         return plant.Changed([.. plant.AllDrivePoints().Select(p => p.Id)], p => p with { Signals = Plan() }) with
         {
             Controller = new PlantController("made",
             [
-                .. Enumerable.Range(0, random.Next(1, 12)).Select(i => new ControllerCard($"c{i}", $"card {i}", (CardKind)random.Next(6), random.Next(1, 17))
+                .. Enumerable.Range(0, random.Next(1, 12)).Select(i =>
+                    new ControllerCard($"c{i}", $"card {i}", (CardKind)random.Next(6), random.Next(1, 17))
                 {
                     Sense = (DigitalSense)random.Next(2),
                     Range = (AnalogueRange)random.Next(4),

@@ -70,13 +70,15 @@ public static class DrivePointFigures
         var inputs = Inputs(drive, scenario);
         yield return new Figure("line-current", draw.IsBalanced ? "Line current, rms" : "Line current of the most loaded phase, rms",
             draw.LoadedPhase.RmsA, "A", new Reason(
-            "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(draw.LoadedPhase.FundamentalA)}·√(1 + {Text.N(draw.LoadedPhase.ThdiPct / 100)}²) ≈ {Text.N(draw.LoadedPhase.RmsA)} A", source, inputs));
+            "I_rms = √(I_1² + ΣI_h²)", $"{Text.N(draw.LoadedPhase.FundamentalA)}·√(1 + {Text.N(draw.LoadedPhase.ThdiPct / 100)}²) ≈ "
+                + $"{Text.N(draw.LoadedPhase.RmsA)} A", source, inputs));
         yield return new Figure("thdi", "Distortion of the line current (THDi)", phase.ThdiPct, "%", new Reason(
             "THDi = 100·√(ΣI_h²)/I_1, h = 2…50",
             $"I_1 = {Text.N(phase.FundamentalA)} A, THDi = {Text.N(phase.ThdiPct)} %; not the TDD of the PCC", source, inputs));
         yield return new Figure("power-factor", "True power factor", phase.TruePowerFactor, string.Empty, new Reason(
             "λ = cos φ_1/√(1 + THDi²)",
-            $"{Text.N(phase.DisplacementPowerFactor)} (displacement) × {Text.N(phase.TruePowerFactor / phase.DisplacementPowerFactor)} (distortion) = {Text.N(phase.TruePowerFactor)}",
+            $"{Text.N(phase.DisplacementPowerFactor)} (displacement) × {Text.N(phase.TruePowerFactor / phase.DisplacementPowerFactor)} "
+                + $"(distortion) = {Text.N(phase.TruePowerFactor)}",
             source,
             inputs));
         if (draw is RectifierResult.SteadyState steady)

@@ -35,7 +35,8 @@ internal static class LoadFigures
             load is { RatedPressurePa.IsKnown: true, RatedEfficiency.IsKnown: true }
             ? new Reason(
                 fan is not null ? "P = Q·Δp/η" : "P = ρ·g·Q·H/η",
-                $"{Text.N(common.RatedFlowM3PerS.Value)} m³/s · {Text.N(load.RatedPressurePa.Value)} Pa/{Text.N(load.RatedEfficiency.Value)} = {Text.N(load.RatedPowerW / 1e3)} kW",
+                $"{Text.N(common.RatedFlowM3PerS.Value)} m³/s · {Text.N(load.RatedPressurePa.Value)} "
+                    + $"Pa/{Text.N(load.RatedEfficiency.Value)} = {Text.N(load.RatedPowerW / 1e3)} kW",
                 "docs/methods/fluid-machine.md",
                 [
                     ReasonInput.Of("rated flow", common.RatedFlowM3PerS.Value, "m³/s", "load"),
@@ -95,7 +96,8 @@ internal static class LoadFigures
                 var braking = ((load.InertiaKgM2.Value * omega / load.StopTimeS.Value) - load.RatedTorqueNm) * omega;
                 yield return new Figure("stop-power", "Power that comes back when stopping in time", braking / 1e3, "kW", new Reason(
                     "P = (J·ω/t − T)·ω",
-                    $"({Text.N(load.InertiaKgM2.Value)}·{Text.N(omega)}/{Text.N(load.StopTimeS.Value)} − {Text.N(load.RatedTorqueNm)})·{Text.N(omega)} = {Text.N(braking / 1e3)} kW at the beginning",
+                    $"({Text.N(load.InertiaKgM2.Value)}·{Text.N(omega)}/{Text.N(load.StopTimeS.Value)} − "
+                        + $"{Text.N(load.RatedTorqueNm)})·{Text.N(omega)} = {Text.N(braking / 1e3)} kW at the beginning",
                     "docs/methods/mechanical-loads.md; it falls straight to nothing with the speed",
                     [ReasonInput.Of("stop time", load.StopTimeS.Value, "s", "load")]));
             }
@@ -108,12 +110,15 @@ internal static class LoadFigures
         var core = winder.At(1, load.CoreDiameterM.Value);
         yield return new Figure("shaft-power", "Shaft power, full roll", full.PowerW / 1e3, "kW", new Reason(
             load.Unwinds ? "P = −F·v + friction" : "P = F·v + friction",
-            $"{Text.N(load.TensionN.Value * (1 - (load.TaperPct.Value / 100)))} N·{Text.N(load.LineSpeedMPerS.Value)} m/s, friction {Text.N(load.FrictionNm.Value)} Nm: {Text.N(full.PowerW / 1e3)} kW" + (load.Unwinds ? "; regenerates all the time" : string.Empty),
+            $"{Text.N(load.TensionN.Value * (1 - (load.TaperPct.Value / 100)))} N·{Text.N(load.LineSpeedMPerS.Value)} m/s, friction "
+                + $"{Text.N(load.FrictionNm.Value)} Nm: {Text.N(full.PowerW / 1e3)} kW"
+                    + (load.Unwinds ? "; regenerates all the time" : string.Empty),
             "docs/methods/winder.md; tension comes from torque, not from a speed difference",
             [ReasonInput.Of("tension", load.TensionN.Value, "N", "load"),
                 ReasonInput.Of("line speed", load.LineSpeedMPerS.Value, "m/s", "load")]));
         yield return new Figure("torque-range", "Torque, full roll over core", full.TorqueNm / core.TorqueNm, "× core", new Reason(
-            "T = F(D)·D/2", $"{Text.N(full.TorqueNm)} Nm at {Text.N(full.SpeedRpm)} rpm over {Text.N(core.TorqueNm)} Nm at {Text.N(core.SpeedRpm)} rpm", "docs/methods/winder.md", []));
+            "T = F(D)·D/2", $"{Text.N(full.TorqueNm)} Nm at {Text.N(full.SpeedRpm)} rpm over {Text.N(core.TorqueNm)} Nm at "
+                + $"{Text.N(core.SpeedRpm)} rpm", "docs/methods/winder.md", []));
         if (load.Unwinds)
         {
             yield return new Figure("regenerated", "Power that comes back", Math.Max(0, -full.PowerW) / 1e3, "kW", new Reason(
@@ -137,7 +142,8 @@ internal static class LoadFigures
             "√(ΣT²·t/Σt)", $"{Text.N(cycle.RmsTorqueNm(inertia, _ => 1))} Nm with full cooling", "docs/methods/load-cycles.md", []));
         yield return new Figure("regenerated-energy", "Energy that comes back in a cycle", energy.RegeneratedJ / 1e3, "kJ", new Reason(
             "E = ∫ max(−T·ω, 0) dt",
-            $"{Text.N(energy.RegeneratedJ / 1e3)} kJ back, {Text.N(energy.MotoringJ / 1e3)} kJ given; largest {Text.N(energy.PeakRegeneratedW / 1e3)} kW, mean {Text.N(energy.MeanRegeneratedW / 1e3)} kW",
+            $"{Text.N(energy.RegeneratedJ / 1e3)} kJ back, {Text.N(energy.MotoringJ / 1e3)} kJ given; largest "
+                + $"{Text.N(energy.PeakRegeneratedW / 1e3)} kW, mean {Text.N(energy.MeanRegeneratedW / 1e3)} kW",
             "docs/methods/load-cycles.md",
             []));
         if (inertia > 0 && model.Load is { InertiaKgM2: { IsKnown: true, Value: > 0 and var machine } })

@@ -102,7 +102,8 @@ public static class LossChain
         var motor = point.Motor;
         return ("motor", "Motor", motor.LossW, new Reason(
             "P = stator + rotor + iron + friction + stray + converter addition",
-            $"{Text.N(motor.StatorW)} + {Text.N(motor.RotorW)} + {Text.N(motor.IronW)} + {Text.N(motor.FrictionW)} + {Text.N(motor.StrayW)} + {Text.N(motor.HarmonicW)} = {Text.N(motor.LossW)} W",
+            $"{Text.N(motor.StatorW)} + {Text.N(motor.RotorW)} + {Text.N(motor.IronW)} + {Text.N(motor.FrictionW)} + "
+                + $"{Text.N(motor.StrayW)} + {Text.N(motor.HarmonicW)} = {Text.N(motor.LossW)} W",
             "docs/methods/motor-losses.md",
             [ReasonInput.Of("speed", point.Shaft.SpeedRpm, "rpm", "load"), ReasonInput.Of("torque", point.Shaft.TorqueNm, "Nm", "load")]));
     }
@@ -169,7 +170,8 @@ public static class LossChain
         var resistance = item.DcChokeResistanceOhm;
         var rest = item.FrontEnd.LossW(drive.Point.DcLoadW, item.RatedKw * 1e3);
         var name = item.FrontEnd.PartsName;
-        var fixedAndLoad = $"{Text.N(100 * item.FrontEnd.FixedLossPu, 3)} % + {Text.N(100 * item.FrontEnd.LoadLossPu, 3)} %·(P/P_N)² of {Text.N(item.RatedKw)} kW = {Text.N(rest)} W";
+        var fixedAndLoad = $"{Text.N(100 * item.FrontEnd.FixedLossPu, 3)} % + {Text.N(100 * item.FrontEnd.LoadLossPu, 3)} %·(P/P_N)² of "
+            + $"{Text.N(item.RatedKw)} kW = {Text.N(rest)} W";
         if (drive.Front is RectifierResult.SteadyState steady)
         {
             // Chokes of several bridges carry their own currents; the sum of squares is what the study gives.
@@ -193,7 +195,8 @@ public static class LossChain
     private static (string, string, double, Reason) Filter(DriveOnConverter model, OperatingPoint point) =>
         ("filter", model.Filter is { } f ? char.ToUpperInvariant(f.Name[0]) + f.Name[1..] : "Output filter", point.FilterLossW, new Reason(
             "P = p·P_N,motor·(I/I_N)²",
-            $"{Text.N(model.Filter?.LossPct ?? 0)} %·{Text.N(model.Motor.Plate.RatedPowerW / 1e3)} kW·({Text.N(point.Motor.CurrentA)}/{Text.N(model.Motor.Plate.RatedCurrentA)})² = {Text.N(point.FilterLossW)} W",
+            $"{Text.N(model.Filter?.LossPct ?? 0)} %·{Text.N(model.Motor.Plate.RatedPowerW / 1e3)} "
+                + $"kW·({Text.N(point.Motor.CurrentA)}/{Text.N(model.Motor.Plate.RatedCurrentA)})² = {Text.N(point.FilterLossW)} W",
             "docs/methods/output-voltage.md",
             [ReasonInput.Of("motor current", point.Motor.CurrentA, "A", "motor model")]));
 
@@ -207,7 +210,8 @@ public static class LossChain
         var frequency = model.Motor.FrequencyShare(point.Motor);
         return new Reason(
             "interpolated between the eight points (frequency, current)",
-            $"at ({Text.N(100 * frequency, 3)} %, {Text.N(100 * point.Motor.CurrentA / item.LightCurrentA, 3)} %): {Text.N(point.ConverterLossW)} W",
+            $"at ({Text.N(100 * frequency, 3)} %, {Text.N(100 * point.Motor.CurrentA / item.LightCurrentA, 3)} %): "
+                + $"{Text.N(point.ConverterLossW)} W",
             "IEC 61800-9-2 points, docs/methods/converter-losses.md",
             [
                 ReasonInput.Of("output frequency", point.Motor.FrequencyHz, "Hz", "motor model"),
