@@ -15,6 +15,7 @@ export const unitTable = [
   { kept: "Hz", accepts: { Hz: 1 } },
   { kept: "MVA", accepts: { MVA: 1, kVA: 0.001, GVA: 1000 } },
   { kept: "kVA", accepts: { kVA: 1, MVA: 1000, VA: 0.001 } },
+  { kept: "VA", accepts: { VA: 1, kVA: 1000, MVA: 1000000 } },
   { kept: "W", accepts: { W: 1, kW: 1000, hp: 745.699872, "Btu/h": 0.29307107 } },
   {
     kept: "kW",

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Specification } from "../../api/client";
-import { entriesOf, leftEdges, withCabinets, withPin } from "./cabinets";
+import { entriesOf, leftEdges, withCabinets, withPin, withSplit } from "./cabinets";
 
 describe("cabinets of a lineup", () => {
   it("ask for what their cooling needs, and for nothing else", () => {
@@ -8,8 +8,19 @@ describe("cabinets of a lineup", () => {
     expect(heat("forced")).toContain("fanM3PerH");
     expect(heat("closed")).toContain("factorK");
     expect(heat("closed")).not.toContain("fanM3PerH");
-    expect(heat("cooled")).toEqual(["cooling", "coolerW", "cooledC", "permittedC", "sinksOutside"]);
+    expect(heat("cooled")).toEqual(["cooling", "coolerW", "cooledC", "humidityPct", "permittedC", "sinksOutside"]);
     expect(entriesOf({})[1]?.[1]).toContain("mats");
+  });
+
+  it("ask for a DC busbar where there is a common DC bus", () => {
+    expect(entriesOf({}, true)[0]?.[1]).toContain("dcBusbarA");
+    expect(entriesOf({})[0]?.[1]).not.toContain("dcBusbarA");
+  });
+
+  it("are parted behind a section, and no longer", () => {
+    const parted = withSplit(withSplit({}, 2), 4);
+    expect(parted.splits).toEqual([{ behind: 2 }, { behind: 4 }]);
+    expect(withSplit(parted, 2).splits).toEqual([{ behind: 4 }]);
   });
 
   it("put a unit once, take it back, and leave other lineups alone", () => {
