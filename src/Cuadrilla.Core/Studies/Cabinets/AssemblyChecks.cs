@@ -28,6 +28,11 @@ internal static class AssemblyChecks
             missing.Add("current of the DC busbar");
         }
 
+        if (!study.Runs(study.Units.Where(u => study.Lineup.DcBuses.Any(b => u.Feeds.Any(b.MemberIds.Contains)))))
+        {
+            missing.Add("a scenario in which a member of the DC bus runs");
+        }
+
         var sections = study.Layout.Sections.Where(s => s.Kind is SectionKind.Units or SectionKind.FreeStanding)
             .Select(s => (Section: s, Ampere: study.DcBusbarA(s, lineV), TopC: study.AirOf(s).Count == study.Scenarios
                 ? study.AirOf(s).Max(a => a.TopC) : null)).ToList();

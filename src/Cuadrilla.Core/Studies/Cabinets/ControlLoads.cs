@@ -80,6 +80,18 @@ public sealed class ControlLoads
             }
         }
 
+        foreach (var bus in lineup.DcBuses)
+        {
+            if (data.SupplyModules.TryGetValue(bus.SupplyModuleId, out var module))
+            {
+                found.Add((bus.Name, Series.Draws.UnitAOf(module.RatedKw)));
+            }
+            else
+            {
+                missing.Add($"supply module of {bus.Name}");
+            }
+        }
+
         var steady = found.Sum(f => f.A);
         return new ControlLoad(steady, steady * Series.Draws.InrushTimes, Named(found));
     }

@@ -9,6 +9,8 @@ namespace Cuadrilla.Core.Studies.Cabinets;
 internal static class ControlSupplyChecks
 {
     public const string Id = "cabinet.control-supply";
+    private const double LeastBreakerCTimes = 5;
+    private const double ElectronicTimes = 1.25;
     private const string Source = "docs/methods/control-supply.md";
 
     public static IEnumerable<Check> Of(ControlSupplyStudy study, double tightPct)
@@ -79,6 +81,17 @@ internal static class ControlSupplyChecks
             return CheckWriter.Judged(Id, string.Empty, BoardRow.Plant, title, branch.SteadyA, branch.Build.ProtectionA.Value, "A",
                 LimitSense.AtMost, tightPct, "Relief: a larger device, another branch.",
                 new Reason("steady current ≤ rating of the device", string.Join("; ", branch.Items), Source, []));
+        }
+
+        // A C characteristic may act from five times its rating on; an electronic one from where it trips.
+        var actsA = branch.Build.ProtectionA.Value * (branch.Build.Protection == BranchProtection.BreakerC ? LeastBreakerCTimes : ElectronicTimes);
+        if (branch.InrushA > actsA && result.VoltageHolds)
+        {
+            return CheckWriter.Rule(Id, string.Empty, BoardRow.Plant, title, Verdict.Tight,
+                "Relief: a larger device, units switched on in turn, a device whose maker permits this inrush.",
+                new Reason("inrush ≤ current at which the device may act",
+                    $"{Text.N(branch.InrushA, 3)} A for moments, the device may act from {Text.N(actsA, 3)} A on: its maker's curve decides",
+                    Source, []));
         }
 
         // Judged by what may be lost on the way: a few volts are all there is between supply and load.

@@ -1,6 +1,7 @@
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Cabinets;
 using Cuadrilla.Documents.Demo;
@@ -54,6 +55,19 @@ public sealed class CabinetBuildTests
         var check = Assessor.Run(plant).Checks.Single(c => c.Id == "cabinet.busbar"
             && c.ElementId.EndsWith("/dc", StringComparison.Ordinal));
         Assert.Equal(verdict, check.Verdict);
+    }
+
+    [Fact]
+    public void Nothing_is_said_of_a_dc_busbar_on_which_nothing_runs()
+    {
+        var plant = With(2, Fans with { DcBusbarA = 2000 });
+        var ids = plant.Lineups[2].DrivePoints.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
+        plant = plant with { Scenarios = [.. plant.Scenarios.Select(s => s with
+        {
+            States = [.. s.States.Where(x => !ids.Contains(x.DrivePointId)), .. ids.Select(i => new DrivePointState(i, false, 1, 1))],
+        })] };
+        Assert.Equal(Verdict.NeedsData, Assessor.Run(plant).Checks
+            .Single(c => c.Id == "cabinet.busbar" && c.ElementId.EndsWith("/dc", StringComparison.Ordinal)).Verdict);
     }
 
     // What flows in the first section is what all members take over the voltage of their link.

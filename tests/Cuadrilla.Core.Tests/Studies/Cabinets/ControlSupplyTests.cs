@@ -24,7 +24,7 @@ public sealed class ControlSupplyTests
             .. Enum.GetValues<ControlBranchUse>().Select(u =>
                 new ControlBranchBuild(u.ToString(), u.ToString(), u, BranchProtection.Electronic)
             {
-                ProtectionA = 10, LengthM = 5, SectionMm2 = 4,
+                ProtectionA = 25, LengthM = 5, SectionMm2 = 4,
             }),
         ],
     };
@@ -62,6 +62,16 @@ public sealed class ControlSupplyTests
         Assert.Equal(Verdict.Fails, check.Verdict);
         Assert.Equal(60, check.Limit.Value, 6);
         Assert.True(check.Figure.Value < 11, $"{check.Figure.Value} A");
+    }
+
+    // 28 A for a moment through an electronic device of 10 A: it may take that for a fault.
+    [Fact]
+    public void An_inrush_that_may_trip_its_device_is_tight()
+    {
+        var (plant, lineup) = With(Roomy with { Branches = [.. Roomy.Branches.Select(b => b with { ProtectionA = 10 })] });
+        var check = Of(plant, lineup).Single(c => c.ElementId.EndsWith("/Units", StringComparison.Ordinal));
+        Assert.Equal(Verdict.Tight, check.Verdict);
+        Assert.Contains("from 12.5 A on", check.Reason.WithNumbers, StringComparison.Ordinal);
     }
 
     [Fact]
