@@ -37,6 +37,7 @@ public static class ReferenceCatalogue
         Equipment = EquipmentLimitsFile.Build(DataFile.Read<EquipmentLimitsFile>("equipment-limits.json")),
         Cabinets = DataFile.Read<CabinetFile>("cabinets.json").Build(),
         Terminals = DataFile.Read<TerminalFile>("terminals.json").Build(),
+        Commissioning = DataFile.Read<CommissioningFile>("commissioning.json").Build(),
         Regions = DataFile.Read<RegionFile>("regions.json").Regions,
         BrakePresets = DataFile.Read<BrakePresetFile>("brake-presets.json").Build(),
         UsualEntries = DataFile.Read<UsualEntryFile>("usual-entries.json").Values,

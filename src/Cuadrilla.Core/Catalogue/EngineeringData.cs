@@ -2,6 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Brakes;
 using Cuadrilla.Core.Cabinets;
 using Cuadrilla.Core.Cables;
+using Cuadrilla.Core.Commissioning;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.Starting;
 using Cuadrilla.Core.Converters.Stopping;
@@ -82,6 +83,9 @@ public sealed record EngineeringData
 
     /// <summary>Usual terminals of units and what control takes.</summary>
     public required TerminalSeries Terminals { get; init; }
+
+    /// <summary>What measurements on site are held to.</summary>
+    public required CommissioningRules Commissioning { get; init; }
 
     /// <summary>Supplies to start a plant from, the first where none is named.</summary>
     public required IReadOnlyList<UsualSupply> UsualSupplies { get; init; }

@@ -78,6 +78,11 @@ public sealed class Calculation
         Of<CabinetCalculations.AirInput>("air-flow", CabinetCalculations.Air),
         Of<CabinetCalculations.ControlInput>("control-supply", CabinetCalculations.Control),
         Of<ScalingCalculation.Input>("scaling", ScalingCalculation.Run),
+        Of<CommissioningCalculations.InsulationInput>("insulation-reading", CommissioningCalculations.Insulation),
+        Of<CommissioningCalculations.RiseInput>("resistance-rise", CommissioningCalculations.Rise),
+        Of<CommissioningCalculations.EndInput>("end-temperature", CommissioningCalculations.End),
+        Of<CommissioningCalculations.IdentificationInput>("identification-window", CommissioningCalculations.Identification),
+        Of<CommissioningCalculations.StatisticsInput>("harmonic-statistics", CommissioningCalculations.Statistics),
     }.ToDictionary(c => c.Name, StringComparer.Ordinal);
 
     /// <summary>Finds an engine.</summary>

@@ -12,7 +12,7 @@ public sealed class LayoutTests
     private static readonly string[] Folders =
     [
         "Base", "Checks", "Numerics", "Loads", "Motors", "Converters", "Brakes", "Cables", "Cabinets", "Supplies",
-        "Interference", "Signals", "Protection", "Network", "Harmonics",
+        "Interference", "Signals", "Protection", "Network", "Harmonics", "Commissioning",
         "Catalogue", "Specification", "Studies", "Commands", "Assessment",
     ];
 

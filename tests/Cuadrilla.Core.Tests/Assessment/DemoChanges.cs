@@ -14,6 +14,12 @@ internal static class DemoChanges
     public static readonly EngineeringData Data = ReferenceCatalogue.Data;
     public static readonly PlantSpecification Demo = DemoPlant.Read(Data);
 
+    /// <summary>With no word on how its lineups are built.</summary>
+    public static readonly PlantSpecification WithoutCabinets = Demo with
+    {
+        Lineups = [.. Demo.Lineups.Select(l => l with { Cabinets = null, Control = null })],
+    };
+
     /// <summary>Without the workshop on one phase, whose pulses turn what buses cancel.</summary>
     public static readonly PlantSpecification ThreePhases = Demo with
     {

@@ -14,8 +14,12 @@ internal static class AssemblyChecks
     private const string Source = "docs/methods/cabinets.md";
 
     public static IEnumerable<Check> Of(CabinetStudy study, SupplyContext supply) =>
-        new[] { Busbar(study, supply), ShortCircuit(study, supply) }.Select(c => c.At(study.Lineup.Id))
+        MainBusbar(study, supply).Append(ShortCircuit(study, supply)).Select(c => c.At(study.Lineup.Id))
             .Concat(study.Lineup.DcBuses.Count > 0 ? [DcBusbar(study, supply).At($"{study.Lineup.Id}/dc")] : []);
+
+    // Drives on the sun take nothing from a busbar of the mains.
+    private static IEnumerable<Check> MainBusbar(CabinetStudy study, SupplyContext supply) =>
+        study.Lineup.DrivePoints.Any(p => p.Sun is null) ? [Busbar(study, supply)] : [];
 
     // The members of every common DC bus of the lineup, on one busbar each: the worst section of all counts.
     private static Check DcBusbar(CabinetStudy study, SupplyContext supply)

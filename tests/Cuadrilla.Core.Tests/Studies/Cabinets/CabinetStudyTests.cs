@@ -6,7 +6,7 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Cabinets;
-using Cuadrilla.Documents.Demo;
+using Cuadrilla.Core.Tests.Assessment;
 using Cuadrilla.RandomPlants;
 
 namespace Cuadrilla.Core.Tests.Studies.Cabinets;
@@ -15,7 +15,7 @@ public sealed class CabinetStudyTests
 {
     private static readonly Core.Catalogue.EngineeringData Data = ReferenceCatalogue.Data;
     private static readonly Assessor Assessor = new(Data);
-    private static readonly PlantSpecification Demo = DemoPlant.Read(Data);
+    private static readonly PlantSpecification Demo = DemoChanges.WithoutCabinets;
     private static readonly CabinetBuild Fans = CabinetBuild.Open with { FanM3PerH = 1500, RoomMm = 9000 };
 
     [Fact]

@@ -5,7 +5,7 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Cabinets;
-using Cuadrilla.Documents.Demo;
+using Cuadrilla.Core.Tests.Assessment;
 
 namespace Cuadrilla.Core.Tests.Studies.Cabinets;
 
@@ -89,7 +89,7 @@ public sealed class ControlSupplyTests
 
     private static (PlantSpecification Plant, Lineup Lineup) With(ControlSupplyBuild build)
     {
-        var plant = DemoPlant.Read(Data);
+        var plant = DemoChanges.WithoutCabinets;
         var lineup = plant.Lineups[0] with { Control = build };
         return (plant with { Lineups = [lineup, .. plant.Lineups.Skip(1).Select(l => l with { Control = null })] }, lineup);
     }

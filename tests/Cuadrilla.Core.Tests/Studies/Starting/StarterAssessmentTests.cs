@@ -51,7 +51,12 @@ public sealed class StarterAssessmentTests
     {
         var small = Mill with { ItemId = "soft-250", Settings = Mill.Settings with { CurrentLimitPct = 600 } };
         Assert.Equal(Verdict.Fails, Of(Run("dp-04", small), "starter.settings").Verdict);
-        var inside = Of(Run("dp-04", small with { Settings = small.Settings with { InsideDelta = true } }), "starter.settings");
+
+        // In the demo's section, above another unit, its air is too warm for it; by itself it does.
+        var delta = small with { Settings = small.Settings with { InsideDelta = true } };
+        Assert.Equal(Verdict.Fails, Of(Run("dp-04", delta), "starter.settings").Verdict);
+        var inside = Of(DemoChanges.Assessor.Run(Changed(DemoChanges.WithoutCabinets, "dp-04", p => p with { Converter = delta })),
+            "starter.settings");
         Assert.NotEqual(Verdict.Fails, inside.Verdict);
         Assert.Contains("a winding is live", inside.Reason.WithNumbers, StringComparison.Ordinal);
 
