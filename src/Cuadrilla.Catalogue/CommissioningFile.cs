@@ -5,7 +5,8 @@ namespace Cuadrilla.Catalogue;
 
 /// <summary>What measurements on site are held to, as the data file has it.</summary>
 internal sealed record CommissioningFile(string Source, string Edition, InsulationRules Insulation, CommissioningFile.RiseRows Rise,
-    CommissioningFile.IdentificationRows Identification, StatisticFactors Statistics)
+    CommissioningFile.IdentificationRows Identification, StatisticFactors Statistics, UsualParameters Parameters,
+    SiteRules Site)
 {
     public CommissioningRules Build() => new(
         Insulation,
@@ -14,7 +15,9 @@ internal sealed record CommissioningFile(string Source, string Edition, Insulati
             Window(Identification.Stator), Window(Identification.Inertia),
             Identification.NoLoadPu.ToDictionary(p => int.Parse(p.Key, CultureInfo.InvariantCulture), p => Bands(p.Value)),
             Bands(Identification.StatorPu)),
-        Statistics);
+        Statistics,
+        Parameters,
+        Site);
 
     private static DeviationWindow Window(double[] row) => new(row[0], row[1]);
 

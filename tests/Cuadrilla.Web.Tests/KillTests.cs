@@ -27,11 +27,19 @@ public sealed class KillTests : IDisposable
                 Assert.Equal(HttpStatusCode.OK, saved.StatusCode);
             }
 
+            // So does an entry of the log.
+            using var entry = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/commissioning/entries",
+                new { who = "commissioning engineer", pointId = "dp-02", stepId = "earth", values = new { ohm = 0.04 } },
+                TestContext.Current.CancellationToken);
+            Assert.Equal(HttpStatusCode.OK, entry.StatusCode);
             await server.KillAsync();
         }
 
         using (var server = await ServerProcess.StartAsync(folder, client))
         {
+            var log = await client.GetFromJsonAsync<JsonArray>($"/api/projects/{project["id"]}/commissioning/log",
+                TestContext.Current.CancellationToken);
+            Assert.Equal(0.04, (double)Assert.Single(log!)!["values"]!["ohm"]!);
             var found = await (await client.GetAsync($"/api/projects/{project["id"]}", TestContext.Current.CancellationToken)).Body();
             Assert.Equal(12, (long)found["edit"]!);
             Assert.Equal(111, (double)found["specification"]!["site"]!["altitudeM"]!);

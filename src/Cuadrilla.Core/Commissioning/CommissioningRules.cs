@@ -5,5 +5,7 @@ namespace Cuadrilla.Core.Commissioning;
 /// <param name="Rise">Rises of windings.</param>
 /// <param name="Identification">Identified values.</param>
 /// <param name="Statistics">Harmonic records.</param>
+/// <param name="Parameters">Settings that are usual where nobody decided.</param>
+/// <param name="Site">Windows of further steps on site.</param>
 public sealed record CommissioningRules(InsulationRules Insulation, RiseLimits Rise, IdentificationWindows Identification,
-    StatisticFactors Statistics);
+    StatisticFactors Statistics, UsualParameters Parameters, SiteRules Site);

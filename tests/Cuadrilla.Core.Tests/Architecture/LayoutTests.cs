@@ -23,7 +23,7 @@ public sealed class LayoutTests
         "DrivePoints",
         "DcBuses", "Cabinets", "Protection",
         "Interference", "Groups", "Shafts", "Followers", "Candidates", "Plants", "Standby",
-        "Mitigation", "Arrangements",
+        "Mitigation", "Arrangements", "Commissioning",
     ];
 
     public static TheoryData<string> StudiesBelow => [.. Studies.SkipLast(1)];

@@ -34,6 +34,9 @@ const HarmonicsPage = lazy(async () => ({ default: (await import("../harmonics/H
 const InterferencePage = lazy(async () => ({
   default: (await import("../interference/InterferencePage")).InterferencePage,
 }));
+const CommissioningPage = lazy(async () => ({
+  default: (await import("../commissioning/CommissioningPage")).CommissioningPage,
+}));
 const SignalsPage = lazy(async () => ({ default: (await import("../signals/SignalsPage")).SignalsPage }));
 const CabinetsPage = lazy(async () => ({ default: (await import("../cabinets/CabinetsPage")).CabinetsPage }));
 const SuppliesPage = lazy(async () => ({ default: (await import("../supplies/SuppliesPage")).SuppliesPage }));
@@ -255,6 +258,7 @@ const Workplace = memo(function Workplace() {
               {view === "schedules" && (
                 <SchedulesPage onCell={(point, row) => toCell({ point, row, columns: [point] })} />
               )}
+              {view === "commissioning" && <CommissioningPage onCell={toCell} />}
               {view === "sheets" && <SheetsPage />}
               {view === "history" && <HistoryPage />}
             </Suspense>

@@ -15,6 +15,7 @@ export type View =
   | "supplies"
   | "energy"
   | "schedules"
+  | "commissioning"
   | "sheets"
   | "history";
 
@@ -59,6 +60,7 @@ export const stages: readonly Stage[] = [
   { key: "L", name: "List", view: "list", owns: nothing, isLower: true },
   { key: "W", name: "Schedules", view: "schedules", owns: nothing, isLower: true },
   { key: "S", name: "Sheets", view: "sheets", owns: nothing, isLower: true },
+  { key: "C", name: "Commissioning", view: "commissioning", owns: nothing, isLower: true },
   { key: "H", name: "History", view: "history", owns: nothing, isLower: true },
 ];
 

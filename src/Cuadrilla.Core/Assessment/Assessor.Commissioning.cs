@@ -1,0 +1,66 @@
+using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Brakes;
+using Cuadrilla.Core.Studies.Commissioning.Parameters;
+using Cuadrilla.Core.Studies.Commissioning.Steps;
+using Cuadrilla.Core.Studies.Drives;
+using Cuadrilla.Core.Studies.Stopping;
+
+namespace Cuadrilla.Core.Assessment;
+
+/// <summary>What goes to site.</summary>
+public sealed partial class Assessor
+{
+    // What is measured on site and compared.
+    private const int MostOrders = 25;
+
+    /// <summary>Parameter sheet of a drive point of a plant.</summary>
+    public ParameterSheet Parameters(PlantSpecification plant, DrivePoint point) => ParameterSheet.Of(ParametersOf(plant, point));
+
+    /// <summary>What the steps on site of a drive point are made from.</summary>
+    public StepSource SiteOf(PlantSpecification plant, DrivePoint point)
+    {
+        var parameters = ParametersOf(plant, point);
+        var whole = Run(plant);
+        var bus = plant.BusOfDrivePoints()[point.Id];
+        var line = (whole.Scenarios.SelectMany(s => s.Drives).FirstOrDefault(d => d.DrivePointId == point.Id)?.Front
+            as RectifierResult.LineDraw)?.LoadedPhase;
+        return new StepSource
+        {
+            Parameters = parameters,
+            Sheet = ParameterSheet.Of(parameters),
+            Rules = data.Commissioning,
+            Bus = bus,
+            Voltage = whole.Voltages.GetValueOrDefault(bus.Id),
+            Start = point.Converter.IsOnLine() ? Starts(plant, point).Cases.FirstOrDefault(c => c is { IsChosen: true, Run: not null }) : null,
+            StopS = StopTimeS(parameters.Model),
+            Brake = BrakeModel.Of(parameters.Model),
+            LineCurrentA = line is null ? null : [.. line.Orders.Take(MostOrders).Select(o => o.Magnitude)],
+            ThdiPct = line?.ThdiPct,
+        };
+    }
+
+    private ParameterSource ParametersOf(PlantSpecification plant, DrivePoint point)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(point);
+        var lineup = plant.Lineups.First(l => l.DrivePoints.Any(p => p.Id == point.Id));
+        var arrangements = lineup.Arrangements.Where(a => a.PointIds().Contains(point.Id)).ToList();
+        var ratio = arrangements.OfType<RatioFollower>().FirstOrDefault(r => r.Follower.PointId == point.Id);
+        return new ParameterSource
+        {
+            Model = Study(plant, point).Model,
+            Lineup = lineup,
+            Earthing = plant.BusOfDrivePoints()[point.Id].Earthing,
+            Usual = data.Commissioning.Parameters,
+            Signals = Signals(plant).Of(point.Id),
+            Shaft = arrangements.OfType<SharedShaft>().FirstOrDefault(),
+            Follower = ratio is null ? null : Follower(plant, ratio.Id),
+        };
+    }
+
+    private static double? StopTimeS(DrivePointModel model) =>
+        model is DriveOnConverter { Load: { Cycle: null, Hanging: null } } drive && !StopStudy.Missing(model).Any()
+            ? StopStudy.All(drive).FirstOrDefault(c => c is { IsChosen: true, Run: not null })?.Run?.TimeS
+            : null;
+}

@@ -1,0 +1,127 @@
+using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Commissioning;
+using Cuadrilla.Core.Protection;
+
+namespace Cuadrilla.Core.Studies.Commissioning.Steps;
+
+/// <summary>Steps before power.</summary>
+internal static class DeadSteps
+{
+    private const string Dead = "Switch off, lock, prove absence of voltage; wait for the link to discharge. Licensed persons only.";
+
+    public static IEnumerable<SiteStep> Of(StepSource source)
+    {
+        yield return Seen("visual", "Look it over", "Unit, motor, machine: plates as specified, no damage, right place and way of cooling.",
+            "transport, wrong delivery", [SiteAspect.Plate, SiteAspect.Unit]);
+        yield return Seen("clean", "Dry and free", "No moisture, dust, chips or tools inside; doors, covers and air ways as delivered.",
+            "storage, works above the cabinet", []);
+        yield return Seen("tight", "Tightened", "All power terminals to the maker's torque, marked.", "a joint that warms up later", [SiteAspect.Cable]);
+        yield return Seen("wiring", "Wiring against the schedule", WiringHow(source), "crossed pairs, screens not connected all round",
+            [SiteAspect.Signals, SiteAspect.Cable]);
+        yield return new SiteStep
+        {
+            Id = "earth", Phase = SitePhase.BeforePower, Title = "Earth continuity",
+            How = "Milliohmmeter of at least 10 A between the earth bar and motor frame, gland and machine.", Caution = Dead,
+            Suspect = "paint under the lug, a protective conductor left open",
+            Quantities = [Quantity("ohm", "largest resistance", "Ω", 0, SiteWindow.To(source.Rules.Site.EarthOhm), "IEC 60204-1 (verify)")],
+            RestsOn = [SiteAspect.Cable],
+        };
+        yield return Insulation(source);
+        yield return Voltage(source);
+        yield return Links(source);
+        yield return Protection(source);
+    }
+
+    private static string WiringHow(StepSource source) => source.Parameters.Signals is { } signals
+        ? $"{signals.Signals.Count} signals of the list and the power terminals, one by one, with the wiring picture."
+        : "Power and control terminals, one by one; no signals are listed.";
+
+    private static SiteStep Seen(string id, string title, string how, string suspect, IReadOnlyList<SiteAspect> restsOn) => new()
+    {
+        Id = id, Phase = SitePhase.BeforePower, Title = title, How = how, Caution = Dead, Suspect = suspect, RestsOn = restsOn,
+    };
+
+    private static SiteStep Insulation(StepSource source)
+    {
+        var cable = source.Point.Cable.LengthM;
+        var kind = cable.IsKnown && cable.Value >= source.Rules.Site.LongCableM ? InsulationKind.LongCable : InsulationKind.RandomWound;
+        var least = source.Rules.Insulation.LeastMegohm[kind];
+        return new()
+        {
+            Id = "insulation", Phase = SitePhase.BeforePower, Title = "Insulation of motor and cable",
+            How = "Converter and filter disconnected. Insulation tester at the voltage of IEEE 43, reading after 1 min, winding temperature.",
+            Caution = Dead + " The winding keeps the test voltage: discharge it before touching.",
+            Suspect = "moisture: dry and repeat; a damaged cable: motor and cable apart",
+            Quantities =
+            [
+                Quantity("megohm", "reading after 1 min", "MΩ", Given.Unknown, null, "IEEE 43",
+                    $"{Text.N(least)} MΩ asked for at 40 °C ({(kind == InsulationKind.LongCable ? "with a long cable" : "random-wound")})"),
+                Quantity("winding", "winding temperature", "°C", source.Model.Input.Site.AmbientMaxC, null, "thermometer"),
+                Quantity("tenMinutes", "reading after 10 min", "MΩ", Given.Unknown, null, "IEEE 43") with { IsNeeded = false },
+            ],
+            RestsOn = [SiteAspect.Plate, SiteAspect.Cable],
+            Together = reading =>
+            {
+                var found = source.Rules.Insulation.Judge(kind, reading.Values["megohm"], reading.Values["winding"], 0,
+                    reading.Values.TryGetValue("tenMinutes", out var ten) ? ten : null);
+                return new(!found.Holds ? Verdict.Fails : found.IndexHolds == false ? Verdict.Tight : Verdict.Holds,
+                    $"{Text.N(found.At40Megohm)} MΩ at 40 °C, at least {Text.N(found.RequiredMegohm)}"
+                        + (found.PolarisationIndex is { } index ? $"; polarisation index {Text.N(index, 3)}" : string.Empty));
+            },
+        };
+    }
+
+    private static SiteStep Voltage(StepSource source)
+    {
+        var nominal = source.Bus.NominalVoltageV;
+        var (low, high) = source.Voltage is { } range
+            ? (Math.Min(range.LowestPct, 95) / 100 * nominal, Math.Max(range.HighestPct, 105) / 100 * nominal)
+            : (0.9 * nominal, 1.1 * nominal);
+        SiteQuantity Of(string id, string name) => Quantity(id, name, "V", nominal, new SiteWindow(low, high, 0.9 * nominal, 1.1 * nominal),
+            source.Voltage is null ? "±10 % (IEC 60038)" : "voltage of the bus over all scenarios, ±5 % at least; ±10 % (IEC 60038)");
+        return new()
+        {
+            Id = "supply", Phase = SitePhase.BeforePower, Title = "Supply at the unit's terminals",
+            How = "Voltmeter and phase-sequence indicator ahead of the open isolator.", Caution = "Live parts: licensed persons only.",
+            Suspect = "a blown fuse, a wrong tap, a phase crossed",
+            Quantities = source.Model.Input.OnePhase is not null ? [Of("v12", "voltage")]
+                : [Of("v12", "L1–L2"), Of("v23", "L2–L3"), Of("v31", "L3–L1")],
+            RestsOn = [SiteAspect.Supply],
+        };
+    }
+
+    private static SiteStep Links(StepSource source)
+    {
+        var link = source.Sheet.Rows.FirstOrDefault(r => r.Id == "motor.link")?.Word ?? "as delivered";
+        return new()
+        {
+            Id = "links", Phase = SitePhase.BeforePower, Title = $"Links in the terminal box: {link}",
+            How = $"Open the box and see the links: {link}. Leads in the order U, V, W.", Caution = Dead,
+            Suspect = "links as delivered instead of as specified: current off by √3", RestsOn = [SiteAspect.Plate, SiteAspect.Link],
+        };
+    }
+
+    private static SiteStep Protection(StepSource source)
+    {
+        var wanted = source.Point.Devices.Device switch
+        {
+            ProtectiveDevice.CircuitBreaker b => b.OverloadA,
+            ProtectiveDevice.MotorBreaker m => m.OverloadA,
+            _ => source.Sheet.Rows.FirstOrDefault(r => r.Id == "thermal.current")?.Number ?? Given.Unknown,
+        };
+        return new()
+        {
+            Id = "protection", Phase = SitePhase.BeforePower, Title = "Settings of the protection",
+            How = "Read fuses and settings at the devices, not in the documents.", Caution = Dead,
+            Suspect = "settings as delivered; set for the other link",
+            Quantities = wanted.IsKnown
+                ? [Quantity("setting", "setting of the overload protection", "A", wanted, SiteWindow.Around(wanted.Value, 2, 5), "as specified")]
+                : [],
+            RestsOn = [SiteAspect.Protection, SiteAspect.Plate, SiteAspect.Link],
+        };
+    }
+
+    internal static SiteQuantity Quantity(string id, string name, string unit, Given expected, SiteWindow? window, string source,
+        string numbers = "") => new(id, name, unit, expected, window, new Reason("expected", numbers, source, []));
+}

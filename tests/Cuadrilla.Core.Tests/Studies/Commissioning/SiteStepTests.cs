@@ -1,0 +1,197 @@
+using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Checks;
+using Cuadrilla.Core.Converters;
+using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Core.Studies.Commissioning;
+using Cuadrilla.Core.Studies.Commissioning.Log;
+using Cuadrilla.Core.Studies.Commissioning.Steps;
+using Cuadrilla.Core.Tests.Assessment;
+
+namespace Cuadrilla.Core.Tests.Studies.Commissioning;
+
+/// <summary>Steps on site: which are offered, what they hold to be right, what makes them stale.</summary>
+public sealed class SiteStepTests
+{
+    private static readonly PlantSpecification Demo = DemoChanges.Demo;
+    private static readonly Assessor Assessor = DemoChanges.Assessor;
+
+    [Fact]
+    public void Each_drive_point_has_steps_in_the_order_of_the_work_with_cautions()
+    {
+        foreach (var point in Demo.AllDrivePoints())
+        {
+            var steps = Steps(Demo, point.Id);
+            Assert.Equal(steps.Count, steps.Select(s => s.Id).Distinct().Count());
+            Assert.Equal(steps.Select(s => s.Phase).Order(), steps.Select(s => s.Phase));
+            Assert.All(steps.Where(s => s.Phase is SitePhase.BeforePower or SitePhase.Uncoupled or SitePhase.Loaded),
+                s => Assert.NotEmpty(s.Caution));
+            foreach (var (step, at) in steps.Select((s, i) => (s, i)))
+            {
+                Assert.All(step.After, a => Assert.InRange(steps.ToList().FindIndex(s => s.Id == a), 0, at - 1));
+            }
+        }
+    }
+
+    [Fact]
+    public void What_must_not_be_done_is_not_offered()
+    {
+        // A rope hangs on the hoist; the deep well is behind a step-up transformer; the rollers are a group.
+        Assert.NotEmpty(Step(Demo, "dp-05", "rotating").Forbidden);
+        Assert.NotEmpty(Step(Demo, "dp-05", "noise").Forbidden);
+        Assert.NotEmpty(Step(Demo, "dp-06", "standstill").Forbidden);
+        Assert.NotEmpty(Step(Demo, "dp-06", "resistances").Forbidden);
+        Assert.NotEmpty(Step(Demo, "dp-21", "standstill").Forbidden);
+        Assert.NotEmpty(Step(Demo, "dp-21", "rotating").Forbidden);
+        Assert.All(new[] { "standstill", "rotating", "resistances" }, id => Assert.Empty(Step(Demo, "dp-01", id).Forbidden));
+        Assert.DoesNotContain(Steps(Demo, "dp-04"), s => s.Id is "standstill" or "rotating" or "inertia");
+        Assert.Contains(Steps(Demo, "dp-04"), s => s.Id == "start" || s.Id == "links");
+    }
+
+    [Fact]
+    public void What_the_model_says_holds_in_every_step_that_is_computed()
+    {
+        var source = Source(Demo, "dp-02");
+        var (motor, expected) = (source.Model.Fitted!.Losses, ExpectedMotor.Of(source.Model.Fitted.Connected, source.Model.Fitted.Losses)!);
+        var cable = source.Model.Cable!.Value.Real;
+        Holds("plate", Steps(Demo, "dp-02").Single(s => s.Id == "plate").Quantities.ToDictionary(q => q.Id, q => q.Expected.Value));
+        Holds("rotating", new() { ["noLoad"] = expected.NoLoadA });
+        Holds("resistances", new() { ["uv"] = 0.1, ["vw"] = 0.101, ["wu"] = 0.1005 });
+        var at = motor.OnLine(50, 400, 200);
+        Holds("loaded", new() { ["hz"] = 50, ["volts"] = 400, ["torque"] = 200, ["amps"] = at.CurrentA, ["kw"] = at.InputW / 1e3,
+            ["rpm"] = at.SpeedPu * motor.Plate.RatedSpeedRpm });
+        var warm = expected.StatorOhm(34) + cable;
+        var found = Step(Demo, "dp-02", "standstill").Judge(Reading(new() { ["ohm"] = warm, ["winding"] = 34 }));
+        Assert.Contains("+0 %", found.Text, StringComparison.Ordinal);
+
+        void Holds(string step, Dictionary<string, double> values) =>
+            Assert.Equal(Verdict.Holds, Step(Demo, "dp-02", step).Judge(Reading(values)).Verdict);
+    }
+
+    [Fact]
+    public void A_plate_of_the_other_link_a_bad_joint_and_a_heavy_run_are_seen()
+    {
+        var plate = Step(Demo, "dp-02", "plate");
+        var values = plate.Quantities.ToDictionary(q => q.Id, q => q.Expected.Value);
+        values["current"] *= Math.Sqrt(3);
+        Assert.Equal(Verdict.Fails, plate.Judge(Reading(values)).Verdict);
+        foreach (var (lead, uv, vw, wu) in new[] { ("W", 0.1, 0.12, 0.12), ("V", 0.12, 0.12, 0.1), ("U", 0.12, 0.1, 0.12) })
+        {
+            var joint = Step(Demo, "dp-02", "resistances").Judge(Reading(new() { ["uv"] = uv, ["vw"] = vw, ["wu"] = wu }));
+            Assert.Equal(Verdict.Fails, joint.Verdict);
+            Assert.EndsWith("lead " + lead, joint.Text, StringComparison.Ordinal);
+        }
+
+        var at = Source(Demo, "dp-02").Model.Fitted!.Losses.OnLine(50, 400, 200);
+        Assert.Equal(Verdict.Fails, Step(Demo, "dp-02", "loaded").Judge(Reading(new() { ["hz"] = 50, ["volts"] = 400, ["torque"] = 200,
+            ["amps"] = at.CurrentA * 1.09, ["kw"] = at.InputW / 1e3 })).Verdict);
+        Assert.Equal(Verdict.Fails, Step(Demo, "dp-02", "insulation").Judge(Reading(new() { ["megohm"] = 2, ["winding"] = 40 })).Verdict);
+        Assert.Equal(Verdict.NeedsData, Step(Demo, "dp-02", "insulation").Judge(Reading(new() { ["megohm"] = 200 })).Verdict);
+        Assert.Equal(Verdict.Tight, Step(Demo, "dp-02", "noise").Judge(Reading(new() { ["ramp"] = 84, ["coast"] = 71 })).Verdict);
+        Assert.Equal(Verdict.Fails, Step(Demo, "dp-03", "rotations").Judge(Reading(new() { ["forward"] = 2.1, ["reverse"] = 3.4 })).Verdict);
+    }
+
+    [Fact]
+    public void Inertia_by_two_ramps_is_that_of_the_machine()
+    {
+        var source = Source(Demo, "dp-01");
+        var whole = source.Model.Load!.InertiaKgM2.Value + source.Model.Fitted!.Connected.Plate.InertiaKgM2;
+        var accelerating = whole * 50 * Math.PI / 30;
+        var found = Step(Demo, "dp-01", "inertia").Judge(Reading(new() { ["up"] = accelerating + 12, ["down"] = 12 - accelerating, ["rpmPerS"] = 50 }));
+        Assert.Equal(Verdict.Holds, found.Verdict);
+        Assert.Equal(Verdict.Fails, Step(Demo, "dp-01", "inertia").Judge(Reading(new() { ["up"] = 12 - accelerating, ["down"] = 12 + accelerating,
+            ["rpmPerS"] = 50 })).Verdict);
+    }
+
+    [Theory]
+    [InlineData("cable", "plate", "standstill", "loaded")]
+    [InlineData("filter", "plate", "standstill", "loaded")]
+    [InlineData("link", "plate", "standstill", "protection")]
+    [InlineData("switching", "loaded", "noise", "stop")]
+    [InlineData("name", "", "", "")]
+    public void A_change_makes_stale_what_rests_on_it_and_nothing_else(string what, params string[] stale)
+    {
+        var changed = DemoChanges.Changed("dp-02", p => what switch
+        {
+            "cable" => p with { Cable = p.Cable with { LengthM = 71 } },
+            "filter" => p with { Converter = (ConverterChoice.FromCatalogue)p.Converter with { Filter = OutputFilter.Sine } },
+            "switching" => p with { Converter = (ConverterChoice.FromCatalogue)p.Converter with { SwitchingKhz = 6 } },
+            "link" => p with { Motor = (MotorChoice.FromCatalogue)p.Motor with { Connection = MotorConnection.Star } },
+            _ => p with { Name = "Exhaust fan of the dryer" },
+        });
+        var before = Steps(Demo, "dp-02");
+        var entries = before.Where(s => s.Forbidden.Length == 0).Select((s, i) => Entry(s.Id, i + 1, SiteBasis.Of(Source(Demo, "dp-02")))).ToList();
+        Assert.All(StepState.Of(before, entries, SiteBasis.Of(Source(Demo, "dp-02"))).Where(s => s.Step.Forbidden.Length == 0),
+            s => Assert.Equal(StepStanding.Done, s.Standing));
+        var states = StepState.Of(Steps(changed, "dp-02"), entries, SiteBasis.Of(Source(changed, "dp-02")));
+        Assert.All(stale.Where(s => s.Length > 0), id => Assert.Equal(StepStanding.Stale, states.Single(s => s.Step.Id == id).Standing));
+        Assert.Equal(stale[0].Length > 0, states.Any(s => s.Standing == StepStanding.Stale));
+        Assert.All(states.Where(s => s.Standing == StepStanding.Stale), s => Assert.NotEmpty(s.Why));
+        Assert.NotEqual(StepStanding.Stale, states.Single(s => s.Step.Id == "visual").Standing);
+    }
+
+    [Fact]
+    public void A_stale_entry_never_counts_for_a_sign_off()
+    {
+        // Over random logs: whatever was entered and corrected in whatever order, what is stale, wrong or missing stands against it.
+        var random = new Random(71);
+        var now = SiteBasis.Of(Source(Demo, "dp-02"));
+        var other = SiteBasis.Of(Source(DemoChanges.Changed("dp-02", p => p with { Cable = p.Cable with { LengthM = 12 } }), "dp-02"));
+        var steps = Steps(Demo, "dp-02");
+        for (var round = 0; round < 300; round++)
+        {
+            List<SiteEntry> entries = [];
+            foreach (var step in steps.Where(_ => random.NextDouble() < 0.9))
+            {
+                for (var i = random.Next(1, 4); i > 0; i--)
+                {
+                    var earlier = entries.Where(e => e.StepId == step.Id).Select(e => (long?)e.Number).FirstOrDefault();
+                    entries.Add(Entry(step.Id, entries.Count + 1, random.NextDouble() < 0.5 ? now : other,
+                        random.NextDouble() < 0.8 ? Verdict.Holds : Verdict.Fails) with { Corrects = random.NextDouble() < 0.3 ? earlier : null });
+                }
+            }
+
+            var states = StepState.Of(steps, entries, now);
+            var open = SignOff.Of(states).OpenIds;
+            foreach (var state in states.Where(s => s.Step.Forbidden.Length == 0))
+            {
+                var counted = StepState.Counted(entries).GetValueOrDefault(state.Step.Id);
+                if (counted is null || counted.Judgement.Verdict == Verdict.Fails || counted.Basis.ChangedTo(now, state.Step.RestsOn).Count > 0)
+                {
+                    Assert.Contains(state.Step.Id, open);
+                }
+            }
+
+            Assert.Equal(open, SignOff.Of(states).NotNamed([]));
+            Assert.Empty(SignOff.Of(states).NotNamed([.. open]));
+        }
+    }
+
+    [Fact]
+    public void A_repeated_identification_makes_stale_what_was_built_on_it()
+    {
+        var basis = SiteBasis.Of(Source(Demo, "dp-02"));
+        var steps = Steps(Demo, "dp-02");
+        List<SiteEntry> entries = [.. steps.Where(s => s.Forbidden.Length == 0).Select((s, i) => Entry(s.Id, i + 1, basis))];
+        entries.Add(Entry("standstill", 99, basis));
+        var states = StepState.Of(steps, entries, basis).ToDictionary(s => s.Step.Id);
+        Assert.Equal(StepStanding.Done, states["standstill"].Standing);
+        Assert.Equal(StepStanding.Stale, states["inertia"].Standing);
+        Assert.Contains("repeated after it", states["inertia"].Why[0], StringComparison.Ordinal);
+        Assert.Equal(StepStanding.Done, states["insulation"].Standing);
+    }
+
+    private static SiteReading Reading(Dictionary<string, double> values) => new(values, [], null);
+
+    private static SiteEntry Entry(string step, long number, SiteBasis basis, Verdict verdict = Verdict.Holds) => new()
+    {
+        Number = number, At = DateTimeOffset.UnixEpoch.AddMinutes(number), Who = "commissioning engineer", PointId = "dp-02", StepId = step,
+        Reading = Reading([]), Judgement = new(verdict, "found"), Edit = 1, Basis = basis,
+    };
+
+    private static StepSource Source(PlantSpecification plant, string id) => Assessor.SiteOf(plant, plant.AllDrivePoints().Single(p => p.Id == id));
+
+    private static IReadOnlyList<SiteStep> Steps(PlantSpecification plant, string id) => SiteSteps.Of(Source(plant, id));
+
+    private static SiteStep Step(PlantSpecification plant, string id, string step) => Steps(plant, id).Single(s => s.Id == step);
+}
