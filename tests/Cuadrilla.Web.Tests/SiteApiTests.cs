@@ -114,6 +114,30 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.NotEmpty(await client.GetByteArrayAsync(path + "/dp-01.xlsx"));
     }
 
+    [Fact]
+    public async Task A_record_leaves_as_pdf_and_workbook_and_what_was_measured_comes_back_as_a_proposal()
+    {
+        var demo = await client.ImportDemo();
+        var path = $"/api/projects/{demo["id"]}/commissioning";
+        Assert.Empty((await Point(path))["asBuilt"]!.AsArray());
+        var found = await Made(path, new { who = "=c", pointId = "dp-02", stepId = "cable", values = new { metres = 93 }, instrument = "metre marks" });
+        var proposal = Assert.Single(found["asBuilt"]!.AsArray())!;
+        Assert.Equal(("cable-length-m", 93.0), ((string)proposal["entry"]!, (double)proposal["measured"]!));
+        var pdf = await client.GetByteArrayAsync(path + "/points/dp-02/record.pdf");
+        Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);
+        using var workbook = new MemoryStream(await client.GetByteArrayAsync(path + "/points/dp-02/record.xlsx"));
+        var rows = MiniExcelLibs.MiniExcel.Query(workbook, useHeaderRow: true, sheetName: "Entries").Cast<IDictionary<string, object>>().ToList();
+        Assert.Equal("Motor cable as laid", Assert.Single(rows)["step"]);
+        Assert.StartsWith("'=c", (string)rows[0]["who"], StringComparison.Ordinal);
+
+        // Taken over, nothing is left to propose.
+        using var taken = await client.Save(demo, 1, s => PointOf(s, "dp-02")["cable"]!["lengthM"] = 93);
+        Assert.Equal(HttpStatusCode.OK, taken.StatusCode);
+        found = await Point(path);
+        Assert.Empty(found["asBuilt"]!.AsArray());
+        Assert.Equal("wrong", Standing(found, "cable"));
+    }
+
     private async Task<JsonNode> Point(string path) => (await client.GetFromJsonAsync<JsonNode>(path + "/points/dp-02"))!;
 
     private async Task<JsonNode> Made(string path, object entry)

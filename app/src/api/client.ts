@@ -50,6 +50,7 @@ export type SiteProgress = Schemas["SiteProgressDocument"];
 export type SitePoint = Schemas["SitePointDocument"];
 export type SiteStep = Schemas["StepDocument"];
 export type SiteEntry = Schemas["EntryDocument"];
+export type AsBuiltProposal = Schemas["AsBuiltProposal"];
 export type MakeEntry = Schemas["MakeEntryRequest"];
 export type ParameterSheetAnswer = Schemas["ParameterSheetDocument"];
 export type ParameterRow = Schemas["ParameterRowDocument"];

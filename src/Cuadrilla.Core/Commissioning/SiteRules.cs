@@ -3,6 +3,7 @@ namespace Cuadrilla.Core.Commissioning;
 /// <summary>Windows of steps on site that no engine has of itself; defaults of practice.</summary>
 /// <param name="EarthOhm">Largest resistance of a protective connection, Ω.</param>
 /// <param name="LongCableM">Motor cable that counts as long when its insulation is measured with it, m.</param>
+/// <param name="CableLengthPct">Length of a cable as laid, ±%.</param>
 /// <param name="SpreadPct">Spread of the three resistances that holds, %.</param>
 /// <param name="SpreadTightPct">That is tight, %.</param>
 /// <param name="LeakagePct">Leakage against the expected, ±%.</param>
@@ -26,7 +27,7 @@ namespace Cuadrilla.Core.Commissioning;
 /// <param name="RatioPct">Ratio against a counter, ±%.</param>
 /// <param name="OrderPct">Orders of the line current, ±%.</param>
 /// <param name="OrderOfFundamentalPct">Or within this of the fundamental, %.</param>
-public sealed record SiteRules(double EarthOhm, double LongCableM, double SpreadPct, double SpreadTightPct, double LeakagePct,
+public sealed record SiteRules(double EarthOhm, double LongCableM, double CableLengthPct, double SpreadPct, double SpreadTightPct, double LeakagePct,
     double BackEmfPct, double MagnetPctPerK, double OffsetDeg, double LoopLeastS, double LoopMostS,
     IReadOnlyList<VibrationZones> VibrationMmPerS, double NoiseStepDb, double LoadedCurrentPct, double LoadedPowerPct, double SlipPct,
     double PowerFactor, double BearingC, double BearingRiseK, double StopPct, double StartTimePct, double BrakePct, double BrakeTestPct,

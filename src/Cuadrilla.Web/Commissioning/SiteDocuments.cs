@@ -53,8 +53,9 @@ internal sealed record StepDocument(string Id, SitePhase Phase, string Title, st
 /// <param name="Entries">Its entries, newest first.</param>
 /// <param name="OpenIds">Steps that stand against a sign-off.</param>
 /// <param name="Signed">The sign-off in force; null without, or where something has changed since.</param>
+/// <param name="AsBuilt">Values as built that are otherwise than specified.</param>
 internal sealed record SitePointDocument(string PointId, long Edit, IReadOnlyList<StepDocument> Steps, IReadOnlyList<EntryDocument> Entries,
-    IReadOnlyList<string> OpenIds, EntryDocument? Signed);
+    IReadOnlyList<string> OpenIds, EntryDocument? Signed, IReadOnlyList<AsBuiltProposal> AsBuilt);
 
 /// <summary>How far the drive points of a plant are.</summary>
 /// <param name="PointId">The drive point.</param>

@@ -14,6 +14,7 @@ namespace Cuadrilla.Web.Commissioning;
 /// <summary>The guided log: steps of a drive point, entries, sign-off.</summary>
 internal static class SiteEndpoints
 {
+    private const string Spreadsheet = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
     private const int MostEntries = 500;
     private const int UsualEntries = 100;
     private const int LongestWords = 100;
@@ -27,6 +28,14 @@ internal static class SiteEndpoints
         group.MapGet("/points/{point}", (string id, string point, ProjectStore projects, ProjectReader reader, SiteRecords records) =>
                 OnPoint(id, point, projects, reader, (head, plant, p) => Results.Ok(records.Point(head, plant, p))))
             .WithName("getSitePoint").Produces<SitePointDocument>();
+        group.MapGet("/points/{point}/record.pdf",
+            (string id, string point, ProjectStore projects, ProjectReader reader, SiteRecords records, TimeProvider clock) =>
+                OnPoint(id, point, projects, reader, (head, plant, p) => Results.File(
+                    records.Record(head, plant, p).Pdf(DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)), "application/pdf", $"{p.Id}-record.pdf")))
+            .WithName("exportSiteRecordPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
+        group.MapGet("/points/{point}/record.xlsx", (string id, string point, ProjectStore projects, ProjectReader reader, SiteRecords records) =>
+                OnPoint(id, point, projects, reader, (head, plant, p) => Results.File(records.Record(head, plant, p).Xlsx(), Spreadsheet, $"{p.Id}-record.xlsx")))
+            .WithName("exportSiteRecordXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
         group.MapGet("/log", Log).WithName("getSiteLog").Produces<IReadOnlyList<EntryDocument>>();
         group.MapPost("/entries", MakeAsync).WithName("makeSiteEntry").For(AccountRole.Engineer).Accepts<MakeEntryRequest>("application/json")
             .Produces<SitePointDocument>();

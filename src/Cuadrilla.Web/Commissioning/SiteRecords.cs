@@ -21,7 +21,7 @@ internal sealed class SiteRecords(SiteLogStore store, Assessor assessor)
         var states = States(source, stored);
         var open = SignOff.Of(states);
         return new(point.Id, head.Edit, [.. states.Select(StepDocument.Of)], [.. stored.Reverse().Select(EntryDocument.Of)], open.OpenIds,
-            Signed(source, stored) is { } signed ? EntryDocument.Of(signed) : null);
+            Signed(source, stored) is { } signed ? EntryDocument.Of(signed) : null, AsBuiltProposal.Of(source, [.. stored.Select(Entry)]));
     }
 
     /// <summary>How far each drive point is.</summary>
@@ -43,9 +43,19 @@ internal sealed class SiteRecords(SiteLogStore store, Assessor assessor)
     public static IReadOnlyList<StepState> States(StepSource source, IReadOnlyList<StoredSiteEntry> stored) =>
         StepState.Of(SiteSteps.Of(source), [.. stored.Select(Entry)], SiteBasis.Of(source));
 
+    /// <summary>The record of a drive point: what leaves as a document.</summary>
+    public SiteRecord Record(ProjectHead head, PlantSpecification plant, DrivePoint point)
+    {
+        var source = assessor.SiteOf(plant, point);
+        var stored = store.OfPoint(head.Id, point.Id);
+        return new(plant.Name, point.Tag, point.Name, head.Edit, States(source, stored),
+            [.. stored.Where(e => !e.StepId.StartsWith(ParameterSheets.LeftPrefix, StringComparison.Ordinal)).Select(Entry)],
+            Signed(source, stored) is { } signed ? Entry(signed) : null);
+    }
+
     // A later entry, or a changed basis, takes a sign-off back.
     private static StoredSiteEntry? Signed(StepSource source, IReadOnlyList<StoredSiteEntry> stored) =>
-        stored.LastOrDefault(e => !e.StepId.StartsWith("parameter/", StringComparison.Ordinal)) is { StepId: SiteSteps.SignOffId } last
+        stored.LastOrDefault(e => !e.StepId.StartsWith(ParameterSheets.LeftPrefix, StringComparison.Ordinal)) is { StepId: SiteSteps.SignOffId } last
             && SiteJson.Basis(last.Basis).ChangedTo(SiteBasis.Of(source), Enum.GetValues<SiteAspect>()).Count == 0 ? last : null;
 
     private static SiteEntry Entry(StoredSiteEntry stored) => new()

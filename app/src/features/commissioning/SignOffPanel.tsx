@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { DrivePoint, SitePoint } from "../../api/client";
 import { when } from "../../lib/format";
+import { AsBuilt } from "./AsBuilt";
 import { standings } from "./commissioning";
 import { useEntry } from "./useEntry";
 
@@ -99,6 +100,7 @@ export function SignOffPanel({
           {entry.problem}
         </p>
       )}
+      <AsBuilt point={point} found={found} />
       <p className="mt-3 border-l-4 border-fails pl-2 text-[12px]">
         <b>Caution.</b> A sign-off here is a record of what was measured. It is no certificate of a safety function, of
         protection coordination or of arc-flash protection: those are signed by the persons responsible, under local

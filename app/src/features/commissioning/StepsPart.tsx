@@ -4,6 +4,7 @@ import { api, type DrivePoint, type SitePoint, type SiteStep } from "../../api/c
 import { Failed, Loading } from "../../components/States";
 import { VerdictMark } from "../../components/VerdictMark";
 import { useUnits } from "../../fields/useUnits";
+import { useProject } from "../../project/ProjectContext";
 import { useLab } from "../lineups/useLab";
 import { markOf, nextOf, phases, standings } from "./commissioning";
 import { SignOffPanel } from "./SignOffPanel";
@@ -12,6 +13,8 @@ import { StepPanel } from "./StepPanel";
 /** Steps of a drive point in the order of the work, and the one that is open. */
 export function StepsPart({ point, onChanged }: { readonly point: DrivePoint; readonly onChanged: () => void }) {
   const [search, setSearch] = useSearchParams();
+  const { project } = useProject();
+  const record = `/api/projects/${project.id}/commissioning/points/${point.id}/record`;
   const [answer, setAnswer] = useState<SitePoint>();
   const found = useLab<SitePoint>(["site", point.id], (id) =>
     api.GET("/api/projects/{id}/commissioning/points/{point}", { params: { path: { id, point: point.id } } }),
@@ -40,6 +43,22 @@ export function StepsPart({ point, onChanged }: { readonly point: DrivePoint; re
         <h3 className="text-[15px] font-bold">
           {point.tag} {point.name}
         </h3>
+        <p className="text-soft">
+          Record{" "}
+          <a className="text-plum underline" href={`${record}.pdf`} download>
+            PDF
+          </a>{" "}
+          <a className="text-plum underline" href={`${record}.xlsx`} download>
+            XLSX
+          </a>{" "}
+          <a
+            className="text-plum underline"
+            href={record.replace(/\/record$/, "")}
+            download={`${point.id}-record.json`}
+          >
+            JSON
+          </a>
+        </p>
         {Object.entries(phases).map(([phase, name]) => {
           const steps = now.steps.filter((s) => s.phase === phase);
           return steps.length === 0 ? null : (

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Assessment;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
@@ -179,6 +180,30 @@ public sealed class SiteStepTests
         Assert.Equal(StepStanding.Stale, states["inertia"].Standing);
         Assert.Contains("repeated after it", states["inertia"].Why[0], StringComparison.Ordinal);
         Assert.Equal(StepStanding.Done, states["insulation"].Standing);
+    }
+
+    [Fact]
+    public void What_was_measured_is_proposed_for_what_may_be_changed()
+    {
+        // A motor of the project of 230/400 V, run without load at 230 V in delta: 17.3 A there are 10 A in star, the link of its plate.
+        var unknown = Given.Unknown;
+        var own = new OwnMotor("own-1", "Spare", MotorTechnology.CageInduction, "IE3", 11, 400, 230, 50, 1470, 20.4, 91.4, 0.85, 4, unknown, unknown,
+            unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown,
+            unknown, unknown);
+        var plant = DemoChanges.Changed(Demo with { Motors = [own] }, "dp-02", p => p with
+        {
+            Motor = (MotorChoice.FromCatalogue)p.Motor with { ItemId = "own-1", Connection = MotorConnection.Delta },
+        });
+        var basis = SiteBasis.Of(Source(plant, "dp-02"));
+        SiteEntry With(string step, long number, Dictionary<string, double> values) => Entry(step, number, basis) with { Reading = Reading(values) };
+        var found = AsBuiltProposal.Of(Source(plant, "dp-02"),
+            [With("no-load", 1, new() { ["volts"] = 230, ["amps"] = 10 * Math.Sqrt(3) }), With("cable", 2, new() { ["metres"] = 300 })]);
+        Assert.Equal(10, found.Single(p => p.Entry == AsBuiltEntry.NoLoadCurrentA).Measured, 0.05);
+        Assert.Equal((300.0, 2L), (found.Single(p => p.Entry == AsBuiltEntry.CableLengthM).Measured, found.Single(p => p.Entry == AsBuiltEntry.CableLengthM).Number));
+
+        // A motor of the catalogue is not changed by one of its kind; what is as specified is no proposal.
+        Assert.Empty(AsBuiltProposal.Of(Source(Demo, "dp-02"), [With("no-load", 1, new() { ["volts"] = 400, ["amps"] = 40 }),
+            With("cable", 2, new() { ["metres"] = Source(Demo, "dp-02").Point.Cable.LengthM.Value })]));
     }
 
     private static SiteReading Reading(Dictionary<string, double> values) => new(values, [], null);

@@ -8,6 +8,9 @@ namespace Cuadrilla.Core.Studies.Commissioning.Steps;
 /// <summary>Steps before power.</summary>
 internal static class DeadSteps
 {
+    /// <summary>Key of the step that measures the motor cable.</summary>
+    public const string CableId = "cable";
+
     private const string Dead = "Switch off, lock, prove absence of voltage; wait for the link to discharge. Licensed persons only.";
 
     public static IEnumerable<SiteStep> Of(StepSource source)
@@ -19,6 +22,7 @@ internal static class DeadSteps
         yield return Seen("tight", "Tightened", "All power terminals to the maker's torque, marked.", "a joint that warms up later", [SiteAspect.Cable]);
         yield return Seen("wiring", "Wiring against the schedule", WiringHow(source), "crossed pairs, screens not connected all round",
             [SiteAspect.Signals, SiteAspect.Cable]);
+        yield return CableAsLaid(source);
         yield return new SiteStep
         {
             Id = "earth", Phase = SitePhase.BeforePower, Title = "Earth continuity",
@@ -41,6 +45,22 @@ internal static class DeadSteps
     {
         Id = id, Phase = SitePhase.BeforePower, Title = title, How = how, Caution = Dead, Suspect = suspect, RestsOn = restsOn,
     };
+
+    private static SiteStep CableAsLaid(StepSource source)
+    {
+        var length = source.Point.Cable.LengthM;
+        return new()
+        {
+            Id = CableId, Phase = SitePhase.BeforePower, Title = "Motor cable as laid",
+            How = "Length by its metre marks at both ends, or by the loop resistance of a core; section and screen as printed on it.", Caution = Dead,
+            Suspect = "another way than drawn: filter, voltage drop and leakage move with the length",
+            Quantities =
+            [
+                Quantity("metres", "length", "m", length, length.IsKnown ? SiteWindow.Around(length.Value, source.Rules.Site.CableLengthPct,
+                    2 * source.Rules.Site.CableLengthPct) : null, "motor cable as specified"),
+            ],
+        };
+    }
 
     private static SiteStep Insulation(StepSource source)
     {
