@@ -115,8 +115,9 @@ internal static class Program
         var commands = input.AsSpan().TrimStart(" \t\r\n"u8).StartsWith("["u8)
             ? JsonReading.Read<IReadOnlyList<PlantCommand>>(input, ProjectJson.Options)
             : [JsonReading.Read<PlantCommand>(input, ProjectJson.Options)];
-        var done = CommandRun.All(Plant(file, data), commands, new Assessor(data));
-        var changed = ProjectFile.Write(done.After, data);
+        var before = Project(file, data);
+        var done = CommandRun.All(before.Specification, commands, new Assessor(data));
+        var changed = ProjectFile.Write(done.After, data, before.Log);
         if (target is null)
         {
             return Print(Encoding.UTF8.GetString(changed) + "\n");
@@ -128,7 +129,9 @@ internal static class Program
         return Print(done.Label + "\n");
     }
 
-    private static PlantSpecification Plant(string file, EngineeringData data)
+    private static PlantSpecification Plant(string file, EngineeringData data) => Project(file, data).Specification;
+
+    private static ProjectFile Project(string file, EngineeringData data)
     {
         if (new FileInfo(file) is { Exists: true, Length: > ProjectFile.MaxBytes } large)
         {
@@ -136,7 +139,7 @@ internal static class Program
                 string.Empty, "File size", $"{large.Length} bytes", $"at most {ProjectFile.MaxBytes} bytes"));
         }
 
-        return ProjectFile.Read(File.ReadAllBytes(file), data);
+        return ProjectFile.ReadWhole(File.ReadAllBytes(file), data);
     }
 
     private static int Calc(string name)

@@ -138,6 +138,38 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal("wrong", Standing(found, "cable"));
     }
 
+    [Fact]
+    public async Task The_log_goes_with_the_project_file_and_a_log_that_does_not_hold_together_is_refused()
+    {
+        var demo = await client.ImportDemo();
+        var path = $"/api/projects/{demo["id"]}/commissioning";
+        await Made(path, new { who = "c", pointId = "dp-02", stepId = "earth", values = new { ohm = 0.3 }, note = "paint" });
+        await Made(path, new { who = "d", pointId = "dp-02", stepId = "earth", values = new { ohm = 0.04 }, corrects = 1, instrument = "milliohmmeter", calibrated = "2026-01-31" });
+        await Made(path, new { who = "d", pointId = "dp-02", stepId = "temperature-run", values = new { ambientC = 20 },
+            run = new[] { new { timeS = 0, value = 20 }, new { timeS = 600, value = 30 }, new { timeS = 1200, value = 36 }, new { timeS = 1800, value = 40 } } });
+        var file = (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{demo["id"]}/file"))!;
+        using var imported = await client.PostAsJsonAsync("/api/projects/import", file);
+        Assert.Equal(HttpStatusCode.Created, imported.StatusCode);
+        var other = $"/api/projects/{(await imported.Body())["id"]}/commissioning";
+        Assert.Equal((await client.GetStringAsync(path + "/log")), await client.GetStringAsync(other + "/log"));
+        Assert.Equal("done", Standing(await Point(other), "earth"));
+        Assert.Equal(file.ToJsonString(), (await client.GetFromJsonAsync<JsonNode>(other.Replace("/commissioning", "/file", StringComparison.Ordinal)))!.ToJsonString());
+
+        foreach (var (pointer, change) in new (string, Action<JsonNode>)[]
+        {
+            ("/log/1/number", f => f["log"]![1]!["number"] = 3), ("/log/0/atUtc", f => f["log"]![0]!["atUtc"] = "once"),
+            ("/log/2/who", f => f["log"]![2]!["who"] = ""), ("/log/1/corrects", f => f["log"]![1]!["corrects"] = 2),
+            ("/log/0/values", f => f["log"]![0]!["values"]!["ohm"] = 1e12), ("/log/1/calibrated", f => f["log"]![1]!["calibrated"] = "January"),
+        })
+        {
+            var bad = JsonNode.Parse(file.ToJsonString())!;
+            change(bad);
+            using var refused = await client.PostAsJsonAsync("/api/projects/import", bad);
+            Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+            Assert.Equal(pointer, (string?)(await refused.Body())["errors"]![0]!["pointer"]);
+        }
+    }
+
     private async Task<JsonNode> Point(string path) => (await client.GetFromJsonAsync<JsonNode>(path + "/points/dp-02"))!;
 
     private async Task<JsonNode> Made(string path, object entry)

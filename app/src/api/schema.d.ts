@@ -4481,6 +4481,32 @@ export interface components {
             train: components["schemas"]["DriveTrain"];
             duty: components["schemas"]["DutyPoint"][];
         };
+        LoggedEntry: {
+            /** Format: int64 */
+            number: number;
+            atUtc: string;
+            who: string;
+            pointId: string;
+            stepId: string;
+            verdict: components["schemas"]["Verdict"];
+            result: string;
+            values: {
+                [key: string]: number;
+            };
+            run: components["schemas"]["RunPoint"][];
+            done: null | boolean;
+            basis: {
+                [key: string]: string[];
+            };
+            /** Format: int64 */
+            edit: number;
+            note?: string;
+            instrument?: string;
+            calibrated?: null | string;
+            simulated?: boolean;
+            /** Format: int64 */
+            corrects?: null | number;
+        };
         LongCableDocument: {
             missing: string[];
             figures: null | components["schemas"]["LongCableFigures"];
@@ -6307,6 +6333,7 @@ export interface components {
             formatVersion: number;
             catalogue: string;
             specification: components["schemas"]["PlantSpecification"];
+            log?: components["schemas"]["LoggedEntry"][];
         };
         ProjectListItem: {
             id: string;

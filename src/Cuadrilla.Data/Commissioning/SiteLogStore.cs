@@ -29,7 +29,7 @@ public sealed class SiteLogStore(Database database, TimeProvider clock)
         using var transaction = connection.BeginTransaction(deferred: false);
         var isOpen = connection.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM project WHERE id = @projectId AND state = 'open')",
             new { projectId }, transaction);
-        if (!isOpen || entries.Any(e => e.Corrects is { } number && !Has(number, e)))
+        if (!isOpen)
         {
             return null;
         }
@@ -37,6 +37,11 @@ public sealed class SiteLogStore(Database database, TimeProvider clock)
         List<StoredSiteEntry> stored = [];
         foreach (var entry in entries)
         {
+            if (entry.Corrects is { } number && !Has(number, entry))
+            {
+                return null;
+            }
+
             var at = entry.AtUtc.Length > 0 ? entry.AtUtc : Now();
             stored.Add(connection.QuerySingle<StoredSiteEntry>(InsertSql, new
             {

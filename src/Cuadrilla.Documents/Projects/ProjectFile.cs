@@ -15,6 +15,9 @@ namespace Cuadrilla.Documents.Projects;
 /// <param name="Specification">The specification.</param>
 public sealed record ProjectFile(string Format, int FormatVersion, string Catalogue, PlantSpecification Specification)
 {
+    /// <summary>Log of the site, oldest entry first.</summary>
+    public IReadOnlyList<LoggedEntry> Log { get; init; } = [];
+
     /// <summary>Name of the format.</summary>
     public const string FormatName = "cuadrilla-project";
 
@@ -24,20 +27,27 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
     /// <summary>Largest file accepted, bytes.</summary>
     public const int MaxBytes = 16 * 1024 * 1024;
 
+    // More of them say nothing new.
+    private const int MostProblems = 50;
+
     /// <summary>Ending of a project's file name.</summary>
     public const string Extension = ".cuadrilla.json";
 
-    /// <summary>Writes a specification.</summary>
-    public static byte[] Write(PlantSpecification specification, EngineeringData data)
+    /// <summary>Writes a specification, with the log of its site where there is one.</summary>
+    public static byte[] Write(PlantSpecification specification, EngineeringData data, IReadOnlyList<LoggedEntry>? log = null)
     {
         ArgumentNullException.ThrowIfNull(data);
-        return JsonSerializer.SerializeToUtf8Bytes(new ProjectFile(FormatName, CurrentVersion, data.Version, specification),
-            ProjectJson.FileOptions);
+        return JsonSerializer.SerializeToUtf8Bytes(
+            new ProjectFile(FormatName, CurrentVersion, data.Version, specification) { Log = log ?? [] }, ProjectJson.FileOptions);
     }
 
     /// <summary>Reads and validates a file of this or an earlier layout.</summary>
     /// <exception cref="InputException">It is no project file, newer than this program, or holds values out of range.</exception>
-    public static PlantSpecification Read(ReadOnlySpan<byte> utf8, EngineeringData data)
+    public static PlantSpecification Read(ReadOnlySpan<byte> utf8, EngineeringData data) => ReadWhole(utf8, data).Specification;
+
+    /// <summary>The same with the log.</summary>
+    /// <exception cref="InputException">Likewise; or the log does not hold together.</exception>
+    public static ProjectFile ReadWhole(ReadOnlySpan<byte> utf8, EngineeringData data)
     {
         if (utf8.Length > MaxBytes)
         {
@@ -52,7 +62,7 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
         var version = CheckHeader(utf8);
         var file = JsonReading.Read<ProjectFile>(version < CurrentVersion ? Migrated(utf8, version) : utf8, ProjectJson.Options);
         Require(file.Specification, data, "/specification");
-        return file.Specification;
+        return LoggedEntry.Problems(file.Log).Take(MostProblems).ToList() is { Count: > 0 } problems ? throw new InputException(problems) : file;
     }
 
     /// <summary>Refuses a specification that holds values out of range.</summary>

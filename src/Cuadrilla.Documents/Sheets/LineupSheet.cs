@@ -112,7 +112,7 @@ public sealed record LineupSheet(
         lines.AddRange(SpecialSupplyLines.Of(plant, lineup));
         lines.Add(
             new("Site", $"{Text.N(plant.Site.AltitudeM)} m, {Text.N(plant.Site.AmbientMaxC)} °C, air at the converters "
-                + $"{Text.N(plant.Site.CabinetAirC)} °C"));
+                + (lineup.Cabinets is null ? $"{Text.N(plant.Site.CabinetAirC)} °C" : "as in their sections of the cabinets")));
         lines.AddRange(ArrangementLines.Of(lineup));
         lines.AddRange(plant.Overrides.Select(o =>
             new SheetLine("Project value", $"{o.Key} = {Text.N(o.Value)}" + (o.Reason.Length > 0 ? $": {o.Reason}" : string.Empty))));

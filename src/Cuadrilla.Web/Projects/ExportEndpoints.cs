@@ -1,12 +1,14 @@
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
+using Cuadrilla.Data.Commissioning;
 using Cuadrilla.Documents.Lists;
 using Cuadrilla.Core.Studies.Interference;
 using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Documents.Schedules;
 using Cuadrilla.Documents.Sheets;
+using Cuadrilla.Web.Commissioning;
 using Cuadrilla.Web.Http;
 
 namespace Cuadrilla.Web.Projects;
@@ -19,8 +21,8 @@ internal static class ExportEndpoints
     public static void MapExports(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Exports");
-        group.MapGet("/file", (string id, ProjectReader reader) => OnPlant(id, reader, plant => Results.File(
-                ProjectFile.Write(plant, reader.Data), "application/json", FileName(plant.Name) + ProjectFile.Extension)))
+        group.MapGet("/file", (string id, ProjectReader reader, SiteLogStore log) => OnPlant(id, reader, plant => Results.File(
+                ProjectFile.Write(plant, reader.Data, SiteLogFile.Logged(log.All(id))), "application/json", FileName(plant.Name) + ProjectFile.Extension)))
             .WithName("exportProject").Produces<Stream>(StatusCodes.Status200OK, "application/json");
         group.MapGet("/drive-list.csv", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
                 DriveList.Csv(plant, assessor.Run(plant), reader.Data), "text/csv", FileName(plant.Name) + "-drives.csv")))

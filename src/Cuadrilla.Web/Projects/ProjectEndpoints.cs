@@ -4,9 +4,11 @@ using Cuadrilla.Core.Commands;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
 using Cuadrilla.Data.Accounts;
+using Cuadrilla.Data.Commissioning;
 using Cuadrilla.Documents.Demo;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Accounts;
+using Cuadrilla.Web.Commissioning;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Studies;
 
@@ -83,10 +85,15 @@ internal static class ProjectEndpoints
         return (wanted.Name.Length > 0 ? plant with { Name = wanted.Name } : plant, CommandOutcome.Shortened($"Copy of {plant.Name}"));
     }
 
-    private static async Task<IResult> ImportAsync(HttpRequest request, ProjectReader reader)
+    private static async Task<IResult> ImportAsync(HttpRequest request, ProjectReader reader, SiteLogStore log)
     {
-        var plant = ProjectFile.Read(await RequestBody.BytesAsync(request), reader.Data);
-        var document = reader.Create(plant, request.Author("import"), "Imported from a file");
+        var file = ProjectFile.ReadWhole(await RequestBody.BytesAsync(request), reader.Data);
+        var document = reader.Create(file.Specification, request.Author("import"), "Imported from a file");
+        if (log.Add(document.Id, SiteLogFile.Stored(file.Log)) is null)
+        {
+            throw new InvalidOperationException("A log that was found to hold together could not be stored.");
+        }
+
         return Results.Created($"/api/projects/{document.Id}", document);
     }
 

@@ -86,7 +86,7 @@ internal static class DeadSteps
                 var found = source.Rules.Insulation.Judge(kind, reading.Values["megohm"], reading.Values["winding"], 0,
                     reading.Values.TryGetValue("tenMinutes", out var ten) ? ten : null);
                 return new(!found.Holds ? Verdict.Fails : found.IndexHolds == false ? Verdict.Tight : Verdict.Holds,
-                    $"{Text.N(found.At40Megohm)} MΩ at 40 °C, at least {Text.N(found.RequiredMegohm)}"
+                    $"{Text.N(found.At40Megohm)} MΩ at 40 °C, at least {Text.N(found.RequiredMegohm)} MΩ"
                         + (found.PolarisationIndex is { } index ? $"; polarisation index {Text.N(index, 3)}" : string.Empty));
             },
         };

@@ -36,7 +36,7 @@ internal static class DynamicSteps
 
                 var found = source.Rules.Identification.InertiaOf(measured, whole.Value);
                 return measured > 0
-                    ? new(IdentificationSteps.Of(found.Verdict), $"{Text.N(measured)} kg·m², {Text.N(whole.Value)} expected: "
+                    ? new(IdentificationSteps.Of(found.Verdict), $"{Text.N(measured)} kg·m², {Text.N(whole.Value)} kg·m² expected: "
                         + $"{IdentificationSteps.Signed(found.DeviationPct)} %, ±{Text.N(window.HoldsPct)} expected")
                     : new(Verdict.Fails, $"{Text.N(measured)} kg·m²: torque or speed has the wrong sign");
             },
@@ -59,7 +59,7 @@ internal static class DynamicSteps
         var zones = source.Rules.Site.VibrationMmPerS.First(z => kw <= z.ToKw);
         return DeadSteps.Quantity("velocity", "vibration velocity, rms", "mm/s", zones.GoodMmPerS,
             SiteWindow.To(zones.LongMmPerS, zones.ShortMmPerS), "ISO 20816-3, rigid support (verify)",
-            $"new machines to {Text.N(zones.GoodMmPerS)}, for long to {Text.N(zones.LongMmPerS)}, never above {Text.N(zones.ShortMmPerS)}");
+            $"new machines to {Text.N(zones.GoodMmPerS)} mm/s, for long to {Text.N(zones.LongMmPerS)} mm/s, never above {Text.N(zones.ShortMmPerS)} mm/s");
     }
 
     private static SiteStep Loop(StepSource source, Given whole, IReadOnlyList<SiteAspect> rests, string group)

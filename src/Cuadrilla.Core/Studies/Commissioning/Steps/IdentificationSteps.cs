@@ -136,7 +136,7 @@ internal static class IdentificationSteps
                 var found = rules.StatorOf(plate.RatedPowerW / 1e3, plate.RatedVoltageV, plate.RatedCurrentA, reading.Values["ohm"],
                     expected.Stator20Ohm, reading.Values["winding"], cable);
                 var (verdict, text) = (Of(found.Verdict), $"{Text.N(reading.Values["ohm"] - cable)} Ω a phase without cable, "
-                    + $"{Text.N(found.Expected)} expected at that temperature: {Signed(found.DeviationPct)} %");
+                    + $"{Text.N(found.Expected)} Ω expected at that temperature: {Signed(found.DeviationPct)} %");
                 if (reading.Values.TryGetValue("leakage", out var leakage) && expected.LeakagePu is { } wanted)
                 {
                     var judged = SiteWindow.Around(wanted, source.Rules.Site.LeakagePct).Judge(leakage);
@@ -172,12 +172,12 @@ internal static class IdentificationSteps
                 {
                     var judged = source.Rules.Identification.NoLoadEstimated;
                     return new(SiteWindow.Around(expected.NoLoadA, judged.HoldsPct, judged.TightPct).Judge(reading.Values["noLoad"]),
-                        $"{Text.N(reading.Values["noLoad"])} A, {Text.N(expected.NoLoadA)} expected");
+                        $"{Text.N(reading.Values["noLoad"])} A, {Text.N(expected.NoLoadA)} A expected");
                 }
 
                 var found = source.Rules.Identification.NoLoad(plate.Poles, plate.RatedPowerW / 1e3, plate.RatedCurrentA,
                     reading.Values["noLoad"], expected.NoLoadA, reference);
-                return new(Of(found.Verdict), $"{Text.N(reading.Values["noLoad"])} A, {Text.N(found.Expected)} expected: "
+                return new(Of(found.Verdict), $"{Text.N(reading.Values["noLoad"])} A, {Text.N(found.Expected)} A expected: "
                     + $"{Signed(found.DeviationPct)} %; {Text.N(found.SizePu!.Value, 3)} of the rated current, "
                     + (found.Usual ? "usual" : "unusual for its poles"));
             },

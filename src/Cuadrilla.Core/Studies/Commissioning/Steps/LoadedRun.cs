@@ -41,5 +41,5 @@ internal static class LoadedRun
     }
 
     private static (Verdict Verdict, string Text) Of(string name, double value, double wanted, double pct, string unit) =>
-        (SiteWindow.Around(wanted, pct).Judge(value), $"{name} {Text.N(value)} {unit}, {Text.N(wanted)} expected ±{Text.N(pct)} %");
+        (SiteWindow.Around(wanted, pct).Judge(value), $"{name} {Text.N(value)} {unit}, {Text.N(wanted)} {unit} expected ±{Text.N(pct)} %");
 }

@@ -204,7 +204,7 @@ internal static class LoadedSteps
             Together = reading =>
             {
                 var (hot, rise) = (reading.Values["bearingC"], reading.Values["bearingC"] - reading.Values["ambientC"]);
-                var text = $"{Text.N(hot)} °C, {Text.N(rise)} K above the air; {Text.N(site.BearingC)} °C or {Text.N(site.BearingRiseK)} K";
+                var text = $"{Text.N(hot)} °C, {Text.N(rise)} K above the air; to {Text.N(site.BearingC)} °C and {Text.N(site.BearingRiseK)} K";
                 return new(hot <= site.BearingC && rise <= site.BearingRiseK ? Verdict.Holds
                     : hot <= site.BearingC || rise <= site.BearingRiseK ? Verdict.Tight : Verdict.Fails, text);
             },

@@ -201,9 +201,11 @@ public sealed record SiteStep
     private static string Of(SiteQuantity quantity)
     {
         var unit = quantity.Unit.Length > 0 ? " " + quantity.Unit : string.Empty;
+
+        // Each number with its unit: whoever shows it in another one must find it.
         return quantity.Window is not { } w ? unit
-            : double.IsInfinity(w.Least) ? $"{unit}, at most {Text.N(w.Most)}"
-            : double.IsInfinity(w.Most) ? $"{unit}, at least {Text.N(w.Least)}"
-            : $"{unit}, {Text.N(w.Least)} to {Text.N(w.Most)} expected";
+            : double.IsInfinity(w.Least) ? $"{unit}, at most {Text.N(w.Most)}{unit}"
+            : double.IsInfinity(w.Most) ? $"{unit}, at least {Text.N(w.Least)}{unit}"
+            : $"{unit}, {Text.N(w.Least)} to {Text.N(w.Most)}{unit} expected";
     }
 }
