@@ -86,3 +86,35 @@ test("a unit moved out of a crowded section takes in cooler air, and its convert
   await expect.poll(inlet).toBeLessThan(warm);
   expect(await limit()).toBeGreaterThan(carried);
 });
+
+test("at 480 V in US units from an empty plant, by keyboard: cabinets, control supply, signals, first steps on site", async ({
+  page,
+  request,
+}) => {
+  const id = await emptyPlant(request, "480-60");
+  await open(page, id);
+  const hands = await fanWithDamper(page, true);
+  await hands.press("Alt+8");
+  await page.getByRole("button", { name: "Place in cabinets" }).focus();
+  await hands.press("Enter");
+  await hands.saved();
+  await page.getByRole("button", { name: "Add a control supply" }).focus();
+  await hands.press("Enter");
+  await hands.saved();
+  await hands.press("Alt+i");
+  await page.getByRole("button", { name: /^Usual signals for all/ }).focus();
+  await hands.press("Enter");
+  await hands.saved();
+  await hands.press("Alt+c");
+  await page.getByRole("button", { name: /^Insulation of motor and cable/ }).focus();
+  await hands.press("Enter");
+  const form = page.getByRole("form", { name: "Entry of Insulation of motor and cable" });
+  await form.getByLabel("reading after 1 min").fill("210");
+  await form.getByLabel("winding temperature").fill("70");
+  await hands.press("Enter");
+  await expect(page.getByText(/MΩ at 104 °F, at least/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Parameters", exact: true }).click();
+  await expect(
+    page.getByRole("table", { name: "Parameters of DP-01" }).getByRole("row", { name: /^rated power \d/ }),
+  ).toContainText("hp");
+});

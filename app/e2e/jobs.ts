@@ -24,7 +24,7 @@ export async function emptyPlant(request: APIRequestContext, supply = "400-50"):
 }
 
 /** A fan with an outlet damper today: motor, converter, cable and payback, by keyboard alone. */
-export async function fanWithDamper(page: Page): Promise<Hands> {
+export async function fanWithDamper(page: Page, isUs = false): Promise<Hands> {
   const hands = new Hands(page);
   const entry = (name: string) => page.getByRole("complementary", { name: "Bench" }).getByLabel(name, { exact: true });
   await hands.press("Insert");
@@ -35,9 +35,9 @@ export async function fanWithDamper(page: Page): Promise<Hands> {
   await hands.type("f");
   await expect(entry("Rated flow")).toBeVisible();
   await hands.tabTo(entry("Rated flow"));
-  await hands.type("12");
+  await hands.type(isUs ? "25000" : "12");
   await hands.tabTo(entry("Rated pressure rise"));
-  await hands.type("1800");
+  await hands.type(isUs ? "7.2" : "1800");
   await hands.tabTo(entry("Existing flow control"));
   await hands.type("o");
   await hands.saved();
@@ -60,7 +60,7 @@ export async function fanWithDamper(page: Page): Promise<Hands> {
   await hands.press("Enter");
   await expect(page.getByRole("tab", { name: "Entries" })).toBeFocused();
   await hands.tabTo(page.getByRole("textbox", { name: "Cross-section" }));
-  await hands.type("16");
+  await hands.type(isUs ? "6 AWG" : "16");
   await hands.press("Enter");
   await hands.saved();
   await hands.press("Control+Alt+Digit5");

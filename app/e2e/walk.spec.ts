@@ -85,7 +85,7 @@ test("the bench shows torque, line current, losses and cost, and each figure's r
   await open(page, await importDemo(request));
   await cell(page, "DP-01", "converter").click();
   await expect(page.getByRole("figure", { name: "Torque over speed" })).toBeVisible();
-  await expect(page.getByText("air at converter 43 °C")).toBeVisible();
+  await expect(page.getByText("air at converter 38 °C")).toBeVisible();
   await page.getByRole("tab", { name: "Power" }).click();
   await expect(page.getByRole("figure", { name: "Spectrum" })).toBeVisible();
   await page.getByRole("button", { name: /THDi/ }).click();

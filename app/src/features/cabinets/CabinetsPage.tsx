@@ -77,6 +77,7 @@ function CabinetsOf({
   readonly onCell: (selection: Selection) => void;
 }) {
   const { project, edit } = useProject();
+  const { sentence } = useUnits();
   const change = (what: string, next: (c: Cabinets) => Cabinets | null) =>
     edit(`${lineup.tag}: ${what}`, withCabinets(lineup.id, next));
   if (!lineup.cabinets) {
@@ -109,8 +110,8 @@ function CabinetsOf({
         ))}
         <p className="mt-2 border-l-4 border-fails pl-2 text-[12px]">
           <b>Caution.</b> Isolate, lock, wait for the links to discharge, prove absence of voltage before a door with
-          power behind it is opened; covers IP2X, handles at 0.6 to 1.9 m. Whoever builds the assembly proves it (IEC
-          61439) by local codes and the makers’ instructions.
+          power behind it is opened; covers IP2X, {sentence("handles at 0.6 to 1.9 m")}. Whoever builds the assembly
+          proves it (IEC 61439) by local codes and the makers’ instructions.
         </p>
         <button type="button" className="button mt-2" onClick={() => void change("no cabinets", () => null)}>
           No cabinets

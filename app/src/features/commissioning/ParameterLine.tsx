@@ -2,6 +2,7 @@ import { useState } from "react";
 import { api, type ParameterRow } from "../../api/client";
 import { useUnits } from "../../fields/useUnits";
 import { who } from "../../project/useProjectAccess";
+import { usUnitOf } from "./commissioning";
 
 const bases: Readonly<Record<ParameterRow["basis"], string>> = {
   specified: "specified",
@@ -46,7 +47,7 @@ export function ParameterLine({
       onKept();
     }
   };
-  const value = row.number === null ? row.value : units.entered(row.number, row.unit);
+  const value = row.number === null ? row.value : units.entered(row.number, row.unit, usUnitOf(row.id));
   return (
     <tr className={row.was !== null ? "bg-plum-wash" : undefined}>
       <td>{row.name}</td>
@@ -79,6 +80,7 @@ export function ParameterLine({
           className="entry w-20"
           aria-label={`Own number of ${tag} ${row.name}`}
           maxLength={40}
+          disabled={product === ""}
           value={own.number}
           onChange={(e) => setOwn({ ...own, number: e.target.value })}
           onBlur={() => void keep()}

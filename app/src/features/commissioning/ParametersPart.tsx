@@ -136,7 +136,9 @@ export function ParametersPart({
         </p>
       )}
       <p className="mt-2 text-soft">
-        Own numbers are kept for “{sheet.product}” and serve every drive point with such a unit, in every plant.
+        {sheet.product === ""
+          ? "Own numbers of a product can be kept once the converter or starter is chosen."
+          : `Own numbers are kept for “${sheet.product}” and serve every drive point with such a unit, in every plant.`}
       </p>
     </div>
   );

@@ -2,7 +2,7 @@ import { useId, useState } from "react";
 import type { DrivePoint, SitePoint, SiteStep } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { useUnits } from "../../fields/useUnits";
-import { expectedOf, markOf, readRun, readValues } from "./commissioning";
+import { expectedOf, markOf, readRun, readValues, usUnitOf } from "./commissioning";
 import { EntryList } from "./EntryList";
 import { RunPicture } from "./RunPicture";
 import { useEntry } from "./useEntry";
@@ -133,7 +133,7 @@ export function StepPanel({
                           }}
                         />
                       </td>
-                      <td>{units.unit(q.unit)}</td>
+                      <td>{units.unit(q.unit, usUnitOf(q.id))}</td>
                       <td className="whitespace-nowrap font-mono text-[12px]">{expectedOf(q, units)}</td>
                       <td className="text-[12px] text-soft">
                         {units.sentence([q.numbers, q.source].filter((t) => t !== "").join("; "))}

@@ -59,6 +59,9 @@ export function StepsPart({ point, onChanged }: { readonly point: DrivePoint; re
             JSON
           </a>
         </p>
+        {!now.steps.some((s) => s.phase === "identification") && (
+          <p className="mt-1 text-soft">The motor is not chosen: its identification and its runs come with it.</p>
+        )}
         {Object.entries(phases).map(([phase, name]) => {
           const steps = now.steps.filter((s) => s.phase === phase);
           return steps.length === 0 ? null : (

@@ -53,6 +53,8 @@ describe("values of a step", () => {
     expect(expectedOf(quantity("a", "%", { least: 125 }), si)).toBe("at least 125 %");
     expect(expectedOf(quantity("a", "°C", { expected: 40 }), us)).toBe("104 °F");
     expect(expectedOf(quantity("a", "A"), si)).toBe("");
+    expect(expectedOf(quantity("power", "kW", { expected: 37.285 }), us)).toBe("50 hp");
+    expect(expectedOf(quantity("kw", "kW", { expected: 37.285 }), us)).toBe("37.28 kW");
   });
 });
 

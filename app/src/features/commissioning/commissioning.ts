@@ -41,6 +41,9 @@ export function markOf(step: SiteStep): Verdict | undefined {
 export const nextOf = (steps: readonly SiteStep[]): SiteStep | undefined =>
   steps.find((s) => s.standing === "open" || s.standing === "stale" || s.standing === "wrong");
 
+/** Unit in US customary units where the table's is not the usual one: power at a shaft is in hp. */
+export const usUnitOf = (id: string): string | undefined => (id === "power" || id === "motor.power" ? "hp" : undefined);
+
 /** Values as typed, in SI; or the reason why one is none. */
 export function readValues(
   step: SiteStep,
@@ -56,7 +59,7 @@ export function readValues(
       }
       continue;
     }
-    const parsed = parseQuantity(text, units.quantity(quantity.unit));
+    const parsed = parseQuantity(text, units.quantity(quantity.unit, usUnitOf(quantity.id)));
     if (!parsed.ok) {
       return { problem: `${quantity.name}: ${parsed.message}` };
     }
@@ -102,7 +105,7 @@ export function readTable(text: string): { readonly heads: string[]; readonly ro
 /** What is expected of a quantity, in the project's units. */
 export function expectedOf(quantity: SiteStep["quantities"][number], units: Units): string {
   const q = quantity.unit;
-  const say = (value: number) => units.entered(value, q);
+  const say = (value: number) => units.entered(value, q, usUnitOf(quantity.id));
   const { least, most, expected } = quantity;
   const window =
     least !== null && most !== null
