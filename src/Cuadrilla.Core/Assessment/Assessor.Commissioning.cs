@@ -1,3 +1,5 @@
+using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Brakes;
@@ -14,11 +16,21 @@ public sealed partial class Assessor
     // What is measured on site and compared.
     private const int MostOrders = 25;
 
+    private static readonly ConditionalWeakTable<DrivePointModel, StrongBox<double?>> StopTimes = [];
+
     /// <summary>Parameter sheet of a drive point of a plant.</summary>
     public ParameterSheet Parameters(PlantSpecification plant, DrivePoint point) => ParameterSheet.Of(ParametersOf(plant, point));
 
-    /// <summary>What the steps on site of a drive point are made from.</summary>
+    /// <summary>What the steps on site of a drive point are made from; of the same plant made once.</summary>
     public StepSource SiteOf(PlantSpecification plant, DrivePoint point)
+    {
+        ArgumentNullException.ThrowIfNull(plant);
+        ArgumentNullException.ThrowIfNull(point);
+        return sites.GetValue(plant, _ => new ConcurrentDictionary<string, StepSource>(StringComparer.Ordinal))
+            .GetOrAdd(point.Id, _ => SourceOf(plant, point));
+    }
+
+    private StepSource SourceOf(PlantSpecification plant, DrivePoint point)
     {
         var parameters = ParametersOf(plant, point);
         var whole = Run(plant);
@@ -59,8 +71,11 @@ public sealed partial class Assessor
         };
     }
 
-    private static double? StopTimeS(DrivePointModel model) =>
+    // A drive point's model outlives edits of others, and so does its stop.
+    private static double? StopTimeS(DrivePointModel model) => StopTimes.GetValue(model, m => new StrongBox<double?>(SimulatedStopS(m))).Value;
+
+    private static double? SimulatedStopS(DrivePointModel model) =>
         model is DriveOnConverter { Load: { Cycle: null, Hanging: null } } drive && !StopStudy.Missing(model).Any()
-            ? StopStudy.All(drive).FirstOrDefault(c => c is { IsChosen: true, Run: not null })?.Run?.TimeS
+            ? StopStudy.Chosen(drive).Run?.TimeS
             : null;
 }

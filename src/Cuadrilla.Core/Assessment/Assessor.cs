@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
@@ -9,6 +10,7 @@ using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Cabinets;
 using Cuadrilla.Core.Studies.CableRoutes;
+using Cuadrilla.Core.Studies.Commissioning.Steps;
 using Cuadrilla.Core.Studies.DcBuses;
 using Cuadrilla.Core.Studies.DrivePoints;
 using Cuadrilla.Core.Studies.Drives;
@@ -40,6 +42,7 @@ public sealed partial class Assessor : IPlantStudies
     private readonly ConditionalWeakTable<PlantSpecification, Once<Laying>> laid;
     private readonly ConditionalWeakTable<PlantSpecification, Once<IReadOnlyDictionary<string, (CabinetStudy? Study, Fault? Fault)>>> cabinets;
     private readonly ConditionalWeakTable<PlantSpecification, Once<SignalStudy>> signals;
+    private readonly ConditionalWeakTable<PlantSpecification, ConcurrentDictionary<string, StepSource>> sites;
     private readonly FrontMemory? fronts;
     private readonly CancellationToken stop;
     private readonly bool seeksSecond = true;
@@ -57,6 +60,7 @@ public sealed partial class Assessor : IPlantStudies
         laid = [];
         cabinets = [];
         signals = [];
+        sites = [];
         fronts = warmStarts ? new FrontMemory() : null;
         this.data = data ?? throw new ArgumentNullException(nameof(data));
         starts = new StudyMemory<StartKey, StartCase>(
@@ -70,8 +74,8 @@ public sealed partial class Assessor : IPlantStudies
 
     // The same memory for somebody who may leave.
     private Assessor(Assessor other, CancellationToken stop, bool seeksSecond = true) =>
-        (data, drivePoints, starts, whole, laid, cabinets, signals, fronts, this.stop, this.seeksSecond) =
-        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.signals, other.fronts, stop,
+        (data, drivePoints, starts, whole, laid, cabinets, signals, sites, fronts, this.stop, this.seeksSecond) =
+        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.signals, other.sites, other.fronts, stop,
             seeksSecond);
 
     /// <summary>The catalogue.</summary>

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Motors;
 
 namespace Cuadrilla.Core.Studies.Commissioning;
@@ -15,6 +16,9 @@ public sealed record ExpectedMotor(double Stator20Ohm, double NoLoadA, bool IsNo
     private const double ReferenceC = 95;
     private const double CopperK = 235;
 
+    // The circuit takes some milliseconds to fit, and sheet, steps and their basis ask for it again.
+    private static readonly ConditionalWeakTable<MotorLossModel, ExpectedMotor> Known = [];
+
     /// <summary>What is expected; null for any but a cage motor.</summary>
     /// <param name="connected">The motor as linked and fed.</param>
     /// <param name="losses">Its loss model.</param>
@@ -22,12 +26,11 @@ public sealed record ExpectedMotor(double Stator20Ohm, double NoLoadA, bool IsNo
     {
         ArgumentNullException.ThrowIfNull(connected);
         ArgumentNullException.ThrowIfNull(losses);
-        var plate = connected.Plate;
-        if (plate.Technology != MotorTechnology.CageInduction)
-        {
-            return null;
-        }
+        return connected.Plate.Technology == MotorTechnology.CageInduction ? Known.GetValue(losses, _ => Found(connected.Plate, losses)) : null;
+    }
 
+    private static ExpectedMotor Found(MotorPlate plate, MotorLossModel losses)
+    {
         var rotorW = plate.RatedSlip / (1 - plate.RatedSlip) * plate.RatedPowerW;
         var statorW = plate.Split.StatorPu * Math.Max(0.1 * plate.RatedLossW, plate.RatedLossW - rotorW);
         var warmOhm = statorW / (3 * plate.RatedCurrentA * plate.RatedCurrentA);

@@ -58,6 +58,22 @@ public static class StopStudy
         ];
     }
 
+    /// <summary>The way that is specified alone; its run is null where it can't be done.</summary>
+    public static StopCase Chosen(DriveOnConverter drive)
+    {
+        ArgumentNullException.ThrowIfNull(drive);
+        var wanted = BrakingStudy.WantedStopS(drive);
+        return drive.Choice.Braking switch
+        {
+            Braking.Coast => Coast(drive, true),
+            Braking.Flux flux => Flux(drive, flux, wanted),
+            Braking.DcInjection direct => DirectCurrent(drive, direct),
+            Braking.Resistor resistor => Resistor(drive, resistor, wanted),
+            Braking.ToLine => ToLine(drive, true, wanted),
+            _ => Simulated("losses", "losses only, link held", true, drive, wanted, null, 1),
+        };
+    }
+
     /// <summary>The shortest stop with nowhere for the energy to go but losses and the link's capacitor, s.</summary>
     /// <param name="model">Complete drive point on a converter.</param>
     /// <param name="fluxPu">Flux, parts of the rated.</param>
