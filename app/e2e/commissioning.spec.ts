@@ -97,4 +97,8 @@ test("a hoist is not asked to turn freely; its sheet is issued, changed, and sho
   const told = page.getByRole("status").filter({ hasText: "taken" });
   await expect(told).toContainText("1 values taken.");
   await expect(told).toContainText("row 2: 'ramp.sideways' is no parameter of this sheet");
+  await page.getByRole("button", { name: "All sheets" }).click();
+  await page.getByLabel("Parameters with").fill("switching");
+  const all = page.getByRole("table", { name: "Parameters of all drive points" });
+  await expect(all.getByRole("row", { name: /^switching frequency/ })).toContainText("6 kHz");
 });

@@ -26,7 +26,8 @@ public class SiteLogBenchmarks
         log.Add(project, [.. Enumerable.Range(0, Entries).Select(i => new StoredSiteEntry
         {
             Who = "commissioning engineer", PointId = $"dp-{i % 200}", StepId = $"step-{i % 30}", Verdict = i % 50 == 0 ? "Fails" : "Holds",
-            Result = "0.1, 0.12, 0.12 Ω: spread 20 %, at most 2", Note = i % 9973 == 0 ? "lug tightened" : "as found", Instrument = "micro-ohmmeter",
+            Result = "0.1, 0.12, 0.12 Ω: spread 20 %, at most 2", Note = i % 9973 == 0 ? "lug tightened" : "as found",
+            Instrument = "micro-ohmmeter",
             Reading = """{"Values":{"uv":0.1,"vw":0.12,"wu":0.12},"Run":[],"Done":null}""", Edit = 1,
             Basis = """{"Plate":["45 kW","400 V","82 A"],"Cable":["62 m","1 × 25 mm²","copper, screened"]}""",
         })]);

@@ -83,8 +83,10 @@ builder.Services.AddSingleton(services =>
 builder.Services.AddSingleton(services =>
     new TemplateStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>(), ProjectFile.CurrentVersion));
 builder.Services.AddScoped<ProjectReader>();
-builder.Services.AddSingleton(services => new SiteLogStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
-builder.Services.AddSingleton(services => new ParameterStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
+builder.Services.AddSingleton(services =>
+    new SiteLogStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
+builder.Services.AddSingleton(services =>
+    new ParameterStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
 builder.Services.AddScoped<SiteRecords>();
 builder.Services.AddScoped<ParameterSheets>();
 builder.Services.AddSingleton<ProjectEvents>();

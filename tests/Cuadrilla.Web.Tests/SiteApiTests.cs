@@ -15,12 +15,16 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         var demo = await client.ImportDemo();
         var path = $"/api/projects/{demo["id"]}/commissioning";
         Assert.Equal("waiting", Standing(await Point(path), "resistances"));
-        await Refused(path, new { who = "c", pointId = "dp-02", stepId = "resistances", values = new { uv = 0.1, vw = 0.1, wu = 0.1 } }, "/stepId");
-        await Made(path, new { who = "c", pointId = "dp-02", stepId = "insulation", values = new { megohm = 210, winding = 21 }, instrument = "tester", calibrated = "2026-03-01" });
-        var found = await Made(path, new { who = "c", pointId = "dp-02", stepId = "resistances", values = new { uv = 0.1, vw = 0.12, wu = 0.12 } });
+        await Refused(path, new { who = "c", pointId = "dp-02", stepId = "resistances", values = new { uv = 0.1, vw = 0.1, wu = 0.1 } },
+            "/stepId");
+        await Made(path, new { who = "c", pointId = "dp-02", stepId = "insulation", values = new { megohm = 210, winding = 21 },
+            instrument = "tester", calibrated = "2026-03-01" });
+        var found = await Made(path, new { who = "c", pointId = "dp-02", stepId = "resistances",
+            values = new { uv = 0.1, vw = 0.12, wu = 0.12 } });
         Assert.Equal("wrong", Standing(found, "resistances"));
         var wrong = (long)found["entries"]![0]!["number"]!;
-        found = await Made(path, new { who = "c", pointId = "dp-02", stepId = "resistances", values = new { uv = 0.1, vw = 0.1, wu = 0.1 }, corrects = wrong, note = "lug tightened" });
+        found = await Made(path, new { who = "c", pointId = "dp-02", stepId = "resistances", values = new { uv = 0.1, vw = 0.1, wu = 0.1 },
+            corrects = wrong, note = "lug tightened" });
         Assert.Equal("done", Standing(found, "resistances"));
         Assert.Equal(3, found["entries"]!.AsArray().Count);
 
@@ -34,7 +38,8 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Contains("71 m", (string?)Step(found, "insulation")["why"]![0], StringComparison.Ordinal);
         var open = found["openIds"]!.AsArray().Select(o => (string)o!).ToArray();
         Assert.Contains("insulation", open);
-        await Refused(path, new { who = "c", pointId = "dp-02", stepId = "sign-off", openPoints = open.Where(o => o != "insulation") }, "/openPoints");
+        await Refused(path, new { who = "c", pointId = "dp-02", stepId = "sign-off", openPoints = open.Where(o => o != "insulation") },
+            "/openPoints");
         found = await Made(path, new { who = "c", pointId = "dp-02", stepId = "sign-off", openPoints = open });
         Assert.NotNull(found["signed"]);
         var progress = await client.GetFromJsonAsync<JsonArray>(path);
@@ -45,7 +50,8 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Null(found["signed"]);
         var log = await client.GetFromJsonAsync<JsonArray>(path + "/log?verdict=Fails&words=ohm&most=10");
         Assert.Empty(log!);
-        Assert.Equal(["earth", "resistances"], (await client.GetFromJsonAsync<JsonArray>(path + "/log?verdict=Fails"))!.Select(e => (string)e!["stepId"]!));
+        Assert.Equal(["earth", "resistances"],
+            (await client.GetFromJsonAsync<JsonArray>(path + "/log?verdict=Fails"))!.Select(e => (string)e!["stepId"]!));
     }
 
     [Theory]
@@ -100,7 +106,8 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         using var left = await client.PostAsJsonAsync(path + "/dp-01/left", new
         {
             who = "engineer", heads = new[] { "Key", "note", "As left" },
-            rows = new[] { new[] { "ramp.up", "", "95" }, ["ramp.none", "", "3"], ["limit.current", "", ""], ["stop.mode", "", "ram\u202Ep"] },
+            rows = new[] { new[] { "ramp.up", "", "95" }, ["ramp.none", "", "3"], ["limit.current", "", ""],
+                ["stop.mode", "", "ram\u202Ep"] },
         });
         var answer = await left.Body();
         Assert.Equal(1, (int)answer["taken"]!);
@@ -108,7 +115,8 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal("95", (string?)Row(answer["sheet"]!, "ramp.up")["left"]);
         var csv = await client.GetStringAsync(path + "/dp-01.csv");
         Assert.Contains("control.switching", csv, StringComparison.Ordinal);
-        Assert.Contains("changed", csv.Split('\n').Single(l => l.Contains("control.switching", StringComparison.Ordinal)), StringComparison.Ordinal);
+        Assert.Contains("changed", csv.Split('\n').Single(l => l.Contains("control.switching", StringComparison.Ordinal)),
+            StringComparison.Ordinal);
         var overview = await client.GetFromJsonAsync<JsonArray>(path);
         Assert.Equal("6 kHz", (string?)overview!.Single(o => (string?)o!["id"] == "control.switching")!["values"]!["dp-01"]);
         Assert.NotEmpty(await client.GetByteArrayAsync(path + "/dp-01.xlsx"));
@@ -120,13 +128,15 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         var demo = await client.ImportDemo();
         var path = $"/api/projects/{demo["id"]}/commissioning";
         Assert.Empty((await Point(path))["asBuilt"]!.AsArray());
-        var found = await Made(path, new { who = "=c", pointId = "dp-02", stepId = "cable", values = new { metres = 93 }, instrument = "metre marks" });
+        var found = await Made(path, new { who = "=c", pointId = "dp-02", stepId = "cable", values = new { metres = 93 },
+            instrument = "metre marks" });
         var proposal = Assert.Single(found["asBuilt"]!.AsArray())!;
         Assert.Equal(("cable-length-m", 93.0), ((string)proposal["entry"]!, (double)proposal["measured"]!));
         var pdf = await client.GetByteArrayAsync(path + "/points/dp-02/record.pdf");
         Assert.Equal("%PDF"u8.ToArray(), pdf[..4]);
         using var workbook = new MemoryStream(await client.GetByteArrayAsync(path + "/points/dp-02/record.xlsx"));
-        var rows = MiniExcelLibs.MiniExcel.Query(workbook, useHeaderRow: true, sheetName: "Entries").Cast<IDictionary<string, object>>().ToList();
+        var rows = MiniExcelLibs.MiniExcel.Query(workbook, useHeaderRow: true, sheetName: "Entries").Cast<IDictionary<string, object>>()
+            .ToList();
         Assert.Equal("Motor cable as laid", Assert.Single(rows)["step"]);
         Assert.StartsWith("'=c", (string)rows[0]["who"], StringComparison.Ordinal);
 
@@ -144,22 +154,26 @@ public sealed class SiteApiTests(WebHost host) : IClassFixture<WebHost>
         var demo = await client.ImportDemo();
         var path = $"/api/projects/{demo["id"]}/commissioning";
         await Made(path, new { who = "c", pointId = "dp-02", stepId = "earth", values = new { ohm = 0.3 }, note = "paint" });
-        await Made(path, new { who = "d", pointId = "dp-02", stepId = "earth", values = new { ohm = 0.04 }, corrects = 1, instrument = "milliohmmeter", calibrated = "2026-01-31" });
+        await Made(path, new { who = "d", pointId = "dp-02", stepId = "earth", values = new { ohm = 0.04 }, corrects = 1,
+            instrument = "milliohmmeter", calibrated = "2026-01-31" });
         await Made(path, new { who = "d", pointId = "dp-02", stepId = "temperature-run", values = new { ambientC = 20 },
-            run = new[] { new { timeS = 0, value = 20 }, new { timeS = 600, value = 30 }, new { timeS = 1200, value = 36 }, new { timeS = 1800, value = 40 } } });
+            run = new[] { new { timeS = 0, value = 20 }, new { timeS = 600, value = 30 }, new { timeS = 1200, value = 36 },
+                new { timeS = 1800, value = 40 } } });
         var file = (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{demo["id"]}/file"))!;
         using var imported = await client.PostAsJsonAsync("/api/projects/import", file);
         Assert.Equal(HttpStatusCode.Created, imported.StatusCode);
         var other = $"/api/projects/{(await imported.Body())["id"]}/commissioning";
         Assert.Equal((await client.GetStringAsync(path + "/log")), await client.GetStringAsync(other + "/log"));
         Assert.Equal("done", Standing(await Point(other), "earth"));
-        Assert.Equal(file.ToJsonString(), (await client.GetFromJsonAsync<JsonNode>(other.Replace("/commissioning", "/file", StringComparison.Ordinal)))!.ToJsonString());
+        Assert.Equal(file.ToJsonString(),
+            (await client.GetFromJsonAsync<JsonNode>(other.Replace("/commissioning", "/file", StringComparison.Ordinal)))!.ToJsonString());
 
         foreach (var (pointer, change) in new (string, Action<JsonNode>)[]
         {
             ("/log/1/number", f => f["log"]![1]!["number"] = 3), ("/log/0/atUtc", f => f["log"]![0]!["atUtc"] = "once"),
             ("/log/2/who", f => f["log"]![2]!["who"] = ""), ("/log/1/corrects", f => f["log"]![1]!["corrects"] = 2),
-            ("/log/0/values", f => f["log"]![0]!["values"]!["ohm"] = 1e12), ("/log/1/calibrated", f => f["log"]![1]!["calibrated"] = "January"),
+            ("/log/0/values", f => f["log"]![0]!["values"]!["ohm"] = 1e12),
+            ("/log/1/calibrated", f => f["log"]![1]!["calibrated"] = "January"),
         })
         {
             var bad = JsonNode.Parse(file.ToJsonString())!;

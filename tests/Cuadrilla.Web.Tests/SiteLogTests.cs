@@ -25,13 +25,15 @@ public sealed class SiteLogTests : IDisposable
     public void Entries_are_numbered_by_project_and_can_be_neither_changed_nor_removed()
     {
         var (one, other) = (Project(), Project());
-        Assert.Equal([1L, 2, 3], log.Add(one, [Entry("dp-1", "earth"), Entry("dp-1", "tight"), Entry("dp-2", "earth")])!.Select(e => e.Number));
+        Assert.Equal([1L, 2, 3], log.Add(one,
+            [Entry("dp-1", "earth"), Entry("dp-1", "tight"), Entry("dp-2", "earth")])!.Select(e => e.Number));
         Assert.Equal(1, log.Add(other, [Entry("dp-1", "earth")])![0].Number);
         Assert.Equal(4, log.Add(one, [Entry("dp-1", "earth") with { Corrects = 1 }])![0].Number);
 
         using (var connection = new SqliteConnection($"Data Source={database.Path}"))
         {
-            foreach (var sql in new[] { "UPDATE site_entry SET result = 'better'", "DELETE FROM site_entry", "UPDATE site_entry SET simulated = 0" })
+            foreach (var sql in new[] { "UPDATE site_entry SET result = 'better'", "DELETE FROM site_entry",
+                "UPDATE site_entry SET simulated = 0" })
             {
                 var refused = Assert.Throws<SqliteException>(() => { connection.Execute(sql); });
                 Assert.Contains("never", refused.Message, StringComparison.Ordinal);

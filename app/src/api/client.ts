@@ -53,6 +53,7 @@ export type SiteEntry = Schemas["EntryDocument"];
 export type AsBuiltProposal = Schemas["AsBuiltProposal"];
 export type MakeEntry = Schemas["MakeEntryRequest"];
 export type ParameterSheetAnswer = Schemas["ParameterSheetDocument"];
+export type ParameterOverview = Schemas["ParameterOverview"];
 export type ParameterRow = Schemas["ParameterRowDocument"];
 export type SignalJob = Schemas["SignalJob"];
 export type OnePhasePoint = Schemas["OnePhasePoint"];

@@ -44,7 +44,9 @@ public sealed partial class Assessor
             Rules = data.Commissioning,
             Bus = bus,
             Voltage = whole.Voltages.GetValueOrDefault(bus.Id),
-            Start = point.Converter.IsOnLine() ? Starts(plant, point).Cases.FirstOrDefault(c => c is { IsChosen: true, Run: not null }) : null,
+            Start = point.Converter.IsOnLine()
+                ? Starts(plant, point).Cases.FirstOrDefault(c => c is { IsChosen: true, Run: not null })
+                : null,
             StopS = StopTimeS(parameters.Model),
             Brake = BrakeModel.Of(parameters.Model),
             LineCurrentA = line is null ? null : [.. line.Orders.Take(MostOrders).Select(o => o.Magnitude)],
@@ -72,7 +74,8 @@ public sealed partial class Assessor
     }
 
     // A drive point's model outlives edits of others, and so does its stop.
-    private static double? StopTimeS(DrivePointModel model) => StopTimes.GetValue(model, m => new StrongBox<double?>(SimulatedStopS(m))).Value;
+    private static double? StopTimeS(DrivePointModel model) =>
+        StopTimes.GetValue(model, m => new StrongBox<double?>(SimulatedStopS(m))).Value;
 
     private static double? SimulatedStopS(DrivePointModel model) =>
         model is DriveOnConverter { Load: { Cycle: null, Hanging: null } } drive && !StopStudy.Missing(model).Any()

@@ -75,7 +75,8 @@ public sealed partial class Assessor : IPlantStudies
     // The same memory for somebody who may leave.
     private Assessor(Assessor other, CancellationToken stop, bool seeksSecond = true) =>
         (data, drivePoints, starts, whole, laid, cabinets, signals, sites, fronts, this.stop, this.seeksSecond) =
-        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.signals, other.sites, other.fronts, stop,
+        (other.data, other.drivePoints, other.starts, other.whole, other.laid, other.cabinets, other.signals, other.sites,
+            other.fronts, stop,
             seeksSecond);
 
     /// <summary>The catalogue.</summary>

@@ -27,7 +27,8 @@ namespace Cuadrilla.Core.Commissioning;
 /// <param name="RatioPct">Ratio against a counter, ±%.</param>
 /// <param name="OrderPct">Orders of the line current, ±%.</param>
 /// <param name="OrderOfFundamentalPct">Or within this of the fundamental, %.</param>
-public sealed record SiteRules(double EarthOhm, double LongCableM, double CableLengthPct, double SpreadPct, double SpreadTightPct, double LeakagePct,
+public sealed record SiteRules(double EarthOhm, double LongCableM, double CableLengthPct, double SpreadPct, double SpreadTightPct,
+    double LeakagePct,
     double BackEmfPct, double MagnetPctPerK, double OffsetDeg, double LoopLeastS, double LoopMostS,
     IReadOnlyList<VibrationZones> VibrationMmPerS, double NoiseStepDb, double LoadedCurrentPct, double LoadedPowerPct, double SlipPct,
     double PowerFactor, double BearingC, double BearingRiseK, double StopPct, double StartTimePct, double BrakePct, double BrakeTestPct,

@@ -75,7 +75,8 @@ public sealed record RiseLimits(IReadOnlyDictionary<RiseClass, double> LimitK, I
 {
     /// <summary>Longest time from switching off to the first reading, s.</summary>
     /// <param name="ratedKw">Rating, kW.</param>
-    public double DelayLimitS(double ratedKw) => WithinS.Where(w => ratedKw <= w.ToKw).Select(w => w.DelayS).DefaultIfEmpty(WithinS[^1].DelayS).First();
+    public double DelayLimitS(double ratedKw) =>
+        WithinS.Where(w => ratedKw <= w.ToKw).Select(w => w.DelayS).DefaultIfEmpty(WithinS[^1].DelayS).First();
 
     /// <summary>Judges a rise.</summary>
     /// <param name="hotC">Temperature found, °C.</param>

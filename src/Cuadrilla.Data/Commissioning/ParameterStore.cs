@@ -42,7 +42,8 @@ public sealed class ParameterStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         return connection.Query<OwnParameter>(
-            "SELECT parameter, own_number, own_unit, factor FROM parameter_number WHERE product = @product ORDER BY parameter", new { product }).AsList();
+            "SELECT parameter, own_number, own_unit, factor FROM parameter_number WHERE product = @product ORDER BY parameter",
+            new { product }).AsList();
     }
 
     /// <summary>Keeps own numbers of a product, all or none; one without a number is taken away.</summary>
@@ -58,7 +59,8 @@ public sealed class ParameterStore(Database database, TimeProvider clock)
             if (number.OwnNumber.Length > 0)
             {
                 connection.Execute(
-                    "INSERT INTO parameter_number (product, parameter, own_number, own_unit, factor, at_utc, who) VALUES (@product, @Parameter, @OwnNumber, @OwnUnit, @Factor, @at, @who)",
+                    "INSERT INTO parameter_number (product, parameter, own_number, own_unit, factor, at_utc, who) VALUES (@product, "
+                        + "@Parameter, @OwnNumber, @OwnUnit, @Factor, @at, @who)",
                     new { product, number.Parameter, number.OwnNumber, number.OwnUnit, number.Factor, at = Now(), who }, transaction);
             }
         }
@@ -71,7 +73,8 @@ public sealed class ParameterStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         connection.Execute(
-            "INSERT INTO parameter_issue (project_id, point_id, edit, at_utc, who) VALUES (@projectId, @pointId, @edit, @at, @who) ON CONFLICT DO NOTHING",
+            "INSERT INTO parameter_issue (project_id, point_id, edit, at_utc, who) VALUES (@projectId, @pointId, @edit, @at, @who) ON "
+                + "CONFLICT DO NOTHING",
             new { projectId, pointId, edit, at = Now(), who });
     }
 

@@ -45,7 +45,8 @@ public sealed class SiteLogStore(Database database, TimeProvider clock)
             var at = entry.AtUtc.Length > 0 ? entry.AtUtc : Now();
             stored.Add(connection.QuerySingle<StoredSiteEntry>(InsertSql, new
             {
-                project = projectId, AtUtc = at, entry.Who, entry.PointId, entry.StepId, entry.Verdict, entry.Result, entry.Reading, entry.Basis,
+                project = projectId, AtUtc = at, entry.Who, entry.PointId, entry.StepId, entry.Verdict, entry.Result, entry.Reading,
+                entry.Basis,
                 entry.Note, entry.Instrument, entry.Calibrated, Simulated = entry.Simulated ? 1 : 0, entry.Edit, entry.Corrects,
             }, transaction));
         }
@@ -55,7 +56,8 @@ public sealed class SiteLogStore(Database database, TimeProvider clock)
 
         // Of the same step of the same drive point: nothing else can be corrected by it.
         bool Has(long number, StoredSiteEntry by) => connection.ExecuteScalar<bool>(
-            "SELECT EXISTS (SELECT 1 FROM site_entry WHERE project_id = @projectId AND number = @number AND point_id = @point AND step_id = @step)",
+            "SELECT EXISTS (SELECT 1 FROM site_entry WHERE project_id = @projectId AND number = @number AND point_id = @point AND step_id "
+                + "= @step)",
             new { projectId, number, point = by.PointId, step = by.StepId }, transaction);
     }
 
@@ -64,7 +66,8 @@ public sealed class SiteLogStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         return connection.Query<StoredSiteEntry>(
-            $"SELECT {Columns} FROM site_entry WHERE project_id = @projectId AND point_id = @pointId ORDER BY number", new { projectId, pointId }).AsList();
+            $"SELECT {Columns} FROM site_entry WHERE project_id = @projectId AND point_id = @pointId ORDER BY number",
+            new { projectId, pointId }).AsList();
     }
 
     /// <summary>All entries of a project, oldest first.</summary>
@@ -92,11 +95,13 @@ public sealed class SiteLogStore(Database database, TimeProvider clock)
         Where(filter.StepId, "step_id = @StepId");
         Where(filter.Verdict, "verdict = @Verdict");
         Where(filter.Before, "number < @Before");
-        Where(filter.Words, "(result LIKE @like ESCAPE '\\' OR note LIKE @like ESCAPE '\\' OR instrument LIKE @like ESCAPE '\\' OR who LIKE @like ESCAPE '\\')");
+        Where(filter.Words, "(result LIKE @like ESCAPE '\\' OR note LIKE @like ESCAPE '\\' OR instrument LIKE @like ESCAPE '\\' OR who "
+            + "LIKE @like ESCAPE '\\')");
         using var connection = database.Open();
         return connection.Query<StoredSiteEntry>(
             $"SELECT {Columns} FROM site_entry WHERE {string.Join(" AND ", wanted)} ORDER BY number DESC LIMIT @Most",
-            new { projectId, filter.PointId, filter.StepId, filter.Verdict, filter.Before, filter.Most, like = Like(filter.Words) }).AsList();
+            new { projectId, filter.PointId, filter.StepId, filter.Verdict, filter.Before, filter.Most, like = Like(filter.Words) })
+                .AsList();
     }
 
     private static string? Like(string? words) => words is null

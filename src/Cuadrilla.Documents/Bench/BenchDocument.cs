@@ -76,7 +76,9 @@ public sealed record BenchDocument(
                 .. SensitivityCorner.Grid([.. study.Alternatives.Select(a => a.Year)], plant.Tariff).Select(c => new SensitivityDocument(
                     c.HoursPu, c.PricePu, study.Alternatives[c.Best].Id, study.Alternatives[c.Best].Name, c.LifetimeCost)),
             ],
-            study.Model.Converter is { } converter ? DeratingLadder.Of(converter, study.Model.Input.Site.CabinetAirC, plant.Site.AltitudeM) : [],
+            study.Model.Converter is { } converter
+                ? DeratingLadder.Of(converter, study.Model.Input.Site.CabinetAirC, plant.Site.AltitudeM)
+                : [],
             OverloadTrace.Of(study.Model),
             study.Model is { Fitted: { Voltage: var v, Connected: var connected }, Converter: not null }
                 ? new VoltageDocument(v.SupplyV, v.FrontV, v.FilterV, v.CableV, v.AtMotorV, connected.LinkedVoltageV)

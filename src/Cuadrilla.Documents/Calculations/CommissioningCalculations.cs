@@ -55,7 +55,8 @@ internal static class CommissioningCalculations
         var points = input.Points.Select(p => new TemperaturePoint(p.TimeS, p.TemperatureC)).ToList();
         for (var i = 1; i < points.Count; i++)
         {
-            ranges.Require(points[i].TimeS > points[i - 1].TimeS, $"points/{i}/timeS", $"{points[i].TimeS}", "later than the point before it");
+            ranges.Require(points[i].TimeS > points[i - 1].TimeS, $"points/{i}/timeS", $"{points[i].TimeS}",
+                "later than the point before it");
         }
 
         var kept = points.Where(p => p.TimeS >= input.FromS).ToList();
@@ -136,7 +137,8 @@ internal static class CommissioningCalculations
         [Length(4, 10_000)] IReadOnlyList<PointInput> Points,
         [Range(0, Large)] double FromS = 0);
 
-    internal sealed record EndOutput(bool Settles, double? EndC, double? RiseK, double? TimeConstantS, double? ResidualK, double? ReachedPct,
+    internal sealed record EndOutput(bool Settles, double? EndC, double? RiseK, double? TimeConstantS, double? ResidualK,
+        double? ReachedPct,
         bool Stable);
 
     internal sealed record NoLoadInput([Above(0, LargestA)] double MeasuredA, [Above(0, LargestA)] double ExpectedA,

@@ -11,7 +11,8 @@ public static class SiteJson
     public static string Write(SiteReading reading)
     {
         ArgumentNullException.ThrowIfNull(reading);
-        return JsonSerializer.Serialize(new StoredReading(reading.Values, [.. reading.Run.Select(p => new[] { p.TimeS, p.Value })], reading.Done));
+        return JsonSerializer.Serialize(new StoredReading(reading.Values, [.. reading.Run.Select(p => new[] { p.TimeS, p.Value })],
+            reading.Done));
     }
 
     /// <summary>A basis as JSON.</summary>

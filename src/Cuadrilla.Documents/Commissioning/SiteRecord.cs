@@ -20,13 +20,16 @@ public sealed record SiteRecord(string Plant, string Tag, string Name, long Edit
 {
     private static readonly string[] Cautions =
     [
-        "A record of what was measured. It is no certificate of a safety function, of protection coordination or of arc-flash protection: those are "
+        "A record of what was measured. It is no certificate of a safety function, of protection coordination or of arc-flash protection: "
+            + "those are "
             + "signed by the persons responsible, under local rules.",
-        "An entry is never changed; a later one corrects it. What is stale rests on a specification that has changed since and does not count.",
+        "An entry is never changed; a later one corrects it. What is stale rests on a specification that has changed since and does not "
+            + "count.",
     ];
 
     /// <summary>Steps as rows.</summary>
-    public IReadOnlyList<IReadOnlyDictionary<string, object?>> StepRows() => States.Select(s => TableFiles.Guarded(new Dictionary<string, object?>
+    public IReadOnlyList<IReadOnlyDictionary<string, object?>> StepRows() =>
+        States.Select(s => TableFiles.Guarded(new Dictionary<string, object?>
     {
         ["part"] = Word(s.Step.Phase),
         ["step"] = s.Step.Title,
@@ -37,7 +40,8 @@ public sealed record SiteRecord(string Plant, string Tag, string Name, long Edit
     })).ToList();
 
     /// <summary>Entries as rows.</summary>
-    public IReadOnlyList<IReadOnlyDictionary<string, object?>> EntryRows() => Entries.Select(e => TableFiles.Guarded(new Dictionary<string, object?>
+    public IReadOnlyList<IReadOnlyDictionary<string, object?>> EntryRows() =>
+        Entries.Select(e => TableFiles.Guarded(new Dictionary<string, object?>
     {
         ["entry"] = e.Number,
         ["when"] = e.At.UtcDateTime.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture) + " UTC",

@@ -76,7 +76,8 @@ public sealed record LoggedEntry(
 
         foreach (var (field, words, most, least) in new[]
         {
-            ("who", Who, LongestName, 1), ("pointId", PointId, LongestName, 1), ("stepId", StepId, LongestName, 1), ("result", Result, LongestText, 0),
+            ("who", Who, LongestName, 1), ("pointId", PointId, LongestName, 1), ("stepId", StepId, LongestName, 1),
+            ("result", Result, LongestText, 0),
             ("note", Note, LongestText, 0), ("instrument", Instrument, LongestText, 0),
         })
         {

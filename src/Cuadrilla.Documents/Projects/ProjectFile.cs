@@ -62,7 +62,9 @@ public sealed record ProjectFile(string Format, int FormatVersion, string Catalo
         var version = CheckHeader(utf8);
         var file = JsonReading.Read<ProjectFile>(version < CurrentVersion ? Migrated(utf8, version) : utf8, ProjectJson.Options);
         Require(file.Specification, data, "/specification");
-        return LoggedEntry.Problems(file.Log).Take(MostProblems).ToList() is { Count: > 0 } problems ? throw new InputException(problems) : file;
+        return LoggedEntry.Problems(file.Log).Take(MostProblems).ToList() is { Count: > 0 } problems
+            ? throw new InputException(problems)
+            : file;
     }
 
     /// <summary>Refuses a specification that holds values out of range.</summary>

@@ -22,7 +22,8 @@ namespace Cuadrilla.Web.Commissioning;
 /// <param name="Left">Value as left; empty without.</param>
 /// <param name="LeftOn">When.</param>
 /// <param name="Was">Value on the sheet that was last issued, where it is another; null where nothing changed.</param>
-internal sealed record ParameterRowDocument(string Id, ParameterGroup Group, string Name, string Value, double? Number, string Unit, string Scaling,
+internal sealed record ParameterRowDocument(string Id, ParameterGroup Group, string Name, string Value, double? Number, string Unit,
+    string Scaling,
     ParameterBasis Basis, BoardRow Row, Reason Reason, string OwnNumber, string OwnValue, string OwnUnit, double Factor, string Left,
     string LeftOn, string? Was);
 

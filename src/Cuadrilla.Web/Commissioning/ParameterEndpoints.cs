@@ -43,9 +43,11 @@ internal static class ParameterEndpoints
                     TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Parameters"] = sheets.Table(head, plant, p) }),
                     Spreadsheet, $"{p.Id}-parameters-{head.Edit}.xlsx")))
             .WithName("exportParametersXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
-        group.MapPost("/{point}/issue", IssueAsync).WithName("issueParameters").For(AccountRole.Engineer).Accepts<IssueRequest>("application/json")
+        group.MapPost("/{point}/issue", IssueAsync).WithName("issueParameters").For(AccountRole.Engineer)
+            .Accepts<IssueRequest>("application/json")
             .Produces<ParameterSheetDocument>();
-        group.MapPost("/{point}/left", LeftAsync).WithName("leaveParameters").For(AccountRole.Engineer).Accepts<LeftRequest>("application/json")
+        group.MapPost("/{point}/left", LeftAsync).WithName("leaveParameters").For(AccountRole.Engineer)
+            .Accepts<LeftRequest>("application/json")
             .Produces<LeftDocument>();
         app.MapPost("/api/parameter-numbers", KeepAsync).WithTags("Parameters").WithName("keepParameterNumbers").For(AccountRole.Engineer)
             .Accepts<KeepNumbersRequest>("application/json").Produces<IReadOnlyList<OwnParameter>>();
@@ -130,12 +132,14 @@ internal static class ParameterEndpoints
                 {
                     Who = author, PointId = p.Id, StepId = ParameterSheets.LeftPrefix + key, Verdict = nameof(Verdict.Holds),
                     Result = $"{source.Sheet.Rows.First(r => r.Id == key).Name} left at {value}",
-                    Reading = SiteJson.Write(new SiteReading(new Dictionary<string, double>(), [], null)), Basis = basis, Note = value, Edit = head.Edit,
+                    Reading = SiteJson.Write(new SiteReading(new Dictionary<string, double>(), [], null)), Basis = basis, Note = value,
+                    Edit = head.Edit,
                 });
             }
 
             return entries.Count > 0 && log.Add(id, entries) is null
-                ? Problems.Of("closed", "Refused", StatusCodes.Status403Forbidden, "The plant is archived or in the bin; open it again first.", [])
+                ? Problems.Of("closed", "Refused", StatusCodes.Status403Forbidden,
+                    "The plant is archived or in the bin; open it again first.", [])
                 : Results.Ok(new LeftDocument(entries.Count, refused, sheets.Of(head, plant, p)));
         });
     }
@@ -143,7 +147,8 @@ internal static class ParameterEndpoints
     private static int Column(LeftRequest wanted, string head) =>
         wanted.Heads.ToList().FindIndex(h => string.Equals(h.Trim(), head, StringComparison.OrdinalIgnoreCase)) is >= 0 and var at
             ? at
-            : throw new InputException(InputProblem.Of("/heads", "Heads", $"without '{head}'", $"{ParameterTable.Key} and {ParameterTable.AsLeft}"));
+            : throw new InputException(InputProblem.Of("/heads", "Heads", $"without '{head}'",
+                $"{ParameterTable.Key} and {ParameterTable.AsLeft}"));
 
     private static string Cell(IReadOnlyList<string> cells, int at) => at < cells.Count ? cells[at].Trim() : string.Empty;
 

@@ -46,11 +46,13 @@ internal sealed class ParameterSheets(ProjectStore projects, ParameterStore stor
         ];
     }
 
-    private (ParameterSheet Sheet, IReadOnlyDictionary<string, OwnNumber> Own, IReadOnlyDictionary<string, LeftValue> Left, ParameterIssue? Issue,
+    private (ParameterSheet Sheet, IReadOnlyDictionary<string, OwnNumber> Own, IReadOnlyDictionary<string, LeftValue> Left,
+        ParameterIssue? Issue,
         IReadOnlyList<ParameterChange> Changes) Found(ProjectHead head, PlantSpecification plant, DrivePoint point)
     {
         var sheet = assessor.Parameters(plant, point);
-        var own = store.Of(sheet.Product).ToDictionary(o => o.Parameter, o => new OwnNumber(o.OwnNumber, o.OwnUnit, o.Factor), StringComparer.Ordinal);
+        var own = store.Of(sheet.Product).ToDictionary(o => o.Parameter, o => new OwnNumber(o.OwnNumber, o.OwnUnit, o.Factor),
+            StringComparer.Ordinal);
         var left = log.OfPoint(head.Id, point.Id).Where(e => e.StepId.StartsWith(LeftPrefix, StringComparison.Ordinal))
             .GroupBy(e => e.StepId[LeftPrefix.Length..], StringComparer.Ordinal)
             .ToDictionary(g => g.Key, g => new LeftValue(g.Last().Note, g.Last().AtUtc[..10]), StringComparer.Ordinal);

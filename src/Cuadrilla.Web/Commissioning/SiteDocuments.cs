@@ -26,7 +26,8 @@ internal sealed record EntryDocument(long Number, string AtUtc, string Who, stri
     public static EntryDocument Of(StoredSiteEntry entry)
     {
         var reading = SiteJson.Reading(entry.Reading);
-        return new(entry.Number, entry.AtUtc, entry.Who, entry.PointId, entry.StepId, entry.Verdict, entry.Result, reading.Values, reading.Run,
+        return new(entry.Number, entry.AtUtc, entry.Who, entry.PointId, entry.StepId, entry.Verdict, entry.Result, reading.Values,
+            reading.Run,
             reading.Done, entry.Note, entry.Instrument, entry.Calibrated, entry.Simulated, entry.Edit, entry.Corrects);
     }
 }

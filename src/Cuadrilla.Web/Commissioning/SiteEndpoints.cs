@@ -31,13 +31,17 @@ internal static class SiteEndpoints
         group.MapGet("/points/{point}/record.pdf",
             (string id, string point, ProjectStore projects, ProjectReader reader, SiteRecords records, TimeProvider clock) =>
                 OnPoint(id, point, projects, reader, (head, plant, p) => Results.File(
-                    records.Record(head, plant, p).Pdf(DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)), "application/pdf", $"{p.Id}-record.pdf")))
+                    records.Record(head, plant, p).Pdf(DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)), "application/pdf",
+                    $"{p.Id}-record.pdf")))
             .WithName("exportSiteRecordPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
-        group.MapGet("/points/{point}/record.xlsx", (string id, string point, ProjectStore projects, ProjectReader reader, SiteRecords records) =>
-                OnPoint(id, point, projects, reader, (head, plant, p) => Results.File(records.Record(head, plant, p).Xlsx(), Spreadsheet, $"{p.Id}-record.xlsx")))
+        group.MapGet("/points/{point}/record.xlsx",
+            (string id, string point, ProjectStore projects, ProjectReader reader, SiteRecords records) =>
+                OnPoint(id, point, projects, reader,
+                    (head, plant, p) => Results.File(records.Record(head, plant, p).Xlsx(), Spreadsheet, $"{p.Id}-record.xlsx")))
             .WithName("exportSiteRecordXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
         group.MapGet("/log", Log).WithName("getSiteLog").Produces<IReadOnlyList<EntryDocument>>();
-        group.MapPost("/entries", MakeAsync).WithName("makeSiteEntry").For(AccountRole.Engineer).Accepts<MakeEntryRequest>("application/json")
+        group.MapPost("/entries", MakeAsync).WithName("makeSiteEntry").For(AccountRole.Engineer)
+            .Accepts<MakeEntryRequest>("application/json")
             .Produces<SitePointDocument>();
     }
 
@@ -55,7 +59,8 @@ internal static class SiteEndpoints
             : Problems.NotFound("There is no such drive point.");
     }
 
-    private static IResult Log(string id, ProjectStore projects, SiteLogStore store, string? point, string? step, string? verdict, string? words,
+    private static IResult Log(string id, ProjectStore projects, SiteLogStore store, string? point, string? step, string? verdict,
+        string? words,
         long? before, int? most)
     {
         if (most is < 1 or > MostEntries)
@@ -65,15 +70,18 @@ internal static class SiteEndpoints
 
         if (words?.Length > LongestWords)
         {
-            throw new InputException(InputProblem.Of("/words", "Words", $"{words.Length} characters long", $"up to {LongestWords} characters"));
+            throw new InputException(InputProblem.Of("/words", "Words", $"{words.Length} characters long",
+                $"up to {LongestWords} characters"));
         }
 
         return projects.Find(id) is null ? ProjectEndpoints.Unknown()
-            : Results.Ok(store.Find(id, new SiteEntryFilter(point, step, verdict, words is { Length: > 0 } ? words : null, before, most ?? UsualEntries))
+            : Results.Ok(store.Find(id, new SiteEntryFilter(point, step, verdict, words is { Length: > 0 } ? words : null, before,
+                most ?? UsualEntries))
                 .Select(EntryDocument.Of));
     }
 
-    private static async Task<IResult> MakeAsync(string id, HttpRequest request, ProjectStore projects, ProjectReader reader, SiteLogStore store,
+    private static async Task<IResult> MakeAsync(string id, HttpRequest request, ProjectStore projects, ProjectReader reader,
+        SiteLogStore store,
         SiteRecords records, Assessor assessor)
     {
         var wanted = await RequestBody.ReadAsync<MakeEntryRequest>(request);
@@ -85,8 +93,11 @@ internal static class SiteEndpoints
             var entry = SiteEntryMaking.Of(wanted, author, head.Edit, source, states);
             return store.Add(id, [entry]) is not null
                 ? Results.Ok(records.Point(head, plant, point))
-                : head.State != ProjectStates.Open ? Problems.Of("closed", "Refused", StatusCodes.Status403Forbidden, "The plant is archived or in the bin; open it again first.", [])
-                : throw new InputException(InputProblem.Of("/corrects", "Corrected entry", $"{wanted.Corrects}", "an entry of this step and drive point"));
+                : head.State != ProjectStates.Open
+                    ? Problems.Of("closed", "Refused", StatusCodes.Status403Forbidden,
+                        "The plant is archived or in the bin; open it again first.", [])
+                : throw new InputException(InputProblem.Of("/corrects", "Corrected entry", $"{wanted.Corrects}",
+                    "an entry of this step and drive point"));
         });
     }
 }

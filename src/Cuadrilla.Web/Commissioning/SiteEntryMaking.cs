@@ -61,7 +61,8 @@ internal static class SiteEntryMaking
         {
             if (!known.Contains(id))
             {
-                throw Refused($"/values/{id}", "Quantity", $"'{id}'", known.Count > 0 ? string.Join(", ", known) : "none: this step is seen and confirmed");
+                throw Refused($"/values/{id}", "Quantity", $"'{id}'",
+                    known.Count > 0 ? string.Join(", ", known) : "none: this step is seen and confirmed");
             }
 
             if (!(Math.Abs(value) <= Large))
@@ -99,7 +100,8 @@ internal static class SiteEntryMaking
             if (!(Math.Abs(wanted.Run[i].Value) <= Large && wanted.Run[i].TimeS >= 0 && wanted.Run[i].TimeS <= Large)
                 || i > 0 && wanted.Run[i].TimeS <= wanted.Run[i - 1].TimeS)
             {
-                throw Refused($"/run/{i}", "Point", string.Create(CultureInfo.InvariantCulture, $"{wanted.Run[i].TimeS} s, {wanted.Run[i].Value}"),
+                throw Refused($"/run/{i}", "Point",
+                    string.Create(CultureInfo.InvariantCulture, $"{wanted.Run[i].TimeS} s, {wanted.Run[i].Value}"),
                     "a time from 0, later than the point before it, and a number");
             }
         }
@@ -122,7 +124,8 @@ internal static class SiteEntryMaking
 
         return open.OpenIds.Count == 0
             ? new(Verdict.Holds, "signed off, nothing open")
-            : new(Verdict.Tight, "signed off with open points: " + string.Join(", ", open.OpenIds.Select(o => states.First(s => s.Step.Id == o).Step.Title)));
+            : new(Verdict.Tight, "signed off with open points: "
+                + string.Join(", ", open.OpenIds.Select(o => states.First(s => s.Step.Id == o).Step.Title)));
     }
 
     private static void Words(MakeEntryRequest wanted)
@@ -137,7 +140,8 @@ internal static class SiteEntryMaking
             Persons.RequireWords("/instrument", "Instrument", wanted.Instrument, LongestInstrument);
         }
 
-        if (wanted.Calibrated is { } date && !DateOnly.TryParseExact(date, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out _))
+        if (wanted.Calibrated is { } date
+            && !DateOnly.TryParseExact(date, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out _))
         {
             throw Refused("/calibrated", "Calibrated", $"'{(date.Length > 20 ? date[..20] : date)}'", "a date, yyyy-mm-dd");
         }

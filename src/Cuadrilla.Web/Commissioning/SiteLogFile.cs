@@ -13,7 +13,8 @@ internal static class SiteLogFile
     public static IReadOnlyList<LoggedEntry> Logged(IReadOnlyList<StoredSiteEntry> stored) => [.. stored.Select(e =>
     {
         var reading = SiteJson.Reading(e.Reading);
-        return new LoggedEntry(e.Number, e.AtUtc, e.Who, e.PointId, e.StepId, Enum.Parse<Verdict>(e.Verdict), e.Result, reading.Values, reading.Run,
+        return new LoggedEntry(e.Number, e.AtUtc, e.Who, e.PointId, e.StepId, Enum.Parse<Verdict>(e.Verdict), e.Result, reading.Values,
+            reading.Run,
             reading.Done, JsonSerializer.Deserialize<Dictionary<string, IReadOnlyList<string>>>(e.Basis)!, e.Edit)
         {
             Note = e.Note, Instrument = e.Instrument, Calibrated = e.Calibrated, Simulated = e.Simulated, Corrects = e.Corrects,

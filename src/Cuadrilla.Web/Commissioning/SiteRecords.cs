@@ -34,7 +34,8 @@ internal sealed class SiteRecords(SiteLogStore store, Assessor assessor)
             IReadOnlyList<StoredSiteEntry> stored = [.. byPoint[point.Id]];
             var states = States(source, stored).Where(s => s.Standing != StepStanding.Forbidden).ToList();
             int Count(StepStanding standing) => states.Count(s => s.Standing == standing);
-            return new SiteProgressDocument(point.Id, Count(StepStanding.Done), Count(StepStanding.Wrong), Count(StepStanding.Stale), states.Count,
+            return new SiteProgressDocument(point.Id, Count(StepStanding.Done), Count(StepStanding.Wrong), Count(StepStanding.Stale),
+                states.Count,
                 Signed(source, stored) is not null);
         })];
     }
@@ -55,7 +56,8 @@ internal sealed class SiteRecords(SiteLogStore store, Assessor assessor)
 
     // A later entry, or a changed basis, takes a sign-off back.
     private static StoredSiteEntry? Signed(StepSource source, IReadOnlyList<StoredSiteEntry> stored) =>
-        stored.LastOrDefault(e => !e.StepId.StartsWith(ParameterSheets.LeftPrefix, StringComparison.Ordinal)) is { StepId: SiteSteps.SignOffId } last
+        stored.LastOrDefault(e => !e.StepId.StartsWith(ParameterSheets.LeftPrefix,
+            StringComparison.Ordinal)) is { StepId: SiteSteps.SignOffId } last
             && SiteJson.Basis(last.Basis).ChangedTo(SiteBasis.Of(source), Enum.GetValues<SiteAspect>()).Count == 0 ? last : null;
 
     private static SiteEntry Entry(StoredSiteEntry stored) => new()

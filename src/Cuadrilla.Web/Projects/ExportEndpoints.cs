@@ -22,7 +22,8 @@ internal static class ExportEndpoints
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Exports");
         group.MapGet("/file", (string id, ProjectReader reader, SiteLogStore log) => OnPlant(id, reader, plant => Results.File(
-                ProjectFile.Write(plant, reader.Data, SiteLogFile.Logged(log.All(id))), "application/json", FileName(plant.Name) + ProjectFile.Extension)))
+                ProjectFile.Write(plant, reader.Data, SiteLogFile.Logged(log.All(id))), "application/json",
+                FileName(plant.Name) + ProjectFile.Extension)))
             .WithName("exportProject").Produces<Stream>(StatusCodes.Status200OK, "application/json");
         group.MapGet("/drive-list.csv", (string id, ProjectReader reader, Assessor assessor) => OnPlant(id, reader, plant => Results.File(
                 DriveList.Csv(plant, assessor.Run(plant), reader.Data), "text/csv", FileName(plant.Name) + "-drives.csv")))

@@ -103,7 +103,8 @@ public sealed class SiteReadingTests
     public void A_straight_line_a_cooling_and_a_standing_run_do_not_settle()
     {
         Assert.Null(EndTemperature.Of([.. Enumerable.Range(0, 10).Select(i => new TemperaturePoint(60 * i, 20 + i))]));
-        Assert.Null(EndTemperature.Of([.. Enumerable.Range(0, 10).Select(i => new TemperaturePoint(60 * i, 20 + (50 * Math.Exp(-i / 3.0))))]));
+        Assert.Null(EndTemperature.Of([.. Enumerable.Range(0, 10)
+            .Select(i => new TemperaturePoint(60 * i, 20 + (50 * Math.Exp(-i / 3.0))))]));
         Assert.Null(EndTemperature.Of([.. Enumerable.Range(0, 10).Select(i => new TemperaturePoint(60 * i, 40))]));
     }
 

@@ -76,7 +76,8 @@ public sealed class MigrationTests
         {
             var read = ProjectFile.ReadWhole(f, ReferenceCatalogue.Data);
             var written = JsonNode.Parse(ProjectFile.Write(read.Specification, ReferenceCatalogue.Data, read.Log))!;
-            Assert.All(new[] { "specification", "log" }, part => Assert.Equal(JsonNode.Parse(f)![part]!.ToJsonString(), written[part]!.ToJsonString()));
+            Assert.All(new[] { "specification", "log" },
+                part => Assert.Equal(JsonNode.Parse(f)![part]!.ToJsonString(), written[part]!.ToJsonString()));
         });
     }
 

@@ -4,10 +4,11 @@ import { useProject } from "../../project/ProjectContext";
 import type { Selection } from "../board/selection";
 import { useLab } from "../lineups/useLab";
 import { LogPart } from "./LogPart";
+import { OverviewPart } from "./OverviewPart";
 import { ParametersPart } from "./ParametersPart";
 import { StepsPart } from "./StepsPart";
 
-const parts = { steps: "Steps", parameters: "Parameters", log: "Log" } as const;
+const parts = { steps: "Steps", parameters: "Parameters", all: "All sheets", log: "Log" } as const;
 type Part = keyof typeof parts;
 
 /** What goes to site and what comes back: steps with their windows, parameter sheets, the log. */
@@ -15,7 +16,7 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
   const { project } = useProject();
   const [search, setSearch] = useSearchParams();
   const wanted = search.get("part");
-  const part: Part = wanted === "parameters" || wanted === "log" ? wanted : "steps";
+  const part: Part = wanted === "parameters" || wanted === "all" || wanted === "log" ? wanted : "steps";
   const points = project.specification.lineups.flatMap((l) => l.drivePoints);
   const point = points.find((p) => p.id === search.get("point")) ?? points[0];
   const progress = useLab<SiteProgress[]>(["site"], (id) =>
@@ -45,6 +46,8 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
         <p className="mt-3 text-soft">There is no drive point yet: add one on the board.</p>
       ) : part === "log" ? (
         <LogPart points={points} onOpen={(id) => set({ part: "steps", point: id })} />
+      ) : part === "all" ? (
+        <OverviewPart points={points} onOpen={(id) => set({ part: "parameters", point: id })} />
       ) : (
         <div className="mt-3 grid grid-cols-[13rem_minmax(0,1fr)] gap-x-5">
           <nav aria-label="Drive points" className="max-h-[75vh] overflow-y-auto">

@@ -84,7 +84,9 @@ internal static class ControlSupplyChecks
         }
 
         // A C characteristic may act from five times its rating on; an electronic one from where it trips.
-        var actsA = branch.Build.ProtectionA.Value * (branch.Build.Protection == BranchProtection.BreakerC ? LeastBreakerCTimes : ElectronicTimes);
+        var actsA = branch.Build.ProtectionA.Value * (branch.Build.Protection == BranchProtection.BreakerC
+            ? LeastBreakerCTimes
+            : ElectronicTimes);
         if (branch.InrushA > actsA && result.VoltageHolds)
         {
             return CheckWriter.Rule(Id, string.Empty, BoardRow.Plant, title, Verdict.Tight,

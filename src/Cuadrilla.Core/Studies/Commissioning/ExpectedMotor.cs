@@ -26,7 +26,9 @@ public sealed record ExpectedMotor(double Stator20Ohm, double NoLoadA, bool IsNo
     {
         ArgumentNullException.ThrowIfNull(connected);
         ArgumentNullException.ThrowIfNull(losses);
-        return connected.Plate.Technology == MotorTechnology.CageInduction ? Known.GetValue(losses, _ => Found(connected.Plate, losses)) : null;
+        return connected.Plate.Technology == MotorTechnology.CageInduction
+            ? Known.GetValue(losses, _ => Found(connected.Plate, losses))
+            : null;
     }
 
     private static ExpectedMotor Found(MotorPlate plate, MotorLossModel losses)

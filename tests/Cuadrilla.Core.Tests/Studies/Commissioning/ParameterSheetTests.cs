@@ -25,7 +25,8 @@ public sealed class ParameterSheetTests
             Assert.Equal(point.Converter is ConverterChoice.OfGroup, sheet.Rows.Count == 0);
             Assert.All(sheet.Rows, r => Assert.Equal(
                 r.Basis is ParameterBasis.NeedsData or ParameterBasis.OnSite, r.Text.Length == 0));
-            Assert.All(sheet.Rows, r => Assert.True(r.Reason is { Formula.Length: > 0, WithNumbers.Length: > 0, Source.Length: > 0 }, r.Id));
+            Assert.All(sheet.Rows, r => Assert.True(r.Reason is { Formula.Length: > 0, WithNumbers.Length: > 0,
+                Source.Length: > 0 }, r.Id));
         }
     }
 
@@ -63,7 +64,8 @@ public sealed class ParameterSheetTests
         var plant = Change("dp-12", p => p with { Motor = (MotorChoice.FromCatalogue)p.Motor with { Connection = link } });
         var star = Change("dp-12", p => p with { Motor = (MotorChoice.FromCatalogue)p.Motor with { Connection = MotorConnection.Star } });
         Assert.Equal(ofStar, Row(plant, "dp-12", "motor.current").Number.Value / Row(star, "dp-12", "motor.current").Number.Value, 0.002);
-        Assert.Equal(1 / ofStar, Row(plant, "dp-12", "motor.voltage").Number.Value / Row(star, "dp-12", "motor.voltage").Number.Value, 0.002);
+        Assert.Equal(1 / ofStar, Row(plant, "dp-12", "motor.voltage").Number.Value / Row(star, "dp-12",
+            "motor.voltage").Number.Value, 0.002);
         Assert.Equal(link.ToString(), Row(plant, "dp-12", "motor.link").Text, ignoreCase: true);
     }
 
@@ -88,7 +90,9 @@ public sealed class ParameterSheetTests
         // Inside the delta it carries, and its relay is set to, the current over √3.
         var inside = Change("dp-04", p => p with
         {
-            Converter = (ConverterChoice.SoftStarter)p.Converter is var soft ? soft with { Settings = soft.Settings with { InsideDelta = true } } : p.Converter,
+            Converter = (ConverterChoice.SoftStarter)p.Converter is var soft
+                ? soft with { Settings = soft.Settings with { InsideDelta = true } }
+                : p.Converter,
         });
         Assert.Equal(rated / Math.Sqrt(3), Row(inside, "dp-04", "thermal.current").Number.Value, 9);
     }

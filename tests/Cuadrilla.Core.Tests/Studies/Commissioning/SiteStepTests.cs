@@ -89,7 +89,31 @@ public sealed class SiteStepTests
         Assert.Equal(Verdict.Fails, Step(Demo, "dp-02", "insulation").Judge(Reading(new() { ["megohm"] = 2, ["winding"] = 40 })).Verdict);
         Assert.Equal(Verdict.NeedsData, Step(Demo, "dp-02", "insulation").Judge(Reading(new() { ["megohm"] = 200 })).Verdict);
         Assert.Equal(Verdict.Tight, Step(Demo, "dp-02", "noise").Judge(Reading(new() { ["ramp"] = 84, ["coast"] = 71 })).Verdict);
-        Assert.Equal(Verdict.Fails, Step(Demo, "dp-03", "rotations").Judge(Reading(new() { ["forward"] = 2.1, ["reverse"] = 3.4 })).Verdict);
+        Assert.Equal(Verdict.Fails, Step(Demo, "dp-03", "rotations")
+            .Judge(Reading(new() { ["forward"] = 2.1, ["reverse"] = 3.4 })).Verdict);
+    }
+
+    [Fact]
+    public void What_nothing_is_held_to_never_holds()
+    {
+        // A brake without times, a cable without a length: recorded, and tight.
+        var open = DemoChanges.Changed("dp-05", p => p with
+        {
+            Brake = (Core.Brakes.HoldingBrake.SpringApplied)p.Brake with { ReleaseMs = Given.Unknown, CloseMs = Given.Unknown },
+        });
+        var brake = Step(open, "dp-05", "brake").Judge(Reading(new() { ["release"] = 900, ["close"] = 1500, ["feedbacks"] = 2 }));
+        Assert.Equal(Verdict.Tight, brake.Verdict);
+        Assert.Contains("nothing specified", brake.Text, StringComparison.Ordinal);
+        var cable = DemoChanges.Changed("dp-08", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
+        Assert.Equal(Verdict.Tight, Step(cable, "dp-08", "cable").Judge(Reading(new() { ["metres"] = 40 })).Verdict);
+
+        // Nothing measured is nothing proven.
+        Assert.Equal(Verdict.NeedsData, Step(Demo, "dp-02", "no-load").Judge(Reading(new() { ["volts"] = 0, ["amps"] = 0 })).Verdict);
+
+        // However low a plant's own voltage is computed, 10 % off the nominal is not in order.
+        var supply = Step(Demo, "dp-02", "supply");
+        Assert.All(supply.Quantities, q => Assert.InRange(q.Window!.Least, 360, 380));
+        Assert.Equal(Verdict.Fails, supply.Judge(Reading(supply.Quantities.ToDictionary(q => q.Id, _ => 359.0))).Verdict);
     }
 
     [Fact]
@@ -98,9 +122,11 @@ public sealed class SiteStepTests
         var source = Source(Demo, "dp-01");
         var whole = source.Model.Load!.InertiaKgM2.Value + source.Model.Fitted!.Connected.Plate.InertiaKgM2;
         var accelerating = whole * 50 * Math.PI / 30;
-        var found = Step(Demo, "dp-01", "inertia").Judge(Reading(new() { ["up"] = accelerating + 12, ["down"] = 12 - accelerating, ["rpmPerS"] = 50 }));
+        var found = Step(Demo, "dp-01",
+            "inertia").Judge(Reading(new() { ["up"] = accelerating + 12, ["down"] = 12 - accelerating, ["rpmPerS"] = 50 }));
         Assert.Equal(Verdict.Holds, found.Verdict);
-        Assert.Equal(Verdict.Fails, Step(Demo, "dp-01", "inertia").Judge(Reading(new() { ["up"] = 12 - accelerating, ["down"] = 12 + accelerating,
+        Assert.Equal(Verdict.Fails, Step(Demo, "dp-01", "inertia")
+            .Judge(Reading(new() { ["up"] = 12 - accelerating, ["down"] = 12 + accelerating,
             ["rpmPerS"] = 50 })).Verdict);
     }
 
@@ -121,7 +147,8 @@ public sealed class SiteStepTests
             _ => p with { Name = "Exhaust fan of the dryer" },
         });
         var before = Steps(Demo, "dp-02");
-        var entries = before.Where(s => s.Forbidden.Length == 0).Select((s, i) => Entry(s.Id, i + 1, SiteBasis.Of(Source(Demo, "dp-02")))).ToList();
+        var entries = before.Where(s => s.Forbidden.Length == 0).Select((s, i) => Entry(s.Id, i + 1, SiteBasis.Of(Source(Demo, "dp-02"))))
+            .ToList();
         Assert.All(StepState.Of(before, entries, SiteBasis.Of(Source(Demo, "dp-02"))).Where(s => s.Step.Forbidden.Length == 0),
             s => Assert.Equal(StepStanding.Done, s.Standing));
         var states = StepState.Of(Steps(changed, "dp-02"), entries, SiteBasis.Of(Source(changed, "dp-02")));
@@ -148,7 +175,9 @@ public sealed class SiteStepTests
                 {
                     var earlier = entries.Where(e => e.StepId == step.Id).Select(e => (long?)e.Number).FirstOrDefault();
                     entries.Add(Entry(step.Id, entries.Count + 1, random.NextDouble() < 0.5 ? now : other,
-                        random.NextDouble() < 0.8 ? Verdict.Holds : Verdict.Fails) with { Corrects = random.NextDouble() < 0.3 ? earlier : null });
+                        random.NextDouble() < 0.8
+                            ? Verdict.Holds
+                            : Verdict.Fails) with { Corrects = random.NextDouble() < 0.3 ? earlier : null });
                 }
             }
 
@@ -157,7 +186,8 @@ public sealed class SiteStepTests
             foreach (var state in states.Where(s => s.Step.Forbidden.Length == 0))
             {
                 var counted = StepState.Counted(entries).GetValueOrDefault(state.Step.Id);
-                if (counted is null || counted.Judgement.Verdict == Verdict.Fails || counted.Basis.ChangedTo(now, state.Step.RestsOn).Count > 0)
+                if (counted is null || counted.Judgement.Verdict == Verdict.Fails
+                    || counted.Basis.ChangedTo(now, state.Step.RestsOn).Count > 0)
                 {
                     Assert.Contains(state.Step.Id, open);
                 }
@@ -187,19 +217,23 @@ public sealed class SiteStepTests
     {
         // A motor of the project of 230/400 V, run without load at 230 V in delta: 17.3 A there are 10 A in star, the link of its plate.
         var unknown = Given.Unknown;
-        var own = new OwnMotor("own-1", "Spare", MotorTechnology.CageInduction, "IE3", 11, 400, 230, 50, 1470, 20.4, 91.4, 0.85, 4, unknown, unknown,
-            unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown,
+        var own = new OwnMotor("own-1", "Spare", MotorTechnology.CageInduction, "IE3", 11, 400, 230, 50, 1470, 20.4, 91.4, 0.85, 4, unknown,
+            unknown,
+            unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown, unknown,
+            unknown,
             unknown, unknown);
         var plant = DemoChanges.Changed(Demo with { Motors = [own] }, "dp-02", p => p with
         {
             Motor = (MotorChoice.FromCatalogue)p.Motor with { ItemId = "own-1", Connection = MotorConnection.Delta },
         });
         var basis = SiteBasis.Of(Source(plant, "dp-02"));
-        SiteEntry With(string step, long number, Dictionary<string, double> values) => Entry(step, number, basis) with { Reading = Reading(values) };
+        SiteEntry With(string step, long number, Dictionary<string, double> values) =>
+            Entry(step, number, basis) with { Reading = Reading(values) };
         var found = AsBuiltProposal.Of(Source(plant, "dp-02"),
             [With("no-load", 1, new() { ["volts"] = 230, ["amps"] = 10 * Math.Sqrt(3) }), With("cable", 2, new() { ["metres"] = 300 })]);
         Assert.Equal(10, found.Single(p => p.Entry == AsBuiltEntry.NoLoadCurrentA).Measured, 0.05);
-        Assert.Equal((300.0, 2L), (found.Single(p => p.Entry == AsBuiltEntry.CableLengthM).Measured, found.Single(p => p.Entry == AsBuiltEntry.CableLengthM).Number));
+        Assert.Equal((300.0, 2L), (found.Single(p => p.Entry == AsBuiltEntry.CableLengthM).Measured,
+            found.Single(p => p.Entry == AsBuiltEntry.CableLengthM).Number));
 
         // A motor of the catalogue is not changed by one of its kind; what is as specified is no proposal.
         Assert.Empty(AsBuiltProposal.Of(Source(Demo, "dp-02"), [With("no-load", 1, new() { ["volts"] = 400, ["amps"] = 40 }),
@@ -214,7 +248,8 @@ public sealed class SiteStepTests
         Reading = Reading([]), Judgement = new(verdict, "found"), Edit = 1, Basis = basis,
     };
 
-    private static StepSource Source(PlantSpecification plant, string id) => Assessor.SiteOf(plant, plant.AllDrivePoints().Single(p => p.Id == id));
+    private static StepSource Source(PlantSpecification plant, string id) =>
+        Assessor.SiteOf(plant, plant.AllDrivePoints().Single(p => p.Id == id));
 
     private static IReadOnlyList<SiteStep> Steps(PlantSpecification plant, string id) => SiteSteps.Of(Source(plant, id));
 

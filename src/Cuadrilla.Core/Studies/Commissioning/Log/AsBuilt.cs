@@ -38,7 +38,8 @@ public sealed record AsBuiltProposal(AsBuiltEntry Entry, string ItemId, double? 
     private static AsBuiltProposal? Cable(StepSource source, IReadOnlyDictionary<string, SiteEntry> counted)
     {
         var length = source.Point.Cable.LengthM;
-        return counted.GetValueOrDefault(DeadSteps.CableId) is { } entry && entry.Reading.Values.TryGetValue("metres", out var metres) && metres > 0
+        return counted.GetValueOrDefault(DeadSteps.CableId) is { } entry && entry.Reading.Values.TryGetValue("metres", out var metres)
+            && metres > 0
             ? new(AsBuiltEntry.CableLengthM, string.Empty, length.IsKnown ? length.Value : null, metres, entry.Number)
             : null;
     }
@@ -57,6 +58,7 @@ public sealed record AsBuiltProposal(AsBuiltEntry Entry, string ItemId, double? 
         // At the voltage of the link in proportion to the voltage, then to the link of the plate.
         var linked = amps * fitted.Connected.LinkedVoltageV / volts;
         var ofPlate = linked * fitted.Connected.LinkedVoltageV / own.RatedVoltageV;
-        return new(AsBuiltEntry.NoLoadCurrentA, own.Id, own.NoLoadCurrentA.IsKnown ? own.NoLoadCurrentA.Value : null, ofPlate, entry.Number);
+        return new(AsBuiltEntry.NoLoadCurrentA, own.Id, own.NoLoadCurrentA.IsKnown ? own.NoLoadCurrentA.Value : null, ofPlate,
+            entry.Number);
     }
 }

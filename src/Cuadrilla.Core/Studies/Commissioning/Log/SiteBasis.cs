@@ -24,7 +24,8 @@ public sealed record SiteBasis(IReadOnlyDictionary<SiteAspect, IReadOnlyList<str
             [SiteAspect.Link] = [.. Rows(source, r => r.Id is "motor.link" or "motor.base-frequency")],
             [SiteAspect.Filter] = Filter(source),
             [SiteAspect.Cable] = Cable(source),
-            [SiteAspect.Unit] = [source.Sheet.Product, $"{Text.N(source.Model.Converter?.RatedCurrentA ?? source.Model.Starter?.Item?.RatedCurrentA ?? 0)} A"],
+            [SiteAspect.Unit] = [source.Sheet.Product,
+                $"{Text.N(source.Model.Converter?.RatedCurrentA ?? source.Model.Starter?.Item?.RatedCurrentA ?? 0)} A"],
             [SiteAspect.Settings] = [.. Rows(source, r => OfSettings.Contains(r.Group))],
             [SiteAspect.Load] = Load(source),
             [SiteAspect.Brake] = Brake(source),
@@ -46,7 +47,8 @@ public sealed record SiteBasis(IReadOnlyDictionary<SiteAspect, IReadOnlyList<str
         ArgumentNullException.ThrowIfNull(restsOn);
         return [.. restsOn.Distinct().Select(aspect => (Aspect: aspect, Was: Of(this, aspect), Is: Of(today, aspect)))
             .Where(a => !a.Was.SequenceEqual(a.Is, StringComparer.Ordinal))
-            .Select(a => $"{Word(a.Aspect)}: {Said(a.Was.Except(a.Is, StringComparer.Ordinal))} → {Said(a.Is.Except(a.Was, StringComparer.Ordinal))}")];
+            .Select(a => $"{Word(a.Aspect)}: {Said(a.Was.Except(a.Is, StringComparer.Ordinal))} → "
+                + $"{Said(a.Is.Except(a.Was, StringComparer.Ordinal))}")];
     }
 
     /// <summary>What an aspect is called.</summary>
@@ -76,13 +78,17 @@ public sealed record SiteBasis(IReadOnlyDictionary<SiteAspect, IReadOnlyList<str
     private static IReadOnlyList<string> Plate(StepSource source) => source.Model.Fitted is not { Item: { } item } ? ["no motor"]
         :
         [
-            item.OwnName.Length > 0 ? item.OwnName : item.Id, $"{Text.N(item.Plate.RatedPowerW / 1e3)} kW", $"{Text.N(item.Plate.RatedVoltageV)} V",
+            item.OwnName.Length > 0 ? item.OwnName : item.Id, $"{Text.N(item.Plate.RatedPowerW / 1e3)} kW",
+            $"{Text.N(item.Plate.RatedVoltageV)} V",
             $"{Text.N(item.Plate.RatedCurrentA)} A", $"{Text.N(item.Plate.RatedFrequencyHz)} Hz", $"{Text.N(item.Plate.RatedSpeedRpm)} rpm",
             $"cos φ {Text.N(item.Plate.PowerFactor, 3)}", $"no-load {Text.N(item.Plate.MagnetisingPu, 3)} pu",
         ];
 
     private static IReadOnlyList<string> Filter(StepSource source) =>
-        [source.Model.Filter?.Name ?? "no filter", source.Point.StepUp is { } stepUp ? $"step-up transformer {Said(stepUp.Transformer.RatedKva)} kVA, tap {Said(stepUp.Transformer.TapV)} V" : "no step-up transformer"];
+        [source.Model.Filter?.Name ?? "no filter",
+            source.Point.StepUp is { } stepUp
+                ? $"step-up transformer {Said(stepUp.Transformer.RatedKva)} kVA, tap {Said(stepUp.Transformer.TapV)} V"
+                : "no step-up transformer"];
 
     private static IReadOnlyList<string> Cable(StepSource source)
     {
@@ -96,11 +102,13 @@ public sealed record SiteBasis(IReadOnlyDictionary<SiteAspect, IReadOnlyList<str
     private static IReadOnlyList<string> Load(StepSource source) => source.Model.Load is not { } load ? [source.Point.Load.InWords()]
         :
         [
-            source.Point.Load.InWords(), $"{Text.N(load.RatedTorqueNm)} Nm", $"{Text.N(load.RatedSpeedRpm)} rpm", $"{Said(load.InertiaKgM2)} kg·m²",
+            source.Point.Load.InWords(), $"{Text.N(load.RatedTorqueNm)} Nm", $"{Text.N(load.RatedSpeedRpm)} rpm",
+            $"{Said(load.InertiaKgM2)} kg·m²",
             $"start {Said(load.StartTimeS)} s", $"stop {Said(load.StopTimeS)} s",
         ];
 
-    private static IReadOnlyList<string> Brake(StepSource source) => source.Point.Brake is not HoldingBrake.SpringApplied brake ? ["no brake"]
+    private static IReadOnlyList<string> Brake(StepSource source) =>
+        source.Point.Brake is not HoldingBrake.SpringApplied brake ? ["no brake"]
         :
         [
             $"{Said(brake.HoldingNm)} Nm", $"release {Said(brake.ReleaseMs)} ms", $"close {Said(brake.CloseMs)} ms",

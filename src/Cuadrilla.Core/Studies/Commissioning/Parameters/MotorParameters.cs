@@ -34,12 +34,14 @@ internal static class MotorParameters
         list.Entered("motor.power-factor", "rated power factor", plate.PowerFactor, string.Empty, "plate of the motor");
         var pairs = Math.Round(60 * plate.RatedFrequencyHz / plate.RatedSpeedRpm);
         Of("motor.pole-pairs", "pole pairs", pairs, string.Empty, "round(60·f/n)",
-            $"60·{Text.N(plate.RatedFrequencyHz)}/{Text.N(plate.RatedSpeedRpm)} = {Text.N(60 * plate.RatedFrequencyHz / plate.RatedSpeedRpm)}");
+            $"60·{Text.N(plate.RatedFrequencyHz)}/{Text.N(plate.RatedSpeedRpm)} = "
+                + $"{Text.N(60 * plate.RatedFrequencyHz / plate.RatedSpeedRpm)}");
         list.Chosen("motor.link", "link in the terminal box", plate.DeltaVoltageV > 0 ? link : "as delivered", linked);
         if (connected.BaseFrequencyPu > 1)
         {
             Of("motor.base-frequency", "base frequency of the unit", connected.BaseFrequencyHz, "Hz", "f_N·U_out/U_linked",
-                $"{Text.N(plate.RatedFrequencyHz)} Hz · {Text.N(connected.OutputVoltageV)} V/{Text.N(connected.LinkedVoltageV)} V: full flux up "
+                $"{Text.N(plate.RatedFrequencyHz)} Hz · {Text.N(connected.OutputVoltageV)} V/{Text.N(connected.LinkedVoltageV)} V: full "
+                    + "flux up "
                     + "to there");
         }
 
@@ -52,7 +54,8 @@ internal static class MotorParameters
 
         if (plate.HasMagnets)
         {
-            list.Entered("motor.back-emf", "voltage of the magnets at 20 °C", plate.BackEmfVPerKrpm > 0 ? plate.BackEmfVPerKrpm : Given.Unknown,
+            list.Entered("motor.back-emf", "voltage of the magnets at 20 °C",
+                plate.BackEmfVPerKrpm > 0 ? plate.BackEmfVPerKrpm : Given.Unknown,
                 "V/1000 rpm", "voltage of the magnets");
         }
     }
@@ -83,7 +86,8 @@ internal static class MotorParameters
             }, isGroup ? "several motors on one converter: scalar" : "as chosen");
         }
 
-        list.Entered("control.switching", "switching frequency", choice.SwitchingKhz, "kHz", "as chosen; limited by filter and cable length");
+        list.Entered("control.switching", "switching frequency", choice.SwitchingKhz, "kHz",
+            "as chosen; limited by filter and cable length");
         if (source.Model.Filter is { } filter)
         {
             list.Follows("control.filter", "filter at the output", filter.Name, "as chosen",
@@ -110,9 +114,11 @@ internal static class MotorParameters
         {
             list.Follows("thermal.model", "thermal model of the motor", fitted.Choice.Cooling == MotorCooling.OwnFan
                 ? "own fan: less at low speed" : "full at any speed", "cooling of the motor",
-                $"rise used to class {fitted.Choice.RiseUsed}; {(fitted.Choice.Cooling == MotorCooling.OwnFan ? "IC 411" : "IC 416 or 410")}",
+                $"rise used to class {fitted.Choice.RiseUsed}; "
+                    + $"{(fitted.Choice.Cooling == MotorCooling.OwnFan ? "IC 411" : "IC 416 or 410")}",
                 "docs/methods/thermal-budget.md");
-            list.Entered("thermal.current", "current of the thermal model", fitted.Connected.Plate.RatedCurrentA, "A", "rated current as linked");
+            list.Entered("thermal.current", "current of the thermal model", fitted.Connected.Plate.RatedCurrentA, "A",
+                "rated current as linked");
             if (fitted.Choice.Cooling == MotorCooling.OwnFan)
             {
                 list.Proposed("thermal.low-speed", "frequency below which the fan counts as standing", source.Usual.LowSpeedHz, "Hz",

@@ -44,7 +44,8 @@ internal sealed class ParameterList
     public void Chosen(string id, string name, string word, string what) =>
         Add(id, name, Given.Unknown, word, string.Empty, ParameterBasis.Specified, "as specified", what, "the specification");
 
-    public void Computed(string id, string name, double? value, string unit, string formula, string numbers, string source, string scaling = "")
+    public void Computed(string id, string name, double? value, string unit, string formula, string numbers, string source,
+        string scaling = "")
     {
         if (value is { } known && double.IsFinite(known))
         {
@@ -60,7 +61,8 @@ internal sealed class ParameterList
         Add(id, name, Given.Unknown, word, string.Empty, ParameterBasis.Computed, formula, numbers, source);
 
     public void Proposed(string id, string name, double value, string unit, string why, string scaling = "") =>
-        Add(id, name, value, string.Empty, unit, ParameterBasis.Proposed, "usual, not decided", why, "practice of commissioning (verify)", scaling);
+        Add(id, name, value, string.Empty, unit, ParameterBasis.Proposed, "usual, not decided", why, "practice of commissioning (verify)",
+            scaling);
 
     public void Proposed(string id, string name, string word, string why) =>
         Add(id, name, Given.Unknown, word, string.Empty, ParameterBasis.Proposed, "usual, not decided", why,

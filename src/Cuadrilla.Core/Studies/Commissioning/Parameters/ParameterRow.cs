@@ -60,7 +60,8 @@ public enum ParameterBasis
 /// <param name="Basis">Where it is from.</param>
 /// <param name="Row">Band of the board that it leads to.</param>
 /// <param name="Reason">Formula, numbers, source.</param>
-public sealed record ParameterRow(string Id, ParameterGroup Group, string Name, Given Number, string Word, string Unit, ParameterBasis Basis,
+public sealed record ParameterRow(string Id, ParameterGroup Group, string Name, Given Number, string Word, string Unit,
+    ParameterBasis Basis,
     BoardRow Row, Reason Reason)
 {
     /// <summary>What 100 % of it is, where it is a percentage; empty otherwise.</summary>

@@ -22,7 +22,8 @@ internal static class ReactionParameters
         }, "dip of the supply as chosen");
         if (choice.InDip == DipBehaviour.KineticBuffering && source.Model.WholeItem is { } item)
         {
-            list.Proposed("loss.buffer-below", "link voltage below which it buffers", item.NoLoadLinkVoltageV * usual.BufferBelowPct / 100, "V",
+            list.Proposed("loss.buffer-below", "link voltage below which it buffers",
+                item.NoLoadLinkVoltageV * usual.BufferBelowPct / 100, "V",
                 $"{Text.N(usual.BufferBelowPct)} % of {Text.N(item.NoLoadLinkVoltageV)} V without load");
         }
 
@@ -51,17 +52,20 @@ internal static class ReactionParameters
                 : "fault current flows at once",
             "IEC 60364-4-41");
         list.Proposed("fault.output-phase", "loss of an output phase", "trip", "a motor on two phases overheats");
-        list.Proposed("fault.input-phase", "loss of an input phase", source.Model.Input.OnePhase is null ? "trip" : "off: one phase is all there is",
+        list.Proposed("fault.input-phase", "loss of an input phase",
+            source.Model.Input.OnePhase is null ? "trip" : "off: one phase is all there is",
             "the link's capacitors and the other phases carry it");
         if (choice.Control == MotorControl.VectorWithEncoder)
         {
-            list.Proposed("fault.encoder", "loss of the speed feedback", "trip", source.Hangs ? "the brake closes" : "speed and direction are unknown");
+            list.Proposed("fault.encoder", "loss of the speed feedback", "trip",
+                source.Hangs ? "the brake closes" : "speed and direction are unknown");
         }
 
         if (source.Signals?.Of(SignalFunction.Bus) is not null)
         {
             var keeps = source.Point.Load is FanLoad or PumpLoad;
-            list.Proposed("fault.bus", "loss of the fieldbus", source.Hangs ? "stop, brake closes" : keeps ? "hold the last speed" : "stop by ramp",
+            list.Proposed("fault.bus", "loss of the fieldbus",
+                source.Hangs ? "stop, brake closes" : keeps ? "hold the last speed" : "stop by ramp",
                 keeps ? "the process needs air or water" : "nobody commands it any more");
         }
 
@@ -75,7 +79,8 @@ internal static class ReactionParameters
         if (source.Point.Load is PumpLoad)
         {
             list.Proposed("process.reverse", "reverse", "blocked", "a pump lifts in one direction only; free it for the test of rotation");
-            list.Proposed("process.low-speed-time", "longest time below the least speed", usual.LowSpeedTripS, "s", "it churns without flow");
+            list.Proposed("process.low-speed-time", "longest time below the least speed", usual.LowSpeedTripS, "s",
+                "it churns without flow");
         }
 
         if (source.Point.Load is FluidLoad && source.Signals?.Of(SignalFunction.ProcessValue) is not null)

@@ -92,7 +92,8 @@ internal static class RunningParameters
 
         if (braking is Braking.DcInjection direct)
         {
-            list.Entered("brake.direct-current", "direct current", direct.CurrentPct, "%", "braking as chosen", "100 % = rated current of the motor");
+            list.Entered("brake.direct-current", "direct current", direct.CurrentPct, "%", "braking as chosen",
+                "100 % = rated current of the motor");
         }
 
         if (braking is Braking.Flux flux)

@@ -50,7 +50,8 @@ internal static class StarterParameters
         }, "as chosen");
         if (settings.Mode != SoftStartMode.CurrentLimit)
         {
-            list.Entered("start.initial", settings.Mode == SoftStartMode.VoltageRamp ? "initial voltage" : "start current", settings.InitialPct,
+            list.Entered("start.initial", settings.Mode == SoftStartMode.VoltageRamp ? "initial voltage" : "start current",
+                settings.InitialPct,
                 "%", "as chosen", settings.Mode == SoftStartMode.VoltageRamp ? "100 % = line voltage" : scaling);
             list.Entered("start.ramp", "ramp", settings.RampS, "s", "as chosen");
         }

@@ -16,9 +16,12 @@ internal static class TogetherParameters
         {
             var setting = follower.Setting;
             list.Computed("ratio.setting", "ratio", setting?.DisplaySetting, string.Empty, "n_F·p_F/(n_L·p_L) as the display writes it",
-                setting is null ? string.Join(", ", follower.Missing) : $"pulse ratio {Text.N(setting.PulseRatio, 6)} to {follower.LeaderTag}",
+                setting is null
+                    ? string.Join(", ", follower.Missing)
+                    : $"pulse ratio {Text.N(setting.PulseRatio, 6)} to {follower.LeaderTag}",
                 "docs/methods/follower.md", $"{follower.Ratio.ImpliedDecimals} implied decimals: 10^{follower.Ratio.ImpliedDecimals} is 1");
-            list.Entered("ratio.sample", "time over which pulses are counted", follower.Ratio.SampleTimeS, "s", "time over which pulses are counted");
+            list.Entered("ratio.sample", "time over which pulses are counted", follower.Ratio.SampleTimeS, "s",
+                "time over which pulses are counted");
         }
 
         if (source.Point.Brake is HoldingBrake.SpringApplied brake)
@@ -42,7 +45,8 @@ internal static class TogetherParameters
                 break;
             case SharingMethod.TorqueFollower follow when index > 0:
                 list.Chosen("share.mode", "torque follower", "torque reference of the leader", "way of sharing");
-                list.Entered("share.window", "speed window", follow.SpeedWindowPct, "%", "speed window of the followers", "of the reference");
+                list.Entered("share.window", "speed window", follow.SpeedWindowPct, "%", "speed window of the followers",
+                    "of the reference");
                 break;
             case SharingMethod.SpeedTrim trim when index > 0:
                 list.Entered("share.trim", "largest trim of the speed", trim.TrimPct, "%", "largest trim", "of the speed");
@@ -76,7 +80,8 @@ internal static class TogetherParameters
 
         if (!control.PositionFeedback)
         {
-            list.Entered("hold.speed-after", "speed reference after", control.SpeedAfterReleaseMs, "ms", "time from release to speed reference");
+            list.Entered("hold.speed-after", "speed reference after", control.SpeedAfterReleaseMs, "ms",
+                "time from release to speed reference");
             list.Entered("hold.torque-held", "torque held after the close command", control.HoldMs, "ms", "time the torque is held");
         }
 

@@ -19,7 +19,8 @@ internal static class DeadSteps
             "transport, wrong delivery", [SiteAspect.Plate, SiteAspect.Unit]);
         yield return Seen("clean", "Dry and free", "No moisture, dust, chips or tools inside; doors, covers and air ways as delivered.",
             "storage, works above the cabinet", []);
-        yield return Seen("tight", "Tightened", "All power terminals to the maker's torque, marked.", "a joint that warms up later", [SiteAspect.Cable]);
+        yield return Seen("tight", "Tightened", "All power terminals to the maker's torque, marked.", "a joint that warms up later",
+            [SiteAspect.Cable]);
         yield return Seen("wiring", "Wiring against the schedule", WiringHow(source), "crossed pairs, screens not connected all round",
             [SiteAspect.Signals, SiteAspect.Cable]);
         yield return CableAsLaid(source);
@@ -52,7 +53,8 @@ internal static class DeadSteps
         return new()
         {
             Id = CableId, Phase = SitePhase.BeforePower, Title = "Motor cable as laid",
-            How = "Length by its metre marks at both ends, or by the loop resistance of a core; section and screen as printed on it.", Caution = Dead,
+            How = "Length by its metre marks at both ends, or by the loop resistance of a core; section and screen as printed on it.",
+            Caution = Dead,
             Suspect = "another way than drawn: filter, voltage drop and leakage move with the length",
             Quantities =
             [
@@ -70,7 +72,8 @@ internal static class DeadSteps
         return new()
         {
             Id = "insulation", Phase = SitePhase.BeforePower, Title = "Insulation of motor and cable",
-            How = "Converter and filter disconnected. Insulation tester at the voltage of IEEE 43, reading after 1 min, winding temperature.",
+            How = "Converter and filter disconnected. Insulation tester at the voltage of IEEE 43, reading after 1 min, winding "
+                + "temperature.",
             Caution = Dead + " The winding keeps the test voltage: discharge it before touching.",
             Suspect = "moisture: dry and repeat; a damaged cable: motor and cable apart",
             Quantities =
@@ -96,7 +99,7 @@ internal static class DeadSteps
     {
         var nominal = source.Bus.NominalVoltageV;
         var (low, high) = source.Voltage is { } range
-            ? (Math.Min(range.LowestPct, 95) / 100 * nominal, Math.Max(range.HighestPct, 105) / 100 * nominal)
+            ? (Math.Clamp(range.LowestPct, 90, 95) / 100 * nominal, Math.Clamp(range.HighestPct, 105, 110) / 100 * nominal)
             : (0.9 * nominal, 1.1 * nominal);
         SiteQuantity Of(string id, string name) => Quantity(id, name, "V", nominal, new SiteWindow(low, high, 0.9 * nominal, 1.1 * nominal),
             source.Voltage is null ? "±10 % (IEC 60038)" : "voltage of the bus over all scenarios, ±5 % at least; ±10 % (IEC 60038)");
@@ -136,7 +139,8 @@ internal static class DeadSteps
             How = "Read fuses and settings at the devices, not in the documents.", Caution = Dead,
             Suspect = "settings as delivered; set for the other link",
             Quantities = wanted.IsKnown
-                ? [Quantity("setting", "setting of the overload protection", "A", wanted, SiteWindow.Around(wanted.Value, 2, 5), "as specified")]
+                ? [Quantity("setting", "setting of the overload protection", "A", wanted, SiteWindow.Around(wanted.Value, 2, 5),
+                    "as specified")]
                 : [],
             RestsOn = [SiteAspect.Protection, SiteAspect.Plate, SiteAspect.Link],
         };

@@ -22,7 +22,8 @@ internal static class DynamicSteps
             Quantities =
             [
                 DeadSteps.Quantity("up", "torque on the ramp up", "Nm", Given.Unknown, null, "the unit's display"),
-                DeadSteps.Quantity("down", "torque on the ramp down, negative when braking", "Nm", Given.Unknown, null, "the unit's display"),
+                DeadSteps.Quantity("down", "torque on the ramp down, negative when braking", "Nm", Given.Unknown, null,
+                    "the unit's display"),
                 DeadSteps.Quantity("rpmPerS", "change of speed", "rpm/s", Given.Unknown, null, "the same on both ramps"),
             ],
             RestsOn = rests, After = ["plate", "direction"], Feeds = ["speed-loop"], Forbidden = group,
@@ -47,7 +48,8 @@ internal static class DynamicSteps
             Id = "skip-bands", Phase = SitePhase.Identification, Title = "Vibration over the speed range, skip bands",
             How = "Steps of 1 to 2 Hz from the least to the highest speed; note the largest value and where it is.",
             Caution = "Rotating parts.", Suspect = "a resonance of frame or foundation: a skip band there",
-            Quantities = [Vibration(source), DeadSteps.Quantity("rpm", "speed of the largest value", "rpm", Given.Unknown, null, "counter") with { IsNeeded = false }],
+            Quantities = [Vibration(source),
+                DeadSteps.Quantity("rpm", "speed of the largest value", "rpm", Given.Unknown, null, "counter") with { IsNeeded = false }],
             RestsOn = [SiteAspect.Load, SiteAspect.Plate], After = ["direction"],
         };
     }
@@ -59,7 +61,8 @@ internal static class DynamicSteps
         var zones = source.Rules.Site.VibrationMmPerS.First(z => kw <= z.ToKw);
         return DeadSteps.Quantity("velocity", "vibration velocity, rms", "mm/s", zones.GoodMmPerS,
             SiteWindow.To(zones.LongMmPerS, zones.ShortMmPerS), "ISO 20816-3, rigid support (verify)",
-            $"new machines to {Text.N(zones.GoodMmPerS)} mm/s, for long to {Text.N(zones.LongMmPerS)} mm/s, never above {Text.N(zones.ShortMmPerS)} mm/s");
+            $"new machines to {Text.N(zones.GoodMmPerS)} mm/s, for long to {Text.N(zones.LongMmPerS)} mm/s, never above "
+                + $"{Text.N(zones.ShortMmPerS)} mm/s");
     }
 
     private static SiteStep Loop(StepSource source, Given whole, IReadOnlyList<SiteAspect> rests, string group)

@@ -26,7 +26,8 @@ internal static class FunctionSteps
         yield return new()
         {
             Id = "emergency", Phase = SitePhase.Functions, Title = "Emergency stop and safe torque off",
-            How = "Recorded as done by the person responsible for them, with name and date: every channel by itself. Cuadrilla designs and proves no "
+            How = "Recorded as done by the person responsible for them, with name and date: every channel by itself. Cuadrilla designs "
+                + "and proves no "
                 + "safety function.",
             Caution = "What was safe on paper may not be at the machine.", Suspect = "a channel bridged during the works",
             RestsOn = [SiteAspect.Signals, SiteAspect.Unit],
@@ -67,19 +68,23 @@ internal static class FunctionSteps
         Suspect = "too long: load, voltage, limit too low, per cent of the wrong current; too short: machine empty",
         Quantities =
         [
-            DeadSteps.Quantity("seconds", "time to speed", "s", timeS, SiteWindow.Around(timeS, source.Rules.Site.StartTimePct, 2 * source.Rules.Site.StartTimePct),
+            DeadSteps.Quantity("seconds", "time to speed", "s", timeS,
+                SiteWindow.Around(timeS, source.Rules.Site.StartTimePct, 2 * source.Rules.Site.StartTimePct),
                 "docs/methods/starting.md"),
             DeadSteps.Quantity("amps", "largest line current", "A", start.PeakLineA,
-                SiteWindow.Around(start.PeakLineA, source.Rules.Site.LoadedCurrentPct, 2.5 * source.Rules.Site.LoadedCurrentPct), "docs/methods/starting.md"),
+                SiteWindow.Around(start.PeakLineA, source.Rules.Site.LoadedCurrentPct, 2.5 * source.Rules.Site.LoadedCurrentPct),
+                "docs/methods/starting.md"),
             DeadSteps.Quantity("dip", "dip at the bus", "%", start.DipPct, SiteWindow.To(1.2 * start.DipPct, 1.5 * start.DipPct),
                 "docs/methods/start-dip.md") with { IsNeeded = false },
         ],
-        RestsOn = [SiteAspect.Plate, SiteAspect.Link, SiteAspect.Cable, SiteAspect.Unit, SiteAspect.Settings, SiteAspect.Load, SiteAspect.Supply], After = ["supply", "links"],
+        RestsOn = [SiteAspect.Plate, SiteAspect.Link, SiteAspect.Cable, SiteAspect.Unit, SiteAspect.Settings, SiteAspect.Load,
+            SiteAspect.Supply], After = ["supply", "links"],
     };
 
     private static SiteStep Stop(StepSource source, double seconds) => new()
     {
-        Id = "stop", Phase = SitePhase.Functions, Title = "Stop from rated speed", How = "Time from the command to rest.", Caution = Turning,
+        Id = "stop", Phase = SitePhase.Functions, Title = "Stop from rated speed", How = "Time from the command to rest.",
+        Caution = Turning,
         Suspect = "too long: no chopper, resistor open, link control stretches it; too short: machine empty",
         Quantities = [DeadSteps.Quantity("seconds", "time to rest", "s", seconds,
             SiteWindow.Around(seconds, source.Rules.Site.StopPct, 2 * source.Rules.Site.StopPct), "docs/methods/braking.md")],
@@ -100,10 +105,13 @@ internal static class FunctionSteps
             Quantities =
             [
                 Time("release", "release", brake.ReleaseMs),
-                Time("close", "close", brake.CloseMs.IsKnown && source.Brake?.SuppressionS is { } slow ? brake.CloseMs.Value + (1e3 * slow) : Given.Unknown),
+                Time("close", "close", brake.CloseMs.IsKnown && source.Brake?.SuppressionS is { } slow
+                    ? brake.CloseMs.Value + (1e3 * slow)
+                    : Given.Unknown),
                 DeadSteps.Quantity("feedbacks", "feedbacks that trip when taken off", string.Empty,
                     (brake.Control.CommandFeedback ? 1 : 0) + (brake.Control.PositionFeedback ? 1 : 0),
-                    SiteWindow.From((brake.Control.CommandFeedback ? 1 : 0) + (brake.Control.PositionFeedback ? 1 : 0)), "as entered at the brake"),
+                    SiteWindow.From((brake.Control.CommandFeedback ? 1 : 0) + (brake.Control.PositionFeedback ? 1 : 0)),
+                    "as entered at the brake"),
             ],
             RestsOn = [SiteAspect.Brake, SiteAspect.Unit, SiteAspect.Settings, SiteAspect.Signals],
         };
@@ -113,10 +121,12 @@ internal static class FunctionSteps
             {
                 Id = "brake-test", Phase = SitePhase.Functions, Title = "Brake: static test",
                 How = $"{Text.N(site.BrakeTestPct)} % of the rated load held at rest for some minutes: no movement.",
-                Caution = "Nobody below. A licensed person leads the test of a hoist; local rules decide.", Suspect = "oil or wear of the lining, spring",
+                Caution = "Nobody below. A licensed person leads the test of a hoist; local rules decide.",
+                Suspect = "oil or wear of the lining, spring",
                 Quantities =
                 [
-                    DeadSteps.Quantity("load", "test load", "%", site.BrakeTestPct, SiteWindow.From(site.BrakeTestPct), "of the rated load"),
+                    DeadSteps.Quantity("load", "test load", "%", site.BrakeTestPct, SiteWindow.From(site.BrakeTestPct),
+                        "of the rated load"),
                     DeadSteps.Quantity("moved", "movement", "mm", 0, SiteWindow.To(0), "none"),
                 ],
                 RestsOn = [SiteAspect.Brake, SiteAspect.Load], After = ["brake"],
@@ -160,9 +170,11 @@ internal static class FunctionSteps
     private static SiteStep Rotations(StepSource source) => new()
     {
         Id = "rotations", Phase = SitePhase.Functions, Title = "Better of both rotations, minimum speed",
-        How = "Pressure or flow at the same speed, both ways, for seconds: a centrifugal pump lifts both ways, but one way more. Free the reverse for it "
+        How = "Pressure or flow at the same speed, both ways, for seconds: a centrifugal pump lifts both ways, but one way more. Free the "
+            + "reverse for it "
             + "and block it again.",
-        Caution = Turning + " An impeller screwed on its shaft may come off in reverse: ask the maker first.", Suspect = "two leads swapped",
+        Caution = Turning + " An impeller screwed on its shaft may come off in reverse: ask the maker first.",
+        Suspect = "two leads swapped",
         Quantities =
         [
             DeadSteps.Quantity("forward", "pressure or flow forward", string.Empty, Given.Unknown, null, "gauge"),

@@ -14,15 +14,18 @@ internal static class HarmonicStep
         return new()
         {
             Id = "harmonics", Phase = SitePhase.Functions, Title = "Harmonics of the line current",
-            How = "Class A instrument of IEC 61000-4-30 on the line side, at the state of the first scenario; background with the plant off first. Records of a "
+            How = "Class A instrument of IEC 61000-4-30 on the line side, at the state of the first scenario; background with the plant "
+                + "off first. Records of a "
                 + "week at the coupling are judged by their statistics on the Harmonics page's measured data.",
             Caution = "Clamps go on live conductors only by licensed persons.",
             Suspect = "other load than the study's, a bank near an order, a choke that is not fitted",
             Quantities =
             [
                 DeadSteps.Quantity("h1", "fundamental", "A", spectrumA[0], null, "docs/methods/plant-harmonics.md"),
-                .. Orders.Select(h => DeadSteps.Quantity($"h{h}", $"order {h}", "A", spectrumA[h - 1], null, "docs/methods/plant-harmonics.md")),
-                DeadSteps.Quantity("thd", "THDi", "%", source.ThdiPct ?? Given.Unknown, null, "docs/methods/plant-harmonics.md") with { IsNeeded = false },
+                .. Orders.Select(h => DeadSteps.Quantity($"h{h}", $"order {h}", "A", spectrumA[h - 1], null,
+                    "docs/methods/plant-harmonics.md")),
+                DeadSteps.Quantity("thd", "THDi", "%", source.ThdiPct ?? Given.Unknown, null,
+                    "docs/methods/plant-harmonics.md") with { IsNeeded = false },
             ],
             RestsOn = [SiteAspect.Unit, SiteAspect.Load, SiteAspect.Supply, SiteAspect.Plate],
             Together = reading =>
@@ -36,7 +39,8 @@ internal static class HarmonicStep
 
                 var found = Orders.Select(h => (Order: h, Value: reading.Values[$"h{h}"], Wanted: spectrumA[h - 1] * scale)).ToList();
                 Verdict Judged((int Order, double Value, double Wanted) o) => Math.Abs(o.Value - o.Wanted)
-                    <= Math.Max(site.OrderPct / 100 * o.Wanted, site.OrderOfFundamentalPct / 100 * reading.Values["h1"]) * (1 + 1e-9) ? Verdict.Holds
+                    <= Math.Max(site.OrderPct / 100 * o.Wanted, site.OrderOfFundamentalPct / 100 * reading.Values["h1"]) * (1 + 1e-9)
+                        ? Verdict.Holds
                     : o.Value < o.Wanted ? Verdict.Tight : Verdict.Fails;
                 return new(found.Max(Judged), string.Join("; ",
                     found.Select(o => $"I{o.Order} {Text.N(o.Value, 3)} A, {Text.N(o.Wanted, 3)} expected at that load")));

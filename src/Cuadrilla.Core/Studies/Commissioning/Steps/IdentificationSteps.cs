@@ -45,7 +45,8 @@ internal static class IdentificationSteps
         }
     }
 
-    private static string Group(StepSource source) => source.IsGroup ? "several motors on one converter: scalar control, no model of one motor" : string.Empty;
+    private static string Group(StepSource source) =>
+        source.IsGroup ? "several motors on one converter: scalar control, no model of one motor" : string.Empty;
 
     private static SiteStep Plate(StepSource source, MotorPlate plate)
     {
@@ -59,7 +60,8 @@ internal static class IdentificationSteps
             Quantities =
             [
                 Of("voltage", "rated voltage", "V", plate.RatedVoltageV), Of("current", "rated current", "A", plate.RatedCurrentA),
-                Of("frequency", "rated frequency", "Hz", plate.RatedFrequencyHz), Of("speed", "rated speed", "rpm", plate.RatedSpeedRpm, 0.3),
+                Of("frequency", "rated frequency", "Hz", plate.RatedFrequencyHz),
+                Of("speed", "rated speed", "rpm", plate.RatedSpeedRpm, 0.3),
                 Of("power", "rated power", "kW", plate.RatedPowerW / 1e3),
             ],
             RestsOn = Chain, After = ["links"], Feeds = ["standstill", "rotating", "inertia", "speed-loop", "loaded"],
@@ -77,11 +79,14 @@ internal static class IdentificationSteps
         {
             Id = "resistances", Phase = SitePhase.Identification, Title = "Resistances between the leads",
             How = "Four-wire micro-ohmmeter at the unit's end of the cable, unit disconnected.",
-            Caution = "Switch off, lock, prove absence of voltage. A direct current through a winding stores energy: let it die before opening.",
+            Caution = "Switch off, lock, prove absence of voltage. A direct current through a winding stores energy: let it die before "
+                + "opening.",
             Suspect = "a joint with a high resistance in the lead that is common to the two larger ones; wrong link where all are off by 3",
             Quantities = [Of("uv", "U–V"), Of("vw", "V–W"), Of("wu", "W–U")],
             RestsOn = Chain, After = ["insulation"],
-            Forbidden = source.Point.StepUp is null ? string.Empty : "direct current does not pass the transformer: measure at the motor's terminals",
+            Forbidden = source.Point.StepUp is null
+                ? string.Empty
+                : "direct current does not pass the transformer: measure at the motor's terminals",
             Together = reading =>
             {
                 double[] all = [reading.Values["uv"], reading.Values["vw"], reading.Values["wu"]];
@@ -118,7 +123,8 @@ internal static class IdentificationSteps
             Id = "standstill", Phase = SitePhase.Identification, Title = "Identification at standstill",
             How = "The unit's own identification, motor cold, cable and filter as they stay. Tones are normal.",
             Caution = "The shaft may twitch: stand clear. Live parts behind the unit.",
-            Suspect = "plate entered for the other link, a joint, cable longer than specified; the expected value is of the plate's losses, the "
+            Suspect = "plate entered for the other link, a joint, cable longer than specified; the expected value is of the plate's "
+                + "losses, the "
                 + "maker's decides",
             Quantities =
             [
@@ -160,11 +166,13 @@ internal static class IdentificationSteps
             Suspect = "load that could not be taken off; plate for the other link; trips at no load: repeat, a small load, a smaller unit",
             Quantities =
             [
-                DeadSteps.Quantity("noLoad", "no-load current", "A", expected.NoLoadA, null, expected.IsNoLoadMeasured ? "measured" : "estimated",
+                DeadSteps.Quantity("noLoad", "no-load current", "A", expected.NoLoadA, null,
+                    expected.IsNoLoadMeasured ? "measured" : "estimated",
                     $"of the plate as linked at {Text.N(plate.RatedVoltageV)} V"),
             ],
             RestsOn = Chain, After = ["standstill"], Feeds = ["inertia", "speed-loop", "loaded"],
-            Forbidden = source.Parameters.Hangs ? "something hangs on the shaft: standstill identification and the measured no-load current instead"
+            Forbidden = source.Parameters.Hangs
+                ? "something hangs on the shaft: standstill identification and the measured no-load current instead"
                 : Group(source),
             Together = reading =>
             {
@@ -196,7 +204,8 @@ internal static class IdentificationSteps
             Quantities =
             [
                 DeadSteps.Quantity("rpm", "speed", "rpm", 1000, null, "counter"),
-                DeadSteps.Quantity("volts", "voltage between two leads", "V", plate.BackEmfVPerKrpm > 0 ? plate.BackEmfVPerKrpm : Given.Unknown,
+                DeadSteps.Quantity("volts", "voltage between two leads", "V",
+                    plate.BackEmfVPerKrpm > 0 ? plate.BackEmfVPerKrpm : Given.Unknown,
                     null, "voltage of the magnets at 20 °C and 1000 rpm"),
                 DeadSteps.Quantity("magnetC", "temperature of the rotor", "°C", 20, null, "thermometer"),
                 DeadSteps.Quantity("offset", "change of the offset in two runs", "° el.", 0, null, "±5°") with { IsNeeded = false },
@@ -205,9 +214,9 @@ internal static class IdentificationSteps
             Forbidden = Group(source),
             Together = reading =>
             {
-                if (plate.BackEmfVPerKrpm <= 0)
+                if (plate.BackEmfVPerKrpm <= 0 || reading.Values["rpm"] <= 0)
                 {
-                    return new(Verdict.NeedsData, "missing: voltage of the magnets");
+                    return new(Verdict.NeedsData, "missing: " + (plate.BackEmfVPerKrpm <= 0 ? "voltage of the magnets" : "a speed above 0"));
                 }
 
                 var wanted = plate.BackEmfVPerKrpm * reading.Values["rpm"] / 1000

@@ -39,7 +39,8 @@ internal static class LoadedSteps
         yield return Bearings(source);
         yield return new()
         {
-            Id = "vibration", Phase = SitePhase.Loaded, Title = "Vibration at rated speed, loaded", How = "Velocity, rms, at both bearings.",
+            Id = "vibration", Phase = SitePhase.Loaded, Title = "Vibration at rated speed, loaded",
+            How = "Velocity, rms, at both bearings.",
             Caution = Turning, Suspect = "alignment, foundation, balance; the same coasting: mechanical",
             Quantities = [DynamicSteps.Vibration(source)], RestsOn = [SiteAspect.Load, SiteAspect.Plate],
         };
@@ -58,18 +59,26 @@ internal static class LoadedSteps
             Quantities =
             [
                 DeadSteps.Quantity("volts", "voltage", "V", plate.RatedVoltageV, null, "at the motor's terminals"),
-                DeadSteps.Quantity("amps", "current", "A", expected.NoLoadA, null, expected.IsNoLoadMeasured ? "measured before" : "estimated",
+                DeadSteps.Quantity("amps", "current", "A", expected.NoLoadA, null,
+                    expected.IsNoLoadMeasured ? "measured before" : "estimated",
                     $"at {Text.N(plate.RatedVoltageV)} V, in proportion to the voltage near it"),
-                DeadSteps.Quantity("identified", "current that the unit identified", "A", Given.Unknown, null, "the unit") with { IsNeeded = false },
+                DeadSteps.Quantity("identified", "current that the unit identified", "A", Given.Unknown, null,
+                    "the unit") with { IsNeeded = false },
             ],
             RestsOn = OfMotor, After = isOnLine ? ["links", "supply"] : ["direction"],
             Forbidden = source.Parameters.Hangs ? "something hangs on the shaft" : string.Empty,
             Together = reading =>
             {
+                if (reading.Values["volts"] <= 0)
+                {
+                    return new(Verdict.NeedsData, "missing: a voltage above 0");
+                }
+
                 var wanted = expected.NoLoadA * reading.Values["volts"] / plate.RatedVoltageV;
                 var window = expected.IsNoLoadMeasured ? rules.NoLoadMeasured : rules.NoLoadEstimated;
                 var verdict = SiteWindow.Around(wanted, window.HoldsPct, window.TightPct).Judge(reading.Values["amps"]);
-                var text = $"{Text.N(reading.Values["amps"])} A, {Text.N(wanted)} A {(expected.IsNoLoadMeasured ? "measured before" : "estimated")} at "
+                var text = $"{Text.N(reading.Values["amps"])} A, {Text.N(wanted)} A "
+                    + $"{(expected.IsNoLoadMeasured ? "measured before" : "estimated")} at "
                     + $"that voltage: {IdentificationSteps.Signed(100 * ((reading.Values["amps"] / wanted) - 1))} %";
                 if (reading.Values.TryGetValue("identified", out var identified))
                 {
@@ -86,7 +95,8 @@ internal static class LoadedSteps
     private static SiteStep Noise(StepSource source) => new()
     {
         Id = "noise", Phase = SitePhase.Uncoupled, Title = "Noise under power and coasting",
-        How = "Sound level at the loudest speed on the ramp up; then switch the output off at a higher speed and read at the same speed coasting.",
+        How = "Sound level at the loudest speed on the ramp up; then switch the output off at a higher speed and read at the same speed "
+            + "coasting.",
         Caution = Turning + " Hearing protection above 85 dB(A).",
         Suspect = "silent when coasting: electrical, repeat the identification, move the switching frequency; stays: mechanical",
         Quantities =
@@ -114,19 +124,24 @@ internal static class LoadedSteps
         return new()
         {
             Id = "loaded", Phase = SitePhase.Loaded, Title = "Loaded run",
-            How = "At a steady point: frequency, voltage and torque as measured, then current, power, slip, power factor. Clamps read wrong below "
+            How = "At a steady point: frequency, voltage and torque as measured, then current, power, slip, power factor. Clamps read "
+                + "wrong below "
                 + "20 Hz; displays of units to ±5 to 10 %: name the instrument.",
             Caution = Turning, Suspect = "all too high: more load; current alone: voltage, link, identification; slip: rotor, plate",
             Quantities =
             [
                 DeadSteps.Quantity("hz", "frequency", "Hz", at?.FrequencyHz ?? Given.Unknown, null, "at the rated point"),
                 DeadSteps.Quantity("volts", "voltage at the motor", "V", at?.VoltageV ?? Given.Unknown, null, "at the rated point"),
-                DeadSteps.Quantity("torque", "torque", "Nm", rated is { } r ? Math.Abs(r.TorqueNm) : Given.Unknown, null, "machine at its rated point"),
+                DeadSteps.Quantity("torque", "torque", "Nm", rated is { } r ? Math.Abs(r.TorqueNm) : Given.Unknown, null,
+                    "machine at its rated point"),
                 DeadSteps.Quantity("amps", "current", "A", at?.CurrentA ?? Given.Unknown, null, "motor at that point"),
-                DeadSteps.Quantity("kw", "power into the motor", "kW", at is { } m ? m.InputW / 1e3 : Given.Unknown, null, "motor at that point"),
+                DeadSteps.Quantity("kw", "power into the motor", "kW", at is { } m ? m.InputW / 1e3 : Given.Unknown, null,
+                    "motor at that point"),
                 DeadSteps.Quantity("rpm", "speed", "rpm", Given.Unknown, null, "counter") with { IsNeeded = false },
             ],
-            RestsOn = [.. OfMotor, SiteAspect.Load, SiteAspect.Unit, SiteAspect.Settings], After = source.Point.Converter.IsOnLine() ? ["links"] : ["plate"],
+            RestsOn = [.. OfMotor, SiteAspect.Load, SiteAspect.Unit, SiteAspect.Settings], After = source.Point.Converter.IsOnLine()
+                ? ["links"]
+                : ["plate"],
             Together = reading => LoadedRun.Judge(motor, reading.Values, site),
         };
     }
@@ -138,9 +153,11 @@ internal static class LoadedSteps
         return new()
         {
             Id = "rise", Phase = SitePhase.Loaded, Title = "Rise of the winding by resistance",
-            How = $"Resistance cold with its temperature, then after the run within {Text.N(source.Rules.Rise.DelayLimitS(kw))} s of switching off, "
+            How = $"Resistance cold with its temperature, then after the run within {Text.N(source.Rules.Rise.DelayLimitS(kw))} s of "
+                + "switching off, "
                 + "same leads, same instrument.",
-            Caution = "Switch off, lock, prove absence of voltage, wait for standstill: magnets and a turning load keep voltage on the leads.",
+            Caution = "Switch off, lock, prove absence of voltage, wait for standstill: magnets and a turning load keep voltage on the "
+                + "leads.",
             Suspect = "cooling air, a duty above the specified, unequal phases",
             Quantities =
             [
@@ -180,9 +197,11 @@ internal static class LoadedSteps
             var points = reading.Run.Select(p => new TemperaturePoint(p.TimeS, p.Value)).ToList();
             var ambient = reading.Values["ambientC"];
             return EndTemperature.IsStable(points)
-                ? new(Verdict.Holds, $"stable at {Text.N(points[^1].TemperatureC)} °C, {Text.N(points[^1].TemperatureC - ambient)} K above the coolant")
+                ? new(Verdict.Holds, $"stable at {Text.N(points[^1].TemperatureC)} °C, {Text.N(points[^1].TemperatureC - ambient)} K "
+                    + "above the coolant")
                 : EndTemperature.Of(points) is { } end
-                    ? new(Verdict.Tight, $"will end at {Text.N(end.EndC)} °C, {Text.N(end.EndC - ambient)} K above the coolant; τ {Text.N(end.TimeConstantS / 60, 3)} min, "
+                    ? new(Verdict.Tight, $"will end at {Text.N(end.EndC)} °C, {Text.N(end.EndC - ambient)} K above the coolant; τ "
+                        + $"{Text.N(end.TimeConstantS / 60, 3)} min, "
                         + $"{Text.N(100 * (points[^1].TemperatureC - ambient) / (end.EndC - ambient), 3)} % reached")
                     : new(Verdict.Tight, "no end is to be seen yet");
         },
@@ -193,18 +212,21 @@ internal static class LoadedSteps
         var site = source.Rules.Site;
         return new()
         {
-            Id = "bearings", Phase = SitePhase.Loaded, Title = "Bearing temperature", How = "Both bearings, at the end of the run.", Caution = Turning,
+            Id = "bearings", Phase = SitePhase.Loaded, Title = "Bearing temperature", How = "Both bearings, at the end of the run.",
+            Caution = Turning,
             Suspect = "too much grease, alignment, current through the bearing",
             Quantities =
             [
-                DeadSteps.Quantity("bearingC", "the warmer bearing", "°C", Given.Unknown, null, "practice (verify)", $"to {Text.N(site.BearingC)} °C"),
+                DeadSteps.Quantity("bearingC", "the warmer bearing", "°C", Given.Unknown, null, "practice (verify)",
+                    $"to {Text.N(site.BearingC)} °C"),
                 DeadSteps.Quantity("ambientC", "air", "°C", Given.Unknown, null, "thermometer"),
             ],
             RestsOn = [SiteAspect.Load, SiteAspect.Plate],
             Together = reading =>
             {
                 var (hot, rise) = (reading.Values["bearingC"], reading.Values["bearingC"] - reading.Values["ambientC"]);
-                var text = $"{Text.N(hot)} °C, {Text.N(rise)} K above the air; to {Text.N(site.BearingC)} °C and {Text.N(site.BearingRiseK)} K";
+                var text = $"{Text.N(hot)} °C, {Text.N(rise)} K above the air; to {Text.N(site.BearingC)} °C and "
+                    + $"{Text.N(site.BearingRiseK)} K";
                 return new(hot <= site.BearingC && rise <= site.BearingRiseK ? Verdict.Holds
                     : hot <= site.BearingC || rise <= site.BearingRiseK ? Verdict.Tight : Verdict.Fails, text);
             },

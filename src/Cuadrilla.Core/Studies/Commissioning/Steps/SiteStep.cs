@@ -109,7 +109,8 @@ public sealed record SiteWindow(double Least, double Most, double TightLeast, do
         new(expected - distance, expected + distance, expected - distance, expected + distance);
 
     /// <summary>Judges a value.</summary>
-    public Verdict Judge(double value) => In(value, Least, Most) ? Verdict.Holds : In(value, TightLeast, TightMost) ? Verdict.Tight : Verdict.Fails;
+    public Verdict Judge(double value) =>
+        In(value, Least, Most) ? Verdict.Holds : In(value, TightLeast, TightMost) ? Verdict.Tight : Verdict.Fails;
 
     private static bool In(double value, double least, double most) =>
         value >= least - (Part * Math.Abs(least)) && value <= most + (Part * Math.Abs(most));
@@ -191,11 +192,13 @@ public sealed record SiteStep
         return Together is { } together ? together(reading) : EachByItself(reading);
     }
 
+    // What is asked for and nothing in the specification holds it to is recorded, and tight: nobody may take it for proven.
     private SiteJudgement EachByItself(SiteReading reading)
     {
         var judged = Quantities.Where(q => reading.Values.ContainsKey(q.Id)).Select(q => (Quantity: q, Value: reading.Values[q.Id],
-            Verdict: q.Window?.Judge(reading.Values[q.Id]) ?? Verdict.Holds)).ToList();
-        return new(judged.Max(j => j.Verdict), string.Join("; ", judged.Select(j => $"{j.Quantity.Name} {Text.N(j.Value)}{Of(j.Quantity)}")));
+            Verdict: q.Window?.Judge(reading.Values[q.Id]) ?? (q.IsNeeded ? Verdict.Tight : Verdict.Holds))).ToList();
+        return new(judged.Max(j => j.Verdict),
+            string.Join("; ", judged.Select(j => $"{j.Quantity.Name} {Text.N(j.Value)}{Of(j.Quantity)}")));
     }
 
     private static string Of(SiteQuantity quantity)
@@ -203,7 +206,7 @@ public sealed record SiteStep
         var unit = quantity.Unit.Length > 0 ? " " + quantity.Unit : string.Empty;
 
         // Each number with its unit: whoever shows it in another one must find it.
-        return quantity.Window is not { } w ? unit
+        return quantity.Window is not { } w ? unit + (quantity.IsNeeded ? ", nothing specified to hold it to" : string.Empty)
             : double.IsInfinity(w.Least) ? $"{unit}, at most {Text.N(w.Most)}{unit}"
             : double.IsInfinity(w.Most) ? $"{unit}, at least {Text.N(w.Least)}{unit}"
             : $"{unit}, {Text.N(w.Least)} to {Text.N(w.Most)}{unit} expected";

@@ -10,7 +10,8 @@ public static class SiteSteps
     public static IReadOnlyList<SiteStep> Of(StepSource source)
     {
         ArgumentNullException.ThrowIfNull(source);
-        List<SiteStep> steps = [.. DeadSteps.Of(source), .. IdentificationSteps.Of(source), .. LoadedSteps.Of(source), .. FunctionSteps.Of(source)];
+        List<SiteStep> steps = [.. DeadSteps.Of(source), .. IdentificationSteps.Of(source), .. LoadedSteps.Of(source),
+            .. FunctionSteps.Of(source)];
         var known = steps.Where(s => s.Forbidden.Length == 0).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
 
         // What is not done here can't be waited for.
