@@ -44,7 +44,7 @@ public sealed record SiteRecord(string Plant, string Tag, string Name, long Edit
         Entries.Select(e => TableFiles.Guarded(new Dictionary<string, object?>
     {
         ["entry"] = e.Number,
-        ["when"] = e.At.UtcDateTime.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture) + " UTC",
+        ["when"] = At(e).ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture) + " UTC",
         ["who"] = e.Who,
         ["step"] = States.FirstOrDefault(s => s.Step.Id == e.StepId)?.Step.Title ?? e.StepId,
         ["values"] = string.Join(", ", e.Reading.Values.Select(v => $"{v.Key} {Core.Base.Text.N(v.Value)}"))
@@ -61,7 +61,7 @@ public sealed record SiteRecord(string Plant, string Tag, string Name, long Edit
     public byte[] Pdf(DateOnly date) => DrawingPdf.Write(
         new DrawingHead("Commissioning record", $"{Tag}  {Name}",
             [Plant, $"specification of edit {Edit}", date.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-                Signed is { } s ? $"signed off by {s.Who}, {s.At:yyyy-MM-dd}: {s.Judgement.Text}" : "not signed off"]),
+                Signed is { } s ? $"signed off by {s.Who}, {At(s):yyyy-MM-dd}: {s.Judgement.Text}" : "not signed off"]),
         [], [Table("Steps", StepRows()), .. Entries.Count > 0 ? [Table("Entries", EntryRows())] : Array.Empty<SheetTable>()], Cautions);
 
     /// <summary>As a workbook.</summary>
@@ -70,6 +70,8 @@ public sealed record SiteRecord(string Plant, string Tag, string Name, long Edit
         ["Steps"] = StepRows(),
         ["Entries"] = Entries.Count > 0 ? EntryRows() : [new Dictionary<string, object?> { ["entry"] = "none" }],
     });
+
+    private static DateTime At(SiteEntry entry) => DateTimeOffset.Parse(entry.AtUtc, CultureInfo.InvariantCulture).UtcDateTime;
 
     private static SheetTable Table(string name, IReadOnlyList<IReadOnlyDictionary<string, object?>> rows)
     {

@@ -63,7 +63,7 @@ internal sealed class SiteRecords(SiteLogStore store, Assessor assessor)
     private static SiteEntry Entry(StoredSiteEntry stored) => new()
     {
         Number = stored.Number,
-        At = DateTimeOffset.Parse(stored.AtUtc, CultureInfo.InvariantCulture),
+        AtUtc = stored.AtUtc,
         Who = stored.Who,
         PointId = stored.PointId,
         StepId = stored.StepId,

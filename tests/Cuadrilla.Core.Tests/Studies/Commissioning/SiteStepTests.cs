@@ -244,7 +244,7 @@ public sealed class SiteStepTests
 
     private static SiteEntry Entry(string step, long number, SiteBasis basis, Verdict verdict = Verdict.Holds) => new()
     {
-        Number = number, At = DateTimeOffset.UnixEpoch.AddMinutes(number), Who = "commissioning engineer", PointId = "dp-02", StepId = step,
+        Number = number, AtUtc = "2026-05-04T08:10:00.000Z", Who = "commissioning engineer", PointId = "dp-02", StepId = step,
         Reading = Reading([]), Judgement = new(verdict, "found"), Edit = 1, Basis = basis,
     };
 

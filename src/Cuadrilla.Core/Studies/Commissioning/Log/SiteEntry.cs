@@ -8,8 +8,8 @@ public sealed record SiteEntry
     /// <summary>Its number in the project's log, rising.</summary>
     public required long Number { get; init; }
 
-    /// <summary>When it was made.</summary>
-    public required DateTimeOffset At { get; init; }
+    /// <summary>When it was made, ISO 8601 in UTC.</summary>
+    public required string AtUtc { get; init; }
 
     /// <summary>Who made it.</summary>
     public required string Who { get; init; }
