@@ -116,6 +116,24 @@ public sealed class SiteStepTests
         Assert.Equal(Verdict.Fails, supply.Judge(Reading(supply.Quantities.ToDictionary(q => q.Id, _ => 359.0))).Verdict);
     }
 
+    [Theory]
+    [InlineData(40, 79, Verdict.Holds)]
+    [InlineData(40, 81, Verdict.Fails)]
+    [InlineData(50, 69, Verdict.Holds)]
+    [InlineData(50, 71, Verdict.Fails)]
+    [InlineData(20, -1, Verdict.NeedsData)]
+    public void In_warm_air_less_rise_is_permitted(double coolantC, double riseK, Verdict verdict)
+    {
+        // Its rise is used to class B: 80 K up to 40 °C.
+        var motor = Demo.AllDrivePoints().Single(p => p.Id == "dp-02").Motor;
+        Assert.Equal(ThermalClass.B, ((MotorChoice.FromCatalogue)motor).RiseUsed);
+        var found = Step(Demo, "dp-02", "rise").Judge(Reading(new()
+        {
+            ["coldOhm"] = 0.1, ["coldC"] = 20, ["hotOhm"] = 0.1 * (235 + coolantC + riseK) / 255, ["delayS"] = 10, ["ambientC"] = coolantC,
+        }));
+        Assert.Equal(verdict, found.Verdict);
+    }
+
     [Fact]
     public void Inertia_by_two_ramps_is_that_of_the_machine()
     {

@@ -9,6 +9,7 @@ namespace Cuadrilla.Core.Studies.Commissioning.Steps;
 /// <summary>Runs without and with load.</summary>
 internal static class LoadedSteps
 {
+    private const double UsualCoolantC = 40;
     private const string Turning = "Rotating parts: guards on, nobody near. Hot surfaces after a run.";
     private static readonly SiteAspect[] OfMotor = [SiteAspect.Plate, SiteAspect.Link, SiteAspect.Filter, SiteAspect.Cable];
 
@@ -172,9 +173,18 @@ internal static class LoadedSteps
             {
                 var hot = new WindingRise(reading.Values["coldOhm"], reading.Values["coldC"], WindingMaterial.Copper)
                     .TemperatureC(reading.Values["hotOhm"]);
-                var found = source.Rules.Rise.Judge(hot, reading.Values["ambientC"], kw, riseClass, reading.Values["delayS"]);
-                return new(!found.Holds ? Verdict.Fails : found.DelayHolds ? Verdict.Holds : Verdict.Tight,
-                    $"{Text.N(found.HotC)} °C, rise {Text.N(found.RiseK)} K, at most {Text.N(found.LimitK)} K (class {riseClass})"
+                var coolant = reading.Values["ambientC"];
+                if (hot <= coolant || reading.Values["coldOhm"] <= 0)
+                {
+                    return new(Verdict.NeedsData, "missing: a winding warmer than its coolant");
+                }
+
+                // Above 40 °C the permitted rise is less by what the coolant is warmer (IEC 60034-1).
+                var found = source.Rules.Rise.Judge(hot, coolant, kw, riseClass, reading.Values["delayS"]);
+                var permitted = found.LimitK - Math.Max(0, coolant - UsualCoolantC);
+                return new(SiteWindow.To(permitted).Judge(found.RiseK) == Verdict.Fails ? Verdict.Fails
+                    : found.DelayHolds ? Verdict.Holds : Verdict.Tight,
+                    $"{Text.N(found.HotC)} °C, rise {Text.N(found.RiseK)} K, at most {Text.N(permitted)} K (class {riseClass})"
                         + (found.DelayHolds ? string.Empty : "; read too late: it was warmer"));
             },
         };
