@@ -12,6 +12,8 @@ using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Bench;
 using Cuadrilla.Documents.Calculations;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Instruments;
+using Cuadrilla.Instruments.StandIns;
 using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Cli;
@@ -22,6 +24,7 @@ internal static class Program
 {
     private const string Usage = "Usage: assess FILE | point FILE TAG | do FILE [OUT] < commands.json | calc NAME < input.json | calc "
         + "NAME --schema | schema | backup DATA FILE | restore DATA FILE | check DATA"
+        + " | stand-ins FILE [--broker ADDRESS] [--plant KEY] [--seed N] [--times N] [--fault POINT=FAULT]"
         + " | user DATA list | user DATA add NAME ROLE < password | user DATA password NAME < password | user DATA role NAME ROLE | user "
         + "DATA remove NAME";
 
@@ -37,6 +40,7 @@ internal static class Program
                 ["do", var file, var target] => Do(file, target),
                 ["calc", var name] => Calc(name),
                 ["calc", var name, "--schema"] => Print(Calculation.Named(name).Schema()),
+                ["stand-ins", var file, .. var words] => StandIns(file, words),
                 ["schema"] => Print(ProjectSchema.Text()),
                 ["backup", var data, var file] =>
                     Kept(DatabaseBackup.Copy(DatabaseIn(data), file, Opened), $"Backed up and checked: {file}"),
@@ -127,6 +131,28 @@ internal static class Program
         File.WriteAllBytes(target + ".new", changed);
         File.Move(target + ".new", target, overwrite: true);
         return Print(done.Label + "\n");
+    }
+
+    // With a broker of its own where none is named.
+    private static int StandIns(string file, string[] words)
+    {
+        const int UsualPort = 18830;
+        var at = Array.IndexOf(words, "--broker");
+        var broker = at >= 0 && at + 1 < words.Length ? words[at + 1] : null;
+        using var stop = new CancellationTokenSource();
+        async Task<int> RunAsync()
+        {
+            await using var own = broker is null ? await EmbeddedBroker.StartAsync(UsualPort) : null;
+            if (own is not null)
+            {
+                Console.Error.WriteLine($"A broker of its own: start the server with --broker mqtt://127.0.0.1:{own.Port} to listen there.");
+            }
+
+            return await StandInCommandLine.RunAsync(() => StandInCommandLine.Of(File.ReadAllBytes(file), broker ?? $"mqtt://127.0.0.1:{own!.Port}",
+                at < 0 ? words : [.. words[..at], .. words[Math.Min(at + 2, words.Length)..]]), stop);
+        }
+
+        return RunAsync().GetAwaiter().GetResult();
     }
 
     private static PlantSpecification Plant(string file, EngineeringData data) => Project(file, data).Specification;

@@ -7,6 +7,7 @@ using Cuadrilla.Data;
 using Cuadrilla.Data.Accounts;
 using Cuadrilla.Data.Commissioning;
 using Cuadrilla.Documents.Projects;
+using Cuadrilla.Instruments.StandIns;
 using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Bench;
 using Cuadrilla.Web.Cabinets;
@@ -16,6 +17,7 @@ using Cuadrilla.Web.Commissioning;
 using Cuadrilla.Web.Energy;
 using Cuadrilla.Web.Harmonics;
 using Cuadrilla.Web.Http;
+using Cuadrilla.Web.Instruments;
 using Cuadrilla.Web.Lineups;
 using Cuadrilla.Web.Lists;
 using Cuadrilla.Web.Projects;
@@ -27,6 +29,12 @@ using Cuadrilla.Web.Templates;
 using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.Options;
+
+// The same program is the process of the stand-ins, when the server starts it so.
+if (args is ["stand-ins"])
+{
+    return await StandInCommandLine.FromStandardInputAsync();
+}
 
 // Settings stand beside the program, wherever it is started from.
 var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
@@ -87,8 +95,13 @@ builder.Services.AddSingleton(services =>
     new SiteLogStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
 builder.Services.AddSingleton(services =>
     new ParameterStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
+builder.Services.AddSingleton(services =>
+    new SiteRunStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
 builder.Services.AddScoped<SiteRecords>();
 builder.Services.AddScoped<ParameterSheets>();
+builder.Services.AddSingleton<InstrumentRoom>();
+builder.Services.AddSingleton<ReadingPins>();
+builder.Services.AddSingleton<RunRecorder>();
 builder.Services.AddSingleton<ProjectEvents>();
 builder.Services.AddSingleton<GivingWay>();
 builder.Services.AddSingleton<StudyQueue>();
@@ -96,6 +109,12 @@ builder.Services.AddSingleton<EditTurns>();
 // The tool that writes the OpenAPI document runs this file too: it must neither touch a folder nor listen.
 var isRunning = System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider";
 builder.Services.AddSignIn(options, isServed, keepsKeys: isRunning);
+builder.Services.AddScoped<TakenReadings>();
+if (isRunning)
+{
+    builder.Services.AddHostedService(services => services.GetRequiredService<InstrumentRoom>());
+    builder.Services.AddHostedService(services => services.GetRequiredService<RunRecorder>());
+}
 
 // Long studies hold threads for seconds: an answer that takes a millisecond must not wait until the pool has noticed.
 ThreadPool.SetMinThreads(4 * Environment.ProcessorCount + 8, 16);
@@ -130,6 +149,7 @@ api.MapCabinets();
 api.MapSignals();
 api.MapParameters();
 api.MapSite();
+api.MapInstruments();
 api.MapGenerator();
 api.MapComparison();
 api.MapHarmonics();

@@ -1,4 +1,5 @@
 using Cuadrilla.Core.Studies.Commissioning.Log;
+using Cuadrilla.Core.Studies.Commissioning.StandIns;
 using Cuadrilla.Core.Studies.Commissioning.Steps;
 using Cuadrilla.Data.Commissioning;
 using Cuadrilla.Documents.Commissioning;
@@ -15,8 +16,12 @@ namespace Cuadrilla.Web.Commissioning;
 /// <param name="IsNeeded">The step can't be judged without it.</param>
 /// <param name="Numbers">How the expected value comes about.</param>
 /// <param name="Source">Where the window is from.</param>
+/// <param name="Reading">Name of the reading of an instrument that answers it; null where a person enters it.</param>
 internal sealed record QuantityDocument(string Id, string Name, string Unit, double? Expected, double? Least, double? Most, bool IsNeeded,
-    string Numbers, string Source);
+    string Numbers, string Source, string? Reading);
+
+/// <summary>What is done at the machine for a step to be measured.</summary>
+internal sealed record OrderDocument(StandInOrder Order, double? FrequencyHz);
 
 /// <summary>An entry of the log.</summary>
 internal sealed record EntryDocument(long Number, string AtUtc, string Who, string PointId, string StepId, string Verdict, string Result,
@@ -34,14 +39,16 @@ internal sealed record EntryDocument(long Number, string AtUtc, string Who, stri
 
 /// <summary>A step with where it stands.</summary>
 internal sealed record StepDocument(string Id, SitePhase Phase, string Title, string How, string Caution, string Suspect,
-    IReadOnlyList<QuantityDocument> Quantities, string RunUnit, StepStanding Standing, IReadOnlyList<string> Why, long? EntryNumber,
+    IReadOnlyList<QuantityDocument> Quantities, string RunUnit, string? RunReading, IReadOnlyList<OrderDocument> Orders, StepStanding Standing, IReadOnlyList<string> Why, long? EntryNumber,
     string Verdict, string Result)
 {
     public static StepDocument Of(StepState state) => new(state.Step.Id, state.Step.Phase, state.Step.Title, state.Step.How,
         state.Step.Caution, state.Step.Suspect,
         [.. state.Step.Quantities.Select(q => new QuantityDocument(q.Id, q.Name, q.Unit, q.Expected.IsKnown ? q.Expected.Value : null,
-            Finite(q.Window?.Least), Finite(q.Window?.Most), q.IsNeeded, q.Reason.WithNumbers, q.Reason.Source))],
-        state.Step.RunUnit, state.Standing, state.Why, state.Entry?.Number, state.Entry?.Judgement.Verdict.ToString() ?? string.Empty,
+            Finite(q.Window?.Least), Finite(q.Window?.Most), q.IsNeeded, q.Reason.WithNumbers, q.Reason.Source,
+            StepReadings.Of(state.Step.Id, q.Id)))],
+        state.Step.RunUnit, StepReadings.Of(state.Step.Id, StepReadings.RunId),
+        [.. StepOrders.Of(state.Step.Id).Select(o => new OrderDocument(o.Order, o.FrequencyHz))], state.Standing, state.Why, state.Entry?.Number, state.Entry?.Judgement.Verdict.ToString() ?? string.Empty,
         state.Entry?.Judgement.Text ?? string.Empty);
 
     private static double? Finite(double? value) => value is { } v && double.IsFinite(v) ? v : null;
@@ -75,6 +82,12 @@ internal sealed record MakeEntryRequest(string Who, string PointId, string StepI
 {
     /// <summary>Values by key of the quantity.</summary>
     public IReadOnlyDictionary<string, double> Values { get; init; } = new Dictionary<string, double>();
+
+    /// <summary>Numbers of readings taken from instruments, by key of the quantity: their values are the server's.</summary>
+    public IReadOnlyDictionary<string, long> Taken { get; init; } = new Dictionary<string, long>();
+
+    /// <summary>Number of a recorded run: its points are those of the entry.</summary>
+    public long? RunNumber { get; init; }
 
     /// <summary>Points of a run.</summary>
     public IReadOnlyList<RunPoint> Run { get; init; } = [];

@@ -7,6 +7,7 @@ using Cuadrilla.Data.Commissioning;
 using Cuadrilla.Documents.Projects;
 using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Http;
+using Cuadrilla.Web.Instruments;
 using Cuadrilla.Web.Projects;
 
 namespace Cuadrilla.Web.Commissioning;
@@ -82,15 +83,16 @@ internal static class SiteEndpoints
 
     private static async Task<IResult> MakeAsync(string id, HttpRequest request, ProjectStore projects, ProjectReader reader,
         SiteLogStore store,
-        SiteRecords records, Assessor assessor)
+        SiteRecords records, Assessor assessor, TakenReadings taken)
     {
-        var wanted = await RequestBody.ReadAsync<MakeEntryRequest>(request);
+        var told = await RequestBody.ReadAsync<MakeEntryRequest>(request);
+        var (wanted, isSimulated) = taken.Filled(id, told);
         var author = request.Author(wanted.Who);
         return OnPoint(id, wanted.PointId, projects, reader, (head, plant, point) =>
         {
             var source = assessor.SiteOf(plant, point);
             var states = SiteRecords.States(source, store.OfPoint(id, point.Id));
-            var entry = SiteEntryMaking.Of(wanted, author, head.Edit, source, states);
+            var entry = SiteEntryMaking.Of(wanted, author, head.Edit, source, states, isSimulated);
             return store.Add(id, [entry]) is not null
                 ? Results.Ok(records.Point(head, plant, point))
                 : head.State != ProjectStates.Open

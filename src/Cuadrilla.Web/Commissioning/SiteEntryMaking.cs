@@ -20,7 +20,8 @@ internal static class SiteEntryMaking
 
     /// <summary>The entry to be stored.</summary>
     /// <exception cref="InputException">It does not fit the step.</exception>
-    public static StoredSiteEntry Of(MakeEntryRequest wanted, string author, long edit, StepSource source, IReadOnlyList<StepState> states)
+    public static StoredSiteEntry Of(MakeEntryRequest wanted, string author, long edit, StepSource source, IReadOnlyList<StepState> states,
+        bool isSimulated)
     {
         Words(wanted);
         var reading = new SiteReading(wanted.Values, wanted.Run, wanted.Done);
@@ -37,6 +38,9 @@ internal static class SiteEntryMaking
             Note = wanted.Note,
             Instrument = wanted.Instrument,
             Calibrated = wanted.Calibrated,
+
+            // What rests on something simulated is simulated itself, a sign-off too.
+            Simulated = isSimulated || wanted.StepId == SiteSteps.SignOffId && SimulatedOf(states) > 0,
             Edit = edit,
             Corrects = wanted.Corrects,
         };
@@ -72,7 +76,7 @@ internal static class SiteEntryMaking
         }
 
         RequireRun(wanted, state.Step);
-        if (wanted.Done == true && known.Count > 0)
+        if (wanted.Done == true && !(state.Step.CanBeSeen && wanted.Values.Count == 0))
         {
             throw Refused("/done", "Done", "true", "values: this step is judged by what was measured");
         }
@@ -122,11 +126,14 @@ internal static class SiteEntryMaking
             throw Refused("/openPoints", "Open point", $"'{strange}'", "steps that are not done");
         }
 
+        var rests = SimulatedOf(states) is > 0 and var count ? $"; rests on {count} simulated entries: an exercise, no proof" : string.Empty;
         return open.OpenIds.Count == 0
-            ? new(Verdict.Holds, "signed off, nothing open")
+            ? new(rests.Length > 0 ? Verdict.Tight : Verdict.Holds, "signed off, nothing open" + rests)
             : new(Verdict.Tight, "signed off with open points: "
-                + string.Join(", ", open.OpenIds.Select(o => states.First(s => s.Step.Id == o).Step.Title)));
+                + string.Join(", ", open.OpenIds.Select(o => states.First(s => s.Step.Id == o).Step.Title)) + rests);
     }
+
+    private static int SimulatedOf(IReadOnlyList<StepState> states) => states.Count(s => s.Entry is { Simulated: true });
 
     private static void Words(MakeEntryRequest wanted)
     {

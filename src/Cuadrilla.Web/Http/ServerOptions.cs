@@ -33,6 +33,19 @@ internal sealed class ServerOptions
     [Range(1, 100_000)]
     public int TriesPerMin { get; set; } = 20;
 
+    /// <summary>Broker of a site's instruments, mqtt:// or mqtts://; empty: one of the program's own, on this machine alone.</summary>
+    public string Broker { get; set; } = string.Empty;
+
+    /// <summary>User at that broker.</summary>
+    public string BrokerUser { get; set; } = string.Empty;
+
+    /// <summary>Password at it; rather by the environment than on the command line.</summary>
+    public string BrokerPassword { get; set; } = string.Empty;
+
+    /// <summary>Port on loopback of the program's own broker; 0: a free one, once stand-ins are wanted.</summary>
+    [Range(0, 65535)]
+    public int MqttPort { get; set; }
+
     /// <summary>True to begin with the demo plant where there is none yet.</summary>
     public bool Demo { get; set; }
 }

@@ -13,7 +13,7 @@ internal static class FunctionSteps
 
     public static IEnumerable<SiteStep> Of(StepSource source)
     {
-        if (source.Start is { Run: { } run } start)
+        if (source.Start is { Run: { End: Converters.Starting.StartEnd.Reached } run } start)
         {
             yield return Start(source, start, run.TimeS);
         }
@@ -181,7 +181,7 @@ internal static class FunctionSteps
             DeadSteps.Quantity("reverse", "pressure or flow in reverse", string.Empty, Given.Unknown, null, "gauge"),
             DeadSteps.Quantity("least", "speed from which it lifts", "rpm", Given.Unknown, null, "gauge") with { IsNeeded = false },
         ],
-        RestsOn = [SiteAspect.Cable, SiteAspect.Load], After = source.Point.Converter.IsOnLine() ? [] : ["direction"],
+        RestsOn = [SiteAspect.Cable, SiteAspect.Load], After = ["direction"],
         Together = reading => reading.Values["forward"] > reading.Values["reverse"]
             ? new(Verdict.Holds, "forward lifts more")
             : new(Verdict.Fails, "reverse lifts as much or more: swap two leads"),

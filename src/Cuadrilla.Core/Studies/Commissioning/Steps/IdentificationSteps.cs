@@ -9,6 +9,12 @@ namespace Cuadrilla.Core.Studies.Commissioning.Steps;
 /// <summary>Steps by which a unit gets to know its motor. Each unlocks the next.</summary>
 internal static class IdentificationSteps
 {
+    // Below this nothing is known of a direction.
+    private const double LeastRpm = 1;
+
+    // Star for delta, or the other way, is three times or a third: half and twice are beyond any tolerance of a plate.
+    private const double OtherLinkFactor = 2;
+
     private static readonly SiteAspect[] Chain = [SiteAspect.Plate, SiteAspect.Link, SiteAspect.Filter, SiteAspect.Cable];
 
     public static IEnumerable<SiteStep> Of(StepSource source)
@@ -22,12 +28,12 @@ internal static class IdentificationSteps
         var expected = ExpectedMotor.Of(fitted.Connected, fitted.Losses);
         yield return Plate(source, fitted.Connected.Plate);
         yield return Resistances(source, expected);
+        yield return Direction(source, isOnLine);
         if (isOnLine)
         {
             yield break;
         }
 
-        yield return Direction(source);
         if (expected is not null)
         {
             yield return Standstill(source, fitted.Connected.Plate, expected);
@@ -95,22 +101,48 @@ internal static class IdentificationSteps
 
                 // The two larger ones have a lead in common; the smallest is without it.
                 var lead = "WUV"[Array.IndexOf(all, all.Min())];
+                if (between.IsKnown && !source.IsGroup && (all.Min() > OtherLinkFactor * between.Value || all.Max() * OtherLinkFactor < between.Value))
+                {
+                    return new(Verdict.Fails, $"{Text.N(all[0])}, {Text.N(all[1])}, {Text.N(all[2])} Ω: all far from "
+                        + $"{Text.N(between.Value)} Ω, as with the other link");
+                }
+
                 return new(verdict, $"{Text.N(all[0])}, {Text.N(all[1])}, {Text.N(all[2])} Ω: spread {Text.N(spread, 3)} %, at most "
                     + Text.N(site.SpreadPct) + (verdict == Verdict.Holds ? string.Empty : $"; the larger ones share lead {lead}"));
             },
         };
     }
 
-    private static SiteStep Direction(StepSource source) => new()
+    private static SiteStep Direction(StepSource source, bool isOnLine) => new()
     {
         Id = "direction", Phase = SitePhase.Identification, Title = "Direction of rotation",
-        How = "Scalar control, 5 to 10 Hz, for seconds: forward command turns the machine forward."
-            + (HasEncoder(source) ? " The speed read back is positive." : string.Empty),
+        How = isOnLine
+            ? "A start broken off as soon as it turns, uncoupled where the machine must not turn backwards."
+            : "Scalar control, 5 to 10 Hz, for seconds: forward command turns the machine forward."
+                + (HasEncoder(source) ? " The speed read back is positive." : string.Empty),
         Caution = source.Parameters.Hangs
             ? "A load hangs: take it off, or hold it otherwise; stand clear. Rotating parts."
             : "Rotating parts: stand clear, guards on.",
-        Suspect = "two leads swapped; with encoder: its tracks swapped",
+        Suspect = HasEncoder(source) ? "two leads swapped; tracks of the encoder swapped" : "two leads swapped",
+        Quantities =
+        [
+            DeadSteps.Quantity("rpm", "speed at the forward command, forward positive", "rpm", Given.Unknown, SiteWindow.From(LeastRpm),
+                "counter with its sign; or seen") with { IsNeeded = false },
+            .. HasEncoder(source)
+                ? [DeadSteps.Quantity("encoder", "speed read back", "rpm", Given.Unknown, SiteWindow.From(LeastRpm), "the unit")
+                    with { IsNeeded = false }]
+                : Array.Empty<SiteQuantity>(),
+        ],
         RestsOn = [SiteAspect.Cable, SiteAspect.Unit], After = ["supply", "insulation"],
+        Together = reading =>
+        {
+            var isForward = !reading.Values.TryGetValue("rpm", out var rpm) || rpm >= LeastRpm;
+            var isReadForward = !reading.Values.TryGetValue("encoder", out var encoder) || encoder >= LeastRpm;
+            var text = string.Join("; ", new[] { reading.Values.ContainsKey("rpm") ? $"{Text.N(rpm)} rpm" : string.Empty,
+                reading.Values.ContainsKey("encoder") ? $"read back {Text.N(encoder)} rpm" : string.Empty }.Where(t => t.Length > 0));
+            return new(isForward && isReadForward ? Verdict.Holds : Verdict.Fails, text + (isForward && isReadForward ? ": forward"
+                : !isForward ? ": not forward, two leads are swapped" : ": the encoder's sign is wrong"));
+        },
     };
 
     private static SiteStep Standstill(StepSource source, MotorPlate plate, ExpectedMotor expected)

@@ -66,7 +66,7 @@ internal static class LoadedSteps
                 DeadSteps.Quantity("identified", "current that the unit identified", "A", Given.Unknown, null,
                     "the unit") with { IsNeeded = false },
             ],
-            RestsOn = OfMotor, After = isOnLine ? ["links", "supply"] : ["direction"],
+            RestsOn = OfMotor, After = isOnLine ? ["links", "supply", "direction"] : ["direction"],
             Forbidden = source.Parameters.Hangs ? "something hangs on the shaft" : string.Empty,
             Together = reading =>
             {
@@ -83,9 +83,12 @@ internal static class LoadedSteps
                     + $"that voltage: {IdentificationSteps.Signed(100 * ((reading.Values["amps"] / wanted) - 1))} %";
                 if (reading.Values.TryGetValue("identified", out var identified))
                 {
-                    var deviation = 100 * ((identified / reading.Values["amps"]) - 1);
+                    // Identified at full flux; the run may be at less, where the unit saves it.
+                    var there = identified * reading.Values["volts"] / plate.RatedVoltageV;
+                    var deviation = 100 * ((there / reading.Values["amps"]) - 1);
                     verdict = (Verdict)Math.Max((int)verdict, (int)IdentificationSteps.Of(rules.NoLoadMeasured.Judge(deviation)));
-                    text += $"; identified {Text.N(identified)} A, {IdentificationSteps.Signed(deviation)} % of the measured";
+                    text += $"; identified {Text.N(identified)} A, {Text.N(there)} A at that voltage: {IdentificationSteps.Signed(deviation)} % "
+                        + "against the measured";
                 }
 
                 return new(verdict, text);

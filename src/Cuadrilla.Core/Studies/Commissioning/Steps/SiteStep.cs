@@ -174,6 +174,9 @@ public sealed record SiteStep
     /// <summary>Judges values that belong together; null: each by its window.</summary>
     public Func<SiteReading, SiteJudgement>? Together { get; init; }
 
+    /// <summary>It can be seen and confirmed without a number.</summary>
+    public bool CanBeSeen => !Quantities.Any(q => q.IsNeeded);
+
     /// <summary>Judges what was found.</summary>
     public SiteJudgement Judge(SiteReading reading)
     {
@@ -184,7 +187,7 @@ public sealed record SiteStep
         }
 
         var missing = Quantities.Where(q => q.IsNeeded && !reading.Values.ContainsKey(q.Id)).Select(q => q.Name).ToList();
-        if (missing.Count > 0 || Quantities.Count == 0)
+        if (missing.Count > 0 || !Quantities.Any(q => reading.Values.ContainsKey(q.Id)))
         {
             return new(Verdict.NeedsData, missing.Count > 0 ? "missing: " + string.Join(", ", missing) : "not confirmed");
         }
