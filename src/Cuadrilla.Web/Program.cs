@@ -26,6 +26,7 @@ using Cuadrilla.Web.Studies;
 using Cuadrilla.Web.Supplies;
 using Cuadrilla.Web.Tables;
 using Cuadrilla.Web.Templates;
+using Cuadrilla.Web.Training;
 using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.Options;
@@ -97,6 +98,8 @@ builder.Services.AddSingleton(services =>
     new ParameterStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
 builder.Services.AddSingleton(services =>
     new SiteRunStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
+builder.Services.AddSingleton(services =>
+    new TrainingStore(services.GetRequiredService<Database>(), services.GetRequiredService<TimeProvider>()));
 builder.Services.AddScoped<SiteRecords>();
 builder.Services.AddScoped<ParameterSheets>();
 builder.Services.AddSingleton<InstrumentRoom>();
@@ -150,6 +153,7 @@ api.MapSignals();
 api.MapParameters();
 api.MapSite();
 api.MapInstruments();
+api.MapTraining();
 api.MapGenerator();
 api.MapComparison();
 api.MapHarmonics();

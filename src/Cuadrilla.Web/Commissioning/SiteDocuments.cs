@@ -21,7 +21,7 @@ internal sealed record QuantityDocument(string Id, string Name, string Unit, dou
     string Numbers, string Source, string? Reading);
 
 /// <summary>What is done at the machine for a step to be measured.</summary>
-internal sealed record OrderDocument(StandInOrder Order, double? FrequencyHz);
+internal sealed record StepOrderDocument(StandInOrder Order, double? FrequencyHz);
 
 /// <summary>An entry of the log.</summary>
 internal sealed record EntryDocument(long Number, string AtUtc, string Who, string PointId, string StepId, string Verdict, string Result,
@@ -39,7 +39,7 @@ internal sealed record EntryDocument(long Number, string AtUtc, string Who, stri
 
 /// <summary>A step with where it stands.</summary>
 internal sealed record StepDocument(string Id, SitePhase Phase, string Title, string How, string Caution, string Suspect,
-    IReadOnlyList<QuantityDocument> Quantities, string RunUnit, string? RunReading, IReadOnlyList<OrderDocument> Orders, StepStanding Standing, IReadOnlyList<string> Why, long? EntryNumber,
+    IReadOnlyList<QuantityDocument> Quantities, string RunUnit, string? RunReading, IReadOnlyList<StepOrderDocument> Orders, StepStanding Standing, IReadOnlyList<string> Why, long? EntryNumber,
     string Verdict, string Result)
 {
     public static StepDocument Of(StepState state) => new(state.Step.Id, state.Step.Phase, state.Step.Title, state.Step.How,
@@ -48,7 +48,7 @@ internal sealed record StepDocument(string Id, SitePhase Phase, string Title, st
             Finite(q.Window?.Least), Finite(q.Window?.Most), q.IsNeeded, q.Reason.WithNumbers, q.Reason.Source,
             StepReadings.Of(state.Step.Id, q.Id)))],
         state.Step.RunUnit, StepReadings.Of(state.Step.Id, StepReadings.RunId),
-        [.. StepOrders.Of(state.Step.Id).Select(o => new OrderDocument(o.Order, o.FrequencyHz))], state.Standing, state.Why, state.Entry?.Number, state.Entry?.Judgement.Verdict.ToString() ?? string.Empty,
+        [.. StepOrders.Of(state.Step.Id).Select(o => new StepOrderDocument(o.Order, o.FrequencyHz))], state.Standing, state.Why, state.Entry?.Number, state.Entry?.Judgement.Verdict.ToString() ?? string.Empty,
         state.Entry?.Judgement.Text ?? string.Empty);
 
     private static double? Finite(double? value) => value is { } v && double.IsFinite(v) ? v : null;

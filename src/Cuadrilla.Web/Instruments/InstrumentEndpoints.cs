@@ -14,6 +14,7 @@ using Cuadrilla.Web.Accounts;
 using Cuadrilla.Web.Commissioning;
 using Cuadrilla.Web.Http;
 using Cuadrilla.Web.Projects;
+using Cuadrilla.Web.Training;
 
 namespace Cuadrilla.Web.Instruments;
 
@@ -84,7 +85,7 @@ internal static class InstrumentEndpoints
     }
 
     private static async Task<IResult> StartAsync(string id, HttpRequest request, ProjectStore projects, ProjectReader reader,
-        InstrumentRoom room, EngineeringData data)
+        InstrumentRoom room, TrainingStore training, EngineeringData data)
     {
         var wanted = await RequestBody.ReadAsync<StartStandInsRequest>(request);
         if (wanted.Seed is < 0 or > LargestSeed)
@@ -109,8 +110,8 @@ internal static class InstrumentEndpoints
         }
 
         using var project = JsonDocument.Parse(ProjectFile.Write(reader.Of(head), data));
-        await room.StartStandInsAsync(new StandInJob(string.Empty, id, wanted.Seed, project.RootElement.Clone()) { Times = wanted.Times },
-            head.Edit);
+        var job = new StandInJob(string.Empty, id, wanted.Seed, project.RootElement.Clone()) { Times = wanted.Times };
+        await room.StartStandInsAsync(TrainingEndpoints.With(job, training.Find(id)), head.Edit);
         return Results.Ok(Document(id, room));
     }
 

@@ -3,12 +3,19 @@ import { api, type SiteProgress } from "../../api/client";
 import { useProject } from "../../project/ProjectContext";
 import type { Selection } from "../board/selection";
 import { useLab } from "../lineups/useLab";
+import { InstrumentsPart } from "./instruments/InstrumentsPart";
 import { LogPart } from "./LogPart";
 import { OverviewPart } from "./OverviewPart";
 import { ParametersPart } from "./ParametersPart";
 import { StepsPart } from "./StepsPart";
 
-const parts = { steps: "Steps", parameters: "Parameters", all: "All sheets", log: "Log" } as const;
+const parts = {
+  steps: "Steps",
+  parameters: "Parameters",
+  all: "All sheets",
+  instruments: "Instruments",
+  log: "Log",
+} as const;
 type Part = keyof typeof parts;
 
 /** What goes to site and what comes back: steps with their windows, parameter sheets, the log. */
@@ -16,7 +23,7 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
   const { project } = useProject();
   const [search, setSearch] = useSearchParams();
   const wanted = search.get("part");
-  const part: Part = wanted === "parameters" || wanted === "all" || wanted === "log" ? wanted : "steps";
+  const part: Part = wanted !== null && wanted in parts ? (wanted as Part) : "steps";
   const points = project.specification.lineups.flatMap((l) => l.drivePoints);
   const point = points.find((p) => p.id === search.get("point")) ?? points[0];
   const progress = useLab<SiteProgress[]>(["site"], (id) =>
@@ -76,6 +83,8 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
           </nav>
           {part === "steps" ? (
             <StepsPart key={point.id} point={point} onChanged={() => void progress.refetch()} />
+          ) : part === "instruments" ? (
+            <InstrumentsPart point={point} />
           ) : (
             <ParametersPart key={point.id} point={point} onCell={onCell} />
           )}

@@ -1,9 +1,15 @@
-import { useId, useState } from "react";
-import type { DrivePoint, SitePoint, SiteStep } from "../../api/client";
+import { useState } from "react";
+import { api, type DrivePoint, type SitePoint, type SiteStep } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { useUnits } from "../../fields/useUnits";
-import { expectedOf, markOf, readRun, readValues, usUnitOf } from "./commissioning";
+import { useProject } from "../../project/ProjectContext";
+import { markOf, readRun, readValues } from "./commissioning";
 import { EntryList } from "./EntryList";
+import { QuantityTable } from "./instruments/QuantityTable";
+import { RunRecording } from "./instruments/RunRecording";
+import { StandInStrip } from "./instruments/StandInStrip";
+import { takable, without, type Taken } from "./instruments/readings";
+import { useInstruments, useReadings } from "./instruments/useInstruments";
 import { RunPicture } from "./RunPicture";
 import { useEntry } from "./useEntry";
 
@@ -20,18 +26,50 @@ export function StepPanel({
   readonly onMade: (next: SitePoint) => void;
 }) {
   const units = useUnits();
-  const id = useId();
+  const { project } = useProject();
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const [taken, setTaken] = useState<Readonly<Record<string, Taken>>>({});
   const [run, setRun] = useState("");
+  const [runNumber, setRunNumber] = useState<number>();
   const [about, setAbout] = useState({ instrument: "", calibrated: "", note: "" });
   const [corrects, setCorrects] = useState<number>();
   const entry = useEntry(onMade);
   const own = found.entries.filter((e) => e.stepId === step.id);
   const counted = own.find((e) => e.number === step.entryNumber);
   const mark = markOf(step);
-  const isSeen = step.quantities.length === 0;
-  const save = async (done?: boolean) => {
-    const values = isSeen || done === false ? { values: {} } : readValues(step, typed, units);
+  const instruments = useInstruments();
+  const isOn = instruments.data !== undefined && instruments.data.state !== "off";
+  const readings = useReadings(point.id, isOn);
+  const byName = isOn && readings.data ? new Map(readings.data.readings.map((r) => [r.name, r])) : undefined;
+  const isFilled = (q: string) => taken[q] !== undefined || (typed[q] ?? "").trim() !== "";
+  const empty = takable(step, isFilled).filter(
+    (q) => byName?.get(step.quantities.find((x) => x.id === q)?.reading ?? "")?.good,
+  );
+  const isSeen = step.quantities.every((q) => !q.isNeeded);
+  const hasValues = step.quantities.some((q) => isFilled(q.id));
+  const take = async (ids: readonly string[]) => {
+    const wanted = step.quantities.filter((q) => ids.includes(q.id));
+    try {
+      const { data } = await api.POST("/api/projects/{id}/instruments/taken", {
+        params: { path: { id: project.id } },
+        body: { pointId: point.id, names: wanted.flatMap((q) => q.reading ?? []) },
+      });
+      const found = wanted.flatMap((q) => {
+        const r = data?.find((x) => x.name === q.reading);
+        return r && r.value !== null
+          ? [[q.id, { number: r.number, value: r.value, instrument: r.instrument, simulated: r.simulated }] as const]
+          : [];
+      });
+      entry.setProblem(found.length === wanted.length ? undefined : "Not every reading could be taken just now.");
+      setTaken((before) => ({ ...before, ...Object.fromEntries(found) }));
+    } catch {
+      entry.setProblem("The server does not answer: nothing was taken.");
+    }
+  };
+  const save = async (wantsDone?: boolean) => {
+    // Seen and measured: what was measured speaks.
+    const done = wantsDone === true && hasValues ? undefined : wantsDone;
+    const values = done !== undefined ? { values: {} } : readValues(step, typed, units, taken);
     const points = readRun(run);
     if ("problem" in values || "problem" in points) {
       entry.setProblem("problem" in values ? values.problem : "problem" in points ? points.problem : undefined);
@@ -41,7 +79,9 @@ export function StepPanel({
       pointId: point.id,
       stepId: step.id,
       values: values.values,
-      run: done === false ? [] : points.run,
+      taken: done !== undefined ? {} : Object.fromEntries(Object.entries(taken).map(([q, t]) => [q, t.number])),
+      runNumber: done === false ? null : (runNumber ?? null),
+      run: done === false || runNumber !== undefined ? [] : points.run,
       note: about.note.trim(),
       instrument: about.instrument.trim(),
       calibrated: about.calibrated === "" ? null : about.calibrated,
@@ -51,7 +91,9 @@ export function StepPanel({
     });
     if (isMade) {
       setTyped({});
+      setTaken({});
       setRun("");
+      setRunNumber(undefined);
       setAbout((before) => ({ ...before, note: "" }));
       setCorrects(undefined);
     }
@@ -94,56 +136,42 @@ export function StepPanel({
               <b>Suspect first:</b> {step.suspect}.
             </p>
           )}
+          {readings.data && isOn && <StandInStrip pointId={point.id} step={step} found={readings.data} />}
           <form
-            className="mt-2 max-w-3xl"
+            className={`mt-2 ${byName ? "max-w-5xl" : "max-w-3xl"}`}
             aria-label={`Entry of ${step.title}`}
             onSubmit={(e) => {
               e.preventDefault();
               void save(isSeen ? true : undefined);
             }}
           >
-            {!isSeen && (
-              <table className="table">
-                <thead>
-                  <tr>
-                    <th>measured</th>
-                    <th className="num">value</th>
-                    <th>unit</th>
-                    <th>expected</th>
-                    <th>from</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {step.quantities.map((q) => (
-                    <tr key={q.id}>
-                      <td>
-                        <label htmlFor={`${id}-${q.id}`}>{q.name}</label>
-                        {!q.isNeeded && <span className="text-soft"> (may be left out)</span>}
-                      </td>
-                      <td className="num">
-                        <input
-                          id={`${id}-${q.id}`}
-                          className="entry w-24 text-right font-mono"
-                          inputMode="decimal"
-                          autoComplete="off"
-                          value={typed[q.id] ?? ""}
-                          onChange={(e) => {
-                            const text = e.target.value;
-                            setTyped((before) => ({ ...before, [q.id]: text }));
-                          }}
-                        />
-                      </td>
-                      <td>{units.unit(q.unit, usUnitOf(q.id))}</td>
-                      <td className="whitespace-nowrap font-mono text-[12px]">{expectedOf(q, units)}</td>
-                      <td className="text-[12px] text-soft">
-                        {units.sentence([q.numbers, q.source].filter((t) => t !== "").join("; "))}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
+            {step.quantities.length > 0 && (
+              <QuantityTable
+                step={step}
+                typed={typed}
+                taken={taken}
+                readings={byName}
+                onType={(q, text) => {
+                  setTyped((before) => ({ ...before, [q]: text }));
+                  setTaken((before) => without(before, q));
+                }}
+                onTake={(ids) => void take(ids)}
+              />
             )}
-            {step.runUnit !== "" && (
+            {byName && empty.length > 1 && (
+              <button type="button" className="button mt-2" onClick={() => void take(empty)}>
+                Take all readings
+              </button>
+            )}
+            {step.runReading !== null && byName && (
+              <RunRecording
+                pointId={point.id}
+                step={step}
+                lastAgeS={byName.get(step.runReading)?.ageS}
+                onUse={setRunNumber}
+              />
+            )}
+            {step.runUnit !== "" && runNumber === undefined && (
               <label className="mt-2 block">
                 <span className="text-soft">Run: time in s and value in {step.runUnit} a line, pasted or typed</span>
                 <textarea

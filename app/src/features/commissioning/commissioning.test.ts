@@ -13,6 +13,7 @@ const quantity = (id: string, unit: string, more: Partial<SiteStep["quantities"]
   isNeeded: true,
   numbers: "",
   source: "",
+  reading: null,
   ...more,
 });
 const step = (more: Partial<SiteStep>): SiteStep => ({
@@ -24,6 +25,8 @@ const step = (more: Partial<SiteStep>): SiteStep => ({
   suspect: "",
   quantities: [],
   runUnit: "",
+  runReading: null,
+  orders: [],
   standing: "open",
   why: [],
   entryNumber: null,

@@ -49,9 +49,13 @@ export function readValues(
   step: SiteStep,
   typed: Readonly<Record<string, string>>,
   units: Units,
+  taken: Readonly<Record<string, unknown>> = {},
 ): { readonly values: Record<string, number> } | { readonly problem: string } {
   const values: Record<string, number> = {};
   for (const quantity of step.quantities) {
+    if (taken[quantity.id] !== undefined) {
+      continue;
+    }
     const text = typed[quantity.id]?.trim() ?? "";
     if (text === "") {
       if (quantity.isNeeded) {

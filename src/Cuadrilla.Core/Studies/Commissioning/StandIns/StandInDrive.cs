@@ -235,7 +235,8 @@ public sealed class StandInDrive
     private void Move(double step)
     {
         TimeS += step;
-        var warming = step * (IsFed && Found.StartS is not null || TimeS - offAtS > CoolsSlowlyS ? Settings.HeatingTimes : 1);
+        var isFast = IsFed ? Found.StartS is not null : TimeS - offAtS > CoolsSlowlyS;
+        var warming = step * (isFast ? Settings.HeatingTimes : 1);
         HeatTimeS += warming;
         switch (State)
         {

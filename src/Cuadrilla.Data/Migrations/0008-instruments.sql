@@ -22,3 +22,14 @@ CREATE TABLE site_run_point (
     PRIMARY KEY (project_id, number, time_s),
     FOREIGN KEY (project_id, number) REFERENCES site_run (project_id, number)
 ) STRICT, WITHOUT ROWID;
+
+-- A plant that an exercise happens in: what is hidden there is known by the exercise alone.
+CREATE TABLE training (
+    project_id  TEXT NOT NULL PRIMARY KEY REFERENCES project (id),
+    exercise    TEXT NOT NULL,
+    who         TEXT NOT NULL CHECK (length(who) BETWEEN 1 AND 60),
+    started_utc TEXT NOT NULL,
+    decision    TEXT,
+    points      INTEGER,
+    decided_utc TEXT
+) STRICT, WITHOUT ROWID;
