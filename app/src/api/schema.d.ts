@@ -5415,6 +5415,20 @@ export interface components {
             /** Format: double */
             cancelledA: number;
         };
+        OutcomeDocument: {
+            decision: components["schemas"]["HiddenFault"];
+            fault: components["schemas"]["HiddenFault"];
+            word: string;
+            /** Format: int32 */
+            points: number;
+            told: string;
+            cost: string;
+            shortest: string[];
+            hadEvidence: null | boolean;
+            wasDeadFirst: null | boolean;
+            /** Format: int32 */
+            taken: null | number;
+        };
         /** @enum {unknown} */
         OutputFilter: "none" | "dv-dt" | "sine";
         OutputFilterItem: {
@@ -8817,6 +8831,10 @@ export interface components {
             exercises: components["schemas"]["ExerciseDocument"][];
             faults: components["schemas"]["FaultDocument"][];
             done: components["schemas"]["DoneDocument"][];
+        };
+        TrainingSessionDocument: {
+            exercise: null | components["schemas"]["ExerciseDocument"];
+            outcome: null | components["schemas"]["OutcomeDocument"];
         };
         Transformer: {
             /**
@@ -16635,7 +16653,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionDocument"];
+                    "application/json": components["schemas"]["TrainingSessionDocument"];
                 };
             };
             /** @description Unauthorized */
@@ -16706,7 +16724,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionDocument"];
+                    "application/json": components["schemas"]["TrainingSessionDocument"];
                 };
             };
             /** @description Bad Request */

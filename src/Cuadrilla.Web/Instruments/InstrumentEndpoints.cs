@@ -25,6 +25,7 @@ internal static class InstrumentEndpoints
     private const double MostTimes = 60;
     private const int MostTaken = 50;
     private const int MostProcesses = 4;
+    private static readonly TimeSpan Silent = TimeSpan.FromSeconds(5);
 
     public static void MapInstruments(this IEndpointRouteBuilder app)
     {
@@ -134,7 +135,8 @@ internal static class InstrumentEndpoints
             return Problems.NotFound("There is no such drive point.");
         }
 
-        if (room.ProcessOf(id) is not { IsRunning: true } || room.StatusOf(id, point.Id) is null)
+        // Whoever started it: what counts is that a simulated drive speaks now.
+        if (room.StatusOf(id, point.Id) is not { } said || clock.GetUtcNow() - said.At > Silent)
         {
             return Problems.Of("no-stand-in", "Refused", StatusCodes.Status409Conflict,
                 "No stand-in of this drive point runs. Orders go to simulated drives alone, never to a real one.", []);

@@ -33,7 +33,7 @@ internal sealed record BegunDocument(string ProjectId, string PointId);
 internal sealed record DecideRequest(string Who, HiddenFault Fault);
 
 /// <summary>The exercise of a plant; null where none happens in it.</summary>
-internal sealed record SessionDocument(ExerciseDocument? Exercise, OutcomeDocument? Outcome);
+internal sealed record TrainingSessionDocument(ExerciseDocument? Exercise, OutcomeDocument? Outcome);
 
 /// <summary>What came of a decision.</summary>
 /// <param name="Decision">What was decided.</param>

@@ -38,9 +38,9 @@ internal static class TrainingEndpoints
         var group = app.MapGroup("/api/projects/{id}/training").WithTags("Training");
         group.MapGet("/", (string id, ProjectStore projects, TrainingStore store) =>
                 projects.Find(id) is null ? ProjectEndpoints.Unknown() : Results.Ok(Session(store.Find(id), null)))
-            .WithName("getExercise").Produces<SessionDocument>();
+            .WithName("getExercise").Produces<TrainingSessionDocument>();
         group.MapPost("/decision", DecideAsync).WithName("decideExercise").For(AccountRole.Engineer)
-            .Accepts<DecideRequest>("application/json").Produces<SessionDocument>();
+            .Accepts<DecideRequest>("application/json").Produces<TrainingSessionDocument>();
     }
 
     /// <summary>What is hidden in a plant; nothing in one that no exercise happens in.</summary>
@@ -103,15 +103,15 @@ internal static class TrainingEndpoints
             .Select(e => new TrainedStep(e.StepId, phases[e.StepId], e.Verdict == nameof(Verdict.Fails)))], decision);
     }
 
-    private static SessionDocument Session(StoredTraining? stored, ExerciseScore? score)
+    private static TrainingSessionDocument Session(StoredTraining? stored, ExerciseScore? score)
     {
         if (stored is null || Exercises.Named(stored.Exercise) is not { } exercise)
         {
-            return new SessionDocument(null, null);
+            return new TrainingSessionDocument(null, null);
         }
 
         // What is hidden is told once it is decided, and not before.
-        return new SessionDocument(ExerciseDocument.Of(exercise), stored.Decision is null ? null : new OutcomeDocument(
+        return new TrainingSessionDocument(ExerciseDocument.Of(exercise), stored.Decision is null ? null : new OutcomeDocument(
             Enum.Parse<HiddenFault>(stored.Decision), exercise.Fault, HiddenFaults.Word(exercise.Fault), (int)(stored.Points ?? 0),
             exercise.Told, exercise.Cost, exercise.Shortest, score?.HasEvidence, score?.WasDeadFirst, score?.Taken));
     }

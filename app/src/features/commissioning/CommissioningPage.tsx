@@ -1,6 +1,7 @@
 import { useSearchParams } from "react-router";
 import { api, type SiteProgress } from "../../api/client";
 import { useProject } from "../../project/ProjectContext";
+import { ExerciseBar } from "../training/ExerciseBar";
 import type { Selection } from "../board/selection";
 import { useLab } from "../lineups/useLab";
 import { InstrumentsPart } from "./instruments/InstrumentsPart";
@@ -49,6 +50,7 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
           ))}
         </nav>
       </div>
+      <ExerciseBar />
       {!point ? (
         <p className="mt-3 text-soft">There is no drive point yet: add one on the board.</p>
       ) : part === "log" ? (

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { api } from "../../api/client";
 import { Empty, Failed, Loading } from "../../components/States";
 import { may, useSession } from "../../project/session";
+import { ExerciseList } from "../training/ExerciseList";
 import { AccountButton } from "../accounts/AccountButton";
 import { ImportPlant } from "./ImportPlant";
 import { NewPlant } from "./NewPlant";
@@ -65,6 +66,7 @@ export function StartPage() {
             <>
               <NewPlant plants={open ?? []} />
               <ImportPlant />
+              <ExerciseList />
             </>
           ) : (
             <p className="text-soft">Your account reads and calculates; plants are begun by engineers.</p>
