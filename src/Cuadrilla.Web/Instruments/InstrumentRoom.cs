@@ -114,7 +114,6 @@ internal sealed class InstrumentRoom(IOptions<ServerOptions> options, TimeProvid
     {
         await OpenAsync();
         await StopStandInsAsync(job.Plant);
-        Board.Forget(job.Plant);
         processes[job.Plant] = StandInProcess.Start(job with { Broker = Link.Broker }, edit, clock);
     }
 
@@ -131,6 +130,8 @@ internal sealed class InstrumentRoom(IOptions<ServerOptions> options, TimeProvid
         {
             statuses.TryRemove(key, out _);
         }
+
+        Board.Forget(plant);
     }
 
     /// <summary>Sends an order to the stand-in of a drive point; never to anything else.</summary>

@@ -57,7 +57,7 @@ export function QuantityTable({
                   value={held ? said(q, held.value) : (typed[q.id] ?? "")}
                   onChange={(e) => onType(q.id, e.target.value)}
                 />
-                {held && <div className="text-[12px] text-soft">taken{held.simulated && ", simulated"}</div>}
+                {held && <div className="font-sans text-[12px] text-soft">taken{held.simulated && ", simulated"}</div>}
               </td>
               <td>{units.unit(q.unit, usUnitOf(q.id))}</td>
               {readings && (

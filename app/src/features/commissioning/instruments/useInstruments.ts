@@ -44,7 +44,11 @@ export function useAnswered() {
   const { project } = useProject();
   const client = useQueryClient();
   return {
-    instruments: (answer: InstrumentsAnswer) => client.setQueryData(["instruments", project.id], answer),
+    instruments: (answer: InstrumentsAnswer) => {
+      client.setQueryData(["instruments", project.id], answer);
+      // What was read of stand-ins that were stopped or started anew counts no more.
+      client.removeQueries({ queryKey: ["readings", project.id] });
+    },
     readings: (answer: PointReadings) => client.setQueryData(["readings", project.id, answer.pointId], answer),
   };
 }
