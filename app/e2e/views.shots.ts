@@ -82,7 +82,7 @@ test("screenshots of the main views", async ({ page, request }) => {
   for (const seen of ["visual", "clean", "tight", "wiring", "links"]) {
     await entry(seen, { done: true });
   }
-  await entry("cable", { values: { metres: 46 } });
+  await entry("cable", { values: { metres: 96 } });
   await entry("earth", { values: { ohm: 0.06 }, instrument: "milliohmmeter 25 A" });
   await entry("insulation", {
     values: { megohm: 240, winding: 19 },
@@ -90,13 +90,17 @@ test("screenshots of the main views", async ({ page, request }) => {
     calibrated: "2026-03-02",
   });
   await entry("resistances", {
-    values: { uv: 0.0412, vw: 0.0479, wu: 0.0477 },
+    values: { uv: 0.0996, vw: 0.1158, wu: 0.1155 },
     instrument: "micro-ohmmeter",
     calibrated: "2026-06-11",
   });
+  // Beside what was found, what the simulated instruments read.
+  await request.post(`/api/projects/${water}/instruments/stand-ins`, { data: { seed: 7, times: 1 } });
   await open(page, water, "/commissioning?point=rw-1&step=resistances");
   await expect(page.getByText("Suspect first")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Take all readings" })).toBeVisible({ timeout: 60_000 });
   await shoot("commissioning");
+  await request.post(`/api/projects/${water}/instruments/stand-ins/stop`, { data: {} });
   await open(page, water, "/list");
   await page.getByLabel("Group by").selectOption("lineup");
   await shoot("list");

@@ -1,6 +1,7 @@
 // Third-party notices from bills of materials: node scripts/notices.mjs APP.json SERVER.json … > NOTICES.md
 // Ends with 1 where a package has a licence that nobody has agreed to yet.
 import { existsSync, readdirSync, readFileSync } from "node:fs";
+import { homedir } from "node:os";
 import { join } from "node:path";
 
 const agreed = new Set(["0BSD", "Apache-2.0", "BSD-2-Clause", "BSD-3-Clause", "ISC", "MIT", "MS-PL", "OFL-1.1"]);
@@ -20,7 +21,22 @@ const places = new Map(
 
 /** Licences of a component; "A OR B" is fulfilled by one, "A AND B" by all. */
 function licences(component) {
-  return (component.licenses ?? []).map((l) => l.license?.id ?? l.license?.name ?? l.expression ?? "").filter(Boolean);
+  const stated = (component.licenses ?? [])
+    .map((l) => l.license?.id ?? l.license?.name ?? l.expression ?? "")
+    .filter(Boolean);
+  return stated.length > 0 ? stated : licencesOfFile(component);
+}
+
+/** A NuGet package that names no licence by its key brings its text: that of MIT is known by its first permission. */
+function licencesOfFile(component) {
+  if (!component.purl?.startsWith("pkg:nuget/")) {
+    return [];
+  }
+  const packages = process.env.NUGET_PACKAGES ?? join(homedir(), ".nuget", "packages");
+  const path = join(packages, component.name.toLowerCase(), component.version);
+  const file = existsSync(path) ? readdirSync(path).find((f) => /^licen[cs]e/i.test(f)) : undefined;
+  const text = file ? readFileSync(join(path, file), "utf8").replace(/\s+/g, " ") : "";
+  return /MIT License/i.test(text) && text.includes("Permission is hereby granted, free of charge") ? ["MIT"] : [];
 }
 
 function isAgreed(expression) {

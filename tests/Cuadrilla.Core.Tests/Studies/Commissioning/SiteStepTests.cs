@@ -58,6 +58,17 @@ public sealed class SiteStepTests
         Holds("plate", Steps(Demo, "dp-02").Single(s => s.Id == "plate").Quantities.ToDictionary(q => q.Id, q => q.Expected.Value));
         Holds("rotating", new() { ["noLoad"] = expected.NoLoadA });
         Holds("resistances", new() { ["uv"] = 0.1, ["vw"] = 0.101, ["wu"] = 0.1005 });
+
+        // The other link moves the windings by three, not the cable: alike among themselves, and not in order.
+        var (winding, leads) = (2 * expected.StatorOhm(20), 2 * cable);
+        foreach (var there in new[] { (3 * winding) + leads, (winding / 3) + leads })
+        {
+            var judged = Step(Demo, "dp-02", "resistances").Judge(new SiteReading(
+                new Dictionary<string, double> { ["uv"] = there, ["vw"] = there, ["wu"] = there }, [], null));
+            Assert.True(judged.Verdict == Verdict.Fails, judged.Text);
+            Assert.Contains("other link", judged.Text, StringComparison.Ordinal);
+        }
+
         var at = motor.OnLine(50, 400, 200);
         Holds("loaded", new() { ["hz"] = 50, ["volts"] = 400, ["torque"] = 200, ["amps"] = at.CurrentA, ["kw"] = at.InputW / 1e3,
             ["rpm"] = at.SpeedPu * motor.Plate.RatedSpeedRpm });

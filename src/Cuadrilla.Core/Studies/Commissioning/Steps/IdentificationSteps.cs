@@ -15,6 +15,9 @@ internal static class IdentificationSteps
     // Star for delta, or the other way, is three times or a third: half and twice are beyond any tolerance of a plate.
     private const double OtherLinkFactor = 2;
 
+    // Length, section and temperature of a cable together.
+    private const double CablePu = 0.15;
+
     private static readonly SiteAspect[] Chain = [SiteAspect.Plate, SiteAspect.Link, SiteAspect.Filter, SiteAspect.Cable];
 
     public static IEnumerable<SiteStep> Of(StepSource source)
@@ -101,7 +104,7 @@ internal static class IdentificationSteps
 
                 // The two larger ones have a lead in common; the smallest is without it.
                 var lead = "WUV"[Array.IndexOf(all, all.Min())];
-                if (between.IsKnown && !source.IsGroup && (all.Min() > OtherLinkFactor * between.Value || all.Max() * OtherLinkFactor < between.Value))
+                if (expected is not null && !source.IsGroup && IsOtherLink(all, 2 * expected.StatorOhm(20), 2 * cable))
                 {
                     return new(Verdict.Fails, $"{Text.N(all[0])}, {Text.N(all[1])}, {Text.N(all[2])} Ω: all far from "
                         + $"{Text.N(between.Value)} Ω, as with the other link");
@@ -112,6 +115,11 @@ internal static class IdentificationSteps
             },
         };
     }
+
+    // The link moves the windings alone; what the cable may be off by says nothing of it.
+    private static bool IsOtherLink(double[] all, double windingOhm, double cableOhm) =>
+        all.Min() - cableOhm > OtherLinkFactor * windingOhm && all.Min() - windingOhm - cableOhm > CablePu * cableOhm
+        || all.Max() - cableOhm < windingOhm / OtherLinkFactor && windingOhm + cableOhm - all.Max() > CablePu * cableOhm;
 
     private static SiteStep Direction(StepSource source, bool isOnLine) => new()
     {
