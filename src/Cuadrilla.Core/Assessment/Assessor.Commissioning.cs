@@ -6,6 +6,7 @@ using Cuadrilla.Core.Studies.Brakes;
 using Cuadrilla.Core.Studies.Commissioning.Parameters;
 using Cuadrilla.Core.Studies.Commissioning.Steps;
 using Cuadrilla.Core.Studies.Drives;
+using Cuadrilla.Core.Studies.Plants;
 using Cuadrilla.Core.Studies.Stopping;
 
 namespace Cuadrilla.Core.Assessment;
@@ -51,8 +52,16 @@ public sealed partial class Assessor
             Brake = BrakeModel.Of(parameters.Model),
             LineCurrentA = line is null ? null : [.. line.Orders.Take(MostOrders).Select(o => o.Magnitude)],
             ThdiPct = line?.ThdiPct,
+            DemandLimitPct = KeepsTheRecord(plant, whole, point) ? whole.CurrentLimits?.TddPct : null,
         };
     }
+
+    // The record of the coupling is the plant's, not a drive's: it is kept with the one that draws most, where that code is in force.
+    private static bool KeepsTheRecord(PlantSpecification plant, PlantAssessment whole, DrivePoint point) =>
+        whole.Checks.Any(c => c is { Id: "harmonics.pcc-tdd" })
+        && whole.Scenarios.SelectMany(s => s.Drives).Where(d => d.Front is RectifierResult.LineDraw)
+            .MaxBy(d => ((RectifierResult.LineDraw)d.Front).LoadedPhase.Orders[0].Magnitude)?.DrivePointId == point.Id
+        && plant.Pcc.BusId.Length > 0;
 
     private ParameterSource ParametersOf(PlantSpecification plant, DrivePoint point)
     {

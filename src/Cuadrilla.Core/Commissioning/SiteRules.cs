@@ -27,12 +27,17 @@ namespace Cuadrilla.Core.Commissioning;
 /// <param name="RatioPct">Ratio against a counter, ±%.</param>
 /// <param name="OrderPct">Orders of the line current, ±%.</param>
 /// <param name="OrderOfFundamentalPct">Or within this of the fundamental, %.</param>
+/// <param name="ResidualTripMs">Longest trip of a residual-current device, ms.</param>
+/// <param name="ControlLeastV">Least voltage of a 24 V circuit at its far end, V.</param>
+/// <param name="ControlMostV">Largest, V.</param>
+/// <param name="SaliencyPct">Ratio of the inductances of a motor with magnets, ±%.</param>
 public sealed record SiteRules(double EarthOhm, double LongCableM, double CableLengthPct, double SpreadPct, double SpreadTightPct,
     double LeakagePct,
     double BackEmfPct, double MagnetPctPerK, double OffsetDeg, double LoopLeastS, double LoopMostS,
     IReadOnlyList<VibrationZones> VibrationMmPerS, double NoiseStepDb, double LoadedCurrentPct, double LoadedPowerPct, double SlipPct,
     double PowerFactor, double BearingC, double BearingRiseK, double StopPct, double StartTimePct, double BrakePct, double BrakeTestPct,
-    double RatioPct, double OrderPct, double OrderOfFundamentalPct);
+    double RatioPct, double OrderPct, double OrderOfFundamentalPct, double ResidualTripMs, double ControlLeastV, double ControlMostV,
+    double SaliencyPct);
 
 /// <summary>Zone limits of vibration velocity for machines up to a rating, mm/s rms.</summary>
 /// <param name="ToKw">Ratings up to this, kW.</param>

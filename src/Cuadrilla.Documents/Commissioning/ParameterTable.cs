@@ -1,6 +1,8 @@
 using System.Globalization;
 using Cuadrilla.Core.Studies.Commissioning.Parameters;
+using Cuadrilla.Documents.Drawings;
 using Cuadrilla.Documents.Lists;
+using Cuadrilla.Documents.Sheets;
 
 namespace Cuadrilla.Documents.Commissioning;
 
@@ -56,6 +58,28 @@ public static class ParameterTable
             ["changed since issue"] = changed.Contains(r.Id) ? "changed" : string.Empty,
             ["edit"] = edit,
         })).ToList();
+    }
+
+    /// <summary>A sheet on paper: what is set, what the product calls it, a column to write in, the edit it is of.</summary>
+    /// <param name="plant">Name of the plant.</param>
+    /// <param name="name">Tag and name of the drive point.</param>
+    /// <param name="product">Product.</param>
+    /// <param name="rows">Rows of <see cref="Rows"/>.</param>
+    /// <param name="edit">Edit it was made on.</param>
+    /// <param name="date">Date of the print.</param>
+    public static byte[] Pdf(string plant, string name, string product, IReadOnlyList<IReadOnlyDictionary<string, object?>> rows, long edit,
+        DateOnly date)
+    {
+        ArgumentNullException.ThrowIfNull(rows);
+        string Text(IReadOnlyDictionary<string, object?> row, string column) =>
+            Convert.ToString(row[column], CultureInfo.InvariantCulture) is { Length: > 0 } text ? text : "–";
+        string[] columns = ["parameter", "value", "unit", "scaling", "basis", "own number", "own value", AsLeft, "changed since issue"];
+        return DrawingPdf.Write(
+            new DrawingHead("Parameter sheet", name, [plant, product, FormattableString.Invariant($"specification of edit {edit}"),
+                date.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)]),
+            [], [new SheetTable("Parameters", columns, [.. rows.Select(r => (IReadOnlyList<string>)[.. columns.Select(c => Text(r, c))])])],
+            ["What is proposed nobody has decided: confirm it before it is set. The maker's instructions decide what a parameter does.",
+                "Parameters of safety functions are set and proven by the person responsible for them, and are not on this sheet."]);
     }
 
     /// <summary>Value in the product's own scaling; empty without a number of it.</summary>

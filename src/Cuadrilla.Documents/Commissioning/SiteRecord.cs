@@ -33,7 +33,7 @@ public sealed record SiteRecord(string Plant, string Tag, string Name, long Edit
     {
         ["part"] = Word(s.Step.Phase),
         ["step"] = s.Step.Title,
-        ["standing"] = Word(s.Standing),
+        ["standing"] = Word(s.Standing) + (s.Entry is { Simulated: true } ? ", SIMULATED" : string.Empty),
         ["found"] = s.Entry?.Judgement.Text ?? string.Empty,
         ["entry"] = s.Entry?.Number,
         ["remark"] = string.Join("; ", s.Why),

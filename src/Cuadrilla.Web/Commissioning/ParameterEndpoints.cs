@@ -43,6 +43,12 @@ internal static class ParameterEndpoints
                     TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Parameters"] = sheets.Table(head, plant, p) }),
                     Spreadsheet, $"{p.Id}-parameters-{head.Edit}.xlsx")))
             .WithName("exportParametersXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
+        group.MapGet("/{point}.pdf", (string id, string point, ProjectStore projects, ProjectReader reader, ParameterSheets sheets,
+                TimeProvider clock) => SiteEndpoints.OnPoint(id, point, projects, reader, (head, plant, p) => Results.File(
+                    ParameterTable.Pdf(plant.Name, $"{p.Tag}  {p.Name}", sheets.Of(head, plant, p).Product, sheets.Table(head, plant, p),
+                        head.Edit, DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime)),
+                    "application/pdf", $"{p.Id}-parameters-{head.Edit}.pdf")))
+            .WithName("exportParametersPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
         group.MapPost("/{point}/issue", IssueAsync).WithName("issueParameters").For(AccountRole.Engineer)
             .Accepts<IssueRequest>("application/json")
             .Produces<ParameterSheetDocument>();

@@ -40,7 +40,7 @@ internal sealed record EntryDocument(long Number, string AtUtc, string Who, stri
 /// <summary>A step with where it stands.</summary>
 internal sealed record StepDocument(string Id, SitePhase Phase, string Title, string How, string Caution, string Suspect,
     IReadOnlyList<QuantityDocument> Quantities, string RunUnit, string? RunReading, IReadOnlyList<StepOrderDocument> Orders, StepStanding Standing, IReadOnlyList<string> Why, long? EntryNumber,
-    string Verdict, string Result)
+    string Verdict, string Result, bool Simulated)
 {
     public static StepDocument Of(StepState state) => new(state.Step.Id, state.Step.Phase, state.Step.Title, state.Step.How,
         state.Step.Caution, state.Step.Suspect,
@@ -49,7 +49,7 @@ internal sealed record StepDocument(string Id, SitePhase Phase, string Title, st
             StepReadings.Of(state.Step.Id, q.Id)))],
         state.Step.RunUnit, StepReadings.Of(state.Step.Id, StepReadings.RunId),
         [.. StepOrders.Of(state.Step.Id).Select(o => new StepOrderDocument(o.Order, o.FrequencyHz))], state.Standing, state.Why, state.Entry?.Number, state.Entry?.Judgement.Verdict.ToString() ?? string.Empty,
-        state.Entry?.Judgement.Text ?? string.Empty);
+        state.Entry?.Judgement.Text ?? string.Empty, state.Entry is { Simulated: true });
 
     private static double? Finite(double? value) => value is { } v && double.IsFinite(v) ? v : null;
 }
@@ -70,9 +70,10 @@ internal sealed record SitePointDocument(string PointId, long Edit, IReadOnlyLis
 /// <param name="Done">Steps done and in order.</param>
 /// <param name="Wrong">Steps done and not in order.</param>
 /// <param name="Stale">Steps whose basis has changed.</param>
+/// <param name="Simulated">Steps whose entry is from something simulated.</param>
 /// <param name="All">Steps to be done.</param>
 /// <param name="IsSigned">Signed off, and nothing has changed since.</param>
-internal sealed record SiteProgressDocument(string PointId, int Done, int Wrong, int Stale, int All, bool IsSigned);
+internal sealed record SiteProgressDocument(string PointId, int Done, int Wrong, int Stale, int Simulated, int All, bool IsSigned);
 
 /// <summary>An entry to be made.</summary>
 /// <param name="Who">Who makes it, 1 to 60 characters.</param>

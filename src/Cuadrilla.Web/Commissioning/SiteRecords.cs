@@ -35,7 +35,7 @@ internal sealed class SiteRecords(SiteLogStore store, Assessor assessor)
             var states = States(source, stored).Where(s => s.Standing != StepStanding.Forbidden).ToList();
             int Count(StepStanding standing) => states.Count(s => s.Standing == standing);
             return new SiteProgressDocument(point.Id, Count(StepStanding.Done), Count(StepStanding.Wrong), Count(StepStanding.Stale),
-                states.Count,
+                states.Count(s => s.Entry is { Simulated: true }), states.Count,
                 Signed(source, stored) is not null);
         })];
     }

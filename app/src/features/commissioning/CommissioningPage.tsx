@@ -69,7 +69,9 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
                   className={`flex w-full items-center gap-1.5 border-b border-rule px-1 py-0.5 text-left hover:bg-plum-wash ${p.id === point.id ? "bg-plum-wash font-semibold" : ""}`}
                   aria-pressed={p.id === point.id}
                   title={
-                    found ? `${found.done} of ${found.all} done, ${found.wrong} wrong, ${found.stale} stale` : p.name
+                    found
+                      ? `${found.done} of ${found.all} done, ${found.wrong} wrong, ${found.stale} stale${found.simulated > 0 ? `, ${found.simulated} simulated` : ""}`
+                      : p.name
                   }
                   onClick={() => set({ point: p.id, step: "" })}
                 >

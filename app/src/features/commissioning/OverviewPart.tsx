@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { api, type DrivePoint, type ParameterOverview } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
-import { useUnits } from "../../fields/useUnits";
+import { useUnits, type Units } from "../../fields/useUnits";
 import { useLab } from "../lineups/useLab";
+import { usUnitOf } from "./commissioning";
 
 /** Each parameter over all drive points: what is set alike and what is not. */
 export function OverviewPart({
@@ -73,7 +74,7 @@ export function OverviewPart({
                         : "min-w-28 max-w-36 text-right text-[12px]"
                     }
                   >
-                    {p.id in row.values ? units.sentence(row.values[p.id] || "–") : ""}
+                    {p.id in row.values ? shownIn(row, row.values[p.id] || "–", units) : ""}
                   </td>
                 ))}
               </tr>
@@ -83,4 +84,11 @@ export function OverviewPart({
       </div>
     </div>
   );
+}
+
+/** A value in the project's units; power at a shaft is in hp where those are American. */
+function shownIn(row: ParameterOverview, value: string, units: Units): string {
+  const us = usUnitOf(row.id);
+  const kilowatts = /^(\d+(?:\.\d+)?) kW$/.exec(value)?.[1];
+  return us && kilowatts ? units.entered(Number(kilowatts), "kW", us) : units.sentence(value);
 }

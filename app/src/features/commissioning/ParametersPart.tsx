@@ -74,6 +74,9 @@ export function ParametersPart({
           {sheet.edit}
         </span>
         <span className="text-soft">
+          <a className="text-plum underline" href={`${base}.pdf`} download>
+            PDF
+          </a>{" "}
           <a className="text-plum underline" href={`${base}.csv`} download>
             CSV
           </a>{" "}

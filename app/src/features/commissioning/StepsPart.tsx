@@ -122,7 +122,10 @@ function StepLine({
       <span className="flex items-center gap-1.5">
         <span className="w-3 shrink-0">{mark && <VerdictMark verdict={mark} size={9} labelled />}</span>
         <span className={`truncate ${isOpen ? "font-semibold" : ""}`}>{step.title}</span>
-        <span className="ml-auto whitespace-nowrap text-[12px] text-soft">{standings[step.standing]}</span>
+        <span className="ml-auto whitespace-nowrap text-[12px] text-soft">
+          {standings[step.standing]}
+          {step.simulated && ", simulated"}
+        </span>
       </span>
       {step.result !== "" && step.standing !== "done" && (
         <span className="block truncate pl-4 text-[12px] text-soft">{units.sentence(step.result)}</span>

@@ -32,6 +32,7 @@ const step = (more: Partial<SiteStep>): SiteStep => ({
   entryNumber: null,
   verdict: "",
   result: "",
+  simulated: false,
   ...more,
 });
 const si = unitsOf("si");

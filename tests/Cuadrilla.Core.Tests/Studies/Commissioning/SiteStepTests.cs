@@ -34,6 +34,50 @@ public sealed class SiteStepTests
         }
     }
 
+    [Theory]
+    [InlineData("dp-02", "insulation", "megohm=10,winding=40", Verdict.Tight, "new dry motor")]
+    [InlineData("dp-02", "insulation", "megohm=25,winding=40", Verdict.Holds, "25 MΩ")]
+    [InlineData("dp-02", "insulation", "megohm=4.9,winding=40", Verdict.Fails, "at least 5")]
+    [InlineData("dp-06", "insulation", "megohm=2,winding=40", Verdict.Holds, "at least 1")]
+    [InlineData("dp-02", "loop", "ohm=0.4", Verdict.Tight, "nothing specified")]
+    [InlineData("dp-02", "loop", "ohm=0.4,tripMs=400", Verdict.Fails, "at most 300")]
+    [InlineData("dp-16", "inductances", "ld=4,lq=4.2", Verdict.Tight, "between the axes")]
+    [InlineData("dp-04", "direction", "rpm=12", Verdict.Holds, "forward")]
+    [InlineData("dp-04", "direction", "rpm=-12", Verdict.Fails, "swapped")]
+    [InlineData("dp-05", "direction", "rpm=12,encoder=-12", Verdict.Fails, "encoder")]
+    public void A_reading_is_held_to_what_is_right_there(string pointId, string stepId, string values, Verdict verdict, string says)
+    {
+        var found = Step(Demo, pointId, stepId).Judge(Reading(values.Split(',').Select(v => v.Split('='))
+            .ToDictionary(v => v[0], v => double.Parse(v[1], System.Globalization.CultureInfo.InvariantCulture))));
+        Assert.Equal(verdict, found.Verdict);
+        Assert.Contains(says, found.Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_coupling_is_recorded_once_with_the_largest_drive_by_the_statistics_of_its_limit()
+    {
+        var water = Cuadrilla.Documents.Demo.DemoPlant.Read(Cuadrilla.Catalogue.ReferenceCatalogue.Data, "tarn-hollow");
+        var kept = water.AllDrivePoints().Where(p => Steps(water, p.Id).Any(s => s.Id == "coupling-week")).ToList();
+        var point = Assert.Single(kept);
+        var step = Step(water, point.Id, "coupling-week");
+        var limit = Source(water, point.Id).DemandLimitPct!.Value;
+        Assert.Equal([limit, 1.5 * limit, 2 * limit], step.Quantities.Take(3).Select(q => q.Window!.Most).ToArray());
+        Assert.Equal(Verdict.Holds, step.Judge(Reading(new() { ["weekly95"] = limit, ["weekly99"] = 1.4 * limit, ["daily99"] = 2 * limit })).Verdict);
+        Assert.Equal(Verdict.Fails,
+            step.Judge(Reading(new() { ["weekly95"] = limit, ["weekly99"] = 1.51 * limit, ["daily99"] = limit })).Verdict);
+        Assert.Single(Demo.AllDrivePoints(), p => Steps(Demo, p.Id).Any(s => s.Id == "coupling-week"));
+    }
+
+    [Fact]
+    public void A_control_circuit_is_measured_at_its_far_end_where_there_are_signals()
+    {
+        var water = Cuadrilla.Documents.Demo.DemoPlant.Read(Cuadrilla.Catalogue.ReferenceCatalogue.Data, "tarn-hollow");
+        var with = water.AllDrivePoints().First(p => Source(water, p.Id).Parameters.Signals is not null);
+        Assert.Equal(Verdict.Fails, Step(water, with.Id, "far-end").Judge(Reading(new() { ["volts"] = 19.8 })).Verdict);
+        Assert.Equal(Verdict.Holds, Step(water, with.Id, "far-end").Judge(Reading(new() { ["volts"] = 22.6 })).Verdict);
+        Assert.DoesNotContain(Steps(Demo, "dp-02"), s => s.Id == "far-end");
+    }
+
     [Fact]
     public void What_must_not_be_done_is_not_offered()
     {
@@ -57,7 +101,8 @@ public sealed class SiteStepTests
         var cable = source.Model.Cable!.Value.Real;
         Holds("plate", Steps(Demo, "dp-02").Single(s => s.Id == "plate").Quantities.ToDictionary(q => q.Id, q => q.Expected.Value));
         Holds("rotating", new() { ["noLoad"] = expected.NoLoadA });
-        Holds("resistances", new() { ["uv"] = 0.1, ["vw"] = 0.101, ["wu"] = 0.1005 });
+        var between = 2 * (expected.StatorOhm(20) + cable);
+        Holds("resistances", new() { ["uv"] = between, ["vw"] = 1.01 * between, ["wu"] = 1.005 * between });
 
         // The other link moves the windings by three, not the cable: alike among themselves, and not in order.
         var (winding, leads) = (2 * expected.StatorOhm(20), 2 * cable);

@@ -32,8 +32,14 @@ internal static class DeadSteps
             Quantities = [Quantity("ohm", "largest resistance", "Ω", 0, SiteWindow.To(source.Rules.Site.EarthOhm), "IEC 60204-1 (verify)")],
             RestsOn = [SiteAspect.Cable],
         };
+        yield return Loop(source);
         yield return Insulation(source);
         yield return Voltage(source);
+        if (source.Parameters.Signals is not null)
+        {
+            yield return FarEnd(source);
+        }
+
         yield return Links(source);
         yield return Protection(source);
     }
@@ -64,11 +70,42 @@ internal static class DeadSteps
         };
     }
 
+    private static SiteStep Loop(StepSource source) => new()
+    {
+        Id = "loop", Phase = SitePhase.BeforePower, Title = "Fault loop and residual-current device",
+        How = "Impedance of the fault loop at the unit's line terminals; where there is a residual-current device, its trip with a "
+            + "smooth direct current too.",
+        Caution = "Live parts: licensed persons only. The test may trip what else hangs on the device.",
+        Suspect = "a long way of the protective conductor, a device that does not see direct current",
+        Quantities =
+        [
+            Quantity("ohm", "loop impedance", "Ω", Given.Unknown, null, "IEC 60364-6; the device's limit decides"),
+            Quantity("tripMs", "trip of the residual-current device", "ms", Given.Unknown, SiteWindow.To(source.Rules.Site.ResidualTripMs),
+                "IEC 60364-4-41 (verify)") with { IsNeeded = false },
+        ],
+        RestsOn = [SiteAspect.Supply, SiteAspect.Protection, SiteAspect.Cable],
+    };
+
+    private static SiteStep FarEnd(StepSource source) => new()
+    {
+        Id = "far-end", Phase = SitePhase.BeforePower, Title = "24 V at the far end",
+        How = "With all coils of the branch on, at the farthest device of this drive point.", Caution = Dead,
+        Suspect = "section of the core, two branches on one supply, a loose terminal",
+        Quantities =
+        [
+            Quantity("volts", "voltage at the farthest device", "V", 24,
+                new SiteWindow(source.Rules.Site.ControlLeastV, source.Rules.Site.ControlMostV, source.Rules.Site.ControlLeastV,
+                    source.Rules.Site.ControlMostV), "IEC 61131-2, 24 V −15/+20 % (verify)"),
+        ],
+        RestsOn = [SiteAspect.Signals],
+    };
+
     private static SiteStep Insulation(StepSource source)
     {
         var cable = source.Point.Cable.LengthM;
         var kind = cable.IsKnown && cable.Value >= source.Rules.Site.LongCableM ? InsulationKind.LongCable : InsulationKind.RandomWound;
         var least = source.Rules.Insulation.LeastMegohm[kind];
+        var ofNew = kind == InsulationKind.RandomWound ? source.Rules.Insulation.LeastMegohm[InsulationKind.NewRandomWound] : least;
         return new()
         {
             Id = "insulation", Phase = SitePhase.BeforePower, Title = "Insulation of motor and cable",
@@ -79,7 +116,8 @@ internal static class DeadSteps
             Quantities =
             [
                 Quantity("megohm", "reading after 1 min", "MΩ", Given.Unknown, null, "IEEE 43",
-                    $"{Text.N(least)} MΩ asked for at 40 °C ({(kind == InsulationKind.LongCable ? "with a long cable" : "random-wound")})"),
+                    $"{Text.N(least)} MΩ asked for at 40 °C ({(kind == InsulationKind.LongCable ? "with a long cable"
+                        : $"random-wound; {Text.N(ofNew)} MΩ where new and dry")})"),
                 Quantity("winding", "winding temperature", "°C", source.Model.Input.Site.AmbientMaxC, null, "thermometer"),
                 Quantity("tenMinutes", "reading after 10 min", "MΩ", Given.Unknown, null, "IEEE 43") with { IsNeeded = false },
             ],
@@ -88,8 +126,10 @@ internal static class DeadSteps
             {
                 var found = source.Rules.Insulation.Judge(kind, reading.Values["megohm"], reading.Values["winding"], 0,
                     reading.Values.TryGetValue("tenMinutes", out var ten) ? ten : null);
-                return new(!found.Holds ? Verdict.Fails : found.IndexHolds == false ? Verdict.Tight : Verdict.Holds,
+                var isDamp = found.Holds && found.At40Megohm < ofNew * (1 - 1e-9);
+                return new(!found.Holds ? Verdict.Fails : isDamp || found.IndexHolds == false ? Verdict.Tight : Verdict.Holds,
                     $"{Text.N(found.At40Megohm)} MΩ at 40 °C, at least {Text.N(found.RequiredMegohm)} MΩ"
+                        + (isDamp ? $"; a new dry motor has {Text.N(ofNew)} MΩ" : string.Empty)
                         + (found.PolarisationIndex is { } index ? $"; polarisation index {Text.N(index, 3)}" : string.Empty));
             },
         };

@@ -59,6 +59,11 @@ internal static class FunctionSteps
         {
             yield return HarmonicStep.Of(source, spectrum);
         }
+
+        if (source.DemandLimitPct is { } limit)
+        {
+            yield return HarmonicStep.Week(source, limit);
+        }
     }
 
     private static SiteStep Start(StepSource source, Starting.StartCase start, double timeS) => new()

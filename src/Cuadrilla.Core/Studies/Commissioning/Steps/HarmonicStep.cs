@@ -47,4 +47,32 @@ internal static class HarmonicStep
             },
         };
     }
+
+    /// <summary>A week at the coupling against the limit of the demand distortion; kept with the plant's largest drive.</summary>
+    public static SiteStep Week(StepSource source, double limitPct)
+    {
+        var factors = source.Rules.Statistics;
+        SiteQuantity Of(string id, string name, double factor) => DeadSteps.Quantity(id, name, "%", Given.Unknown,
+            SiteWindow.To(factor * limitPct), "docs/methods/harmonic-statistics.md",
+            $"{Text.N(factor)} · {Text.N(limitPct)} %, of the demand current");
+        return new()
+        {
+            Id = "coupling-week", Phase = SitePhase.Functions, Title = "Demand distortion at the coupling over a week",
+            How = "Class A instrument of IEC 61000-4-30 at the point of common coupling for a week of usual work; background with the plant "
+                + "off before. The record itself is read and judged on the Harmonics page, measured data.",
+            Caution = "Clamps go on live conductors only by licensed persons.",
+            Suspect = "another state of work than the study's, a bank near an order, what the network brings with it",
+            Quantities =
+            [
+                Of("weekly95", "95th percentile of the week's 10 min values", factors.Weekly95),
+                Of("weekly99", "99th percentile of the week's 10 min values", factors.CurrentWeekly99),
+                Of("daily99", "99th percentile of the worst day's 3 s values", factors.CurrentDaily),
+                DeadSteps.Quantity("background", "background with the plant off", "%", Given.Unknown, null, "the same instrument") with
+                {
+                    IsNeeded = false,
+                },
+            ],
+            RestsOn = [SiteAspect.Supply, SiteAspect.Unit, SiteAspect.Load],
+        };
+    }
 }

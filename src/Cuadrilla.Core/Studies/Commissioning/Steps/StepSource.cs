@@ -41,7 +41,8 @@ public sealed record StepSource
     /// <summary>Distortion of the same, %.</summary>
     public double? ThdiPct { get; init; }
 
-    /// <summary>Limit of the total demand distortion at the coupling, %; null while not known.</summary>
+    /// <summary>Limit of the demand distortion at the coupling, %, where this is the drive point that its record is kept with; null
+    /// otherwise, and while it is not known.</summary>
     public double? DemandLimitPct { get; init; }
 
     /// <summary>The drive point resolved.</summary>
