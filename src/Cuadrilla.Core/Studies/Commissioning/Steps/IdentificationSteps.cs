@@ -12,7 +12,7 @@ internal static class IdentificationSteps
     // Below this nothing is known of a direction.
     private const double LeastRpm = 1;
 
-    // Star for delta, or the other way, is three times or a third; what is expected comes from the losses of the plate and may be off itself.
+    // Star for delta, or the other way, is three times or a third; what is expected comes from the losses of the plate and may be off.
     private const double OtherLinkFactor = 2.4, FarFactor = 1.6;
 
     // Length, section and temperature of a cable together.
@@ -109,16 +109,17 @@ internal static class IdentificationSteps
 
                 // The two larger ones have a lead in common; the smallest is without it.
                 var lead = "WUV"[Array.IndexOf(all, all.Min())];
-                if (expected is not null && !source.IsGroup && IsFar(all, 2 * expected.StatorOhm(20), 2 * cable, FarFactor))
+                var text = $"{Text.N(all[0])}, {Text.N(all[1])}, {Text.N(all[2])} Ω: spread {Text.N(spread, 3)} %, at most "
+                    + Text.N(site.SpreadPct) + (verdict == Verdict.Holds ? string.Empty : $"; the larger ones share lead {lead}");
+                if (expected is null || source.IsGroup || !IsFar(all, 2 * expected.StatorOhm(20), 2 * cable, FarFactor))
                 {
-                    var isOther = IsFar(all, 2 * expected.StatorOhm(20), 2 * cable, OtherLinkFactor);
-                    return new(isOther ? Verdict.Fails : (Verdict)Math.Max((int)Verdict.Tight, (int)verdict),
-                        $"{Text.N(all[0])}, {Text.N(all[1])}, {Text.N(all[2])} Ω: all far from {Text.N(between.Value)} Ω, "
-                            + (isOther ? "as with the other link" : "by the link, or by what the plate says of the losses"));
+                    return new(verdict, text);
                 }
 
-                return new(verdict, $"{Text.N(all[0])}, {Text.N(all[1])}, {Text.N(all[2])} Ω: spread {Text.N(spread, 3)} %, at most "
-                    + Text.N(site.SpreadPct) + (verdict == Verdict.Holds ? string.Empty : $"; the larger ones share lead {lead}"));
+                var isOther = IsFar(all, 2 * expected.StatorOhm(20), 2 * cable, OtherLinkFactor);
+                return new(isOther ? Verdict.Fails : (Verdict)Math.Max((int)Verdict.Tight, (int)verdict), text
+                    + $"; all far from {Text.N(between.Value)} Ω, "
+                    + (isOther ? "as with the other link" : "by the link, or by what the plate says of the losses"));
             },
         };
     }
