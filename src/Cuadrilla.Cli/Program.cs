@@ -148,7 +148,8 @@ internal static class Program
                 Console.Error.WriteLine($"A broker of its own: start the server with --broker mqtt://127.0.0.1:{own.Port} to listen there.");
             }
 
-            return await StandInCommandLine.RunAsync(() => StandInCommandLine.Of(File.ReadAllBytes(file), broker ?? $"mqtt://127.0.0.1:{own!.Port}",
+            return await StandInCommandLine.RunAsync(() => StandInCommandLine.Of(File.ReadAllBytes(file),
+                broker ?? $"mqtt://127.0.0.1:{own!.Port}",
                 at < 0 ? words : [.. words[..at], .. words[Math.Min(at + 2, words.Length)..]]), stop);
         }
 

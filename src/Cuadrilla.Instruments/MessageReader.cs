@@ -77,7 +77,8 @@ public sealed class MessageReader(IReadOnlyList<TopicMap> maps, ReadingBoard boa
             && run.TryGetDouble(out var seconds) && seconds is >= 0 and <= Large ? seconds : null;
 
         // Kept by the broker and without a time of its own: nobody knows how old it is.
-        var isGood = (route.Topic.Quality.Length == 0 || At(root, route.Topic.Quality) is { } quality && route.Topic.Good.Contains(Plain(quality)))
+        var isGood = (route.Topic.Quality.Length == 0
+                || At(root, route.Topic.Quality) is { } quality && route.Topic.Good.Contains(Plain(quality)))
             && !(isRetained && route.Topic.At.Length == 0);
         var isSimulated = route.Map.Simulated || root.ValueKind == JsonValueKind.Object
             && root.TryGetProperty("simulated", out var says) && says.ValueKind != JsonValueKind.False;
@@ -116,7 +117,8 @@ public sealed class MessageReader(IReadOnlyList<TopicMap> maps, ReadingBoard boa
     private static double? Kept(ReadingKind kind, string unit, double value) => unit == kind.Unit ? value
         : UnitTable.Of(kind.Unit).Read(value.ToString("R", CultureInfo.InvariantCulture) + " " + unit);
 
-    private static string Plain(JsonElement element) => element.ValueKind == JsonValueKind.String ? element.GetString()! : element.GetRawText();
+    private static string Plain(JsonElement element) => element.ValueKind == JsonValueKind.String
+        ? element.GetString()! : element.GetRawText();
 
     private static JsonElement? At(JsonElement root, string pointer)
     {
@@ -151,7 +153,8 @@ public sealed class MessageReader(IReadOnlyList<TopicMap> maps, ReadingBoard boa
                 DateTimeStyles.AssumeUniversal | DateTimeStyles.AdjustToUniversal, out at);
         }
 
-        if (element is not { ValueKind: JsonValueKind.Number } number || !number.TryGetDouble(out var since) || !(since is >= 0 and < 2.5e14))
+        if (element is not { ValueKind: JsonValueKind.Number } number || !number.TryGetDouble(out var since)
+            || !(since is >= 0 and < 2.5e14))
         {
             return false;
         }

@@ -116,7 +116,8 @@ public sealed record TopicMap(string Format, int Version, string Name, IReadOnly
     private static IEnumerable<InputProblem> Problems(MappedTopic topic, string at)
     {
         var levels = topic.Topic.Split('/');
-        if (topic.Topic.Length is 0 || Encoding.UTF8.GetByteCount(topic.Topic) > LongestTopic || topic.Topic.IndexOfAny(['+', '#', '\0']) >= 0
+        if (topic.Topic.Length is 0 || Encoding.UTF8.GetByteCount(topic.Topic) > LongestTopic
+            || topic.Topic.IndexOfAny(['+', '#', '\0']) >= 0
             || topic.Topic.StartsWith('$') || levels.Any(l => l.Contains('{') && l is not ("{plant}" or "{point}"))
             || levels.Count(l => l == "{point}") > 1 || levels.Count(l => l == "{plant}") > 1)
         {

@@ -7,7 +7,8 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace Cuadrilla.Web.Tests;
 
-/// <summary>Stand-ins as a process of their own: their readings become entries, marked simulated for ever, and their end loses nothing.</summary>
+/// <summary>Stand-ins as a process of their own: their readings become entries, marked simulated for ever, and their end loses
+/// nothing.</summary>
 public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
 {
     private readonly HttpClient client = host.CreateClient();
@@ -20,7 +21,8 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal("off", (string)(await client.GetFromJsonAsync<JsonObject>(path))!["state"]!);
         await Refused(path + "/orders", new { pointId = "dp-02", order = "start" }, HttpStatusCode.Conflict);
         await Posted(path + "/stand-ins", new { seed = 4, times = 20 });
-        var resistances = await Take(path, "dp-02", ["winding.uv", "winding.vw", "winding.wu", "temperature.winding", "insulation.after1min"]);
+        var resistances = await Take(path, "dp-02", ["winding.uv", "winding.vw", "winding.wu", "temperature.winding",
+            "insulation.after1min"]);
         var log = $"/api/projects/{id}/commissioning";
         await Posted(log + "/entries", new { who = "c", pointId = "dp-02", stepId = "insulation",
             taken = new { megohm = resistances["insulation.after1min"], winding = resistances["temperature.winding"] } });
@@ -32,7 +34,8 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal("Holds", (string)entry["verdict"]!);
 
         // Of another quantity, another drive point, typed beside, or not held: refused, by field.
-        await Refused(log + "/entries", new { who = "c", pointId = "dp-02", stepId = "earth", taken = new { ohm = resistances["winding.uv"] } });
+        await Refused(log + "/entries", new { who = "c", pointId = "dp-02", stepId = "earth",
+            taken = new { ohm = resistances["winding.uv"] } });
         await Refused(log + "/entries", new { who = "c", pointId = "dp-03", stepId = "insulation",
             taken = new { megohm = resistances["insulation.after1min"] }, values = new { winding = 20 } });
         await Refused(log + "/entries", new { who = "c", pointId = "dp-02", stepId = "insulation",
@@ -42,7 +45,8 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
         // It runs by order; while it does its windings can't be measured.
         var running = await Posted(path + "/orders", new { pointId = "dp-02", order = "start", frequencyHz = 20 });
         Assert.Equal("running", (string)running["standIn"]!["state"]!);
-        Assert.Contains("Hz", (string)(await Posted(path + "/orders", new { pointId = "dp-02", order = "start", frequencyHz = 400 }))["standIn"]!["refused"]!,
+        Assert.Contains("Hz", (string)(await Posted(path + "/orders", new { pointId = "dp-02", order = "start",
+            frequencyHz = 400 }))["standIn"]!["refused"]!,
             StringComparison.Ordinal);
         await Until(async () => Reading(await Point(path, "dp-02"), "winding.uv") is { } r && !(bool)r["good"]!);
 
@@ -74,7 +78,8 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
         var before = Points(await Newest(path));
         Assert.True(before >= 4);
         await Until(async () => !(bool)(await client.GetFromJsonAsync<JsonObject>(path))!["standIns"]!["running"]!);
-        Assert.Contains("ended by itself", (string)(await client.GetFromJsonAsync<JsonObject>(path))!["standIns"]!["ended"]!, StringComparison.Ordinal);
+        Assert.Contains("ended by itself", (string)(await client.GetFromJsonAsync<JsonObject>(path))!["standIns"]!["ended"]!,
+            StringComparison.Ordinal);
         var ended = await Posted(path + "/runs/end", new { who = "c", pointId = "dp-02", stepId = "temperature-run" });
         Assert.True(Points(ended) >= before);
         Assert.True((bool)ended["simulated"]!);
@@ -110,7 +115,8 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
         await Refused("/api/projects/none/instruments/stand-ins", new { seed = 1, times = 900 });
     }
 
-    private static JsonNode? Reading(JsonNode point, string name) => point["readings"]!.AsArray().FirstOrDefault(r => (string?)r!["name"] == name);
+    private static JsonNode? Reading(JsonNode point, string name) =>
+        point["readings"]!.AsArray().FirstOrDefault(r => (string?)r!["name"] == name);
 
     private static int Points(JsonNode? run) => run is null ? 0 : run["points"]!.AsArray().Count;
 

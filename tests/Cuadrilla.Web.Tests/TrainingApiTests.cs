@@ -22,7 +22,8 @@ public sealed class TrainingApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal(wanted.PointId, point);
 
         // Nothing that a trainee may ask says what is hidden.
-        foreach (var path in new[] { $"/api/projects/{id}/training", $"/api/projects/{id}", $"/api/projects/{id}/instruments", "/api/training" })
+        foreach (var path in new[] { $"/api/projects/{id}/training", $"/api/projects/{id}", $"/api/projects/{id}/instruments",
+            "/api/training" })
         {
             var text = await client.GetStringAsync(path);
             Assert.DoesNotContain(wanted.Told, text, StringComparison.Ordinal);
@@ -55,7 +56,8 @@ public sealed class TrainingApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal(HttpStatusCode.NotFound, none.StatusCode);
         var demo = await client.ImportDemo();
         Assert.Null((await client.GetFromJsonAsync<JsonObject>($"/api/projects/{demo["id"]}/training"))!["exercise"]);
-        using var decided = await client.PostAsJsonAsync($"/api/projects/{demo["id"]}/training/decision", new { who = "t", fault = "joint" });
+        using var decided = await client.PostAsJsonAsync($"/api/projects/{demo["id"]}/training/decision", new { who = "t",
+            fault = "joint" });
         Assert.Equal(HttpStatusCode.NotFound, decided.StatusCode);
     }
 
@@ -64,7 +66,8 @@ public sealed class TrainingApiTests(WebHost host) : IClassFixture<WebHost>
         for (var i = 0; i < 400; i++)
         {
             using var answer = await client.PostAsJsonAsync($"/api/projects/{id}/instruments/taken", new { pointId = point, names });
-            var taken = (await answer.Content.ReadFromJsonAsync<JsonArray>())!.ToDictionary(r => (string)r!["name"]!, r => (long)r!["number"]!);
+            var taken = (await answer.Content.ReadFromJsonAsync<JsonArray>())!.ToDictionary(r => (string)r!["name"]!,
+                r => (long)r!["number"]!);
             if (taken.Count == names.Length)
             {
                 return taken;

@@ -47,7 +47,8 @@ public sealed class TrainingStore(Database database, TimeProvider clock)
     public StoredTraining? Find(string projectId)
     {
         using var connection = database.Open();
-        return connection.QueryFirstOrDefault<StoredTraining>($"SELECT {Columns} FROM training WHERE project_id = @projectId", new { projectId });
+        return connection.QueryFirstOrDefault<StoredTraining>($"SELECT {Columns} FROM training WHERE project_id = @projectId",
+            new { projectId });
     }
 
     /// <summary>All that were decided, newest first.</summary>

@@ -31,7 +31,10 @@ public static class Exercises
                 DrivePoints = [.. l.DrivePoints.Select(p => p.Id == exercise.PointId && p.Converter is ConverterChoice.SoftStarter soft
                     ? p with
                     {
-                        Converter = soft with { Settings = soft.Settings with { InitialPct = set.InitialPct, CurrentLimitPct = set.LimitPct } },
+                        Converter = soft with
+                        {
+                            Settings = soft.Settings with { InitialPct = set.InitialPct, CurrentLimitPct = set.LimitPct },
+                        },
                     }
                     : p)],
             })],
@@ -41,7 +44,8 @@ public static class Exercises
     private static IReadOnlyList<Exercise> Load()
     {
         var assembly = typeof(Exercises).Assembly;
-        return [.. assembly.GetManifestResourceNames().Where(n => n.EndsWith(Ending, StringComparison.Ordinal)).Order(StringComparer.Ordinal)
+        return [.. assembly.GetManifestResourceNames().Where(n => n.EndsWith(Ending, StringComparison.Ordinal))
+            .Order(StringComparer.Ordinal)
             .Select(name =>
             {
                 using var stream = assembly.GetManifestResourceStream(name)!;

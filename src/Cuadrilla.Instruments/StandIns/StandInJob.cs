@@ -44,7 +44,8 @@ public sealed record StandInRequest(StandInOrder Order, double? FrequencyHz, str
 /// <param name="Quality">Always good: what can't be read has no value.</param>
 /// <param name="Simulated">Always true.</param>
 /// <param name="Values">Values by name of the quantity; null where it can't be read now.</param>
-public sealed record StandInMessage(DateTimeOffset At, double RunS, string Quality, bool Simulated, IReadOnlyDictionary<string, double?> Values);
+public sealed record StandInMessage(DateTimeOffset At, double RunS, string Quality, bool Simulated,
+    IReadOnlyDictionary<string, double?> Values);
 
 /// <summary>What a process says of itself.</summary>
 /// <param name="Online">It runs.</param>

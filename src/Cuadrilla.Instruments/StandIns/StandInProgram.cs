@@ -44,7 +44,8 @@ public sealed class StandInProgram
 
         if (!(job.Times is >= 1 and <= MostTimes))
         {
-            throw new InputException(InputProblem.Of("/times", "Times", job.Times.ToString(CultureInfo.InvariantCulture), $"1 to {MostTimes}"));
+            throw new InputException(InputProblem.Of("/times", "Times", job.Times.ToString(CultureInfo.InvariantCulture),
+                $"1 to {MostTimes}"));
         }
 
         if (job.Plant.Length is 0 or > 60 || job.Plant.IndexOfAny(['/', '+', '#', '\0']) >= 0)
@@ -55,7 +56,8 @@ public sealed class StandInProgram
         var data = ReferenceCatalogue.Data;
         var plant = ProjectFile.ReadWhole(JsonSerializer.SerializeToUtf8Bytes(job.Project), data).Specification;
         var assessor = new Assessor(data);
-        drives = [.. plant.AllDrivePoints().Where(p => job.Points.Count == 0 || job.Points.Contains(p.Id)).Select(p => Made(assessor, plant, p))
+        drives = [.. plant.AllDrivePoints().Where(p => job.Points.Count == 0 || job.Points.Contains(p.Id))
+            .Select(p => Made(assessor, plant, p))
             .OfType<StandInDrive>()];
         if (job.Faults.Keys.FirstOrDefault(f => drives.All(d => d.PointId != f)) is { } strange)
         {
@@ -185,7 +187,8 @@ public sealed class StandInProgram
     {
         var at = DateTimeOffset.UtcNow;
         var (key, refused) = answers.GetValueOrDefault(drive.PointId, (string.Empty, string.Empty));
-        await link.PublishAsync(StandInTopics.State(job.Plant, drive.PointId), Json(new StandInStatus(at, drive.State, drive.Trip, drive.IsCoupled,
+        await link.PublishAsync(StandInTopics.State(job.Plant, drive.PointId), Json(new StandInStatus(at, drive.State, drive.Trip,
+            drive.IsCoupled,
             Math.Round(drive.FrequencyHz, 3), Math.Round(drive.SpeedRpm, 1), key, refused)));
         if (!withInstruments)
         {

@@ -40,7 +40,8 @@ internal static class ParameterEndpoints
             .WithName("exportParametersCsv").Produces<Stream>(StatusCodes.Status200OK, "text/csv");
         group.MapGet("/{point}.xlsx", (string id, string point, ProjectStore projects, ProjectReader reader, ParameterSheets sheets) =>
                 SiteEndpoints.OnPoint(id, point, projects, reader, (head, plant, p) => Results.File(
-                    TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string, object?>>> { ["Parameters"] = sheets.Table(head, plant, p) }),
+                    TableFiles.Xlsx(new Dictionary<string, IReadOnlyList<IReadOnlyDictionary<string,
+                        object?>>> { ["Parameters"] = sheets.Table(head, plant, p) }),
                     Spreadsheet, $"{p.Id}-parameters-{head.Edit}.xlsx")))
             .WithName("exportParametersXlsx").Produces<Stream>(StatusCodes.Status200OK, Spreadsheet);
         group.MapGet("/{point}.pdf", (string id, string point, ProjectStore projects, ProjectReader reader, ParameterSheets sheets,

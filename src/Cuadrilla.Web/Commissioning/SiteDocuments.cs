@@ -39,7 +39,8 @@ internal sealed record EntryDocument(long Number, string AtUtc, string Who, stri
 
 /// <summary>A step with where it stands.</summary>
 internal sealed record StepDocument(string Id, SitePhase Phase, string Title, string How, string Caution, string Suspect,
-    IReadOnlyList<QuantityDocument> Quantities, string RunUnit, string? RunReading, IReadOnlyList<StepOrderDocument> Orders, StepStanding Standing, IReadOnlyList<string> Why, long? EntryNumber,
+    IReadOnlyList<QuantityDocument> Quantities, string RunUnit, string? RunReading, IReadOnlyList<StepOrderDocument> Orders,
+        StepStanding Standing, IReadOnlyList<string> Why, long? EntryNumber,
     string Verdict, string Result, bool Simulated)
 {
     public static StepDocument Of(StepState state) => new(state.Step.Id, state.Step.Phase, state.Step.Title, state.Step.How,
@@ -48,7 +49,8 @@ internal sealed record StepDocument(string Id, SitePhase Phase, string Title, st
             Finite(q.Window?.Least), Finite(q.Window?.Most), q.IsNeeded, q.Reason.WithNumbers, q.Reason.Source,
             StepReadings.Of(state.Step.Id, q.Id)))],
         state.Step.RunUnit, StepReadings.Of(state.Step.Id, StepReadings.RunId),
-        [.. StepOrders.Of(state.Step.Id).Select(o => new StepOrderDocument(o.Order, o.FrequencyHz))], state.Standing, state.Why, state.Entry?.Number, state.Entry?.Judgement.Verdict.ToString() ?? string.Empty,
+        [.. StepOrders.Of(state.Step.Id).Select(o => new StepOrderDocument(o.Order, o.FrequencyHz))], state.Standing, state.Why,
+            state.Entry?.Number, state.Entry?.Judgement.Verdict.ToString() ?? string.Empty,
         state.Entry?.Judgement.Text ?? string.Empty, state.Entry is { Simulated: true });
 
     private static double? Finite(double? value) => value is { } v && double.IsFinite(v) ? v : null;

@@ -126,7 +126,8 @@ internal static class SiteEntryMaking
             throw Refused("/openPoints", "Open point", $"'{strange}'", "steps that are not done");
         }
 
-        var rests = SimulatedOf(states) is > 0 and var count ? $"; rests on {count} simulated entries: an exercise, no proof" : string.Empty;
+        var rests = SimulatedOf(states) is > 0 and var count
+            ? $"; rests on {count} simulated entries: an exercise, no proof" : string.Empty;
         return open.OpenIds.Count == 0
             ? new(rests.Length > 0 ? Verdict.Tight : Verdict.Holds, "signed off, nothing open" + rests)
             : new(Verdict.Tight, "signed off with open points: "

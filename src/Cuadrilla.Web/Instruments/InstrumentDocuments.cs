@@ -50,7 +50,8 @@ internal sealed record StandInsDocument(bool Running, string Ended, int Seed, do
 /// <param name="Simulated">It is simulated.</param>
 /// <param name="Instrument">Instrument.</param>
 /// <param name="Map">Map it came by.</param>
-internal sealed record ReadingDocument(string Name, string What, string Unit, double? Value, long Number, double AgeS, bool Good, string Why,
+internal sealed record ReadingDocument(string Name, string What, string Unit, double? Value, long Number, double AgeS, bool Good,
+    string Why,
     bool Simulated, string Instrument, string Map)
 {
     // Older than this nobody may take for the state of now; slower gateways publish every few seconds.
@@ -71,7 +72,8 @@ internal sealed record ReadingDocument(string Name, string What, string Unit, do
 /// <param name="Readings">Newest readings.</param>
 /// <param name="StandIn">What its stand-in does; null without.</param>
 /// <param name="StandInAgeS">Age of that, s.</param>
-internal sealed record PointReadingsDocument(string PointId, IReadOnlyList<ReadingDocument> Readings, StandInStatus? StandIn, double? StandInAgeS);
+internal sealed record PointReadingsDocument(string PointId, IReadOnlyList<ReadingDocument> Readings, StandInStatus? StandIn,
+    double? StandInAgeS);
 
 /// <summary>A run, recorded or being recorded.</summary>
 /// <param name="Number">Its number.</param>
@@ -82,7 +84,8 @@ internal sealed record PointReadingsDocument(string PointId, IReadOnlyList<Readi
 /// <param name="Simulated">A point of it is simulated.</param>
 /// <param name="Instrument">Instrument.</param>
 /// <param name="Points">Its points.</param>
-internal sealed record RunDocument(long Number, string Reading, string StartedUtc, bool Recording, string Ended, bool Simulated, string Instrument,
+internal sealed record RunDocument(long Number, string Reading, string StartedUtc, bool Recording, string Ended, bool Simulated,
+    string Instrument,
     IReadOnlyList<RunPoint> Points)
 {
     public static RunDocument Of(StoredRun run, SiteRunStore store) => new(run.Number, run.Reading, run.StartedUtc, run.Ended.Length == 0,

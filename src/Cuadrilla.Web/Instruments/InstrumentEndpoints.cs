@@ -34,7 +34,8 @@ internal static class InstrumentEndpoints
                 projects.Find(id) is null ? ProjectEndpoints.Unknown() : Results.Ok(Document(id, room)))
             .WithName("getInstruments").Produces<InstrumentsDocument>();
         group.MapGet("/points/{point}", (string id, string point, ProjectStore projects, ProjectReader reader, InstrumentRoom room,
-                TimeProvider clock) => SiteEndpoints.OnPoint(id, point, projects, reader, (_, _, p) => Results.Ok(Readings(id, p, room, clock))))
+                TimeProvider clock) => SiteEndpoints.OnPoint(id, point, projects, reader,
+                    (_, _, p) => Results.Ok(Readings(id, p, room, clock))))
             .WithName("getReadings").Produces<PointReadingsDocument>();
         group.MapPost("/stand-ins", StartAsync).WithName("startStandIns").For(AccountRole.Engineer)
             .Accepts<StartStandInsRequest>("application/json").Produces<InstrumentsDocument>();
@@ -96,7 +97,8 @@ internal static class InstrumentEndpoints
 
         if (!(wanted.Times is >= 1 and <= MostTimes))
         {
-            throw new InputException(InputProblem.Of("/times", "Times", wanted.Times.ToString(CultureInfo.InvariantCulture), $"1 to {MostTimes}"));
+            throw new InputException(InputProblem.Of("/times", "Times", wanted.Times.ToString(CultureInfo.InvariantCulture),
+                $"1 to {MostTimes}"));
         }
 
         if (projects.Find(id) is not { } head)
@@ -122,7 +124,8 @@ internal static class InstrumentEndpoints
         var wanted = await RequestBody.ReadAsync<OrderStandInRequest>(request);
         if (wanted.FrequencyHz is { } hz && !(Math.Abs(hz) <= 1000))
         {
-            throw new InputException(InputProblem.Of("/frequencyHz", "Frequency", hz.ToString(CultureInfo.InvariantCulture), "−1000 to 1000 Hz"));
+            throw new InputException(InputProblem.Of("/frequencyHz", "Frequency", hz.ToString(CultureInfo.InvariantCulture),
+                "−1000 to 1000 Hz"));
         }
 
         if (projects.Find(id) is not { } head)

@@ -5,7 +5,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Cuadrilla.Web.Instruments;
 
-/// <summary>Records runs: every second the points that came are stored. A run that lasted when the server went down goes on with it.</summary>
+/// <summary>Records runs: every second the points that came are stored. A run that lasted when the server went down goes on with
+/// it.</summary>
 internal sealed class RunRecorder(InstrumentRoom room, SiteRunStore store, ILogger<RunRecorder> log) : IHostedService, IDisposable
 {
     private const int MostPoints = 9_000;
@@ -130,7 +131,8 @@ internal sealed class RunRecorder(InstrumentRoom room, SiteRunStore store, ILogg
         public void Hear(InstrumentReading reading)
         {
             if (reading.Kind.Name != run.Reading || reading.Value is not { } value || !reading.IsGood
-                || (reading.Plant.Length > 0 && reading.Plant != run.ProjectId) || !(reading.Point == run.PointId || reading.Point == run.Tag))
+                || (reading.Plant.Length > 0 && reading.Plant != run.ProjectId)
+                || !(reading.Point == run.PointId || reading.Point == run.Tag))
             {
                 return;
             }

@@ -32,7 +32,8 @@ internal sealed class StandInProcess : IDisposable
 
     /// <summary>Why it ended; empty while it runs.</summary>
     public string Ended => IsRunning ? string.Empty
-        : process.ExitCode == 0 ? "stopped" : said.Length > 0 && process.ExitCode == 2 ? said : $"it ended by itself (code {process.ExitCode})";
+        : process.ExitCode == 0 ? "stopped"
+        : said.Length > 0 && process.ExitCode == 2 ? said : $"it ended by itself (code {process.ExitCode})";
 
     /// <summary>Its number at the operating system.</summary>
     public int ProcessId => process.Id;
@@ -40,13 +41,15 @@ internal sealed class StandInProcess : IDisposable
     /// <summary>Starts one.</summary>
     public static StandInProcess Start(StandInJob job, long edit, TimeProvider clock)
     {
-        var start = new ProcessStartInfo("dotnet") { RedirectStandardInput = true, RedirectStandardError = true, RedirectStandardOutput = true };
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardInput = true, RedirectStandardError = true,
+            RedirectStandardOutput = true };
         start.ArgumentList.Add(typeof(Program).Assembly.Location);
         start.ArgumentList.Add("stand-ins");
         var process = Process.Start(start)!;
         var made = new StandInProcess(process, job, edit, clock.GetUtcNow());
         process.OutputDataReceived += (_, _) => { };
-        process.ErrorDataReceived += (_, e) => made.said = e.Data is { Length: > 0 } words ? words[..Math.Min(words.Length, LongestWord)] : made.said;
+        process.ErrorDataReceived += (_, e) =>
+            made.said = e.Data is { Length: > 0 } words ? words[..Math.Min(words.Length, LongestWord)] : made.said;
         process.BeginOutputReadLine();
         process.BeginErrorReadLine();
 

@@ -42,7 +42,8 @@ internal sealed class ReadingPins
     }
 }
 
-/// <summary>Fills an entry to be made with what was taken from instruments: values, run, their names, and whether they are simulated.</summary>
+/// <summary>Fills an entry to be made with what was taken from instruments: values, run, their names, and whether they are
+/// simulated.</summary>
 internal sealed class TakenReadings(ReadingPins pins, SiteRunStore runs)
 {
     /// <summary>The entry with them.</summary>
@@ -55,7 +56,8 @@ internal sealed class TakenReadings(ReadingPins pins, SiteRunStore runs)
         List<InstrumentReading> taken = [];
         foreach (var (quantity, number) in wanted.Taken)
         {
-            var reading = pins.Find(number) ?? throw Refused($"/taken/{quantity}", "Reading", $"{number}", "one that is held: take it again");
+            var reading = pins.Find(number) ?? throw Refused($"/taken/{quantity}", "Reading", $"{number}",
+                "one that is held: take it again");
             if (StepReadings.Of(wanted.StepId, quantity) != reading.Kind.Name)
             {
                 throw Refused($"/taken/{quantity}", "Reading", reading.Kind.Name, "the reading of that quantity");
@@ -80,7 +82,8 @@ internal sealed class TakenReadings(ReadingPins pins, SiteRunStore runs)
         }
 
         var run = wanted.RunNumber is { } runNumber ? RunOf(projectId, wanted, runNumber) : null;
-        var named = taken.Select(t => t.Instrument).Append(run?.Instrument ?? string.Empty).Where(n => n.Length > 0).Distinct(StringComparer.Ordinal);
+        var named = taken.Select(t => t.Instrument).Append(run?.Instrument ?? string.Empty)
+            .Where(n => n.Length > 0).Distinct(StringComparer.Ordinal);
         return (wanted with
         {
             Values = values,

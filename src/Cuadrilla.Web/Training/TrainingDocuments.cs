@@ -11,7 +11,8 @@ internal sealed record TrainingDocument(IReadOnlyList<ExerciseDocument> Exercise
 /// <summary>An exercise as a trainee sees it.</summary>
 internal sealed record ExerciseDocument(string Id, string Title, string Trains, string PointId, string Brief)
 {
-    public static ExerciseDocument Of(Exercise exercise) => new(exercise.Id, exercise.Title, exercise.Trains, exercise.PointId, exercise.Brief);
+    public static ExerciseDocument Of(Exercise exercise) => new(exercise.Id, exercise.Title, exercise.Trains, exercise.PointId,
+        exercise.Brief);
 }
 
 /// <summary>Something that may be wrong.</summary>

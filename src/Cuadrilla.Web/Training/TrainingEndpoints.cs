@@ -77,7 +77,8 @@ internal static class TrainingEndpoints
     {
         var wanted = await RequestBody.ReadAsync<DecideRequest>(request);
         request.Author(wanted.Who);
-        if (projects.Find(id) is not { } head || store.Find(id) is not { } training || Exercises.Named(training.Exercise) is not { } exercise)
+        if (projects.Find(id) is not { } head || store.Find(id) is not { } training
+            || Exercises.Named(training.Exercise) is not { } exercise)
         {
             return Problems.NotFound("No exercise happens in this plant.");
         }

@@ -62,7 +62,8 @@ public sealed class SiteStepTests
         var step = Step(water, point.Id, "coupling-week");
         var limit = Source(water, point.Id).DemandLimitPct!.Value;
         Assert.Equal([limit, 1.5 * limit, 2 * limit], step.Quantities.Take(3).Select(q => q.Window!.Most).ToArray());
-        Assert.Equal(Verdict.Holds, step.Judge(Reading(new() { ["weekly95"] = limit, ["weekly99"] = 1.4 * limit, ["daily99"] = 2 * limit })).Verdict);
+        Assert.Equal(Verdict.Holds, step.Judge(Reading(new() { ["weekly95"] = limit, ["weekly99"] = 1.4 * limit,
+            ["daily99"] = 2 * limit })).Verdict);
         Assert.Equal(Verdict.Fails,
             step.Judge(Reading(new() { ["weekly95"] = limit, ["weekly99"] = 1.51 * limit, ["daily99"] = limit })).Verdict);
         Assert.Single(Demo.AllDrivePoints(), p => Steps(Demo, p.Id).Any(s => s.Id == "coupling-week"));

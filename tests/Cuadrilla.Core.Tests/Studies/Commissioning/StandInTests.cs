@@ -9,7 +9,8 @@ using Cuadrilla.Core.Tests.Assessment;
 
 namespace Cuadrilla.Core.Tests.Studies.Commissioning;
 
-/// <summary>Simulated drive points: in order they pass their steps, and what is hidden in them is found at the step that shows it.</summary>
+/// <summary>Simulated drive points: in order they pass their steps, and what is hidden in them is found at the step that shows
+/// it.</summary>
 public sealed class StandInTests
 {
     // The mill of the demo does not break away: with more current it does.
@@ -40,7 +41,8 @@ public sealed class StandInTests
             var judged = Judged(drive, pointId).ToList();
             Assert.True(drive.Trip.Length == 0, $"{pointId}: {drive.Trip}");
             Assert.True(judged.Count >= 5, $"{pointId}: {judged.Count} steps measured");
-            Assert.All(judged, j => Assert.True(j.Verdict is Verdict.Holds or Verdict.Tight, $"{pointId}, seed {seed}, {j.Step}: {j.Text}"));
+            Assert.All(judged, j => Assert.True(j.Verdict is Verdict.Holds or Verdict.Tight,
+                $"{pointId}, seed {seed}, {j.Step}: {j.Text}"));
         }
     }
 
@@ -169,7 +171,8 @@ public sealed class StandInTests
         Assert.Null(StandInHands.Reading(drive, "winding.uv"));
         Assert.Contains("direction", drive.Do(new(StandInOrder.Start, -20)), StringComparison.Ordinal);
         Assert.Contains("hangs", Of("dp-05", new(1)).Do(new(StandInOrder.IdentifyTurning)), StringComparison.Ordinal);
-        Assert.Contains("brake", drive.Do(new(StandInOrder.Stop)) ?? Ended(drive).Do(new(StandInOrder.TimeBrake)), StringComparison.Ordinal);
+        Assert.Contains("brake", drive.Do(new(StandInOrder.Stop)) ?? Ended(drive).Do(new(StandInOrder.TimeBrake)),
+            StringComparison.Ordinal);
         var missing = Of("dp-02", new(1, HiddenFault.PhaseMissing));
         missing.Do(new(StandInOrder.Start));
         missing.Go(1);

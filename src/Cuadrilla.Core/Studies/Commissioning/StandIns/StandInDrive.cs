@@ -337,7 +337,8 @@ public sealed class StandInDrive
                 SpeedRpm = moment.SpeedRadPerS * 30 / Math.PI;
                 TorqueNm = moment.State.TorqueNm;
                 var losses = moment.State.StatorLossW + moment.State.RotorLossW + moment.State.OtherLossW;
-                Point = new(moment.State.BusVoltageV, moment.State.LineCurrentA * Truth.CurrentFactor, moment.State.InputW, losses, SpeedRpm, true);
+                Point = new(moment.State.BusVoltageV, moment.State.LineCurrentA * Truth.CurrentFactor, moment.State.InputW, losses,
+                    SpeedRpm, true);
                 Found = Found with { StartA = Math.Max(Found.StartA, Point.CurrentA) };
                 return;
             }

@@ -6,7 +6,8 @@ namespace Cuadrilla.Core.Studies.Commissioning.StandIns;
 /// <summary>Rises of a stand-in's winding, frame and bearing: one time constant, ends in proportion to the losses.</summary>
 internal sealed class StandInHeat(StepSource source, HiddenTruth truth)
 {
-    // Parts of the permitted rise that a motor of the catalogue reaches at its rated point, of the winding's that its frame and bearing show.
+    // Parts of the permitted rise that a motor of the catalogue reaches at its rated point, of the winding's that its frame and bearing
+    // show.
     private const double OfPermitted = 0.8, FrameOfWinding = 0.55, BearingOfWinding = 0.38;
 
     /// <summary>Rise of the winding, K.</summary>

@@ -176,7 +176,8 @@ internal static class StandInInstruments
             add("brake.releaseMs", drive.Found.ReleaseMs, true);
             add("brake.closeMs", drive.Found.CloseMs, true);
             add("brake.feedbacks", drive.Found.Feedbacks, true);
-            add("brake.movedMm", drive.Found.CloseMs is null ? null : drive.Settings.Fault == HiddenFault.BrakeStaysOpen ? MovedOpenMm : 0, true);
+            add("brake.movedMm", drive.Found.CloseMs is null ? null : drive.Settings.Fault == HiddenFault.BrakeStaysOpen ? MovedOpenMm : 0,
+                true);
         }
     }
 }

@@ -59,7 +59,8 @@ internal sealed class StandInMotor(StepSource source, HiddenTruth truth, TypedPl
             var share = hz / plate.RatedFrequencyHz;
             var rpm = plate.RatedFrequencyHz > 0 ? share * plate.RatedSpeedRpm : plate.RatedSpeedRpm;
             var at = model.At(Math.Max(rpm, 1), torqueNm, source.Model.Feed);
-            return new(at.VoltageV, at.CurrentA * truth.CurrentFactor, at.ShaftW + (at.LossW * truth.LossFactor), at.LossW * truth.LossFactor,
+            return new(at.VoltageV, at.CurrentA * truth.CurrentFactor, at.ShaftW + (at.LossW * truth.LossFactor),
+                at.LossW * truth.LossFactor,
                 rpm, at.WithinVoltage);
         }
 
@@ -116,7 +117,8 @@ internal sealed class StandInMotor(StepSource source, HiddenTruth truth, TypedPl
         return Math.Min(source.Model.MotorSideV * supply, typedPu * model.At(rpm, torqueNm, source.Model.Feed).VoltageV);
     }
 
-    /// <summary>What the unit finds standing: resistance of a phase from two levels of direct current, leakage from a single-phase test.</summary>
+    /// <summary>What the unit finds standing: resistance of a phase from two levels of direct current, leakage from a single-phase
+    /// test.</summary>
     /// <param name="windingC">Temperature of the winding, °C.</param>
     /// <param name="noise">Noise of its readings.</param>
     /// <param name="noisePct">Its standard deviation, %.</param>

@@ -264,7 +264,8 @@ internal static class IdentificationSteps
             {
                 if (plate.BackEmfVPerKrpm <= 0 || reading.Values["rpm"] <= 0)
                 {
-                    return new(Verdict.NeedsData, "missing: " + (plate.BackEmfVPerKrpm <= 0 ? "voltage of the magnets" : "a speed above 0"));
+                    return new(Verdict.NeedsData,
+                        "missing: " + (plate.BackEmfVPerKrpm <= 0 ? "voltage of the magnets" : "a speed above 0"));
                 }
 
                 var wanted = plate.BackEmfVPerKrpm * reading.Values["rpm"] / 1000

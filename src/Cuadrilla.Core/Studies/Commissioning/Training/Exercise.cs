@@ -15,7 +15,8 @@ namespace Cuadrilla.Core.Studies.Commissioning.Training;
 /// <param name="Shortest">Steps of the shortest way to it.</param>
 /// <param name="Told">What the evidence was.</param>
 /// <param name="Cost">What it would have cost.</param>
-public sealed record Exercise(string Id, string Title, string Trains, string Plant, string PointId, string Brief, int Seed, HiddenFault Fault,
+public sealed record Exercise(string Id, string Title, string Trains, string Plant, string PointId, string Brief, int Seed,
+    HiddenFault Fault,
     IReadOnlyList<string> Evidence, IReadOnlyList<string> Shortest, string Told, string Cost)
 {
     /// <summary>How the soft starter of the drive point is specified in this exercise; null: as in the example plant.</summary>
