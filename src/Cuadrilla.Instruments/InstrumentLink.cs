@@ -85,9 +85,17 @@ public sealed class InstrumentLink(BrokerAddress address, IReadOnlyList<string> 
     {
         await stop.CancelAsync();
         await loop;
-        if (client.IsConnected)
+        try
         {
-            await client.DisconnectAsync();
+            if (client.IsConnected)
+            {
+                await client.DisconnectAsync();
+            }
+        }
+        catch (Exception problem) when (problem is MqttCommunicationException or OperationCanceledException or InvalidOperationException)
+        {
+            // Lost in the very moment: what was wanted has come about.
+            Trouble = problem.Message;
         }
 
         client.Dispose();

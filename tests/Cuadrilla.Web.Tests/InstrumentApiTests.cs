@@ -18,7 +18,6 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
     {
         var demo = await client.ImportDemo();
         var (id, path) = ((string)demo["id"]!, $"/api/projects/{demo["id"]}/instruments");
-        Assert.Equal("off", (string)(await client.GetFromJsonAsync<JsonObject>(path))!["state"]!);
         await Refused(path + "/orders", new { pointId = "dp-02", order = "start" }, HttpStatusCode.Conflict);
         await Posted(path + "/stand-ins", new { seed = 4, times = 20 });
         var resistances = await Take(path, "dp-02", ["winding.uv", "winding.vw", "winding.wu", "temperature.winding",
@@ -113,6 +112,18 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
         await Refused("/api/topic-maps", map);
         await Refused("/api/projects/none/instruments/stand-ins", new { seed = -1, times = 1 });
         await Refused("/api/projects/none/instruments/stand-ins", new { seed = 1, times = 900 });
+    }
+
+    [Fact]
+    public async Task Nothing_listens_before_somebody_wants_instruments()
+    {
+        // A server of its own: others of this class have opened theirs.
+        using var fresh = new WebHost();
+        using var own = fresh.CreateClient();
+        var demo = await own.ImportDemo();
+        var found = (await own.GetFromJsonAsync<JsonObject>($"/api/projects/{demo["id"]}/instruments"))!;
+        Assert.Equal("off", (string)found["state"]!);
+        Assert.Empty((string)found["broker"]!);
     }
 
     private static JsonNode? Reading(JsonNode point, string name) =>
