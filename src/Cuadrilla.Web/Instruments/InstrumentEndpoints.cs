@@ -24,7 +24,6 @@ internal static class InstrumentEndpoints
     private const int LargestSeed = 1_000_000;
     private const double MostTimes = 60;
     private const int MostTaken = 50;
-    private const int MostProcesses = 4;
     private static readonly TimeSpan Silent = TimeSpan.FromSeconds(5);
 
     public static void MapInstruments(this IEndpointRouteBuilder app)
@@ -106,10 +105,9 @@ internal static class InstrumentEndpoints
             return ProjectEndpoints.Unknown();
         }
 
-        if (room.RunningBeside(id) >= MostProcesses)
+        if (room.WhyNoMore(id) is { } full)
         {
-            return Problems.Of("too-many", "Refused", StatusCodes.Status409Conflict,
-                $"{MostProcesses} other plants have stand-ins running; stop one of them first.", []);
+            return Problems.Of("too-many", "Refused", StatusCodes.Status409Conflict, full, []);
         }
 
         using var project = JsonDocument.Parse(ProjectFile.Write(reader.Of(head), data));
@@ -175,7 +173,7 @@ internal static class InstrumentEndpoints
                 var document = ReadingDocument.Of(reading, now);
                 if (document.Good)
                 {
-                    pins.Pin(reading);
+                    pins.Pin(id, point.Id, reading);
                     taken.Add(document);
                 }
             }

@@ -16,7 +16,9 @@ namespace Cuadrilla.Web.Instruments;
 internal sealed class InstrumentRoom(IOptions<ServerOptions> options, TimeProvider clock, ILogger<InstrumentRoom> log)
     : IHostedService, IAsyncDisposable
 {
-    private readonly SemaphoreSlim door = new(1);
+    private const int MostProcesses = 4;
+
+    private readonly SemaphoreSlim door = new(1), starting = new(1);
     private readonly ConcurrentDictionary<(string Plant, string Point), StandInStatus> statuses = new();
     private readonly ConcurrentDictionary<string, StandInProcess> processes = new(StringComparer.Ordinal);
     private EmbeddedBroker? broker;
@@ -106,15 +108,27 @@ internal sealed class InstrumentRoom(IOptions<ServerOptions> options, TimeProvid
     /// <summary>The process of a plant's stand-ins; null where none was started.</summary>
     public StandInProcess? ProcessOf(string plant) => processes.GetValueOrDefault(plant);
 
-    /// <summary>How many other plants have stand-ins running.</summary>
-    public int RunningBeside(string plant) => processes.Count(p => p.Key != plant && p.Value.IsRunning);
+    /// <summary>Why no stand-ins can be started for a plant; null where they can.</summary>
+    public string? WhyNoMore(string plant) => processes.Count(p => p.Key != plant && p.Value.IsRunning) >= MostProcesses
+        ? $"{MostProcesses} other plants have stand-ins running; stop some of them first, on their pages Commissioning, Instruments."
+        : null;
 
     /// <summary>Starts the stand-ins of a plant, in place of those that run.</summary>
     public async Task StartStandInsAsync(StandInJob job, long edit)
     {
         await OpenAsync();
-        await StopStandInsAsync(job.Plant);
-        processes[job.Plant] = StandInProcess.Start(job with { Broker = Link.Broker }, edit, clock);
+
+        // One start at a time: two for one plant would leave a process that nobody knows.
+        await starting.WaitAsync();
+        try
+        {
+            await StopStandInsAsync(job.Plant);
+            processes[job.Plant] = StandInProcess.Start(job with { Broker = Link.Broker }, edit, clock);
+        }
+        finally
+        {
+            starting.Release();
+        }
     }
 
     /// <summary>Stops them.</summary>

@@ -28,7 +28,21 @@ internal sealed class StandInProcess : IDisposable
     public DateTimeOffset Since { get; }
 
     /// <summary>It runs.</summary>
-    public bool IsRunning => !process.HasExited;
+    public bool IsRunning
+    {
+        get
+        {
+            try
+            {
+                return !process.HasExited;
+            }
+            catch (InvalidOperationException)
+            {
+                // Stopped and let go in the very moment.
+                return false;
+            }
+        }
+    }
 
     /// <summary>Why it ended; empty while it runs.</summary>
     public string Ended => IsRunning ? string.Empty
@@ -54,8 +68,16 @@ internal sealed class StandInProcess : IDisposable
         process.BeginErrorReadLine();
 
         // On its standard input, not on its command line: what is hidden must not be seen in a list of processes.
-        process.StandardInput.WriteLine(JsonSerializer.Serialize(job, ProjectJson.Options));
-        process.StandardInput.Flush();
+        try
+        {
+            process.StandardInput.WriteLine(JsonSerializer.Serialize(job, ProjectJson.Options));
+            process.StandardInput.Flush();
+        }
+        catch (IOException)
+        {
+            // It has ended already: what it is asked says so.
+        }
+
         return made;
     }
 

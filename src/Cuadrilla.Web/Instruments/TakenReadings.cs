@@ -12,17 +12,17 @@ internal sealed class ReadingPins
 {
     private const int Most = 20_000;
     private readonly Lock door = new();
-    private readonly Dictionary<long, InstrumentReading> pinned = [];
-    private readonly Queue<long> order = [];
+    private readonly Dictionary<(string Project, string Point, long Number), InstrumentReading> pinned = [];
+    private readonly Queue<(string Project, string Point, long Number)> order = [];
 
-    /// <summary>Keeps one.</summary>
-    public void Pin(InstrumentReading reading)
+    /// <summary>Keeps one for the drive point that it was taken at.</summary>
+    public void Pin(string project, string point, InstrumentReading reading)
     {
         lock (door)
         {
-            if (pinned.TryAdd(reading.Number, reading))
+            if (pinned.TryAdd((project, point, reading.Number), reading))
             {
-                order.Enqueue(reading.Number);
+                order.Enqueue((project, point, reading.Number));
             }
 
             while (order.Count > Most)
@@ -32,12 +32,12 @@ internal sealed class ReadingPins
         }
     }
 
-    /// <summary>The one of a number; null where it is not held.</summary>
-    public InstrumentReading? Find(long number)
+    /// <summary>The one of a number, taken at that drive point; null where it is not held.</summary>
+    public InstrumentReading? Find(string project, string point, long number)
     {
         lock (door)
         {
-            return pinned.GetValueOrDefault(number);
+            return pinned.GetValueOrDefault((project, point, number));
         }
     }
 }
@@ -56,16 +56,11 @@ internal sealed class TakenReadings(ReadingPins pins, SiteRunStore runs)
         List<InstrumentReading> taken = [];
         foreach (var (quantity, number) in wanted.Taken)
         {
-            var reading = pins.Find(number) ?? throw Refused($"/taken/{quantity}", "Reading", $"{number}",
-                "one that is held: take it again");
+            var reading = pins.Find(projectId, wanted.PointId, number) ?? throw Refused($"/taken/{quantity}", "Reading", $"{number}",
+                "one taken at this drive point and held: take it again");
             if (StepReadings.Of(wanted.StepId, quantity) != reading.Kind.Name)
             {
                 throw Refused($"/taken/{quantity}", "Reading", reading.Kind.Name, "the reading of that quantity");
-            }
-
-            if (reading.Point.Length > 0 && reading.Plant.Length > 0 && (reading.Plant != projectId || reading.Point != wanted.PointId))
-            {
-                throw Refused($"/taken/{quantity}", "Reading", $"of {reading.Point}", "one of this drive point");
             }
 
             if (!reading.IsGood || reading.Value is not { } value)

@@ -63,6 +63,11 @@ internal static class TrainingEndpoints
             return Problems.NotFound("There is no such exercise.");
         }
 
+        if (room.WhyNoMore(string.Empty) is { } full)
+        {
+            return Problems.Of("too-many", "Refused", StatusCodes.Status409Conflict, full, []);
+        }
+
         var made = reader.Create(Exercises.PlantOf(wanted, data), author, "Exercise begun");
         store.Begin(made.Id, wanted.Id, author);
         var head = projects.Find(made.Id)!;
