@@ -130,9 +130,9 @@ public sealed class InstrumentLink(BrokerAddress address, IReadOnlyList<string> 
             {
                 return;
             }
-            catch (Exception problem) when (problem is MqttCommunicationException or OperationCanceledException or MqttProtocolViolationException
-                or InvalidOperationException or System.Security.Authentication.AuthenticationException)
+            catch (Exception problem) when (problem is not OutOfMemoryException)
             {
+                // Whatever it is: it is said, and tried again.
                 (State, Trouble) = (LinkState.Waiting, $"{address}: {(problem.InnerException ?? problem).Message}");
             }
 

@@ -41,7 +41,8 @@ public static class StandInCommandLine
         try
         {
             var program = new StandInProgram(job());
-            await Console.Error.WriteLineAsync($"{program.Count} drive points simulated on {program.Address}; all they say is marked simulated.");
+            await Console.Error.WriteLineAsync(
+                $"{program.Count} drive points simulated on {program.Address}; all they say is marked simulated.");
             await Console.Error.WriteLineAsync(await program.RunAsync(stop.Token));
             return 0;
         }

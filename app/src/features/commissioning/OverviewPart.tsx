@@ -90,5 +90,8 @@ export function OverviewPart({
 function shownIn(row: ParameterOverview, value: string, units: Units): string {
   const us = usUnitOf(row.id);
   const kilowatts = /^(\d+(?:\.\d+)?) kW$/.exec(value)?.[1];
-  return us && kilowatts ? units.entered(Number(kilowatts), "kW", us) : units.sentence(value);
+  // Of four digits in kW three are left in hp: 50 hp is 37.28 kW, and not 49.99 hp.
+  return us && kilowatts
+    ? `${Number(units.value(Number(kilowatts), "kW", us).toPrecision(3))} ${units.unit("kW", us)}`
+    : units.sentence(value);
 }

@@ -26,7 +26,11 @@ export function ExerciseBar() {
   return exercise ? (
     <section aria-label="Exercise" className="mt-3 max-w-4xl border border-rule bg-card px-3 py-2">
       <p>
-        <b>{exercise.title}.</b> {exercise.brief}
+        <b>{exercise.title}.</b> {exercise.brief}{" "}
+        <span className="text-soft">
+          Drive and instruments are simulated; some seconds after the beginning they answer beside every step that
+          measures.
+        </span>
       </p>
       {session.data?.outcome ? (
         <Outcome outcome={session.data.outcome} />
@@ -69,7 +73,7 @@ function Decision({ onDecided }: { readonly onDecided: (next: ExerciseSession) =
       }}
     >
       <label className="flex items-center gap-2">
-        <span className="text-soft">Measured and entered? Then:</span>
+        <span className="whitespace-nowrap text-soft">Measured and entered? Then:</span>
         <select className="entry" aria-label="What is wrong" value={fault} onChange={(e) => setFault(e.target.value)}>
           <option value="">what is wrong?</option>
           {training.data?.faults.map((f) => (
