@@ -83,6 +83,7 @@ public sealed class MessageReader(IReadOnlyList<TopicMap> maps, ReadingBoard boa
         var isSimulated = route.Map.Simulated || root.ValueKind == JsonValueKind.Object
             && root.TryGetProperty("simulated", out var says) && says.ValueKind != JsonValueKind.False;
         var (plant, point) = route.Named(levels);
+        var instrument = route.Topic.Instrument.Length > 0 ? route.Topic.Instrument : route.Map.Name;
         foreach (var (name, mapped) in route.Topic.Readings)
         {
             var kind = ReadingKind.Named(name)!;
@@ -110,8 +111,54 @@ public sealed class MessageReader(IReadOnlyList<TopicMap> maps, ReadingBoard boa
             }
 
             board.Take(new InstrumentReading(0, plant, point, kind, value, at, now, runS, isGood && value is not null, isSimulated,
-                route.Topic.Instrument.Length > 0 ? route.Topic.Instrument : route.Map.Name, route.Topic.Calibrated, route.Map.Name));
+                instrument, route.Topic.Calibrated, route.Map.Name));
         }
+
+        foreach (var (name, mapped) in route.Topic.Waves)
+        {
+            if (At(root, mapped.From) is not { ValueKind: not JsonValueKind.Null } element)
+            {
+                continue;
+            }
+
+            if (Samples(ReadingKind.WaveNamed(name)!, mapped, element) is not { } samples)
+            {
+                board.Refuse(topic, $"no {InstrumentWave.LeastSamples} to {InstrumentWave.MostSamples} numbers within 1e9 at {mapped.From}");
+            }
+            else if (!(At(root, mapped.PeriodMs) is { ValueKind: JsonValueKind.Number } period && period.TryGetDouble(out var ms)
+                && ms is >= 1 and <= 1000))
+            {
+                board.Refuse(topic, $"no period of 1 to 1000 ms at {mapped.PeriodMs}");
+            }
+            else
+            {
+                board.Take(new InstrumentWave(plant, point, ReadingKind.WaveNamed(name)!, ms, samples, at, now, isGood, isSimulated,
+                    instrument, route.Map.Name));
+            }
+        }
+    }
+
+    private static double[]? Samples(ReadingKind kind, MappedWave mapped, JsonElement element)
+    {
+        if (element.ValueKind != JsonValueKind.Array
+            || element.GetArrayLength() is < InstrumentWave.LeastSamples or > InstrumentWave.MostSamples)
+        {
+            return null;
+        }
+
+        var samples = new double[element.GetArrayLength()];
+        for (var i = 0; i < samples.Length; i++)
+        {
+            if (element[i] is not { ValueKind: JsonValueKind.Number } sent || !sent.TryGetDouble(out var value)
+                || Kept(kind, mapped.Unit, value) is not { } kept || !(Math.Abs(kept) <= Large))
+            {
+                return null;
+            }
+
+            samples[i] = kept;
+        }
+
+        return samples;
     }
 
     private static double? Kept(ReadingKind kind, string unit, double value) => unit == kind.Unit ? value

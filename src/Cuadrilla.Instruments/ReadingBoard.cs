@@ -32,9 +32,11 @@ public sealed record MessageCounts(long Taken, long Late, long Repeated, long Re
 /// <summary>The newest reading of every quantity, and who listens for more of them.</summary>
 public sealed class ReadingBoard
 {
-    private const int MostKept = 20_000;
+    // 800 drive points with all their quantities, and some.
+    private const int MostKept = 60_000, MostWaves = 2_000;
 
     private readonly ConcurrentDictionary<(string Plant, string Point, string Name), InstrumentReading> newest = new();
+    private readonly ConcurrentDictionary<(string Plant, string Point, string Name), InstrumentWave> waves = new();
     private long number, taken, late, repeated, refused, unmapped;
     private volatile string lastRefusal = string.Empty;
 
@@ -54,20 +56,43 @@ public sealed class ReadingBoard
         Dictionary<string, InstrumentReading> found = new(StringComparer.Ordinal);
         foreach (var kind in ReadingKind.All)
         {
-            foreach (var named in new[] { plant, string.Empty })
+            if (Newest(newest, r => r.Received, plant, pointId, tag, kind.Name) is { } reading)
             {
-                foreach (var point in new[] { pointId, tag })
-                {
-                    if (newest.TryGetValue((named, point, kind.Name), out var reading)
-                        && (!found.TryGetValue(kind.Name, out var other) || other.Received < reading.Received))
-                    {
-                        found[kind.Name] = reading;
-                    }
-                }
+                found[kind.Name] = reading;
             }
         }
 
         return found;
+    }
+
+    /// <summary>Newest cycle of a quantity at a drive point; null where there is none.</summary>
+    /// <param name="plant">Plant.</param>
+    /// <param name="pointId">Key of the drive point.</param>
+    /// <param name="tag">Its tag.</param>
+    /// <param name="name">Name of the quantity.</param>
+    public InstrumentWave? WaveOf(string plant, string pointId, string tag, string name) =>
+        Newest(waves, w => w.Received, plant, pointId, tag, name);
+
+    /// <summary>Takes a cycle, unless it is late or was there before.</summary>
+    /// <param name="wave">The cycle.</param>
+    public void Take(InstrumentWave wave)
+    {
+        ArgumentNullException.ThrowIfNull(wave);
+        var key = (wave.Plant, wave.Point, wave.Kind.Name);
+        if (waves.TryGetValue(key, out var before) && wave.At <= before.At)
+        {
+            Interlocked.Increment(ref wave.At < before.At ? ref late : ref repeated);
+            return;
+        }
+
+        if (before is null && waves.Count >= MostWaves)
+        {
+            Refuse(wave.Point, $"more than {MostWaves} cycles");
+            return;
+        }
+
+        waves[key] = wave;
+        Interlocked.Increment(ref taken);
     }
 
     /// <summary>Takes a reading, unless it is late or was there before.</summary>
@@ -123,5 +148,26 @@ public sealed class ReadingBoard
         {
             newest.TryRemove(key, out _);
         }
+
+        foreach (var key in waves.Keys.Where(k => k.Plant == plant))
+        {
+            waves.TryRemove(key, out _);
+        }
+    }
+
+    private static T? Newest<T>(ConcurrentDictionary<(string Plant, string Point, string Name), T> kept, Func<T, DateTimeOffset> received,
+        string plant, string pointId, string tag, string name)
+        where T : class
+    {
+        T? found = null;
+        foreach (var key in new[] { (plant, pointId), (plant, tag), (string.Empty, pointId), (string.Empty, tag) })
+        {
+            if (kept.TryGetValue((key.Item1, key.Item2, name), out var one) && (found is null || received(found) < received(one)))
+            {
+                found = one;
+            }
+        }
+
+        return found;
     }
 }

@@ -11,11 +11,20 @@ namespace Cuadrilla.Instruments;
 /// <param name="Unit">Unit it is sent in; any that the quantity can be entered in.</param>
 public sealed record MappedReading(string From, string Unit);
 
+/// <summary>Where in a payload a cycle stands.</summary>
+/// <param name="From">JSON pointer to the array of its samples, at equal distance.</param>
+/// <param name="PeriodMs">JSON pointer to the duration of the cycle, ms.</param>
+/// <param name="Unit">Unit of the samples; any that the quantity can be entered in.</param>
+public sealed record MappedWave(string From, string PeriodMs, string Unit);
+
 /// <summary>A topic of a map.</summary>
 /// <param name="Topic">Topic; a level <c>{plant}</c> or <c>{point}</c> stands for whatever is there.</param>
 /// <param name="Readings">Readings by the name of the quantity.</param>
 public sealed record MappedTopic(string Topic, IReadOnlyDictionary<string, MappedReading> Readings)
 {
+    /// <summary>Cycles by the name of the quantity.</summary>
+    public IReadOnlyDictionary<string, MappedWave> Waves { get; init; } = new Dictionary<string, MappedWave>();
+
     /// <summary>Drive point by tag or key, where the topic does not tell it.</summary>
     public string Point { get; init; } = string.Empty;
 
@@ -131,7 +140,7 @@ public sealed record TopicMap(string Format, int Version, string Name, IReadOnly
                 "a level {point} in the topic, or a drive point here: one of both");
         }
 
-        if (topic.Readings.Count == 0)
+        if (topic.Readings.Count + topic.Waves.Count == 0)
         {
             yield return InputProblem.Of(at + "/readings", "Readings", "none", "one or more");
         }
@@ -156,10 +165,9 @@ public sealed record TopicMap(string Format, int Version, string Name, IReadOnly
                 yield return InputProblem.Of($"{at}/readings/{Cut(name)}", "Quantity", $"'{Cut(name)}'",
                     "a name of docs/instruments.md, as winding.uv or motor.amps");
             }
-            else if (UnitTable.Of(kind.Unit) is { } quantity && reading.Unit != kind.Unit && quantity.Read("1 " + reading.Unit) is null)
+            else if (Strange(kind, reading.Unit) is { } accepted)
             {
-                yield return InputProblem.Of($"{at}/readings/{name}/unit", "Unit", $"'{Cut(reading.Unit)}'",
-                    string.Join(", ", quantity.Accepts.Keys.DefaultIfEmpty("none")));
+                yield return InputProblem.Of($"{at}/readings/{name}/unit", "Unit", $"'{Cut(reading.Unit)}'", accepted);
             }
 
             if (reading.From.Length > 0 && !reading.From.StartsWith('/'))
@@ -168,7 +176,34 @@ public sealed record TopicMap(string Format, int Version, string Name, IReadOnly
                     "empty, or a JSON pointer: /values/speed");
             }
         }
+
+        foreach (var (name, wave) in topic.Waves)
+        {
+            if (ReadingKind.WaveNamed(name) is not { } kind)
+            {
+                yield return InputProblem.Of($"{at}/waves/{Cut(name)}", "Quantity", $"'{Cut(name)}'",
+                    string.Join(", ", ReadingKind.Waves.Select(w => w.Name)));
+            }
+            else if (Strange(kind, wave.Unit) is { } accepted)
+            {
+                yield return InputProblem.Of($"{at}/waves/{name}/unit", "Unit", $"'{Cut(wave.Unit)}'", accepted);
+            }
+
+            foreach (var (pointer, field) in new[] { (wave.From, "from"), (wave.PeriodMs, "periodMs") })
+            {
+                if (!pointer.StartsWith('/'))
+                {
+                    yield return InputProblem.Of($"{at}/waves/{Cut(name)}/{field}", "Pointer", $"'{Cut(pointer)}'",
+                        "a JSON pointer: /values/current");
+                }
+            }
+        }
     }
+
+    // Units that a quantity takes, where this one is none of them.
+    private static string? Strange(ReadingKind kind, string unit) =>
+        UnitTable.Of(kind.Unit) is { } quantity && unit != kind.Unit && quantity.Read("1 " + unit) is null
+            ? string.Join(", ", quantity.Accepts.Keys.DefaultIfEmpty("none")) : null;
 
     private static InputException Refused(string pointer, string name, string value, string allowed) =>
         new(InputProblem.Of(pointer, name, value, allowed));

@@ -49,6 +49,17 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
             StringComparison.Ordinal);
         await Until(async () => Reading(await Point(path, "dp-02"), "winding.uv") is { } r && !(bool)r["good"]!);
 
+        // Its power analyser records cycles; beside the study's they are alike but for tolerances.
+        JsonNode? wave = null;
+        await Until(async () =>
+            (wave = (await client.GetFromJsonAsync<JsonObject>(path + "/points/dp-02/line-wave"))!["wave"]) is not null);
+        Assert.True((bool)wave!["simulated"]!);
+        Assert.Empty((string)wave["problem"]!);
+        Assert.Equal(20, (double)wave["periodMs"]!);
+        Assert.Equal(256, wave["instants"]!.AsArray().Count);
+        Assert.InRange((double)wave["thdiPct"]! / (double)wave["computedThdiPct"]!, 0.9, 1.1);
+        Assert.True((int)(await client.GetFromJsonAsync<JsonObject>(path))!["standIns"]!["drivePoints"]! > 20);
+
         // A sign-off that rests on it says so.
         var open = found["openIds"]!.AsArray().Select(o => (string)o!).ToArray();
         found = await Posted(log + "/entries", new { who = "c", pointId = "dp-02", stepId = "sign-off", openPoints = open });
@@ -106,6 +117,19 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
         {
             Assert.Equal(["Stand-ins", "Hall 3"],
                 (await kept.Content.ReadFromJsonAsync<JsonArray>(TestContext.Current.CancellationToken))!.Select(m => (string)m!["name"]!));
+        }
+
+        // Removed by its name in the folder; what ships, and what lies elsewhere, can't be.
+        foreach (var strange in new[] { "hall-4.json", "..%2Fcuadrilla.db", "%20" })
+        {
+            using var none = await client.DeleteAsync($"/api/topic-maps/{strange}", TestContext.Current.CancellationToken);
+            Assert.Equal(HttpStatusCode.NotFound, none.StatusCode);
+        }
+
+        using (var removed = await client.DeleteAsync("/api/topic-maps/hall-3.json", TestContext.Current.CancellationToken))
+        {
+            Assert.Equal("Stand-ins", (string)Assert.Single(
+                (await removed.Content.ReadFromJsonAsync<JsonArray>(TestContext.Current.CancellationToken))!)!["name"]!);
         }
 
         map["topics"]![0]!["readings"]!["temperature.frame"]!["unit"] = "V";

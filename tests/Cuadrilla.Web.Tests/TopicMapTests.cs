@@ -13,7 +13,8 @@ public sealed class TopicMapTests
         {"format":"cuadrilla-topics","version":1,"name":"Hall gateway","topics":[
           {"topic":"hall/{point}/ohm","readings":{"winding.uv":{"from":"/r/0","unit":"mΩ"},"winding.vw":{"from":"/r/1","unit":"mΩ"}},
            "at":"/t","quality":"/q","instrument":"bridge 7","calibrated":"2026-02-03"},
-          {"topic":"hall/fan/current","point":"DP-02","readings":{"motor.amps":{"from":"","unit":"A"}}}]}
+          {"topic":"hall/fan/current","point":"DP-02","readings":{"motor.amps":{"from":"","unit":"A"}}},
+          {"topic":"hall/{point}/cycle","readings":{},"at":"/t","waves":{"wave.line":{"from":"/i","periodMs":"/ms","unit":"kA"}}}]}
         """;
 
     private readonly ReadingBoard board = new();
@@ -37,6 +38,32 @@ public sealed class TopicMapTests
         Read("hall/DP-02/ohm", """{"r":[99,99],"t":1796039999.9,"q":"good","simulated":true}""");
         Assert.True(board.Of("any", "dp-02", "DP-02")["winding.uv"].IsSimulated);
         Assert.Equal(0, board.Counts.Refused);
+    }
+
+    [Fact]
+    public void Cycles_come_whole_or_not_at_all()
+    {
+        static string Cycle(string samples, string period = "20", string second = "58") =>
+            $$"""{"i":[{{samples}}],"ms":{{period}},"t":"2026-11-30T11:59:{{second}}Z"}""";
+        static string Sine(int count) => string.Join(',', Enumerable.Range(0, count)
+            .Select(n => (0.1 * Math.Sin(2 * Math.PI * n / count)).ToString("0.000000", System.Globalization.CultureInfo.InvariantCulture)));
+        Read("hall/DP-02/cycle", Cycle(Sine(64)));
+        var wave = board.WaveOf("any", "dp-02", "DP-02", "wave.line")!;
+        Assert.Equal((20, 64, 100.0), (wave.PeriodMs, wave.Samples.Count, Math.Round(wave.Samples[16], 6)));
+        string[] garbage = [Cycle(Sine(31)), Cycle(Sine(63) + ",\"x\""), Cycle(Sine(63) + ",1e300"), Cycle(Sine(64), "0"),
+            Cycle(Sine(64), "\"20\""), """{"i":5,"ms":20,"t":"2026-11-30T11:59:59Z"}"""];
+        foreach (var (payload, index) in garbage.Select((p, i) => (p, i)))
+        {
+            Read("hall/DP-02/cycle", payload.Replace(":58Z", ":59Z", StringComparison.Ordinal));
+            Assert.Equal(index + 1, board.Counts.Refused);
+        }
+
+        Read("hall/DP-02/cycle", Cycle(Sine(128)));
+        Read("hall/DP-02/cycle", Cycle(Sine(128), second: "50"));
+        Assert.Equal((1, 1), (board.Counts.Repeated, board.Counts.Late));
+        Assert.Same(wave, board.WaveOf("any", "dp-02", "DP-02", "wave.line"));
+        board.Forget(string.Empty);
+        Assert.Null(board.WaveOf("any", "dp-02", "DP-02", "wave.line"));
     }
 
     [Fact]
@@ -84,6 +111,9 @@ public sealed class TopicMapTests
     [Theory]
     [InlineData("\"cuadrilla-topics\"", "\"something\"", "/format")]
     [InlineData("\"version\":1", "\"version\":2", "/version")]
+    [InlineData("wave.line", "wave.sea", "/topics/2/waves/wave.sea")]
+    [InlineData("kA", "V", "/topics/2/waves/wave.line/unit")]
+    [InlineData("\"/ms\"", "\"\"", "/topics/2/waves/wave.line/periodMs")]
     [InlineData("Hall gateway", "", "/name")]
     [InlineData("hall/{point}/ohm", "hall/+/ohm", "/topics/0/topic")]
     [InlineData("hall/{point}/ohm", "hall/p{point}/ohm", "/topics/0/topic")]

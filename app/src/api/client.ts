@@ -53,6 +53,7 @@ export type SiteEntry = Schemas["EntryDocument"];
 export type AsBuiltProposal = Schemas["AsBuiltProposal"];
 export type InstrumentsAnswer = Schemas["InstrumentsDocument"];
 export type PointReadings = Schemas["PointReadingsDocument"];
+export type LineWaveAnswer = Schemas["LineWaveDocument"];
 export type Reading = Schemas["ReadingDocument"];
 export type SiteRun = Schemas["RunDocument"];
 export type Training = Schemas["TrainingDocument"];

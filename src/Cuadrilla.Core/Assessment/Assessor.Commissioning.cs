@@ -15,7 +15,6 @@ namespace Cuadrilla.Core.Assessment;
 public sealed partial class Assessor
 {
     // What is measured on site and compared.
-    private const int MostOrders = 25;
 
     private static readonly ConditionalWeakTable<DrivePointModel, StrongBox<double?>> StopTimes = [];
 
@@ -50,7 +49,8 @@ public sealed partial class Assessor
                 : null,
             StopS = StopTimeS(parameters.Model),
             Brake = BrakeModel.Of(parameters.Model),
-            LineCurrentA = line is null ? null : [.. line.Orders.Take(MostOrders).Select(o => o.Magnitude)],
+            SupplyHz = plant.Source.FrequencyHz,
+            LineOrdersA = line?.Orders,
             ThdiPct = line?.ThdiPct,
             DemandLimitPct = KeepsTheRecord(plant, whole, point) ? whole.CurrentLimits?.TddPct : null,
         };

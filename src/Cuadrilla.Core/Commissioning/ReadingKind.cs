@@ -113,8 +113,15 @@ public sealed record ReadingKind(string Name, SiteInstrument Instrument, string 
         new("identified.rpmPerS", SiteInstrument.Unit, "change of speed on both ramps", "rpm/s"),
     ];
 
+    /// <summary>Quantities read over a whole cycle.</summary>
+    public static IReadOnlyList<ReadingKind> Waves { get; } =
+        [new("wave.line", SiteInstrument.PowerAnalyser, "line current over a cycle", "A")];
+
     private static readonly Dictionary<string, ReadingKind> ByName = All.ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     /// <summary>The one of a name; null where there is none.</summary>
     public static ReadingKind? Named(string name) => ByName.GetValueOrDefault(name);
+
+    /// <summary>The one of a whole cycle; null where there is none.</summary>
+    public static ReadingKind? WaveNamed(string name) => Waves.FirstOrDefault(w => w.Name == name);
 }

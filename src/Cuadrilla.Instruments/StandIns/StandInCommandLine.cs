@@ -43,6 +43,9 @@ public static class StandInCommandLine
             var program = new StandInProgram(job());
             await Console.Error.WriteLineAsync(
                 $"{program.Count} drive points simulated on {program.Address}; all they say is marked simulated.");
+
+            // For whoever started it: the one line of its standard output says that it is ready.
+            await Console.Out.WriteLineAsync(JsonSerializer.Serialize(program.Ready, ProjectJson.Options));
             await Console.Error.WriteLineAsync(await program.RunAsync(stop.Token));
             return 0;
         }

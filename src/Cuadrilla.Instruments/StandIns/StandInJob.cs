@@ -47,6 +47,14 @@ public sealed record StandInRequest(StandInOrder Order, double? FrequencyHz, str
 public sealed record StandInMessage(DateTimeOffset At, double RunS, string Quality, bool Simulated,
     IReadOnlyDictionary<string, double?> Values);
 
+/// <summary>A cycle of the line current that an instrument publishes.</summary>
+/// <param name="At">When it was recorded.</param>
+/// <param name="Quality">Always good.</param>
+/// <param name="Simulated">Always true.</param>
+/// <param name="PeriodMs">Duration of the cycle, ms.</param>
+/// <param name="SamplesA">Samples at equal distance, A.</param>
+public sealed record StandInCycle(DateTimeOffset At, string Quality, bool Simulated, double PeriodMs, IReadOnlyList<double> SamplesA);
+
 /// <summary>What a process says of itself.</summary>
 /// <param name="Online">It runs.</param>
 /// <param name="Seed">Its seed.</param>
@@ -67,6 +75,9 @@ public static class StandInTopics
 
     /// <summary>Topic of an instrument at a drive point.</summary>
     public static string Instrument(string plant, string point, string instrument) => $"{Root}/{plant}/{point}/{instrument}";
+
+    /// <summary>Topic of a cycle of the line current.</summary>
+    public static string Cycle(string plant, string point) => $"{Root}/{plant}/{point}/power-analyser-cycle";
 
     /// <summary>Topic of what a drive point does.</summary>
     public static string State(string plant, string point) => $"{Root}/{plant}/{point}/state";

@@ -56,9 +56,18 @@ public sealed class StandInProgram
         var data = ReferenceCatalogue.Data;
         var plant = ProjectFile.ReadWhole(JsonSerializer.SerializeToUtf8Bytes(job.Project), data).Specification;
         var assessor = new Assessor(data);
-        drives = [.. plant.AllDrivePoints().Where(p => job.Points.Count == 0 || job.Points.Contains(p.Id))
-            .Select(p => Made(assessor, plant, p))
-            .OfType<StandInDrive>()];
+        try
+        {
+            drives = [.. plant.AllDrivePoints().Where(p => job.Points.Count == 0 || job.Points.Contains(p.Id)).ToList()
+                .AsParallel().AsOrdered()
+                .Select(p => Made(assessor, plant, p))
+                .OfType<StandInDrive>()];
+        }
+        catch (AggregateException several) when (several.InnerExceptions.OfType<InputException>().FirstOrDefault() is { } first)
+        {
+            throw first;
+        }
+
         if (job.Faults.Keys.FirstOrDefault(f => drives.All(d => d.PointId != f)) is { } strange)
         {
             throw new InputException(InputProblem.Of($"/faults/{strange}", "Drive point", $"'{strange}'", "one with a motor"));
@@ -70,6 +79,9 @@ public sealed class StandInProgram
 
     /// <summary>Drive points simulated.</summary>
     public int Count => drives.Count;
+
+    /// <summary>What it says of itself once it is ready.</summary>
+    public StandInsOnline Ready => Online(true);
 
     /// <summary>Runs until it is stopped, or the broker has been gone for some time.</summary>
     /// <param name="stop">Stops it.</param>
@@ -200,6 +212,12 @@ public sealed class StandInProgram
             var values = instrument.ToDictionary(r => r.Name, r => r.Value is { } v ? Digits.Kept(v) : (double?)null);
             await link.PublishAsync(StandInTopics.Instrument(job.Plant, drive.PointId, Kebab(instrument.Key)), Json(new StandInMessage(at,
                 Math.Round(drive.HeatTimeS, 2), "good", true, values)));
+        }
+
+        if (StandInWave.Of(drive) is { } wave)
+        {
+            await link.PublishAsync(StandInTopics.Cycle(job.Plant, drive.PointId),
+                Json(new StandInCycle(at, "good", true, wave.PeriodMs, wave.SamplesA)));
         }
     }
 }

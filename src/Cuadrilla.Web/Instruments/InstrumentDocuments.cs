@@ -31,12 +31,13 @@ internal sealed record MapDocument(string Name, string File, bool Simulated, int
 
 /// <summary>Stand-ins of a plant.</summary>
 /// <param name="Running">Their process runs.</param>
+/// <param name="DrivePoints">Drive points that it simulates; 0 while it is getting ready.</param>
 /// <param name="Ended">Why it does not; empty while it does.</param>
 /// <param name="Seed">Seed of tolerances.</param>
 /// <param name="Times">So many times faster than the clock.</param>
 /// <param name="Edit">Edit of the specification that they simulate.</param>
 /// <param name="SinceUtc">Since when.</param>
-internal sealed record StandInsDocument(bool Running, string Ended, int Seed, double Times, long Edit, string SinceUtc);
+internal sealed record StandInsDocument(bool Running, int DrivePoints, string Ended, int Seed, double Times, long Edit, string SinceUtc);
 
 /// <summary>A reading as it stands.</summary>
 /// <param name="Name">Name of the quantity.</param>

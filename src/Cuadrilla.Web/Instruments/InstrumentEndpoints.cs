@@ -36,6 +36,11 @@ internal static class InstrumentEndpoints
                 TimeProvider clock) => SiteEndpoints.OnPoint(id, point, projects, reader,
                     (_, _, p) => Results.Ok(Readings(id, p, room, clock))))
             .WithName("getReadings").Produces<PointReadingsDocument>();
+        group.MapGet("/points/{point}/line-wave", (string id, string point, ProjectStore projects, ProjectReader reader,
+                InstrumentRoom room, Assessor assessor, TimeProvider clock) => SiteEndpoints.OnPoint(id, point, projects, reader,
+                    (_, plant, p) => Results.Ok(new LineWaveDocument(room.Board.WaveOf(id, p.Id, p.Tag, "wave.line") is { } wave
+                        ? RecordedCycleDocument.Of(wave, assessor.SiteOf(plant, p), clock.GetUtcNow()) : null))))
+            .WithName("getLineWave").Produces<LineWaveDocument>();
         group.MapPost("/stand-ins", StartAsync).WithName("startStandIns").For(AccountRole.Engineer)
             .Accepts<StartStandInsRequest>("application/json").Produces<InstrumentsDocument>();
         group.MapPost("/stand-ins/stop", async (string id, ProjectStore projects, InstrumentRoom room) =>
@@ -60,12 +65,16 @@ internal static class InstrumentEndpoints
             .Accepts<RunRequest>("application/json").Produces<RunDocument>();
         group.MapPost("/runs/end", EndRunAsync).WithName("endRun").For(AccountRole.Engineer)
             .Accepts<RunRequest>("application/json").Produces<RunDocument>();
-        app.MapPost("/api/topic-maps", async (HttpRequest request, InstrumentRoom room) =>
+        var maps = app.MapGroup("/api/topic-maps").WithTags("Instruments");
+        maps.MapPost("/", async (HttpRequest request, InstrumentRoom room) =>
             {
                 await room.AddMapAsync(await RequestBody.BytesAsync(request));
                 return Results.Ok(room.Maps.Select(MapDocument.Of));
-            }).WithTags("Instruments").WithName("addTopicMap").For(AccountRole.Engineer)
+            }).WithName("addTopicMap").For(AccountRole.Engineer)
             .Accepts<JsonElement>("application/json").Produces<IReadOnlyList<MapDocument>>();
+        maps.MapDelete("/{file}", async (string file, InstrumentRoom room) => await room.RemoveMapAsync(file)
+                ? Results.Ok(room.Maps.Select(MapDocument.Of)) : Problems.NotFound("There is no such map."))
+            .WithName("removeTopicMap").For(AccountRole.Engineer).Produces<IReadOnlyList<MapDocument>>();
     }
 
     private static InstrumentsDocument Document(string id, InstrumentRoom room)
@@ -73,7 +82,8 @@ internal static class InstrumentEndpoints
         var (state, trouble, broker, isOwn) = room.Link;
         return new(state, trouble, broker, isOwn, room.Board.Counts, [.. room.Maps.Select(MapDocument.Of)],
             room.ProcessOf(id) is { } p
-                ? new(p.IsRunning, p.Ended, p.Seed, p.Times, p.Edit, p.Since.ToString("yyyy-MM-ddTHH:mm:ssZ", CultureInfo.InvariantCulture))
+                ? new(p.IsRunning, p.DrivePoints, p.Ended, p.Seed, p.Times, p.Edit,
+                    p.Since.ToString("yyyy-MM-ddTHH:mm:ssZ", CultureInfo.InvariantCulture))
                 : null);
     }
 

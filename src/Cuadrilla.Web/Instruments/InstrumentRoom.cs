@@ -89,12 +89,31 @@ internal sealed class InstrumentRoom(IOptions<ServerOptions> options, TimeProvid
             var file = Path.Combine(MapFolder, MapFiles.NameOf(map) + ".json");
             await File.WriteAllBytesAsync(file + ".new", utf8);
             File.Move(file + ".new", file, overwrite: true);
-            if (link is { } open)
+            await ConnectAnewAsync();
+        }
+        finally
+        {
+            door.Release();
+        }
+    }
+
+    /// <summary>Removes a map of the folder and listens by it no more; what was read by it stays until newer comes.</summary>
+    /// <param name="file">Its name there.</param>
+    /// <returns>False: there is none of that name.</returns>
+    public async Task<bool> RemoveMapAsync(string file)
+    {
+        await door.WaitAsync();
+        try
+        {
+            // Only what is listed: a name with a path in it is none of them.
+            if (!MapFiles.Read(MapFolder).Any(m => m.File.Length > 0 && m.File == file))
             {
-                await open.DisposeAsync();
+                return false;
             }
 
-            await ConnectAsync();
+            File.Delete(Path.Combine(MapFolder, file));
+            await ConnectAnewAsync();
+            return true;
         }
         finally
         {
@@ -187,6 +206,16 @@ internal sealed class InstrumentRoom(IOptions<ServerOptions> options, TimeProvid
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();
         return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+
+    private async Task ConnectAnewAsync()
+    {
+        if (link is { } open)
+        {
+            await open.DisposeAsync();
+        }
+
+        await ConnectAsync();
     }
 
     private async Task ConnectAsync()

@@ -11,6 +11,7 @@ internal sealed class StandInProcess : IDisposable
     private const int LongestWord = 400;
     private readonly Process process;
     private volatile string said = string.Empty;
+    private volatile int drivePoints;
 
     private StandInProcess(Process process, StandInJob job, long edit, DateTimeOffset since) =>
         (this.process, Seed, Times, Edit, Since) = (process, job.Seed, job.Times, edit, since);
@@ -26,6 +27,9 @@ internal sealed class StandInProcess : IDisposable
 
     /// <summary>When it was started.</summary>
     public DateTimeOffset Since { get; }
+
+    /// <summary>Drive points that it simulates; 0 while it is getting ready.</summary>
+    public int DrivePoints => drivePoints;
 
     /// <summary>It runs.</summary>
     public bool IsRunning
@@ -61,7 +65,7 @@ internal sealed class StandInProcess : IDisposable
         start.ArgumentList.Add("stand-ins");
         var process = Process.Start(start)!;
         var made = new StandInProcess(process, job, edit, clock.GetUtcNow());
-        process.OutputDataReceived += (_, _) => { };
+        process.OutputDataReceived += (_, e) => made.Take(e.Data);
         process.ErrorDataReceived += (_, e) =>
             made.said = e.Data is { Length: > 0 } words ? words[..Math.Min(words.Length, LongestWord)] : made.said;
         process.BeginOutputReadLine();
@@ -79,6 +83,19 @@ internal sealed class StandInProcess : IDisposable
         }
 
         return made;
+    }
+
+    private void Take(string? line)
+    {
+        try
+        {
+            drivePoints = line is { Length: > 0 } ? JsonSerializer.Deserialize<StandInsOnline>(line, ProjectJson.Options)!.Points
+                : drivePoints;
+        }
+        catch (JsonException)
+        {
+            // Not of ours: a runtime's own word on standard output.
+        }
     }
 
     /// <summary>Stops it.</summary>

@@ -5,6 +5,7 @@ import { useUnits } from "../../fields/useUnits";
 import { useProject } from "../../project/ProjectContext";
 import { markOf, readRun, readValues } from "./commissioning";
 import { EntryList } from "./EntryList";
+import { LineWave } from "./instruments/LineWave";
 import { QuantityTable } from "./instruments/QuantityTable";
 import { RunRecording } from "./instruments/RunRecording";
 import { StandInStrip } from "./instruments/StandInStrip";
@@ -158,6 +159,7 @@ export function StepPanel({
                 onTake={(ids) => void take(ids)}
               />
             )}
+            {isOn && step.id === "harmonics" && <LineWave key={point.id} pointId={point.id} />}
             {byName && empty.length > 1 && (
               <button type="button" className="button mt-2" onClick={() => void take(empty)}>
                 Take all readings

@@ -73,6 +73,15 @@ export function InstrumentsPart({ point }: { readonly point: DrivePoint }) {
       setProblem(e instanceof SyntaxError ? `“${chosen.name}” is no JSON.` : "The server does not answer. Try again.");
     }
   };
+  const removeMap = async (name: string) => {
+    try {
+      const { data, error } = await api.DELETE("/api/topic-maps/{file}", { params: { path: { file: name } } });
+      setProblem(data ? undefined : error.detail);
+      void found.refetch();
+    } catch {
+      setProblem("The server does not answer. Try again.");
+    }
+  };
   const standIns = now.standIns;
   const all = readings.data?.readings ?? [];
   const valued = all.filter((r) => r.value !== null);
@@ -99,9 +108,14 @@ export function InstrumentsPart({ point }: { readonly point: DrivePoint }) {
       </p>
       {standIns && (
         <p role="status" className="mt-1">
-          {standIns.running ? (
+          {standIns.running && standIns.drivePoints === 0 ? (
             <>
-              <b>Running</b> since {when(standIns.sinceUtc)}, seed {standIns.seed}
+              <b>Getting ready</b> since {when(standIns.sinceUtc)}: every drive point is computed first, a plant of 200
+              in half a minute.
+            </>
+          ) : standIns.running ? (
+            <>
+              <b>Running</b>, {standIns.drivePoints} drive points, since {when(standIns.sinceUtc)}, seed {standIns.seed}
               {standIns.times > 1 && <>, {standIns.times} times faster than the clock</>}
               {standIns.edit !== project.edit && (
                 <span className="text-fails">
@@ -175,6 +189,18 @@ export function InstrumentsPart({ point }: { readonly point: DrivePoint }) {
               <td>{m.simulated ? "simulated" : ""}</td>
               <td className="text-soft">{m.file === "" ? "ships with the program" : m.file}</td>
               <td className="text-fails">{m.problem}</td>
+              <td>
+                {m.file !== "" && (
+                  <button
+                    type="button"
+                    className="button"
+                    aria-label={`Remove the map ${m.name}`}
+                    onClick={() => void removeMap(m.file)}
+                  >
+                    Remove
+                  </button>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>

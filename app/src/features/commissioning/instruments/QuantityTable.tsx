@@ -1,6 +1,7 @@
 import { useId } from "react";
 import type { Reading, SiteStep } from "../../../api/client";
 import { useUnits } from "../../../fields/useUnits";
+import { WithMethods } from "../../methods/WithMethods";
 import { expectedOf, usUnitOf } from "../commissioning";
 import { about, type Taken } from "./readings";
 
@@ -84,9 +85,17 @@ export function QuantityTable({
               )}
               <td className="text-[12px]">
                 <div className="whitespace-nowrap font-mono">{expectedOf(q, units)}</div>
-                {readings && <div className="text-soft">{from}</div>}
+                {readings && (
+                  <div className="text-soft">
+                    <WithMethods text={from} />
+                  </div>
+                )}
               </td>
-              {!readings && <td className="text-[12px] text-soft">{from}</td>}
+              {!readings && (
+                <td className="text-[12px] text-soft">
+                  <WithMethods text={from} />
+                </td>
+              )}
             </tr>
           );
         })}

@@ -53,7 +53,7 @@ export function RunRecording({
       setProblem("The server does not answer. What was recorded is kept.");
     }
   };
-  const rows = run?.points.map((p) => ({ minutes: Math.round((p.timeS ?? 0) / 6) / 10, value: p.value ?? 0 })) ?? [];
+  const rows = run?.points.map((p) => ({ timeS: p.timeS ?? 0, value: p.value ?? 0 })) ?? [];
   return (
     <div className="mt-2" role="group" aria-label="Recorded run">
       <div className="flex flex-wrap items-center gap-2">
@@ -93,7 +93,7 @@ export function RunRecording({
         <Chart
           title={`Run ${run?.number ?? ""}`}
           rows={rows}
-          along={{ key: "minutes", kind: "number", label: "min" }}
+          along={{ key: "timeS", kind: "time", steps: 6 }}
           left={{ label: step.runUnit, domain: ["auto", "auto"] }}
           series={[{ key: "value", name: "recorded", unit: step.runUnit, colour: "var(--color-plum)" }]}
         />

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type InstrumentsAnswer, type PointReadings } from "../../../api/client";
+import { api, type InstrumentsAnswer, type LineWaveAnswer, type PointReadings } from "../../../api/client";
 import { useProject } from "../../../project/ProjectContext";
 
 const every = 1000;
@@ -39,6 +39,25 @@ export function useReadings(pointId: string, isOn: boolean) {
   });
 }
 
+/** The newest recorded cycle of a drive point's line current, read every other second. */
+export function useLineWave(pointId: string, isOn: boolean) {
+  const { project } = useProject();
+  return useQuery({
+    queryKey: ["line-wave", project.id, pointId],
+    enabled: isOn,
+    refetchInterval: 2 * every,
+    queryFn: async (): Promise<LineWaveAnswer> => {
+      const { data } = await api.GET("/api/projects/{id}/instruments/points/{point}/line-wave", {
+        params: { path: { id: project.id, point: pointId } },
+      });
+      if (!data) {
+        throw new Error("The server does not answer.");
+      }
+      return data;
+    },
+  });
+}
+
 /** Puts an answer of the server where the questions above find it. */
 export function useAnswered() {
   const { project } = useProject();
@@ -48,6 +67,7 @@ export function useAnswered() {
       client.setQueryData(["instruments", project.id], answer);
       // What was read of stand-ins that were stopped or started anew counts no more.
       client.removeQueries({ queryKey: ["readings", project.id] });
+      client.removeQueries({ queryKey: ["line-wave", project.id] });
     },
     readings: (answer: PointReadings) => client.setQueryData(["readings", project.id, answer.pointId], answer),
   };

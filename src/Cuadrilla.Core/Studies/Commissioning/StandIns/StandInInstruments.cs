@@ -83,35 +83,25 @@ internal static class StandInInstruments
         add("motor.amps", drive.IsFed ? drive.Point.CurrentA : 0, false);
         add("motor.kw", drive.IsFed ? drive.Point.InputW / 1e3 : 0, false);
         add("motor.hz", drive.IsFed ? Math.Abs(drive.FrequencyHz) : 0, true);
-        if (drive.Source.LineCurrentA is not { } line)
+        if (drive.Source.LineOrdersA is null)
         {
             return;
         }
 
-        // The shape of the study's line current at the load of the moment.
-        var share = drive.IsFed ? Share(drive) : (double?)null;
-        add("line.h1", share * line[0], false);
-        double squares = 0;
-        for (var i = 0; i < Orders.Length; i++)
+        var orders = StandInWave.OrdersA(drive);
+        add("line.h1", orders?[0].Magnitude, false);
+        foreach (var order in Orders)
         {
-            var amps = share * line[Orders[i] - 1] * drive.Truth.OrderFactor[i];
-            add(FormattableString.Invariant($"line.h{Orders[i]}"), amps, false);
-            squares += amps * amps ?? 0;
+            add(FormattableString.Invariant($"line.h{order}"), orders?[order - 1].Magnitude, false);
         }
 
-        add("line.thd", share is > 0 ? 100 * Math.Sqrt(squares) / (share * line[0]) : null, false);
+        add("line.thd", orders is null ? null : 100 * Math.Sqrt(orders.Skip(1).Sum(o => o.Magnitude * o.Magnitude)) / orders[0].Magnitude,
+            false);
     }
 
     // −0.11 % a kelvin from 20 °C, as the step reckons it.
     private static double Magnet(StandInDrive drive) =>
         1 + (drive.Source.Rules.Site.MagnetPctPerK / 100 * (drive.Heat.WindingC - 20));
-
-    private static double Share(StandInDrive drive)
-    {
-        var load = drive.Source.Model.Load;
-        var rated = load is null ? 0 : load.RatedTorqueNm * load.RatedSpeedRpm;
-        return rated > 0 ? Math.Clamp(drive.TorqueNm * drive.SpeedRpm / rated, 0.05, 1.5) : 1;
-    }
 
     private static void Mechanical(StandInDrive drive, Action<string, double?, bool> add)
     {

@@ -1,3 +1,4 @@
+using System.Numerics;
 using Cuadrilla.Core.Commissioning;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Brakes;
@@ -35,10 +36,16 @@ public sealed record StepSource
     /// <summary>Its brake; null without.</summary>
     public BrakeModel? Brake { get; init; }
 
-    /// <summary>Its line current in the first scenario it runs in: rms of orders 1 to 25, A; null while not solved.</summary>
-    public IReadOnlyList<double>? LineCurrentA { get; init; }
+    /// <summary>Frequency of the supply, Hz.</summary>
+    public required double SupplyHz { get; init; }
 
-    /// <summary>Distortion of the same, %.</summary>
+    /// <summary>Its line current in the first scenario it runs in: rms phasors of orders 1 to 50, A; null while not solved.</summary>
+    public IReadOnlyList<Complex>? LineOrdersA { get; init; }
+
+    /// <summary>Rms of the same, A.</summary>
+    public IReadOnlyList<double>? LineCurrentA => LineOrdersA is null ? null : [.. LineOrdersA.Select(o => o.Magnitude)];
+
+    /// <summary>Its distortion, %.</summary>
     public double? ThdiPct { get; init; }
 
     /// <summary>Limit of the demand distortion at the coupling, %, where this is the drive point that its record is kept with; null
