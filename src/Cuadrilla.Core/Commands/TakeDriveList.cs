@@ -160,7 +160,8 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
         List<string> notes)
     {
         var own = data.With(plant);
-        var least = DefaultsInForce.Resolve(data.Defaults, plant.Overrides).LeastMotorClass;
+        var defaults = DefaultsInForce.Resolve(data.Defaults, plant.Overrides);
+        var least = defaults.LeastMotorClass;
         var buses = plant.BusOfDrivePoints();
         return plant.Changed(taken.Keys, p =>
         {
@@ -188,12 +189,16 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
                 return p;
             }
 
+            var rpm = LoadModels.Build(p.Load, defaults.Loads, out _)?.RatedSpeedRpm ?? double.NaN;
             return p with { Motor = CandidateRanking.WithItem(p.Motor,
-                fitting.MinBy(m => (Math.Abs(Poles(row) - m.Poles), m.PriceIndex > 0 ? m.PriceIndex : double.MaxValue))!) };
+                fitting.MinBy(m => (FarFrom(m, row, rpm, plant.Source.FrequencyHz), m.PriceIndex > 0 ? m.PriceIndex : double.MaxValue))!) };
         });
     }
 
-    private static double Poles(DriveListRow row) => row.Poles.IsKnown ? row.Poles.Value : 4;
+    // Of poles that the list does not name those that turn like the machine are nearest; without its speed, four.
+    private static double FarFrom(MotorItem motor, DriveListRow row, double machineRpm, double frequencyHz) =>
+        row.Poles.IsKnown || !(machineRpm > 0) ? Math.Abs((row.Poles.IsKnown ? row.Poles.Value : 4) - motor.Poles)
+            : Math.Round(Math.Abs(Math.Log(120 * frequencyHz / motor.Poles / machineRpm)), 3);
 
     /// <summary>True when a motor is of the size and the number of poles that a row names.</summary>
     public static bool IsSize(MotorItem motor, DriveListRow row) =>

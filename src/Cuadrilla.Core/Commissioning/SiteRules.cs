@@ -30,6 +30,8 @@ namespace Cuadrilla.Core.Commissioning;
 /// <param name="ResidualTripMs">Longest trip of a residual-current device, ms.</param>
 /// <param name="ControlLeastV">Least voltage of a 24 V circuit at its far end, V.</param>
 /// <param name="ControlMostV">Largest, V.</param>
+/// <param name="AtSpeedPct">So far below its speed a machine is still taken to be at it, %.</param>
+/// <param name="LeastRiseK">Rise from which a frame is warm by its losses, K.</param>
 /// <param name="SaliencyPct">Ratio of the inductances of a motor with magnets, ±%.</param>
 public sealed record SiteRules(double EarthOhm, double LongCableM, double CableLengthPct, double SpreadPct, double SpreadTightPct,
     double LeakagePct,
@@ -37,7 +39,7 @@ public sealed record SiteRules(double EarthOhm, double LongCableM, double CableL
     IReadOnlyList<VibrationZones> VibrationMmPerS, double NoiseStepDb, double LoadedCurrentPct, double LoadedPowerPct, double SlipPct,
     double PowerFactor, double BearingC, double BearingRiseK, double StopPct, double StartTimePct, double BrakePct, double BrakeTestPct,
     double RatioPct, double OrderPct, double OrderOfFundamentalPct, double ResidualTripMs, double ControlLeastV, double ControlMostV,
-    double SaliencyPct);
+    double AtSpeedPct, double LeastRiseK, double SaliencyPct);
 
 /// <summary>Zone limits of vibration velocity for machines up to a rating, mm/s rms.</summary>
 /// <param name="ToKw">Ratings up to this, kW.</param>

@@ -82,7 +82,8 @@ internal static class SiteEntryMaking
         }
 
         var judged = state.Step.Judge(reading);
-        return judged.Verdict == Verdict.NeedsData ? throw Refused("/values", "Values", "not complete", judged.Text)
+        return judged.Verdict == Verdict.NeedsData ? throw Refused("/values", "Values", "not complete",
+                judged.Text.Replace("missing: ", string.Empty, StringComparison.Ordinal))
             : double.IsFinite(wanted.Values.Values.Sum()) ? judged
             : throw Refused("/values", "Values", "not finite", "numbers");
     }

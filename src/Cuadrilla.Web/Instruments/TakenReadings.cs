@@ -68,6 +68,11 @@ internal sealed class TakenReadings(ReadingPins pins, SiteRunStore runs)
                 throw Refused($"/taken/{quantity}", "Reading", "not good", "a good reading");
             }
 
+            if (taken.Any(t => t.Number == reading.Number))
+            {
+                throw Refused($"/taken/{quantity}", "Reading", $"{number}, taken for another quantity too", "a reading of its own");
+            }
+
             if (!values.TryAdd(quantity, value))
             {
                 throw Refused($"/values/{quantity}", "Value", "typed and taken", "one of both");

@@ -131,6 +131,20 @@ public sealed class DriveListImportTests
         Assert.False(hoist.MassKg.IsKnown);
     }
 
+    // The machine's speed says how many poles; a gear turns the motor faster.
+    [Theory]
+    [InlineData("pump", "3550", "", 2)]
+    [InlineData("fan", "1180", "", 6)]
+    [InlineData("mixer", "885", "2", 4)]
+    [InlineData("pump", "", "", 4)]
+    public void A_motor_without_poles_turns_like_its_machine(string kind, string rpm, string gear, int poles)
+    {
+        var rows = Judge(WaterWorks, ["Tag", "Type", "Motor HP", "Speed rpm", "Gear ratio"], ["T", kind, "30", rpm, gear]);
+        var done = Assert.IsType<CommandOutcome.Done>(new TakeDriveList([.. rows.Select(r => r.Row!)], false).On(WaterWorks, Studies));
+        var motor = Assert.IsType<MotorChoice.FromCatalogue>(done.After.AllDrivePoints().Single(p => p.Tag == "T").Motor);
+        Assert.Equal(poles, Data.Motors[motor.ItemId].Poles);
+    }
+
     [Fact]
     public void A_list_is_taken_as_one_edit_with_motors_starters_and_lineups()
     {

@@ -1,5 +1,6 @@
 import { useSearchParams } from "react-router";
 import { api, type SiteProgress } from "../../api/client";
+import { lineKeys } from "../../components/lineKeys";
 import { useProject } from "../../project/ProjectContext";
 import { ExerciseBar } from "../training/ExerciseBar";
 import type { Selection } from "../board/selection";
@@ -59,13 +60,15 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
         <OverviewPart points={points} onOpen={(id) => set({ part: "parameters", point: id })} />
       ) : (
         <div className="mt-3 grid grid-cols-[13rem_minmax(0,1fr)] gap-x-5">
-          <nav aria-label="Drive points" className="max-h-[75vh] overflow-y-auto">
+          <nav aria-label="Drive points" className="max-h-[75vh] overflow-y-auto" onKeyDown={lineKeys}>
             {points.map((p) => {
               const found = progress.data?.find((x) => x.pointId === p.id);
               return (
                 <button
                   key={p.id}
                   type="button"
+                  data-line
+                  tabIndex={p.id === point.id ? 0 : -1}
                   className={`flex w-full items-center gap-1.5 border-b border-rule px-1 py-0.5 text-left hover:bg-plum-wash ${p.id === point.id ? "bg-plum-wash font-semibold" : ""}`}
                   aria-pressed={p.id === point.id}
                   title={

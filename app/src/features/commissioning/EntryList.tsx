@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { SiteEntry, SiteStep } from "../../api/client";
 import { useUnits } from "../../fields/useUnits";
 import { n, when } from "../../lib/format";
-import { compared } from "./commissioning";
+import { compared, resultIn } from "./commissioning";
 
 /** Entries of a step, newest first; two of them side by side. */
 export function EntryList({ step, entries }: { readonly step: SiteStep; readonly entries: readonly SiteEntry[] }) {
@@ -35,7 +35,7 @@ export function EntryList({ step, entries }: { readonly step: SiteStep; readonly
               <td className="whitespace-nowrap">{when(e.atUtc)}</td>
               <td>{e.who}</td>
               <td>
-                {units.sentence(e.result)}
+                {resultIn(e.stepId, e.result, units)}
                 {e.note !== "" && <span className="text-soft"> — {e.note}</span>}
                 {e.corrects !== null && <span className="text-soft"> (corrects {e.corrects})</span>}
                 {e.simulated && <b> simulated</b>}

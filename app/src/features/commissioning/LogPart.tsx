@@ -5,6 +5,7 @@ import { Failed, Loading } from "../../components/States";
 import { useUnits } from "../../fields/useUnits";
 import { when } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
+import { resultIn } from "./commissioning";
 
 const page = 100;
 
@@ -120,7 +121,7 @@ export function LogPart({
                   </td>
                   <td className="whitespace-nowrap">{e.stepId.replace("parameter/", "parameter ")}</td>
                   <td>
-                    {units.sentence(e.result)}
+                    {resultIn(e.stepId, e.result, units)}
                     {e.note !== "" && !e.stepId.startsWith("parameter/") && (
                       <span className="text-soft"> — {e.note}</span>
                     )}

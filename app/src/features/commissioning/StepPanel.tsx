@@ -1,9 +1,9 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { api, type DrivePoint, type SitePoint, type SiteStep } from "../../api/client";
 import { VerdictMark } from "../../components/VerdictMark";
 import { useUnits } from "../../fields/useUnits";
 import { useProject } from "../../project/ProjectContext";
-import { markOf, readRun, readValues } from "./commissioning";
+import { markOf, readRun, readValues, resultIn } from "./commissioning";
 import { EntryList } from "./EntryList";
 import { LineWave } from "./instruments/LineWave";
 import { QuantityTable } from "./instruments/QuantityTable";
@@ -19,12 +19,18 @@ export function StepPanel({
   point,
   step,
   found,
+  isTakenUp,
   onMade,
+  onNext,
 }: {
   readonly point: DrivePoint;
   readonly step: SiteStep;
   readonly found: SitePoint;
+  /** It was gone to from the step before: its first entry takes the focus. */
+  readonly isTakenUp: boolean;
   readonly onMade: (next: SitePoint) => void;
+  /** The step to go to from here; none where all is done. */
+  readonly onNext: { readonly title: string; readonly go: () => void } | undefined;
 }) {
   const units = useUnits();
   const { project } = useProject();
@@ -48,6 +54,21 @@ export function StepPanel({
   );
   const isSeen = step.quantities.every((q) => !q.isNeeded);
   const hasValues = step.quantities.some((q) => isFilled(q.id));
+  const form = useRef<HTMLFormElement>(null);
+  const next = useRef<HTMLButtonElement>(null);
+  const [isEntered, setEntered] = useState(false);
+  useEffect(() => {
+    if (isTakenUp) {
+      const into = form.current;
+      (into?.querySelector<HTMLElement>("table input") ?? into?.querySelector<HTMLElement>("[type=submit]"))?.focus();
+    }
+  }, [isTakenUp]);
+  // Where work goes on once it is entered.
+  useEffect(() => {
+    if (isEntered) {
+      next.current?.focus();
+    }
+  }, [isEntered]);
   const take = async (ids: readonly string[]) => {
     const wanted = step.quantities.filter((q) => ids.includes(q.id));
     try {
@@ -68,6 +89,7 @@ export function StepPanel({
     }
   };
   const save = async (wantsDone?: boolean) => {
+    setEntered(false);
     // Seen and measured: what was measured speaks.
     const done = wantsDone === true && hasValues ? undefined : wantsDone;
     const values = done !== undefined ? { values: {} } : readValues(step, typed, units, taken);
@@ -90,6 +112,7 @@ export function StepPanel({
       done: done ?? null,
       openPoints: [],
     });
+    setEntered(isMade);
     if (isMade) {
       setTyped({});
       setTaken({});
@@ -129,7 +152,7 @@ export function StepPanel({
           )}
           {counted && (
             <p className="mt-2 max-w-3xl">
-              <b>Found:</b> {units.sentence(step.result)}
+              <b>Found:</b> {resultIn(step.id, step.result, units)}
             </p>
           )}
           {step.standing === "wrong" && step.suspect !== "" && (
@@ -139,6 +162,7 @@ export function StepPanel({
           )}
           {readings.data && isOn && <StandInStrip pointId={point.id} step={step} found={readings.data} />}
           <form
+            ref={form}
             className={`mt-2 ${byName ? "max-w-5xl" : "max-w-3xl"}`}
             aria-label={`Entry of ${step.title}`}
             onSubmit={(e) => {
@@ -230,6 +254,11 @@ export function StepPanel({
                   />
                   corrects entry {counted.number}
                 </label>
+              )}
+              {isEntered && onNext && (
+                <button ref={next} type="button" className="button" onClick={onNext.go}>
+                  Next: {onNext.title}
+                </button>
               )}
               <span className="text-soft">Entries stay as they are; a mistake is corrected by a later one.</span>
             </div>

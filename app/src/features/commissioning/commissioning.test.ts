@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { SiteEntry, SiteStep } from "../../api/client";
 import { unitsOf } from "../../fields/useUnits";
-import { compared, expectedOf, markOf, nextOf, readRun, readTable, readValues } from "./commissioning";
+import { compared, expectedOf, markOf, nextOf, readRun, readTable, readValues, resultIn } from "./commissioning";
 
 const quantity = (id: string, unit: string, more: Partial<SiteStep["quantities"][number]> = {}) => ({
   id,
@@ -59,6 +59,17 @@ describe("values of a step", () => {
     expect(expectedOf(quantity("a", "A"), si)).toBe("");
     expect(expectedOf(quantity("power", "kW", { expected: 37.285 }), us)).toBe("50 hp");
     expect(expectedOf(quantity("kw", "kW", { expected: 37.285 }), us)).toBe("37.28 kW");
+  });
+});
+
+describe("what was found", () => {
+  it("tells a plate's power as that of a shaft, and other power as it is", () => {
+    const us = unitsOf("us-customary");
+    expect(resultIn("plate", "rated power 55.93 kW, 55.37 to 56.49 kW expected; 40 °C", us)).toBe(
+      "rated power 75 hp, 74.25 to 75.75 hp expected; 104 °F",
+    );
+    expect(resultIn("loaded", "power 50.99 kW", us)).toBe("power 50.99 kW");
+    expect(resultIn("plate", "rated power 55.93 kW", unitsOf("si"))).toBe("rated power 55.93 kW");
   });
 });
 

@@ -37,6 +37,19 @@ export function markOf(step: SiteStep): Verdict | undefined {
   }
 }
 
+/** What was found at a step in the project's units: kilowatts of a plate are of a shaft. */
+export function resultIn(stepId: string, text: string, units: Units): string {
+  const hp = (kw: string) => String(Number(units.value(Number(kw), "kW", "hp").toPrecision(4)));
+  return units.sentence(
+    stepId === "plate" && units.unit("kW", "hp") === "hp"
+      ? text.replace(
+          /(?:(\d+(?:\.\d+)?) to )?(\d+(?:\.\d+)?) kW/g,
+          (_, from: string | undefined, to: string) => `${from === undefined ? "" : `${hp(from)} to `}${hp(to)} hp`,
+        )
+      : text,
+  );
+}
+
 /** The next step to do: the first that is open, stale or wrong. */
 export const nextOf = (steps: readonly SiteStep[]): SiteStep | undefined =>
   steps.find((s) => s.standing === "open" || s.standing === "stale" || s.standing === "wrong");

@@ -42,7 +42,7 @@ export function ImportSheet({ onClose }: { readonly onClose: () => void }) {
             (<span className="font-mono">Power [hp]</span>, <span className="font-mono">30 m</span>), so are the usual
             words for machines and starters. Nothing is changed before you have seen every row.
           </p>
-          <label className="button mt-2">
+          <label className="button mt-2 inline-block">
             Choose a file …
             <input
               type="file"

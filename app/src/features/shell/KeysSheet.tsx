@@ -7,7 +7,7 @@ const keys: readonly (readonly [string, string])[] = [
   ["Enter", "open the cell on the bench; Escape comes back"],
   ["letters, digits", "in a motor or converter cell: search its candidates"],
   ["0 … 9", "go to a stage (with Alt from a motor or converter cell or an entry)"],
-  ["Alt L, W, S, H", "list, schedules, sheets, history"],
+  ["Alt I, U, L, W, S, C, H", "signals, supplies, list, schedules, sheets, commissioning, history"],
   ["Ctrl Alt 1 … 6", "the pages of the bench; on its edge ← → make it wider or narrower"],
   ["Alt ← →", "move the drive point"],
   ["Insert / Delete", "add / remove a drive point"],

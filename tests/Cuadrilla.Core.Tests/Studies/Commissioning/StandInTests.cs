@@ -46,6 +46,24 @@ public sealed class StandInTests
         }
     }
 
+    // Whatever stands still is cool, quiet and even: none of it may count for a run.
+    [Theory]
+    [MemberData(nameof(Points))]
+    public void At_rest_no_step_that_runs_is_passed(string pointId)
+    {
+        var drive = Of(pointId, new(1));
+        drive.Go(60);
+        foreach (var step in Steps(pointId).Where(s => StepOrders.Of(s.Id).Count > 0 && s.Quantities.Count > 0))
+        {
+            var values = step.Quantities.Select(q => (q.Id, Name: StepReadings.Of(step.Id, q.Id)))
+                .Where(q => q.Name is not null && StandInHands.Reading(drive, q.Name) is not null)
+                .ToDictionary(q => q.Id, q => StandInHands.Reading(drive, q.Name!)!.Value);
+            var run = Enumerable.Range(0, 40).Select(i => new RunPoint(60 * i, StandInHands.Reading(drive, "temperature.frame")!.Value));
+            var judged = step.Judge(new(values, [.. run], null));
+            Assert.True(judged.Verdict is Verdict.NeedsData or Verdict.Fails, $"{pointId}, {step.Id}: {judged.Text}");
+        }
+    }
+
     [Theory]
     [InlineData("dp-01", HiddenFault.Joint, "resistances")]
     [InlineData("dp-06", HiddenFault.SwappedRotation, "rotations")]

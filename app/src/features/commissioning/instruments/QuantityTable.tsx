@@ -84,7 +84,7 @@ export function QuantityTable({
                 </td>
               )}
               <td className="text-[12px]">
-                <div className="whitespace-nowrap font-mono">{expectedOf(q, units)}</div>
+                <div className="font-mono">{expectedOf(q, units)}</div>
                 {readings && (
                   <div className="text-soft">
                     <WithMethods text={from} />

@@ -222,7 +222,7 @@ public sealed class StandInDrive
                     StandInOrder.IdentifyTurning => Found.Turning(this, LoadTorque),
                     _ => Found.Ramps(this, LoadTorque, rampHzPerS),
                 };
-                return order == StandInOrder.TwoRamps && Truth.InertiaKgM2 is null ? "the inertia is not known" : null;
+                return order == StandInOrder.TwoRamps && Truth.InertiaKgM2 is null ? "the inertia of the machine is not specified: enter it at its load" : null;
         }
     }
 

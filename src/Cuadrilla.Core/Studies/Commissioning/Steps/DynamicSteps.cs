@@ -50,9 +50,12 @@ internal static class DynamicSteps
             Caution = "Rotating parts.", Suspect = "a resonance of frame or foundation: a skip band there",
             Quantities = [Vibration(source),
                 DeadSteps.Quantity("rpm", "speed of the largest value", "rpm", Given.Unknown, null, "counter") with { IsNeeded = false }],
-            RestsOn = [SiteAspect.Load, SiteAspect.Plate], After = ["direction"],
+            RestsOn = [SiteAspect.Load, SiteAspect.Plate], After = ["direction"], Unmet = NoVibration,
         };
     }
+
+    internal static string? NoVibration(SiteReading reading) =>
+        reading.Values["velocity"] > 0 ? null : "a velocity above 0: whatever turns vibrates";
 
     // Zones A/B, B/C and C/D of ISO 20816-3: to B/C holds, to C/D is tight.
     internal static SiteQuantity Vibration(StepSource source)

@@ -187,6 +187,8 @@ internal static class FunctionSteps
             DeadSteps.Quantity("least", "speed from which it lifts", "rpm", Given.Unknown, null, "gauge") with { IsNeeded = false },
         ],
         RestsOn = [SiteAspect.Cable, SiteAspect.Load], After = ["direction"],
+        Unmet = reading => Math.Max(reading.Values["forward"], reading.Values["reverse"]) > 0 ? null
+            : "a pressure or flow above 0 in one direction: from rest, against an open valve",
         Together = reading => reading.Values["forward"] > reading.Values["reverse"]
             ? new(Verdict.Holds, "forward lifts more")
             : new(Verdict.Fails, "reverse lifts as much or more: swap two leads"),

@@ -43,8 +43,28 @@ internal static class LoadedSteps
             Id = "vibration", Phase = SitePhase.Loaded, Title = "Vibration at rated speed, loaded",
             How = "Velocity, rms, at both bearings.",
             Caution = Turning, Suspect = "alignment, foundation, balance; the same coasting: mechanical",
-            Quantities = [DynamicSteps.Vibration(source)], RestsOn = [SiteAspect.Load, SiteAspect.Plate],
+            Quantities = [DynamicSteps.Vibration(source), Speed(source)], RestsOn = [SiteAspect.Load, SiteAspect.Plate],
+            Unmet = reading => DynamicSteps.NoVibration(reading) ?? NoSpeed(source, reading),
+            Together = reading =>
+            {
+                var window = DynamicSteps.Vibration(source).Window!;
+                return new(window.Judge(reading.Values["velocity"]), $"{Text.N(reading.Values["velocity"])} mm/s at "
+                    + $"{Text.N(reading.Values["rpm"])} rpm, for long to {Text.N(window.Most)} mm/s");
+            },
         };
+    }
+
+    private static double RatedRpm(StepSource source) =>
+        source.Model.Load?.RatedSpeedRpm ?? source.Model.Fitted!.Connected.Plate.RatedSpeedRpm;
+
+    private static SiteQuantity Speed(StepSource source) =>
+        DeadSteps.Quantity("rpm", "speed", "rpm", RatedRpm(source), null, "machine at its rated point");
+
+    // Whatever stands still is cool and quiet.
+    private static string? NoSpeed(StepSource source, SiteReading reading)
+    {
+        var least = (1 - (source.Rules.Site.AtSpeedPct / 100)) * RatedRpm(source);
+        return Math.Abs(reading.Values["rpm"]) >= least ? null : $"a speed of {Text.N(least)} rpm or more: at rest nothing is to be seen";
     }
 
     private static SiteStep NoLoad(StepSource source, MotorPlate plate, ExpectedMotor expected)
@@ -107,8 +127,9 @@ internal static class LoadedSteps
         [
             DeadSteps.Quantity("ramp", "under power", "dB(A)", Given.Unknown, null, "sound level meter, 1 m"),
             DeadSteps.Quantity("coast", "coasting at that speed", "dB(A)", Given.Unknown, null, "sound level meter, 1 m"),
-            DeadSteps.Quantity("rpm", "speed", "rpm", Given.Unknown, null, "counter") with { IsNeeded = false },
+            DeadSteps.Quantity("rpm", "speed of both", "rpm", Given.Unknown, null, "counter"),
         ],
+        Unmet = reading => reading.Values["rpm"] != 0 ? null : "a speed other than 0",
         RestsOn = [SiteAspect.Plate, SiteAspect.Unit, SiteAspect.Settings, SiteAspect.Filter], After = ["direction"],
         Forbidden = source.Parameters.Hangs ? "a hanging load must not coast" : string.Empty,
         Together = reading =>
@@ -209,6 +230,11 @@ internal static class LoadedSteps
 
             var points = reading.Run.Select(p => new TemperaturePoint(p.TimeS, p.Value)).ToList();
             var ambient = reading.Values["ambientC"];
+            if (points[^1].TemperatureC - ambient < source.Rules.Site.LeastRiseK)
+            {
+                return new(Verdict.NeedsData, $"missing: a frame {Text.N(source.Rules.Site.LeastRiseK)} K or more above its coolant");
+            }
+
             return EndTemperature.IsStable(points)
                 ? new(Verdict.Holds, $"stable at {Text.N(points[^1].TemperatureC)} °C, {Text.N(points[^1].TemperatureC - ambient)} K "
                     + "above the coolant")
@@ -233,8 +259,10 @@ internal static class LoadedSteps
                 DeadSteps.Quantity("bearingC", "the warmer bearing", "°C", Given.Unknown, null, "practice (verify)",
                     $"to {Text.N(site.BearingC)} °C"),
                 DeadSteps.Quantity("ambientC", "air", "°C", Given.Unknown, null, "thermometer"),
+                Speed(source),
             ],
             RestsOn = [SiteAspect.Load, SiteAspect.Plate],
+            Unmet = reading => NoSpeed(source, reading),
             Together = reading =>
             {
                 var (hot, rise) = (reading.Values["bearingC"], reading.Values["bearingC"] - reading.Values["ambientC"]);

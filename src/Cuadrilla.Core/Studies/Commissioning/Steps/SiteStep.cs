@@ -171,6 +171,9 @@ public sealed record SiteStep
     /// <summary>Unit of the points of its run; empty where it takes none.</summary>
     public string RunUnit { get; init; } = string.Empty;
 
+    /// <summary>What else must be given before any of it is judged: a reading at rest proves nothing of a run; null: nothing.</summary>
+    public Func<SiteReading, string?>? Unmet { get; init; }
+
     /// <summary>Judges values that belong together; null: each by its window.</summary>
     public Func<SiteReading, SiteJudgement>? Together { get; init; }
 
@@ -192,7 +195,8 @@ public sealed record SiteStep
             return new(Verdict.NeedsData, missing.Count > 0 ? "missing: " + string.Join(", ", missing) : "not confirmed");
         }
 
-        return Together is { } together ? together(reading) : EachByItself(reading);
+        return Unmet?.Invoke(reading) is { } unmet ? new(Verdict.NeedsData, "missing: " + unmet)
+            : Together is { } together ? together(reading) : EachByItself(reading);
     }
 
     // What is asked for and nothing in the specification holds it to is recorded, and tight: nobody may take it for proven.
