@@ -27,27 +27,29 @@ export function AsBuilt({ point, found }: { readonly point: DrivePoint; readonly
   return (
     <section aria-label="As built" className="mt-3">
       <h4 className="section-title">As built</h4>
-      <table className="table">
-        <tbody>
-          {found.asBuilt.map((p) => {
-            const [name, unit] = names[p.entry];
-            return (
-              <tr key={p.entry}>
-                <td>{name}</td>
-                <td className="num">
-                  {units.entered(p.measured, unit)} measured (entry {p.number})
-                </td>
-                <td className="num">{p.specified === null ? "open" : units.entered(p.specified, unit)} specified</td>
-                <td>
-                  <button type="button" className="button" onClick={() => take(p)}>
-                    Take into the specification
-                  </button>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <ul>
+        {found.asBuilt.map((p) => {
+          const [name, unit] = names[p.entry];
+          return (
+            <li key={p.entry} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule py-1">
+              <span>
+                {name}: <span className="font-mono">{units.entered(p.measured, unit)}</span> measured (entry {p.number}
+                ),{" "}
+                {p.specified === null ? (
+                  "not specified"
+                ) : (
+                  <>
+                    <span className="font-mono">{units.entered(p.specified, unit)}</span> specified
+                  </>
+                )}
+              </span>
+              <button type="button" className="button ml-auto" onClick={() => take(p)}>
+                Take into the specification
+              </button>
+            </li>
+          );
+        })}
+      </ul>
       <p className="mt-1 text-soft">
         Taken, it is an edit like any other: figures move, and what rests on it becomes stale.
       </p>
