@@ -102,3 +102,30 @@ test("a hoist is not asked to turn freely; its sheet is issued, changed, and sho
   const all = page.getByRole("table", { name: "Parameters of all drive points" });
   await expect(all.getByRole("row", { name: /^switching frequency/ })).toContainText("6 kHz");
 });
+
+test("steps by keyboard alone: arrows walk both columns, an entry leads to the next step", async ({
+  page,
+  request,
+}) => {
+  await open(page, await importDemo(request), "/commissioning?point=dp-02");
+  const points = page.getByRole("navigation", { name: "Drive points" });
+  await points.getByRole("button", { name: /^DP-02/ }).focus();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { name: "DP-03 Slip pump" })).toBeVisible();
+  // One Tab leaves the column of drive points, three files on stand the steps.
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press("Tab");
+  }
+  await expect(page.getByRole("button", { name: /^Look it over/ })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("button", { name: "In order", exact: true })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("button", { name: "Next: Dry and free" })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("region", { name: "Dry and free", exact: true })).toBeVisible();
+  await expect(page.getByRole("button", { name: "In order", exact: true })).toBeFocused();
+  await page.getByRole("button", { name: /^Dry and free/ }).focus();
+  await page.keyboard.press("End");
+  await expect(page.getByRole("button", { name: /^Sign-off/ })).toBeFocused();
+});

@@ -149,3 +149,24 @@ test("an exercise is begun, measured, decided and told", async ({ page, request 
   const id = /plants\/([^/]+)/.exec(page.url())?.[1] ?? "";
   await request.post(`/api/projects/${id}/instruments/stand-ins/stop`, { data: {} });
 });
+
+test("a fan’s line current: the recorded cycle lies beside the study’s and can be held", async ({ page, request }) => {
+  test.setTimeout(120_000);
+  const id = await importDemo(request);
+  await open(page, id, "/commissioning?part=instruments&point=dp-01");
+  await page.getByLabel("Faster than the clock").selectOption("20");
+  await page.getByRole("button", { name: "Start the stand-ins" }).click();
+  await expect(page.getByText(/^Running, \d+ drive points/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("button", { name: "Steps", exact: true }).click();
+  const panel = await step(page, "Harmonics of the line current");
+  await panel.getByRole("button", { name: /^Start/ }).click();
+  const cycle = panel.getByRole("region", { name: "Recorded cycle" });
+  await expect(cycle.getByText("power analyser (simulated)")).toBeVisible({ timeout: 30_000 });
+  await expect(cycle.getByText(/THDi .* %, of the study/)).toBeVisible();
+  await cycle.getByRole("button", { name: "Hold the picture" }).click();
+  await expect(cycle.getByText("held")).toBeVisible();
+  await panel.getByRole("button", { name: "Method plant-harmonics" }).first().click();
+  await expect(page.getByRole("dialog").getByRole("heading", { name: "Waveforms and network together" })).toBeVisible();
+  await page.getByRole("button", { name: "Close" }).click();
+  await request.post(`/api/projects/${id}/instruments/stand-ins/stop`);
+});
