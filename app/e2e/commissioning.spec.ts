@@ -113,6 +113,11 @@ test("steps by keyboard alone: arrows walk both columns, an entry leads to the n
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "DP-03 Slip pump" })).toBeVisible();
+  await points.getByLabel("Find a drive point").fill("KILN");
+  await expect(points.getByRole("button")).toHaveText([/^DP-13/, /^DP-26/, /^DP-27/]);
+  await points.getByLabel("Find a drive point").fill("slip");
+  await page.keyboard.press("Tab");
+  await expect(points.getByRole("button", { name: /^DP-03/ })).toBeFocused();
   // One Tab leaves the column of drive points, three files on stand the steps.
   for (let i = 0; i < 4; i++) {
     await page.keyboard.press("Tab");

@@ -41,6 +41,16 @@ public sealed class InstrumentApiTests(WebHost host) : IClassFixture<WebHost>
             taken = new { megohm = resistances["insulation.after1min"] }, values = new { megohm = 5, winding = 20 } });
         await Refused(log + "/entries", new { who = "c", pointId = "dp-02", stepId = "earth", taken = new { ohm = 999_999_999 } });
 
+        // One moment is not two: a sound under power is not that of coasting too.
+        var loud = (await Take(path, "dp-02", ["sound.level"]))["sound.level"];
+        using (var twice = await client.PostAsJsonAsync(log + "/entries", new { who = "c", pointId = "dp-02", stepId = "noise",
+            taken = new { ramp = loud, coast = loud } }, TestContext.Current.CancellationToken))
+        {
+            Assert.Equal(HttpStatusCode.BadRequest, twice.StatusCode);
+            Assert.Contains("a reading of its own", await twice.Content.ReadAsStringAsync(TestContext.Current.CancellationToken),
+                StringComparison.Ordinal);
+        }
+
         // It runs by order; while it does its windings can't be measured.
         var running = await Posted(path + "/orders", new { pointId = "dp-02", order = "start", frequencyHz = 20 });
         Assert.Equal("running", (string)running["standIn"]!["state"]!);

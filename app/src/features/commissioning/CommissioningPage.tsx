@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { api, type SiteProgress } from "../../api/client";
 import { lineKeys } from "../../components/lineKeys";
@@ -20,6 +21,9 @@ const parts = {
 } as const;
 type Part = keyof typeof parts;
 
+/** Of more drive points than these one is found by typing. */
+const mostAtSight = 15;
+
 /** What goes to site and what comes back: steps with their windows, parameter sheets, the log. */
 export function CommissioningPage({ onCell }: { readonly onCell: (selection: Selection) => void }) {
   const { project } = useProject();
@@ -28,6 +32,8 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
   const part: Part = wanted !== null && wanted in parts ? (wanted as Part) : "steps";
   const points = project.specification.lineups.flatMap((l) => l.drivePoints);
   const point = points.find((p) => p.id === search.get("point")) ?? points[0];
+  const [words, setWords] = useState("");
+  const shown = points.filter((p) => `${p.tag} ${p.name}`.toLowerCase().includes(words.trim().toLowerCase()));
   const progress = useLab<SiteProgress[]>(["site"], (id) =>
     api.GET("/api/projects/{id}/commissioning", { params: { path: { id } } }),
   );
@@ -61,14 +67,24 @@ export function CommissioningPage({ onCell }: { readonly onCell: (selection: Sel
       ) : (
         <div className="mt-3 grid grid-cols-[13rem_minmax(0,1fr)] gap-x-5">
           <nav aria-label="Drive points" className="max-h-[75vh] overflow-y-auto" onKeyDown={lineKeys}>
-            {points.map((p) => {
+            {points.length > mostAtSight && (
+              <input
+                className="entry mb-1 w-full"
+                aria-label="Find a drive point"
+                placeholder="Find: tag or name"
+                value={words}
+                onChange={(e) => setWords(e.target.value)}
+              />
+            )}
+            {shown.length === 0 && <p className="px-1 text-soft">None of {points.length} is called so.</p>}
+            {shown.map((p, i) => {
               const found = progress.data?.find((x) => x.pointId === p.id);
               return (
                 <button
                   key={p.id}
                   type="button"
                   data-line
-                  tabIndex={p.id === point.id ? 0 : -1}
+                  tabIndex={p.id === point.id || (i === 0 && !shown.includes(point)) ? 0 : -1}
                   className={`flex w-full items-center gap-1.5 border-b border-rule px-1 py-0.5 text-left hover:bg-plum-wash ${p.id === point.id ? "bg-plum-wash font-semibold" : ""}`}
                   aria-pressed={p.id === point.id}
                   title={
