@@ -141,7 +141,7 @@ public sealed class BackupTests : IDisposable
     {
         client.Dispose();
         SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, recursive: true);
+        TestFolder.Remove(folder);
     }
 
     private static void Open(string document, int? version) => StoredProject.Read(document, version);

@@ -89,7 +89,7 @@ public sealed class FuzzTests : IDisposable
     public void Dispose()
     {
         client.Dispose();
-        Directory.Delete(folder, recursive: true);
+        TestFolder.Remove(folder);
     }
 
     private static (string Path, string Body) Spoilt((string Name, string Input) example, Random random) =>

@@ -103,7 +103,7 @@ public sealed class KillTests : IDisposable
     public void Dispose()
     {
         client.Dispose();
-        Directory.Delete(folder, recursive: true);
+        TestFolder.Remove(folder);
     }
 
     private static async Task Killed(ServerProcess server, int delayMs)

@@ -143,7 +143,7 @@ public sealed class PackingTests : IDisposable
     public void Dispose()
     {
         SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, recursive: true);
+        TestFolder.Remove(folder);
     }
 
     private static string DemoDocument() =>

@@ -81,7 +81,7 @@ public sealed class ServedTests : IDisposable
         Assert.Equal(HttpStatusCode.Forbidden, (await client.SendAsync(foreign, Stop)).StatusCode);
     }
 
-    public void Dispose() => Directory.Delete(folder, recursive: true);
+    public void Dispose() => TestFolder.Remove(folder);
 
     private static JsonContent SignIn() => JsonContent.Create(new JsonObject { ["name"] = "chief", ["password"] = Password });
 

@@ -81,7 +81,7 @@ public sealed class SiteLogTests : IDisposable
     public void Dispose()
     {
         SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, recursive: true);
+        TestFolder.Remove(folder);
     }
 
     private static StoredSiteEntry Entry(string point, string step) => new()

@@ -121,7 +121,7 @@ public sealed class StorageTroubleTests : IDisposable
     public void Dispose()
     {
         SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, recursive: true);
+        TestFolder.Remove(folder);
     }
 
     private void Run(string sql)

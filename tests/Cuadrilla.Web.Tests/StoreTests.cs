@@ -173,7 +173,7 @@ public sealed class StoreTests : IDisposable
     public void Dispose()
     {
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, recursive: true);
+        TestFolder.Remove(folder);
     }
 
     private static string Document(string name) => $$"""{"name":"{{name}}","lineups":[{}]}""";

@@ -31,9 +31,9 @@ public sealed class WebHost : WebApplicationFactory<Program>
     protected override void Dispose(bool disposing)
     {
         base.Dispose(disposing);
-        if (disposing && Directory.Exists(Folder))
+        if (disposing)
         {
-            Directory.Delete(Folder, recursive: true);
+            TestFolder.Remove(Folder);
         }
     }
 }

@@ -7,6 +7,7 @@ using Cuadrilla.Core.Studies.Commissioning.Parameters;
 using Cuadrilla.Core.Studies.Commissioning.Steps;
 using Cuadrilla.Core.Studies.Drives;
 using Cuadrilla.Core.Studies.Plants;
+using Cuadrilla.Core.Studies.Protection;
 using Cuadrilla.Core.Studies.Stopping;
 
 namespace Cuadrilla.Core.Assessment;
@@ -47,6 +48,7 @@ public sealed partial class Assessor
             Start = point.Converter.IsOnLine()
                 ? Starts(plant, point).Cases.FirstOrDefault(c => c is { IsChosen: true, Run: not null })
                 : null,
+            Loop = CableChecks.LoopAtEnd(FeederOf(plant, point, SupplyOf(plant, whole))),
             StopS = StopTimeS(parameters.Model),
             Brake = BrakeModel.Of(parameters.Model),
             SupplyHz = plant.Source.FrequencyHz,

@@ -47,6 +47,12 @@ internal static class CableChecks
             feeder.Laid(cable.Installation), feeder.FeederTask, true, !feeder.IsOnLine))
         : [];
 
+    /// <summary>Fault loop at the end of a feeder as <c>cable.disconnection</c> judges it; null where that does not.</summary>
+    public static LoopFault.Result? LoopAtEnd(FeedStudy feeder) =>
+        feeder is { HasFeeder: true, Feeder: Feeder.ByCable { CrossSectionMm2.IsKnown: true } cable } && feeder.LoopNotJudged() is null
+        && feeder.Laid(cable.Installation) is { } laid && feeder.FeederTask(feeder.Gates, laid) is { Loop: { } loop } task
+            ? CableRules.LoopOf(task, loop, cable.CrossSectionMm2.Value) : null;
+
     private static IEnumerable<Check> Of(Subject subject)
     {
         yield return subject.Judged("cable.capacity", "Current-carrying capacity", (task, mm2) => CapacityOf(subject, task, mm2));

@@ -39,7 +39,8 @@ public sealed class SiteStepTests
     [InlineData("dp-02", "insulation", "megohm=25,winding=40", Verdict.Holds, "25 MΩ")]
     [InlineData("dp-02", "insulation", "megohm=4.9,winding=40", Verdict.Fails, "at least 5")]
     [InlineData("dp-06", "insulation", "megohm=2,winding=40", Verdict.Holds, "at least 1")]
-    [InlineData("dp-02", "loop", "ohm=0.4", Verdict.Tight, "nothing specified")]
+    [InlineData("dp-02", "loop", "ohm=0.4", Verdict.Fails, "at most")]
+    [InlineData("dp-02", "loop", "ohm=0.02", Verdict.Holds, "at most")]
     [InlineData("dp-02", "loop", "ohm=0.4,tripMs=400", Verdict.Fails, "at most 300")]
     [InlineData("dp-16", "inductances", "ld=4,lq=4.2", Verdict.Tight, "between the axes")]
     [InlineData("dp-04", "direction", "rpm=12", Verdict.Holds, "forward")]
@@ -124,6 +125,35 @@ public sealed class SiteStepTests
 
         void Holds(string step, Dictionary<string, double> values) =>
             Assert.Equal(Verdict.Holds, Step(Demo, "dp-02", step).Judge(Reading(values)).Verdict);
+    }
+
+    // The limit of the loop is that of the feeder's check; a cold reading counts for two thirds of what the device permits, up to what
+    // surely is too much when the conductors are hot.
+    [Fact]
+    public void A_fault_loop_is_held_to_what_its_device_needs()
+    {
+        var judged = 0;
+        foreach (var point in Demo.AllDrivePoints())
+        {
+            var step = Step(Demo, point.Id, "loop");
+            var check = DemoChanges.Assessor.Run(Demo).Checks.FirstOrDefault(c => c.Id == "cable.disconnection"
+                && c.DrivePointId == point.Id && c.ElementId == "feeder");
+            var window = step.Quantities[0].Window;
+            Assert.Equal(check?.Limit.IsKnown ?? false, window is not null);
+            if (window is null)
+            {
+                Assert.Equal(Verdict.Tight, step.Judge(Reading(new() { ["ohm"] = 0.1 })).Verdict);
+                continue;
+            }
+
+            judged++;
+            Assert.InRange(window.Most / check!.Limit.Value, 2.0 / 3, 0.75);
+            Assert.Equal(Verdict.Holds, step.Judge(Reading(new() { ["ohm"] = window.Most })).Verdict);
+            Assert.Equal(Verdict.Fails, step.Judge(Reading(new() { ["ohm"] = check.Limit.Value })).Verdict);
+            Assert.InRange(window.TightMost, window.Most, 0.8 * check.Limit.Value);
+        }
+
+        Assert.True(judged >= 5, $"{judged} loops judged");
     }
 
     [Fact]

@@ -13,6 +13,9 @@ internal static class DeadSteps
 
     private const string Dead = "Switch off, lock, prove absence of voltage; wait for the link to discharge. Licensed persons only.";
 
+    // Copper at 90 °C against 20 °C, the warmest that a cable here gets.
+    private const double HotOverCold = 1.28;
+
     public static IEnumerable<SiteStep> Of(StepSource source)
     {
         yield return Seen("visual", "Look it over", "Unit, motor, machine: plates as specified, no damage, right place and way of cooling.",
@@ -79,7 +82,11 @@ internal static class DeadSteps
         Suspect = "a long way of the protective conductor, a device that does not see direct current",
         Quantities =
         [
-            Quantity("ohm", "loop impedance", "Ω", Given.Unknown, null, "IEC 60364-6; the device's limit decides"),
+            source.Loop is { } loop
+                ? Quantity("ohm", "loop impedance, cold", "Ω", loop.LoopOhm / HotOverCold, SiteWindow.To(loop.MeasuredLimitOhm,
+                    Math.Max(loop.MeasuredLimitOhm, loop.PermittedOhm / HotOverCold)), "docs/methods/disconnection.md",
+                    $"2/3·U_0/I_a = {Text.N(loop.MeasuredLimitOhm)} Ω; hot {Text.N(loop.LoopOhm)} Ω by the study")
+                : Quantity("ohm", "loop impedance", "Ω", Given.Unknown, null, "IEC 60364-6; the device's limit decides"),
             Quantity("tripMs", "trip of the residual-current device", "ms", Given.Unknown, SiteWindow.To(source.Rules.Site.ResidualTripMs),
                 "IEC 60364-4-41 (verify)") with { IsNeeded = false },
         ],

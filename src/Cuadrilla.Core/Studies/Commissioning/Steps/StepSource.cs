@@ -1,5 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Commissioning;
+using Cuadrilla.Core.Protection;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Brakes;
 using Cuadrilla.Core.Studies.Commissioning.Parameters;
@@ -26,6 +27,9 @@ public sealed record StepSource
 
     /// <summary>Steady voltage of that bus over all scenarios; null while it can't be computed.</summary>
     public BusVoltageRange? Voltage { get; init; }
+
+    /// <summary>Fault loop at its line terminals by the feeder's study; null where that judges none.</summary>
+    public LoopFault.Result? Loop { get; init; }
 
     /// <summary>The start as specified; null where it can't be simulated or is on a converter.</summary>
     public StartCase? Start { get; init; }
