@@ -15,13 +15,13 @@ using Check = Cuadrilla.Core.Checks.Check;
 
 namespace Cuadrilla.Core.Tests.Assessment;
 
-/// <summary>Four hundred plants that nobody would draw (more by CUADRILLA_PLANTS): none breaks a study, every verdict says why.</summary>
+/// <summary>Eight hundred plants that nobody would draw (more by CUADRILLA_PLANTS): none breaks a study, every verdict says why.</summary>
 [Trait("speed", "slow")]
 public sealed class RandomPlantTests
 {
     private const int Blocks = 8;
 
-    private static readonly int Plants = PlantCount.Of(400);
+    private static readonly int Plants = PlantCount.Of(800);
 
     // Written as words here, where the program's own rules would leave them out.
     private static readonly JsonSerializerOptions Telling = Options();

@@ -14,7 +14,7 @@ public sealed class SameFiguresTests
 {
     private const int BitEqual = 40;
 
-    private static readonly int Plants = PlantCount.Of(30);
+    private static readonly int Plants = PlantCount.Of(60);
 
     private static readonly EngineeringData Data = ReferenceCatalogue.Data;
 

@@ -83,7 +83,7 @@ internal static class DeadSteps
         Quantities =
         [
             source.Loop is { } loop
-                ? Quantity("ohm", "loop impedance, cold", "Ω", loop.LoopOhm / HotOverCold, SiteWindow.To(loop.MeasuredLimitOhm,
+                ? Quantity("ohm", "loop impedance, cold", "Ω", Given.Unknown, SiteWindow.To(loop.MeasuredLimitOhm,
                     Math.Max(loop.MeasuredLimitOhm, loop.PermittedOhm / HotOverCold)), "docs/methods/disconnection.md",
                     $"2/3·U_0/I_a = {Text.N(loop.MeasuredLimitOhm)} Ω; hot {Text.N(loop.LoopOhm)} Ω by the study")
                 : Quantity("ohm", "loop impedance", "Ω", Given.Unknown, null, "IEC 60364-6; the device's limit decides"),

@@ -58,7 +58,7 @@ internal static class LoadedSteps
         source.Model.Load?.RatedSpeedRpm ?? source.Model.Fitted!.Connected.Plate.RatedSpeedRpm;
 
     private static SiteQuantity Speed(StepSource source) =>
-        DeadSteps.Quantity("rpm", "speed", "rpm", RatedRpm(source), null, "machine at its rated point");
+        DeadSteps.Quantity("rpm", "speed of the run", "rpm", RatedRpm(source), null, "machine at its rated point");
 
     // Whatever stands still is cool and quiet.
     private static string? NoSpeed(StepSource source, SiteReading reading)
