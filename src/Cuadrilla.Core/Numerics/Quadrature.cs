@@ -6,19 +6,32 @@ internal static class Quadrature
     /// <summary>Gauss–Legendre of two points, both with the weight ½: exact up to the third power.</summary>
     public static readonly double[] Gauss2 = [0.5 - (0.5 / Math.Sqrt(3)), 0.5 + (0.5 / Math.Sqrt(3))];
 
-    /// <summary>Gauss–Legendre of eight points: exact up to the fifteenth power.</summary>
-    public static readonly double[] Gauss8 =
-    [
-        0.019855071751231884, 0.10166676129318664, 0.2372337950418355, 0.40828267875217511,
-        0.59171732124782489, 0.7627662049581645, 0.89833323870681336, 0.98014492824876812,
-    ];
+    /// <summary>Gauss–Legendre on 0 to 1, exact up to the power 2·points − 1: nodes are roots of the Legendre polynomial, by Newton's method.</summary>
+    /// <param name="points">Number of points, 2 or more.</param>
+    public static (double[] Nodes, double[] Weights) Gauss(int points)
+    {
+        var (nodes, weights) = (new double[points], new double[points]);
+        for (var i = 0; i < points; i++)
+        {
+            var x = -Math.Cos(Math.PI * (i + 0.75) / (points + 0.5));
+            double slope = 0;
+            for (var round = 0; round < 8; round++)
+            {
+                double before = 1, now = x;
+                for (var k = 2; k <= points; k++)
+                {
+                    (before, now) = (now, ((((2 * k) - 1) * x * now) - ((k - 1) * before)) / k);
+                }
 
-    /// <summary>Weights of <see cref="Gauss8"/>.</summary>
-    public static readonly double[] Gauss8Weights =
-    [
-        0.050614268145188130, 0.11119051722668724, 0.15685332293894364, 0.18134189168918099,
-        0.18134189168918099, 0.15685332293894364, 0.11119051722668724, 0.050614268145188130,
-    ];
+                slope = points * ((x * now) - before) / ((x * x) - 1);
+                x -= now / slope;
+            }
+
+            (nodes[i], weights[i]) = ((1 + x) / 2, 1 / ((1 - (x * x)) * slope * slope));
+        }
+
+        return (nodes, weights);
+    }
 
     /// <summary>Simpson's rule.</summary>
     /// <param name="of">The function.</param>

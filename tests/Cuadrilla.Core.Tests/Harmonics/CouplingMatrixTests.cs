@@ -67,7 +67,7 @@ public sealed class CouplingMatrixTests
     {
         var emf = front.StatedEmf();
         var orbit = Assert.IsType<OrbitResult.Settled>(front.Orbit(emf, null));
-        var spectrum = OrbitSpectrum.Of(front.Circuit, orbit, emf)[0];
+        var spectrum = orbit.Spectra[0];
         var matrix = CouplingMatrix.Of(front.Circuit, orbit, [spectrum.LinkMean], emf);
         var largest = 0.0;
         const double by = 1e-6;
@@ -78,7 +78,7 @@ public sealed class CouplingMatrixTests
                 var moved = emf.Copy();
                 moved[m] += by * direction;
                 var found = Assert.IsType<OrbitResult.Settled>(front.Orbit(moved, orbit));
-                var line = OrbitSpectrum.Of(front.Circuit, found, moved)[0].Line;
+                var line = found.Spectra[0].Line;
                 double error = 0, size = 0;
                 for (var k = 0; k < matrix.Orders.Count; k++)
                 {

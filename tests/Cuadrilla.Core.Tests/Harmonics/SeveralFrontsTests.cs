@@ -45,7 +45,7 @@ public sealed class SeveralFrontsTests
         var circuit = FrontCircuit.OfSeveral(inputs, Shared, null);
         var emf = circuit.StatedEmf();
         var orbit = Assert.IsType<OrbitResult.Settled>(circuit.Orbit(emf, null));
-        var spectra = OrbitSpectrum.Of(circuit.Circuit, orbit, emf);
+        var spectra = orbit.Spectra;
 
         // What the EMF gives less the loss in the shared resistance and the own ones is what the loads take.
         var line = spectra[0].Line.Plus(spectra[1].Line, 1);
@@ -61,7 +61,7 @@ public sealed class SeveralFrontsTests
     {
         var emf = circuit.StatedEmf();
         var orbit = Assert.IsType<OrbitResult.Settled>(circuit.Orbit(emf, null));
-        return OrbitSpectrum.Of(circuit.Circuit, orbit, emf);
+        return orbit.Spectra;
     }
 
     private static RectifierInput Twice(RectifierInput one) => one with

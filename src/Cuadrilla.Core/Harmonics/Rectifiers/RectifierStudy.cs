@@ -36,7 +36,7 @@ public static class RectifierStudy
                 break;
             }
 
-            var next = 1 / OrbitSpectrum.Of(circuit.Circuit, settled, emf)[0].LinkSquare;
+            var next = 1 / settled.Spectra[0].LinkSquare;
             var change = Math.Abs(next - conductance);
             conductance = next;
             if (change < 1e-10 * conductance)
@@ -68,7 +68,7 @@ public static class RectifierStudy
     {
         var emf = circuit.StatedEmf();
         return circuit.Orbit(emf, near) is var orbit && orbit is OrbitResult.Settled settled
-            ? circuit.Result(settled, emf, OrbitSpectrum.Of(circuit.Circuit, settled, emf)[0])
+            ? circuit.Result(settled, emf, settled.Spectra[0])
             : None(circuit.Input, orbit);
     }
 

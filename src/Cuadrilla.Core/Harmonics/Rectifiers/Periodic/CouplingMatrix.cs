@@ -63,7 +63,7 @@ internal sealed class CouplingMatrix
         for (var i = 0; i < pieces.Count;)
         {
             var (start, mode) = (pieces[i].StartRad, pieces[i].Mode);
-            SeriesPiece last;
+            OrbitPiece last;
             do
             {
                 last = pieces[i++];
@@ -138,12 +138,11 @@ internal sealed class CouplingMatrix
         return place == first ? (cos * re) - (sin * im) : (sin * re) + (cos * im);
     }
 
-    private void Jump(SeriesPiece last, SwitchingGuard guard, SwitchedMode next, ComplexRows forced, double[][] free,
+    private void Jump(OrbitPiece last, SwitchingGuard guard, SwitchedMode next, ComplexRows forced, double[][] free,
         (int M, Complex Part)[] emf)
     {
         var angle = last.StartRad + last.WidthRad;
-        var state = new double[circuit.Stride];
-        last.At(last.WidthRad, state);
+        var state = last.End!;
         Complex at = default, slope = default;
         foreach (var (m, part) in emf)
         {

@@ -1,4 +1,6 @@
 using System.Numerics;
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
@@ -9,11 +11,22 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// </summary>
 internal sealed class EmfSeries
 {
-    /// <summary>Degree of the series: on a cell the 49th order is exact to 1e-9 of itself, the 25th to rounding.</summary>
-    public const int Degree = 20;
+    /// <summary>Degree of the series: on a cell the highest order is exact to rounding.</summary>
+    public const int Degree = 28;
+
+    /// <summary>Room for the coefficients of a series, whole vectors.</summary>
+    public const int Length = (Degree + Lanes) / Lanes * Lanes;
 
     /// <summary>Width of a cell, rad.</summary>
     public const double CellRad = Math.PI / 48;
+
+    private const int Lanes = 4;
+
+    // h^k/k! of the odd orders.
+    private static readonly double[][] Powers = [.. Enumerable.Range(0, SpaceVector.Count / 2).Select(i => PowersOf((2 * i) + 1))];
+
+    // Row j: binomial coefficients of j over k.
+    private static readonly double[][] Binomials = [.. Enumerable.Range(0, Degree + 1).Select(BinomialsOf)];
 
     private readonly double startRad;
     private readonly double[] alpha;
@@ -26,22 +39,25 @@ internal sealed class EmfSeries
     {
         this.startRad = startRad;
         Cells = (int)Math.Round(spanRad / CellRad);
-        alpha = new double[Cells * (Degree + 1)];
-        beta = new double[Cells * (Degree + 1)];
+        alpha = new double[Cells * Length];
+        beta = new double[Cells * Length];
         foreach (var (m, part) in emf.Parts())
         {
             var turn = Complex.FromPolarCoordinates(1, m * CellRad);
             var at = part * Complex.FromPolarCoordinates(1, m * startRad);
+            ref var powers = ref MemoryMarshal.GetArrayDataReference(Powers[Math.Abs(m) >> 1]);
             for (var cell = 0; cell < Cells; cell++, at *= turn)
             {
-                var (re, im) = (at.Real, at.Imaginary);
-                var to = cell * (Degree + 1);
-                for (var k = 0; k <= Degree; k++)
+                // Each derivative turns by ±90°, so that every fourth looks the same way.
+                var (re, im, side) = (at.Real, at.Imaginary, Math.Sign(m));
+                var (ofRe, ofIm) = (Vector256.Create(re, -side * im, -re, side * im), Vector256.Create(im, side * re, -im, -side * re));
+                ref var toRe = ref alpha[cell * Length];
+                ref var toIm = ref beta[cell * Length];
+                for (nuint k = 0; k < Length; k += Lanes)
                 {
-                    alpha[to + k] += re;
-                    beta[to + k] += im;
-                    var factor = (double)m / (k + 1);
-                    (re, im) = (-im * factor, re * factor);
+                    var power = Vector256.LoadUnsafe(ref powers, k);
+                    Vector256.FusedMultiplyAdd(power, ofRe, Vector256.LoadUnsafe(ref toRe, k)).StoreUnsafe(ref toRe, k);
+                    Vector256.FusedMultiplyAdd(power, ofIm, Vector256.LoadUnsafe(ref toIm, k)).StoreUnsafe(ref toIm, k);
                 }
             }
         }
@@ -56,29 +72,67 @@ internal sealed class EmfSeries
     /// <summary>The series about a place inside a cell.</summary>
     /// <param name="cell">Cell.</param>
     /// <param name="offsetRad">Place from its start, rad.</param>
-    /// <param name="re">Takes the coefficients of the real part.</param>
-    /// <param name="im">Takes the coefficients of the imaginary part.</param>
+    /// <param name="re">Takes the coefficients of the real part; as long as <see cref="Length"/>.</param>
+    /// <param name="im">Takes the coefficients of the imaginary part, likewise.</param>
     public void About(int cell, double offsetRad, Span<double> re, Span<double> im)
     {
-        var from = cell * (Degree + 1);
-        alpha.AsSpan(from, Degree + 1).CopyTo(re);
-        beta.AsSpan(from, Degree + 1).CopyTo(im);
-        if (offsetRad != 0)
+        var fromRe = alpha.AsSpan(cell * Length, Length);
+        var fromIm = beta.AsSpan(cell * Length, Length);
+        if (offsetRad == 0)
         {
-            Shift(re, offsetRad);
-            Shift(im, offsetRad);
+            fromRe.CopyTo(re);
+            fromIm.CopyTo(im);
+            return;
+        }
+
+        // Σ_j a_j·(offset + t)^j: t^k takes a_j·(j over k)·offset^(j−k). The powers of the offset stand the highest first.
+        Span<double> falling = stackalloc double[2 * Length];
+        var power = 1.0;
+        for (var i = Degree; i >= 0; i--, power *= offsetRad)
+        {
+            falling[i] = power;
+        }
+
+        falling[(Degree + 1)..].Clear();
+        re[..Length].Clear();
+        im[..Length].Clear();
+        ref var powers = ref MemoryMarshal.GetReference(falling);
+        ref var toRe = ref MemoryMarshal.GetReference(re);
+        ref var toIm = ref MemoryMarshal.GetReference(im);
+        for (var j = 0; j <= Degree; j++)
+        {
+            var (partRe, partIm) = (Vector256.Create(fromRe[j]), Vector256.Create(fromIm[j]));
+            ref var binomials = ref MemoryMarshal.GetArrayDataReference(Binomials[j]);
+            for (nuint k = 0; k <= (nuint)j; k += Lanes)
+            {
+                var part = Vector256.LoadUnsafe(ref binomials, k) * Vector256.LoadUnsafe(ref powers, k + (nuint)(Degree - j));
+                Vector256.FusedMultiplyAdd(part, partRe, Vector256.LoadUnsafe(ref toRe, k)).StoreUnsafe(ref toRe, k);
+                Vector256.FusedMultiplyAdd(part, partIm, Vector256.LoadUnsafe(ref toIm, k)).StoreUnsafe(ref toIm, k);
+            }
         }
     }
 
-    // Horner's scheme again and again: the coefficients about another centre.
-    private static void Shift(Span<double> series, double by)
+    private static double[] PowersOf(int order)
     {
-        for (var k = 0; k < series.Length - 1; k++)
+        var powers = new double[Length];
+        var power = 1.0;
+        for (var k = 0; k <= Degree; power *= (double)order / ++k)
         {
-            for (var i = series.Length - 2; i >= k; i--)
-            {
-                series[i] += by * series[i + 1];
-            }
+            powers[k] = power;
         }
+
+        return powers;
+    }
+
+    private static double[] BinomialsOf(int j)
+    {
+        var row = new double[Length];
+        var binomial = 1.0;
+        for (var k = 0; k <= j; binomial *= (double)(j - k) / (k + 1), k++)
+        {
+            row[k] = binomial;
+        }
+
+        return row;
     }
 }

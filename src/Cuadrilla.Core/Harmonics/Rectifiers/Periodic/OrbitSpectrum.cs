@@ -1,18 +1,25 @@
-using Cuadrilla.Core.Numerics;
 using System.Numerics;
+using System.Runtime.InteropServices;
+using System.Runtime.Intrinsics;
+using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
-/// Orders, rms, power and means of an orbit in the units of its circuit, by eight-point Gauss–Legendre quadrature on each stretch, so that
-/// the
-/// kinks at the switching instants lie on the ends of stretches. A sixth or half of a cycle stands for the whole. Told of one link and the
+/// Orders, rms, power and means of an orbit in the units of its circuit, by Gauss–Legendre quadrature on each stretch, so that the kinks
+/// at the switching instants lie on the ends of stretches. A sixth or half of a cycle stands for the whole. Told of one link and the
 /// bridges that feed it.
 /// </summary>
 internal sealed class OrbitSpectrum
 {
-    private static readonly double[] Nodes = Quadrature.Gauss8;
-    private static readonly double[] Weights = Quadrature.Gauss8Weights;
+    private const int Lanes = 4;
+
+    // Points for stretches up to a part of a cell: each as exact for the highest order as eight are for a whole cell.
+    private static readonly (double UpTo, (double[] Nodes, double[] Weights) Gauss)[] Rules =
+        [(0.13, Quadrature.Gauss(4)), (0.48, Quadrature.Gauss(6)), (double.PositiveInfinity, Quadrature.Gauss(8))];
+
+    private static readonly double[] AxisRe = [1, -0.5, -0.5];
+    private static readonly double[] AxisIm = [0, Math.Sqrt(3) / 2, -Math.Sqrt(3) / 2];
 
     private readonly SwitchedCircuit circuit;
     private readonly double[] chokeSquares;
@@ -30,44 +37,91 @@ internal sealed class OrbitSpectrum
 
     /// <summary>What an orbit says of each link of its circuit.</summary>
     /// <param name="circuit">The bridges.</param>
-    /// <param name="orbit">Their orbit.</param>
+    /// <param name="track">One repeat angle.</param>
     /// <param name="emf">EMF of the orbit.</param>
-    public static OrbitSpectrum[] Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, SpaceVector emf)
+    /// <param name="isSixfold">True when the repeat angle is a sixth of a cycle, else half of one.</param>
+    public static OrbitSpectrum[] Of(SwitchedCircuit circuit, SeriesTrack track, SpaceVector emf, bool isSixfold)
     {
-        var spectra = circuit.Links.Select((_, l) => new OrbitSpectrum(circuit, l)).ToArray();
-        var span = orbit.IsSixfold ? Math.PI / 3 : Math.PI;
-        IReadOnlyList<int> orders = orbit.IsSixfold ? SpaceVector.Sixfold : SpaceVector.All;
-        Span<double> state = stackalloc double[circuit.Stride];
-        Span<Complex> turns = stackalloc Complex[orders.Count];
-        foreach (var piece in orbit.Pieces)
+        var spectra = new OrbitSpectrum[circuit.Links.Length];
+        for (var l = 0; l < spectra.Length; l++)
         {
-            for (var node = 0; node < Nodes.Length; node++)
+            spectra[l] = new OrbitSpectrum(circuit, l);
+        }
+
+        var span = isSixfold ? Math.PI / 3 : Math.PI;
+        var orders = isSixfold ? SpaceVector.Sixfold : SpaceVector.All;
+        var length = (orders.Count + Lanes - 1) / Lanes * Lanes;
+        Span<double> state = stackalloc double[circuit.Stride];
+        Span<double> turns = stackalloc double[2 * length];
+        Span<double> sums = stackalloc double[2 * length * spectra.Length];
+        sums.Clear();
+        for (var i = 0; i < track.Count; i++)
+        {
+            var (startRad, widthRad, _, _, _) = track[i];
+            var (nodes, weights) = Array.Find(Rules, r => widthRad <= r.UpTo * EmfSeries.CellRad).Gauss;
+            for (var node = 0; node < nodes.Length; node++)
             {
-                piece.At(Nodes[node] * piece.WidthRad, state);
-                var angle = piece.StartRad + (Nodes[node] * piece.WidthRad);
-                var weight = Weights[node] * piece.WidthRad / span;
-
-                // Orders are a constant step apart.
-                var turn = Complex.FromPolarCoordinates(weight, -orders[0] * angle);
-                var step = Complex.FromPolarCoordinates(1, -(orders[1] - orders[0]) * angle);
-                for (var k = 0; k < turns.Length; k++, turn *= step)
+                var at = nodes[node] * widthRad;
+                track.At(i, at, state);
+                var weight = weights[node] * widthRad / span;
+                Turn(turns, weight, startRad + at, orders);
+                for (var l = 0; l < spectra.Length; l++)
                 {
-                    turns[k] = turn;
-                }
-
-                foreach (var spectrum in spectra)
-                {
-                    spectrum.Add(state, weight, orders, turns);
+                    var line = spectra[l].Add(state, weight);
+                    AddTurned(sums.Slice(2 * length * l, 2 * length), turns, line);
                 }
             }
         }
 
-        foreach (var spectrum in spectra)
+        for (var l = 0; l < spectra.Length; l++)
         {
-            spectrum.Finish(orbit.IsSixfold, emf);
+            var own = sums.Slice(2 * length * l, 2 * length);
+            var line = spectra[l].Line;
+            for (var k = 0; k < orders.Count; k++)
+            {
+                line[orders[k]] = new Complex(own[k], own[length + k]);
+            }
+
+            spectra[l].Finish(isSixfold, emf);
         }
 
         return spectra;
+    }
+
+    // weight·e^{−jmθ} of all orders, which are a constant step apart: real parts first, then the imaginary ones.
+    private static void Turn(Span<double> turns, double weight, double angle, IReadOnlyList<int> orders)
+    {
+        var apart = orders[1] - orders[0];
+        var length = turns.Length / 2;
+        var (turn, one) = (Complex.FromPolarCoordinates(weight, -orders[0] * angle), Complex.FromPolarCoordinates(1, -apart * angle));
+        var two = one * one;
+        var (second, four) = (turn * one, two * two);
+        var (third, fourth) = (turn * two, second * two);
+        var re = Vector256.Create(turn.Real, second.Real, third.Real, fourth.Real);
+        var im = Vector256.Create(turn.Imaginary, second.Imaginary, third.Imaginary, fourth.Imaginary);
+        var (stepRe, stepIm) = (Vector256.Create(four.Real), Vector256.Create(four.Imaginary));
+        for (var k = 0; k < length; k += Lanes)
+        {
+            re.CopyTo(turns[k..]);
+            im.CopyTo(turns[(length + k)..]);
+            (re, im) = ((re * stepRe) - (im * stepIm), (re * stepIm) + (im * stepRe));
+        }
+    }
+
+    // sums += turns·line.
+    private static void AddTurned(Span<double> sums, ReadOnlySpan<double> turns, Complex line)
+    {
+        var (re, im) = (Vector256.Create(line.Real), Vector256.Create(line.Imaginary));
+        ref var from = ref MemoryMarshal.GetReference(turns);
+        ref var to = ref MemoryMarshal.GetReference(sums);
+        nuint length = (nuint)turns.Length / 2;
+        for (nuint k = 0; k < length; k += Lanes)
+        {
+            var (turnRe, turnIm) = (Vector256.LoadUnsafe(ref from, k), Vector256.LoadUnsafe(ref from, length + k));
+            var (sumRe, sumIm) = (Vector256.LoadUnsafe(ref to, k), Vector256.LoadUnsafe(ref to, length + k));
+            Vector256.FusedMultiplyAdd(turnRe, re, sumRe - (turnIm * im)).StoreUnsafe(ref to, k);
+            Vector256.FusedMultiplyAdd(turnRe, im, sumIm + (turnIm * re)).StoreUnsafe(ref to, length + k);
+        }
     }
 
     private void Finish(bool isSixfold, SpaceVector emf)
@@ -123,13 +177,13 @@ internal sealed class OrbitSpectrum
     /// <summary>Least sum of the bridges' currents.</summary>
     public double ChokeLow { get; private set; } = double.PositiveInfinity;
 
-    private void Add(ReadOnlySpan<double> state, double weight, IReadOnlyList<int> orders, ReadOnlySpan<Complex> turns)
+    // Adds a state to the means; its line current.
+    private Complex Add(ReadOnlySpan<double> state, double weight)
     {
         var line = circuit.LineCurrent(state, firstBridge * circuit.PhasesOfBridge, bridges * circuit.PhasesOfBridge);
         for (var phase = 0; phase < 3; phase++)
         {
-            var (cos, sin) = phase switch { 0 => (1, 0.0), 1 => (-0.5, Math.Sqrt(3) / 2), _ => (-0.5, -Math.Sqrt(3) / 2) };
-            var current = (line.Real * cos) + (line.Imaginary * sin);
+            var current = (line.Real * AxisRe[phase]) + (line.Imaginary * AxisIm[phase]);
             Squares[phase] += weight * current * current;
             Peaks[phase] = Math.Max(Peaks[phase], Math.Abs(current));
         }
@@ -138,12 +192,18 @@ internal sealed class OrbitSpectrum
         for (var k = firstBridge; k < firstBridge + bridges; k++)
         {
             double own = 0;
-            for (var x = k * circuit.PhasesOfBridge; x < (k + 1) * circuit.PhasesOfBridge; x++)
+            if (circuit.ChokeX[k] > 0)
             {
-                own += Math.Max(0, state[x]);
+                own = state[circuit.Choke(k)];
+            }
+            else
+            {
+                for (var x = k * circuit.PhasesOfBridge; x < (k + 1) * circuit.PhasesOfBridge; x++)
+                {
+                    own += Math.Max(0, state[x]);
+                }
             }
 
-            own = circuit.ChokeX[k] > 0 ? state[circuit.Choke(k)] : own;
             chokeSquares[k] += weight * own * own;
             all += own;
         }
@@ -155,10 +215,6 @@ internal sealed class OrbitSpectrum
         LinkHigh = Math.Max(LinkHigh, volts);
         ChokeMean += weight * all;
         ChokeLow = Math.Min(ChokeLow, all);
-        var sums = Line;
-        for (var k = 0; k < turns.Length; k++)
-        {
-            sums[orders[k]] += turns[k] * line;
-        }
+        return line;
     }
 }

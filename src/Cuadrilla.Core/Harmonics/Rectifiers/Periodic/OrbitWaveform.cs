@@ -9,6 +9,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 internal sealed class OrbitWaveform(SwitchedCircuit circuit, OrbitResult.Settled orbit, double amperes, double volts,
     int link = 0) : IRectifierWaveform
 {
+    private readonly Lazy<SeriesTrack> cycle = new(() => PeriodicOrbit.Again(circuit, orbit));
+
     /// <summary>The orbit, where the next search may begin.</summary>
     public OrbitResult.Settled Orbit => orbit;
 
@@ -28,10 +30,15 @@ internal sealed class OrbitWaveform(SwitchedCircuit circuit, OrbitResult.Settled
         var later = angleRad - orbit.StartRad;
         var times = (int)Math.Floor(later / repeat);
         var angle = orbit.StartRad + (later - (times * repeat));
-        var piece = orbit.Pieces.LastOrDefault(p => p.StartRad <= angle + 1e-12) ?? orbit.Pieces[0];
+        var (track, i) = (cycle.Value, 0);
+        while (i + 1 < track.Count && track[i + 1].StartRad <= angle + 1e-12)
+        {
+            i++;
+        }
+
         var state = new double[circuit.Stride];
-        piece.At(angle - piece.StartRad, state);
-        for (var i = 0; i < ((times % 6) + 6) % 6; i++)
+        track.At(i, angle - track[i].StartRad, state);
+        for (var sixth = 0; sixth < ((times % 6) + 6) % 6; sixth++)
         {
             Later(state);
         }

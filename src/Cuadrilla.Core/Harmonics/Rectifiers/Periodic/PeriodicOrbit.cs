@@ -169,27 +169,27 @@ internal sealed class PeriodicOrbit
         }
 
         // A link that falls below the clamp where the search ended is one that the supply can't hold.
-        var pieces = new List<SeriesPiece>();
+        using var track = new SeriesTrack(circuit.Stride);
         for (var i = 0; i < PatienceSixths[0]; i++)
         {
-            Map(state, ref conduction, null, pieces);
+            Map(state, ref conduction, null, track);
         }
 
-        return HasCollapsed(pieces) ? new OrbitResult.Collapsed() : last;
+        return HasCollapsed(track) ? new OrbitResult.Collapsed() : last;
     }
 
     // A link that has come to rest below the clamp draws no more than what it gets there.
     private bool StaysDown(double[] state, Conduction conduction)
     {
         var copy = (double[])state.Clone();
-        var pieces = new List<SeriesPiece>();
+        using var track = new SeriesTrack(circuit.Stride);
         for (var i = 0; i < StaysDownSixths; i++)
         {
-            Map(copy, ref conduction, null, pieces);
+            Map(copy, ref conduction, null, track);
         }
 
-        return Enumerable.Range(0, circuit.Links.Length)
-            .Any(l => circuit.Links[l].LoadPower > 0 && pieces.TrueForAll(p => p.Series[circuit.Link(l)] < circuit.ClampVoltage));
+        return Enumerable.Range(0, circuit.Links.Length).Any(l => circuit.Links[l].LoadPower > 0
+            && Enumerable.Range(0, track.Count).All(i => track.Start(i)[circuit.Link(l)] < circuit.ClampVoltage));
     }
 
     // Voltage and current of the bank as the fundamental without bridges would have them.
@@ -215,24 +215,28 @@ internal sealed class PeriodicOrbit
         var free = near is null ? [] : Free(circuit, near.Conduction);
         var (coordinates, key) = (free, near?.Conduction.Key ?? -1);
         DenseLu<double>? factors = null;
+        LearntSlopes? learnt = null;
         List<double[]> steps = [];
-        var pieces = new List<SeriesPiece>(64);
+        using var track = new SeriesTrack(circuit.Stride);
         var before = double.PositiveInfinity;
         for (var round = 0; round < MostRounds; round++)
         {
             var (image, after) = ((double[])state.Clone(), conduction);
             (coordinates, key) = key == conduction.Key ? (coordinates, key) : (Free(circuit, conduction), conduction.Key);
             var isFresh = slopes is null || (near is null && before > Near) || !coordinates.SequenceEqual(free);
-            integrator.Recycle(pieces);
+            track.Clear();
             if (isFresh)
             {
-                (free, slopes, factors) = (coordinates, Slopes(image, conduction, ref after, coordinates, pieces), null);
+                (free, slopes, factors) = (coordinates, Slopes(image, conduction, ref after, coordinates, track), null);
             }
             else
             {
-                Map(image, ref after, null, pieces);
+                Map(image, ref after, null, track);
             }
 
+            double[] left = [.. free.Select(f => image[f.Index] - state[f.Index])];
+            learnt = isFresh ? new LearntSlopes(slopes!) : learnt ?? new LearntSlopes(slopes!);
+            learnt.Note(left, !isFresh);
             var distance = Distance(image, state);
             if (!double.IsFinite(distance))
             {
@@ -242,7 +246,7 @@ internal sealed class PeriodicOrbit
             // Rounding is where a further round gains nothing.
             if (distance < precision || (distance < GoodEnough * precision && distance > 0.3 * before))
             {
-                return Judge(state, conduction, pieces, slopes!, isFresh, near);
+                return Judge(state, conduction, track, learnt.Slopes, isFresh, near);
             }
 
             if (!isFresh && IsDearer(distance, before, free.Count))
@@ -264,15 +268,16 @@ internal sealed class PeriodicOrbit
                 continue;
             }
 
-            Move(state, ref conduction, free, Step(factors.Solve([.. free.Select(f => image[f.Index] - state[f.Index])]), steps));
+            var step = Step(factors.Solve(left), steps);
+            learnt.Stepped(step);
+            Move(state, ref conduction, free, step);
         }
 
         return null;
     }
 
     // Broyden's method: what the steps so far have shown corrects slopes that are not those of here (C. T. Kelley, Iterative Methods for
-    // Linear
-    // and Nonlinear Equations, 7.3).
+    // Linear and Nonlinear Equations, 7.3).
     private static double[] Step(double[] step, List<double[]> before)
     {
         for (var j = 0; j < before.Count; j++)
@@ -316,11 +321,11 @@ internal sealed class PeriodicOrbit
     }
 
     // One repeat angle and how its end moves with its start.
-    private double[,] Slopes(double[] state, Conduction conduction, ref Conduction after, List<Coordinate> free, List<SeriesPiece>? pieces)
+    private double[,] Slopes(double[] state, Conduction conduction, ref Conduction after, List<Coordinate> free, SeriesTrack? track)
     {
         var moves = free.Select(c => Unit(circuit, c, conduction)).ToArray();
         after = conduction;
-        Map(state, ref after, moves, pieces);
+        Map(state, ref after, moves, track);
         var slopes = new double[free.Count, free.Count];
         for (var c = 0; c < free.Count; c++)
         {
@@ -333,18 +338,17 @@ internal sealed class PeriodicOrbit
         return slopes;
     }
 
-    private OrbitResult Judge(double[] state, Conduction conduction, List<SeriesPiece> pieces, double[,] slopes, bool isFresh,
+    private OrbitResult Judge(double[] state, Conduction conduction, SeriesTrack track, double[,] slopes, bool isFresh,
         OrbitResult.Settled? near)
     {
-        if (HasCollapsed(pieces))
+        if (HasCollapsed(track))
         {
             return new OrbitResult.Collapsed();
         }
 
         if (!isFresh && near is { Multiplier: <= SurelyStable })
         {
-            return new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, near.Multiplier,
-                slopes) { JudgedAt = near.JudgedAt };
+            return Settled(state, conduction, track, near.Multiplier, slopes, near.JudgedAt);
         }
 
         if (!isFresh)
@@ -355,13 +359,31 @@ internal sealed class PeriodicOrbit
 
         var multiplier = SquareMatrix.SpectralRadius(slopes);
         return multiplier < Stable
-            ? new OrbitResult.Settled(state, conduction, pieces, startRad, isSixfold, multiplier, slopes) { JudgedAt = (circuit, emf) }
+            ? Settled(state, conduction, track, multiplier, slopes, (circuit, emf))
             : new OrbitResult.Unsettled(multiplier);
     }
 
-    private bool HasCollapsed(List<SeriesPiece> pieces) =>
-        Enumerable.Range(0, circuit.Links.Length).Any(l => circuit.Links[l].LoadPower > 0
-            && pieces.Exists(p => p.Series[circuit.Link(l)] < circuit.ClampVoltage));
+    private OrbitResult.Settled Settled(double[] state, Conduction conduction, SeriesTrack track, double multiplier, double[,] slopes,
+        (SwitchedCircuit Circuit, SpaceVector Emf) judgedAt) =>
+        new(state, conduction, track.Kept(), startRad, isSixfold, multiplier, slopes)
+        {
+            JudgedAt = judgedAt,
+            Emf = emf,
+            Scale = scale,
+            Spectra = OrbitSpectrum.Of(circuit, track, emf, isSixfold),
+        };
+
+    private bool HasCollapsed(SeriesTrack track) => Enumerable.Range(0, circuit.Links.Length).Any(l => circuit.Links[l].LoadPower > 0
+        && Enumerable.Range(0, track.Count).Any(i => track.Start(i)[circuit.Link(l)] < circuit.ClampVoltage));
+
+    /// <summary>One repeat angle of an orbit again.</summary>
+    public static SeriesTrack Again(SwitchedCircuit circuit, OrbitResult.Settled orbit)
+    {
+        var emf = new EmfSeries(orbit.Emf, orbit.StartRad, orbit.IsSixfold ? Math.PI / 3 : Math.PI);
+        var (state, conduction, track) = ((double[])orbit.Start.Clone(), orbit.Conduction, new SeriesTrack(circuit.Stride));
+        new SeriesIntegrator(circuit, emf, orbit.Scale).Advance(state, ref conduction, null, track);
+        return track;
+    }
 
     private void Move(double[] state, ref Conduction conduction, List<Coordinate> free, double[] step)
     {
@@ -401,9 +423,9 @@ internal sealed class PeriodicOrbit
     }
 
     // One repeat angle, the phases renamed so that a state that repeats comes back.
-    private void Map(double[] state, ref Conduction conduction, double[][]? moves, List<SeriesPiece>? pieces = null)
+    private void Map(double[] state, ref Conduction conduction, double[][]? moves, SeriesTrack? track = null)
     {
-        integrator.Advance(state, ref conduction, moves, pieces);
+        integrator.Advance(state, ref conduction, moves, track);
         Rename(circuit, state, isSixfold);
         foreach (var column in moves ?? [])
         {

@@ -1,38 +1,23 @@
-using System.Runtime.CompilerServices;
-using System.Runtime.InteropServices;
-using System.Runtime.Intrinsics;
-using Cuadrilla.Core.Numerics;
-
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
-
-/// <summary>A stretch without switching, as power series of all numbers of the state about its start.</summary>
-/// <param name="StartRad">Where it begins.</param>
-/// <param name="WidthRad">How long it lasts.</param>
-/// <param name="Mode">Which diodes conduct.</param>
-/// <param name="Series">Coefficients, all numbers of a degree together.</param>
-/// <param name="EndsBy">What switches at its end; null: nothing.</param>
-internal sealed record SeriesPiece(double StartRad, double WidthRad, SwitchedMode Mode, double[] Series, SwitchingGuard? EndsBy)
-{
-    /// <summary>The state at a distance from the start.</summary>
-    public void At(double offsetRad, Span<double> state) =>
-        SeriesIntegrator.Evaluate(Series, state.Length, EmfSeries.Degree, offsetRad, state);
-}
 
 /// <summary>
 /// Carries bridges over an angle by power series: the equations are linear but for the load, and the EMF is a sum of exponentials, so that
 /// each coefficient follows from the one before (E. Hairer, S. P. Nørsett, G. Wanner, Solving Ordinary Differential Equations I, I.8).
 /// Switching instants are roots of the series themselves. One stretch never passes the end of a cell of the EMF's.
 /// </summary>
-internal sealed class SeriesIntegrator
+internal sealed partial class SeriesIntegrator
 {
     private const int Full = EmfSeries.Degree;
     private const int Terms = Full + 1;
     private const double ShortestRad = 1e-13;
+    private const double SlopePrecision = 1e-10;
     private const double Glance = 1e-5;
     private const double Nothing = 1e-11;
     private const int MostPieces = 20_000;
     private const int MostChanges = 16;
+    private const int MostHalvings = 12;
     private const int SettlingDegree = 3;
+    private const int RoughDegree = 9;
     private static readonly double[] Looks = [0.25, 0.5, 0.75, 1];
 
     private readonly SwitchedCircuit circuit;
@@ -43,11 +28,13 @@ internal sealed class SeriesIntegrator
     private readonly double[] series;
     private readonly double[] moved;
     private readonly double[] looked;
-    private readonly Stack<double[]> spare = new();
+    private readonly double[] lookedSlope;
+    private readonly double[] units;
+    private double[] slopesBefore;
     private readonly double[][] volts;
     private readonly double[][] movedVolts;
-    private readonly double[] emfRe = new double[Terms];
-    private readonly double[] emfIm = new double[Terms];
+    private readonly double[] emfRe = new double[EmfSeries.Length];
+    private readonly double[] emfIm = new double[EmfSeries.Length];
 
     // The last term first, so that products of series are products of rows.
     private readonly double[][] load;
@@ -55,6 +42,7 @@ internal sealed class SeriesIntegrator
     private readonly double[] guard = new double[Terms];
     private readonly double[][] guards;
     private int degree = Full;
+    private bool isRough;
     private double precision = 1e-13;
 
     /// <param name="circuit">The bridges.</param>
@@ -68,6 +56,9 @@ internal sealed class SeriesIntegrator
         series = new double[stride * Terms];
         moved = new double[stride * Terms];
         looked = new double[stride];
+        lookedSlope = new double[stride];
+        units = new double[stride];
+        slopesBefore = new double[circuit.Bridges * SwitchedMode.MostGuards];
         volts = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
         movedVolts = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
         load = Array.ConvertAll(circuit.Links, _ => new double[Terms]);
@@ -76,15 +67,15 @@ internal sealed class SeriesIntegrator
     }
 
     /// <summary>On the way to an orbit a few terms are enough; what is reported is exact to rounding.</summary>
-    public void SetRough(bool isRough) => (degree, precision) = isRough ? (9, 1e-6) : (Full, 1e-13);
+    public void SetRough(bool rough) => (isRough, precision) = (rough, rough ? 1e-6 : 1e-13);
 
     /// <summary>Carries a state from the first cell to the end of the last, and with it how it moves with its start.</summary>
     /// <param name="state">State; replaced by that at the end.</param>
     /// <param name="conduction">Which diodes conduct; replaced likewise.</param>
     /// <param name="moves">Columns of small changes of the state, carried along; null: none.</param>
-    /// <param name="pieces">Takes the stretches; null: not wanted.</param>
+    /// <param name="track">Takes the stretches; null: not wanted.</param>
     /// <exception cref="RectifierSearchException">Switching without end, or numbers out of range.</exception>
-    public void Advance(double[] state, ref Conduction conduction, double[][]? moves = null, List<SeriesPiece>? pieces = null)
+    public void Advance(double[] state, ref Conduction conduction, double[][]? moves = null, SeriesTrack? track = null)
     {
         var (cell, offset, stalled, mode) = (0, 0.0, 0, (SwitchedMode?)null);
         for (var count = 0; cell < emf.Cells; count++)
@@ -96,16 +87,15 @@ internal sealed class SeriesIntegrator
 
             emf.About(cell, offset, emfRe, emfIm);
             mode ??= Settled(ref conduction, state);
-            Expand(mode, state, degree);
             var rest = EmfSeries.CellRad - offset;
-            var width = Math.Min(rest, Reach());
+            var width = Expand(mode, state, rest);
             var found = FirstSwitching(mode, ref width);
             if (moves is not null)
             {
                 Carry(mode, moves, width);
             }
 
-            pieces?.Add(new SeriesPiece(emf.StartOf(cell) + offset, width, mode, Kept(), found));
+            track?.Add(new SeriesStretch(emf.StartOf(cell) + offset, width, mode, degree, found), series);
             Evaluate(series, stride, degree, width, state);
             (cell, offset) = width >= rest - ShortestRad ? (cell + 1, 0) : (cell, offset + width);
             if (found is null)
@@ -122,228 +112,6 @@ internal sealed class SeriesIntegrator
             Switch(mode, found, state, ref conduction, width, moves);
             mode = null;
         }
-    }
-
-    /// <summary>Takes stretches back that nobody needs, so that others may be kept in their place.</summary>
-    public void Recycle(List<SeriesPiece> pieces)
-    {
-        foreach (var piece in pieces)
-        {
-            spare.Push(piece.Series);
-        }
-
-        pieces.Clear();
-    }
-
-    private double[] Kept()
-    {
-        var kept = spare.TryPop(out var used) ? used : new double[series.Length];
-        series.CopyTo(kept, 0);
-        return kept;
-    }
-
-    /// <summary>Values of the series at a distance.</summary>
-    public static void Evaluate(ReadOnlySpan<double> series, int stride, int degree, double offsetRad, Span<double> state)
-    {
-        var at = Vector256.Create(offsetRad);
-        ref var first = ref MemoryMarshal.GetReference(series);
-        ref var to = ref MemoryMarshal.GetReference(state);
-        var v = 0;
-        for (; v + 16 <= state.Length; v += 16)
-        {
-            ref var last = ref Unsafe.Add(ref first, (degree * stride) + v);
-            var (s0, s1) = (Vector256.LoadUnsafe(ref last), Vector256.LoadUnsafe(ref last, 4));
-            var (s2, s3) = (Vector256.LoadUnsafe(ref last, 8), Vector256.LoadUnsafe(ref last, 12));
-            for (var k = degree - 1; k >= 0; k--)
-            {
-                ref var of = ref Unsafe.Add(ref first, (k * stride) + v);
-                s0 = Vector256.FusedMultiplyAdd(s0, at, Vector256.LoadUnsafe(ref of));
-                s1 = Vector256.FusedMultiplyAdd(s1, at, Vector256.LoadUnsafe(ref of, 4));
-                s2 = Vector256.FusedMultiplyAdd(s2, at, Vector256.LoadUnsafe(ref of, 8));
-                s3 = Vector256.FusedMultiplyAdd(s3, at, Vector256.LoadUnsafe(ref of, 12));
-            }
-
-            s0.StoreUnsafe(ref to, (nuint)v);
-            s1.StoreUnsafe(ref to, (nuint)(v + 4));
-            s2.StoreUnsafe(ref to, (nuint)(v + 8));
-            s3.StoreUnsafe(ref to, (nuint)(v + 12));
-        }
-
-        for (; v < state.Length; v += 4)
-        {
-            var sum = Vector256.LoadUnsafe(ref first, (nuint)((degree * stride) + v));
-            for (var k = degree - 1; k >= 0; k--)
-            {
-                sum = Vector256.FusedMultiplyAdd(sum, at, Vector256.LoadUnsafe(ref first, (nuint)((k * stride) + v)));
-            }
-
-            sum.StoreUnsafe(ref to, (nuint)v);
-        }
-    }
-
-    private static double Polynomial(ReadOnlySpan<double> coefficients, double at)
-    {
-        var sum = coefficients[^1];
-        for (var k = coefficients.Length - 2; k >= 0; k--)
-        {
-            sum = Math.FusedMultiplyAdd(sum, at, coefficients[k]);
-        }
-
-        return sum;
-    }
-
-    private void Expand(SwitchedMode mode, double[] state, int terms)
-    {
-        state.AsSpan(0, stride).CopyTo(series);
-        for (var l = 0; l < volts.Length; l++)
-        {
-            volts[l][0] = state[circuit.Link(l)];
-        }
-
-        for (var k = 0; k < terms; k++)
-        {
-            Through(mode, series, k, emfRe[k], emfIm[k]);
-            for (var l = 0; l < volts.Length; l++)
-            {
-                load[l][Full - k] = LoadTerm(circuit.Links[l], volts[l], load[l], k);
-                var at = ((k + 1) * stride) + circuit.Link(l);
-                series[at] -= load[l][Full - k] / (circuit.Links[l].Susceptance * (k + 1));
-                volts[l][k + 1] = series[at];
-            }
-        }
-    }
-
-    // The next coefficients of all numbers but for the load: matrix times the last ones, over the degree.
-    private void Through(SwitchedMode mode, double[] of, int k, double re, double im) =>
-        mode.Equations.Multiply(of.AsSpan(k * stride, stride), re, im, 1.0 / (k + 1), of.AsSpan((k + 1) * stride, stride));
-
-    // ι·v = P term by term.
-    private double LoadTerm(SwitchedLink link, double[] volts, double[] load, int k)
-    {
-        if (link.LoadPower <= 0)
-        {
-            return link.LoadConductance * volts[k];
-        }
-
-        if (k == 0)
-        {
-            return link.LoadPower / Math.Max(volts[0], circuit.ClampVoltage);
-        }
-
-        if (volts[0] < circuit.ClampVoltage)
-        {
-            return 0;
-        }
-
-        return -DenseRows.Dot(volts.AsSpan(1, k), load.AsSpan(Full - k + 1, k)) / volts[0];
-    }
-
-    // How far the series are exact.
-    private double Reach()
-    {
-        double last = 0, before = 0;
-        for (var i = 0; i < size; i++)
-        {
-            var unit = circuit.IsVoltage(i) && i < circuit.FirstOfBank ? Math.Abs(series[i]) : scale;
-            last = Math.Max(last, Math.Abs(series[(degree * stride) + i]) / unit);
-            before = Math.Max(before, Math.Abs(series[((degree - 1) * stride) + i]) / unit);
-        }
-
-        if (!double.IsFinite(last))
-        {
-            throw new RectifierSearchException("The bridge equations leave the range of numbers.");
-        }
-
-        // Most often a whole cell is within reach, and no root need be drawn.
-        var (cell, before1) = (Power(EmfSeries.CellRad, degree), Power(EmfSeries.CellRad, degree - 1));
-        if (last * cell <= precision && before * before1 <= precision)
-        {
-            return EmfSeries.CellRad;
-        }
-
-        var reach = Math.Min(
-            last > 0 ? Math.Pow(precision / last, 1.0 / degree) : double.PositiveInfinity,
-            before > 0 ? Math.Pow(precision / before, 1.0 / (degree - 1)) : double.PositiveInfinity);
-        return Math.Max(reach, 1e-7);
-    }
-
-    private static double Power(double value, int exponent)
-    {
-        var power = 1.0;
-        for (var i = 0; i < exponent; i++)
-        {
-            power *= value;
-        }
-
-        return power;
-    }
-
-    private void GuardSeries(SwitchingGuard of, int terms)
-    {
-        for (var k = 0; k < terms; k++)
-        {
-            guard[k] = (of.Row[size] * emfRe[k]) + (of.Row[size + 1] * emfIm[k])
-                + DenseRows.Dot(of.Row.AsSpan(0, size), series.AsSpan(k * stride, size));
-        }
-    }
-
-    // The earliest root among the guards; the width is cut back to it.
-    private SwitchingGuard? FirstSwitching(SwitchedMode mode, ref double width)
-    {
-        SwitchingGuard? first = null;
-        var before = 0.0;
-        foreach (var look in Looks)
-        {
-            var at = look * width;
-            Evaluate(series, stride, degree, at, looked);
-            double re = Polynomial(emfRe.AsSpan(0, degree + 1), at), im = Polynomial(emfIm.AsSpan(0, degree + 1), at);
-            mode.GuardRows.Multiply(looked, re, im, 1, guards[0]);
-            for (var g = 0; g < mode.Guards.Length; g++)
-            {
-                if (guards[0][g] < 0)
-                {
-                    var candidate = mode.Guards[g];
-                    GuardSeries(candidate, degree + 1);
-                    var root = Root(before, first is null ? at : Math.Min(at, width));
-                    (width, first) = first is null || root < width ? (root, candidate) : (width, first);
-                }
-            }
-
-            if (first is not null)
-            {
-                return first;
-            }
-
-            before = at;
-        }
-
-        return null;
-    }
-
-    // Newton on the series within the bracket that halving keeps.
-    private double Root(double low, double high)
-    {
-        var at = high;
-        for (var i = 0; i < 100 && high - low > ShortestRad; i++)
-        {
-            double value = guard[degree], slope = 0;
-            for (var k = degree - 1; k >= 0; k--)
-            {
-                slope = Math.FusedMultiplyAdd(slope, at, value);
-                value = Math.FusedMultiplyAdd(value, at, guard[k]);
-            }
-
-            (low, high) = value < 0 ? (low, at) : (at, high);
-            var next = at - (value / slope);
-            if (Math.Abs(next - at) < 1e-15)
-            {
-                return at;
-            }
-
-            at = next > low && next < high ? next : 0.5 * (low + high);
-        }
-
-        return at;
     }
 
     // A combination that can't be at this instant changes until it can.
@@ -448,7 +216,8 @@ internal sealed class SeriesIntegrator
             return;
         }
 
-        double re = Polynomial(emfRe.AsSpan(0, degree + 1), width), im = Polynomial(emfIm.AsSpan(0, degree + 1), width);
+        var (re, _) = Polynomial(emfRe.AsSpan(0, degree + 1), width);
+        var (im, _) = Polynomial(emfIm.AsSpan(0, degree + 1), width);
         var before = Slopes(mode, state, re, im);
         GuardSeries(found, degree + 1);
         double rate = 0;
@@ -516,77 +285,5 @@ internal sealed class SeriesIntegrator
         {
             column[circuit.Choke(bridge)] = choke;
         }
-    }
-
-    // Small changes obey the equations made linear: the load of constant power moves by −ι/v.
-    private void Carry(SwitchedMode mode, double[][] moves, double width)
-    {
-        for (var l = 0; l < volts.Length; l++)
-        {
-            SlopeOfLoad(circuit.Links[l], volts[l], load[l], loadSlope[l]);
-        }
-
-        foreach (var column in moves)
-        {
-            column.AsSpan(0, stride).CopyTo(moved);
-            for (var k = 0; k < degree; k++)
-            {
-                Through(mode, moved, k, 0, 0);
-                for (var l = 0; l < volts.Length; l++)
-                {
-                    var link = circuit.Link(l);
-                    movedVolts[l][k] = moved[(k * stride) + link];
-                    var drawn = DenseRows.Dot(movedVolts[l].AsSpan(0, k + 1), loadSlope[l].AsSpan(Full - k, k + 1));
-                    moved[((k + 1) * stride) + link] -= drawn / (circuit.Links[l].Susceptance * (k + 1));
-                }
-            }
-
-            Evaluate(moved, stride, degree, width, column);
-        }
-    }
-
-    // Series of dι/dv = −ι²/P, and ι is a series already.
-    private void SlopeOfLoad(SwitchedLink link, double[] volts, double[] load, double[] loadSlope)
-    {
-        Array.Clear(loadSlope);
-        if (link.LoadPower <= 0)
-        {
-            loadSlope[Full] = link.LoadConductance;
-            return;
-        }
-
-        if (volts[0] < circuit.ClampVoltage)
-        {
-            return;
-        }
-
-        for (var k = 0; k < degree; k++)
-        {
-            double sum = 0;
-            for (var j = 0; j <= k; j++)
-            {
-                sum += load[Full - j] * load[Full - k + j];
-            }
-
-            loadSlope[Full - k] = -sum / link.LoadPower;
-        }
-    }
-}
-
-/// <summary>A search for a repeating state that leads nowhere.</summary>
-internal sealed class RectifierSearchException : Exception
-{
-    public RectifierSearchException()
-    {
-    }
-
-    public RectifierSearchException(string message)
-        : base(message)
-    {
-    }
-
-    public RectifierSearchException(string message, Exception inner)
-        : base(message, inner)
-    {
     }
 }

@@ -66,7 +66,7 @@ internal sealed record BalanceFront(
             return new FrontAnswer(new SpaceVector(), [], RectifierStudy.None(Circuit.Input, orbit), null, [], own);
         }
 
-        var spectra = OrbitSpectrum.Of(Circuit.Circuit, settled, own);
+        var spectra = settled.Spectra;
         var parts = Array.ConvertAll(spectra, s => s.Line.Turned(-turn, -ahead, CurrentPu));
         var sum = parts.Skip(1).Aggregate(parts[0], (s, p) => s.Plus(p, 1));
         return new FrontAnswer(sum, parts, Circuit.Result(settled, own, spectra[0]), settled, spectra, own);
