@@ -7,8 +7,8 @@ namespace Cuadrilla.Web.Tests;
 /// <summary>Acknowledged work survives <c>kill -9</c>, and undo still reaches back over the restart.</summary>
 public sealed class KillTests : IDisposable
 {
-    // Each costs a start of the program: a few in every run, CUADRILLA_KILLS=200 now and then.
-    private static readonly int Kills = int.TryParse(Environment.GetEnvironmentVariable("CUADRILLA_KILLS"), out var kills) ? kills : 8;
+    // Each costs a start of the program; CUADRILLA_KILLS=200 now and then.
+    private static readonly int Kills = int.TryParse(Environment.GetEnvironmentVariable("CUADRILLA_KILLS"), out var kills) ? kills : 50;
 
     private readonly string folder = Directory.CreateTempSubdirectory("cuadrilla-kill-").FullName;
     private readonly HttpClient client = new() { BaseAddress = new Uri($"http://127.0.0.1:{ServerProcess.FreePort()}") };

@@ -29,6 +29,9 @@ internal sealed class ServerProcess : IDisposable
             start.ArgumentList.Add(argument);
         }
 
+        // It lives for seconds here: what it runs need not be compiled well, but soon.
+        start.Environment["DOTNET_TieredPGO"] = "0";
+        start.Environment["DOTNET_TC_QuickJitForLoops"] = "1";
         var process = Process.Start(start)!;
 
         // Read away: a full pipe would hold it up.

@@ -35,9 +35,9 @@ public static class Cores
 
         try
         {
-            var way = GivingWay.Here;
+            var (way, leaves) = (GivingWay.Here, Leaving.Here);
             Parallel.For(0, count, new ParallelOptions { MaxDegreeOfParallelism = free, CancellationToken = stop },
-                i => Counted(body, i, way, stop));
+                i => Counted(body, i, way, leaves, stop));
         }
         catch (AggregateException several) when (several.InnerExceptions.FirstOrDefault(e =>
             e is OperationCanceledException) is { } stopped)
@@ -59,7 +59,7 @@ public static class Cores
         return results;
     }
 
-    private static void Counted(Action<int> body, int i, GivingWay? way, CancellationToken stop)
+    private static void Counted(Action<int> body, int i, GivingWay? way, CancellationToken leaves, CancellationToken stop)
     {
         way?.Wait(stop);
         if (isAtWork)
@@ -69,8 +69,8 @@ public static class Cores
         }
 
         isAtWork = true;
-        var before = GivingWay.Here;
-        GivingWay.Here = way;
+        var (before, leftBefore) = (GivingWay.Here, Leaving.Here);
+        (GivingWay.Here, Leaving.Here) = (way, leaves);
         Interlocked.Increment(ref atWork);
         try
         {
@@ -79,7 +79,7 @@ public static class Cores
         finally
         {
             Interlocked.Decrement(ref atWork);
-            GivingWay.Here = before;
+            (GivingWay.Here, Leaving.Here) = (before, leftBefore);
             isAtWork = false;
         }
     }

@@ -82,6 +82,7 @@ public sealed class BrakeSequence
         double ends = span;
         while (time < ends)
         {
+            Leaving.Ask();
             if (time >= nextKept)
             {
                 moments.Add(Now());

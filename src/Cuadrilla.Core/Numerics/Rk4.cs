@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Base;
+
 namespace Cuadrilla.Core.Numerics;
 
 /// <summary>Classical Runge–Kutta of fourth order for y′ = f(t, y). Holds the work space of one integration; not for several
@@ -20,6 +22,7 @@ internal sealed class Rk4(int size)
     /// <summary>Moves a state over one step, in place.</summary>
     public void Step(Slopes of, double time, double step, double[] state)
     {
+        Leaving.Ask();
         of(time + Math.Min(Hair, step / 2), state, k1);
         of(time + (step / 2), Moved(state, k1, step / 2), k2);
         of(time + (step / 2), Moved(state, k2, step / 2), k3);

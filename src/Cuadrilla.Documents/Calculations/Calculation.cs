@@ -96,7 +96,7 @@ public sealed class Calculation
 
     /// <summary>Runs it: an object in gives an object out, an array gives an array.</summary>
     /// <param name="utf8">The input as JSON.</param>
-    /// <param name="stop">Asked before each input of an array.</param>
+    /// <param name="stop">Asked before each input of an array and inside the long loops of the engines.</param>
     /// <exception cref="InputException">The input can't be accepted; in an array the pointer starts with the index.</exception>
     /// <exception cref="OperationCanceledException">It was stopped.</exception>
     public JsonNode Run(byte[] utf8, CancellationToken stop = default)
@@ -105,7 +105,7 @@ public sealed class Calculation
         var first = Array.Find(utf8, b => b is not ((byte)' ' or (byte)'\n' or (byte)'\r' or (byte)'\t'));
         if (first != (byte)'[')
         {
-            return run(utf8, string.Empty);
+            return Leaving.Run(() => run(utf8, string.Empty), stop);
         }
 
         var results = new JsonArray();
@@ -118,7 +118,8 @@ public sealed class Calculation
         for (var i = 0; i < items.Length; i++)
         {
             stop.ThrowIfCancellationRequested();
-            results.Add(run(JsonSerializer.SerializeToUtf8Bytes(items[i], ProjectJson.Options), $"/{i}"));
+            var input = JsonSerializer.SerializeToUtf8Bytes(items[i], ProjectJson.Options);
+            results.Add(Leaving.Run(() => run(input, $"/{i}"), stop));
         }
 
         return results;

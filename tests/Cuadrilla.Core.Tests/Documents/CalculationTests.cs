@@ -28,6 +28,22 @@ public sealed class CalculationTests
         Assert.True(JsonNode.DeepEquals(result[0], result[1]));
     }
 
+    /// <summary>Engines that go through time or search are stopped inside, and nothing of it stays for those who come after.</summary>
+    [Theory]
+    [InlineData("rectifier")]
+    [InlineData("start")]
+    [InlineData("shared-shaft")]
+    [InlineData("brake-sequence")]
+    public void An_engine_ends_with_whom_it_works_for(string name)
+    {
+        var input = Encoding.UTF8.GetBytes(InputOf(name));
+        var before = Calculation.Named(name).Run(input);
+        using var leaves = new CancellationTokenSource();
+        leaves.Cancel();
+        Assert.Throws<OperationCanceledException>(() => Calculation.Named(name).Run(input, leaves.Token));
+        Assert.True(JsonNode.DeepEquals(before, Calculation.Named(name).Run(input, CancellationToken.None)));
+    }
+
     [Theory]
     [MemberData(nameof(Names))]
     public void An_unknown_field_is_named_with_its_place_in_the_array(string name)

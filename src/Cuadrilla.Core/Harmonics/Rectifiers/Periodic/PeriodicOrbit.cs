@@ -1,4 +1,5 @@
 using System.Numerics;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
@@ -425,6 +426,7 @@ internal sealed class PeriodicOrbit
     // One repeat angle, the phases renamed so that a state that repeats comes back.
     private void Map(double[] state, ref Conduction conduction, double[][]? moves, SeriesTrack? track = null)
     {
+        Leaving.Ask();
         integrator.Advance(state, ref conduction, moves, track);
         Rename(circuit, state, isSixfold);
         foreach (var column in moves ?? [])

@@ -101,7 +101,7 @@ public static class DrivePointFigures
         [
             ReasonInput.Of("link load", circuit.DcLoadW / 1e3, "kW", "loss chain"),
             ReasonInput.Of("impedance seen per phase", 1e3 * 2 * Math.PI * circuit.FrequencyHz * circuit.SourceInductanceH,
-                "mΩ (reactance)", "bus scaled by the attenuation rule, feeder, reactor"),
+                "mΩ (reactance)", "bus as far as its circuit holds it, feeder, reactor"),
             ReasonInput.Of("DC choke", 1e6 * circuit.DcChokeH, "µH", "catalogue converter"),
             ReasonInput.Of("DC-link capacitance", 1e6 * circuit.DcCapacitanceF, "µF", "catalogue converter"),
             ReasonInput.Of("DC load of all drives on the bus", scenario.RectifierDcW / 1e3, "kW", scenario.ScenarioName),
