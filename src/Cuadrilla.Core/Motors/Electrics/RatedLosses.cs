@@ -50,5 +50,5 @@ internal sealed class RatedLosses
     /// <param name="currentPu">Torque current of a cage motor, line current of others, parts of the rated.</param>
     /// <param name="frequencyPu">Frequency, parts of the rated.</param>
     public double StrayW(double currentPu, double frequencyPu) =>
-        split.StrayPu * otherW * currentPu * currentPu * Math.Pow(frequencyPu, 1.5);
+        split.StrayPu * otherW * currentPu * currentPu * frequencyPu * Math.Sqrt(frequencyPu);
 }

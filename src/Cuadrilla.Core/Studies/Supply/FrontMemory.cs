@@ -9,8 +9,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// </summary>
 internal sealed class FrontMemory
 {
-    // Drives of all scenarios together: what is kept of each is about two kilobytes.
-    private const int MostDrivesInHalf = 24_000;
+    // Drives of all scenarios together: what is kept of each is some kilobytes.
+    private const int MostDrivesInHalf = 6_000;
     private static readonly FrozenDictionary<string, DriveInScenario> None = FrozenDictionary<string, DriveInScenario>.Empty;
 
     // Balances end so near that figures do not tell where they began: all assessors may begin where any ended.
