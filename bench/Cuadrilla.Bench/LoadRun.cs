@@ -16,8 +16,7 @@ namespace Cuadrilla.Bench;
 
 /// <summary>
 /// Editors on a real server: <c>bench load [seconds]</c>. Fifty on plants of their own, twenty on one plant, the workbench beside an
-/// editor, and a list of 800; with the
-/// answers of <c>/api/health</c> meanwhile and the memory the server took.
+/// editor, and a list of 800; with the answers of <c>/api/health</c> meanwhile and the memory the server took.
 /// </summary>
 internal sealed class LoadRun : IDisposable
 {

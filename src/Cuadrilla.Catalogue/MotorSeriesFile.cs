@@ -24,8 +24,7 @@ internal sealed record MotorSeriesFile(
 {
     /// <summary>
     /// Rated loss in parts of rated power: from the table, or by the rules from the class that the table holds; null where the table does
-    /// not claim the
-    /// class. Between the sizes of the table efficiency goes with the logarithm of power.
+    /// not claim the class. Between the sizes of the table efficiency goes with the logarithm of power.
     /// </summary>
     public double? LossPu(string sizes, int poles, string efficiencyClass, double kw)
     {

@@ -7,8 +7,7 @@ public static class DatabaseBackup
 {
     /// <summary>
     /// Copies a database to a file that is there only when the copy was checked. The server may go on: what was acknowledged before the
-    /// call is in the copy, and no
-    /// edit is in it by halves.
+    /// call is in the copy, and no edit is in it by halves.
     /// </summary>
     /// <param name="from">The database.</param>
     /// <param name="to">The file to make.</param>

@@ -7,8 +7,7 @@ namespace Cuadrilla.Data;
 
 /// <summary>
 /// Documents of former edits, packed: what stands between the beginning and the end that a document has in common with the one before,
-/// compressed (RFC 7932); with a
-/// hash of the whole, so that nothing comes back that was not stored.
+/// compressed (RFC 7932); with a hash of the whole, so that nothing comes back that was not stored.
 /// </summary>
 public static class DocumentPacking
 {

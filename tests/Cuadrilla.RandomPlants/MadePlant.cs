@@ -36,8 +36,7 @@ public static class MadePlant
 
     /// <summary>
     /// A plant of many buses: two transformers of different hour for every 50 drive points, distribution boards on cables behind them, a
-    /// detuned
-    /// bank, and scenarios that switch lineups off and levels down.
+    /// detuned bank, and scenarios that switch lineups off and levels down.
     /// </summary>
     /// <param name="demo">The demo plant.</param>
     /// <param name="drivePoints">How many.</param>

@@ -49,11 +49,8 @@ public sealed partial class Assessor : IPlantStudies
 
     /// <summary>Creates an assessor.</summary>
     /// <param name="data">The catalogue.</param>
-    /// <param name="warmStarts">
-    /// False: the search for voltages and waveforms never begins where an earlier one ended. Slower after an edit, and equal to the last
-    /// bit
-    /// whatever was assessed before.
-    /// </param>
+    /// <param name="warmStarts">False: the search for voltages and waveforms never begins where an earlier one ended. Slower after an
+    /// edit, and equal to the last bit whatever was assessed before.</param>
     public Assessor(EngineeringData data, bool warmStarts = true)
     {
         whole = [];
@@ -82,7 +79,8 @@ public sealed partial class Assessor : IPlantStudies
     /// <summary>The catalogue.</summary>
     public EngineeringData Data => data;
 
-    /// <summary>The same assessor, which remembers what this one does, for somebody who may leave: then it throws <see cref="OperationCanceledException"/>.</summary>
+    /// <summary>The same assessor, which remembers what this one does, for somebody who may leave: then it throws
+    /// <see cref="OperationCanceledException"/>.</summary>
     public Assessor StoppedBy(CancellationToken leaves) => new(this, leaves);
 
     /// <summary>The study of one drive point of a plant.</summary>
@@ -230,8 +228,7 @@ public sealed partial class Assessor : IPlantStudies
         }
 
         // Where the currents of a scenario are not known nobody knows its voltages: what holds at the nominal one may fail there. One
-        // front end without a
-        // state of its own leaves them to be known.
+        // front end without a state of its own leaves them to be known.
         var isAtBus = model.Starter is not null
             ? check.Id is "motor.peak" or "motor.connection"
             : check.Id is "converter.output-voltage" or LongCableChecks.OutputId

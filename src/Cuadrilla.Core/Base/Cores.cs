@@ -2,8 +2,7 @@ namespace Cuadrilla.Core.Base;
 
 /// <summary>
 /// Loops that share the cores of the machine. A loop inside a loop, or beside another, takes the cores that are left, so that they do not
-/// fight for them;
-/// which iteration runs where changes no result, since each writes what is its own.
+/// fight for them; which iteration runs where changes no result, since each writes what is its own.
 /// </summary>
 public static class Cores
 {

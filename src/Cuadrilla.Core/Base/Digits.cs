@@ -1,9 +1,8 @@
 namespace Cuadrilla.Core.Base;
 
 /// <summary>
-/// Figures leave Core with six significant digits: solutions end within 1e-9 of nominal voltage of each other wherever their search began,
-/// so that
-/// the same specification gives the same digits, at most one unit of the sixth apart.
+/// Figures leave Core with six significant digits: solutions end within 1e-9 of nominal voltage of each other wherever their search
+/// began, so that the same specification gives the same digits, at most one unit of the sixth apart.
 /// </summary>
 public static class Digits
 {

@@ -4,9 +4,8 @@ namespace Cuadrilla.Core.Base;
 
 /// <summary>
 /// Work that has time gives way to work that somebody waits for: on few cores a long study would else take turns with every edit. What
-/// gives way waits before each
-/// part of a loop of <see cref="Cores"/>, in short pieces and never for long together, so that neither can hold the other up for good.
-/// Safe for use from several threads.
+/// gives way waits before each part of a loop of <see cref="Cores"/>, in short pieces and never for long together, so that neither can
+/// hold the other up for good. Safe for use from several threads.
 /// </summary>
 public sealed class GivingWay : IDisposable
 {

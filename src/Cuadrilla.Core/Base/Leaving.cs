@@ -1,9 +1,9 @@
 namespace Cuadrilla.Core.Base;
 
 /// <summary>
-/// Work for somebody who may leave: solvers ask inside their longest loops, so that none goes on for nobody. It belongs to the running thread
-/// and goes along with the loops of <see cref="Cores"/>. Only for work whose results nobody else waits for: what many share is stopped
-/// between its parts, so that nothing half done is remembered. Safe for use from several threads.
+/// Work for somebody who may leave: solvers ask inside their longest loops, so that none goes on for nobody. It belongs to the running
+/// thread and goes along with the loops of <see cref="Cores"/>. Only for work whose results nobody else waits for: what many share is
+/// stopped between its parts, so that nothing half done is remembered. Safe for use from several threads.
 /// </summary>
 public static class Leaving
 {

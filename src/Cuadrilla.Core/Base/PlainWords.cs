@@ -4,9 +4,8 @@ using System.Text;
 namespace Cuadrilla.Core.Base;
 
 /// <summary>
-/// Names and labels hold what is seen in reading order. Characters that control, are invisible or turn the direction can make a label read
-/// as another
-/// (Unicode technical report 36), so they are refused.
+/// Names and labels hold what is seen in reading order. Characters that control, are invisible or turn the direction can make a label
+/// read as another (Unicode technical report 36), so they are refused.
 /// </summary>
 public static class PlainWords
 {

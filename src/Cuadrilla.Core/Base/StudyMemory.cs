@@ -4,8 +4,7 @@ namespace Cuadrilla.Core.Base;
 
 /// <summary>
 /// Remembers results of a pure study by the value of its input. In two halves: when the newer is full the older is forgotten and what is
-/// asked for again moves over, so
-/// that many plants at once do not make everything be studied anew at once.
+/// asked for again moves over, so that many plants at once do not make everything be studied anew at once.
 /// </summary>
 /// <param name="study">The study.</param>
 /// <param name="capacity">How many results are kept.</param>

@@ -15,8 +15,7 @@ public enum CableSystem
 
 /// <summary>
 /// Voltage lost on a cable: ΔU = g·I·(R·cos φ + X·sin φ), g = √3 or 2 (IEC 60364-5-52, annex G), and exactly by phasors with the start at
-/// nominal voltage. See
-/// <c>docs/methods/cable-voltage.md</c>.
+/// nominal voltage. See <c>docs/methods/cable-voltage.md</c>.
 /// </summary>
 public static class CableDrop
 {

@@ -7,10 +7,9 @@ namespace Cuadrilla.Core.Catalogue;
 
 /// <summary>
 /// What of the catalogue is made for a supply. Motors: a connection within −13 and +11 % of its voltage and, with a cage, its frequency,
-/// of the series whose voltage
-/// is nearest; where no cage motor has both, the frequency is let go, since a converter gives any; where none has the voltage, all stay
-/// and are judged. Converters: those whose rated voltage is the
-/// nearest in the catalogue, and those for one phase. What a project brings of its own always stays.
+/// of the series whose voltage is nearest; where no cage motor has both, the frequency is let go, since a converter gives any; where none
+/// has the voltage, all stay and are judged. Converters: those whose rated voltage is the nearest in the catalogue, and those for one
+/// phase. What a project brings of its own always stays.
 /// </summary>
 public static class MadeFor
 {

@@ -7,8 +7,7 @@ namespace Cuadrilla.Core.Commands;
 
 /// <summary>
 /// Changes the units shown. With them go the codes that people of these units use: the installation code and, for US customary units,
-/// harmonic limits of the
-/// demand at the coupling. Each can be changed alone afterwards, and a project value set by hand stays.
+/// harmonic limits of the demand at the coupling. Each can be changed alone afterwards, and a project value set by hand stays.
 /// </summary>
 /// <param name="Units">The units.</param>
 public sealed record UseUnits(UnitSystem Units) : PlantCommand

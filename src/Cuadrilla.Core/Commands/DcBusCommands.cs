@@ -9,8 +9,7 @@ namespace Cuadrilla.Core.Commands;
 
 /// <summary>
 /// Puts drive points of one lineup on a common DC bus: each gets the inverter module of its converter's size, the bus the smallest diode
-/// module
-/// that carries half of their sizes together.
+/// module that carries half of their sizes together.
 /// </summary>
 /// <param name="PointIds">Members in the order of the lineup.</param>
 public sealed record JoinDcBus(IReadOnlyList<string> PointIds) : PlantCommand

@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Commands;
 
 /// <summary>
 /// Takes what is proposed for a common DC bus: the device of its supply module, the section of its feeder, the fuses between bus and
-/// inverters. What can't be proposed stays, and a
-/// note says why.
+/// inverters. What can't be proposed stays, and a note says why.
 /// </summary>
 /// <param name="DcBusId">Which.</param>
 public sealed record SizeModuleProtection(string DcBusId) : PlantCommand

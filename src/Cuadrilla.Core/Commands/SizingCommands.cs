@@ -74,8 +74,7 @@ public enum SizedPart
 
 /// <summary>
 /// Puts the best candidate on each drive point: of those that fit the one of the lowest life-cycle cost. Where none fits what stands
-/// stays, and a note says why;
-/// refused only where none fits anywhere.
+/// stays, and a note says why; refused only where none fits anywhere.
 /// </summary>
 /// <param name="PointIds">Which; a member of a group stands for its group.</param>
 /// <param name="Part">What is sized; a motor on the line keeps its starter.</param>

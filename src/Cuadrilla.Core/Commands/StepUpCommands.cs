@@ -41,8 +41,7 @@ public sealed record UseStepUp(string PointId, bool Back = false) : PlantCommand
 }
 
 /// <summary>Takes a transformer with taps for what a motor asks for at the surface, and the lowest tap that reaches at the lowest voltage
-/// of
-/// its bus; where a transformer is entered, its tap only.</summary>
+/// of its bus; where a transformer is entered, its tap only.</summary>
 /// <param name="PointId">Key of the drive point.</param>
 public sealed record SizeStepUp(string PointId) : PlantCommand
 {

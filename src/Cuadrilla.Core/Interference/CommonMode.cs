@@ -2,8 +2,7 @@ namespace Cuadrilla.Core.Interference;
 
 /// <summary>
 /// Current that each edge of an inverter drives through the capacitance of a screened motor cable, one conductor against its screen, and
-/// what charging it costs. See
-/// <c>docs/methods/common-mode.md</c>.
+/// what charging it costs. See <c>docs/methods/common-mode.md</c>.
 /// </summary>
 public static class CommonMode
 {

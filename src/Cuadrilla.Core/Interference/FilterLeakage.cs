@@ -11,8 +11,7 @@ public sealed record EarthConnection(double? SectionMm2, ConductorMaterial Mater
 
 /// <summary>
 /// Current of line frequency and its triple through capacitors of a filter to earth, against what a protective conductor and a
-/// residual-current device stand. See
-/// <c>docs/methods/leakage.md</c>.
+/// residual-current device stand. See <c>docs/methods/leakage.md</c>.
 /// </summary>
 public static class FilterLeakage
 {

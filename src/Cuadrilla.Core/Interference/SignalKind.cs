@@ -64,9 +64,8 @@ public static class SignalKinds
 
     /// <summary>
     /// What reads it: a usual input, where its own is not known. A converter of 12 bit behind 0.1 ms for analogue voltages, the same over
-    /// 250 Ω for currents, 40 mV and 16 bit
-    /// for thermometers; digital ones notice at half their least swing: 5 V lines of an encoder, 0.2 V of a bus, 24 V inputs at 5 V. Null
-    /// where nothing reads it.
+    /// 250 Ω for currents, 40 mV and 16 bit for thermometers; digital ones notice at half their least swing: 5 V lines of an encoder, 0.2
+    /// V of a bus, 24 V inputs at 5 V. Null where nothing reads it.
     /// </summary>
     public static CoupledVoltage.Input? InputOf(SignalKind kind) => kind switch
     {

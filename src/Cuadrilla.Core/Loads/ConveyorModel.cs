@@ -2,9 +2,8 @@ using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Loads;
 
 /// <summary>
-/// A belt conveyor: force at the drum by ISO 5048 in its short form, C·f·L·g·(m_R + (2·m_B + m_G)·cos δ) + m_G·H·g. While it drives itself
-/// the low friction
-/// factor counts, while it is driven the high one; stopping and braking are judged at any filling.
+/// A belt conveyor: force at the drum by ISO 5048 in its short form, C·f·L·g·(m_R + (2·m_B + m_G)·cos δ) + m_G·H·g. While it drives
+/// itself the low friction factor counts, while it is driven the high one; stopping and braking are judged at any filling.
 /// </summary>
 internal sealed class ConveyorModel : LoadModel
 {

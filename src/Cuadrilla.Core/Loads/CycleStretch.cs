@@ -2,8 +2,7 @@ namespace Cuadrilla.Core.Loads;
 
 /// <summary>
 /// A stretch of a cycle. The speed runs straight, or as a smooth S, from one end to the other; the torque of the machine runs straight
-/// between its ends. Gear
-/// and ropes lose on whichever side drives at that instant, acceleration included.
+/// between its ends. Gear and ropes lose on whichever side drives at that instant, acceleration included.
 /// </summary>
 /// <param name="DurationS">Duration, s, &gt; 0.</param>
 /// <param name="StartRpm">Speed of the motor at its beginning, rpm; negative backwards.</param>
@@ -65,8 +64,7 @@ public readonly record struct CycleStretch(double DurationS, double StartRpm, do
 
     /// <summary>
     /// Parts of the duration between which speed and torque are smooth: where the speed, the torque of the machine or that of the motor
-    /// passes through zero; of a
-    /// smooth ramp many.
+    /// passes through zero; of a smooth ramp many.
     /// </summary>
     /// <param name="motorKgM2">Inertia of the motor, kg·m².</param>
     public IReadOnlyList<double> Breaks(double motorKgM2)

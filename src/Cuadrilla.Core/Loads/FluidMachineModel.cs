@@ -185,8 +185,7 @@ public sealed class FluidMachineModel : LoadModel
 
     /// <summary>
     /// Alone against the shared system one machine delivers more than its rated flow: a·n² − (a−1)·x² = s + (1−s)·(x/m)² with m machines
-    /// needed at rated flow.
-    /// Beyond its run-out the curve says nothing: the power there is taken.
+    /// needed at rated flow. Beyond its run-out the curve says nothing: the power there is taken.
     /// </summary>
     /// <param name="speedPu">Speed, parts of the rated.</param>
     public override ShaftPoint? Alone(double speedPu)

@@ -15,8 +15,7 @@ public readonly record struct CycleSlice(double DurationS, double SpeedRpm, doub
 
 /// <summary>
 /// What a cycle asks of a motor. See <c>docs/methods/load-cycles.md</c>. The motor's own inertia is added; peaks, reversals and energies
-/// are those of the
-/// lines themselves, not of a mean.
+/// are those of the lines themselves, not of a mean.
 /// </summary>
 /// <param name="Stretches">In order of time, at least one.</param>
 public sealed record LoadCycle(IReadOnlyList<CycleStretch> Stretches)

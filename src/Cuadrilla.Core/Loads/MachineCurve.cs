@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Loads;
 
 /// <summary>
 /// Head and shaft power of a fan or pump over its flow at rated speed, all in parts of the rated point; similarity laws carry them to any
-/// speed:
-/// h(q, n) = n²·c(q/n), P(q, n) = n³·p(q/n). See <c>docs/methods/fluid-machine.md</c>.
+/// speed: h(q, n) = n²·c(q/n), P(q, n) = n³·p(q/n). See <c>docs/methods/fluid-machine.md</c>.
 /// </summary>
 public abstract class MachineCurve
 {

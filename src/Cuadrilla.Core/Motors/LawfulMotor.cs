@@ -4,8 +4,7 @@ namespace Cuadrilla.Core.Motors;
 
 /// <summary>
 /// Least efficiency classes of new cage motors: a project's setting, proposed as EU 2019/1781 has them (IE3 from 0.75 kW; IE4 from 75 to
-/// 200 kW with 2 to 6 poles).
-/// A motor that stands already may stay; a new one below the class is not permitted and never best.
+/// 200 kW with 2 to 6 poles). A motor that stands already may stay; a new one below the class is not permitted and never best.
 /// </summary>
 /// <param name="LeastIe">Least class from 0.75 kW.</param>
 /// <param name="LeastLargeIe">Least class from 75 to 200 kW with 2 to 6 poles.</param>

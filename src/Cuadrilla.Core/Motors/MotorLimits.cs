@@ -53,8 +53,7 @@ public sealed record MotorLimits
 
 /// <summary>
 /// Starts per hour of cage motors across the line or on soft starters where the maker states none: the mean heat is only an upper bound.
-/// Source: practice after
-/// IEC 60034-12, two starts in succession from cold or one from hot.
+/// Source: practice after IEC 60034-12, two starts in succession from cold or one from hot.
 /// </summary>
 /// <param name="UsualPerHour">Number that any motor stands.</param>
 /// <param name="MostPerHour">Number that needs the maker's word.</param>

@@ -29,11 +29,8 @@ public sealed class MotorLossModel
 
     /// <summary>Builds the model.</summary>
     /// <param name="plate">The plate.</param>
-    /// <param name="baseFrequencyPu">
-    /// Highest voltage at the terminals in parts of the plate's, which is the frequency up to which the flux stays at its rated value:
-    /// 1.73 for
-    /// a motor linked in delta for 230 V on 400 V, 0.575 for one of 400 V on 230 V.
-    /// </param>
+    /// <param name="baseFrequencyPu">Highest voltage at the terminals in parts of the plate's, which is the frequency up to which the
+    /// flux stays at its rated value: 1.73 for a motor linked in delta for 230 V on 400 V, 0.575 for one of 400 V on 230 V.</param>
     /// <param name="leastFluxPu">Flux that the converter keeps at light load, parts of the rated; 1 when it keeps it whole. Cage motors
     /// only.</param>
     /// <exception cref="ArgumentException">The plate contradicts itself.</exception>
@@ -77,8 +74,7 @@ public sealed class MotorLossModel
 
     /// <summary>
     /// The operating point of a cage motor on a line: frequency and voltage are the line's, the speed follows from the torque. Where the
-    /// torque is more than
-    /// the flux carries, the point at breakdown is given, and <see cref="MotorPoint.WithinVoltage"/> is false.
+    /// torque is more than the flux carries, the point at breakdown is given, and <see cref="MotorPoint.WithinVoltage"/> is false.
     /// </summary>
     /// <param name="frequencyHz">Frequency of the line, Hz.</param>
     /// <param name="lineVoltageV">Its voltage, V.</param>
@@ -139,8 +135,7 @@ public sealed class MotorLossModel
 
     /// <summary>
     /// Largest torque for a moment at a speed, Nm: of cage and reluctance motors constant to base speed and falling with the square of
-    /// frequency above; with
-    /// magnets what voltage and the current of the largest torque leave; of a DC motor in inverse proportion.
+    /// frequency above; with magnets what voltage and the current of the largest torque leave; of a DC motor in inverse proportion.
     /// </summary>
     public double BreakdownTorqueNm(double speedRpm) => ratedTorqueNm * electrics.LargestTorquePu(speedRpm / Plate.RatedSpeedRpm, basePu);
 

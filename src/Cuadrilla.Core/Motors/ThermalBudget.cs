@@ -41,8 +41,7 @@ public sealed record ThermalBudget(
 
     /// <summary>
     /// Torque the motor can carry for ever at a speed, Nm; 0 when even no load is too much. Never more than the rated torque (IEC TS
-    /// 60034-25): what a
-    /// colder winding would allow, shaft, bearings and the maker have not been asked for.
+    /// 60034-25): what a colder winding would allow, shaft, bearings and the maker have not been asked for.
     /// </summary>
     public double ContinuousTorqueNm(MotorLossModel model, double speedRpm, MotorFeed feed)
     {

@@ -4,8 +4,7 @@ namespace Cuadrilla.Core.Network;
 
 /// <summary>
 /// A central active filter: it measures what its bus and all behind it draw and gives the harmonics of it with the other sign, as far as
-/// its
-/// current reaches. See <c>docs/methods/mitigation.md</c>.
+/// its current reaches. See <c>docs/methods/mitigation.md</c>.
 /// </summary>
 /// <param name="Id">Stable key.</param>
 /// <param name="Name">What people call it.</param>

@@ -23,8 +23,7 @@ public sealed record CapacitorBank(string Id, string Name, string BusId, double 
 
     /// <summary>
     /// Admittance of one order in siemens per phase of a star: 1/(R + j·(h·X_L − X_C/h)), X_C = U²/(Q·(1 − p)), X_L = p·X_C, R a part of
-    /// X_L. The
-    /// resistance keeps a bank that is tuned to an order exactly from being an ideal short circuit there.
+    /// X_L. The resistance keeps a bank that is tuned to an order exactly from being an ideal short circuit there.
     /// </summary>
     /// <param name="order">Order, above 0.</param>
     /// <param name="stepsOn">Steps that are on.</param>

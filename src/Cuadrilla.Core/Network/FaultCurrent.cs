@@ -4,8 +4,7 @@ namespace Cuadrilla.Core.Network;
 
 /// <summary>
 /// Fault currents by IEC 60909-0, each for what it serves: the largest for breaking and withstand, the least for disconnection, the plain
-/// one for distortion. See
-/// <c>docs/methods/short-circuit.md</c>.
+/// one for distortion. See <c>docs/methods/short-circuit.md</c>.
 /// </summary>
 public static class FaultCurrent
 {

@@ -1,12 +1,11 @@
 namespace Cuadrilla.Core.Network;
 
 /// <summary>
-/// Current of the neutral of single-phase loads: triplen orders of the three phases add, the fundamental leaves what the
-/// phases differ by. The fullest phase exceeds the mean by u; the worst the other two can be is as full a second phase and an empty third
-/// one:
-/// I·(1 + u), I·(1 + u), I·(1 − 2u) leave 3·u·I, beyond u = 0.5 with an empty third phase √(a² + b² − a·b), a = 1 + u, b = 2 − u. I_N =
-/// √(that² + (3·k_3·I)²).
-/// Symmetrical components; IEC 60364-5-52 annex E for what a third harmonic asks of the conductors. Higher triplens are not reckoned with.
+/// Current of the neutral of single-phase loads: triplen orders of the three phases add, the fundamental leaves what the phases differ
+/// by. The fullest phase exceeds the mean by u; the worst the other two can be is as full a second phase and an empty third one: I·(1 +
+/// u), I·(1 + u), I·(1 − 2u) leave 3·u·I, beyond u = 0.5 with an empty third phase √(a² + b² − a·b), a = 1 + u, b = 2 − u. I_N = √(that²
+/// + (3·k_3·I)²). Symmetrical components; IEC 60364-5-52 annex E for what a third harmonic asks of the conductors. Higher triplens are
+/// not reckoned with.
 /// </summary>
 public static class NeutralCurrent
 {

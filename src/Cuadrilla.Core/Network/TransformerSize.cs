@@ -9,8 +9,7 @@ public sealed record TransformerSize(double RatedKva, double UkPct, double LoadL
 {
     /// <summary>
     /// Of a least efficiency at half load and unity power factor. Half load is taken as the best load, where no-load and load loss are
-    /// equal:
-    /// P0 = P/2, Pk = 4·P0 with P = (S/2)·(1/η − 1).
+    /// equal: P0 = P/2, Pk = 4·P0 with P = (S/2)·(1/η − 1).
     /// </summary>
     /// <param name="ratedKva">Rated power, kVA.</param>
     /// <param name="ukPct">Short-circuit voltage, %.</param>

@@ -3,9 +3,9 @@ using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Network;
 
 /// <summary>
-/// Harmonic loss factors of a transformer and the current it may carry. See <c>docs/methods/winding-heat.md</c>.
-/// Source: IEEE C57.110, F_HL = Σ(h·I_h)²/ΣI_h², F_STR = Σh^0.8·I_h²/ΣI_h²,
-/// I_max = √((1 + P_EC + P_OSL)/(1 + F_HL·P_EC + F_STR·P_OSL)); P_OSL is zero for dry types.
+/// Harmonic loss factors of a transformer and the current it may carry. See <c>docs/methods/winding-heat.md</c>. Source: IEEE C57.110,
+/// F_HL = Σ(h·I_h)²/ΣI_h², F_STR = Σh^0.8·I_h²/ΣI_h², I_max = √((1 + P_EC + P_OSL)/(1 + F_HL·P_EC + F_STR·P_OSL)); P_OSL is zero for dry
+/// types.
 /// </summary>
 public static class WindingHeat
 {

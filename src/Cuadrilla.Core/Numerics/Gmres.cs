@@ -2,8 +2,7 @@ namespace Cuadrilla.Core.Numerics;
 
 /// <summary>
 /// Generalised minimal residual method without restart, for x of A·x = b where A is known by what it does to a vector. Y. Saad, M. H.
-/// Schultz,
-/// SIAM J. Sci. Stat. Comput. 7 (1986); orthogonal by modified Gram–Schmidt, least squares by Givens rotations.
+/// Schultz, SIAM J. Sci. Stat. Comput. 7 (1986); orthogonal by modified Gram–Schmidt, least squares by Givens rotations.
 /// </summary>
 internal static class Gmres
 {

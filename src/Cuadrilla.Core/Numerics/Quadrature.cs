@@ -6,7 +6,8 @@ internal static class Quadrature
     /// <summary>Gauss–Legendre of two points, both with the weight ½: exact up to the third power.</summary>
     public static readonly double[] Gauss2 = [0.5 - (0.5 / Math.Sqrt(3)), 0.5 + (0.5 / Math.Sqrt(3))];
 
-    /// <summary>Gauss–Legendre on 0 to 1, exact up to the power 2·points − 1: nodes are roots of the Legendre polynomial, by Newton's method.</summary>
+    /// <summary>Gauss–Legendre on 0 to 1, exact up to the power 2·points − 1: nodes are roots of the Legendre polynomial, by Newton's
+    /// method.</summary>
     /// <param name="points">Number of points, 2 or more.</param>
     public static (double[] Nodes, double[] Weights) Gauss(int points)
     {

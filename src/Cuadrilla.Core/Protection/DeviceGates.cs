@@ -47,8 +47,7 @@ public abstract class DeviceGates
 
     /// <summary>
     /// How far a start stays below what the device surely carries: least permitted over actual current, 1 just passes; null where nothing
-    /// is known of that.
-    /// What ran before warms an overload release.
+    /// is known of that. What ran before warms an overload release.
     /// </summary>
     public abstract double? StartMarginPu(IReadOnlyList<StartMoment> moments, double inrushKappa, double beforeA = 0);
 

@@ -6,8 +6,7 @@ namespace Cuadrilla.Documents.Demo;
 
 /// <summary>
 /// The made-up plants that ship as examples, with a few deliberate faults for the checks to find: a tile works at 400 V and 50 Hz, and a
-/// water works at 480 V
-/// and 60 Hz in US customary units.
+/// water works at 480 V and 60 Hz in US customary units.
 /// </summary>
 public static class DemoPlant
 {

@@ -86,9 +86,8 @@ public sealed record ListColumn(string Key, string Name, string? Kept, string Us
     }
 
     /// <summary>
-    /// What stands in the brackets of a head like a unit but is none of this quantity, as l/h; null where there is nothing like it. A bare
-    /// number under it must
-    /// not be read in another unit.
+    /// What stands in the brackets of a head like a unit but is none of this quantity, as l/h; null where there is nothing like it. A
+    /// bare number under it must not be read in another unit.
     /// </summary>
     public string? StrangeUnitIn(string head) =>
         Quantity.Accepts.Count == 0 || UnitIn(head) is not null

@@ -18,8 +18,7 @@ public enum ComtradeData
 
 /// <summary>
 /// Recordings in the COMTRADE format (IEEE C37.111, IEC 60255-24): a configuration and a data part, ASCII or binary of 16 bits, one
-/// sampling
-/// rate. Binary of 32 bits is read too. Digital channels are passed over.
+/// sampling rate. Binary of 32 bits is read too. Digital channels are passed over.
 /// </summary>
 public static class Comtrade
 {

@@ -8,8 +8,7 @@ namespace Cuadrilla.Documents.Tables;
 
 /// <summary>
 /// Reads the first sheet of a workbook as rows of text, from what stands in it: dimensions that it states of itself are not believed, and
-/// cells, rows, columns,
-/// unpacked bytes and time are bounded.
+/// cells, rows, columns, unpacked bytes and time are bounded.
 /// </summary>
 public static class Workbook
 {

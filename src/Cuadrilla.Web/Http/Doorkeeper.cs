@@ -4,9 +4,8 @@ using Microsoft.Extensions.Primitives;
 namespace Cuadrilla.Web.Http;
 
 /// <summary>
-/// Who may talk to the server. It answers to its own names only, so that a foreign name that resolves to this machine opens nothing; and a
-/// write must come from a
-/// page of its own, whatever the browser says of it.
+/// Who may talk to the server. It answers to its own names only, so that a foreign name that resolves to this machine opens nothing; and
+/// a write must come from a page of its own, whatever the browser says of it.
 /// </summary>
 internal sealed class Doorkeeper(RequestDelegate next, IOptions<ServerOptions> options)
 {

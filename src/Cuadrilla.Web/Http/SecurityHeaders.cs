@@ -5,8 +5,7 @@ namespace Cuadrilla.Web.Http;
 
 /// <summary>
 /// Headers of every answer, refusals too: a strict content security policy with a fresh nonce for each page and no inline script; nothing
-/// is shown in a frame, read
-/// by another site or kept by a cache unless an endpoint says so.
+/// is shown in a frame, read by another site or kept by a cache unless an endpoint says so.
 /// </summary>
 internal sealed class SecurityHeaders(RequestDelegate next, IOptions<ServerOptions> options)
 {

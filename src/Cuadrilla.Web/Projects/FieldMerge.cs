@@ -8,8 +8,7 @@ namespace Cuadrilla.Web.Projects;
 
 /// <summary>
 /// Whether changes made on an older edit can be made on the one in force: where nobody has touched the same fields since, and every list
-/// on the way still holds the
-/// same things at the same places. Two people on one plant then do not stand in each other's way.
+/// on the way still holds the same things at the same places. Two people on one plant then do not stand in each other's way.
 /// </summary>
 internal static class FieldMerge
 {

@@ -9,8 +9,7 @@ namespace Cuadrilla.Web.Projects;
 
 /// <summary>
 /// An empty plant on one of the catalogue's usual supplies. What can stay open is open (fault level, eddy-loss share, demand); the rest
-/// are starting values
-/// that the plant page shows first.
+/// are starting values that the plant page shows first.
 /// </summary>
 internal static class NewPlant
 {

@@ -4,8 +4,7 @@ namespace Cuadrilla.Web.Studies;
 
 /// <summary>
 /// Edits are answered in the order of their coming, so many at a time as there are cores: more would only take each other's time, memory
-/// and threads. While one is
-/// answered long studies give way.
+/// and threads. While one is answered long studies give way.
 /// </summary>
 internal sealed class EditTurns(GivingWay way) : IDisposable
 {

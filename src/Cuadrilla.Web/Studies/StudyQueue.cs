@@ -6,8 +6,7 @@ namespace Cuadrilla.Web.Studies;
 
 /// <summary>
 /// Studies that take many seconds: few at a time, few waiting, and giving way to edits. Whoever comes when the line is full is told when
-/// to come again; whoever
-/// leaves makes room at once.
+/// to come again; whoever leaves makes room at once.
 /// </summary>
 internal sealed class StudyQueue : IDisposable
 {

@@ -7,15 +7,13 @@ namespace Cuadrilla.Core.Tests.Harmonics;
 
 /// <summary>
 /// The common simplification of multi-pulse converters, as a second way: the source lumped N times into each bridge, which is then solved
-/// by
-/// the solver of a single bridge.
+/// by the solver of a single bridge.
 /// </summary>
 internal static class LumpedMultiPulse
 {
     /// <summary>
     /// Each bridge by itself with the unbalanced and distorted voltage that it sees behind its shift: the negative sequence turns the
-    /// other way, so
-    /// that against its own positive sequence it stands at −2δ, the 5th and the 7th at −6δ.
+    /// other way, so that against its own positive sequence it stands at −2δ, the 5th and the 7th at −6δ.
     /// </summary>
     /// <param name="whole">The converter: source per phase, load and capacitance of all, choke of one bridge.</param>
     /// <param name="bridges">2 or 3.</param>

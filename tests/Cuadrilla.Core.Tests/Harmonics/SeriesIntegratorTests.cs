@@ -3,7 +3,8 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 
-/// <summary>What carries bridges over an angle: the EMF's series against the sum itself, switching however short, slopes that are learnt.</summary>
+/// <summary>What carries bridges over an angle: the EMF's series against the sum itself, switching however short, slopes that are
+/// learnt.</summary>
 public sealed class SeriesIntegratorTests
 {
     private const double StartRad = 0.3;

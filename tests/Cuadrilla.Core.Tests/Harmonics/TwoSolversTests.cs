@@ -6,8 +6,7 @@ namespace Cuadrilla.Core.Tests.Harmonics;
 
 /// <summary>
 /// Bridges on two solvers: that of the product (power series, shooting with the slopes of the equations) and a second one that only tests
-/// use
-/// (Dormand–Prince steps, shooting by differences). They share no equation, no switching logic and no search.
+/// use (Dormand–Prince steps, shooting by differences). They share no equation, no switching logic and no search.
 /// </summary>
 public sealed class TwoSolversTests
 {

@@ -4,8 +4,7 @@ namespace Cuadrilla.Core.Converters.FrontEnds;
 
 /// <summary>
 /// The part of a line filter that the network sees: a reactor, then a capacitor with a damping resistor, star connected. All in per cent
-/// on the
-/// converter's rated apparent power and voltage.
+/// on the converter's rated apparent power and voltage.
 /// </summary>
 /// <param name="CapacitorPct">Reactive power of the capacitor at rated voltage, %.</param>
 /// <param name="ReactorPct">Reactance between line and capacitor at the fundamental, %.</param>

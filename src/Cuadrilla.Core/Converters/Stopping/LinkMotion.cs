@@ -14,10 +14,8 @@ public readonly record struct LinkLimits(
 
 /// <summary>
 /// A DC link under a constant power for some time, solved in closed form between the instants at which something changes: dU²/dt = 2/C·(P
-/// − U²/R) while the
-/// chopper is on, 2·P/C while it is off, none while line or chopper hold the voltage. It ends early at the instant of a trip, so that no
-/// voltage is higher than
-/// the circuit gives. See <c>docs/methods/braking.md</c>.
+/// − U²/R) while the chopper is on, 2·P/C while it is off, none while line or chopper hold the voltage. It ends early at the instant of a
+/// trip, so that no voltage is higher than the circuit gives. See <c>docs/methods/braking.md</c>.
 /// </summary>
 /// <param name="ElapsedS">Time that passed, s: the wanted, or up to the trip.</param>
 /// <param name="VoltageV">Voltage at the end, V.</param>

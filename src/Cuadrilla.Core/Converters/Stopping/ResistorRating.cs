@@ -6,9 +6,8 @@ namespace Cuadrilla.Core.Converters.Stopping;
 public readonly record struct ResistorPulse(double TimeS, double PowerPu);
 
 /// <summary>
-/// Short-time rating of a brake resistor: in any stretch of time t it takes no more energy than k(t)·P_continuous·t, whatever the shape of
-/// the power; over its
-/// window and beyond, its continuous power. See <c>docs/methods/braking.md</c>.
+/// Short-time rating of a brake resistor: in any stretch of time t it takes no more energy than k(t)·P_continuous·t, whatever the shape
+/// of the power; over its window and beyond, its continuous power. See <c>docs/methods/braking.md</c>.
 /// </summary>
 /// <param name="ContinuousW">Power for ever, W, &gt; 0.</param>
 /// <param name="WindowS">Time over which the mean counts, s.</param>

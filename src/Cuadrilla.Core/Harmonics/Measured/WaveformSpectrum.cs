@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Harmonics.Measured;
 
 /// <summary>
 /// Spectrum of a recorded waveform: discrete Fourier sums over that whole number of cycles, up to ten, which lies nearest to a whole
-/// number of
-/// samples. See <c>docs/methods/measured.md</c>.
+/// number of samples. See <c>docs/methods/measured.md</c>.
 /// </summary>
 /// <param name="Orders">Orders from 1 on, rms phasors; the fundamental's angle is the reference.</param>
 /// <param name="Cycles">Cycles used.</param>

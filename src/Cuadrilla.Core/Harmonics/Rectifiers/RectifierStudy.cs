@@ -3,10 +3,9 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 namespace Cuadrilla.Core.Harmonics.Rectifiers;
 
 /// <summary>
-/// Line current of a diode front end in its periodic steady state: one bridge, or two or three behind shifted secondaries on one source and
-/// one link. See <c>docs/methods/rectifier.md</c> and <c>docs/methods/multi-pulse.md</c>.
-/// Valid for ideal diodes, linear inductances and a DC-link capacitor without series resistance; orders above 50 are in the
-/// rms only.
+/// Line current of a diode front end in its periodic steady state: one bridge, or two or three behind shifted secondaries on one source
+/// and one link. See <c>docs/methods/rectifier.md</c> and <c>docs/methods/multi-pulse.md</c>. Valid for ideal diodes, linear inductances
+/// and a DC-link capacitor without series resistance; orders above 50 are in the rms only.
 /// </summary>
 public static class RectifierStudy
 {

@@ -13,15 +13,11 @@ internal sealed record ThyristorState(double FiringAngleRad, double[] OverlapsRa
 
 /// <summary>
 /// A line-commutated six-pulse thyristor bridge with smooth output current behind a reactance, at an EMF of any odd orders of both
-/// sequences,
-/// per unit of the crest of the phase voltage and of the output current. It fires every sixth of a cycle, at the angle from natural
-/// commutation
-/// of the fundamental at which the mean output voltage is the one asked for. While phase x takes over from y, 2·X·di/dθ = e_x − e_y until
-/// i is
-/// the output current; in space vectors i' = w·Re(w*·e)/(3·X), w = a_x − a_y, and nothing moves between. The orders follow from those
-/// stretches
-/// in closed form. Valid for overlaps below 60° and a current that does not pulse; resistance is left out. See
-/// <c>docs/methods/thyristor.md</c>.
+/// sequences, per unit of the crest of the phase voltage and of the output current. It fires every sixth of a cycle, at the angle from
+/// natural commutation of the fundamental at which the mean output voltage is the one asked for. While phase x takes over from y,
+/// 2·X·di/dθ = e_x − e_y until i is the output current; in space vectors i' = w·Re(w*·e)/(3·X), w = a_x − a_y, and nothing moves between.
+/// The orders follow from those stretches in closed form. Valid for overlaps below 60° and a current that does not pulse; resistance is
+/// left out. See <c>docs/methods/thyristor.md</c>.
 /// </summary>
 internal sealed class ThyristorCircuit
 {

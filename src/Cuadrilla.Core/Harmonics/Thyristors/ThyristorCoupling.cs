@@ -5,9 +5,8 @@ namespace Cuadrilla.Core.Harmonics.Thyristors;
 
 /// <summary>
 /// How the current of a thyristor bridge moves with its EMF, in closed form: the driving voltage itself, the end of each overlap, which
-/// moves so
-/// that the current taken over stays the output current, and the firing angle, which moves so that the mean output voltage stays what it
-/// is.
+/// moves so that the current taken over stays the output current, and the firing angle, which moves so that the mean output voltage stays
+/// what it is.
 /// </summary>
 internal static class ThyristorCoupling
 {

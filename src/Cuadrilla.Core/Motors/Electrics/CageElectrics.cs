@@ -4,10 +4,8 @@ namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
 /// A cage motor: stator frequency = (1 − s_N)·n + s_N·T/φ²; active current from the power that leaves the winding, I_a = P/(√3·E), E =
-/// f·φ·E_N;
-/// magnetising current I_m·φ, above rated flux with its saturation; voltage |E + √3·(R + j·f·X)·(I_a − j·I_m)|. E_N and X close the plate.
-/// Below
-/// the voltage limit the flux is the rated one; at the limit, and on the line, it is what the voltage leaves.
+/// f·φ·E_N; magnetising current I_m·φ, above rated flux with its saturation; voltage |E + √3·(R + j·f·X)·(I_a − j·I_m)|. E_N and X close
+/// the plate. Below the voltage limit the flux is the rated one; at the limit, and on the line, it is what the voltage leaves.
 /// </summary>
 internal sealed class CageElectrics : IMotorElectrics
 {
@@ -48,9 +46,8 @@ internal sealed class CageElectrics : IMotorElectrics
     /// <inheritdoc/>
     public ElectricalState At(double speedPu, double torquePu, double limitPu)
     {
-        // Below half torque a converter may lower the flux with the root of the torque: currents fall in proportion, slip stays. Nearer to
-        // full load that
-        // would cost more copper than it saves iron.
+        // Below half torque a converter may lower the flux with the root of the torque: currents fall in proportion, slip stays. Nearer
+        // to full load that would cost more copper than it saves iron.
         var wanted = Math.Clamp(Math.Sqrt(2 * Math.Abs(torquePu)), leastFlux, 1);
         var rated = State(Frequency(speedPu, torquePu, wanted), speedPu, torquePu, wanted);
         return rated.VoltageV <= limitPu * plate.RatedVoltageV * (1 + 1e-9)

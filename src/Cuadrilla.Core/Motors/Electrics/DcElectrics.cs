@@ -1,9 +1,8 @@
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
-/// A separately excited DC motor: U = k·φ·ω + I·R; the armature current carries friction, iron and stray torque too, I = I_N·T/(T_N·φ). At
-/// the voltage limit
-/// the field is weakened until E·n·φ + R·I_N·T/φ meets it.
+/// A separately excited DC motor: U = k·φ·ω + I·R; the armature current carries friction, iron and stray torque too, I = I_N·T/(T_N·φ).
+/// At the voltage limit the field is weakened until E·n·φ + R·I_N·T/φ meets it.
 /// </summary>
 internal sealed class DcElectrics : IMotorElectrics
 {

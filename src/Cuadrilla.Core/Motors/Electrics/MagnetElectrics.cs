@@ -3,11 +3,10 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
-/// A motor with magnets: λ_d = ψ + x_d·i_d, λ_q = x_q·i_q, torque (ψ + (x_d − x_q)·i_d)·i_q. The linkages of the rated point, the magnets'
-/// voltage ψ and the
-/// saliency x_d/x_q fix i_d of the plate. Below the voltage limit i_d grows with the square of i_q, as the least current for a torque does
-/// to first
-/// order; at the limit more current against the magnets holds the voltage, and where none does the torque is not there.
+/// A motor with magnets: λ_d = ψ + x_d·i_d, λ_q = x_q·i_q, torque (ψ + (x_d − x_q)·i_d)·i_q. The linkages of the rated point, the
+/// magnets' voltage ψ and the saliency x_d/x_q fix i_d of the plate. Below the voltage limit i_d grows with the square of i_q, as the
+/// least current for a torque does to first order; at the limit more current against the magnets holds the voltage, and where none does
+/// the torque is not there.
 /// </summary>
 internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
 {

@@ -4,10 +4,8 @@ namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
 /// A synchronous reluctance motor with the least current for its torque: both currents fall with the root of the torque, so that the flux
-/// does
-/// too, down to the fifth that a converter keeps; above rated torque the d-axis is saturated. At the voltage limit the d-current gives way
-/// and the
-/// q-current grows: i_q = i_q,N·T/φ.
+/// does too, down to the fifth that a converter keeps; above rated torque the d-axis is saturated. At the voltage limit the d-current
+/// gives way and the q-current grows: i_q = i_q,N·T/φ.
 /// </summary>
 internal sealed class ReluctanceElectrics : SynchronousBase, IMotorElectrics
 {

@@ -2,10 +2,8 @@ namespace Cuadrilla.Core.Motors.Electrics;
 
 /// <summary>
 /// What synchronous motors share, in per unit of plate voltage, current and speed: the flux linkages of the rated point follow from its
-/// active and
-/// reactive power and its d-current, λ_d = (i_q·c + i_d·q)/i², λ_q = (i_q·q − i_d·c)/i², c the converted power and q the reactive power
-/// (two-axis theory,
-/// v_d = r·i_d − n·λ_q, v_q = r·i_q + n·λ_d).
+/// active and reactive power and its d-current, λ_d = (i_q·c + i_d·q)/i², λ_q = (i_q·q − i_d·c)/i², c the converted power and q the
+/// reactive power (two-axis theory, v_d = r·i_d − n·λ_q, v_q = r·i_q + n·λ_d).
 /// </summary>
 internal abstract class SynchronousBase
 {

@@ -8,8 +8,7 @@ namespace Cuadrilla.Core.Studies.Candidates;
 
 /// <summary>
 /// The first of the ranking, found without the costs of all: a lifetime costs at least its price and the energy that leaves the shaft, so
-/// what is dearer than
-/// the best so far by that alone needs no further reckoning. What is far too small is not judged.
+/// what is dearer than the best so far by that alone needs no further reckoning. What is far too small is not judged.
 /// </summary>
 public static class BestCandidate
 {

@@ -94,9 +94,8 @@ public static class CandidateRanking
         input.Group?.Choice ?? input.DrivePoint.Converter as ConverterChoice.FromCatalogue;
 
     /// <summary>
-    /// The choice with which a motor is judged, and which choosing it puts in place: settings of the present choice, but a servo motor has
-    /// no fan
-    /// and a new one gets its insulated bearing, which belongs to the purchase.
+    /// The choice with which a motor is judged, and which choosing it puts in place: settings of the present choice, but a servo motor
+    /// has no fan and a new one gets its insulated bearing, which belongs to the purchase.
     /// </summary>
     public static MotorChoice.FromCatalogue WithItem(MotorChoice now, MotorItem item)
     {

@@ -7,8 +7,7 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 
 /// <summary>
 /// <c>emc.altitude-insulation</c>: above 2000 m clearances hold less voltage, so that the earthing system of the converter's bus decides
-/// whether
-/// it may stand there without a transformer of its own. Not asked below.
+/// whether it may stand there without a transformer of its own. Not asked below.
 /// </summary>
 internal static class AltitudeCheck
 {

@@ -10,10 +10,8 @@ public readonly record struct LinePoint(ShaftPoint Shaft, MotorPoint Motor);
 
 /// <summary>
 /// Where a machine works when its motor runs on the line: at the speed that frequency and voltage of the plant give this motor under this
-/// load, whatever
-/// its plate says. Fans and pumps meet the flow with the control they have today (throttled where none is stated), as far as that speed
-/// delivers it; any
-/// other load turns at full speed whatever the level.
+/// load, whatever its plate says. Fans and pumps meet the flow with the control they have today (throttled where none is stated), as far
+/// as that speed delivers it; any other load turns at full speed whatever the level.
 /// </summary>
 internal static class LineShaft
 {

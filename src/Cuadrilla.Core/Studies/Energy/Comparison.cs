@@ -3,9 +3,9 @@ using Cuadrilla.Core.Base;
 namespace Cuadrilla.Core.Studies.Energy;
 
 /// <summary>
-/// One alternative against another at equal delivered work. See <c>docs/methods/alternatives.md</c>. ΔI extra equipment, ΔE and ΔP
-/// saved energy and demand, a the present value of one a year:
-/// NPV = a·(ΔE·p + ΔP·d) − ΔI, payback = ΔI/(ΔE·p + ΔP·d), break-even where NPV = 0.
+/// One alternative against another at equal delivered work. See <c>docs/methods/alternatives.md</c>. ΔI extra equipment, ΔE and ΔP saved
+/// energy and demand, a the present value of one a year: NPV = a·(ΔE·p + ΔP·d) − ΔI, payback = ΔI/(ΔE·p + ΔP·d), break-even where NPV =
+/// 0.
 /// </summary>
 /// <param name="ExtraCost">Equipment beyond the reference's, currency; negative when it is cheaper.</param>
 /// <param name="SavedPerYear">Cost saved a year, currency; negative when it costs more.</param>

@@ -12,9 +12,8 @@ public readonly record struct EnergyPoint([Range(0, 2)] double LevelPu, [Range(0
     double LineVar = 0);
 
 /// <summary>
-/// Energy and cost of a year, and their present value. See <c>docs/methods/yearly-energy.md</c>.
-/// E = ΣP·t; cost = E·price + largest power·demand price + kvarh beyond the free ones·their price; life-cycle cost = equipment + yearly
-/// cost × (1−(1+i)^−n)/i.
+/// Energy and cost of a year, and their present value. See <c>docs/methods/yearly-energy.md</c>. E = ΣP·t; cost = E·price + largest
+/// power·demand price + kvarh beyond the free ones·their price; life-cycle cost = equipment + yearly cost × (1−(1+i)^−n)/i.
 /// </summary>
 /// <param name="EnergyKwh">Energy, kWh.</param>
 /// <param name="DemandKw">Largest power, kW.</param>

@@ -80,8 +80,7 @@ public sealed class FollowerModel
 
     /// <summary>
     /// A fan or pump as leader delivers no flow in proportion to its speed: largest difference between its share of the speed and that of
-    /// the flow over its
-    /// range, % of the flow, and the speed where; null for leaders that displace.
+    /// the flow over its range, % of the flow, and the speed where; null for leaders that displace.
     /// </summary>
     public (double ErrorPct, double SpeedRpm)? FlowError
     {

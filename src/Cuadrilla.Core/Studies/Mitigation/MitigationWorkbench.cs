@@ -12,9 +12,8 @@ using Cuadrilla.Core.Studies.Plants;
 namespace Cuadrilla.Core.Studies.Mitigation;
 
 /// <summary>
-/// Compares front ends for one drive, a lineup or the plant: each candidate takes the place of the diode front ends looked at, at the same
-/// size,
-/// and the plant is assessed anew. See <c>docs/methods/mitigation.md</c>.
+/// Compares front ends for one drive, a lineup or the plant: each candidate takes the place of the diode front ends looked at, at the
+/// same size, and the plant is assessed anew. See <c>docs/methods/mitigation.md</c>.
 /// </summary>
 public static class MitigationWorkbench
 {

@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Studies.Mitigation;
 
 /// <summary>
 /// Lineups, or a single drive point, that could hang from a bus whose vector group turns the 5th and the 7th the other way: drives on odd
-/// and on
-/// even clock hours cancel these orders.
+/// and on even clock hours cancel these orders.
 /// </summary>
 internal static class VectorGroupMoves
 {

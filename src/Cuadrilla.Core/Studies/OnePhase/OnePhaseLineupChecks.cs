@@ -7,8 +7,7 @@ using Cuadrilla.Core.Supplies;
 namespace Cuadrilla.Core.Studies.OnePhase;
 
 /// <summary>Lineups to which only one phase is available: <c>single-phase.input-current</c>, <c>single-phase.neutral</c>, and whether the
-/// way
-/// that was chosen suits the machines.</summary>
+/// way that was chosen suits the machines.</summary>
 internal static class OnePhaseLineupChecks
 {
     public const string InputId = "single-phase.input-current";

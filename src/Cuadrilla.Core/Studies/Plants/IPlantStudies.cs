@@ -18,8 +18,7 @@ public interface IPlantStudies
 
     /// <summary>
     /// Assesses a valid specification without looking for second states: for many of which few are kept. Where a search is owed, what
-    /// holds holds only after
-    /// <see cref="Run"/>.
+    /// holds holds only after <see cref="Run"/>.
     /// </summary>
     PlantAssessment Drafted(PlantSpecification plant);
 

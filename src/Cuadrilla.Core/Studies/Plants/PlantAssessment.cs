@@ -31,8 +31,8 @@ public sealed record PlantAssessment(
 
     /// <summary>
     /// Checks in the order in which they want attention: failures, then those that hold, then what lacks data; in each what is dangerous
-    /// before what burns or trips,
-    /// that before limits of codes, cost last; the nearest to failing first. Not-applicable ones are left out.
+    /// before what burns or trips, that before limits of codes, cost last; the nearest to failing first. Not-applicable ones are left
+    /// out.
     /// </summary>
     public IEnumerable<Check> Tightest() => Checks
         .Where(c => c.Verdict != Verdict.NotApplicable)

@@ -8,9 +8,8 @@ namespace Cuadrilla.Core.Studies.Protection;
 
 /// <summary>
 /// <c>cable.capacity</c>, <c>cable.voltage-drop</c>, <c>cable.short-circuit</c>, <c>cable.disconnection</c> and
-/// <c>cable.protective-conductor</c> of a feeder and a motor cable. While
-/// nobody says how a cable is laid, what holds as hard as it can be laid holds, what fails as easily fails, and anything between needs
-/// data.
+/// <c>cable.protective-conductor</c> of a feeder and a motor cable. While nobody says how a cable is laid, what holds as hard as it can
+/// be laid holds, what fails as easily fails, and anything between needs data.
 /// </summary>
 internal static class CableChecks
 {

@@ -8,8 +8,7 @@ namespace Cuadrilla.Core.Studies.Protection;
 
 /// <summary>
 /// <c>protection.device</c> of the fuses between a common DC bus and each of its inverters: they carry the inverter, are not above what
-/// its maker lists, and break at the highest
-/// voltage of the bus.
+/// its maker lists, and break at the highest voltage of the bus.
 /// </summary>
 internal static class DcFuseChecks
 {

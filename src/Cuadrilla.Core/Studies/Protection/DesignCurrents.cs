@@ -78,9 +78,8 @@ internal static class DesignCurrents
     }
 
     /// <summary>
-    /// Into the feeder of a supply module: its solved waveform, raised by what the rms of the process is above the power that the scenario
-    /// was solved with; null with
-    /// what is missing.
+    /// Into the feeder of a supply module: its solved waveform, raised by what the rms of the process is above the power that the
+    /// scenario was solved with; null with what is missing.
     /// </summary>
     public static (DesignCurrent? Current, IReadOnlyList<string> Missing) OfModule(DcBusModel model, SupplyContext supply)
     {

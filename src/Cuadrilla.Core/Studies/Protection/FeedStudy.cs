@@ -12,8 +12,7 @@ namespace Cuadrilla.Core.Studies.Protection;
 
 /// <summary>
 /// A feeder from a busbar and what protects it: design current, faults, device, and what is asked of its cable. Drive points and supply
-/// modules have one. See
-/// <c>docs/methods/cable-capacity.md</c>.
+/// modules have one. See <c>docs/methods/cable-capacity.md</c>.
 /// </summary>
 internal abstract class FeedStudy
 {

@@ -10,9 +10,8 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.Protection;
 
 /// <summary>
-/// Cables that never carry more than 30 % of their own capacity, as hard as they can be grouped: they warm their neighbours so little that
-/// those do not count them
-/// (IEC 60364-5-52, B.52.17). See <c>docs/methods/cable-capacity.md</c>.
+/// Cables that never carry more than 30 % of their own capacity, as hard as they can be grouped: they warm their neighbours so little
+/// that those do not count them (IEC 60364-5-52, B.52.17). See <c>docs/methods/cable-capacity.md</c>.
 /// </summary>
 internal static class LightCircuits
 {

@@ -37,8 +37,7 @@ public static class BrakingStudy
 
     /// <summary>
     /// Everything that may come back to the link: the cycle, its rated load let down after a lift that was broken off, a load that drives
-    /// for ever at any level,
-    /// and the stop that is asked for.
+    /// for ever at any level, and the stop that is asked for.
     /// </summary>
     public static IReadOnlyList<BrakingDemand> All(DriveOnConverter model)
     {

@@ -8,8 +8,7 @@ public static class ResistorFit
 {
     /// <summary>
     /// The first by continuous power, then the largest resistance, with R_min ≤ R ≤ U²/P_peak and a heat of at most what is permitted,
-    /// each less the margin; null
-    /// where the list has none.
+    /// each less the margin; null where the list has none.
     /// </summary>
     /// <param name="items">Resistors to choose from.</param>
     /// <param name="chopper">Limits of the chopper.</param>

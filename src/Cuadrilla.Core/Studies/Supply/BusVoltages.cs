@@ -13,8 +13,7 @@ public sealed record BusVoltageRange(double LowestPct, string LowestScenario, do
 
 /// <summary>
 /// Steady voltages: the load flow at the source's nominal voltage gives the drop 1 − V; with another source voltage and other no-load
-/// voltages of the
-/// transformers the same powers draw 1/(s·t) of the current, so that V = s·t − (1 − V_nominal)/(s·t). See
+/// voltages of the transformers the same powers draw 1/(s·t) of the current, so that V = s·t − (1 − V_nominal)/(s·t). See
 /// <c>docs/methods/supply-network.md</c>.
 /// </summary>
 internal static class BusVoltages

@@ -8,9 +8,8 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.Supply;
 
 /// <summary>
-/// <c>supply.fault-level</c> and <c>converter.short-circuit-rating</c>: fault current against what switchgear and converters stand, source
-/// at its strongest, worst
-/// switching state named.
+/// <c>supply.fault-level</c> and <c>converter.short-circuit-rating</c>: fault current against what switchgear and converters stand,
+/// source at its strongest, worst switching state named.
 /// </summary>
 internal static class FaultLevelChecks
 {

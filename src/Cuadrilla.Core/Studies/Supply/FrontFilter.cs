@@ -6,8 +6,7 @@ namespace Cuadrilla.Core.Studies.Supply;
 
 /// <summary>
 /// The line filter of a running front end as the network sees it: reactor, capacitor and damping resistor in series to earth. What lies
-/// behind
-/// (a bridge under current control) draws the catalogue's currents and is open otherwise.
+/// behind (a bridge under current control) draws the catalogue's currents and is open otherwise.
 /// </summary>
 /// <param name="FrontId">Drive point, DC bus or group.</param>
 /// <param name="BusId">Its bus.</param>

@@ -4,8 +4,8 @@ using System.Collections.Frozen;
 namespace Cuadrilla.Core.Studies.Supply;
 
 /// <summary>
-/// Where the front ends of each scenario settled in the last run: the next one, after an edit, begins there. In two halves: when the newer is
-/// full the older is forgotten, and what was asked for again has moved over. Safe for use from several threads.
+/// Where the front ends of each scenario settled in the last run: the next one, after an edit, begins there. In two halves: when the
+/// newer is full the older is forgotten, and what was asked for again has moved over. Safe for use from several threads.
 /// </summary>
 internal sealed class FrontMemory
 {

@@ -37,8 +37,7 @@ internal sealed record RatedFront(RectifierResult.LineDraw Draw, double FifthDeg
     }
 
     /// <summary>Largest rms current of a line conductor at the rated power of a converter on three phases at its rated voltage, A; null
-    /// where
-    /// no current repeats itself.</summary>
+    /// where no current repeats itself.</summary>
     /// <param name="model">A drive on a converter of its own, however that is fed.</param>
     /// <param name="network">Network of a scenario in which its bus is live.</param>
     /// <param name="busId">Its bus.</param>

@@ -18,8 +18,7 @@ internal sealed record RunningDrive(string Id, ConverterItem Item, SupplyFeed Fe
     OperatingPoint Point, string BusId)
 {
     /// <summary>Voltage of its two conductors over that between phases, where its lineup says between what it stands; null: by what the
-    /// unit
-    /// is made for.</summary>
+    /// unit is made for.</summary>
     public double? LoopPu { get; init; }
 
     /// <summary>Of a drive's lineup.</summary>

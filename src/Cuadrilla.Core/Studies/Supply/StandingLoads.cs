@@ -48,8 +48,7 @@ internal static class StandingLoads
 
     /// <summary>
     /// The same at a higher order: capacitors, line filters of front ends, and running line motors by their locked-rotor impedance. Of
-    /// other
-    /// linear load the part that the project relies on, as a resistance at its bus.
+    /// other linear load the part that the project relies on, as a resistance at its bus.
     /// </summary>
     public static Complex[] Harmonic(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, HarmonicLoads loads)
     {

@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Tests.Harmonics.Second;
 
 /// <summary>
 /// One six-pulse bridge, or two or three behind shifted secondaries, on one source and one link, per unit. Bases as for one bridge: peak
-/// of the
-/// phase EMF, DC load of all, angle of the fundamental.
+/// of the phase EMF, DC load of all, angle of the fundamental.
 /// </summary>
 internal sealed class CoupledCircuit
 {

@@ -21,8 +21,7 @@ internal abstract record CoupledOrbit
 
 /// <summary>
 /// Shooting over the repeat angle: Newton's method on the currents that flow at its start and the link voltage; then the spectral radius
-/// of the
-/// map tells whether the state attracts.
+/// of the map tells whether the state attracts.
 /// </summary>
 internal sealed class CoupledSteadyState
 {

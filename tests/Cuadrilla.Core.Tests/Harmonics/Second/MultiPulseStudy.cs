@@ -45,9 +45,8 @@ internal static class MultiPulseStudy
     }
 
     /// <summary>
-    /// A single three-phase bridge on this solver: a second way where the other finds no orbit, and a check of it. Null when it finds none
-    /// either,
-    /// or the choke shorts the rails.
+    /// A single three-phase bridge on this solver: a second way where the other finds no orbit, and a check of it. Null when it finds
+    /// none either, or the choke shorts the rails.
     /// </summary>
     /// <param name="input">One bridge, three phases.</param>
     /// <param name="conductancePu">Conductance of a resistive load; 0 for constant power.</param>

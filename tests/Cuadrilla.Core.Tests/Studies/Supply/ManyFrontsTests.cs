@@ -13,9 +13,8 @@ using Cuadrilla.RandomPlants;
 namespace Cuadrilla.Core.Tests.Studies.Supply;
 
 /// <summary>
-/// Fifty unlike front ends, with and without choke, on twenty buses behind two transformers of different hour: so stiff against each other
-/// that
-/// orders alone don't settle them.
+/// Fifty unlike front ends, with and without choke, on twenty buses behind two transformers of different hour: so stiff against each
+/// other that orders alone don't settle them.
 /// </summary>
 public sealed class ManyFrontsTests
 {

@@ -4,11 +4,11 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
-/// How each order of the line current moves with each order of the EMF about an orbit: δi_n = ½·Σ_m (P_nm·δs_m + Q_nm·δs_m*).
-/// Between switching instants small changes obey linear equations with constant coefficients, solved in closed form: Π_m·e^{jmθ} with
-/// Π_m = (jm − A)⁻¹·B plus e^{Aθ}·c; a switching instant moves with the change and carries it on by the difference of the slopes. The load
-/// of
-/// constant power is taken at the mean link voltage: the matrix is exact but for the ripple's second order, which an iteration makes good.
+/// How each order of the line current moves with each order of the EMF about an orbit: δi_n = ½·Σ_m (P_nm·δs_m + Q_nm·δs_m*). Between
+/// switching instants small changes obey linear equations with constant coefficients, solved in closed form: Π_m·e^{jmθ} with Π_m = (jm −
+/// A)⁻¹·B plus e^{Aθ}·c; a switching instant moves with the change and carries it on by the difference of the slopes. The load of
+/// constant power is taken at the mean link voltage: the matrix is exact but for the ripple's second order, which an iteration makes
+/// good.
 /// </summary>
 internal sealed class CouplingMatrix
 {

@@ -2,8 +2,7 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
 /// Circuits that were solved lately, with what is worked out for them: a plant asks for the same ones after each edit. What was not asked
-/// for
-/// while as much again came in is forgotten. Safe for use from several threads.
+/// for while as much again came in is forgotten. Safe for use from several threads.
 /// </summary>
 internal static class KnownCircuits
 {

@@ -4,11 +4,9 @@ using Cuadrilla.Core.Numerics;
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
-/// What small changes do while the same diodes conduct, the load taken at the mean link voltage: dx/dθ = A·x + B·e^{jmθ} for each order m,
-/// with
-/// Π_m = (jm − A)⁻¹·B and, for the Fourier integrals, λ_m = line·(A − jm)⁻¹. A negative order's are those of the positive one, the line's
-/// axes
-/// apart.
+/// What small changes do while the same diodes conduct, the load taken at the mean link voltage: dx/dθ = A·x + B·e^{jmθ} for each order
+/// m, with Π_m = (jm − A)⁻¹·B and, for the Fourier integrals, λ_m = line·(A − jm)⁻¹. A negative order's are those of the positive one,
+/// the line's axes apart.
 /// </summary>
 internal sealed class ModeSolution
 {

@@ -6,8 +6,7 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
 /// Shooting over the repeat angle by Newton's method, with the slopes carried along by the integrator. The repeat angle is a sixth of a
-/// cycle
-/// where three phases are alike, else half a cycle.
+/// cycle where three phases are alike, else half a cycle.
 /// </summary>
 internal sealed class PeriodicOrbit
 {

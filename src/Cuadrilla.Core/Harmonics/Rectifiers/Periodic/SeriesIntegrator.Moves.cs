@@ -5,8 +5,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 // Small changes, carried along.
 internal sealed partial class SeriesIntegrator
 {
-    // Small changes obey the equations made linear: the load of constant power moves by −ι/v. They may need more terms than the state itself,
-    // which moves smoothly where they swing.
+    // Small changes obey the equations made linear: the load of constant power moves by −ι/v. They may need more terms than the state
+    // itself, which moves smoothly where they swing.
     private void Carry(SwitchedMode mode, double[][] moves, double width)
     {
         for (var l = 0; l < volts.Length; l++)

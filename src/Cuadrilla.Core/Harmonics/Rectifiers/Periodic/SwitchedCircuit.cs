@@ -6,10 +6,9 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>
 /// Bridges on one source, in any units that belong together, the angle of the fundamental as time: EMFs behind common resistance and
-/// reactance, own ones of each phase, ideal diodes, a choke for each bridge, links with a capacitor and a load that one or several bridges
-/// feed. A single-phase bridge is one of two phases with half the loop each. State: phase currents, link voltages, current of each choke
-/// where
-/// there are chokes.
+/// reactance, own ones of each phase, ideal diodes, a choke for each bridge, links with a capacitor and a load that one or several
+/// bridges feed. A single-phase bridge is one of two phases with half the loop each. State: phase currents, link voltages, current of
+/// each choke where there are chokes.
 /// </summary>
 internal sealed record SwitchedCircuit
 {
@@ -150,9 +149,8 @@ internal sealed record SwitchedLink(double Susceptance, double LoadPower, double
 internal sealed record BankAhead(double R, double X, double Susceptance);
 
 /// <summary>
-/// Which diodes conduct: each phase on the top rail, on the bottom rail or floating; a bridge that freewheels has a leg conducting through
-/// both
-/// its diodes, so that its rails are shorted and its choke's current runs by itself.
+/// Which diodes conduct: each phase on the top rail, on the bottom rail or floating; a bridge that freewheels has a leg conducting
+/// through both its diodes, so that its rails are shorted and its choke's current runs by itself.
 /// </summary>
 internal readonly struct Conduction
 {

@@ -35,10 +35,8 @@ internal sealed record SwitchingGuard(SwitchingKind Kind, int Bridge, int Phase,
 
 /// <summary>
 /// A combination of conducting diodes: dx/dθ = A·x + B·e − load/b on the link, and the guards that end it. Kirchhoff's laws: a live phase
-/// x of
-/// bridge k has Σ_y X_xy·di_y + X_x·di_x + [top: X_c·Σ_top di] − star_k = e_x − ΣR·i − [top: v + R_c·Σ_top i], a conducting bridge Σ di =
-/// 0; while it
-/// freewheels all its phases are live on one rail and X_c·di_c = −v − R_c·i_c.
+/// x of bridge k has Σ_y X_xy·di_y + X_x·di_x + [top: X_c·Σ_top di] − star_k = e_x − ΣR·i − [top: v + R_c·Σ_top i], a conducting bridge Σ
+/// di = 0; while it freewheels all its phases are live on one rail and X_c·di_c = −v − R_c·i_c.
 /// </summary>
 internal sealed class SwitchedMode
 {

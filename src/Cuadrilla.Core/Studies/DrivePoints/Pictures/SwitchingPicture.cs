@@ -27,8 +27,7 @@ public sealed record AtSwitching(double SwitchingKhz, double SiteCurrentA, doubl
 
 /// <summary>
 /// Switching frequency against audible noise, derating, losses and interference. What charges the cable is the engine's C·U·f of each
-/// conductor: what filters and
-/// screens have to return, not what a network conducts. See <c>docs/methods/common-mode.md</c>.
+/// conductor: what filters and screens have to return, not what a network conducts. See <c>docs/methods/common-mode.md</c>.
 /// </summary>
 public static class SwitchingPicture
 {

@@ -5,10 +5,9 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// A front end of a scenario as the balance of currents and voltages sees it: it hangs from a place of the network, sees an impedance that
-/// its
-/// own circuit holds, and answers the EMF behind that with a current. How much of the network its circuit holds is free: the EMF takes back
-/// what is not so, order by order.
+/// A front end of a scenario as the balance of currents and voltages sees it: it hangs from a place of the network, sees an impedance
+/// that its own circuit holds, and answers the EMF behind that with a current. How much of the network its circuit holds is free: the EMF
+/// takes back what is not so, order by order.
 /// </summary>
 /// <param name="Drive">What runs.</param>
 /// <param name="Place">Place among the network's; −1 on an infinite bus.</param>

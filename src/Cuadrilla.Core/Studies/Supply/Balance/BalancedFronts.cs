@@ -10,8 +10,9 @@ using Cuadrilla.Core.Studies.Drives;
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
-/// Finds the line currents of a scenario together with the voltages that they leave, on all orders: sets up the <see cref="HarmonicBalance"/>, begins where
-/// the last run ended or at the voltages of a load flow, and says what does not settle. See <c>docs/methods/plant-harmonics.md</c>.
+/// Finds the line currents of a scenario together with the voltages that they leave, on all orders: sets up the
+/// <see cref="HarmonicBalance"/>, begins where the last run ended or at the voltages of a load flow, and says what does not settle. See
+/// <c>docs/methods/plant-harmonics.md</c>.
 /// </summary>
 internal sealed class BalancedFronts
 {

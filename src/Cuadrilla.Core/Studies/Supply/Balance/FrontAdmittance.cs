@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
 /// A front end made linear, as the network sees it: δi = A·(r + G·δv) for a change of the voltage at its place and a residual of its EMF,
-/// with
-/// A = (1 − J·Z_s)⁻¹·J. Real and imaginary parts of the orders stand one after the other.
+/// with A = (1 − J·Z_s)⁻¹·J. Real and imaginary parts of the orders stand one after the other.
 /// </summary>
 internal sealed class FrontAdmittance
 {

@@ -7,8 +7,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
 /// Puts six-pulse front ends that hang close together behind the same impedance into one circuit: what one does to the voltage while the
-/// other
-/// commutates is sharper than any number of orders tells. In it those alike are one kind, and each takes its share by load.
+/// other commutates is sharper than any number of orders tells. In it those alike are one kind, and each takes its share by load.
 /// </summary>
 internal sealed class FrontClusters
 {
@@ -94,8 +93,7 @@ internal sealed class FrontClusters
     }
 
     // Impedances from the first bus to the others: what all kinds share, and what is left for each. A board is shared by two kinds as far
-    // as both
-    // hang there.
+    // as both hang there.
     private (Complex Shared, Complex[] Own) Between(string busId, List<List<int>> kinds)
     {
         var first = Own(busId);

@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
 /// How the current of a front end moves with its EMF, real parts and imaginary parts of the orders one after the other: a matrix of twice
-/// as
-/// many rows as orders, row by row.
+/// as many rows as orders, row by row.
 /// </summary>
 internal static class FrontSlope
 {

@@ -25,10 +25,9 @@ internal sealed record BalanceResult(
 }
 
 /// <summary>
-/// Currents of all front ends and voltages of the network that fit each other, orders 1 to 49 and both sequences: Newton's method on
-/// E = V_0 − Z·ΣI(E) + Z_s·I(E). Each front end answers with the current that repeats and with how it moves with the EMF; those alike
-/// share one
-/// such slope, which is made anew when a step gains too little. A step that does not gain is halved. See
+/// Currents of all front ends and voltages of the network that fit each other, orders 1 to 49 and both sequences: Newton's method on E =
+/// V_0 − Z·ΣI(E) + Z_s·I(E). Each front end answers with the current that repeats and with how it moves with the EMF; those alike share
+/// one such slope, which is made anew when a step gains too little. A step that does not gain is halved. See
 /// <c>docs/methods/plant-harmonics.md</c>.
 /// </summary>
 internal sealed class HarmonicBalance

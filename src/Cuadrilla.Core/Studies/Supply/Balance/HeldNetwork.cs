@@ -9,10 +9,8 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
 /// What the circuit of a front end holds of the network, per unit: an impedance from its EMF to a capacitor bank, the bank, an impedance
-/// from
-/// there to its terminals. It is free, since the EMF takes back what the network is not: E = (1 + Z_1·Y)·(V + Z_2·I) + Z_1·I at every
-/// order. Taken
-/// is what the network is at orders beyond those solved, so that nothing is lost where they are cut off.
+/// from there to its terminals. It is free, since the EMF takes back what the network is not: E = (1 + Z_1·Y)·(V + Z_2·I) + Z_1·I at
+/// every order. Taken is what the network is at orders beyond those solved, so that nothing is lost where they are cut off.
 /// </summary>
 /// <param name="AheadPu">Z_1, from the EMF to the bank; 0 without bank.</param>
 /// <param name="BankPu">Susceptance of the bank at the fundamental; 0: none.</param>

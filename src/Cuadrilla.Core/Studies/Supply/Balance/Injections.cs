@@ -6,8 +6,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
 /// What central active filters give into the network for the currents that are drawn: of each odd order up to their highest the stated
-/// part of
-/// all that their bus and those behind it take, in one proportion once their current is passed.
+/// part of all that their bus and those behind it take, in one proportion once their current is passed.
 /// </summary>
 /// <param name="Place">Place of the filter's bus.</param>
 /// <param name="Behind">Places that it serves, its own among them.</param>

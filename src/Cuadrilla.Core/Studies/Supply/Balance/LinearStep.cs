@@ -7,8 +7,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
 /// One step of Newton's method on currents and voltages. Front ends answer changes of the voltage at their place with δi = A·(r + G·δv),
-/// the
-/// network answers δv = −Z·Σδi; what is left to solve are the voltages of the places, by a Krylov method with each place by itself as
+/// the network answers δv = −Z·Σδi; what is left to solve are the voltages of the places, by a Krylov method with each place by itself as
 /// preconditioner.
 /// </summary>
 internal sealed class LinearStep

@@ -5,8 +5,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 
 /// <summary>
 /// Whether a plant has a second state that repeats beside the one found: near a resonance the voltage that the front ends make may hold
-/// them in
-/// another way of conducting. Looked for from the same fundamental with all harmonics reversed.
+/// them in another way of conducting. Looked for from the same fundamental with all harmonics reversed.
 /// </summary>
 internal static class SecondStates
 {
