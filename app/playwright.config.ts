@@ -40,6 +40,8 @@ export const shared = {
 export default defineConfig({
   ...shared,
   timeout: 180_000,
+  // Each walk makes its own plant; what is drawn and what is computed share two cores.
+  workers: 2,
   expect: { timeout: 20_000 },
   testDir: "e2e",
   testMatch: "*.spec.ts",

@@ -32,6 +32,17 @@ test("an empty plant says what comes next in each stage and proposes usual value
   await expect(page.getByRole("alert")).toContainText("DP-01, assumed: efficiency at the rated point 0.75.");
   await page.getByRole("button", { name: "Assume all" }).click();
   await expect(page.getByText("Usual values for")).toHaveCount(0);
+
+  // What was assumed is marked until somebody knows it.
+  await expect(page.getByText(/^Assumed, not confirmed: \d+ entries$/)).toBeVisible();
+  const mark = page.getByRole("button", { name: "Confirm Machine efficiency" });
+  await mark.click();
+  await expect(mark).toHaveCount(0);
+  const speed = page.getByRole("button", { name: "Confirm Rated speed" });
+  await expect(speed).toBeVisible();
+  await page.getByLabel("Rated speed", { exact: true }).fill("1480 rpm");
+  await page.keyboard.press("Tab");
+  await expect(speed).toHaveCount(0);
   await expect(page.getByLabel("Length", { exact: true })).toHaveCount(0);
 
   await page.keyboard.press("Alt+3");

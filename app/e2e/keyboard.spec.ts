@@ -1,4 +1,6 @@
 import { expect, test } from "@playwright/test";
+import { Hands } from "./hands";
+import { emptyPlant } from "./jobs";
 import { cell, importDemo, open } from "./plant";
 
 test("the main job is done by keyboard alone", async ({ page, request }) => {
@@ -113,4 +115,34 @@ test("the palette leads to a setting by its name", async ({ page, request }) => 
   const download = page.waitForEvent("download");
   await page.keyboard.press("Enter");
   expect((await download).suggestedFilename()).toMatch(/\.xlsx$/);
+});
+
+test("typing ahead of a slow server loses nothing", async ({ page, request }) => {
+  const id = await emptyPlant(request);
+  await open(page, id, "/plant");
+  const standby = page.getByRole("region", { name: "Standby generator" });
+  await standby.getByRole("button", { name: "Add" }).click();
+  await expect(standby.getByLabel("X/R of the generator", { exact: true })).toBeVisible();
+
+  // Each edit takes longer than the next entry takes to type.
+  await page.route("**/changes", async (route) => {
+    await new Promise((later) => setTimeout(later, 700));
+    await route.continue();
+  });
+  const values = [
+    ["Generator", "30"],
+    ["Active power", "24"],
+    ["Transient reactance X′d", "22"],
+    ["Subtransient reactance X″d", "13"],
+    ["X/R of the generator", "16"],
+  ] as const;
+  const hands = new Hands(page);
+  for (const [name, text] of values) {
+    await hands.fill(standby.getByLabel(name, { exact: true }), text);
+  }
+  await hands.saved();
+  await page.reload();
+  for (const [name, text] of values) {
+    await expect(standby.getByLabel(name, { exact: true })).toHaveValue(text);
+  }
 });

@@ -1998,6 +1998,26 @@ export interface components {
             ownMotors: components["schemas"]["OwnMotorDocument"][];
             ownConverters: components["schemas"]["ConverterDocument"][];
         };
+        AssumedEntry: {
+            key: string;
+            name: string;
+            /** Format: double */
+            value: number;
+            unit: string;
+            entry: string;
+        };
+        AssumedValue: {
+            /**
+             * Assumed entry
+             * @description Key of the usual value that was taken.
+             */
+            key: string;
+            /**
+             * Assumed value
+             * @description The value that was taken, in the unit of its entry.
+             */
+            value: number;
+        };
         AtDepth: {
             /** Format: double */
             depthM: number;
@@ -2091,6 +2111,7 @@ export interface components {
             drivePointId: string;
             missing: string[];
             usual: components["schemas"]["UsualValue"][];
+            assumed: components["schemas"]["AssumedEntry"][];
             torque: null | components["schemas"]["TorqueCurves"];
             system: null | components["schemas"]["SystemCurves"];
             winder: components["schemas"]["AtDiameter"][];
@@ -3613,6 +3634,7 @@ export interface components {
             sun?: null | components["schemas"]["SunSupply"];
             interference?: components["schemas"]["PointInterference"];
             signals?: null | components["schemas"]["SignalPlan"];
+            assumed?: components["schemas"]["AssumedValue"][];
         };
         DrivePointDocument: {
             drivePointId: string;
@@ -6186,7 +6208,7 @@ export interface components {
             rows: components["schemas"]["PlantWayDocument"][];
             sensitivity: components["schemas"]["PlantSensitivityDocument"][];
         };
-        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandTakeSignals"] | components["schemas"]["PlantCommandKeepChannels"] | components["schemas"]["PlantCommandUseStepUp"] | components["schemas"]["PlantCommandSizeStepUp"] | components["schemas"]["PlantCommandShedOnGenerator"] | components["schemas"]["PlantCommandFeedFromOnePhase"] | components["schemas"]["PlantCommandChooseOnePhaseMeans"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
+        PlantCommand: components["schemas"]["PlantCommandAddDrivePoint"] | components["schemas"]["PlantCommandCopyDrivePoint"] | components["schemas"]["PlantCommandRemoveDrivePoints"] | components["schemas"]["PlantCommandMoveDrivePoints"] | components["schemas"]["PlantCommandAddLike"] | components["schemas"]["PlantCommandAcceptUsual"] | components["schemas"]["PlantCommandConfirmAssumed"] | components["schemas"]["PlantCommandAddLineup"] | components["schemas"]["PlantCommandRemoveLineup"] | components["schemas"]["PlantCommandJoinDcBus"] | components["schemas"]["PlantCommandDissolveDcBus"] | components["schemas"]["PlantCommandCompareSingleDrives"] | components["schemas"]["PlantCommandJoinGroup"] | components["schemas"]["PlantCommandJoinShaft"] | components["schemas"]["PlantCommandSplitOnShaft"] | components["schemas"]["PlantCommandJoinFollower"] | components["schemas"]["PlantCommandDissolveArrangement"] | components["schemas"]["PlantCommandShareBy"] | components["schemas"]["PlantCommandSetWayAside"] | components["schemas"]["PlantCommandPutOnBoard"] | components["schemas"]["PlantCommandAdoptWay"] | components["schemas"]["PlantCommandDropWay"] | components["schemas"]["PlantCommandFeedBy"] | components["schemas"]["PlantCommandBrakeBy"] | components["schemas"]["PlantCommandUseBrakePreset"] | components["schemas"]["PlantCommandAddHoldingBrake"] | components["schemas"]["PlantCommandSizeResistor"] | components["schemas"]["PlantCommandUseTransformerSize"] | components["schemas"]["PlantCommandChooseMotor"] | components["schemas"]["PlantCommandChooseConverter"] | components["schemas"]["PlantCommandSizeBest"] | components["schemas"]["PlantCommandSizeProtection"] | components["schemas"]["PlantCommandSizeBankContactor"] | components["schemas"]["PlantCommandFeedFromSun"] | components["schemas"]["PlantCommandChooseString"] | components["schemas"]["PlantCommandTakeSignals"] | components["schemas"]["PlantCommandKeepChannels"] | components["schemas"]["PlantCommandUseStepUp"] | components["schemas"]["PlantCommandSizeStepUp"] | components["schemas"]["PlantCommandShedOnGenerator"] | components["schemas"]["PlantCommandFeedFromOnePhase"] | components["schemas"]["PlantCommandChooseOnePhaseMeans"] | components["schemas"]["PlantCommandSizeModuleProtection"] | components["schemas"]["PlantCommandTakeDevice"] | components["schemas"]["PlantCommandCureClash"] | components["schemas"]["PlantCommandAddElement"] | components["schemas"]["PlantCommandMitigate"] | components["schemas"]["PlantCommandTakeDriveList"] | components["schemas"]["PlantCommandUseUnits"] | components["schemas"]["PlantCommandUseRegion"];
         PlantCommandAcceptUsual: {
             /** @enum {string} */
             kind: "accept-usual";
@@ -6270,6 +6292,12 @@ export interface components {
             /** @enum {string} */
             kind: "compare-single-drives";
             dcBusId: string;
+        };
+        PlantCommandConfirmAssumed: {
+            /** @enum {string} */
+            kind: "confirm-assumed";
+            pointIds: string[];
+            keys: string[];
         };
         PlantCommandCopyDrivePoint: {
             /** @enum {string} */

@@ -44,8 +44,11 @@ export function QuantityField({
   value,
   optional = false,
   placeholder = "not known",
+  aside,
   onCommit,
 }: Shell & {
+  /** What is said of the value, under it. */
+  readonly aside?: ReactNode;
   readonly quantity: Quantity;
   readonly value: number | null;
   readonly optional?: boolean;
@@ -74,6 +77,7 @@ export function QuantityField({
         />
         <span className="text-soft">{quantity.unit}</span>
       </div>
+      {aside && <p className="flex items-baseline gap-1.5">{aside}</p>}
     </Row>
   );
 }

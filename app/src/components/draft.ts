@@ -16,7 +16,8 @@ export function useDraft(shown: string, commit: (text: string) => Promise<Outcom
     const outcome = await commit(draft);
     setProblem(outcome);
     if (outcome === undefined) {
-      setDraft(undefined);
+      // What has been typed on meanwhile stays to be committed in its turn.
+      setDraft((now) => (now === draft ? undefined : now));
     }
   };
   return {

@@ -1,7 +1,9 @@
+import { useContext } from "react";
 import { CellChoice, CellQuantity, CellSwitch, CellText } from "../components/CellFields";
 import type { Outcome } from "../components/draft";
 import { ChoiceField, QuantityField, SwitchField, TextField } from "../components/Fields";
 import { openIn, type Quantity } from "./units";
+import { AssumedContext } from "./assumed";
 import { useUnits } from "./useUnits";
 import { editOf, quantityOf, rangeOf, type Field } from "./field";
 
@@ -30,6 +32,8 @@ export function Entry({
   readonly onCommit: (value: never) => Promise<Outcome>;
 }) {
   const units = useUnits();
+  const { of, confirm } = useContext(AssumedContext);
+  const assumed = of.get(field);
   const commit = onCommit as (value: number | string | boolean | null) => Promise<Outcome>;
   const note = said ?? (field.helpShown ? field.help : undefined);
   if (field.kind === "text") {
@@ -61,8 +65,34 @@ export function Entry({
       value={typeof value === "number" ? value : null}
       optional={field.optional === true}
       {...(open === undefined ? {} : { placeholder: open })}
+      {...(assumed && assumed.value === value
+        ? { aside: <AssumedMark label={label} onConfirm={() => confirm(assumed.key)} /> }
+        : {})}
       onCommit={(v) => commit(v !== null && field.whole ? Math.round(v) : v)}
     />
+  );
+}
+
+/** Says that nobody has confirmed the value beside it. */
+function AssumedMark({ label, onConfirm }: { readonly label: string; readonly onConfirm: () => void }) {
+  return (
+    <>
+      <span
+        className="border border-dashed border-tight px-1 text-[11px]"
+        title="A usual value; nobody has confirmed it."
+      >
+        assumed
+      </span>
+      <button
+        type="button"
+        className="text-[12px] text-plum underline"
+        aria-label={`Confirm ${label}`}
+        title="It is known now: the value stays, the mark goes."
+        onClick={onConfirm}
+      >
+        confirm
+      </button>
+    </>
   );
 }
 

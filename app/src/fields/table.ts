@@ -114,6 +114,17 @@ export const fields = {
     name: { name: "Name", help: "What people call the arrangement.", kind: "text", most: 80 },
     reason: { name: "Reason", help: "Why this arrangement.", kind: "text", most: 300 },
   },
+  AssumedValue: {
+    key: { name: "Assumed entry", help: "Key of the usual value that was taken.", kind: "text", most: 60 },
+    value: {
+      name: "Assumed value",
+      help: "The value that was taken, in the unit of its entry.",
+      kind: "number",
+      unit: "",
+      min: -1000000000,
+      max: 1000000000,
+    },
+  },
   BackgroundOrder: {
     pct: {
       name: "Background voltage of a further order",

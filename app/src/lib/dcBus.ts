@@ -1,4 +1,5 @@
 import type { CommonDcBus, Lineup, Specification } from "../api/client";
+import { partOf, type PartOf } from "./within";
 
 /** The DC bus that a drive point hangs on. */
 export function dcBusOf(lineup: Lineup, pointId: string): CommonDcBus | undefined {
@@ -6,12 +7,12 @@ export function dcBusOf(lineup: Lineup, pointId: string): CommonDcBus | undefine
 }
 
 /** Changes one DC bus. */
-export function changeDcBus(specification: Specification, id: string, part: Partial<CommonDcBus>): Specification {
+export function changeDcBus(specification: Specification, id: string, part: PartOf<CommonDcBus>): Specification {
   return {
     ...specification,
     lineups: specification.lineups.map((l) =>
       l.dcBuses.some((b) => b.id === id)
-        ? { ...l, dcBuses: l.dcBuses.map((b) => (b.id === id ? { ...b, ...part } : b)) }
+        ? { ...l, dcBuses: l.dcBuses.map((b) => (b.id === id ? { ...b, ...partOf(b, part) } : b)) }
         : l,
     ),
   };

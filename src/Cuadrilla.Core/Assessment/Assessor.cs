@@ -175,7 +175,7 @@ public sealed partial class Assessor : IPlantStudies
         var incomplete = studies.Where(s => !s.IsComplete && s.Model.Input.DrivePoint.Sun is null)
             .Select(s => $"{s.Model.Input.DrivePoint.Tag}: {string.Join(", ", s.Model.Missing())}")
             .ToList();
-        var solved = Cores.Map(plant.Scenarios, s => Scenario(plant, s, defaults, complete), stop);
+        var solved = Solved(plant, defaults, complete, studies);
         var scenarios = solved.Select(s => s.Result).OfType<ScenarioResult>().ToList();
         List<Fault> faults = [.. studies.Select(s => s.Model.Fault).OfType<Fault>(), .. solved.Select(s => s.Fault).OfType<Fault>(),
             .. scenarios.SelectMany(s => s.Faults)];
@@ -216,6 +216,26 @@ public sealed partial class Assessor : IPlantStudies
             ShortCircuits = supply.ShortCircuits,
             Faults = [.. faults, .. checks.Select(c => c.Fault).OfType<Fault>()],
         };
+    }
+
+    // Scenarios wait for nothing but the models: the drive points are judged beside them.
+    private (ScenarioResult? Result, Fault? Fault)[] Solved(PlantSpecification plant, DefaultsInForce defaults,
+        IReadOnlyList<CompleteDrive> complete, IReadOnlyList<DrivePointStudy> studies)
+    {
+        var solved = new (ScenarioResult? Result, Fault? Fault)[plant.Scenarios.Count];
+        var open = studies.Where(s => !s.IsJudged).ToList();
+        Cores.InOrder(solved.Length + open.Count, i =>
+        {
+            if (i < solved.Length)
+            {
+                solved[i] = Scenario(plant, plant.Scenarios[i], defaults, complete);
+            }
+            else
+            {
+                open[i - solved.Length].BeJudged();
+            }
+        }, stop);
+        return solved;
     }
 
     // Judged at the nominal voltage while nothing else is known; in the plant at the lowest of its bus.

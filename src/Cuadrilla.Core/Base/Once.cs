@@ -8,6 +8,9 @@ internal sealed class Once<T>
     private readonly Lock gate = new();
     private T? made;
 
+    /// <summary>True once it is made.</summary>
+    public bool IsMade => Volatile.Read(ref made) is not null;
+
     /// <summary>What was made, or is made now.</summary>
     /// <param name="make">Makes it; what it throws is not kept.</param>
     public T Get(Func<T> make)

@@ -18,6 +18,13 @@ public static class MadeFor
     private const double SameDistance = 0.02;
     private static readonly ConditionalWeakTable<EngineeringData, Dictionary<(double, double), IReadOnlyList<MotorItem>>> KnownMotors = [];
     private static readonly ConditionalWeakTable<EngineeringData, Dictionary<double, IReadOnlyList<ConverterItem>>> KnownConverters = [];
+    private static readonly ConditionalWeakTable<EngineeringData, ILookup<double, MotorItem>> KnownPowers = [];
+
+    /// <summary>Motors of one rated power, in the order of the catalogue.</summary>
+    /// <param name="data">Catalogue.</param>
+    /// <param name="ratedPowerW">Rated power, W.</param>
+    public static IEnumerable<MotorItem> Power(EngineeringData data, double ratedPowerW) =>
+        KnownPowers.GetValue(data, d => d.Motors.Values.ToLookup(m => m.Plate.RatedPowerW))[ratedPowerW];
 
     /// <summary>Motors for a supply.</summary>
     /// <param name="data">Catalogue.</param>

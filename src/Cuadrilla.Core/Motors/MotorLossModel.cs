@@ -21,6 +21,8 @@ public enum MotorFeed
 /// </summary>
 public sealed class MotorLossModel
 {
+    private const double SpeedWithin = 1e-12;
+
     private readonly double ratedTorqueNm;
     private readonly RatedLosses losses;
     private readonly IMotorElectrics electrics;
@@ -99,13 +101,12 @@ public sealed class MotorLossModel
     public MotorPoint OnLine(double frequencyHz, double lineVoltageV, Func<double, double> torqueAtRpm)
     {
         ArgumentNullException.ThrowIfNull(torqueAtRpm);
-        double Rpm(MotorPoint p) => p.SpeedPu * Plate.RatedSpeedRpm;
-
-        // g(n) = n − speed with the torque that n asks for rises: by halving between half of the synchronous speed and a little above it.
+        // g(n) = n − speed with the torque that n asks for rises: it crosses zero between half of the synchronous speed and a little
+        // above it.
         var synchronous = 120 * frequencyHz / Plate.Poles;
-        var (low, high) = Halving.Between(0.5 * synchronous, 1.2 * synchronous,
-            rpm => Rpm(OnLine(frequencyHz, lineVoltageV, torqueAtRpm(rpm))) > rpm);
-        return OnLine(frequencyHz, lineVoltageV, torqueAtRpm((low + high) / 2));
+        var meeting = Crossing.Between(0.5 * synchronous, 1.2 * synchronous,
+            rpm => rpm - (OnLine(frequencyHz, lineVoltageV, torqueAtRpm(rpm)).SpeedPu * Plate.RatedSpeedRpm), SpeedWithin * synchronous);
+        return OnLine(frequencyHz, lineVoltageV, torqueAtRpm(meeting));
     }
 
     /// <summary>Output frequency of a point in parts of the rated; of a DC motor its speed, since its converter has none.</summary>

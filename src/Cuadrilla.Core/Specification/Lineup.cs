@@ -94,6 +94,9 @@ public sealed record DrivePoint(
 
     /// <summary>Signals that it is to have; null: not entered.</summary>
     public SignalPlan? Signals { get; init; }
+
+    /// <summary>Usual values that were taken and not confirmed.</summary>
+    public ValueList<AssumedValue> Assumed { get; init; } = [];
 }
 
 /// <summary>Connection from the lineup's busbar to the converter.</summary>

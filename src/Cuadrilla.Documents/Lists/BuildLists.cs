@@ -213,7 +213,7 @@ public static class BuildLists
         switch (point.Converter)
         {
             case ConverterChoice.FromCatalogue choice when data.Converters.TryGetValue(choice.ItemId, out var item):
-                yield return Part(lineup.Tag, point.Tag, "converter", $"{Text.N(item.RatedKw)} kW", choice.Modules, Known(item.PriceIndex));
+                yield return Part(lineup.Tag, point.Tag, "converter", ItemText.Power(item), choice.Modules, Known(item.PriceIndex));
                 if (choice.Braking is Braking.Resistor resistor)
                 {
                     yield return Part(lineup.Tag, point.Tag, "brake resistor",
@@ -223,7 +223,7 @@ public static class BuildLists
 
                 if (choice.Filter != OutputFilter.None)
                 {
-                    yield return Part(lineup.Tag, point.Tag, "output filter", "for " + Text.N(item.RatedKw) + " kW", choice.Modules, null);
+                    yield return Part(lineup.Tag, point.Tag, "output filter", "for " + ItemText.Power(item), choice.Modules, null);
                 }
 
                 break;

@@ -87,6 +87,7 @@ public static class ProjectJson
             (typeof(MoveDrivePoints), "move-drive-points"),
             (typeof(AddLike), "add-like"),
             (typeof(AcceptUsual), "accept-usual"),
+            (typeof(ConfirmAssumed), "confirm-assumed"),
             (typeof(AddLineup), "add-lineup"),
             (typeof(RemoveLineup), "remove-lineup"),
             (typeof(JoinDcBus), "join-dc-bus"),

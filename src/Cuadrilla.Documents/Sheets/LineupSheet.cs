@@ -183,6 +183,12 @@ public sealed record DrivePointSheet(
             yield return line;
         }
 
+        if (UsualEntries.Assumed(point, model.Data) is { Count: > 0 } assumed)
+        {
+            yield return new SheetLine("Assumed, not confirmed", string.Join(", ",
+                assumed.Select(a => $"{a.Name} {Text.N(a.Value)}{(a.Unit.Length > 0 ? " " + a.Unit : string.Empty)}")));
+        }
+
         yield return new SheetLine("Motor", model.Fitted?.Item is { } motor
             ? $"{ItemText.Motor(motor)} {ItemText.Power(motor)}, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} "
                 + $"A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"

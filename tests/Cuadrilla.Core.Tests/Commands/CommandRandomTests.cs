@@ -83,6 +83,7 @@ public sealed class CommandRandomTests
             ],
             false),
         (ids, _) => new AcceptUsual(ids, []),
+        (ids, _) => new ConfirmAssumed(ids, []),
         (ids, _) => new UseUnits((UnitSystem)(ids.Length % 2)),
         (ids, _) => new UseRegion(Data.Regions[ids.Length % Data.Regions.Count].Key),
         (ids, plant) => new Mitigate("all at once", new MitigationChange(

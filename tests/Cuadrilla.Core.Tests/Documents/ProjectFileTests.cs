@@ -40,7 +40,7 @@ public sealed class ProjectFileTests
     [InlineData("/specification/site/altitudeM", "\"high\"", "type")]
     [InlineData("/specification/lineups/0/drivePoints/0/load/kind", "\"windmill\"", "one of unspecified, fan, pump")]
     [InlineData("/format", "\"other\"", "cuadrilla-project")]
-    [InlineData("/formatVersion", "17", "1 to 16")]
+    [InlineData("/formatVersion", "18", "1 to 17")]
     [InlineData("/specification/lineups/0/drivePoints/0/feeder/reason", "null", "type in the schema")]
     [InlineData("/specification/lineups/1/dcBuses/0/feeder", "null", "type in the schema")]
     [InlineData("/specification/lineups/1/dcBuses/0/feeder/parallelRuns", "0", "1 to 12")]

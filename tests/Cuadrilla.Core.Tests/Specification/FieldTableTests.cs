@@ -139,6 +139,7 @@ public sealed class FieldTableTests
             Load = fan with { Common = fan.Common with { VaneCurve = [new VanePoint(0.2, 0.5), new VanePoint(0.9, 0.8)] } },
             Converter = ((ConverterChoice.FromCatalogue)demo.Lineups[0].DrivePoints[0].Converter) with { Braking = new Braking.Resistor(100,
                 2) { Pulses = [new ResistorPulse(5, 6)] } },
+            Assumed = [new AssumedValue("cable.length", 30)],
             Signals = SignalPlan.Open with
             {
                 Presets = [new PresetSpeed(20)], Wanted = [new WantedSignal("run", SignalFunction.Run, FarEnd.Controller)],

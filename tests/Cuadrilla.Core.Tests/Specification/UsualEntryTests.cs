@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
@@ -116,5 +117,65 @@ public sealed class UsualEntryTests
                 .. plant.Lineups.Skip(1)] }, studies));
         Assert.Contains("DP-77, assumed: static pressure share 0.1, ", Assert.Single(done.Notes), StringComparison.Ordinal);
         Assert.IsType<CommandOutcome.Refused>(new AcceptUsual(["dp-77"], []).On(done.After, studies));
+    }
+
+    [Fact]
+    public void What_is_taken_stands_assumed_until_it_is_confirmed_or_typed_over()
+    {
+        var plant = DemoPlant.Read(Data);
+        var studies = new Assessor(Data);
+        var first = plant.Lineups[0];
+        var taken = Done(new AcceptUsual(["dp-77"], ["fan.efficiency", "fan.static-share", "fluid.speed"]),
+            plant with { Lineups = [first with { DrivePoints = [.. first.DrivePoints, Point(Fan(10, 1500))] }, .. plant.Lineups.Skip(1)] });
+        Assert.Equal([("fan.static-share", 0.1), ("fan.efficiency", 0.75), ("fluid.speed", 1470)], Assumed(taken));
+
+        // A value of the engineer's own is no assumption; taken again as it was, it is none either.
+        var typed = taken.Changed(["dp-77"], p => p with { Load = WithEfficiency(p, 0.8) });
+        Assert.Equal(["fan.static-share", "fluid.speed"], Assumed(typed).Select(a => a.Key));
+        var confirmed = Done(new ConfirmAssumed(["dp-77"], ["fluid.speed"]), typed);
+        Assert.Equal(["fan.static-share"], Assumed(confirmed).Select(a => a.Key));
+        Assert.Equal(["fan.static-share"], Assumed(confirmed.Changed(["dp-77"], p => p with { Load = WithEfficiency(p, 0.75) }))
+            .Select(a => a.Key));
+
+        // The rest is taken beside it; confirmed whole, nothing is left to confirm.
+        var all = Done(new AcceptUsual(["dp-77"], []), confirmed);
+        Assert.Contains("fan.static-share", Assumed(all).Select(a => a.Key));
+        var known = Done(new ConfirmAssumed(["dp-77"], []), all);
+        Assert.Empty(Assumed(known));
+        Assert.Equal(all.Point("dp-77")!.Load, known.Point("dp-77")!.Load);
+        Assert.IsType<CommandOutcome.Refused>(new ConfirmAssumed(["dp-77"], []).On(known, studies));
+        Assert.IsType<CommandOutcome.Refused>(new ConfirmAssumed(["dp-99"], []).On(known, studies));
+
+        PlantSpecification Done(PlantCommand command, PlantSpecification on) =>
+            Assert.IsType<CommandOutcome.Done>(command.On(on, studies)).After;
+        static List<(string Key, double Value)> Assumed(PlantSpecification plant) =>
+            [.. UsualEntries.Assumed(plant.Point("dp-77")!, Data).Select(a => (a.Key, a.Value))];
+        static FanLoad WithEfficiency(DrivePoint p, double pu) =>
+            ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedEfficiency = pu } };
+    }
+
+    // The screen marks the entry that is named: each must be one of its table, and where the value goes.
+    [Fact]
+    public void Every_assumed_value_names_an_entry_of_the_table()
+    {
+        using var api = JsonDocument.Parse(File.ReadAllText(Path.Combine(Root(), "docs", "api", "cuadrilla.json")));
+        var schemas = api.RootElement.GetProperty("components").GetProperty("schemas");
+        Assert.All(UsualPlaces.All.Concat(UsualPlaces.Computed), place =>
+        {
+            var entry = place.Entry.Split('.');
+            var unit = schemas.GetProperty(entry[0]).GetProperty("properties").GetProperty(entry[1]);
+            Assert.True(unit.TryGetProperty("title", out _), place.Entry);
+        });
+    }
+
+    private static string Root()
+    {
+        var at = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(at.FullName, "Cuadrilla.slnx")))
+        {
+            at = at.Parent!;
+        }
+
+        return at.FullName;
     }
 }

@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Tabs } from "radix-ui";
-import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from "react";
+import { lazy, Suspense, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
 import { api, type Bench as BenchData, type CheckKey } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
+import { AssumedContext, byField } from "../../fields/assumed";
 import { findPoint } from "../../lib/specification";
 import type { Row, Selection } from "../board/selection";
 import { useProject } from "../../project/ProjectContext";
@@ -46,7 +47,7 @@ export function Bench({
   readonly onReason: (check: CheckKey) => void;
   readonly onLeave: () => void;
 }) {
-  const { project } = useProject();
+  const { project, run } = useProject();
   const { point: id, row } = selection;
   const [chosen, setChosen] = useState<{ row: Row; tab: Tab }>();
   const [figure, setFigure] = useState<Reasoned>();
@@ -64,6 +65,14 @@ export function Bench({
       return data;
     },
   });
+  const { columns } = selection;
+  const assumed = useMemo(
+    () => ({
+      of: byField(bench.data?.assumed ?? []),
+      confirm: (key: string) => void run({ kind: "confirm-assumed", pointIds: [...columns], keys: [key] }),
+    }),
+    [bench.data?.assumed, columns, run],
+  );
   const available = (Object.keys(tabs) as Tab[]).filter(
     (t) => t !== "candidates" || row === "motor" || row === "converter",
   );
@@ -119,10 +128,17 @@ export function Bench({
         </Tabs.List>
         <Tabs.Content value={tab} className="pt-2">
           {bench.data && (tab === "entry" || tab === "fit") && (
-            <UsualBox key={`usual-${id}`} usual={bench.data.usual} columns={selection.columns} />
+            <UsualBox
+              key={`usual-${id}`}
+              usual={bench.data.usual}
+              assumed={bench.data.assumed}
+              columns={selection.columns}
+            />
           )}
           {tab === "entry" ? (
-            <EntryTab key={id} point={point} row={row} columns={selection.columns} onReason={onReason} />
+            <AssumedContext value={assumed}>
+              <EntryTab key={id} point={point} row={row} columns={selection.columns} onReason={onReason} />
+            </AssumedContext>
           ) : (
             <Suspense fallback={<Loading what="pictures" />}>
               {tab === "candidates" && (row === "motor" || row === "converter") && (

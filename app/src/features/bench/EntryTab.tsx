@@ -125,7 +125,9 @@ function CableEntry({ point, columns, edit }: Props & { readonly columns: readon
       <InstallationEntry
         own={cable.installation}
         plant={project.specification.cables}
-        onChange={(installation, what) => edit(`cable ${what}`, withCable({ installation }))}
+        onChange={(next, what) =>
+          edit(`cable ${what}`, (p) => ({ ...p, cable: { ...p.cable, installation: next(p.cable.installation) } }))
+        }
       />
       <Entries
         of={fields.MotorCable}

@@ -6,6 +6,7 @@ import { fields } from "../../fields/table";
 import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
+import { partOf, type PartOf } from "../../lib/within";
 import { VerdictMark } from "../../components/VerdictMark";
 import { useProject } from "../../project/ProjectContext";
 import { notStated, type Interference } from "./interference";
@@ -39,15 +40,19 @@ export function DriveTable({
   }, [project.assessment.checks]);
   const found = new Map(plan.points.map((p) => [p.pointId, p]));
   const places = placeNames(routes, "–");
-  const changeLineup = (l: Lineup, part: Partial<Lineup>) =>
-    edit(l.tag, (s) => ({ ...s, lineups: s.lineups.map((x) => (x.id === l.id ? { ...x, ...part } : x)) }));
-  const change = (p: DrivePoint, part: Partial<Interference>) =>
+  const changeLineup = (l: Lineup, part: PartOf<Lineup>) =>
+    edit(l.tag, (s) => ({
+      ...s,
+      lineups: s.lineups.map((x) => (x.id === l.id ? { ...x, ...partOf(x, part) } : x)),
+    }));
+  const interferenceOf = (now: Interference, part: PartOf<Interference>) => ({ ...now, ...partOf(now, part) });
+  const change = (p: DrivePoint, part: PartOf<Interference>) =>
     edit(`${p.tag}: interference`, (s) => ({
       ...s,
       lineups: s.lineups.map((l) => ({
         ...l,
         drivePoints: l.drivePoints.map((x) =>
-          x.id === p.id ? { ...x, interference: { ...(x.interference ?? notStated), ...part } } : x,
+          x.id === p.id ? { ...x, interference: interferenceOf(x.interference ?? notStated, part) } : x,
         ),
       })),
     }));
@@ -121,7 +126,9 @@ export function DriveTable({
                   <Residual
                     whose={l.tag}
                     device={l.residual ?? notStated.residual}
-                    onCommit={(residual) => changeLineup(l, { residual })}
+                    onCommit={(part) =>
+                      changeLineup(l, (now) => ({ residual: { ...(now.residual ?? notStated.residual), ...part } }))
+                    }
                   />
                   <td className="num font-bold" title="Sum of its drive points as a bound">
                     {sum(l.drivePoints.map((p) => found.get(p.id)?.leakageMa))}
@@ -175,7 +182,11 @@ export function DriveTable({
                           : "–"}
                       </td>
                       <td>{row && entry("linksOpen")}</td>
-                      <Residual whose={p.tag} device={i.residual} onCommit={(residual) => change(p, { residual })} />
+                      <Residual
+                        whose={p.tag}
+                        device={i.residual}
+                        onCommit={(part) => change(p, (now) => ({ residual: { ...now.residual, ...part } }))}
+                      />
                       <td className="num">{row?.leakageMa == null ? "–" : n(row.leakageMa)}</td>
                       <td>{entry("earthDouble")}</td>
                       <td>{entry("earthMonitored")}</td>
@@ -204,7 +215,7 @@ function Residual({
 }: {
   readonly whose: string;
   readonly device: Interference["residual"];
-  readonly onCommit: (device: Interference["residual"]) => Promise<string | undefined>;
+  readonly onCommit: (part: Partial<Interference["residual"]>) => Promise<string | undefined>;
 }) {
   return (
     <>
@@ -213,7 +224,7 @@ function Residual({
           field={fields.ResidualDevice.kind}
           whose={whose}
           value={device.kind}
-          onCommit={(kind: Interference["residual"]["kind"]) => onCommit({ ...device, kind })}
+          onCommit={(kind: Interference["residual"]["kind"]) => onCommit({ kind })}
         />
       </td>
       <td>
@@ -223,7 +234,7 @@ function Residual({
             whose={whose}
             width="w-16"
             value={device.ratedMa}
-            onCommit={(ratedMa: number | null) => onCommit({ ...device, ratedMa })}
+            onCommit={(ratedMa: number | null) => onCommit({ ratedMa })}
           />
         )}
       </td>

@@ -1,6 +1,7 @@
 import type { DrivePoint } from "../../api/client";
 import { Entries } from "../../fields/Entries";
 import { fields } from "../../fields/table";
+import { partOf, type PartOf } from "../../lib/within";
 import type { PointEdit } from "../bench/usePointEdit";
 import { notStated, type Interference } from "./interference";
 
@@ -20,8 +21,11 @@ export function PointInterferenceEntry({
   readonly edit: PointEdit;
 }) {
   const value = point.interference ?? notStated;
-  const change = (part: Partial<Interference>, what: string) =>
-    edit(what, (p) => ({ ...p, interference: { ...(p.interference ?? notStated), ...part } }));
+  const change = (part: PartOf<Interference>, what: string) =>
+    edit(what, (p) => {
+      const now = p.interference ?? notStated;
+      return { ...p, interference: { ...now, ...partOf(now, part) } };
+    });
   return (
     <>
       <h3 className="section-title">Interference</h3>
@@ -31,7 +35,7 @@ export function PointInterferenceEntry({
           of={fields.ResidualDevice}
           value={value.residual}
           keys={value.residual.kind === "none" || value.residual.kind === "not-stated" ? ["kind"] : ["kind", "ratedMa"]}
-          change={(part, what) => change({ residual: { ...value.residual, ...part } }, what)}
+          change={(part, what) => change((now) => ({ residual: { ...now.residual, ...part } }), what)}
         />
       )}
     </>

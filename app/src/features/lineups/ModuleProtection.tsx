@@ -1,11 +1,13 @@
 import type { CableInstallation, CommonDcBus } from "../../api/client";
 import type { Outcome } from "../../components/draft";
 import { useUnits, type Units } from "../../fields/useUnits";
+import type { PartOf } from "../../lib/within";
 import { deviceText, type Device } from "../protection/devices";
 import { FeederFields, type Feeder } from "../protection/FeederFields";
 import { PlainDeviceEntry } from "../protection/PlainDeviceEntry";
 
 const onBusbar: Feeder = { kind: "on-busbar" };
+const none: Device = { kind: "not-chosen" };
 
 /** Feeder and device of a supply module: in a line until opened. */
 export function ModuleProtection({
@@ -16,12 +18,12 @@ export function ModuleProtection({
 }: {
   readonly bus: CommonDcBus;
   readonly plant: CableInstallation | null | undefined;
-  readonly change: (part: Partial<CommonDcBus>, what: string) => Promise<Outcome>;
+  readonly change: (part: PartOf<CommonDcBus>, what: string) => Promise<Outcome>;
   readonly onPropose: () => void;
 }) {
   const units = useUnits();
   const feeder = bus.feeder ?? onBusbar;
-  const device: Device = bus.device ?? { kind: "not-chosen" };
+  const device = bus.device ?? none;
   return (
     <details className="mt-2">
       <summary className="cursor-pointer">
@@ -30,12 +32,12 @@ export function ModuleProtection({
       <FeederFields
         feeder={feeder}
         plant={plant}
-        change={(next, what) => change({ feeder: next(bus.feeder ?? onBusbar) }, what)}
+        change={(next, what) => change((b) => ({ feeder: next(b.feeder ?? onBusbar) }), what)}
       />
       <PlainDeviceEntry
         device={device}
         help="What protects the feeder of the supply module; its maker lists which and how large."
-        change={(next, what) => change({ device: next }, what)}
+        change={(next, what) => change((b) => ({ device: next(b.device ?? none) }), what)}
       />
       <button type="button" className="button mt-1" onClick={onPropose}>
         Propose device, feeder and DC fuses

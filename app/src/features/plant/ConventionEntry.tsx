@@ -33,12 +33,14 @@ export function ConventionEntry() {
         of={fields.Conventions}
         value={conventions}
         keys={["installation"]}
-        change={(part) => edit("Installation code", (x) => ({ ...x, conventions: { ...conventions, ...part } }))}
+        change={(part) =>
+          edit("Installation code", (x) => ({ ...x, conventions: { ...(x.conventions ?? conventions), ...part } }))
+        }
       />
       <InstallationEntry
         isPlant
         own={project.specification.cables}
-        onChange={(cables, what) => edit(`Cables of the plant: ${what}`, (x) => ({ ...x, cables }))}
+        onChange={(next, what) => edit(`Cables of the plant: ${what}`, (x) => ({ ...x, cables: next(x.cables) }))}
       />
       <ChoiceField
         label="Law on motors"

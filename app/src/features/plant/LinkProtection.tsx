@@ -8,13 +8,19 @@ import { InstallationEntry } from "../protection/InstallationEntry";
 import { PlainDeviceEntry } from "../protection/PlainDeviceEntry";
 
 type Cable = Extract<BusLink, { kind: "cable" }>;
-type Change = (part: Partial<Cable>, what: string) => Promise<Outcome>;
+type Change = (part: (now: BusLink) => BusLink, what: string) => Promise<Outcome>;
+
+const none: Device = { kind: "not-chosen" };
+
+// What is no cable any more stays.
+const ofCable = (link: BusLink, part: (cable: Cable) => Partial<Cable>): BusLink =>
+  link.kind === "cable" ? { ...link, ...part(link) } : link;
 
 /** How a plant cable is laid and what protects it: a button in its row, and a sheet. */
 export function LinkProtection({ cable, change }: { readonly cable: Cable; readonly change: Change }) {
   const { project } = useProject();
   const [open, setOpen] = useState(false);
-  const device: Device = cable.device ?? { kind: "not-chosen" };
+  const device = cable.device ?? none;
   return (
     <>
       <button
@@ -30,12 +36,12 @@ export function LinkProtection({ cable, change }: { readonly cable: Cable; reado
           <InstallationEntry
             own={cable.installation}
             plant={project.specification.cables}
-            onChange={(installation, what) => change({ installation }, what)}
+            onChange={(next, what) => change((c) => ofCable(c, (x) => ({ installation: next(x.installation) })), what)}
           />
           <PlainDeviceEntry
             device={device}
             help="What protects the cable where it begins."
-            change={(next, what) => change({ device: next }, what)}
+            change={(next, what) => change((c) => ofCable(c, (x) => ({ device: next(x.device ?? none) })), what)}
           />
         </Sheet>
       )}

@@ -82,8 +82,10 @@ const furtherOrders = Array.from({ length: 7 }, (_, i) => [6 * (i + 2) - 1, 6 * 
 const nth = (order: number): string =>
   `${order}${order % 10 === 1 && order !== 11 ? "st" : order % 10 === 3 && order !== 13 ? "rd" : "th"}`;
 
-const changed = (all: readonly Further[], one: Further): Further[] =>
-  [...all.filter((b) => b.order !== one.order), one].sort((a, b) => a.order - b.order);
+const changed = (all: readonly Further[], order: number, part: Partial<Further>): Further[] => {
+  const now = all.find((b) => b.order === order) ?? { order, pct: null, deg: null };
+  return [...all.filter((b) => b.order !== order), { ...now, ...part }].sort((a, b) => a.order - b.order);
+};
 
 /** Name, source and what the line brings with it. */
 export function SourceEntry() {
@@ -97,6 +99,11 @@ export function SourceEntry() {
     edit("Source", (x) => ({
       ...x,
       source: { ...x.source, strength: within(x.source.strength, strength.kind, part) },
+    }));
+  const background = (order: number, part: Partial<Further>) =>
+    edit("Source", (x) => ({
+      ...x,
+      source: { ...x.source, furtherBackground: changed(x.source.furtherBackground ?? [], order, part) },
     }));
   const further = s.source.furtherBackground ?? [];
   const sourceV = s.distribution.buses.find((b) => b.id === s.source.busId)?.nominalVoltageV ?? 0;
@@ -180,8 +187,8 @@ export function SourceEntry() {
           order={nth(b.order)}
           pct={b.pct}
           deg={b.deg}
-          onPct={(pct) => source({ furtherBackground: changed(further, { ...b, pct }) })}
-          onDeg={(deg) => source({ furtherBackground: changed(further, { ...b, deg }) })}
+          onPct={(pct) => background(b.order, { pct })}
+          onDeg={(deg) => background(b.order, { deg })}
         />
       ))}
       <ChoiceField
@@ -195,7 +202,7 @@ export function SourceEntry() {
               .map((h) => [String(h), `add the ${nth(h)}`] as const),
           ),
         }}
-        onCommit={(h) => source({ furtherBackground: changed(further, { order: Number(h), pct: null, deg: null }) })}
+        onCommit={(h) => background(Number(h), {})}
       />
     </section>
   );

@@ -27,7 +27,9 @@ export function StandbyEntry() {
   const s = project.specification;
   const buses = useBusNames();
   const { standby } = s;
-  const change = (what: string, next: Standby | null) => edit(what, (x) => ({ ...x, standby: next }));
+  // From what stands when its turn comes: quick typing is ahead of what is shown.
+  const change = (what: string, next: (now: Standby | null) => Standby | null) =>
+    edit(what, (x) => ({ ...x, standby: next(x.standby ?? null) }));
   if (!standby) {
     return (
       <section aria-label="Standby generator">
@@ -36,7 +38,7 @@ export function StandbyEntry() {
           <button
             type="button"
             className="button font-normal"
-            onClick={() => void change("Standby generator", { busId: s.source.busId, generator: open })}
+            onClick={() => void change("Standby generator", (now) => now ?? { busId: s.source.busId, generator: open })}
           >
             Add
           </button>
@@ -53,7 +55,7 @@ export function StandbyEntry() {
           <button
             type="button"
             className="button font-normal"
-            onClick={() => void change("No standby generator", null)}
+            onClick={() => void change("No standby generator", () => null)}
           >
             Remove
           </button>
@@ -64,7 +66,7 @@ export function StandbyEntry() {
         value={standby.busId}
         choices={buses}
         note={inUse ? undefined : "It feeds in scenarios with “generator” in the row “fed by”."}
-        onCommit={(busId) => change("Bus of the standby generator", { ...standby, busId })}
+        onCommit={(busId) => change("Bus of the standby generator", (now) => now && { ...now, busId })}
       />
       <Entries
         of={fields.SourceStrengthGenerator}
@@ -82,7 +84,7 @@ export function StandbyEntry() {
           "returnedPct",
           "negativeCurrentPct",
         ]}
-        change={(part, what) => change(what, { ...standby, generator: { ...standby.generator, ...part } })}
+        change={(part, what) => change(what, (now) => now && { ...now, generator: { ...now.generator, ...part } })}
       />
       <p className="border-l-4 border-fails pl-2 text-[12px]">
         <b>Caution.</b> Mains and generator never together: an interlocked change-over switch by the network operator’s

@@ -6,6 +6,7 @@ import {
   type ElementList,
   type ElementOf,
 } from "../../lib/distribution";
+import { partOf, type PartOf } from "../../lib/within";
 import type { ElementKind } from "../../api/client";
 import type { Outcome } from "../../components/draft";
 import { useProject } from "../../project/ProjectContext";
@@ -16,8 +17,8 @@ export function useElements<L extends ElementList>(list: L) {
   const { specification } = project;
   return {
     elements: elementsOf(specification, list),
-    change: (element: ElementOf<L>, part: Partial<ElementOf<L>>): Promise<Outcome> =>
-      edit(element.name, (s) => changeElement(s, list, element.id, (e) => ({ ...e, ...part }))),
+    change: (element: ElementOf<L>, part: PartOf<ElementOf<L>>): Promise<Outcome> =>
+      edit(element.name, (s) => changeElement(s, list, element.id, (e) => ({ ...e, ...partOf(e, part) }))),
     add: (element: ElementKind) => void run({ kind: "add-element", element }),
     remove: async (element: ElementOf<L>): Promise<Outcome> => {
       const hanging = list === "buses" ? hangingOn(specification, element.id) : [];

@@ -48,7 +48,12 @@ export function FeederFields({
           <InstallationEntry
             own={feeder.installation}
             plant={plant}
-            onChange={(installation, what) => part({ installation }, what)}
+            onChange={(next, what) =>
+              change(
+                (f) => (f.kind === "by-cable" ? { ...f, installation: next(f.installation) } : f),
+                `feeder ${what}`,
+              )
+            }
           />
           <Entries of={fields.FeederByCable} value={feeder} keys={["reason"]} change={part} />
         </>

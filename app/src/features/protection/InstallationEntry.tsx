@@ -14,6 +14,8 @@ const begun: CableInstallation = {
   cores: "three-phase",
 };
 
+type Installation = CableInstallation | null | undefined;
+
 /** How a cable is made and laid: as the plant's cables, or its own. */
 export function InstallationEntry({
   own,
@@ -21,11 +23,12 @@ export function InstallationEntry({
   isPlant = false,
   onChange,
 }: {
-  readonly own: CableInstallation | null | undefined;
+  readonly own: Installation;
   readonly plant?: CableInstallation | null | undefined;
   /** True where the plant itself says it. */
   readonly isPlant?: boolean;
-  readonly onChange: (installation: CableInstallation | null, what: string) => Promise<Outcome>;
+  /** What becomes of it; several cables may have theirs changed at once. */
+  readonly onChange: (next: (own: Installation) => CableInstallation | null, what: string) => Promise<Outcome>;
 }) {
   return (
     <>
@@ -47,7 +50,7 @@ export function InstallationEntry({
                 ? inWords(plant)
                 : "State it once in Project settings, or here."
         }
-        onCommit={(way) => onChange(way === "own" ? (plant ?? begun) : null, "laying")}
+        onCommit={(way) => onChange(() => (way === "own" ? (plant ?? begun) : null), "laying")}
       />
       {own && (
         <Entries
@@ -58,7 +61,7 @@ export function InstallationEntry({
               ? ["insulation", "method", "soilC", "soilKmPerW", "circuits", "cores"]
               : ["insulation", "method", "ambientC", "grouping", "circuits", "cores"]
           }
-          change={(part, what) => onChange({ ...own, ...part }, what)}
+          change={(part, what) => onChange((now) => ({ ...(now ?? own), ...part }), what)}
         />
       )}
     </>

@@ -1,5 +1,6 @@
 import type { Outcome } from "../../components/draft";
 import { ChoiceField } from "../../components/Fields";
+import { within } from "../../lib/within";
 import { DeviceFields } from "./DeviceFields";
 import { deviceKinds, type Device } from "./devices";
 
@@ -28,7 +29,7 @@ export function PlainDeviceEntry({
 }: {
   readonly device: Device;
   readonly help: string;
-  readonly change: (device: Device, what: string) => Promise<Outcome>;
+  readonly change: (next: (device: Device) => Device, what: string) => Promise<Outcome>;
 }) {
   return (
     <>
@@ -41,9 +42,9 @@ export function PlainDeviceEntry({
           fuse: deviceKinds.fuse,
           "circuit-breaker": deviceKinds["circuit-breaker"],
         }}
-        onCommit={(kind) => change(begun[kind], "device")}
+        onCommit={(kind) => change(() => begun[kind], "device")}
       />
-      <DeviceFields device={device} change={(part, what) => change({ ...device, ...part } as Device, what)} />
+      <DeviceFields device={device} change={(part, what) => change((now) => within(now, device.kind, part), what)} />
     </>
   );
 }

@@ -52,12 +52,12 @@ internal sealed class CageElectrics : IMotorElectrics
         var rated = State(Frequency(speedPu, torquePu, wanted), speedPu, torquePu, wanted);
         return rated.VoltageV <= limitPu * plate.RatedVoltageV * (1 + 1e-9)
             ? rated
-            : AtVoltage(flux => Frequency(speedPu, torquePu, flux), _ => speedPu, torquePu, limitPu);
+            : AtVoltage(speedPu, false, torquePu, limitPu);
     }
 
     /// <summary>On a line of given frequency and voltage: the speed follows from the torque.</summary>
-    public ElectricalState OnLine(double frequencyPu, double voltagePu, double torquePu) => AtVoltage(
-        _ => frequencyPu, flux => SpeedOnLinePu(frequencyPu, torquePu, flux), torquePu, voltagePu);
+    public ElectricalState OnLine(double frequencyPu, double voltagePu, double torquePu) =>
+        AtVoltage(frequencyPu, true, torquePu, voltagePu);
 
     /// <summary>Speed at a frequency, torque and flux, parts of the rated.</summary>
     public double SpeedOnLinePu(double frequencyPu, double torquePu, double fluxPu) =>
@@ -71,12 +71,15 @@ internal sealed class CageElectrics : IMotorElectrics
         return plate.BreakdownTorquePu * flux * flux;
     }
 
-    // Flux at which the terminals stand at a voltage: secant on the logarithms, which are nearly straight.
-    private ElectricalState AtVoltage(Func<double, double> frequencyAt, Func<double, double> speedAt, double torquePu, double voltagePu)
+    // Flux at which the terminals stand at a voltage: secant on the logarithms, which are nearly straight. On the line its frequency is
+    // given and the speed follows, behind a converter the other way round.
+    private ElectricalState AtVoltage(double givenPu, bool onLine, double torquePu, double voltagePu)
     {
         var target = voltagePu * plate.RatedVoltageV;
         var least = Math.Clamp(Math.Sqrt(Math.Abs(torquePu) / plate.BreakdownTorquePu), 0.02, MostFluxPu);
-        ElectricalState Of(double flux) => State(frequencyAt(flux), speedAt(flux), torquePu, flux);
+        ElectricalState Of(double flux) => onLine
+            ? State(givenPu, SpeedOnLinePu(givenPu, torquePu, flux), torquePu, flux)
+            : State(Frequency(givenPu, torquePu, flux), givenPu, torquePu, flux);
         double Miss(ElectricalState s) => Math.Log(Math.Max(s.VoltageV, 1e-12) / target);
         var (flux, state) = (Math.Max(1, least), Of(Math.Max(1, least)));
         var miss = Miss(state);

@@ -15,6 +15,7 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
     private const double MostDirectPu = 0.8;
     private const double MostFluxPu = 3;
     private const double MostCurrentPu = 20;
+    private const double VoltageWithinPu = 1e-12;
 
     private readonly double direct;
     private readonly double quadrature;
@@ -110,9 +111,10 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
     {
         // Least current for the torque.
         var q = airGap / magnetPu;
-        for (var i = 0; i < 12; i++)
+        var before = double.NaN;
+        for (var i = 0; i < 12 && q != before; i++)
         {
-            q = airGap / Factor(Least(q));
+            (before, q) = (q, airGap / Factor(Least(q)));
         }
 
         var d = Least(q);
@@ -127,8 +129,12 @@ internal sealed class MagnetElectrics : SynchronousBase, IMotorElectrics
             return Of(speed, low, airGap, false);
         }
 
-        return Of(speed, Halving.Between(low, d, part => Voltage(speed, part, airGap) <= limitPu, Halvings, 1e-13).Low, airGap, true);
+        return Of(speed, AtLimit(speed, airGap, limitPu, low, d), airGap, true);
     }
+
+    // A method of its own: what it captures is allocated only where the voltage is the limit.
+    private double AtLimit(double speed, double airGap, double limitPu, double low, double high) =>
+        Crossing.Between(low, high, d => Voltage(speed, d, airGap) - limitPu, VoltageWithinPu);
 
     // Never more than what takes the magnets' linkage away.
     private double Least(double q) => Math.Max(direct * q * q / (quadrature * quadrature), -magnetPu / Math.Max(reactanceD, 1e-3));

@@ -44,7 +44,8 @@ internal sealed class RatedLosses
             + ((1 - split.HysteresisPu) * frequencyPu * frequencyPu));
 
     /// <summary>Friction and windage, W.</summary>
-    public double FrictionW(double speedPu) => split.FrictionPu * otherW * Math.Pow(Math.Abs(speedPu), split.FrictionExponent);
+    public double FrictionW(double speedPu) =>
+        split.FrictionPu * otherW * (split.FrictionExponent == 2 ? speedPu * speedPu : Math.Pow(Math.Abs(speedPu), split.FrictionExponent));
 
     /// <summary>Load-dependent stray loss, W.</summary>
     /// <param name="currentPu">Torque current of a cage motor, line current of others, parts of the rated.</param>

@@ -11,7 +11,7 @@ internal sealed class ReluctanceElectrics : SynchronousBase, IMotorElectrics
 {
     private const double LeastFluxPu = 0.2;
     private const int LossRounds = 4;
-    private const int Halvings = 60;
+    private const double VoltageWithinPu = 1e-12;
 
     private readonly double direct;
     private readonly double quadrature;
@@ -52,8 +52,7 @@ internal sealed class ReluctanceElectrics : SynchronousBase, IMotorElectrics
             return lowest with { WithinVoltage = false };
         }
 
-        bool Fits(double part) => State(speedPu, torquePu, part).VoltageV <= limitPu * Plate.RatedVoltageV;
-        return State(speedPu, torquePu, Halving.Between(low, flux, Fits, Halvings, 1e-13).Low);
+        return State(speedPu, torquePu, FluxAtLimit(speedPu, torquePu, limitPu, low, flux));
     }
 
     /// <inheritdoc/>
@@ -62,6 +61,10 @@ internal sealed class ReluctanceElectrics : SynchronousBase, IMotorElectrics
         var flux = Math.Min(1, limitPu / Math.Max(Math.Abs(speedPu), 1e-9));
         return Plate.BreakdownTorquePu * flux * flux;
     }
+
+    // A method of its own: what it captures is allocated only where the voltage is the limit.
+    private double FluxAtLimit(double speed, double torque, double limitPu, double low, double high) =>
+        Crossing.Between(low, high, flux => (State(speed, torque, flux).VoltageV / Plate.RatedVoltageV) - limitPu, VoltageWithinPu);
 
     private double AirGapPart(double speed, double torque, double flux) =>
         AirGapPu(speed, torque, flux, Math.Sqrt(Math.Abs(torque))) / ConvertedPu;

@@ -110,7 +110,7 @@ internal static class CabinetUnits
             Feeds = fed.ConvertAll(m => m.Id),
             FrontId = model.Input.OnDcBus ? string.Empty : model.Input.Group?.GroupId ?? model.Id,
             Kind = CabinetUnitKind.Converter,
-            Name = $"{point.Tag} {point.Name}, converter {Base.Text.N(item.RatedKw)} kW",
+            Name = $"{point.Tag} {point.Name}, converter {ItemText.Power(item)}",
             RatedKw = item.RatedKw,
             Size = SizeOf(item.Size),
             Clearance = CabinetSeries.From(series.ConverterClear, item.RatedKw),

@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Studies.Brakes;
 using Cuadrilla.Core.Studies.Drives;
@@ -9,22 +10,45 @@ using Cuadrilla.Core.Studies.Sun;
 
 namespace Cuadrilla.Core.Studies.DrivePoints;
 
-/// <summary>All that follows from one drive point by itself.</summary>
-/// <param name="Model">Its models.</param>
-/// <param name="Checks">Its checks.</param>
-/// <param name="Alternatives">Alternatives by life-cycle cost; empty while something is missing.</param>
-public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check> Checks, IReadOnlyList<EnergyAlternative> Alternatives)
+/// <summary>All that follows from one drive point by itself. It is judged when its checks or alternatives are first asked for.</summary>
+public sealed class DrivePointStudy
 {
+    private readonly Once<Judgement> judgement = new();
+
+    private DrivePointStudy(DrivePointModel model) => Model = model;
+
+    /// <summary>Its models.</summary>
+    public DrivePointModel Model { get; }
+
+    /// <summary>Its checks.</summary>
+    public IReadOnlyList<Check> Checks => Judged.Checks;
+
+    /// <summary>Alternatives by life-cycle cost; empty while something is missing.</summary>
+    public IReadOnlyList<EnergyAlternative> Alternatives => Judged.Alternatives;
+
     /// <summary>True when operating points from shaft to busbar can be computed.</summary>
     public bool IsComplete => Model is CompleteDrive;
 
     /// <summary>The complete drive; null while something is missing.</summary>
     public CompleteDrive? Complete => Model as CompleteDrive;
 
+    /// <summary>True once it is judged.</summary>
+    internal bool IsJudged => judgement.IsMade;
+
+    private Judgement Judged => judgement.Get(() => Judge(Model));
+
     /// <summary>Runs the study.</summary>
     public static DrivePointStudy Run(DrivePointModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
+        return new DrivePointStudy(model);
+    }
+
+    /// <summary>Judges it now, where it is not judged yet.</summary>
+    internal void BeJudged() => _ = Judged;
+
+    private static Judgement Judge(DrivePointModel model)
+    {
         IReadOnlyList<EnergyAlternative> alternatives = [];
         var best = model.Input.DrivePoint.Sun is not null
             ? Check.NotConcerned(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, "fed from the sun: its energy is not bought")
@@ -52,6 +76,8 @@ public sealed record DrivePointStudy(DrivePointModel Model, IReadOnlyList<Check>
             .. Judging.All("pv.daily-water", model.Id, BoardRow.Load, "Water a day", () => SunWaterChecks.Of(model)),
             .. Judging.All("brake.sequence", model.Id, BoardRow.Motor, "Brake sequence", () => BrakeChecks.Of(model)),
         ];
-        return new DrivePointStudy(model, checks, alternatives);
+        return new Judgement(checks, alternatives);
     }
+
+    private sealed record Judgement(IReadOnlyList<Check> Checks, IReadOnlyList<EnergyAlternative> Alternatives);
 }

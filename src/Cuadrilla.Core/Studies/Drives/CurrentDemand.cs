@@ -29,7 +29,8 @@ public static class CurrentDemand
             return (Math.Sqrt(squares / cycle.DurationS), load.RatedSpeedRpm, "rms over the cycle", 1);
         }
 
-        (double CurrentA, double SpeedRpm, string Where, double LowPu) worst = (0, 0, string.Empty, 1);
+        (double CurrentA, double SpeedRpm, double LowPu) worst = (0, 0, 1);
+        ShaftPoint? where = null;
         foreach (var point in model.SteadyPoints())
         {
             var there = motor.At(point.SpeedRpm, point.TorqueNm, model.Feed);
@@ -38,35 +39,55 @@ public static class CurrentDemand
             var low = model.Converter?.Item.Derating.OutputPu(there.FrequencyHz) ?? 1;
             if (there.CurrentA / low > worst.CurrentA / worst.LowPu)
             {
-                worst = (there.CurrentA, point.SpeedRpm, point.What ?? $"load at {Text.N(100 * point.LevelPu, 3)} % {load.LevelName}", low);
+                (worst, where) = ((there.CurrentA, point.SpeedRpm, low), point);
             }
         }
 
-        return worst;
+        var what = where is { } at ? at.What ?? $"load at {Text.N(100 * at.LevelPu, 3)} % {load.LevelName}" : string.Empty;
+        return (worst.CurrentA, worst.SpeedRpm, what, worst.LowPu);
     }
 
     /// <summary>The current in time: over the cycle, or along the start ramp and steady after it.</summary>
-    public static IReadOnlyList<CurrentForTime> InTime(LoadedMotor model, MotorLossModel? other = null)
+    public static IReadOnlyList<CurrentForTime> InTime(LoadedMotor model)
     {
-        var ramp = Ramp(model, other ?? model.Motor).Select(r => new CurrentForTime(r.DurationS, r.CurrentA));
-        return model.Load.Cycle is not null ? [.. ramp] : [.. ramp, new CurrentForTime(SteadyAfterS, Continuous(model, other).CurrentA)];
+        ArgumentNullException.ThrowIfNull(model);
+        return InTime(model, model.Motor, Continuous(model).CurrentA);
     }
 
-    private static IEnumerable<(double CurrentA, double DurationS)> Ramp(LoadedMotor model, MotorLossModel motor)
+    /// <summary>The same of another motor in its place.</summary>
+    /// <param name="model">The drive.</param>
+    /// <param name="motor">The motor.</param>
+    /// <param name="continuousA">What it takes for ever, A.</param>
+    internal static IReadOnlyList<CurrentForTime> InTime(LoadedMotor model, MotorLossModel motor, double continuousA)
     {
         if (model.Load.Cycle is { } cycle)
         {
-            return Stretches(model, motor, cycle);
+            return [.. Stretches(model, motor, cycle).Select(r => new CurrentForTime(r.DurationS, r.CurrentA))];
         }
 
-        var demand = StartDemand.Of(model);
-        var ramp = Enumerable.Range(0, Samples).Select(i =>
+        var (feed, shafts) = (model.Feed, model.RampShafts);
+        var currents = new CurrentForTime[shafts.Count + 1];
+        for (var i = 0; i < shafts.Count; i++)
         {
-            var speed = demand.EndSpeedRpm * (i + 0.5) / Samples;
-            var torque = Math.Abs(model.Load.TorqueAtSpeedNm(speed)) + demand.AccelerationTorqueNm;
-            return (motor.At(speed, torque, model.Feed).CurrentA, demand.TimeS / Samples);
-        });
-        return ramp.Append((motor.At(demand.EndSpeedRpm, demand.LoadTorqueNm + demand.AccelerationTorqueNm, model.Feed).CurrentA, 0));
+            currents[i] = new CurrentForTime(shafts[i].DurationS, motor.At(shafts[i].SpeedRpm, shafts[i].TorqueNm, feed).CurrentA);
+        }
+
+        currents[^1] = new CurrentForTime(SteadyAfterS, continuousA);
+        return currents;
+    }
+
+    internal static IReadOnlyList<RampShaft> RampShafts(LoadedMotor model)
+    {
+        var demand = StartDemand.Of(model);
+        return
+        [
+            .. Enumerable.Range(0, Samples).Select(i =>
+            {
+                var speed = demand.EndSpeedRpm * (i + 0.5) / Samples;
+                return new RampShaft(speed, Math.Abs(model.Load.TorqueAtSpeedNm(speed)) + demand.AccelerationTorqueNm, demand.TimeS / Samples);
+            }),
+            new RampShaft(demand.EndSpeedRpm, demand.LoadTorqueNm + demand.AccelerationTorqueNm, 0),
+        ];
     }
 
     // While the brake holds the motor is switched off.
@@ -74,3 +95,9 @@ public static class CurrentDemand
         cycle.Slices(motor.Plate.InertiaKgM2).Select(s =>
             (s.Rests ? 0 : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.Feed).CurrentA, s.DurationS));
 }
+
+/// <summary>A stretch of the start ramp at the motor's shaft.</summary>
+/// <param name="SpeedRpm">Speed, rpm.</param>
+/// <param name="TorqueNm">Load and acceleration, Nm.</param>
+/// <param name="DurationS">Duration, s; 0 at its end.</param>
+internal readonly record struct RampShaft(double SpeedRpm, double TorqueNm, double DurationS);

@@ -10,12 +10,16 @@ public class LoadedMotor : DrivePointModel
 {
     // Checks, proposals and the plant's cables all ask for it, at each edit again.
     private readonly Lazy<(double CurrentA, double SpeedRpm, string Where, double LowPu)> continuousDemand;
+    private readonly Lazy<IReadOnlyList<ShaftPoint>> steadyPoints;
+    private readonly Lazy<IReadOnlyList<RampShaft>> rampShafts;
 
     internal LoadedMotor(DrivePointModel known, LoadModel load, FittedMotor fitted)
         : base(known)
     {
         (Load, Fitted) = (load, fitted);
         continuousDemand = new(() => CurrentDemand.OfMotor(this, Motor));
+        steadyPoints = new(() => [.. AllSteadyPoints()]);
+        rampShafts = new(() => CurrentDemand.RampShafts(this));
     }
 
     /// <summary>The same with more known of the rest.</summary>
@@ -55,7 +59,12 @@ public class LoadedMotor : DrivePointModel
     public Given StallTimeS => Connected.Plate.Limits.StallTimeS;
 
     /// <inheritdoc/>
-    public override IEnumerable<ShaftPoint> SteadyPoints() => Starter is null || Load.Cycle is not null
+    public override IEnumerable<ShaftPoint> SteadyPoints() => steadyPoints.Value;
+
+    /// <summary>What the start ramp asks of the shaft, whatever the motor.</summary>
+    internal IReadOnlyList<RampShaft> RampShafts => rampShafts.Value;
+
+    private IEnumerable<ShaftPoint> AllSteadyPoints() => Starter is null || Load.Cycle is not null
         ? base.SteadyPoints()
         : [.. Load.Levels().Select(l => LineShaft.Of(this, l).Shaft),
             .. Load.Alone(LineShaft.Of(this, 1).Shaft.SpeedRpm / Load.RatedSpeedRpm) is { } alone ? [alone] : Array.Empty<ShaftPoint>()];

@@ -8,11 +8,11 @@ namespace Cuadrilla.Core.Studies.Energy;
 /// <param name="IsChosen">True for what the engineer has specified.</param>
 /// <param name="Year">Energy and cost.</param>
 /// <param name="Points">Line power at each point of the duty.</param>
-/// <param name="PartSpeed">Efficiency from busbar to shaft at part speeds; empty where the speed can't be adjusted.</param>
 public sealed record EnergyAlternative(
-    string Id, string Way, string Name, bool IsChosen, YearlyEnergy Year, IReadOnlyList<EnergyPoint> Points,
-    IReadOnlyList<PartSpeedPoint> PartSpeed)
+    string Id, string Way, string Name, bool IsChosen, YearlyEnergy Year, IReadOnlyList<EnergyPoint> Points)
 {
+    private readonly Lazy<IReadOnlyList<PartSpeedPoint>> partSpeed = new([]);
+
     /// <summary>
     /// True when it runs on the line some of the time: shown for comparison, but another way of working, so that the chosen
     /// one is not held against it.
@@ -24,6 +24,16 @@ public sealed record EnergyAlternative(
 
     /// <summary>Class and kind of its motor in a few words; empty for the machine of today.</summary>
     public string Motor { get; init; } = string.Empty;
+
+    /// <summary>Efficiency from busbar to shaft at part speeds, worked out when asked for; empty where the speed can't be
+    /// adjusted.</summary>
+    public IReadOnlyList<PartSpeedPoint> PartSpeed => partSpeed.Value;
+
+    /// <summary>How the part speeds are worked out.</summary>
+    internal Func<IReadOnlyList<PartSpeedPoint>> PartSpeedBy
+    {
+        init => partSpeed = new(value);
+    }
 
     /// <summary>Energy that comes back from the load in a year and is burnt or returned, by way.</summary>
     public ReturnedEnergy Returned { get; init; } = new(0, 0);

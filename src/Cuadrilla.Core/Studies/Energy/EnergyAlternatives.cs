@@ -67,7 +67,7 @@ public static class EnergyAlternatives
         }
 
         var fitting = new FittingConverters(model);
-        foreach (var motor in model.Data.Motors.Values.Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)
+        foreach (var motor in MadeFor.Power(model.Data, chosenMotor.Plate.RatedPowerW).Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)
             && model.Input.Defaults.LeastMotorClass.Against(m).Length == 0).Prepend(chosenMotor))
         {
             foreach (var (lossModel, converter) in fitting.For(motor))
@@ -97,13 +97,13 @@ public static class EnergyAlternatives
 
     internal static EnergyAlternative Alternative(
         CompleteDrive model, string id, string way, string name, bool isChosen, double priceIndex,
-        List<(DutyPoint Duty, MeanPower Power)> powers, IReadOnlyList<PartSpeedPoint> partSpeed)
+        List<(DutyPoint Duty, MeanPower Power)> powers)
     {
         var count = model.Input.Group?.Count ?? 1;
         List<EnergyPoint> points = [.. powers.Select(p =>
             new EnergyPoint(p.Duty.LevelPu, p.Duty.HoursPerYear, count * p.Power.LineW, count * p.Power.LineVar))];
         return new EnergyAlternative(id, way, count > 1 ? $"{count} × {name}" : name, isChosen,
-            YearlyEnergy.Of(points, count * priceIndex, model.Input.Tariff), points, partSpeed)
+            YearlyEnergy.Of(points, count * priceIndex, model.Input.Tariff), points)
         {
             Returned = new ReturnedEnergy(count * powers.Sum(p => p.Power.BurntW * p.Duty.HoursPerYear) / 1e3,
                 count * powers.Sum(p => p.Power.ToLineW * p.Duty.HoursPerYear) / 1e3),
@@ -119,7 +119,7 @@ public static class EnergyAlternatives
         var isChosenMotor = motor.Id == model.MotorItem.Id;
         var filterPrice = 1 + ((model.Filter?.PricePct ?? 0) / 100);
         var powers = duty.On(lossModel, converter);
-        var partSpeed = PartSpeed(model, lossModel, converter);
+        var parts = PartSpeedOf(model, lossModel, converter);
         var builtIn = item.FrontEnd is FrontEnd.Direct { HasBypass: true };
         var bypassed = isChosenMotor ? Bypassed(model, item, powers) : null;
         var name = $"{ItemText.Motor(motor)} motor, {ItemText.Converter(item)}";
@@ -128,18 +128,18 @@ public static class EnergyAlternatives
             model, motor.Id + "+" + item.Id, item.Family, name, isChosen,
             motor.PriceIndex + (item.PriceIndex * filterPrice) + ResistorPrice(model, powers), builtIn && bypassed is not null
                 ? bypassed
-                : powers, partSpeed)
+                : powers)
             with
-        { Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
+        { PartSpeedBy = parts, Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
 
         if (!builtIn && bypassed is not null && item.IsUsual)
         {
             var price = motor.PriceIndex + (item.PriceIndex * (filterPrice + (model.Input.Defaults.BypassPricePct / 100)));
             yield return Alternative(
                 model, motor.Id + "+" + item.Id + "+bypass", item.Family + "+bypass", name + $", bypassed at full {model.Load.LevelName}",
-                false, price, bypassed, partSpeed)
+                false, price, bypassed)
                 with
-            { RunsOnLine = true };
+            { PartSpeedBy = parts, RunsOnLine = true };
         }
     }
 
@@ -155,7 +155,7 @@ public static class EnergyAlternatives
         var powers = Points(model.Load, level => MeanPower.OnLine(model, level, starter.RunningLossW));
         return Alternative(
             model, model.MotorItem.Id + "+starter", "line", $"{ItemText.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
-            model.MotorItem.PriceIndex + starter.PriceIndex, powers, []) with
+            model.MotorItem.PriceIndex + starter.PriceIndex, powers) with
         { RunsOnLine = true };
     }
 
@@ -180,6 +180,10 @@ public static class EnergyAlternatives
     private static bool SpeedOfTheLine(CompleteDrive model) =>
         Math.Abs((model.Load.RatedSpeedRpm / model.Motor.Plate.RatedSpeedRpm) - 1) < 0.03
             && model.Motor.Plate.RatedFrequencyHz == model.Input.FrequencyHz;
+
+    // A method of its own, so that what is kept for later is these three and not all that a table is made of.
+    private static Func<IReadOnlyList<PartSpeedPoint>> PartSpeedOf(CompleteDrive model, MotorLossModel motor, ConverterAtSite converter) =>
+        () => PartSpeed(model, motor, converter);
 
     private static List<PartSpeedPoint> PartSpeed(CompleteDrive model, MotorLossModel motor, ConverterAtSite converter)
     {

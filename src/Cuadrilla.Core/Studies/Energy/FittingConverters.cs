@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
@@ -15,11 +16,14 @@ internal sealed class FittingConverters
 {
     private const double SameVoltagePu = 0.15;
 
+    private static readonly ConditionalWeakTable<IReadOnlyList<ConverterItem>, IReadOnlyList<Family>> Known = [];
+
     private readonly CompleteDrive model;
     private readonly OverloadDuty duty;
     private readonly double khz;
     private readonly SupplyFeed feed;
-    private readonly List<IGrouping<string, ConverterItem>> families;
+    private readonly List<Family> families;
+    private readonly Dictionary<ConverterItem, ConverterAtSite> atSite = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<(string MotorId, double OutputPu), Need> needs = [];
     private readonly Dictionary<string, double> leastA = new(StringComparer.Ordinal);
 
@@ -28,14 +32,8 @@ internal sealed class FittingConverters
         this.model = model;
         (duty, khz, feed) = model.Converter is { } c ? (c.Duty, c.SwitchingKhz, c.Feed) : (OverloadDuty.Light, 4.0, SupplyFeed.ThreePhase);
         var chosen = model.Converter?.Item.Family;
-        families =
-        [
-            .. MadeFor.Converters(model.Data, model.Input.BusVoltageV)
-                .Where(i => i.Family == chosen || i.IsGeneralPurpose)
-                .Where(i => Math.Abs((model.Input.SupplyV(i) / i.RatedVoltageV) - 1) < SameVoltagePu)
-                .OrderBy(i => i.RatedKw).ThenBy(i => i.PriceIndex)
-                .GroupBy(i => i.Family),
-        ];
+        families = [.. Known.GetValue(MadeFor.Converters(model.Data, model.Input.BusVoltageV), Grouped)
+            .Where(f => f.Name == chosen || f.IsGeneralPurpose)];
     }
 
     /// <summary>Converters for a motor, with the motor as it works behind each.</summary>
@@ -48,23 +46,35 @@ internal sealed class FittingConverters
             yield return (model.Motor, specified);
         }
 
-        foreach (var family in families.Where(f => f.Key != specified?.Item.Family))
+        var chosen = specified?.Item.Family;
+        foreach (var family in families.Where(f => f.Name != chosen))
         {
-
-            if (Smallest(motor, family) is { } found)
+            if (Smallest(motor, family.Items) is { } found)
             {
                 yield return found;
             }
         }
     }
 
-    private (MotorLossModel Motor, ConverterAtSite Converter)? Smallest(MotorItem motor, IEnumerable<ConverterItem> family)
+    private static List<Family> Grouped(IReadOnlyList<ConverterItem> items) =>
+    [
+        .. items.OrderBy(i => i.RatedKw).ThenBy(i => i.PriceIndex).GroupBy(i => i.Family)
+            .Select(g => new Family(g.Key, g.Any(i => i.IsGeneralPurpose), [.. g])),
+    ];
+
+    private (MotorLossModel Motor, ConverterAtSite Converter)? Smallest(MotorItem motor, IReadOnlyList<ConverterItem> family)
     {
         // Less voltage never asks for less current: what the motor takes at the full supply rules out the smaller sizes at once.
         var least = LeastCurrentA(motor);
-        foreach (var item in family.Where(i => DrivePointModel.Mismatch(motor.Plate, i, model.Input.OnDcBus).Length == 0))
+        foreach (var item in family)
         {
-            var converter = new ConverterAtSite(model.Referred(item), duty, khz, model.Input.Site, feed);
+            if (DrivePointModel.Mismatch(motor.Plate, item, model.Input.OnDcBus).Length > 0
+                || Math.Abs((model.Input.SupplyV(item) / item.RatedVoltageV) - 1) >= SameVoltagePu)
+            {
+                continue;
+            }
+
+            var converter = AtSite(item);
             if (converter.SiteCurrentA < least * SupplyShare(item))
             {
                 continue;
@@ -78,6 +88,17 @@ internal sealed class FittingConverters
         }
 
         return null;
+    }
+
+    private ConverterAtSite AtSite(ConverterItem item)
+    {
+        if (!atSite.TryGetValue(item, out var converter))
+        {
+            converter = new ConverterAtSite(model.Referred(item), duty, khz, model.Input.Site, feed);
+            atSite.Add(item, converter);
+        }
+
+        return converter;
     }
 
     private double LeastCurrentA(MotorItem motor)
@@ -110,12 +131,14 @@ internal sealed class FittingConverters
             var connected = model.Linked(motor.Plate, Connection(motor), item, model.Filter).Connected;
             var lossModel = model.LossModel(connected);
             var (currentA, _, _, lowPu) = CurrentDemand.Continuous(model, lossModel);
-            need = new Need(lossModel, currentA / lowPu, StartDemand.Missing(model).Any() ? [] : CurrentDemand.InTime(model, lossModel));
+            need = new Need(lossModel, currentA / lowPu, StartDemand.Missing(model).Any() ? [] : CurrentDemand.InTime(model, lossModel, currentA));
             needs.Add(key, need);
         }
 
         return need;
     }
+
+    private sealed record Family(string Name, bool IsGeneralPurpose, IReadOnlyList<ConverterItem> Items);
 
     private sealed record Need(MotorLossModel Motor, double ContinuousA, IReadOnlyList<CurrentForTime> InTime);
 }

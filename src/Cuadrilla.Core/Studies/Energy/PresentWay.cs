@@ -1,3 +1,4 @@
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Studies.Drives;
@@ -18,7 +19,7 @@ public static class PresentWay
             return null;
         }
 
-        var plate = model.Data.Motors.Values
+        var plate = MadeFor.Power(model.Data, model.MotorItem.Plate.RatedPowerW)
             .Where(m => m.Technology == MotorTechnology.CageInduction && EnergyAlternatives.IsAlternative(m, model.MotorItem))
             .MinBy(m => m.Plate.Efficiency);
         if (plate is null)
@@ -47,6 +48,6 @@ public static class PresentWay
             _ => "bypass",
         };
         return EnergyAlternatives.Alternative(
-            model, "present", "present", $"As today: {name}, {plate.EfficiencyClass} motor across the line", false, 0, points, []);
+            model, "present", "present", $"As today: {name}, {plate.EfficiencyClass} motor across the line", false, 0, points);
     }
 }

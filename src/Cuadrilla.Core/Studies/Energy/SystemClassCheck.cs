@@ -1,4 +1,6 @@
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Base;
+using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Studies.Drives;
@@ -10,6 +12,8 @@ internal static class SystemClassCheck
 {
     public const string Id = "energy.system-class";
     public const string Title = "Efficiency class of the drive (IES)";
+
+    private static readonly ConditionalWeakTable<EngineeringData, IReadOnlyList<MotorItem>> References = [];
 
     public static Check Of(DrivePointModel point)
     {
@@ -63,13 +67,19 @@ internal static class SystemClassCheck
     }
 
     // The IE2 cage motor of four poles at the power, the addition for converter supply on top.
-    private static double? ReferenceMotorW(DrivePointModel model, MotorPlate plate) => model.Data.Motors.Values
-        .Where(m => m.OwnName.Length == 0 && m.Technology == MotorTechnology.CageInduction && m.Poles == 4 && m.EfficiencyClass == "IE2")
-        .OrderBy(m => m.Plate.RatedPowerW)
+    private static double? ReferenceMotorW(DrivePointModel model, MotorPlate plate) => References.GetValue(model.Data, Found)
         .FirstOrDefault(m => m.Plate.RatedPowerW >= plate.RatedPowerW * 0.999) is { } item
             ? new MotorLossModel(item.Plate).At(item.Plate.RatedSpeedRpm, item.Plate.RatedTorqueNm,
                 MotorFeed.Converter).LossW * plate.RatedPowerW / item.Plate.RatedPowerW
             : null;
+
+    private static IReadOnlyList<MotorItem> Found(EngineeringData data) =>
+    [
+        .. data.Motors.Values
+            .Where(m => m.OwnName.Length == 0 && m.Technology == MotorTechnology.CageInduction && m.Poles == 4
+                && m.EfficiencyClass == "IE2")
+            .OrderBy(m => m.Plate.RatedPowerW),
+    ];
 
     private static double? ReferenceModuleW(DrivePointModel model, double kw)
     {

@@ -10,6 +10,7 @@ internal abstract class Migration
         new BusesByKey(), new OwnConverters(), new ArrangementsOfLineups(), new StopsAndMotorValues(), new GoneValues(),
         new UnitsOfProjects(), new CablesAndDevices(), new FeedersOfModules(), new DevicesAndRoutes(), new Receivers(),
         new SpecialSupplies(), new StandbyAndOnePhase(), new CabinetsOfLineups(), new SignalsOfPlants(), new LogOfSite(),
+        new AssumedValues(),
     ];
 
     /// <summary>Version in force: one more than the last migration begins from.</summary>

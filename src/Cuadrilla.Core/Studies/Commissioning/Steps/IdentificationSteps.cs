@@ -110,7 +110,7 @@ internal static class IdentificationSteps
                 // The two larger ones have a lead in common; the smallest is without it.
                 var lead = "WUV"[Array.IndexOf(all, all.Min())];
                 var text = $"{Text.N(all[0])}, {Text.N(all[1])}, {Text.N(all[2])} Ω: spread {Text.N(spread, 3)} %, at most "
-                    + Text.N(site.SpreadPct) + (verdict == Verdict.Holds ? string.Empty : $"; the larger ones share lead {lead}");
+                    + $"{Text.N(site.SpreadPct)} %" + (verdict == Verdict.Holds ? string.Empty : $"; the larger ones share lead {lead}");
                 if (expected is null || source.IsGroup || !IsFar(all, 2 * expected.StatorOhm(20), 2 * cable, FarFactor))
                 {
                     return new(verdict, text);
